@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Compute;
+
+use NobleTurn\Core\Compute\Field\ChoiceField;
+use NobleTurn\Core\Compute\Field\NumberField;
+
+/** JSON Schema (2020-12) of the input and output of a tool, as printed by `compute --schema`. */
+final class Schemas
+{
+    private const DIALECT = 'https://json-schema.org/draft/2020-12/schema';
+
+    /** @return array{input: array<string, mixed>, output: array<string, mixed>} */
+    public static function of(Tool $tool): array
+    {
+        $input = $tool->input()->schema();
+        $properties = is_array($input['properties'] ?? null) ? $input['properties'] : [];
+        $input['properties'] = $properties + ['sweep' => self::sweep($tool)->schema() + ['description' => 'One numeric field over a range: the answer then holds answers[].']];
+
+        return [
+            'input' => ['$schema' => self::DIALECT, 'title' => $tool->name().' input', 'description' => $tool->about()] + $input,
+            'output' => ['$schema' => self::DIALECT, 'title' => $tool->name().' output', 'oneOf' => [self::answer($tool, swept: false), self::swept($tool)]],
+        ];
+    }
+
+    public static function sweep(Tool $tool): Shape
+    {
+        $fields = $tool->input()->numericProperties();
+        if ($fields === []) {
+            throw new \LogicException($tool->name().' has no numeric field to sweep.');
+        }
+
+        return new Shape(
+            (new ChoiceField('field', 'the field that varies', $fields))->required(),
+            (new NumberField('from', 'first value', -1.0e5, 1.0e5))->required(),
+            (new NumberField('to', 'last value', -1.0e5, 1.0e5))->required(),
+            (new NumberField('step', 'between two values', 1.0e-4, 1.0e5))->required(),
+        );
+    }
+
+    /** @return array<string, mixed> */
+    private static function answer(Tool $tool, bool $swept): array
+    {
+        return Out::object([
+            ...($swept ? ['at' => Out::number('the swept field’s value')] : []),
+            'tool' => ['const' => $tool->name()],
+            'version' => Out::object(['core' => Out::text('version of the core'), 'pack' => Out::text('code and version of the rule pack')]),
+            ...$tool->output(),
+            'assumptions' => Out::list(Out::object([
+                'name' => Out::text('what it is'),
+                'value' => ['type' => ['number', 'string', 'boolean']],
+                'unit' => Out::text('unit, or empty'),
+                'status' => ['enum' => ['published', 'common-practice', 'from-memory', 'assumed', 'given']],
+                'source' => Out::text('the document that prints it'),
+            ], ['source']), 'every figure the answer rests on'),
+            'warnings' => Out::list(Out::object([
+                'code' => Out::text('stable name'), 'message' => Out::text('sentence for the user'), 'data' => ['type' => 'object'],
+            ])),
+        ], self::inOtherUnits($tool));
+    }
+
+    /** Headline figures come in the unit of the pack only, so no one of these is always there. @return list<string> */
+    private static function inOtherUnits(Tool $tool): array
+    {
+        return array_values(array_filter(array_keys($tool->output()), static fn (string $name): bool => preg_match('/_(mph|kmh|yd|ft)$/', $name) === 1));
+    }
+
+    /** @return array<string, mixed> */
+    private static function swept(Tool $tool): array
+    {
+        return Out::object([
+            'tool' => ['const' => $tool->name()],
+            'version' => Out::object(['core' => Out::text('version of the core')]),
+            'sweep' => Out::text('the swept field'),
+            'answers' => Out::list(self::answer($tool, swept: true)),
+        ]);
+    }
+}

@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Compute;
+
+use NobleTurn\Core\Compute\Field\Field;
+
+/** The fields of a JSON object. Unknown fields and two units for one quantity are refused by name. */
+final readonly class Shape
+{
+    /** @var list<Field> */
+    public array $fields;
+
+    public function __construct(Field ...$fields)
+    {
+        $this->fields = array_values($fields);
+    }
+
+    public function read(mixed $raw, string $path, Findings $findings): ?Values
+    {
+        if (! is_array($raw) || ($raw !== [] && array_is_list($raw))) {
+            $findings->add($path === '' ? '(input)' : $path, 'must be an object.');
+
+            return null;
+        }
+        $at = static fn (string $property): string => $path === '' ? $property : "{$path}.{$property}";
+        $values = [];
+        $known = [];
+        foreach ($this->fields as $field) {
+            $properties = $field->properties();
+            $known = [...$known, ...$properties];
+            $given = array_values(array_filter($properties, static fn (string $property): bool => array_key_exists($property, $raw)));
+            if (count($given) > 1) {
+                $findings->add($at($given[1]), 'must not be given beside '.$given[0].': one unit for one quantity.');
+            } elseif ($given !== []) {
+                $values[$field->key()] = $field->read($raw[$given[0]], $given[0], $at($given[0]), $findings);
+            } elseif ($field->isRequired()) {
+                $findings->add($at($properties[0]), 'is missing'.(count($properties) > 1 ? ' (or '.implode(', ', array_slice($properties, 1)).')' : '').'.');
+            }
+        }
+        foreach (array_keys($raw) as $property) {
+            if (! in_array((string) $property, $known, true)) {
+                $findings->add($at((string) $property), 'is not a field of this tool.');
+            }
+        }
+
+        return new Values($values);
+    }
+
+    /** @return list<string> the properties that hold one number and can be swept */
+    public function numericProperties(): array
+    {
+        $names = [];
+        foreach ($this->fields as $field) {
+            foreach ($field->properties() as $property) {
+                if (($field->schema($property)['type'] ?? null) === 'number') {
+                    $names[] = $property;
+                }
+            }
+        }
+
+        return $names;
+    }
+
+    /** The other names under which a property's quantity can be given. @return list<string> */
+    public function namesBeside(string $property): array
+    {
+        foreach ($this->fields as $field) {
+            if (in_array($property, $field->properties(), true)) {
+                return array_values(array_diff($field->properties(), [$property]));
+            }
+        }
+
+        return [];
+    }
+
+    /** @return array<string, mixed> */
+    public function schema(): array
+    {
+        $properties = [];
+        $required = [];
+        $all = [];
+        foreach ($this->fields as $field) {
+            $names = $field->properties();
+            foreach ($names as $name) {
+                $properties[$name] = $field->schema($name);
+            }
+            if ($field->isRequired() && count($names) === 1) {
+                $required[] = $names[0];
+            } elseif ($field->isRequired()) {
+                $all[] = ['oneOf' => array_map(static fn (string $name): array => ['required' => [$name]], $names)];
+            }
+            foreach ($names as $i => $one) {
+                foreach (array_slice($names, $i + 1) as $other) {
+                    $all[] = ['not' => ['required' => [$one, $other]]];
+                }
+            }
+        }
+
+        return array_filter([
+            'type' => 'object',
+            'properties' => $properties === [] ? new \stdClass : $properties,
+            'required' => $required,
+            'allOf' => $all,
+        ]) + ['additionalProperties' => false];
+    }
+}

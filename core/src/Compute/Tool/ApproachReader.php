@@ -1,0 +1,127 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Compute\Tool;
+
+use NobleTurn\Core\Compute\Values;
+use NobleTurn\Core\Fault\BadInput;
+use NobleTurn\Core\Place\Approach;
+use NobleTurn\Core\Place\Control;
+use NobleTurn\Core\Place\Follower;
+use NobleTurn\Core\Place\Stretch;
+use NobleTurn\Core\Place\View;
+use NobleTurn\Core\Quantity\Acceleration;
+use NobleTurn\Core\Quantity\Distance;
+use NobleTurn\Core\Routine\LearnerLevel;
+use NobleTurn\Core\Routine\RoutineCode;
+use NobleTurn\Core\Rules\Assumption;
+use NobleTurn\Core\Rules\Flank;
+use NobleTurn\Core\Rules\RulePack;
+use NobleTurn\Core\Rules\Side;
+
+/** From the fields of the approach tool to the approach they mean, and the list of what was filled in. */
+final class ApproachReader
+{
+    /** Two lanes of 3.65 m (assumed; the usual single carriageway). */
+    private const ROAD_WIDTH_M = 7.3;
+
+    private const RADIUS_TOWARDS_KERB_M = 8.0;
+
+    private const RADIUS_ACROSS_M = 11.0;
+
+    /** @throws BadInput where fields contradict each other */
+    public static function read(Values $input): Approach
+    {
+        $pack = CommonFields::pack($input);
+        $routine = $input->choice('routine', RoutineCode::class) ?? throw BadInput::field('routine', 'is missing.');
+        $limit = $input->speed('limit') ?? $pack->townLimit();
+        $surface = CommonFields::surface($input);
+        $passing = $input->choice('passing_on', Side::class);
+        $default = Flank::of($routine->turnSide(), $pack) === Flank::Near ? self::RADIUS_TOWARDS_KERB_M : self::RADIUS_ACROSS_M;
+
+        return new Approach(
+            $pack,
+            PracticeField::read($input),
+            $routine,
+            VehicleField::read($input),
+            $input->choice('learner_level', LearnerLevel::class) ?? LearnerLevel::Developing,
+            $limit,
+            $input->speed('speed') ?? $limit,
+            $input->speed('line_speed'),
+            $input->distance('turn_radius') ?? Distance::ofMetres($default),
+            CommonFields::gradient($input),
+            $surface,
+            $input->choice('control', Control::class) ?? ($routine->emerges() ? Control::GiveWay : Control::None),
+            self::viewFrom($input),
+            $input->distance('room'),
+            self::stretches($input, 'openings', $pack),
+            self::stretches($input, 'parked', $pack),
+            self::follower($input),
+            $passing === null ? null : Flank::of($passing, $pack),
+            $input->flag('one_way') ?? false,
+            $input->distance('road_width') ?? Distance::ofMetres(self::ROAD_WIDTH_M),
+            $input->acceleration('comfort_decel') ?? Acceleration::ofMetresPerSecondSquared($surface->comfortableDeceleration()),
+        );
+    }
+
+    /** @return list<Assumption> */
+    public static function defaults(Values $input, Approach $approach): array
+    {
+        return [
+            ...CommonFields::defaults(
+                $input,
+                CommonFields::default('limit', round($approach->limit->inMetresPerSecond(), 3), 'm/s'),
+                CommonFields::default('speed', round($approach->speed->inMetresPerSecond(), 3), 'm/s'),
+                CommonFields::default('surface', $approach->surface->value),
+                CommonFields::default('gradient', 0.0, 'rise over run'),
+                CommonFields::default('control', $approach->control->value),
+                CommonFields::default('road_width', $approach->roadWidth->inMetres(), 'm'),
+                CommonFields::default('vehicle', $approach->vehicle->name),
+                CommonFields::default('learner_level', $approach->level->value),
+                CommonFields::default('comfort_decel', $approach->comfort->inMetresPerSecondSquared(), 'm/s2'),
+            ),
+            ...($approach->routine->emerges() ? [] : CommonFields::defaults($input, CommonFields::default('turn_radius', $approach->turnRadius->inMetres(), 'm'))),
+            ...($input->has('view_from') ? [] : [CommonFields::default('view opens', $approach->viewFromMetres, 'm')]),
+        ];
+    }
+
+    private static function viewFrom(Values $input): float
+    {
+        $measured = $input->distance('view_from');
+        if ($measured !== null && $input->has('view')) {
+            throw BadInput::field('view_from_m', 'must not be given beside view.');
+        }
+
+        return $measured?->inMetres() ?? ($input->choice('view', View::class) ?? View::Open)->opensAtMetres();
+    }
+
+    private static function follower(Values $input): Follower
+    {
+        $gap = $input->duration('follower_gap');
+        if ($gap !== null && $input->has('close_follower')) {
+            throw BadInput::field('close_follower', 'must not be given beside follower_gap_s.');
+        }
+
+        return match (true) {
+            $gap !== null => Follower::atGap($gap),
+            $input->flag('close_follower') === true => Follower::close(),
+            default => Follower::none(),
+        };
+    }
+
+    /** @return list<Stretch> */
+    private static function stretches(Values $input, string $field, RulePack $pack): array
+    {
+        $read = [];
+        foreach ($input->objects($field) as $entry) {
+            $side = $entry->choice('side', Side::class);
+            [$from, $to] = [$entry->distance('from'), $entry->distance('to')];
+            if ($side !== null && $from !== null && $to !== null) {
+                $read[] = Stretch::between(Flank::of($side, $pack), $from->inMetres(), $to->inMetres());
+            }
+        }
+
+        return $read;
+    }
+}

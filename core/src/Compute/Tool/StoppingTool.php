@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Compute\Tool;
+
+use NobleTurn\Core\Compute\Answer;
+use NobleTurn\Core\Compute\Field\ChoiceField;
+use NobleTurn\Core\Compute\Field\QuantityField;
+use NobleTurn\Core\Compute\Kind;
+use NobleTurn\Core\Compute\Out;
+use NobleTurn\Core\Compute\Shape;
+use NobleTurn\Core\Compute\Tool;
+use NobleTurn\Core\Compute\Values;
+use NobleTurn\Core\Fault\BadInput;
+use NobleTurn\Core\Judgement\Stopping;
+use NobleTurn\Core\Judgement\StoppingModel;
+use NobleTurn\Core\Place\Surface;
+use NobleTurn\Core\Plan\Warning;
+use NobleTurn\Core\Rules\Assumption;
+use NobleTurn\Core\Rules\Source;
+
+/** Thinking, braking and total distance to a stop. */
+final class StoppingTool implements Tool
+{
+    public function name(): string
+    {
+        return 'stopping';
+    }
+
+    public function about(): string
+    {
+        return 'Distance and time to stop: thinking and braking, by surface and gradient.';
+    }
+
+    public function input(): Shape
+    {
+        return new Shape(
+            CommonFields::packField(),
+            (new QuantityField('speed', 'speed at the start', Kind::Speed, 0.0, 70.0))->required(),
+            CommonFields::surfaceField(),
+            CommonFields::gradientField(),
+            new ChoiceField('model', 'highway-code: 1 ft a mph + mph^2/20 ft; aashto: 2.5 s and 3.4 m/s2; own: reaction and decel given; default highway-code, or own where both are given', ['highway-code', 'aashto', 'own']),
+            new QuantityField('reaction', 'own reaction time', Kind::Duration, 0.0, 10.0),
+            new QuantityField('decel', 'own deceleration on a dry level road', Kind::Acceleration, 0.1, 12.0),
+        );
+    }
+
+    public function output(): array
+    {
+        return [
+            'thinking_m' => Out::number('travelled while reacting'),
+            'braking_m' => Out::number('travelled while braking; null where the hill pulls harder than the brakes hold', nullable: true),
+            'total_m' => Out::number('both; null where the car does not stop', nullable: true),
+            'total_s' => Out::number('reaction and braking time', nullable: true),
+            'decel_mps2' => Out::number('mean deceleration with surface and gradient; negative where the car gains speed'),
+        ];
+    }
+
+    public function answer(Values $input): Answer
+    {
+        $pack = CommonFields::pack($input);
+        $surface = CommonFields::surface($input);
+        $model = self::model($input);
+        $speed = $input->speed('speed') ?? throw BadInput::field('speed_mps', 'is missing.');
+        $stopping = Stopping::from($speed, $model, $surface, CommonFields::gradient($input));
+        $round = static fn (?float $value): ?float => $value === null ? null : round($value, 3);
+
+        return new Answer($pack->code(), $pack->version(), [
+            'thinking_m' => round($stopping->thinkingMetres, 3),
+            'braking_m' => $round($stopping->brakingMetres),
+            'total_m' => $round($stopping->totalMetres()),
+            'total_s' => $round($stopping->totalSeconds()),
+            'decel_mps2' => round($stopping->deceleration, 4),
+        ], [
+            new Assumption('model', $model->name, '', $model->source),
+            new Assumption('reaction time', round($model->reactionS, 3), 's', $model->source),
+            new Assumption('deceleration, dry and level', round($model->deceleration, 3), 'm/s2', $model->source),
+            ...($surface === Surface::Dry ? [] : [new Assumption('braking distance multiplied by', Stopping::factor($surface), '', Source::assumed())]),
+            ...CommonFields::defaults($input, CommonFields::default('surface', 'dry'), CommonFields::default('gradient', 0.0, 'rise over run')),
+        ], $stopping->brakingMetres === null
+            ? [new Warning('does-not-stop', 'On this hill and surface the brakes do not hold the car.')] : []);
+    }
+
+    private static function model(Values $input): StoppingModel
+    {
+        $reaction = $input->duration('reaction');
+        $decel = $input->acceleration('decel');
+        $asked = $input->text('model') ?? ($reaction !== null || $decel !== null ? 'own' : 'highway-code');
+        if ($asked !== 'own' && ($reaction !== null || $decel !== null)) {
+            throw BadInput::field($reaction !== null ? 'reaction_s' : 'decel_mps2', "must not be given beside model {$asked}.");
+        }
+
+        return match ($asked) {
+            'aashto' => StoppingModel::aashto(),
+            'own' => StoppingModel::own(
+                $reaction ?? throw BadInput::field('reaction_s', 'is missing: model own needs it.'),
+                $decel ?? throw BadInput::field('decel_mps2', 'is missing: model own needs it.'),
+            ),
+            default => StoppingModel::highwayCode(),
+        };
+    }
+}

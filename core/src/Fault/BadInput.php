@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Fault;
+
+/**
+ * Input to a tool that breaks its contract. Carries every finding at once, each with the path of
+ * the field (`parked.0.from_m`) and a sentence that says what is allowed.
+ */
+final class BadInput extends \InvalidArgumentException implements CoreException
+{
+    /** @param non-empty-array<string, list<string>> $errors field path => sentences */
+    private function __construct(public readonly array $errors)
+    {
+        $field = array_key_first($errors);
+        parent::__construct($field.': '.$errors[$field][0]);
+    }
+
+    /** @param non-empty-array<string, list<string>> $errors field path => sentences */
+    public static function of(array $errors): self
+    {
+        return new self($errors);
+    }
+
+    public static function field(string $field, string $sentence): self
+    {
+        return new self([$field => [$sentence]]);
+    }
+}

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Judgement;
+
+use NobleTurn\Core\Place\Surface;
+use NobleTurn\Core\Quantity\Acceleration;
+use NobleTurn\Core\Quantity\Gradient;
+use NobleTurn\Core\Quantity\Speed;
+
+/** Thinking and braking distance to a stop. Null braking where the hill pulls harder than the brakes can hold. */
+final readonly class Stopping
+{
+    private function __construct(
+        public float $thinkingMetres,
+        public ?float $brakingMetres,
+        public float $thinkingSeconds,
+        public ?float $brakingSeconds,
+        public float $deceleration,
+    ) {}
+
+    /** How many times longer the braking part is than on a dry road (assumed). */
+    public static function factor(Surface $surface): float
+    {
+        return match ($surface) {
+            Surface::Dry => 1.0,
+            Surface::Wet => 2.0,
+            Surface::Ice => 10.0,
+        };
+    }
+
+    /**
+     * v^2 / (2 g (f + i)): the surface divides the friction f, the gradient i adds to it.
+     * AASHTO Green Book, stopping sight distance on grades (from memory).
+     */
+    public static function from(Speed $speed, StoppingModel $model, Surface $surface, Gradient $gradient): self
+    {
+        $v = $speed->inMetresPerSecond();
+        $deceleration = $model->deceleration / self::factor($surface)
+            + Acceleration::STANDARD_GRAVITY * $gradient->inRiseOverRun();
+        $stops = $deceleration > 1e-6;
+
+        return new self(
+            $v * $model->reactionS,
+            $stops ? $v ** 2 / (2.0 * $deceleration) : null,
+            $model->reactionS,
+            $stops ? $v / $deceleration : null,
+            $deceleration,
+        );
+    }
+
+    public function totalMetres(): ?float
+    {
+        return $this->brakingMetres === null ? null : $this->thinkingMetres + $this->brakingMetres;
+    }
+
+    public function totalSeconds(): ?float
+    {
+        return $this->brakingSeconds === null ? null : $this->thinkingSeconds + $this->brakingSeconds;
+    }
+}

@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Motion;
+
+/**
+ * The latest unhurried way from one speed to another at the line: off the gas for a while, gentle brake
+ * for a while, firm as long as it takes, easing, and a short stretch at the final speed.
+ */
+final class ApproachMotion
+{
+    /** The brake is let go over this long (assumed). */
+    private const EASING_S = 0.8;
+
+    /** Slower than this a car that is to stop is not let roll before it brakes, m/s (assumed: walking pace). */
+    private const WALKING_PACE = 1.5;
+
+    /**
+     * @param  float  $approachSpeed  m/s
+     * @param  float  $lineSpeed  m/s, at most the approach speed; 0 to stop at the line
+     * @param  float  $easingOffS  seconds off the gas before the first brake light
+     * @param  float  $gentleS  seconds of gentle braking before it may become firm
+     * @param  float  $crawlS  seconds at the line speed before the line
+     */
+    public static function profile(
+        float $approachSpeed,
+        float $lineSpeed,
+        Slowing $slowing,
+        float $easingOffS,
+        float $gentleS,
+        float $crawlS,
+    ): Profile {
+        $floor = $lineSpeed > 0.0 ? $lineSpeed : min($approachSpeed, self::WALKING_PACE);
+        [$segments, $speed] = self::slowFor(Phase::EasingOff, $approachSpeed, $floor, $slowing->easingOff, $easingOffS);
+        [$gentle, $speed] = self::slowFor(Phase::Gentle, $speed, $floor, $slowing->gentle, $gentleS);
+        $settling = min($speed - $lineSpeed, $slowing->easing * self::EASING_S);
+        $segments = [...$segments, ...$gentle];
+        if ($speed - $lineSpeed - $settling > 1e-9) {
+            $segments[] = Segment::slowing(Phase::Firm, $speed, $lineSpeed + $settling, $slowing->firm);
+        }
+        if ($settling > 1e-9) {
+            $segments[] = Segment::slowing(Phase::Easing, $lineSpeed + $settling, $lineSpeed, $slowing->easing);
+        }
+        if ($lineSpeed > 0.0) {
+            $segments[] = Segment::held(Phase::Crawl, $lineSpeed, $crawlS);
+        }
+
+        return Profile::of($segments);
+    }
+
+    /** @return array{non-empty-list<Segment>, float} the stretch, and the speed at its end */
+    private static function slowFor(Phase $phase, float $speed, float $floor, float $deceleration, float $seconds): array
+    {
+        if ($deceleration <= 0.0) {
+            return [[Segment::held($phase, $speed, $seconds)], $speed];
+        }
+        $reached = max($floor, $speed - $deceleration * $seconds);
+        if ($speed - $reached < 1e-9) {
+            return [[Segment::held(Phase::Holding, $speed, $seconds)], $speed];
+        }
+        $slowing = Segment::slowing($phase, $speed, $reached, $deceleration);
+        $rest = $seconds - $slowing->seconds;
+
+        return [$rest > 1e-9 ? [$slowing, Segment::held(Phase::Holding, $reached, $rest)] : [$slowing], $reached];
+    }
+}

@@ -1,0 +1,174 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Motion;
+
+/**
+ * Speed over the last stretch to the line, as segments of constant deceleration in driving order.
+ * Places are metres to the line, times are seconds to go; both are 0 at the line. Before its first
+ * segment the car is taken to have come at that segment's speed for ever.
+ */
+final readonly class Profile
+{
+    /** @var list<float> metres to go at the end of each segment */
+    private array $endMetres;
+
+    /** @var list<float> seconds to go at the end of each segment */
+    private array $endSeconds;
+
+    /** @param non-empty-list<Segment> $segments */
+    private function __construct(public array $segments)
+    {
+        $metres = $seconds = 0.0;
+        $ends = ['m' => [], 's' => []];
+        for ($i = count($segments) - 1; $i >= 0; $i--) {
+            $ends['m'][$i] = $metres;
+            $ends['s'][$i] = $seconds;
+            $metres += $segments[$i]->metres;
+            $seconds += $segments[$i]->seconds;
+        }
+        $this->endMetres = array_reverse(array_values($ends['m']));
+        $this->endSeconds = array_reverse(array_values($ends['s']));
+    }
+
+    /** @param non-empty-list<Segment> $segments in driving order, each beginning at the speed the one before ends with */
+    public static function of(array $segments): self
+    {
+        return new self($segments);
+    }
+
+    public function approachSpeed(): float
+    {
+        return $this->segments[0]->entrySpeed;
+    }
+
+    public function lineSpeed(): float
+    {
+        return $this->segments[count($this->segments) - 1]->exitSpeed;
+    }
+
+    public function speedAt(float $metres): float
+    {
+        $i = $this->segmentAtMetres($metres);
+
+        return $i === null ? $this->approachSpeed() : $this->segments[$i]->speedWithMetresLeft($metres - $this->endMetres[$i]);
+    }
+
+    public function decelerationAt(float $metres): float
+    {
+        $i = $this->segmentAtMetres($metres);
+
+        return $i === null ? 0.0 : $this->segments[$i]->deceleration;
+    }
+
+    public function secondsAt(float $metres): float
+    {
+        $i = $this->segmentAtMetres($metres);
+        if ($i !== null) {
+            return $this->endSeconds[$i] + $this->segments[$i]->secondsForMetresLeft($metres - $this->endMetres[$i]);
+        }
+
+        return $this->lengthInSeconds() + ($metres - $this->lengthInMetres()) / $this->approachSpeed();
+    }
+
+    public function metresAt(float $seconds): float
+    {
+        foreach ($this->segments as $i => $segment) {
+            if ($seconds >= $this->endSeconds[$i] && $seconds <= $this->endSeconds[$i] + $segment->seconds) {
+                return $this->endMetres[$i] + $segment->metresForSecondsLeft($seconds - $this->endSeconds[$i]);
+            }
+        }
+
+        return $seconds <= 0.0 ? 0.0 : $this->lengthInMetres() + ($seconds - $this->lengthInSeconds()) * $this->approachSpeed();
+    }
+
+    /** Where the first segment of a phase begins, or null where the phase does not occur. */
+    public function startOf(Phase $phase): ?float
+    {
+        foreach ($this->segments as $i => $segment) {
+            if ($segment->phase === $phase) {
+                return $this->endMetres[$i] + $segment->metres;
+            }
+        }
+
+        return null;
+    }
+
+    /** The last place, seen from far, at which the car is not slower than this; 0 where it never gets slower. */
+    public function placeWhereSpeedFallsTo(float $speed): float
+    {
+        foreach ($this->segments as $i => $segment) {
+            if ($segment->exitSpeed < $speed && $segment->entrySpeed >= $speed) {
+                return $this->endMetres[$i] + ($speed ** 2 - $segment->exitSpeed ** 2) / (2.0 * $segment->deceleration);
+            }
+        }
+
+        return $this->approachSpeed() < $speed ? $this->lengthInMetres() : 0.0;
+    }
+
+    /** The stretch at the final speed before the line; 0 where the car stops. */
+    public function crawlMetres(): float
+    {
+        $last = $this->segments[count($this->segments) - 1];
+
+        return $last->phase === Phase::Crawl ? $last->metres : 0.0;
+    }
+
+    public function peakDeceleration(): float
+    {
+        return max(array_map(static fn (Segment $segment): float => $segment->deceleration, $this->segments));
+    }
+
+    public function lengthInMetres(): float
+    {
+        return $this->endMetres[0] + $this->segments[0]->metres;
+    }
+
+    public function lengthInSeconds(): float
+    {
+        return $this->endSeconds[0] + $this->segments[0]->seconds;
+    }
+
+    /**
+     * Places at which to draw: an even step in time plus every point where the deceleration changes,
+     * so that straight lines between the speeds over time are exact.
+     *
+     * @return list<float> seconds to go, from far to 0
+     */
+    public function moments(float $fromMetres, float $stepSeconds): array
+    {
+        $first = $this->secondsAt($fromMetres);
+        $moments = [$first, 0.0];
+        for ($t = ceil($first / $stepSeconds) * $stepSeconds - $stepSeconds; $t > 0.0; $t -= $stepSeconds) {
+            $moments[] = $t;
+        }
+        foreach ($this->endSeconds as $i => $seconds) {
+            array_push($moments, $seconds, $seconds + $this->segments[$i]->seconds);
+        }
+        $moments = array_filter($moments, static fn (float $t): bool => $t <= $first);
+        rsort($moments);
+        $kept = [];
+        foreach ($moments as $t) {
+            if ($kept === [] || $kept[count($kept) - 1] - $t > 0.001) {
+                $kept[] = $t;
+            }
+        }
+        if ($kept[count($kept) - 1] > 0.0) {
+            $kept[] = 0.0;
+        }
+
+        return $kept;
+    }
+
+    private function segmentAtMetres(float $metres): ?int
+    {
+        foreach ($this->segments as $i => $segment) {
+            if ($metres >= $this->endMetres[$i] && $metres <= $this->endMetres[$i] + $segment->metres) {
+                return $i;
+            }
+        }
+
+        return null;
+    }
+}

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Motion;
+
+/** A stretch of constant deceleration. SI units; deceleration 0 where the speed is held. */
+final readonly class Segment
+{
+    private function __construct(
+        public Phase $phase,
+        public float $entrySpeed,
+        public float $exitSpeed,
+        public float $deceleration,
+        public float $seconds,
+        public float $metres,
+    ) {}
+
+    public static function held(Phase $phase, float $speed, float $seconds): self
+    {
+        return new self($phase, $speed, $speed, 0.0, $seconds, $speed * $seconds);
+    }
+
+    /** From one speed down to another: t = dv / a, s = mean speed x t. */
+    public static function slowing(Phase $phase, float $entrySpeed, float $exitSpeed, float $deceleration): self
+    {
+        $seconds = ($entrySpeed - $exitSpeed) / $deceleration;
+
+        return new self($phase, $entrySpeed, $exitSpeed, $deceleration, $seconds, ($entrySpeed + $exitSpeed) / 2.0 * $seconds);
+    }
+
+    /** Speed when $metres of this stretch are still ahead: v^2 = v_exit^2 + 2 a s. */
+    public function speedWithMetresLeft(float $metres): float
+    {
+        return sqrt(max(0.0, $this->exitSpeed ** 2 + 2.0 * $this->deceleration * $metres));
+    }
+
+    /** Seconds until the end of this stretch with $metres of it ahead; 0 s at its end. */
+    public function secondsForMetresLeft(float $metres): float
+    {
+        $mean = ($this->speedWithMetresLeft($metres) + $this->exitSpeed) / 2.0;
+
+        return $mean <= 0.0 ? 0.0 : $metres / $mean;
+    }
+
+    public function metresForSecondsLeft(float $seconds): float
+    {
+        return $this->exitSpeed * $seconds + $this->deceleration * $seconds ** 2 / 2.0;
+    }
+}

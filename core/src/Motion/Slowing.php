@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Motion;
+
+use NobleTurn\Core\Place\Approach;
+
+/**
+ * How hard the car slows in each phase, m/s2. All are what the car does (kinematic), whatever share of it
+ * comes from brake, engine or hill. Shares of the comfortable mean are assumed.
+ */
+final readonly class Slowing
+{
+    /** Shares of the comfortable deceleration (assumed): gently, then more firmly, then easing. */
+    public const GENTLE_SHARE = 0.5;
+
+    public const FIRM_SHARE = 1.2;
+
+    public const EASING_SHARE = 0.6;
+
+    /** Off the gas uphill, more than this is given back with a little gas (assumed). */
+    public const MOST_EASING_OFF = 1.0;
+
+    /** Share of the grip a planned slowing may use (assumed). */
+    private const SHARE_OF_GRIP = 0.8;
+
+    /** A close follower is given longer: the brake is used lighter by this factor (assumed). */
+    private const LIGHTER_FOR_FOLLOWER = 0.85;
+
+    /** Planned with where the tyres cannot hold the car at all, so that there is a picture to explain it with. */
+    private const LEAST = 0.05;
+
+    private function __construct(
+        public float $natural,
+        public float $easingOff,
+        public float $gentle,
+        public float $firm,
+        public float $easing,
+        public bool $tyresHold,
+    ) {}
+
+    public static function on(Approach $approach): self
+    {
+        $uphill = $approach->gradient->slowing();
+        $natural = $approach->vehicle->engineBraking->inMetresPerSecondSquared() + $uphill;
+        $held = self::SHARE_OF_GRIP * ($approach->surface->grip() * $approach->gradient->pressing() + $uphill);
+        $mean = min($approach->comfort->inMetresPerSecondSquared(), max(self::LEAST, $held / self::FIRM_SHARE));
+        if ($approach->follower->isClose) {
+            $mean *= self::LIGHTER_FOR_FOLLOWER;
+        }
+        $easingOff = max(0.0, min($natural, self::MOST_EASING_OFF, $mean));
+        $gentle = max(self::GENTLE_SHARE * $mean, $easingOff);
+
+        return new self($natural, $easingOff, $gentle, max(self::FIRM_SHARE * $mean, $gentle), self::EASING_SHARE * $mean, $held > self::LEAST);
+    }
+
+    /** Whether the brake is needed for a deceleration, or gas off and the hill are enough. */
+    public function needsBrake(float $deceleration): bool
+    {
+        return $deceleration > $this->natural + 1e-9;
+    }
+
+    /** Off the gas the car gains speed: a falling road outdoes the engine. */
+    public function runsAway(): bool
+    {
+        return $this->natural < 0.0;
+    }
+}

@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Place;
+
+use NobleTurn\Core\Quantity\Acceleration;
+use NobleTurn\Core\Quantity\Distance;
+use NobleTurn\Core\Quantity\Gradient;
+use NobleTurn\Core\Quantity\Speed;
+use NobleTurn\Core\Routine\LearnerLevel;
+use NobleTurn\Core\Routine\RoutineCode;
+use NobleTurn\Core\Rules\Flank;
+use NobleTurn\Core\Rules\Practice;
+use NobleTurn\Core\Rules\RulePack;
+use NobleTurn\Core\Vehicle\Vehicle;
+
+/**
+ * Everything a plan for one approach is asked with. The zero of the axis is our front bumper at the
+ * give-way or stop line; for a turn off the main road, the point where steering starts.
+ */
+final readonly class Approach
+{
+    /**
+     * @param  list<Stretch>  $openings  side roads and driveways before ours
+     * @param  list<Stretch>  $parked
+     */
+    public function __construct(
+        public RulePack $pack,
+        public Practice $practice,
+        public RoutineCode $routine,
+        public Vehicle $vehicle,
+        public LearnerLevel $level,
+        public Speed $limit,
+        public Speed $speed,
+        public ?Speed $lineSpeed,
+        public Distance $turnRadius,
+        public Gradient $gradient,
+        public Surface $surface,
+        public Control $control,
+        public float $viewFromMetres,
+        public ?Distance $room,
+        public array $openings,
+        public array $parked,
+        public Follower $follower,
+        public ?Flank $passingOn,
+        public bool $oneWay,
+        public Distance $roadWidth,
+        public Acceleration $comfort,
+    ) {}
+
+    public function turnsTo(): Flank
+    {
+        return Flank::of($this->routine->turnSide(), $this->pack);
+    }
+
+    /** Somebody is passing, or about to, on the side we turn to. */
+    public function isBeingPassedOnTurnSide(): bool
+    {
+        return $this->passingOn === $this->turnsTo();
+    }
+
+    public function atSpeed(Speed $speed): self
+    {
+        return new self(
+            $this->pack, $this->practice, $this->routine, $this->vehicle, $this->level, $this->limit, $speed,
+            $this->lineSpeed, $this->turnRadius, $this->gradient, $this->surface, $this->control, $this->viewFromMetres,
+            $this->room, $this->openings, $this->parked, $this->follower, $this->passingOn, $this->oneWay,
+            $this->roadWidth, $this->comfort,
+        );
+    }
+}

@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Plan;
+
+use NobleTurn\Core\Place\Approach;
+use NobleTurn\Core\Routine\Step;
+use NobleTurn\Core\Rules\Assumption;
+
+/** Where and when each step belongs on one approach, with everything that had to give way for it. */
+final readonly class ApproachPlan
+{
+    /**
+     * @param  non-empty-list<StepPlan>  $steps  in the order of the routine
+     * @param  list<Conflict>  $conflicts
+     * @param  list<Warning>  $warnings
+     * @param  list<Assumption>  $assumptions
+     */
+    public function __construct(
+        public Approach $approach,
+        public Chain $chain,
+        public bool $fits,
+        public array $steps,
+        public float $easeOffMetres,
+        public float $sayAtMetres,
+        public ?Gears $gears,
+        public LateralPath $path,
+        public array $conflicts,
+        public array $warnings,
+        public array $assumptions,
+    ) {}
+
+    public function step(Step $step): StepPlan
+    {
+        foreach ($this->steps as $plan) {
+            if ($plan->step === $step) {
+                return $plan;
+            }
+        }
+        throw new \LogicException("The plan has no {$step->value}.");
+    }
+
+    /**
+     * The approach as columns for drawing, from where the direction is given to the line. Between two rows
+     * the deceleration is constant, so straight lines of speed over time are exact.
+     *
+     * @return array{distance_m: list<float>, time_s: list<float>, speed_mps: list<float>, decel_mps2: list<float>, gear: list<?int>, clutch: list<?string>, lateral_m: list<float>}
+     */
+    public function profile(float $stepSeconds = 0.25): array
+    {
+        $profile = $this->chain->profile;
+        $columns = ['distance_m' => [], 'time_s' => [], 'speed_mps' => [], 'decel_mps2' => [], 'gear' => [], 'clutch' => [], 'lateral_m' => []];
+        $moments = $profile->moments($this->sayAtMetres, $stepSeconds);
+        foreach ($moments as $i => $seconds) {
+            $metres = $profile->metresAt($seconds);
+            $after = $profile->metresAt(($seconds + ($moments[$i + 1] ?? $seconds)) / 2.0);
+            $columns['distance_m'][] = round($metres, 4);
+            $columns['time_s'][] = round($seconds, 4);
+            $columns['speed_mps'][] = round($profile->speedAt($metres), 4);
+            $columns['decel_mps2'][] = round($profile->decelerationAt($after), 3);
+            $columns['gear'][] = $this->gears?->gearAt($seconds);
+            $columns['clutch'][] = $this->gears?->clutchAt($seconds);
+            $columns['lateral_m'][] = round($this->path->at($metres), 3);
+        }
+
+        return $columns;
+    }
+}

@@ -1,0 +1,128 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Plan;
+
+use NobleTurn\Core\Place\Approach;
+use NobleTurn\Core\Place\Surface;
+use NobleTurn\Core\Plan\Clash\Clashes;
+use NobleTurn\Core\Routine\Catalogue\Catalogue;
+use NobleTurn\Core\Routine\Step;
+use NobleTurn\Core\Rules\Assumption;
+use NobleTurn\Core\Rules\Flank;
+use NobleTurn\Core\Rules\Source;
+
+/**
+ * Plans an approach backwards from the line: the latest comfortable way to do the routine at the
+ * practice's values, with windows around each step and every clash said openly.
+ */
+final class ApproachPlanner
+{
+    /** Braking harder than this is harsh, m/s2 (common practice). */
+    private const HARSH = 4.0;
+
+    public static function plan(Approach $approach): ApproachPlan
+    {
+        $fitting = Fitting::of($approach);
+        $chain = $fitting->chain;
+        $gears = $approach->vehicle->hasClutch() ? Gears::for($chain) : null;
+        $mirrors = $chain->metres($chain->mirrorsStartS());
+        $sayAt = $chain->metres($chain->mirrorsStartS() + $chain->timing->direction);
+        $room = $approach->room?->inMetres();
+
+        return new ApproachPlan(
+            $approach,
+            $chain,
+            $fitting->fits(),
+            self::steps($chain, $gears),
+            easeOffMetres: $chain->profile->lengthInMetres(),
+            sayAtMetres: $room === null ? $sayAt : max($mirrors, min($sayAt, $room)),
+            gears: $gears,
+            path: LateralPath::for($chain),
+            conflicts: Clashes::in($fitting),
+            warnings: self::warnings($chain, $room !== null && $sayAt > $room),
+            assumptions: self::assumptions($chain),
+        );
+    }
+
+    /** @return non-empty-list<StepPlan> */
+    private static function steps(Chain $chain, ?Gears $gears): array
+    {
+        $approach = $chain->approach;
+        $routine = Catalogue::routine($approach->routine, $approach->pack);
+
+        return array_map(static function (Step $step) use ($chain, $gears, $routine, $approach): StepPlan {
+            $window = Windows::for($chain, $step);
+            $seconds = $chain->profile->secondsAt($window->bestMetres);
+
+            return new StepPlan(
+                $step,
+                $window,
+                $seconds,
+                $chain->profile->speedAt($window->bestMetres),
+                $gears?->gearAt($seconds),
+                $routine->instruction($step)->spoken($approach->routine, $approach->pack, $approach->vehicle->hasClutch()),
+            );
+        }, Step::cases());
+    }
+
+    /** @return list<Warning> */
+    private static function warnings(Chain $chain, bool $directionBeforeRoom): array
+    {
+        $approach = $chain->approach;
+        $slowing = $chain->slowing;
+        $found = [];
+        if ($approach->speed->inMetresPerSecond() > $approach->limit->inMetresPerSecond() + 0.01) {
+            $found[] = new Warning('over-the-limit', 'The approach speed is above the limit of the road.');
+        }
+        if ($slowing->runsAway()) {
+            $found[] = new Warning('downhill-runs-away', 'Off the gas the car gains speed on this hill: hold it with a lower gear or a light brake from further out; the brake lights may then show before the signal.', ['natural_decel_mps2' => round($slowing->natural, 3)]);
+        }
+        if (! $slowing->needsBrake($chain->profile->peakDeceleration())) {
+            $found[] = new Warning('no-brake-needed', 'The hill and the engine slow the car enough: no brake light warns those behind, only the signal.');
+        } elseif (! $slowing->needsBrake($slowing->gentle)) {
+            $found[] = new Warning('brake-later-uphill', 'Uphill the first gentle slowing needs no brake; the brake lights come with the firmer part.');
+        }
+        if ($approach->surface === Surface::Ice) {
+            $found[] = new Warning('ice', 'On ice even the engine can be too much brake: clutch or a higher gear, and no lesson here without need.');
+        }
+        if ($slowing->firm > self::HARSH) {
+            $found[] = new Warning('harsh-braking', sprintf('The deceleration asked for reaches %.1f m/s2: harsh.', $slowing->firm));
+        }
+        if ($directionBeforeRoom) {
+            $found[] = new Warning('say-before', 'There is no room to say the direction after the hazard before: say both together.');
+        }
+        if ($approach->passingOn !== null && ! $approach->isBeingPassedOnTurnSide()) {
+            $found[] = new Warning('passed-on-the-other-side', 'Somebody passes on the side we turn away from: no change to the plan, one more glance there on leaving.');
+        }
+        foreach ($approach->parked as $cars) {
+            if ($cars->flank === Flank::Off && ! $approach->oneWay) {
+                $found[] = new Warning('parked-on-their-side', 'Cars parked on the other side may bring oncoming traffic onto our half.');
+                break;
+            }
+        }
+
+        return $found;
+    }
+
+    /** @return list<Assumption> */
+    private static function assumptions(Chain $chain): array
+    {
+        $approach = $chain->approach;
+        $rule = $chain->ruleMetres === null ? [] : [new Assumption('signal rule of the practice', round($chain->ruleMetres, 2), 'm', $approach->pack->numberRuleSource())];
+        $share = static fn (string $name, float $value): Assumption => new Assumption($name, round($value, 3), 'm/s2', Source::assumed());
+
+        return [
+            $chain->lineSpeed->assumption,
+            ...$rule,
+            $share('slowing off the gas', $chain->slowing->easingOff),
+            $share('gentle braking', $chain->slowing->gentle),
+            $share('firm braking', $chain->slowing->firm),
+            $share('easing', $chain->slowing->easing),
+            ...($chain->lineSpeed->metresPerSecond > 0.0 && ! $approach->routine->emerges()
+                ? [$share('comfortable sideways acceleration', LineSpeed::COMFORTABLE_SIDEWAYS)] : []),
+            ...$chain->timing->assumptions(),
+        ];
+    }
+}

@@ -1,0 +1,159 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Plan;
+
+use NobleTurn\Core\Motion\ApproachMotion;
+use NobleTurn\Core\Motion\Profile;
+use NobleTurn\Core\Motion\Slowing;
+use NobleTurn\Core\Place\Approach;
+use NobleTurn\Core\Place\Stretch;
+use NobleTurn\Core\Rules\Flank;
+use NobleTurn\Core\Rules\SignalRule;
+
+/**
+ * The routine laid along the motion, planned backwards from the line: brake, sideways move, signal,
+ * thinking, mirrors, each as late as the one after it allows. Moments are seconds to go.
+ */
+final readonly class Chain
+{
+    /** The number rule is cut to this share of a short room, so that it never asks for more than there is (assumed). */
+    private const RULE_SHARE_OF_ROOM = 1.0 / 3.0;
+
+    private const CAR_LENGTHS = 9.0;
+
+    private function __construct(
+        public Approach $approach,
+        public Timing $timing,
+        public Slowing $slowing,
+        public Profile $profile,
+        public LineSpeed $lineSpeed,
+        public float $brakeS,
+        public float $firmS,
+        public float $positionS,
+        /** The latest moment for the signal by the physics alone, with the margin. */
+        public float $signalNeededS,
+        /** The school's figure in metres, after a close follower's second; null where the practice has none. */
+        public ?float $ruleMetres,
+        public float $signalS,
+    ) {}
+
+    public static function for(Approach $approach, Timing $timing): self
+    {
+        $slowing = Slowing::on($approach);
+        $line = LineSpeed::for($approach, $timing);
+        $profile = self::motion($approach, $timing, $slowing, $line->metresPerSecond);
+        $brakeS = $profile->lengthInSeconds() - $timing->easingOff();
+        $positionS = $brakeS + $timing->lead;
+        $earlier = self::warnsEarlier($approach) ? $timing->warnEarlier : 0.0;
+        $neededS = $positionS + $timing->seen + $earlier;
+        $rule = self::rule($approach, $profile, $earlier);
+        $signalS = self::signal($neededS, $timing, $rule === null ? null : $profile->secondsAt(self::withinRoom($rule, $approach)));
+        $opening = self::lastOpening($approach);
+        if ($opening !== null) {
+            $signalS = min($signalS, $profile->secondsAt($opening->nearMetres));
+        }
+
+        return new self(
+            $approach, $timing, $slowing, $profile, $line, $brakeS, $brakeS - $timing->gentle(), $positionS, $neededS, $rule, $signalS,
+        );
+    }
+
+    public function mirrorsEndS(): float
+    {
+        return $this->signalS + $this->timing->think;
+    }
+
+    public function mirrorsStartS(): float
+    {
+        return $this->mirrorsEndS() + $this->timing->mirrors;
+    }
+
+    /** The latest moment for the signal with the margin spent. */
+    public function signalLatestS(): float
+    {
+        return $this->signalNeededS - ($this->timing->seen - $this->timing->seenLeast);
+    }
+
+    public function metres(float $seconds): float
+    {
+        return $this->profile->metresAt($seconds);
+    }
+
+    /** Where our rear has cleared the last parked car; null where none has to be passed. */
+    public function clearOfParked(): ?float
+    {
+        $inTheWay = array_filter(
+            $this->approach->parked,
+            fn (Stretch $cars): bool => $this->approach->oneWay || $cars->flank === Flank::Near,
+        );
+
+        return $inTheWay === [] ? null
+            : min(array_map(fn (Stretch $cars): float => $cars->nearMetres, $inTheWay)) - $this->approach->vehicle->length->inMetres();
+    }
+
+    /** The opening nearest the line on the side we turn to: a signal before it would seem to mean it. */
+    public static function lastOpening(Approach $approach): ?Stretch
+    {
+        $ours = array_values(array_filter($approach->openings, static fn (Stretch $opening): bool => $opening->flank === $approach->turnsTo()));
+        usort($ours, static fn (Stretch $a, Stretch $b): int => $a->nearMetres <=> $b->nearMetres);
+
+        return $ours[0] ?? null;
+    }
+
+    public static function warnsEarlier(Approach $approach): bool
+    {
+        return $approach->follower->isClose || $approach->isBeingPassedOnTurnSide();
+    }
+
+    /**
+     * Time at the final speed before the line: at least the usual moment, and as much more as
+     * looking both ways and deciding needs after the view has opened.
+     */
+    private static function motion(Approach $approach, Timing $timing, Slowing $slowing, float $lineSpeed): Profile
+    {
+        $with = static fn (float $crawlS): Profile => ApproachMotion::profile(
+            $approach->speed->inMetresPerSecond(), $lineSpeed, $slowing, $timing->easingOff(), $timing->gentle(), $crawlS,
+        );
+        $usual = $with($timing->crawl);
+        if ($lineSpeed <= 0.0 || $usual->secondsAt($approach->viewFromMetres) >= $timing->lookAndDecide) {
+            return $usual;
+        }
+        [$short, $long] = [$timing->crawl, $timing->lookAndDecide];
+        for ($i = 0; $i < 24; $i++) {
+            $middle = ($short + $long) / 2.0;
+            if ($with($middle)->secondsAt($approach->viewFromMetres) < $timing->lookAndDecide) {
+                $short = $middle;
+            } else {
+                $long = $middle;
+            }
+        }
+
+        return $with($long);
+    }
+
+    /** The school's figure wherever the signal is still seen for long enough there; otherwise what the physics asks. */
+    private static function signal(float $neededS, Timing $timing, ?float $ruleS): float
+    {
+        $latestS = $neededS - ($timing->seen - $timing->seenLeast);
+
+        return $ruleS !== null && $ruleS >= $latestS ? $ruleS : $neededS;
+    }
+
+    private static function rule(Approach $approach, Profile $profile, float $earlier): ?float
+    {
+        $metres = match ($approach->practice->signal) {
+            SignalRule::LimitNumber => $approach->pack->numberRuleForSignal($approach->limit)->inMetres(),
+            SignalRule::CarLengths => self::CAR_LENGTHS * $approach->vehicle->length->inMetres(),
+            SignalRule::BrakingLead => null,
+        };
+
+        return $metres === null ? null : $profile->metresAt($profile->secondsAt($metres) + $earlier);
+    }
+
+    private static function withinRoom(float $rule, Approach $approach): float
+    {
+        return $approach->room === null ? $rule : min($rule, $approach->room->inMetres() * self::RULE_SHARE_OF_ROOM);
+    }
+}

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Plan\Clash;
+
+use NobleTurn\Core\Plan\Chain;
+use NobleTurn\Core\Plan\Conflict;
+use NobleTurn\Core\Plan\Fitting;
+use NobleTurn\Core\Plan\Obstacle;
+use NobleTurn\Core\Quantity\Speed;
+
+/** The routine does not fit at the speed asked for: which step gave way, and at what lower speed the whole of it fits. */
+final class DoesNotFit implements Clash
+{
+    public function in(Fitting $fitting): ?Conflict
+    {
+        if ($fitting->fits()) {
+            return null;
+        }
+        $chain = $fitting->chain;
+        $approach = $chain->approach;
+        $speed = $approach->pack->speedUnit()->words(Speed::ofMetresPerSecond($chain->profile->approachSpeed()));
+        $obstacle = $fitting->obstacles[0];
+        [$rule, $ruleMetres, $neededMetres, $why] = $this->reason($obstacle, $chain);
+        $shortened = $fitting->compression < 1.0;
+        $remedy = match (true) {
+            $obstacle === Obstacle::Grip => 'Do not drive it: choose another way.',
+            $shortened => sprintf('Even at %s every part has to be shortened to %d %%: thinking time gives way first. Take the mirrors before the turn that comes before, or choose another place.', $speed, max(1, (int) round($fitting->compression * 100))),
+            $obstacle === Obstacle::Parked => "Come past at {$speed} and the whole routine fits behind the parked cars: speed gives way to position.",
+            $obstacle === Obstacle::Opening => "Ease off early, be down to {$speed} before the opening, and the signal can wait for it.",
+            default => "At {$speed} the whole routine fits.",
+        };
+
+        return new Conflict($obstacle->value, $rule, $ruleMetres, $neededMetres, $shortened ? 'shortened' : 'slower', "{$why} {$remedy}", [
+            'speed_to_fit_mps' => round($chain->profile->approachSpeed(), 3),
+            'compression' => round($fitting->compression, 3),
+        ]);
+    }
+
+    /** @return array{string, ?float, ?float, string} rule, its place, the place needed at the speed asked for, and why */
+    private function reason(Obstacle $obstacle, Chain $fitted): array
+    {
+        return match ($obstacle) {
+            Obstacle::Grip => ['the tyres must hold the car', null, null, 'On this slope and surface the tyres cannot hold the car.'],
+            Obstacle::Room => ['the whole routine before the line', $fitted->approach->room?->inMetres(), null, sprintf('Only %.0f m are left before the line, less than the routine takes at the speed asked for.', $fitted->approach->room?->inMetres() ?? 0.0)],
+            Obstacle::Opening => ['signal only after the opening', Chain::lastOpening($fitted->approach)?->nearMetres, null, sprintf('The opening at %.0f m would take an earlier signal as its own, and after it there is no time for the signal to be seen.', Chain::lastOpening($fitted->approach)->nearMetres ?? 0.0)],
+            Obstacle::Parked => ['position done before firm braking', $fitted->clearOfParked(), null, sprintf('The parked cars are only clear at %.0f m, too near to regain the place before firm braking.', max(0.0, $fitted->clearOfParked() ?? 0.0))],
+        };
+    }
+}

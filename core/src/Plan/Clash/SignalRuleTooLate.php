@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Plan\Clash;
+
+use NobleTurn\Core\Plan\Chain;
+use NobleTurn\Core\Plan\Conflict;
+use NobleTurn\Core\Plan\Fitting;
+use NobleTurn\Core\Rules\SignalRule;
+
+/** The school's figure for the signal comes after the brake lights, or leaves them no two seconds: the heart of the product. */
+final class SignalRuleTooLate implements Clash
+{
+    /** Above these, m/s2, the trade calls braking harsh, and firm (common practice). */
+    private const HARSH = 4.0;
+
+    private const FIRM = 2.75;
+
+    public function in(Fitting $fitting): ?Conflict
+    {
+        $chain = $fitting->chain;
+        $rule = $chain->ruleMetres;
+        $least = $chain->metres($chain->signalLatestS());
+        if ($rule === null || $rule >= $least) {
+            return null;
+        }
+        $brake = $chain->metres($chain->brakeS);
+        $after = $rule <= $brake;
+        $best = $chain->metres($chain->signalS);
+        $kept = $this->decelerationIfKept($chain, $rule);
+        $name = $chain->approach->practice->signal === SignalRule::CarLengths ? 'nine car lengths' : 'the limit’s number in metres';
+
+        return new Conflict(
+            $after ? 'signal-rule-after-brake-lights' : 'signal-rule-too-late',
+            $name,
+            $rule,
+            $best,
+            'signal-earlier',
+            sprintf(
+                '%s puts the signal at %.0f m, %s. It is given at %.0f m, %.0f m earlier. %s',
+                ucfirst($name),
+                $rule,
+                $after ? sprintf('after the brake lights at %.0f m', $brake) : sprintf('less than two seconds before the brake lights at %.0f m', $brake),
+                $best,
+                $best - $rule,
+                $kept === null
+                    ? 'Kept to, and seen for two seconds, it leaves no room to brake in.'
+                    : sprintf('Kept to, and seen for two seconds, it would take %.1f m/s2 of braking%s.', $kept, match (true) {
+                        $kept > self::HARSH => ': harsh',
+                        $kept > self::FIRM => ': firm',
+                        default => ' and leaves the move to one side no time',
+                    }),
+            ),
+            ['decel_if_kept_mps2' => $kept === null ? null : round($kept, 2), 'brake_lights_m' => round($brake, 2)],
+        );
+    }
+
+    /**
+     * The braking it would take to do the same routine with the signal at the rule's place: off the gas as long
+     * before it as planned, seen for two seconds, and only then the brake. Null where the car would be past the
+     * line by then.
+     */
+    private function decelerationIfKept(Chain $chain, float $rule): ?float
+    {
+        $coast = $chain->slowing->easingOff;
+        $lineSpeed = $chain->profile->lineSpeed();
+        $seen = $chain->timing->seenLeast;
+        $atSignal = max($lineSpeed, $chain->profile->approachSpeed() - $coast * $chain->timing->think);
+        $atBrake = max($lineSpeed, $atSignal - $coast * $seen);
+        $left = $rule - ($atSignal + $atBrake) / 2.0 * $seen - $chain->profile->crawlMetres();
+
+        return $left < 1.0 ? null : ($atBrake ** 2 - $lineSpeed ** 2) / (2.0 * $left);
+    }
+}

@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Plan;
+
+use NobleTurn\Core\Place\Approach;
+use NobleTurn\Core\Quantity\Speed;
+
+/**
+ * The routine at the speed asked for, or where that does not fit, at the highest speed at which it does;
+ * where not even walking pace is slow enough, with every part of it cut short alike.
+ */
+final readonly class Fitting
+{
+    private const SLOWEST = 1.5;
+
+    private const SHORTEST = 0.05;
+
+    /** @param list<Obstacle> $obstacles what stood in the way at the speed asked for */
+    private function __construct(public Chain $chain, public array $obstacles, public float $compression) {}
+
+    public static function of(Approach $approach): self
+    {
+        $timing = Timing::planned();
+        $asked = Chain::for($approach, $timing);
+        $obstacles = Obstacle::before($asked);
+        if ($obstacles === []) {
+            return new self($asked, [], 1.0);
+        }
+        $slowest = min($approach->speed->inMetresPerSecond(), max($asked->lineSpeed->metresPerSecond, self::SLOWEST));
+        $slowly = self::at($approach, $slowest, $timing);
+        if (Obstacle::before($slowly) !== []) {
+            return self::compressed($approach->atSpeed(Speed::ofMetresPerSecond($slowest)), $obstacles);
+        }
+        $fits = static fn (float $speed): bool => Obstacle::before(self::at($approach, $speed, $timing)) === [];
+
+        return new self(self::at($approach, self::highest($slowest, $approach->speed->inMetresPerSecond(), $fits), $timing), $obstacles, 1.0);
+    }
+
+    public function fits(): bool
+    {
+        return $this->obstacles === [];
+    }
+
+    private static function at(Approach $approach, float $speed, Timing $timing): Chain
+    {
+        return Chain::for($approach->atSpeed(Speed::ofMetresPerSecond($speed)), $timing);
+    }
+
+    /** @param list<Obstacle> $obstacles */
+    private static function compressed(Approach $approach, array $obstacles): self
+    {
+        $fits = static fn (float $factor): bool => Obstacle::before(Chain::for($approach, Timing::planned()->compressed($factor))) === [];
+        $factor = $fits(self::SHORTEST) ? self::highest(self::SHORTEST, 1.0, $fits) : self::SHORTEST;
+
+        return new self(Chain::for($approach, Timing::planned()->compressed($factor)), $obstacles, $factor);
+    }
+
+    /**
+     * The highest value that fits, by halving, to within a millionth of the span.
+     *
+     * @param  callable(float): bool  $fits  true at $low
+     */
+    private static function highest(float $low, float $high, callable $fits): float
+    {
+        for ($i = 0; $i < 20; $i++) {
+            $middle = ($low + $high) / 2.0;
+            if ($fits($middle)) {
+                $low = $middle;
+            } else {
+                $high = $middle;
+            }
+        }
+
+        return $low;
+    }
+}

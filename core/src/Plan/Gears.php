@@ -1,0 +1,134 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Plan;
+
+use NobleTurn\Core\Quantity\EngineSpeed;
+use NobleTurn\Core\Quantity\Speed;
+use NobleTurn\Core\Rules\GearHabit;
+use NobleTurn\Core\Vehicle\Gearbox;
+
+/** Gear and clutch along the approach of a car with a clutch pedal. Brake before clutch, clutch up before steering. */
+final readonly class Gears
+{
+    /** The engine turns at least this fast on the way to the junction, rpm (assumed). */
+    private const CRUISE_RPM = 1750.0;
+
+    /** ... and at least this fast where it pulls out of the turn (assumed). */
+    private const TURN_RPM = 1000.0;
+
+    /** Going down through the gears, the next one is taken here (assumed). */
+    private const SEQUENTIAL_RPM = 1300.0;
+
+    /** The clutch goes down a little before the engine would labour (assumed share of idling speed). */
+    private const ABOVE_IDLE = 1.1;
+
+    /** "Below about 20 mph before the clutch goes down for a turn" (common practice). */
+    public const CLUTCH_RULE_MPH = 20.0;
+
+    /**
+     * @param  list<GearChange>  $changes  in driving order
+     * @param  ?float  $clutchDownToStopS  from when the clutch stays down for the stop; null where the car rolls on
+     */
+    private function __construct(
+        public int $approachGear,
+        public array $changes,
+        public ?float $clutchDownToStopS,
+        private float $slipsBelow,
+        private Chain $chain,
+    ) {}
+
+    public static function for(Chain $chain): self
+    {
+        $box = $chain->approach->vehicle->gearbox;
+        $gear = $box->highestGearAbove(EngineSpeed::ofRevolutionsPerMinute(self::CRUISE_RPM), Speed::ofMetresPerSecond($chain->profile->approachSpeed()));
+        $stops = $chain->lineSpeed->metresPerSecond <= 0.0;
+        $target = $stops ? min($gear, 2) : min($gear, self::gearAtLine($chain, $box));
+        $changes = self::changes($chain, $box, $gear, $target, $stops);
+        $last = $changes === [] ? $gear : $changes[count($changes) - 1]->to;
+        $idle = self::idleSpeed($chain, $box, $last);
+
+        return new self($gear, $changes, $stops ? self::whenSlowerThan($chain, self::ABOVE_IDLE * $idle) : null, $idle, $chain);
+    }
+
+    public function gearAt(float $secondsToGo): int
+    {
+        $gear = $this->approachGear;
+        foreach ($this->changes as $change) {
+            if ($secondsToGo <= $change->upS) {
+                $gear = $change->to;
+            }
+        }
+
+        return $gear;
+    }
+
+    /** The gear in which the car goes on from the line: first after a stop. */
+    public function finalGear(): int
+    {
+        return $this->clutchDownToStopS !== null ? 1 : $this->gearAt(0.0);
+    }
+
+    public function clutchAt(float $secondsToGo): string
+    {
+        foreach ($this->changes as $change) {
+            if ($secondsToGo <= $change->downS && $secondsToGo > $change->upS) {
+                return 'down';
+            }
+        }
+        if ($this->clutchDownToStopS !== null && $secondsToGo <= $this->clutchDownToStopS) {
+            return 'down';
+        }
+        $speed = $this->chain->profile->speedAt($this->chain->metres($secondsToGo));
+
+        return $secondsToGo < $this->chain->brakeS && $speed < $this->slipsBelow ? 'slipping' : 'up';
+    }
+
+    /** @return list<GearChange> */
+    private static function changes(Chain $chain, Gearbox $box, int $gear, int $target, bool $stops): array
+    {
+        $block = $chain->approach->practice->gears === GearHabit::Block;
+        if ($gear <= $target || ($stops && $block)) {
+            return [];
+        }
+        $takes = $chain->timing->gearChange;
+        $latest = $chain->timing->settled + $takes;
+        $changes = [];
+        for ($from = $gear; $from > $target; $from = $to) {
+            $to = $block ? $target : $from - 1;
+            $rpm = EngineSpeed::ofRevolutionsPerMinute(self::SEQUENTIAL_RPM);
+            $speed = $block ? self::ABOVE_IDLE * self::idleSpeed($chain, $box, $from) : $box->speed($rpm, $from)->inMetresPerSecond();
+            $rule = Speed::ofMilesPerHour(self::CLUTCH_RULE_MPH)->inMetresPerSecond();
+            $down = max($latest, self::whenSlowerThan($chain, max($chain->lineSpeed->metresPerSecond + 1e-6, $block ? min($speed, $rule) : $speed)));
+            $down = min($down, $chain->brakeS - 0.1, $changes === [] ? INF : $changes[count($changes) - 1]->upS);
+            if ($changes !== [] && $down - $takes < $chain->timing->settled) {
+                $before = array_pop($changes);
+                $changes[] = new GearChange($before->from, $target, $before->downS, $before->upS);
+                break;
+            }
+            $changes[] = new GearChange($from, $to, $down, max(0.0, $down - $takes));
+        }
+
+        return $changes;
+    }
+
+    /** Second as a rule for emerging, below its idling speed with the clutch slipping; for a turn, what still pulls. */
+    private static function gearAtLine(Chain $chain, Gearbox $box): int
+    {
+        $speed = Speed::ofMetresPerSecond($chain->lineSpeed->metresPerSecond);
+        $pulling = $box->highestGearAbove(EngineSpeed::ofRevolutionsPerMinute(self::TURN_RPM), $speed);
+
+        return max(2, $pulling);
+    }
+
+    private static function idleSpeed(Chain $chain, Gearbox $box, int $gear): float
+    {
+        return $box->speed($chain->approach->vehicle->idle, $gear)->inMetresPerSecond();
+    }
+
+    private static function whenSlowerThan(Chain $chain, float $metresPerSecond): float
+    {
+        return $chain->profile->secondsAt($chain->profile->placeWhereSpeedFallsTo($metresPerSecond));
+    }
+}

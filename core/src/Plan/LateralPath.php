@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Plan;
+
+use NobleTurn\Core\Place\Approach;
+use NobleTurn\Core\Place\Stretch;
+use NobleTurn\Core\Rules\Flank;
+
+/**
+ * Where across the road the car's middle is, metres from the nearside kerb. Moves follow half a cosine,
+ * so that the path has no corner where a move begins or ends.
+ */
+final readonly class LateralPath
+{
+    /** Clear of the centre line or the far kerb, m (assumed). */
+    private const FROM_LINE = 0.3;
+
+    /** From the kerb when emerging towards it on a road of ordinary width, m (assumed). */
+    private const FROM_KERB = 0.8;
+
+    /** Left between us and a parked car for a door, m (assumed: about 1 m). */
+    private const DOOR_ROOM = 1.0;
+
+    private const PARKED_WIDTH = 1.9;
+
+    /** A lane at least this wide is shared with those turning in: keep well to the kerb's side (assumed). */
+    private const WIDE_LANE = 3.25;
+
+    /** @param list<array{from: float, to: float, lateral: float}> $moves from far to near, metres to the line */
+    private function __construct(private float $start, private array $moves, public float $target) {}
+
+    public static function for(Chain $chain): self
+    {
+        $start = self::usual($chain->approach);
+        $target = self::target($chain->approach);
+        $positionFrom = $chain->metres($chain->positionS);
+        $positionTo = $chain->metres(max(0.0, $chain->positionS - $chain->timing->drift));
+        $moves = [];
+        $parked = $chain->approach->parked;
+        usort($parked, static fn (Stretch $a, Stretch $b): int => $b->farMetres <=> $a->farMetres);
+        foreach ($parked as $cars) {
+            if ($cars->flank === Flank::Off && ! $chain->approach->oneWay) {
+                continue;
+            }
+            $run = $chain->timing->drift * max(1.0, $chain->profile->speedAt($cars->farMetres));
+            $clear = $cars->nearMetres - $chain->approach->vehicle->length->inMetres();
+            $back = min($clear, max($clear - $run, $positionFrom));
+            $moves[] = ['from' => $cars->farMetres + $run, 'to' => $cars->farMetres, 'lateral' => self::past($cars->flank, $chain->approach)];
+            if ($clear - $back > 1.0) {
+                $moves[] = ['from' => $clear, 'to' => $back, 'lateral' => $start];
+            }
+        }
+        $moves[] = ['from' => $positionFrom, 'to' => $positionTo, 'lateral' => $target];
+
+        return new self($start, $moves, $target);
+    }
+
+    public function at(float $metres): float
+    {
+        $lateral = $this->start;
+        foreach ($this->moves as $move) {
+            if ($metres >= $move['from']) {
+                break;
+            }
+            $done = $metres <= $move['to'] ? 1.0 : ($move['from'] - $metres) / ($move['from'] - $move['to']);
+            $lateral += ($move['lateral'] - $lateral) * (1.0 - cos(M_PI * $done)) / 2.0;
+        }
+
+        return $lateral;
+    }
+
+    /** The middle of our lane. */
+    public static function usual(Approach $approach): float
+    {
+        return $approach->roadWidth->inMetres() / 4.0;
+    }
+
+    private static function target(Approach $approach): float
+    {
+        $width = $approach->roadWidth->inMetres();
+        $half = $approach->vehicle->width->inMetres() / 2.0;
+        if ($approach->turnsTo() === Flank::Off) {
+            return max($half, ($approach->oneWay ? $width : $width / 2.0) - self::FROM_LINE - $half);
+        }
+        $wide = $width / 2.0 >= self::WIDE_LANE;
+
+        return $approach->routine->emerges() && $wide ? min(self::usual($approach), self::FROM_KERB + $half) : self::usual($approach);
+    }
+
+    private static function past(Flank $flank, Approach $approach): float
+    {
+        $width = $approach->roadWidth->inMetres();
+        $half = $approach->vehicle->width->inMetres() / 2.0;
+        $out = self::PARKED_WIDTH + self::DOOR_ROOM + $half;
+
+        return match ($flank) {
+            Flank::Near => min($out, $width - self::FROM_LINE - $half),
+            Flank::Off => max($width - $out, $half + self::FROM_LINE),
+        };
+    }
+}

@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Plan;
+
+use NobleTurn\Core\Fault\BadInput;
+use NobleTurn\Core\Place\Approach;
+use NobleTurn\Core\Place\Control;
+use NobleTurn\Core\Quantity\Speed;
+use NobleTurn\Core\Routine\LearnerLevel;
+use NobleTurn\Core\Rules\Assumption;
+use NobleTurn\Core\Rules\JunctionHabit;
+use NobleTurn\Core\Rules\Source;
+
+/** The speed wanted at the line, or where steering starts, with the reason for it. */
+final readonly class LineSpeed
+{
+    /** Crawl at a give-way line, m/s (common practice). */
+    public const CRAWL = 2.0;
+
+    /** Sideways acceleration that still feels comfortable, m/s2 (assumed, range 2 to 3). */
+    public const COMFORTABLE_SIDEWAYS = 2.5;
+
+    /** "About 15 mph or less" round an ordinary left turn (common practice). */
+    public const TURN_RULE_MPH = 15.0;
+
+    private function __construct(public float $metresPerSecond, public Assumption $assumption) {}
+
+    /** @throws BadInput where the speed asked for contradicts the place */
+    public static function for(Approach $approach, Timing $timing): self
+    {
+        $given = $approach->lineSpeed?->inMetresPerSecond();
+        $arriving = $approach->speed->inMetresPerSecond();
+        if ($given !== null) {
+            return self::asAsked($given, $arriving, $approach->control);
+        }
+        if ($approach->control === Control::Stop) {
+            return self::because(0.0, 'speed at the line: a stop line is a complete stop', Source::published('Highway Code, rule 171'));
+        }
+        if (! $approach->routine->emerges()) {
+            $comfortable = min(sqrt(self::COMFORTABLE_SIDEWAYS * $approach->turnRadius->inMetres()), Speed::ofMilesPerHour(self::TURN_RULE_MPH)->inMetresPerSecond());
+
+            return self::because(min($comfortable, $arriving), 'speed where steering starts: comfortable at this radius', Source::assumed());
+        }
+        if (self::stopsFirst($approach)) {
+            return self::because(0.0, 'speed at the line: stop first, by the practice and the learner’s level', Source::commonPractice());
+        }
+        if ($approach->viewFromMetres < self::CRAWL * $timing->lookAndDecide) {
+            return self::because(0.0, 'speed at the line: the view opens too late to decide on the move', Source::commonPractice());
+        }
+
+        return self::because(min(self::CRAWL, $arriving), 'speed at the line: a crawl', Source::commonPractice());
+    }
+
+    private static function asAsked(float $given, float $arriving, Control $control): self
+    {
+        if ($given > $arriving + 1e-9) {
+            throw BadInput::field('line_speed', 'must not exceed the approach speed.');
+        }
+        if ($control === Control::Stop && $given > 0.0) {
+            throw BadInput::field('line_speed', 'must be 0 at a stop line.');
+        }
+
+        return self::because($given, 'speed at the line', Source::given());
+    }
+
+    private static function stopsFirst(Approach $approach): bool
+    {
+        return match ($approach->practice->junction) {
+            JunctionHabit::StopFirst => true,
+            JunctionHabit::ReadyToRoll => false,
+            JunctionHabit::ByLevel => $approach->level === LearnerLevel::Beginner,
+        };
+    }
+
+    private static function because(float $metresPerSecond, string $name, Source $source): self
+    {
+        return new self($metresPerSecond, new Assumption($name, round($metresPerSecond, 3), 'm/s', $source));
+    }
+}

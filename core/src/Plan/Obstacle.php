@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Plan;
+
+/** Why a routine cannot be done at the speed asked for. The order is the order in which they are named. */
+enum Obstacle: string
+{
+    /** The tyres cannot hold the car on this slope. */
+    case Grip = 'no-grip';
+    /** The room before the line is shorter than the routine. */
+    case Room = 'room-too-short';
+    /** An opening on our side is nearer than the latest place for the signal. */
+    case Opening = 'opening-too-near';
+    /** Parked cars end nearer than the place where the sideways move must begin. */
+    case Parked = 'parked-too-near';
+
+    /** @return list<self> what stands in the way of a chain, with its margins spent */
+    public static function before(Chain $chain): array
+    {
+        $found = [];
+        if (! $chain->slowing->tyresHold) {
+            $found[] = self::Grip;
+        }
+        $room = $chain->approach->room?->inMetres();
+        if ($room !== null && $chain->metres($chain->mirrorsStartS()) > $room + 1e-6) {
+            $found[] = self::Room;
+        }
+        $opening = Chain::lastOpening($chain->approach);
+        if ($opening !== null && $chain->metres($chain->signalLatestS()) > $opening->nearMetres + 1e-6) {
+            $found[] = self::Opening;
+        }
+        $clear = $chain->clearOfParked();
+        if ($clear !== null && $chain->metres($chain->positionS) > $clear + 1e-6) {
+            $found[] = self::Parked;
+        }
+
+        return $found;
+    }
+}

@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Plan;
+
+use NobleTurn\Core\Rules\Assumption;
+use NobleTurn\Core\Rules\Source;
+
+/**
+ * How long each part of the routine takes, in seconds. All assumed: no handbook prints them. A part that
+ * has a least is planned with a margin above it, so that the point named at the kerb can be missed a little
+ * either way without breaking a rule.
+ */
+final readonly class Timing
+{
+    public const MARGIN_S = 0.3;
+
+    private function __construct(
+        /** Two glances of 0.6 s with 0.4 s of eyes ahead between them. */
+        public float $mirrors = 1.6,
+        /** From the last mirror to the signal, planned and least. */
+        public float $think = 2.0,
+        public float $thinkLeast = 1.0,
+        /** The signal seen by others before brake light or sideways move, planned and least. */
+        public float $seen = 2.0 + self::MARGIN_S,
+        public float $seenLeast = 2.0,
+        /** The sideways move begins this much before the first brake light. */
+        public float $lead = 0.3,
+        public float $drift = 2.0,
+        public float $margin = self::MARGIN_S,
+        /** What was seen in the mirrors is out of date after this. */
+        public float $stale = 6.0,
+        /** A close follower, or somebody passing on that side, is warned this much earlier. */
+        public float $warnEarlier = 1.0,
+        /** Two ways, back again, and a second to decide. */
+        public float $lookAndDecide = 2.5,
+        /** At the final speed before the line. */
+        public float $crawl = 0.75,
+        /** A whole gear change, clutch down to clutch up. */
+        public float $gearChange = 1.5,
+        /** Clutch settled before steering. */
+        public float $settled = 0.3,
+        /** Saying a direction, and taking it in. */
+        public float $direction = 4.0,
+    ) {}
+
+    public static function planned(): self
+    {
+        return new self;
+    }
+
+    /** Every part shortened alike, for a place too short for the routine at any speed. */
+    public function compressed(float $factor): self
+    {
+        return new self(
+            $this->mirrors * $factor, $this->think * $factor, $this->thinkLeast * $factor, $this->seen * $factor,
+            $this->seenLeast * $factor, $this->lead * $factor, $this->drift * $factor, $this->margin * $factor,
+            $this->stale, $this->warnEarlier * $factor, $this->lookAndDecide, $this->crawl * $factor,
+            $this->gearChange, $this->settled, $this->direction,
+        );
+    }
+
+    /** Off the gas from the end of the mirrors to the first brake light. */
+    public function easingOff(): float
+    {
+        return $this->think + $this->seen + $this->lead;
+    }
+
+    /** Gentle until the sideways move is done, with the margin. */
+    public function gentle(): float
+    {
+        return $this->drift - $this->lead + $this->margin;
+    }
+
+    /** @return list<Assumption> */
+    public function assumptions(): array
+    {
+        $assumed = Source::assumed();
+
+        return [
+            new Assumption('mirror check: two glances, eyes ahead between', $this->mirrors, 's', $assumed),
+            new Assumption('time to think between mirrors and signal', $this->think, 's', $assumed),
+            new Assumption('least time to think', $this->thinkLeast, 's', $assumed),
+            new Assumption('signal seen before brake light or sideways move', $this->seen, 's', $assumed),
+            new Assumption('least time the signal is seen', $this->seenLeast, 's', $assumed),
+            new Assumption('sideways move', $this->drift, 's', $assumed),
+            new Assumption('mirrors out of date after', $this->stale, 's', $assumed),
+            new Assumption('looking both ways and deciding', $this->lookAndDecide, 's', $assumed),
+            new Assumption('whole gear change', $this->gearChange, 's', $assumed),
+            new Assumption('saying a direction and taking it in', $this->direction, 's', $assumed),
+        ];
+    }
+}

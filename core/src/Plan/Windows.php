@@ -1,0 +1,122 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Plan;
+
+use NobleTurn\Core\Place\Surface;
+use NobleTurn\Core\Routine\Step;
+
+/** Lays a window around each step of a chain. */
+final class Windows
+{
+    /** The upper end of what the trade calls firm, m/s2 on a dry road (common practice: 3 to 3.5). */
+    private const FIRMEST = 3.25;
+
+    public static function for(Chain $chain, Step $step): Window
+    {
+        return match ($step) {
+            Step::Mirrors => self::mirrors($chain),
+            Step::Signal => self::signal($chain),
+            Step::Position => self::position($chain),
+            Step::Speed => self::speed($chain),
+            Step::Look => self::look($chain),
+        };
+    }
+
+    private static function mirrors(Chain $chain): Window
+    {
+        $take = $chain->timing->mirrors;
+        $room = $chain->approach->room?->inMetres();
+        $earliest = $chain->metres($chain->signalS + max($chain->timing->stale, $chain->timing->think) + $take);
+
+        return Window::around(
+            best: $chain->metres($chain->mirrorsStartS()),
+            earliest: $room === null ? $earliest : min($room, $earliest),
+            latest: $chain->metres($chain->signalS + $chain->timing->thinkLeast + $take),
+            end: $chain->metres($chain->mirrorsEndS()),
+        );
+    }
+
+    private static function signal(Chain $chain): Window
+    {
+        $earliest = $chain->metres($chain->mirrorsEndS() - $chain->timing->thinkLeast);
+        $opening = Chain::lastOpening($chain->approach);
+
+        return Window::around(
+            best: $chain->metres($chain->signalS),
+            earliest: $opening === null ? $earliest : min($earliest, $opening->nearMetres),
+            latest: $chain->metres($chain->signalLatestS()),
+            end: 0.0,
+        );
+    }
+
+    /** After the signal has been seen, after parked cars, and done before firm braking. */
+    private static function position(Chain $chain): Window
+    {
+        $earliest = $chain->metres($chain->signalS - $chain->timing->seenLeast);
+        $clear = $chain->clearOfParked();
+
+        return Window::around(
+            best: $chain->metres($chain->positionS),
+            earliest: $clear === null ? $earliest : min($earliest, $clear),
+            latest: $chain->metres($chain->firmS + $chain->timing->drift),
+            end: $chain->metres($chain->positionS - $chain->timing->drift),
+        );
+    }
+
+    private static function speed(Chain $chain): Window
+    {
+        return Window::around(
+            best: $chain->metres($chain->brakeS),
+            earliest: $chain->metres($chain->signalS - $chain->timing->seenLeast),
+            latest: self::latestBrake($chain),
+            end: $chain->profile->placeWhereSpeedFallsTo($chain->lineSpeed->metresPerSecond + 1e-6),
+        );
+    }
+
+    /** From where the view opens; the last place leaves time for both ways and a decision, or the line where we stop. */
+    private static function look(Chain $chain): Window
+    {
+        $stops = $chain->lineSpeed->metresPerSecond <= 0.0;
+
+        return Window::around(
+            best: min($chain->approach->viewFromMetres, $chain->metres($chain->brakeS)),
+            earliest: $chain->approach->viewFromMetres,
+            latest: $stops ? 0.0 : $chain->metres($chain->timing->lookAndDecide),
+            end: 0.0,
+        );
+    }
+
+    /**
+     * The last place for the brake: off the gas up to there, gentle until the sideways move is done,
+     * then firm at the upper end of what the surface allows without being harsh. Found by halving.
+     */
+    private static function latestBrake(Chain $chain): float
+    {
+        $slowing = $chain->slowing;
+        $firmest = max($slowing->firm, self::FIRMEST * $chain->approach->surface->comfortableDeceleration() / Surface::Dry->comfortableDeceleration());
+        $driftDone = $chain->metres($chain->positionS - $chain->timing->drift);
+        $end = $chain->profile->crawlMetres();
+        $best = $chain->metres($chain->brakeS);
+        $speedAtBest = $chain->profile->speedAt($best);
+        $reaches = static function (float $brake) use ($chain, $slowing, $firmest, $driftDone, $end, $best, $speedAtBest): bool {
+            $squared = $speedAtBest ** 2 - 2.0 * $slowing->easingOff * ($best - $brake);
+            $gentle = max(0.0, $brake - max($driftDone, $end));
+            $firm = max(0.0, min($brake, $driftDone) - $end);
+
+            return $squared - 2.0 * $slowing->gentle * $gentle - 2.0 * $firmest * $firm <= $chain->lineSpeed->metresPerSecond ** 2;
+        };
+        [$early, $late] = [$best, min($best, $end)];
+        for ($i = 0; $i < 30; $i++) {
+            $middle = ($early + $late) / 2.0;
+            if ($reaches($middle)) {
+                $early = $middle;
+            } else {
+                $late = $middle;
+            }
+        }
+
+        return $early;
+    }
+}

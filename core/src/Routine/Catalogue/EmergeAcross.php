@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Routine\Catalogue;
+
+use NobleTurn\Core\Routine\Instruction;
+use NobleTurn\Core\Routine\Routine;
+use NobleTurn\Core\Routine\RoutineCode;
+use NobleTurn\Core\Routine\Step;
+
+/** Out of a side road across the nearer lane into the farther one. Common practice, no source. */
+final class EmergeAcross
+{
+    public static function routine(RoutineCode $code): Routine
+    {
+        return new Routine(
+            $code,
+            'Emerge '.$code->turnSide()->value,
+            'From a side road over a give-way or stop line, across the nearer lane into the farther one.',
+            'Regain the {near} at once; gas as the wheel comes straight; cancel; mirrors.',
+            [
+                new Instruction(
+                    Step::Mirrors,
+                    'Interior mirror, then the {turn} door mirror; both again before moving off from the line.',
+                    'You are about to move to the middle: somebody impatient may be coming past there.',
+                    'Mirrors and signal in one movement.',
+                    'The direction was taken in late, and the hand was quicker than the eyes.',
+                    'Mirrors, a breath, then the stalk; say what is behind.',
+                    'Approach and stop, without the turn: mirrors at the sign every time, three times.',
+                ),
+                new Instruction(
+                    Step::Signal,
+                    'Signal {turn} once what you saw is thought about, before brake lights or the move to the middle.',
+                    'Those behind can pass on the {away} if they mean to turn that way; the brake lights then surprise nobody.',
+                    'At the number learned by heart, although the car is braking by then.',
+                    'The mirrors were done where the signal belongs.',
+                    'The faster the road, the earlier both: the strip shows by how much.',
+                    'Two approaches at two speeds, the learner calling the signal; compare the places.',
+                ),
+                new Instruction(
+                    Step::Position,
+                    'Move up to the centre line, close to it but not on it; in a one-way street to its {turn} edge.',
+                    'It leaves room on the {away} and squares the car to the road it will cross.',
+                    'Still in the middle of the lane at the line, or on the ordinary place in a one-way street.',
+                    'The signal was late, so braking began before the place was taken.',
+                    'Move during the first light braking, be done before it becomes firm.',
+                    'Roll up to a quiet line five times with the {turn} wheels a hand from the paint.',
+                ),
+                new Instruction(
+                    Step::Speed,
+                    'Brake gently, then more firmly, then ease, down to a crawl or a stop at the line.',
+                    'Crossing a lane needs the longer look; the crawl buys it.',
+                    'Late, hard braking, with the clutch down first.',
+                    'The move to the middle was late and used up the room for the brake.',
+                    'Gas off as soon as the mirrors are done; the brake is then light.',
+                    'Same line at 30 and at 20: feel how much sooner the gas goes off.',
+                    'Clutch and gear in the last two or three car lengths: second, or first where the view is closed or a stop is certain.',
+                ),
+                new Instruction(
+                    Step::Look,
+                    '{off}, {near}, {off} at the least and on until both are clear together; straight forward until the front meets the middle of the new road, then steer.',
+                    'Two streams have to be clear in one moment; the first look only shows what is there.',
+                    'Deciding on the first look; or clear to the {off}, gone, and a car from the {near}.',
+                    'Too fast at the line for a second look.',
+                    'Nobody goes on a first look: say “{off} clear, {near} clear, {off} clear”.',
+                    'Parked with a view of a junction: the learner calls “now” for each gap that would do, and counts it.',
+                ),
+            ],
+        );
+    }
+}

@@ -1,0 +1,12 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Routine;
+
+enum LearnerLevel: string
+{
+    case Beginner = 'beginner';
+    case Developing = 'developing';
+    case Independent = 'independent';
+}
