@@ -1,0 +1,43 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Http\Resources\Show;
+use App\Models\School;
+use App\Models\User;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\Rules\Password;
+use NobleTurn\Core\Rules\RulePacks;
+
+/** The first visit to an empty installation: the school and its owner. Closed as soon as there is one. */
+final class FirstRunController extends Controller
+{
+    public function __invoke(Request $request): JsonResponse
+    {
+        $said = $request->validate([
+            'school' => ['required', 'string', 'max:120'],
+            'time_zone' => ['required', 'timezone:all'],
+            'pack' => ['required', 'in:'.implode(',', RulePacks::codes())],
+            'name' => ['required', 'string', 'max:120'],
+            'email' => ['required', 'email', 'max:190'],
+            'password' => ['required', 'string', 'max:200', Password::defaults()],
+        ]);
+        [$school, $owner] = DB::transaction(function () use ($said): array {
+            abort_if(School::query()->lockForUpdate()->exists(), 403, 'This installation has its school already.');
+            $school = School::query()->create(['name' => $said['school'], 'time_zone' => $said['time_zone'], 'pack' => $said['pack'], 'practice' => []]);
+            $owner = new User(['name' => $said['name'], 'email' => $said['email'], 'password' => $said['password']]);
+            $owner->school_id = $school->id;
+            $owner->role = 'owner';
+            $owner->save();
+
+            return [$school, $owner];
+        });
+        Auth::login($owner);
+        $request->session()->regenerate();
+
+        return response()->json(Show::me($owner, $school), 201);
+    }
+}

@@ -1,0 +1,85 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Http\Requests\LearnerRequest;
+use App\Http\Resources\Show;
+use App\Marks\StandingMarks;
+use App\Models\Learner;
+use App\Models\Lesson;
+use App\Models\Promise;
+use App\Models\Round;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Response;
+use NobleTurn\Core\Record\Tally;
+
+/** Learners and their records. A learner is put away, never erased by a press; it can be undone. */
+final class LearnerController extends Controller
+{
+    public function index(): JsonResponse
+    {
+        $learners = Learner::query()->withCount(['lessons as lessons_done' => fn ($lessons) => $lessons->where('state', 'done')])->withMax('lessons as last_lesson_at', 'starts_at')->orderBy('name')->get();
+
+        return response()->json($learners->map(fn (Learner $learner): array => [
+            ...$learner->only(['id', 'name', 'level', 'transmission', 'pick_up']),
+            'lessons_done' => (int) $learner->getAttribute('lessons_done'),
+        ]));
+    }
+
+    public function store(LearnerRequest $request): JsonResponse
+    {
+        return response()->json(Show::learner(Learner::query()->create($request->facts())), 201);
+    }
+
+    public function show(Learner $learner): JsonResponse
+    {
+        $rounds = Round::query()->whereIn('lesson_id', $learner->lessons()->select('id'))->with('marks')->get();
+        $marked = $rounds->map(fn (Round $round) => StandingMarks::round($round))->values()->all();
+
+        return response()->json([
+            ...Show::learner($learner),
+            'lessons' => $learner->lessons()->with(['learner', 'vehicle'])->withCount('rounds')->orderByDesc('starts_at')->get()
+                ->map(fn (Lesson $lesson): array => [...Show::lessonLine($lesson), 'rounds' => (int) $lesson->getAttribute('rounds_count')]),
+            'promises' => $learner->promises()->orderByDesc('created_at')->get()->map(fn (Promise $promise): array => Show::promise($promise)),
+            'rounds' => count($marked),
+            'tallies' => array_map(self::tally(...), Tally::all($marked)),
+        ]);
+    }
+
+    public function update(LearnerRequest $request, Learner $learner): JsonResponse
+    {
+        $learner->update($request->facts());
+
+        return response()->json(Show::learner($learner));
+    }
+
+    public function destroy(Learner $learner): Response
+    {
+        $learner->delete();
+
+        return response()->noContent();
+    }
+
+    public function restore(string $learner): JsonResponse
+    {
+        $found = Learner::withTrashed()->findOrFail($learner);
+        $found->restore();
+
+        return response()->json(Show::learner($found));
+    }
+
+    /** @return array<string, mixed> */
+    private static function tally(Tally $tally): array
+    {
+        return [
+            'routine' => $tally->routine->value,
+            'step' => $tally->step->value,
+            'counts' => $tally->counts,
+            'marked' => $tally->marked(),
+            'out_of_order' => $tally->outOfOrder,
+            'taught' => $tally->taught,
+            'last_at' => $tally->lastAt()?->format('Y-m-d\TH:i:s\Z'),
+            'lessons' => array_map(static fn (array $lesson): array => [...$lesson, 'at' => $lesson['at']->format('Y-m-d\TH:i:s\Z')], $tally->lessons),
+        ];
+    }
+}

@@ -1,0 +1,68 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Http\Resources\Show;
+use App\Lessons\LessonPage;
+use App\Models\Learner;
+use App\Models\Lesson;
+use App\Models\Vehicle;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Validation\Rule;
+use NobleTurn\Core\Record\Outcome;
+use NobleTurn\Core\Routine\Step;
+
+/** Lessons: booked, read as one page, and written on before and after. Rounds and marks come through the queue. */
+final class LessonController extends Controller
+{
+    public function show(Lesson $lesson, LessonPage $page): JsonResponse
+    {
+        Gate::authorize('view', $lesson);
+
+        return response()->json($page->of($lesson));
+    }
+
+    public function store(Request $request): JsonResponse
+    {
+        $said = $request->validate([
+            'learner_id' => ['required', 'uuid'],
+            'vehicle_id' => ['required', 'uuid'],
+            'starts_at' => ['required', 'date'],
+            'minutes' => ['required', 'integer', 'between:15,480'],
+            'aim' => ['nullable', 'string', 'max:300'],
+        ]);
+        // Narrowed to the school by their scopes: another school's learner is simply not there.
+        Learner::query()->findOrFail($said['learner_id']);
+        Vehicle::query()->findOrFail($said['vehicle_id']);
+        $lesson = new Lesson([...$said, 'starts_at' => Carbon::parse($said['starts_at'])->utc()]);
+        $lesson->instructor_id = $this->user($request)->id;
+        $lesson->save();
+
+        return response()->json(Show::lessonLine($lesson->load(['learner', 'vehicle'])), 201);
+    }
+
+    public function update(Request $request, Lesson $lesson, LessonPage $page): JsonResponse
+    {
+        Gate::authorize('update', $lesson);
+        $steps = array_map(static fn (Step $step): string => $step->value, Step::cases());
+        $said = $request->validate([
+            'aim' => ['sometimes', 'nullable', 'string', 'max:300'],
+            'starts_at' => ['sometimes', 'date'],
+            'minutes' => ['sometimes', 'integer', 'between:15,480'],
+            'state' => ['sometimes', Rule::in(['planned', 'done', 'cancelled'])],
+            'went_well' => ['sometimes', 'nullable', 'string', 'max:500'],
+            'worked_on' => ['sometimes', 'nullable', 'string', 'max:500'],
+            'self_rating' => ['sometimes', 'array:'.implode(',', $steps)],
+            'self_rating.*' => [Rule::enum(Outcome::class)->except([Outcome::Intervened])],
+        ]);
+        if (isset($said['starts_at'])) {
+            $said['starts_at'] = Carbon::parse($said['starts_at'])->utc();
+        }
+        $lesson->update($said);
+
+        return response()->json($page->of($lesson));
+    }
+}

@@ -1,0 +1,75 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Http\Resources\Show;
+use App\Models\Place;
+use App\School\CurrentSchool;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Validation\Rule;
+use Illuminate\Validation\ValidationException;
+use NobleTurn\Core\Compute\Toolbox;
+use NobleTurn\Core\Fault\BadInput;
+use NobleTurn\Core\Routine\RoutineCode;
+
+/** Places to teach at. What the core cannot plan is not kept: its own sentence says why. */
+final class PlaceController extends Controller
+{
+    /** Inputs of the approach tool that belong to a road, whoever drives it. */
+    private const OF_THE_ROAD = ['limit_mph', 'limit_kmh', 'control', 'view', 'view_from_m', 'gradient', 'room_m', 'openings', 'parked', 'one_way', 'road_width_m', 'turn_radius_m'];
+
+    public function index(): JsonResponse
+    {
+        return response()->json(Place::query()->orderBy('name')->get()->map(fn (Place $place): array => Show::place($place)));
+    }
+
+    public function store(Request $request, CurrentSchool $current): JsonResponse
+    {
+        return response()->json(Show::place(Place::query()->create($this->facts($request, $current))), 201);
+    }
+
+    public function update(Request $request, Place $place, CurrentSchool $current): JsonResponse
+    {
+        $place->update($this->facts($request, $current));
+
+        return response()->json(Show::place($place));
+    }
+
+    public function destroy(Place $place): Response
+    {
+        $place->delete();
+
+        return response()->noContent();
+    }
+
+    public function restore(string $place): JsonResponse
+    {
+        $found = Place::withTrashed()->findOrFail($place);
+        $found->restore();
+
+        return response()->json(Show::place($found));
+    }
+
+    /** @return array<string, mixed> */
+    private function facts(Request $request, CurrentSchool $current): array
+    {
+        /** @var array<string, mixed> $said */
+        $said = $request->validate([
+            'name' => ['required', 'string', 'max:160'],
+            'routine' => ['required', Rule::enum(RoutineCode::class)],
+            'note' => ['nullable', 'string', 'max:500'],
+            'approach' => ['present', 'array:'.implode(',', self::OF_THE_ROAD)],
+        ]);
+        /** @var array<string, mixed> $approach */
+        $approach = $request->json()->all()['approach'] ?? [];
+        try {
+            Toolbox::run('approach', ['pack' => $current->school()->pack, 'routine' => $said['routine'], ...$approach]);
+        } catch (BadInput $bad) {
+            throw ValidationException::withMessages(array_combine(array_map(static fn (string $field): string => "approach.{$field}", array_keys($bad->errors)), array_values($bad->errors)));
+        }
+
+        return ['name' => $said['name'], 'routine' => $said['routine'], 'note' => $said['note'] ?? null, 'approach' => $approach];
+    }
+}

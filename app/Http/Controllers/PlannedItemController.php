@@ -1,0 +1,77 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Http\Resources\Show;
+use App\Models\Lesson;
+use App\Models\Place;
+use App\Models\PlannedItem;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Gate;
+
+/** The places on the plan of a lesson: added, put in order, taken off and put back. */
+final class PlannedItemController extends Controller
+{
+    public function store(Request $request, Lesson $lesson): JsonResponse
+    {
+        Gate::authorize('update', $lesson);
+        $said = $request->validate(['place_id' => ['required', 'uuid'], 'minutes' => ['sometimes', 'integer', 'between:1,240']]);
+        $place = Place::query()->findOrFail($said['place_id']);
+        $item = PlannedItem::query()->create([
+            'lesson_id' => $lesson->id,
+            'place_id' => $place->id,
+            'routine' => $place->routine,
+            'ordinal' => (int) $lesson->items()->max('ordinal') + 1,
+            'minutes' => $said['minutes'] ?? 12,
+        ]);
+
+        return response()->json(Show::item($item->load('place')), 201);
+    }
+
+    public function update(Request $request, PlannedItem $item): JsonResponse
+    {
+        $this->authorizeLesson($item);
+        $item->update($request->validate(['minutes' => ['required', 'integer', 'between:1,240']]));
+
+        return response()->json(Show::item($item->load('place')));
+    }
+
+    /** All ids of the lesson's items in their new order. */
+    public function order(Request $request, Lesson $lesson): Response
+    {
+        Gate::authorize('update', $lesson);
+        $said = $request->validate(['items' => ['required', 'array', 'max:60'], 'items.*' => ['uuid', 'distinct']]);
+        DB::transaction(function () use ($said, $lesson): void {
+            foreach ($said['items'] as $i => $id) {
+                $lesson->items()->whereKey($id)->firstOrFail()->update(['ordinal' => $i + 1]);
+            }
+        });
+
+        return response()->noContent();
+    }
+
+    public function destroy(PlannedItem $item): Response
+    {
+        $this->authorizeLesson($item);
+        $item->delete();
+
+        return response()->noContent();
+    }
+
+    public function restore(string $item): JsonResponse
+    {
+        $found = PlannedItem::withTrashed()->findOrFail($item);
+        $this->authorizeLesson($found);
+        $found->restore();
+
+        return response()->json(Show::item($found->load('place')));
+    }
+
+    private function authorizeLesson(PlannedItem $item): void
+    {
+        Gate::authorize('update', Lesson::query()->findOrFail($item->lesson_id));
+    }
+}

@@ -1,0 +1,55 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Http\Resources\Show;
+use App\Models\Lesson;
+use App\Models\Promise;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Support\Facades\Gate;
+
+/** What was promised for next time, and homework. */
+final class PromiseController extends Controller
+{
+    public function store(Request $request, Lesson $lesson): JsonResponse
+    {
+        Gate::authorize('update', $lesson);
+        $said = $request->validate(['kind' => ['required', 'in:promise,homework'], 'text' => ['required', 'string', 'max:300']]);
+        $promise = Promise::query()->create([...$said, 'lesson_id' => $lesson->id, 'learner_id' => $lesson->learner_id]);
+
+        return response()->json(Show::promise($promise), 201);
+    }
+
+    public function update(Request $request, Promise $promise): JsonResponse
+    {
+        $this->authorizeLesson($promise);
+        $said = $request->validate(['kept' => ['required', 'boolean']]);
+        $promise->update(['kept_at' => $said['kept'] ? now() : null]);
+
+        return response()->json(Show::promise($promise));
+    }
+
+    public function destroy(Promise $promise): Response
+    {
+        $this->authorizeLesson($promise);
+        $promise->delete();
+
+        return response()->noContent();
+    }
+
+    public function restore(string $promise): JsonResponse
+    {
+        $found = Promise::withTrashed()->findOrFail($promise);
+        $this->authorizeLesson($found);
+        $found->restore();
+
+        return response()->json(Show::promise($found));
+    }
+
+    private function authorizeLesson(Promise $promise): void
+    {
+        Gate::authorize('update', Lesson::query()->findOrFail($promise->lesson_id));
+    }
+}

@@ -1,0 +1,69 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Marks\TakeIn;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
+use Illuminate\Validation\ValidationException;
+use NobleTurn\Core\Record\Outcome;
+use NobleTurn\Core\Record\Taught;
+use NobleTurn\Core\Routine\RoutineCode;
+use NobleTurn\Core\Routine\Step;
+
+/** Where a device's queue of rounds and marks arrives. Sending the same again changes nothing. */
+final class SyncController extends Controller
+{
+    public function __invoke(Request $request, TakeIn $takeIn): JsonResponse
+    {
+        $said = $request->validate([
+            'rounds' => ['present', 'array', 'max:100'],
+            'rounds.*.id' => ['required', 'uuid'],
+            'rounds.*.lesson_id' => ['required', 'uuid'],
+            'rounds.*.place_id' => ['required', 'uuid', Rule::exists('places', 'id')->where('school_id', $this->user($request)->school_id)],
+            'rounds.*.routine' => ['required', Rule::enum(RoutineCode::class)],
+            'rounds.*.conditions' => ['sometimes', 'array:surface,light,traffic'],
+            'rounds.*.conditions.surface' => ['sometimes', 'in:dry,wet,ice'],
+            'rounds.*.conditions.light' => ['sometimes', 'in:day,dusk,night'],
+            'rounds.*.conditions.traffic' => ['sometimes', 'in:quiet,moderate,busy'],
+            'rounds.*.device_at' => ['required', 'date'],
+            'marks' => ['present', 'array', 'max:500'],
+            'marks.*.id' => ['required', 'uuid'],
+            'marks.*.round_id' => ['required', 'uuid'],
+            'marks.*.kind' => ['required', 'in:step,held-back-rightly,taught,moment'],
+            'marks.*.step' => ['nullable', 'required_if:marks.*.kind,step', Rule::enum(Step::class)],
+            'marks.*.outcome' => ['nullable', Rule::enum(Outcome::class)],
+            'marks.*.taught' => ['nullable', Rule::enum(Taught::class)],
+            'marks.*.out_of_order' => ['sometimes', 'boolean'],
+            'marks.*.note' => ['nullable', 'string', 'max:300'],
+            'marks.*.corrects_id' => ['nullable', 'uuid'],
+            'marks.*.withdrawn' => ['sometimes', 'boolean'],
+            'marks.*.device_at' => ['required', 'date'],
+        ]);
+        /** @var array{rounds: list<array<string, mixed>>, marks: list<array<string, mixed>>} $said */
+        foreach ($said['marks'] as $i => $mark) {
+            $this->saysSomething($i, $mark);
+        }
+
+        return response()->json($takeIn($this->user($request), $said['rounds'], $said['marks']));
+    }
+
+    /** @param array<string, mixed> $mark */
+    private function saysSomething(int $i, array $mark): void
+    {
+        $withdrawn = ($mark['withdrawn'] ?? false) === true;
+        [$field, $sentence] = match (true) {
+            $withdrawn && ($mark['corrects_id'] ?? null) === null => ['corrects_id', 'A withdrawal must name the mark it withdraws.'],
+            $withdrawn => [null, ''],
+            $mark['kind'] === 'step' && ($mark['outcome'] ?? null) === null => ['outcome', 'A step needs an outcome.'],
+            $mark['kind'] === 'taught' && ($mark['taught'] ?? null) === null => ['taught', 'Say whether it was shown or talked through.'],
+            $mark['kind'] !== 'step' && (($mark['outcome'] ?? $mark['step'] ?? null) !== null) => ['outcome', 'Only a step has an outcome.'],
+            $mark['kind'] !== 'taught' && ($mark['taught'] ?? null) !== null => ['taught', 'Only a taught mark says how it was taught.'],
+            default => [null, ''],
+        };
+        if ($field !== null) {
+            throw ValidationException::withMessages(["marks.{$i}.{$field}" => $sentence]);
+        }
+    }
+}

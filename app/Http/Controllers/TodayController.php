@@ -1,0 +1,45 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Http\Resources\Show;
+use App\Models\Lesson;
+use App\Models\PlannedItem;
+use App\Models\Promise;
+use App\School\CurrentSchool;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Carbon;
+
+/** The day of the signed-in instructor: lessons in order, the next one in more words, and what the last left open. */
+final class TodayController extends Controller
+{
+    public function __invoke(Request $request, CurrentSchool $current): JsonResponse
+    {
+        $zone = $current->school()->time_zone;
+        $day = Carbon::parse($request->date('day')?->toDateString() ?? now($zone)->toDateString(), $zone);
+        $mine = fn () => Lesson::query()->where('instructor_id', $this->user($request)->id)->with(['learner', 'vehicle']);
+        $lessons = $mine()->whereBetween('starts_at', [$day->copy()->utc(), $day->copy()->endOfDay()->utc()])->orderBy('starts_at')->get();
+        $coming = $mine()->where('state', 'planned')->whereRaw('DATE_ADD(starts_at, INTERVAL minutes MINUTE) > ?', [now()])->orderBy('starts_at')->first();
+
+        return response()->json([
+            'day' => $day->toDateString(),
+            'lessons' => $lessons->where('state', '!=', 'cancelled')->map(Show::lessonLine(...))->values(),
+            'next' => $coming === null ? null : $this->inMoreWords($coming),
+            // Lessons whose time is over but which were never closed.
+            'unfinished' => $mine()->where('state', 'planned')->whereRaw('DATE_ADD(starts_at, INTERVAL minutes MINUTE) <= ?', [now()])
+                ->orderByDesc('starts_at')->limit(5)->get()->map(Show::lessonLine(...)),
+        ]);
+    }
+
+    /** @return array<string, mixed> */
+    private function inMoreWords(Lesson $lesson): array
+    {
+        return [
+            ...Show::lessonLine($lesson),
+            'items' => $lesson->items()->with('place')->get()->map(fn (PlannedItem $item): array => Show::item($item)),
+            'promised' => Promise::query()->where('learner_id', $lesson->learner_id)->whereNull('kept_at')->where('lesson_id', '!=', $lesson->id)
+                ->orderByDesc('created_at')->get()->map(fn (Promise $promise): array => Show::promise($promise)),
+        ];
+    }
+}

@@ -1,0 +1,37 @@
+<?php
+
+namespace App\Http;
+
+use Illuminate\Database\QueryException;
+use Illuminate\Foundation\Configuration\Exceptions;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\ValidationException;
+use NobleTurn\Core\Fault\BadInput;
+use NobleTurn\Core\Fault\UnknownName;
+use Symfony\Component\HttpKernel\Exception\ServiceUnavailableHttpException;
+
+/** Turns exceptions into answers: bad input names its field, and no answer says how the inside is built. */
+final class ProblemRenderer
+{
+    public static function register(Exceptions $exceptions): void
+    {
+        $exceptions->render(fn (BadInput $bad): JsonResponse => response()->json(['message' => $bad->getMessage(), 'errors' => $bad->errors], 422));
+        $exceptions->render(fn (UnknownName $unknown): JsonResponse => response()->json(['message' => $unknown->getMessage()], 404));
+        $exceptions->render(fn (ValidationException $invalid, Request $request): ?JsonResponse => $request->is('api/*')
+            ? response()->json(['message' => $invalid->getMessage(), 'errors' => $invalid->errors()], 422) : null);
+        $exceptions->map(QueryException::class, fn (QueryException $failed) => self::isOutOfReach($failed)
+            ? new ServiceUnavailableHttpException(10, 'The database is out of reach.', $failed) : $failed);
+        // A failed query would carry its values into the log, and with them names and telephone numbers.
+        $exceptions->report(function (QueryException $failed): false {
+            logger()->error('A query failed: '.($failed->errorInfo[0] ?? '').' '.preg_replace("/'[^']*'/", "'…'", (string) ($failed->errorInfo[2] ?? '')));
+
+            return false;
+        });
+    }
+
+    private static function isOutOfReach(QueryException $failed): bool
+    {
+        return in_array($failed->errorInfo[1] ?? null, [2002, 2003, 2006, 2013, 1040], true);
+    }
+}

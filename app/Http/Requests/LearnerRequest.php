@@ -1,0 +1,40 @@
+<?php
+
+namespace App\Http\Requests;
+
+use Illuminate\Foundation\Http\FormRequest;
+
+/** The facts a teacher keeps of a learner: as little as needed. A minor needs a guardian. */
+final class LearnerRequest extends FormRequest
+{
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return [
+            'name' => ['required', 'string', 'max:120'],
+            'phone' => ['nullable', 'string', 'max:40'],
+            'email' => ['nullable', 'email', 'max:190'],
+            'pick_up' => ['nullable', 'string', 'max:190'],
+            'licence_seen_on' => ['nullable', 'date', 'before_or_equal:tomorrow'],
+            'eyesight_checked_on' => ['nullable', 'date', 'before_or_equal:tomorrow'],
+            'transmission' => ['required', 'in:manual,automatic'],
+            'level' => ['required', 'in:beginner,developing,independent'],
+            'is_minor' => ['sometimes', 'boolean'],
+            'guardian_name' => ['nullable', 'required_if_accepted:is_minor', 'string', 'max:120'],
+            'guardian_contact' => ['nullable', 'string', 'max:190'],
+            'guardian_consent_on' => ['nullable', 'date', 'before_or_equal:tomorrow'],
+            'reference_points' => ['sometimes', 'array', 'max:20'],
+            'reference_points.*.what' => ['required', 'string', 'max:120'],
+            'reference_points.*.where' => ['required', 'string', 'max:200'],
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public function facts(): array
+    {
+        /** @var array<string, mixed> $facts */
+        $facts = $this->validated();
+
+        return $facts;
+    }
+}

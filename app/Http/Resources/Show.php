@@ -1,0 +1,94 @@
+<?php
+
+namespace App\Http\Resources;
+
+use App\Models\Learner;
+use App\Models\Lesson;
+use App\Models\Mark;
+use App\Models\Place;
+use App\Models\PlannedItem;
+use App\Models\Promise;
+use App\Models\Round;
+use App\Models\School;
+use App\Models\User;
+use App\Models\Vehicle;
+
+/** The rows of the database as the interface reads them; nothing goes out that is not named here. */
+final class Show
+{
+    /** @return array<string, mixed> */
+    public static function me(User $user, School $school): array
+    {
+        return [
+            'user' => ['id' => $user->id, 'name' => $user->name, 'email' => $user->email, 'role' => $user->role],
+            'school' => ['id' => $school->id, 'name' => $school->name, 'time_zone' => $school->time_zone, 'pack' => $school->pack, 'practice' => (object) $school->practice],
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public static function learner(Learner $learner): array
+    {
+        return [
+            ...$learner->only(['id', 'name', 'phone', 'email', 'pick_up', 'transmission', 'level', 'is_minor', 'guardian_name', 'guardian_contact', 'reference_points']),
+            'licence_seen_on' => $learner->licence_seen_on?->toDateString(),
+            'eyesight_checked_on' => $learner->eyesight_checked_on?->toDateString(),
+            'guardian_consent_on' => $learner->guardian_consent_on?->toDateString(),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public static function vehicle(Vehicle $vehicle): array
+    {
+        return $vehicle->only(['id', 'name', 'transmission', 'controls', 'length_m', 'width_m']);
+    }
+
+    /** @return array<string, mixed> */
+    public static function place(Place $place): array
+    {
+        return [...$place->only(['id', 'name', 'routine', 'note']), 'approach' => (object) $place->approach];
+    }
+
+    /** @return array<string, mixed> */
+    public static function promise(Promise $promise): array
+    {
+        return [...$promise->only(['id', 'lesson_id', 'kind', 'text']), 'kept_at' => $promise->kept_at?->toIso8601ZuluString()];
+    }
+
+    /** @return array<string, mixed> */
+    public static function item(PlannedItem $item): array
+    {
+        return [...$item->only(['id', 'routine', 'ordinal', 'minutes']), 'place' => self::place($item->place)];
+    }
+
+    /** @return array<string, mixed> a line on Today; learner and vehicle must be loaded */
+    public static function lessonLine(Lesson $lesson): array
+    {
+        return [
+            ...$lesson->only(['id', 'minutes', 'aim', 'state', 'instructor_id']),
+            'starts_at' => $lesson->starts_at->toIso8601ZuluString(),
+            'learner' => $lesson->learner->only(['id', 'name', 'pick_up', 'level']),
+            'vehicle' => self::vehicle($lesson->vehicle),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public static function round(Round $round): array
+    {
+        return [
+            ...$round->only(['id', 'lesson_id', 'place_id', 'routine', 'ordinal']),
+            'conditions' => (object) $round->conditions,
+            'device_at' => $round->device_at->format('Y-m-d\TH:i:s.v\Z'),
+            'marks' => $round->marks->map(self::mark(...))->values()->all(),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public static function mark(Mark $mark): array
+    {
+        return [
+            ...$mark->only(['id', 'round_id', 'kind', 'step', 'outcome', 'taught', 'out_of_order', 'note', 'corrects_id', 'withdrawn', 'user_id']),
+            'device_at' => $mark->device_at->format('Y-m-d\TH:i:s.v\Z'),
+            'server_at' => $mark->server_at->format('Y-m-d\TH:i:s.v\Z'),
+        ];
+    }
+}

@@ -1,0 +1,76 @@
+<?php
+
+namespace App\Lessons;
+
+use App\Http\Resources\Show;
+use App\Marks\StandingMarks;
+use App\Models\Lesson;
+use App\Models\PlannedItem;
+use App\Models\Promise;
+use App\Models\Round;
+use App\School\CurrentSchool;
+use NobleTurn\Core\Record\Debrief;
+use NobleTurn\Core\Rules\RulePacks;
+
+/** The lesson as one page: what Plan, Drive and Debrief read. */
+final class LessonPage
+{
+    public function __construct(private readonly CurrentSchool $current) {}
+
+    /** @return array<string, mixed> */
+    public function of(Lesson $lesson): array
+    {
+        $lesson->load(['learner', 'vehicle', 'instructor', 'items.place', 'rounds.marks', 'promises']);
+        $school = $this->current->school();
+        $debrief = Debrief::of(
+            $lesson->rounds->map(fn (Round $round) => StandingMarks::round($round))->values()->all(),
+            RulePacks::byCode($school->pack),
+            $lesson->vehicle->transmission === 'manual' && $lesson->vehicle->controls === 'standard',
+        );
+
+        return [
+            ...Show::lessonLine($lesson),
+            'number' => Lesson::query()->where('learner_id', $lesson->learner_id)->where('state', '!=', 'cancelled')->where('starts_at', '<=', $lesson->starts_at)->count(),
+            'instructor' => $lesson->instructor->only(['id', 'name']),
+            'went_well' => $lesson->went_well,
+            'worked_on' => $lesson->worked_on,
+            'self_rating' => (object) $lesson->self_rating,
+            'items' => $lesson->items->map(fn (PlannedItem $item): array => Show::item($item)),
+            'rounds' => $lesson->rounds->map(fn (Round $round): array => Show::round($round)),
+            'promises' => $lesson->promises->map(fn (Promise $promise): array => Show::promise($promise))->values(),
+            'promised_before' => Promise::query()->where('learner_id', $lesson->learner_id)->where('lesson_id', '!=', $lesson->id)->whereNull('kept_at')
+                ->orderByDesc('created_at')->get()->map(fn (Promise $promise): array => Show::promise($promise)),
+            'debrief' => $this->debrief($debrief),
+            // Inputs that every plan of this lesson shares: the pack, the doctrine, the car and the learner.
+            'plan_defaults' => [
+                'pack' => $school->pack,
+                'practice' => (object) $school->practice,
+                'vehicle' => $lesson->vehicle->forCore(),
+                'learner_level' => $lesson->learner->level,
+            ],
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function debrief(Debrief $debrief): array
+    {
+        return [
+            'well' => $debrief->well?->value,
+            'well_rounds' => $debrief->wellRounds,
+            'held_back_rightly' => $debrief->heldBackRightly,
+            'fault' => $debrief->fault === null ? null : [
+                'routine' => $debrief->routine?->value,
+                'step' => $debrief->fault->step->value,
+                'rounds' => $debrief->faultRounds,
+                'of' => $debrief->faultOf,
+                'cause_step' => $debrief->fault->causeStep()->value,
+                'cause_seen' => $debrief->causeSeen,
+                'usual_mistake' => $debrief->fault->usualMistake,
+                'likely_cause' => $debrief->fault->likelyCause,
+                'remedy' => $debrief->fault->remedy,
+                'drill' => $debrief->fault->drill,
+                'source' => $debrief->fault->source()->words(),
+            ],
+        ];
+    }
+}

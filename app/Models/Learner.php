@@ -1,0 +1,53 @@
+<?php
+
+namespace App\Models;
+
+use App\Models\Concerns\BelongsToSchool;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\SoftDeletes;
+use Illuminate\Support\Carbon;
+
+/**
+ * @property string $name
+ * @property ?string $phone
+ * @property ?string $email
+ * @property ?string $pick_up
+ * @property ?Carbon $licence_seen_on
+ * @property ?Carbon $eyesight_checked_on
+ * @property 'manual'|'automatic' $transmission
+ * @property 'beginner'|'developing'|'independent' $level
+ * @property bool $is_minor
+ * @property ?string $guardian_name
+ * @property ?string $guardian_contact
+ * @property ?Carbon $guardian_consent_on
+ * @property list<array{what: string, where: string}> $reference_points what the driver sees against what, in this car
+ */
+final class Learner extends Model
+{
+    use BelongsToSchool, SoftDeletes;
+
+    protected $fillable = [
+        'name', 'phone', 'email', 'pick_up', 'licence_seen_on', 'eyesight_checked_on', 'transmission', 'level',
+        'is_minor', 'guardian_name', 'guardian_contact', 'guardian_consent_on', 'reference_points',
+    ];
+
+    protected $casts = [
+        'licence_seen_on' => 'date', 'eyesight_checked_on' => 'date', 'guardian_consent_on' => 'date',
+        'is_minor' => 'boolean', 'reference_points' => 'array',
+    ];
+
+    protected $attributes = ['reference_points' => '[]', 'is_minor' => false];
+
+    /** @return HasMany<Lesson, $this> */
+    public function lessons(): HasMany
+    {
+        return $this->hasMany(Lesson::class);
+    }
+
+    /** @return HasMany<Promise, $this> */
+    public function promises(): HasMany
+    {
+        return $this->hasMany(Promise::class);
+    }
+}

@@ -1,0 +1,71 @@
+<?php
+
+namespace App\Models;
+
+use App\Models\Concerns\BelongsToSchool;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Carbon;
+
+/**
+ * @property string $learner_id
+ * @property string $instructor_id
+ * @property string $vehicle_id
+ * @property Carbon $starts_at UTC
+ * @property int $minutes
+ * @property ?string $aim
+ * @property 'planned'|'done'|'cancelled' $state
+ * @property array<string, string> $self_rating the learner's own word for each step
+ * @property ?string $went_well
+ * @property ?string $worked_on
+ * @property Learner $learner
+ * @property Vehicle $vehicle
+ * @property User $instructor
+ */
+final class Lesson extends Model
+{
+    use BelongsToSchool;
+
+    protected $fillable = ['learner_id', 'vehicle_id', 'starts_at', 'minutes', 'aim', 'state', 'self_rating', 'went_well', 'worked_on'];
+
+    protected $casts = ['starts_at' => 'datetime', 'minutes' => 'integer', 'self_rating' => 'array'];
+
+    protected $attributes = ['self_rating' => '{}', 'state' => 'planned'];
+
+    /** @return BelongsTo<Learner, $this> a learner who was put away still names the lesson */
+    public function learner(): BelongsTo
+    {
+        return $this->belongsTo(Learner::class)->withTrashed();
+    }
+
+    /** @return BelongsTo<Vehicle, $this> */
+    public function vehicle(): BelongsTo
+    {
+        return $this->belongsTo(Vehicle::class)->withTrashed();
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function instructor(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
+    }
+
+    /** @return HasMany<PlannedItem, $this> */
+    public function items(): HasMany
+    {
+        return $this->hasMany(PlannedItem::class)->orderBy('ordinal');
+    }
+
+    /** @return HasMany<Round, $this> */
+    public function rounds(): HasMany
+    {
+        return $this->hasMany(Round::class)->orderBy('ordinal');
+    }
+
+    /** @return HasMany<Promise, $this> */
+    public function promises(): HasMany
+    {
+        return $this->hasMany(Promise::class);
+    }
+}

@@ -1,0 +1,31 @@
+<?php
+
+namespace App\Models;
+
+use App\Models\Concerns\BelongsToSchool;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\SoftDeletes;
+
+/**
+ * One place on the plan of a lesson.
+ *
+ * @property string $lesson_id
+ * @property string $place_id
+ * @property string $routine
+ * @property int $ordinal
+ * @property int $minutes
+ * @property Place $place
+ */
+final class PlannedItem extends Model
+{
+    use BelongsToSchool, SoftDeletes;
+
+    protected $fillable = ['lesson_id', 'place_id', 'routine', 'ordinal', 'minutes'];
+
+    /** @return BelongsTo<Place, $this> */
+    public function place(): BelongsTo
+    {
+        return $this->belongsTo(Place::class)->withTrashed();
+    }
+}

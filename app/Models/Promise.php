@@ -1,0 +1,26 @@
+<?php
+
+namespace App\Models;
+
+use App\Models\Concerns\BelongsToSchool;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\SoftDeletes;
+use Illuminate\Support\Carbon;
+
+/**
+ * What was promised for next time, or given as homework.
+ *
+ * @property string $learner_id
+ * @property string $lesson_id
+ * @property 'promise'|'homework' $kind
+ * @property string $text
+ * @property ?Carbon $kept_at
+ */
+final class Promise extends Model
+{
+    use BelongsToSchool, SoftDeletes;
+
+    protected $fillable = ['learner_id', 'lesson_id', 'kind', 'text', 'kept_at'];
+
+    protected $casts = ['kept_at' => 'datetime'];
+}

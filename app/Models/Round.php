@@ -1,0 +1,53 @@
+<?php
+
+namespace App\Models;
+
+use App\Models\Concerns\BelongsToSchool;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Carbon;
+
+/**
+ * One driven approach. Never changed: what happened on it is said by its marks.
+ *
+ * @property string $lesson_id
+ * @property string $place_id
+ * @property string $routine
+ * @property int $ordinal
+ * @property array<string, string> $conditions
+ * @property Carbon $device_at
+ * @property Carbon $server_at
+ * @property Lesson $lesson
+ * @property Place $place
+ */
+final class Round extends Model
+{
+    use BelongsToSchool;
+
+    public $timestamps = false;
+
+    protected $dateFormat = 'Y-m-d H:i:s.v';
+
+    protected $fillable = ['id', 'lesson_id', 'place_id', 'routine', 'ordinal', 'conditions', 'device_at', 'server_at'];
+
+    protected $casts = ['conditions' => 'array', 'device_at' => 'datetime', 'server_at' => 'datetime'];
+
+    /** @return BelongsTo<Lesson, $this> */
+    public function lesson(): BelongsTo
+    {
+        return $this->belongsTo(Lesson::class);
+    }
+
+    /** @return BelongsTo<Place, $this> */
+    public function place(): BelongsTo
+    {
+        return $this->belongsTo(Place::class)->withTrashed();
+    }
+
+    /** @return HasMany<Mark, $this> */
+    public function marks(): HasMany
+    {
+        return $this->hasMany(Mark::class)->orderBy('server_at')->orderBy('id');
+    }
+}

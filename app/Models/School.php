@@ -1,0 +1,24 @@
+<?php
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Concerns\HasUuids;
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * A business that teaches driving.
+ *
+ * @property string $id
+ * @property string $name
+ * @property string $time_zone IANA name
+ * @property string $pack code of the rule pack
+ * @property array<string, string> $practice the doctrine its plans use by default
+ */
+final class School extends Model
+{
+    use HasUuids;
+
+    protected $fillable = ['name', 'time_zone', 'pack', 'practice'];
+
+    protected $casts = ['practice' => 'array'];
+}

@@ -1,0 +1,32 @@
+<?php
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Concerns\HasUuids;
+use Illuminate\Foundation\Auth\User as Authenticatable;
+
+/**
+ * Somebody who signs in: the owner of a school or an instructor in it.
+ *
+ * @property string $id
+ * @property string $school_id
+ * @property string $name
+ * @property string $email
+ * @property string $password
+ * @property 'owner'|'instructor' $role
+ */
+final class User extends Authenticatable
+{
+    use HasUuids;
+
+    protected $fillable = ['name', 'email', 'password'];
+
+    protected $hidden = ['password', 'remember_token'];
+
+    protected $casts = ['password' => 'hashed'];
+
+    public function isOwner(): bool
+    {
+        return $this->role === 'owner';
+    }
+}

@@ -1,0 +1,32 @@
+<?php
+
+namespace App\Providers;
+
+use App\School\CurrentSchool;
+use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Http\Request;
+use Illuminate\Http\Resources\Json\JsonResource;
+use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\ServiceProvider;
+use Illuminate\Validation\Rules\Password;
+
+final class AppServiceProvider extends ServiceProvider
+{
+    public function register(): void
+    {
+        $this->app->scoped(CurrentSchool::class);
+    }
+
+    public function boot(): void
+    {
+        JsonResource::withoutWrapping();
+        Model::shouldBeStrict();
+        Password::defaults(Password::min(10));
+        // Guessing is slowed by address and account, and by address alone.
+        RateLimiter::for('sign-in', fn (Request $request): array => [
+            Limit::perMinute(6)->by('account:'.mb_strtolower((string) $request->string('email')).'|'.$request->ip()),
+            Limit::perMinute(30)->by('address:'.$request->ip()),
+        ]);
+    }
+}

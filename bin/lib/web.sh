@@ -1,0 +1,71 @@
+# nginx and PHP-FPM as our own children, on loopback. Set before use: HOME_DIR, WEB_PORT.
+
+NGINX_PID=""
+FPM_PID=""
+
+# Environment of this instance. Secrets are made once and kept in a file only its owner can read.
+load_instance() {
+    local env_file=$HOME_DIR/env
+    mkdir -p "$HOME_DIR/log" "$HOME_DIR/cache" || fail "Cannot make $HOME_DIR: check the rights and the free space of the disk."
+    if [ ! -s "$env_file" ]; then
+        (umask 077; printf 'APP_KEY=base64:%s\nDB_PASSWORD=%s\n' "$(head -c 32 /dev/urandom | base64)" "$(random_secret)" >"$env_file.new") \
+            && mv "$env_file.new" "$env_file" || fail "Cannot write $env_file: check the rights and the free space of the disk."
+    fi
+    set -a
+    # shellcheck disable=SC1090
+    . "$env_file"
+    APP_ENV=${APP_ENV:-production} APP_DEBUG=false APP_URL="http://127.0.0.1:$WEB_PORT"
+    DB_DATABASE=$DB_PREFIX DB_PORT=$DB_PORT
+    NOBLE_TURN_LOG=$HOME_DIR/log/noble-turn.log
+    # The cached configuration lives with the instance, so that tests never see it.
+    APP_CONFIG_CACHE=$HOME_DIR/cache/config.php APP_ROUTES_CACHE=$HOME_DIR/cache/routes.php APP_EVENTS_CACHE=$HOME_DIR/cache/events.php
+    set +a
+}
+
+artisan() { php "$ROOT/artisan" "$@"; }
+
+prepare_application() {
+    step "Tables"
+    quietly "$HOME_DIR/log/migrate.log" artisan config:clear || fail "The application does not start; see $HOME_DIR/log/migrate.log."
+    quietly "$HOME_DIR/log/migrate.log" artisan migrate --force || fail "The tables could not be brought up to date; data is untouched. See $HOME_DIR/log/migrate.log."
+    ok
+    step "Configuration"
+    quietly "$HOME_DIR/log/cache.log" artisan config:cache || fail "See $HOME_DIR/log/cache.log."
+    quietly "$HOME_DIR/log/cache.log" artisan route:cache || fail "See $HOME_DIR/log/cache.log."
+    ok
+}
+
+start_web() {
+    local run as_root=()
+    step "Web server"
+    port_is_free "$WEB_PORT" || fail "Port $WEB_PORT on 127.0.0.1 is taken, perhaps by a Noble Turn that is already running. Stop it, or set NOBLE_TURN_PORT."
+    # Sockets have short paths only in a short place.
+    WEB_DIR=$(mktemp -d /tmp/noble-turn.XXXXXX)
+    run=$WEB_DIR
+    sed -e "s#RUNDIR#$run#g; s#ROOT#$ROOT#g; s#LOGDIR#$HOME_DIR/log#g; s#WEBPORT#$WEB_PORT#g" "$ROOT/bin/server/nginx.conf" >"$run/nginx.conf"
+    sed -e "s#RUNDIR#$run#g; s#LOGDIR#$HOME_DIR/log#g" "$ROOT/bin/server/php-fpm.conf" >"$run/php-fpm.conf"
+    if [ "$(id -u)" = 0 ]; then
+        as_root=(-R)
+        printf 'user = root\ngroup = root\n' >>"$run/php-fpm.conf"
+        sed -i '1i user root;' "$run/nginx.conf"
+    fi
+    setsid php-fpm8.2 "${as_root[@]}" --nodaemonize --fpm-config "$run/php-fpm.conf" </dev/null >>"$HOME_DIR/log/fpm.out" 2>&1 &
+    FPM_PID=$!
+    setsid nginx -e "$HOME_DIR/log/nginx.err" -p "$run" -c "$run/nginx.conf" -g 'daemon off;' </dev/null >>"$HOME_DIR/log/nginx.out" 2>&1 &
+    NGINX_PID=$!
+    local i
+    for i in $(seq 1 150); do
+        curl -fsS -o /dev/null "http://127.0.0.1:$WEB_PORT/up" 2>/dev/null && break
+        kill -0 "$FPM_PID" 2>/dev/null && kill -0 "$NGINX_PID" 2>/dev/null || { tail -n 5 "$HOME_DIR/log/fpm.out" "$HOME_DIR/log/nginx.err" >&2; fail "The web server did not start; logs are in $HOME_DIR/log."; }
+        sleep 0.1
+    done
+    curl -fsS -o /dev/null "http://127.0.0.1:$WEB_PORT/up" 2>/dev/null || fail "The application does not answer; its log is in $HOME_DIR/log."
+    ok
+}
+
+stop_web() {
+    end_pids "$NGINX_PID" "$FPM_PID"
+    NGINX_PID="" FPM_PID=""
+    [ -n "${WEB_DIR:-}" ] && rm -rf "$WEB_DIR"
+    return 0
+}

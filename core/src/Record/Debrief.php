@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Record;
+
+use NobleTurn\Core\Routine\Catalogue\Catalogue;
+use NobleTurn\Core\Routine\Instruction;
+use NobleTurn\Core\Routine\RoutineCode;
+use NobleTurn\Core\Routine\Step;
+use NobleTurn\Core\Rules\RulePack;
+
+/**
+ * What a lesson's marks suggest to talk about: one thing that went well, one fault with its likely cause one
+ * step earlier, one remedy. A suggestion from counts over this lesson only; the instructor decides.
+ */
+final readonly class Debrief
+{
+    private function __construct(
+        public ?Step $well,
+        public int $wellRounds,
+        public int $heldBackRightly,
+        public ?RoutineCode $routine,
+        public ?Instruction $fault,
+        public int $faultRounds,
+        public int $faultOf,
+        /** In how many of the faulty rounds the causing step was marked as not clean either. */
+        public int $causeSeen,
+    ) {}
+
+    /** @param list<MarkedRound> $rounds of one lesson */
+    public static function of(array $rounds, RulePack $pack, bool $hasClutch): self
+    {
+        $evidence = array_values(array_filter($rounds, static fn (MarkedRound $round): bool => $round->isEvidence()));
+        $held = count(array_filter($rounds, static fn (MarkedRound $round): bool => $round->heldBackRightly));
+        [$well, $wellRounds] = self::best($evidence);
+        $worst = self::worst($evidence);
+        if ($worst === null) {
+            return new self($well, $wellRounds, $held, null, null, 0, 0, 0);
+        }
+        [$routine, $step] = $worst;
+        $fault = Catalogue::routine($routine, $pack)->instruction($step)->spoken($routine, $pack, $hasClutch);
+        $marked = array_values(array_filter($evidence, static fn (MarkedRound $round): bool => $round->routine === $routine && $round->mark($step) !== null));
+        $faulty = array_values(array_filter($marked, static fn (MarkedRound $round): bool => $round->mark($step)?->isClean() === false));
+        $cause = $fault->causeStep();
+        $seen = $cause === $step ? [] : array_filter($faulty, static fn (MarkedRound $round): bool => $round->mark($cause)?->isClean() === false);
+
+        return new self($well, $wellRounds, $held, $routine, $fault, count($faulty), count($marked), count($seen));
+    }
+
+    /**
+     * The step most often unaided and in order, of those never otherwise; the later in the routine wins a draw,
+     * being the harder to keep.
+     *
+     * @param  list<MarkedRound>  $rounds
+     * @return array{?Step, int}
+     */
+    private static function best(array $rounds): array
+    {
+        $best = [null, 0];
+        foreach (Step::cases() as $step) {
+            $marks = array_values(array_filter(array_map(static fn (MarkedRound $round): ?StepMark => $round->mark($step), $rounds)));
+            $clean = count(array_filter($marks, static fn (StepMark $mark): bool => $mark->isClean()));
+            if ($clean > 0 && $clean === count($marks) && $clean >= $best[1]) {
+                $best = [$step, $clean];
+            }
+        }
+
+        return $best;
+    }
+
+    /**
+     * The routine and step that needed most support, summed over its rounds by rank of the outcome; a slip in the
+     * order counts as a prompt. The earlier step wins a draw: it is the likelier cause.
+     *
+     * @param  list<MarkedRound>  $rounds
+     * @return ?array{RoutineCode, Step}
+     */
+    private static function worst(array $rounds): ?array
+    {
+        $worst = null;
+        $most = 0;
+        foreach (RoutineCode::cases() as $routine) {
+            foreach (Step::cases() as $step) {
+                $support = 0;
+                foreach ($rounds as $round) {
+                    $mark = $round->routine === $routine ? $round->mark($step) : null;
+                    $support += $mark === null ? 0 : max($mark->outcome->stepsFromUnaided(), $mark->outOfOrder ? Outcome::Prompted->stepsFromUnaided() : 0);
+                }
+                if ($support > $most) {
+                    [$worst, $most] = [[$routine, $step], $support];
+                }
+            }
+        }
+
+        return $worst;
+    }
+}

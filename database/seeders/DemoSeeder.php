@@ -1,0 +1,100 @@
+<?php
+
+namespace Database\Seeders;
+
+use App\Models\Learner;
+use App\Models\Lesson;
+use App\Models\Place;
+use App\Models\PlannedItem;
+use App\Models\School;
+use App\Models\User;
+use App\Models\Vehicle;
+use App\School\CurrentSchool;
+use Illuminate\Database\Seeder;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * The demo: the invented harbour town of Skerrivane, two schools in it that must never see each other, and some
+ * months of one instructor's lessons. Every name, road and mark is made up; the chances are seeded, so that two
+ * demos differ only in their dates.
+ */
+final class DemoSeeder extends Seeder
+{
+    public const EMAIL = 'instructor@harbourschool.test';
+
+    public const PASSWORD = 'demo-harbour';
+
+    private const ZONE = 'Europe/London';
+
+    public function run(CurrentSchool $current): void
+    {
+        DB::transaction(function () use ($current): void {
+            mt_srand(20260520);
+            $school = School::query()->create(['name' => 'Harbour School of Motoring', 'time_zone' => self::ZONE, 'pack' => 'gb', 'practice' => []]);
+            $current->within($school, fn () => $this->harbourSchool($school));
+            $other = School::query()->create(['name' => 'Lighthouse Driver Training', 'time_zone' => self::ZONE, 'pack' => 'gb', 'practice' => []]);
+            $current->within($other, function () use ($other): void {
+                $this->user($other, 'Bram Tolley', 'owner@lighthouse.test', 'owner');
+                Learner::query()->create(['name' => 'Hesper Quayle', 'transmission' => 'manual', 'level' => 'beginner', 'pick_up' => 'Lantern Steps']);
+            });
+        });
+    }
+
+    private function harbourSchool(School $school): void
+    {
+        $owner = $this->user($school, 'Maud Rennick', 'owner@harbourschool.test', 'owner');
+        $tutor = $this->user($school, 'Ansel Thorpe', self::EMAIL, 'instructor');
+        $manual = Vehicle::query()->create(['name' => 'The blue hatch', 'transmission' => 'manual', 'controls' => 'standard', 'length_m' => 4.1, 'width_m' => 1.75]);
+        $automatic = Vehicle::query()->create(['name' => 'The grey automatic', 'transmission' => 'automatic', 'controls' => 'standard', 'length_m' => 4.4, 'width_m' => 1.8]);
+        $places = array_map(fn (array $place): Place => Place::query()->create($place), DemoWorld::places());
+        foreach (DemoWorld::learners() as $i => $person) {
+            $learner = Learner::query()->create($person['facts']);
+            $car = $learner->transmission === 'manual' ? $manual : $automatic;
+            $history = new DemoHistory($learner, $person['weak'], $car, $i % 4 === 3 ? $owner : $tutor, $places, self::ZONE);
+            $history->past($person['lessons'], $i);
+        }
+        $this->week($tutor, $places, $manual, $automatic);
+    }
+
+    /** Lessons for today and the two weeks to come. @param list<Place> $places */
+    private function week(User $tutor, array $places, Vehicle $manual, Vehicle $automatic): void
+    {
+        $learners = Learner::query()->orderBy('id')->get()->values();
+        $slots = [[9, 0, 60], [10, 30, 60], [13, 0, 90], [15, 15, 60], [17, 0, 60]];
+        $today = now(self::ZONE)->startOfDay();
+        for ($day = 0; $day < 15; $day++) {
+            foreach ($slots as $n => [$hour, $minute, $minutes]) {
+                $learner = $learners[($day * 3 + $n * 2) % $learners->count()];
+                if (($day + $n) % 4 === 3) {
+                    continue;
+                }
+                $lesson = new Lesson([
+                    'learner_id' => $learner->id,
+                    'vehicle_id' => $learner->transmission === 'manual' ? $manual->id : $automatic->id,
+                    'starts_at' => $today->copy()->addDays($day)->setTime($hour, $minute)->utc(),
+                    'minutes' => $minutes,
+                    'aim' => ['Position on right turns, before the brake', 'Looking both ways before deciding', 'Signal after the mirrors, not with them', 'Slow early, then look'][($day + $n) % 4],
+                ]);
+                $lesson->instructor_id = $tutor->id;
+                $lesson->save();
+                foreach ([0, 3, 6] as $k => $offset) {
+                    $place = $places[($n + $offset + $day) % count($places)];
+                    if ($day === 0 && $k === 0) {
+                        $place = $places[0];
+                    }
+                    PlannedItem::query()->create(['lesson_id' => $lesson->id, 'place_id' => $place->id, 'routine' => $place->routine, 'ordinal' => $k + 1, 'minutes' => [15, 12, 18][$k]]);
+                }
+            }
+        }
+    }
+
+    private function user(School $school, string $name, string $email, string $role): User
+    {
+        $user = new User(['name' => $name, 'email' => $email, 'password' => self::PASSWORD]);
+        $user->school_id = $school->id;
+        $user->role = $role === 'owner' ? 'owner' : 'instructor';
+        $user->save();
+
+        return $user;
+    }
+}

@@ -1,0 +1,52 @@
+<?php
+
+namespace Database\Seeders;
+
+/** Who and what there is in invented Skerrivane. */
+final class DemoWorld
+{
+    /** @return non-empty-list<array{name: string, routine: string, approach: array<string, mixed>, note?: string}> */
+    public static function places(): array
+    {
+        return [
+            ['name' => 'Chandlers Row into Quay Street', 'routine' => 'emerge-right', 'approach' => ['limit_mph' => 30, 'control' => 'give-way', 'view' => 'open', 'openings' => [['side' => 'right', 'from_m' => 72, 'to_m' => 66]], 'parked' => [['side' => 'left', 'from_m' => 96, 'to_m' => 90]]], 'note' => 'A boatyard gate on the right just before the signal’s place.'],
+            ['name' => 'Ropewalk into Quay Street', 'routine' => 'emerge-left', 'approach' => ['limit_mph' => 20, 'control' => 'give-way', 'view' => 'restricted', 'road_width_m' => 6]],
+            ['name' => 'Tarpot Lane into Battery Hill', 'routine' => 'emerge-right', 'approach' => ['limit_mph' => 30, 'control' => 'stop', 'view' => 'closed', 'gradient' => 0.08], 'note' => 'Uphill to a stop line; a high wall both sides.'],
+            ['name' => 'Quay Street into Chandlers Row', 'routine' => 'turn-left', 'approach' => ['limit_mph' => 30, 'turn_radius_m' => 7]],
+            ['name' => 'Quay Street into Herring Yard', 'routine' => 'turn-right', 'approach' => ['limit_mph' => 30, 'openings' => [['side' => 'right', 'from_m' => 54, 'to_m' => 48]]], 'note' => 'The chandlery’s drive comes first on the same side.'],
+            ['name' => 'Battery Hill into Signal Close', 'routine' => 'turn-left', 'approach' => ['limit_mph' => 30, 'gradient' => -0.06, 'turn_radius_m' => 9]],
+            ['name' => 'Fishgate (one-way) into Market Rise', 'routine' => 'emerge-right', 'approach' => ['limit_mph' => 20, 'control' => 'give-way', 'view' => 'open', 'one_way' => true, 'road_width_m' => 7]],
+            ['name' => 'Lantern Steps Road into Skerry Way', 'routine' => 'emerge-left', 'approach' => ['limit_mph' => 40, 'control' => 'give-way', 'view' => 'open', 'gradient' => -0.04]],
+            ['name' => 'Skerry Way into Gannet Drive', 'routine' => 'turn-right', 'approach' => ['limit_mph' => 40, 'road_width_m' => 9]],
+            ['name' => 'Gannet Drive into Puffin Close, second at once', 'routine' => 'turn-left', 'approach' => ['limit_mph' => 30, 'room_m' => 60]],
+            ['name' => 'Salters Path into Lower Mole', 'routine' => 'emerge-left', 'approach' => ['limit_mph' => 30, 'control' => 'give-way', 'view_from_m' => 6, 'parked' => [['side' => 'left', 'from_m' => 52, 'to_m' => 40]]]],
+            ['name' => 'Lower Mole into Net Loft Square', 'routine' => 'turn-right', 'approach' => ['limit_mph' => 20, 'road_width_m' => 5.5]],
+        ];
+    }
+
+    /** @return list<array{facts: array<string, mixed>, lessons: int, weak: string}> weak: the step this learner finds hardest */
+    public static function learners(): array
+    {
+        $learner = static fn (string $name, string $level, int $lessons, string $weak, string $pickUp, array $more = []): array => [
+            'facts' => ['name' => $name, 'level' => $level, 'transmission' => 'manual', 'pick_up' => $pickUp, 'phone' => sprintf('01632 960%03d', 100 + $lessons * 7 % 900), 'licence_seen_on' => now()->subDays(20 + $lessons * 7)->toDateString(), 'eyesight_checked_on' => now()->subDays(20 + $lessons * 7)->toDateString(), ...$more],
+            'lessons' => $lessons,
+            'weak' => $weak,
+        ];
+
+        return [
+            $learner('Orla Penhale', 'developing', 9, 'position', '4 Chandlers Row', ['reference_points' => [['what' => 'About to touch the left kerb', 'where' => 'kerb meets the wiper’s pivot'], ['what' => 'Turning point, emerging right', 'where' => 'middle of the new road under the mirror']]]),
+            $learner('Tobias Wren-Castellane', 'beginner', 3, 'signal', 'Station forecourt', ['is_minor' => true, 'guardian_name' => 'Ines Wren-Castellane', 'guardian_contact' => '01632 960 411', 'guardian_consent_on' => now()->subDays(60)->toDateString()]),
+            $learner('Mirela Sandoval', 'independent', 22, 'look', 'Net Loft Square'),
+            $learner('Piet Hallworthy', 'developing', 12, 'speed', 'Battery Hill, top'),
+            $learner('Ada Finnemore', 'developing', 7, 'mirrors', '19 Gannet Drive', ['transmission' => 'automatic']),
+            $learner('Jun Okonjo-Reyes', 'beginner', 2, 'look', 'College gate'),
+            $learner('Bettina Varga', 'independent', 18, 'position', 'Skerry Way surgery', ['transmission' => 'automatic']),
+            $learner('Caspian Doyle', 'developing', 10, 'signal', 'Fishgate car park'),
+            $learner('Wilhelmina Ashcombe-Featherstonehaugh', 'developing', 6, 'mirrors', 'The Old Customs House, Lower Mole, flat 12'),
+            $learner('Sol Adeyemi', 'beginner', 4, 'speed', 'Ropewalk'),
+            $learner('Linnea Marsh', 'independent', 15, 'look', '7 Signal Close'),
+            $learner('Gus Pellow', 'beginner', 1, 'position', 'Market Rise'),
+            $learner('Noor Haddad', 'developing', 8, 'speed', 'Puffin Close'),
+        ];
+    }
+}

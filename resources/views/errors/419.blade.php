@@ -1,0 +1,1 @@
+@include('errors.problem', ['code' => 419])

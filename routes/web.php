@@ -1,0 +1,67 @@
+<?php
+
+use App\Http\Controllers\ComputeController;
+use App\Http\Controllers\FirstRunController;
+use App\Http\Controllers\LearnerController;
+use App\Http\Controllers\LessonController;
+use App\Http\Controllers\PlaceController;
+use App\Http\Controllers\PlannedItemController;
+use App\Http\Controllers\PromiseController;
+use App\Http\Controllers\RoutineController;
+use App\Http\Controllers\SessionController;
+use App\Http\Controllers\SyncController;
+use App\Http\Controllers\TodayController;
+use App\Http\Controllers\VehicleController;
+use Illuminate\Support\Facades\Route;
+
+Route::prefix('api')->group(function (): void {
+    Route::get('session', [SessionController::class, 'show']);
+    Route::post('session', [SessionController::class, 'store'])->middleware('throttle:sign-in');
+    Route::post('first-run', FirstRunController::class)->middleware('throttle:sign-in');
+
+    Route::middleware('auth')->group(function (): void {
+        Route::delete('session', [SessionController::class, 'destroy']);
+        Route::delete('sessions', [SessionController::class, 'destroyAll']);
+        Route::put('password', [SessionController::class, 'updatePassword'])->middleware('throttle:sign-in');
+        // Answers with nothing: what the benchmark measures every other route against.
+        Route::get('ping', fn () => response()->noContent());
+
+        Route::get('today', TodayController::class);
+        Route::get('routines', RoutineController::class);
+        Route::post('compute/{tool}', ComputeController::class);
+        Route::post('sync', SyncController::class);
+
+        Route::post('lessons', [LessonController::class, 'store']);
+        Route::get('lessons/{lesson}', [LessonController::class, 'show']);
+        Route::patch('lessons/{lesson}', [LessonController::class, 'update']);
+        Route::post('lessons/{lesson}/items', [PlannedItemController::class, 'store']);
+        Route::put('lessons/{lesson}/order', [PlannedItemController::class, 'order']);
+        Route::patch('items/{item}', [PlannedItemController::class, 'update']);
+        Route::delete('items/{item}', [PlannedItemController::class, 'destroy']);
+        Route::post('items/{item}/restore', [PlannedItemController::class, 'restore'])->whereUuid('item');
+        Route::post('lessons/{lesson}/promises', [PromiseController::class, 'store']);
+        Route::patch('promises/{promise}', [PromiseController::class, 'update']);
+        Route::delete('promises/{promise}', [PromiseController::class, 'destroy']);
+        Route::post('promises/{promise}/restore', [PromiseController::class, 'restore'])->whereUuid('promise');
+
+        Route::get('learners', [LearnerController::class, 'index']);
+        Route::post('learners', [LearnerController::class, 'store']);
+        Route::get('learners/{learner}', [LearnerController::class, 'show']);
+        Route::put('learners/{learner}', [LearnerController::class, 'update']);
+        Route::delete('learners/{learner}', [LearnerController::class, 'destroy']);
+        Route::post('learners/{learner}/restore', [LearnerController::class, 'restore'])->whereUuid('learner');
+
+        Route::get('vehicles', [VehicleController::class, 'index']);
+        Route::post('vehicles', [VehicleController::class, 'store']);
+        Route::get('places', [PlaceController::class, 'index']);
+        Route::post('places', [PlaceController::class, 'store']);
+        Route::put('places/{place}', [PlaceController::class, 'update']);
+        Route::delete('places/{place}', [PlaceController::class, 'destroy']);
+        Route::post('places/{place}/restore', [PlaceController::class, 'restore'])->whereUuid('place');
+    });
+
+    Route::any('{any}', fn () => abort(404, 'There is nothing at this address.'))->where('any', '.*');
+});
+
+// Everything else is the interface, which finds its own page by the address.
+Route::view('{any?}', 'app')->where('any', '.*')->name('login');
