@@ -1,0 +1,315 @@
+/** What the API answers and takes. Names and fields are the server's; units are in the names. */
+
+export const STEPS = ['mirrors', 'signal', 'position', 'speed', 'look'] as const;
+export type Step = (typeof STEPS)[number];
+
+/** Best to worst, as the keys stand in Drive. */
+export const OUTCOMES = ['unaided', 'reminded', 'prompted', 'missed', 'intervened'] as const;
+export type Outcome = (typeof OUTCOMES)[number];
+
+export type Side = 'left' | 'right';
+export type RoutineCode = 'turn-left' | 'turn-right' | 'emerge-left' | 'emerge-right';
+export type Taught = 'shown' | 'talked-through';
+export type Level = 'beginner' | 'developing' | 'independent';
+
+export interface User {
+    id: string;
+    name: string;
+    email: string;
+    role: 'owner' | 'instructor';
+}
+export interface School {
+    id: string;
+    name: string;
+    time_zone: string;
+    pack: string;
+    practice: Record<string, string>;
+}
+export type Session = { user: User; school: School } | { user: null; first_run: boolean };
+
+export interface Vehicle {
+    id: string;
+    name: string;
+    transmission: 'manual' | 'automatic';
+    controls: 'standard' | 'hand';
+    length_m: number;
+    width_m: number;
+}
+
+export interface Stretch {
+    side: Side;
+    from_m: number;
+    to_m: number;
+}
+
+/** Inputs of the approach tool that belong to a road. */
+export interface RoadInputs {
+    limit_mph?: number;
+    control?: 'give-way' | 'stop' | 'none';
+    view?: 'open' | 'restricted' | 'closed';
+    view_from_m?: number;
+    gradient?: number;
+    room_m?: number;
+    openings?: Stretch[];
+    parked?: Stretch[];
+    one_way?: boolean;
+    road_width_m?: number;
+    turn_radius_m?: number;
+}
+
+export interface ApproachInputs extends RoadInputs {
+    pack?: string;
+    routine: RoutineCode;
+    speed_mph?: number;
+    surface?: 'dry' | 'wet' | 'ice';
+    close_follower?: boolean;
+    passing_on?: Side;
+    learner_level?: Level;
+    practice?: Record<string, string>;
+    vehicle?: string | { name?: string; transmission: string; controls: string; length_m: number; width_m: number };
+}
+
+export interface Place {
+    id: string;
+    name: string;
+    routine: RoutineCode;
+    note: string | null;
+    approach: RoadInputs;
+}
+
+export interface PlannedItem {
+    id: string;
+    routine: RoutineCode;
+    ordinal: number;
+    minutes: number;
+    place: Place;
+}
+
+export interface Promised {
+    id: string;
+    lesson_id: string;
+    kind: 'promise' | 'homework';
+    text: string;
+    kept_at: string | null;
+}
+
+export interface LessonLine {
+    id: string;
+    minutes: number;
+    aim: string | null;
+    state: 'planned' | 'done' | 'cancelled';
+    instructor_id: string;
+    starts_at: string;
+    learner: { id: string; name: string; pick_up: string | null; level: Level };
+    vehicle: Vehicle;
+}
+
+export interface Today {
+    day: string;
+    lessons: LessonLine[];
+    next: (LessonLine & { items: PlannedItem[]; promised: Promised[] }) | null;
+    unfinished: LessonLine[];
+}
+
+export interface Mark {
+    id: string;
+    round_id: string;
+    kind: 'step' | 'held-back-rightly' | 'taught' | 'moment';
+    step: Step | null;
+    outcome: Outcome | null;
+    taught: Taught | null;
+    out_of_order: boolean;
+    note: string | null;
+    corrects_id: string | null;
+    withdrawn: boolean;
+    device_at: string;
+    user_id?: string;
+    server_at?: string;
+}
+
+export interface Round {
+    id: string;
+    lesson_id: string;
+    place_id: string;
+    routine: RoutineCode;
+    conditions: { surface?: string; light?: string; traffic?: string };
+    device_at: string;
+    ordinal?: number;
+    marks: Mark[];
+}
+
+export interface DebriefFault {
+    routine: RoutineCode;
+    step: Step;
+    rounds: number;
+    of: number;
+    cause_step: Step;
+    cause_seen: number;
+    usual_mistake: string;
+    likely_cause: string;
+    remedy: string;
+    drill: string;
+    source: string;
+}
+
+export interface Lesson extends LessonLine {
+    number: number;
+    instructor: { id: string; name: string };
+    went_well: string | null;
+    worked_on: string | null;
+    self_rating: Partial<Record<Step, Exclude<Outcome, 'intervened'>>>;
+    items: PlannedItem[];
+    rounds: Round[];
+    promises: Promised[];
+    promised_before: Promised[];
+    debrief: { well: Step | null; well_rounds: number; held_back_rightly: number; fault: DebriefFault | null };
+    plan_defaults: Pick<ApproachInputs, 'pack' | 'practice' | 'vehicle' | 'learner_level'>;
+}
+
+export interface LearnerFacts {
+    id: string;
+    name: string;
+    phone: string | null;
+    email: string | null;
+    pick_up: string | null;
+    licence_seen_on: string | null;
+    eyesight_checked_on: string | null;
+    transmission: 'manual' | 'automatic';
+    level: Level;
+    is_minor: boolean;
+    guardian_name: string | null;
+    guardian_contact: string | null;
+    guardian_consent_on: string | null;
+    reference_points: { what: string; where: string }[];
+}
+
+export interface LearnerLine {
+    id: string;
+    name: string;
+    level: Level;
+    transmission: 'manual' | 'automatic';
+    pick_up: string | null;
+    lessons_done: number;
+}
+
+export interface Tally {
+    routine: RoutineCode;
+    step: Step;
+    counts: Record<Outcome, number>;
+    marked: number;
+    out_of_order: number;
+    taught: number;
+    last_at: string | null;
+    lessons: { lesson: string; at: string; unaided: number; of: number; out_of_order: number }[];
+}
+
+export interface LearnerRecord extends LearnerFacts {
+    lessons: (LessonLine & { rounds: number })[];
+    promises: Promised[];
+    rounds: number;
+    tallies: Tally[];
+}
+
+export interface RoutineCard {
+    code: RoutineCode;
+    title: string;
+    where: string;
+    afterwards: string;
+    steps: {
+        step: Step;
+        do: string;
+        why: string;
+        usual_mistake: string;
+        cause_step: Step;
+        likely_cause: string;
+        remedy: string;
+        drill: string;
+        source: string;
+    }[];
+}
+
+export interface PlanStep {
+    step: Step;
+    earliest_m: number;
+    best_m: number;
+    latest_m: number;
+    end_m: number;
+    best_s: number;
+    speed_mps: number;
+    gear: number | null;
+    do: string;
+    why: string;
+    usual_mistake: string;
+    source: string;
+}
+
+export interface Conflict {
+    code: string;
+    rule: string;
+    rule_m: number | null;
+    needed_m: number | null;
+    shift_m: number | null;
+    done: string;
+    message: string;
+    data: Record<string, unknown>;
+}
+
+export interface Assumption {
+    name: string;
+    value: number | string | boolean;
+    unit: string;
+    status: 'published' | 'common-practice' | 'from-memory' | 'assumed' | 'given';
+    source?: string;
+}
+
+export interface ApproachPlan {
+    at?: number;
+    version: { core: string; pack: string };
+    routine: RoutineCode;
+    title: string;
+    turn_side: Side;
+    fits: boolean;
+    speed_to_fit_mps: number | null;
+    approach_speed_mps: number;
+    approach_speed_mph?: number;
+    approach_speed_kmh?: number;
+    line_speed_mps: number;
+    line_speed_mph?: number;
+    line_speed_kmh?: number;
+    say_at_m: number;
+    ease_off_m: number;
+    ease_off_s: number;
+    peak_decel_mps2: number;
+    signal_rule_m: number | null;
+    steps: PlanStep[];
+    phases: { phase: string; from_m: number; to_m: number; decel_mps2: number; brake: boolean }[];
+    gear_changes: { from: number; to: number; down_m: number; up_m: number }[];
+    gear_after_line: number | null;
+    place: {
+        keeps: Side;
+        road_width_m: number;
+        one_way: boolean;
+        control: string;
+        view_from_m: number;
+        room_m: number | null;
+        openings: Stretch[];
+        parked: Stretch[];
+        car_length_m: number;
+        car_width_m: number;
+        lateral_usual_m: number;
+        lateral_target_m: number;
+    };
+    profile: {
+        distance_m: number[];
+        time_s: number[];
+        speed_mps: number[];
+        decel_mps2: number[];
+        gear: (number | null)[];
+        clutch: (string | null)[];
+        lateral_m: number[];
+    };
+    conflicts: Conflict[];
+    practice: { question: string; value: string; reason: string }[];
+    assumptions: Assumption[];
+    warnings: { code: string; message: string; data: Record<string, unknown> }[];
+}

@@ -1,0 +1,63 @@
+import { useQuery } from '@tanstack/react-query';
+import { lazy, Suspense } from 'react';
+import { createBrowserRouter, RouterProvider } from 'react-router';
+import { get } from '@/api/client';
+import type { Session } from '@/api/types';
+import { FirstRun } from '@/areas/account/FirstRun';
+import { SignIn } from '@/areas/account/SignIn';
+import { TodayPage } from '@/areas/today/TodayPage';
+import { Failed, Waiting } from '@/ui/State';
+import { NotFound } from './NotFound';
+import { SessionContext } from './session';
+import { Shell } from './Shell';
+
+// Today comes with the first load; every other area is fetched when it is gone to.
+const LessonPage = lazy(() => import('@/areas/lesson/LessonPage').then((area) => ({ default: area.LessonPage })));
+const LearnersPage = lazy(() => import('@/areas/learners/LearnersPage').then((area) => ({ default: area.LearnersPage })));
+const LearnerPage = lazy(() => import('@/areas/learners/LearnerPage').then((area) => ({ default: area.LearnerPage })));
+const PlacesPage = lazy(() => import('@/areas/places/PlacesPage').then((area) => ({ default: area.PlacesPage })));
+const RoutinesPage = lazy(() => import('@/areas/routines/RoutinesPage').then((area) => ({ default: area.RoutinesPage })));
+const ApproachBench = lazy(() => import('@/areas/bench/ApproachBench').then((area) => ({ default: area.ApproachBench })));
+const AccountPage = lazy(() => import('@/areas/account/AccountPage').then((area) => ({ default: area.AccountPage })));
+
+const page = (Page: React.ComponentType) => (
+    <Suspense fallback={<Waiting />}>
+        <Page />
+    </Suspense>
+);
+
+const router = createBrowserRouter([
+    {
+        element: <Shell />,
+        children: [
+            { index: true, element: <TodayPage />, errorElement: <Failed error={null} /> },
+            { path: 'lessons/:id/:face', element: page(LessonPage) },
+            { path: 'learners', element: page(LearnersPage) },
+            { path: 'learners/:id', element: page(LearnerPage) },
+            { path: 'places', element: page(PlacesPage) },
+            { path: 'routines', element: page(RoutinesPage) },
+            { path: 'routines/:code', element: page(RoutinesPage) },
+            { path: 'bench/approach', element: page(ApproachBench) },
+            { path: 'account', element: page(AccountPage) },
+            { path: '*', element: <NotFound /> },
+        ].map((route) => ({ errorElement: <Failed error={null} />, ...route })),
+    },
+]);
+
+export function App() {
+    const session = useQuery({ queryKey: ['session'], queryFn: () => get<Session>('session'), staleTime: Infinity, refetchOnWindowFocus: false });
+    if (session.isLoading) return <Waiting />;
+    if (session.error) {
+        return (
+            <main className="px-6">
+                <Failed error={session.error} retry={() => void session.refetch()} />
+            </main>
+        );
+    }
+    if (!session.data || session.data.user === null) return session.data?.first_run ? <FirstRun /> : <SignIn />;
+    return (
+        <SessionContext value={session.data}>
+            <RouterProvider router={router} />
+        </SessionContext>
+    );
+}

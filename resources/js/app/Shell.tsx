@@ -1,0 +1,85 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { useCallback, useEffect, useState } from 'react';
+import { NavLink, Outlet, useLocation, useNavigate } from 'react-router';
+import { AREAS } from './areas';
+import { useFlushing, useMarksQueue } from './marks';
+import { KeysHelp } from './KeysHelp';
+import { Palette } from './Palette';
+import { useSession } from './session';
+
+/** The frame around every page: areas on the left, on a phone at the foot; what still waits to be sent is said. */
+export function Shell() {
+    const client = useQueryClient();
+    const session = useSession();
+    const navigate = useNavigate();
+    const [help, setHelp] = useState(false);
+    const [palette, setPalette] = useState(false);
+    const sent = useCallback(() => Promise.all([client.invalidateQueries({ queryKey: ['lesson'] }), client.invalidateQueries({ queryKey: ['learner'] })]), [client]);
+    useFlushing(session.user.id, sent);
+    const { pathname } = useLocation();
+    useEffect(() => window.scrollTo(0, 0), [pathname]);
+
+    useEffect(() => {
+        let going = false;
+        const press = (event: KeyboardEvent) => {
+            const typing = event.target instanceof HTMLElement && event.target.closest('input, textarea, select, [contenteditable]');
+            if ((event.ctrlKey || event.metaKey) && event.key === 'k') {
+                event.preventDefault();
+                setPalette(true);
+            }
+            if (typing || event.ctrlKey || event.metaKey || event.altKey) return;
+            if (event.key === '?') setHelp(true);
+            const area = going && AREAS.find((candidate) => candidate.key === event.key);
+            if (area) void navigate(area.to);
+            going = event.key === 'g';
+        };
+        window.addEventListener('keydown', press);
+        return () => window.removeEventListener('keydown', press);
+    }, [navigate]);
+
+    return (
+        <div className="lg:grid lg:min-h-dvh lg:grid-cols-[7.5rem_1fr]">
+            <a href="#page" className="key sr-only focus:not-sr-only focus:fixed focus:top-2 focus:left-2 focus:z-50">
+                Skip to the page
+            </a>
+            <nav aria-label="Areas" className="screen-only border-hair bg-paper fixed inset-x-0 bottom-0 z-30 flex border-t-2 lg:sticky lg:inset-auto lg:top-0 lg:h-dvh lg:flex-col lg:gap-1 lg:border-t-0 lg:border-r-2 lg:py-4">
+                {AREAS.map((area) => (
+                    <NavLink
+                        key={area.to}
+                        to={area.to}
+                        end={area.to === '/'}
+                        className="text-quiet aria-[current=page]:text-ink aria-[current=page]:border-now relative flex min-h-14 min-w-0 flex-1 items-center justify-center border-t-4 border-transparent px-1 text-center text-[0.8rem] font-semibold lg:flex-none lg:justify-start lg:border-t-0 lg:border-l-4 lg:px-4 lg:text-base"
+                    >
+                        {area.label}
+                    </NavLink>
+                ))}
+                <div className="hidden lg:mt-auto lg:grid lg:gap-2 lg:px-3">
+                    <button type="button" className="key !px-2 text-sm" onClick={() => setPalette(true)}>
+                        Find
+                    </button>
+                    <button type="button" className="key !px-2 text-sm" onClick={() => setHelp(true)}>
+                        Keys ?
+                    </button>
+                </div>
+            </nav>
+            <main id="page" tabIndex={-1} className="mx-auto w-full max-w-[88rem] min-w-0 px-4 pt-4 pb-28 outline-none sm:px-6 lg:pb-10">
+                <QueueLine />
+                <Outlet />
+            </main>
+            <KeysHelp open={help} onOpenChange={setHelp} />
+            <Palette open={palette} onOpenChange={setPalette} />
+        </div>
+    );
+}
+
+function QueueLine() {
+    const { waiting, trouble, refused, unsafe } = useMarksQueue();
+    if (waiting.length === 0 || (!trouble && !unsafe)) return null;
+    return (
+        <p role="status" className="border-ink screen-only mb-3 rounded-lg border-2 px-4 py-2">
+            {refused
+                ? `${waiting.length} marks were not accepted: ${trouble} They are kept on this device.`
+                : `${waiting.length} marks are on this device and not yet sent. ${unsafe ? 'This browser cannot store them: do not close the page.' : 'They go as soon as there is signal.'}`}
+        </p>
+    );
+}

@@ -1,0 +1,30 @@
+import { createContext, useContext } from 'react';
+import type { School, User } from '@/api/types';
+
+export interface SignedIn {
+    user: User;
+    school: School;
+}
+
+export const SessionContext = createContext<SignedIn | null>(null);
+
+export function useSession(): SignedIn {
+    const session = useContext(SessionContext);
+    if (!session) throw new Error('useSession must be used while somebody is signed in.');
+    return session;
+}
+
+/** Moments as the school's own clock shows them. */
+export function useClock() {
+    const { school } = useSession();
+    const format = (options: Intl.DateTimeFormatOptions) => {
+        const formatter = new Intl.DateTimeFormat('en-GB', { timeZone: school.time_zone, ...options });
+        return (moment: string | Date) => formatter.format(typeof moment === 'string' ? new Date(moment) : moment);
+    };
+    return {
+        time: format({ hour: '2-digit', minute: '2-digit' }),
+        exact: format({ hour: '2-digit', minute: '2-digit', second: '2-digit' }),
+        day: format({ weekday: 'long', day: 'numeric', month: 'long' }),
+        short: format({ day: 'numeric', month: 'short' }),
+    };
+}

@@ -1,0 +1,71 @@
+import type { ApproachPlan } from '@/api/types';
+import { approachSpeed, metres, STATUS_WORDS } from '@/strip/words';
+
+const QUESTIONS: Record<string, string> = { signal: 'Signal', gears: 'Gears', t_junction: 'At the line', look: 'Looking' };
+
+/** What had to give way, what to know, and what every figure rests on. */
+export function PlanNotes({ plan }: { plan: ApproachPlan }) {
+    const conflicts = plan.conflicts.filter((conflict) => !conflict.code.startsWith('signal'));
+    return (
+        <section aria-label="Behind the plan" className="grid gap-3">
+            {(conflicts.length > 0 || plan.warnings.length > 0) && (
+                <ul className="grid gap-2">
+                    {conflicts.map((conflict) => (
+                        <li key={conflict.code} className="border-ink border-l-4 pl-3">
+                            {conflict.message}
+                        </li>
+                    ))}
+                    {plan.warnings.map((warning) => (
+                        <li key={warning.code} className="border-line border-l-4 pl-3">
+                            {warning.message}
+                        </li>
+                    ))}
+                </ul>
+            )}
+            <p className="text-quiet">
+                {plan.fits ? '' : 'Planned at '}
+                {approachSpeed(plan)}
+                {plan.fits ? '' : ', the highest speed at which it fits'} · direction said by {metres(plan.say_at_m)} · hardest slowing {plan.peak_decel_mps2.toFixed(1)} m/s²
+                {plan.gear_after_line !== null && <> · on in {['first', 'second', 'third', 'fourth', 'fifth', 'sixth'][plan.gear_after_line - 1]}</>}
+            </p>
+            <details className="text-sm">
+                <summary className="link min-h-12 cursor-pointer content-center font-semibold">
+                    {plan.assumptions.length} figures behind this plan, and the practice it follows
+                </summary>
+                <div className="grid gap-6 py-2 md:grid-cols-2">
+                    <table className="border-hair w-full text-left">
+                        <tbody>
+                            {plan.assumptions.map((assumption) => (
+                                <tr key={assumption.name} className="border-hair border-b align-top">
+                                    <th scope="row" className="py-1 pr-3 font-normal">
+                                        {assumption.name.replaceAll('_', ' ')}
+                                    </th>
+                                    <td className="py-1 pr-3 font-semibold whitespace-nowrap">
+                                        {String(assumption.value)} {assumption.unit}
+                                    </td>
+                                    <td className="text-quiet py-1">
+                                        {STATUS_WORDS[assumption.status]}
+                                        {assumption.source && `: ${assumption.source}`}
+                                    </td>
+                                </tr>
+                            ))}
+                        </tbody>
+                    </table>
+                    <dl className="grid content-start gap-3">
+                        {plan.practice.map((choice) => (
+                            <div key={choice.question}>
+                                <dt className="font-semibold">
+                                    {QUESTIONS[choice.question] ?? choice.question}: {choice.value.replaceAll('-', ' ')}
+                                </dt>
+                                <dd>{choice.reason}</dd>
+                            </div>
+                        ))}
+                        <div className="text-quiet">
+                            Core {plan.version.core}, rules {plan.version.pack}. Teaching aids: conditions, the law of the place and the licensed instructor’s judgement come first. Nobody works this while driving.
+                        </div>
+                    </dl>
+                </div>
+            </details>
+        </section>
+    );
+}

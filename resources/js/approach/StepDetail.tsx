@@ -1,0 +1,29 @@
+import type { ApproachPlan, PlanStep } from '@/api/types';
+import { metres, seconds, STEP_WORDS } from '@/strip/words';
+
+/** One step in words: where, why there, and the usual mistake. */
+export function StepDetail({ plan, step }: { plan: ApproachPlan; step: PlanStep }) {
+    const moved = step.step === 'signal' ? plan.conflicts.find((conflict) => conflict.code.startsWith('signal')) : undefined;
+    return (
+        <section aria-live="polite" aria-label={STEP_WORDS[step.step]} className="border-hair grid gap-x-8 gap-y-4 border-t-2 pt-4 md:grid-cols-[15rem_1fr_1fr]">
+            <div>
+                <h2 className="text-xl">{STEP_WORDS[step.step]}</h2>
+                <p className="font-display text-5xl font-bold">{metres(step.best_m)}</p>
+                <p>{seconds(step.best_s)} to go</p>
+                <p className="text-quiet text-sm">
+                    in good time from {metres(step.earliest_m)} to {metres(step.latest_m)}
+                </p>
+            </div>
+            <div className="grid content-start gap-2">
+                <h3 className="text-lg">{step.do}</h3>
+                <p>{step.why}</p>
+                {moved && <p className="border-ink border-l-4 pl-3 font-semibold">{moved.message}</p>}
+            </div>
+            <div className="grid content-start gap-2">
+                <h3 className="text-lg">Usual mistake</h3>
+                <p>{step.usual_mistake}</p>
+                <p className="text-quiet text-sm">{step.source}</p>
+            </div>
+        </section>
+    );
+}

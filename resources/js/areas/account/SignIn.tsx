@@ -1,0 +1,34 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { post } from '@/api/client';
+import type { Session } from '@/api/types';
+import { Field } from '@/ui/Field';
+import { useForm } from '@/ui/useForm';
+import { Front } from './Front';
+
+export function SignIn() {
+    const client = useQueryClient();
+    const form = useForm({ email: '', password: '' });
+    const signIn = () => form.submit(async () => client.setQueryData(['session'], await post<Session>('session', form.values)));
+    return (
+        <Front title="Sign in">
+            <form
+                className="grid gap-4"
+                onSubmit={(event) => {
+                    event.preventDefault();
+                    void signIn();
+                }}
+            >
+                <Field label="Address" errors={form.errors.email}>
+                    <input type="email" autoComplete="username" required autoFocus value={form.values.email} onChange={(event) => form.set('email', event.target.value)} />
+                </Field>
+                <Field label="Password" errors={form.errors.password}>
+                    <input type="password" autoComplete="current-password" required value={form.values.password} onChange={(event) => form.set('password', event.target.value)} />
+                </Field>
+                {form.message && <p role="alert" className="font-semibold">▸ {form.message}</p>}
+                <button type="submit" className="key" data-tone="main" disabled={form.busy}>
+                    Sign in
+                </button>
+            </form>
+        </Front>
+    );
+}

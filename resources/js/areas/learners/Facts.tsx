@@ -1,0 +1,38 @@
+import type { LearnerFacts } from '@/api/types';
+import { useClock } from '@/app/session';
+
+export function Facts({ learner }: { learner: LearnerFacts }) {
+    const clock = useClock();
+    const on = (date: string | null) => (date ? clock.short(`${date}T12:00:00Z`) : 'not yet');
+    const facts: [string, string | null][] = [
+        ['Pick-up', learner.pick_up],
+        ['Telephone', learner.phone],
+        ['E-mail', learner.email],
+        ['Licence seen', on(learner.licence_seen_on)],
+        ['Eyesight checked', on(learner.eyesight_checked_on)],
+        ['Guardian', learner.is_minor ? [learner.guardian_name, learner.guardian_contact, learner.guardian_consent_on ? `consent ${on(learner.guardian_consent_on)}` : 'no consent yet'].filter(Boolean).join(', ') : null],
+    ];
+    return (
+        <section aria-labelledby="facts">
+            <h2 id="facts" className="border-hair border-b-2 pb-1 text-lg">
+                Facts
+            </h2>
+            <dl className="grid grid-cols-[9rem_1fr] gap-y-1 py-2">
+                {facts
+                    .filter(([, value]) => value)
+                    .map(([name, value]) => (
+                        <div key={name} className="contents">
+                            <dt className="text-quiet">{name}</dt>
+                            <dd className="min-w-0 break-words">{value}</dd>
+                        </div>
+                    ))}
+                {learner.reference_points.map((point) => (
+                    <div key={point.what} className="contents">
+                        <dt className="text-quiet">{point.what}</dt>
+                        <dd>{point.where}</dd>
+                    </div>
+                ))}
+            </dl>
+        </section>
+    );
+}

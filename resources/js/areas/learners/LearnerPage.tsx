@@ -1,0 +1,113 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import { get, patch, post, remove } from '@/api/client';
+import type { LearnerRecord } from '@/api/types';
+import { useClock } from '@/app/session';
+import { useNotice } from '@/ui/Notice';
+import { Sheet } from '@/ui/Sheet';
+import { Empty, Failed, Waiting } from '@/ui/State';
+import { Facts } from './Facts';
+import { LearnerForm } from './LearnerForm';
+import { TallyField } from './TallyField';
+
+/** Where do they stand: what was marked, how often, with how much support. No score. */
+export function LearnerPage() {
+    const { id = '' } = useParams();
+    const client = useQueryClient();
+    const navigate = useNavigate();
+    const notice = useNotice();
+    const clock = useClock();
+    const [editing, setEditing] = useState(false);
+    const learner = useQuery({ queryKey: ['learner', id], queryFn: () => get<LearnerRecord>(`learners/${id}`) });
+    const refresh = () => Promise.all([client.invalidateQueries({ queryKey: ['learner'] }), client.invalidateQueries({ queryKey: ['learners'] })]);
+    if (learner.isLoading) return <Waiting />;
+    if (!learner.data) return <Failed error={learner.error} retry={() => void learner.refetch()} />;
+    const { data } = learner;
+    const putAway = async () => {
+        await remove(`learners/${id}`);
+        await refresh();
+        void navigate('/learners');
+        notice({ text: `${data.name} is put away; the record is kept.`, undo: () => void post(`learners/${id}/restore`).then(refresh) });
+    };
+    const open = data.promises.filter((promise) => promise.kept_at === null);
+    return (
+        <div className="grid gap-8">
+            <header className="flex flex-wrap items-start justify-between gap-4">
+                <div className="min-w-0">
+                    <h1 className="text-3xl break-words">{data.name}</h1>
+                    <p className="text-quiet">
+                        {data.level} · {data.transmission} · {data.rounds} {data.rounds === 1 ? 'round' : 'rounds'} in {data.lessons.filter((lesson) => lesson.rounds > 0).length} lessons
+                    </p>
+                </div>
+                <div className="screen-only flex flex-wrap gap-2">
+                    <button type="button" className="key" onClick={() => setEditing(true)}>
+                        Change
+                    </button>
+                    <button type="button" className="key" onClick={() => window.print()}>
+                        Print
+                    </button>
+                    <button type="button" className="key" data-tone="bare" onClick={() => void putAway()}>
+                        Put away
+                    </button>
+                </div>
+            </header>
+            {data.rounds === 0 ? (
+                <Empty title="Nothing marked yet">
+                    <p>The record fills by itself from the rounds marked in lessons. It counts; it invents no score.</p>
+                </Empty>
+            ) : (
+                <TallyField tallies={data.tallies} />
+            )}
+            <div className="grid gap-8 md:grid-cols-2">
+                <section aria-labelledby="lessons">
+                    <h2 id="lessons" className="border-hair border-b-2 pb-1 text-lg">
+                        Lessons
+                    </h2>
+                    <ul>
+                        {data.lessons.slice(0, 12).map((lesson) => (
+                            <li key={lesson.id} className="border-hair border-b">
+                                <Link to={`/lessons/${lesson.id}/${lesson.state === 'done' ? 'debrief' : 'plan'}`} className="hover:bg-wash grid min-h-14 content-center py-1">
+                                    <span>
+                                        {clock.day(lesson.starts_at)} · {lesson.state === 'done' ? `${lesson.rounds} rounds` : lesson.state}
+                                    </span>
+                                    <span className="text-quiet text-sm">{lesson.aim}</span>
+                                </Link>
+                            </li>
+                        ))}
+                    </ul>
+                </section>
+                <div className="grid content-start gap-6">
+                    {open.length > 0 && (
+                        <section aria-labelledby="open">
+                            <h2 id="open" className="border-hair border-b-2 pb-1 text-lg">
+                                Promised and set
+                            </h2>
+                            <ul>
+                                {open.map((promise) => (
+                                    <li key={promise.id}>
+                                        <label className="flex min-h-12 items-center gap-3">
+                                            <input type="checkbox" className="size-6" checked={false} onChange={() => void patch(`promises/${promise.id}`, { kept: true }).then(refresh)} />
+                                            {promise.text}
+                                            {promise.kind === 'homework' && <span className="text-quiet"> · homework</span>}
+                                        </label>
+                                    </li>
+                                ))}
+                            </ul>
+                        </section>
+                    )}
+                    <Facts learner={data} />
+                </div>
+            </div>
+            <Sheet title="Change the learner" open={editing} onOpenChange={setEditing}>
+                <LearnerForm
+                    learner={data}
+                    onKept={async () => {
+                        setEditing(false);
+                        await refresh();
+                    }}
+                />
+            </Sheet>
+        </div>
+    );
+}

@@ -1,0 +1,52 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { get } from '@/api/client';
+import type { LearnerLine } from '@/api/types';
+import { Sheet } from '@/ui/Sheet';
+import { Empty, Failed, Waiting } from '@/ui/State';
+import { LearnerForm } from './LearnerForm';
+
+export function LearnersPage() {
+    const client = useQueryClient();
+    const navigate = useNavigate();
+    const [adding, setAdding] = useState(false);
+    const learners = useQuery({ queryKey: ['learners'], queryFn: () => get<LearnerLine[]>('learners') });
+    if (learners.isLoading) return <Waiting />;
+    if (!learners.data) return <Failed error={learners.error} retry={() => void learners.refetch()} />;
+    return (
+        <div className="grid gap-6">
+            <header className="flex flex-wrap items-center justify-between gap-4">
+                <h1 className="text-3xl">Learners</h1>
+                <button type="button" className="key" data-tone={learners.data.length ? undefined : 'main'} onClick={() => setAdding(true)}>
+                    New learner
+                </button>
+            </header>
+            {learners.data.length === 0 && (
+                <Empty title="Nobody yet">
+                    <p>Add the first learner: a name is enough, the rest can follow at the pick-up.</p>
+                </Empty>
+            )}
+            <ul className="grid gap-x-10 md:grid-cols-2">
+                {learners.data.map((learner) => (
+                    <li key={learner.id} className="border-hair min-w-0 border-b">
+                        <Link to={`/learners/${learner.id}`} className="hover:bg-wash grid min-h-16 content-center px-2 py-2">
+                            <span className="text-lg font-semibold break-words">{learner.name}</span>
+                            <span className="text-quiet text-sm">
+                                {learner.level} · {learner.transmission} · {learner.lessons_done} {learner.lessons_done === 1 ? 'lesson' : 'lessons'}
+                            </span>
+                        </Link>
+                    </li>
+                ))}
+            </ul>
+            <Sheet title="New learner" open={adding} onOpenChange={setAdding}>
+                <LearnerForm
+                    onKept={async (learner) => {
+                        await client.invalidateQueries({ queryKey: ['learners'] });
+                        void navigate(`/learners/${learner.id}`);
+                    }}
+                />
+            </Sheet>
+        </div>
+    );
+}

@@ -1,0 +1,49 @@
+import { useQuery } from '@tanstack/react-query';
+import { NavLink, Navigate, useParams } from 'react-router';
+import { get } from '@/api/client';
+import type { Lesson } from '@/api/types';
+import { useClock } from '@/app/session';
+import { Failed, Waiting } from '@/ui/State';
+import { DebriefFace } from './debrief/DebriefFace';
+import { DriveFace } from './drive/DriveFace';
+import { PlanFace } from './plan/PlanFace';
+
+const FACES = { plan: PlanFace, drive: DriveFace, debrief: DebriefFace };
+const LABELS: Record<keyof typeof FACES, string> = { plan: 'Plan', drive: 'Drive', debrief: 'Debrief' };
+
+/** The lesson: three faces of one page, in the order of the work. */
+export function LessonPage() {
+    const { id = '', face = '' } = useParams();
+    const clock = useClock();
+    const lesson = useQuery({ queryKey: ['lesson', id], queryFn: () => get<Lesson>(`lessons/${id}`) });
+    if (!(face in FACES)) return <Navigate to={`/lessons/${id}/plan`} replace />;
+    if (lesson.isLoading) return <Waiting />;
+    if (!lesson.data) return <Failed error={lesson.error} retry={() => void lesson.refetch()} />;
+    const Face = FACES[face as keyof typeof FACES];
+    return (
+        <div className="grid gap-4">
+            <header className="flex flex-wrap items-end justify-between gap-x-6 gap-y-2">
+                <div className="min-w-0">
+                    <h1 className="text-2xl break-words sm:text-3xl">
+                        <NavLink to={`/learners/${lesson.data.learner.id}`}>{lesson.data.learner.name}</NavLink>
+                    </h1>
+                    <p className="text-quiet">
+                        Lesson {lesson.data.number} · {clock.day(lesson.data.starts_at)}, {clock.time(lesson.data.starts_at)}, {lesson.data.minutes} min
+                    </p>
+                </div>
+                <nav aria-label="Faces of the lesson" className="screen-only flex gap-1">
+                    {(Object.keys(FACES) as (keyof typeof FACES)[]).map((key) => (
+                        <NavLink
+                            key={key}
+                            to={`/lessons/${id}/${key}`}
+                            className="aria-[current=page]:border-ink text-quiet aria-[current=page]:text-ink flex min-h-12 items-center border-b-4 border-transparent px-4 text-lg font-semibold"
+                        >
+                            {LABELS[key]}
+                        </NavLink>
+                    ))}
+                </nav>
+            </header>
+            <Face lesson={lesson.data} />
+        </div>
+    );
+}

@@ -1,0 +1,103 @@
+import { useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { post, remove } from '@/api/client';
+import type { Lesson, Promised } from '@/api/types';
+import { useMarksQueue } from '@/app/marks';
+import { withWaiting } from '@/queue/standing';
+import { useNotice } from '@/ui/Notice';
+import { useLesson } from '../useLesson';
+import { RoundsTable } from './RoundsTable';
+import { SelfRating } from './SelfRating';
+import { Suggestion } from './Suggestion';
+import { Words } from './Words';
+
+/** What did it mean: the learner first, then the log, one good thing, one cause, one remedy, and what comes next. */
+export function DebriefFace({ lesson }: { lesson: Lesson }) {
+    const { waiting } = useMarksQueue();
+    const { write } = useLesson(lesson.id);
+    const navigate = useNavigate();
+    const rounds = withWaiting(lesson.id, lesson.rounds, waiting);
+    const close = async () => {
+        await write({ state: 'done' });
+        void navigate(`/learners/${lesson.learner.id}`);
+    };
+    return (
+        <div className="grid gap-8">
+            <SelfRating lesson={lesson} rounds={rounds} />
+            <RoundsTable rounds={rounds} items={lesson.items} />
+            {rounds.length > 0 && <Suggestion lesson={lesson} />}
+            <div className="grid gap-6 md:grid-cols-2">
+                <Words lesson={lesson} field="went_well" label="One thing that went well" />
+                <Words lesson={lesson} field="worked_on" label="One cause, one remedy" />
+                <PromiseList lesson={lesson} kind="homework" title="Homework" add="Until next time" />
+                <PromiseList lesson={lesson} kind="promise" title="Promised for next time" add="Next lesson begins with" />
+            </div>
+            <div className="screen-only flex flex-wrap gap-3">
+                {lesson.state === 'done' ? (
+                    <>
+                        <p className="content-center font-semibold">This lesson is closed.</p>
+                        <button type="button" className="key" onClick={() => void write({ state: 'planned' })}>
+                            Open it again
+                        </button>
+                        <Link className="key" to={`/learners/${lesson.learner.id}`}>
+                            Record
+                        </Link>
+                    </>
+                ) : (
+                    <button type="button" className="key" data-tone="main" onClick={() => void close()}>
+                        Close the lesson
+                    </button>
+                )}
+                <button type="button" className="key" onClick={() => window.print()}>
+                    Print
+                </button>
+            </div>
+        </div>
+    );
+}
+
+function PromiseList({ lesson, kind, title, add }: { lesson: Lesson; kind: Promised['kind']; title: string; add: string }) {
+    const { refresh } = useLesson(lesson.id);
+    const notice = useNotice();
+    const [text, setText] = useState('');
+    const keep = async () => {
+        if (!text.trim()) return;
+        await post(`lessons/${lesson.id}/promises`, { kind, text });
+        setText('');
+        await refresh();
+    };
+    const drop = async (promise: Promised) => {
+        await remove(`promises/${promise.id}`);
+        await refresh();
+        notice({ text: 'Taken off.', undo: () => void post(`promises/${promise.id}/restore`).then(refresh) });
+    };
+    return (
+        <section aria-label={title} className="grid content-start gap-2">
+            <h2 className="text-lg">{title}</h2>
+            <ul>
+                {lesson.promises
+                    .filter((promise) => promise.kind === kind)
+                    .map((promise) => (
+                        <li key={promise.id} className="border-hair flex min-h-12 items-center gap-3 border-b">
+                            <span className="flex-1">{promise.text}</span>
+                            <button type="button" className="screen-only min-h-12 min-w-12" aria-label={`Take off: ${promise.text}`} onClick={() => void drop(promise)}>
+                                ✕
+                            </button>
+                        </li>
+                    ))}
+            </ul>
+            <form
+                className="screen-only flex gap-2"
+                onSubmit={(event) => {
+                    event.preventDefault();
+                    void keep();
+                }}
+            >
+                <input className="entry" aria-label={add} placeholder={add} maxLength={300} value={text} onChange={(event) => setText(event.target.value)} />
+                <button type="submit" className="key" disabled={!text.trim()}>
+                    Add
+                </button>
+            </form>
+        </section>
+    );
+}

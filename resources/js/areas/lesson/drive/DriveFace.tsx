@@ -1,0 +1,131 @@
+import { useEffect, useState } from 'react';
+import { Link } from 'react-router';
+import { OUTCOMES, STEPS, type Lesson, type Step } from '@/api/types';
+import { ROUTINE_WORDS } from '@/strip/words';
+import { Empty } from '@/ui/State';
+import { MarkGrid } from './MarkGrid';
+import { Moving } from './Moving';
+import { RoundList } from './RoundList';
+import { SmallStrip } from './SmallStrip';
+import { useDrive } from './useDrive';
+
+/** What just happened: one press a step when parked, one large key while the car moves. */
+export function DriveFace({ lesson }: { lesson: Lesson }) {
+    const [itemId, setItemId] = useState<string | null>(null);
+    const [moving, setMoving] = useState(false);
+    const [step, setStep] = useState<Step>('mirrors');
+    const item = lesson.items.find((candidate) => candidate.id === itemId) ?? lesson.items[0];
+    const drive = useDrive(lesson, item);
+    const { stands } = drive;
+
+    useEffect(() => {
+        const press = (event: KeyboardEvent) => {
+            if (event.target instanceof HTMLElement && event.target.closest('input, textarea, select, [role=dialog]')) return;
+            if (event.ctrlKey || event.metaKey || event.altKey || moving || !item) return;
+            const outcome = OUTCOMES[Number(event.key) - 1];
+            const at = STEPS.indexOf(step);
+            const keys: Record<string, () => void> = {
+                ArrowUp: () => setStep(STEPS[Math.max(0, at - 1)]!),
+                ArrowDown: () => setStep(STEPS[Math.min(STEPS.length - 1, at + 1)]!),
+                a: drive.restUnaided,
+                o: () => drive.outOfOrder(step),
+                h: drive.heldBack,
+                n: () => {
+                    drive.again();
+                    setStep('mirrors');
+                },
+                u: () => drive.undo?.(),
+                m: () => setMoving(true),
+            };
+            if (outcome) {
+                event.preventDefault();
+                drive.mark(step, outcome);
+                setStep(STEPS[Math.min(STEPS.length - 1, at + 1)]!);
+            } else if (keys[event.key]) {
+                event.preventDefault();
+                keys[event.key]!();
+            }
+        };
+        window.addEventListener('keydown', press);
+        return () => window.removeEventListener('keydown', press);
+    });
+
+    if (!item) {
+        return (
+            <Empty title="No place to mark at">
+                <p>Put a place on the plan first; its rounds are marked here.</p>
+                <Link className="key justify-self-start" data-tone="main" to={`/lessons/${lesson.id}/plan`}>
+                    Go to the plan
+                </Link>
+            </Empty>
+        );
+    }
+    if (moving) return <Moving count={stands.moments.length} onMark={drive.moment} onParked={() => setMoving(false)} />;
+    const unmarked = STEPS.filter((candidate) => !stands.steps[candidate]).length;
+    const number = drive.round ? drive.rounds.indexOf(drive.round) + 1 : drive.rounds.length + 1;
+    return (
+        <div className="grid gap-3 xl:grid-cols-[minmax(0,1fr)_15rem]">
+            <div className="grid content-start gap-3">
+                <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
+                    <label className="min-w-0 flex-1">
+                        <span className="sr-only">Place</span>
+                        <select
+                            className="entry font-display max-w-full font-bold"
+                            value={item.id}
+                            onChange={(event) => {
+                                setItemId(event.target.value);
+                                drive.leave();
+                            }}
+                        >
+                            {lesson.items.map((candidate) => (
+                                <option key={candidate.id} value={candidate.id}>
+                                    {candidate.place.name} · {ROUTINE_WORDS[candidate.routine]}
+                                </option>
+                            ))}
+                        </select>
+                    </label>
+                    <p className="font-display text-xl font-bold whitespace-nowrap" aria-live="polite">
+                        Round {number}
+                    </p>
+                    <button type="button" className="key" onClick={() => setMoving(true)}>
+                        The car moves
+                    </button>
+                </div>
+                <SmallStrip lesson={lesson} item={item} step={step} onStep={setStep} />
+                <MarkGrid stands={stands} current={step} onCurrent={setStep} onMark={drive.mark} onOutOfOrder={drive.outOfOrder} onNote={drive.note} />
+                <div className="grid grid-cols-2 gap-2 sm:grid-cols-[1fr_1fr_1fr_1fr_1.4fr]">
+                    <button type="button" className="key min-h-[88px] text-lg" disabled={unmarked === 0} onClick={drive.restUnaided}>
+                        {unmarked === STEPS.length ? 'All unaided' : 'Rest unaided'}
+                    </button>
+                    <button type="button" className="key min-h-[88px] text-lg" aria-pressed={stands.heldBack !== null} onClick={drive.heldBack}>
+                        Held back rightly
+                    </button>
+                    <div className="grid grid-rows-2 gap-1" role="group" aria-label="Taught in this round">
+                        <button type="button" className="key min-h-[42px]" aria-pressed={stands.taught?.taught === 'shown'} onClick={() => drive.taught('shown')}>
+                            Shown
+                        </button>
+                        <button type="button" className="key min-h-[42px]" aria-pressed={stands.taught?.taught === 'talked-through'} onClick={() => drive.taught('talked-through')}>
+                            Talked through
+                        </button>
+                    </div>
+                    <button type="button" className="key min-h-[88px] text-lg" disabled={!drive.undo} onClick={() => drive.undo?.()}>
+                        Undo
+                    </button>
+                    <button
+                        type="button"
+                        className="key col-span-2 min-h-[88px] text-2xl sm:col-span-1"
+                        data-tone="main"
+                        disabled={!drive.round}
+                        onClick={() => {
+                            drive.again();
+                            setStep('mirrors');
+                        }}
+                    >
+                        Round again
+                    </button>
+                </div>
+            </div>
+            <RoundList rounds={drive.rounds} openId={drive.round?.id ?? null} items={lesson.items} onOpen={drive.open} />
+        </div>
+    );
+}

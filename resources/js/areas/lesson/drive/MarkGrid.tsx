@@ -1,0 +1,62 @@
+import { OUTCOMES, STEPS, type Outcome, type Step } from '@/api/types';
+import type { Standing } from '@/queue/standing';
+import { StepIcon } from '@/strip/glyphs';
+import { Ink } from '@/strip/Ink';
+import { OUTCOME_WORDS, STEP_WORDS } from '@/strip/words';
+import { NoteKey } from './NoteKey';
+
+interface Props {
+    stands: Standing;
+    current: Step;
+    onCurrent: (step: Step) => void;
+    onMark: (step: Step, outcome: Outcome) => void;
+    onOutOfOrder: (step: Step) => void;
+    onNote: (step: Step, note: string) => void;
+}
+
+/** Five steps by five outcomes, one press each. A step that slipped in the order is said beside it. */
+export function MarkGrid({ stands, current, onCurrent, onMark, onOutOfOrder, onNote }: Props) {
+    return (
+        <div className="grid gap-2">
+            {STEPS.map((step) => {
+                const mark = stands.steps[step];
+                return (
+                    <div key={step} role="group" aria-label={STEP_WORDS[step]} onFocus={() => onCurrent(step)} className="grid grid-cols-5 gap-1 sm:grid-cols-[7.5rem_repeat(5,minmax(0,1fr))_5rem] sm:gap-2">
+                        <div className={`col-span-3 flex items-center gap-2 border-l-4 pl-2 sm:col-span-1 ${step === current ? 'border-now' : 'border-transparent'}`}>
+                            <StepIcon step={step} />
+                            <span className="text-lg font-bold">{STEP_WORDS[step]}</span>
+                        </div>
+                        <span className="col-span-2 sm:hidden">
+                            <Slip step={step} on={mark?.out_of_order ?? false} onPress={onOutOfOrder} />
+                        </span>
+                        {OUTCOMES.map((outcome) => (
+                            <button
+                                key={outcome}
+                                type="button"
+                                className="key min-h-[88px] min-w-0 flex-col !gap-1 !px-1 text-sm leading-tight sm:text-base"
+                                aria-pressed={mark?.outcome === outcome}
+                                aria-label={`${STEP_WORDS[step]} ${OUTCOME_WORDS[outcome]}`}
+                                onClick={() => onMark(step, outcome)}
+                            >
+                                <Ink outcome={outcome} />
+                                {OUTCOME_WORDS[outcome]}
+                            </button>
+                        ))}
+                        <span className="hidden gap-1 sm:grid sm:grid-rows-2">
+                            <Slip step={step} on={mark?.out_of_order ?? false} onPress={onOutOfOrder} />
+                            <NoteKey step={step} note={mark?.note ?? null} disabled={!mark} onNote={onNote} />
+                        </span>
+                    </div>
+                );
+            })}
+        </div>
+    );
+}
+
+function Slip({ step, on, onPress }: { step: Step; on: boolean; onPress: (step: Step) => void }) {
+    return (
+        <button type="button" className="key min-h-[42px] w-full !px-1 text-sm" aria-pressed={on} aria-label={`${STEP_WORDS[step]} out of order`} onClick={() => onPress(step)}>
+            order ⇄
+        </button>
+    );
+}

@@ -1,0 +1,21 @@
+import { useQuery } from '@tanstack/react-query';
+import { post } from '@/api/client';
+import type { ApproachPlan, Lesson, PlannedItem, Step } from '@/api/types';
+import { metres, STEP_WORDS } from '@/strip/words';
+import { StepLine } from '@/strip/StepLine';
+
+/** The place's strip, as small as it stays readable: where each step belongs, beside the keys that mark it. */
+export function SmallStrip({ lesson, item, step, onStep }: { lesson: Lesson; item: PlannedItem; step: Step; onStep: (step: Step) => void }) {
+    const inputs = { ...lesson.plan_defaults, ...item.place.approach, routine: item.routine };
+    const plan = useQuery({ queryKey: ['plan', inputs], queryFn: () => post<ApproachPlan>('compute/approach', inputs), staleTime: Infinity });
+    if (!plan.data) return null;
+    const now = plan.data.steps.find((candidate) => candidate.step === step)!;
+    return (
+        <figure>
+            <StepLine plan={plan.data} current={step} onStep={onStep} />
+            <figcaption className="sr-only">
+                {STEP_WORDS[step]} belongs at {metres(now.best_m)}
+            </figcaption>
+        </figure>
+    );
+}

@@ -1,0 +1,66 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { get, post } from '@/api/client';
+import type { Lesson, Place, PlannedItem } from '@/api/types';
+import { PlaceForm } from '@/places/PlaceForm';
+import { ROUTINE_WORDS } from '@/strip/words';
+import { Sheet } from '@/ui/Sheet';
+import { useLesson } from '../useLesson';
+
+interface Props {
+    lesson: Lesson;
+    open: boolean;
+    onOpenChange: (open: boolean) => void;
+    onAdded: (id: string) => void;
+}
+
+/** Chooses a place of the school for the lesson, or describes a new one on the spot. */
+export function AddPlace({ lesson, open, onOpenChange, onAdded }: Props) {
+    const client = useQueryClient();
+    const { refresh } = useLesson(lesson.id);
+    const [describing, setDescribing] = useState(false);
+    const [words, setWords] = useState('');
+    const places = useQuery({ queryKey: ['places'], queryFn: () => get<Place[]>('places'), enabled: open });
+    const add = async (place: Place) => {
+        const item = await post<PlannedItem>(`lessons/${lesson.id}/items`, { place_id: place.id });
+        await refresh();
+        onAdded(item.id);
+        onOpenChange(false);
+        setDescribing(false);
+    };
+    const found = places.data?.filter((place) => `${place.name} ${ROUTINE_WORDS[place.routine]}`.toLowerCase().includes(words.toLowerCase())) ?? [];
+    const nothing = places.data?.length === 0;
+    return (
+        <Sheet title="Add a place" open={open} onOpenChange={onOpenChange}>
+            {describing || nothing ? (
+                <PlaceForm
+                    onKept={async (place) => {
+                        await client.invalidateQueries({ queryKey: ['places'] });
+                        await add(place);
+                    }}
+                />
+            ) : (
+                <>
+                    <div className="flex gap-3">
+                        <input className="entry" placeholder="Name or routine" aria-label="Search places" value={words} onChange={(event) => setWords(event.target.value)} />
+                        <button type="button" className="key whitespace-nowrap" onClick={() => setDescribing(true)}>
+                            New place
+                        </button>
+                    </div>
+                    <ul>
+                        {found.map((place) => (
+                            <li key={place.id} className="border-hair border-b">
+                                <button type="button" className="hover:bg-wash min-h-14 w-full px-2 py-2 text-left" onClick={() => void add(place)}>
+                                    <span className="block font-semibold">{place.name}</span>
+                                    <span className="text-quiet text-sm">
+                                        {ROUTINE_WORDS[place.routine]} · {place.approach.limit_mph ?? 30} mph
+                                    </span>
+                                </button>
+                            </li>
+                        ))}
+                    </ul>
+                </>
+            )}
+        </Sheet>
+    );
+}

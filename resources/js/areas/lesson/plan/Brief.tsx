@@ -1,0 +1,39 @@
+import { useMemo, useState } from 'react';
+import { ApproachView } from '@/approach/ApproachView';
+import type { Conditions } from '@/approach/Controls';
+import type { ApproachInputs, Lesson, PlannedItem } from '@/api/types';
+import { ROUTINE_WORDS } from '@/strip/words';
+
+/** Everything to explain one place at the kerb. */
+export function Brief({ lesson, item }: { lesson: Lesson; item: PlannedItem }) {
+    const { approach } = item.place;
+    const [conditions, setConditions] = useState<Conditions>({ speed: approach.limit_mph ?? 30, gradient: approach.gradient ?? 0, surface: 'dry', follower: false });
+    const inputs = useMemo<ApproachInputs>(() => ({ ...lesson.plan_defaults, ...approach, routine: item.routine }), [lesson.plan_defaults, approach, item.routine]);
+    return (
+        <section aria-label={`Brief: ${item.place.name}`} className="grid gap-2">
+            <div className="flex flex-wrap items-baseline justify-between gap-x-6">
+                <h2 className="text-2xl">{item.place.name}</h2>
+                <p className="text-quiet">
+                    {ROUTINE_WORDS[item.routine]} · {describe(approach)}
+                </p>
+            </div>
+            {item.place.note && <p>{item.place.note}</p>}
+            <ApproachView inputs={inputs} conditions={conditions} onConditions={setConditions} />
+            <button type="button" className="key screen-only justify-self-start" onClick={() => window.print()}>
+                Print this brief
+            </button>
+        </section>
+    );
+}
+
+function describe(approach: PlannedItem['place']['approach']): string {
+    return [
+        `${approach.limit_mph ?? 30} mph limit`,
+        approach.control === 'stop' ? 'stop line' : approach.control === 'give-way' ? 'give-way line' : null,
+        approach.view_from_m !== undefined ? `view from ${approach.view_from_m} m` : approach.view ? `${approach.view} view` : null,
+        approach.one_way ? 'one-way' : null,
+        approach.room_m ? `${approach.room_m} m of room` : null,
+    ]
+        .filter(Boolean)
+        .join(', ');
+}

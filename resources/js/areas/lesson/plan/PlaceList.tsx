@@ -1,0 +1,82 @@
+import { useState } from 'react';
+import { post, put, remove } from '@/api/client';
+import type { Lesson, PlannedItem } from '@/api/types';
+import { ROUTINE_WORDS } from '@/strip/words';
+import { useNotice } from '@/ui/Notice';
+import { Empty } from '@/ui/State';
+import { useLesson } from '../useLesson';
+import { AddPlace } from './AddPlace';
+
+/** The places of the lesson in order, on a line that adds up. */
+export function PlaceList({ lesson, openId, onOpen }: { lesson: Lesson; openId: string | null; onOpen: (id: string) => void }) {
+    const [adding, setAdding] = useState(false);
+    const { refresh } = useLesson(lesson.id);
+    const notice = useNotice();
+    const planned = lesson.items.reduce((sum, item) => sum + item.minutes, 0);
+    const over = planned - lesson.minutes;
+    const move = async (item: PlannedItem, by: -1 | 1) => {
+        const ids = lesson.items.map((candidate) => candidate.id);
+        const from = ids.indexOf(item.id);
+        ids.splice(from, 1);
+        ids.splice(from + by, 0, item.id);
+        await put(`lessons/${lesson.id}/order`, { items: ids });
+        await refresh();
+    };
+    const takeOff = async (item: PlannedItem) => {
+        await remove(`items/${item.id}`);
+        await refresh();
+        notice({ text: `${item.place.name} is off the plan.`, undo: () => void post(`items/${item.id}/restore`).then(refresh) });
+    };
+    return (
+        <section aria-label="Places of this lesson" className="grid gap-2">
+            {lesson.items.length === 0 ? (
+                <Empty title="No places yet">
+                    <p>Choose a junction, easy before hard; its plan opens here.</p>
+                    <button type="button" className="key justify-self-start" data-tone="main" onClick={() => setAdding(true)}>
+                        Add a place
+                    </button>
+                </Empty>
+            ) : (
+                <ol className="screen-only flex flex-wrap gap-2">
+                    {lesson.items.map((item, i) => {
+                        const open = item.id === openId;
+                        return (
+                            <li key={item.id} className={`flex max-w-full min-w-0 rounded-lg border-2 ${open ? 'border-ink' : 'border-hair'}`}>
+                                <button type="button" className="min-h-14 min-w-0 px-3 py-1 text-left" aria-pressed={open} onClick={() => onOpen(item.id)}>
+                                    <span className={`block truncate ${open ? 'font-bold' : ''}`}>
+                                        {i + 1}. {item.place.name}
+                                    </span>
+                                    <span className="text-quiet block truncate text-sm">
+                                        {ROUTINE_WORDS[item.routine]} · {item.minutes} min
+                                    </span>
+                                </button>
+                                {open && (
+                                    <span className="flex">
+                                        <button type="button" className="min-w-12 text-xl disabled:opacity-40" aria-label={`${item.place.name}: earlier`} disabled={i === 0} onClick={() => void move(item, -1)}>
+                                            ←
+                                        </button>
+                                        <button type="button" className="min-w-12 text-xl disabled:opacity-40" aria-label={`${item.place.name}: later`} disabled={i === lesson.items.length - 1} onClick={() => void move(item, 1)}>
+                                            →
+                                        </button>
+                                        <button type="button" className="min-w-12 text-lg" aria-label={`Take ${item.place.name} off the plan`} onClick={() => void takeOff(item)}>
+                                            ✕
+                                        </button>
+                                    </span>
+                                )}
+                            </li>
+                        );
+                    })}
+                    <li className="flex items-center gap-3">
+                        <button type="button" className="key min-h-14" onClick={() => setAdding(true)}>
+                            Add a place
+                        </button>
+                        <span className={over > 0 ? 'font-semibold' : 'text-quiet'}>
+                            {planned} of {lesson.minutes} min{over > 0 && `: ${over} too many`}
+                        </span>
+                    </li>
+                </ol>
+            )}
+            <AddPlace lesson={lesson} open={adding} onOpenChange={setAdding} onAdded={onOpen} />
+        </section>
+    );
+}

@@ -1,0 +1,74 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { get, post, remove } from '@/api/client';
+import type { Place } from '@/api/types';
+import { benchAddress } from '@/approach/address';
+import { PlaceForm } from '@/places/PlaceForm';
+import { ROUTINE_WORDS } from '@/strip/words';
+import { useNotice } from '@/ui/Notice';
+import { Sheet } from '@/ui/Sheet';
+import { Empty, Failed, Waiting } from '@/ui/State';
+
+/** Where can I teach this? */
+export function PlacesPage() {
+    const client = useQueryClient();
+    const notice = useNotice();
+    const [editing, setEditing] = useState<Place | 'new' | null>(null);
+    const places = useQuery({ queryKey: ['places'], queryFn: () => get<Place[]>('places') });
+    const refresh = () => client.invalidateQueries({ queryKey: ['places'] });
+    const putAway = async (place: Place) => {
+        await remove(`places/${place.id}`);
+        await refresh();
+        notice({ text: `${place.name} is put away.`, undo: () => void post(`places/${place.id}/restore`).then(refresh) });
+    };
+    if (places.isLoading) return <Waiting />;
+    if (!places.data) return <Failed error={places.error} retry={() => void places.refetch()} />;
+    return (
+        <div className="grid gap-6">
+            <header className="flex flex-wrap items-center justify-between gap-4">
+                <h1 className="text-3xl">Places</h1>
+                <button type="button" className="key" data-tone={places.data.length ? undefined : 'main'} onClick={() => setEditing('new')}>
+                    New place
+                </button>
+            </header>
+            {places.data.length === 0 && (
+                <Empty title="No places yet">
+                    <p>Describe the first junction you teach at: its name, the limit, the line and the view are enough for a plan.</p>
+                </Empty>
+            )}
+            <ul>
+                {places.data.map((place) => (
+                    <li key={place.id} className="border-hair flex flex-wrap items-center gap-x-4 border-b py-2">
+                        <div className="min-w-60 flex-1">
+                            <h2 className="text-lg">{place.name}</h2>
+                            <p className="text-quiet text-sm">
+                                {ROUTINE_WORDS[place.routine]} · {place.approach.limit_mph ?? 30} mph{place.note && ` · ${place.note}`}
+                            </p>
+                        </div>
+                        <Link className="key" to={benchAddress({ ...place.approach, routine: place.routine })}>
+                            Plan
+                        </Link>
+                        <button type="button" className="key" onClick={() => setEditing(place)}>
+                            Change
+                        </button>
+                        <button type="button" className="key" data-tone="bare" onClick={() => void putAway(place)}>
+                            Put away
+                        </button>
+                    </li>
+                ))}
+            </ul>
+            <Sheet title={editing === 'new' ? 'New place' : 'Change the place'} open={editing !== null} onOpenChange={(open) => !open && setEditing(null)}>
+                {editing && (
+                    <PlaceForm
+                        place={editing === 'new' ? undefined : editing}
+                        onKept={() => {
+                            setEditing(null);
+                            void refresh();
+                        }}
+                    />
+                )}
+            </Sheet>
+        </div>
+    );
+}

@@ -1,0 +1,131 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { get } from '@/api/client';
+import type { LessonLine, Today } from '@/api/types';
+import { useClock, useSession } from '@/app/session';
+import { StepIcon } from '@/strip/glyphs';
+import { ROUTINE_WORDS } from '@/strip/words';
+import { Empty, Failed, Waiting } from '@/ui/State';
+import { DayLine } from './DayLine';
+import { NewLesson } from './NewLesson';
+
+/** Who is next, and am I ready for them? */
+export function TodayPage() {
+    const clock = useClock();
+    const { user } = useSession();
+    const [booking, setBooking] = useState(false);
+    const today = useQuery({ queryKey: ['today'], queryFn: () => get<Today>('today') });
+    if (today.isLoading) return <Waiting />;
+    if (today.error || !today.data) return <Failed error={today.error} retry={() => void today.refetch()} />;
+    const { lessons, next, unfinished } = today.data;
+    return (
+        <div className="grid gap-8">
+            <header className="flex flex-wrap items-end justify-between gap-4">
+                <div>
+                    <h1 className="text-3xl sm:text-4xl">{clock.day(new Date())}</h1>
+                    <p className="text-quiet">{user.name}</p>
+                </div>
+                <button type="button" className="key" onClick={() => setBooking(true)}>
+                    New lesson
+                </button>
+            </header>
+            {lessons.length > 0 ? <DayLine lessons={lessons} nextId={next?.id} /> : <p className="text-quiet">No lessons today.</p>}
+            {next ? <Next lesson={next} isToday={lessons.some((lesson) => lesson.id === next.id)} /> : <Nothing onBook={() => setBooking(true)} />}
+            {unfinished.length > 0 && <Unfinished lessons={unfinished} />}
+            <NewLesson open={booking} onOpenChange={setBooking} />
+        </div>
+    );
+}
+
+function Next({ lesson, isToday }: { lesson: NonNullable<Today['next']>; isToday: boolean }) {
+    const clock = useClock();
+    return (
+        <section aria-labelledby="next" className="grid gap-6 lg:grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)]">
+            <div className="grid content-start gap-4">
+                <p className="text-quiet -mb-3 font-semibold">Next · {isToday ? clock.time(lesson.starts_at) : `${clock.day(lesson.starts_at)}, ${clock.time(lesson.starts_at)}`}</p>
+                <h2 id="next" className="text-4xl break-words sm:text-5xl">
+                    {lesson.learner.name}
+                </h2>
+                <p>
+                    {lesson.minutes} minutes in {lesson.vehicle.name.toLowerCase()}
+                    {lesson.learner.pick_up && <> from {lesson.learner.pick_up}</>}
+                </p>
+                <p className="border-now border-l-4 pl-4 text-xl">{lesson.aim ?? 'No aim yet: choose one on the plan.'}</p>
+                <div className="flex flex-wrap gap-3">
+                    <Link to={`/lessons/${lesson.id}/plan`} className="key" data-tone="main">
+                        Open the lesson
+                    </Link>
+                    <Link to={`/learners/${lesson.learner.id}`} className="key">
+                        Record
+                    </Link>
+                </div>
+            </div>
+            <div className="grid content-start gap-6">
+                <div>
+                    <h3 className="border-hair border-b-2 pb-2 text-lg">Places</h3>
+                    {lesson.items.length === 0 && <p className="text-quiet py-3">None yet.</p>}
+                    <ol>
+                        {lesson.items.map((item) => (
+                            <li key={item.id} className="border-hair flex min-h-14 items-center gap-3 border-b py-2">
+                                <StepIcon step="position" side={item.routine.endsWith('left') ? 'left' : 'right'} />
+                                <span className="min-w-0 flex-1">
+                                    <span className="block font-semibold">{item.place.name}</span>
+                                    <span className="text-quiet text-sm">{ROUTINE_WORDS[item.routine]}</span>
+                                </span>
+                                <span className="text-quiet whitespace-nowrap">{item.minutes} min</span>
+                            </li>
+                        ))}
+                    </ol>
+                </div>
+                {lesson.promised.length > 0 && (
+                    <div>
+                        <h3 className="border-hair border-b-2 pb-2 text-lg">Promised last time</h3>
+                        <ul className="grid gap-1 pt-3">
+                            {lesson.promised.map((promise) => (
+                                <li key={promise.id}>
+                                    {promise.text}
+                                    {promise.kind === 'homework' && <span className="text-quiet"> · homework</span>}
+                                </li>
+                            ))}
+                        </ul>
+                    </div>
+                )}
+            </div>
+        </section>
+    );
+}
+
+function Nothing({ onBook }: { onBook: () => void }) {
+    return (
+        <Empty title="No lesson is booked">
+            <p>Book the next one, and it opens here with its plan.</p>
+            <button type="button" className="key justify-self-start" data-tone="main" onClick={onBook}>
+                Book a lesson
+            </button>
+        </Empty>
+    );
+}
+
+function Unfinished({ lessons }: { lessons: LessonLine[] }) {
+    const clock = useClock();
+    return (
+        <section aria-labelledby="open">
+            <h2 id="open" className="border-hair border-b-2 pb-2 text-lg">
+                Still open
+            </h2>
+            <ul>
+                {lessons.map((lesson) => (
+                    <li key={lesson.id} className="border-hair flex min-h-14 flex-wrap items-center gap-x-4 border-b">
+                        <Link className="link min-h-12 content-center font-semibold" to={`/lessons/${lesson.id}/debrief`}>
+                            {lesson.learner.name}
+                        </Link>
+                        <span className="text-quiet">
+                            {clock.day(lesson.starts_at)}, {clock.time(lesson.starts_at)} · marks and debrief not closed
+                        </span>
+                    </li>
+                ))}
+            </ul>
+        </section>
+    );
+}

@@ -1,0 +1,25 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { Problem } from '@/api/client';
+import { App } from '@/app/App';
+import { NoticeProvider } from '@/ui/Notice';
+
+const client = new QueryClient({
+    defaultOptions: {
+        queries: {
+            staleTime: 15_000,
+            retry: (tries, error) => error instanceof Problem && error.isOutOfReach && tries < 2,
+        },
+    },
+});
+
+createRoot(document.getElementById('root')!).render(
+    <StrictMode>
+        <QueryClientProvider client={client}>
+            <NoticeProvider>
+                <App />
+            </NoticeProvider>
+        </QueryClientProvider>
+    </StrictMode>,
+);

@@ -1,0 +1,120 @@
+import { post, put } from '@/api/client';
+import type { Place, RoadInputs, RoutineCode, Stretch } from '@/api/types';
+import { ROUTINE_WORDS } from '@/strip/words';
+import { Field } from '@/ui/Field';
+import { useForm } from '@/ui/useForm';
+import { StretchList } from './StretchList';
+
+interface Props {
+    place?: Place;
+    onKept: (place: Place) => void;
+}
+
+/** Describes a junction by what can be seen and paced out there. What is left empty takes the named default. */
+export function PlaceForm({ place, onKept }: Props) {
+    const road = place?.approach ?? {};
+    const form = useForm({
+        name: place?.name ?? '',
+        routine: place?.routine ?? ('emerge-right' as RoutineCode),
+        limit_mph: road.limit_mph ?? 30,
+        control: road.control ?? '',
+        view: road.view_from_m !== undefined ? 'measured' : (road.view ?? 'open'),
+        view_from_m: road.view_from_m ?? 10,
+        slope: Math.round((road.gradient ?? 0) * 100),
+        one_way: road.one_way ?? false,
+        road_width_m: road.road_width_m?.toString() ?? '',
+        room_m: road.room_m?.toString() ?? '',
+        openings: road.openings ?? ([] as Stretch[]),
+        parked: road.parked ?? ([] as Stretch[]),
+        note: place?.note ?? '',
+    });
+    const { values, errors, set } = form;
+    const emerges = values.routine.startsWith('emerge');
+    const approach: RoadInputs = {
+        limit_mph: values.limit_mph,
+        ...(emerges && values.control ? { control: values.control as RoadInputs['control'] } : {}),
+        ...(values.view === 'measured' ? { view_from_m: values.view_from_m } : { view: values.view as RoadInputs['view'] }),
+        ...(values.slope ? { gradient: values.slope / 100 } : {}),
+        ...(values.one_way ? { one_way: true } : {}),
+        ...(values.road_width_m ? { road_width_m: Number(values.road_width_m) } : {}),
+        ...(values.room_m ? { room_m: Number(values.room_m) } : {}),
+        ...(values.openings.length ? { openings: values.openings } : {}),
+        ...(values.parked.length ? { parked: values.parked } : {}),
+        ...(road.turn_radius_m ? { turn_radius_m: road.turn_radius_m } : {}),
+    };
+    const keep = () =>
+        form.submit(async () => {
+            const body = { name: values.name, routine: values.routine, note: values.note, approach };
+            onKept(place ? await put<Place>(`places/${place.id}`, body) : await post<Place>('places', body));
+        });
+    return (
+        <form
+            className="grid gap-4"
+            onSubmit={(event) => {
+                event.preventDefault();
+                void keep();
+            }}
+        >
+            <Field label="Name" hint="From which road into which." errors={errors.name}>
+                <input required maxLength={160} value={values.name} onChange={(event) => set('name', event.target.value)} />
+            </Field>
+            <Field label="Routine" errors={errors.routine}>
+                <select value={values.routine} onChange={(event) => set('routine', event.target.value as RoutineCode)}>
+                    {Object.entries(ROUTINE_WORDS).map(([code, words]) => (
+                        <option key={code} value={code}>
+                            {words}
+                        </option>
+                    ))}
+                </select>
+            </Field>
+            <div className="grid gap-4 sm:grid-cols-2">
+                <Field label="Limit, mph" errors={errors['approach.limit_mph']}>
+                    <input type="number" required min={5} max={100} value={values.limit_mph} onChange={(event) => set('limit_mph', event.target.valueAsNumber)} />
+                </Field>
+                <Field label="Slope, %" hint="Uphill +, downhill −" errors={errors['approach.gradient']}>
+                    <input type="number" min={-30} max={30} value={values.slope} onChange={(event) => set('slope', event.target.valueAsNumber || 0)} />
+                </Field>
+                {emerges && (
+                    <Field label="Line" errors={errors['approach.control']}>
+                        <select value={values.control} onChange={(event) => set('control', event.target.value as typeof values.control)}>
+                            <option value="">Give way</option>
+                            <option value="stop">Stop</option>
+                        </select>
+                    </Field>
+                )}
+                <Field label="View into the other road" errors={errors['approach.view']}>
+                    <select value={values.view} onChange={(event) => set('view', event.target.value as typeof values.view)}>
+                        <option value="open">Open: from 20 m or more</option>
+                        <option value="restricted">Restricted</option>
+                        <option value="closed">Closed: only from the line</option>
+                        <option value="measured">Measured</option>
+                    </select>
+                </Field>
+                {values.view === 'measured' && (
+                    <Field label="View opens at, m" errors={errors['approach.view_from_m']}>
+                        <input type="number" min={0} max={200} value={values.view_from_m} onChange={(event) => set('view_from_m', event.target.valueAsNumber)} />
+                    </Field>
+                )}
+                <Field label="Road, kerb to kerb, m" hint="Empty: 7.3, assumed" errors={errors['approach.road_width_m']}>
+                    <input inputMode="decimal" value={values.road_width_m} onChange={(event) => set('road_width_m', event.target.value)} />
+                </Field>
+                <Field label="Room before the line, m" hint="Only where it is short" errors={errors['approach.room_m']}>
+                    <input inputMode="decimal" value={values.room_m} onChange={(event) => set('room_m', event.target.value)} />
+                </Field>
+            </div>
+            <label className="flex min-h-12 items-center gap-3">
+                <input type="checkbox" className="size-6" checked={values.one_way} onChange={(event) => set('one_way', event.target.checked)} />
+                Our road is one-way
+            </label>
+            <StretchList title="Openings before ours" value={values.openings} onChange={(openings) => set('openings', openings)} errors={errors} field="openings" />
+            <StretchList title="Parked cars" value={values.parked} onChange={(parked) => set('parked', parked)} errors={errors} field="parked" />
+            <Field label="Note" errors={errors.note}>
+                <input maxLength={500} value={values.note} onChange={(event) => set('note', event.target.value)} />
+            </Field>
+            {form.message && <p role="alert" className="font-semibold">▸ {form.message}</p>}
+            <button type="submit" className="key" data-tone="main" disabled={form.busy}>
+                Keep the place
+            </button>
+        </form>
+    );
+}

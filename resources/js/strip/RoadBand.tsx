@@ -1,0 +1,121 @@
+import type { ApproachPlan, PlanStep, Stretch } from '@/api/types';
+import type { StripLayout } from './layout';
+import { readAt } from './scale';
+
+/** The road from above on the strip's own axis: kerbs, openings, parked cars, our path, the view that opens, the road we meet. */
+export function RoadBand({ plan, layout, current }: { plan: ApproachPlan; layout: StripLayout; current: PlanStep }) {
+    const { road, scale } = layout;
+    const { place } = plan;
+    const footway = 9;
+    const lineX = road.lineX;
+    const emerges = plan.routine.startsWith('emerge');
+    const upper = (stretch: Stretch) => (stretch.side === 'left') === true;
+    return (
+        <g>
+            <rect x={4} y={road.top - footway} width={lineX - 4} height={road.bottom - road.top + 2 * footway} fill="var(--verge)" />
+            <rect x={4} y={road.top} width={lineX - 4} height={road.bottom - road.top} fill="var(--road)" />
+            {emerges ? (
+                <rect x={lineX} y={road.top - footway - 6} width={scale.width - lineX} height={road.bottom - road.top + 2 * footway + 12} fill="var(--road)" />
+            ) : (
+                <SideRoad plan={plan} layout={layout} />
+            )}
+            {place.openings.map((opening) => (
+                <rect
+                    key={`${opening.side}${opening.from_m}`}
+                    x={scale.x(Math.min(opening.from_m, scale.from))}
+                    y={upper(opening) ? road.top - footway - 5 : road.bottom - 1}
+                    width={Math.max(0, scale.x(opening.to_m) - scale.x(Math.min(opening.from_m, scale.from)))}
+                    height={footway + 6}
+                    fill="var(--road)"
+                />
+            ))}
+            <View plan={plan} layout={layout} />
+            <g stroke="var(--line)" strokeWidth={1.5}>
+                <line x1={4} x2={lineX} y1={road.top} y2={road.top} />
+                <line x1={4} x2={lineX} y1={road.bottom} y2={road.bottom} />
+            </g>
+            {!place.one_way && <line x1={4} x2={lineX - 4} y1={road.y(place.road_width_m / 2)} y2={road.y(place.road_width_m / 2)} stroke="var(--paper)" strokeWidth={2} strokeDasharray="14 9" />}
+            {place.parked.map((cars) => (
+                <rect
+                    key={`${cars.side}${cars.from_m}`}
+                    x={scale.x(Math.min(cars.from_m, scale.from))}
+                    y={upper(cars) ? road.top + 2 : road.bottom - 2 - 1.9 * road.pixelsPerMetre}
+                    width={Math.max(4, scale.x(cars.to_m) - scale.x(Math.min(cars.from_m, scale.from)))}
+                    height={1.9 * road.pixelsPerMetre}
+                    rx={3}
+                    fill="var(--line)"
+                    stroke="var(--ink)"
+                />
+            ))}
+            {emerges && <Line plan={plan} layout={layout} />}
+            <path d={road.path} fill="none" stroke="var(--ink)" strokeWidth={2.5} strokeDasharray="1 0" />
+            <Car plan={plan} layout={layout} current={current} />
+        </g>
+    );
+}
+
+/** Off the main road: the mouth of the side road beyond the point where steering starts. */
+function SideRoad({ plan, layout }: { plan: ApproachPlan; layout: StripLayout }) {
+    const { road, scale } = layout;
+    const up = plan.turn_side === 'left';
+    const mouth = Math.max(14, scale.width - road.lineX - 8);
+    return (
+        <g>
+            <rect x={road.lineX} y={road.top} width={scale.width - road.lineX} height={road.bottom - road.top} fill="var(--road)" />
+            <rect x={road.lineX + 6} y={up ? road.top - 16 : road.bottom - 1} width={mouth} height={17} fill="var(--road)" />
+            <line x1={road.lineX} x2={road.lineX} y1={road.top} y2={road.bottom} stroke="var(--ink)" strokeWidth={1.5} strokeDasharray="3 3" />
+        </g>
+    );
+}
+
+/** Give-way or stop line across our half. */
+function Line({ plan, layout }: { plan: ApproachPlan; layout: StripLayout }) {
+    const { road } = layout;
+    const { place } = plan;
+    const from = road.y(0);
+    const to = road.y(place.one_way ? place.road_width_m : place.road_width_m / 2);
+    const stop = place.control === 'stop';
+    return (
+        <g stroke="var(--paper)" strokeWidth={stop ? 5 : 2.5} strokeDasharray={stop ? undefined : '6 4'}>
+            <line x1={road.lineX - 2} x2={road.lineX - 2} y1={from} y2={to} />
+            {!stop && <line x1={road.lineX - 7} x2={road.lineX - 7} y1={from} y2={to} />}
+        </g>
+    );
+}
+
+/** From the driver's place where the view opens, both ways along the road we meet. */
+function View({ plan, layout }: { plan: ApproachPlan; layout: StripLayout }) {
+    const { road, scale } = layout;
+    const from = scale.x(Math.min(plan.place.view_from_m, scale.from));
+    const y = road.y(plan.place.lateral_target_m);
+    const spread = (road.bottom - road.top) / 2 + 14;
+    const middle = (road.top + road.bottom) / 2;
+    return <polygon points={`${from},${y} ${scale.width},${middle - spread} ${scale.width},${middle + spread}`} fill="var(--ink)" opacity={0.1} />;
+}
+
+/** Our car where the current step belongs, its indicator on once the signal is given, its brake lights once it brakes. */
+function Car({ plan, layout, current }: { plan: ApproachPlan; layout: StripLayout; current: PlanStep }) {
+    const { road, scale } = layout;
+    const { distance_m, lateral_m } = plan.profile;
+    const at = Math.min(current.best_m, scale.from);
+    const length = Math.max(14, plan.place.car_length_m * scale.pixelsPerMetre);
+    const width = Math.max(7, plan.place.car_width_m * road.pixelsPerMetre);
+    const x = scale.x(at) - length;
+    const y = road.y(readAt(distance_m, lateral_m, at)) - width / 2;
+    const signalling = current.best_m <= plan.steps.find((step) => step.step === 'signal')!.best_m;
+    const braking = plan.phases.some((phase) => phase.brake && current.best_m <= phase.from_m && current.best_m > phase.to_m);
+    const indicatorY = plan.turn_side === 'left' ? y + 1 : y + width - 1;
+    return (
+        <g>
+            <rect x={x} y={y} width={length} height={width} rx={3.5} fill="var(--paper)" stroke="var(--ink)" strokeWidth={2} />
+            <line x1={x + length * 0.68} x2={x + length * 0.68} y1={y + 2} y2={y + width - 2} stroke="var(--ink)" strokeWidth={1.5} />
+            {braking && <path d={`M${x},${y + 2} v${width - 4}`} stroke="var(--ink)" strokeWidth={5} />}
+            {signalling && (
+                <g fill="var(--now-fill)" stroke="var(--ink)" strokeWidth={1}>
+                    <circle cx={x + 2} cy={indicatorY} r={3.6} />
+                    <circle cx={x + length - 2} cy={indicatorY} r={3.6} />
+                </g>
+            )}
+        </g>
+    );
+}

@@ -1,0 +1,161 @@
+import type { ApproachPlan, Step } from '@/api/types';
+import { makeScale, metreTicks, readAt, secondTicks, type Scale } from './scale';
+
+/** Everything the strip draws, as numbers: no drawing in here, and nothing of the trade. */
+export interface StripLayout {
+    scale: Scale;
+    height: number;
+    seconds: { second: number; x: number }[];
+    metres: { metres: number; x: number }[];
+    rows: StepRow[];
+    rule: { x: number; metres: number } | null;
+    sayAt: { x: number; outside: boolean; metres: number };
+    speed: { top: number; bottom: number; line: string; hatches: { d: string; hard: number }[]; labels: { x: number; y: number; text: string }[] };
+    gears: { x: number; width: number; gear: number }[];
+    gearTop: number;
+    road: Road;
+    axisY: number;
+}
+
+export interface StepRow {
+    step: Step;
+    y: number;
+    best: { x: number; metres: number };
+    window: { x: number; width: number };
+    label: { x: number; anchor: 'start' | 'end' };
+    figure: { x: number; anchor: 'start' | 'end' };
+}
+
+export interface Road {
+    top: number;
+    bottom: number;
+    /** Screen y of a lateral place, metres from the nearside kerb. */
+    y: (lateral: number) => number;
+    nearIsTop: boolean;
+    path: string;
+    lineX: number;
+    pixelsPerMetre: number;
+}
+
+export const ROW = 34;
+const TOP = 26;
+const GLYPH = 18;
+
+export interface LayoutOptions {
+    width: number;
+    /** Metres shown; the plan decides when left out. */
+    from?: number;
+    compact?: boolean;
+}
+
+/** How far back a plan wants to be seen: to its mirrors and a little more. */
+export function wantedFrom(plan: ApproachPlan): number {
+    const mirrors = plan.steps[0]!.best_m;
+    return Math.max(20, Math.ceil((mirrors * 1.12) / 10) * 10);
+}
+
+export function layOut(plan: ApproachPlan, { width, from, compact = false }: LayoutOptions): StripLayout {
+    const shown = from ?? wantedFrom(plan);
+    const scale = makeScale(width, shown, Math.max(6, (shown * 22) / Math.max(width - 30, 200)), 4);
+    const rowsBottom = TOP + plan.steps.length * ROW;
+    const speedTop = rowsBottom + (compact ? 4 : 26);
+    const speedBottom = speedTop + (compact ? 36 : 84);
+    const gearTop = speedBottom + 3;
+    const road = layRoad(plan, scale, gearTop + (plan.steps[0]!.gear === null ? 12 : 30), compact);
+    const axisY = road.bottom + 26;
+    return {
+        scale,
+        height: axisY + 16,
+        seconds: secondTicks(plan.profile.distance_m, plan.profile.time_s, scale, 24),
+        metres: metreTicks(shown, width < 500 ? 6 : 12).map((metres) => ({ metres, x: scale.x(metres) })),
+        rows: plan.steps.map((step, i) => layRow(step, scale, TOP + 4 + i * ROW + ROW / 2, width)),
+        rule: plan.signal_rule_m === null || plan.signal_rule_m > shown ? null : { x: scale.x(plan.signal_rule_m), metres: plan.signal_rule_m },
+        sayAt: { x: scale.x(Math.min(plan.say_at_m, shown)), outside: plan.say_at_m > shown, metres: plan.say_at_m },
+        speed: laySpeed(plan, scale, speedTop, speedBottom, compact),
+        gears: layGears(plan, scale),
+        gearTop,
+        road,
+        axisY,
+    };
+}
+
+function layRow(step: ApproachPlan['steps'][number], scale: Scale, y: number, width: number): StepRow {
+    const clip = (metres: number) => Math.min(scale.from, metres);
+    const x = scale.x(clip(step.earliest_m));
+    const end = scale.x(clip(step.latest_m));
+    const best = scale.x(clip(step.best_m));
+    const start = Math.min(x, best - GLYPH);
+    const stop = Math.max(end, best + GLYPH);
+    // The name stands before the window where there is room for it, otherwise after it.
+    const before = start > 92;
+    const after = stop + 8;
+    return {
+        step: step.step,
+        y,
+        best: { x: best, metres: step.best_m },
+        window: { x, width: Math.max(3, end - x) },
+        label: before ? { x: start - 8, anchor: 'end' } : { x: after, anchor: 'start' },
+        figure: before
+            ? after < width - 130
+                ? { x: after, anchor: 'start' }
+                : { x: start - 96, anchor: 'end' }
+            : { x: after + 76, anchor: 'start' },
+    };
+}
+
+function laySpeed(plan: ApproachPlan, scale: Scale, top: number, bottom: number, compact: boolean): StripLayout['speed'] {
+    const { distance_m: distances, speed_mps: speeds } = plan.profile;
+    const fastest = Math.max(...speeds);
+    const y = (speed: number) => bottom - (speed / fastest) * (bottom - top);
+    const at = (metres: number) => `${scale.x(metres).toFixed(1)},${y(readAt(distances, speeds, metres)).toFixed(1)}`;
+    const within = [scale.from, ...distances.filter((metres) => metres < scale.from)];
+    const hatches = plan.phases
+        .filter((phase) => phase.brake && phase.from_m > phase.to_m)
+        .map((phase) => {
+            const from = Math.min(phase.from_m, scale.from);
+            const points = [from, ...distances.filter((metres) => metres < from && metres > phase.to_m), phase.to_m].map(at);
+            return { d: `M${scale.x(from).toFixed(1)},${bottom} L${points.join(' L')} L${scale.x(phase.to_m).toFixed(1)},${bottom} Z`, hard: phase.decel_mps2 };
+        });
+    const words: Record<string, string> = { 'easing-off': 'off the gas', gentle: 'gentle', firm: 'firm', crawl: 'crawl', holding: 'hold' };
+    let free = -Infinity;
+    const labels = compact
+        ? []
+        : plan.phases.flatMap((phase) => {
+              const text = words[phase.phase];
+              const middle = (Math.min(phase.from_m, scale.from) + phase.to_m) / 2;
+              const x = scale.x(phase.phase === 'easing-off' ? Math.min(phase.from_m, scale.from) : middle);
+              if (!text || x < free) return [];
+              free = x + text.length * 8 + 10;
+              return [{ x, y: Math.min(y(readAt(distances, speeds, middle)) - 10, bottom - 6), text }];
+          });
+    return { top, bottom, line: `M${within.map(at).join(' L')}`, hatches, labels };
+}
+
+function layGears(plan: ApproachPlan, scale: Scale): StripLayout['gears'] {
+    const { distance_m: distances, gear } = plan.profile;
+    const blocks: StripLayout['gears'] = [];
+    let start = scale.from;
+    for (let i = 1; i < distances.length; i++) {
+        const last = i === distances.length - 1;
+        const before = gear[i - 1];
+        if (before == null || (!last && gear[i] === before)) continue;
+        const end = Math.min(distances[i]!, scale.from);
+        if (end < start) blocks.push({ x: scale.x(start), width: Math.max(0, scale.x(end) - scale.x(start) - 2), gear: before });
+        start = end;
+    }
+    return blocks;
+}
+
+function layRoad(plan: ApproachPlan, scale: Scale, top: number, compact: boolean): Road {
+    const { road_width_m: width, keeps } = plan.place;
+    const least = compact ? 5 : 8;
+    const pixelsPerMetre = Math.min(Math.max(scale.pixelsPerMetre, least), compact ? 6 : 11);
+    const bottom = top + width * pixelsPerMetre;
+    // We drive to the right: our left hand is up. Keeping left, the kerb we count from is the upper one.
+    const nearIsTop = keeps === 'left';
+    const y = (lateral: number) => (nearIsTop ? top + lateral * pixelsPerMetre : bottom - lateral * pixelsPerMetre);
+    const { distance_m: distances, lateral_m: laterals } = plan.profile;
+    const within = [scale.from, ...distances.filter((metres) => metres < scale.from)];
+    const path = `M${within.map((metres) => `${scale.x(metres).toFixed(1)},${y(readAt(distances, laterals, metres)).toFixed(1)}`).join(' L')}`;
+    return { top, bottom, y, nearIsTop, path, lineX: scale.x(0), pixelsPerMetre };
+}

@@ -1,0 +1,59 @@
+/** The one axis of the strip: metres to the line on the way to the right, the line near the right end. */
+export interface Scale {
+    /** Metres shown before the line. */
+    from: number;
+    /** Metres shown beyond it, where the other road is. */
+    beyond: number;
+    width: number;
+    x: (metres: number) => number;
+    /** Metres at a place on the screen, within what is shown. */
+    metres: (x: number) => number;
+    pixelsPerMetre: number;
+}
+
+export function makeScale(width: number, from: number, beyond: number, left: number): Scale {
+    const pixelsPerMetre = (width - left) / (from + beyond);
+    return {
+        from,
+        beyond,
+        width,
+        pixelsPerMetre,
+        x: (metres) => left + (from - metres) * pixelsPerMetre,
+        metres: (x) => Math.min(from, Math.max(-beyond, from - (x - left) / pixelsPerMetre)),
+    };
+}
+
+/** Round distances for ticks, about `wanted` of them. */
+export function metreTicks(from: number, wanted: number): number[] {
+    const steps = [1, 2, 5, 10, 20, 25, 50, 100, 200];
+    const step = steps.find((candidate) => from / candidate <= wanted) ?? 500;
+    return Array.from({ length: Math.floor(from / step) + 1 }, (_, i) => i * step);
+}
+
+/** Reads a column of the profile at a distance, between its rows. Columns run from far to the line. */
+export function readAt(distances: number[], column: number[], metres: number): number {
+    const last = distances.length - 1;
+    if (metres >= distances[0]!) return column[0]!;
+    if (metres <= distances[last]!) return column[last]!;
+    const i = distances.findIndex((distance) => distance <= metres);
+    const [d0, d1, c0, c1] = [distances[i - 1]!, distances[i]!, column[i - 1]!, column[i]!];
+    return d0 === d1 ? c1 : c0 + ((d0 - metres) / (d0 - d1)) * (c1 - c0);
+}
+
+/** Where each whole second to go falls, thinned so that labels keep `gap` pixels between them. */
+export function secondTicks(distances: number[], times: number[], scale: Scale, gap: number): { second: number; x: number }[] {
+    const ticks: { second: number; x: number }[] = [];
+    const reversedTimes = [...times].reverse();
+    const reversedDistances = [...distances].reverse();
+    for (let second = 0; second <= times[0]!; second++) {
+        const i = reversedTimes.findIndex((time) => time >= second);
+        if (i < 0) break;
+        const [t0, t1] = [reversedTimes[i - 1] ?? 0, reversedTimes[i]!];
+        const [d0, d1] = [reversedDistances[i - 1] ?? 0, reversedDistances[i]!];
+        const metres = t0 === t1 ? d1 : d0 + ((second - t0) / (t1 - t0)) * (d1 - d0);
+        if (metres > scale.from) break;
+        const x = scale.x(metres);
+        if (ticks.length === 0 || ticks[ticks.length - 1]!.x - x >= gap) ticks.push({ second, x });
+    }
+    return ticks;
+}

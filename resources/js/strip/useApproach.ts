@@ -1,0 +1,76 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useEffect, useRef, useState } from 'react';
+import { post } from '@/api/client';
+import type { ApproachInputs, ApproachPlan } from '@/api/types';
+
+interface Swept {
+    answers: ApproachPlan[];
+}
+interface Range {
+    from: number;
+    to: number;
+    step: number;
+}
+
+export const SPEEDS: Range = { from: 8, to: 50, step: 1 };
+export const GRADIENTS: Range = { from: -0.15, to: 0.15, step: 0.01 };
+
+/** A slider counts as at rest when it has not moved for this long, ms. */
+const REST = 180;
+
+function sweep(inputs: ApproachInputs, field: 'speed_mph' | 'gradient', range: Range) {
+    return {
+        queryKey: ['approach', field, inputs],
+        queryFn: () => post<Swept>('compute/approach', { ...inputs, sweep: { field, ...range } }),
+        staleTime: Infinity,
+    };
+}
+
+/** The answer whose swept value is nearest to the one wanted. */
+export function nearest(answers: ApproachPlan[], wanted: number): ApproachPlan | undefined {
+    const off = (answer: ApproachPlan) => Math.abs((answer.at ?? 0) - wanted);
+    return answers.reduce<ApproachPlan | undefined>((best, answer) => (best === undefined || off(answer) < off(best) ? answer : best), undefined);
+}
+
+function useResting<T>(value: T): T {
+    const [resting, setResting] = useState(value);
+    useEffect(() => {
+        const timer = setTimeout(() => setResting(value), REST);
+        return () => clearTimeout(timer);
+    }, [value]);
+    return resting;
+}
+
+/**
+ * A plan that follows its controls within a frame: the core is asked for a sweep over speed and one over gradient,
+ * each around the resting value of the other, and the nearest answer is shown. What one press could change next
+ * (wet or dry, somebody close behind) is asked for ahead. Until an answer comes the last picture stays.
+ */
+export function useApproach(inputs: ApproachInputs, speed: number, gradient: number) {
+    const client = useQueryClient();
+    const restingSpeed = useResting(speed);
+    const restingGradient = useResting(gradient);
+    const bySpeed = useQuery(sweep({ ...inputs, gradient: restingGradient }, 'speed_mph', SPEEDS));
+    const byGradient = useQuery(sweep({ ...inputs, speed_mph: restingSpeed }, 'gradient', GRADIENTS));
+
+    useEffect(() => {
+        if (!bySpeed.data) return;
+        const next: ApproachInputs[] = [
+            { ...inputs, surface: inputs.surface === 'wet' ? 'dry' : 'wet' },
+            { ...inputs, close_follower: !inputs.close_follower },
+        ];
+        next.forEach((variant) => void client.prefetchQuery(sweep({ ...variant, gradient: restingGradient }, 'speed_mph', SPEEDS)));
+    }, [client, inputs, restingGradient, bySpeed.data]);
+
+    const gradientMoves = gradient !== restingGradient;
+    const fresh =
+        (gradientMoves && byGradient.data && nearest(byGradient.data.answers, gradient)) ||
+        (!gradientMoves && bySpeed.data && nearest(bySpeed.data.answers, speed)) ||
+        (byGradient.data && nearest(byGradient.data.answers, gradient)) ||
+        undefined;
+    const last = useRef<ApproachPlan | undefined>(undefined);
+    useEffect(() => {
+        if (fresh) last.current = fresh;
+    });
+    return { plan: fresh ?? last.current, error: bySpeed.error, isLoading: bySpeed.isLoading };
+}

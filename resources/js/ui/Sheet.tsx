@@ -1,0 +1,36 @@
+import { Dialog } from 'radix-ui';
+import type { ReactNode } from 'react';
+
+interface Props {
+    title: string;
+    about?: string;
+    open: boolean;
+    onOpenChange: (open: boolean) => void;
+    children: ReactNode;
+}
+
+/** A dialog that comes in from the right on a tablet and fills a phone. */
+export function Sheet({ title, about, open, onOpenChange, children }: Props) {
+    return (
+        <Dialog.Root open={open} onOpenChange={onOpenChange}>
+            <Dialog.Portal>
+                <Dialog.Overlay className="fixed inset-0 z-40 bg-black/40" />
+                <Dialog.Content
+                    className="bg-paper fixed inset-y-0 right-0 z-50 flex w-full max-w-xl flex-col gap-4 overflow-y-auto p-6 shadow-2xl"
+                    {...(about ? {} : { 'aria-describedby': undefined })}
+                >
+                    <div className="flex items-start justify-between gap-4">
+                        <div>
+                            <Dialog.Title className="text-2xl">{title}</Dialog.Title>
+                            {about && <Dialog.Description className="text-quiet">{about}</Dialog.Description>}
+                        </div>
+                        <Dialog.Close className="key" aria-label="Close">
+                            ✕
+                        </Dialog.Close>
+                    </div>
+                    {children}
+                </Dialog.Content>
+            </Dialog.Portal>
+        </Dialog.Root>
+    );
+}

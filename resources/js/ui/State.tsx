@@ -1,0 +1,52 @@
+import type { ReactNode } from 'react';
+import { Problem } from '@/api/client';
+
+const SENTENCES: Record<number, [string, string]> = {
+    0: ['No answer', 'The server cannot be reached. Marks stay on this device and are sent when it is back.'],
+    403: ['Not yours to open', 'This belongs to a colleague. Ask whoever gives the lesson, or the owner of the school.'],
+    404: ['Nothing here', 'The address may be old, or something was put away.'],
+    419: ['This page has been open too long', 'For safety it has run out. Load it again; marks that were made are kept.'],
+    429: ['Too many tries', 'Wait a minute, then try again.'],
+    500: ['Something broke on our side', 'Nothing you entered is lost. Try again; the server’s log says more.'],
+    503: ['Out of reach for a moment', 'The server or its database is starting or busy. Marks stay on this device until it is back.'],
+};
+
+/** What stands in for a page that cannot be shown. */
+export function Failed({ error, retry }: { error: unknown; retry?: () => void }) {
+    const status = error instanceof Problem ? error.status : 500;
+    const [title, text] = SENTENCES[status] ?? SENTENCES[500]!;
+    return (
+        <section className="grid max-w-xl gap-3 py-10" role="alert">
+            <p className="text-quiet">{status || ''}</p>
+            <h1 className="text-3xl">{title}</h1>
+            <p>{text}</p>
+            <p className="flex flex-wrap gap-3">
+                {retry && (
+                    <button type="button" className="key" data-tone="main" onClick={retry}>
+                        Try again
+                    </button>
+                )}
+                <a className="key" href="/">
+                    Go to Today
+                </a>
+            </p>
+        </section>
+    );
+}
+
+export function Waiting() {
+    return (
+        <p className="text-quiet py-10" role="status">
+            One moment …
+        </p>
+    );
+}
+
+export function Empty({ title, children }: { title: string; children: ReactNode }) {
+    return (
+        <div className="border-line grid gap-3 rounded-xl border-2 border-dashed p-6">
+            <h2 className="text-xl">{title}</h2>
+            {children}
+        </div>
+    );
+}
