@@ -24,12 +24,13 @@ final class ComputeCommand extends Command
     {
         $folder = $this->option('write-schemas');
         $schema = $this->option('schema');
+        $tool = $this->argument('tool');
         try {
             return match (true) {
                 (bool) $this->option('list') => $this->list(),
                 is_string($schema) => $this->write(Schemas::of(Toolbox::tool($schema)), pretty: true),
                 is_string($folder) => $this->writeSchemas($folder),
-                default => $this->compute((string) $this->argument('tool')),
+                default => $this->compute(is_string($tool) ? $tool : ''),
             };
         } catch (UnknownName $unknown) {
             return $this->refuse(['message' => $unknown->getMessage()]);
@@ -68,7 +69,7 @@ final class ComputeCommand extends Command
         return self::SUCCESS;
     }
 
-    /** @param array<string, mixed> $answer */
+    /** @param  array<string, mixed>  $answer */
     private function write(array $answer, bool $pretty = false): int
     {
         $this->output->writeln(self::json($answer, $pretty), self::OUTPUT_RAW);
@@ -76,7 +77,7 @@ final class ComputeCommand extends Command
         return self::SUCCESS;
     }
 
-    /** @param array<string, mixed> $problem */
+    /** @param  array<string, mixed>  $problem */
     private function refuse(array $problem): int
     {
         fwrite(STDERR, self::json($problem, pretty: false)."\n");
@@ -86,7 +87,7 @@ final class ComputeCommand extends Command
 
     private const OUTPUT_RAW = \Symfony\Component\Console\Output\OutputInterface::OUTPUT_RAW;
 
-    /** @param array<string, mixed> $value */
+    /** @param  array<string, mixed>  $value */
     private static function json(array $value, bool $pretty): string
     {
         return json_encode($value, JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION | ($pretty ? JSON_PRETTY_PRINT : 0));

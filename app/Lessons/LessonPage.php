@@ -15,7 +15,9 @@ use NobleTurn\Core\Rules\RulePacks;
 /** The lesson as one page: what Plan, Drive and Debrief read. */
 final class LessonPage
 {
-    public function __construct(private readonly CurrentSchool $current) {}
+    public function __construct(private readonly CurrentSchool $current)
+    {
+    }
 
     /** @return array<string, mixed> */
     public function of(Lesson $lesson): array
@@ -23,7 +25,7 @@ final class LessonPage
         $lesson->load(['learner', 'vehicle', 'instructor', 'items.place', 'rounds.marks', 'promises']);
         $school = $this->current->school();
         $debrief = Debrief::of(
-            $lesson->rounds->map(fn (Round $round) => StandingMarks::round($round))->values()->all(),
+            array_values($lesson->rounds->map(fn (Round $round) => StandingMarks::round($round))->all()),
             RulePacks::byCode($school->pack),
             $lesson->vehicle->transmission === 'manual' && $lesson->vehicle->controls === 'standard',
         );
@@ -39,7 +41,7 @@ final class LessonPage
             'rounds' => $lesson->rounds->map(fn (Round $round): array => Show::round($round)),
             'promises' => $lesson->promises->map(fn (Promise $promise): array => Show::promise($promise))->values(),
             'promised_before' => Promise::query()->where('learner_id', $lesson->learner_id)->where('lesson_id', '!=', $lesson->id)->whereNull('kept_at')
-                ->orderByDesc('created_at')->get()->map(fn (Promise $promise): array => Show::promise($promise)),
+                ->latest()->get()->map(fn (Promise $promise): array => Show::promise($promise)),
             'debrief' => $this->debrief($debrief),
             // Inputs that every plan of this lesson shares: the pack, the doctrine, the car and the learner.
             'plan_defaults' => [

@@ -30,16 +30,16 @@ final class TakeIn
         ]);
     }
 
-    /** @param array<string, mixed> $said */
+    /** @param  array<string, mixed>  $said */
     private function round(array $said): string
     {
-        $known = Round::query()->find($said['id']);
+        $known = Round::query()->whereKey($said['id'])->first();
         if ($known !== null) {
             $this->sameOrRefuse('rounds', $said, ['lesson_id' => $known->lesson_id, 'place_id' => $known->place_id, 'routine' => $known->routine]);
 
             return $known->id;
         }
-        $lesson = Lesson::query()->find($said['lesson_id']) ?? throw ValidationException::withMessages(['rounds' => 'A round belongs to no lesson of this school.']);
+        $lesson = Lesson::query()->whereKey($said['lesson_id'])->first() ?? throw ValidationException::withMessages(['rounds' => 'A round belongs to no lesson of this school.']);
         Gate::authorize('update', $lesson);
 
         return Round::query()->create([
@@ -51,16 +51,16 @@ final class TakeIn
         ])->id;
     }
 
-    /** @param array<string, mixed> $said */
+    /** @param  array<string, mixed>  $said */
     private function mark(User $user, array $said): string
     {
-        $known = Mark::query()->find($said['id']);
+        $known = Mark::query()->whereKey($said['id'])->first();
         if ($known !== null) {
             $this->sameOrRefuse('marks', $said, $known->only(['round_id', 'kind', 'step', 'outcome', 'taught', 'corrects_id']));
 
             return $known->id;
         }
-        $round = Round::query()->with('lesson')->find($said['round_id']) ?? throw ValidationException::withMessages(['marks' => 'A mark belongs to no round of this school.']);
+        $round = Round::query()->with('lesson')->whereKey($said['round_id'])->first() ?? throw ValidationException::withMessages(['marks' => 'A mark belongs to no round of this school.']);
         Gate::authorize('update', $round->lesson);
         $corrects = $said['corrects_id'] ?? null;
         if ($corrects !== null) {

@@ -32,10 +32,14 @@ final class Learner extends Model
         'is_minor', 'guardian_name', 'guardian_contact', 'guardian_consent_on', 'reference_points',
     ];
 
-    protected $casts = [
-        'licence_seen_on' => 'date', 'eyesight_checked_on' => 'date', 'guardian_consent_on' => 'date',
-        'is_minor' => 'boolean', 'reference_points' => 'array',
-    ];
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return [
+            'licence_seen_on' => 'date', 'eyesight_checked_on' => 'date', 'guardian_consent_on' => 'date',
+            'is_minor' => 'boolean', 'reference_points' => 'array',
+        ];
+    }
 
     protected $attributes = ['reference_points' => '[]', 'is_minor' => false];
 

@@ -3,9 +3,11 @@
 namespace App\Models;
 
 use App\Models\Concerns\BelongsToSchool;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\SoftDeletingScope;
 use Illuminate\Support\Carbon;
 
 /**
@@ -19,6 +21,9 @@ use Illuminate\Support\Carbon;
  * @property array<string, string> $self_rating the learner's own word for each step
  * @property ?string $went_well
  * @property ?string $worked_on
+ * @property Collection<int, PlannedItem> $items
+ * @property Collection<int, Round> $rounds
+ * @property Collection<int, Promise> $promises
  * @property Learner $learner
  * @property Vehicle $vehicle
  * @property User $instructor
@@ -29,20 +34,24 @@ final class Lesson extends Model
 
     protected $fillable = ['learner_id', 'vehicle_id', 'starts_at', 'minutes', 'aim', 'state', 'self_rating', 'went_well', 'worked_on'];
 
-    protected $casts = ['starts_at' => 'datetime', 'minutes' => 'integer', 'self_rating' => 'array'];
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['starts_at' => 'datetime', 'minutes' => 'integer', 'self_rating' => 'array'];
+    }
 
     protected $attributes = ['self_rating' => '{}', 'state' => 'planned'];
 
     /** @return BelongsTo<Learner, $this> a learner who was put away still names the lesson */
     public function learner(): BelongsTo
     {
-        return $this->belongsTo(Learner::class)->withTrashed();
+        return tap($this->belongsTo(Learner::class), fn ($relation) => $relation->withoutGlobalScope(SoftDeletingScope::class));
     }
 
     /** @return BelongsTo<Vehicle, $this> */
     public function vehicle(): BelongsTo
     {
-        return $this->belongsTo(Vehicle::class)->withTrashed();
+        return tap($this->belongsTo(Vehicle::class), fn ($relation) => $relation->withoutGlobalScope(SoftDeletingScope::class));
     }
 
     /** @return BelongsTo<User, $this> */
@@ -54,13 +63,13 @@ final class Lesson extends Model
     /** @return HasMany<PlannedItem, $this> */
     public function items(): HasMany
     {
-        return $this->hasMany(PlannedItem::class)->orderBy('ordinal');
+        return tap($this->hasMany(PlannedItem::class), fn ($relation) => $relation->orderBy('ordinal'));
     }
 
     /** @return HasMany<Round, $this> */
     public function rounds(): HasMany
     {
-        return $this->hasMany(Round::class)->orderBy('ordinal');
+        return tap($this->hasMany(Round::class), fn ($relation) => $relation->orderBy('ordinal'));
     }
 
     /** @return HasMany<Promise, $this> */

@@ -33,7 +33,11 @@ final class Mark extends Model
 
     protected $fillable = ['id', 'round_id', 'kind', 'step', 'outcome', 'taught', 'out_of_order', 'note', 'corrects_id', 'withdrawn', 'user_id', 'device_at', 'server_at'];
 
-    protected $casts = ['out_of_order' => 'boolean', 'withdrawn' => 'boolean', 'device_at' => 'datetime', 'server_at' => 'datetime'];
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['out_of_order' => 'boolean', 'withdrawn' => 'boolean', 'device_at' => 'datetime', 'server_at' => 'datetime'];
+    }
 
     /** @return BelongsTo<Round, $this> */
     public function round(): BelongsTo

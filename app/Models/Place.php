@@ -20,5 +20,9 @@ final class Place extends Model
 
     protected $fillable = ['name', 'routine', 'approach', 'note'];
 
-    protected $casts = ['approach' => 'array'];
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['approach' => 'array'];
+    }
 }

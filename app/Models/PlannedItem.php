@@ -6,6 +6,7 @@ use App\Models\Concerns\BelongsToSchool;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\SoftDeletes;
+use Illuminate\Database\Eloquent\SoftDeletingScope;
 
 /**
  * One place on the plan of a lesson.
@@ -26,6 +27,6 @@ final class PlannedItem extends Model
     /** @return BelongsTo<Place, $this> */
     public function place(): BelongsTo
     {
-        return $this->belongsTo(Place::class)->withTrashed();
+        return tap($this->belongsTo(Place::class), fn ($relation) => $relation->withoutGlobalScope(SoftDeletingScope::class));
     }
 }

@@ -22,5 +22,9 @@ final class Promise extends Model
 
     protected $fillable = ['learner_id', 'lesson_id', 'kind', 'text', 'kept_at'];
 
-    protected $casts = ['kept_at' => 'datetime'];
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['kept_at' => 'datetime'];
+    }
 }

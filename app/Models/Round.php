@@ -3,9 +3,11 @@
 namespace App\Models;
 
 use App\Models\Concerns\BelongsToSchool;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\SoftDeletingScope;
 use Illuminate\Support\Carbon;
 
 /**
@@ -18,6 +20,7 @@ use Illuminate\Support\Carbon;
  * @property array<string, string> $conditions
  * @property Carbon $device_at
  * @property Carbon $server_at
+ * @property Collection<int, Mark> $marks
  * @property Lesson $lesson
  * @property Place $place
  */
@@ -31,7 +34,11 @@ final class Round extends Model
 
     protected $fillable = ['id', 'lesson_id', 'place_id', 'routine', 'ordinal', 'conditions', 'device_at', 'server_at'];
 
-    protected $casts = ['conditions' => 'array', 'device_at' => 'datetime', 'server_at' => 'datetime'];
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['conditions' => 'array', 'device_at' => 'datetime', 'server_at' => 'datetime'];
+    }
 
     /** @return BelongsTo<Lesson, $this> */
     public function lesson(): BelongsTo
@@ -42,12 +49,12 @@ final class Round extends Model
     /** @return BelongsTo<Place, $this> */
     public function place(): BelongsTo
     {
-        return $this->belongsTo(Place::class)->withTrashed();
+        return tap($this->belongsTo(Place::class), fn ($relation) => $relation->withoutGlobalScope(SoftDeletingScope::class));
     }
 
     /** @return HasMany<Mark, $this> */
     public function marks(): HasMany
     {
-        return $this->hasMany(Mark::class)->orderBy('server_at')->orderBy('id');
+        return tap($this->hasMany(Mark::class), fn ($relation) => $relation->orderBy('server_at')->orderBy('id'));
     }
 }

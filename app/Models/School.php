@@ -20,5 +20,9 @@ final class School extends Model
 
     protected $fillable = ['name', 'time_zone', 'pack', 'practice'];
 
-    protected $casts = ['practice' => 'array'];
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['practice' => 'array'];
+    }
 }

@@ -19,7 +19,11 @@ final class Vehicle extends Model
 
     protected $fillable = ['name', 'transmission', 'controls', 'length_m', 'width_m'];
 
-    protected $casts = ['length_m' => 'float', 'width_m' => 'float'];
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['length_m' => 'float', 'width_m' => 'float'];
+    }
 
     /** @return array<string, mixed> as the core's tools read it */
     public function forCore(): array

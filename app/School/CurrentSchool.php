@@ -11,7 +11,9 @@ final class CurrentSchool
 {
     private ?string $entered = null;
 
-    public function __construct(private readonly Factory $auth) {}
+    public function __construct(private readonly Factory $auth)
+    {
+    }
 
     /** @throws AuthenticationException where nobody is signed in and no school was entered */
     public function id(): string

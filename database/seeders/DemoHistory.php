@@ -8,7 +8,7 @@ use App\Models\Place;
 use App\Models\Promise;
 use App\Models\User;
 use App\Models\Vehicle;
-use Illuminate\Support\Carbon;
+use Carbon\CarbonInterface;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
@@ -17,7 +17,7 @@ final class DemoHistory
 {
     private const STEPS = ['mirrors', 'signal', 'position', 'speed', 'look'];
 
-    /** @param list<Place> $places */
+    /** @param  list<Place>  $places */
     public function __construct(
         private readonly Learner $learner,
         private readonly string $weak,
@@ -25,7 +25,8 @@ final class DemoHistory
         private readonly User $instructor,
         private readonly array $places,
         private readonly string $zone,
-    ) {}
+    ) {
+    }
 
     public function past(int $lessons, int $seat): void
     {
@@ -49,7 +50,7 @@ final class DemoHistory
         }
     }
 
-    private function lesson(Carbon $startsAt, int $n): Lesson
+    private function lesson(CarbonInterface $startsAt, int $n): Lesson
     {
         $lesson = new Lesson(['learner_id' => $this->learner->id, 'vehicle_id' => $this->car->id, 'starts_at' => $startsAt, 'minutes' => 60, 'aim' => 'Work on '.$this->weak, 'state' => 'done', 'self_rating' => $n % 2 === 0 ? ['mirrors' => 'unaided', $this->weak => 'reminded'] : [], 'went_well' => 'Calm at every line.']);
         $lesson->instructor_id = $this->instructor->id;

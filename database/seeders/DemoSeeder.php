@@ -56,7 +56,11 @@ final class DemoSeeder extends Seeder
         $this->week($tutor, $places, $manual, $automatic);
     }
 
-    /** Lessons for today and the two weeks to come. @param list<Place> $places */
+    /**
+     * Lessons for today and the two weeks to come.
+     *
+     * @param  list<Place>  $places
+     */
     private function week(User $tutor, array $places, Vehicle $manual, Vehicle $automatic): void
     {
         $learners = Learner::query()->orderBy('id')->get()->values();

@@ -18,7 +18,7 @@ final class LearnerController extends Controller
 {
     public function index(): JsonResponse
     {
-        $learners = Learner::query()->withCount(['lessons as lessons_done' => fn ($lessons) => $lessons->where('state', 'done')])->withMax('lessons as last_lesson_at', 'starts_at')->orderBy('name')->get();
+        $learners = Learner::query()->withCount(['lessons as lessons_done' => fn ($lessons) => $lessons->where('state', 'done')])->withMax('lessons as last_lesson_at', 'starts_at')->get()->sortBy('name')->values();
 
         return response()->json($learners->map(fn (Learner $learner): array => [
             ...$learner->only(['id', 'name', 'level', 'transmission', 'pick_up']),
@@ -38,9 +38,9 @@ final class LearnerController extends Controller
 
         return response()->json([
             ...Show::learner($learner),
-            'lessons' => $learner->lessons()->with(['learner', 'vehicle'])->withCount('rounds')->orderByDesc('starts_at')->get()
+            'lessons' => $learner->lessons()->with(['learner', 'vehicle'])->withCount('rounds')->get()->sortByDesc('starts_at')->values()
                 ->map(fn (Lesson $lesson): array => [...Show::lessonLine($lesson), 'rounds' => (int) $lesson->getAttribute('rounds_count')]),
-            'promises' => $learner->promises()->orderByDesc('created_at')->get()->map(fn (Promise $promise): array => Show::promise($promise)),
+            'promises' => $learner->promises()->get()->sortByDesc('created_at')->values()->map(fn (Promise $promise): array => Show::promise($promise)),
             'rounds' => count($marked),
             'tallies' => array_map(self::tally(...), Tally::all($marked)),
         ]);

@@ -22,7 +22,7 @@ final class PlaceController extends Controller
 
     public function index(): JsonResponse
     {
-        return response()->json(Place::query()->orderBy('name')->get()->map(fn (Place $place): array => Show::place($place)));
+        return response()->json(Place::query()->get()->sortBy('name')->values()->map(fn (Place $place): array => Show::place($place)));
     }
 
     public function store(Request $request, CurrentSchool $current): JsonResponse

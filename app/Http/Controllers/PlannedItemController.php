@@ -19,7 +19,7 @@ final class PlannedItemController extends Controller
     {
         Gate::authorize('update', $lesson);
         $said = $request->validate(['place_id' => ['required', 'uuid'], 'minutes' => ['sometimes', 'integer', 'between:1,240']]);
-        $place = Place::query()->findOrFail($said['place_id']);
+        $place = Place::query()->whereKey($said['place_id'])->firstOrFail();
         $item = PlannedItem::query()->create([
             'lesson_id' => $lesson->id,
             'place_id' => $place->id,

@@ -18,7 +18,9 @@ use Illuminate\Validation\ValidationException;
 /** Signing in and out, here or everywhere, and the own password. */
 final class SessionController extends Controller
 {
-    public function __construct(private readonly CurrentSchool $school) {}
+    public function __construct(private readonly CurrentSchool $school)
+    {
+    }
 
     /** Who is signed in; with nobody, whether the first school is still to be set up. */
     public function show(Request $request): JsonResponse

@@ -41,15 +41,18 @@ final class SyncController extends Controller
             'marks.*.withdrawn' => ['sometimes', 'boolean'],
             'marks.*.device_at' => ['required', 'date'],
         ]);
-        /** @var array{rounds: list<array<string, mixed>>, marks: list<array<string, mixed>>} $said */
-        foreach ($said['marks'] as $i => $mark) {
+        /** @var list<array<string, mixed>> $rounds */
+        $rounds = $said['rounds'];
+        /** @var list<array<string, mixed>> $marks */
+        $marks = $said['marks'];
+        foreach ($marks as $i => $mark) {
             $this->saysSomething($i, $mark);
         }
 
-        return response()->json($takeIn($this->user($request), $said['rounds'], $said['marks']));
+        return response()->json($takeIn($this->user($request), $rounds, $marks));
     }
 
-    /** @param array<string, mixed> $mark */
+    /** @param  array<string, mixed>  $mark */
     private function saysSomething(int $i, array $mark): void
     {
         $withdrawn = ($mark['withdrawn'] ?? false) === true;

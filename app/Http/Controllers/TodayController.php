@@ -19,8 +19,8 @@ final class TodayController extends Controller
         $zone = $current->school()->time_zone;
         $day = Carbon::parse($request->date('day')?->toDateString() ?? now($zone)->toDateString(), $zone);
         $mine = fn () => Lesson::query()->where('instructor_id', $this->user($request)->id)->with(['learner', 'vehicle']);
-        $lessons = $mine()->whereBetween('starts_at', [$day->copy()->utc(), $day->copy()->endOfDay()->utc()])->orderBy('starts_at')->get();
-        $coming = $mine()->where('state', 'planned')->whereRaw('DATE_ADD(starts_at, INTERVAL minutes MINUTE) > ?', [now()])->orderBy('starts_at')->first();
+        $lessons = $mine()->whereBetween('starts_at', [$day->copy()->utc(), $day->copy()->endOfDay()->utc()])->oldest('starts_at')->get();
+        $coming = $mine()->where('state', 'planned')->whereRaw('DATE_ADD(starts_at, INTERVAL minutes MINUTE) > ?', [now()])->oldest('starts_at')->first();
 
         return response()->json([
             'day' => $day->toDateString(),
@@ -28,7 +28,7 @@ final class TodayController extends Controller
             'next' => $coming === null ? null : $this->inMoreWords($coming),
             // Lessons whose time is over but which were never closed.
             'unfinished' => $mine()->where('state', 'planned')->whereRaw('DATE_ADD(starts_at, INTERVAL minutes MINUTE) <= ?', [now()])
-                ->orderByDesc('starts_at')->limit(5)->get()->map(Show::lessonLine(...)),
+                ->latest('starts_at')->limit(5)->get()->map(Show::lessonLine(...)),
         ]);
     }
 
@@ -39,7 +39,7 @@ final class TodayController extends Controller
             ...Show::lessonLine($lesson),
             'items' => $lesson->items()->with('place')->get()->map(fn (PlannedItem $item): array => Show::item($item)),
             'promised' => Promise::query()->where('learner_id', $lesson->learner_id)->whereNull('kept_at')->where('lesson_id', '!=', $lesson->id)
-                ->orderByDesc('created_at')->get()->map(fn (Promise $promise): array => Show::promise($promise)),
+                ->latest()->get()->map(fn (Promise $promise): array => Show::promise($promise)),
         ];
     }
 }

@@ -12,7 +12,7 @@ final class VehicleController extends Controller
 {
     public function index(): JsonResponse
     {
-        return response()->json(Vehicle::query()->orderBy('name')->get()->map(fn (Vehicle $vehicle): array => Show::vehicle($vehicle)));
+        return response()->json(Vehicle::query()->get()->sortBy('name')->values()->map(fn (Vehicle $vehicle): array => Show::vehicle($vehicle)));
     }
 
     public function store(Request $request): JsonResponse

@@ -21,5 +21,6 @@ final readonly class Answer
         public array $body,
         public array $assumptions,
         public array $warnings = [],
-    ) {}
+    ) {
+    }
 }

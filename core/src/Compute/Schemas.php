@@ -15,9 +15,17 @@ final class Schemas
     /** @return array{input: array<string, mixed>, output: array<string, mixed>} */
     public static function of(Tool $tool): array
     {
-        $input = $tool->input()->schema();
-        $properties = is_array($input['properties'] ?? null) ? $input['properties'] : [];
-        $input['properties'] = $properties + ['sweep' => self::sweep($tool)->schema() + ['description' => 'One numeric field over a range: the answer then holds answers[].']];
+        $shape = $tool->input();
+        $input = [
+            'type' => 'object',
+            'properties' => $shape->properties() + ['sweep' => self::sweep($tool)->schema() + ['description' => 'One numeric field over a range: the answer then holds answers[].']],
+            'allOf' => [
+                ...$shape->oneUnit(),
+                // The swept field takes its values from the sweep, so with one nothing else need be there for it.
+                ['anyOf' => [['required' => ['sweep']], ['allOf' => [...$shape->requirements(), ['type' => 'object']]]]],
+            ],
+            'additionalProperties' => false,
+        ];
 
         return [
             'input' => ['$schema' => self::DIALECT, 'title' => $tool->name().' input', 'description' => $tool->about()] + $input,
@@ -61,7 +69,11 @@ final class Schemas
         ], self::inOtherUnits($tool));
     }
 
-    /** Headline figures come in the unit of the pack only, so no one of these is always there. @return list<string> */
+    /**
+     * Headline figures come in the unit of the pack only, so no one of these is always there.
+     *
+     * @return list<string>
+     */
     private static function inOtherUnits(Tool $tool): array
     {
         return array_values(array_filter(array_keys($tool->output()), static fn (string $name): bool => preg_match('/_(mph|kmh|yd|ft)$/', $name) === 1));

@@ -63,7 +63,11 @@ final readonly class Shape
         return $names;
     }
 
-    /** The other names under which a property's quantity can be given. @return list<string> */
+    /**
+     * The other names under which a property's quantity can be given.
+     *
+     * @return list<string>
+     */
     public function namesBeside(string $property): array
     {
         foreach ($this->fields as $field) {
@@ -78,31 +82,48 @@ final readonly class Shape
     /** @return array<string, mixed> */
     public function schema(): array
     {
+        $conditions = [...$this->oneUnit(), ...$this->requirements()];
+
+        return array_filter(['type' => 'object', 'properties' => $this->properties(), 'allOf' => $conditions]) + ['additionalProperties' => false];
+    }
+
+    /** @return array<string, array<string, mixed>> */
+    public function properties(): array
+    {
         $properties = [];
-        $required = [];
-        $all = [];
         foreach ($this->fields as $field) {
-            $names = $field->properties();
-            foreach ($names as $name) {
+            foreach ($field->properties() as $name) {
                 $properties[$name] = $field->schema($name);
             }
-            if ($field->isRequired() && count($names) === 1) {
-                $required[] = $names[0];
-            } elseif ($field->isRequired()) {
-                $all[] = ['oneOf' => array_map(static fn (string $name): array => ['required' => [$name]], $names)];
-            }
+        }
+
+        return $properties;
+    }
+
+    /** @return list<array<string, mixed>> conditions that no quantity comes in two units */
+    public function oneUnit(): array
+    {
+        $conditions = [];
+        foreach ($this->fields as $field) {
+            $names = $field->properties();
             foreach ($names as $i => $one) {
                 foreach (array_slice($names, $i + 1) as $other) {
-                    $all[] = ['not' => ['required' => [$one, $other]]];
+                    $conditions[] = ['not' => ['required' => [$one, $other]]];
                 }
             }
         }
 
-        return array_filter([
-            'type' => 'object',
-            'properties' => $properties === [] ? new \stdClass : $properties,
-            'required' => $required,
-            'allOf' => $all,
-        ]) + ['additionalProperties' => false];
+        return $conditions;
+    }
+
+    /** @return list<array<string, mixed>> conditions that nothing needed is missing */
+    public function requirements(): array
+    {
+        $needed = array_values(array_filter($this->fields, static fn (Field $field): bool => $field->isRequired()));
+
+        return array_map(static fn (Field $field): array => ['anyOf' => array_map(
+            static fn (string $name): array => ['required' => [$name]],
+            $field->properties(),
+        )], $needed);
     }
 }

@@ -12,8 +12,10 @@ use NobleTurn\Core\Quantity\Speed;
 /** Fields as read: quantities as value objects, everything else as it came. Null is "not given". */
 final readonly class Values
 {
-    /** @param array<string, mixed> $values by field key */
-    public function __construct(private array $values) {}
+    /** @param  array<string, mixed>  $values by field key */
+    public function __construct(private array $values)
+    {
+    }
 
     public function has(string $key): bool
     {

@@ -10,14 +10,14 @@ namespace NobleTurn\Core\Fault;
  */
 final class BadInput extends \InvalidArgumentException implements CoreException
 {
-    /** @param non-empty-array<string, list<string>> $errors field path => sentences */
+    /** @param  non-empty-array<string, list<string>>  $errors field path => sentences */
     private function __construct(public readonly array $errors)
     {
         $field = array_key_first($errors);
         parent::__construct($field.': '.$errors[$field][0]);
     }
 
-    /** @param non-empty-array<string, list<string>> $errors field path => sentences */
+    /** @param  non-empty-array<string, list<string>>  $errors field path => sentences */
     public static function of(array $errors): self
     {
         return new self($errors);

@@ -23,7 +23,8 @@ final readonly class Following
         public float $shortBySeconds,
         public float $secondsToOpen,
         public bool $opensBeforeStanding,
-    ) {}
+    ) {
+    }
 
     /**
      * Easing off at a constant rate behind a leader at steady speed: after t seconds the gap has grown by

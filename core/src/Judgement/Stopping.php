@@ -18,7 +18,8 @@ final readonly class Stopping
         public float $thinkingSeconds,
         public ?float $brakingSeconds,
         public float $deceleration,
-    ) {}
+    ) {
+    }
 
     /** How many times longer the braking part is than on a dry road (assumed). */
     public static function factor(Surface $surface): float

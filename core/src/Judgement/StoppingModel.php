@@ -11,7 +11,9 @@ use NobleTurn\Core\Rules\Source;
 /** A reaction time and a mean deceleration on a dry level road. */
 final readonly class StoppingModel
 {
-    private function __construct(public string $name, public float $reactionS, public float $deceleration, public Source $source) {}
+    private function __construct(public string $name, public float $reactionS, public float $deceleration, public Source $source)
+    {
+    }
 
     /**
      * The arithmetic behind the Highway Code's table (rule 126): 1 ft of thinking a mph, mph^2 / 20 ft of braking;

@@ -17,7 +17,7 @@ final readonly class Profile
     /** @var list<float> seconds to go at the end of each segment */
     private array $endSeconds;
 
-    /** @param non-empty-list<Segment> $segments */
+    /** @param  non-empty-list<Segment>  $segments */
     private function __construct(public array $segments)
     {
         $metres = $seconds = 0.0;
@@ -32,7 +32,7 @@ final readonly class Profile
         $this->endSeconds = array_reverse(array_values($ends['s']));
     }
 
-    /** @param non-empty-list<Segment> $segments in driving order, each beginning at the speed the one before ends with */
+    /** @param  non-empty-list<Segment>  $segments in driving order, each beginning at the speed the one before ends with */
     public static function of(array $segments): self
     {
         return new self($segments);

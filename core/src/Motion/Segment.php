@@ -14,7 +14,8 @@ final readonly class Segment
         public float $deceleration,
         public float $seconds,
         public float $metres,
-    ) {}
+    ) {
+    }
 
     public static function held(Phase $phase, float $speed, float $seconds): self
     {

@@ -12,7 +12,7 @@ use NobleTurn\Core\Place\Approach;
  */
 final readonly class Slowing
 {
-    /** Shares of the comfortable deceleration (assumed): gently, then more firmly, then easing. */
+    /** Shares of the comfortable deceleration of a dry road (assumed): gently, then more firmly, then easing. */
     public const GENTLE_SHARE = 0.5;
 
     public const FIRM_SHARE = 1.2;
@@ -38,21 +38,21 @@ final readonly class Slowing
         public float $firm,
         public float $easing,
         public bool $tyresHold,
-    ) {}
+    ) {
+    }
 
     public static function on(Approach $approach): self
     {
         $uphill = $approach->gradient->slowing();
         $natural = $approach->vehicle->engineBraking->inMetresPerSecondSquared() + $uphill;
         $held = self::SHARE_OF_GRIP * ($approach->surface->grip() * $approach->gradient->pressing() + $uphill);
-        $mean = min($approach->comfort->inMetresPerSecondSquared(), max(self::LEAST, $held / self::FIRM_SHARE));
-        if ($approach->follower->isClose) {
-            $mean *= self::LIGHTER_FOR_FOLLOWER;
-        }
-        $easingOff = max(0.0, min($natural, self::MOST_EASING_OFF, $mean));
-        $gentle = max(self::GENTLE_SHARE * $mean, $easingOff);
+        $dry = $approach->comfort->inMetresPerSecondSquared() * ($approach->follower->isClose ? self::LIGHTER_FOR_FOLLOWER : 1.0);
+        $firm = min(self::FIRM_SHARE * $dry * $approach->surface->shareOfComfort(), max(self::LEAST, $held));
+        $easingOff = max(0.0, min($natural, self::MOST_EASING_OFF, $firm));
+        // The light parts are light enough for a wet road as they are: only the firm part is softened by the surface.
+        $gentle = max(min(self::GENTLE_SHARE * $dry, $firm), $easingOff);
 
-        return new self($natural, $easingOff, $gentle, max(self::FIRM_SHARE * $mean, $gentle), self::EASING_SHARE * $mean, $held > self::LEAST);
+        return new self($natural, $easingOff, $gentle, $firm, min(self::EASING_SHARE * $dry, $firm), $held > self::LEAST);
     }
 
     /** Whether the brake is needed for a deceleration, or gas off and the hill are enough. */

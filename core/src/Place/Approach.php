@@ -47,7 +47,8 @@ final readonly class Approach
         public bool $oneWay,
         public Distance $roadWidth,
         public Acceleration $comfort,
-    ) {}
+    ) {
+    }
 
     public function turnsTo(): Flank
     {

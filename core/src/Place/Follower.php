@@ -12,7 +12,9 @@ final readonly class Follower
     /** Nearer than this counts as close, seconds (assumed: the two-second rule seen from the other car). */
     public const CLOSE_BELOW_S = 2.0;
 
-    private function __construct(public bool $isClose) {}
+    private function __construct(public bool $isClose)
+    {
+    }
 
     public static function none(): self
     {

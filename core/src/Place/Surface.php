@@ -21,13 +21,16 @@ enum Surface: string
         };
     }
 
-    /** The mean deceleration that still feels unhurried, m/s2 (assumed: 1.5 to 2.5 on a dry road). */
-    public function comfortableDeceleration(): float
+    /** The mean deceleration that still feels unhurried on a dry road, m/s2 (assumed, range 1.5 to 2.5). */
+    public const COMFORTABLE_DECELERATION = 2.0;
+
+    /** How much of the deceleration that is comfortable on a dry road is planned with here (assumed). */
+    public function shareOfComfort(): float
     {
         return match ($this) {
-            self::Dry => 2.0,
-            self::Wet => 1.6,
-            self::Ice => 0.4,
+            self::Dry => 1.0,
+            self::Wet => 0.8,
+            self::Ice => 0.2,
         };
     }
 }

@@ -29,7 +29,8 @@ final readonly class ApproachPlan
         public array $conflicts,
         public array $warnings,
         public array $assumptions,
-    ) {}
+    ) {
+    }
 
     public function step(Step $step): StepPlan
     {

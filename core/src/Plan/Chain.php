@@ -37,7 +37,8 @@ final readonly class Chain
         /** The school's figure in metres, after a close follower's second; null where the practice has none. */
         public ?float $ruleMetres,
         public float $signalS,
-    ) {}
+    ) {
+    }
 
     public static function for(Approach $approach, Timing $timing): self
     {
@@ -48,11 +49,12 @@ final readonly class Chain
         $positionS = $brakeS + $timing->lead;
         $earlier = self::warnsEarlier($approach) ? $timing->warnEarlier : 0.0;
         $neededS = $positionS + $timing->seen + $earlier;
-        $rule = self::rule($approach, $profile, $earlier);
+        $rule = self::rule($approach, $earlier);
         $signalS = self::signal($neededS, $timing, $rule === null ? null : $profile->secondsAt(self::withinRoom($rule, $approach)));
         $opening = self::lastOpening($approach);
         if ($opening !== null) {
-            $signalS = min($signalS, $profile->secondsAt($opening->nearMetres));
+            // Past the opening, but never after the move it announces.
+            $signalS = max($positionS, min($signalS, $profile->secondsAt($opening->nearMetres)));
         }
 
         return new self(
@@ -141,7 +143,7 @@ final readonly class Chain
         return $ruleS !== null && $ruleS >= $latestS ? $ruleS : $neededS;
     }
 
-    private static function rule(Approach $approach, Profile $profile, float $earlier): ?float
+    private static function rule(Approach $approach, float $earlier): ?float
     {
         $metres = match ($approach->practice->signal) {
             SignalRule::LimitNumber => $approach->pack->numberRuleForSignal($approach->limit)->inMetres(),
@@ -149,7 +151,7 @@ final readonly class Chain
             SignalRule::BrakingLead => null,
         };
 
-        return $metres === null ? null : $profile->metresAt($profile->secondsAt($metres) + $earlier);
+        return $metres === null ? null : $metres + $earlier * $approach->speed->inMetresPerSecond();
     }
 
     private static function withinRoom(float $rule, Approach $approach): float

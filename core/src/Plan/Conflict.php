@@ -7,7 +7,7 @@ namespace NobleTurn\Core\Plan;
 /** A rule of thumb and the physics, or two rules, that cannot both be kept here; said openly, with what the plan did. */
 final readonly class Conflict
 {
-    /** @param array<string, float|string|bool|null> $data */
+    /** @param  array<string, float|string|bool|null>  $data */
     public function __construct(
         public string $code,
         /** The rule that gave way, in words. */
@@ -19,7 +19,8 @@ final readonly class Conflict
         public string $done,
         public string $message,
         public array $data = [],
-    ) {}
+    ) {
+    }
 
     /** How far the plan moved it from the rule's place: positive is earlier. */
     public function shiftMetres(): ?float

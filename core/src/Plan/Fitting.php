@@ -17,8 +17,10 @@ final readonly class Fitting
 
     private const SHORTEST = 0.05;
 
-    /** @param list<Obstacle> $obstacles what stood in the way at the speed asked for */
-    private function __construct(public Chain $chain, public array $obstacles, public float $compression) {}
+    /** @param  list<Obstacle>  $obstacles what stood in the way at the speed asked for */
+    private function __construct(public Chain $chain, public array $obstacles, public float $compression)
+    {
+    }
 
     public static function of(Approach $approach): self
     {
@@ -48,7 +50,7 @@ final readonly class Fitting
         return Chain::for($approach->atSpeed(Speed::ofMetresPerSecond($speed)), $timing);
     }
 
-    /** @param list<Obstacle> $obstacles */
+    /** @param  list<Obstacle>  $obstacles */
     private static function compressed(Approach $approach, array $obstacles): self
     {
         $fits = static fn (float $factor): bool => Obstacle::before(Chain::for($approach, Timing::planned()->compressed($factor))) === [];

@@ -37,7 +37,8 @@ final readonly class Gears
         public ?float $clutchDownToStopS,
         private float $slipsBelow,
         private Chain $chain,
-    ) {}
+    ) {
+    }
 
     public static function for(Chain $chain): self
     {

@@ -28,8 +28,10 @@ final readonly class LateralPath
     /** A lane at least this wide is shared with those turning in: keep well to the kerb's side (assumed). */
     private const WIDE_LANE = 3.25;
 
-    /** @param list<array{from: float, to: float, lateral: float}> $moves from far to near, metres to the line */
-    private function __construct(private float $start, private array $moves, public float $target) {}
+    /** @param  list<array{from: float, to: float, lateral: float}>  $moves from far to near, metres to the line */
+    private function __construct(private float $start, private array $moves, public float $target)
+    {
+    }
 
     public static function for(Chain $chain): self
     {

@@ -25,7 +25,9 @@ final readonly class LineSpeed
     /** "About 15 mph or less" round an ordinary left turn (common practice). */
     public const TURN_RULE_MPH = 15.0;
 
-    private function __construct(public float $metresPerSecond, public Assumption $assumption) {}
+    private function __construct(public float $metresPerSecond, public Assumption $assumption)
+    {
+    }
 
     /** @throws BadInput where the speed asked for contradicts the place */
     public static function for(Approach $approach, Timing $timing): self

@@ -17,5 +17,6 @@ final readonly class StepPlan
         public float $speed,
         public ?int $gear,
         public Instruction $instruction,
-    ) {}
+    ) {
+    }
 }

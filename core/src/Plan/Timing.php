@@ -43,7 +43,8 @@ final readonly class Timing
         public float $settled = 0.3,
         /** Saying a direction, and taking it in. */
         public float $direction = 4.0,
-    ) {}
+    ) {
+    }
 
     public static function planned(): self
     {
@@ -56,7 +57,7 @@ final readonly class Timing
         return new self(
             $this->mirrors * $factor, $this->think * $factor, $this->thinkLeast * $factor, $this->seen * $factor,
             $this->seenLeast * $factor, $this->lead * $factor, $this->drift * $factor, $this->margin * $factor,
-            $this->stale, $this->warnEarlier * $factor, $this->lookAndDecide, $this->crawl * $factor,
+            $this->stale, $this->warnEarlier * $factor, $this->lookAndDecide * $factor, $this->crawl * $factor,
             $this->gearChange, $this->settled, $this->direction,
         );
     }

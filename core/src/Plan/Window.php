@@ -12,7 +12,8 @@ final readonly class Window
         public float $bestMetres,
         public float $latestMetres,
         public float $endMetres,
-    ) {}
+    ) {
+    }
 
     /** Edges that fall on the wrong side of the best place are drawn back to it. */
     public static function around(float $best, float $earliest, float $latest, float $end): self

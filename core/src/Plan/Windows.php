@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Plan;
 
-use NobleTurn\Core\Place\Surface;
 use NobleTurn\Core\Routine\Step;
 
 /** Lays a window around each step of a chain. */
@@ -95,7 +94,7 @@ final class Windows
     private static function latestBrake(Chain $chain): float
     {
         $slowing = $chain->slowing;
-        $firmest = max($slowing->firm, self::FIRMEST * $chain->approach->surface->comfortableDeceleration() / Surface::Dry->comfortableDeceleration());
+        $firmest = max($slowing->firm, self::FIRMEST * $chain->approach->surface->shareOfComfort());
         $driftDone = $chain->metres($chain->positionS - $chain->timing->drift);
         $end = $chain->profile->crawlMetres();
         $best = $chain->metres($chain->brakeS);

@@ -12,7 +12,9 @@ final readonly class Acceleration
     /** Standard gravity, exact by definition (CGPM 1901). */
     public const STANDARD_GRAVITY = 9.80665;
 
-    private function __construct(private float $metresPerSecondSquared) {}
+    private function __construct(private float $metresPerSecondSquared)
+    {
+    }
 
     /** @throws InvalidQuantity */
     public static function ofMetresPerSecondSquared(float $value): self

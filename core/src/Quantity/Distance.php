@@ -14,7 +14,9 @@ final readonly class Distance
 
     public const METRES_IN_A_FOOT = 0.3048;
 
-    private function __construct(private float $metres) {}
+    private function __construct(private float $metres)
+    {
+    }
 
     /** @throws InvalidQuantity */
     public static function ofMetres(float $value): self

@@ -9,7 +9,9 @@ use NobleTurn\Core\Fault\InvalidQuantity;
 /** A span of time; never negative, at most a day. */
 final readonly class Duration
 {
-    private function __construct(private float $seconds) {}
+    private function __construct(private float $seconds)
+    {
+    }
 
     /** @throws InvalidQuantity */
     public static function ofSeconds(float $value): self

@@ -9,7 +9,9 @@ use NobleTurn\Core\Fault\InvalidQuantity;
 /** How fast the crankshaft turns; never negative, at most 20 000 rpm. */
 final readonly class EngineSpeed
 {
-    private function __construct(private float $revolutionsPerMinute) {}
+    private function __construct(private float $revolutionsPerMinute)
+    {
+    }
 
     /** @throws InvalidQuantity */
     public static function ofRevolutionsPerMinute(float $value): self

@@ -11,7 +11,9 @@ final readonly class Gradient
 {
     public const STEEPEST = 0.35;
 
-    private function __construct(private float $rise) {}
+    private function __construct(private float $rise)
+    {
+    }
 
     /** @throws InvalidQuantity */
     public static function ofRiseOverRun(float $value): self

@@ -12,7 +12,9 @@ final readonly class Speed
     /** Exact by definition of the international mile. */
     public const METRES_PER_SECOND_IN_A_MILE_PER_HOUR = 0.44704;
 
-    private function __construct(private float $metresPerSecond) {}
+    private function __construct(private float $metresPerSecond)
+    {
+    }
 
     /** @throws InvalidQuantity */
     public static function ofMetresPerSecond(float $value): self

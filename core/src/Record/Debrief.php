@@ -26,9 +26,10 @@ final readonly class Debrief
         public int $faultOf,
         /** In how many of the faulty rounds the causing step was marked as not clean either. */
         public int $causeSeen,
-    ) {}
+    ) {
+    }
 
-    /** @param list<MarkedRound> $rounds of one lesson */
+    /** @param  list<MarkedRound>  $rounds of one lesson */
     public static function of(array $rounds, RulePack $pack, bool $hasClutch): self
     {
         $evidence = array_values(array_filter($rounds, static fn (MarkedRound $round): bool => $round->isEvidence()));

@@ -10,7 +10,7 @@ use NobleTurn\Core\Routine\Step;
 /** One driven approach with the marks that stand, corrections applied. */
 final readonly class MarkedRound
 {
-    /** @param array<string, StepMark> $marks by step */
+    /** @param  array<string, StepMark>  $marks by step */
     public function __construct(
         public string $lesson,
         public \DateTimeImmutable $at,
@@ -18,7 +18,8 @@ final readonly class MarkedRound
         public array $marks,
         public ?Taught $taught = null,
         public bool $heldBackRightly = false,
-    ) {}
+    ) {
+    }
 
     public function mark(Step $step): ?StepMark
     {

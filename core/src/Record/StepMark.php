@@ -7,7 +7,9 @@ namespace NobleTurn\Core\Record;
 /** What was marked for one step of one round. */
 final readonly class StepMark
 {
-    public function __construct(public Outcome $outcome, public bool $outOfOrder = false) {}
+    public function __construct(public Outcome $outcome, public bool $outOfOrder = false)
+    {
+    }
 
     public function isClean(): bool
     {

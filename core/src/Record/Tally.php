@@ -21,7 +21,8 @@ final readonly class Tally
         public int $outOfOrder,
         public int $taught,
         public array $lessons,
-    ) {}
+    ) {
+    }
 
     public function marked(): int
     {
@@ -33,7 +34,7 @@ final readonly class Tally
         return $this->lessons === [] ? null : $this->lessons[count($this->lessons) - 1]['at'];
     }
 
-    /** @param list<MarkedRound> $rounds of any routine, in any order */
+    /** @param  list<MarkedRound>  $rounds of any routine, in any order */
     public static function of(RoutineCode $routine, Step $step, array $rounds): self
     {
         usort($rounds, static fn (MarkedRound $a, MarkedRound $b): int => $a->at <=> $b->at);

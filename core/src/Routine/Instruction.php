@@ -24,7 +24,8 @@ final readonly class Instruction
         /** What clutch and gear add to `do`; left out where the car has none. */
         public string $withClutch = '',
         public ?Step $causeIn = null,
-    ) {}
+    ) {
+    }
 
     /** The step in which the likely cause lies: the one before, unless the routine knows better. */
     public function causeStep(): Step

@@ -12,7 +12,8 @@ final readonly class Assumption
         public float|int|string|bool $value,
         public string $unit,
         public Source $source,
-    ) {}
+    ) {
+    }
 
     /** @return array{name: string, value: float|int|string|bool, unit: string, status: string, source?: string} */
     public function toArray(): array

@@ -15,7 +15,8 @@ final readonly class Practice
         public GearHabit $gears = GearHabit::Block,
         public JunctionHabit $junction = JunctionHabit::ByLevel,
         public LookHabit $look = LookHabit::Alternate,
-    ) {}
+    ) {
+    }
 
     /** @return list<array{question: string, value: string, reason: string}> what was chosen and why, for the foot of a plan */
     public function choices(): array

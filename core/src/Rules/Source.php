@@ -7,7 +7,9 @@ namespace NobleTurn\Core\Rules;
 /** The status of a figure together with the document that prints it, where one does. */
 final readonly class Source
 {
-    private function __construct(public Status $status, public ?string $document) {}
+    private function __construct(public Status $status, public ?string $document)
+    {
+    }
 
     public static function published(string $document): self
     {

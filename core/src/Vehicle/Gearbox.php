@@ -14,8 +14,10 @@ use NobleTurn\Core\Quantity\Speed;
  */
 final readonly class Gearbox
 {
-    /** @param non-empty-list<float> $ratios first gear first */
-    private function __construct(private array $ratios, private float $finalDrive, private Tyre $tyre) {}
+    /** @param  non-empty-list<float>  $ratios first gear first */
+    private function __construct(private array $ratios, private float $finalDrive, private Tyre $tyre)
+    {
+    }
 
     /**
      * @param  list<float>  $ratios  first gear first, each lower than the one before

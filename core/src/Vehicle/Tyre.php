@@ -14,7 +14,9 @@ final readonly class Tyre
 {
     private const MILLIMETRES_IN_AN_INCH = 25.4;
 
-    private function __construct(public string $marking, private float $diameterInMetres) {}
+    private function __construct(public string $marking, private float $diameterInMetres)
+    {
+    }
 
     /** @throws BadInput when the marking is none, or no road tyre has such sizes */
     public static function fromMarking(string $marking): self

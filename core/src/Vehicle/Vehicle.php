@@ -22,7 +22,8 @@ final readonly class Vehicle
         public EngineSpeed $idle,
         /** Slowing in gear with the gas released on the level, drag and rolling included. */
         public Acceleration $engineBraking,
-    ) {}
+    ) {
+    }
 
     /** Whether clutch and gear are steps of the learner's at all. */
     public function hasClutch(): bool

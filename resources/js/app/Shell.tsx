@@ -17,7 +17,9 @@ export function Shell() {
     const sent = useCallback(() => Promise.all([client.invalidateQueries({ queryKey: ['lesson'] }), client.invalidateQueries({ queryKey: ['learner'] })]), [client]);
     useFlushing(session.user.id, sent);
     const { pathname } = useLocation();
-    useEffect(() => window.scrollTo(0, 0), [pathname]);
+    useEffect(() => {
+        window.scrollTo(0, 0);
+    }, [pathname]);
 
     useEffect(() => {
         let going = false;

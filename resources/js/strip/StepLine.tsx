@@ -14,7 +14,7 @@ export function StepLine({ plan, current, onStep }: { plan: ApproachPlan; curren
     return (
         <div ref={frame} className="w-full">
             {width > 0 && (
-                <svg width={width} height={70} role="img" aria-label={plan.steps.map((step) => `${step.step} ${metres(step.best_m)}`).join(', ')} className="block">
+                <svg width={width} height={66} role="img" aria-label={plan.steps.map((step) => `${step.step} ${metres(step.best_m)}`).join(', ')} className="block">
                     <line x1={4} x2={scale.x(0)} y1={46} y2={46} stroke="var(--line)" strokeWidth={1.5} />
                     {metreTicks(scale.from, width < 500 ? 5 : 10).map((at) => (
                         <text key={at} x={scale.x(at)} y={64} fontSize={13} fill="var(--quiet)" textAnchor={at === 0 ? 'end' : 'middle'}>

@@ -37,7 +37,7 @@ export interface Road {
     pixelsPerMetre: number;
 }
 
-export const ROW = 34;
+export const ROW = 31;
 const TOP = 26;
 const GLYPH = 18;
 
@@ -58,8 +58,8 @@ export function layOut(plan: ApproachPlan, { width, from, compact = false }: Lay
     const shown = from ?? wantedFrom(plan);
     const scale = makeScale(width, shown, Math.max(6, (shown * 22) / Math.max(width - 30, 200)), 4);
     const rowsBottom = TOP + plan.steps.length * ROW;
-    const speedTop = rowsBottom + (compact ? 4 : 26);
-    const speedBottom = speedTop + (compact ? 36 : 84);
+    const speedTop = rowsBottom + (compact ? 4 : 24);
+    const speedBottom = speedTop + (compact ? 36 : 66);
     const gearTop = speedBottom + 3;
     const road = layRoad(plan, scale, gearTop + (plan.steps[0]!.gear === null ? 12 : 30), compact);
     const axisY = road.bottom + 26;
@@ -126,7 +126,8 @@ function laySpeed(plan: ApproachPlan, scale: Scale, top: number, bottom: number,
               const x = scale.x(phase.phase === 'easing-off' ? Math.min(phase.from_m, scale.from) : middle);
               if (!text || x < free) return [];
               free = x + text.length * 8 + 10;
-              return [{ x, y: Math.min(y(readAt(distances, speeds, middle)) - 10, bottom - 6), text }];
+              const above = phase.phase === 'easing-off' ? Math.min(phase.from_m, scale.from) : middle;
+              return [{ x, y: Math.min(y(readAt(distances, speeds, above)) - 8, bottom - 6), text }];
           });
     return { top, bottom, line: `M${within.map(at).join(' L')}`, hatches, labels };
 }

@@ -9,7 +9,9 @@ abstract class BaseField implements Field
 {
     private bool $required = false;
 
-    public function __construct(protected readonly string $key, protected readonly string $about) {}
+    public function __construct(protected readonly string $key, protected readonly string $about)
+    {
+    }
 
     public function required(): static
     {

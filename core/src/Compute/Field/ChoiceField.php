@@ -9,13 +9,13 @@ use NobleTurn\Core\Compute\Findings;
 /** One of a few words. */
 final class ChoiceField extends BaseField
 {
-    /** @param non-empty-list<string|int> $values */
+    /** @param  list<string|int>  $values */
     public function __construct(string $key, string $about, private readonly array $values)
     {
         parent::__construct($key, $about);
     }
 
-    /** @param class-string<\BackedEnum> $enum */
+    /** @param  class-string<\BackedEnum>  $enum */
     public static function of(string $key, string $about, string $enum): self
     {
         return new self($key, $about, array_map(static fn (\BackedEnum $case): string|int => $case->value, $enum::cases()));

@@ -11,7 +11,7 @@ use NobleTurn\Core\Compute\Values;
 /** An object of fields, or, where names are known, the name of a ready-made one. */
 final class ObjectField extends BaseField
 {
-    /** @param list<string> $names */
+    /** @param  list<string>  $names */
     public function __construct(string $key, string $about, private readonly Shape $shape, private readonly array $names = [])
     {
         parent::__construct($key, $about);

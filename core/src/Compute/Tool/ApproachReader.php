@@ -10,6 +10,7 @@ use NobleTurn\Core\Place\Approach;
 use NobleTurn\Core\Place\Control;
 use NobleTurn\Core\Place\Follower;
 use NobleTurn\Core\Place\Stretch;
+use NobleTurn\Core\Place\Surface;
 use NobleTurn\Core\Place\View;
 use NobleTurn\Core\Quantity\Acceleration;
 use NobleTurn\Core\Quantity\Distance;
@@ -36,7 +37,6 @@ final class ApproachReader
         $pack = CommonFields::pack($input);
         $routine = $input->choice('routine', RoutineCode::class) ?? throw BadInput::field('routine', 'is missing.');
         $limit = $input->speed('limit') ?? $pack->townLimit();
-        $surface = CommonFields::surface($input);
         $passing = $input->choice('passing_on', Side::class);
         $default = Flank::of($routine->turnSide(), $pack) === Flank::Near ? self::RADIUS_TOWARDS_KERB_M : self::RADIUS_ACROSS_M;
 
@@ -51,7 +51,7 @@ final class ApproachReader
             $input->speed('line_speed'),
             $input->distance('turn_radius') ?? Distance::ofMetres($default),
             CommonFields::gradient($input),
-            $surface,
+            CommonFields::surface($input),
             $input->choice('control', Control::class) ?? ($routine->emerges() ? Control::GiveWay : Control::None),
             self::viewFrom($input),
             $input->distance('room'),
@@ -61,7 +61,7 @@ final class ApproachReader
             $passing === null ? null : Flank::of($passing, $pack),
             $input->flag('one_way') ?? false,
             $input->distance('road_width') ?? Distance::ofMetres(self::ROAD_WIDTH_M),
-            $input->acceleration('comfort_decel') ?? Acceleration::ofMetresPerSecondSquared($surface->comfortableDeceleration()),
+            $input->acceleration('comfort_decel') ?? Acceleration::ofMetresPerSecondSquared(Surface::COMFORTABLE_DECELERATION),
         );
     }
 

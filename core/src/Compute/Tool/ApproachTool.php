@@ -65,7 +65,7 @@ final class ApproachTool implements Tool
             VehicleField::field(),
             PracticeField::field(),
             ChoiceField::of('learner_level', 'default developing', LearnerLevel::class),
-            new QuantityField('comfort_decel', 'mean deceleration that feels comfortable; default by surface', Kind::Acceleration, 0.5, 6.0),
+            new QuantityField('comfort_decel', 'mean deceleration that feels comfortable on a dry road, default 2; 0.8 of it is planned with in the wet, 0.2 on ice', Kind::Acceleration, 0.5, 6.0),
         );
     }
 

@@ -21,10 +21,10 @@ export function LessonPage() {
     if (!lesson.data) return <Failed error={lesson.error} retry={() => void lesson.refetch()} />;
     const Face = FACES[face as keyof typeof FACES];
     return (
-        <div className="grid gap-4">
-            <header className="flex flex-wrap items-end justify-between gap-x-6 gap-y-2">
-                <div className="min-w-0">
-                    <h1 className="text-2xl break-words sm:text-3xl">
+        <div className="grid gap-3">
+            <header className="-mt-2 flex flex-wrap items-center justify-between gap-x-6">
+                <div className="flex min-w-0 flex-wrap items-baseline gap-x-4">
+                    <h1 className="text-2xl break-words">
                         <NavLink to={`/learners/${lesson.data.learner.id}`}>{lesson.data.learner.name}</NavLink>
                     </h1>
                     <p className="text-quiet">

@@ -15,13 +15,13 @@ export function DayLine({ lessons, nextId }: { lessons: LessonLine[]; nextId?: s
                 return (
                     <li key={lesson.id} className="contents">
                         {gap > 0 && (
-                            <span className="text-quiet hidden min-w-12 content-center text-center text-sm sm:block" style={{ flexGrow: gap }} aria-label={`${gap} minutes free`}>
+                            <span className="text-quiet hidden min-w-12 content-center text-center text-sm sm:block" style={{ flexGrow: gap / 3 }} aria-label={`${gap} minutes free`}>
                                 {gap} min
                             </span>
                         )}
                         <Link
                             to={`/lessons/${lesson.id}/plan`}
-                            style={{ flexGrow: lesson.minutes, flexBasis: 0 }}
+                            style={{ flexGrow: lesson.minutes, flexBasis: '7rem' }}
                             className={`min-h-16 min-w-0 rounded-lg border-2 px-3 py-2 ${isNext ? 'border-now border-b-8' : 'border-line'} ${lesson.state === 'done' ? 'bg-wash' : ''}`}
                         >
                             <span className="block font-bold">{clock.time(lesson.starts_at)}</span>

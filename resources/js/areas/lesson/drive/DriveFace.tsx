@@ -65,7 +65,7 @@ export function DriveFace({ lesson }: { lesson: Lesson }) {
     const number = drive.round ? drive.rounds.indexOf(drive.round) + 1 : drive.rounds.length + 1;
     return (
         <div className="grid gap-3 xl:grid-cols-[minmax(0,1fr)_15rem]">
-            <div className="grid content-start gap-3">
+            <div className="grid content-start gap-2">
                 <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
                     <label className="min-w-0 flex-1">
                         <span className="sr-only">Place</span>
@@ -93,18 +93,18 @@ export function DriveFace({ lesson }: { lesson: Lesson }) {
                 </div>
                 <SmallStrip lesson={lesson} item={item} step={step} onStep={setStep} />
                 <MarkGrid stands={stands} current={step} onCurrent={setStep} onMark={drive.mark} onOutOfOrder={drive.outOfOrder} onNote={drive.note} />
-                <div className="grid grid-cols-2 gap-2 sm:grid-cols-[1fr_1fr_1fr_1fr_1.4fr]">
+                <div className="grid grid-cols-2 gap-2 sm:grid-cols-[1fr_1fr_1.4fr_0.8fr_1.4fr]">
                     <button type="button" className="key min-h-[88px] text-lg" disabled={unmarked === 0} onClick={drive.restUnaided}>
                         {unmarked === STEPS.length ? 'All unaided' : 'Rest unaided'}
                     </button>
                     <button type="button" className="key min-h-[88px] text-lg" aria-pressed={stands.heldBack !== null} onClick={drive.heldBack}>
                         Held back rightly
                     </button>
-                    <div className="grid grid-rows-2 gap-1" role="group" aria-label="Taught in this round">
-                        <button type="button" className="key min-h-[42px]" aria-pressed={stands.taught?.taught === 'shown'} onClick={() => drive.taught('shown')}>
+                    <div className="grid grid-cols-2 gap-1" role="group" aria-label="Taught in this round">
+                        <button type="button" className="key min-h-[88px] !px-1" aria-pressed={stands.taught?.taught === 'shown'} onClick={() => drive.taught('shown')}>
                             Shown
                         </button>
-                        <button type="button" className="key min-h-[42px]" aria-pressed={stands.taught?.taught === 'talked-through'} onClick={() => drive.taught('talked-through')}>
+                        <button type="button" className="key min-h-[88px] !px-1" aria-pressed={stands.taught?.taught === 'talked-through'} onClick={() => drive.taught('talked-through')}>
                             Talked through
                         </button>
                     </div>

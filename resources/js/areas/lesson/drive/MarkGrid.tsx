@@ -17,11 +17,11 @@ interface Props {
 /** Five steps by five outcomes, one press each. A step that slipped in the order is said beside it. */
 export function MarkGrid({ stands, current, onCurrent, onMark, onOutOfOrder, onNote }: Props) {
     return (
-        <div className="grid gap-2">
+        <div className="grid gap-1.5">
             {STEPS.map((step) => {
                 const mark = stands.steps[step];
                 return (
-                    <div key={step} role="group" aria-label={STEP_WORDS[step]} onFocus={() => onCurrent(step)} className="grid grid-cols-5 gap-1 sm:grid-cols-[7.5rem_repeat(5,minmax(0,1fr))_5rem] sm:gap-2">
+                    <div key={step} role="group" aria-label={STEP_WORDS[step]} onFocus={() => onCurrent(step)} className="grid grid-cols-5 gap-1 sm:grid-cols-[7.5rem_repeat(5,minmax(0,1fr))_3.6rem_3.6rem] sm:gap-2">
                         <div className={`col-span-3 flex items-center gap-2 border-l-4 pl-2 sm:col-span-1 ${step === current ? 'border-now' : 'border-transparent'}`}>
                             <StepIcon step={step} />
                             <span className="text-lg font-bold">{STEP_WORDS[step]}</span>
@@ -42,10 +42,10 @@ export function MarkGrid({ stands, current, onCurrent, onMark, onOutOfOrder, onN
                                 {OUTCOME_WORDS[outcome]}
                             </button>
                         ))}
-                        <span className="hidden gap-1 sm:grid sm:grid-rows-2">
+                        <span className="hidden sm:block">
                             <Slip step={step} on={mark?.out_of_order ?? false} onPress={onOutOfOrder} />
-                            <NoteKey step={step} note={mark?.note ?? null} disabled={!mark} onNote={onNote} />
                         </span>
+                        <NoteKey step={step} note={mark?.note ?? null} disabled={!mark} onNote={onNote} />
                     </div>
                 );
             })}
@@ -55,8 +55,9 @@ export function MarkGrid({ stands, current, onCurrent, onMark, onOutOfOrder, onN
 
 function Slip({ step, on, onPress }: { step: Step; on: boolean; onPress: (step: Step) => void }) {
     return (
-        <button type="button" className="key min-h-[42px] w-full !px-1 text-sm" aria-pressed={on} aria-label={`${STEP_WORDS[step]} out of order`} onClick={() => onPress(step)}>
-            order ⇄
+        <button type="button" className="key min-h-[48px] w-full !gap-0 !px-0 text-sm sm:min-h-[88px] sm:flex-col" aria-pressed={on} aria-label={`${STEP_WORDS[step]} out of order`} onClick={() => onPress(step)}>
+            <span aria-hidden="true">⇄</span>
+            <span>order</span>
         </button>
     );
 }

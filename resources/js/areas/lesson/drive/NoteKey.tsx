@@ -19,8 +19,9 @@ export function NoteKey({ step, note, disabled, onNote }: { step: Step; note: st
                 setOpen(next);
             }}
         >
-            <Popover.Trigger className="key min-h-[42px] w-full !px-1 text-sm" disabled={disabled} aria-label={`Note to ${STEP_WORDS[step].toLowerCase()}`} data-state={note ? 'on' : 'off'}>
-                note
+            <Popover.Trigger className="key hidden min-h-[88px] w-full flex-col !gap-0 !px-0 text-sm sm:inline-flex" disabled={disabled} aria-label={`Note to ${STEP_WORDS[step].toLowerCase()}`} data-state={note ? 'on' : 'off'}>
+                <span aria-hidden="true">✎</span>
+                <span>note</span>
             </Popover.Trigger>
             <Popover.Portal>
                 <Popover.Content className="bg-paper border-ink z-50 grid w-80 gap-3 rounded-xl border-2 p-4 shadow-xl" sideOffset={6} aria-label={`Note to ${STEP_WORDS[step].toLowerCase()}`}>

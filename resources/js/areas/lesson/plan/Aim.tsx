@@ -10,10 +10,10 @@ export function Aim({ lesson }: { lesson: Lesson }) {
     const keep = () => aim !== (lesson.aim ?? '') && void write({ aim });
     return (
         <div className="flex flex-wrap items-start gap-x-8 gap-y-2">
-            <label className="min-w-72 flex-1">
-                <span className="text-quiet block text-sm font-semibold">Aim of this lesson</span>
+            <label className="flex min-w-72 flex-1 items-center gap-3">
+                <span className="text-quiet font-semibold">Aim</span>
                 <input
-                    className="border-line focus:border-ink min-h-12 w-full border-b-2 bg-transparent text-xl font-semibold"
+                    className="border-line focus:border-ink min-h-12 w-full border-b-2 bg-transparent text-lg font-semibold"
                     value={aim}
                     maxLength={300}
                     placeholder="One or two things, no more"
@@ -23,8 +23,10 @@ export function Aim({ lesson }: { lesson: Lesson }) {
                 />
             </label>
             {lesson.promised_before.length > 0 && (
-                <div className="min-w-72 flex-1">
-                    <p className="text-quiet text-sm font-semibold">Promised last time</p>
+                <details className="min-w-72 flex-1">
+                    <summary className="min-h-12 cursor-pointer content-center font-semibold">
+                        Promised last time: {lesson.promised_before.length}
+                    </summary>
                     <ul>
                         {lesson.promised_before.map((promise) => (
                             <li key={promise.id}>
@@ -40,7 +42,7 @@ export function Aim({ lesson }: { lesson: Lesson }) {
                             </li>
                         ))}
                     </ul>
-                </div>
+                </details>
             )}
         </div>
     );

@@ -11,13 +11,12 @@ export function Brief({ lesson, item }: { lesson: Lesson; item: PlannedItem }) {
     const inputs = useMemo<ApproachInputs>(() => ({ ...lesson.plan_defaults, ...approach, routine: item.routine }), [lesson.plan_defaults, approach, item.routine]);
     return (
         <section aria-label={`Brief: ${item.place.name}`} className="grid gap-2">
-            <div className="flex flex-wrap items-baseline justify-between gap-x-6">
-                <h2 className="text-2xl">{item.place.name}</h2>
-                <p className="text-quiet">
-                    {ROUTINE_WORDS[item.routine]} · {describe(approach)}
-                </p>
+            <div className="flex flex-wrap items-baseline gap-x-4">
+                <h2 className="text-xl">{ROUTINE_WORDS[item.routine]}</h2>
+                <p className="text-quiet">{describe(approach)}</p>
+                {item.place.note && <p className="text-quiet">{item.place.note}</p>}
+                <p className="hidden font-semibold print:block">{item.place.name}</p>
             </div>
-            {item.place.note && <p>{item.place.note}</p>}
             <ApproachView inputs={inputs} conditions={conditions} onConditions={setConditions} />
             <button type="button" className="key screen-only justify-self-start" onClick={() => window.print()}>
                 Print this brief

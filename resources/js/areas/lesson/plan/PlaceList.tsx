@@ -1,7 +1,6 @@
 import { useState } from 'react';
 import { post, put, remove } from '@/api/client';
 import type { Lesson, PlannedItem } from '@/api/types';
-import { ROUTINE_WORDS } from '@/strip/words';
 import { useNotice } from '@/ui/Notice';
 import { Empty } from '@/ui/State';
 import { useLesson } from '../useLesson';
@@ -37,22 +36,20 @@ export function PlaceList({ lesson, openId, onOpen }: { lesson: Lesson; openId: 
                     </button>
                 </Empty>
             ) : (
-                <ol className="screen-only flex flex-wrap gap-2">
+                <ol className="screen-only flex flex-wrap gap-1.5">
                     {lesson.items.map((item, i) => {
                         const open = item.id === openId;
                         return (
                             <li key={item.id} className={`flex max-w-full min-w-0 rounded-lg border-2 ${open ? 'border-ink' : 'border-hair'}`}>
-                                <button type="button" className="min-h-14 min-w-0 px-3 py-1 text-left" aria-pressed={open} onClick={() => onOpen(item.id)}>
-                                    <span className={`block truncate ${open ? 'font-bold' : ''}`}>
+                                <button type="button" className="min-h-12 min-w-0 truncate px-3 text-left" aria-pressed={open} onClick={() => onOpen(item.id)}>
+                                    <span className={open ? 'font-bold' : ''}>
                                         {i + 1}. {item.place.name}
-                                    </span>
-                                    <span className="text-quiet block truncate text-sm">
-                                        {ROUTINE_WORDS[item.routine]} · {item.minutes} min
-                                    </span>
+                                    </span>{' '}
+                                    <span className="text-quiet text-sm whitespace-nowrap">{item.minutes} min</span>
                                 </button>
                                 {open && (
                                     <span className="flex">
-                                        <button type="button" className="min-w-12 text-xl disabled:opacity-40" aria-label={`${item.place.name}: earlier`} disabled={i === 0} onClick={() => void move(item, -1)}>
+                                        <button type="button" className="min-w-11 text-xl disabled:opacity-40" aria-label={`${item.place.name}: earlier`} disabled={i === 0} onClick={() => void move(item, -1)}>
                                             ←
                                         </button>
                                         <button type="button" className="min-w-12 text-xl disabled:opacity-40" aria-label={`${item.place.name}: later`} disabled={i === lesson.items.length - 1} onClick={() => void move(item, 1)}>
@@ -67,7 +64,7 @@ export function PlaceList({ lesson, openId, onOpen }: { lesson: Lesson; openId: 
                         );
                     })}
                     <li className="flex items-center gap-3">
-                        <button type="button" className="key min-h-14" onClick={() => setAdding(true)}>
+                        <button type="button" className="key" onClick={() => setAdding(true)}>
                             Add a place
                         </button>
                         <span className={over > 0 ? 'font-semibold' : 'text-quiet'}>

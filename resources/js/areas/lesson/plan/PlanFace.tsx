@@ -9,7 +9,7 @@ export function PlanFace({ lesson }: { lesson: Lesson }) {
     const [openId, setOpenId] = useState<string | null>(null);
     const open = lesson.items.find((item) => item.id === openId) ?? lesson.items[0];
     return (
-        <div className="grid gap-5">
+        <div className="grid gap-3">
             <Aim lesson={lesson} />
             <PlaceList lesson={lesson} openId={open?.id ?? null} onOpen={setOpenId} />
             {open && <Brief key={open.id} lesson={lesson} item={open} />}

@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Tests;
+
+use NobleTurn\Core\Compute\Findings;
+use NobleTurn\Core\Compute\Tool\ApproachReader;
+use NobleTurn\Core\Compute\Tool\ApproachTool;
+use NobleTurn\Core\Compute\Toolbox;
+use NobleTurn\Core\Compute\Values;
+use NobleTurn\Core\Place\Approach;
+use NobleTurn\Core\Plan\ApproachPlan;
+use NobleTurn\Core\Plan\ApproachPlanner;
+
+/** Short ways for tests to ask the core. */
+final class Ask
+{
+    /**
+     * @param  array<string, mixed>  $input
+     * @return array<string, mixed>
+     */
+    public static function tool(string $tool, array $input): array
+    {
+        return Toolbox::run($tool, $input);
+    }
+
+    /** @param  array<string, mixed>  $input fields of the approach tool */
+    public static function approach(array $input): Approach
+    {
+        $findings = new Findings;
+        $values = (new ApproachTool)->input()->read(['routine' => 'emerge-right', ...$input], '', $findings);
+        $findings->throwIfAny();
+
+        return ApproachReader::read($values ?? new Values([]));
+    }
+
+    /** @param  array<string, mixed>  $input */
+    public static function plan(array $input): ApproachPlan
+    {
+        return ApproachPlanner::plan(self::approach($input));
+    }
+
+    /**
+     * @param  array<string, mixed>  $answer
+     * @return array<string, mixed>
+     */
+    public static function step(array $answer, string $step): array
+    {
+        return array_column($answer['steps'], null, 'step')[$step];
+    }
+}

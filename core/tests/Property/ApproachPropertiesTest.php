@@ -1,0 +1,198 @@
+<?php
+
+declare(strict_types=1);
+
+use NobleTurn\Core\Plan\ApproachPlanner;
+use NobleTurn\Core\Quantity\Speed;
+use NobleTurn\Core\Routine\Step;
+use NobleTurn\Core\Tests\Approaches;
+use NobleTurn\Core\Tests\Ask;
+use NobleTurn\Core\Tests\MirroredBritain;
+
+define('CASES', (int) (getenv('NOBLE_TURN_CASES') ?: 600));
+
+/** Runs a check over many approaches and names the seed of the one that fails. */
+function forApproaches(int $seed, callable $check, int $cases = CASES): void
+{
+    $checked = 0;
+    foreach (Approaches::many($cases, $seed) as $at => $input) {
+        try {
+            $checked += (int) ($check($input) !== false);
+        } catch (Throwable $failed) {
+            throw new RuntimeException("seed {$at}: {$failed->getMessage()}\n".json_encode($input), 0, $failed);
+        }
+    }
+    // A property that no case reached has shown nothing.
+    expect($checked)->toBeGreaterThan($cases / 20);
+}
+
+it('keeps the practice’s order and each best point inside its window', function (): void {
+    forApproaches(1, function (array $input): void {
+        $before = INF;
+        foreach (Ask::plan($input)->steps as $step) {
+            $window = $step->window;
+            expect($window->bestMetres)->toBeLessThanOrEqual($before + 1e-9)
+                ->and($window->earliestMetres)->toBeGreaterThanOrEqual($window->bestMetres)
+                ->and($window->latestMetres)->toBeLessThanOrEqual($window->bestMetres)
+                ->and($window->endMetres)->toBeLessThanOrEqual($window->bestMetres)
+                ->and(min($window->latestMetres, $window->endMetres))->toBeGreaterThanOrEqual(0.0);
+            $before = $window->bestMetres;
+        }
+    });
+});
+
+it('keeps every rule of the routine in a plan that fits', function (): void {
+    forApproaches(2, function (array $input): ?bool {
+        $plan = Ask::plan($input);
+        if (! $plan->fits) {
+            return false;
+        }
+        $at = fn (Step $step): float => $plan->step($step)->bestSeconds;
+        $window = fn (Step $step) => $plan->step($step)->window;
+        // Seen for two seconds before brake light or sideways move, also at the end of its window.
+        expect($at(Step::Signal) - $at(Step::Position))->toBeGreaterThanOrEqual(2.0 - 1e-6)
+            ->and($at(Step::Signal) - $at(Step::Speed))->toBeGreaterThanOrEqual(2.0 - 1e-6)
+            // Mirrors done, and two seconds to think, before the signal.
+            ->and($plan->chain->profile->secondsAt($window(Step::Mirrors)->endMetres) - $at(Step::Signal))->toEqualWithDelta(2.0, 1e-6)
+            // Position done before firm braking.
+            ->and($plan->chain->profile->secondsAt($window(Step::Position)->endMetres))->toBeGreaterThanOrEqual($plan->chain->firmS - 1e-6);
+        if ($plan->gears !== null) {
+            foreach ($plan->gears->changes as $change) {
+                expect($change->downS)->toBeLessThan($plan->chain->brakeS)->and($change->upS)->toBeGreaterThanOrEqual(0.29);
+            }
+        }
+
+        return null;
+    });
+});
+
+it('has a profile whose speed adds up to its distance and whose ends are the speeds asked', function (): void {
+    forApproaches(3, function (array $input): void {
+        $plan = Ask::plan($input);
+        $profile = $plan->profile();
+        $distance = 0.0;
+        for ($i = 1; $i < count($profile['time_s']); $i++) {
+            $seconds = $profile['time_s'][$i - 1] - $profile['time_s'][$i];
+            $metres = ($profile['speed_mps'][$i - 1] + $profile['speed_mps'][$i]) / 2.0 * $seconds;
+            $distance += $metres;
+            expect($profile['distance_m'][$i])->toBeLessThanOrEqual($profile['distance_m'][$i - 1]);
+        }
+        expect($distance)->toEqualWithDelta($profile['distance_m'][0], 0.02 + 2e-4 * $profile['distance_m'][0])
+            ->and(end($profile['distance_m']))->toBe(0.0)
+            ->and(end($profile['speed_mps']))->toEqualWithDelta($plan->chain->lineSpeed->metresPerSecond, 1e-3)
+            ->and($profile['speed_mps'][0])->toEqualWithDelta($plan->chain->profile->approachSpeed(), 1e-3);
+        foreach ($profile as $column) {
+            expect(count($column))->toBe(count($profile['time_s']));
+        }
+    }, 300);
+});
+
+it('never puts the signal nearer the line for a faster approach', function (): void {
+    forApproaches(4, function (array $input): ?bool {
+        $input['speed_mph'] = min(60.0, $input['speed_mph']);
+        $slow = Ask::plan($input);
+        $fast = Ask::plan(['speed_mph' => $input['speed_mph'] + 7] + $input);
+        if (! $slow->fits || ! $fast->fits) {
+            return false;
+        }
+        expect($fast->step(Step::Signal)->window->bestMetres)->toBeGreaterThanOrEqual($slow->step(Step::Signal)->window->bestMetres - 1e-6);
+
+        return null;
+    });
+});
+
+it('never puts the signal nearer the line for a close follower', function (): void {
+    forApproaches(5, function (array $input): ?bool {
+        unset($input['follower_gap_s'], $input['close_follower']);
+        $alone = Ask::plan($input);
+        $followed = Ask::plan($input + ['close_follower' => true]);
+        if (! $alone->fits || ! $followed->fits) {
+            return false;
+        }
+        expect($followed->step(Step::Signal)->window->bestMetres)->toBeGreaterThanOrEqual($alone->step(Step::Signal)->window->bestMetres - 1e-6);
+
+        return null;
+    });
+});
+
+it('never brakes harder in the wet than on the dry', function (): void {
+    forApproaches(6, function (array $input): void {
+        $dry = Ask::plan(['surface' => 'dry'] + $input);
+        $wet = ApproachPlanner::plan(Ask::approach(['surface' => 'wet'] + $input)->atSpeed(Speed::ofMetresPerSecond($dry->chain->profile->approachSpeed())));
+        if ($dry->fits && $wet->fits) {
+            expect($wet->chain->profile->peakDeceleration())->toBeLessThanOrEqual($dry->chain->profile->peakDeceleration() + 1e-6);
+        }
+    });
+});
+
+it('gives the mirrored plan for a pack that flips the side and nothing else', function (): void {
+    forApproaches(7, function (array $input): void {
+        $flip = ['left' => 'right', 'right' => 'left'];
+        $mirrored = $input;
+        $mirrored['routine'] = strtr($input['routine'], $flip);
+        foreach (['openings', 'parked'] as $list) {
+            foreach ($input[$list] ?? [] as $i => $stretch) {
+                $mirrored[$list][$i]['side'] = $flip[$stretch['side']];
+            }
+        }
+        if (isset($input['passing_on'])) {
+            $mirrored['passing_on'] = $flip[$input['passing_on']];
+        }
+        $left = Ask::plan($input);
+        $right = ApproachPlanner::plan(MirroredBritain::approach($mirrored));
+        expect($right->profile())->toBe($left->profile())
+            ->and($right->path->target)->toBe($left->path->target)
+            ->and(array_map(fn ($conflict) => $conflict->code, $right->conflicts))->toBe(array_map(fn ($conflict) => $conflict->code, $left->conflicts));
+        foreach (Step::cases() as $step) {
+            $swap = fn (string $text): string => preg_replace_callback('/left|right/i', fn (array $side): string => ctype_upper($side[0][0]) ? ucfirst($flip[lcfirst($side[0])]) : $flip[$side[0]], $text);
+            expect($right->step($step)->window)->toEqual($left->step($step)->window)
+                ->and($right->step($step)->instruction->do)->toBe($swap($left->step($step)->instruction->do));
+        }
+    }, 200);
+});
+
+it('stays sane at the edges', function (array $input): void {
+    $plan = Ask::plan($input);
+    $profile = $plan->profile();
+    foreach (['distance_m', 'time_s', 'speed_mps', 'decel_mps2', 'lateral_m'] as $column) {
+        foreach ($profile[$column] as $value) {
+            expect(is_finite($value))->toBeTrue()->and($value)->toBeGreaterThanOrEqual(0.0);
+        }
+    }
+    expect($plan->step(Step::Mirrors)->window->bestMetres)->toBeLessThan(3000.0)
+        ->and(max($profile['speed_mps']))->toBeLessThanOrEqual($plan->approach->speed->inMetresPerSecond() + 1e-3);
+    if (! $plan->fits) {
+        expect($plan->conflicts)->not->toBeEmpty();
+    }
+})->with(function (): iterable {
+    foreach ([-0.15, 0.15] as $gradient) {
+        foreach (['dry', 'wet', 'ice'] as $surface) {
+            foreach ([5, 30, 70] as $speed) {
+                yield "{$gradient} {$surface} {$speed} mph" => [['gradient' => $gradient, 'surface' => $surface, 'speed_mph' => $speed, 'limit_mph' => 70]];
+            }
+        }
+    }
+    foreach (['emerge-left', 'emerge-right', 'turn-left', 'turn-right'] as $routine) {
+        yield "20 m of room, {$routine}" => [['routine' => $routine, 'room_m' => 20]];
+        yield "5 m of room, {$routine}" => [['routine' => $routine, 'room_m' => 5]];
+        yield "an opening at the line, {$routine}" => [['routine' => $routine, 'openings' => [['side' => 'left', 'from_m' => 3, 'to_m' => 0], ['side' => 'right', 'from_m' => 3, 'to_m' => 0]]]];
+    }
+});
+
+it('keeps within the room, and names the speed at which the routine fits', function (): void {
+    forApproaches(8, function (array $input): ?bool {
+        unset($input['openings'], $input['parked']);
+        if ($input['surface'] === 'ice') {
+            $input['surface'] = 'wet';
+        }
+        $plan = Ask::plan(['room_m' => 60 + $input['speed_mph']] + $input);
+        if ($plan->fits) {
+            return false;
+        }
+        $fitting = Ask::plan(['room_m' => 60 + $input['speed_mph'], 'speed_mps' => max(1.5, $plan->chain->profile->approachSpeed() - 1e-3)] + array_diff_key($input, ['speed_mph' => 0]));
+        expect($plan->step(Step::Mirrors)->window->bestMetres)->toBeLessThanOrEqual(60.01 + $input['speed_mph'])
+            ->and($fitting->fits)->toBeTrue();
+
+        return null;
+    }, 300);
+});

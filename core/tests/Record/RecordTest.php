@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+use NobleTurn\Core\Record\Debrief;
+use NobleTurn\Core\Record\MarkedRound;
+use NobleTurn\Core\Record\Outcome;
+use NobleTurn\Core\Record\StepMark;
+use NobleTurn\Core\Record\Tally;
+use NobleTurn\Core\Record\Taught;
+use NobleTurn\Core\Routine\Catalogue\Catalogue;
+use NobleTurn\Core\Routine\RoutineCode;
+use NobleTurn\Core\Routine\Step;
+use NobleTurn\Core\Rules\GreatBritain;
+use NobleTurn\Core\Tests\MirroredBritain;
+
+/** @param  array<string, string>  $outcomes step => outcome, "!" in front for out of order */
+function round_(array $outcomes, string $lesson = 'a', string $at = '2026-05-01', ?Taught $taught = null, RoutineCode $routine = RoutineCode::EmergeRight): MarkedRound
+{
+    $marks = array_map(fn (string $said): StepMark => new StepMark(Outcome::from(ltrim($said, '!')), $said[0] === '!'), $outcomes);
+
+    return new MarkedRound($lesson, new DateTimeImmutable($at), $routine, $marks, $taught);
+}
+
+it('counts honestly: by outcome, by lesson, taught rounds apart', function (): void {
+    $rounds = [
+        round_(['position' => 'unaided'], 'b', '2026-05-08'),
+        round_(['position' => 'prompted'], 'a'),
+        round_(['position' => '!unaided'], 'a'),
+        round_(['position' => 'missed'], 'a', taught: Taught::Shown),
+        round_(['position' => 'missed'], 'a', routine: RoutineCode::TurnLeft),
+    ];
+    $tally = Tally::of(RoutineCode::EmergeRight, Step::Position, $rounds);
+    expect($tally->counts)->toBe(['intervened' => 0, 'missed' => 0, 'prompted' => 1, 'reminded' => 0, 'unaided' => 2])
+        ->and($tally->marked())->toBe(3)
+        ->and($tally->taught)->toBe(1)
+        ->and($tally->outOfOrder)->toBe(1)
+        ->and(array_column($tally->lessons, 'of'))->toBe([2, 1])
+        ->and($tally->lastAt()?->format('Y-m-d'))->toBe('2026-05-08')
+        ->and(Tally::of(RoutineCode::EmergeLeft, Step::Look, $rounds)->marked())->toBe(0)
+        ->and(Tally::all($rounds))->toHaveCount(20);
+});
+
+it('suggests the step that needed most support, with the cause one step earlier and whether the marks show it', function (): void {
+    $debrief = Debrief::of([
+        round_(['mirrors' => 'unaided', 'signal' => 'reminded', 'position' => 'prompted', 'look' => 'unaided']),
+        round_(['mirrors' => 'unaided', 'signal' => 'unaided', 'position' => 'missed', 'look' => 'unaided']),
+        round_(['look' => 'intervened'], taught: Taught::TalkedThrough),
+    ], new GreatBritain, hasClutch: true);
+    expect($debrief->fault?->step)->toBe(Step::Position)
+        ->and($debrief->fault?->causeStep())->toBe(Step::Signal)
+        ->and([$debrief->faultRounds, $debrief->faultOf, $debrief->causeSeen])->toBe([2, 2, 1])
+        ->and($debrief->well)->toBe(Step::Look)
+        ->and($debrief->wellRounds)->toBe(2);
+    expect(Debrief::of([], new GreatBritain, true)->fault)->toBeNull();
+});
+
+it('names a slip in the order as a fault, though the step was unaided', function (): void {
+    expect(Debrief::of([round_(['mirrors' => 'unaided', 'signal' => '!unaided'])], new GreatBritain, true)->fault?->step)->toBe(Step::Signal);
+});
+
+it('explains every step of every routine on either side of the road, with nothing left to fill in', function (): void {
+    foreach ([new GreatBritain, new MirroredBritain] as $pack) {
+        foreach (Catalogue::all($pack) as $routine) {
+            $said = [];
+            foreach (Step::cases() as $step) {
+                $spoken = $routine->instruction($step)->spoken($routine->code, $pack, true);
+                foreach ([$spoken->do, $spoken->why, $spoken->usualMistake, $spoken->likelyCause, $spoken->remedy, $spoken->drill] as $text) {
+                    expect($text)->toMatch('/^[A-Z“].{15,}[.”:]?$/u')->not->toContain('{');
+                    $said[] = $text;
+                }
+                expect(array_search($spoken->causeStep(), Step::cases(), true))->toBeLessThanOrEqual(array_search($step, Step::cases(), true));
+            }
+            expect(array_unique($said))->toHaveCount(count($said));
+        }
+    }
+});
