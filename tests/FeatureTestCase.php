@@ -45,7 +45,7 @@ abstract class FeatureTestCase extends TestCase
         $user->role = $role === 'owner' ? 'owner' : 'instructor';
         $user->save();
 
-        return $user;
+        return $user->refresh();
     }
 
     /**

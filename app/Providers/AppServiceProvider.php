@@ -21,7 +21,8 @@ final class AppServiceProvider extends ServiceProvider
     public function boot(): void
     {
         JsonResource::withoutWrapping();
-        Model::shouldBeStrict();
+        // While building and testing; a live lesson is not broken off for a lazy query.
+        Model::shouldBeStrict(! $this->app->isProduction());
         Password::defaults(Password::min(10));
         // Guessing is slowed by address and account, and by address alone.
         RateLimiter::for('sign-in', fn (Request $request): array => [

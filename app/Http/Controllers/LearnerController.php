@@ -34,7 +34,7 @@ final class LearnerController extends Controller
     public function show(Learner $learner): JsonResponse
     {
         $rounds = Round::query()->whereIn('lesson_id', $learner->lessons()->select('id'))->with('marks')->get();
-        $marked = $rounds->map(fn (Round $round) => StandingMarks::round($round))->values()->all();
+        $marked = array_values($rounds->map(fn (Round $round) => StandingMarks::round($round))->all());
 
         return response()->json([
             ...Show::learner($learner),

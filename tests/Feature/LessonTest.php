@@ -1,0 +1,68 @@
+<?php
+
+use App\Models\Learner;
+use App\Models\Place;
+
+beforeEach(function (): void {
+    $this->instructor = $this->user($this->school());
+    $this->at = $this->lesson($this->instructor);
+    $this->actingAs($this->instructor);
+});
+
+it('plans a lesson: places added, ordered, taken off and put back', function (): void {
+    $lesson = $this->at['lesson']->id;
+    $add = fn (): string => $this->postJson("api/lessons/{$lesson}/items", ['place_id' => $this->at['place']->id])->assertCreated()->json('id');
+    [$first, $second] = [$add(), $add()];
+    $this->putJson("api/lessons/{$lesson}/order", ['items' => [$second, $first]])->assertNoContent();
+    expect(array_column($this->getJson("api/lessons/{$lesson}")->json('items'), 'id'))->toBe([$second, $first]);
+    $this->deleteJson("api/items/{$second}")->assertNoContent();
+    expect($this->getJson("api/lessons/{$lesson}")->json('items'))->toHaveCount(1);
+    $this->postJson("api/items/{$second}/restore")->assertOk();
+    expect(array_column($this->getJson("api/lessons/{$lesson}")->json('items'), 'id'))->toBe([$second, $first]);
+});
+
+it('keeps only places the core can plan, and says why not in its words', function (): void {
+    $place = ['name' => 'A into B', 'routine' => 'emerge-left', 'approach' => ['limit_mph' => 30, 'openings' => [['side' => 'left', 'from_m' => 60, 'to_m' => 55.5]]]];
+    $this->postJson('api/places', $place)->assertCreated()->assertJsonPath('approach.openings.0.to_m', 55.5);
+    $this->postJson('api/places', ['approach' => ['limit_mph' => -3]] + $place)->assertUnprocessable()->assertJsonValidationErrors('approach.limit_mph');
+    $this->postJson('api/places', ['approach' => ['speed_mph' => 30]] + $place)->assertUnprocessable()->assertJsonValidationErrors('approach');
+    expect(Place::query()->count())->toBe(2);
+});
+
+it('wants a guardian for a minor, in the form and in the database', function (): void {
+    $facts = ['name' => 'Young', 'transmission' => 'manual', 'level' => 'beginner', 'is_minor' => true];
+    $this->postJson('api/learners', $facts)->assertUnprocessable()->assertJsonValidationErrors('guardian_name');
+    $this->postJson('api/learners', $facts + ['guardian_name' => 'Elder'])->assertCreated();
+    expect(fn () => Learner::query()->create($facts))->toThrow(Illuminate\Database\QueryException::class, 'learners_minor_has_guardian');
+});
+
+it('puts a learner away and brings the whole record back', function (): void {
+    $id = $this->at['learner']->id;
+    $this->deleteJson("api/learners/{$id}")->assertNoContent();
+    expect($this->getJson('api/learners')->json())->toBe([]);
+    $this->getJson("api/lessons/{$this->at['lesson']->id}")->assertOk()->assertJsonPath('learner.name', 'Test Learner');
+    $this->postJson("api/learners/{$id}/restore")->assertOk();
+    $this->getJson("api/learners/{$id}")->assertOk()->assertJsonCount(20, 'tallies');
+});
+
+it('rates, promises, closes, and shows what was promised in the next lesson', function (): void {
+    $uri = "api/lessons/{$this->at['lesson']->id}";
+    $this->patchJson($uri, ['self_rating' => ['look' => 'reminded'], 'went_well' => 'Calm'])->assertOk()->assertJsonPath('self_rating.look', 'reminded');
+    $this->patchJson($uri, ['self_rating' => ['look' => 'superb']])->assertUnprocessable();
+    $this->patchJson($uri, ['self_rating' => ['gear' => 'missed']])->assertUnprocessable();
+    $promise = $this->postJson("{$uri}/promises", ['kind' => 'promise', 'text' => 'The quiet one first'])->assertCreated()->json('id');
+    $this->patchJson($uri, ['state' => 'done'])->assertOk();
+    $next = $this->postJson('api/lessons', ['learner_id' => $this->at['learner']->id, 'vehicle_id' => $this->at['vehicle']->id, 'starts_at' => now()->addHours(3)->toIso8601String(), 'minutes' => 60])->assertCreated()->json('id');
+    expect($this->getJson("api/lessons/{$next}")->json('promised_before.0.text'))->toBe('The quiet one first')
+        ->and($this->getJson("api/lessons/{$next}")->json('number'))->toBe(2);
+    $this->patchJson("api/promises/{$promise}", ['kept' => true])->assertOk();
+    expect($this->getJson("api/lessons/{$next}")->json('promised_before'))->toBe([]);
+});
+
+it('shows the school’s day, not the server’s', function (): void {
+    // 23:30 UTC in July is half past midnight of the next day in London.
+    $this->travelTo('2026-07-10 22:00:00');
+    $this->at['lesson']->update(['starts_at' => '2026-07-10 23:30:00']);
+    expect($this->getJson('api/today?day=2026-07-11')->json('lessons'))->toHaveCount(1)
+        ->and($this->getJson('api/today?day=2026-07-10')->json('lessons'))->toBe([]);
+});

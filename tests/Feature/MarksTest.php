@@ -1,0 +1,79 @@
+<?php
+
+use App\Models\Mark;
+use App\Models\Round;
+use Illuminate\Database\QueryException;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+
+beforeEach(function (): void {
+    $this->instructor = $this->user($this->school());
+    $this->at = $this->lesson($this->instructor);
+    $this->actingAs($this->instructor);
+    $this->roundId = (string) Str::uuid7();
+    $this->round = ['id' => $this->roundId, 'lesson_id' => $this->at['lesson']->id, 'place_id' => $this->at['place']->id, 'routine' => 'emerge-right', 'device_at' => '2026-05-20T10:00:00.250Z'];
+    $this->mark = fn (array $what = []): array => ['id' => (string) Str::uuid7(), 'round_id' => $this->roundId, 'kind' => 'step', 'step' => 'position', 'outcome' => 'prompted', 'device_at' => '2026-05-20T10:02:00.500Z', ...$what];
+});
+
+it('takes a batch in, and the same batch again changes nothing', function (): void {
+    $batch = ['rounds' => [$this->round], 'marks' => [($this->mark)(), ($this->mark)(['step' => 'look', 'outcome' => 'unaided'])]];
+    $first = $this->postJson('api/sync', $batch)->assertOk()->json();
+    $before = DB::table('marks')->orderBy('id')->get();
+    expect($this->postJson('api/sync', $batch)->assertOk()->json())->toBe($first)
+        ->and(DB::table('marks')->orderBy('id')->get())->toEqual($before)
+        ->and(Round::query()->count())->toBe(1);
+    $lesson = $this->getJson("api/lessons/{$this->at['lesson']->id}")->json();
+    expect($lesson['rounds'][0]['marks'])->toHaveCount(2)
+        ->and($lesson['rounds'][0]['marks'][0]['device_at'])->toBe('2026-05-20T10:02:00.500Z')
+        ->and($lesson['debrief']['fault']['step'])->toBe('position')
+        ->and($lesson['debrief']['fault']['cause_step'])->toBe('signal');
+});
+
+it('refuses an id that comes back with another content', function (): void {
+    $mark = ($this->mark)();
+    $this->postJson('api/sync', ['rounds' => [$this->round], 'marks' => [$mark]])->assertOk();
+    $this->postJson('api/sync', ['rounds' => [], 'marks' => [['outcome' => 'unaided'] + $mark]])->assertUnprocessable()->assertJsonValidationErrors('marks');
+    expect(Mark::query()->sole()->outcome)->toBe('prompted');
+});
+
+it('keeps a correction beside the original, and counts what stands', function (): void {
+    $wrong = ($this->mark)();
+    $right = ($this->mark)(['outcome' => 'unaided', 'corrects_id' => $wrong['id']]);
+    $gone = ($this->mark)(['step' => 'look']);
+    $withdrawn = ($this->mark)(['step' => null, 'outcome' => null, 'corrects_id' => $gone['id'], 'withdrawn' => true]);
+    $this->postJson('api/sync', ['rounds' => [$this->round], 'marks' => [$wrong, $right, $gone, ['kind' => 'step', 'step' => 'look'] + $withdrawn]])->assertOk();
+    expect(Mark::query()->count())->toBe(4);
+    $record = $this->getJson("api/learners/{$this->at['learner']->id}")->json('tallies');
+    $cell = fn (string $step): array => collect($record)->firstWhere(fn (array $tally): bool => $tally['routine'] === 'emerge-right' && $tally['step'] === $step);
+    expect($cell('position')['counts']['unaided'])->toBe(1)->and($cell('position')['marked'])->toBe(1)->and($cell('look')['marked'])->toBe(0);
+    // One mark is corrected once; a second thought corrects the newer one.
+    $this->postJson('api/sync', ['rounds' => [], 'marks' => [($this->mark)(['outcome' => 'missed', 'corrects_id' => $wrong['id']])]])->assertUnprocessable();
+});
+
+it('lets nobody change or remove what was logged, not even past the application', function (string $table): void {
+    $this->postJson('api/sync', ['rounds' => [$this->round], 'marks' => [($this->mark)()]])->assertOk();
+    expect(fn () => DB::table($table)->update(['device_at' => now()]))->toThrow(QueryException::class, 'append-only')
+        ->and(fn () => DB::table($table)->delete())->toThrow(QueryException::class, 'append-only');
+})->with(['marks', 'rounds']);
+
+it('refuses marks that say nothing or too much, by field', function (array $what, string $field): void {
+    $this->postJson('api/sync', ['rounds' => [$this->round], 'marks' => [($this->mark)($what)]])->assertUnprocessable()->assertJsonValidationErrors($field);
+    expect(Mark::query()->count())->toBe(0);
+})->with([
+    [['outcome' => null], 'marks.0.outcome'],
+    [['step' => null], 'marks.0.step'],
+    [['step' => 'gear'], 'marks.0.step'],
+    [['outcome' => 'brilliant'], 'marks.0.outcome'],
+    [['kind' => 'taught', 'step' => null, 'outcome' => null], 'marks.0.taught'],
+    [['kind' => 'held-back-rightly'], 'marks.0.outcome'],
+    [['taught' => 'shown'], 'marks.0.taught'],
+    [['withdrawn' => true, 'outcome' => null], 'marks.0.corrects_id'],
+    [['device_at' => 'yesterday-ish'], 'marks.0.device_at'],
+    [['id' => '1'], 'marks.0.id'],
+    [['note' => str_repeat('x', 301)], 'marks.0.note'],
+]);
+
+it('takes all of a batch or nothing', function (): void {
+    $this->postJson('api/sync', ['rounds' => [$this->round], 'marks' => [($this->mark)(), ($this->mark)(['round_id' => (string) Str::uuid7()])]])->assertUnprocessable();
+    expect(Round::query()->count())->toBe(0)->and(Mark::query()->count())->toBe(0);
+});
