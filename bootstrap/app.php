@@ -4,12 +4,13 @@ use App\Console\ComputeCommand;
 use App\Http\Middleware\SecurityHeaders;
 use App\Http\ProblemRenderer;
 use Illuminate\Foundation\Application;
+use Illuminate\Foundation\Bootstrap\LoadEnvironmentVariables;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Middleware\HandleCors;
 use Illuminate\Http\Request;
 
-return Application::configure(basePath: dirname(__DIR__))
+$app = Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
         web: __DIR__.'/../routes/web.php',
         health: '/up',
@@ -27,3 +28,13 @@ return Application::configure(basePath: dirname(__DIR__))
         $exceptions->shouldRenderJsonWhen(fn (Request $request): bool => $request->is('api/*') || $request->expectsJson());
         ProblemRenderer::register($exceptions);
     })->create();
+
+// Settings come from the environment that the start command makes, never from a file that somebody forgot.
+$app->bind(LoadEnvironmentVariables::class, fn (): object => new class
+{
+    public function bootstrap(): void
+    {
+    }
+});
+
+return $app;

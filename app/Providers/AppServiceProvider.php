@@ -22,7 +22,7 @@ final class AppServiceProvider extends ServiceProvider
     {
         JsonResource::withoutWrapping();
         // While building and testing; a live lesson is not broken off for a lazy query.
-        Model::shouldBeStrict(! $this->app->isProduction());
+        Model::shouldBeStrict(! $this->app->environment('production'));
         Password::defaults(Password::min(10));
         // Guessing is slowed by address and account, and by address alone.
         RateLimiter::for('sign-in', fn (Request $request): array => [

@@ -6,7 +6,7 @@ FPM_PID=""
 # Environment of this instance. Secrets are made once and kept in a file only its owner can read.
 load_instance() {
     local env_file=$HOME_DIR/env
-    mkdir -p "$HOME_DIR/log" "$HOME_DIR/cache" || fail "Cannot make $HOME_DIR: check the rights and the free space of the disk."
+    mkdir -p "$HOME_DIR/log" "$HOME_DIR/cache/views" || fail "Cannot make $HOME_DIR: check the rights and the free space of the disk."
     if [ ! -s "$env_file" ]; then
         (umask 077; printf 'APP_KEY=base64:%s\nDB_PASSWORD=%s\n' "$(head -c 32 /dev/urandom | base64)" "$(random_secret)" >"$env_file.new") \
             && mv "$env_file.new" "$env_file" || fail "Cannot write $env_file: check the rights and the free space of the disk."
@@ -19,6 +19,7 @@ load_instance() {
     NOBLE_TURN_LOG=$HOME_DIR/log/noble-turn.log
     # The cached configuration lives with the instance, so that tests never see it.
     APP_CONFIG_CACHE=$HOME_DIR/cache/config.php APP_ROUTES_CACHE=$HOME_DIR/cache/routes.php APP_EVENTS_CACHE=$HOME_DIR/cache/events.php
+    VIEW_COMPILED_PATH=$HOME_DIR/cache/views
     set +a
 }
 

@@ -55,4 +55,4 @@ export const get = <T>(path: string) => ask<T>('GET', path);
 export const post = <T>(path: string, body: unknown = {}) => ask<T>('POST', path, body);
 export const put = <T>(path: string, body: unknown) => ask<T>('PUT', path, body);
 export const patch = <T>(path: string, body: unknown) => ask<T>('PATCH', path, body);
-export const remove = (path: string) => ask<void>('DELETE', path);
+export const remove = (path: string) => ask<unknown>('DELETE', path);

@@ -1,9 +1,28 @@
 import { Sheet } from '@/ui/Sheet';
 
 const KEYS: [string, [string, string][]][] = [
-    ['Everywhere', [['?', 'this list'], ['Ctrl K', 'find a learner, lesson or page'], ['g then t, l, p, r, b, a', 'Today, Learners, Places, Routines, Bench, Account']]],
+    [
+        'Everywhere',
+        [
+            ['?', 'this list'],
+            ['Ctrl K', 'find a learner, lesson or page'],
+            ['g then t, l, p, r, b, a', 'Today, Learners, Places, Routines, Bench, Account'],
+        ],
+    ],
     ['Approach strip', [['← →', 'walk from step to step']]],
-    ['Drive', [['↑ ↓', 'choose a step'], ['1 to 5', 'unaided, reminded, prompted, missed, stepped in; then the next step'], ['a', 'all the rest unaided'], ['o', 'out of order'], ['h', 'held back rightly'], ['n', 'round again'], ['u', 'undo'], ['m', 'the car moves: one large key']]],
+    [
+        'Drive',
+        [
+            ['↑ ↓', 'choose a step'],
+            ['1 to 5', 'unaided, reminded, prompted, missed, stepped in; then the next step'],
+            ['a', 'all the rest unaided'],
+            ['o', 'out of order'],
+            ['h', 'held back rightly'],
+            ['n', 'round again'],
+            ['u', 'undo'],
+            ['m', 'the car moves: one large key'],
+        ],
+    ],
 ];
 
 export function KeysHelp({ open, onOpenChange }: { open: boolean; onOpenChange: (open: boolean) => void }) {

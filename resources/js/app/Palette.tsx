@@ -35,14 +35,24 @@ export function Palette({ open, onOpenChange }: { open: boolean; onOpenChange: (
                             </Command.Group>
                             <Command.Group heading="Today’s lessons">
                                 {today.data?.lessons.map((lesson) => (
-                                    <Command.Item key={lesson.id} value={`lesson ${lesson.learner.name} ${lesson.id}`} className={item} onSelect={() => go(`/lessons/${lesson.id}/plan`)}>
+                                    <Command.Item
+                                        key={lesson.id}
+                                        value={`lesson ${lesson.learner.name} ${lesson.id}`}
+                                        className={item}
+                                        onSelect={() => go(`/lessons/${lesson.id}/plan`)}
+                                    >
                                         Lesson with {lesson.learner.name}
                                     </Command.Item>
                                 ))}
                             </Command.Group>
                             <Command.Group heading="Learners">
                                 {learners.data?.map((learner) => (
-                                    <Command.Item key={learner.id} value={`${learner.name} ${learner.id}`} className={item} onSelect={() => go(`/learners/${learner.id}`)}>
+                                    <Command.Item
+                                        key={learner.id}
+                                        value={`${learner.name} ${learner.id}`}
+                                        className={item}
+                                        onSelect={() => go(`/learners/${learner.id}`)}
+                                    >
                                         {learner.name}
                                     </Command.Item>
                                 ))}

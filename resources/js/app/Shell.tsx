@@ -14,7 +14,10 @@ export function Shell() {
     const navigate = useNavigate();
     const [help, setHelp] = useState(false);
     const [palette, setPalette] = useState(false);
-    const sent = useCallback(() => Promise.all([client.invalidateQueries({ queryKey: ['lesson'] }), client.invalidateQueries({ queryKey: ['learner'] })]), [client]);
+    const sent = useCallback(
+        () => Promise.all([client.invalidateQueries({ queryKey: ['lesson'] }), client.invalidateQueries({ queryKey: ['learner'] })]),
+        [client],
+    );
     useFlushing(session.user.id, sent);
     const { pathname } = useLocation();
     useEffect(() => {
@@ -44,7 +47,10 @@ export function Shell() {
             <a href="#page" className="key sr-only focus:not-sr-only focus:fixed focus:top-2 focus:left-2 focus:z-50">
                 Skip to the page
             </a>
-            <nav aria-label="Areas" className="screen-only border-hair bg-paper fixed inset-x-0 bottom-0 z-30 flex border-t-2 lg:sticky lg:inset-auto lg:top-0 lg:h-dvh lg:flex-col lg:gap-1 lg:border-t-0 lg:border-r-2 lg:py-4">
+            <nav
+                aria-label="Areas"
+                className="screen-only border-hair bg-paper fixed inset-x-0 bottom-0 z-30 flex border-t-2 lg:sticky lg:inset-auto lg:top-0 lg:h-dvh lg:flex-col lg:gap-1 lg:border-t-0 lg:border-r-2 lg:py-4"
+            >
                 {AREAS.map((area) => (
                     <NavLink
                         key={area.to}

@@ -9,22 +9,44 @@ export interface Conditions {
     follower: boolean;
 }
 
-const slope = (gradient: number) => (Math.abs(gradient) < 0.005 ? 'level' : `${Math.round(Math.abs(gradient) * 100)} % ${gradient > 0 ? 'uphill' : 'downhill'}`);
+const slope = (gradient: number) =>
+    Math.abs(gradient) < 0.005 ? 'level' : `${Math.round(Math.abs(gradient) * 100)} % ${gradient > 0 ? 'uphill' : 'downhill'}`;
 
 export function Controls({ conditions, onChange }: { conditions: Conditions; onChange: (conditions: Conditions) => void }) {
     const set = <K extends keyof Conditions>(key: K, value: Conditions[K]) => onChange({ ...conditions, [key]: value });
     return (
         <div className="screen-only flex flex-wrap items-center gap-x-6 gap-y-2">
             <div className="flex gap-2">
-                <button type="button" className="key" aria-pressed={conditions.surface === 'wet'} onClick={() => set('surface', conditions.surface === 'wet' ? 'dry' : 'wet')}>
+                <button
+                    type="button"
+                    className="key"
+                    aria-pressed={conditions.surface === 'wet'}
+                    onClick={() => set('surface', conditions.surface === 'wet' ? 'dry' : 'wet')}
+                >
                     Wet
                 </button>
                 <button type="button" className="key" aria-pressed={conditions.follower} onClick={() => set('follower', !conditions.follower)}>
                     Close behind
                 </button>
             </div>
-            <Slider label="Speed" value={conditions.speed} min={SPEEDS.from} max={SPEEDS.to} step={SPEEDS.step} words={(value) => `${value} mph`} onChange={(value) => set('speed', value)} />
-            <Slider label="Slope" value={conditions.gradient} min={GRADIENTS.from} max={GRADIENTS.to} step={GRADIENTS.step} words={slope} onChange={(value) => set('gradient', value)} />
+            <Slider
+                label="Speed"
+                value={conditions.speed}
+                min={SPEEDS.from}
+                max={SPEEDS.to}
+                step={SPEEDS.step}
+                words={(value) => `${value} mph`}
+                onChange={(value) => set('speed', value)}
+            />
+            <Slider
+                label="Slope"
+                value={conditions.gradient}
+                min={GRADIENTS.from}
+                max={GRADIENTS.to}
+                step={GRADIENTS.step}
+                words={slope}
+                onChange={(value) => set('gradient', value)}
+            />
         </div>
     );
 }

@@ -25,7 +25,8 @@ export function PlanNotes({ plan }: { plan: ApproachPlan }) {
             <p className="text-quiet">
                 {plan.fits ? '' : 'Planned at '}
                 {approachSpeed(plan)}
-                {plan.fits ? '' : ', the highest speed at which it fits'} · direction said by {metres(plan.say_at_m)} · hardest slowing {plan.peak_decel_mps2.toFixed(1)} m/s²
+                {plan.fits ? '' : ', the highest speed at which it fits'} · direction said by {metres(plan.say_at_m)} · hardest slowing{' '}
+                {plan.peak_decel_mps2.toFixed(1)} m/s²
                 {plan.gear_after_line !== null && <> · on in {['first', 'second', 'third', 'fourth', 'fifth', 'sixth'][plan.gear_after_line - 1]}</>}
             </p>
             <details className="text-sm">
@@ -61,7 +62,8 @@ export function PlanNotes({ plan }: { plan: ApproachPlan }) {
                             </div>
                         ))}
                         <div className="text-quiet">
-                            Core {plan.version.core}, rules {plan.version.pack}. Teaching aids: conditions, the law of the place and the licensed instructor’s judgement come first. Nobody works this while driving.
+                            Core {plan.version.core}, rules {plan.version.pack}. Teaching aids: conditions, the law of the place and the licensed instructor’s
+                            judgement come first. Nobody works this while driving.
                         </div>
                     </dl>
                 </div>

@@ -5,7 +5,11 @@ import { metres, seconds, STEP_WORDS } from '@/strip/words';
 export function StepDetail({ plan, step }: { plan: ApproachPlan; step: PlanStep }) {
     const moved = step.step === 'signal' ? plan.conflicts.find((conflict) => conflict.code.startsWith('signal')) : undefined;
     return (
-        <section aria-live="polite" aria-label={STEP_WORDS[step.step]} className="border-hair grid gap-x-8 gap-y-4 border-t-2 pt-4 md:grid-cols-[15rem_1fr_1fr]">
+        <section
+            aria-live="polite"
+            aria-label={STEP_WORDS[step.step]}
+            className="border-hair grid gap-x-8 gap-y-4 border-t-2 pt-4 md:grid-cols-[15rem_1fr_1fr]"
+        >
             <div>
                 <h2 className="text-xl">{STEP_WORDS[step.step]}</h2>
                 <p className="font-display text-5xl font-bold">{metres(step.best_m)}</p>

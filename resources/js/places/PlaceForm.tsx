@@ -7,7 +7,7 @@ import { StretchList } from './StretchList';
 
 interface Props {
     place?: Place;
-    onKept: (place: Place) => void;
+    onKept: (place: Place) => unknown;
 }
 
 /** Describes a junction by what can be seen and paced out there. What is left empty takes the named default. */
@@ -15,7 +15,7 @@ export function PlaceForm({ place, onKept }: Props) {
     const road = place?.approach ?? {};
     const form = useForm({
         name: place?.name ?? '',
-        routine: place?.routine ?? ('emerge-right' as RoutineCode),
+        routine: place?.routine ?? 'emerge-right',
         limit_mph: road.limit_mph ?? 30,
         control: road.control ?? '',
         view: road.view_from_m !== undefined ? 'measured' : (road.view ?? 'open'),
@@ -45,7 +45,7 @@ export function PlaceForm({ place, onKept }: Props) {
     const keep = () =>
         form.submit(async () => {
             const body = { name: values.name, routine: values.routine, note: values.note, approach };
-            onKept(place ? await put<Place>(`places/${place.id}`, body) : await post<Place>('places', body));
+            await onKept(place ? await put<Place>(`places/${place.id}`, body) : await post<Place>('places', body));
         });
     return (
         <form
@@ -69,21 +69,28 @@ export function PlaceForm({ place, onKept }: Props) {
             </Field>
             <div className="grid gap-4 sm:grid-cols-2">
                 <Field label="Limit, mph" errors={errors['approach.limit_mph']}>
-                    <input type="number" required min={5} max={100} value={values.limit_mph} onChange={(event) => set('limit_mph', event.target.valueAsNumber)} />
+                    <input
+                        type="number"
+                        required
+                        min={5}
+                        max={100}
+                        value={values.limit_mph}
+                        onChange={(event) => set('limit_mph', event.target.valueAsNumber)}
+                    />
                 </Field>
                 <Field label="Slope, %" hint="Uphill +, downhill −" errors={errors['approach.gradient']}>
                     <input type="number" min={-30} max={30} value={values.slope} onChange={(event) => set('slope', event.target.valueAsNumber || 0)} />
                 </Field>
                 {emerges && (
                     <Field label="Line" errors={errors['approach.control']}>
-                        <select value={values.control} onChange={(event) => set('control', event.target.value as typeof values.control)}>
+                        <select value={values.control} onChange={(event) => set('control', event.target.value)}>
                             <option value="">Give way</option>
                             <option value="stop">Stop</option>
                         </select>
                     </Field>
                 )}
                 <Field label="View into the other road" errors={errors['approach.view']}>
-                    <select value={values.view} onChange={(event) => set('view', event.target.value as typeof values.view)}>
+                    <select value={values.view} onChange={(event) => set('view', event.target.value)}>
                         <option value="open">Open: from 20 m or more</option>
                         <option value="restricted">Restricted</option>
                         <option value="closed">Closed: only from the line</option>
@@ -92,7 +99,13 @@ export function PlaceForm({ place, onKept }: Props) {
                 </Field>
                 {values.view === 'measured' && (
                     <Field label="View opens at, m" errors={errors['approach.view_from_m']}>
-                        <input type="number" min={0} max={200} value={values.view_from_m} onChange={(event) => set('view_from_m', event.target.valueAsNumber)} />
+                        <input
+                            type="number"
+                            min={0}
+                            max={200}
+                            value={values.view_from_m}
+                            onChange={(event) => set('view_from_m', event.target.valueAsNumber)}
+                        />
                     </Field>
                 )}
                 <Field label="Road, kerb to kerb, m" hint="Empty: 7.3, assumed" errors={errors['approach.road_width_m']}>
@@ -106,12 +119,22 @@ export function PlaceForm({ place, onKept }: Props) {
                 <input type="checkbox" className="size-6" checked={values.one_way} onChange={(event) => set('one_way', event.target.checked)} />
                 Our road is one-way
             </label>
-            <StretchList title="Openings before ours" value={values.openings} onChange={(openings) => set('openings', openings)} errors={errors} field="openings" />
+            <StretchList
+                title="Openings before ours"
+                value={values.openings}
+                onChange={(openings) => set('openings', openings)}
+                errors={errors}
+                field="openings"
+            />
             <StretchList title="Parked cars" value={values.parked} onChange={(parked) => set('parked', parked)} errors={errors} field="parked" />
             <Field label="Note" errors={errors.note}>
                 <input maxLength={500} value={values.note} onChange={(event) => set('note', event.target.value)} />
             </Field>
-            {form.message && <p role="alert" className="font-semibold">▸ {form.message}</p>}
+            {form.message && (
+                <p role="alert" className="font-semibold">
+                    ▸ {form.message}
+                </p>
+            )}
             <button type="submit" className="key" data-tone="main" disabled={form.busy}>
                 Keep the place
             </button>

@@ -43,7 +43,7 @@ export class Queue {
     private snapshot: QueueState = { waiting: [], unsafe: false, trouble: null, refused: false };
     private lastSeq = 0;
     private user = '';
-    private onSent: () => Promise<unknown> = async () => undefined;
+    private onSent: () => Promise<unknown> = () => Promise.resolve();
 
     constructor(
         private readonly store: Store,
@@ -66,7 +66,7 @@ export class Queue {
         for (const event of events) {
             // Later than anything made on this device before, in this tab or another.
             this.lastSeq = Math.max(this.lastSeq + 1, Date.now() * 1000);
-            const entry = { ...event, seq: this.lastSeq, user: this.user } as QueueEvent;
+            const entry = { ...event, seq: this.lastSeq, user: this.user };
             this.events.push(entry);
             this.store.add(entry).catch(() => {
                 this.unsafe = true;

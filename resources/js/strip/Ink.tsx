@@ -12,7 +12,16 @@ export function Ink({ outcome, size = 22 }: { outcome: Outcome; size?: number })
                     <line x1="0" x2="0" y1="0" y2={gap} stroke="currentColor" strokeWidth={outcome === 'reminded' ? 4.4 : 3} />
                 </pattern>
             )}
-            <rect x="2" y="2" width="18" height="18" rx="2" fill={outcome === 'unaided' ? 'currentColor' : outcome === 'reminded' || outcome === 'prompted' ? `url(#${id})` : 'none'} stroke="currentColor" strokeWidth="2" />
+            <rect
+                x="2"
+                y="2"
+                width="18"
+                height="18"
+                rx="2"
+                fill={outcome === 'unaided' ? 'currentColor' : outcome === 'reminded' || outcome === 'prompted' ? `url(#${id})` : 'none'}
+                stroke="currentColor"
+                strokeWidth="2"
+            />
             {outcome === 'intervened' && <path d="M5,17 L17,5 M5,5 L17,17" stroke="currentColor" strokeWidth="2.6" />}
         </svg>
     );

@@ -9,7 +9,7 @@ export function RoadBand({ plan, layout, current }: { plan: ApproachPlan; layout
     const footway = 9;
     const lineX = road.lineX;
     const emerges = plan.routine.startsWith('emerge');
-    const upper = (stretch: Stretch) => (stretch.side === 'left') === true;
+    const upper = (stretch: Stretch) => stretch.side === 'left';
     return (
         <g>
             <rect x={4} y={road.top - footway} width={lineX - 4} height={road.bottom - road.top + 2 * footway} fill="var(--verge)" />
@@ -34,7 +34,17 @@ export function RoadBand({ plan, layout, current }: { plan: ApproachPlan; layout
                 <line x1={4} x2={lineX} y1={road.top} y2={road.top} />
                 <line x1={4} x2={lineX} y1={road.bottom} y2={road.bottom} />
             </g>
-            {!place.one_way && <line x1={4} x2={lineX - 4} y1={road.y(place.road_width_m / 2)} y2={road.y(place.road_width_m / 2)} stroke="var(--paper)" strokeWidth={2} strokeDasharray="14 9" />}
+            {!place.one_way && (
+                <line
+                    x1={4}
+                    x2={lineX - 4}
+                    y1={road.y(place.road_width_m / 2)}
+                    y2={road.y(place.road_width_m / 2)}
+                    stroke="var(--paper)"
+                    strokeWidth={2}
+                    strokeDasharray="14 9"
+                />
+            )}
             {place.parked.map((cars) => (
                 <rect
                     key={`${cars.side}${cars.from_m}`}

@@ -14,7 +14,13 @@ export function StepLine({ plan, current, onStep }: { plan: ApproachPlan; curren
     return (
         <div ref={frame} className="w-full">
             {width > 0 && (
-                <svg width={width} height={66} role="img" aria-label={plan.steps.map((step) => `${step.step} ${metres(step.best_m)}`).join(', ')} className="block">
+                <svg
+                    width={width}
+                    height={66}
+                    role="img"
+                    aria-label={plan.steps.map((step) => `${step.step} ${metres(step.best_m)}`).join(', ')}
+                    className="block"
+                >
                     <line x1={4} x2={scale.x(0)} y1={46} y2={46} stroke="var(--line)" strokeWidth={1.5} />
                     {metreTicks(scale.from, width < 500 ? 5 : 10).map((at) => (
                         <text key={at} x={scale.x(at)} y={64} fontSize={13} fill="var(--quiet)" textAnchor={at === 0 ? 'end' : 'middle'}>
@@ -27,14 +33,32 @@ export function StepLine({ plan, current, onStep }: { plan: ApproachPlan; curren
                         const now = step.step === current;
                         return (
                             <g key={step.step} onClick={() => onStep(step.step)} className="cursor-pointer">
-                                <rect x={from} y={42} width={Math.max(3, scale.x(step.latest_m) - from)} height={8} rx={2} fill={now ? 'var(--now-fill)' : 'none'} stroke={now ? 'var(--now)' : 'none'} />
+                                <rect
+                                    x={from}
+                                    y={42}
+                                    width={Math.max(3, scale.x(step.latest_m) - from)}
+                                    height={8}
+                                    rx={2}
+                                    fill={now ? 'var(--now-fill)' : 'none'}
+                                    stroke={now ? 'var(--now)' : 'none'}
+                                />
                                 <circle cx={x} cy={24} r={16} fill="var(--paper)" stroke={now ? 'var(--now)' : 'var(--line)'} strokeWidth={now ? 3 : 1.5} />
                                 <g transform={`translate(${x},24)`} color="var(--ink)">
                                     <Glyph step={step.step} side={plan.turn_side} />
                                 </g>
                                 <line x1={x} x2={x} y1={40} y2={46} stroke="var(--ink)" strokeWidth={2} />
                                 {now && (
-                                    <text x={x > width - 90 ? x - 22 : x + 22} y={18} fontSize={16} fontWeight={700} fill="var(--ink)" textAnchor={x > width - 90 ? 'end' : 'start'} stroke="var(--paper)" strokeWidth={5} paintOrder="stroke">
+                                    <text
+                                        x={x > width - 90 ? x - 22 : x + 22}
+                                        y={18}
+                                        fontSize={16}
+                                        fontWeight={700}
+                                        fill="var(--ink)"
+                                        textAnchor={x > width - 90 ? 'end' : 'start'}
+                                        stroke="var(--paper)"
+                                        strokeWidth={5}
+                                        paintOrder="stroke"
+                                    >
                                         {metres(step.best_m)}
                                     </text>
                                 )}

@@ -52,7 +52,15 @@ export function Strip({ plan, current, onStep, from, compact = false }: Props) {
                     {!compact && <SayIt layout={layout} />}
                     <SpeedBand layout={layout} id={id} />
                     <RoadBand plan={plan} layout={layout} current={now} />
-                    <line x1={layout.scale.x(now.best_m)} x2={layout.scale.x(now.best_m)} y1={22} y2={layout.road.top} stroke="var(--now)" strokeWidth={1.5} strokeDasharray="2 4" />
+                    <line
+                        x1={layout.scale.x(now.best_m)}
+                        x2={layout.scale.x(now.best_m)}
+                        y1={22}
+                        y2={layout.road.top}
+                        stroke="var(--now)"
+                        strokeWidth={1.5}
+                        strokeDasharray="2 4"
+                    />
                     {layout.rule && <Rule layout={layout} x={layout.rule.x} compact={compact} />}
                     {layout.rows.map((row) => (
                         <g key={row.step} onClick={() => onStep(row.step)} data-step={row.step} className="cursor-pointer">
@@ -67,11 +75,25 @@ export function Strip({ plan, current, onStep, from, compact = false }: Props) {
                                 stroke={row.step === current ? 'var(--now)' : 'var(--line)'}
                                 strokeWidth={1.5}
                             />
-                            <circle cx={row.best.x} cy={row.y} r={15} fill="var(--paper)" stroke={row.step === current ? 'var(--now)' : 'none'} strokeWidth={2.5} />
+                            <circle
+                                cx={row.best.x}
+                                cy={row.y}
+                                r={15}
+                                fill="var(--paper)"
+                                stroke={row.step === current ? 'var(--now)' : 'none'}
+                                strokeWidth={2.5}
+                            />
                             <g transform={`translate(${row.best.x},${row.y})`} color="var(--ink)">
                                 <Glyph step={row.step} side={plan.turn_side} />
                             </g>
-                            <text x={row.label.x} y={row.y + 5} textAnchor={row.label.anchor} fontSize={16} fontWeight={row.step === current ? 800 : 600} fill="var(--ink)">
+                            <text
+                                x={row.label.x}
+                                y={row.y + 5}
+                                textAnchor={row.label.anchor}
+                                fontSize={16}
+                                fontWeight={row.step === current ? 800 : 600}
+                                fill="var(--ink)"
+                            >
                                 {STEP_WORDS[row.step]}
                             </text>
                             <text x={row.figure.x} y={row.y + 5} textAnchor={row.figure.anchor} fontSize={15} fill="var(--quiet)">
@@ -104,7 +126,9 @@ function Axes({ layout, compact }: { layout: StripLayout; compact: boolean }) {
             {layout.metres.map(({ metres: at, x }) => (
                 <g key={at}>
                     <line x1={x} x2={x} y1={22} y2={layout.axisY - 14} stroke="var(--hair)" strokeWidth={at === 0 ? 2 : 1} />
-                    <text x={x} y={layout.axisY + 4}>{at === 0 ? 'line' : at === layout.metres[layout.metres.length - 1]!.metres ? `${at} m` : at}</text>
+                    <text x={x} y={layout.axisY + 4}>
+                        {at === 0 ? 'line' : at === layout.metres[layout.metres.length - 1]!.metres ? `${at} m` : at}
+                    </text>
                 </g>
             ))}
             <line x1={4} x2={layout.scale.x(0)} y1={22} y2={22} stroke="var(--line)" strokeWidth={1.5} />
@@ -112,7 +136,9 @@ function Axes({ layout, compact }: { layout: StripLayout; compact: boolean }) {
                 layout.seconds.map(({ second, x }) => (
                     <g key={second}>
                         <line x1={x} x2={x} y1={16} y2={22} stroke="var(--line)" strokeWidth={1.5} />
-                        <text x={x} y={12}>{second === 0 ? '0 s' : second}</text>
+                        <text x={x} y={12}>
+                            {second === 0 ? '0 s' : second}
+                        </text>
                     </g>
                 ))}
         </g>
@@ -163,7 +189,16 @@ function Rule({ layout, x, compact }: { layout: StripLayout; x: number; compact:
         <g>
             <line x1={x} x2={x} y1={row.y - 16} y2={row.y + 16} stroke="var(--ink)" strokeWidth={2} strokeDasharray="4 3" />
             {!compact && (
-                <text x={right ? x - 8 : x + 8} y={row.y + 5} fontSize={13.5} fill="var(--ink)" textAnchor={right ? 'end' : 'start'} stroke="var(--paper)" strokeWidth={4} paintOrder="stroke">
+                <text
+                    x={right ? x - 8 : x + 8}
+                    y={row.y + 5}
+                    fontSize={13.5}
+                    fill="var(--ink)"
+                    textAnchor={right ? 'end' : 'start'}
+                    stroke="var(--paper)"
+                    strokeWidth={4}
+                    paintOrder="stroke"
+                >
                     rule of thumb {metres(layout.rule!.metres)}
                 </text>
             )}

@@ -16,7 +16,14 @@ export function Glyph({ step, side = 'right' }: { step: Step; side?: 'left' | 'r
             );
         case 'signal':
             return (
-                <g fill="none" stroke="currentColor" strokeWidth="2.6" strokeLinejoin="round" strokeLinecap="round" transform={side === 'left' ? 'scale(-1,1)' : undefined}>
+                <g
+                    fill="none"
+                    stroke="currentColor"
+                    strokeWidth="2.6"
+                    strokeLinejoin="round"
+                    strokeLinecap="round"
+                    transform={side === 'left' ? 'scale(-1,1)' : undefined}
+                >
                     <path d="M-9,-5 H0 V-9 L9,0 L0,9 V5 H-9 Z" fill="var(--paper)" />
                 </g>
             );

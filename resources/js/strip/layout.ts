@@ -95,11 +95,7 @@ function layRow(step: ApproachPlan['steps'][number], scale: Scale, y: number, wi
         best: { x: best, metres: step.best_m },
         window: { x, width: Math.max(3, end - x) },
         label: before ? { x: start - 8, anchor: 'end' } : { x: after, anchor: 'start' },
-        figure: before
-            ? after < width - 130
-                ? { x: after, anchor: 'start' }
-                : { x: start - 96, anchor: 'end' }
-            : { x: after + 76, anchor: 'start' },
+        figure: before ? (after < width - 130 ? { x: after, anchor: 'start' } : { x: start - 96, anchor: 'end' }) : { x: after + 76, anchor: 'start' },
     };
 }
 

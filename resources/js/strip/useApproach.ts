@@ -1,5 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { post } from '@/api/client';
 import type { ApproachInputs, ApproachPlan } from '@/api/types';
 
@@ -59,7 +59,7 @@ export function useApproach(inputs: ApproachInputs, speed: number, gradient: num
             { ...inputs, surface: inputs.surface === 'wet' ? 'dry' : 'wet' },
             { ...inputs, close_follower: !inputs.close_follower },
         ];
-        next.forEach((variant) => void client.prefetchQuery(sweep({ ...variant, gradient: restingGradient }, 'speed_mph', SPEEDS)));
+        for (const variant of next) client.query(sweep({ ...variant, gradient: restingGradient }, 'speed_mph', SPEEDS)).catch(() => undefined);
     }, [client, inputs, restingGradient, bySpeed.data]);
 
     const gradientMoves = gradient !== restingGradient;
@@ -68,9 +68,7 @@ export function useApproach(inputs: ApproachInputs, speed: number, gradient: num
         (!gradientMoves && bySpeed.data && nearest(bySpeed.data.answers, speed)) ||
         (byGradient.data && nearest(byGradient.data.answers, gradient)) ||
         undefined;
-    const last = useRef<ApproachPlan | undefined>(undefined);
-    useEffect(() => {
-        if (fresh) last.current = fresh;
-    });
-    return { plan: fresh ?? last.current, error: bySpeed.error, isLoading: bySpeed.isLoading };
+    const [last, setLast] = useState<ApproachPlan | undefined>(undefined);
+    if (fresh && fresh !== last) setLast(fresh);
+    return { plan: fresh ?? last, error: bySpeed.error, isLoading: bySpeed.isLoading };
 }

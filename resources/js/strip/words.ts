@@ -2,7 +2,13 @@ import type { ApproachPlan, Outcome, RoutineCode, Step } from '@/api/types';
 
 export const STEP_WORDS: Record<Step, string> = { mirrors: 'Mirrors', signal: 'Signal', position: 'Position', speed: 'Speed', look: 'Look' };
 
-export const OUTCOME_WORDS: Record<Outcome, string> = { unaided: 'unaided', reminded: 'reminded', prompted: 'prompted', missed: 'missed', intervened: 'stepped in' };
+export const OUTCOME_WORDS: Record<Outcome, string> = {
+    unaided: 'unaided',
+    reminded: 'reminded',
+    prompted: 'prompted',
+    missed: 'missed',
+    intervened: 'stepped in',
+};
 
 export const ROUTINE_WORDS: Record<RoutineCode, string> = {
     'turn-left': 'Turn left off the main road',

@@ -16,7 +16,12 @@ export function Field({ label, hint, errors, children }: Props) {
             <label htmlFor={id} className="font-semibold">
                 {label}
             </label>
-            {cloneElement(children, { id, 'aria-describedby': hint || bad ? `${id}-said` : undefined, 'aria-invalid': bad || undefined, className: `entry ${children.props.className ?? ''}` })}
+            {cloneElement(children, {
+                id,
+                'aria-describedby': hint || bad ? `${id}-said` : undefined,
+                'aria-invalid': bad || undefined,
+                className: `entry ${children.props.className ?? ''}`,
+            })}
             {(hint || bad) && (
                 <p id={`${id}-said`} className={bad ? 'font-semibold' : 'text-quiet text-sm'} role={bad ? 'alert' : undefined}>
                     {bad ? `▸ ${errors!.join(' ')}` : hint}

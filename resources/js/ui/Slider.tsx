@@ -23,7 +23,14 @@ export function Slider({ label, value, min, max, step, words, onChange }: Props)
                 <div className="text-center text-sm font-semibold" aria-hidden="true">
                     {label} {words(value)}
                 </div>
-                <Radix.Root className="relative flex h-8 touch-none items-center" value={[value]} min={min} max={max} step={step} onValueChange={([next]) => next !== undefined && onChange(next)}>
+                <Radix.Root
+                    className="relative flex h-8 touch-none items-center"
+                    value={[value]}
+                    min={min}
+                    max={max}
+                    step={step}
+                    onValueChange={([next]) => next !== undefined && onChange(next)}
+                >
                     <Radix.Track className="bg-line relative h-1 grow rounded">
                         <Radix.Range className="bg-ink absolute h-full rounded" />
                     </Radix.Track>

@@ -75,10 +75,23 @@ export function AccountPage() {
                 >
                     <input type="text" autoComplete="username" value={user.email} readOnly hidden />
                     <Field label="Present password" errors={form.errors.current_password}>
-                        <input type="password" required autoComplete="current-password" value={form.values.current_password} onChange={(event) => form.set('current_password', event.target.value)} />
+                        <input
+                            type="password"
+                            required
+                            autoComplete="current-password"
+                            value={form.values.current_password}
+                            onChange={(event) => form.set('current_password', event.target.value)}
+                        />
                     </Field>
                     <Field label="New password" errors={form.errors.password} hint="At least 10 characters.">
-                        <input type="password" required minLength={10} autoComplete="new-password" value={form.values.password} onChange={(event) => form.set('password', event.target.value)} />
+                        <input
+                            type="password"
+                            required
+                            minLength={10}
+                            autoComplete="new-password"
+                            value={form.values.password}
+                            onChange={(event) => form.set('password', event.target.value)}
+                        />
                     </Field>
                     <button type="submit" className="key justify-self-start" disabled={form.busy}>
                         Change the password
@@ -89,7 +102,9 @@ export function AccountPage() {
                 <h2 id="leave" className="text-xl">
                     Leave
                 </h2>
-                {waiting.length > 0 && <p className="font-semibold">▸ {waiting.length} marks are not sent yet. They stay on this device and go when you sign in here again.</p>}
+                {waiting.length > 0 && (
+                    <p className="font-semibold">▸ {waiting.length} marks are not sent yet. They stay on this device and go when you sign in here again.</p>
+                )}
                 <div className="flex flex-wrap gap-3">
                     <button type="button" className="key" onClick={() => void leave('session')}>
                         Sign out

@@ -13,7 +13,14 @@ export function FirstRun() {
     const client = useQueryClient();
     const [step, setStep] = useState<'school' | 'car' | 'learner'>('school');
     const [session, setSession] = useState<Session | null>(null);
-    const school = useForm({ school: '', time_zone: Intl.DateTimeFormat().resolvedOptions().timeZone || 'Europe/London', pack: 'gb', name: '', email: '', password: '' });
+    const school = useForm({
+        school: '',
+        time_zone: Intl.DateTimeFormat().resolvedOptions().timeZone || 'Europe/London',
+        pack: 'gb',
+        name: '',
+        email: '',
+        password: '',
+    });
     const car = useForm({ name: '', transmission: 'manual', controls: 'standard' });
     const learner = useForm({ name: '', pick_up: '', transmission: 'manual', level: 'beginner' });
     const finish = () => client.setQueryData(['session'], session);
@@ -25,9 +32,7 @@ export function FirstRun() {
                     className="grid gap-4"
                     onSubmit={(event) => {
                         event.preventDefault();
-                        void school
-                            .submit(async () => setSession(await post<Session>('first-run', school.values)))
-                            .then((done) => done && setStep('car'));
+                        void school.submit(async () => setSession(await post<Session>('first-run', school.values))).then((done) => done && setStep('car'));
                     }}
                 >
                     <Field label="Name of the school" errors={school.errors.school}>
@@ -46,15 +51,38 @@ export function FirstRun() {
                         </select>
                     </Field>
                     <Field label="Your name" errors={school.errors.name}>
-                        <input required maxLength={120} autoComplete="name" value={school.values.name} onChange={(event) => school.set('name', event.target.value)} />
+                        <input
+                            required
+                            maxLength={120}
+                            autoComplete="name"
+                            value={school.values.name}
+                            onChange={(event) => school.set('name', event.target.value)}
+                        />
                     </Field>
                     <Field label="Your address" errors={school.errors.email} hint="You sign in with it; you are the owner.">
-                        <input type="email" required autoComplete="username" value={school.values.email} onChange={(event) => school.set('email', event.target.value)} />
+                        <input
+                            type="email"
+                            required
+                            autoComplete="username"
+                            value={school.values.email}
+                            onChange={(event) => school.set('email', event.target.value)}
+                        />
                     </Field>
                     <Field label="Password" errors={school.errors.password} hint="At least 10 characters.">
-                        <input type="password" required minLength={10} autoComplete="new-password" value={school.values.password} onChange={(event) => school.set('password', event.target.value)} />
+                        <input
+                            type="password"
+                            required
+                            minLength={10}
+                            autoComplete="new-password"
+                            value={school.values.password}
+                            onChange={(event) => school.set('password', event.target.value)}
+                        />
                     </Field>
-                    {school.message && <p role="alert" className="font-semibold">▸ {school.message}</p>}
+                    {school.message && (
+                        <p role="alert" className="font-semibold">
+                            ▸ {school.message}
+                        </p>
+                    )}
                     <button type="submit" className="key" data-tone="main" disabled={school.busy}>
                         Set up the school
                     </button>

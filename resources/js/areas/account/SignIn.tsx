@@ -19,12 +19,29 @@ export function SignIn() {
                 }}
             >
                 <Field label="Address" errors={form.errors.email}>
-                    <input type="email" autoComplete="username" required autoFocus value={form.values.email} onChange={(event) => form.set('email', event.target.value)} />
+                    <input
+                        type="email"
+                        autoComplete="username"
+                        required
+                        autoFocus
+                        value={form.values.email}
+                        onChange={(event) => form.set('email', event.target.value)}
+                    />
                 </Field>
                 <Field label="Password" errors={form.errors.password}>
-                    <input type="password" autoComplete="current-password" required value={form.values.password} onChange={(event) => form.set('password', event.target.value)} />
+                    <input
+                        type="password"
+                        autoComplete="current-password"
+                        required
+                        value={form.values.password}
+                        onChange={(event) => form.set('password', event.target.value)}
+                    />
                 </Field>
-                {form.message && <p role="alert" className="font-semibold">▸ {form.message}</p>}
+                {form.message && (
+                    <p role="alert" className="font-semibold">
+                        ▸ {form.message}
+                    </p>
+                )}
                 <button type="submit" className="key" data-tone="main" disabled={form.busy}>
                     Sign in
                 </button>

@@ -28,7 +28,10 @@ export function ApproachBench() {
                 <p className="text-quiet">{ROUTINE_WORDS[state.road.routine]}</p>
             </header>
             <ApproachView inputs={inputs} conditions={state.conditions} onConditions={(conditions) => change({ conditions })} />
-            <section aria-label="The place, the car and the practice" className="border-hair screen-only grid gap-4 border-t-2 pt-4 sm:grid-cols-2 lg:grid-cols-4">
+            <section
+                aria-label="The place, the car and the practice"
+                className="border-hair screen-only grid gap-4 border-t-2 pt-4 sm:grid-cols-2 lg:grid-cols-4"
+            >
                 <Field label="Routine">
                     <select value={state.road.routine} onChange={(event) => road({ routine: event.target.value as RoutineCode, control: undefined })}>
                         {Object.entries(ROUTINE_WORDS).map(([code, words]) => (
@@ -54,7 +57,10 @@ export function ApproachBench() {
                     </Field>
                 )}
                 <Field label="View">
-                    <select value={state.road.view ?? 'open'} onChange={(event) => road({ view: event.target.value as BenchState['road']['view'], view_from_m: undefined })}>
+                    <select
+                        value={state.road.view ?? 'open'}
+                        onChange={(event) => road({ view: event.target.value as BenchState['road']['view'], view_from_m: undefined })}
+                    >
                         <option value="open">Open</option>
                         <option value="restricted">Restricted</option>
                         <option value="closed">Closed</option>
@@ -89,22 +95,48 @@ export function ApproachBench() {
                     </select>
                 </Field>
                 <Field label="Room before the line, m">
-                    <input type="number" min={3} max={2000} value={state.road.room_m ?? ''} onChange={(event) => road({ room_m: number(event.target.value) })} />
+                    <input
+                        type="number"
+                        min={3}
+                        max={2000}
+                        value={state.road.room_m ?? ''}
+                        onChange={(event) => road({ room_m: number(event.target.value) })}
+                    />
                 </Field>
                 <Field label="Somebody passing">
-                    <select value={state.road.passing_on ?? ''} onChange={(event) => road({ passing_on: (event.target.value || undefined) as ApproachInputs['passing_on'] })}>
+                    <select
+                        value={state.road.passing_on ?? ''}
+                        onChange={(event) => road({ passing_on: (event.target.value || undefined) as ApproachInputs['passing_on'] })}
+                    >
                         <option value="">Nobody</option>
                         <option value="left">On the left</option>
                         <option value="right">On the right</option>
                     </select>
                 </Field>
                 <label className="flex min-h-12 items-center gap-3 self-end">
-                    <input type="checkbox" className="size-6" checked={state.road.one_way ?? false} onChange={(event) => road({ one_way: event.target.checked || undefined })} />
+                    <input
+                        type="checkbox"
+                        className="size-6"
+                        checked={state.road.one_way ?? false}
+                        onChange={(event) => road({ one_way: event.target.checked || undefined })}
+                    />
                     One-way street
                 </label>
                 <div className="grid gap-4 sm:col-span-2 lg:col-span-4 lg:grid-cols-2">
-                    <StretchList title="Openings before ours" field="openings" errors={{}} value={state.road.openings ?? []} onChange={(openings) => road({ openings: openings.length ? openings : undefined })} />
-                    <StretchList title="Parked cars" field="parked" errors={{}} value={state.road.parked ?? []} onChange={(parked) => road({ parked: parked.length ? parked : undefined })} />
+                    <StretchList
+                        title="Openings before ours"
+                        field="openings"
+                        errors={{}}
+                        value={state.road.openings ?? []}
+                        onChange={(openings) => road({ openings: openings.length ? openings : undefined })}
+                    />
+                    <StretchList
+                        title="Parked cars"
+                        field="parked"
+                        errors={{}}
+                        value={state.road.parked ?? []}
+                        onChange={(parked) => road({ parked: parked.length ? parked : undefined })}
+                    />
                 </div>
             </section>
         </div>

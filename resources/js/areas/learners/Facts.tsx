@@ -10,7 +10,18 @@ export function Facts({ learner }: { learner: LearnerFacts }) {
         ['E-mail', learner.email],
         ['Licence seen', on(learner.licence_seen_on)],
         ['Eyesight checked', on(learner.eyesight_checked_on)],
-        ['Guardian', learner.is_minor ? [learner.guardian_name, learner.guardian_contact, learner.guardian_consent_on ? `consent ${on(learner.guardian_consent_on)}` : 'no consent yet'].filter(Boolean).join(', ') : null],
+        [
+            'Guardian',
+            learner.is_minor
+                ? [
+                      learner.guardian_name,
+                      learner.guardian_contact,
+                      learner.guardian_consent_on ? `consent ${on(learner.guardian_consent_on)}` : 'no consent yet',
+                  ]
+                      .filter(Boolean)
+                      .join(', ')
+                : null,
+        ],
     ];
     return (
         <section aria-labelledby="facts">

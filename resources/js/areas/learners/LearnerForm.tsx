@@ -4,7 +4,7 @@ import { Field } from '@/ui/Field';
 import { useForm } from '@/ui/useForm';
 
 /** The facts a teacher keeps; as little as needed. */
-export function LearnerForm({ learner, onKept }: { learner?: LearnerFacts; onKept: (learner: LearnerFacts) => void | Promise<void> }) {
+export function LearnerForm({ learner, onKept }: { learner?: LearnerFacts; onKept: (learner: LearnerFacts) => unknown }) {
     const form = useForm({
         name: learner?.name ?? '',
         phone: learner?.phone ?? '',
@@ -12,8 +12,8 @@ export function LearnerForm({ learner, onKept }: { learner?: LearnerFacts; onKep
         pick_up: learner?.pick_up ?? '',
         licence_seen_on: learner?.licence_seen_on ?? '',
         eyesight_checked_on: learner?.eyesight_checked_on ?? '',
-        transmission: learner?.transmission ?? ('manual' as 'manual' | 'automatic'),
-        level: learner?.level ?? ('beginner' as Level),
+        transmission: learner?.transmission ?? 'manual',
+        level: learner?.level ?? 'beginner',
         is_minor: learner?.is_minor ?? false,
         guardian_name: learner?.guardian_name ?? '',
         guardian_contact: learner?.guardian_contact ?? '',
@@ -24,14 +24,23 @@ export function LearnerForm({ learner, onKept }: { learner?: LearnerFacts; onKep
     const text = (field: 'name' | 'phone' | 'email' | 'pick_up' | 'guardian_name' | 'guardian_contact', type = 'text', required = false) => (
         <input type={type} required={required} maxLength={190} value={values[field]} onChange={(event) => set(field, event.target.value)} />
     );
-    const date = (field: 'licence_seen_on' | 'eyesight_checked_on' | 'guardian_consent_on') => <input type="date" value={values[field]} onChange={(event) => set(field, event.target.value)} />;
-    const point = (i: number, part: Partial<{ what: string; where: string }>) => set('reference_points', values.reference_points.map((candidate, n) => (n === i ? { ...candidate, ...part } : candidate)));
+    const date = (field: 'licence_seen_on' | 'eyesight_checked_on' | 'guardian_consent_on') => (
+        <input type="date" value={values[field]} onChange={(event) => set(field, event.target.value)} />
+    );
+    const point = (i: number, part: Partial<{ what: string; where: string }>) =>
+        set(
+            'reference_points',
+            values.reference_points.map((candidate, n) => (n === i ? { ...candidate, ...part } : candidate)),
+        );
     return (
         <form
             className="grid gap-4"
             onSubmit={(event) => {
                 event.preventDefault();
-                void form.submit(async () => onKept(learner ? await put<LearnerFacts>(`learners/${learner.id}`, values) : await post<LearnerFacts>('learners', values)));
+                void form.submit(
+                    async () =>
+                        await onKept(learner ? await put<LearnerFacts>(`learners/${learner.id}`, values) : await post<LearnerFacts>('learners', values)),
+                );
             }}
         >
             <Field label="Name" errors={errors.name}>
@@ -90,18 +99,50 @@ export function LearnerForm({ learner, onKept }: { learner?: LearnerFacts; onKep
                 <legend className="font-semibold">Reference points in the car</legend>
                 {values.reference_points.map((reference, i) => (
                     <div key={i} className="grid gap-2 sm:grid-cols-[1fr_1fr_auto]">
-                        <input className="entry" aria-label="What it says" placeholder="What it says" required value={reference.what} onChange={(event) => point(i, { what: event.target.value })} />
-                        <input className="entry" aria-label="Where it is seen" placeholder="Where it is seen" required value={reference.where} onChange={(event) => point(i, { where: event.target.value })} />
-                        <button type="button" className="key" aria-label="Remove this point" onClick={() => set('reference_points', values.reference_points.filter((_, n) => n !== i))}>
+                        <input
+                            className="entry"
+                            aria-label="What it says"
+                            placeholder="What it says"
+                            required
+                            value={reference.what}
+                            onChange={(event) => point(i, { what: event.target.value })}
+                        />
+                        <input
+                            className="entry"
+                            aria-label="Where it is seen"
+                            placeholder="Where it is seen"
+                            required
+                            value={reference.where}
+                            onChange={(event) => point(i, { where: event.target.value })}
+                        />
+                        <button
+                            type="button"
+                            className="key"
+                            aria-label="Remove this point"
+                            onClick={() =>
+                                set(
+                                    'reference_points',
+                                    values.reference_points.filter((_, n) => n !== i),
+                                )
+                            }
+                        >
                             ✕
                         </button>
                     </div>
                 ))}
-                <button type="button" className="key justify-self-start" onClick={() => set('reference_points', [...values.reference_points, { what: '', where: '' }])}>
+                <button
+                    type="button"
+                    className="key justify-self-start"
+                    onClick={() => set('reference_points', [...values.reference_points, { what: '', where: '' }])}
+                >
                     Add a point
                 </button>
             </fieldset>
-            {form.message && <p role="alert" className="font-semibold">▸ {form.message}</p>}
+            {form.message && (
+                <p role="alert" className="font-semibold">
+                    ▸ {form.message}
+                </p>
+            )}
             <button type="submit" className="key" data-tone="main" disabled={form.busy}>
                 Keep
             </button>

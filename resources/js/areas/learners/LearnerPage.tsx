@@ -37,7 +37,8 @@ export function LearnerPage() {
                 <div className="min-w-0">
                     <h1 className="text-3xl break-words">{data.name}</h1>
                     <p className="text-quiet">
-                        {data.level} · {data.transmission} · {data.rounds} {data.rounds === 1 ? 'round' : 'rounds'} in {data.lessons.filter((lesson) => lesson.rounds > 0).length} lessons
+                        {data.level} · {data.transmission} · {data.rounds} {data.rounds === 1 ? 'round' : 'rounds'} in{' '}
+                        {data.lessons.filter((lesson) => lesson.rounds > 0).length} lessons
                     </p>
                 </div>
                 <div className="screen-only flex flex-wrap gap-2">
@@ -67,7 +68,10 @@ export function LearnerPage() {
                     <ul>
                         {data.lessons.slice(0, 12).map((lesson) => (
                             <li key={lesson.id} className="border-hair border-b">
-                                <Link to={`/lessons/${lesson.id}/${lesson.state === 'done' ? 'debrief' : 'plan'}`} className="hover:bg-wash grid min-h-14 content-center py-1">
+                                <Link
+                                    to={`/lessons/${lesson.id}/${lesson.state === 'done' ? 'debrief' : 'plan'}`}
+                                    className="hover:bg-wash grid min-h-14 content-center py-1"
+                                >
                                     <span>
                                         {clock.day(lesson.starts_at)} · {lesson.state === 'done' ? `${lesson.rounds} rounds` : lesson.state}
                                     </span>
@@ -87,7 +91,12 @@ export function LearnerPage() {
                                 {open.map((promise) => (
                                     <li key={promise.id}>
                                         <label className="flex min-h-12 items-center gap-3">
-                                            <input type="checkbox" className="size-6" checked={false} onChange={() => void patch(`promises/${promise.id}`, { kept: true }).then(refresh)} />
+                                            <input
+                                                type="checkbox"
+                                                className="size-6"
+                                                checked={false}
+                                                onChange={() => void patch(`promises/${promise.id}`, { kept: true }).then(refresh)}
+                                            />
                                             {promise.text}
                                             {promise.kind === 'homework' && <span className="text-quiet"> · homework</span>}
                                         </label>

@@ -46,7 +46,11 @@ export function TallyField({ tallies }: { tallies: Tally[] }) {
                                 </th>
                                 {STEPS.map((step) => (
                                     <td key={step} className="p-0">
-                                        <Cell tally={find(routine, step)} open={open?.routine === routine && open.step === step} onOpen={() => setOpen({ routine, step })} />
+                                        <Cell
+                                            tally={find(routine, step)}
+                                            open={open?.routine === routine && open.step === step}
+                                            onOpen={() => setOpen({ routine, step })}
+                                        />
                                     </td>
                                 ))}
                             </tr>
@@ -61,10 +65,19 @@ export function TallyField({ tallies }: { tallies: Tally[] }) {
 
 function Cell({ tally, open, onOpen }: { tally: Tally; open: boolean; onOpen: () => void }) {
     if (tally.marked === 0) {
-        return <div className="border-hair text-quiet grid min-h-20 content-center rounded-lg border-2 border-dashed px-3 text-sm">{tally.taught > 0 ? `taught ${tally.taught}×, not yet tried` : 'never marked'}</div>;
+        return (
+            <div className="border-hair text-quiet grid min-h-20 content-center rounded-lg border-2 border-dashed px-3 text-sm">
+                {tally.taught > 0 ? `taught ${tally.taught}×, not yet tried` : 'never marked'}
+            </div>
+        );
     }
     return (
-        <button type="button" className={`grid min-h-20 w-full content-center gap-1 rounded-lg border-2 px-3 py-2 text-left ${open ? 'border-now' : 'border-line'}`} aria-expanded={open} onClick={onOpen}>
+        <button
+            type="button"
+            className={`grid min-h-20 w-full content-center gap-1 rounded-lg border-2 px-3 py-2 text-left ${open ? 'border-now' : 'border-line'}`}
+            aria-expanded={open}
+            onClick={onOpen}
+        >
             <span>
                 <span className="font-display text-2xl font-bold">{tally.counts.unaided}</span> <span className="text-quiet">of {tally.marked} unaided</span>
             </span>
@@ -84,7 +97,12 @@ function Bar({ tally }: { tally: Tally }) {
     } as const;
     return (
         <span className="border-ink flex h-4 w-full overflow-hidden rounded-sm border" aria-hidden="true">
-            {OUTCOMES.map((outcome) => tally.counts[outcome] > 0 && <span key={outcome} className={`${STYLES[outcome]} border-ink not-first:border-l`} style={{ flexGrow: tally.counts[outcome] }} />)}
+            {OUTCOMES.map(
+                (outcome) =>
+                    tally.counts[outcome] > 0 && (
+                        <span key={outcome} className={`${STYLES[outcome]} border-ink not-first:border-l`} style={{ flexGrow: tally.counts[outcome] }} />
+                    ),
+            )}
         </span>
     );
 }

@@ -19,7 +19,8 @@ export function TallyTrend({ tally, onClose }: { tally: Tally; onClose: () => vo
                             .map((outcome) => `${tally.counts[outcome]} ${OUTCOME_WORDS[outcome]}`)
                             .join(', ')}
                         {tally.out_of_order > 0 && `; ${tally.out_of_order} out of order`}
-                        {tally.taught > 0 && `; taught in ${tally.taught} ${tally.taught === 1 ? 'round' : 'rounds'}, which do not count`}. From {tally.marked} marks in {tally.lessons.length} {tally.lessons.length === 1 ? 'lesson' : 'lessons'}
+                        {tally.taught > 0 && `; taught in ${tally.taught} ${tally.taught === 1 ? 'round' : 'rounds'}, which do not count`}. From {tally.marked}{' '}
+                        marks in {tally.lessons.length} {tally.lessons.length === 1 ? 'lesson' : 'lessons'}
                         {tally.last_at && `, last on ${clock.short(tally.last_at)}`}.
                     </p>
                 </div>
@@ -33,7 +34,11 @@ export function TallyTrend({ tally, onClose }: { tally: Tally; onClose: () => vo
                         <Link to={`/lessons/${lesson.lesson}/debrief`} className="grid justify-items-center gap-1 py-1">
                             <span className="flex h-24 flex-col-reverse" aria-hidden="true">
                                 {Array.from({ length: lesson.of }, (_, i) => (
-                                    <span key={i} style={{ height: `${96 / most - 2}px` }} className={`border-ink mb-0.5 w-8 rounded-sm border-2 ${i < lesson.unaided ? 'bg-ink' : ''}`} />
+                                    <span
+                                        key={i}
+                                        style={{ height: `${96 / most - 2}px` }}
+                                        className={`border-ink mb-0.5 w-8 rounded-sm border-2 ${i < lesson.unaided ? 'bg-ink' : ''}`}
+                                    />
                                 ))}
                             </span>
                             <span className="font-semibold">

@@ -5,7 +5,12 @@ import type { Lesson } from '@/api/types';
 /** Writes on the lesson and keeps every page that shows it fresh. */
 export function useLesson(id: string) {
     const client = useQueryClient();
-    const refresh = () => Promise.all([client.invalidateQueries({ queryKey: ['lesson', id] }), client.invalidateQueries({ queryKey: ['today'] }), client.invalidateQueries({ queryKey: ['learner'] })]);
+    const refresh = () =>
+        Promise.all([
+            client.invalidateQueries({ queryKey: ['lesson', id] }),
+            client.invalidateQueries({ queryKey: ['today'] }),
+            client.invalidateQueries({ queryKey: ['learner'] }),
+        ]);
     const write = async (facts: Partial<Pick<Lesson, 'aim' | 'state' | 'went_well' | 'worked_on' | 'self_rating'>>) => {
         client.setQueryData(['lesson', id], await patch<Lesson>(`lessons/${id}`, facts));
         await Promise.all([client.invalidateQueries({ queryKey: ['today'] }), client.invalidateQueries({ queryKey: ['learner'] })]);

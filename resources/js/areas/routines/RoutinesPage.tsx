@@ -22,7 +22,13 @@ export function RoutinesPage() {
             <h1 className="text-3xl">Routines</h1>
             <nav aria-label="Routines" className="screen-only flex flex-wrap gap-2">
                 {routines.data.map((routine) => (
-                    <NavLink key={routine.code} to={`/routines/${routine.code}`} className="key aria-[current=page]:border-ink" aria-current={routine.code === card.code ? 'page' : undefined} data-tone={routine.code === card.code ? 'main' : undefined}>
+                    <NavLink
+                        key={routine.code}
+                        to={`/routines/${routine.code}`}
+                        className="key aria-[current=page]:border-ink"
+                        aria-current={routine.code === card.code ? 'page' : undefined}
+                        data-tone={routine.code === card.code ? 'main' : undefined}
+                    >
                         {routine.title}
                     </NavLink>
                 ))}

@@ -15,7 +15,11 @@ export function DayLine({ lessons, nextId }: { lessons: LessonLine[]; nextId?: s
                 return (
                     <li key={lesson.id} className="contents">
                         {gap > 0 && (
-                            <span className="text-quiet hidden min-w-12 content-center text-center text-sm sm:block" style={{ flexGrow: gap / 3 }} aria-label={`${gap} minutes free`}>
+                            <span
+                                className="text-quiet hidden min-w-12 content-center text-center text-sm sm:block"
+                                style={{ flexGrow: gap / 3 }}
+                                aria-label={`${gap} minutes free`}
+                            >
                                 {gap} min
                             </span>
                         )}

@@ -1,4 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { get, post } from '@/api/client';
 import type { LearnerLine, LessonLine, Vehicle } from '@/api/types';
@@ -23,7 +24,14 @@ function Form({ onDone }: { onDone: () => void }) {
     const client = useQueryClient();
     const learners = useQuery({ queryKey: ['learners'], queryFn: () => get<LearnerLine[]>('learners') });
     const vehicles = useQuery({ queryKey: ['vehicles'], queryFn: () => get<Vehicle[]>('vehicles') });
-    const form = useForm({ learner_id: '', vehicle_id: '', at: wallClock(new Date(Math.ceil(Date.now() / 1_800_000) * 1_800_000), school.time_zone), minutes: 60, aim: '' });
+    const [soon] = useState(() => wallClock(new Date(Math.ceil(Date.now() / 1_800_000) * 1_800_000), school.time_zone));
+    const form = useForm({
+        learner_id: '',
+        vehicle_id: '',
+        at: soon,
+        minutes: 60,
+        aim: '',
+    });
     const { values, errors, set } = form;
     const learner = learners.data?.find((candidate) => candidate.id === values.learner_id);
     const fitting = vehicles.data?.filter((vehicle) => !learner || vehicle.transmission === learner.transmission) ?? [];
@@ -64,7 +72,15 @@ function Form({ onDone }: { onDone: () => void }) {
                 <input type="datetime-local" required value={values.at} onChange={(event) => set('at', event.target.value)} />
             </Field>
             <Field label="Minutes" errors={errors.minutes}>
-                <input type="number" required min={15} max={480} step={5} value={values.minutes} onChange={(event) => set('minutes', event.target.valueAsNumber)} />
+                <input
+                    type="number"
+                    required
+                    min={15}
+                    max={480}
+                    step={5}
+                    value={values.minutes}
+                    onChange={(event) => set('minutes', event.target.valueAsNumber)}
+                />
             </Field>
             <Field label="Car" errors={errors.vehicle_id}>
                 <select value={values.vehicle_id} onChange={(event) => set('vehicle_id', event.target.value)}>
@@ -79,7 +95,11 @@ function Form({ onDone }: { onDone: () => void }) {
             <Field label="Aim" errors={errors.aim} hint="One or two things, no more.">
                 <input maxLength={300} value={values.aim} onChange={(event) => set('aim', event.target.value)} />
             </Field>
-            {form.message && <p role="alert" className="font-semibold">▸ {form.message}</p>}
+            {form.message && (
+                <p role="alert" className="font-semibold">
+                    ▸ {form.message}
+                </p>
+            )}
             <button type="submit" className="key" data-tone="main" disabled={form.busy}>
                 Book
             </button>

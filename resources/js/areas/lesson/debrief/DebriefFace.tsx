@@ -80,7 +80,12 @@ function PromiseList({ lesson, kind, title, add }: { lesson: Lesson; kind: Promi
                     .map((promise) => (
                         <li key={promise.id} className="border-hair flex min-h-12 items-center gap-3 border-b">
                             <span className="flex-1">{promise.text}</span>
-                            <button type="button" className="screen-only min-h-12 min-w-12" aria-label={`Take off: ${promise.text}`} onClick={() => void drop(promise)}>
+                            <button
+                                type="button"
+                                className="screen-only min-h-12 min-w-12"
+                                aria-label={`Take off: ${promise.text}`}
+                                onClick={() => void drop(promise)}
+                            >
                                 ✕
                             </button>
                         </li>

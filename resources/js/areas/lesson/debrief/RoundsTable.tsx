@@ -23,9 +23,17 @@ export function RoundsTable({ rounds, items }: { rounds: Round[]; items: Planned
                             {columns.map(({ round, stands }, i) => (
                                 <th key={round.id} scope="col" className="border-hair min-w-36 border-b-2 px-3 pb-2 align-bottom">
                                     <span className="font-display block text-2xl">{i + 1}</span>
-                                    <span className="block text-sm font-semibold">{items.find((item) => item.place.id === round.place_id)?.place.name ?? 'another place'}</span>
+                                    <span className="block text-sm font-semibold">
+                                        {items.find((item) => item.place.id === round.place_id)?.place.name ?? 'another place'}
+                                    </span>
                                     <span className="text-quiet block text-sm font-normal">
-                                        {[clock.time(round.device_at), stands.taught && `${stands.taught.taught.replace('-', ' ')}: no evidence`, stands.heldBack && 'held back rightly'].filter(Boolean).join(' · ')}
+                                        {[
+                                            clock.time(round.device_at),
+                                            stands.taught && `${stands.taught.taught.replace('-', ' ')}: no evidence`,
+                                            stands.heldBack && 'held back rightly',
+                                        ]
+                                            .filter(Boolean)
+                                            .join(' · ')}
                                     </span>
                                 </th>
                             ))}

@@ -28,12 +28,24 @@ export function SelfRating({ lesson, rounds }: { lesson: Lesson; rounds: Round[]
                 {STEPS.map((step) => {
                     const said = lesson.self_rating[step];
                     return (
-                        <div key={step} role="radiogroup" aria-label={STEP_WORDS[step]} className="border-hair grid grid-cols-2 items-center gap-2 border-b py-1 sm:grid-cols-[9rem_repeat(4,minmax(0,8.5rem))_1fr]">
+                        <div
+                            key={step}
+                            role="radiogroup"
+                            aria-label={STEP_WORDS[step]}
+                            className="border-hair grid grid-cols-2 items-center gap-2 border-b py-1 sm:grid-cols-[9rem_repeat(4,minmax(0,8.5rem))_1fr]"
+                        >
                             <span className="col-span-2 flex items-center gap-2 font-semibold sm:col-span-1">
                                 <StepIcon step={step} /> {STEP_WORDS[step]}
                             </span>
                             {CHOICES.map(([value, label]) => (
-                                <button key={value} type="button" role="radio" aria-checked={said === value} className="key !px-2" onClick={() => void write({ self_rating: { ...lesson.self_rating, [step]: value } })}>
+                                <button
+                                    key={value}
+                                    type="button"
+                                    role="radio"
+                                    aria-checked={said === value}
+                                    className="key !px-2"
+                                    onClick={() => void write({ self_rating: { ...lesson.self_rating, [step]: value } })}
+                                >
                                     {label}
                                 </button>
                             ))}

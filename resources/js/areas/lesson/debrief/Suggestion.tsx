@@ -20,7 +20,9 @@ export function Suggestion({ lesson }: { lesson: Lesson }) {
                     ) : (
                         <p>No step was unaided every time.</p>
                     )}
-                    {held_back_rightly > 0 && <p>Right to hold back, {held_back_rightly === 1 ? 'once' : `${held_back_rightly} times`}: as good as a right go.</p>}
+                    {held_back_rightly > 0 && (
+                        <p>Right to hold back, {held_back_rightly === 1 ? 'once' : `${held_back_rightly} times`}: as good as a right go.</p>
+                    )}
                 </div>
                 {fault ? (
                     <div className="grid gap-3">

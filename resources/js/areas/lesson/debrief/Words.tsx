@@ -9,7 +9,13 @@ export function Words({ lesson, field, label }: { lesson: Lesson; field: 'went_w
     return (
         <label className="grid content-start gap-2">
             <span className="font-display text-lg font-bold">{label}</span>
-            <textarea className="entry screen-only min-h-24" maxLength={500} value={text} onChange={(event) => setText(event.target.value)} onBlur={() => text !== (lesson[field] ?? '') && void write({ [field]: text })} />
+            <textarea
+                className="entry screen-only min-h-24"
+                maxLength={500}
+                value={text}
+                onChange={(event) => setText(event.target.value)}
+                onBlur={() => text !== (lesson[field] ?? '') && void write({ [field]: text })}
+            />
             <span className="hidden print:block">{text}</span>
         </label>
     );

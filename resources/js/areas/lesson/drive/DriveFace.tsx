@@ -101,10 +101,20 @@ export function DriveFace({ lesson }: { lesson: Lesson }) {
                         Held back rightly
                     </button>
                     <div className="grid grid-cols-2 gap-1" role="group" aria-label="Taught in this round">
-                        <button type="button" className="key min-h-[88px] !px-1" aria-pressed={stands.taught?.taught === 'shown'} onClick={() => drive.taught('shown')}>
+                        <button
+                            type="button"
+                            className="key min-h-[88px] !px-1"
+                            aria-pressed={stands.taught?.taught === 'shown'}
+                            onClick={() => drive.taught('shown')}
+                        >
                             Shown
                         </button>
-                        <button type="button" className="key min-h-[88px] !px-1" aria-pressed={stands.taught?.taught === 'talked-through'} onClick={() => drive.taught('talked-through')}>
+                        <button
+                            type="button"
+                            className="key min-h-[88px] !px-1"
+                            aria-pressed={stands.taught?.taught === 'talked-through'}
+                            onClick={() => drive.taught('talked-through')}
+                        >
                             Talked through
                         </button>
                     </div>

@@ -21,8 +21,16 @@ export function MarkGrid({ stands, current, onCurrent, onMark, onOutOfOrder, onN
             {STEPS.map((step) => {
                 const mark = stands.steps[step];
                 return (
-                    <div key={step} role="group" aria-label={STEP_WORDS[step]} onFocus={() => onCurrent(step)} className="grid grid-cols-5 gap-1 sm:grid-cols-[7.5rem_repeat(5,minmax(0,1fr))_3.6rem_3.6rem] sm:gap-2">
-                        <div className={`col-span-3 flex items-center gap-2 border-l-4 pl-2 sm:col-span-1 ${step === current ? 'border-now' : 'border-transparent'}`}>
+                    <div
+                        key={step}
+                        role="group"
+                        aria-label={STEP_WORDS[step]}
+                        onFocus={() => onCurrent(step)}
+                        className="grid grid-cols-5 gap-1 sm:grid-cols-[7.5rem_repeat(5,minmax(0,1fr))_3.6rem_3.6rem] sm:gap-2"
+                    >
+                        <div
+                            className={`col-span-3 flex items-center gap-2 border-l-4 pl-2 sm:col-span-1 ${step === current ? 'border-now' : 'border-transparent'}`}
+                        >
                             <StepIcon step={step} />
                             <span className="text-lg font-bold">{STEP_WORDS[step]}</span>
                         </div>
@@ -55,7 +63,13 @@ export function MarkGrid({ stands, current, onCurrent, onMark, onOutOfOrder, onN
 
 function Slip({ step, on, onPress }: { step: Step; on: boolean; onPress: (step: Step) => void }) {
     return (
-        <button type="button" className="key min-h-[48px] w-full !gap-0 !px-0 text-sm sm:min-h-[88px] sm:flex-col" aria-pressed={on} aria-label={`${STEP_WORDS[step]} out of order`} onClick={() => onPress(step)}>
+        <button
+            type="button"
+            className="key min-h-[48px] w-full !gap-0 !px-0 text-sm sm:min-h-[88px] sm:flex-col"
+            aria-pressed={on}
+            aria-label={`${STEP_WORDS[step]} out of order`}
+            onClick={() => onPress(step)}
+        >
             <span aria-hidden="true">⇄</span>
             <span>order</span>
         </button>

@@ -19,13 +19,30 @@ export function NoteKey({ step, note, disabled, onNote }: { step: Step; note: st
                 setOpen(next);
             }}
         >
-            <Popover.Trigger className="key hidden min-h-[88px] w-full flex-col !gap-0 !px-0 text-sm sm:inline-flex" disabled={disabled} aria-label={`Note to ${STEP_WORDS[step].toLowerCase()}`} data-state={note ? 'on' : 'off'}>
+            <Popover.Trigger
+                className="key hidden min-h-[88px] w-full flex-col !gap-0 !px-0 text-sm sm:inline-flex"
+                disabled={disabled}
+                aria-label={`Note to ${STEP_WORDS[step].toLowerCase()}`}
+                data-state={note ? 'on' : 'off'}
+            >
                 <span aria-hidden="true">✎</span>
                 <span>note</span>
             </Popover.Trigger>
             <Popover.Portal>
-                <Popover.Content className="bg-paper border-ink z-50 grid w-80 gap-3 rounded-xl border-2 p-4 shadow-xl" sideOffset={6} aria-label={`Note to ${STEP_WORDS[step].toLowerCase()}`}>
-                    <input className="entry" aria-label="Note" maxLength={300} value={text} autoFocus onChange={(event) => setText(event.target.value)} onKeyDown={(event) => event.key === 'Enter' && keep()} />
+                <Popover.Content
+                    className="bg-paper border-ink z-50 grid w-80 gap-3 rounded-xl border-2 p-4 shadow-xl"
+                    sideOffset={6}
+                    aria-label={`Note to ${STEP_WORDS[step].toLowerCase()}`}
+                >
+                    <input
+                        className="entry"
+                        aria-label="Note"
+                        maxLength={300}
+                        value={text}
+                        autoFocus
+                        onChange={(event) => setText(event.target.value)}
+                        onKeyDown={(event) => event.key === 'Enter' && keep()}
+                    />
                     <button type="button" className="key" data-tone="main" onClick={keep}>
                         Keep
                     </button>

@@ -25,7 +25,12 @@ export function RoundList({ rounds, items, openId, onOpen }: Props) {
                     .reverse()
                     .map(({ round, number, stands }) => (
                         <li key={round.id} className="border-hair border-b">
-                            <button type="button" className="grid min-h-14 w-full gap-1 py-2 text-left" aria-current={round.id === openId || undefined} onClick={() => onOpen(round)}>
+                            <button
+                                type="button"
+                                className="grid min-h-14 w-full gap-1 py-2 text-left"
+                                aria-current={round.id === openId || undefined}
+                                onClick={() => onOpen(round)}
+                            >
                                 <span className={round.id === openId ? 'border-now border-l-4 pl-2 font-bold' : ''}>
                                     {number}. {items.find((item) => item.place.id === round.place_id)?.place.name ?? 'another place'}
                                 </span>
@@ -48,7 +53,13 @@ export function RoundList({ rounds, items, openId, onOpen }: Props) {
                                 </span>
                                 {(stands.taught || stands.heldBack || stands.moments.length > 0) && (
                                     <span className="text-quiet text-sm">
-                                        {[stands.taught?.taught.replace('-', ' '), stands.heldBack && 'held back rightly', ...stands.moments.map((moment) => `marked ${clock.exact(moment.device_at)}`)].filter(Boolean).join(' · ')}
+                                        {[
+                                            stands.taught?.taught.replace('-', ' '),
+                                            stands.heldBack && 'held back rightly',
+                                            ...stands.moments.map((moment) => `marked ${clock.exact(moment.device_at)}`),
+                                        ]
+                                            .filter(Boolean)
+                                            .join(' · ')}
                                     </span>
                                 )}
                             </button>

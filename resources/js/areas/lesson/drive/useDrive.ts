@@ -24,14 +24,29 @@ export function useDrive(lesson: Lesson, item: PlannedItem | undefined) {
         if (!item) return null;
         const id = uuid7();
         const now = new Date().toISOString();
-        return { id, events: [{ kind: 'round', round: { id, lesson_id: lesson.id, place_id: item.place.id, routine: item.routine, conditions: {}, device_at: now } }] };
+        return {
+            id,
+            events: [{ kind: 'round', round: { id, lesson_id: lesson.id, place_id: item.place.id, routine: item.routine, conditions: {}, device_at: now } }],
+        };
     };
     const write = (marks: NewMark[]) => {
         const target = roundEvents();
         if (!target) return;
         const events = marks.map<NewEvent>((mark) => ({
             kind: 'mark',
-            mark: { id: uuid7(), round_id: target.id, step: null, outcome: null, taught: null, out_of_order: false, note: null, corrects_id: null, withdrawn: false, device_at: new Date().toISOString(), ...mark },
+            mark: {
+                id: uuid7(),
+                round_id: target.id,
+                step: null,
+                outcome: null,
+                taught: null,
+                out_of_order: false,
+                note: null,
+                corrects_id: null,
+                withdrawn: false,
+                device_at: new Date().toISOString(),
+                ...mark,
+            },
         }));
         marksQueue.add(...target.events, ...events);
         setOpenId(target.id);
@@ -51,13 +66,23 @@ export function useDrive(lesson: Lesson, item: PlannedItem | undefined) {
         restUnaided: () => write(STEPS.filter((step) => !stands.steps[step]).map((step) => ({ kind: 'step', step, outcome: 'unaided' }))),
         outOfOrder: (step: Step) => {
             const before = stands.steps[step];
-            write([{ kind: 'step', step, outcome: before?.outcome ?? 'unaided', out_of_order: !before?.out_of_order, note: before?.note ?? null, corrects_id: before?.id ?? null }]);
+            write([
+                {
+                    kind: 'step',
+                    step,
+                    outcome: before?.outcome ?? 'unaided',
+                    out_of_order: !before?.out_of_order,
+                    note: before?.note ?? null,
+                    corrects_id: before?.id ?? null,
+                },
+            ]);
         },
         note: (step: Step, note: string) => {
             const before = stands.steps[step];
             if (before) write([{ kind: 'step', step, outcome: before.outcome, out_of_order: before.out_of_order, note: note || null, corrects_id: before.id }]);
         },
-        taught: (taught: Taught) => write([stands.taught?.taught === taught ? withdraw(stands.taught) : { kind: 'taught', taught, corrects_id: stands.taught?.id ?? null }]),
+        taught: (taught: Taught) =>
+            write([stands.taught?.taught === taught ? withdraw(stands.taught) : { kind: 'taught', taught, corrects_id: stands.taught?.id ?? null }]),
         heldBack: () => write([stands.heldBack ? withdraw(stands.heldBack) : { kind: 'held-back-rightly' }]),
         moment: () => write([{ kind: 'moment' }]),
         again: () => {

@@ -42,7 +42,13 @@ export function AddPlace({ lesson, open, onOpenChange, onAdded }: Props) {
             ) : (
                 <>
                     <div className="flex gap-3">
-                        <input className="entry" placeholder="Name or routine" aria-label="Search places" value={words} onChange={(event) => setWords(event.target.value)} />
+                        <input
+                            className="entry"
+                            placeholder="Name or routine"
+                            aria-label="Search places"
+                            value={words}
+                            onChange={(event) => setWords(event.target.value)}
+                        />
                         <button type="button" className="key whitespace-nowrap" onClick={() => setDescribing(true)}>
                             New place
                         </button>

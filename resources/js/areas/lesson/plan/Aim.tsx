@@ -24,9 +24,7 @@ export function Aim({ lesson }: { lesson: Lesson }) {
             </label>
             {lesson.promised_before.length > 0 && (
                 <details className="min-w-72 flex-1">
-                    <summary className="min-h-12 cursor-pointer content-center font-semibold">
-                        Promised last time: {lesson.promised_before.length}
-                    </summary>
+                    <summary className="min-h-12 cursor-pointer content-center font-semibold">Promised last time: {lesson.promised_before.length}</summary>
                     <ul>
                         {lesson.promised_before.map((promise) => (
                             <li key={promise.id}>

@@ -7,8 +7,16 @@ import { ROUTINE_WORDS } from '@/strip/words';
 /** Everything to explain one place at the kerb. */
 export function Brief({ lesson, item }: { lesson: Lesson; item: PlannedItem }) {
     const { approach } = item.place;
-    const [conditions, setConditions] = useState<Conditions>({ speed: approach.limit_mph ?? 30, gradient: approach.gradient ?? 0, surface: 'dry', follower: false });
-    const inputs = useMemo<ApproachInputs>(() => ({ ...lesson.plan_defaults, ...approach, routine: item.routine }), [lesson.plan_defaults, approach, item.routine]);
+    const [conditions, setConditions] = useState<Conditions>({
+        speed: approach.limit_mph ?? 30,
+        gradient: approach.gradient ?? 0,
+        surface: 'dry',
+        follower: false,
+    });
+    const inputs = useMemo<ApproachInputs>(
+        () => ({ ...lesson.plan_defaults, ...approach, routine: item.routine }),
+        [lesson.plan_defaults, approach, item.routine],
+    );
     return (
         <section aria-label={`Brief: ${item.place.name}`} className="grid gap-2">
             <div className="flex flex-wrap items-baseline gap-x-4">

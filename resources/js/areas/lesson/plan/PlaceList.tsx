@@ -49,13 +49,30 @@ export function PlaceList({ lesson, openId, onOpen }: { lesson: Lesson; openId: 
                                 </button>
                                 {open && (
                                     <span className="flex">
-                                        <button type="button" className="min-w-11 text-xl disabled:opacity-40" aria-label={`${item.place.name}: earlier`} disabled={i === 0} onClick={() => void move(item, -1)}>
+                                        <button
+                                            type="button"
+                                            className="min-w-11 text-xl disabled:opacity-40"
+                                            aria-label={`${item.place.name}: earlier`}
+                                            disabled={i === 0}
+                                            onClick={() => void move(item, -1)}
+                                        >
                                             ←
                                         </button>
-                                        <button type="button" className="min-w-12 text-xl disabled:opacity-40" aria-label={`${item.place.name}: later`} disabled={i === lesson.items.length - 1} onClick={() => void move(item, 1)}>
+                                        <button
+                                            type="button"
+                                            className="min-w-12 text-xl disabled:opacity-40"
+                                            aria-label={`${item.place.name}: later`}
+                                            disabled={i === lesson.items.length - 1}
+                                            onClick={() => void move(item, 1)}
+                                        >
                                             →
                                         </button>
-                                        <button type="button" className="min-w-12 text-lg" aria-label={`Take ${item.place.name} off the plan`} onClick={() => void takeOff(item)}>
+                                        <button
+                                            type="button"
+                                            className="min-w-12 text-lg"
+                                            aria-label={`Take ${item.place.name} off the plan`}
+                                            onClick={() => void takeOff(item)}
+                                        >
                                             ✕
                                         </button>
                                     </span>
