@@ -22,7 +22,7 @@ final class LessonPage
     /** @return array<string, mixed> */
     public function of(Lesson $lesson): array
     {
-        $lesson->load(['learner', 'vehicle', 'instructor', 'items.place', 'rounds.marks', 'promises']);
+        $lesson->load(['learner', 'vehicle', 'instructor', 'items.place', 'rounds.marks', 'rounds.place', 'promises']);
         $school = $this->current->school();
         $debrief = Debrief::of(
             array_values($lesson->rounds->map(fn (Round $round) => StandingMarks::round($round))->all()),

@@ -5,6 +5,7 @@ namespace Database\Seeders;
 use App\Models\Learner;
 use App\Models\Lesson;
 use App\Models\Place;
+use App\Models\PlannedItem;
 use App\Models\Promise;
 use App\Models\User;
 use App\Models\Vehicle;
@@ -34,16 +35,46 @@ final class DemoHistory
         for ($n = 0; $n < $lessons; $n++) {
             $startsAt = now($this->zone)->startOfDay()->subDays(($lessons - $n) * 7 - $seat % 6)->setTime(9 + $seat % 8, 0)->utc();
             $lesson = $this->lesson($startsAt, $n);
-            $known = min(count($this->places), 2 + intdiv($n, 2));
-            for ($round = 0; $round < 3 + mt_rand(0, 3); $round++) {
-                $place = $this->places[mt_rand(0, $known - 1)];
-                $at = $startsAt->copy()->addMinutes(8 + $round * 8)->format('Y-m-d H:i:s.v');
-                $id = (string) Str::uuid7();
-                $rounds[] = ['id' => $id, 'school_id' => $this->learner->school_id, 'lesson_id' => $lesson->id, 'place_id' => $place->id, 'routine' => $place->routine, 'ordinal' => $round + 1, 'conditions' => json_encode(['surface' => mt_rand(0, 3) === 0 ? 'wet' : 'dry']), 'device_at' => $at, 'server_at' => $at];
-                $marks = [...$marks, ...$this->marks($id, $at, $n, $round)];
-            }
+            $known = array_slice($this->places, 0, 2 + intdiv($n, 2));
+            [$newRounds, $newMarks] = $this->drive($lesson, $known, 3 + mt_rand(0, 3), $n);
+            array_push($rounds, ...$newRounds);
+            array_push($marks, ...$newMarks);
             $this->promises($lesson, $n, $lessons);
         }
+        self::insert($rounds, $marks);
+    }
+
+    /** A lesson of today that is over: driven at its planned places, as after $n lessons. */
+    public function driven(Lesson $lesson, int $n): void
+    {
+        $places = array_values($lesson->items()->with('place')->get()->map(fn (PlannedItem $item): Place => $item->place)->all());
+        self::insert(...$this->drive($lesson, $places, 5, $n));
+    }
+
+    /**
+     * @param  list<Place>  $places
+     * @return array{list<array<string, mixed>>, list<array<string, mixed>>} rows of rounds and of their marks
+     */
+    private function drive(Lesson $lesson, array $places, int $times, int $n): array
+    {
+        $rounds = $marks = [];
+        for ($round = 0; $round < $times; $round++) {
+            $place = $places[mt_rand(0, count($places) - 1)];
+            $at = $lesson->starts_at->copy()->addMinutes(8 + $round * 8)->format('Y-m-d H:i:s.v');
+            $id = (string) Str::uuid7();
+            $rounds[] = ['id' => $id, 'school_id' => $this->learner->school_id, 'lesson_id' => $lesson->id, 'place_id' => $place->id, 'routine' => $place->routine, 'ordinal' => $round + 1, 'conditions' => json_encode(['surface' => mt_rand(0, 3) === 0 ? 'wet' : 'dry']), 'device_at' => $at, 'server_at' => $at];
+            array_push($marks, ...$this->marks($id, $at, $n, $round));
+        }
+
+        return [$rounds, $marks];
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $rounds
+     * @param  list<array<string, mixed>>  $marks
+     */
+    private static function insert(array $rounds, array $marks): void
+    {
         DB::table('rounds')->insert($rounds);
         foreach (array_chunk($marks, 400) as $chunk) {
             DB::table('marks')->insert($chunk);

@@ -47,13 +47,32 @@ final class DemoSeeder extends Seeder
         $manual = Vehicle::query()->create(['name' => 'The blue hatch', 'transmission' => 'manual', 'controls' => 'standard', 'length_m' => 4.1, 'width_m' => 1.75]);
         $automatic = Vehicle::query()->create(['name' => 'The grey automatic', 'transmission' => 'automatic', 'controls' => 'standard', 'length_m' => 4.4, 'width_m' => 1.8]);
         $places = array_map(fn (array $place): Place => Place::query()->create($place), DemoWorld::places());
+        $histories = [];
         foreach (DemoWorld::learners() as $i => $person) {
             $learner = Learner::query()->create($person['facts']);
             $car = $learner->transmission === 'manual' ? $manual : $automatic;
-            $history = new DemoHistory($learner, $person['weak'], $car, $i % 4 === 3 ? $owner : $tutor, $places, self::ZONE);
-            $history->past($person['lessons'], $i);
+            $histories[$learner->id] = new DemoHistory($learner, $person['weak'], $car, $i % 4 === 3 ? $owner : $tutor, $places, self::ZONE);
+            $histories[$learner->id]->past($person['lessons'], $i);
         }
         $this->week($tutor, $places, $manual, $automatic);
+        $this->today($histories);
+    }
+
+    /**
+     * What is over by now was driven; the last of it still waits for its debrief.
+     *
+     * @param  array<string, DemoHistory>  $histories  by learner
+     */
+    private function today(array $histories): void
+    {
+        $over = Lesson::query()->where('state', 'planned')->orderBy('starts_at')->get()
+            ->filter(fn (Lesson $lesson): bool => $lesson->starts_at->copy()->addMinutes($lesson->minutes)->isPast())->values();
+        foreach ($over as $i => $lesson) {
+            $histories[$lesson->learner_id]->driven($lesson, 6);
+            if ($i < count($over) - 1) {
+                $lesson->update(['state' => 'done', 'went_well' => 'Unhurried, and said out loud what was seen.']);
+            }
+        }
     }
 
     /**

@@ -71,11 +71,12 @@ final class Show
         ];
     }
 
-    /** @return array<string, mixed> */
+    /** @return array<string, mixed> place and marks must be loaded */
     public static function round(Round $round): array
     {
         return [
             ...$round->only(['id', 'lesson_id', 'place_id', 'routine', 'ordinal']),
+            'place' => $round->place->name,
             'conditions' => (object) $round->conditions,
             'device_at' => $round->device_at->format('Y-m-d\TH:i:s.v\Z'),
             'marks' => $round->marks->map(self::mark(...))->values()->all(),

@@ -88,7 +88,7 @@ final class ApproachPlanner
             $found[] = new Warning('ice', 'On ice even the engine can be too much brake: clutch or a higher gear, and no lesson here without need.');
         }
         if ($slowing->firm > self::HARSH) {
-            $found[] = new Warning('harsh-braking', sprintf('The deceleration asked for reaches %.1f m/s2: harsh.', $slowing->firm));
+            $found[] = new Warning('harsh-braking', sprintf('The deceleration asked for reaches %.1f m/s²: harsh.', $slowing->firm));
         }
         if ($directionBeforeRoom) {
             $found[] = new Warning('say-before', 'There is no room to say the direction after the hazard before: say both together.');

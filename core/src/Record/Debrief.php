@@ -41,7 +41,7 @@ final readonly class Debrief
         }
         [$routine, $step] = $worst;
         $fault = Catalogue::routine($routine, $pack)->instruction($step)->spoken($routine, $pack, $hasClutch);
-        $marked = array_values(array_filter($evidence, static fn (MarkedRound $round): bool => $round->routine === $routine && $round->mark($step) !== null));
+        $marked = array_values(array_filter($evidence, static fn (MarkedRound $round): bool => $round->mark($step) !== null));
         $faulty = array_values(array_filter($marked, static fn (MarkedRound $round): bool => $round->mark($step)?->isClean() === false));
         $cause = $fault->causeStep();
         $seen = $cause === $step ? [] : array_filter($faulty, static fn (MarkedRound $round): bool => $round->mark($cause)?->isClean() === false);
@@ -71,8 +71,8 @@ final readonly class Debrief
     }
 
     /**
-     * The routine and step that needed most support, summed over its rounds by rank of the outcome; a slip in the
-     * order counts as a prompt. The earlier step wins a draw: it is the likelier cause.
+     * The step that needed most support over all rounds, whatever the routine, and the routine in which it needed
+     * most. The earlier step wins a draw: it is the likelier cause.
      *
      * @param  list<MarkedRound>  $rounds
      * @return ?array{RoutineCode, Step}
@@ -81,16 +81,14 @@ final readonly class Debrief
     {
         $worst = null;
         $most = 0;
-        foreach (RoutineCode::cases() as $routine) {
-            foreach (Step::cases() as $step) {
-                $support = 0;
-                foreach ($rounds as $round) {
-                    $mark = $round->routine === $routine ? $round->mark($step) : null;
-                    $support += $mark === null ? 0 : max($mark->outcome->stepsFromUnaided(), $mark->outOfOrder ? Outcome::Prompted->stepsFromUnaided() : 0);
-                }
-                if ($support > $most) {
-                    [$worst, $most] = [[$routine, $step], $support];
-                }
+        foreach (Step::cases() as $step) {
+            $byRoutine = [];
+            foreach ($rounds as $round) {
+                $byRoutine[$round->routine->value] = ($byRoutine[$round->routine->value] ?? 0) + ($round->mark($step)?->support() ?? 0);
+            }
+            if ($byRoutine !== [] && array_sum($byRoutine) > $most) {
+                $most = array_sum($byRoutine);
+                $worst = [RoutineCode::from((string) array_search(max($byRoutine), $byRoutine, true)), $step];
             }
         }
 

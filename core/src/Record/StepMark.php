@@ -11,6 +11,12 @@ final readonly class StepMark
     {
     }
 
+    /** How much help it took, by rank of the outcome; a slip in the order counts as a prompt at the least. 0 to 4. */
+    public function support(): int
+    {
+        return max($this->outcome->stepsFromUnaided(), $this->outOfOrder ? Outcome::Prompted->stepsFromUnaided() : 0);
+    }
+
     public function isClean(): bool
     {
         return $this->outcome === Outcome::Unaided && ! $this->outOfOrder;

@@ -55,6 +55,17 @@ it('suggests the step that needed most support, with the cause one step earlier 
     expect(Debrief::of([], new GreatBritain, true)->fault)->toBeNull();
 });
 
+it('sees a step that is weak in every routine before one bad round in a single one', function (): void {
+    $debrief = Debrief::of([
+        round_(['position' => 'prompted', 'look' => 'unaided'], routine: RoutineCode::EmergeLeft),
+        round_(['position' => 'prompted', 'look' => 'unaided'], routine: RoutineCode::TurnRight),
+        round_(['position' => 'reminded', 'look' => 'intervened'], routine: RoutineCode::TurnRight),
+    ], new GreatBritain, hasClutch: true);
+    expect($debrief->fault?->step)->toBe(Step::Position)
+        ->and($debrief->routine)->toBe(RoutineCode::TurnRight)
+        ->and([$debrief->faultRounds, $debrief->faultOf])->toBe([3, 3]);
+});
+
 it('names a slip in the order as a fault, though the step was unaided', function (): void {
     expect(Debrief::of([round_(['mirrors' => 'unaided', 'signal' => '!unaided'])], new GreatBritain, true)->fault?->step)->toBe(Step::Signal);
 });

@@ -131,6 +131,8 @@ export interface Round {
     id: string;
     lesson_id: string;
     place_id: string;
+    /** Its name, to be shown. */
+    place: string;
     routine: RoutineCode;
     conditions: { surface?: string; light?: string; traffic?: string };
     device_at: string;

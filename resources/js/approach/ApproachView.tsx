@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import type { ApproachInputs, Step } from '@/api/types';
 import { Strip } from '@/strip/Strip';
 import { wantedFrom } from '@/strip/layout';
@@ -13,10 +13,12 @@ interface Props {
     inputs: ApproachInputs;
     conditions: Conditions;
     onConditions: (conditions: Conditions) => void;
+    /** What stands before the controls, on their line where there is room. */
+    lead?: ReactNode;
 }
 
 /** A plan as it is worked with everywhere: controls, strip, the step in words, and what it rests on. */
-export function ApproachView({ inputs, conditions, onConditions }: Props) {
+export function ApproachView({ inputs, conditions, onConditions, lead }: Props) {
     const [step, setStep] = useState<Step>('signal');
     const asked = useMemo<ApproachInputs>(() => {
         const { gradient: _, ...rest } = inputs;
@@ -28,7 +30,10 @@ export function ApproachView({ inputs, conditions, onConditions }: Props) {
     const current = plan.steps.find((candidate) => candidate.step === step)!;
     return (
         <div className="grid gap-3">
-            <Controls conditions={conditions} onChange={onConditions} />
+            <div className="flex flex-wrap items-center justify-between gap-x-6 gap-y-2">
+                {lead}
+                <Controls conditions={conditions} onChange={onConditions} />
+            </div>
             <Strip plan={plan} current={step} onStep={setStep} from={wantedFrom(plan)} />
             <StepDetail plan={plan} step={current} />
             <PlanNotes plan={plan} />

@@ -8,11 +8,12 @@ export function StepDetail({ plan, step }: { plan: ApproachPlan; step: PlanStep 
         <section
             aria-live="polite"
             aria-label={STEP_WORDS[step.step]}
-            className="border-hair grid gap-x-8 gap-y-4 border-t-2 pt-4 md:grid-cols-[15rem_1fr_1fr]"
+            className="border-hair grid gap-x-8 gap-y-4 border-t-2 pt-2 md:grid-cols-[13rem_1.3fr_1fr]"
         >
             <div>
-                <h2 className="text-xl">{STEP_WORDS[step.step]}</h2>
-                <p className="font-display text-5xl font-bold">{metres(step.best_m)}</p>
+                <h2 className="flex items-baseline gap-3 text-xl">
+                    {STEP_WORDS[step.step]} <span className="text-4xl">{metres(step.best_m)}</span>
+                </h2>
                 <p>{seconds(step.best_s)} to go</p>
                 <p className="text-quiet text-sm">
                     in good time from {metres(step.earliest_m)} to {metres(step.latest_m)}

@@ -23,7 +23,14 @@ export function StepLine({ plan, current, onStep }: { plan: ApproachPlan; curren
                 >
                     <line x1={4} x2={scale.x(0)} y1={46} y2={46} stroke="var(--line)" strokeWidth={1.5} />
                     {metreTicks(scale.from, width < 500 ? 5 : 10).map((at) => (
-                        <text key={at} x={scale.x(at)} y={64} fontSize={13} fill="var(--quiet)" textAnchor={at === 0 ? 'end' : 'middle'}>
+                        <text
+                            key={at}
+                            x={scale.x(at)}
+                            y={64}
+                            fontSize={13}
+                            fill="var(--quiet)"
+                            textAnchor={at === 0 ? 'end' : scale.x(at) < 14 ? 'start' : 'middle'}
+                        >
                             {at === 0 ? 'line' : at}
                         </text>
                     ))}

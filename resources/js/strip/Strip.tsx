@@ -86,18 +86,11 @@ export function Strip({ plan, current, onStep, from, compact = false }: Props) {
                             <g transform={`translate(${row.best.x},${row.y})`} color="var(--ink)">
                                 <Glyph step={row.step} side={plan.turn_side} />
                             </g>
-                            <text
-                                x={row.label.x}
-                                y={row.y + 5}
-                                textAnchor={row.label.anchor}
-                                fontSize={16}
-                                fontWeight={row.step === current ? 800 : 600}
-                                fill="var(--ink)"
-                            >
-                                {STEP_WORDS[row.step]}
-                            </text>
-                            <text x={row.figure.x} y={row.y + 5} textAnchor={row.figure.anchor} fontSize={15} fill="var(--quiet)">
-                                {metres(row.best.metres)}
+                            <text x={row.label.x} y={row.y + 5} textAnchor={row.label.anchor} fontSize={16} fill="var(--ink)">
+                                <tspan fontWeight={row.step === current ? 800 : 600}>{STEP_WORDS[row.step]}</tspan>
+                                <tspan dx={8} fill="var(--quiet)">
+                                    {metres(row.best.metres)}
+                                </tspan>
                             </text>
                         </g>
                     ))}

@@ -23,7 +23,6 @@ export interface StepRow {
     best: { x: number; metres: number };
     window: { x: number; width: number };
     label: { x: number; anchor: 'start' | 'end' };
-    figure: { x: number; anchor: 'start' | 'end' };
 }
 
 export interface Road {
@@ -68,7 +67,7 @@ export function layOut(plan: ApproachPlan, { width, from, compact = false }: Lay
         height: axisY + 16,
         seconds: secondTicks(plan.profile.distance_m, plan.profile.time_s, scale, 24),
         metres: metreTicks(shown, width < 500 ? 6 : 12).map((metres) => ({ metres, x: scale.x(metres) })),
-        rows: plan.steps.map((step, i) => layRow(step, scale, TOP + 4 + i * ROW + ROW / 2, width)),
+        rows: plan.steps.map((step, i) => layRow(step, scale, TOP + 4 + i * ROW + ROW / 2)),
         rule: plan.signal_rule_m === null || plan.signal_rule_m > shown ? null : { x: scale.x(plan.signal_rule_m), metres: plan.signal_rule_m },
         sayAt: { x: scale.x(Math.min(plan.say_at_m, shown)), outside: plan.say_at_m > shown, metres: plan.say_at_m },
         speed: laySpeed(plan, scale, speedTop, speedBottom, compact),
@@ -79,23 +78,21 @@ export function layOut(plan: ApproachPlan, { width, from, compact = false }: Lay
     };
 }
 
-function layRow(step: ApproachPlan['steps'][number], scale: Scale, y: number, width: number): StepRow {
+function layRow(step: ApproachPlan['steps'][number], scale: Scale, y: number): StepRow {
     const clip = (metres: number) => Math.min(scale.from, metres);
     const x = scale.x(clip(step.earliest_m));
     const end = scale.x(clip(step.latest_m));
     const best = scale.x(clip(step.best_m));
     const start = Math.min(x, best - GLYPH);
     const stop = Math.max(end, best + GLYPH);
-    // The name stands before the window where there is room for it, otherwise after it.
-    const before = start > 92;
-    const after = stop + 8;
+    // Name and figure stand before the window where there is room for them, otherwise after it.
+    const before = start > 140;
     return {
         step: step.step,
         y,
         best: { x: best, metres: step.best_m },
         window: { x, width: Math.max(3, end - x) },
-        label: before ? { x: start - 8, anchor: 'end' } : { x: after, anchor: 'start' },
-        figure: before ? (after < width - 130 ? { x: after, anchor: 'start' } : { x: start - 96, anchor: 'end' }) : { x: after + 76, anchor: 'start' },
+        label: before ? { x: start - 8, anchor: 'end' } : { x: stop + 8, anchor: 'start' },
     };
 }
 

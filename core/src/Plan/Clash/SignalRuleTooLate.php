@@ -46,7 +46,7 @@ final class SignalRuleTooLate implements Clash
                 $best - $rule,
                 $kept === null
                     ? 'Kept to, and seen for two seconds, it leaves no room to brake in.'
-                    : sprintf('Kept to, and seen for two seconds, it would take %.1f m/s2 of braking%s.', $kept, match (true) {
+                    : sprintf('Kept to, and seen for two seconds, it would take %.1f m/s² of braking%s.', $kept, match (true) {
                         $kept > self::HARSH => ': harsh',
                         $kept > self::FIRM => ': firm',
                         default => ' and leaves the move to one side no time',

@@ -24,7 +24,7 @@ export function DebriefFace({ lesson }: { lesson: Lesson }) {
     return (
         <div className="grid gap-8">
             <SelfRating lesson={lesson} rounds={rounds} />
-            <RoundsTable rounds={rounds} items={lesson.items} />
+            <RoundsTable rounds={rounds} />
             {rounds.length > 0 && <Suggestion lesson={lesson} />}
             <div className="grid gap-6 md:grid-cols-2">
                 <Words lesson={lesson} field="went_well" label="One thing that went well" />

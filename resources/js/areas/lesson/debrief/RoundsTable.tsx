@@ -1,4 +1,4 @@
-import { STEPS, type PlannedItem, type Round } from '@/api/types';
+import { STEPS, type Round } from '@/api/types';
 import { useClock } from '@/app/session';
 import { standing } from '@/queue/standing';
 import { StepIcon } from '@/strip/glyphs';
@@ -6,7 +6,7 @@ import { Ink } from '@/strip/Ink';
 import { OUTCOME_WORDS, STEP_WORDS } from '@/strip/words';
 
 /** The approaches of the lesson side by side. */
-export function RoundsTable({ rounds, items }: { rounds: Round[]; items: PlannedItem[] }) {
+export function RoundsTable({ rounds }: { rounds: Round[] }) {
     const clock = useClock();
     if (rounds.length === 0) return <p className="text-quiet">No rounds were marked in this lesson.</p>;
     const columns = rounds.map((round) => ({ round, stands: standing(round.marks) }));
@@ -23,9 +23,7 @@ export function RoundsTable({ rounds, items }: { rounds: Round[]; items: Planned
                             {columns.map(({ round, stands }, i) => (
                                 <th key={round.id} scope="col" className="border-hair min-w-36 border-b-2 px-3 pb-2 align-bottom">
                                     <span className="font-display block text-2xl">{i + 1}</span>
-                                    <span className="block text-sm font-semibold">
-                                        {items.find((item) => item.place.id === round.place_id)?.place.name ?? 'another place'}
-                                    </span>
+                                    <span className="block text-sm font-semibold">{round.place}</span>
                                     <span className="text-quiet block text-sm font-normal">
                                         {[
                                             clock.time(round.device_at),

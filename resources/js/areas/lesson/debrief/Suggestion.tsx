@@ -28,10 +28,8 @@ export function Suggestion({ lesson }: { lesson: Lesson }) {
                     <div className="grid gap-3">
                         <p>
                             <span className="text-quiet">Needed most support: </span>
-                            <span className="text-lg font-semibold">
-                                {STEP_WORDS[fault.step]}, {ROUTINE_WORDS[fault.routine].toLowerCase()}
-                            </span>{' '}
-                            in {fault.rounds} of {fault.of} {fault.of === 1 ? 'round' : 'rounds'}
+                            <span className="text-lg font-semibold">{STEP_WORDS[fault.step]}</span> in {fault.rounds} of {fault.of}{' '}
+                            {fault.of === 1 ? 'round' : 'rounds'}, most on: {ROUTINE_WORDS[fault.routine].toLowerCase()}
                         </p>
                         <p className="border-now border-l-4 pl-4">
                             <span className="font-semibold">Likely cause, in {STEP_WORDS[fault.cause_step].toLowerCase()}: </span>

@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
-import { OUTCOMES, STEPS, type Lesson, type Step } from '@/api/types';
+import { OUTCOMES, STEPS, type Lesson, type Round, type Step } from '@/api/types';
 import { ROUTINE_WORDS } from '@/strip/words';
 import { Empty } from '@/ui/State';
 import { MarkGrid } from './MarkGrid';
@@ -17,6 +17,11 @@ export function DriveFace({ lesson }: { lesson: Lesson }) {
     const item = lesson.items.find((candidate) => candidate.id === itemId) ?? lesson.items[0];
     const drive = useDrive(lesson, item);
     const { stands } = drive;
+    const open = (round: Round) => {
+        const there = lesson.items.find((candidate) => candidate.place.id === round.place_id);
+        if (there) setItemId(there.id);
+        drive.open(round);
+    };
 
     useEffect(() => {
         const press = (event: KeyboardEvent) => {
@@ -92,7 +97,15 @@ export function DriveFace({ lesson }: { lesson: Lesson }) {
                     </button>
                 </div>
                 <SmallStrip lesson={lesson} item={item} step={step} onStep={setStep} />
-                <MarkGrid stands={stands} current={step} onCurrent={setStep} onMark={drive.mark} onOutOfOrder={drive.outOfOrder} onNote={drive.note} />
+                <MarkGrid
+                    stands={stands}
+                    side={item.routine.endsWith('left') ? 'left' : 'right'}
+                    current={step}
+                    onCurrent={setStep}
+                    onMark={drive.mark}
+                    onOutOfOrder={drive.outOfOrder}
+                    onNote={drive.note}
+                />
                 <div className="grid grid-cols-2 gap-2 sm:grid-cols-[1fr_1fr_1.4fr_0.8fr_1.4fr]">
                     <button type="button" className="key min-h-[88px] text-lg" disabled={unmarked === 0} onClick={drive.restUnaided}>
                         {unmarked === STEPS.length ? 'All unaided' : 'Rest unaided'}
@@ -135,7 +148,7 @@ export function DriveFace({ lesson }: { lesson: Lesson }) {
                     </button>
                 </div>
             </div>
-            <RoundList rounds={drive.rounds} openId={drive.round?.id ?? null} items={lesson.items} onOpen={drive.open} />
+            <RoundList rounds={drive.rounds} openId={drive.round?.id ?? null} onOpen={open} />
         </div>
     );
 }

@@ -1,4 +1,4 @@
-import { OUTCOMES, STEPS, type Outcome, type Step } from '@/api/types';
+import { OUTCOMES, STEPS, type Outcome, type Side, type Step } from '@/api/types';
 import type { Standing } from '@/queue/standing';
 import { StepIcon } from '@/strip/glyphs';
 import { Ink } from '@/strip/Ink';
@@ -7,6 +7,7 @@ import { NoteKey } from './NoteKey';
 
 interface Props {
     stands: Standing;
+    side: Side;
     current: Step;
     onCurrent: (step: Step) => void;
     onMark: (step: Step, outcome: Outcome) => void;
@@ -15,7 +16,7 @@ interface Props {
 }
 
 /** Five steps by five outcomes, one press each. A step that slipped in the order is said beside it. */
-export function MarkGrid({ stands, current, onCurrent, onMark, onOutOfOrder, onNote }: Props) {
+export function MarkGrid({ stands, side, current, onCurrent, onMark, onOutOfOrder, onNote }: Props) {
     return (
         <div className="grid gap-1.5">
             {STEPS.map((step) => {
@@ -31,7 +32,7 @@ export function MarkGrid({ stands, current, onCurrent, onMark, onOutOfOrder, onN
                         <div
                             className={`col-span-3 flex items-center gap-2 border-l-4 pl-2 sm:col-span-1 ${step === current ? 'border-now' : 'border-transparent'}`}
                         >
-                            <StepIcon step={step} />
+                            <StepIcon step={step} side={side} />
                             <span className="text-lg font-bold">{STEP_WORDS[step]}</span>
                         </div>
                         <span className="col-span-2 sm:hidden">

@@ -1,4 +1,4 @@
-import type { PlannedItem, Round } from '@/api/types';
+import type { Round } from '@/api/types';
 import { STEPS } from '@/api/types';
 import { useClock } from '@/app/session';
 import { standing } from '@/queue/standing';
@@ -7,13 +7,12 @@ import { OUTCOME_WORDS, STEP_WORDS } from '@/strip/words';
 
 interface Props {
     rounds: Round[];
-    items: PlannedItem[];
     openId: string | null;
     onOpen: (round: Round) => void;
 }
 
 /** The rounds of this lesson, newest first, each opened again by a press to complete or correct it. */
-export function RoundList({ rounds, items, openId, onOpen }: Props) {
+export function RoundList({ rounds, openId, onOpen }: Props) {
     const clock = useClock();
     return (
         <section aria-label="Rounds of this lesson">
@@ -32,7 +31,7 @@ export function RoundList({ rounds, items, openId, onOpen }: Props) {
                                 onClick={() => onOpen(round)}
                             >
                                 <span className={round.id === openId ? 'border-now border-l-4 pl-2 font-bold' : ''}>
-                                    {number}. {items.find((item) => item.place.id === round.place_id)?.place.name ?? 'another place'}
+                                    {number}. {round.place}
                                 </span>
                                 <span className="flex items-center gap-1">
                                     {STEPS.map((step) => {

@@ -1,90 +1,104 @@
 import { useMemo, useState } from 'react';
-import type { Lesson, Mark, Outcome, PlannedItem, Round, Step, Taught } from '@/api/types';
+import type { Lesson, Outcome, PlannedItem, Round, Step, Taught } from '@/api/types';
 import { STEPS } from '@/api/types';
 import { marksQueue, useMarksQueue } from '@/app/marks';
 import type { NewEvent } from '@/queue/queue';
 import { standing, withWaiting, type Standing } from '@/queue/standing';
+import { lastPress, markIn, undoing, withdrawal, type NewMark, type Press, type Slot } from '@/queue/undo';
 import { uuid7 } from '@/queue/uuid';
 
-type NewMark = Partial<Mark> & Pick<Mark, 'kind'>;
-
-/** Marking a lesson: the round that is open, what stands in it, and every press as an event for the queue. */
+/** Marking a lesson: the round that is open, what stands in it, and every press as events for the queue. */
 export function useDrive(lesson: Lesson, item: PlannedItem | undefined) {
     const { waiting } = useMarksQueue();
     const rounds = useMemo(() => withWaiting(lesson.id, lesson.rounds, waiting), [lesson.id, lesson.rounds, waiting]);
     const [openId, setOpenId] = useState<string | null>(null);
     const [fresh, setFresh] = useState(false);
-    // The last round at this place stays open until the next one is begun; a finished lesson begins none by itself.
+    const [presses, setPresses] = useState<Press[]>([]);
+    // The last round at this place stays open until the next one is begun.
     const atPlace = rounds.filter((round) => item && round.place_id === item.place.id);
     const round = fresh ? undefined : (rounds.find((candidate) => candidate.id === openId) ?? atPlace[atPlace.length - 1]);
     const stands: Standing = standing(round?.marks ?? []);
 
-    const roundEvents = (): { id: string; events: NewEvent[] } | null => {
-        if (round) return { id: round.id, events: [] };
-        if (!item) return null;
-        const id = uuid7();
+    /** Queues marks for the open round, and the round itself where this is its first mark. All of one press share a moment. */
+    const write = (marks: NewMark[]): { round: string; ids: string[] } | null => {
+        if (!item || marks.length === 0) return null;
         const now = new Date().toISOString();
-        return {
-            id,
-            events: [{ kind: 'round', round: { id, lesson_id: lesson.id, place_id: item.place.id, routine: item.routine, conditions: {}, device_at: now } }],
-        };
-    };
-    const write = (marks: NewMark[]) => {
-        const target = roundEvents();
-        if (!target) return;
-        const events = marks.map<NewEvent>((mark) => ({
-            kind: 'mark',
+        const id = round?.id ?? uuid7();
+        const begin: NewEvent[] = round
+            ? []
+            : [
+                  {
+                      kind: 'round',
+                      round: {
+                          id,
+                          lesson_id: lesson.id,
+                          place_id: item.place.id,
+                          place: item.place.name,
+                          routine: item.routine,
+                          conditions: {},
+                          device_at: now,
+                      },
+                  },
+              ];
+        const events = marks.map((mark) => ({
+            kind: 'mark' as const,
             mark: {
-                id: uuid7(),
-                round_id: target.id,
-                step: null,
-                outcome: null,
-                taught: null,
-                out_of_order: false,
-                note: null,
-                corrects_id: null,
-                withdrawn: false,
-                device_at: new Date().toISOString(),
+                ...{ id: uuid7(), round_id: id, step: null, outcome: null, taught: null, out_of_order: false, note: null },
+                ...{ corrects_id: null, withdrawn: false, device_at: now },
                 ...mark,
             },
         }));
-        marksQueue.add(...target.events, ...events);
-        setOpenId(target.id);
+        marksQueue.add(...begin, ...events);
+        setOpenId(id);
         setFresh(false);
+        return { round: id, ids: events.map((event) => event.mark.id) };
     };
-    const withdraw = (mark: Mark): NewMark => ({ kind: mark.kind, corrects_id: mark.id, withdrawn: true });
+    /** One press: what stood in its slots is remembered, so that Undo can put it back. */
+    const press = (slots: Slot[], mark: (before: ReturnType<typeof markIn>, slot: Slot) => NewMark) => {
+        const replaced = slots.map((slot) => ({ slot, before: markIn(stands, slot) }));
+        const written = write(replaced.map(({ slot, before }) => mark(before, slot)));
+        if (written) setPresses((known) => [...known, { round: written.round, slots: replaced }]);
+    };
+    const step = (which: Step): Slot => ({ kind: 'step', step: which });
+    const known = round && presses.findLast((candidate) => candidate.round === round.id);
+    const undone = known ?? (round ? lastPress(round.id, round.marks, stands) : null);
 
     return {
         rounds,
         round,
         stands,
-        mark: (step: Step, outcome: Outcome) => {
-            const before = stands.steps[step];
-            if (before?.outcome === outcome) return;
-            write([{ kind: 'step', step, outcome, out_of_order: before?.out_of_order ?? false, note: before?.note ?? null, corrects_id: before?.id ?? null }]);
+        mark: (which: Step, outcome: Outcome) => {
+            if (stands.steps[which]?.outcome === outcome) return;
+            press([step(which)], (before) => ({
+                ...{ kind: 'step', step: which, outcome, out_of_order: before?.out_of_order ?? false },
+                ...{ note: before?.note ?? null, corrects_id: before?.id ?? null },
+            }));
         },
-        restUnaided: () => write(STEPS.filter((step) => !stands.steps[step]).map((step) => ({ kind: 'step', step, outcome: 'unaided' }))),
-        outOfOrder: (step: Step) => {
-            const before = stands.steps[step];
-            write([
-                {
-                    kind: 'step',
-                    step,
-                    outcome: before?.outcome ?? 'unaided',
-                    out_of_order: !before?.out_of_order,
-                    note: before?.note ?? null,
-                    corrects_id: before?.id ?? null,
-                },
-            ]);
+        restUnaided: () => {
+            const unmarked = STEPS.filter((which) => !stands.steps[which]);
+            press(unmarked.map(step), (_, slot) => ({ kind: 'step', step: slot.kind === 'step' ? slot.step : null, outcome: 'unaided' }));
         },
-        note: (step: Step, note: string) => {
-            const before = stands.steps[step];
-            if (before) write([{ kind: 'step', step, outcome: before.outcome, out_of_order: before.out_of_order, note: note || null, corrects_id: before.id }]);
+        outOfOrder: (which: Step) =>
+            press([step(which)], (before) => ({
+                ...{ kind: 'step', step: which, outcome: before?.outcome ?? 'unaided', out_of_order: !before?.out_of_order },
+                ...{ note: before?.note ?? null, corrects_id: before?.id ?? null },
+            })),
+        note: (which: Step, note: string) => {
+            if (!stands.steps[which]) return;
+            press([step(which)], (before) => ({
+                ...{ kind: 'step', step: which, outcome: before?.outcome ?? null, out_of_order: before?.out_of_order ?? false },
+                ...{ note: note || null, corrects_id: before?.id ?? null },
+            }));
         },
         taught: (taught: Taught) =>
-            write([stands.taught?.taught === taught ? withdraw(stands.taught) : { kind: 'taught', taught, corrects_id: stands.taught?.id ?? null }]),
-        heldBack: () => write([stands.heldBack ? withdraw(stands.heldBack) : { kind: 'held-back-rightly' }]),
-        moment: () => write([{ kind: 'moment' }]),
+            press([{ kind: 'taught' }], (before) =>
+                before?.taught === taught ? withdrawal(before) : { kind: 'taught', taught, corrects_id: before?.id ?? null },
+            ),
+        heldBack: () => press([{ kind: 'held-back-rightly' }], (before) => (before ? withdrawal(before) : { kind: 'held-back-rightly' })),
+        moment: () => {
+            const written = write([{ kind: 'moment' }]);
+            if (written) setPresses((all) => [...all, { round: written.round, slots: [{ slot: { kind: 'moment', id: written.ids[0]! }, before: null }] }]);
+        },
         again: () => {
             setFresh(true);
             setOpenId(null);
@@ -97,23 +111,11 @@ export function useDrive(lesson: Lesson, item: PlannedItem | undefined) {
             setFresh(false);
             setOpenId(null);
         },
-        undo: undoOf(round, write, withdraw),
-    };
-}
-
-/** Takes back the last press of the round: its mark is withdrawn, and what it had replaced is said again. */
-function undoOf(round: Round | undefined, write: (marks: NewMark[]) => void, withdraw: (mark: Mark) => NewMark): (() => void) | null {
-    const marks = round?.marks ?? [];
-    const corrected = new Set(marks.map((mark) => mark.corrects_id));
-    const last = [...marks].reverse().find((mark) => !mark.withdrawn && !corrected.has(mark.id));
-    if (!last) return null;
-    return () => {
-        const before = marks.find((mark) => mark.id === last.corrects_id);
-        if (before && !before.withdrawn) {
-            const { kind, step, outcome, taught, out_of_order, note } = before;
-            write([{ kind, step, outcome, taught, out_of_order, note, corrects_id: last.id }]);
-        } else {
-            write([withdraw(last)]);
-        }
+        undo: undone
+            ? () => {
+                  write(undoing(undone, stands));
+                  setPresses((all) => all.filter((candidate) => candidate !== undone));
+              }
+            : null,
     };
 }

@@ -19,13 +19,18 @@ export function Brief({ lesson, item }: { lesson: Lesson; item: PlannedItem }) {
     );
     return (
         <section aria-label={`Brief: ${item.place.name}`} className="grid gap-2">
-            <div className="flex flex-wrap items-baseline gap-x-4">
-                <h2 className="text-xl">{ROUTINE_WORDS[item.routine]}</h2>
-                <p className="text-quiet">{describe(approach)}</p>
-                {item.place.note && <p className="text-quiet">{item.place.note}</p>}
-                <p className="hidden font-semibold print:block">{item.place.name}</p>
-            </div>
-            <ApproachView inputs={inputs} conditions={conditions} onConditions={setConditions} />
+            <ApproachView
+                inputs={inputs}
+                conditions={conditions}
+                onConditions={setConditions}
+                lead={
+                    <div className="min-w-0 flex-1 basis-72">
+                        <p className="hidden font-semibold print:block">{item.place.name}</p>
+                        <h2 className="text-lg">{ROUTINE_WORDS[item.routine]}</h2>
+                        <p className="text-quiet text-sm">{[describe(approach), item.place.note].filter(Boolean).join('. ')}</p>
+                    </div>
+                }
+            />
             <button type="button" className="key screen-only justify-self-start" onClick={() => window.print()}>
                 Print this brief
             </button>

@@ -36,12 +36,17 @@ export function PlaceList({ lesson, openId, onOpen }: { lesson: Lesson; openId: 
                     </button>
                 </Empty>
             ) : (
-                <ol className="screen-only flex flex-wrap gap-1.5">
+                <ol className="screen-only flex gap-1.5 overflow-x-auto pb-1 max-sm:flex-wrap">
                     {lesson.items.map((item, i) => {
                         const open = item.id === openId;
                         return (
-                            <li key={item.id} className={`flex max-w-full min-w-0 rounded-lg border-2 ${open ? 'border-ink' : 'border-hair'}`}>
-                                <button type="button" className="min-h-12 min-w-0 truncate px-3 text-left" aria-pressed={open} onClick={() => onOpen(item.id)}>
+                            <li key={item.id} className={`flex max-w-full min-w-0 rounded-lg border-2 sm:shrink-0 ${open ? 'border-ink' : 'border-hair'}`}>
+                                <button
+                                    type="button"
+                                    className="min-h-12 max-w-80 min-w-0 truncate px-3 text-left"
+                                    aria-pressed={open}
+                                    onClick={() => onOpen(item.id)}
+                                >
                                     <span className={open ? 'font-bold' : ''}>
                                         {i + 1}. {item.place.name}
                                     </span>{' '}
@@ -80,7 +85,7 @@ export function PlaceList({ lesson, openId, onOpen }: { lesson: Lesson; openId: 
                             </li>
                         );
                     })}
-                    <li className="flex items-center gap-3">
+                    <li className="flex shrink-0 items-center gap-3">
                         <button type="button" className="key" onClick={() => setAdding(true)}>
                             Add a place
                         </button>
