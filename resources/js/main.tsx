@@ -1,11 +1,15 @@
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { QueryCache, QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { Problem } from '@/api/client';
 import { App } from '@/app/App';
 import { NoticeProvider } from '@/ui/Notice';
 
-const client = new QueryClient({
+const client: QueryClient = new QueryClient({
+    queryCache: new QueryCache({
+        // The session ran out elsewhere: back to the sign-in; what waits in the queue stays.
+        onError: (error) => error instanceof Problem && error.status === 401 && client.setQueryData(['session'], { user: null }),
+    }),
     defaultOptions: {
         queries: {
             staleTime: 15_000,

@@ -40,8 +40,9 @@ it('keeps a correction beside the original, and counts what stands', function ()
     $wrong = ($this->mark)();
     $right = ($this->mark)(['outcome' => 'unaided', 'corrects_id' => $wrong['id']]);
     $gone = ($this->mark)(['step' => 'look']);
+    // A withdrawal need not repeat what it withdraws.
     $withdrawn = ($this->mark)(['step' => null, 'outcome' => null, 'corrects_id' => $gone['id'], 'withdrawn' => true]);
-    $this->postJson('api/sync', ['rounds' => [$this->round], 'marks' => [$wrong, $right, $gone, ['kind' => 'step', 'step' => 'look'] + $withdrawn]])->assertOk();
+    $this->postJson('api/sync', ['rounds' => [$this->round], 'marks' => [$wrong, $right, $gone, $withdrawn]])->assertOk();
     expect(Mark::query()->count())->toBe(4);
     $record = $this->getJson("api/learners/{$this->at['learner']->id}")->json('tallies');
     $cell = fn (string $step): array => collect($record)->firstWhere(fn (array $tally): bool => $tally['routine'] === 'emerge-right' && $tally['step'] === $step);

@@ -32,7 +32,7 @@ final class SyncController extends Controller
             'marks.*.id' => ['required', 'uuid'],
             'marks.*.round_id' => ['required', 'uuid'],
             'marks.*.kind' => ['required', 'in:step,held-back-rightly,taught,moment'],
-            'marks.*.step' => ['nullable', 'required_if:marks.*.kind,step', Rule::enum(Step::class)],
+            'marks.*.step' => ['nullable', Rule::enum(Step::class)],
             'marks.*.outcome' => ['nullable', Rule::enum(Outcome::class)],
             'marks.*.taught' => ['nullable', Rule::enum(Taught::class)],
             'marks.*.out_of_order' => ['sometimes', 'boolean'],
@@ -59,6 +59,7 @@ final class SyncController extends Controller
         [$field, $sentence] = match (true) {
             $withdrawn && ($mark['corrects_id'] ?? null) === null => ['corrects_id', 'A withdrawal must name the mark it withdraws.'],
             $withdrawn => [null, ''],
+            $mark['kind'] === 'step' && ($mark['step'] ?? null) === null => ['step', 'Say which step it was.'],
             $mark['kind'] === 'step' && ($mark['outcome'] ?? null) === null => ['outcome', 'A step needs an outcome.'],
             $mark['kind'] === 'taught' && ($mark['taught'] ?? null) === null => ['taught', 'Say whether it was shown or talked through.'],
             $mark['kind'] !== 'step' && (($mark['outcome'] ?? $mark['step'] ?? null) !== null) => ['outcome', 'Only a step has an outcome.'],

@@ -62,6 +62,7 @@ export function Shell() {
                     </NavLink>
                 ))}
                 <div className="hidden lg:mt-auto lg:grid lg:gap-2 lg:px-3">
+                    <QueueLine className="px-2 py-1 text-sm leading-tight" />
                     <button type="button" className="key !px-2 text-sm" onClick={() => setPalette(true)}>
                         Find
                     </button>
@@ -71,7 +72,7 @@ export function Shell() {
                 </div>
             </nav>
             <main id="page" tabIndex={-1} className="mx-auto w-full max-w-[88rem] min-w-0 px-4 pt-4 pb-28 outline-none sm:px-6 lg:pb-10">
-                <QueueLine />
+                <QueueLine className="mb-3 px-4 py-2 lg:hidden" />
                 <Outlet />
             </main>
             <KeysHelp open={help} onOpenChange={setHelp} />
@@ -80,14 +81,17 @@ export function Shell() {
     );
 }
 
-function QueueLine() {
+/** What still waits to be sent: beside the areas on a tablet, where it takes no room from the keys, above the page on a phone. */
+function QueueLine({ className }: { className: string }) {
     const { waiting, trouble, refused, unsafe } = useMarksQueue();
-    if (waiting.length === 0 || (!trouble && !unsafe)) return null;
+    if (waiting.length === 0 || (!trouble && !unsafe && !refused)) return null;
+    const marks = waiting.filter((event) => event.kind === 'mark').length;
+    const count = `${marks} ${marks === 1 ? 'mark' : 'marks'}`;
     return (
-        <p role="status" className="border-ink screen-only mb-3 rounded-lg border-2 px-4 py-2">
+        <p role="status" className={`border-ink screen-only rounded-lg border-2 ${className}`}>
             {refused
-                ? `${waiting.length} marks were not accepted: ${trouble} They are kept on this device.`
-                : `${waiting.length} marks are on this device and not yet sent. ${unsafe ? 'This browser cannot store them: do not close the page.' : 'They go as soon as there is signal.'}`}
+                ? `${count} kept on this device, not accepted: ${refused}`
+                : `${count} on this device, not yet sent. ${unsafe ? 'This browser cannot store them: do not close the page.' : ''}`}
         </p>
     );
 }

@@ -2,7 +2,7 @@ import { useMemo, useState, type ReactNode } from 'react';
 import type { ApproachInputs, Step } from '@/api/types';
 import { Strip } from '@/strip/Strip';
 import { wantedFrom } from '@/strip/layout';
-import { useApproach } from '@/strip/useApproach';
+import { SPEEDS, useApproach } from '@/strip/useApproach';
 import { Failed, Waiting } from '@/ui/State';
 import { Controls, type Conditions } from './Controls';
 import { PlanNotes } from './PlanNotes';
@@ -27,6 +27,7 @@ export function ApproachView({ inputs, conditions, onConditions, lead }: Props) 
     const { plan, error, isLoading } = useApproach(asked, conditions.speed, conditions.gradient);
     if (error && !plan) return <Failed error={error} />;
     if (!plan) return isLoading ? <Waiting /> : null;
+    const setSpeed = (speed: number) => onConditions({ ...conditions, speed: Math.min(SPEEDS.to, Math.max(SPEEDS.from, speed)) });
     const current = plan.steps.find((candidate) => candidate.step === step)!;
     return (
         <div className="grid gap-3">
@@ -34,7 +35,7 @@ export function ApproachView({ inputs, conditions, onConditions, lead }: Props) 
                 {lead}
                 <Controls conditions={conditions} onChange={onConditions} />
             </div>
-            <Strip plan={plan} current={step} onStep={setStep} from={wantedFrom(plan)} />
+            <Strip plan={plan} current={step} onStep={setStep} from={wantedFrom(plan)} speed={conditions.speed} onSpeed={setSpeed} />
             <StepDetail plan={plan} step={current} />
             <PlanNotes plan={plan} />
         </div>

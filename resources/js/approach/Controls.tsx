@@ -15,7 +15,7 @@ const slope = (gradient: number) =>
 export function Controls({ conditions, onChange }: { conditions: Conditions; onChange: (conditions: Conditions) => void }) {
     const set = <K extends keyof Conditions>(key: K, value: Conditions[K]) => onChange({ ...conditions, [key]: value });
     return (
-        <div className="screen-only flex flex-wrap items-center gap-x-6 gap-y-2">
+        <div className="screen-only flex flex-wrap items-center gap-x-4 gap-y-2">
             <div className="flex gap-2">
                 <button
                     type="button"

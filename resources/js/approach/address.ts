@@ -1,4 +1,5 @@
 import type { ApproachInputs, RoadInputs, RoutineCode } from '@/api/types';
+import { SPEEDS } from '@/strip/useApproach';
 import type { Conditions } from './Controls';
 
 /** The state of the bench in its address, so that it can be shared and come back to. */
@@ -46,7 +47,7 @@ export function read(params: URLSearchParams): BenchState {
     return {
         road,
         conditions: {
-            speed: Math.min(50, Math.max(8, Math.round(number('speed', road.limit_mph ?? 30)))),
+            speed: Math.min(SPEEDS.to, Math.max(SPEEDS.from, Math.round(number('speed', road.limit_mph ?? 30)))),
             gradient: Math.min(0.15, Math.max(-0.15, number('slope', 0))),
             surface: params.get('wet') ? 'wet' : 'dry',
             follower: params.get('close') !== null,

@@ -18,15 +18,23 @@ export type Send = (batch: { rounds: RoundEvent[]; marks: Mark[] }) => Promise<u
 export interface QueueState {
     /** Events of the present user still on this device only, oldest first. */
     waiting: QueueEvent[];
+    /** Those and the ones sent since the page was loaded: what to lay over the server’s rounds, however late a page reads them again. */
+    made: QueueEvent[];
     /** Events that could not be written to this device's store: closing the page would lose them. */
     unsafe: boolean;
     /** Why the last try did not go through; null while all is well. */
     trouble: string | null;
-    /** The server will not take these as they are; they stay here until somebody looks. */
-    refused: boolean;
+    /** Why the server will not take some of them as they are; they stay here, tried again when the page is loaded anew. */
+    refused: string | null;
 }
 
 const BATCH = 80;
+
+/** Answers that will not change by trying again. */
+const REFUSALS = [403, 404, 422];
+
+/** So many sent events are remembered: more than a day's marks of one lesson. */
+const REMEMBERED = 2000;
 
 /**
  * Sends rounds and marks in the order they were made and forgets them only when the server has them. Ids are made
@@ -35,12 +43,13 @@ const BATCH = 80;
  */
 export class Queue {
     private events: QueueEvent[] = [];
+    private sent: QueueEvent[] = [];
     private listeners = new Set<() => void>();
     private sending: Promise<void> | null = null;
     private trouble: string | null = null;
-    private refused = false;
+    private refused = new Map<number, string>();
     private unsafe = false;
-    private snapshot: QueueState = { waiting: [], unsafe: false, trouble: null, refused: false };
+    private snapshot: QueueState = { waiting: [], made: [], unsafe: false, trouble: null, refused: null };
     private lastSeq = 0;
     private user = '';
     private onSent: () => Promise<unknown> = () => Promise.resolve();
@@ -95,9 +104,10 @@ export class Queue {
         return this.events.filter((event) => event.user === this.user);
     }
 
+    /** In batches; a batch that is refused is sent again one by one, so that one bad event does not hold up the others. */
     private async sendAll(): Promise<void> {
-        while (this.mine().length > 0) {
-            const batch = this.mine().slice(0, BATCH);
+        let size = BATCH;
+        for (let batch = this.next(size); batch.length > 0; batch = this.next(size)) {
             try {
                 await this.send({
                     rounds: batch.flatMap((event) => (event.kind === 'round' ? [event.round] : [])),
@@ -105,25 +115,36 @@ export class Queue {
                 });
             } catch (error) {
                 const problem = error instanceof Problem ? error : new Problem(0, 'Not sent yet.');
-                this.trouble = problem.message;
-                this.refused = problem.status === 422 || problem.status === 403 || problem.status === 404;
+                if (!REFUSALS.includes(problem.status)) {
+                    this.trouble = problem.message;
+                    this.tell();
+                    return;
+                }
+                if (batch.length === 1) this.refused.set(batch[0]!.seq, problem.message);
+                size = 1;
                 this.tell();
-                return;
+                continue;
             }
             const sent = new Set(batch.map((event) => event.seq));
             await this.store.drop([...sent]).catch(() => undefined);
-            // The page reads them from the server first, so that nothing is off the screen in between.
-            await this.onSent().catch(() => undefined);
+            this.sent = [...this.sent, ...batch].slice(-REMEMBERED);
             this.events = this.events.filter((event) => !sent.has(event.seq));
             this.trouble = null;
-            this.refused = false;
             this.tell();
+            await this.onSent().catch(() => undefined);
         }
+    }
+
+    private next(size: number): QueueEvent[] {
+        return this.mine()
+            .filter((event) => !this.refused.has(event.seq))
+            .slice(0, size);
     }
 
     private tell(): void {
         const waiting = this.mine();
-        this.snapshot = { waiting, unsafe: this.unsafe && waiting.length > 0, trouble: this.trouble, refused: this.refused };
+        const made = [...this.sent.filter((event) => event.user === this.user), ...waiting];
+        this.snapshot = { waiting, made, unsafe: this.unsafe && waiting.length > 0, trouble: this.trouble, refused: [...this.refused.values()][0] ?? null };
         this.listeners.forEach((listener) => listener());
     }
 }

@@ -23,10 +23,10 @@ export function standing(marks: Mark[]): Standing {
     return result;
 }
 
-/** The server's rounds with everything that still waits on this device laid over them. */
-export function withWaiting(lessonId: string, rounds: Round[], waiting: QueueEvent[]): Round[] {
+/** The server's rounds with everything that was made on this device laid over them; what is in both counts once. */
+export function withMade(lessonId: string, rounds: Round[], made: QueueEvent[]): Round[] {
     const merged = new Map(rounds.map((round) => [round.id, { ...round, marks: [...round.marks] }]));
-    for (const event of waiting) {
+    for (const event of made) {
         if (event.kind === 'round' && event.round.lesson_id === lessonId && !merged.has(event.round.id)) {
             merged.set(event.round.id, { ...event.round, marks: [] });
         }

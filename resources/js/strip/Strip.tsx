@@ -4,6 +4,7 @@ import { STEPS } from '@/api/types';
 import { Glyph } from './glyphs';
 import { layOut, ROW, type StripLayout } from './layout';
 import { RoadBand } from './RoadBand';
+import { SpeedGrip } from './SpeedGrip';
 import { StripTable } from './StripTable';
 import { metres, STEP_WORDS } from './words';
 import { useWidth } from './useWidth';
@@ -15,10 +16,13 @@ interface Props {
     /** Keep the axis still while the plan changes under it. */
     from?: number;
     compact?: boolean;
+    /** The speed shown, and what to do when the head of its curve is dragged; without it there is no grip. */
+    speed?: number;
+    onSpeed?: (speed: number) => void;
 }
 
 /** The approach strip: one axis in metres, the steps as windows, the speed and the road on the same scale. */
-export function Strip({ plan, current, onStep, from, compact = false }: Props) {
+export function Strip({ plan, current, onStep, from, compact = false, speed, onSpeed }: Props) {
     const frame = useRef<HTMLDivElement>(null);
     const width = useWidth(frame);
     const id = useId();
@@ -61,6 +65,7 @@ export function Strip({ plan, current, onStep, from, compact = false }: Props) {
                         strokeWidth={1.5}
                         strokeDasharray="2 4"
                     />
+                    {onSpeed && speed !== undefined && <SpeedGrip x={16} y={layout.speed.headY} speed={speed} onSpeed={onSpeed} />}
                     {layout.rule && <Rule layout={layout} x={layout.rule.x} compact={compact} />}
                     {layout.rows.map((row) => (
                         <g key={row.step} onClick={() => onStep(row.step)} data-step={row.step} className="cursor-pointer">
@@ -142,7 +147,7 @@ function SayIt({ layout }: { layout: StripLayout }) {
     const { x, outside, metres: at } = layout.sayAt;
     const y = layout.speed.top - 12;
     return (
-        <text x={outside ? 4 : x} y={y} fontSize={13} fill="var(--quiet)">
+        <text x={outside ? 36 : x} y={y} fontSize={13} fill="var(--quiet)">
             {outside ? '◂ ' : '▾ '}say the direction by {metres(at)}
         </text>
     );

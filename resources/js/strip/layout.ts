@@ -10,7 +10,14 @@ export interface StripLayout {
     rows: StepRow[];
     rule: { x: number; metres: number } | null;
     sayAt: { x: number; outside: boolean; metres: number };
-    speed: { top: number; bottom: number; line: string; hatches: { d: string; hard: number }[]; labels: { x: number; y: number; text: string }[] };
+    speed: {
+        top: number;
+        bottom: number;
+        headY: number;
+        line: string;
+        hatches: { d: string; hard: number }[];
+        labels: { x: number; y: number; text: string }[];
+    };
     gears: { x: number; width: number; gear: number }[];
     gearTop: number;
     road: Road;
@@ -122,7 +129,7 @@ function laySpeed(plan: ApproachPlan, scale: Scale, top: number, bottom: number,
               const above = phase.phase === 'easing-off' ? Math.min(phase.from_m, scale.from) : middle;
               return [{ x, y: Math.min(y(readAt(distances, speeds, above)) - 8, bottom - 6), text }];
           });
-    return { top, bottom, line: `M${within.map(at).join(' L')}`, hatches, labels };
+    return { top, bottom, headY: y(readAt(distances, speeds, scale.from)), line: `M${within.map(at).join(' L')}`, hatches, labels };
 }
 
 function layGears(plan: ApproachPlan, scale: Scale): StripLayout['gears'] {

@@ -12,7 +12,7 @@ interface Range {
     step: number;
 }
 
-export const SPEEDS: Range = { from: 8, to: 50, step: 1 };
+export const SPEEDS: Range = { from: 5, to: 70, step: 1 };
 export const GRADIENTS: Range = { from: -0.15, to: 0.15, step: 0.01 };
 
 /** A slider counts as at rest when it has not moved for this long, ms. */

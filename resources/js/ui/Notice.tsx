@@ -1,4 +1,5 @@
 import { createContext, useCallback, useContext, useEffect, useRef, useState, type ReactNode } from 'react';
+import { Problem } from '@/api/client';
 
 interface Said {
     text: string;
@@ -21,6 +22,16 @@ export function NoticeProvider({ children }: { children: ReactNode }) {
         timer.current = setTimeout(() => setSaid(null), next.undo ? UNDO_MS : SHOWN_MS);
     }, []);
     useEffect(() => () => clearTimeout(timer.current), []);
+    // Something was to be kept and was refused or did not arrive: said wherever it happened, never swallowed.
+    useEffect(() => {
+        const failed = (event: PromiseRejectionEvent) => {
+            if (!(event.reason instanceof Problem)) return;
+            event.preventDefault();
+            say({ text: `Not kept: ${event.reason.message}` });
+        };
+        window.addEventListener('unhandledrejection', failed);
+        return () => window.removeEventListener('unhandledrejection', failed);
+    }, [say]);
     return (
         <NoticeContext value={say}>
             {children}

@@ -15,7 +15,7 @@ interface Props {
 export function Slider({ label, value, min, max, step, words, onChange }: Props) {
     const to = (wanted: number) => onChange(Math.min(max, Math.max(min, Math.round(wanted / step) * step)));
     return (
-        <div className="flex min-w-60 items-center gap-2" role="group" aria-label={label}>
+        <div className="flex min-w-56 items-center gap-2" role="group" aria-label={label}>
             <button type="button" className="key !px-3 text-xl" aria-label={`${label}: less`} disabled={value <= min} onClick={() => to(value - step)}>
                 −
             </button>

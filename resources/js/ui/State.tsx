@@ -6,6 +6,7 @@ const SENTENCES: Record<number, [string, string]> = {
     403: ['Not yours to open', 'This belongs to a colleague. Ask whoever gives the lesson, or the owner of the school.'],
     404: ['Nothing here', 'The address may be old, or something was put away.'],
     419: ['This page has been open too long', 'For safety it has run out. Load it again; marks that were made are kept.'],
+    422: ['This cannot be worked out', 'Something given is outside what is possible:'],
     429: ['Too many tries', 'Wait a minute, then try again.'],
     500: ['Something broke on our side', 'Nothing you entered is lost. Try again; the server’s log says more.'],
     503: ['Out of reach for a moment', 'The server or its database is starting or busy. Marks stay on this device until it is back.'],
@@ -14,12 +15,22 @@ const SENTENCES: Record<number, [string, string]> = {
 /** What stands in for a page that cannot be shown. */
 export function Failed({ error, retry }: { error: unknown; retry?: () => void }) {
     const status = error instanceof Problem ? error.status : 500;
+    const refused = error instanceof Problem && status === 422 ? Object.entries(error.errors) : [];
     const [title, text] = SENTENCES[status] ?? SENTENCES[500]!;
     return (
         <section className="grid max-w-xl gap-3 py-10" role="alert">
             <p className="text-quiet">{status || ''}</p>
             <h1 className="text-3xl">{title}</h1>
             <p>{text}</p>
+            {refused.length > 0 && (
+                <ul>
+                    {refused.map(([field, sentences]) => (
+                        <li key={field}>
+                            <b>{field}</b> {sentences.join(' ')}
+                        </li>
+                    ))}
+                </ul>
+            )}
             <p className="flex flex-wrap gap-3">
                 {retry && (
                     <button type="button" className="key" data-tone="main" onClick={retry}>

@@ -1,8 +1,8 @@
 import { useMemo } from 'react';
-import { useSearchParams } from 'react-router';
 import { ApproachView } from '@/approach/ApproachView';
 import { read, write, type BenchState } from '@/approach/address';
 import type { ApproachInputs, RoutineCode } from '@/api/types';
+import { useAddress } from '@/app/useAddress';
 import { useSession } from '@/app/session';
 import { StretchList } from '@/places/StretchList';
 import { ROUTINE_WORDS } from '@/strip/words';
@@ -11,10 +11,9 @@ import { Field } from '@/ui/Field';
 /** Will it fit? The approach with everything that can be asked of it; its state is the address. */
 export function ApproachBench() {
     const { school } = useSession();
-    const [params, setParams] = useSearchParams();
-    const state = useMemo(() => read(params), [params]);
-    const change = (part: Partial<BenchState>) => setParams(write({ ...state, ...part }), { replace: true });
-    const road = (part: Partial<BenchState['road']>) => change({ road: strip({ ...state.road, ...part }) });
+    const [state, setState] = useAddress(read, write);
+    const change = (part: Partial<BenchState>) => setState((before) => ({ ...before, ...part }));
+    const road = (part: Partial<BenchState['road']>) => setState((before) => ({ ...before, road: strip({ ...before.road, ...part }) }));
     const inputs = useMemo<ApproachInputs>(
         () => ({ pack: school.pack, ...state.road, vehicle: state.car, learner_level: state.level, practice: { signal: state.signal, gears: state.gears } }),
         [school.pack, state.road, state.car, state.level, state.signal, state.gears],
@@ -43,7 +42,7 @@ export function ApproachBench() {
                 </Field>
                 <Field label="Limit, mph">
                     <select value={state.road.limit_mph ?? 30} onChange={(event) => road({ limit_mph: Number(event.target.value) })}>
-                        {[20, 30, 40, 50, 60].map((limit) => (
+                        {[20, 30, 40, 50, 60, 70].map((limit) => (
                             <option key={limit}>{limit}</option>
                         ))}
                     </select>

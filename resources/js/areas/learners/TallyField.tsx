@@ -24,7 +24,7 @@ export function TallyField({ tallies }: { tallies: Tally[] }) {
                     ))}
                 </ul>
             </div>
-            <div className="overflow-x-auto" tabIndex={0} role="region" aria-labelledby="record">
+            <div className="relative overflow-x-auto" tabIndex={0} role="region" aria-label="Routines by steps">
                 <table className="w-full min-w-[46rem] table-fixed border-separate border-spacing-1 text-left">
                     <thead>
                         <tr>
@@ -78,6 +78,9 @@ function Cell({ tally, open, onOpen }: { tally: Tally; open: boolean; onOpen: ()
             aria-expanded={open}
             onClick={onOpen}
         >
+            <span className="sr-only">
+                {ROUTINE_WORDS[tally.routine]}, {STEP_WORDS[tally.step]}:
+            </span>
             <span>
                 <span className="font-display text-2xl font-bold">{tally.counts.unaided}</span> <span className="text-quiet">of {tally.marked} unaided</span>
             </span>

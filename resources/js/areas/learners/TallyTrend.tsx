@@ -28,7 +28,7 @@ export function TallyTrend({ tally, onClose }: { tally: Tally; onClose: () => vo
                     ✕
                 </button>
             </div>
-            <ol className="flex gap-2 overflow-x-auto pb-2" aria-label="Lessons, oldest first">
+            <ol className="relative flex gap-2 overflow-x-auto pb-2" aria-label="Lessons, oldest first">
                 {tally.lessons.map((lesson) => (
                     <li key={lesson.lesson} className="min-w-16">
                         <Link to={`/lessons/${lesson.lesson}/debrief`} className="grid justify-items-center gap-1 py-1">

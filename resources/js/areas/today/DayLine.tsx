@@ -7,7 +7,7 @@ export function DayLine({ lessons, nextId }: { lessons: LessonLine[]; nextId?: s
     const clock = useClock();
     const start = (lesson: LessonLine) => new Date(lesson.starts_at).getTime() / 60_000;
     return (
-        <ol className="flex flex-col gap-2 sm:flex-row sm:gap-0" aria-label="The day">
+        <ol className="flex flex-col gap-2 lg:flex-row lg:gap-0" aria-label="The day">
             {lessons.map((lesson, i) => {
                 const before = lessons[i - 1];
                 const gap = before ? Math.round(start(lesson) - start(before) - before.minutes) : 0;
@@ -16,7 +16,7 @@ export function DayLine({ lessons, nextId }: { lessons: LessonLine[]; nextId?: s
                     <li key={lesson.id} className="contents">
                         {gap > 0 && (
                             <span
-                                className="text-quiet hidden min-w-12 content-center text-center text-sm sm:block"
+                                className="text-quiet hidden min-w-12 content-center text-center text-sm lg:block"
                                 style={{ flexGrow: gap / 3 }}
                                 aria-label={`${gap} minutes free`}
                             >

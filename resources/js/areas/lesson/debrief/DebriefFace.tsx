@@ -3,7 +3,7 @@ import { Link, useNavigate } from 'react-router';
 import { post, remove } from '@/api/client';
 import type { Lesson, Promised } from '@/api/types';
 import { useMarksQueue } from '@/app/marks';
-import { withWaiting } from '@/queue/standing';
+import { withMade } from '@/queue/standing';
 import { useNotice } from '@/ui/Notice';
 import { useLesson } from '../useLesson';
 import { RoundsTable } from './RoundsTable';
@@ -13,10 +13,10 @@ import { Words } from './Words';
 
 /** What did it mean: the learner first, then the log, one good thing, one cause, one remedy, and what comes next. */
 export function DebriefFace({ lesson }: { lesson: Lesson }) {
-    const { waiting } = useMarksQueue();
+    const { made } = useMarksQueue();
     const { write } = useLesson(lesson.id);
     const navigate = useNavigate();
-    const rounds = withWaiting(lesson.id, lesson.rounds, waiting);
+    const rounds = withMade(lesson.id, lesson.rounds, made);
     const close = async () => {
         await write({ state: 'done' });
         void navigate(`/learners/${lesson.learner.id}`);

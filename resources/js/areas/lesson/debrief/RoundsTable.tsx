@@ -15,7 +15,7 @@ export function RoundsTable({ rounds }: { rounds: Round[] }) {
             <h2 id="rounds" className="pb-2 text-xl">
                 The rounds
             </h2>
-            <div className="overflow-x-auto" tabIndex={0} role="region" aria-labelledby="rounds">
+            <div className="relative overflow-x-auto" tabIndex={0} role="region" aria-label="Rounds side by side">
                 <table className="min-w-full border-collapse text-left">
                     <thead>
                         <tr>

@@ -30,7 +30,7 @@ export function SelfRating({ lesson, rounds }: { lesson: Lesson; rounds: Round[]
                     return (
                         <div
                             key={step}
-                            role="radiogroup"
+                            role="group"
                             aria-label={STEP_WORDS[step]}
                             className="border-hair grid grid-cols-2 items-center gap-2 border-b py-1 sm:grid-cols-[9rem_repeat(4,minmax(0,8.5rem))_1fr]"
                         >
@@ -41,8 +41,7 @@ export function SelfRating({ lesson, rounds }: { lesson: Lesson; rounds: Round[]
                                 <button
                                     key={value}
                                     type="button"
-                                    role="radio"
-                                    aria-checked={said === value}
+                                    aria-pressed={said === value}
                                     className="key !px-2"
                                     onClick={() => void write({ self_rating: { ...lesson.self_rating, [step]: value } })}
                                 >

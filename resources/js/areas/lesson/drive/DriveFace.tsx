@@ -72,23 +72,21 @@ export function DriveFace({ lesson }: { lesson: Lesson }) {
         <div className="grid gap-3 xl:grid-cols-[minmax(0,1fr)_15rem]">
             <div className="grid content-start gap-2">
                 <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
-                    <label className="min-w-0 flex-1">
-                        <span className="sr-only">Place</span>
-                        <select
-                            className="entry font-display max-w-full font-bold"
-                            value={item.id}
-                            onChange={(event) => {
-                                setItemId(event.target.value);
-                                drive.leave();
-                            }}
-                        >
-                            {lesson.items.map((candidate) => (
-                                <option key={candidate.id} value={candidate.id}>
-                                    {candidate.place.name} · {ROUTINE_WORDS[candidate.routine]}
-                                </option>
-                            ))}
-                        </select>
-                    </label>
+                    <select
+                        aria-label="Place"
+                        className="entry font-display w-auto max-w-full min-w-0 flex-1 font-bold"
+                        value={item.id}
+                        onChange={(event) => {
+                            setItemId(event.target.value);
+                            drive.leave();
+                        }}
+                    >
+                        {lesson.items.map((candidate) => (
+                            <option key={candidate.id} value={candidate.id}>
+                                {candidate.place.name} · {ROUTINE_WORDS[candidate.routine]}
+                            </option>
+                        ))}
+                    </select>
                     <p className="font-display text-xl font-bold whitespace-nowrap" aria-live="polite">
                         Round {number}
                     </p>

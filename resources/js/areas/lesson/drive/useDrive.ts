@@ -3,14 +3,14 @@ import type { Lesson, Outcome, PlannedItem, Round, Step, Taught } from '@/api/ty
 import { STEPS } from '@/api/types';
 import { marksQueue, useMarksQueue } from '@/app/marks';
 import type { NewEvent } from '@/queue/queue';
-import { standing, withWaiting, type Standing } from '@/queue/standing';
+import { standing, withMade, type Standing } from '@/queue/standing';
 import { lastPress, markIn, undoing, withdrawal, type NewMark, type Press, type Slot } from '@/queue/undo';
 import { uuid7 } from '@/queue/uuid';
 
 /** Marking a lesson: the round that is open, what stands in it, and every press as events for the queue. */
 export function useDrive(lesson: Lesson, item: PlannedItem | undefined) {
-    const { waiting } = useMarksQueue();
-    const rounds = useMemo(() => withWaiting(lesson.id, lesson.rounds, waiting), [lesson.id, lesson.rounds, waiting]);
+    const { made } = useMarksQueue();
+    const rounds = useMemo(() => withMade(lesson.id, lesson.rounds, made), [lesson.id, lesson.rounds, made]);
     const [openId, setOpenId] = useState<string | null>(null);
     const [fresh, setFresh] = useState(false);
     const [presses, setPresses] = useState<Press[]>([]);

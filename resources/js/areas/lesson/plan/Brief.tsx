@@ -24,7 +24,7 @@ export function Brief({ lesson, item }: { lesson: Lesson; item: PlannedItem }) {
                 conditions={conditions}
                 onConditions={setConditions}
                 lead={
-                    <div className="min-w-0 flex-1 basis-72">
+                    <div className="min-w-0 flex-1 basis-60">
                         <p className="hidden font-semibold print:block">{item.place.name}</p>
                         <h2 className="text-lg">{ROUTINE_WORDS[item.routine]}</h2>
                         <p className="text-quiet text-sm">{[describe(approach), item.place.note].filter(Boolean).join('. ')}</p>

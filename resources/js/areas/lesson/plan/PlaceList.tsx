@@ -36,64 +36,66 @@ export function PlaceList({ lesson, openId, onOpen }: { lesson: Lesson; openId: 
                     </button>
                 </Empty>
             ) : (
-                <ol className="screen-only flex gap-1.5 overflow-x-auto pb-1 max-sm:flex-wrap">
-                    {lesson.items.map((item, i) => {
-                        const open = item.id === openId;
-                        return (
-                            <li key={item.id} className={`flex max-w-full min-w-0 rounded-lg border-2 sm:shrink-0 ${open ? 'border-ink' : 'border-hair'}`}>
-                                <button
-                                    type="button"
-                                    className="min-h-12 max-w-80 min-w-0 truncate px-3 text-left"
-                                    aria-pressed={open}
-                                    onClick={() => onOpen(item.id)}
-                                >
-                                    <span className={open ? 'font-bold' : ''}>
-                                        {i + 1}. {item.place.name}
-                                    </span>{' '}
-                                    <span className="text-quiet text-sm whitespace-nowrap">{item.minutes} min</span>
-                                </button>
-                                {open && (
-                                    <span className="flex">
-                                        <button
-                                            type="button"
-                                            className="min-w-11 text-xl disabled:opacity-40"
-                                            aria-label={`${item.place.name}: earlier`}
-                                            disabled={i === 0}
-                                            onClick={() => void move(item, -1)}
-                                        >
-                                            ←
-                                        </button>
-                                        <button
-                                            type="button"
-                                            className="min-w-12 text-xl disabled:opacity-40"
-                                            aria-label={`${item.place.name}: later`}
-                                            disabled={i === lesson.items.length - 1}
-                                            onClick={() => void move(item, 1)}
-                                        >
-                                            →
-                                        </button>
-                                        <button
-                                            type="button"
-                                            className="min-w-12 text-lg"
-                                            aria-label={`Take ${item.place.name} off the plan`}
-                                            onClick={() => void takeOff(item)}
-                                        >
-                                            ✕
-                                        </button>
-                                    </span>
-                                )}
-                            </li>
-                        );
-                    })}
-                    <li className="flex shrink-0 items-center gap-3">
+                <div className="screen-only flex flex-wrap items-center gap-3 sm:flex-nowrap">
+                    <ol className="relative flex min-w-0 gap-1.5 overflow-x-auto p-1 max-sm:flex-wrap" tabIndex={0} aria-label="In order">
+                        {lesson.items.map((item, i) => {
+                            const open = item.id === openId;
+                            return (
+                                <li key={item.id} className={`flex max-w-full min-w-0 rounded-lg border-2 sm:shrink-0 ${open ? 'border-ink' : 'border-hair'}`}>
+                                    <button
+                                        type="button"
+                                        className={`min-h-12 min-w-0 truncate px-3 text-left ${open ? 'max-w-80' : 'sm:max-w-48'}`}
+                                        aria-pressed={open}
+                                        onClick={() => onOpen(item.id)}
+                                    >
+                                        <span className={open ? 'font-bold' : ''}>
+                                            {i + 1}. {item.place.name}
+                                        </span>{' '}
+                                        <span className="text-quiet text-sm whitespace-nowrap">{item.minutes} min</span>
+                                    </button>
+                                    {open && (
+                                        <span className="flex">
+                                            <button
+                                                type="button"
+                                                className="min-w-11 text-xl disabled:opacity-40"
+                                                aria-label={`${item.place.name}: earlier`}
+                                                disabled={i === 0}
+                                                onClick={() => void move(item, -1)}
+                                            >
+                                                ←
+                                            </button>
+                                            <button
+                                                type="button"
+                                                className="min-w-12 text-xl disabled:opacity-40"
+                                                aria-label={`${item.place.name}: later`}
+                                                disabled={i === lesson.items.length - 1}
+                                                onClick={() => void move(item, 1)}
+                                            >
+                                                →
+                                            </button>
+                                            <button
+                                                type="button"
+                                                className="min-w-12 text-lg"
+                                                aria-label={`Take ${item.place.name} off the plan`}
+                                                onClick={() => void takeOff(item)}
+                                            >
+                                                ✕
+                                            </button>
+                                        </span>
+                                    )}
+                                </li>
+                            );
+                        })}
+                    </ol>
+                    <div className="flex shrink-0 items-center gap-3">
                         <button type="button" className="key" onClick={() => setAdding(true)}>
                             Add a place
                         </button>
                         <span className={over > 0 ? 'font-semibold' : 'text-quiet'}>
                             {planned} of {lesson.minutes} min{over > 0 && `: ${over} too many`}
                         </span>
-                    </li>
-                </ol>
+                    </div>
+                </div>
             )}
             <AddPlace lesson={lesson} open={adding} onOpenChange={setAdding} onAdded={onOpen} />
         </section>

@@ -1,0 +1,70 @@
+import { expect, test } from '@playwright/test';
+import { api, expectNoAxeFinding, signIn } from './support';
+
+test('another school’s lesson is simply not there', async ({ page, browser }) => {
+    await page.goto('/');
+    const ours = (await api<{ next: { id: string } }>(page, 'today')).next.id;
+    const theirs = await (await browser.newContext({ storageState: { cookies: [], origins: [] } })).newPage();
+    await signIn(theirs, { email: 'owner@lighthouse.test', password: 'demo-harbour' });
+    await theirs.goto(`/lessons/${ours}/plan`);
+    await expect(theirs.getByRole('heading', { name: 'Nothing here' })).toBeVisible();
+    await expectNoAxeFinding(theirs, '404');
+    await theirs.goto('/learners');
+    await expect(theirs.getByText('Hesper Quayle')).toBeVisible();
+    await expect(theirs.getByRole('main').getByRole('listitem')).toHaveCount(1);
+    await theirs.context().close();
+});
+
+test('a colleague’s lesson can be read but not written', async ({ page }) => {
+    await page.goto('/');
+    const learners = await api<{ id: string }[]>(page, 'learners');
+    const me = (await api<{ user: { id: string } }>(page, 'session')).user.id;
+    let foreign = '';
+    for (const { id } of learners) {
+        const { lessons } = await api<{ lessons: { id: string; instructor_id: string }[] }>(page, `learners/${id}`);
+        foreign ||= lessons.find((lesson) => lesson.instructor_id !== me)?.id ?? '';
+    }
+    await page.goto(`/lessons/${foreign}/plan`);
+    await page.getByLabel('Aim').fill('Not mine to change');
+    await page.getByLabel('Aim').press('Enter');
+    await expect(page.getByText(/^Not kept:/)).toBeVisible();
+});
+
+test('says what happened when the server cannot answer, and tries again', async ({ page }) => {
+    await page.goto('/');
+    for (const [status, title] of [
+        [403, 'Not yours to open'],
+        [419, 'This page has been open too long'],
+        [429, 'Too many tries'],
+        [500, 'Something broke on our side'],
+        [503, 'Out of reach for a moment'],
+    ] as const) {
+        await page.route('**/api/learners', (route) => route.fulfill({ status, json: { message: 'x' } }));
+        await page.goto('/learners');
+        await expect(page.getByRole('heading', { name: title })).toBeVisible();
+        await page.unroute('**/api/learners');
+        await page.getByRole('button', { name: 'Try again' }).click();
+        await expect(page.getByRole('heading', { name: 'Learners' })).toBeVisible();
+    }
+});
+
+test('a token that ran out is renewed without a word, a session that ran out leads to the sign-in', async ({ page }) => {
+    await page.goto('/');
+    await page.context().clearCookies({ name: 'XSRF-TOKEN' });
+    await page.goto('/bench/approach');
+    await expect(page.getByRole('slider', { name: 'Steps of the approach' })).toBeVisible();
+    await page.waitForLoadState('networkidle');
+    await page.context().clearCookies();
+    await page.getByRole('link', { name: 'Learners' }).click();
+    await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();
+});
+
+test('putting a learner away can be undone', async ({ page }) => {
+    await page.goto('/');
+    await page.goto('/learners');
+    await page.getByRole('link', { name: /Gus Pellow/ }).click();
+    await page.getByRole('button', { name: 'Put away' }).click();
+    await expect(page.getByRole('link', { name: /Gus Pellow/ })).toHaveCount(0);
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(page.getByRole('link', { name: /Gus Pellow/ })).toBeVisible();
+});

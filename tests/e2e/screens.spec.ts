@@ -1,0 +1,113 @@
+import { expect, test, type Page } from '@playwright/test';
+import { api, complaints, expectNoAxeFinding, expectSound } from './support';
+
+interface Line {
+    id: string;
+    name: string;
+}
+
+/** Every screen of the application, by a learner with a long name and a lesson with many rounds. */
+async function screens(page: Page): Promise<Record<string, string>> {
+    const learners = await api<Line[]>(page, 'learners');
+    const long = learners.reduce((a, b) => (b.name.length > a.name.length ? b : a));
+    const record = await api<{ lessons: { id: string; state: string; rounds: number }[] }>(page, `learners/${long.id}`);
+    const driven = record.lessons.find((lesson) => lesson.state === 'done')!.id;
+    const next = (await api<{ next: { id: string } }>(page, 'today')).next.id;
+    return {
+        Today: '/',
+        Plan: `/lessons/${next}/plan`,
+        Drive: `/lessons/${next}/drive`,
+        Debrief: `/lessons/${driven}/debrief`,
+        Learners: '/learners',
+        Learner: `/learners/${long.id}`,
+        Places: '/places',
+        Routines: '/routines',
+        'Routines, a turn': '/routines/turn-left',
+        'Bench: approach': '/bench/approach',
+        Account: '/account',
+        'Nothing here': '/no-such-page',
+    };
+}
+
+async function settle(page: Page): Promise<void> {
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+    await page.waitForLoadState('networkidle');
+}
+
+for (const theme of ['day', 'night']) {
+    test(`axe finds nothing on any screen, ${theme}`, async ({ page }) => {
+        test.setTimeout(180_000);
+        await page.addInitScript((chosen) => localStorage.setItem('noble-turn.theme', chosen), theme);
+        const heard = complaints(page);
+        for (const [name, path] of Object.entries(await screens(page))) {
+            await page.goto(path);
+            await settle(page);
+            await expectNoAxeFinding(page, name);
+            await expectSound(page, name);
+        }
+        // What opens over a page is a screen too.
+        await page.goto('/learners');
+        await page.getByRole('button', { name: 'New learner' }).click();
+        await expectNoAxeFinding(page, 'New learner');
+        await page.keyboard.press('Escape');
+        await page.keyboard.press('Control+k');
+        await expectNoAxeFinding(page, 'Find');
+        expect(heard).toEqual([]);
+    });
+}
+
+for (const [width, height, what] of [
+    [390, 844, 'a phone'],
+    [640, 400, 'the tablet at 200 % zoom'],
+    [1600, 1000, 'a laptop'],
+] as const) {
+    test(`nothing is wider than ${what}`, async ({ page }) => {
+        test.setTimeout(120_000);
+        await page.setViewportSize({ width, height });
+        await page.emulateMedia({ reducedMotion: 'reduce' });
+        await page.goto('/');
+        for (const [name, path] of Object.entries(await screens(page))) {
+            await page.goto(path);
+            await settle(page);
+            await expectSound(page, name);
+        }
+    });
+}
+
+test('keys are large enough for a thumb, larger in Drive', async ({ page }) => {
+    await page.goto('/');
+    const all = await screens(page);
+    for (const [name, least] of [
+        ['Today', 48],
+        ['Plan', 48],
+        ['Drive', 88],
+    ] as const) {
+        await page.goto(all[name]!);
+        await settle(page);
+        const small = await page
+            .getByRole('main')
+            .getByRole('button')
+            .evaluateAll(
+                (buttons, size) => buttons.filter((button) => button.getBoundingClientRect().height < size - 0.5).map((button) => button.textContent),
+                least,
+            );
+        // In Drive the keys that mark are large; what is set while parked between rounds is not pressed in haste.
+        expect(
+            small.filter((text) => name !== 'Drive' || !/The car moves|^\d+\./.test(text)),
+            name,
+        ).toEqual([]);
+    }
+});
+
+test('a brief prints in black and white, with the strip as a table beside it', async ({ page }) => {
+    await page.goto('/');
+    const all = await screens(page);
+    await page.goto(all.Plan!);
+    await settle(page);
+    await page.emulateMedia({ media: 'print' });
+    await expect(page.getByRole('button', { name: 'Print this brief' })).toBeHidden();
+    await expect(page.getByRole('navigation', { name: 'Areas' })).toBeHidden();
+    const ink = await page.evaluate(() => getComputedStyle(document.documentElement).getPropertyValue('--now').trim());
+    expect(ink).toBe('#000');
+    await expect(page.getByRole('table').first()).toBeVisible();
+});

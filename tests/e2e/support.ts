@@ -1,0 +1,53 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, type Page } from '@playwright/test';
+
+export const INSTRUCTOR = { email: 'instructor@harbourschool.test', password: 'demo-harbour' };
+
+/** Where the instructor's session is kept between tests. */
+export const SIGNED_IN = 'var/test/signed-in.json';
+
+export async function signIn(page: Page, who = INSTRUCTOR): Promise<void> {
+    await page.goto('/');
+    await page.getByLabel('Address').fill(who.email);
+    await page.getByLabel('Password').fill(who.password);
+    await page.getByRole('button', { name: 'Sign in' }).click();
+    await expect(page.getByRole('navigation', { name: 'Areas' })).toBeVisible();
+}
+
+/** Asks the API as the page's own user. */
+export async function api<T>(page: Page, path: string): Promise<T> {
+    return (await (await page.request.get(`/api/${path}`, { headers: { Accept: 'application/json' } })).json()) as T;
+}
+
+/** Everything the browser complained of; must be empty at the end. */
+export function complaints(page: Page): string[] {
+    const found: string[] = [];
+    page.on('console', (message) => message.type() === 'error' && found.push(message.text()));
+    page.on('pageerror', (error) => found.push(error.message));
+    return found;
+}
+
+export async function expectNoAxeFinding(page: Page, where: string): Promise<void> {
+    const { violations } = await new AxeBuilder({ page }).analyze();
+    expect(
+        violations.map((violation) => `${violation.id}: ${violation.nodes.map((node) => node.target.join(' ')).join(', ')}`),
+        where,
+    ).toEqual([]);
+}
+
+/** Nothing is wider than the screen, and no text says NaN, undefined or null. */
+export async function expectSound(page: Page, where: string): Promise<void> {
+    const { wide, text } = await page.evaluate(() => ({
+        wide: document.documentElement.scrollWidth - document.documentElement.clientWidth,
+        text: document.body.innerText,
+    }));
+    expect(wide, `${where}: wider than the screen`).toBeLessThanOrEqual(0);
+    expect(text, where).not.toMatch(/\b(NaN|undefined|null|Infinity)\b/);
+}
+
+/** Waits until the server has that many rounds of the lesson with marks in them. */
+export async function everythingSent(page: Page, lesson: string, rounds: number): Promise<void> {
+    await expect
+        .poll(async () => (await api<{ rounds: { marks: unknown[] }[] }>(page, `lessons/${lesson}`)).rounds.filter((round) => round.marks.length > 0).length)
+        .toBe(rounds);
+}
