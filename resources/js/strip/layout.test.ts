@@ -1,0 +1,87 @@
+import { execFileSync } from 'node:child_process';
+import { beforeAll, describe, expect, it } from 'vitest';
+import type { ApproachInputs, ApproachPlan } from '@/api/types';
+import { layOut, wantedFrom } from './layout';
+import { makeScale, metreTicks, readAt, secondTicks } from './scale';
+import { nearest } from './useApproach';
+
+/** The core's own answer, by the command line: what is drawn is tested on what is really computed. */
+function plan(input: Partial<ApproachInputs>): ApproachPlan {
+    const said = execFileSync('php', ['artisan', 'compute', 'approach'], { input: JSON.stringify({ routine: 'emerge-right', limit_mph: 30, ...input }) });
+    return JSON.parse(said.toString()) as ApproachPlan;
+}
+
+const plans: Record<string, ApproachPlan> = {};
+beforeAll(() => {
+    plans.town = plan({});
+    plans.slow = plan({ speed_mph: 20 });
+    plans.fast = plan({ limit_mph: 60, surface: 'wet' });
+    plans.short = plan({ room_m: 25, routine: 'turn-left' });
+    plans.automatic = plan({ vehicle: 'small-automatic' });
+});
+
+describe('the scale', () => {
+    it('puts metres on the screen and back', () => {
+        const scale = makeScale(1000, 120, 10, 4);
+        expect(scale.x(120)).toBe(4);
+        expect(scale.x(-10)).toBe(1000);
+        for (const metres of [0, 17.3, 120]) expect(scale.metres(scale.x(metres))).toBeCloseTo(metres, 9);
+        expect(metreTicks(123, 12).at(-1)).toBeLessThanOrEqual(123);
+    });
+
+    it('spaces seconds unevenly, wider where the car is faster', () => {
+        const { distance_m, time_s } = plans.town!.profile;
+        const ticks = secondTicks(distance_m, time_s, makeScale(1200, 120, 10, 4), 0);
+        const gaps = ticks.slice(1).map((tick, i) => ticks[i]!.x - tick.x);
+        expect(gaps.at(-1)!).toBeGreaterThan(3 * gaps[0]!);
+        for (const [i, gap] of gaps.entries()) if (i > 0) expect(gap).toBeGreaterThanOrEqual(gaps[i - 1]! - 1e-6);
+    });
+});
+
+describe('the strip', () => {
+    it.each([320, 700, 1100])('keeps every mark on the picture at %i pixels', (width) => {
+        for (const [name, answer] of Object.entries(plans)) {
+            const { rows, scale, height, road, speed } = layOut(answer, { width });
+            for (const row of rows) {
+                expect(row.best.x, name).toBeGreaterThanOrEqual(0);
+                expect(row.best.x, name).toBeLessThanOrEqual(width);
+                expect(row.window.width, name).toBeGreaterThan(0);
+                // The best point lies in its window, on one axis with the metres said beside it.
+                expect(scale.metres(row.best.x), name).toBeCloseTo(Math.min(row.best.metres, scale.from), 6);
+            }
+            expect(road.bottom, name).toBeLessThan(height);
+            expect(`${speed.line}${road.path}`, name).not.toMatch(/NaN|undefined/);
+        }
+    });
+
+    it('shows the whole routine from the mirrors on', () => {
+        for (const answer of Object.values(plans)) expect(wantedFrom(answer)).toBeGreaterThanOrEqual(answer.steps[0]!.best_m);
+    });
+
+    it('draws where the rule of thumb would put the signal, and how hard each braking is', () => {
+        const { rule, rows, speed, scale } = layOut(plans.town!, { width: 1100 });
+        expect(scale.metres(rule!.x)).toBeCloseTo(30, 6);
+        expect(rule!.x).toBeGreaterThan(rows.find((row) => row.step === 'signal')!.best.x);
+        expect(speed.hatches.map((hatch) => hatch.hard)).toEqual(plans.town!.phases.filter((phase) => phase.brake).map((phase) => phase.decel_mps2));
+    });
+
+    it('has gear blocks that meet, and none without a clutch', () => {
+        const { gears, scale } = layOut(plans.town!, { width: 1100 });
+        expect(gears.map((block) => block.gear)).toEqual([3, 2]);
+        expect(gears[1]!.x - (gears[0]!.x + gears[0]!.width)).toBeCloseTo(2, 6);
+        expect(gears[1]!.x + gears[1]!.width).toBeLessThanOrEqual(scale.x(0));
+        expect(layOut(plans.automatic!, { width: 1100 }).gears).toEqual([]);
+    });
+
+    it('reads a column between its rows', () => {
+        expect(readAt([30, 20, 10], [3, 2, 0], 15)).toBe(1);
+        expect(readAt([30, 20, 10], [3, 2, 0], 99)).toBe(3);
+        expect(readAt([30, 20, 10], [3, 2, 0], 1)).toBe(0);
+    });
+
+    it('picks the nearest answer of a sweep', () => {
+        const answers = [10, 20, 30].map((at) => ({ at }) as ApproachPlan);
+        expect(nearest(answers, 24)?.at).toBe(20);
+        expect(nearest([], 24)).toBeUndefined();
+    });
+});
