@@ -1,1 +1,190 @@
 <?php
+
+/**
+ * php bin/bench.php core | all BASE_URL
+ *
+ * Every figure is a ratio to something measured in the same run, so that runs on different machines can be
+ * compared: the core against a fixed loop of arithmetic, requests against an empty signed-in request of the same
+ * server, sent in turns with it.
+ */
+
+declare(strict_types=1);
+
+use Database\Seeders\DemoSeeder;
+use NobleTurn\Core\Compute\Toolbox;
+
+require dirname(__DIR__).'/vendor/autoload.php';
+
+/** A fixed piece of work: 1000 rounds of square root, division and comparison. */
+function fixedLoop(): float
+{
+    $sum = 0.0;
+    for ($i = 1; $i <= 1000; $i++) {
+        $sum += sqrt($i * 1.37) / ($i + 0.5);
+        if ($sum > 1e6) {
+            $sum = 0.0;
+        }
+    }
+
+    return $sum;
+}
+
+/** @return float median seconds of one call, over runs of at least 20 ms each */
+function medianSeconds(callable $work): float
+{
+    $runs = [];
+    for ($calls = 1; ; $calls *= 2) {
+        $start = hrtime(true);
+        for ($i = 0; $i < $calls; $i++) {
+            $work();
+        }
+        if (hrtime(true) - $start >= 20_000_000) {
+            break;
+        }
+    }
+    for ($run = 0; $run < 15; $run++) {
+        $start = hrtime(true);
+        for ($i = 0; $i < $calls; $i++) {
+            $work();
+        }
+        $runs[] = (hrtime(true) - $start) / 1e9 / $calls;
+    }
+    sort($runs);
+
+    return $runs[7];
+}
+
+/** @param  list<string>  $cells */
+function row(array $cells): void
+{
+    printf("%-46s %12s %12s %12s   %s\n", ...array_pad($cells, 5, ''));
+}
+
+function benchCore(): void
+{
+    $loop = medianSeconds(fixedLoop(...));
+    row(['Core', 'per second', 'of the loop', '', '(the loop: '.round($loop * 1e6, 1).' us)']);
+    $cases = [
+        'stopping' => ['stopping', ['speed_mph' => 30]],
+        'following' => ['following', ['speed_mph' => 50, 'gap_s' => 3.2, 'surface' => 'wet']],
+        'approach: emerge right at 30' => ['approach', ['routine' => 'emerge-right', 'limit_mph' => 30]],
+        'approach: no room, speed has to be found' => ['approach', ['routine' => 'turn-left', 'limit_mph' => 30, 'room_m' => 60]],
+        'approach: sweep of 60' => ['approach', ['routine' => 'emerge-right', 'limit_mph' => 30, 'sweep' => ['field' => 'speed_mph', 'from' => 5, 'to' => 64, 'step' => 1]]],
+    ];
+    foreach ($cases as $name => [$tool, $input]) {
+        $took = medianSeconds(static fn () => Toolbox::run($tool, $input));
+        row([$name, number_format(1 / $took), number_format($took / $loop, 1)]);
+    }
+}
+
+final class Client
+{
+    private readonly CurlHandle $curl;
+
+    /** @param  non-empty-string  $base */
+    public function __construct(private readonly string $base)
+    {
+        $this->curl = curl_init() ?: throw new RuntimeException('No curl.');
+        curl_setopt_array($this->curl, [CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEFILE => '', CURLOPT_ENCODING => 'gzip']);
+    }
+
+    /**
+     * @param  'GET'|'POST'  $method
+     * @return array{float, string} seconds and body
+     */
+    public function ask(string $method, string $path, ?string $json = null): array
+    {
+        $headers = ['Accept: application/json', 'Content-Type: application/json'];
+        foreach ((array) curl_getinfo($this->curl, CURLINFO_COOKIELIST) as $cookie) {
+            $parts = explode("\t", (string) $cookie);
+            if (($parts[5] ?? '') === 'XSRF-TOKEN') {
+                $headers[] = 'X-XSRF-TOKEN: '.urldecode($parts[6]);
+            }
+        }
+        curl_setopt_array($this->curl, [CURLOPT_URL => $this->base.$path, CURLOPT_CUSTOMREQUEST => $method, CURLOPT_HTTPHEADER => $headers, CURLOPT_POSTFIELDS => $json ?? '']);
+        $start = hrtime(true);
+        $body = curl_exec($this->curl);
+        $took = (hrtime(true) - $start) / 1e9;
+        $status = (int) curl_getinfo($this->curl, CURLINFO_RESPONSE_CODE);
+        if ($body === false || $status >= 400) {
+            throw new RuntimeException("{$method} {$path} answered {$status}.");
+        }
+
+        return [$took, (string) $body];
+    }
+
+    public function read(string $path): mixed
+    {
+        return json_decode($this->ask('GET', $path)[1], true, 64, JSON_THROW_ON_ERROR);
+    }
+}
+
+/** @param  list<float>  $values */
+function percentile(array $values, float $share): float
+{
+    sort($values);
+
+    return $values[(int) min(count($values) - 1, ceil($share * count($values)) - 1)];
+}
+
+/** @param  non-empty-string  $base */
+function benchServer(string $base): void
+{
+    $client = new Client($base);
+    $client->ask('GET', '/api/session');
+    $client->ask('POST', '/api/session', json_encode(['email' => DemoSeeder::EMAIL, 'password' => DemoSeeder::PASSWORD], JSON_THROW_ON_ERROR));
+    $lesson = $client->read('/api/today')['next']['id'];
+    $learners = $client->read('/api/learners');
+    usort($learners, static fn (array $a, array $b): int => $b['lessons_done'] <=> $a['lessons_done']);
+    $plan = ['pack' => 'gb', 'routine' => 'emerge-right', 'limit_mph' => 30];
+    $requests = [
+        'plan' => ['POST', '/api/compute/approach', $plan],
+        'sweep of 60 plans' => ['POST', '/api/compute/approach', $plan + ['sweep' => ['field' => 'speed_mph', 'from' => 5, 'to' => 64, 'step' => 1]]],
+        'page: any (the shell)' => ['GET', '/', null],
+        'page: Today' => ['GET', '/api/today', null],
+        'page: Lesson' => ['GET', "/api/lessons/{$lesson}", null],
+        'page: Learners' => ['GET', '/api/learners', null],
+        "page: Learner with {$learners[0]['lessons_done']} lessons" => ['GET', "/api/learners/{$learners[0]['id']}", null],
+        'page: Places' => ['GET', '/api/places', null],
+        'page: Routines' => ['GET', '/api/routines', null],
+    ];
+    row(['Requests, one after another', 'p50 ms', 'p95 ms', 'p95 / empty', '(goal: at most 2)']);
+    foreach ($requests as $name => [$method, $path, $input]) {
+        $json = $input === null ? null : json_encode($input, JSON_THROW_ON_ERROR);
+        $took = $empty = [];
+        for ($i = 0; $i < 220; $i++) {
+            $one = $client->ask($method, $path, $json)[0];
+            $none = $client->ask('GET', '/api/ping')[0];
+            if ($i >= 20) {
+                $took[] = $one;
+                $empty[] = $none;
+            }
+        }
+        row([$name, number_format(percentile($took, 0.5) * 1000, 1), number_format(percentile($took, 0.95) * 1000, 1), number_format(percentile($took, 0.95) / percentile($empty, 0.95), 2), sprintf('(empty: p50 %.1f, p95 %.1f)', percentile($empty, 0.5) * 1000, percentile($empty, 0.95) * 1000)]);
+    }
+}
+
+function benchFirstPage(): void
+{
+    $build = dirname(__DIR__).'/public/build';
+    /** @var array<string, array{file: string, imports?: list<string>}> $manifest */
+    $manifest = json_decode((string) file_get_contents("{$build}/manifest.json"), true, 16, JSON_THROW_ON_ERROR);
+    $files = [];
+    $take = static function (string $entry) use (&$take, &$files, $manifest): void {
+        $files[$manifest[$entry]['file']] = true;
+        foreach ($manifest[$entry]['imports'] ?? [] as $import) {
+            isset($files[$manifest[$import]['file']]) || $take($import);
+        }
+    };
+    $take('resources/js/main.tsx');
+    $bytes = array_sum(array_map(static fn (string $file): int => strlen((string) gzencode((string) file_get_contents("{$build}/{$file}"), 5)), array_keys($files)));
+    row(['JavaScript of the first page, compressed', number_format($bytes / 1000, 1).' kB', '', '', '(goal: at most 180 kB)']);
+}
+
+benchCore();
+if (($argv[1] ?? 'core') === 'all') {
+    echo "\n";
+    benchServer($argv[2] ?? '' ?: 'http://127.0.0.1:8080');
+    echo "\n";
+    benchFirstPage();
+}

@@ -2,9 +2,10 @@
 
 namespace App\Marks;
 
+use App\Models\Learner;
 use App\Models\Mark;
 use App\Models\Round;
-use Illuminate\Support\Collection;
+use Illuminate\Database\Query\Builder;
 use NobleTurn\Core\Record\MarkedRound;
 use NobleTurn\Core\Record\Outcome;
 use NobleTurn\Core\Record\StepMark;
@@ -14,34 +15,51 @@ use NobleTurn\Core\Routine\RoutineCode;
 /** From the append-only log to the marks that stand: rows that no later row corrects and that were not withdrawn. */
 final class StandingMarks
 {
-    /**
-     * @param  Collection<int, Mark>  $marks
-     * @return Collection<int, Mark>
-     */
-    public static function of(Collection $marks): Collection
-    {
-        $corrected = $marks->pluck('corrects_id')->filter()->flip();
-
-        return $marks->reject(fn (Mark $mark): bool => $mark->withdrawn || $corrected->has($mark->id))->values();
-    }
-
     /** A round as the core reads it; its marks must be loaded. */
     public static function round(Round $round): MarkedRound
     {
-        $standing = self::of($round->marks);
-        $steps = [];
-        foreach ($standing->where('kind', 'step') as $mark) {
-            $steps[(string) $mark->step] = new StepMark(Outcome::from((string) $mark->outcome), $mark->out_of_order);
-        }
-        $taught = $standing->firstWhere('kind', 'taught')?->taught;
+        $corrected = $round->marks->pluck('corrects_id')->filter()->flip();
 
-        return new MarkedRound(
-            $round->lesson_id,
-            $round->device_at->toDateTimeImmutable(),
-            RoutineCode::from($round->routine),
-            $steps,
-            $taught === null ? null : Taught::from($taught),
-            $standing->contains('kind', 'held-back-rightly'),
-        );
+        return self::marked($round->lesson_id, $round->device_at->toDateTimeImmutable(), $round->routine, $round->marks->reject(
+            fn (Mark $mark): bool => $mark->withdrawn || $corrected->has($mark->id),
+        ));
+    }
+
+    /**
+     * Every round of a learner, oldest first. Read as plain rows: a long record has thousands of marks.
+     *
+     * @return list<MarkedRound>
+     */
+    public static function of(Learner $learner): array
+    {
+        $rounds = Round::query()->whereIn('lesson_id', $learner->lessons()->select('id'))->orderBy('device_at')->orderBy('id')
+            ->toBase()->get(['id', 'lesson_id', 'routine', 'device_at']);
+        $marks = Mark::query()->whereIn('round_id', Round::query()->whereIn('lesson_id', $learner->lessons()->select('id'))->select('id'))
+            ->where('withdrawn', false)->orderBy('server_at')->orderBy('id')->toBase()
+            ->whereNotExists(fn (Builder $later) => $later->from('marks', 'later')->whereColumn('later.corrects_id', 'marks.id'))
+            ->get(['round_id', 'kind', 'step', 'outcome', 'taught', 'out_of_order'])->groupBy('round_id');
+        $utc = new \DateTimeZone('UTC');
+
+        return array_values($rounds->map(fn (object $round): MarkedRound => self::marked(
+            $round->lesson_id, new \DateTimeImmutable($round->device_at, $utc), $round->routine, $marks->get($round->id, []),
+        ))->all());
+    }
+
+    /** @param  iterable<Mark|\stdClass>  $standing */
+    private static function marked(string $lesson, \DateTimeImmutable $at, string $routine, iterable $standing): MarkedRound
+    {
+        $steps = [];
+        $taught = null;
+        $heldBack = false;
+        foreach ($standing as $mark) {
+            match ($mark->kind) {
+                'step' => $steps[(string) $mark->step] = new StepMark(Outcome::from((string) $mark->outcome), (bool) $mark->out_of_order),
+                'taught' => $taught = Taught::from((string) $mark->taught),
+                'held-back-rightly' => $heldBack = true,
+                default => null,
+            };
+        }
+
+        return new MarkedRound($lesson, $at, RoutineCode::from($routine), $steps, $taught, $heldBack);
     }
 }

@@ -50,7 +50,9 @@ start_web() {
         printf 'user = root\ngroup = root\n' >>"$run/php-fpm.conf"
         sed -i '1i user root;' "$run/nginx.conf"
     fi
-    setsid php-fpm8.2 "${as_root[@]}" --nodaemonize --fpm-config "$run/php-fpm.conf" </dev/null >>"$HOME_DIR/log/fpm.out" 2>&1 &
+    # Settings of the opcode cache hold for the whole process. Files are read once: a start after an update reads them anew.
+    setsid php-fpm8.2 "${as_root[@]}" -d opcache.memory_consumption=128 -d opcache.validate_timestamps=0 \
+        -d opcache.jit=tracing -d opcache.jit_buffer_size=48M -d realpath_cache_size=4M --nodaemonize --fpm-config "$run/php-fpm.conf" </dev/null >>"$HOME_DIR/log/fpm.out" 2>&1 &
     FPM_PID=$!
     setsid nginx -e "$HOME_DIR/log/nginx.err" -p "$run" -c "$run/nginx.conf" -g 'daemon off;' </dev/null >>"$HOME_DIR/log/nginx.out" 2>&1 &
     NGINX_PID=$!

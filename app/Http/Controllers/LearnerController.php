@@ -8,7 +8,6 @@ use App\Marks\StandingMarks;
 use App\Models\Learner;
 use App\Models\Lesson;
 use App\Models\Promise;
-use App\Models\Round;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 use NobleTurn\Core\Record\Tally;
@@ -33,8 +32,7 @@ final class LearnerController extends Controller
 
     public function show(Learner $learner): JsonResponse
     {
-        $rounds = Round::query()->whereIn('lesson_id', $learner->lessons()->select('id'))->with('marks')->get();
-        $marked = array_values($rounds->map(fn (Round $round) => StandingMarks::round($round))->all());
+        $marked = StandingMarks::of($learner);
 
         return response()->json([
             ...Show::learner($learner),

@@ -7,6 +7,7 @@ use App\Models\Lesson;
 use App\Models\PlannedItem;
 use App\Models\Promise;
 use App\School\CurrentSchool;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
@@ -18,17 +19,19 @@ final class TodayController extends Controller
     {
         $zone = $current->school()->time_zone;
         $day = Carbon::parse($request->date('day')?->toDateString() ?? now($zone)->toDateString(), $zone);
-        $mine = fn () => Lesson::query()->where('instructor_id', $this->user($request)->id)->with(['learner', 'vehicle']);
+        $mine = fn () => Lesson::query()->where('instructor_id', $this->user($request)->id);
         $lessons = $mine()->whereBetween('starts_at', [$day->copy()->utc(), $day->copy()->endOfDay()->utc()])->oldest('starts_at')->get();
+        // Lessons whose time is over but which were never closed.
+        $unfinished = $mine()->where('state', 'planned')->whereRaw('DATE_ADD(starts_at, INTERVAL minutes MINUTE) <= ?', [now()])->latest('starts_at')->limit(5)->get();
         $coming = $mine()->where('state', 'planned')->whereRaw('DATE_ADD(starts_at, INTERVAL minutes MINUTE) > ?', [now()])->oldest('starts_at')->first();
+        // Who and what of all of them in one go.
+        (new Collection([...$lessons, ...$unfinished, ...($coming === null ? [] : [$coming])]))->load(['learner', 'vehicle']);
 
         return response()->json([
             'day' => $day->toDateString(),
             'lessons' => $lessons->where('state', '!=', 'cancelled')->map(Show::lessonLine(...))->values(),
             'next' => $coming === null ? null : $this->inMoreWords($coming),
-            // Lessons whose time is over but which were never closed.
-            'unfinished' => $mine()->where('state', 'planned')->whereRaw('DATE_ADD(starts_at, INTERVAL minutes MINUTE) <= ?', [now()])
-                ->latest('starts_at')->limit(5)->get()->map(Show::lessonLine(...)),
+            'unfinished' => $unfinished->map(Show::lessonLine(...)),
         ]);
     }
 

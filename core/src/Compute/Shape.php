@@ -12,9 +12,19 @@ final readonly class Shape
     /** @var list<Field> */
     public array $fields;
 
+    /** @var array<string, Field> each name a value can be given under, with its field */
+    private array $byProperty;
+
     public function __construct(Field ...$fields)
     {
         $this->fields = array_values($fields);
+        $byProperty = [];
+        foreach ($this->fields as $field) {
+            foreach ($field->properties() as $property) {
+                $byProperty[$property] = $field;
+            }
+        }
+        $this->byProperty = $byProperty;
     }
 
     public function read(mixed $raw, string $path, Findings $findings): ?Values
@@ -26,22 +36,24 @@ final readonly class Shape
         }
         $at = static fn (string $property): string => $path === '' ? $property : "{$path}.{$property}";
         $values = [];
-        $known = [];
-        foreach ($this->fields as $field) {
-            $properties = $field->properties();
-            $known = [...$known, ...$properties];
-            $given = array_values(array_filter($properties, static fn (string $property): bool => array_key_exists($property, $raw)));
-            if (count($given) > 1) {
-                $findings->add($at($given[1]), 'must not be given beside '.$given[0].': one unit for one quantity.');
-            } elseif ($given !== []) {
-                $values[$field->key()] = $field->read($raw[$given[0]], $given[0], $at($given[0]), $findings);
-            } elseif ($field->isRequired()) {
-                $findings->add($at($properties[0]), 'is missing'.(count($properties) > 1 ? ' (or '.implode(', ', array_slice($properties, 1)).')' : '').'.');
+        $given = [];
+        foreach ($raw as $property => $value) {
+            $property = (string) $property;
+            $field = $this->byProperty[$property] ?? null;
+            $key = $field?->key();
+            if ($field === null || $key === null) {
+                $findings->add($at($property), 'is not a field of this tool.');
+            } elseif (isset($given[$key])) {
+                $findings->add($at($property), 'must not be given beside '.$given[$key].': one unit for one quantity.');
+            } else {
+                $given[$key] = $property;
+                $values[$key] = $field->read($value, $property, $at($property), $findings);
             }
         }
-        foreach (array_keys($raw) as $property) {
-            if (! in_array((string) $property, $known, true)) {
-                $findings->add($at((string) $property), 'is not a field of this tool.');
+        foreach ($this->fields as $field) {
+            if ($field->isRequired() && ! isset($given[$field->key()])) {
+                $properties = $field->properties();
+                $findings->add($at($properties[0]), 'is missing'.(count($properties) > 1 ? ' (or '.implode(', ', array_slice($properties, 1)).')' : '').'.');
             }
         }
 
@@ -70,13 +82,7 @@ final readonly class Shape
      */
     public function namesBeside(string $property): array
     {
-        foreach ($this->fields as $field) {
-            if (in_array($property, $field->properties(), true)) {
-                return array_values(array_diff($field->properties(), [$property]));
-            }
-        }
-
-        return [];
+        return array_values(array_diff(($this->byProperty[$property] ?? null)?->properties() ?? [], [$property]));
     }
 
     /** @return array<string, mixed> */

@@ -56,28 +56,29 @@ final class Toolbox
     {
         $tool = self::tool($name);
         if (! is_array($raw) || ! array_key_exists('sweep', $raw)) {
-            return self::one($tool, $raw);
+            return self::one($tool, $tool->input(), $raw);
         }
         $sweep = self::sweep($tool, $raw['sweep']);
         unset($raw['sweep']);
-        foreach ($tool->input()->namesBeside($sweep['field']) as $beside) {
+        $shape = $tool->input();
+        foreach ($shape->namesBeside($sweep['field']) as $beside) {
             if (array_key_exists($beside, $raw)) {
                 throw BadInput::field($beside, "must not be given beside a sweep of {$sweep['field']}: one unit for one quantity.");
             }
         }
         $answers = [];
         foreach ($sweep['values'] as $value) {
-            $answers[] = ['at' => $value] + self::one($tool, [$sweep['field'] => $value] + $raw);
+            $answers[] = ['at' => $value] + self::one($tool, $shape, [$sweep['field'] => $value] + $raw);
         }
 
         return ['tool' => $name, 'version' => ['core' => self::VERSION], 'sweep' => $sweep['field'], 'answers' => $answers];
     }
 
     /** @return array<string, mixed> */
-    private static function one(Tool $tool, mixed $raw): array
+    private static function one(Tool $tool, Shape $shape, mixed $raw): array
     {
         $findings = new Findings;
-        $values = $tool->input()->read($raw, '', $findings);
+        $values = $shape->read($raw, '', $findings);
         $findings->throwIfAny();
         $answer = $tool->answer($values ?? new Values([]));
 

@@ -131,14 +131,34 @@ final readonly class Profile
     }
 
     /**
-     * Places at which to draw: an even step in time plus every point where the deceleration changes,
-     * so that straight lines between the speeds over time are exact.
+     * Rows to draw from: an even step in time plus every point where the deceleration changes, so that straight
+     * lines between the speeds over time are exact. Each says the deceleration until the next row.
      *
-     * @return list<float> seconds to go, from far to 0
+     * @return list<array{seconds: float, metres: float, speed: float, deceleration: float}> from far to the line
      */
-    public function moments(float $fromMetres, float $stepSeconds): array
+    public function rows(float $fromMetres, float $stepSeconds): array
     {
-        $first = $this->secondsAt($fromMetres);
+        $moments = $this->moments($this->secondsAt($fromMetres), $stepSeconds);
+        $rows = [];
+        [$here, $after] = [-1, -1];
+        foreach ($moments as $i => $seconds) {
+            $here = $this->segmentAtSeconds($seconds, $here);
+            $after = $this->segmentAtSeconds(($seconds + ($moments[$i + 1] ?? $seconds)) / 2.0, $after);
+            $left = $here < 0 ? 0.0 : $seconds - $this->endSeconds[$here];
+            $rows[] = [
+                'seconds' => $seconds,
+                'metres' => $here < 0 ? $this->metresAt($seconds) : $this->endMetres[$here] + $this->segments[$here]->metresForSecondsLeft($left),
+                'speed' => $here < 0 ? $this->approachSpeed() : $this->segments[$here]->exitSpeed + $this->segments[$here]->deceleration * $left,
+                'deceleration' => $after < 0 ? 0.0 : $this->segments[$after]->deceleration,
+            ];
+        }
+
+        return $rows;
+    }
+
+    /** @return list<float> seconds to go, from far to 0, none nearer to the one before than a millisecond */
+    private function moments(float $first, float $stepSeconds): array
+    {
         $moments = [$first, 0.0];
         for ($t = ceil($first / $stepSeconds) * $stepSeconds - $stepSeconds; $t > 0.0; $t -= $stepSeconds) {
             $moments[] = $t;
@@ -146,19 +166,32 @@ final readonly class Profile
         foreach ($this->endSeconds as $i => $seconds) {
             array_push($moments, $seconds, $seconds + $this->segments[$i]->seconds);
         }
-        $moments = array_filter($moments, static fn (float $t): bool => $t <= $first);
         rsort($moments);
         $kept = [];
+        $last = INF;
         foreach ($moments as $t) {
-            if ($kept === [] || $kept[count($kept) - 1] - $t > 0.001) {
-                $kept[] = $t;
+            if ($t <= $first && $last - $t > 0.001) {
+                $kept[] = $last = $t;
             }
         }
-        if ($kept[count($kept) - 1] > 0.0) {
+        if ($last > 0.0) {
             $kept[] = 0.0;
         }
 
         return $kept;
+    }
+
+    /** The segment a moment falls in, not before the one found last; -1 while the first is still ahead. */
+    private function segmentAtSeconds(float $seconds, int $from): int
+    {
+        $last = count($this->segments) - 1;
+        if ($seconds > $this->endSeconds[0] + $this->segments[0]->seconds) {
+            return -1;
+        }
+        for ($i = max(0, $from); $i < $last && $seconds < $this->endSeconds[$i]; $i++) {
+        }
+
+        return $i;
     }
 
     private function segmentAtMetres(float $metres): ?int

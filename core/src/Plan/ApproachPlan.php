@@ -48,21 +48,17 @@ final readonly class ApproachPlan
      *
      * @return array{distance_m: list<float>, time_s: list<float>, speed_mps: list<float>, decel_mps2: list<float>, gear: list<?int>, clutch: list<?string>, lateral_m: list<float>}
      */
-    public function profile(float $stepSeconds = 0.25): array
+    public function profile(float $stepSeconds = 0.5): array
     {
-        $profile = $this->chain->profile;
         $columns = ['distance_m' => [], 'time_s' => [], 'speed_mps' => [], 'decel_mps2' => [], 'gear' => [], 'clutch' => [], 'lateral_m' => []];
-        $moments = $profile->moments($this->sayAtMetres, $stepSeconds);
-        foreach ($moments as $i => $seconds) {
-            $metres = $profile->metresAt($seconds);
-            $after = $profile->metresAt(($seconds + ($moments[$i + 1] ?? $seconds)) / 2.0);
-            $columns['distance_m'][] = round($metres, 4);
-            $columns['time_s'][] = round($seconds, 4);
-            $columns['speed_mps'][] = round($profile->speedAt($metres), 4);
-            $columns['decel_mps2'][] = round($profile->decelerationAt($after), 3);
-            $columns['gear'][] = $this->gears?->gearAt($seconds);
-            $columns['clutch'][] = $this->gears?->clutchAt($seconds);
-            $columns['lateral_m'][] = round($this->path->at($metres), 3);
+        foreach ($this->chain->profile->rows($this->sayAtMetres, $stepSeconds) as $row) {
+            $columns['distance_m'][] = round($row['metres'], 4);
+            $columns['time_s'][] = round($row['seconds'], 4);
+            $columns['speed_mps'][] = round($row['speed'], 4);
+            $columns['decel_mps2'][] = round($row['deceleration'], 3);
+            $columns['gear'][] = $this->gears?->gearAt($row['seconds']);
+            $columns['clutch'][] = $this->gears?->clutchAt($row['seconds'], $row['speed']);
+            $columns['lateral_m'][] = round($this->path->at($row['metres']), 3);
         }
 
         return $columns;

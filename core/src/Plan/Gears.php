@@ -71,7 +71,7 @@ final readonly class Gears
         return $this->clutchDownToStopS !== null ? 1 : $this->gearAt(0.0);
     }
 
-    public function clutchAt(float $secondsToGo): string
+    public function clutchAt(float $secondsToGo, float $speed): string
     {
         foreach ($this->changes as $change) {
             if ($secondsToGo <= $change->downS && $secondsToGo > $change->upS) {
@@ -81,7 +81,6 @@ final readonly class Gears
         if ($this->clutchDownToStopS !== null && $secondsToGo <= $this->clutchDownToStopS) {
             return 'down';
         }
-        $speed = $this->chain->profile->speedAt($this->chain->metres($secondsToGo));
 
         return $secondsToGo < $this->chain->brakeS && $speed < $this->slipsBelow ? 'slipping' : 'up';
     }

@@ -77,8 +77,9 @@ final readonly class Tally
     {
         $tallies = [];
         foreach (RoutineCode::cases() as $routine) {
+            $driven = array_values(array_filter($rounds, static fn (MarkedRound $round): bool => $round->routine === $routine));
             foreach (Step::cases() as $step) {
-                $tallies[] = self::of($routine, $step, $rounds);
+                $tallies[] = self::of($routine, $step, $driven);
             }
         }
 
