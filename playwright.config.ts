@@ -24,6 +24,12 @@ export default defineConfig({
     projects: [
         { name: 'first-run', testMatch: 'first-run.spec.ts' },
         { name: 'sign-in', testMatch: 'sign-in.setup.ts' },
-        { name: 'demo', testIgnore: ['first-run.spec.ts', 'sign-in.setup.ts'], dependencies: ['sign-in'], use: { storageState: 'var/test/signed-in.json' } },
+        {
+            name: 'demo',
+            testIgnore: ['first-run.spec.ts', 'sign-in.setup.ts', 'screenshots.spec.ts'],
+            dependencies: ['sign-in'],
+            use: { storageState: 'var/test/signed-in.json' },
+        },
+        { name: 'screenshots', testMatch: 'screenshots.spec.ts', dependencies: ['sign-in'], use: { storageState: 'var/test/signed-in.json' } },
     ],
 });

@@ -38,6 +38,9 @@ final class DemoHistory
             $known = array_slice($this->places, 0, 2 + intdiv($n, 2));
             [$newRounds, $newMarks] = $this->drive($lesson, $known, 3 + mt_rand(0, 3), $n);
             array_push($rounds, ...$newRounds);
+            foreach (array_values(array_unique(array_column($newRounds, 'place_id'))) as $k => $place) {
+                PlannedItem::query()->create(['lesson_id' => $lesson->id, 'place_id' => $place, 'routine' => array_column($newRounds, 'routine', 'place_id')[$place], 'ordinal' => $k + 1, 'minutes' => 12]);
+            }
             array_push($marks, ...$newMarks);
             $this->promises($lesson, $n, $lessons);
         }

@@ -64,6 +64,7 @@ export interface ApproachInputs extends RoadInputs {
     surface?: 'dry' | 'wet' | 'ice';
     close_follower?: boolean;
     passing_on?: Side;
+    comfort_decel_mps2?: number;
     learner_level?: Level;
     practice?: Record<string, string>;
     vehicle?: string | { name?: string; transmission: string; controls: string; length_m: number; width_m: number };

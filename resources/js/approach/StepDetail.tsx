@@ -3,7 +3,8 @@ import { metres, seconds, STEP_WORDS } from '@/strip/words';
 
 /** One step in words: where, why there, and the usual mistake. */
 export function StepDetail({ plan, step }: { plan: ApproachPlan; step: PlanStep }) {
-    const moved = step.step === 'signal' ? plan.conflicts.find((conflict) => conflict.code.startsWith('signal')) : undefined;
+    const moved = step.step === 'signal' ? plan.conflicts.filter((conflict) => conflict.code.startsWith('signal')) : [];
+    const [earliest, latest] = [metres(step.earliest_m), metres(step.latest_m)];
     return (
         <section
             aria-live="polite"
@@ -15,14 +16,16 @@ export function StepDetail({ plan, step }: { plan: ApproachPlan; step: PlanStep 
                     {STEP_WORDS[step.step]} <span className="text-4xl">{metres(step.best_m)}</span>
                 </h2>
                 <p>{seconds(step.best_s)} to go</p>
-                <p className="text-quiet text-sm">
-                    in good time from {metres(step.earliest_m)} to {metres(step.latest_m)}
-                </p>
+                <p className="text-quiet text-sm">{earliest === latest ? `in good time only at ${latest}` : `in good time from ${earliest} to ${latest}`}</p>
             </div>
             <div className="grid content-start gap-2">
                 <h3 className="text-lg">{step.do}</h3>
                 <p>{step.why}</p>
-                {moved && <p className="border-ink border-l-4 pl-3 font-semibold">{moved.message}</p>}
+                {moved.map((conflict) => (
+                    <p key={conflict.code} className="border-ink border-l-4 pl-3 font-semibold">
+                        {conflict.message}
+                    </p>
+                ))}
             </div>
             <div className="grid content-start gap-2">
                 <h3 className="text-lg">Usual mistake</h3>

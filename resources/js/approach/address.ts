@@ -4,16 +4,18 @@ import type { Conditions } from './Controls';
 
 /** The state of the bench in its address, so that it can be shared and come back to. */
 export interface BenchState {
-    road: RoadInputs & { routine: RoutineCode; passing_on?: ApproachInputs['passing_on'] };
+    road: RoadInputs & { routine: RoutineCode; passing_on?: ApproachInputs['passing_on']; comfort_decel_mps2?: number };
     conditions: Conditions;
     car: string;
     level: NonNullable<ApproachInputs['learner_level']>;
     signal: string;
     gears: string;
+    line: string;
+    look: string;
 }
 
 export function benchAddress(road: BenchState['road']): string {
-    return `/bench/approach?${write({ road, conditions: { speed: road.limit_mph ?? 30, gradient: road.gradient ?? 0, surface: 'dry', follower: false }, car: 'small-petrol-hatch', level: 'developing', signal: 'limit-number', gears: 'block' }).toString()}`;
+    return `/bench/approach?${write({ road, conditions: { speed: road.limit_mph ?? 30, gradient: road.gradient ?? 0, surface: 'dry', follower: false }, car: 'small-petrol-hatch', level: 'developing', signal: 'limit-number', gears: 'block', line: 'by-level', look: 'alternate' }).toString()}`;
 }
 
 export function write(state: BenchState): URLSearchParams {
@@ -28,6 +30,8 @@ export function write(state: BenchState): URLSearchParams {
         level: state.level,
         signal: state.signal,
         gears: state.gears,
+        line: state.line,
+        look: state.look,
     });
 }
 
@@ -56,5 +60,7 @@ export function read(params: URLSearchParams): BenchState {
         level: (params.get('level') as BenchState['level'] | null) ?? 'developing',
         signal: params.get('signal') ?? 'limit-number',
         gears: params.get('gears') ?? 'block',
+        line: params.get('line') ?? 'by-level',
+        look: params.get('look') ?? 'alternate',
     };
 }

@@ -5,20 +5,19 @@ import { lastPress, markIn, undoing, withdrawal, type NewMark, type Press, type 
 import { uuid7 } from './uuid';
 
 let made = 0;
-const whole = (mark: NewMark): Mark =>
-    ({
-        id: `m${++made}`,
-        round_id: 'r',
-        step: null,
-        outcome: null,
-        taught: null,
-        out_of_order: false,
-        note: null,
-        corrects_id: null,
-        withdrawn: false,
-        device_at: '',
-        ...mark,
-    });
+const whole = (mark: NewMark): Mark => ({
+    id: `m${++made}`,
+    round_id: 'r',
+    step: null,
+    outcome: null,
+    taught: null,
+    out_of_order: false,
+    note: null,
+    corrects_id: null,
+    withdrawn: false,
+    device_at: '',
+    ...mark,
+});
 
 /** A round as the drive page keeps it: every press adds rows, none changes one. */
 class Page {

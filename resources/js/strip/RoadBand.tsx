@@ -23,9 +23,9 @@ export function RoadBand({ plan, layout, current }: { plan: ApproachPlan; layout
                 <rect
                     key={`${opening.side}${opening.from_m}`}
                     x={scale.x(Math.min(opening.from_m, scale.from))}
-                    y={upper(opening) ? road.top - footway - 5 : road.bottom - 1}
+                    y={upper(opening) ? road.top - footway : road.bottom - 1}
                     width={Math.max(0, scale.x(opening.to_m) - scale.x(Math.min(opening.from_m, scale.from)))}
-                    height={footway + 6}
+                    height={footway + 1}
                     fill="var(--road)"
                 />
             ))}

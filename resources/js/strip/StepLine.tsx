@@ -10,7 +10,7 @@ import { metres } from './words';
 export function StepLine({ plan, current, onStep }: { plan: ApproachPlan; current: Step; onStep: (step: Step) => void }) {
     const frame = useRef<HTMLDivElement>(null);
     const width = useWidth(frame);
-    const scale = makeScale(width, wantedFrom(plan), 4, 4);
+    const scale = makeScale(width - 18, wantedFrom(plan), 0, 4);
     return (
         <div ref={frame} className="w-full">
             {width > 0 && (

@@ -182,13 +182,16 @@ function SpeedBand({ layout, id }: { layout: StripLayout; id: string }) {
 
 function Rule({ layout, x, compact }: { layout: StripLayout; x: number; compact: boolean }) {
     const row = layout.rows.find((candidate) => candidate.step === 'signal')!;
-    const right = x > layout.scale.width - 190;
+    // Beside its line, and clear of the signal's glyph where the rule and the plan agree.
+    const beside = Math.abs(row.best.x - x) < 26 ? 26 : 8;
+    const narrow = layout.scale.width < 560;
+    const right = x > layout.scale.width - (narrow ? 90 : 190);
     return (
         <g>
             <line x1={x} x2={x} y1={row.y - 16} y2={row.y + 16} stroke="var(--ink)" strokeWidth={2} strokeDasharray="4 3" />
             {!compact && (
                 <text
-                    x={right ? x - 8 : x + 8}
+                    x={right ? x - beside : x + beside}
                     y={row.y + 5}
                     fontSize={13.5}
                     fill="var(--ink)"
@@ -197,7 +200,7 @@ function Rule({ layout, x, compact }: { layout: StripLayout; x: number; compact:
                     strokeWidth={4}
                     paintOrder="stroke"
                 >
-                    rule of thumb {metres(layout.rule!.metres)}
+                    {narrow ? 'rule' : 'rule of thumb'} {metres(layout.rule!.metres)}
                 </text>
             )}
         </g>

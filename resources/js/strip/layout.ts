@@ -46,6 +46,7 @@ export interface Road {
 export const ROW = 31;
 const TOP = 26;
 const GLYPH = 18;
+const SAY_WIDTH = 245;
 
 export interface LayoutOptions {
     width: number;
@@ -67,7 +68,7 @@ export function layOut(plan: ApproachPlan, { width, from, compact = false }: Lay
     const speedTop = rowsBottom + (compact ? 4 : 24);
     const speedBottom = speedTop + (compact ? 36 : 66);
     const gearTop = speedBottom + 3;
-    const road = layRoad(plan, scale, gearTop + (plan.steps[0]!.gear === null ? 12 : 30), compact);
+    const road = layRoad(plan, scale, gearTop + (plan.steps[0]!.gear === null ? 12 : 32), compact);
     const axisY = road.bottom + 26;
     return {
         scale,
@@ -117,7 +118,8 @@ function laySpeed(plan: ApproachPlan, scale: Scale, top: number, bottom: number,
             return { d: `M${scale.x(from).toFixed(1)},${bottom} L${points.join(' L')} L${scale.x(phase.to_m).toFixed(1)},${bottom} Z`, hard: phase.decel_mps2 };
         });
     const words: Record<string, string> = { 'easing-off': 'off the gas', gentle: 'gentle', firm: 'firm', crawl: 'crawl', holding: 'hold' };
-    let free = -Infinity;
+    // The line that says the direction begins at the left, where the speed is still even.
+    let free = SAY_WIDTH;
     const labels = compact
         ? []
         : plan.phases.flatMap((phase) => {

@@ -15,8 +15,14 @@ export function ApproachBench() {
     const change = (part: Partial<BenchState>) => setState((before) => ({ ...before, ...part }));
     const road = (part: Partial<BenchState['road']>) => setState((before) => ({ ...before, road: strip({ ...before.road, ...part }) }));
     const inputs = useMemo<ApproachInputs>(
-        () => ({ pack: school.pack, ...state.road, vehicle: state.car, learner_level: state.level, practice: { signal: state.signal, gears: state.gears } }),
-        [school.pack, state.road, state.car, state.level, state.signal, state.gears],
+        () => ({
+            pack: school.pack,
+            ...state.road,
+            vehicle: state.car,
+            learner_level: state.level,
+            practice: { signal: state.signal, gears: state.gears, t_junction: state.line, look: state.look },
+        }),
+        [school.pack, state.road, state.car, state.level, state.signal, state.gears, state.line, state.look],
     );
     const emerges = state.road.routine.startsWith('emerge');
     const number = (text: string) => (text === '' ? undefined : Number(text));
@@ -92,6 +98,56 @@ export function ApproachBench() {
                         <option value="block">One block change</option>
                         <option value="sequential">Down through the gears</option>
                     </select>
+                </Field>
+                {emerges && (
+                    <Field label="At the line">
+                        <select value={state.line} onChange={(event) => change({ line: event.target.value })}>
+                            <option value="by-level">By the learner’s level</option>
+                            <option value="stop-first">Stop first</option>
+                            <option value="ready-to-roll">Ready to roll</option>
+                        </select>
+                    </Field>
+                )}
+                <Field label="Looking">
+                    <select value={state.look} onChange={(event) => change({ look: event.target.value })}>
+                        <option value="alternate">Both ways until clear</option>
+                        <option value="right-left-right">Right, left, right</option>
+                    </select>
+                </Field>
+                <Field label="Road width, m">
+                    <input
+                        type="number"
+                        min={4}
+                        max={30}
+                        step={0.1}
+                        placeholder="7.3"
+                        value={state.road.road_width_m ?? ''}
+                        onChange={(event) => road({ road_width_m: number(event.target.value) })}
+                    />
+                </Field>
+                {!emerges && (
+                    <Field label="Radius of the turn, m">
+                        <input
+                            type="number"
+                            min={3}
+                            max={60}
+                            step={0.5}
+                            placeholder={state.road.routine === 'turn-left' ? '8' : '11'}
+                            value={state.road.turn_radius_m ?? ''}
+                            onChange={(event) => road({ turn_radius_m: number(event.target.value) })}
+                        />
+                    </Field>
+                )}
+                <Field label="Comfortable braking, m/s²">
+                    <input
+                        type="number"
+                        min={0.5}
+                        max={6}
+                        step={0.1}
+                        placeholder="2"
+                        value={state.road.comfort_decel_mps2 ?? ''}
+                        onChange={(event) => road({ comfort_decel_mps2: number(event.target.value) })}
+                    />
                 </Field>
                 <Field label="Room before the line, m">
                     <input

@@ -74,7 +74,7 @@ export function DriveFace({ lesson }: { lesson: Lesson }) {
                 <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
                     <select
                         aria-label="Place"
-                        className="entry font-display w-auto max-w-full min-w-0 flex-1 font-bold"
+                        className="entry font-display w-auto max-w-full min-w-0 flex-1 basis-full font-bold sm:basis-0"
                         value={item.id}
                         onChange={(event) => {
                             setItemId(event.target.value);

@@ -42,7 +42,7 @@ export function MarkGrid({ stands, side, current, onCurrent, onMark, onOutOfOrde
                             <button
                                 key={outcome}
                                 type="button"
-                                className="key min-h-[88px] min-w-0 flex-col !gap-1 !px-1 text-sm leading-tight sm:text-base"
+                                className="key min-h-[88px] min-w-0 flex-col !gap-1 !px-0.5 text-[0.78rem] leading-tight sm:!px-1 sm:text-base"
                                 aria-pressed={mark?.outcome === outcome}
                                 aria-label={`${STEP_WORDS[step]} ${OUTCOME_WORDS[outcome]}`}
                                 onClick={() => onMark(step, outcome)}

@@ -44,13 +44,13 @@ export function PlaceList({ lesson, openId, onOpen }: { lesson: Lesson; openId: 
                                 <li key={item.id} className={`flex max-w-full min-w-0 rounded-lg border-2 sm:shrink-0 ${open ? 'border-ink' : 'border-hair'}`}>
                                     <button
                                         type="button"
-                                        className={`min-h-12 min-w-0 truncate px-3 text-left ${open ? 'max-w-80' : 'sm:max-w-48'}`}
+                                        className={`flex min-h-12 min-w-0 items-center gap-2 px-3 text-left ${open ? 'max-w-96' : 'sm:max-w-52'}`}
                                         aria-pressed={open}
                                         onClick={() => onOpen(item.id)}
                                     >
-                                        <span className={open ? 'font-bold' : ''}>
+                                        <span className={`truncate ${open ? 'font-bold' : ''}`}>
                                             {i + 1}. {item.place.name}
-                                        </span>{' '}
+                                        </span>
                                         <span className="text-quiet text-sm whitespace-nowrap">{item.minutes} min</span>
                                     </button>
                                     {open && (

@@ -1,0 +1,48 @@
+import { test, type Page } from '@playwright/test';
+import { api } from './support';
+
+/** The pictures of docs/screenshots, made from the demo: APP_URL=… npx playwright test --project=screenshots */
+const shoot = (page: Page, name: string) => page.screenshot({ path: `docs/screenshots/${name}.png` });
+
+async function show(page: Page, path: string): Promise<void> {
+    await page.goto(path);
+    await page.getByRole('heading', { level: 1 }).waitFor();
+    await page.waitForLoadState('networkidle');
+    await page.waitForTimeout(400);
+}
+
+test('main views', async ({ page }) => {
+    test.setTimeout(180_000);
+    await show(page, '/');
+    await shoot(page, 'today');
+    const { next } = await api<{ next: { id: string; learner: { id: string } } }>(page, 'today');
+    await show(page, `/lessons/${next.id}/plan`);
+    await shoot(page, 'plan');
+    const { lessons } = await api<{ lessons: { id: string; state: string; rounds: number }[] }>(page, `learners/${next.learner.id}`);
+    const done = lessons.filter((lesson) => lesson.state === 'done').sort((a, b) => b.rounds - a.rounds)[0]!;
+    await show(page, `/lessons/${done.id}/drive`);
+    await shoot(page, 'drive');
+    await page.getByRole('button', { name: 'The car moves' }).click();
+    await shoot(page, 'drive-moving');
+    await show(page, `/lessons/${done.id}/debrief`);
+    await page.screenshot({ path: 'docs/screenshots/debrief.png', fullPage: true });
+    await show(page, `/learners/${next.learner.id}`);
+    await page
+        .getByRole('button', { name: /^Emerge right, Position/ })
+        .first()
+        .click();
+    await shoot(page, 'learner');
+    await show(page, '/places');
+    await shoot(page, 'places');
+    await show(page, '/routines/emerge-right');
+    await shoot(page, 'routine');
+    await show(page, '/bench/approach?road={"routine":"emerge-right","limit_mph":30}&speed=20');
+    await shoot(page, 'bench-20-mph');
+    await page.evaluate(() => localStorage.setItem('noble-turn.theme', 'night'));
+    await show(page, `/lessons/${next.id}/plan`);
+    await shoot(page, 'plan-night');
+    await page.evaluate(() => localStorage.setItem('noble-turn.theme', 'day'));
+    await page.setViewportSize({ width: 390, height: 844 });
+    await show(page, `/lessons/${done.id}/drive`);
+    await shoot(page, 'drive-phone');
+});
