@@ -4,7 +4,8 @@ import laravel from 'laravel-vite-plugin';
 import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
-    plugins: [laravel({ input: ['resources/css/app.css', 'resources/js/main.tsx'], refresh: true }), react(), tailwindcss()],
+    // Unit tests need no server of Laravel's, and its plugin refuses to start one in continuous integration.
+    plugins: [process.env.VITEST ? [] : laravel({ input: ['resources/css/app.css', 'resources/js/main.tsx'] }), react(), tailwindcss()],
     resolve: { alias: { '@': '/resources/js' } },
     // Scripts and fonts stay files of their own: the content policy forbids anything inline.
     build: { assetsInlineLimit: 0, modulePreload: { polyfill: false } },
