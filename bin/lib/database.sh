@@ -20,7 +20,8 @@ database_place() {
     mkdir -p "$DB_DIR/tmp" && chown nobleturn:nobleturn "$DB_DIR" "$DB_DIR/tmp" && chmod 700 "$DB_DIR"
 }
 
-sql() { mariadb --no-defaults --user=root --socket="$DB_SOCKET" --batch --skip-column-names "$@"; }
+# As whoever runs this: the socket tells the server who that is.
+sql() { mariadb --no-defaults --user="$(id -un)" --socket="$DB_SOCKET" --batch --skip-column-names "$@"; }
 
 start_database() {
     database_place
