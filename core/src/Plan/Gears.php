@@ -43,7 +43,7 @@ final readonly class Gears
     public static function for(Chain $chain): self
     {
         $box = $chain->approach->vehicle->gearbox;
-        $gear = $box->highestGearAbove(EngineSpeed::ofRevolutionsPerMinute(self::CRUISE_RPM), Speed::ofMetresPerSecond($chain->profile->approachSpeed()));
+        $gear = self::approachGear($box, Speed::ofMetresPerSecond($chain->profile->approachSpeed()));
         $stops = $chain->lineSpeed->metresPerSecond <= 0.0;
         $target = $stops ? min($gear, 2) : min($gear, self::gearAtLine($chain, $box));
         $changes = self::changes($chain, $box, $gear, $target, $stops);
@@ -111,6 +111,15 @@ final readonly class Gears
         }
 
         return $changes;
+    }
+
+    /** What turns freely at this speed; second is driven lower than the others, first only below what second can do. */
+    private static function approachGear(Gearbox $box, Speed $speed): int
+    {
+        return max(
+            $box->highestGearAbove(EngineSpeed::ofRevolutionsPerMinute(self::CRUISE_RPM), $speed),
+            min(2, $box->highestGearAbove(EngineSpeed::ofRevolutionsPerMinute(self::TURN_RPM), $speed)),
+        );
     }
 
     /** Second as a rule for emerging, below its idling speed with the clutch slipping; for a turn, what still pulls. */

@@ -52,6 +52,10 @@ it('brakes before the clutch, below about 20 mph, and in the last three car leng
         ->and($plan['profile']['clutch'][count($plan['profile']['clutch']) - 1])->toBe('slipping');
 })->with([['block', 3 * 4.5], ['sequential', 20.0]]);
 
+it('comes up in the gear an instructor would expect', function (float $mph, int $gear): void {
+    expect(Ask::tool('approach', ['routine' => 'emerge-right', 'limit_mph' => 60, 'speed_mph' => $mph])['profile']['gear'][0])->toBe($gear);
+})->with([[5, 1], [12, 2], [15, 2], [20, 2], [30, 3], [40, 4], [60, 5]]);
+
 it('stops at a stop line, where the view is closed, and for a beginner', function (array $place): void {
     $plan = Ask::tool('approach', ['routine' => 'emerge-left', ...$place]);
     expect($plan['line_speed_mps'])->toBe(0.0)->and($plan['gear_after_line'])->toBe(1);

@@ -185,7 +185,7 @@ function Rule({ layout, x, compact }: { layout: StripLayout; x: number; compact:
     // Beside its line, and clear of the signal's glyph where the rule and the plan agree.
     const beside = Math.abs(row.best.x - x) < 26 ? 26 : 8;
     const narrow = layout.scale.width < 560;
-    const right = x > layout.scale.width - (narrow ? 90 : 190);
+    const right = x < row.best.x || x > layout.scale.width - (narrow ? 90 : 190);
     return (
         <g>
             <line x1={x} x2={x} y1={row.y - 16} y2={row.y + 16} stroke="var(--ink)" strokeWidth={2} strokeDasharray="4 3" />

@@ -12,7 +12,7 @@ export function Field({ label, hint, errors, children }: Props) {
     const id = useId();
     const bad = (errors?.length ?? 0) > 0;
     return (
-        <div className="grid gap-1">
+        <div className="grid content-start gap-1">
             <label htmlFor={id} className="font-semibold">
                 {label}
             </label>

@@ -7,6 +7,7 @@ import { setTheme, theme, type Theme } from '@/app/theme';
 import { Field } from '@/ui/Field';
 import { useNotice } from '@/ui/Notice';
 import { useForm } from '@/ui/useForm';
+import { Cars } from './Cars';
 
 const THEMES: [Theme, string][] = [
     ['system', 'As the device'],
@@ -56,6 +57,7 @@ export function AccountPage() {
                     ))}
                 </div>
             </section>
+            <Cars />
             <section className="grid gap-3" aria-labelledby="password">
                 <h2 id="password" className="text-xl">
                     Password

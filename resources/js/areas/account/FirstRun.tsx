@@ -4,6 +4,7 @@ import { post } from '@/api/client';
 import type { Session } from '@/api/types';
 import { Field } from '@/ui/Field';
 import { useForm } from '@/ui/useForm';
+import { CarForm } from './CarForm';
 import { Front } from './Front';
 
 const ZONES = typeof Intl.supportedValuesOf === 'function' ? Intl.supportedValuesOf('timeZone') : ['Europe/London'];
@@ -21,7 +22,6 @@ export function FirstRun() {
         email: '',
         password: '',
     });
-    const car = useForm({ name: '', transmission: 'manual', controls: 'standard' });
     const learner = useForm({ name: '', pick_up: '', transmission: 'manual', level: 'beginner' });
     const finish = () => client.setQueryData(['session'], session);
 
@@ -93,37 +93,11 @@ export function FirstRun() {
     if (step === 'car') {
         return (
             <Front title="First car · 2 of 3">
-                <form
-                    className="grid gap-4"
-                    onSubmit={(event) => {
-                        event.preventDefault();
-                        void car.submit(() => post('vehicles', car.values)).then((done) => done && setStep('learner'));
-                    }}
-                >
-                    <Field label="What you call it" errors={car.errors.name}>
-                        <input required maxLength={120} autoFocus value={car.values.name} onChange={(event) => car.set('name', event.target.value)} />
-                    </Field>
-                    <Field label="Gearbox" errors={car.errors.transmission}>
-                        <select value={car.values.transmission} onChange={(event) => car.set('transmission', event.target.value)}>
-                            <option value="manual">Manual</option>
-                            <option value="automatic">Automatic or electric</option>
-                        </select>
-                    </Field>
-                    <Field label="Controls" errors={car.errors.controls}>
-                        <select value={car.values.controls} onChange={(event) => car.set('controls', event.target.value)}>
-                            <option value="standard">Pedals</option>
-                            <option value="hand">Hand controls</option>
-                        </select>
-                    </Field>
-                    <div className="flex flex-wrap gap-3">
-                        <button type="submit" className="key" data-tone="main" disabled={car.busy}>
-                            Keep the car
-                        </button>
-                        <button type="button" className="key" data-tone="bare" onClick={finish}>
-                            Later
-                        </button>
-                    </div>
-                </form>
+                <CarForm onKept={() => setStep('learner')}>
+                    <button type="button" className="key" data-tone="bare" onClick={finish}>
+                        Later
+                    </button>
+                </CarForm>
             </Front>
         );
     }

@@ -1,0 +1,70 @@
+import type { ReactNode } from 'react';
+import { post } from '@/api/client';
+import type { Vehicle } from '@/api/types';
+import { Field } from '@/ui/Field';
+import { useForm } from '@/ui/useForm';
+
+/** A car of the school: what plans, briefs and marks need to know of it. */
+export function CarForm({ onKept, children }: { onKept: (car: Vehicle) => unknown; children?: ReactNode }) {
+    const { values, errors, set, busy, message, submit } = useForm({ name: '', transmission: 'manual', controls: 'standard', length_m: 4.5, width_m: 1.8 });
+    return (
+        <form
+            className="grid gap-4"
+            onSubmit={(event) => {
+                event.preventDefault();
+                void submit(async () => await onKept(await post<Vehicle>('vehicles', values)));
+            }}
+        >
+            <Field label="What you call it" errors={errors.name}>
+                <input required maxLength={120} autoFocus value={values.name} onChange={(event) => set('name', event.target.value)} />
+            </Field>
+            <Field label="Gearbox" errors={errors.transmission}>
+                <select value={values.transmission} onChange={(event) => set('transmission', event.target.value)}>
+                    <option value="manual">Manual</option>
+                    <option value="automatic">Automatic or electric</option>
+                </select>
+            </Field>
+            <Field label="Controls" errors={errors.controls}>
+                <select value={values.controls} onChange={(event) => set('controls', event.target.value)}>
+                    <option value="standard">Pedals</option>
+                    <option value="hand">Hand controls</option>
+                </select>
+            </Field>
+            <div className="grid gap-4 sm:grid-cols-2">
+                <Field label="Length, m" errors={errors.length_m}>
+                    <input
+                        type="number"
+                        required
+                        min={2}
+                        max={25}
+                        step={0.01}
+                        value={values.length_m}
+                        onChange={(event) => set('length_m', event.target.valueAsNumber)}
+                    />
+                </Field>
+                <Field label="Width, m" hint="Without mirrors" errors={errors.width_m}>
+                    <input
+                        type="number"
+                        required
+                        min={1.2}
+                        max={3}
+                        step={0.01}
+                        value={values.width_m}
+                        onChange={(event) => set('width_m', event.target.valueAsNumber)}
+                    />
+                </Field>
+            </div>
+            {message && (
+                <p role="alert" className="font-semibold">
+                    ▸ {message}
+                </p>
+            )}
+            <div className="flex flex-wrap gap-3">
+                <button type="submit" className="key" data-tone="main" disabled={busy}>
+                    Keep the car
+                </button>
+                {children}
+            </div>
+        </form>
+    );
+}
