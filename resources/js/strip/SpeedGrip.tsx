@@ -22,7 +22,7 @@ export function SpeedGrip({ x, y, speed, onSpeed }: Props) {
         <g
             data-testid="speed-grip"
             aria-hidden="true"
-            className="cursor-ns-resize touch-none"
+            className="screen-only cursor-ns-resize touch-none"
             transform={`translate(${x},${y})`}
             onPointerDown={(event) => {
                 event.currentTarget.setPointerCapture(event.pointerId);

@@ -40,7 +40,8 @@ export function Strip({ plan, current, onStep, from, compact = false, speed, onS
                 <svg
                     width={width}
                     height={layout.height}
-                    className="block select-none overflow-visible"
+                    viewBox={`0 0 ${width} ${layout.height}`}
+                    className="block select-none overflow-visible print:h-auto print:max-w-full"
                     role="slider"
                     tabIndex={0}
                     aria-label="Steps of the approach"
