@@ -5,8 +5,13 @@ declare(strict_types=1);
 namespace NobleTurn\Core\Compute;
 
 use NobleTurn\Core\Compute\Tool\ApproachTool;
+use NobleTurn\Core\Compute\Tool\ClearanceTool;
+use NobleTurn\Core\Compute\Tool\EngineTool;
 use NobleTurn\Core\Compute\Tool\FollowingTool;
+use NobleTurn\Core\Compute\Tool\ReverseTool;
+use NobleTurn\Core\Compute\Tool\SteeringTool;
 use NobleTurn\Core\Compute\Tool\StoppingTool;
+use NobleTurn\Core\Compute\Tool\SweptPathTool;
 use NobleTurn\Core\Fault\BadInput;
 use NobleTurn\Core\Fault\UnknownName;
 use NobleTurn\Core\Plan\Warning;
@@ -25,7 +30,7 @@ final class Toolbox
     /** @return non-empty-list<Tool> */
     public static function all(): array
     {
-        return [new ApproachTool, new FollowingTool, new StoppingTool];
+        return [new ApproachTool, new ClearanceTool, new EngineTool, new FollowingTool, new ReverseTool, new SteeringTool, new StoppingTool, new SweptPathTool];
     }
 
     /** @return non-empty-list<string> */

@@ -89,6 +89,14 @@ final readonly class Values
         return is_array($list) ? array_values(array_filter($list, static fn (mixed $entry): bool => $entry instanceof self)) : [];
     }
 
+    /** @return list<list<float>> */
+    public function lists(string $key): array
+    {
+        $lists = $this->values[$key] ?? [];
+
+        return is_array($lists) ? array_values(array_map(static fn (mixed $list): array => is_array($list) ? array_values(array_filter($list, is_float(...))) : [], $lists)) : [];
+    }
+
     /** @return list<float> */
     public function numbers(string $key): array
     {

@@ -133,7 +133,7 @@ final readonly class Gears
 
     private static function idleSpeed(Chain $chain, Gearbox $box, int $gear): float
     {
-        return $box->speed($chain->approach->vehicle->idle, $gear)->inMetresPerSecond();
+        return $box->speed($chain->approach->vehicle->idle(), $gear)->inMetresPerSecond();
     }
 
     private static function whenSlowerThan(Chain $chain, float $metresPerSecond): float

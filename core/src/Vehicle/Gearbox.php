@@ -15,7 +15,7 @@ use NobleTurn\Core\Quantity\Speed;
 final readonly class Gearbox
 {
     /** @param  non-empty-list<float>  $ratios first gear first */
-    private function __construct(private array $ratios, private float $finalDrive, private Tyre $tyre)
+    private function __construct(public array $ratios, public float $finalDrive, public Tyre $tyre)
     {
     }
 
@@ -26,8 +26,8 @@ final readonly class Gearbox
      */
     public static function of(array $ratios, float $finalDrive, Tyre $tyre): self
     {
-        if ($ratios === [] || count($ratios) > 10) {
-            throw BadInput::field('ratios', 'must list one to ten gears.');
+        if ($ratios === [] || count($ratios) > 16) {
+            throw BadInput::field('ratios', 'must list one to sixteen gears.');
         }
         foreach ($ratios as $i => $ratio) {
             if (! is_finite($ratio) || $ratio < 0.2 || $ratio > 20.0) {
@@ -42,6 +42,17 @@ final readonly class Gearbox
         }
 
         return new self($ratios, $finalDrive, $tyre);
+    }
+
+    public function circumferenceInMetres(): float
+    {
+        return $this->tyre->circumferenceInMetres();
+    }
+
+    /** Speed on the road at an engine speed that may be far above any real one, m/s. */
+    public function metresPerSecondAt(float $rpm, int $gear): float
+    {
+        return $rpm / 60.0 / $this->reduction($gear) * $this->tyre->circumferenceInMetres();
     }
 
     public function topGear(): int
@@ -75,7 +86,8 @@ final readonly class Gearbox
         return 1;
     }
 
-    private function reduction(int $gear): float
+    /** Turns of the crankshaft for one of the wheel. */
+    public function reduction(int $gear): float
     {
         return $this->ratios[$gear - 1] * $this->finalDrive;
     }

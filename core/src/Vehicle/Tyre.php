@@ -21,7 +21,7 @@ final readonly class Tyre
     /** @throws BadInput when the marking is none, or no road tyre has such sizes */
     public static function fromMarking(string $marking): self
     {
-        if (preg_match('#^(\d{3})/(\d{2})\s?Z?R\s?(\d{2})$#', trim($marking), $size) !== 1) {
+        if (preg_match('#^(\d{3})/(\d{2})\s?Z?R\s?(\d{2}(?:\.5)?)$#', trim($marking), $size) !== 1) {
             throw BadInput::field('tyre', 'must be an ISO marking such as 195/65R15.');
         }
         [$width, $aspect, $rim] = [(float) $size[1], (float) $size[2], (float) $size[3]];

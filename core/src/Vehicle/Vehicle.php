@@ -8,7 +8,7 @@ use NobleTurn\Core\Quantity\Acceleration;
 use NobleTurn\Core\Quantity\Distance;
 use NobleTurn\Core\Quantity\EngineSpeed;
 
-/** The teaching car as far as an approach feels it. */
+/** A vehicle: its controls, what drives it, what resists, and where its wheels are. */
 final readonly class Vehicle
 {
     public function __construct(
@@ -19,10 +19,38 @@ final readonly class Vehicle
         public Distance $length,
         public Distance $width,
         public Gearbox $gearbox,
-        public EngineSpeed $idle,
+        public Engine $engine,
+        public Body $body,
+        public Chassis $chassis,
         /** Slowing in gear with the gas released on the level, drag and rolling included. */
         public Acceleration $engineBraking,
+        /** @var list<Unit> what it draws, nearest first */
+        public array $trailers = [],
+        /** From the rear axle to the first trailer's coupling, positive behind the axle, m. */
+        public float $hitchOffset = 0.0,
     ) {
+    }
+
+    public function withGearbox(Gearbox $gearbox): self
+    {
+        return new self(
+            $this->id, $this->name, $this->transmission, $this->controls, $this->length, $this->width, $gearbox,
+            $this->engine, $this->body, $this->chassis, $this->engineBraking, $this->trailers, $this->hitchOffset,
+        );
+    }
+
+    public function idle(): EngineSpeed
+    {
+        return EngineSpeed::ofRevolutionsPerMinute($this->engine->idleRpm);
+    }
+
+    /** @return non-empty-list<Unit> the vehicle itself and everything it draws */
+    public function units(): array
+    {
+        $chassis = $this->chassis;
+        $hitch = $this->trailers === [] ? 0.0 : $this->hitchOffset;
+
+        return [new Unit($chassis->wheelbase, $chassis->width, $chassis->frontOverhang, $chassis->rearOverhang, $hitch), ...$this->trailers];
     }
 
     /** Whether clutch and gear are steps of the learner's at all. */

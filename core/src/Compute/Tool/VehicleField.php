@@ -14,9 +14,11 @@ use NobleTurn\Core\Compute\Kind;
 use NobleTurn\Core\Compute\Shape;
 use NobleTurn\Core\Compute\Values;
 use NobleTurn\Core\Fault\BadInput;
-use NobleTurn\Core\Quantity\EngineSpeed;
+use NobleTurn\Core\Vehicle\Body;
+use NobleTurn\Core\Vehicle\Chassis;
 use NobleTurn\Core\Vehicle\Controls;
 use NobleTurn\Core\Vehicle\DemoVehicles;
+use NobleTurn\Core\Vehicle\Engine;
 use NobleTurn\Core\Vehicle\Gearbox;
 use NobleTurn\Core\Vehicle\Transmission;
 use NobleTurn\Core\Vehicle\Tyre;
@@ -33,11 +35,26 @@ final class VehicleField
             ChoiceField::of('controls', 'default standard', Controls::class),
             new QuantityField('length', 'overall length', Kind::Distance, 2.0, 25.0),
             new QuantityField('width', 'overall width without mirrors', Kind::Distance, 1.2, 3.0),
-            new ListField('ratios', 'gear ratios, first gear first', new NumberField('ratio', 'ratio', 0.2, 20.0), 10),
+            new ListField('ratios', 'gear ratios, first gear first', new NumberField('ratio', 'ratio', 0.2, 20.0), 16),
             new NumberField('final_drive', 'final drive ratio', 1.0, 20.0),
             new TextField('tyre', 'ISO marking such as 195/65R15', 20),
             new NumberField('idle_rpm', 'idling speed, rpm', 300.0, 2000.0),
+            new NumberField('red_line_rpm', 'highest engine speed, rpm', 1000.0, 20000.0),
+            new NumberField('torque_nm', 'peak torque', 10.0, 5000.0),
+            new NumberField('torque_rpm', 'engine speed of the peak torque', 500.0, 12000.0),
+            new NumberField('power_kw', 'peak power', 5.0, 1000.0),
+            new NumberField('power_rpm', 'engine speed of the peak power', 800.0, 15000.0),
             new QuantityField('engine_braking', 'slowing off the gas on the level', Kind::Acceleration, 0.1, 2.5),
+            new NumberField('mass_kg', 'with driver, instructor and load', 300.0, 60000.0),
+            new NumberField('drag_area_m2', 'drag coefficient times frontal area', 0.2, 12.0),
+            new NumberField('rolling', 'rolling resistance as a share of the weight', 0.002, 0.05),
+            new QuantityField('wheelbase', 'front to rear axle', Kind::Distance, 1.5, 9.0),
+            new QuantityField('front_overhang', 'front axle to bumper', Kind::Distance, 0.2, 4.0),
+            new QuantityField('rear_overhang', 'rear axle to bumper', Kind::Distance, 0.1, 6.0),
+            new QuantityField('track', 'between the wheels’ middles', Kind::Distance, 1.0, 2.6),
+            new QuantityField('height', 'overall height', Kind::Distance, 1.0, 5.5),
+            new NumberField('steering_ratio', 'hand-wheel over road-wheel angle', 5.0, 35.0),
+            new QuantityField('turning_circle', 'kerb to kerb', Kind::Distance, 6.0, 40.0),
         ), DemoVehicles::ids());
     }
 
@@ -49,17 +66,20 @@ final class VehicleField
         return $own === null ? $demo : self::own($own, $demo);
     }
 
+    /** The vehicle of an input that may give tyre, final drive and ratios beside it. */
+    public static function withGearbox(Values $input): Vehicle
+    {
+        $vehicle = self::read($input);
+
+        return $vehicle->withGearbox(self::gearbox($input, $vehicle->gearbox));
+    }
+
     private static function own(Values $own, Vehicle $demo): Vehicle
     {
         $gearbox = $demo->gearbox;
         if ($own->has('ratios') || $own->has('final_drive') || $own->has('tyre')) {
-            try {
-                $gearbox = Gearbox::of($own->numbers('ratios'), $own->number('final_drive') ?? 4.06, Tyre::fromMarking($own->text('tyre') ?? '195/65R15'));
-            } catch (BadInput $bad) {
-                throw BadInput::of(array_combine(array_map(static fn (string $field): string => "vehicle.{$field}", array_keys($bad->errors)), array_values($bad->errors)));
-            }
+            $gearbox = self::within('vehicle', static fn (): Gearbox => self::gearbox($own, $demo->gearbox));
         }
-        $idle = $own->number('idle_rpm');
 
         return new Vehicle(
             'own',
@@ -69,8 +89,66 @@ final class VehicleField
             $own->distance('length') ?? $demo->length,
             $own->distance('width') ?? $demo->width,
             $gearbox,
-            $idle === null ? $demo->idle : EngineSpeed::ofRevolutionsPerMinute($idle),
+            self::within('vehicle', static fn (): Engine => self::engine($own, $demo->engine)),
+            new Body($own->number('mass_kg') ?? $demo->body->massKg, $own->number('drag_area_m2') ?? $demo->body->dragAreaM2, $own->number('rolling') ?? $demo->body->rolling),
+            self::within('vehicle', static fn (): Chassis => self::chassis($own, $demo->chassis)),
             $own->acceleration('engine_braking') ?? $demo->engineBraking,
         );
+    }
+
+    /** Ratios, final drive and tyre as given, the rest from another gearbox. */
+    public static function gearbox(Values $own, Gearbox $demo): Gearbox
+    {
+        $tyre = $own->text('tyre');
+
+        return Gearbox::of(
+            $own->has('ratios') ? $own->numbers('ratios') : $demo->ratios,
+            $own->number('final_drive') ?? $demo->finalDrive,
+            $tyre === null ? $demo->tyre : Tyre::fromMarking($tyre),
+        );
+    }
+
+    private static function engine(Values $own, Engine $demo): Engine
+    {
+        return Engine::combustion(
+            $own->number('torque_nm') ?? $demo->peakTorqueNm,
+            $own->number('torque_rpm') ?? $demo->peakTorqueRpm,
+            $own->number('power_kw') ?? $demo->peakPowerKw,
+            $own->number('power_rpm') ?? $demo->peakPowerRpm,
+            $own->number('idle_rpm') ?? $demo->idleRpm,
+            $own->number('red_line_rpm') ?? $demo->redLineRpm,
+            $demo->inertia,
+        );
+    }
+
+    private static function chassis(Values $own, Chassis $demo): Chassis
+    {
+        return Chassis::of(
+            $own->distance('wheelbase')?->inMetres() ?? $demo->wheelbase,
+            $own->distance('width')?->inMetres() ?? $demo->width,
+            $own->distance('front_overhang')?->inMetres() ?? $demo->frontOverhang,
+            $own->distance('rear_overhang')?->inMetres() ?? $demo->rearOverhang,
+            $own->distance('height')?->inMetres() ?? $demo->height,
+            $own->number('steering_ratio') ?? $demo->steeringRatio,
+            $own->distance('turning_circle')?->inMetres() ?? $demo->turningCircle,
+            $own->distance('track')?->inMetres(),
+        );
+    }
+
+    /**
+     * Names the fields of what goes wrong inside as fields of the object they were given in.
+     *
+     * @template T
+     *
+     * @param  callable(): T  $make
+     * @return T
+     */
+    private static function within(string $object, callable $make): mixed
+    {
+        try {
+            return $make();
+        } catch (BadInput $bad) {
+            throw BadInput::of(array_combine(array_map(static fn (string $field): string => "{$object}.{$field}", array_keys($bad->errors)), array_values($bad->errors)));
+        }
     }
 }

@@ -1,0 +1,203 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Compute\Tool;
+
+use NobleTurn\Core\Compute\Answer;
+use NobleTurn\Core\Compute\Field\ChoiceField;
+use NobleTurn\Core\Compute\Field\ListField;
+use NobleTurn\Core\Compute\Field\NumberField;
+use NobleTurn\Core\Compute\Field\QuantityField;
+use NobleTurn\Core\Compute\Field\TextField;
+use NobleTurn\Core\Compute\Kind;
+use NobleTurn\Core\Compute\Out;
+use NobleTurn\Core\Compute\Shape;
+use NobleTurn\Core\Compute\Tool;
+use NobleTurn\Core\Compute\Values;
+use NobleTurn\Core\Fault\BadInput;
+use NobleTurn\Core\Plan\Warning;
+use NobleTurn\Core\Quantity\Gradient;
+use NobleTurn\Core\Quantity\Speed;
+use NobleTurn\Core\Rules\Assumption;
+use NobleTurn\Core\Rules\Source;
+use NobleTurn\Core\Vehicle\GearChoice;
+use NobleTurn\Core\Vehicle\Performance;
+use NobleTurn\Core\Vehicle\Purpose;
+use NobleTurn\Core\Vehicle\RevRule;
+use NobleTurn\Core\Vehicle\Vehicle;
+
+/** Engine speed, gears and what they can do: tables, shifts, the gear for a purpose. */
+final class EngineTool implements Tool
+{
+    public function name(): string
+    {
+        return 'engine';
+    }
+
+    public function about(): string
+    {
+        return 'Engine speed and road speed in each gear, what a change of gear does to the revs, what each gear can still pull, and which gear suits a purpose.';
+    }
+
+    public function input(): Shape
+    {
+        return new Shape(
+            CommonFields::packField(),
+            VehicleField::field(),
+            new TextField('tyre', 'ISO marking such as 195/65R15; instead of the vehicle’s', 20),
+            new NumberField('final_drive', 'final drive ratio; instead of the vehicle’s', 1.0, 20.0),
+            new ListField('ratios', 'gear ratios, first gear first; instead of the vehicle’s', new NumberField('ratio', 'ratio', 0.2, 20.0), 16),
+            new QuantityField('speed', 'road speed; instead of rpm', Kind::Speed, 0.0, 70.0),
+            new NumberField('rpm', 'engine speed in the gear; instead of a speed', 0.0, 20000.0),
+            new NumberField('gear', 'gear engaged, for rpm without a shift', 1.0, 16.0),
+            new NumberField('from_gear', 'gear before the change', 1.0, 16.0),
+            new NumberField('to_gear', 'gear after the change', 1.0, 16.0),
+            CommonFields::gradientField(),
+            ChoiceField::of('purpose', 'what the gear is for; default cruise', Purpose::class),
+        );
+    }
+
+    public function output(): array
+    {
+        return [
+            'speed_mps' => Out::number('road speed'),
+            'speed_mph' => Out::number('the same in the pack’s unit'),
+            'gear' => Out::integer('gear engaged'),
+            'rpm' => Out::number('engine speed in that gear'),
+            'rpm_after_shift' => Out::number('engine speed after the change at the same road speed; null without one', nullable: true),
+            'rev_change' => Out::number('what the change asks of the revs, + to be added', nullable: true),
+            'over_rev' => Out::flag('whether the red line is passed, before or after the change'),
+            'labours' => Out::flag('whether the engine labours, before or after the change'),
+            'rule_of_thumb' => ['type' => ['object', 'null'], 'description' => 'what is said of such a change, and whether these ratios agree', 'properties' => [
+                'at_rpm' => Out::number('engine speed it speaks of'), 'low' => Out::number('least'), 'high' => Out::number('most'),
+                'agrees' => Out::flag('within 150 rpm'), 'message' => Out::text('sentence for the user'),
+            ]],
+            'best_gear' => Out::integer('gear for the purpose'),
+            'choices' => Out::list(Out::object([
+                'purpose' => ['enum' => array_map(static fn (Purpose $purpose): string => $purpose->value, Purpose::cases())],
+                'gear' => Out::integer('gear'), 'accel_mps2' => Out::number('acceleration available in it'), 'reason' => Out::text('why'),
+            ]), 'the gear for each purpose'),
+            'gears' => Out::list(Out::object([
+                'gear' => Out::integer('gear'), 'ratio' => Out::number('gear ratio'), 'reduction' => Out::number('with the final drive'),
+                'rpm' => Out::number('engine speed at this road speed'), 'speed_per_1000_rpm_mps' => Out::number('road speed for each 1000 rpm'),
+                'speed_at_idle_mps' => Out::number('below it the clutch slips'), 'top_speed_mps' => Out::number('at the red line'),
+                'accel_available_mps2' => Out::number('full gas, on this hill'), 'engine_braking_mps2' => Out::number('gas released, on this hill'),
+                'labours' => Out::flag('below 1.25 times idle'), 'over_revs' => Out::flag('above the red line'),
+            ])),
+        ];
+    }
+
+    public function answer(Values $input): Answer
+    {
+        $pack = CommonFields::pack($input);
+        $vehicle = VehicleField::withGearbox($input);
+        [$from, $to] = [self::gear($input, 'from_gear', $vehicle), self::gear($input, 'to_gear', $vehicle)];
+        $gear = self::gear($input, 'gear', $vehicle);
+        if (($from === null) !== ($to === null)) {
+            throw BadInput::field($from === null ? 'from_gear' : 'to_gear', 'is missing: a change has a gear before and a gear after.');
+        }
+        if ($from !== null && $gear !== null && $gear !== $from) {
+            throw BadInput::field('gear', 'must be the gear before the change, or left out.');
+        }
+        $gear ??= $from;
+        $gradient = CommonFields::gradient($input);
+        $speed = self::speed($input, $vehicle, $gear);
+        $performance = new Performance($vehicle);
+        $gear ??= GearChoice::for($vehicle, Purpose::Cruise, $speed, $gradient)->gear;
+        $before = $performance->rpm($speed, $gear);
+        $after = $to === null ? null : $performance->rpm($speed, $to);
+        $rule = $after === null ? null : RevRule::for($before, $after);
+        $choices = array_map(static fn (Purpose $purpose): GearChoice => GearChoice::for($vehicle, $purpose, $speed, $gradient), Purpose::cases());
+        $wanted = $input->choice('purpose', Purpose::class) ?? Purpose::Cruise;
+        $overRev = $performance->overRevs($speed, $gear) || ($to !== null && $performance->overRevs($speed, $to));
+
+        return new Answer($pack->code(), $pack->version(), [
+            ...CommonFields::headlineSpeed('speed', $speed->inMetresPerSecond(), $pack),
+            'gear' => $gear,
+            'rpm' => round($before, 1),
+            'rpm_after_shift' => $after === null ? null : round($after, 1),
+            'rev_change' => $after === null ? null : round($after - $before, 1),
+            'over_rev' => $overRev,
+            'labours' => $performance->labours($speed, $gear) || ($to !== null && $performance->labours($speed, $to)),
+            'rule_of_thumb' => $rule === null ? null : ['at_rpm' => $rule->atRpm, 'low' => $rule->low, 'high' => $rule->high, 'agrees' => $rule->agrees, 'message' => $rule->message],
+            'best_gear' => GearChoice::for($vehicle, $wanted, $speed, $gradient)->gear,
+            'choices' => array_map(static fn (GearChoice $choice): array => [
+                'purpose' => $choice->purpose->value, 'gear' => $choice->gear, 'accel_mps2' => round($choice->acceleration, 3), 'reason' => $choice->reason,
+            ], $choices),
+            'gears' => array_map(static fn (int $one): array => self::row($vehicle, $performance, $one, $speed, $gradient), range(1, $vehicle->gearbox->topGear())),
+        ], self::assumptions($vehicle, $input, $wanted), $overRev
+            ? [new Warning('over-rev', 'The engine would turn above its red line: brake first, or choose a higher gear.')] : []);
+    }
+
+    private static function gear(Values $input, string $field, Vehicle $vehicle): ?int
+    {
+        $gear = $input->number($field);
+        if ($gear === null) {
+            return null;
+        }
+        if ($gear !== floor($gear) || $gear > $vehicle->gearbox->topGear()) {
+            throw BadInput::field($field, 'must be a whole number from 1 to '.$vehicle->gearbox->topGear().'.');
+        }
+
+        return (int) $gear;
+    }
+
+    private static function speed(Values $input, Vehicle $vehicle, ?int $gear): Speed
+    {
+        $rpm = $input->number('rpm');
+        if ($rpm === null) {
+            return $input->speed('speed') ?? throw BadInput::field('speed_mps', 'is missing (or rpm and gear).');
+        }
+        if ($input->has('speed')) {
+            throw BadInput::field('rpm', 'must not be given beside a speed.');
+        }
+        $speed = $vehicle->gearbox->metresPerSecondAt($rpm, $gear ?? throw BadInput::field('gear', 'is missing: engine speed says nothing without the gear.'));
+        if ($speed > 70.0) {
+            throw BadInput::field('rpm', 'must not mean more than 70 m/s in this gear.');
+        }
+
+        return Speed::ofMetresPerSecond($speed);
+    }
+
+    /** @return array<string, mixed> */
+    private static function row(Vehicle $vehicle, Performance $performance, int $gear, Speed $speed, Gradient $gradient): array
+    {
+        return [
+            'gear' => $gear,
+            'ratio' => $vehicle->gearbox->ratios[$gear - 1],
+            'reduction' => round($vehicle->gearbox->reduction($gear), 4),
+            'rpm' => round($performance->rpm($speed, $gear), 1),
+            'speed_per_1000_rpm_mps' => round($vehicle->gearbox->metresPerSecondAt(1000.0, $gear), 4),
+            'speed_at_idle_mps' => round($vehicle->gearbox->metresPerSecondAt($vehicle->engine->idleRpm, $gear), 3),
+            'top_speed_mps' => round($vehicle->gearbox->metresPerSecondAt($vehicle->engine->redLineRpm, $gear), 3),
+            'accel_available_mps2' => round($performance->acceleration($speed, $gear, $gradient), 3),
+            'engine_braking_mps2' => round($performance->engineBraking($speed, $gear, $gradient), 3),
+            'labours' => $performance->labours($speed, $gear),
+            'over_revs' => $performance->overRevs($speed, $gear),
+        ];
+    }
+
+    /** @return list<Assumption> */
+    private static function assumptions(Vehicle $vehicle, Values $input, Purpose $purpose): array
+    {
+        $assumed = Source::assumed();
+        $engine = $vehicle->engine;
+
+        return [
+            new Assumption('vehicle', $vehicle->name, '', $input->has('vehicle') ? Source::given() : $assumed),
+            new Assumption('tyre', $vehicle->gearbox->tyre->marking, '', $input->has('tyre') ? Source::given() : $assumed),
+            new Assumption('final drive', $vehicle->gearbox->finalDrive, '', $input->has('final_drive') ? Source::given() : $assumed),
+            new Assumption('peak torque', round($engine->peakTorqueNm, 1), 'Nm', $assumed),
+            new Assumption('at', round($engine->peakTorqueRpm), 'rpm', $assumed),
+            new Assumption('peak power', round($engine->peakPowerKw, 1), 'kW', $assumed),
+            new Assumption('up to', round($engine->peakPowerRpm), 'rpm', $assumed),
+            new Assumption('idle', round($engine->idleRpm), 'rpm', $assumed),
+            new Assumption('red line', round($engine->redLineRpm), 'rpm', $assumed),
+            new Assumption('mass with everybody', round($vehicle->body->massKg), 'kg', $assumed),
+            new Assumption('drag area', $vehicle->body->dragAreaM2, 'm2', $assumed),
+            new Assumption('rolling resistance', $vehicle->body->rolling, 'of the weight', $assumed),
+            ...CommonFields::defaults($input, CommonFields::default('gradient', 0.0, 'rise over run'), CommonFields::default('purpose', $purpose->value)),
+        ];
+    }
+}

@@ -1,0 +1,214 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Compute\Tool;
+
+use NobleTurn\Core\Compute\Answer;
+use NobleTurn\Core\Compute\Field\ChoiceField;
+use NobleTurn\Core\Compute\Field\NumberField;
+use NobleTurn\Core\Compute\Field\QuantityField;
+use NobleTurn\Core\Compute\Kind;
+use NobleTurn\Core\Compute\Out;
+use NobleTurn\Core\Compute\Shape;
+use NobleTurn\Core\Compute\Tool;
+use NobleTurn\Core\Compute\Values;
+use NobleTurn\Core\Fault\BadInput;
+use NobleTurn\Core\Plan\Warning;
+use NobleTurn\Core\Rules\Assumption;
+use NobleTurn\Core\Rules\RulePack;
+use NobleTurn\Core\Rules\Source;
+use NobleTurn\Core\Vehicle\Chassis;
+use NobleTurn\Core\Vehicle\Reversing;
+use NobleTurn\Core\Vehicle\Vehicle;
+
+/** Reversing exercises: the way, the time at walking pace, how the kerb comes nearer, the order of looks. */
+final class ReverseTool implements Tool
+{
+    private const POINTS = 20;
+
+    public function name(): string
+    {
+        return 'reverse';
+    }
+
+    public function about(): string
+    {
+        return 'Back along the kerb after pulling up on the far side, into a bay, or down a ramp: path, time at walking pace, distance to the kerb by angle, order of looks.';
+    }
+
+    public function input(): Shape
+    {
+        return new Shape(
+            CommonFields::packField(),
+            (new ChoiceField('exercise', 'what is done', ['pull-up-right-reverse', 'bay', 'ramp']))->required(),
+            VehicleField::field(),
+            new QuantityField('distance', 'to go back; default two car lengths', Kind::Distance, 0.5, 60.0),
+            new QuantityField('kerb_gap', 'rear wheel to kerb at the start; default 0.3 m', Kind::Distance, 0.0, 5.0),
+            new NumberField('angle_deg', 'to the kerb at the start, + where the tail points away from it; default 0', -20.0, 20.0),
+            CommonFields::gradientField(),
+            new QuantityField('speed', 'default 0.7 m/s, a slow walk', Kind::Speed, 0.1, 2.5),
+            new QuantityField('radius', 'of the rear axle’s middle into the bay; default a little more than the smallest', Kind::Distance, 2.0, 20.0),
+            new QuantityField('bay_width', 'default 2.4 m', Kind::Distance, 1.8, 6.0),
+            new QuantityField('bay_depth', 'default 4.8 m', Kind::Distance, 2.0, 20.0),
+            new QuantityField('aisle', 'room before the bays', Kind::Distance, 2.0, 30.0),
+        );
+    }
+
+    public function output(): array
+    {
+        $nullable = static fn (string $about): array => Out::number($about, nullable: true);
+
+        return [
+            'length_m' => Out::number('of the way'),
+            'time_s' => Out::number('at walking pace'),
+            'end_gap_m' => $nullable('rear wheel to kerb at the end; null where no kerb is followed'),
+            'touches_at_m' => $nullable('where the wheel meets the kerb if nothing is done; null where it does not'),
+            'correct_turns' => $nullable('of the hand wheel to take the angle out over two metres'),
+            'gap_by_angle' => Out::list(Out::object(['angle_deg' => Out::number('to the kerb'), 'end_gap_m' => Out::number('at the end')]), 'how the gap grows with the angle'),
+            'path' => Out::object([
+                'distance_m' => Out::list(['type' => 'number'], 'gone back'), 'time_s' => Out::list(['type' => 'number'], 'since the start'),
+                'x_m' => Out::list(['type' => 'number'], 'rear axle’s middle, along the car’s first direction, + ahead'),
+                'y_m' => Out::list(['type' => 'number'], 'and to the side of the kerb or bay'),
+                'heading_deg' => Out::list(['type' => 'number'], 'turned since the start'), 'kerb_gap_m' => Out::list(['type' => ['number', 'null']], 'rear wheel to kerb'),
+            ]),
+            'bay' => ['type' => ['object', 'null'], 'description' => 'where to begin, and the room it takes', 'properties' => [
+                'radius_m' => Out::number('of the rear axle’s middle'), 'past_m' => Out::number('rear axle past the bay’s middle at the start'), 'off_m' => Out::number('rear axle’s middle from the bay’s mouth at the start'),
+                'aisle_needed_m' => Out::number('from the mouth to the front’s swing'), 'side_room_m' => Out::number('left on each side in the bay'),
+                'hand_wheel_turns' => Out::number('held through the arc'), 'fits' => ['type' => ['boolean', 'null'], 'description' => 'in the aisle given'],
+            ]],
+            'control' => Out::text('what holds the pace'),
+            'looks' => Out::list(['enum' => ['ahead', 'interior', 'left-mirror', 'right-mirror', 'left-shoulder', 'right-shoulder', 'rear']], 'before moving, in this order; then mainly to the rear'),
+        ];
+    }
+
+    public function answer(Values $input): Answer
+    {
+        $pack = CommonFields::pack($input);
+        $vehicle = VehicleField::read($input);
+        $exercise = $input->text('exercise') ?? '';
+        $pace = $input->speed('speed')?->inMetresPerSecond() ?? Reversing::PACE;
+        $body = $exercise === 'bay' ? self::bay($input, $vehicle->chassis, $pace) : self::back($input, $vehicle, $exercise, $pace);
+
+        return new Answer($pack->code(), $pack->version(), [
+            ...$body,
+            'control' => self::control($input, $vehicle),
+            'looks' => self::looks($pack, $exercise),
+        ], [
+            new Assumption('pace', $pace, 'm/s', $input->has('speed') ? Source::given() : Source::assumed()),
+            new Assumption('order of looks', 'all round before moving', '', Source::commonPractice()),
+            ...CommonFields::defaults($input, CommonFields::default('vehicle', $vehicle->name), CommonFields::default('gradient', 0.0, 'rise over run')),
+        ], ($body['touches_at_m'] ?? null) !== null
+            ? [new Warning('touches-the-kerb', 'About to touch: never wait for contact. Look round, pull forward, adjust, stop, look, again.', ['at_m' => round((float) $body['touches_at_m'], 2)])] : []);
+    }
+
+    /** @return array<string, mixed> */
+    private static function back(Values $input, Vehicle $vehicle, string $exercise, float $pace): array
+    {
+        $alongKerb = $exercise === 'pull-up-right-reverse';
+        foreach (['radius' => 'radius_m', 'bay_width' => 'bay_width_m', 'bay_depth' => 'bay_depth_m', 'aisle' => 'aisle_m'] as $key => $field) {
+            if ($input->has($key)) {
+                throw BadInput::field($field, 'belongs to the bay.');
+            }
+        }
+        $distance = $input->distance('distance')?->inMetres() ?? 2.0 * $vehicle->length->inMetres();
+        $gap = $input->distance('kerb_gap')?->inMetres() ?? 0.3;
+        $angle = ($input->number('angle_deg') ?? 0.0) * M_PI / 180.0;
+        $path = ['distance_m' => [], 'time_s' => [], 'x_m' => [], 'y_m' => [], 'heading_deg' => [], 'kerb_gap_m' => []];
+        for ($i = 0; $i <= self::POINTS; $i++) {
+            $gone = $distance * $i / self::POINTS;
+            $path['distance_m'][] = round($gone, 3);
+            $path['time_s'][] = round($gone / $pace, 3);
+            $path['x_m'][] = round(-$gone, 3);
+            $path['y_m'][] = 0.0;
+            $path['heading_deg'][] = 0.0;
+            $path['kerb_gap_m'][] = $alongKerb ? round(Reversing::gapAfter($gap, $angle, $gone), 4) : null;
+        }
+        $touches = $alongKerb ? Reversing::touchesAt($gap, $angle, $distance) : null;
+
+        return [
+            'length_m' => round($distance, 3),
+            'time_s' => round($distance / $pace, 2),
+            'end_gap_m' => $alongKerb ? round(Reversing::gapAfter($gap, $angle, $distance), 4) : null,
+            'touches_at_m' => $touches === null ? null : round($touches, 3),
+            'correct_turns' => $alongKerb ? round(Reversing::turnsToCorrect($vehicle->chassis, $angle), 3) : null,
+            'gap_by_angle' => $alongKerb ? array_map(static fn (int $degrees): array => [
+                'angle_deg' => (float) $degrees, 'end_gap_m' => round(Reversing::gapAfter($gap, $degrees * M_PI / 180.0, $distance), 4),
+            ], [-3, -2, -1, 0, 1, 2, 3, 5]) : [],
+            'path' => $path,
+            'bay' => null,
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function bay(Values $input, Chassis $chassis, float $pace): array
+    {
+        foreach (['distance' => 'distance_m', 'kerb_gap' => 'kerb_gap_m', 'angle_deg' => 'angle_deg'] as $key => $field) {
+            if ($input->has($key)) {
+                throw BadInput::field($field, 'belongs to the kerb, not to the bay.');
+            }
+        }
+        $radius = $input->distance('radius')?->inMetres() ?? 1.1 * $chassis->minimumRadius();
+        if ($radius < $chassis->minimumRadius()) {
+            throw BadInput::field('radius_m', sprintf('is tighter than this vehicle steers: %.1f m at the least.', $chassis->minimumRadius()));
+        }
+        $bay = Reversing::bay($chassis, $radius, $input->distance('bay_width')?->inMetres() ?? 2.4, $input->distance('bay_depth')?->inMetres() ?? 4.8);
+        if ($bay['side'] < 0.0) {
+            throw BadInput::field('bay_width_m', 'is less than the width of the vehicle.');
+        }
+        $aisle = $input->distance('aisle')?->inMetres();
+        $path = ['distance_m' => [], 'time_s' => [], 'x_m' => [], 'y_m' => [], 'heading_deg' => [], 'kerb_gap_m' => []];
+        for ($i = 0; $i <= self::POINTS; $i++) {
+            $gone = $bay['length'] * $i / self::POINTS;
+            $turned = min($gone / $radius, M_PI_2);
+            $straight = $gone - $turned * $radius;
+            $path['distance_m'][] = round($gone, 3);
+            $path['time_s'][] = round($gone / $pace, 3);
+            $path['x_m'][] = round(-$radius * sin($turned), 3);
+            $path['y_m'][] = round($radius * (1.0 - cos($turned)) + $straight, 3);
+            $path['heading_deg'][] = round($turned * 180.0 / M_PI, 2);
+            $path['kerb_gap_m'][] = null;
+        }
+
+        return [
+            'length_m' => round($bay['length'], 3),
+            'time_s' => round($bay['length'] / $pace, 2),
+            'end_gap_m' => null,
+            'touches_at_m' => null,
+            'correct_turns' => null,
+            'gap_by_angle' => [],
+            'path' => $path,
+            'bay' => [
+                'radius_m' => round($radius, 3), 'past_m' => round($bay['past'], 3), 'off_m' => round($bay['off'], 3), 'aisle_needed_m' => round($bay['aisle'], 3),
+                'side_room_m' => round($bay['side'], 3), 'hand_wheel_turns' => round($chassis->handWheelAngle($radius) / (2.0 * M_PI), 3), 'fits' => $aisle === null ? null : $bay['aisle'] <= $aisle,
+            ],
+        ];
+    }
+
+    /** The gradient is that of the way ahead: going back, a road that rises ahead falls. */
+    private static function control(Values $input, Vehicle $vehicle): string
+    {
+        $rise = -CommonFields::gradient($input)->inRiseOverRun();
+        $clutch = $vehicle->hasClutch();
+
+        return match (true) {
+            $rise < -0.01 && $clutch => 'Downhill backwards: clutch down, reverse selected so that its lamp warns, the foot brake alone sets the pace.',
+            $rise < -0.01 => 'Downhill backwards: the foot brake alone sets the pace.',
+            $rise > 0.01 && $clutch => 'Uphill backwards: biting point with a little gas, the clutch sets the pace.',
+            $rise > 0.01 => 'Uphill backwards: a little gas, the foot ready for the brake.',
+            $clutch => 'On the level: the clutch about the biting point sets the pace, brake to steady.',
+            default => 'On the level: the brake sets the pace against the creep.',
+        };
+    }
+
+    /** @return non-empty-list<string> from ahead round by the road side to the rear window (common practice) */
+    private static function looks(RulePack $pack, string $exercise): array
+    {
+        [$kerb, $road] = $exercise === 'pull-up-right-reverse' ? ['right', 'left'] : ['left', 'right'];
+        if ($pack->keeps()->value === 'right') {
+            [$kerb, $road] = [$road, $kerb];
+        }
+
+        return ['ahead', "{$kerb}-shoulder", "{$kerb}-mirror", 'interior', "{$road}-mirror", "{$road}-shoulder", 'rear'];
+    }
+}

@@ -1,0 +1,151 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Compute\Tool;
+
+use NobleTurn\Core\Compute\Answer;
+use NobleTurn\Core\Compute\Field\NumberField;
+use NobleTurn\Core\Compute\Field\QuantityField;
+use NobleTurn\Core\Compute\Kind;
+use NobleTurn\Core\Compute\Out;
+use NobleTurn\Core\Compute\Shape;
+use NobleTurn\Core\Compute\Tool;
+use NobleTurn\Core\Compute\Values;
+use NobleTurn\Core\Fault\BadInput;
+use NobleTurn\Core\Plan\Warning;
+use NobleTurn\Core\Rules\Assumption;
+use NobleTurn\Core\Rules\Source;
+use NobleTurn\Core\Vehicle\Chassis;
+use NobleTurn\Core\Vehicle\Corner;
+
+/** How much wheel a corner takes, when, and what room the car sweeps. */
+final class SteeringTool implements Tool
+{
+    /** "Half to three quarters of a turn" for a right-angle corner on the kerb's side (common practice). */
+    private const TAUGHT = [0.5, 0.75];
+
+    public function name(): string
+    {
+        return 'steering';
+    }
+
+    public function about(): string
+    {
+        return 'Wheel angle and turns of the hand wheel for a corner, from its radius or from the kerb; where to begin and when to straighten; the room swept.';
+    }
+
+    public function input(): Shape
+    {
+        return new Shape(
+            CommonFields::packField(),
+            VehicleField::field(),
+            new QuantityField('wheelbase', 'instead of the vehicle’s', Kind::Distance, 1.5, 9.0),
+            new NumberField('steering_ratio', 'hand-wheel over road-wheel angle; instead of the vehicle’s', 5.0, 35.0),
+            new QuantityField('radius', 'of the rear axle’s middle', Kind::Distance, 1.0, 1000.0),
+            new QuantityField('kerb_radius', 'of the kerb that is followed; instead of radius', Kind::Distance, 0.0, 1000.0),
+            new QuantityField('kerb_gap', 'inner rear wheel to kerb; default 0.5 m', Kind::Distance, 0.0, 10.0),
+            new QuantityField('lane_width', 'of the lane followed round the corner, kerb to its outer edge', Kind::Distance, 2.0, 20.0),
+            new NumberField('angle_deg', 'how far the road turns; default 90', 5.0, 270.0),
+            new QuantityField('speed', 'default the comfortable one', Kind::Speed, 0.3, 30.0),
+        );
+    }
+
+    public function output(): array
+    {
+        return [
+            'radius_m' => Out::number('of the rear axle’s middle'),
+            'minimum_radius_m' => Out::number('the smallest it steers'),
+            'turning_circle_m' => Out::number('kerb to kerb at full lock'),
+            'road_wheel_deg' => Out::number('angle of the front wheels'),
+            'hand_wheel_deg' => Out::number('angle of the hand wheel'),
+            'turns' => Out::number('the same in turns'),
+            'taught_turns' => Out::list(['type' => 'number'], 'what is taught for a right-angle corner on the kerb’s side'),
+            'taught_radius_m' => Out::list(['type' => 'number'], 'the radii those turns would give'),
+            'agrees_with_taught' => Out::flag('whether the turns lie between the taught ones'),
+            'comfortable_speed_mps' => Out::number('v^2 / r at 2.5 m/s2'),
+            'comfortable_speed_mph' => Out::number('in the pack’s unit'),
+            'speed_mps' => Out::number('used here: at most the comfortable one'),
+            'inner_clearance_m' => Out::number('inner rear wheel to kerb; null without a kerb', nullable: true),
+            'outer_clearance_m' => Out::number('outer front corner to the outer edge of the lane; null without one', nullable: true),
+            'cut_in_m' => Out::number('how much nearer to the kerb the rear wheels run'),
+            'swept_width_m' => Out::number('room from inner side to outer front corner'),
+            'steer_from_m' => Out::number('front bumper past the beginning of the kerb’s curve when the wheel starts to turn; negative before it'),
+            'straighten_deg' => Out::number('heading still to turn when the wheel begins to come back'),
+        ];
+    }
+
+    public function answer(Values $input): Answer
+    {
+        $pack = CommonFields::pack($input);
+        $chassis = self::chassis($input);
+        $corner = self::corner($input, $chassis);
+        $turns = $corner->turns();
+        $lane = $input->distance('lane_width')?->inMetres();
+        $kerbCentre = $corner->kerbGap === null ? null : $corner->radius - $chassis->track / 2.0 - $corner->kerbGap;
+        $outer = $lane === null || $kerbCentre === null ? null : $kerbCentre + $lane - $chassis->outerRadius($corner->radius);
+        $degrees = 180.0 / M_PI;
+        $taught = array_map(static fn (float $turn): float => round($chassis->wheelbase / tan($turn * 2.0 * M_PI / $chassis->steeringRatio), 2), self::TAUGHT);
+        $asked = $input->speed('speed')?->inMetresPerSecond();
+
+        return new Answer($pack->code(), $pack->version(), [
+            'radius_m' => round($corner->radius, 3),
+            'minimum_radius_m' => round($chassis->minimumRadius(), 3),
+            'turning_circle_m' => round($chassis->turningCircle, 2),
+            'road_wheel_deg' => round($chassis->roadWheelAngle($corner->radius) * $degrees, 2),
+            'hand_wheel_deg' => round($chassis->handWheelAngle($corner->radius) * $degrees, 1),
+            'turns' => round($turns, 3),
+            'taught_turns' => self::TAUGHT,
+            'taught_radius_m' => $taught,
+            'agrees_with_taught' => $turns >= self::TAUGHT[0] - 0.005 && $turns <= self::TAUGHT[1] + 0.005,
+            ...CommonFields::headlineSpeed('comfortable_speed', $corner->comfortableSpeed(), $pack),
+            'speed_mps' => round($corner->speed, 3),
+            'inner_clearance_m' => $corner->kerbGap === null ? null : round($corner->kerbGap, 3),
+            'outer_clearance_m' => $outer === null ? null : round($outer, 3),
+            'cut_in_m' => round($corner->cutIn(), 3),
+            'swept_width_m' => round($corner->sweptWidth(), 3),
+            'steer_from_m' => round($corner->steerAt(), 2),
+            'straighten_deg' => round($corner->straightenWith() * $degrees, 1),
+        ], [
+            new Assumption('wheelbase', $chassis->wheelbase, 'm', $input->has('wheelbase') ? Source::given() : Source::assumed()),
+            new Assumption('steering ratio', $chassis->steeringRatio, '', $input->has('steering_ratio') ? Source::given() : Source::assumed()),
+            new Assumption('turning circle, kerb to kerb', $chassis->turningCircle, 'm', Source::assumed()),
+            new Assumption('turns taught for a right-angle corner on the kerb’s side', '0.5 to 0.75', '', Source::commonPractice()),
+            new Assumption('time to turn the wheel, and to bring it back', Corner::WHEEL_S, 's', Source::assumed()),
+            new Assumption('comfortable sideways acceleration', Corner::COMFORTABLE_SIDEWAYS, 'm/s2', Source::assumed()),
+            ...CommonFields::defaults($input, CommonFields::default('angle_deg', 90.0)),
+        ], [
+            ...($asked !== null && $asked > $corner->comfortableSpeed() + 1e-9 ? [new Warning('too-fast-for-the-corner', 'Faster than is comfortable round this radius: reckoned at the comfortable speed.', ['sideways_mps2' => round($asked ** 2 / $corner->radius, 2)])] : []),
+            ...($outer !== null && $outer < 0.0 ? [new Warning('outside-the-lane', 'The outer front corner leaves the lane: begin further out, or slower and tighter.', ['outside_m' => round(-$outer, 3)])] : []),
+        ]);
+    }
+
+    private static function chassis(Values $input): Chassis
+    {
+        $of = VehicleField::read($input)->chassis;
+        $wheelbase = $input->distance('wheelbase')?->inMetres();
+        if ($wheelbase === null && ! $input->has('steering_ratio')) {
+            return $of;
+        }
+        // Another wheelbase with the same lock of the front wheels: the turning circle grows with it.
+        $circle = $of->turningCircle * ($wheelbase ?? $of->wheelbase) / $of->wheelbase;
+
+        return Chassis::of($wheelbase ?? $of->wheelbase, $of->width, $of->frontOverhang, $of->rearOverhang, $of->height, $input->number('steering_ratio') ?? $of->steeringRatio, $circle, $of->track);
+    }
+
+    private static function corner(Values $input, Chassis $chassis): Corner
+    {
+        $angle = ($input->number('angle_deg') ?? 90.0) * M_PI / 180.0;
+        $speed = $input->speed('speed')?->inMetresPerSecond();
+        $radius = $input->distance('radius')?->inMetres();
+        $kerb = $input->distance('kerb_radius')?->inMetres();
+        if ($radius !== null && $kerb !== null) {
+            throw BadInput::field('kerb_radius_m', 'must not be given beside a radius.');
+        }
+        if ($kerb !== null) {
+            return Corner::alongKerb($chassis, $kerb, $input->distance('kerb_gap')?->inMetres() ?? 0.5, $angle, $speed);
+        }
+
+        return Corner::of($chassis, $radius ?? throw BadInput::field('radius_m', 'is missing (or kerb_radius_m).'), $angle, $speed);
+    }
+}

@@ -1,0 +1,190 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Motion;
+
+use NobleTurn\Core\Vehicle\Unit;
+
+/**
+ * Where every unit of a vehicle goes when its front axle follows a path slowly and forwards: each axle is drawn by the
+ * point before it (the tractrix). Between two points of the path the drawing point moves straight, for which the tractrix
+ * has a closed form: with psi the angle from heading to movement, tan(psi'/2) = tan(psi/2) exp(-d / L). What error there
+ * is comes from cutting the path into straight pieces and shrinks with the square of the step.
+ */
+final readonly class SweptPath
+{
+    /**
+     * @param  non-empty-list<Unit>  $units
+     * @param  non-empty-list<non-empty-list<array{float, float, float}>>  $frames  for each point of the path, for each
+     *                                                                              unit: its rear axle's middle and heading
+     */
+    private function __construct(public array $units, public Path $path, public array $frames)
+    {
+    }
+
+    /** @param  non-empty-list<Unit>  $units  all in line with the beginning of the path */
+    public static function along(Path $path, array $units): self
+    {
+        $points = $path->points;
+        $next = $points[1] ?? [$points[0][0] + 1.0, $points[0][1]];
+        $heading = atan2($next[1] - $points[0][1], $next[0] - $points[0][0]);
+        $headings = array_fill(0, count($units), $heading);
+        $before = self::inLine($units, $points[0], $heading);
+        $frames = [];
+        foreach ($points as $point) {
+            $drawn = $point;
+            $frame = [];
+            foreach ($units as $i => $unit) {
+                $headings[$i] = self::drawn($headings[$i], $before[$i], $drawn, $unit->wheelbase);
+                $before[$i] = $drawn;
+                $rear = [$drawn[0] - $unit->wheelbase * cos($headings[$i]), $drawn[1] - $unit->wheelbase * sin($headings[$i])];
+                $frame[] = [$rear[0], $rear[1], $headings[$i]];
+                $drawn = [$rear[0] - $unit->hitchOffset * cos($headings[$i]), $rear[1] - $unit->hitchOffset * sin($headings[$i])];
+            }
+            $frames[] = $frame;
+        }
+
+        return new self($units, $path, $frames);
+    }
+
+    /**
+     * Radius of each rear axle's middle after a long time on a circle, or null where the coupling's circle is too small
+     * for the unit: R_rear^2 = R_front^2 - L^2, and for the coupling R_hitch^2 = R_rear^2 + h^2.
+     *
+     * @param  non-empty-list<Unit>  $units
+     * @return list<?float>
+     */
+    public static function steadyRadii(array $units, float $radius): array
+    {
+        $radii = [];
+        $squared = $radius ** 2;
+        foreach ($units as $unit) {
+            $squared -= $unit->wheelbase ** 2;
+            $radii[] = $squared > 0.0 ? sqrt($squared) : null;
+            $squared += $unit->hitchOffset ** 2;
+        }
+
+        return $radii;
+    }
+
+    /**
+     * The corners of a unit's body in a frame: front left, front right, rear right, rear left.
+     *
+     * @param  array{float, float, float}  $pose
+     * @return array{array{float, float}, array{float, float}, array{float, float}, array{float, float}}
+     */
+    public static function corners(Unit $unit, array $pose): array
+    {
+        [$x, $y, $heading] = $pose;
+        [$cos, $sin, $half] = [cos($heading), sin($heading), $unit->width / 2.0];
+        [$front, $rear] = [$unit->wheelbase + $unit->frontOverhang, -$unit->rearOverhang];
+
+        return [
+            [$x + $front * $cos - $half * $sin, $y + $front * $sin + $half * $cos],
+            [$x + $front * $cos + $half * $sin, $y + $front * $sin - $half * $cos],
+            [$x + $rear * $cos + $half * $sin, $y + $rear * $sin - $half * $cos],
+            [$x + $rear * $cos - $half * $sin, $y + $rear * $sin + $half * $cos],
+        ];
+    }
+
+    /**
+     * How far the last axle's middle runs from the path, at each of its points, m.
+     *
+     * @return non-empty-list<float>
+     */
+    public function offTracking(): array
+    {
+        $points = $this->path->points;
+        $last = count($this->units) - 1;
+        $off = [];
+        $at = 0;
+        foreach ($this->frames as $frame) {
+            [$x, $y] = $frame[$last];
+            $distance = static fn (int $i): float => ($points[$i][0] - $x) ** 2 + ($points[$i][1] - $y) ** 2;
+            while (isset($points[$at + 1]) && $distance($at + 1) <= $distance($at)) {
+                $at++;
+            }
+            $off[] = self::distanceToPolyline($points, $at, $x, $y);
+        }
+
+        return $off;
+    }
+
+    /** How far a rear corner swings out beyond the line its side ran on, m: over the first right angle of the turn. */
+    public function tailSwing(): float
+    {
+        $swing = 0.0;
+        foreach ($this->units as $i => $unit) {
+            $first = $this->frames[0][$i];
+            [$cos, $sin] = [cos($first[2]), sin($first[2])];
+            foreach ($this->frames as $frame) {
+                if (abs($frame[$i][2] - $first[2]) > M_PI_2) {
+                    break;
+                }
+                foreach (array_slice(self::corners($unit, $frame[$i]), 2) as $corner) {
+                    $aside = -($corner[0] - $first[0]) * $sin + ($corner[1] - $first[1]) * $cos;
+                    // Out is away from the turn: the heading says to which side that goes.
+                    $out = $frame[$i][2] >= $first[2] ? -$aside : $aside;
+                    $swing = max($swing, $out - $unit->width / 2.0);
+                }
+            }
+        }
+
+        return $swing;
+    }
+
+    /**
+     * @param  non-empty-list<Unit>  $units
+     * @param  array{float, float}  $front
+     * @return non-empty-list<array{float, float}> where each unit is drawn, all of them in one line
+     */
+    private static function inLine(array $units, array $front, float $heading): array
+    {
+        $drawn = [];
+        $back = 0.0;
+        foreach ($units as $unit) {
+            $drawn[] = [$front[0] - $back * cos($heading), $front[1] - $back * sin($heading)];
+            $back += $unit->wheelbase + $unit->hitchOffset;
+        }
+
+        return $drawn;
+    }
+
+    /**
+     * @param  array{float, float}  $from
+     * @param  array{float, float}  $to
+     */
+    private static function drawn(float $heading, array $from, array $to, float $wheelbase): float
+    {
+        $moved = hypot($to[0] - $from[0], $to[1] - $from[1]);
+        if ($moved < 1e-12) {
+            return $heading;
+        }
+        $direction = atan2($to[1] - $from[1], $to[0] - $from[0]);
+        $psi = fmod($direction - $heading, 2.0 * M_PI);
+        $psi -= 2.0 * M_PI * round($psi / (2.0 * M_PI));
+
+        return $heading + $psi - 2.0 * atan(tan($psi / 2.0) * exp(-$moved / $wheelbase));
+    }
+
+    /** @param  non-empty-list<array{float, float}>  $points */
+    private static function distanceToPolyline(array $points, int $at, float $x, float $y): float
+    {
+        $least = INF;
+        foreach ([$at - 1, $at] as $i) {
+            if (! isset($points[$i], $points[$i + 1])) {
+                continue;
+            }
+            [$ax, $ay] = $points[$i];
+            [$dx, $dy] = [$points[$i + 1][0] - $ax, $points[$i + 1][1] - $ay];
+            $length = $dx ** 2 + $dy ** 2;
+            $t = $length > 0.0 ? min(1.0, (($x - $ax) * $dx + ($y - $ay) * $dy) / $length) : 0.0;
+            // Before the first point the path is taken to have come straight.
+            $t = $i === 0 ? $t : max(0.0, $t);
+            $least = min($least, hypot($ax + $t * $dx - $x, $ay + $t * $dy - $y));
+        }
+
+        return $least;
+    }
+}

@@ -1,0 +1,132 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Vehicle;
+
+use NobleTurn\Core\Motion\Path;
+use NobleTurn\Core\Motion\SweptPath;
+use NobleTurn\Core\Place\Bend;
+
+/** A line through a bend for the front axle's middle - how far out, where to begin, how tight - and the room it leaves. */
+final readonly class BendLine
+{
+    private const STEP = 0.25;
+
+    /** Straight before and after the bend, m: longer than any combination. */
+    private const LEAD = 25.0;
+
+    /** Each of the three choices is narrowed down this often, by turns. */
+    private const ROUNDS = 3;
+
+    private function __construct(
+        /** Front axle's middle from the inner kerb, before and after, m. */
+        public float $entryFromKerb,
+        public float $exitFromKerb,
+        public float $radius,
+        /** Front axle past the beginning of the kerb's curve when it starts to turn, m; negative before it. */
+        public float $beginAt,
+        public float $spareInside,
+        public float $spareOutside,
+        public SweptPath $swept,
+    ) {
+    }
+
+    public function spare(): float
+    {
+        return min($this->spareInside, $this->spareOutside);
+    }
+
+    /**
+     * The line that leaves most room on its tighter side.
+     *
+     * @param  non-empty-list<Unit>  $units
+     * @param  float  $leastRadius  the smallest the front axle's middle can follow, m
+     */
+    public static function best(array $units, Bend $bend, float $leastRadius): self
+    {
+        $half = $units[0]->width / 2.0;
+        $ranges = [
+            [$half, max($half, $bend->entryWidth - $half)],
+            [$half, max($half, $bend->exitWidth - $half)],
+            [$leastRadius, max($leastRadius + 1.0, 3.0 * ($bend->kerbRadius + max($bend->entryWidth, $bend->exitWidth)))],
+        ];
+        $choice = [$ranges[0][1], ($ranges[1][0] + $ranges[1][1]) / 2.0, ($ranges[2][0] + $ranges[2][1]) / 3.0];
+        $spare = static fn (array $at): float => self::at($units, $bend, $at[0], $at[1], $at[2])->spare();
+        for ($round = 0; $round < self::ROUNDS; $round++) {
+            foreach ([2, 0, 1] as $which) {
+                $choice[$which] = self::climb(static function (float $value) use ($choice, $which, $spare): float {
+                    $choice[$which] = $value;
+
+                    return $spare($choice);
+                }, $ranges[$which][0], $ranges[$which][1]);
+            }
+        }
+
+        return self::at($units, $bend, $choice[0], $choice[1], $choice[2]);
+    }
+
+    /** @param  non-empty-list<Unit>  $units */
+    public static function at(array $units, Bend $bend, float $entryFromKerb, float $exitFromKerb, float $radius): self
+    {
+        $angle = $bend->angle;
+        $centreY = $radius - $bend->kerbRadius - $entryFromKerb;
+        $begin = ($bend->kerbRadius + $exitFromKerb - $radius + cos($angle) * $centreY) / sin($angle);
+        $path = Path::of([['length' => self::LEAD], ['radius' => $radius, 'angle' => $angle], ['length' => self::LEAD]], self::STEP)
+            ->moved($begin - self::LEAD, -$bend->kerbRadius - $entryFromKerb);
+        $swept = SweptPath::along($path, $units);
+        [$inside, $outside] = [INF, INF];
+        foreach ($swept->frames as $frame) {
+            foreach ($units as $i => $unit) {
+                foreach (self::probes($unit, $frame[$i]) as [$x, $y]) {
+                    $inside = min($inside, $bend->inside($x, $y));
+                    $outside = min($outside, $bend->outside($x, $y));
+                }
+            }
+        }
+
+        return new self($entryFromKerb, $exitFromKerb, $radius, $begin, $inside, $outside, $swept);
+    }
+
+    /**
+     * Corners and the inner side, where a kerb is touched first.
+     *
+     * @param  array{float, float, float}  $pose
+     * @return list<array{float, float}>
+     */
+    private static function probes(Unit $unit, array $pose): array
+    {
+        $corners = SweptPath::corners($unit, $pose);
+        $probes = $corners;
+        foreach ([0.2, 0.4, 0.6, 0.8] as $share) {
+            $probes[] = [$corners[0][0] + ($corners[3][0] - $corners[0][0]) * $share, $corners[0][1] + ($corners[3][1] - $corners[0][1]) * $share];
+        }
+
+        return $probes;
+    }
+
+    /**
+     * Where a function with one top is highest, by the golden section, to about 1 % of the range.
+     *
+     * @param  callable(float): float  $height
+     */
+    private static function climb(callable $height, float $low, float $high): float
+    {
+        $golden = (sqrt(5.0) - 1.0) / 2.0;
+        [$a, $b] = [$high - $golden * ($high - $low), $low + $golden * ($high - $low)];
+        [$ha, $hb] = [$height($a), $height($b)];
+        for ($i = 0; $i < 9; $i++) {
+            if ($ha >= $hb) {
+                [$high, $b, $hb] = [$b, $a, $ha];
+                $a = $high - $golden * ($high - $low);
+                $ha = $height($a);
+            } else {
+                [$low, $a, $ha] = [$a, $b, $hb];
+                $b = $low + $golden * ($high - $low);
+                $hb = $height($b);
+            }
+        }
+
+        return $ha >= $hb ? $a : $b;
+    }
+}

@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Vehicle;
+
+use NobleTurn\Core\Fault\BadInput;
+
+/**
+ * A corner driven at one radius of the rear axle's middle: how much wheel, when to begin and when to straighten.
+ * Places are metres the front bumper is past the point where the kerb begins to curve; negative before it.
+ */
+final readonly class Corner
+{
+    /** Turning the wheel to where it stays for the corner, and back, each take this long, s (assumed). */
+    public const WHEEL_S = 1.5;
+
+    /** Sideways acceleration that still feels comfortable, m/s2 (assumed, range 2 to 3). */
+    public const COMFORTABLE_SIDEWAYS = 2.5;
+
+    private function __construct(
+        public Chassis $chassis,
+        /** Of the rear axle's middle, m. */
+        public float $radius,
+        public float $angle,
+        public float $speed,
+        public ?float $kerbGap,
+    ) {
+    }
+
+    /**
+     * @param  float  $radius  of the rear axle's middle, m
+     * @param  float  $angle  how far the road turns, radians
+     * @param  float  $speed  m/s; taken down to the comfortable one
+     * @param  ?float  $kerbGap  between the inner rear wheel and the kerb, m; null where there is no kerb
+     *
+     * @throws BadInput where the car cannot steer that tightly
+     */
+    public static function of(Chassis $chassis, float $radius, float $angle, ?float $speed, ?float $kerbGap = null, string $field = 'radius_m'): self
+    {
+        if ($radius < $chassis->minimumRadius() - 1e-9) {
+            throw BadInput::field($field, sprintf('is tighter than this vehicle steers: the middle of its rear axle turns on %.1f m at the least.', $chassis->minimumRadius()));
+        }
+        $comfortable = sqrt(self::COMFORTABLE_SIDEWAYS * $radius);
+
+        return new self($chassis, $radius, $angle, min($speed ?? $comfortable, $comfortable), $kerbGap);
+    }
+
+    /** Along a kerb: the inner rear wheel keeps its gap to it. */
+    public static function alongKerb(Chassis $chassis, float $kerbRadius, float $kerbGap, float $angle, ?float $speed): self
+    {
+        return self::of($chassis, $kerbRadius + $kerbGap + $chassis->track / 2.0, $angle, $speed, $kerbGap, 'kerb_radius_m');
+    }
+
+    public function comfortableSpeed(): float
+    {
+        return sqrt(self::COMFORTABLE_SIDEWAYS * $this->radius);
+    }
+
+    /** Turns of the hand wheel held through the corner. */
+    public function turns(): float
+    {
+        return $this->chassis->handWheelAngle($this->radius) / (2.0 * M_PI);
+    }
+
+    /** The rear axle reaches the curve when the bumper is this far past its beginning; half the wheel's time comes before. */
+    public function steerAt(): float
+    {
+        return $this->chassis->wheelbase + $this->chassis->frontOverhang - $this->speed * self::WHEEL_S / 2.0;
+    }
+
+    /** Heading still to turn when the wheel begins to come back, radians. */
+    public function straightenWith(): float
+    {
+        return min($this->angle, $this->speed * self::WHEEL_S / 2.0 / $this->radius);
+    }
+
+    /** Room the body sweeps between its inner side at the rear axle and its outer front corner, m. */
+    public function sweptWidth(): float
+    {
+        return $this->chassis->outerRadius($this->radius) - ($this->radius - $this->chassis->width / 2.0);
+    }
+
+    /** How much nearer to the kerb the rear wheels run than the front ones, m. */
+    public function cutIn(): float
+    {
+        return hypot($this->radius, $this->chassis->wheelbase) - $this->radius;
+    }
+}

@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Vehicle;
+
+use NobleTurn\Core\Quantity\Gradient;
+use NobleTurn\Core\Quantity\Speed;
+
+/** The gear for a speed, a hill and a purpose, with the reason. */
+final readonly class GearChoice
+{
+    /** A cruising gear must still have this much acceleration in hand, m/s2 (assumed). */
+    private const IN_HAND = 0.15;
+
+    /** A pulling gear is left well before the red line, and a cruising gear turns at least this fast: shares of it (assumed). */
+    private const MOST_OF_RED_LINE = 0.8;
+
+    private const LEAST_OF_RED_LINE = 0.27;
+
+    private const SLIP_GAIN_MPH = 20.0;
+
+    private function __construct(public Purpose $purpose, public int $gear, public string $reason, public float $acceleration)
+    {
+    }
+
+    public static function for(Vehicle $vehicle, Purpose $purpose, Speed $speed, Gradient $gradient): self
+    {
+        $performance = new Performance($vehicle);
+        $top = $vehicle->gearbox->topGear();
+        [$gear, $reason] = match ($purpose) {
+            Purpose::Creep => [1, 'first: below what second can turn freely, with the clutch or the converter doing the rest'],
+            Purpose::Cruise => self::cruise($performance, $top, $speed, $gradient, self::LEAST_OF_RED_LINE * $vehicle->engine->redLineRpm),
+            Purpose::Pull => self::strongest($performance, $top, $speed, $speed, $gradient),
+            Purpose::SlipRoad => self::strongest($performance, $top, $speed, Speed::ofMetresPerSecond($speed->inMetresPerSecond() + Speed::ofMilesPerHour(self::SLIP_GAIN_MPH)->inMetresPerSecond()), $gradient),
+        };
+
+        return new self($purpose, $gear, $reason, $performance->acceleration($speed, $gear, $gradient));
+    }
+
+    /** @return array{int, string} */
+    private static function cruise(Performance $performance, int $top, Speed $speed, Gradient $gradient, float $leastRpm): array
+    {
+        for ($gear = $top; $gear > 1; $gear--) {
+            if ($performance->rpm($speed, $gear) >= $leastRpm && ! $performance->labours($speed, $gear) && ! $performance->overRevs($speed, $gear) && $performance->acceleration($speed, $gear, $gradient) >= self::IN_HAND) {
+                return [$gear, 'the highest that turns freely and does not lose speed here'];
+            }
+        }
+
+        return [1, 'the only one that holds this speed here'];
+    }
+
+    /**
+     * The gear with most acceleration over the span, among those that reach its end below the red line.
+     *
+     * @return array{int, string}
+     */
+    private static function strongest(Performance $performance, int $top, Speed $from, Speed $to, Gradient $gradient): array
+    {
+        $best = null;
+        $most = -INF;
+        // First is for setting off: not taken where second turns freely.
+        $lowest = $top > 1 && ! $performance->labours($from, 2) ? 2 : 1;
+        for ($gear = $top; $gear >= $lowest; $gear--) {
+            if ($to->inMetresPerSecond() > self::MOST_OF_RED_LINE * $performance->topSpeed($gear)->inMetresPerSecond()) {
+                break;
+            }
+            $weakest = min($performance->acceleration($from, $gear, $gradient), $performance->acceleration($to, $gear, $gradient));
+            if ($weakest > $most && ! $performance->labours($from, $gear)) {
+                [$best, $most] = [$gear, $weakest];
+            }
+        }
+
+        return $best === null
+            ? [$top, 'the highest there is: no gear reaches the end of this below the red line']
+            : [$best, 'pulls hardest from beginning to end without racing the engine'];
+    }
+}
