@@ -67,6 +67,9 @@ function benchCore(): void
     $cases = [
         'stopping' => ['stopping', ['speed_mph' => 30]],
         'following' => ['following', ['speed_mph' => 50, 'gap_s' => 3.2, 'surface' => 'wet']],
+        'engine: gear table' => ['engine', ['speed_mph' => 30, 'from_gear' => 2, 'to_gear' => 3]],
+        'swept path: articulated, roundabout, 1 cm' => ['swept-path', ['vehicle' => 'articulated-lorry', 'step_m' => 0.01, 'path' => ['pieces' => [['length_m' => 20], ['radius_m' => 20, 'angle_deg' => -40], ['radius_m' => 14, 'angle_deg' => 180], ['radius_m' => 20, 'angle_deg' => -40], ['length_m' => 20]]]]],
+        'swept path: best line through a bend' => ['swept-path', ['vehicle' => 'articulated-lorry', 'bend' => ['kerb_radius_m' => 8, 'entry_width_m' => 4, 'exit_width_m' => 7.3]]],
         'approach: emerge right at 30' => ['approach', ['routine' => 'emerge-right', 'limit_mph' => 30]],
         'approach: no room, speed has to be found' => ['approach', ['routine' => 'turn-left', 'limit_mph' => 30, 'room_m' => 60]],
         'approach: sweep of 60' => ['approach', ['routine' => 'emerge-right', 'limit_mph' => 30, 'sweep' => ['field' => 'speed_mph', 'from' => 5, 'to' => 64, 'step' => 1]]],
@@ -145,6 +148,11 @@ function benchServer(string $base): void
         'page: Lesson' => ['GET', "/api/lessons/{$lesson}", null],
         'page: Learners' => ['GET', '/api/learners', null],
         "page: Learner with {$learners[0]['lessons_done']} lessons" => ['GET', "/api/learners/{$learners[0]['id']}", null],
+        'bench: gears' => ['POST', '/api/compute/engine', ['sweep' => ['field' => 'speed_mph', 'from' => 2, 'to' => 70, 'step' => 2]]],
+        'bench: steering' => ['POST', '/api/compute/steering', ['kerb_radius_m' => 6, 'lane_width_m' => 3.65]],
+        'bench: reversing' => ['POST', '/api/compute/reverse', ['exercise' => 'bay']],
+        'bench: clearance' => ['POST', '/api/compute/clearance', ['vehicle_height_m' => 4, 'sign_height_m' => 4.2]],
+        'bench: long vehicle, best line' => ['POST', '/api/compute/swept-path', ['vehicle' => 'articulated-lorry', 'bend' => ['kerb_radius_m' => 8, 'entry_width_m' => 4, 'exit_width_m' => 7.3]]],
         'page: Places' => ['GET', '/api/places', null],
         'page: Routines' => ['GET', '/api/routines', null],
     ];

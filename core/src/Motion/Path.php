@@ -10,8 +10,11 @@ namespace NobleTurn\Core\Motion;
  */
 final readonly class Path
 {
-    /** @param  non-empty-list<array{float, float}>  $points */
-    private function __construct(public array $points)
+    /**
+     * @param  non-empty-list<array{float, float}>  $points
+     * @param  float  $heading  in which it sets out, radians
+     */
+    private function __construct(public array $points, public float $heading)
     {
     }
 
@@ -45,13 +48,13 @@ final readonly class Path
             [$x, $y] = $points[count($points) - 1];
         }
 
-        return new self($points);
+        return new self($points, 0.0);
     }
 
     /**
      * Through given points, in straight lines.
      *
-     * @param  non-empty-list<array{float, float}>  $corners  at least two, no two the same in a row
+     * @param  list<array{float, float}>  $corners  at least two, no two the same in a row
      */
     public static function through(array $corners, float $step): self
     {
@@ -64,12 +67,12 @@ final readonly class Path
             }
         }
 
-        return new self($points);
+        return new self($points, atan2($corners[1][1] - $corners[0][1], $corners[1][0] - $corners[0][0]));
     }
 
     /** The same path moved. */
     public function moved(float $dx, float $dy): self
     {
-        return new self(array_map(static fn (array $point): array => [$point[0] + $dx, $point[1] + $dy], $this->points));
+        return new self(array_map(static fn (array $point): array => [$point[0] + $dx, $point[1] + $dy], $this->points), $this->heading);
     }
 }

@@ -27,10 +27,8 @@ final readonly class SweptPath
     public static function along(Path $path, array $units): self
     {
         $points = $path->points;
-        $next = $points[1] ?? [$points[0][0] + 1.0, $points[0][1]];
-        $heading = atan2($next[1] - $points[0][1], $next[0] - $points[0][0]);
-        $headings = array_fill(0, count($units), $heading);
-        $before = self::inLine($units, $points[0], $heading);
+        $headings = array_fill(0, count($units), $path->heading);
+        $before = self::inLine($units, $points[0], $path->heading);
         $frames = [];
         foreach ($points as $point) {
             $drawn = $point;

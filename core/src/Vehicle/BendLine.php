@@ -51,8 +51,8 @@ final readonly class BendLine
             [$half, max($half, $bend->exitWidth - $half)],
             [$leastRadius, max($leastRadius + 1.0, 3.0 * ($bend->kerbRadius + max($bend->entryWidth, $bend->exitWidth)))],
         ];
-        $choice = [$ranges[0][1], ($ranges[1][0] + $ranges[1][1]) / 2.0, ($ranges[2][0] + $ranges[2][1]) / 3.0];
         $spare = static fn (array $at): float => self::at($units, $bend, $at[0], $at[1], $at[2])->spare();
+        $choice = self::start($ranges, $spare);
         for ($round = 0; $round < self::ROUNDS; $round++) {
             foreach ([2, 0, 1] as $which) {
                 $choice[$which] = self::climb(static function (float $value) use ($choice, $which, $spare): float {
@@ -64,6 +64,34 @@ final readonly class BendLine
         }
 
         return self::at($units, $bend, $choice[0], $choice[1], $choice[2]);
+    }
+
+    /**
+     * The best of a few spread over the ranges: the three choices hang together, and climbing one at a time needs a good
+     * beginning.
+     *
+     * @param  array{array{float, float}, array{float, float}, array{float, float}}  $ranges
+     * @param  callable(array{float, float, float}): float  $spare
+     * @return array{float, float, float}
+     */
+    private static function start(array $ranges, callable $spare): array
+    {
+        $best = null;
+        $most = -INF;
+        $within = static fn (int $which, float $share): float => $ranges[$which][0] + ($ranges[$which][1] - $ranges[$which][0]) * $share;
+        foreach ([0.5, 0.95] as $in) {
+            foreach ([0.25, 0.6, 0.95] as $out) {
+                foreach ([0.02, 0.15, 0.3, 0.5, 0.75] as $radius) {
+                    $choice = [$within(0, $in), $within(1, $out), $within(2, $radius)];
+                    $here = $spare($choice);
+                    if ($best === null || $here > $most) {
+                        [$best, $most] = [$choice, $here];
+                    }
+                }
+            }
+        }
+
+        return $best;
     }
 
     /** @param  non-empty-list<Unit>  $units */

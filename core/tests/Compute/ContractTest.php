@@ -12,6 +12,17 @@ const LEAST = [
     'stopping' => ['pack' => 'gb', 'speed_mph' => 30],
     'following' => ['pack' => 'gb', 'speed_mph' => 50, 'gap_s' => 3.2, 'surface' => 'wet'],
     'approach' => ['pack' => 'gb', 'routine' => 'emerge-right', 'limit_mph' => 30, 'control' => 'give-way', 'view' => 'open'],
+    'engine' => ['tyre' => '195/65R15', 'final_drive' => 4.06, 'ratios' => [3.6, 1.95, 1.3, 0.97, 0.78], 'speed_mph' => 30, 'from_gear' => 2, 'to_gear' => 3],
+    'steering' => ['wheelbase_m' => 2.6, 'steering_ratio' => 15.5, 'radius_m' => 8],
+    'swept-path' => ['units' => [['wheelbase_m' => 3.8, 'front_overhang_m' => 1.4, 'rear_overhang_m' => 0.9, 'width_m' => 2.5, 'hitch_offset_m' => -0.6], ['wheelbase_m' => 7.7, 'rear_overhang_m' => 3.3, 'width_m' => 2.55]], 'path' => ['radius_m' => 12.5, 'angle_deg' => 90]],
+    'reverse' => ['pack' => 'gb', 'exercise' => 'pull-up-right-reverse', 'distance_m' => 9, 'kerb_gap_m' => 0.3, 'angle_deg' => 2],
+    'clearance' => ['vehicle_height_m' => 4.2, 'sign_height_ft_in' => "13'9\""],
+];
+
+/** A field of each tool that can be swept, with values. */
+const SWEPT = [
+    'stopping' => ['speed_mph', 10, 40, 10], 'following' => ['speed_mph', 10, 40, 10], 'approach' => ['speed_mph', 10, 40, 10], 'engine' => ['speed_mph', 10, 40, 10],
+    'steering' => ['radius_m', 5, 20, 5], 'swept-path' => ['step_m', 0.2, 0.8, 0.2], 'reverse' => ['angle_deg', -2, 4, 2], 'clearance' => ['vehicle_height_m', 3, 4.5, 0.5],
 ];
 
 /** Through JSON and back as a JSON library reads it: what a caller from outside would hold. */
@@ -50,12 +61,13 @@ it('answers the least calls as they stand, and says what it filled in', function
 
 it('answers as its schema says, single and swept', function (string $tool): void {
     $schemas = Schemas::of(Toolbox::tool($tool));
-    $sweep = array_diff_key(LEAST[$tool], ['speed_mph' => null]) + ['sweep' => ['field' => 'speed_mph', 'from' => 10, 'to' => 40, 'step' => 10]];
+    [$field, $from, $to, $step] = SWEPT[$tool];
+    $sweep = array_diff_key(LEAST[$tool], [$field => null]) + ['sweep' => ['field' => $field, 'from' => $from, 'to' => $to, 'step' => $step]];
     expect(fitsSchema(LEAST[$tool], $schemas['input']))->toBeTrue()
         ->and(fitsSchema($sweep, $schemas['input']))->toBeTrue()
         ->and(fitsSchema(Toolbox::run($tool, LEAST[$tool]), $schemas['output']))->toBeTrue();
     $answer = Toolbox::run($tool, $sweep);
-    expect(array_column($answer['answers'], 'at'))->toBe([10.0, 20.0, 30.0, 40.0])
+    expect(array_column($answer['answers'], 'at'))->toEqualWithDelta([$from, $from + $step, $from + 2 * $step, $to], 1e-9)
         ->and(fitsSchema($answer, $schemas['output']))->toBeTrue();
 })->with(array_keys(LEAST));
 

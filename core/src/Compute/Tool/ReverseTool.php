@@ -79,6 +79,7 @@ final class ReverseTool implements Tool
             ]],
             'control' => Out::text('what holds the pace'),
             'looks' => Out::list(['enum' => ['ahead', 'interior', 'left-mirror', 'right-mirror', 'left-shoulder', 'right-shoulder', 'rear']], 'before moving, in this order; then mainly to the rear'),
+            'car' => CarShape::schema(),
         ];
     }
 
@@ -94,6 +95,7 @@ final class ReverseTool implements Tool
             ...$body,
             'control' => self::control($input, $vehicle),
             'looks' => self::looks($pack, $exercise),
+            'car' => CarShape::of($vehicle->chassis),
         ], [
             new Assumption('pace', $pace, 'm/s', $input->has('speed') ? Source::given() : Source::assumed()),
             new Assumption('order of looks', 'all round before moving', '', Source::commonPractice()),

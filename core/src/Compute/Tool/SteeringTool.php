@@ -72,6 +72,7 @@ final class SteeringTool implements Tool
             'swept_width_m' => Out::number('room from inner side to outer front corner'),
             'steer_from_m' => Out::number('front bumper past the beginning of the kerb’s curve when the wheel starts to turn; negative before it'),
             'straighten_deg' => Out::number('heading still to turn when the wheel begins to come back'),
+            'car' => CarShape::schema(),
         ];
     }
 
@@ -106,6 +107,7 @@ final class SteeringTool implements Tool
             'swept_width_m' => round($corner->sweptWidth(), 3),
             'steer_from_m' => round($corner->steerAt(), 2),
             'straighten_deg' => round($corner->straightenWith() * $degrees, 1),
+            'car' => CarShape::of($chassis),
         ], [
             new Assumption('wheelbase', $chassis->wheelbase, 'm', $input->has('wheelbase') ? Source::given() : Source::assumed()),
             new Assumption('steering ratio', $chassis->steeringRatio, '', $input->has('steering_ratio') ? Source::given() : Source::assumed()),

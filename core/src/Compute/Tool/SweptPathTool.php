@@ -245,6 +245,9 @@ final class SweptPathTool implements Tool
         }
         $in = $kerbs->distance('inner_radius')?->inMetres();
         $out = $kerbs->distance('outer_radius')?->inMetres();
+        if ($in === null && $out === null) {
+            throw BadInput::field('kerbs', 'must name an inner or an outer radius.');
+        }
 
         return [$in === null ? null : $inner - $in, $out === null ? null : $out - $outer];
     }

@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+use NobleTurn\Core\Motion\Path;
+use NobleTurn\Core\Motion\SweptPath;
+use NobleTurn\Core\Quantity\Gradient;
+use NobleTurn\Core\Quantity\Speed;
+use NobleTurn\Core\Tests\Ask;
+use NobleTurn\Core\Vehicle\Corner;
+use NobleTurn\Core\Vehicle\DemoVehicles;
+use NobleTurn\Core\Vehicle\Performance;
+use NobleTurn\Core\Vehicle\Tyre;
+use NobleTurn\Core\Vehicle\Unit;
+
+it('takes a lorry tyre with a half inch in its rim', function (): void {
+    // Arithmetic of the ISO marking: 22.5 x 25.4 + 2 x 315 x 0.70 = 1012.5 mm across.
+    expect(Tyre::fromMarking('315/70R22.5')->circumferenceInMetres())->toEqualWithDelta(M_PI * 1.0125, 1e-9);
+});
+
+it('finds the shift tables worked by hand, and says where the feel rules clash', function (): void {
+    $box = ['tyre' => '195/65R15', 'final_drive' => 4.06, 'ratios' => [3.6, 1.95, 1.3, 0.97, 0.78]];
+    $shift = fn (float $rpm, int $from, int $to): array => Ask::tool('engine', [...$box, 'rpm' => $rpm, 'from_gear' => $from, 'to_gear' => $to]);
+    // Common practice, no source: down from 2000 add about 1000. 2000 x 1.95 / 1.3 = 3000: agrees.
+    expect($shift(2000, 3, 2)['rev_change'])->toEqualWithDelta(1000.0, 0.1)->and($shift(2000, 3, 2)['rule_of_thumb']['agrees'])->toBeTrue();
+    // From 1000 add 200 to 300 is said; the same gears ask 500: a clash, said as one.
+    expect($shift(1000, 3, 2)['rev_change'])->toEqualWithDelta(500.0, 0.1)
+        ->and($shift(1000, 3, 2)['rule_of_thumb']['agrees'])->toBeFalse()
+        ->and($shift(1000, 3, 2)['rule_of_thumb']['message'])->toContain('does not fit');
+    // Up at 4000 to about 2500: 4000 x 1.3 / 1.95 = 2667.
+    expect($shift(4000, 2, 3)['rpm_after_shift'])->toEqualWithDelta(2666.7, 0.1);
+    // A block change from fifth to second at 50 mph: 22.352 / 1.9933 x 60 x 1.95 x 4.06 = 5327.
+    $block = Ask::tool('engine', [...$box, 'speed_mph' => 50, 'from_gear' => 5, 'to_gear' => 2]);
+    expect($block['rpm_after_shift'])->toEqualWithDelta(5327, 2)->and($block['over_rev'])->toBeFalse();
+    expect(Ask::tool('engine', [...$box, 'speed_mph' => 50, 'from_gear' => 5, 'to_gear' => 1])['over_rev'])->toBeTrue();
+});
+
+it('has to give 0.49 m/s2 more up a slope of five in a hundred', function (): void {
+    // Worked by hand: g sin(atan 0.05) = 0.490 m/s2 of the mass; of the mass with everything that turns a little less.
+    $car = new Performance(DemoVehicles::byId('small-petrol-hatch'));
+    $speed = Speed::ofMilesPerHour(40);
+    $less = $car->acceleration($speed, 3, Gradient::level()) - $car->acceleration($speed, 3, Gradient::ofRiseOverRun(0.05));
+    expect($less)->toBeLessThan(0.490)->toBeGreaterThan(0.44);
+});
+
+it('takes third on a slip, also uphill, and lower gears the lower the speed', function (float $gradient): void {
+    // Common practice, no source: third pulls on a slip, also uphill.
+    $gear = fn (array $input): int => Ask::tool('engine', ['gradient' => $gradient, ...$input])['best_gear'];
+    expect($gear(['speed_mph' => 30, 'purpose' => 'slip-road']))->toBe(3)
+        ->and($gear(['speed_mph' => 3, 'purpose' => 'creep']))->toBe(1)
+        ->and($gear(['speed_mph' => 70, 'purpose' => 'cruise']))->toBeGreaterThanOrEqual(4);
+})->with([0.0, 0.05]);
+
+it('gives the radii of half, three quarters and a whole turn of the wheel', function (): void {
+    // Worked by hand from R = L / tan(turns x 360 / ratio), 2.6 m and 15.5 : 1: 12.7, 8.3 and 6.1 m.
+    foreach ([[12.65, 0.5], [8.29, 0.75], [6.05, 1.0]] as [$radius, $turns]) {
+        expect(Ask::tool('steering', ['wheelbase_m' => 2.6, 'steering_ratio' => 15.5, 'radius_m' => $radius])['turns'])->toEqualWithDelta($turns, 0.005);
+    }
+});
+
+it('steers its outer front wheel round half its turning circle at full lock', function (string $id): void {
+    $chassis = DemoVehicles::byId($id)->chassis;
+    expect(2.0 * hypot($chassis->minimumRadius() + $chassis->track / 2.0, $chassis->wheelbase))->toEqualWithDelta($chassis->turningCircle, 1e-9);
+    expect(Corner::of($chassis, $chassis->minimumRadius(), M_PI_2, null)->turns())->toBeLessThan(2.5);
+})->with(['small-petrol-hatch', 'loaded-van', 'rigid-lorry', 'articulated-lorry']);
+
+it('turns a semi-trailer of 8.135 m inside 12.5 and 5.3 m', function (): void {
+    // Published: directive 96/53/EC: 12.50 m outer, 5.30 m inner radius; the wheelbase that just does it with the
+    // kingpin 2.04 m inside the outer circle and 2.55 m of width is sqrt((12.5 - 2.04)^2 - (5.3 + 1.275)^2) = 8.135 m.
+    expect(sqrt((12.5 - 2.04) ** 2 - (5.3 + 2.55 / 2) ** 2))->toEqualWithDelta(8.135, 0.001);
+    $circle = fn (float $angle): array => Ask::tool('swept-path', ['units' => [['wheelbase_m' => 8.135, 'width_m' => 2.55]], 'path' => ['radius_m' => 10.46, 'angle_deg' => $angle]]);
+    expect($circle(540)['inner_radius_min_m'])->toEqualWithDelta(5.30, 0.02);
+    // Less than the whole circle never cuts in as far.
+    expect($circle(120)['inner_radius_min_m'])->toBeGreaterThan(5.6);
+});
+
+it('settles where the steady off-tracking formula says', function (): void {
+    // Published: WHI formula (from memory): R_inner^2 = R^2 - sum L^2 + sum h^2.
+    $units = [new Unit(3.8, 2.5, 1.4, 0.9, -0.6), new Unit(7.7, 2.55, 1.6, 3.3)];
+    $formula = sqrt(15.0 ** 2 - 3.8 ** 2 - 7.7 ** 2 + 0.6 ** 2);
+    expect(SweptPath::steadyRadii($units, 15.0)[1])->toEqualWithDelta($formula, 1e-9);
+    $swept = SweptPath::along(Path::of([['radius' => 15.0, 'angle' => 6 * M_PI]], 0.05), $units);
+    [$x, $y] = $swept->frames[count($swept->frames) - 1][1];
+    expect(hypot($x, $y - 15.0))->toEqualWithDelta($formula, 0.001);
+});
+
+it('agrees with the closed form of a single unit drawn onto a circle', function (float $wheelbase, float $radius, float $angle): void {
+    // With u = tan(psi/2), a = L/R: (u - u1)/(u - u2) = (u1/u2) exp(-sqrt(1 - a^2) s / L), u1,2 = (1 -+ sqrt(1 - a^2)) / a;
+    // the rear axle then runs on sqrt(R^2 + L^2 - 2 R L sin(psi)). Solved by hand from d psi/ds = 1/R - sin(psi)/L.
+    $a = $wheelbase / $radius;
+    $root = sqrt(1.0 - $a ** 2);
+    [$u1, $u2] = [(1.0 - $root) / $a, (1.0 + $root) / $a];
+    $q = $u1 / $u2 * exp(-$root * $radius * $angle / $wheelbase);
+    $psi = 2.0 * atan(($u1 - $q * $u2) / (1.0 - $q));
+    $expected = sqrt($radius ** 2 + $wheelbase ** 2 - 2.0 * $radius * $wheelbase * sin($psi));
+    $swept = SweptPath::along(Path::of([['radius' => $radius, 'angle' => $angle]], 0.02), [new Unit($wheelbase, 2.0)]);
+    [$x, $y] = $swept->frames[count($swept->frames) - 1][0];
+    expect(hypot($x, $y - $radius))->toEqualWithDelta($expected, 0.0005);
+})->with([[2.6, 8.0, M_PI_2], [5.2, 10.0, M_PI_2], [7.7, 12.5, 0.6], [7.7, 9.0, 2.5]]);
+
+it('reads feet and inches as signs print them', function (): void {
+    // Exact: 13 ft 9 in = 165 x 25.4 mm = 4.191 m.
+    $under = fn (float $height): array => Ask::tool('clearance', ['vehicle_height_m' => $height, 'sign_height_ft_in' => "13'9\""]);
+    expect($under(4.0)['clearance_m'])->toEqualWithDelta(0.191, 1e-9)->and($under(4.0)['verdict'])->toBe('passes')->and($under(4.0)['clearance_ft_in'])->toBe("0'7\"")
+        ->and($under(4.15)['verdict'])->toBe('within-the-margin')
+        ->and($under(4.2)['verdict'])->toBe('does-not-pass');
+});
