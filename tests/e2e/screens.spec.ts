@@ -24,6 +24,12 @@ async function screens(page: Page): Promise<Record<string, string>> {
         Routines: '/routines',
         'Routines, a turn': '/routines/turn-left',
         'Bench: approach': '/bench/approach',
+        'Bench: gears': '/bench/gears',
+        'Bench: steering': '/bench/steering',
+        'Bench: reversing': '/bench/reversing',
+        'Bench: into a bay': '/bench/reversing?exercise=bay',
+        'Bench: long vehicle': '/bench/long-vehicle',
+        'Bench: clearance': '/bench/clearance',
         Account: '/account',
         'Nothing here': '/no-such-page',
     };

@@ -38,6 +38,10 @@ test('main views', async ({ page }) => {
     await shoot(page, 'routine');
     await show(page, '/bench/approach?road={"routine":"emerge-right","limit_mph":30}&speed=20');
     await shoot(page, 'bench-20-mph');
+    for (const tool of ['gears', 'steering', 'reversing', 'long-vehicle', 'clearance']) {
+        await show(page, `/bench/${tool}`);
+        await shoot(page, `bench-${tool}`);
+    }
     await page.evaluate(() => localStorage.setItem('noble-turn.theme', 'night'));
     await show(page, `/lessons/${next.id}/plan`);
     await shoot(page, 'plan-night');

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { lazy, Suspense } from 'react';
-import { createBrowserRouter, RouterProvider } from 'react-router';
+import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
 import { get } from '@/api/client';
 import type { Session } from '@/api/types';
 import { FirstRun } from '@/areas/account/FirstRun';
@@ -18,6 +18,11 @@ const LearnerPage = lazy(() => import('@/areas/learners/LearnerPage').then((area
 const PlacesPage = lazy(() => import('@/areas/places/PlacesPage').then((area) => ({ default: area.PlacesPage })));
 const RoutinesPage = lazy(() => import('@/areas/routines/RoutinesPage').then((area) => ({ default: area.RoutinesPage })));
 const ApproachBench = lazy(() => import('@/areas/bench/ApproachBench').then((area) => ({ default: area.ApproachBench })));
+const GearsBench = lazy(() => import('@/areas/bench/GearsBench').then((area) => ({ default: area.GearsBench })));
+const SteeringBench = lazy(() => import('@/areas/bench/SteeringBench').then((area) => ({ default: area.SteeringBench })));
+const ReversingBench = lazy(() => import('@/areas/bench/ReversingBench').then((area) => ({ default: area.ReversingBench })));
+const LongVehicleBench = lazy(() => import('@/areas/bench/LongVehicleBench').then((area) => ({ default: area.LongVehicleBench })));
+const ClearanceBench = lazy(() => import('@/areas/bench/ClearanceBench').then((area) => ({ default: area.ClearanceBench })));
 const AccountPage = lazy(() => import('@/areas/account/AccountPage').then((area) => ({ default: area.AccountPage })));
 
 const page = (Page: React.ComponentType) => (
@@ -37,7 +42,13 @@ const router = createBrowserRouter([
             { path: 'places', element: page(PlacesPage) },
             { path: 'routines', element: page(RoutinesPage) },
             { path: 'routines/:code', element: page(RoutinesPage) },
+            { path: 'bench', element: <Navigate to="/bench/approach" replace /> },
             { path: 'bench/approach', element: page(ApproachBench) },
+            { path: 'bench/gears', element: page(GearsBench) },
+            { path: 'bench/steering', element: page(SteeringBench) },
+            { path: 'bench/reversing', element: page(ReversingBench) },
+            { path: 'bench/long-vehicle', element: page(LongVehicleBench) },
+            { path: 'bench/clearance', element: page(ClearanceBench) },
             { path: 'account', element: page(AccountPage) },
             { path: '*', element: <NotFound /> },
         ].map((route) => ({ errorElement: <Failed error={null} />, ...route })),

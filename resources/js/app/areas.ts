@@ -4,6 +4,6 @@ export const AREAS = [
     { to: '/learners', label: 'Learners', key: 'l' },
     { to: '/places', label: 'Places', key: 'p' },
     { to: '/routines', label: 'Routines', key: 'r' },
-    { to: '/bench/approach', label: 'Bench', key: 'b' },
+    { to: '/bench', label: 'Bench', key: 'b' },
     { to: '/account', label: 'Account', key: 'a' },
 ];

@@ -1,5 +1,6 @@
 import type { ApproachPlan } from '@/api/types';
-import { approachSpeed, metres, STATUS_WORDS } from '@/strip/words';
+import { Figures } from '@/compute/Figures';
+import { approachSpeed, metres } from '@/strip/words';
 
 const QUESTIONS: Record<string, string> = { signal: 'Signal', gears: 'Gears', t_junction: 'At the line', look: 'Looking' };
 
@@ -29,45 +30,22 @@ export function PlanNotes({ plan }: { plan: ApproachPlan }) {
                 {plan.peak_decel_mps2.toFixed(1)} m/s²
                 {plan.gear_after_line !== null && <> · on in {['first', 'second', 'third', 'fourth', 'fifth', 'sixth'][plan.gear_after_line - 1]}</>}
             </p>
-            <details className="text-sm">
-                <summary className="link min-h-12 cursor-pointer content-center font-semibold">
-                    {plan.assumptions.length} figures behind this plan, and the practice it follows
-                </summary>
-                <div className="grid gap-6 py-2 md:grid-cols-2">
-                    <table className="border-hair w-full text-left">
-                        <tbody>
-                            {plan.assumptions.map((assumption) => (
-                                <tr key={assumption.name} className="border-hair border-b align-top">
-                                    <th scope="row" className="py-1 pr-3 font-normal">
-                                        {assumption.name.replaceAll('_', ' ')}
-                                    </th>
-                                    <td className="py-1 pr-3 font-semibold whitespace-nowrap">
-                                        {String(assumption.value)} {assumption.unit}
-                                    </td>
-                                    <td className="text-quiet py-1">
-                                        {STATUS_WORDS[assumption.status]}
-                                        {assumption.source && `: ${assumption.source}`}
-                                    </td>
-                                </tr>
-                            ))}
-                        </tbody>
-                    </table>
-                    <dl className="grid content-start gap-3">
-                        {plan.practice.map((choice) => (
-                            <div key={choice.question}>
-                                <dt className="font-semibold">
-                                    {QUESTIONS[choice.question] ?? choice.question}: {choice.value.replaceAll('-', ' ')}
-                                </dt>
-                                <dd>{choice.reason}</dd>
-                            </div>
-                        ))}
-                        <div className="text-quiet">
-                            Core {plan.version.core}, rules {plan.version.pack}. Teaching aids: conditions, the law of the place and the licensed instructor’s
-                            judgement come first. Nobody works this while driving.
+            <Figures assumptions={plan.assumptions} title={`${plan.assumptions.length} figures behind this plan, and the practice it follows`}>
+                <dl className="grid content-start gap-3">
+                    {plan.practice.map((choice) => (
+                        <div key={choice.question}>
+                            <dt className="font-semibold">
+                                {QUESTIONS[choice.question] ?? choice.question}: {choice.value.replaceAll('-', ' ')}
+                            </dt>
+                            <dd>{choice.reason}</dd>
                         </div>
-                    </dl>
-                </div>
-            </details>
+                    ))}
+                    <div className="text-quiet">
+                        Core {plan.version.core}, rules {plan.version.pack}. Teaching aids: conditions, the law of the place and the licensed instructor’s
+                        judgement come first. Nobody works this while driving.
+                    </div>
+                </dl>
+            </Figures>
         </section>
     );
 }

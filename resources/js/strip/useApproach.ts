@@ -27,9 +27,9 @@ function sweep(inputs: ApproachInputs, field: 'speed_mph' | 'gradient', range: R
 }
 
 /** The answer whose swept value is nearest to the one wanted. */
-export function nearest(answers: ApproachPlan[], wanted: number): ApproachPlan | undefined {
-    const off = (answer: ApproachPlan) => Math.abs((answer.at ?? 0) - wanted);
-    return answers.reduce<ApproachPlan | undefined>((best, answer) => (best === undefined || off(answer) < off(best) ? answer : best), undefined);
+export function nearest<T extends { at?: number }>(answers: T[], wanted: number): T | undefined {
+    const off = (answer: T) => Math.abs((answer.at ?? 0) - wanted);
+    return answers.reduce<T | undefined>((best, answer) => (best === undefined || off(answer) < off(best) ? answer : best), undefined);
 }
 
 function useResting<T>(value: T): T {

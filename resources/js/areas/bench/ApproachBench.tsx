@@ -7,6 +7,7 @@ import { useSession } from '@/app/session';
 import { StretchList } from '@/places/StretchList';
 import { ROUTINE_WORDS } from '@/strip/words';
 import { Field } from '@/ui/Field';
+import { BenchNav } from './BenchPage';
 
 /** Will it fit? The approach with everything that can be asked of it; its state is the address. */
 export function ApproachBench() {
@@ -28,6 +29,7 @@ export function ApproachBench() {
     const number = (text: string) => (text === '' ? undefined : Number(text));
     return (
         <div className="grid gap-4">
+            <BenchNav />
             <header className="flex flex-wrap items-baseline gap-x-6">
                 <h1 className="text-3xl">Approach</h1>
                 <p className="text-quiet">{ROUTINE_WORDS[state.road.routine]}</p>

@@ -1,0 +1,162 @@
+import type { Assumption } from '@/api/types';
+import { flat, useAddress } from '@/app/useAddress';
+import { useSwept } from '@/compute/useCompute';
+import { Field } from '@/ui/Field';
+import { Slider } from '@/ui/Slider';
+import { Big, BenchPage, VehicleChoice } from './BenchPage';
+import { GearChart } from './GearChart';
+
+export interface EngineAnswer {
+    at?: number;
+    speed_mps: number;
+    gear: number;
+    rpm: number;
+    rpm_after_shift: number | null;
+    rev_change: number | null;
+    over_rev: boolean;
+    labours: boolean;
+    rule_of_thumb: { message: string; agrees: boolean } | null;
+    best_gear: number;
+    choices: { purpose: string; gear: number; accel_mps2: number; reason: string }[];
+    gears: {
+        gear: number;
+        rpm: number;
+        top_speed_mps: number;
+        speed_at_idle_mps: number;
+        speed_per_1000_rpm_mps: number;
+        accel_available_mps2: number;
+        engine_braking_mps2: number;
+        labours: boolean;
+        over_revs: boolean;
+    }[];
+    assumptions: Assumption[];
+    warnings: { code: string; message: string }[];
+}
+
+const address = flat({ vehicle: 'small-petrol-hatch', speed: 30, slope: 0, from: 3, to: 2 });
+const PURPOSES: Record<string, string> = { cruise: 'to hold the speed', pull: 'to pull', 'slip-road': 'on a slip road, 20 mph more', creep: 'to creep' };
+
+/** Engine speed against road speed in every gear, and what a change asks of the revs. */
+export function GearsBench() {
+    const [state, setState] = useAddress(address.read, address.write);
+    const set = (part: Partial<typeof state>) => setState((before) => ({ ...before, ...part }));
+    const many =
+        state.vehicle === 'articulated-lorry'
+            ? 12
+            : state.vehicle === 'small-electric'
+              ? 1
+              : state.vehicle === 'rigid-lorry' || state.vehicle === 'loaded-van'
+                ? 6
+                : 5;
+    const gear = (wanted: number) => Math.min(many, Math.max(1, wanted));
+    const inputs = { vehicle: state.vehicle, gradient: state.slope / 100, ...(many > 1 ? { from_gear: gear(state.from), to_gear: gear(state.to) } : {}) };
+    const { data, error } = useSwept<EngineAnswer>('engine', inputs, { field: 'speed_mph', from: 1, to: 70, step: 1 }, state.speed);
+    const gears = Array.from({ length: many }, (_, i) => i + 1);
+    const choose = (label: string, value: number, change: (gear: number) => void) => (
+        <Field label={label}>
+            <select value={gear(value)} onChange={(event) => change(Number(event.target.value))}>
+                {gears.map((one) => (
+                    <option key={one}>{one}</option>
+                ))}
+            </select>
+        </Field>
+    );
+    return (
+        <BenchPage
+            title="Gears"
+            about="What the revs do, and what each gear can still pull"
+            answer={data}
+            error={error}
+            controls={
+                <>
+                    <VehicleChoice value={state.vehicle} onChange={(vehicle) => set({ vehicle })} />
+                    <Slider
+                        label="Speed"
+                        value={state.speed}
+                        min={1}
+                        max={70}
+                        step={1}
+                        words={(value) => `${value} mph`}
+                        onChange={(speed) => set({ speed })}
+                    />
+                    <Slider
+                        label="Slope"
+                        value={state.slope}
+                        min={-15}
+                        max={15}
+                        step={1}
+                        words={(value) => (value === 0 ? 'level' : `${Math.abs(value)} % ${value > 0 ? 'uphill' : 'downhill'}`)}
+                        onChange={(slope) => set({ slope })}
+                    />
+                    {many > 1 && choose('From', state.from, (from) => set({ from }))}
+                    {many > 1 && choose('To', state.to, (to) => set({ to }))}
+                </>
+            }
+        >
+            {data && (
+                <div className="grid gap-6 lg:grid-cols-[minmax(0,1.6fr)_minmax(0,1fr)]">
+                    <GearChart answer={data} from={many > 1 ? gear(state.from) : 1} to={many > 1 ? gear(state.to) : null} />
+                    <div className="grid content-start gap-4">
+                        <dl className="grid grid-cols-2 gap-3">
+                            <Big label={`In ${data.gear}`} value={Math.round(data.rpm).toLocaleString('en-GB')} unit="rpm" />
+                            {data.rpm_after_shift !== null && (
+                                <Big label={`In ${gear(state.to)}`} value={Math.round(data.rpm_after_shift).toLocaleString('en-GB')} unit="rpm" />
+                            )}
+                        </dl>
+                        {data.rev_change !== null && data.rev_change !== 0 && (
+                            <p className="text-lg font-semibold">
+                                {data.rev_change > 0 ? 'Add' : 'Let fall'} {Math.abs(Math.round(data.rev_change))} rpm before the clutch comes up.
+                            </p>
+                        )}
+                        {data.rule_of_thumb && <p className="border-line border-l-4 pl-3">{data.rule_of_thumb.message}</p>}
+                        <ul className="grid gap-2">
+                            {data.choices.map((choice) => (
+                                <li key={choice.purpose}>
+                                    <span className="font-semibold">
+                                        {PURPOSES[choice.purpose]}: {choice.gear}
+                                    </span>{' '}
+                                    <span className="text-quiet text-sm">{choice.reason}</span>
+                                </li>
+                            ))}
+                        </ul>
+                    </div>
+                    <GearTable answer={data} />
+                </div>
+            )}
+        </BenchPage>
+    );
+}
+
+function GearTable({ answer }: { answer: EngineAnswer }) {
+    return (
+        <div className="relative overflow-x-auto lg:col-span-2" tabIndex={0} role="region" aria-label="Gear by gear">
+            <table className="w-full min-w-[34rem] text-left">
+                <thead>
+                    <tr className="border-hair border-b-2">
+                        {['Gear', 'rpm', 'm/s for 1000 rpm', 'Full gas, m/s²', 'Gas released, m/s²', 'To know'].map((head) => (
+                            <th key={head} scope="col" className="py-1 pr-3">
+                                {head}
+                            </th>
+                        ))}
+                    </tr>
+                </thead>
+                <tbody>
+                    {answer.gears.map((gear) => (
+                        <tr key={gear.gear} className="border-hair border-b">
+                            <th scope="row" className="py-1 pr-3">
+                                {gear.gear}
+                            </th>
+                            <td className="pr-3">{Math.round(gear.rpm)}</td>
+                            <td className="pr-3">{gear.speed_per_1000_rpm_mps.toFixed(1)}</td>
+                            <td className="pr-3">{gear.over_revs ? '–' : gear.accel_available_mps2.toFixed(2)}</td>
+                            <td className="pr-3">{gear.engine_braking_mps2.toFixed(2)}</td>
+                            <td className="font-semibold">
+                                {gear.over_revs ? 'above the red line' : gear.labours ? 'labours' : gear.accel_available_mps2 < 0 ? 'loses speed' : ''}
+                            </td>
+                        </tr>
+                    ))}
+                </tbody>
+            </table>
+        </div>
+    );
+}

@@ -1,0 +1,225 @@
+import type { Assumption } from '@/api/types';
+import { useSession } from '@/app/session';
+import { flat, useAddress } from '@/app/useAddress';
+import { useSwept } from '@/compute/useCompute';
+import { Field } from '@/ui/Field';
+import { Slider } from '@/ui/Slider';
+import { Big, BenchPage, VehicleChoice } from './BenchPage';
+import { CarFromAbove, type Shape } from './CarShape';
+
+interface Answer {
+    at?: number;
+    length_m: number;
+    time_s: number;
+    end_gap_m: number | null;
+    touches_at_m: number | null;
+    correct_turns: number | null;
+    gap_by_angle: { angle_deg: number; end_gap_m: number }[];
+    path: { x_m: number[]; y_m: number[]; heading_deg: number[]; distance_m: number[]; kerb_gap_m: (number | null)[] };
+    bay: { radius_m: number; past_m: number; off_m: number; aisle_needed_m: number; side_room_m: number; hand_wheel_turns: number } | null;
+    control: string;
+    looks: string[];
+    car: Shape;
+    assumptions: Assumption[];
+    warnings: { code: string; message: string }[];
+}
+
+const EXERCISES = { 'pull-up-right-reverse': 'Back along the kerb on the right', bay: 'Into a bay', ramp: 'Down or up a ramp' };
+const address = flat({ exercise: 'pull-up-right-reverse', vehicle: 'small-petrol-hatch', angle: 2, gap: 0.3, slope: 0 });
+
+/** Going back: how the kerb comes nearer, where a bay begins, the order of looks. */
+export function ReversingBench() {
+    const { school } = useSession();
+    const [state, setState] = useAddress(address.read, address.write);
+    const set = (part: Partial<typeof state>) => setState((before) => ({ ...before, ...part }));
+    const kerb = state.exercise === 'pull-up-right-reverse';
+    const inputs = {
+        pack: school.pack,
+        exercise: state.exercise,
+        vehicle: state.vehicle,
+        ...(kerb ? { kerb_gap_m: state.gap } : {}),
+        ...(kerb ? { gradient: state.slope / 100 } : {}),
+    };
+    const sweep = kerb ? { field: 'angle_deg', from: -3, to: 6, step: 0.5 } : { field: 'gradient', from: -0.15, to: 0.15, step: 0.01 };
+    const { data, error } = useSwept<Answer>('reverse', inputs, sweep, kerb ? state.angle : state.slope / 100);
+    return (
+        <BenchPage
+            title="Reversing"
+            about="At a slow walking pace"
+            answer={data}
+            error={error}
+            controls={
+                <>
+                    <Field label="Exercise">
+                        <select value={state.exercise} onChange={(event) => set({ exercise: event.target.value })}>
+                            {Object.entries(EXERCISES).map(([value, label]) => (
+                                <option key={value} value={value}>
+                                    {label}
+                                </option>
+                            ))}
+                        </select>
+                    </Field>
+                    <VehicleChoice value={state.vehicle} onChange={(vehicle) => set({ vehicle })} />
+                    {kerb && (
+                        <Slider
+                            label="Angle"
+                            value={state.angle}
+                            min={-3}
+                            max={6}
+                            step={0.5}
+                            words={(value) => `${value}°`}
+                            onChange={(angle) => set({ angle })}
+                        />
+                    )}
+                    {kerb && (
+                        <Slider
+                            label="Kerb"
+                            value={state.gap}
+                            min={0.1}
+                            max={1.5}
+                            step={0.05}
+                            words={(value) => `${value.toFixed(2)} m`}
+                            onChange={(gap) => set({ gap })}
+                        />
+                    )}
+                    <Slider
+                        label="Slope ahead"
+                        value={state.slope}
+                        min={-15}
+                        max={15}
+                        step={1}
+                        words={(value) => (value === 0 ? 'level' : `${Math.abs(value)} % ${value > 0 ? 'up' : 'down'}`)}
+                        onChange={(slope) => set({ slope })}
+                    />
+                </>
+            }
+        >
+            {data && (
+                <div className="grid gap-6 lg:grid-cols-[minmax(0,1.5fr)_minmax(0,1fr)]">
+                    {data.bay ? <BayPicture answer={data} /> : <KerbPicture answer={data} kerb={kerb} gap={state.gap} angle={kerb ? state.angle : 0} />}
+                    <div className="grid content-start gap-4">
+                        <dl className="grid grid-cols-2 gap-3">
+                            <Big label="Way" value={data.length_m.toFixed(1)} unit="m" />
+                            <Big label="Time" value={Math.round(data.time_s).toString()} unit="s" />
+                            {data.end_gap_m !== null && <Big label="Kerb at the end" value={data.end_gap_m.toFixed(2)} unit="m" />}
+                            {data.correct_turns !== null && data.correct_turns > 0 && (
+                                <Big label="Taken out by" value={data.correct_turns.toFixed(2)} unit="turn" />
+                            )}
+                            {data.bay && <Big label="Past the bay’s middle" value={data.bay.past_m.toFixed(1)} unit="m" />}
+                            {data.bay && <Big label="Off its mouth" value={data.bay.off_m.toFixed(1)} unit="m" />}
+                            {data.bay && <Big label="Aisle needed" value={data.bay.aisle_needed_m.toFixed(1)} unit="m" />}
+                            {data.bay && <Big label="Wheel" value={data.bay.hand_wheel_turns.toFixed(2)} unit="turns" />}
+                        </dl>
+                        <p className="font-semibold">{data.control}</p>
+                        <div>
+                            <h2 className="text-lg">Looks before moving</h2>
+                            <ol className="list-inside list-decimal">
+                                {data.looks.map((look) => (
+                                    <li key={look}>{look.replace('-', ' ')}</li>
+                                ))}
+                            </ol>
+                            <p className="text-quiet">Then mainly out of the rear window; all round again after any stop.</p>
+                        </div>
+                        {data.gap_by_angle.length > 0 && (
+                            <table className="w-full text-left">
+                                <caption className="text-left font-semibold">Kerb at the end, by the angle at the start</caption>
+                                <tbody>
+                                    <tr className="border-hair border-b">
+                                        {data.gap_by_angle.map((row) => (
+                                            <th key={row.angle_deg} scope="col" className="font-semibold">
+                                                {row.angle_deg}°
+                                            </th>
+                                        ))}
+                                    </tr>
+                                    <tr>
+                                        {data.gap_by_angle.map((row) => (
+                                            <td key={row.angle_deg}>{row.end_gap_m < 0 ? 'on it' : row.end_gap_m.toFixed(2)}</td>
+                                        ))}
+                                    </tr>
+                                </tbody>
+                            </table>
+                        )}
+                    </div>
+                </div>
+            )}
+        </BenchPage>
+    );
+}
+
+const FRAME = 'bg-raised border-hair w-full rounded-xl border-2';
+
+/** The car along the kerb on its right, the way back drawn; the kerb at the foot. */
+function KerbPicture({ answer, kerb, gap, angle }: { answer: Answer; kerb: boolean; gap: number; angle: number }) {
+    const { car, length_m: length } = answer;
+    const front = car.wheelbase_m + car.front_overhang_m;
+    const kerbY = gap + car.track_m / 2;
+    // The kerb stays where it is; the car stands at the angle to it, its tail turned away from it where that is positive.
+    const at = (gone: number) => ({
+        x: -gone,
+        y: kerbY - (answer.path.kerb_gap_m[Math.round((gone / length) * (answer.path.x_m.length - 1))] ?? gap) - car.track_m / 2,
+    });
+    const end = at(length);
+    return (
+        <svg
+            viewBox={`${-length - 3} -4.2 ${length + front + 4.5} 7.2`}
+            className={FRAME}
+            role="img"
+            aria-label={`Back ${length.toFixed(1)} m along the kerb; ${answer.end_gap_m === null ? '' : `${answer.end_gap_m.toFixed(2)} m from it at the end`}`}
+        >
+            <rect x={-length - 4} y={-5} width={length + front + 8} height={5 + kerbY} fill="var(--road)" />
+            {kerb && <line x1={-length - 4} x2={front + 4} y1={kerbY} y2={kerbY} stroke="var(--ink)" strokeWidth={0.14} />}
+            <line x1={0} y1={0} x2={end.x} y2={end.y} stroke="var(--now)" strokeWidth={0.12} strokeDasharray="0.4 0.3" />
+            <g transform={`rotate(${angle})`}>
+                <CarFromAbove car={car} steer={0} />
+            </g>
+            <g transform={`translate(${end.x},${end.y}) rotate(${angle})`}>
+                <CarFromAbove car={car} steer={0} ghost />
+            </g>
+        </svg>
+    );
+}
+
+/** The bay above, the car driving past it to the right and going back into it. */
+function BayPicture({ answer }: { answer: Answer }) {
+    const { car, path } = answer;
+    const bay = answer.bay!;
+    const width = 2.4;
+    const mouth = -bay.off_m;
+    const middle = -bay.past_m;
+    const shown = [0, 6, 12, path.x_m.length - 1];
+    const reach = bay.aisle_needed_m - bay.off_m;
+    return (
+        <svg
+            viewBox={`${middle - 5} ${mouth - 5.6} ${bay.past_m + 11} ${5.6 + bay.off_m + reach + 1.5}`}
+            className={FRAME}
+            role="img"
+            aria-label={`Into the bay: begin ${bay.past_m.toFixed(1)} m past its middle, ${bay.off_m.toFixed(1)} m off its mouth`}
+        >
+            <rect x={middle - 6} y={mouth} width={bay.past_m + 14} height={bay.aisle_needed_m} fill="var(--road)" />
+            {[-1.5, -0.5, 0.5, 1.5, 2.5].map((n) => (
+                <line key={n} x1={middle + n * width} x2={middle + n * width} y1={mouth} y2={mouth - 4.8} stroke="var(--line)" strokeWidth={0.12} />
+            ))}
+            <line
+                x1={middle - 6}
+                x2={middle + bay.past_m + 9}
+                y1={mouth + bay.aisle_needed_m}
+                y2={mouth + bay.aisle_needed_m}
+                stroke="var(--ink)"
+                strokeWidth={0.1}
+                strokeDasharray="0.5 0.3"
+            />
+            <path
+                d={`M${path.x_m.map((x, i) => `${x},${-path.y_m[i]!}`).join(' L')}`}
+                fill="none"
+                stroke="var(--now)"
+                strokeWidth={0.12}
+                strokeDasharray="0.4 0.3"
+            />
+            {shown.map((i, n) => (
+                <g key={i} transform={`translate(${path.x_m[i]},${-path.y_m[i]!}) rotate(${path.heading_deg[i]})`}>
+                    <CarFromAbove car={car} steer={n === 0 || n === 3 ? 0 : -20} ghost={n !== 3} />
+                </g>
+            ))}
+        </svg>
+    );
+}

@@ -1,0 +1,156 @@
+import type { Assumption } from '@/api/types';
+import { useSession } from '@/app/session';
+import { flat, useAddress } from '@/app/useAddress';
+import { useSwept } from '@/compute/useCompute';
+import { Slider } from '@/ui/Slider';
+import { Big, BenchPage, VehicleChoice } from './BenchPage';
+import { CarFromAbove, HandWheel, type Shape } from './CarShape';
+
+interface Answer {
+    at?: number;
+    radius_m: number;
+    minimum_radius_m: number;
+    road_wheel_deg: number;
+    hand_wheel_deg: number;
+    turns: number;
+    taught_turns: number[];
+    agrees_with_taught: boolean;
+    comfortable_speed_mph?: number;
+    comfortable_speed_kmh?: number;
+    inner_clearance_m: number | null;
+    outer_clearance_m: number | null;
+    cut_in_m: number;
+    steer_from_m: number;
+    straighten_deg: number;
+    car: Shape;
+    assumptions: Assumption[];
+    warnings: { code: string; message: string }[];
+}
+
+const address = flat({ vehicle: 'small-petrol-hatch', kerb: 6, gap: 0.5, lane: 3.65 });
+const LEAST: Record<string, number> = { 'loaded-van': 5, 'rigid-lorry': 7, 'articulated-lorry': 6 };
+
+/** How much wheel for a corner along the kerb, when to begin, when to straighten. */
+export function SteeringBench() {
+    const { school } = useSession();
+    const [state, setState] = useAddress(address.read, address.write);
+    const set = (part: Partial<typeof state>) => setState((before) => ({ ...before, ...part }));
+    const least = LEAST[state.vehicle] ?? 3;
+    const kerb = Math.max(least, state.kerb);
+    const { data, error } = useSwept<Answer>(
+        'steering',
+        { pack: school.pack, vehicle: state.vehicle, kerb_gap_m: state.gap, lane_width_m: state.lane },
+        { field: 'kerb_radius_m', from: least, to: 25, step: 0.5 },
+        kerb,
+    );
+    const speed = data?.comfortable_speed_mph === undefined ? `${data?.comfortable_speed_kmh} km/h` : `${Math.round(data.comfortable_speed_mph)} mph`;
+    return (
+        <BenchPage
+            title="Steering"
+            about="A right-angle corner along the kerb"
+            answer={data}
+            error={error}
+            controls={
+                <>
+                    <VehicleChoice value={state.vehicle} onChange={(vehicle) => set({ vehicle })} />
+                    <Slider
+                        label="Kerb radius"
+                        value={kerb}
+                        min={least}
+                        max={25}
+                        step={0.5}
+                        words={(value) => `${value} m`}
+                        onChange={(value) => set({ kerb: value })}
+                    />
+                    <Slider
+                        label="From the kerb"
+                        value={state.gap}
+                        min={0.2}
+                        max={3}
+                        step={0.1}
+                        words={(value) => `${value.toFixed(1)} m`}
+                        onChange={(gap) => set({ gap })}
+                    />
+                    <Slider
+                        label="Lane"
+                        value={state.lane}
+                        min={2.5}
+                        max={8}
+                        step={0.05}
+                        words={(value) => `${value.toFixed(2)} m`}
+                        onChange={(lane) => set({ lane })}
+                    />
+                </>
+            }
+        >
+            {data && (
+                <div className="grid gap-6 lg:grid-cols-[minmax(0,1.4fr)_minmax(0,1fr)]">
+                    <CornerPicture answer={data} kerb={kerb} lane={state.lane} />
+                    <div className="grid content-start gap-4">
+                        <div className="flex flex-wrap items-center gap-6">
+                            <HandWheel degrees={data.hand_wheel_deg} side="left" />
+                            <dl className="grid gap-2">
+                                <Big label="Hand wheel" value={data.turns.toFixed(2)} unit={data.turns === 1 ? 'turn' : 'turns'} />
+                                <Big label="Comfortable" value={speed} />
+                            </dl>
+                        </div>
+                        <p className={data.agrees_with_taught ? '' : 'border-ink border-l-4 pl-3 font-semibold'}>
+                            Taught: half to three quarters of a turn.{' '}
+                            {data.agrees_with_taught ? 'Here that fits.' : `This corner asks ${data.turns.toFixed(2)}.`}
+                        </p>
+                        <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
+                            {(
+                                [
+                                    [
+                                        'Begin with the bumper',
+                                        `${Math.abs(data.steer_from_m).toFixed(1)} m ${data.steer_from_m < 0 ? 'before' : 'past'} the start of the kerb’s curve`,
+                                    ],
+                                    ['Straighten with', `${Math.round(data.straighten_deg)}° still to turn`],
+                                    ['Front wheels', `${data.road_wheel_deg.toFixed(1)}°`],
+                                    ['Rear wheels cut in', `${data.cut_in_m.toFixed(2)} m`],
+                                    ['Left at the kerb', `${data.inner_clearance_m?.toFixed(2) ?? '–'} m`],
+                                    ['Left at the lane’s edge', `${data.outer_clearance_m?.toFixed(2) ?? '–'} m`],
+                                    ['Tightest it steers', `${data.minimum_radius_m.toFixed(1)} m radius`],
+                                ] as const
+                            ).map(([name, value]) => (
+                                <div key={name} className="contents">
+                                    <dt className="text-quiet">{name}</dt>
+                                    <dd className="text-right font-semibold">{value}</dd>
+                                </div>
+                            ))}
+                        </dl>
+                    </div>
+                </div>
+            )}
+        </BenchPage>
+    );
+}
+
+/** The corner from above, the kerb's middle at the lower left; the car half-way round. */
+function CornerPicture({ answer, kerb, lane }: { answer: Answer; kerb: number; lane: number }) {
+    const around = kerb + lane + 3.5;
+    const view = around + 7;
+    // Places count x to the right and y up from the kerb's middle; on the screen y runs down.
+    const arc = (radius: number) => `M${radius},7 V0 A${radius},${radius} 0 0 0 0,${-radius} H-7`;
+    const turned = 45;
+    const at = { x: answer.radius_m * Math.cos((turned * Math.PI) / 180), y: -answer.radius_m * Math.sin((turned * Math.PI) / 180) };
+    return (
+        <svg
+            viewBox={`-7 ${-around} ${view} ${view}`}
+            className="bg-raised border-hair max-h-[34rem] w-full rounded-xl border-2"
+            role="img"
+            aria-label={`The car in the corner: front wheels ${answer.road_wheel_deg.toFixed(1)} degrees`}
+        >
+            <path d={`${arc(kerb + lane)} V${-kerb} H0 A${kerb},${kerb} 0 0 1 ${kerb},0 V7 Z`} fill="var(--road)" />
+            <path d={arc(kerb)} fill="none" stroke="var(--ink)" strokeWidth={0.18} />
+            <path d={arc(kerb + lane)} fill="none" stroke="var(--line)" strokeWidth={0.12} strokeDasharray="1 0.6" />
+            <path d={arc(answer.radius_m)} fill="none" stroke="var(--now)" strokeWidth={0.14} strokeDasharray="0.5 0.4" />
+            <g transform={`translate(${answer.radius_m},${-answer.steer_from_m + answer.car.wheelbase_m + answer.car.front_overhang_m}) rotate(-90)`}>
+                <CarFromAbove car={answer.car} steer={0} ghost />
+            </g>
+            <g transform={`translate(${at.x},${at.y}) rotate(${-90 - turned})`}>
+                <CarFromAbove car={answer.car} steer={answer.road_wheel_deg} />
+            </g>
+        </svg>
+    );
+}

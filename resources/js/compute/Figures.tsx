@@ -1,0 +1,47 @@
+import type { ReactNode } from 'react';
+import type { Assumption } from '@/api/types';
+import { STATUS_WORDS } from '@/strip/words';
+
+/** What to know of an answer. */
+export function Warnings({ warnings }: { warnings: { code: string; message: string }[] }) {
+    if (warnings.length === 0) return null;
+    return (
+        <ul className="grid gap-2" role="status">
+            {warnings.map((warning) => (
+                <li key={warning.code} className="border-ink border-l-4 pl-3 font-semibold">
+                    {warning.message}
+                </li>
+            ))}
+        </ul>
+    );
+}
+
+/** Every figure an answer rests on, with where it comes from; one press away. */
+export function Figures({ assumptions, title, children }: { assumptions: Assumption[]; title: string; children?: ReactNode }) {
+    return (
+        <details className="text-sm">
+            <summary className="link min-h-12 cursor-pointer content-center font-semibold">{title}</summary>
+            <div className="grid gap-6 py-2 md:grid-cols-2">
+                <table className="border-hair w-full text-left">
+                    <tbody>
+                        {assumptions.map((assumption) => (
+                            <tr key={assumption.name} className="border-hair border-b align-top">
+                                <th scope="row" className="py-1 pr-3 font-normal">
+                                    {assumption.name.replaceAll('_', ' ')}
+                                </th>
+                                <td className="py-1 pr-3 font-semibold whitespace-nowrap">
+                                    {String(assumption.value)} {assumption.unit}
+                                </td>
+                                <td className="text-quiet py-1">
+                                    {STATUS_WORDS[assumption.status]}
+                                    {assumption.source && `: ${assumption.source}`}
+                                </td>
+                            </tr>
+                        ))}
+                    </tbody>
+                </table>
+                {children}
+            </div>
+        </details>
+    );
+}

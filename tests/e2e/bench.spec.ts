@@ -1,0 +1,44 @@
+import { expect, test } from '@playwright/test';
+
+test('gears: what the revs do on a change, by slider and by key, kept in the address', async ({ page }) => {
+    await page.goto('/bench/gears');
+    // 30 mph on the demo car: 2131 rpm in third, 3196 in second.
+    await expect(page.getByText('Add 1065 rpm before the clutch comes up.')).toBeVisible();
+    await page.getByLabel('To', { exact: true }).selectOption('4');
+    await expect(page.getByText(/^Let fall \d+ rpm/)).toBeVisible();
+    await page.getByRole('button', { name: 'Speed: more' }).click();
+    await expect(page).toHaveURL(/speed=31/);
+    await page.reload();
+    await expect(page.getByText('Speed 31 mph')).toBeVisible();
+    await expect(page.getByLabel('To', { exact: true })).toHaveValue('4');
+    const first = page.getByRole('region', { name: 'Gear by gear' }).getByRole('row').nth(1);
+    await expect(first.getByRole('rowheader')).toHaveText('1');
+});
+
+test('steering and reversing follow their sliders', async ({ page }) => {
+    await page.goto('/bench/steering');
+    const turns = async () => Number(/This corner asks (\d\.\d+)/.exec(await page.getByRole('main').innerText())?.[1] ?? 0);
+    await expect.poll(turns).toBeGreaterThan(0.8);
+    for (let i = 0; i < 4; i++) await page.getByRole('button', { name: 'Kerb radius: more' }).click();
+    await expect(page.getByText('Here that fits.')).toBeVisible();
+    await page.goto('/bench/reversing?angle=-2');
+    await expect(page.getByText(/never wait for contact/)).toBeVisible();
+    for (let i = 0; i < 4; i++) await page.getByRole('button', { name: 'Angle: more' }).click();
+    await expect(page.getByText(/never wait for contact/)).toHaveCount(0);
+});
+
+test('a long vehicle fits a wide bend and not a narrow one; a bridge is read in feet and inches', async ({ page }) => {
+    await page.goto('/bench/long-vehicle');
+    await expect(page.getByText(/^Fits with \d\.\d\d m to spare$/)).toBeVisible();
+    await page.goto('/bench/long-vehicle?kerb=3&entry=3&exit=3');
+    await expect(page.getByText(/^Does not fit: \d\.\d\d m missing$/)).toBeVisible();
+    await expect(page.getByText(/Take another way/)).toBeVisible();
+    await page.goto('/bench/clearance');
+    await expect(page.getByText('It passes')).toBeVisible();
+    await page.getByLabel('Vehicle').fill('4.2');
+    await expect(page.getByText('It does not pass')).toBeVisible();
+    await page.getByLabel('Sign').fill('tall');
+    await expect(page.getByRole('alert')).toContainText('sign_height');
+    await page.getByLabel('Sign').fill('4.5');
+    await expect(page.getByText('It passes')).toBeVisible();
+});
