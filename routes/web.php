@@ -53,6 +53,9 @@ Route::prefix('api')->group(function (): void {
 
         Route::get('vehicles', [VehicleController::class, 'index']);
         Route::post('vehicles', [VehicleController::class, 'store']);
+        Route::put('vehicles/{vehicle}', [VehicleController::class, 'update']);
+        Route::delete('vehicles/{vehicle}', [VehicleController::class, 'destroy']);
+        Route::post('vehicles/{vehicle}/restore', [VehicleController::class, 'restore'])->whereUuid('vehicle');
         Route::get('places', [PlaceController::class, 'index']);
         Route::post('places', [PlaceController::class, 'store']);
         Route::put('places/{place}', [PlaceController::class, 'update']);

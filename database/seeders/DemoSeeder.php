@@ -44,7 +44,7 @@ final class DemoSeeder extends Seeder
     {
         $owner = $this->user($school, 'Maud Rennick', 'owner@harbourschool.test', 'owner');
         $tutor = $this->user($school, 'Ansel Thorpe', self::EMAIL, 'instructor');
-        $manual = Vehicle::query()->create(['name' => 'The blue hatch', 'transmission' => 'manual', 'controls' => 'standard', 'length_m' => 4.1, 'width_m' => 1.75]);
+        $manual = Vehicle::query()->create(['name' => 'The blue hatch', 'transmission' => 'manual', 'controls' => 'standard', 'length_m' => 4.1, 'width_m' => 1.75, 'figures' => ['tyre' => '185/65R15', 'final_drive' => 4.2, 'ratios' => [3.7, 2.0, 1.36, 1.03, 0.82], 'mass_kg' => 1310, 'wheelbase_m' => 2.52, 'turning_circle_m' => 10.2, 'height_m' => 1.48]]);
         $automatic = Vehicle::query()->create(['name' => 'The grey automatic', 'transmission' => 'automatic', 'controls' => 'standard', 'length_m' => 4.4, 'width_m' => 1.8]);
         $places = array_map(fn (array $place): Place => Place::query()->create($place), DemoWorld::places());
         $histories = [];

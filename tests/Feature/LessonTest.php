@@ -29,6 +29,24 @@ it('keeps only places the core can plan, and says why not in its words', functio
     expect(Place::query()->count())->toBe(2);
 });
 
+it('keeps of a car what the core understands, names what it does not, and plans with it', function (): void {
+    $car = ['name' => 'The red one', 'transmission' => 'manual', 'controls' => 'standard', 'length_m' => 4.2, 'width_m' => 1.8];
+    $id = $this->postJson('api/vehicles', $car + ['figures' => ['tyre' => '185/60R15', 'mass_kg' => 1200]])->assertCreated()->assertJsonPath('figures.mass_kg', 1200)->json('id');
+    $this->putJson("api/vehicles/{$id}", $car + ['figures' => ['ratios' => [1.3, 1.95]]])->assertUnprocessable()->assertJsonValidationErrors('figures.ratios.1');
+    $this->putJson("api/vehicles/{$id}", $car + ['figures' => ['mass_kg' => 0]])->assertUnprocessable()->assertJsonValidationErrors('figures.mass_kg');
+    $this->putJson("api/vehicles/{$id}", $car + ['figures' => ['horns' => 2]])->assertUnprocessable()->assertJsonValidationErrors('figures');
+    $this->putJson("api/vehicles/{$id}", $car + ['figures' => ['wheelbase_m' => 2.4]])->assertOk()->assertJsonPath('figures.wheelbase_m', 2.4)->assertJsonMissingPath('figures.tyre');
+    $this->at['lesson']->update(['vehicle_id' => $id]);
+    $defaults = $this->getJson("api/lessons/{$this->at['lesson']->id}")->json('plan_defaults');
+    expect($defaults['vehicle']['wheelbase_m'])->toBe(2.4);
+    $this->postJson('api/compute/approach', $defaults + ['routine' => 'emerge-right'])->assertOk();
+    $this->deleteJson("api/vehicles/{$id}")->assertNoContent();
+    expect(array_column($this->getJson('api/vehicles')->json(), 'id'))->not->toContain($id);
+    // A lesson keeps the car it was given in.
+    $this->getJson("api/lessons/{$this->at['lesson']->id}")->assertOk()->assertJsonPath('vehicle.name', 'The red one');
+    $this->postJson("api/vehicles/{$id}/restore")->assertOk();
+});
+
 it('wants a guardian for a minor, in the form and in the database', function (): void {
     $facts = ['name' => 'Young', 'transmission' => 'manual', 'level' => 'beginner', 'is_minor' => true];
     $this->postJson('api/learners', $facts)->assertUnprocessable()->assertJsonValidationErrors('guardian_name');

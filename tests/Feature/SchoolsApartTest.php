@@ -26,7 +26,7 @@ beforeEach(function (): void {
 });
 
 it('finds nothing of another school at any address that takes an id', function (): void {
-    $ids = ['lesson' => $this->their['lesson']->id, 'learner' => $this->their['learner']->id, 'place' => $this->their['place']->id, 'item' => $this->their['item']->id, 'promise' => $this->their['promise']->id];
+    $ids = ['lesson' => $this->their['lesson']->id, 'learner' => $this->their['learner']->id, 'place' => $this->their['place']->id, 'item' => $this->their['item']->id, 'promise' => $this->their['promise']->id, 'vehicle' => $this->their['vehicle']->id];
     $tried = 0;
     foreach (Route::getRoutes() as $route) {
         foreach ($route->parameterNames() as $name) {
@@ -35,13 +35,13 @@ it('finds nothing of another school at any address that takes an id', function (
             }
             foreach (array_diff($route->methods(), ['HEAD']) as $method) {
                 $uri = str_replace(array_map(fn ($key) => '{'.$key.'}', array_keys($ids)), $ids, $route->uri());
-                $this->json($method, $uri, ['place_id' => $this->their['place']->id, 'items' => [$ids['item']], 'kind' => 'promise', 'text' => 'x', 'kept' => true, 'minutes' => 10, 'name' => 'x', 'transmission' => 'manual', 'level' => 'beginner', 'routine' => 'emerge-left', 'approach' => []])
+                $this->json($method, $uri, ['place_id' => $this->their['place']->id, 'items' => [$ids['item']], 'kind' => 'promise', 'text' => 'x', 'kept' => true, 'minutes' => 10, 'name' => 'x', 'transmission' => 'manual', 'level' => 'beginner', 'controls' => 'standard', 'routine' => 'emerge-left', 'approach' => []])
                     ->assertNotFound();
                 $tried++;
             }
         }
     }
-    expect($tried)->toBeGreaterThan(14);
+    expect($tried)->toBeGreaterThan(17);
 });
 
 it('lists only its own', function (): void {

@@ -39,7 +39,7 @@ final class Show
     /** @return array<string, mixed> */
     public static function vehicle(Vehicle $vehicle): array
     {
-        return $vehicle->only(['id', 'name', 'transmission', 'controls', 'length_m', 'width_m']);
+        return [...$vehicle->only(['id', 'name', 'transmission', 'controls', 'length_m', 'width_m']), 'figures' => (object) $vehicle->figures];
     }
 
     /** @return array<string, mixed> */

@@ -34,6 +34,8 @@ export interface Vehicle {
     controls: 'standard' | 'hand';
     length_m: number;
     width_m: number;
+    /** Further fields of the core's vehicle, where they are known. */
+    figures: Record<string, unknown>;
 }
 
 export interface Stretch {
@@ -67,7 +69,7 @@ export interface ApproachInputs extends RoadInputs {
     comfort_decel_mps2?: number;
     learner_level?: Level;
     practice?: Record<string, string>;
-    vehicle?: string | { name?: string; transmission: string; controls: string; length_m: number; width_m: number };
+    vehicle?: string | Record<string, unknown>;
 }
 
 export interface Place {

@@ -19,6 +19,6 @@ export function useSwept<T extends { at?: number }>(
     sweep: { field: string; from: number; to: number; step: number },
     value: number,
 ) {
-    const { data, error, isLoading } = useCompute<{ answers: T[] }>(tool, { ...inputs, sweep });
-    return { data: data && nearest(data.answers, value), error, isLoading };
+    const { data, error, isLoading, isPlaceholderData } = useCompute<{ answers: T[] }>(tool, { ...inputs, sweep });
+    return { data: data && nearest(data.answers, value), error, isLoading, isPlaceholderData };
 }

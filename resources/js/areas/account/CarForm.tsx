@@ -1,31 +1,41 @@
 import type { ReactNode } from 'react';
-import { post } from '@/api/client';
+import { post, put } from '@/api/client';
 import type { Vehicle } from '@/api/types';
 import { Field } from '@/ui/Field';
 import { useForm } from '@/ui/useForm';
+import { Consequences } from '@/vehicles/Consequences';
+import { FIGURES, forCore, read, typed } from '@/vehicles/vehicle';
 
 /** A car of the school: what plans, briefs and marks need to know of it. */
-export function CarForm({ onKept, children }: { onKept: (car: Vehicle) => unknown; children?: ReactNode }) {
-    const { values, errors, set, busy, message, submit } = useForm({ name: '', transmission: 'manual', controls: 'standard', length_m: 4.5, width_m: 1.8 });
+export function CarForm({ car, onKept, children }: { car?: Vehicle; onKept: (car: Vehicle) => unknown; children?: ReactNode }) {
+    const { values, errors, set, busy, message, submit } = useForm({
+        name: car?.name ?? '',
+        transmission: car?.transmission ?? 'manual',
+        controls: car?.controls ?? 'standard',
+        length_m: car?.length_m ?? 4.5,
+        width_m: car?.width_m ?? 1.8,
+        figures: typed(car?.figures ?? {}),
+    });
+    const facts = { ...values, figures: read(values.figures) };
     return (
         <form
             className="grid gap-4"
             onSubmit={(event) => {
                 event.preventDefault();
-                void submit(async () => await onKept(await post<Vehicle>('vehicles', values)));
+                void submit(async () => await onKept(car ? await put<Vehicle>(`vehicles/${car.id}`, facts) : await post<Vehicle>('vehicles', facts)));
             }}
         >
             <Field label="What you call it" errors={errors.name}>
                 <input required maxLength={120} autoFocus value={values.name} onChange={(event) => set('name', event.target.value)} />
             </Field>
             <Field label="Gearbox" errors={errors.transmission}>
-                <select value={values.transmission} onChange={(event) => set('transmission', event.target.value)}>
+                <select value={values.transmission} onChange={(event) => set('transmission', event.target.value as Vehicle['transmission'])}>
                     <option value="manual">Manual</option>
                     <option value="automatic">Automatic or electric</option>
                 </select>
             </Field>
             <Field label="Controls" errors={errors.controls}>
-                <select value={values.controls} onChange={(event) => set('controls', event.target.value)}>
+                <select value={values.controls} onChange={(event) => set('controls', event.target.value as Vehicle['controls'])}>
                     <option value="standard">Pedals</option>
                     <option value="hand">Hand controls</option>
                 </select>
@@ -54,6 +64,30 @@ export function CarForm({ onKept, children }: { onKept: (car: Vehicle) => unknow
                     />
                 </Field>
             </div>
+            <details open={car !== undefined && Object.keys(car.figures).length > 0}>
+                <summary className="link min-h-12 cursor-pointer content-center font-semibold">From its data sheet, where you know it</summary>
+                <div className="grid gap-4 py-2">
+                    <div className="grid gap-4 sm:grid-cols-2">
+                        {FIGURES.map(([key, label, example]) => (
+                            <Field
+                                key={key}
+                                label={label}
+                                errors={Object.entries(errors).flatMap(([field, said]) =>
+                                    field === `figures.${key}` || field.startsWith(`figures.${key}.`) ? said : [],
+                                )}
+                            >
+                                <input
+                                    maxLength={80}
+                                    placeholder={`${example}, assumed`}
+                                    value={values.figures[key] ?? ''}
+                                    onChange={(event) => set('figures', { ...values.figures, [key]: event.target.value })}
+                                />
+                            </Field>
+                        ))}
+                    </div>
+                    <Consequences vehicle={forCore({ ...facts, name: '' })} electric={values.transmission === 'automatic' && !values.figures.ratios} />
+                </div>
+            </details>
             {message && (
                 <p role="alert" className="font-semibold">
                     ▸ {message}

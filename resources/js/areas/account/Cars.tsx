@@ -1,15 +1,23 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { get } from '@/api/client';
+import { get, post, remove } from '@/api/client';
 import type { Vehicle } from '@/api/types';
+import { useNotice } from '@/ui/Notice';
 import { Sheet } from '@/ui/Sheet';
 import { CarForm } from './CarForm';
 
 /** The cars of the school. */
 export function Cars() {
     const client = useQueryClient();
-    const [adding, setAdding] = useState(false);
+    const notice = useNotice();
+    const [open, setOpen] = useState<Vehicle | 'new' | null>(null);
     const cars = useQuery({ queryKey: ['vehicles'], queryFn: () => get<Vehicle[]>('vehicles') });
+    const refresh = () => client.invalidateQueries({ queryKey: ['vehicles'] });
+    const putAway = async (car: Vehicle) => {
+        await remove(`vehicles/${car.id}`);
+        await refresh();
+        notice({ text: `${car.name} is put away.`, undo: () => void post(`vehicles/${car.id}/restore`).then(refresh) });
+    };
     return (
         <section className="grid gap-3" aria-labelledby="cars">
             <h2 id="cars" className="text-xl">
@@ -24,19 +32,30 @@ export function Cars() {
                             {car.transmission}
                             {car.controls === 'hand' && ', hand controls'} · {car.length_m} × {car.width_m} m
                         </span>
+                        <span className="ml-auto flex gap-2 py-1">
+                            <button type="button" className="key" aria-label={`Change ${car.name}`} onClick={() => setOpen(car)}>
+                                Change
+                            </button>
+                            <button type="button" className="key" data-tone="bare" aria-label={`Put ${car.name} away`} onClick={() => void putAway(car)}>
+                                Put away
+                            </button>
+                        </span>
                     </li>
                 ))}
             </ul>
-            <button type="button" className="key justify-self-start" onClick={() => setAdding(true)}>
+            <button type="button" className="key justify-self-start" onClick={() => setOpen('new')}>
                 New car
             </button>
-            <Sheet title="New car" open={adding} onOpenChange={setAdding}>
-                <CarForm
-                    onKept={async () => {
-                        await client.invalidateQueries({ queryKey: ['vehicles'] });
-                        setAdding(false);
-                    }}
-                />
+            <Sheet title={open === 'new' ? 'New car' : 'Change the car'} open={open !== null} onOpenChange={(next) => !next && setOpen(null)}>
+                {open && (
+                    <CarForm
+                        car={open === 'new' ? undefined : open}
+                        onKept={async () => {
+                            await refresh();
+                            setOpen(null);
+                        }}
+                    />
+                )}
             </Sheet>
         </section>
     );

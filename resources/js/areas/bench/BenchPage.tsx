@@ -1,9 +1,12 @@
+import { useQuery } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
 import { NavLink } from 'react-router';
-import type { Assumption } from '@/api/types';
+import { get } from '@/api/client';
+import type { Assumption, Vehicle } from '@/api/types';
 import { Figures, Warnings } from '@/compute/Figures';
 import { Field } from '@/ui/Field';
 import { Failed, Waiting } from '@/ui/State';
+import { forCore, type CoreVehicle } from '@/vehicles/vehicle';
 
 const TOOLS = [
     ['approach', 'Approach'],
@@ -88,13 +91,28 @@ const VEHICLES = {
     'articulated-lorry': 'Articulated lorry',
 };
 
+const useCars = () => useQuery({ queryKey: ['vehicles'], queryFn: () => get<Vehicle[]>('vehicles') });
+
+/** What a tool is asked about: a demo vehicle by its name, or a car of the school by its figures. */
+export function useVehicle(chosen: string): string | CoreVehicle {
+    const cars = useCars();
+    const own = cars.data?.find((car) => car.id === chosen);
+    return own ? forCore(own) : chosen in VEHICLES ? chosen : 'small-petrol-hatch';
+}
+
 export function VehicleChoice({ value, onChange }: { value: string; onChange: (vehicle: string) => void }) {
+    const cars = useCars();
     return (
         <Field label="Vehicle">
             <select value={value} onChange={(event) => onChange(event.target.value)}>
                 {Object.entries(VEHICLES).map(([id, name]) => (
                     <option key={id} value={id}>
                         {name}
+                    </option>
+                ))}
+                {cars.data?.map((car) => (
+                    <option key={car.id} value={car.id}>
+                        {car.name}
                     </option>
                 ))}
             </select>

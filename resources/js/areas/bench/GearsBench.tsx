@@ -1,9 +1,10 @@
+import { useState } from 'react';
 import type { Assumption } from '@/api/types';
 import { flat, useAddress } from '@/app/useAddress';
 import { useSwept } from '@/compute/useCompute';
 import { Field } from '@/ui/Field';
 import { Slider } from '@/ui/Slider';
-import { Big, BenchPage, VehicleChoice } from './BenchPage';
+import { Big, BenchPage, useVehicle, VehicleChoice } from './BenchPage';
 import { GearChart } from './GearChart';
 
 export interface EngineAnswer {
@@ -40,17 +41,13 @@ const PURPOSES: Record<string, string> = { cruise: 'to hold the speed', pull: 't
 export function GearsBench() {
     const [state, setState] = useAddress(address.read, address.write);
     const set = (part: Partial<typeof state>) => setState((before) => ({ ...before, ...part }));
-    const many =
-        state.vehicle === 'articulated-lorry'
-            ? 12
-            : state.vehicle === 'small-electric'
-              ? 1
-              : state.vehicle === 'rigid-lorry' || state.vehicle === 'loaded-van'
-                ? 6
-                : 5;
+    const vehicle = useVehicle(state.vehicle);
+    const [many, setMany] = useState(1);
     const gear = (wanted: number) => Math.min(many, Math.max(1, wanted));
-    const inputs = { vehicle: state.vehicle, gradient: state.slope / 100, ...(many > 1 ? { from_gear: gear(state.from), to_gear: gear(state.to) } : {}) };
-    const { data, error } = useSwept<EngineAnswer>('engine', inputs, { field: 'speed_mph', from: 1, to: 70, step: 1 }, state.speed);
+    const inputs = { vehicle, gradient: state.slope / 100, ...(many > 1 ? { from_gear: gear(state.from), to_gear: gear(state.to) } : {}) };
+    const { data, error, isPlaceholderData } = useSwept<EngineAnswer>('engine', inputs, { field: 'speed_mph', from: 1, to: 70, step: 1 }, state.speed);
+    // How many gears there are, the answer knows: only then is a change asked for.
+    if (data && !isPlaceholderData && data.gears.length !== many) setMany(data.gears.length);
     const gears = Array.from({ length: many }, (_, i) => i + 1);
     const choose = (label: string, value: number, change: (gear: number) => void) => (
         <Field label={label}>
@@ -69,7 +66,13 @@ export function GearsBench() {
             error={error}
             controls={
                 <>
-                    <VehicleChoice value={state.vehicle} onChange={(vehicle) => set({ vehicle })} />
+                    <VehicleChoice
+                        value={state.vehicle}
+                        onChange={(next) => {
+                            setMany(1);
+                            set({ vehicle: next });
+                        }}
+                    />
                     <Slider
                         label="Speed"
                         value={state.speed}

@@ -2,7 +2,7 @@ import type { Assumption } from '@/api/types';
 import { flat, useAddress } from '@/app/useAddress';
 import { useCompute } from '@/compute/useCompute';
 import { Slider } from '@/ui/Slider';
-import { Big, BenchPage, VehicleChoice } from './BenchPage';
+import { Big, BenchPage, useVehicle, VehicleChoice } from './BenchPage';
 
 type Point = [number, number];
 interface Answer {
@@ -24,8 +24,9 @@ const address = flat({ vehicle: 'articulated-lorry', kerb: 9, entry: 4, exit: 7.
 export function LongVehicleBench() {
     const [state, setState] = useAddress(address.read, address.write);
     const set = (part: Partial<typeof state>) => setState((before) => ({ ...before, ...part }));
+    const vehicle = useVehicle(state.vehicle);
     const { data, error, isPlaceholderData } = useCompute<Answer>('swept-path', {
-        vehicle: state.vehicle,
+        vehicle,
         bend: { kerb_radius_m: state.kerb, entry_width_m: state.entry, exit_width_m: state.exit, angle_deg: state.angle },
     });
     const spare = data && Math.min(data.spare_inside_m ?? 0, data.spare_outside_m ?? 0);

@@ -4,7 +4,7 @@ import { flat, useAddress } from '@/app/useAddress';
 import { useSwept } from '@/compute/useCompute';
 import { Field } from '@/ui/Field';
 import { Slider } from '@/ui/Slider';
-import { Big, BenchPage, VehicleChoice } from './BenchPage';
+import { Big, BenchPage, useVehicle, VehicleChoice } from './BenchPage';
 import { CarFromAbove, type Shape } from './CarShape';
 
 interface Answer {
@@ -32,11 +32,12 @@ export function ReversingBench() {
     const { school } = useSession();
     const [state, setState] = useAddress(address.read, address.write);
     const set = (part: Partial<typeof state>) => setState((before) => ({ ...before, ...part }));
+    const vehicle = useVehicle(state.vehicle);
     const kerb = state.exercise === 'pull-up-right-reverse';
     const inputs = {
         pack: school.pack,
         exercise: state.exercise,
-        vehicle: state.vehicle,
+        vehicle,
         ...(kerb ? { kerb_gap_m: state.gap } : {}),
         ...(kerb ? { gradient: state.slope / 100 } : {}),
     };

@@ -1,9 +1,9 @@
 import type { Assumption } from '@/api/types';
 import { useSession } from '@/app/session';
 import { flat, useAddress } from '@/app/useAddress';
-import { useSwept } from '@/compute/useCompute';
+import { useCompute } from '@/compute/useCompute';
 import { Slider } from '@/ui/Slider';
-import { Big, BenchPage, VehicleChoice } from './BenchPage';
+import { Big, BenchPage, useVehicle, VehicleChoice } from './BenchPage';
 import { CarFromAbove, HandWheel, type Shape } from './CarShape';
 
 interface Answer {
@@ -28,21 +28,19 @@ interface Answer {
 }
 
 const address = flat({ vehicle: 'small-petrol-hatch', kerb: 6, gap: 0.5, lane: 3.65 });
-const LEAST: Record<string, number> = { 'loaded-van': 5, 'rigid-lorry': 7, 'articulated-lorry': 6 };
-
 /** How much wheel for a corner along the kerb, when to begin, when to straighten. */
 export function SteeringBench() {
     const { school } = useSession();
     const [state, setState] = useAddress(address.read, address.write);
     const set = (part: Partial<typeof state>) => setState((before) => ({ ...before, ...part }));
-    const least = LEAST[state.vehicle] ?? 3;
-    const kerb = Math.max(least, state.kerb);
-    const { data, error } = useSwept<Answer>(
-        'steering',
-        { pack: school.pack, vehicle: state.vehicle, kerb_gap_m: state.gap, lane_width_m: state.lane },
-        { field: 'kerb_radius_m', from: least, to: 25, step: 0.5 },
-        kerb,
-    );
+    const vehicle = useVehicle(state.vehicle);
+    const { data, error } = useCompute<Answer>('steering', {
+        pack: school.pack,
+        vehicle,
+        kerb_radius_m: state.kerb,
+        kerb_gap_m: state.gap,
+        lane_width_m: state.lane,
+    });
     const speed = data?.comfortable_speed_mph === undefined ? `${data?.comfortable_speed_kmh} km/h` : `${Math.round(data.comfortable_speed_mph)} mph`;
     return (
         <BenchPage
@@ -55,8 +53,8 @@ export function SteeringBench() {
                     <VehicleChoice value={state.vehicle} onChange={(vehicle) => set({ vehicle })} />
                     <Slider
                         label="Kerb radius"
-                        value={kerb}
-                        min={least}
+                        value={state.kerb}
+                        min={2}
                         max={25}
                         step={0.5}
                         words={(value) => `${value} m`}
@@ -85,7 +83,7 @@ export function SteeringBench() {
         >
             {data && (
                 <div className="grid gap-6 lg:grid-cols-[minmax(0,1.4fr)_minmax(0,1fr)]">
-                    <CornerPicture answer={data} kerb={kerb} lane={state.lane} />
+                    <CornerPicture answer={data} kerb={state.kerb} lane={state.lane} />
                     <div className="grid content-start gap-4">
                         <div className="flex flex-wrap items-center gap-6">
                             <HandWheel degrees={data.hand_wheel_deg} side="left" />

@@ -1,0 +1,74 @@
+import { Problem } from '@/api/client';
+import { useCompute } from '@/compute/useCompute';
+import type { CoreVehicle } from './vehicle';
+
+interface Engine {
+    gears: { gear: number; rpm: number; top_speed_mps: number; accel_available_mps2: number }[];
+}
+interface Steering {
+    turning_circle_m: number;
+    minimum_radius_m: number;
+    turns: number;
+}
+
+/** What the figures mean, as they are typed: the revs at 30 mph, the top speed of each gear, how tightly it turns. */
+export function Consequences({ vehicle, electric = false }: { vehicle: CoreVehicle; electric?: boolean }) {
+    const engine = useCompute<Engine>('engine', { vehicle, speed_mph: 30 });
+    const steering = useCompute<Steering>('steering', { vehicle, radius_m: 15 });
+    const errors = [engine.error, steering.error].flatMap((error) => (error instanceof Problem ? Object.entries(error.errors) : []));
+    return (
+        <section aria-label="What these figures mean" aria-live="polite" className="bg-raised border-hair grid gap-2 rounded-xl border-2 p-4">
+            <h3 className="text-lg">What this means</h3>
+            {errors.length > 0 ? (
+                <ul>
+                    {[...new Map(errors).entries()].map(([field, sentences]) => (
+                        <li key={field} className="font-semibold">
+                            ▸ {field.replace('vehicle.', '').replaceAll('_', ' ')} {sentences.join(' ')}
+                        </li>
+                    ))}
+                </ul>
+            ) : (
+                <>
+                    {engine.data && !electric && (
+                        <table className="w-full text-left">
+                            <tbody>
+                                <tr>
+                                    <th scope="row" className="text-quiet font-normal">
+                                        Gear
+                                    </th>
+                                    {engine.data.gears.map((gear) => (
+                                        <td key={gear.gear} className="font-semibold">
+                                            {gear.gear}
+                                        </td>
+                                    ))}
+                                </tr>
+                                <tr>
+                                    <th scope="row" className="text-quiet font-normal">
+                                        rpm at 30 mph
+                                    </th>
+                                    {engine.data.gears.map((gear) => (
+                                        <td key={gear.gear}>{Math.round(gear.rpm)}</td>
+                                    ))}
+                                </tr>
+                                <tr>
+                                    <th scope="row" className="text-quiet font-normal">
+                                        Red line, m/s
+                                    </th>
+                                    {engine.data.gears.map((gear) => (
+                                        <td key={gear.gear}>{gear.top_speed_mps.toFixed(0)}</td>
+                                    ))}
+                                </tr>
+                            </tbody>
+                        </table>
+                    )}
+                    {steering.data && (
+                        <p>
+                            Turning circle {steering.data.turning_circle_m.toFixed(1)} m kerb to kerb; the rear axle’s middle turns on{' '}
+                            {steering.data.minimum_radius_m.toFixed(1)} m at the least. A 15 m radius takes {steering.data.turns.toFixed(2)} of a turn.
+                        </p>
+                    )}
+                </>
+            )}
+        </section>
+    );
+}

@@ -1,0 +1,47 @@
+import type { Vehicle } from '@/api/types';
+
+/** A car of the school as the core's tools take it. */
+export type CoreVehicle = Record<string, unknown>;
+
+export function forCore({ name, transmission, controls, length_m, width_m, figures }: Omit<Vehicle, 'id'>): CoreVehicle {
+    return { ...figures, ...(name ? { name } : {}), transmission, controls, length_m, width_m };
+}
+
+/** Figures of the core's vehicle that a data sheet prints, in the order a form asks for them. */
+export const FIGURES = [
+    ['tyre', 'Tyre', '195/65R15'],
+    ['final_drive', 'Final drive', '4.06'],
+    ['ratios', 'Gear ratios, first to top', '3.6 1.95 1.3 0.97 0.78'],
+    ['mass_kg', 'Mass with everybody, kg', '1250'],
+    ['torque_nm', 'Peak torque, Nm', '130'],
+    ['torque_rpm', 'at, rpm', '3500'],
+    ['power_kw', 'Peak power, kW', '70'],
+    ['power_rpm', 'at, rpm', '5600'],
+    ['idle_rpm', 'Idle, rpm', '800'],
+    ['red_line_rpm', 'Red line, rpm', '6300'],
+    ['wheelbase_m', 'Wheelbase, m', '2.6'],
+    ['turning_circle_m', 'Turning circle, kerb to kerb, m', '10.6'],
+    ['steering_ratio', 'Steering ratio', '15.5'],
+    ['height_m', 'Height, m', '1.5'],
+] as const;
+
+export type Typed = Partial<Record<(typeof FIGURES)[number][0], string>>;
+
+/** What was typed, as the core reads it; what is left empty is left out and takes the demo car's figure. */
+export function read(typed: Typed): Record<string, unknown> {
+    const number = (text: string) => (text.trim() !== '' && Number.isFinite(Number(text.replace(',', '.'))) ? Number(text.replace(',', '.')) : text);
+    return Object.fromEntries(
+        FIGURES.flatMap(([key]): [string, unknown][] => {
+            const text = typed[key]?.trim() ?? '';
+            if (text === '') return [];
+            if (key === 'tyre') return [[key, text]];
+            return [[key, key === 'ratios' ? text.split(/[\s;]+/).map(number) : number(text)]];
+        }),
+    );
+}
+
+export function typed(figures: Record<string, unknown>): Typed {
+    return Object.fromEntries(
+        FIGURES.flatMap(([key]) => (key in figures ? [[key, Array.isArray(figures[key]) ? figures[key].join(' ') : String(figures[key])]] : [])),
+    );
+}
