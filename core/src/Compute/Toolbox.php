@@ -13,6 +13,7 @@ use NobleTurn\Core\Compute\Tool\SteeringTool;
 use NobleTurn\Core\Compute\Tool\StoppingTool;
 use NobleTurn\Core\Compute\Tool\SweptPathTool;
 use NobleTurn\Core\Fault\BadInput;
+use NobleTurn\Core\Fault\InvalidQuantity;
 use NobleTurn\Core\Fault\UnknownName;
 use NobleTurn\Core\Plan\Warning;
 use NobleTurn\Core\Rules\Assumption;
@@ -85,7 +86,12 @@ final class Toolbox
         $findings = new Findings;
         $values = $shape->read($raw, '', $findings);
         $findings->throwIfAny();
-        $answer = $tool->answer($values ?? new Values([]));
+        try {
+            $answer = $tool->answer($values ?? new Values([]));
+        } catch (InvalidQuantity $absurd) {
+            // Each field is within its bounds, and yet together they mean something absurd.
+            throw BadInput::field('(input)', 'means something absurd: '.$absurd->getMessage());
+        }
 
         return [
             'tool' => $tool->name(),

@@ -62,7 +62,7 @@ final readonly class GearChoice
         // First is for setting off: not taken where second turns freely.
         $lowest = $top > 1 && ! $performance->labours($from, 2) ? 2 : 1;
         for ($gear = $top; $gear >= $lowest; $gear--) {
-            if ($to->inMetresPerSecond() > self::MOST_OF_RED_LINE * $performance->topSpeed($gear)->inMetresPerSecond()) {
+            if ($to->inMetresPerSecond() > self::MOST_OF_RED_LINE * $performance->topSpeed($gear)) {
                 break;
             }
             $weakest = min($performance->acceleration($from, $gear, $gradient), $performance->acceleration($to, $gear, $gradient));

@@ -55,6 +55,12 @@ final readonly class Gearbox
         return $rpm / 60.0 / $this->reduction($gear) * $this->tyre->circumferenceInMetres();
     }
 
+    /** Engine speed that may be far above any real one, rpm. */
+    public function rpmAt(float $metresPerSecond, int $gear): float
+    {
+        return $metresPerSecond / $this->tyre->circumferenceInMetres() * $this->reduction($gear) * 60.0;
+    }
+
     public function topGear(): int
     {
         return count($this->ratios);
@@ -63,14 +69,14 @@ final readonly class Gearbox
     public function engineSpeed(Speed $speed, int $gear): EngineSpeed
     {
         return EngineSpeed::ofRevolutionsPerMinute(
-            $speed->inMetresPerSecond() / $this->tyre->circumferenceInMetres() * $this->reduction($gear) * 60.0,
+            $this->rpmAt($speed->inMetresPerSecond(), $gear),
         );
     }
 
     public function speed(EngineSpeed $engine, int $gear): Speed
     {
         return Speed::ofMetresPerSecond(
-            $engine->inRevolutionsPerMinute() / 60.0 / $this->reduction($gear) * $this->tyre->circumferenceInMetres(),
+            $this->metresPerSecondAt($engine->inRevolutionsPerMinute(), $gear),
         );
     }
 

@@ -29,7 +29,7 @@ final readonly class Performance
 
     public function rpm(Speed $speed, int $gear): float
     {
-        return $this->vehicle->gearbox->engineSpeed($speed, $gear)->inRevolutionsPerMinute();
+        return $this->vehicle->gearbox->rpmAt($speed->inMetresPerSecond(), $gear);
     }
 
     /**
@@ -66,9 +66,10 @@ final readonly class Performance
         return self::LABOURS_BELOW_IDLES * $this->vehicle->engine->idleRpm;
     }
 
-    public function topSpeed(int $gear): Speed
+    /** Speed on the road at the red line, m/s. */
+    public function topSpeed(int $gear): float
     {
-        return Speed::ofMetresPerSecond($this->vehicle->gearbox->metresPerSecondAt($this->vehicle->engine->redLineRpm, $gear));
+        return $this->vehicle->gearbox->metresPerSecondAt($this->vehicle->engine->redLineRpm, $gear);
     }
 
     /** Air, tyres and hill, N; negative where the hill pushes harder. */

@@ -140,6 +140,8 @@ it('names the field of what no vehicle can be', function (string $tool, array $i
     ['engine', ['speed_mph' => 30, 'from_gear' => 2], 'to_gear'],
     ['engine', ['speed_mph' => 30, 'from_gear' => 2, 'to_gear' => 7], 'to_gear'],
     ['engine', ['rpm' => 2000], 'gear'],
+    ['engine', ['speed_mph' => 30, 'vehicle' => ['final_drive' => 1.0, 'ratios' => [0.3], 'red_line_rpm' => 20000]], '(input)'],
+    ['approach', ['routine' => 'emerge-left', 'speed_mph' => 60, 'vehicle' => ['final_drive' => 20.0, 'ratios' => [20.0, 19.0]]], '(input)'],
     ['reverse', ['exercise' => 'bay', 'kerb_gap_m' => 1], 'kerb_gap_m'],
     ['reverse', ['exercise' => 'bay', 'vehicle' => 'loaded-van', 'bay_width_m' => 1.9], 'bay_width_m'],
     ['clearance', ['vehicle_height_m' => 4], 'sign_height_m'],

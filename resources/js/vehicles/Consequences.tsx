@@ -3,7 +3,7 @@ import { useCompute } from '@/compute/useCompute';
 import type { CoreVehicle } from './vehicle';
 
 interface Engine {
-    gears: { gear: number; rpm: number; top_speed_mps: number; accel_available_mps2: number }[];
+    gears: { gear: number; rpm: number; top_speed_mph?: number; top_speed_kmh?: number; accel_available_mps2: number }[];
 }
 interface Steering {
     turning_circle_m: number;
@@ -52,10 +52,10 @@ export function Consequences({ vehicle, electric = false }: { vehicle: CoreVehic
                                 </tr>
                                 <tr>
                                     <th scope="row" className="text-quiet font-normal">
-                                        Red line, m/s
+                                        Red line at, {engine.data.gears[0]?.top_speed_mph === undefined ? 'km/h' : 'mph'}
                                     </th>
                                     {engine.data.gears.map((gear) => (
-                                        <td key={gear.gear}>{gear.top_speed_mps.toFixed(0)}</td>
+                                        <td key={gear.gear}>{(gear.top_speed_mph ?? gear.top_speed_kmh ?? 0).toFixed(0)}</td>
                                     ))}
                                 </tr>
                             </tbody>

@@ -20,6 +20,7 @@ use NobleTurn\Core\Plan\Warning;
 use NobleTurn\Core\Quantity\Gradient;
 use NobleTurn\Core\Quantity\Speed;
 use NobleTurn\Core\Rules\Assumption;
+use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Rules\Source;
 use NobleTurn\Core\Vehicle\GearChoice;
 use NobleTurn\Core\Vehicle\Performance;
@@ -81,10 +82,10 @@ final class EngineTool implements Tool
             'gears' => Out::list(Out::object([
                 'gear' => Out::integer('gear'), 'ratio' => Out::number('gear ratio'), 'reduction' => Out::number('with the final drive'),
                 'rpm' => Out::number('engine speed at this road speed'), 'speed_per_1000_rpm_mps' => Out::number('road speed for each 1000 rpm'),
-                'speed_at_idle_mps' => Out::number('below it the clutch slips'), 'top_speed_mps' => Out::number('at the red line'),
+                'speed_at_idle_mps' => Out::number('below it the clutch slips'), ...CommonFields::headlineSpeedSchema('top_speed', 'at the red line'),
                 'accel_available_mps2' => Out::number('full gas, on this hill'), 'engine_braking_mps2' => Out::number('gas released, on this hill'),
                 'labours' => Out::flag('below 1.25 times idle'), 'over_revs' => Out::flag('above the red line'),
-            ])),
+            ], ['top_speed_mph', 'top_speed_kmh'])),
         ];
     }
 
@@ -125,7 +126,7 @@ final class EngineTool implements Tool
             'choices' => array_map(static fn (GearChoice $choice): array => [
                 'purpose' => $choice->purpose->value, 'gear' => $choice->gear, 'accel_mps2' => round($choice->acceleration, 3), 'reason' => $choice->reason,
             ], $choices),
-            'gears' => array_map(static fn (int $one): array => self::row($vehicle, $performance, $one, $speed, $gradient), range(1, $vehicle->gearbox->topGear())),
+            'gears' => array_map(static fn (int $one): array => self::row($pack, $vehicle, $performance, $one, $speed, $gradient), range(1, $vehicle->gearbox->topGear())),
         ], self::assumptions($vehicle, $input, $wanted), $overRev
             ? [new Warning('over-rev', 'The engine would turn above its red line: brake first, or choose a higher gear.')] : []);
     }
@@ -161,7 +162,7 @@ final class EngineTool implements Tool
     }
 
     /** @return array<string, mixed> */
-    private static function row(Vehicle $vehicle, Performance $performance, int $gear, Speed $speed, Gradient $gradient): array
+    private static function row(RulePack $pack, Vehicle $vehicle, Performance $performance, int $gear, Speed $speed, Gradient $gradient): array
     {
         return [
             'gear' => $gear,
@@ -170,7 +171,7 @@ final class EngineTool implements Tool
             'rpm' => round($performance->rpm($speed, $gear), 1),
             'speed_per_1000_rpm_mps' => round($vehicle->gearbox->metresPerSecondAt(1000.0, $gear), 4),
             'speed_at_idle_mps' => round($vehicle->gearbox->metresPerSecondAt($vehicle->engine->idleRpm, $gear), 3),
-            'top_speed_mps' => round($vehicle->gearbox->metresPerSecondAt($vehicle->engine->redLineRpm, $gear), 3),
+            ...CommonFields::headlineSpeed('top_speed', $performance->topSpeed($gear), $pack),
             'accel_available_mps2' => round($performance->acceleration($speed, $gear, $gradient), 3),
             'engine_braking_mps2' => round($performance->engineBraking($speed, $gear, $gradient), 3),
             'labours' => $performance->labours($speed, $gear),
