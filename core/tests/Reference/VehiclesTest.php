@@ -105,3 +105,36 @@ it('reads feet and inches as signs print them', function (): void {
         ->and($under(4.15)['verdict'])->toBe('within-the-margin')
         ->and($under(4.2)['verdict'])->toBe('does-not-pass');
 });
+
+it('agrees with a drive in small steps in time of a unit drawn through an S-bend', function (): void {
+    // A second way to the same place: the front axle's speed is split along and across the unit, and the heading is
+    // turned by the part across, d theta = v sin(psi) / L dt (explicit Euler), with no use of the closed form under test.
+    $pieces = [['length' => 5.0], ['radius' => 11.0, 'angle' => 1.2], ['radius' => 9.0, 'angle' => -1.6], ['length' => 6.0]];
+    $fine = Path::of($pieces, 0.0005)->points;
+    $heading = 0.0;
+    $wheelbase = 5.2;
+    for ($i = 1, $n = count($fine); $i < $n; $i++) {
+        [$dx, $dy] = [$fine[$i][0] - $fine[$i - 1][0], $fine[$i][1] - $fine[$i - 1][1]];
+        $heading += (-$dx * sin($heading) + $dy * cos($heading)) / $wheelbase;
+    }
+    $end = $fine[count($fine) - 1];
+    $swept = SweptPath::along(Path::of($pieces, 0.1), [new Unit($wheelbase, 2.4)]);
+    [$x, $y] = $swept->frames[count($swept->frames) - 1][0];
+    expect($x)->toEqualWithDelta($end[0] - $wheelbase * cos($heading), 0.005)
+        ->and($y)->toEqualWithDelta($end[1] - $wheelbase * sin($heading), 0.005);
+});
+
+it('reverses as the sine of the angle says, and into a bay on one arc', function (): void {
+    // Worked by hand: 9 m at 2 degrees is 9 x sin 2 = 0.314 m more at the kerb; towards it, 0.3 m are used up after 0.3 / sin 2 = 8.60 m.
+    $back = fn (float $angle): array => Ask::tool('reverse', ['exercise' => 'pull-up-right-reverse', 'distance_m' => 9, 'kerb_gap_m' => 0.3, 'angle_deg' => $angle]);
+    expect($back(2)['end_gap_m'])->toEqualWithDelta(0.614, 0.001)->and($back(2)['touches_at_m'])->toBeNull()
+        ->and($back(-2)['touches_at_m'])->toEqualWithDelta(8.596, 0.001)
+        ->and($back(2)['time_s'])->toEqualWithDelta(9 / 0.7, 0.01);
+    $bay = Ask::tool('reverse', ['exercise' => 'bay', 'radius_m' => 5]);
+    $last = count($bay['path']['x_m']) - 1;
+    // It ends square in the bay, the rear axle a bay's depth less the overhang inside, and needs the front's circle of room.
+    expect($bay['path']['heading_deg'][$last])->toEqualWithDelta(90.0, 1e-6)
+        ->and($bay['path']['x_m'][$last])->toEqualWithDelta(-5.0, 0.001)
+        ->and($bay['path']['y_m'][$last])->toEqualWithDelta(5.0 + 4.8 - 1.0, 0.001)
+        ->and($bay['bay']['aisle_needed_m'])->toEqualWithDelta(hypot(5.0 + 0.9, 2.6 + 0.9), 0.001);
+});
