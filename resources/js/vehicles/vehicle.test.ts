@@ -1,5 +1,4 @@
 import { describe, expect, it } from 'vitest';
-import { flat } from '@/app/useAddress';
 import { forCore, read, typed } from './vehicle';
 
 describe('a car as it is typed', () => {
@@ -20,23 +19,5 @@ describe('a car as it is typed', () => {
     it('goes to the core with its figures beside its size', () => {
         const car = { name: 'A', transmission: 'manual' as const, controls: 'standard' as const, length_m: 4, width_m: 1.8, figures: { mass_kg: 1200 } };
         expect(forCore(car)).toEqual({ name: 'A', transmission: 'manual', controls: 'standard', length_m: 4, width_m: 1.8, mass_kg: 1200 });
-    });
-});
-
-describe('plain state in an address', () => {
-    const { read: from, write } = flat<{ speed: number; car: string; wet: boolean }>({ speed: 30, car: 'hatch', wet: false });
-
-    it('comes back as it was written', () => {
-        for (const state of [
-            { speed: 12.5, car: 'a b&c=d', wet: true },
-            { speed: -3, car: '', wet: false },
-        ])
-            expect(from(new URLSearchParams(write(state).toString()))).toEqual(state);
-    });
-
-    it('keeps the default for what cannot be read', () => {
-        expect(from(new URLSearchParams('speed=fast&wet=maybe&other=1'))).toEqual({ speed: 30, car: 'hatch', wet: false });
-        expect(from(new URLSearchParams('speed='))).toEqual({ speed: 30, car: 'hatch', wet: false });
-        expect(from(new URLSearchParams('speed=Infinity'))).toEqual({ speed: 30, car: 'hatch', wet: false });
     });
 });
