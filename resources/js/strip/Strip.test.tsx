@@ -1,0 +1,80 @@
+import { execFileSync } from 'node:child_process';
+import { cleanup, fireEvent, render, screen, within } from '@testing-library/react';
+import { afterEach, beforeAll, describe, expect, it, vi } from 'vitest';
+import type { ApproachPlan, Step } from '@/api/types';
+import { Strip } from './Strip';
+
+/** The core's own answer: what is drawn is tested on what is really computed. */
+const ask = (input: object) =>
+    JSON.parse(
+        execFileSync('php', ['artisan', 'compute', 'approach'], { input: JSON.stringify({ routine: 'emerge-right', limit_mph: 30, ...input }) }).toString(),
+    ) as ApproachPlan;
+
+let plan: ApproachPlan;
+beforeAll(() => {
+    plan = ask({});
+    // jsdom lays nothing out: every frame is as wide as a tablet's.
+    vi.stubGlobal(
+        'ResizeObserver',
+        class {
+            observe = () => undefined;
+            unobserve = () => undefined;
+            disconnect = () => undefined;
+        },
+    );
+    Object.defineProperty(HTMLElement.prototype, 'clientWidth', { configurable: true, get: () => 1100 });
+});
+afterEach(cleanup);
+
+const show = (current: Step, props: Partial<Parameters<typeof Strip>[0]> = {}) => {
+    const onStep = vi.fn<(step: Step) => void>();
+    render(<Strip plan={plan} current={current} onStep={onStep} {...props} />);
+    return onStep;
+};
+
+describe('the strip', () => {
+    it('is walked from step to step by arrow keys and stops at both ends', () => {
+        const onStep = show('signal');
+        const slider = screen.getByRole('slider', { name: 'Steps of the approach' });
+        fireEvent.keyDown(slider, { key: 'ArrowRight' });
+        fireEvent.keyDown(slider, { key: 'ArrowLeft' });
+        fireEvent.keyDown(slider, { key: 'a' });
+        expect(onStep.mock.calls).toEqual([['position'], ['mirrors']]);
+        cleanup();
+        const atEnd = show('look');
+        fireEvent.keyDown(screen.getByRole('slider', { name: 'Steps of the approach' }), { key: 'ArrowDown' });
+        expect(atEnd).toHaveBeenCalledWith('look');
+    });
+
+    it('says the current step in words, and all of them as a table with the core’s own figures', () => {
+        show('signal');
+        const signal = plan.steps.find((step) => step.step === 'signal')!;
+        expect(screen.getByRole('slider', { name: 'Steps of the approach' }).getAttribute('aria-valuetext')).toBe(
+            `Signal at ${Math.round(signal.best_m)} m, ${signal.best_s.toFixed(1)} seconds to go`,
+        );
+        const rows = within(screen.getByRole('table')).getAllByRole('row').slice(1);
+        expect(rows.map((row) => row.textContent)).toEqual(
+            plan.steps.map(
+                (step) =>
+                    `${step.step[0]!.toUpperCase()}${step.step.slice(1)}${step.earliest_m.toFixed(0)}${step.best_m.toFixed(0)}${step.latest_m.toFixed(0)}${step.best_s.toFixed(1)}`,
+            ),
+        );
+    });
+
+    it('offers the speed to be dragged only where somebody listens', () => {
+        show('signal');
+        expect(screen.queryByTestId('speed-grip')).toBeNull();
+        cleanup();
+        const onSpeed = vi.fn();
+        show('signal', { speed: 30, onSpeed });
+        const grip = screen.getByTestId('speed-grip');
+        grip.setPointerCapture = () => undefined;
+        fireEvent.pointerMove(grip, { clientY: 90 });
+        expect(onSpeed).not.toHaveBeenCalled();
+        fireEvent.pointerDown(grip, { clientY: 100, pointerId: 1 });
+        fireEvent.pointerMove(grip, { clientY: 80 });
+        expect(onSpeed).toHaveBeenLastCalledWith(35);
+        fireEvent.pointerMove(grip, { clientY: 140 });
+        expect(onSpeed).toHaveBeenLastCalledWith(20);
+    });
+});
