@@ -20,7 +20,7 @@ use NobleTurn\Core\Rules\Source;
 final class ApproachPlanner
 {
     /** Braking harder than this is harsh, m/s2 (common practice). */
-    private const HARSH = 4.0;
+    public const HARSH = 4.0;
 
     public static function plan(Approach $approach): ApproachPlan
     {

@@ -12,6 +12,7 @@ use NobleTurn\Core\Routine\LearnerLevel;
 use NobleTurn\Core\Rules\Assumption;
 use NobleTurn\Core\Rules\JunctionHabit;
 use NobleTurn\Core\Rules\Source;
+use NobleTurn\Core\Vehicle\Corner;
 
 /** The speed wanted at the line, or where steering starts, with the reason for it. */
 final readonly class LineSpeed
@@ -19,8 +20,8 @@ final readonly class LineSpeed
     /** Crawl at a give-way line, m/s (common practice). */
     public const CRAWL = 2.0;
 
-    /** Sideways acceleration that still feels comfortable, m/s2 (assumed, range 2 to 3). */
-    public const COMFORTABLE_SIDEWAYS = 2.5;
+    /** Sideways acceleration that still feels comfortable, m/s2. */
+    public const COMFORTABLE_SIDEWAYS = Corner::COMFORTABLE_SIDEWAYS;
 
     /** "About 15 mph or less" round an ordinary left turn (common practice). */
     public const TURN_RULE_MPH = 15.0;

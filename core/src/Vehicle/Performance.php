@@ -15,10 +15,10 @@ use NobleTurn\Core\Quantity\Speed;
 final readonly class Performance
 {
     /** From crankshaft to road (assumed). */
-    private const EFFICIENCY = 0.9;
+    public const EFFICIENCY = 0.9;
 
     /** What the wheels' inertia adds to the mass (assumed share). */
-    private const WHEELS = 0.03;
+    public const WHEELS = 0.03;
 
     /** The engine labours below this multiple of its idling speed (assumed). */
     private const LABOURS_BELOW_IDLES = 1.25;

@@ -138,3 +138,11 @@ it('reverses as the sine of the angle says, and into a bay on one arc', function
         ->and($bay['path']['y_m'][$last])->toEqualWithDelta(5.0 + 4.8 - 1.0, 0.001)
         ->and($bay['bay']['aisle_needed_m'])->toEqualWithDelta(hypot(5.0 + 0.9, 2.6 + 0.9), 0.001);
 });
+
+it('says of each figure whether it was entered or filled in', function (): void {
+    $status = fn (array $input): array => array_column(Ask::tool('engine', ['speed_mph' => 30, ...$input])['assumptions'], 'status', 'name');
+    $own = $status(['vehicle' => ['mass_kg' => 1400, 'tyre' => '185/65R15']]);
+    expect([$own['mass with everybody'], $own['tyre'], $own['drag area'], $own['density of air']])->toBe(['given', 'given', 'assumed', 'from-memory'])
+        ->and($status(['tyre' => '185/65R15'])['tyre'])->toBe('given')
+        ->and($status(['vehicle' => 'loaded-van'])['mass with everybody'])->toBe('assumed');
+});

@@ -22,6 +22,7 @@ use NobleTurn\Core\Quantity\Speed;
 use NobleTurn\Core\Rules\Assumption;
 use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Rules\Source;
+use NobleTurn\Core\Vehicle\Body;
 use NobleTurn\Core\Vehicle\GearChoice;
 use NobleTurn\Core\Vehicle\Performance;
 use NobleTurn\Core\Vehicle\Purpose;
@@ -79,6 +80,8 @@ final class EngineTool implements Tool
                 'purpose' => ['enum' => array_map(static fn (Purpose $purpose): string => $purpose->value, Purpose::cases())],
                 'gear' => Out::integer('gear'), 'accel_mps2' => Out::number('acceleration available in it'), 'reason' => Out::text('why'),
             ]), 'the gear for each purpose'),
+            'idle_rpm' => Out::number('idling speed; 0 for a motor'),
+            'red_line_rpm' => Out::number('highest engine speed'),
             'gears' => Out::list(Out::object([
                 'gear' => Out::integer('gear'), 'ratio' => Out::number('gear ratio'), 'reduction' => Out::number('with the final drive'),
                 'rpm' => Out::number('engine speed at this road speed'), 'speed_per_1000_rpm_mps' => Out::number('road speed for each 1000 rpm'),
@@ -126,6 +129,8 @@ final class EngineTool implements Tool
             'choices' => array_map(static fn (GearChoice $choice): array => [
                 'purpose' => $choice->purpose->value, 'gear' => $choice->gear, 'accel_mps2' => round($choice->acceleration, 3), 'reason' => $choice->reason,
             ], $choices),
+            'idle_rpm' => round($vehicle->engine->idleRpm, 1),
+            'red_line_rpm' => round($vehicle->engine->redLineRpm, 1),
             'gears' => array_map(static fn (int $one): array => self::row($pack, $vehicle, $performance, $one, $speed, $gradient), range(1, $vehicle->gearbox->topGear())),
         ], self::assumptions($vehicle, $input, $wanted), $overRev
             ? [new Warning('over-rev', 'The engine would turn above its red line: brake first, or choose a higher gear.')] : []);
@@ -182,22 +187,31 @@ final class EngineTool implements Tool
     /** @return list<Assumption> */
     private static function assumptions(Vehicle $vehicle, Values $input, Purpose $purpose): array
     {
-        $assumed = Source::assumed();
+        $own = $input->object('vehicle');
+        // A figure is given where it stands in the vehicle's own object or beside it, and assumed where the demo's fills in.
+        $figure = static fn (string $name, float|string $value, string $unit, string $field): Assumption => new Assumption(
+            $name, $value, $unit, $own?->has($field) === true || ($input->has($field) && $field !== 'vehicle') ? Source::given() : Source::assumed(),
+        );
         $engine = $vehicle->engine;
 
         return [
-            new Assumption('vehicle', $vehicle->name, '', $input->has('vehicle') ? Source::given() : $assumed),
-            new Assumption('tyre', $vehicle->gearbox->tyre->marking, '', $input->has('tyre') ? Source::given() : $assumed),
-            new Assumption('final drive', $vehicle->gearbox->finalDrive, '', $input->has('final_drive') ? Source::given() : $assumed),
-            new Assumption('peak torque', round($engine->peakTorqueNm, 1), 'Nm', $assumed),
-            new Assumption('at', round($engine->peakTorqueRpm), 'rpm', $assumed),
-            new Assumption('peak power', round($engine->peakPowerKw, 1), 'kW', $assumed),
-            new Assumption('up to', round($engine->peakPowerRpm), 'rpm', $assumed),
-            new Assumption('idle', round($engine->idleRpm), 'rpm', $assumed),
-            new Assumption('red line', round($engine->redLineRpm), 'rpm', $assumed),
-            new Assumption('mass with everybody', round($vehicle->body->massKg), 'kg', $assumed),
-            new Assumption('drag area', $vehicle->body->dragAreaM2, 'm2', $assumed),
-            new Assumption('rolling resistance', $vehicle->body->rolling, 'of the weight', $assumed),
+            new Assumption('vehicle', $vehicle->name, '', $input->has('vehicle') ? Source::given() : Source::assumed()),
+            $figure('tyre', $vehicle->gearbox->tyre->marking, '', 'tyre'),
+            $figure('final drive', $vehicle->gearbox->finalDrive, '', 'final_drive'),
+            $figure('gear ratios', implode(' ', $vehicle->gearbox->ratios), '', 'ratios'),
+            $figure('peak torque', round($engine->peakTorqueNm, 1), 'Nm', 'torque_nm'),
+            $figure('peak torque at', round($engine->peakTorqueRpm), 'rpm', 'torque_rpm'),
+            $figure('peak power', round($engine->peakPowerKw, 1), 'kW', 'power_kw'),
+            $figure('peak power at', round($engine->peakPowerRpm), 'rpm', 'power_rpm'),
+            $figure('idle', round($engine->idleRpm), 'rpm', 'idle_rpm'),
+            $figure('red line', round($engine->redLineRpm), 'rpm', 'red_line_rpm'),
+            $figure('mass with everybody', round($vehicle->body->massKg), 'kg', 'mass_kg'),
+            $figure('drag area', $vehicle->body->dragAreaM2, 'm2', 'drag_area_m2'),
+            $figure('rolling resistance', $vehicle->body->rolling, 'of the weight', 'rolling'),
+            new Assumption('from crankshaft to road', Performance::EFFICIENCY, 'efficiency', Source::assumed()),
+            new Assumption('wheels’ inertia', Performance::WHEELS, 'of the mass', Source::assumed()),
+            new Assumption('turning with the crankshaft', $engine->inertia, 'kg m2', Source::assumed()),
+            new Assumption('density of air', Body::AIR, 'kg/m3', Source::fromMemory('ICAO standard atmosphere, sea level')),
             ...CommonFields::defaults($input, CommonFields::default('gradient', 0.0, 'rise over run'), CommonFields::default('purpose', $purpose->value)),
         ];
     }

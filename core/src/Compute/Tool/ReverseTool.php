@@ -74,7 +74,7 @@ final class ReverseTool implements Tool
             ]),
             'bay' => ['type' => ['object', 'null'], 'description' => 'where to begin, and the room it takes', 'properties' => [
                 'radius_m' => Out::number('of the rear axle’s middle'), 'past_m' => Out::number('rear axle past the bay’s middle at the start'), 'off_m' => Out::number('rear axle’s middle from the bay’s mouth at the start'),
-                'aisle_needed_m' => Out::number('from the mouth to the front’s swing'), 'side_room_m' => Out::number('left on each side in the bay'),
+                'aisle_needed_m' => Out::number('from the mouth to the front’s swing'), 'side_room_m' => Out::number('left on each side in the bay'), 'width_m' => Out::number('of the bay'), 'depth_m' => Out::number('of the bay'), 'road_wheel_deg' => Out::number('angle of the front wheels'),
                 'hand_wheel_turns' => Out::number('held through the arc'), 'fits' => ['type' => ['boolean', 'null'], 'description' => 'in the aisle given'],
             ]],
             'control' => Out::text('what holds the pace'),
@@ -98,6 +98,7 @@ final class ReverseTool implements Tool
             'car' => CarShape::of($vehicle->chassis),
         ], [
             new Assumption('pace', $pace, 'm/s', $input->has('speed') ? Source::given() : Source::assumed()),
+            ...($exercise === 'bay' ? CommonFields::defaults($input, CommonFields::default('bay_width', 2.4, 'm'), CommonFields::default('bay_depth', 4.8, 'm'), CommonFields::default('radius', (float) ($body['bay']['radius_m'] ?? 0.0), 'm')) : []),
             new Assumption('order of looks', 'all round before moving', '', Source::commonPractice()),
             ...CommonFields::defaults($input, CommonFields::default('vehicle', $vehicle->name), CommonFields::default('gradient', 0.0, 'rise over run')),
         ], ($body['touches_at_m'] ?? null) !== null
@@ -154,7 +155,9 @@ final class ReverseTool implements Tool
         if ($radius < $chassis->minimumRadius()) {
             throw BadInput::field('radius_m', sprintf('is tighter than this vehicle steers: %.1f m at the least.', $chassis->minimumRadius()));
         }
-        $bay = Reversing::bay($chassis, $radius, $input->distance('bay_width')?->inMetres() ?? 2.4, $input->distance('bay_depth')?->inMetres() ?? 4.8);
+        $width = $input->distance('bay_width')?->inMetres() ?? 2.4;
+        $depth = $input->distance('bay_depth')?->inMetres() ?? 4.8;
+        $bay = Reversing::bay($chassis, $radius, $width, $depth);
         if ($bay['side'] < 0.0) {
             throw BadInput::field('bay_width_m', 'is less than the width of the vehicle.');
         }
@@ -182,7 +185,8 @@ final class ReverseTool implements Tool
             'path' => $path,
             'bay' => [
                 'radius_m' => round($radius, 3), 'past_m' => round($bay['past'], 3), 'off_m' => round($bay['off'], 3), 'aisle_needed_m' => round($bay['aisle'], 3),
-                'side_room_m' => round($bay['side'], 3), 'hand_wheel_turns' => round($chassis->handWheelAngle($radius) / (2.0 * M_PI), 3), 'fits' => $aisle === null ? null : $bay['aisle'] <= $aisle,
+                'side_room_m' => round($bay['side'], 3), 'width_m' => $width, 'depth_m' => $depth, 'road_wheel_deg' => round($chassis->roadWheelAngle($radius) * 180.0 / M_PI, 2),
+                'hand_wheel_turns' => round($chassis->handWheelAngle($radius) / (2.0 * M_PI), 3), 'fits' => $aisle === null ? null : $bay['aisle'] <= $aisle,
             ],
         ];
     }

@@ -109,9 +109,9 @@ final class SteeringTool implements Tool
             'straighten_deg' => round($corner->straightenWith() * $degrees, 1),
             'car' => CarShape::of($chassis),
         ], [
-            new Assumption('wheelbase', $chassis->wheelbase, 'm', $input->has('wheelbase') ? Source::given() : Source::assumed()),
-            new Assumption('steering ratio', $chassis->steeringRatio, '', $input->has('steering_ratio') ? Source::given() : Source::assumed()),
-            new Assumption('turning circle, kerb to kerb', $chassis->turningCircle, 'm', Source::assumed()),
+            new Assumption('wheelbase', $chassis->wheelbase, 'm', $input->has('wheelbase') || $input->object('vehicle')?->has('wheelbase') === true ? Source::given() : Source::assumed()),
+            new Assumption('steering ratio', $chassis->steeringRatio, '', $input->has('steering_ratio') || $input->object('vehicle')?->has('steering_ratio') === true ? Source::given() : Source::assumed()),
+            new Assumption('turning circle, kerb to kerb', round($chassis->turningCircle, 2), 'm', $input->object('vehicle')?->has('turning_circle') === true ? Source::given() : Source::assumed()),
             new Assumption('turns taught for a right-angle corner on the kerb’s side', '0.5 to 0.75', '', Source::commonPractice()),
             new Assumption('time to turn the wheel, and to bring it back', Corner::WHEEL_S, 's', Source::assumed()),
             new Assumption('comfortable sideways acceleration', Corner::COMFORTABLE_SIDEWAYS, 'm/s2', Source::assumed()),

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Plan\Clash;
 
+use NobleTurn\Core\Plan\ApproachPlanner;
 use NobleTurn\Core\Plan\Chain;
 use NobleTurn\Core\Plan\Conflict;
 use NobleTurn\Core\Plan\Fitting;
@@ -12,9 +13,7 @@ use NobleTurn\Core\Rules\SignalRule;
 /** The school's figure for the signal comes after the brake lights, or leaves them no two seconds: the heart of the product. */
 final class SignalRuleTooLate implements Clash
 {
-    /** Above these, m/s2, the trade calls braking harsh, and firm (common practice). */
-    private const HARSH = 4.0;
-
+    /** Above this, m/s2, the trade calls braking firm (common practice). */
     private const FIRM = 2.75;
 
     public function in(Fitting $fitting): ?Conflict
@@ -47,7 +46,7 @@ final class SignalRuleTooLate implements Clash
                 $kept === null
                     ? 'Kept to, and seen for two seconds, it leaves no room to brake in.'
                     : sprintf('Kept to, and seen for two seconds, it would take %.1f m/s² of braking%s.', $kept, match (true) {
-                        $kept > self::HARSH => ': harsh',
+                        $kept > ApproachPlanner::HARSH => ': harsh',
                         $kept > self::FIRM => ': firm',
                         default => ' and leaves the move to one side no time',
                     }),

@@ -69,7 +69,7 @@ export function ClearanceBench() {
     );
 }
 
-/** Beam and box; the gap between them to scale ten times over, so that centimetres are seen. */
+/** Beam and box; the gap between them is drawn much larger than the rest, and no larger than the picture, so that centimetres are seen. */
 function BridgePicture({ clearance, verdict }: { clearance: number; verdict: Answer['verdict'] }) {
     const gap = Math.max(-60, Math.min(110, clearance * 150));
     const beam = 110;

@@ -6,15 +6,15 @@ const HEIGHT = 360;
 const LEFT = 46;
 const BOTTOM = 28;
 const FASTEST = 33;
+/** Exact: for the marks of the axis only. */
+const METRES_PER_SECOND_IN_A_MPH = 0.44704;
 
 /** Speed along, engine speed up: a line for each gear from idle to the red line, the change drawn between two of them. */
 export function GearChart({ answer, from, to }: { answer: EngineAnswer; from: number; to: number | null }) {
     const frame = useRef<HTMLDivElement>(null);
     const width = useWidth(frame);
     const id = useId();
-    const value = (name: string) => Number(answer.assumptions.find((assumption) => assumption.name === name)?.value ?? 0);
-    const redLine = value('red line');
-    const idle = value('idle');
+    const { red_line_rpm: redLine, idle_rpm: idle } = answer;
     const most = Math.ceil((redLine * 1.08) / 500) * 500;
     const x = (mps: number) => LEFT + (mps / FASTEST) * (width - LEFT - 34);
     const y = (rpm: number) => HEIGHT - BOTTOM - (rpm / most) * (HEIGHT - BOTTOM - 12);
@@ -49,7 +49,7 @@ export function GearChart({ answer, from, to }: { answer: EngineAnswer; from: nu
                         </g>
                     ))}
                     {[0, 10, 20, 30, 40, 50, 60, 70].map((mph) => (
-                        <text key={mph} x={x(mph / 2.2369)} y={HEIGHT - 8} fontSize={13} textAnchor="middle" fill="var(--quiet)">
+                        <text key={mph} x={x(mph * METRES_PER_SECOND_IN_A_MPH)} y={HEIGHT - 8} fontSize={13} textAnchor="middle" fill="var(--quiet)">
                             {mph === 70 ? '70 mph' : mph}
                         </text>
                     ))}

@@ -18,6 +18,8 @@ export interface EngineAnswer {
     labours: boolean;
     rule_of_thumb: { message: string; agrees: boolean } | null;
     best_gear: number;
+    idle_rpm: number;
+    red_line_rpm: number;
     choices: { purpose: string; gear: number; accel_mps2: number; reason: string }[];
     gears: {
         gear: number;

@@ -16,7 +16,17 @@ interface Answer {
     correct_turns: number | null;
     gap_by_angle: { angle_deg: number; end_gap_m: number }[];
     path: { x_m: number[]; y_m: number[]; heading_deg: number[]; distance_m: number[]; kerb_gap_m: (number | null)[] };
-    bay: { radius_m: number; past_m: number; off_m: number; aisle_needed_m: number; side_room_m: number; hand_wheel_turns: number } | null;
+    bay: {
+        radius_m: number;
+        past_m: number;
+        off_m: number;
+        aisle_needed_m: number;
+        side_room_m: number;
+        width_m: number;
+        depth_m: number;
+        road_wheel_deg: number;
+        hand_wheel_turns: number;
+    } | null;
     control: string;
     looks: string[];
     car: Shape;
@@ -184,21 +194,21 @@ function KerbPicture({ answer, kerb, gap, angle }: { answer: Answer; kerb: boole
 function BayPicture({ answer }: { answer: Answer }) {
     const { car, path } = answer;
     const bay = answer.bay!;
-    const width = 2.4;
+    const { width_m: width, depth_m: depth } = bay;
     const mouth = -bay.off_m;
     const middle = -bay.past_m;
     const shown = [0, 6, 12, path.x_m.length - 1];
     const reach = bay.aisle_needed_m - bay.off_m;
     return (
         <svg
-            viewBox={`${middle - 5} ${mouth - 5.6} ${bay.past_m + 11} ${5.6 + bay.off_m + reach + 1.5}`}
+            viewBox={`${middle - 5} ${mouth - depth - 0.8} ${bay.past_m + 11} ${depth + 0.8 + bay.off_m + reach + 1.5}`}
             className={FRAME}
             role="img"
             aria-label={`Into the bay: begin ${bay.past_m.toFixed(1)} m past its middle, ${bay.off_m.toFixed(1)} m off its mouth`}
         >
             <rect x={middle - 6} y={mouth} width={bay.past_m + 14} height={bay.aisle_needed_m} fill="var(--road)" />
             {[-1.5, -0.5, 0.5, 1.5, 2.5].map((n) => (
-                <line key={n} x1={middle + n * width} x2={middle + n * width} y1={mouth} y2={mouth - 4.8} stroke="var(--line)" strokeWidth={0.12} />
+                <line key={n} x1={middle + n * width} x2={middle + n * width} y1={mouth} y2={mouth - depth} stroke="var(--line)" strokeWidth={0.12} />
             ))}
             <line
                 x1={middle - 6}
@@ -218,7 +228,7 @@ function BayPicture({ answer }: { answer: Answer }) {
             />
             {shown.map((i, n) => (
                 <g key={i} transform={`translate(${path.x_m[i]},${-path.y_m[i]!}) rotate(${path.heading_deg[i]})`}>
-                    <CarFromAbove car={car} steer={n === 0 || n === 3 ? 0 : -20} ghost={n !== 3} />
+                    <CarFromAbove car={car} steer={n === 0 || n === 3 ? 0 : -bay.road_wheel_deg} ghost={n !== 3} />
                 </g>
             ))}
         </svg>
