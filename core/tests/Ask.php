@@ -9,6 +9,7 @@ use NobleTurn\Core\Compute\Tool\ApproachReader;
 use NobleTurn\Core\Compute\Tool\ApproachTool;
 use NobleTurn\Core\Compute\Toolbox;
 use NobleTurn\Core\Compute\Values;
+use NobleTurn\Core\Fault\BadInput;
 use NobleTurn\Core\Place\Approach;
 use NobleTurn\Core\Plan\ApproachPlan;
 use NobleTurn\Core\Plan\ApproachPlanner;
@@ -23,6 +24,21 @@ final class Ask
     public static function tool(string $tool, array $input): array
     {
         return Toolbox::run($tool, $input);
+    }
+
+    /**
+     * @param  array<string, mixed>  $input
+     * @return array<string, string> sentence by field; empty where nothing is wrong
+     */
+    public static function refusal(string $tool, array $input): array
+    {
+        try {
+            Toolbox::run($tool, $input);
+        } catch (BadInput $bad) {
+            return $bad->errors;
+        }
+
+        return [];
     }
 
     /** @param  array<string, mixed>  $input fields of the approach tool */

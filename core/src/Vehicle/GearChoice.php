@@ -29,13 +29,22 @@ final readonly class GearChoice
         $performance = new Performance($vehicle);
         $top = $vehicle->gearbox->topGear();
         [$gear, $reason] = match ($purpose) {
-            Purpose::Creep => [1, 'first: below what second can turn freely, with the clutch or the converter doing the rest'],
+            Purpose::Creep => [1, self::creep($vehicle)],
             Purpose::Cruise => self::cruise($performance, $top, $speed, $gradient, self::LEAST_OF_RED_LINE * $vehicle->engine->redLineRpm),
-            Purpose::Pull => self::strongest($performance, $top, $speed, $speed, $gradient),
-            Purpose::SlipRoad => self::strongest($performance, $top, $speed, Speed::ofMetresPerSecond($speed->inMetresPerSecond() + Speed::ofMilesPerHour(self::SLIP_GAIN_MPH)->inMetresPerSecond()), $gradient),
+            Purpose::Pull => self::strongest($vehicle, $speed, $speed, $gradient),
+            Purpose::SlipRoad => self::strongest($vehicle, $speed, Speed::ofMetresPerSecond($speed->inMetresPerSecond() + Speed::ofMilesPerHour(self::SLIP_GAIN_MPH)->inMetresPerSecond()), $gradient),
         };
 
         return new self($purpose, $gear, $reason, $performance->acceleration($speed, $gear, $gradient));
+    }
+
+    private static function creep(Vehicle $vehicle): string
+    {
+        return match (true) {
+            $vehicle->engine->isElectric => 'the only one: a motor turns from rest',
+            $vehicle->transmission === Transmission::Automatic => 'first, taken by itself: the brake alone sets the pace',
+            default => 'first: below what second can turn freely, with the clutch doing the rest',
+        };
     }
 
     /** @return array{int, string} */
@@ -51,16 +60,19 @@ final readonly class GearChoice
     }
 
     /**
-     * The gear with most acceleration over the span, among those that reach its end below the red line.
+     * The gear with most acceleration over the span, among those that reach its end below the red line. A driver takes
+     * first for setting off only; a gearbox of its own takes whatever pulls when the gas goes right down.
      *
      * @return array{int, string}
      */
-    private static function strongest(Performance $performance, int $top, Speed $from, Speed $to, Gradient $gradient): array
+    private static function strongest(Vehicle $vehicle, Speed $from, Speed $to, Gradient $gradient): array
     {
+        $performance = new Performance($vehicle);
+        $top = $vehicle->gearbox->topGear();
+        $byItself = $vehicle->transmission === Transmission::Automatic;
         $best = null;
         $most = -INF;
-        // First is for setting off: not taken where second turns freely.
-        $lowest = $top > 1 && ! $performance->labours($from, 2) ? 2 : 1;
+        $lowest = ! $byItself && $top > 1 && ! $performance->labours($from, 2) ? 2 : 1;
         for ($gear = $top; $gear >= $lowest; $gear--) {
             if ($to->inMetresPerSecond() > self::MOST_OF_RED_LINE * $performance->topSpeed($gear)) {
                 break;
@@ -73,6 +85,6 @@ final readonly class GearChoice
 
         return $best === null
             ? [$top, 'the highest there is: no gear reaches the end of this below the red line']
-            : [$best, 'pulls hardest from beginning to end without racing the engine'];
+            : [$best, $top > 1 && $byItself ? 'the gearbox drops to it with the gas right down' : ($top > 1 ? 'pulls hardest from beginning to end without racing the engine' : 'the only one')];
     }
 }

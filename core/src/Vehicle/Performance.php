@@ -51,6 +51,12 @@ final readonly class Performance
         return ($drag + $this->resistance($speed, $gradient)) / $this->movingMass($gear);
     }
 
+    /** With nothing driving, as during a change of gear, m/s2; positive downhill where the hill wins. */
+    public function rolling(Speed $speed, int $gear, Gradient $gradient): float
+    {
+        return -$this->resistance($speed, $gradient) / $this->movingMass($gear);
+    }
+
     public function labours(Speed $speed, int $gear): bool
     {
         return ! $this->vehicle->engine->isElectric && $this->rpm($speed, $gear) < $this->labourRpm();

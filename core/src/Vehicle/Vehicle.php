@@ -11,6 +11,14 @@ use NobleTurn\Core\Quantity\EngineSpeed;
 /** A vehicle: its controls, what drives it, what resists, and where its wheels are. */
 final readonly class Vehicle
 {
+    /** A whole change of gear by hand (common practice: under two seconds), and by a gearbox of its own (assumed), s. */
+    public const CHANGE_BY_HAND_S = 1.5;
+
+    public const CHANGE_BY_ITSELF_S = 0.4;
+
+    /** From gas off to gas on again, s. */
+    public float $shiftTime;
+
     public function __construct(
         public string $id,
         public string $name,
@@ -28,14 +36,16 @@ final readonly class Vehicle
         public array $trailers = [],
         /** From the rear axle to the first trailer's coupling, positive behind the axle, m. */
         public float $hitchOffset = 0.0,
+        ?float $shiftTime = null,
     ) {
+        $this->shiftTime = $shiftTime ?? ($transmission === Transmission::Manual ? self::CHANGE_BY_HAND_S : self::CHANGE_BY_ITSELF_S);
     }
 
     public function withGearbox(Gearbox $gearbox): self
     {
         return new self(
             $this->id, $this->name, $this->transmission, $this->controls, $this->length, $this->width, $gearbox,
-            $this->engine, $this->body, $this->chassis, $this->engineBraking, $this->trailers, $this->hitchOffset,
+            $this->engine, $this->body, $this->chassis, $this->engineBraking, $this->trailers, $this->hitchOffset, $this->shiftTime,
         );
     }
 

@@ -11,6 +11,7 @@ use NobleTurn\Core\Tests\Approaches;
 use NobleTurn\Core\Tests\Ask;
 use NobleTurn\Core\Vehicle\BendLine;
 use NobleTurn\Core\Vehicle\DemoVehicles;
+use NobleTurn\Core\Vehicle\FullGas;
 use NobleTurn\Core\Vehicle\Performance;
 use NobleTurn\Core\Vehicle\Unit;
 
@@ -147,3 +148,33 @@ it('names the field of what no vehicle can be', function (string $tool, array $i
     ['clearance', ['vehicle_height_m' => 4], 'sign_height_m'],
     ['clearance', ['vehicle_height_m' => 4, 'sign_height_ft_in' => '13,9'], 'sign_height_ft_in'],
 ]);
+
+it('reaches as far beside an arc as round its middle, and mirrored to the other side', function (): void {
+    foreach (trains(10, 300) as $seed => [$draw, $units]) {
+        [$radius, $angle] = [$draw->number(12, 30), $draw->number(30, 150)];
+        $left = Ask::tool('swept-path', ['units' => $units, 'path' => ['radius_m' => $radius, 'angle_deg' => $angle]]);
+        $right = Ask::tool('swept-path', ['units' => $units, 'path' => ['radius_m' => $radius, 'angle_deg' => -$angle]]);
+        expect($left['reach_m']['left'])->toEqualWithDelta($right['reach_m']['right'], 1e-6, "seed {$seed}")
+            // Points half a metre apart along a side: between them a curve comes nearer by less than 8 mm at these radii.
+            ->and($radius - $left['inner_radius_min_m'])->toEqualWithDelta($left['reach_m']['left'], 0.008, "seed {$seed}")
+            ->and($left['outer_radius_max_m'] - $radius)->toEqualWithDelta($left['reach_m']['right'], 0.008, "seed {$seed}");
+        $kerbs = Ask::tool('swept-path', ['units' => $units, 'path' => ['pieces' => [['length_m' => 20], ['radius_m' => $radius, 'angle_deg' => $angle], ['length_m' => 20]]], 'kerbs' => ['left_m' => $left['reach_m']['left'] + 0.1]]);
+        expect($kerbs['spare_left_m'])->toEqualWithDelta(0.1, 0.01, "seed {$seed}")->and($kerbs['spare_right_m'])->toBeNull();
+    }
+});
+
+it('gains speed no sooner uphill, with more mass or with slower changes, and hardly otherwise in finer steps', function (): void {
+    foreach (['small-petrol-hatch', 'small-electric', 'small-automatic'] as $like) {
+        $time = function (array $figures, float $gradient = 0.0) use ($like): float {
+            $run = Ask::tool('engine', ['vehicle' => ['like' => $like, ...$figures], 'speed_mps' => 5.0, 'to_speed_mps' => 24.0, 'gradient' => $gradient])['run'];
+            expect($run['reached'])->toBeTrue()->and($run['distance_m'])->toBeGreaterThan(5.0 * $run['time_s'])->toBeLessThan(24.0 * $run['time_s']);
+
+            return $run['time_s'];
+        };
+        expect($time([], 0.04))->toBeGreaterThan($time([]))->and($time(['mass_kg' => 1900]))->toBeGreaterThan($time(['mass_kg' => 1100]));
+        expect($time(['shift_time_s' => 2.0]))->toBeGreaterThanOrEqual($time(['shift_time_s' => 0.2]));
+    }
+    $vehicle = DemoVehicles::byId('loaded-van');
+    $run = fn (float $step): float => FullGas::run($vehicle, Speed::ofMetresPerSecond(2.0), Speed::ofMetresPerSecond(25.0), Gradient::ofRiseOverRun(0.02), 1, $step)->distance;
+    expect($run(0.02))->toEqualWithDelta($run(0.01), 0.1);
+});

@@ -4,14 +4,23 @@ declare(strict_types=1);
 
 use NobleTurn\Core\Motion\Path;
 use NobleTurn\Core\Motion\SweptPath;
+use NobleTurn\Core\Quantity\Acceleration;
+use NobleTurn\Core\Quantity\Distance;
 use NobleTurn\Core\Quantity\Gradient;
 use NobleTurn\Core\Quantity\Speed;
 use NobleTurn\Core\Tests\Ask;
+use NobleTurn\Core\Vehicle\Body;
+use NobleTurn\Core\Vehicle\Controls;
 use NobleTurn\Core\Vehicle\Corner;
 use NobleTurn\Core\Vehicle\DemoVehicles;
+use NobleTurn\Core\Vehicle\Engine;
+use NobleTurn\Core\Vehicle\FullGas;
+use NobleTurn\Core\Vehicle\Gearbox;
 use NobleTurn\Core\Vehicle\Performance;
+use NobleTurn\Core\Vehicle\Transmission;
 use NobleTurn\Core\Vehicle\Tyre;
 use NobleTurn\Core\Vehicle\Unit;
+use NobleTurn\Core\Vehicle\Vehicle;
 
 it('takes a lorry tyre with a half inch in its rim', function (): void {
     // Arithmetic of the ISO marking: 22.5 x 25.4 + 2 x 315 x 0.70 = 1012.5 mm across.
@@ -145,4 +154,28 @@ it('says of each figure whether it was entered or filled in', function (): void 
     expect([$own['mass with everybody'], $own['tyre'], $own['drag area'], $own['density of air']])->toBe(['given', 'given', 'assumed', 'from-memory'])
         ->and($status(['tyre' => '185/65R15'])['tyre'])->toBe('given')
         ->and($status(['vehicle' => 'loaded-van'])['mass with everybody'])->toBe('assumed');
+});
+
+it('gains speed as constant torque and constant power say where nothing resists', function (): void {
+    // Textbook kinematics: v = a t under constant force, and m v^2 / 2 = P t under constant power.
+    $motor = Engine::electric(200.0, 60.0, 20000.0, 0.0);
+    $free = new Vehicle('free', 'free', Transmission::Automatic, Controls::Standard, Distance::ofMetres(4.5), Distance::ofMetres(1.8),
+        Gearbox::of([1.0], 9.0, Tyre::fromMarking('195/65R15')), $motor, new Body(1500.0, 0.0, 0.0), DemoVehicles::byId('small-electric')->chassis, Acceleration::ofMetresPerSecondSquared(0.5));
+    $mass = 1500.0 * (1.0 + Performance::WHEELS);
+    $radius = $free->gearbox->circumferenceInMetres() / (2.0 * M_PI);
+    $force = 200.0 * 9.0 * Performance::EFFICIENCY / $radius;
+    $run = fn (float $from, float $to): FullGas => FullGas::run($free, Speed::ofMetresPerSecond($from), Speed::ofMetresPerSecond($to), Gradient::ofRiseOverRun(0.0), 1);
+    expect($run(0.0, 8.0)->time)->toEqualWithDelta(8.0 / ($force / $mass), 0.005)
+        ->and($run(0.0, 8.0)->distance)->toEqualWithDelta(64.0 / (2.0 * $force / $mass), 0.02)
+        ->and($run(15.0, 25.0)->time)->toEqualWithDelta($mass * (625.0 - 225.0) / 2.0 / (60000.0 * Performance::EFFICIENCY), 0.01);
+});
+
+it('fills the gaps of an own vehicle from the kind it is like', function (): void {
+    $electric = Ask::tool('engine', ['vehicle' => ['like' => 'small-electric', 'torque_nm' => 300], 'speed_mph' => 20]);
+    expect($electric['gears'])->toHaveCount(1)->and($electric['idle_rpm'])->toEqual(0.0);
+    $lorry = ['like' => 'articulated-lorry', 'length_m' => 16.5];
+    expect(Ask::tool('swept-path', ['vehicle' => $lorry, 'path' => ['radius_m' => 12.5]])['off_tracking_m'])
+        ->toBe(Ask::tool('swept-path', ['vehicle' => 'articulated-lorry', 'path' => ['radius_m' => 12.5]])['off_tracking_m']);
+    expect(Ask::refusal('engine', ['vehicle' => ['like' => 'small-electric', 'transmission' => 'manual'], 'speed_mph' => 20]))->toHaveKey('vehicle.transmission');
+    expect(Ask::refusal('engine', ['vehicle' => ['like' => 'small-electric', 'idle_rpm' => 800], 'speed_mph' => 20]))->toHaveKey('vehicle.idle_rpm');
 });

@@ -23,6 +23,7 @@ use NobleTurn\Core\Rules\Assumption;
 use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Rules\Source;
 use NobleTurn\Core\Vehicle\Body;
+use NobleTurn\Core\Vehicle\FullGas;
 use NobleTurn\Core\Vehicle\GearChoice;
 use NobleTurn\Core\Vehicle\Performance;
 use NobleTurn\Core\Vehicle\Purpose;
@@ -56,6 +57,7 @@ final class EngineTool implements Tool
             new NumberField('from_gear', 'gear before the change', 1.0, 16.0),
             new NumberField('to_gear', 'gear after the change', 1.0, 16.0),
             CommonFields::gradientField(),
+            new QuantityField('to_speed', 'full gas up to this speed, from the road speed', Kind::Speed, 0.0, 70.0),
             ChoiceField::of('purpose', 'what the gear is for; default cruise', Purpose::class),
         );
     }
@@ -80,6 +82,11 @@ final class EngineTool implements Tool
                 'purpose' => ['enum' => array_map(static fn (Purpose $purpose): string => $purpose->value, Purpose::cases())],
                 'gear' => Out::integer('gear'), 'accel_mps2' => Out::number('acceleration available in it'), 'reason' => Out::text('why'),
             ]), 'the gear for each purpose'),
+            'run' => ['type' => ['object', 'null'], 'description' => 'full gas up to to_speed; null without one', 'properties' => [
+                'reached' => Out::flag('whether the speed is reached at all'), 'time_s' => Out::number('seconds it takes'), 'distance_m' => Out::number('metres it takes'),
+                'speed_mps' => Out::number('reached'), 'gear' => Out::integer('at the end'),
+                'changes' => Out::list(Out::object(['at_mps' => Out::number('road speed'), 'from_gear' => Out::integer('before'), 'to_gear' => Out::integer('after')]), 'up, at nine tenths of the red line'),
+            ]],
             'idle_rpm' => Out::number('idling speed; 0 for a motor'),
             'red_line_rpm' => Out::number('highest engine speed'),
             'gears' => Out::list(Out::object([
@@ -129,11 +136,30 @@ final class EngineTool implements Tool
             'choices' => array_map(static fn (GearChoice $choice): array => [
                 'purpose' => $choice->purpose->value, 'gear' => $choice->gear, 'accel_mps2' => round($choice->acceleration, 3), 'reason' => $choice->reason,
             ], $choices),
+            'run' => self::run($input, $vehicle, $speed, $gradient),
             'idle_rpm' => round($vehicle->engine->idleRpm, 1),
             'red_line_rpm' => round($vehicle->engine->redLineRpm, 1),
             'gears' => array_map(static fn (int $one): array => self::row($pack, $vehicle, $performance, $one, $speed, $gradient), range(1, $vehicle->gearbox->topGear())),
         ], self::assumptions($vehicle, $input, $wanted), $overRev
             ? [new Warning('over-rev', 'The engine would turn above its red line: brake first, or choose a higher gear.')] : []);
+    }
+
+    /** @return ?array<string, mixed> */
+    private static function run(Values $input, Vehicle $vehicle, Speed $from, Gradient $gradient): ?array
+    {
+        $to = $input->speed('to_speed');
+        if ($to === null) {
+            return null;
+        }
+        if ($to->inMetresPerSecond() <= $from->inMetresPerSecond()) {
+            throw BadInput::field('to_speed_mps', 'must be more than the speed it starts from.');
+        }
+        $run = FullGas::run($vehicle, $from, $to, $gradient, self::gear($input, 'gear', $vehicle) ?? GearChoice::for($vehicle, Purpose::Pull, $from, $gradient)->gear);
+
+        return [
+            'reached' => $run->reached, 'time_s' => round($run->time, 2), 'distance_m' => round($run->distance, 1), 'speed_mps' => round($run->speed, 3), 'gear' => $run->gear,
+            'changes' => array_map(static fn (array $change): array => ['at_mps' => round($change['at'], 3), 'from_gear' => $change['from'], 'to_gear' => $change['to']], $run->changes),
+        ];
     }
 
     private static function gear(Values $input, string $field, Vehicle $vehicle): ?int
@@ -208,6 +234,7 @@ final class EngineTool implements Tool
             $figure('mass with everybody', round($vehicle->body->massKg), 'kg', 'mass_kg'),
             $figure('drag area', $vehicle->body->dragAreaM2, 'm2', 'drag_area_m2'),
             $figure('rolling resistance', $vehicle->body->rolling, 'of the weight', 'rolling'),
+            $figure('a whole change of gear', $vehicle->shiftTime, 's', 'shift_time'),
             new Assumption('from crankshaft to road', Performance::EFFICIENCY, 'efficiency', Source::assumed()),
             new Assumption('wheels’ inertia', Performance::WHEELS, 'of the mass', Source::assumed()),
             new Assumption('turning with the crankshaft', $engine->inertia, 'kg m2', Source::assumed()),

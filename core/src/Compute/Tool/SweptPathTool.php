@@ -15,6 +15,7 @@ use NobleTurn\Core\Compute\Tool;
 use NobleTurn\Core\Compute\Values;
 use NobleTurn\Core\Fault\BadInput;
 use NobleTurn\Core\Motion\ArcReach;
+use NobleTurn\Core\Motion\PathReach;
 use NobleTurn\Core\Motion\SweptPath;
 use NobleTurn\Core\Place\Bend;
 use NobleTurn\Core\Plan\Warning;
@@ -42,9 +43,11 @@ final class SweptPathTool implements Tool
             VehicleField::field(),
             UnitsField::field(),
             PathField::field(),
-            new ObjectField('kerbs', 'circles about the arc’s centre', new Shape(
+            new ObjectField('kerbs', 'circles about an arc’s centre, or lines beside any path', new Shape(
                 new QuantityField('inner_radius', 'of the inner kerb', Kind::Distance, 0.0, 500.0),
                 new QuantityField('outer_radius', 'of the outer kerb', Kind::Distance, 1.0, 500.0),
+                new QuantityField('left', 'from the path to the kerb on its left', Kind::Distance, 0.0, 50.0),
+                new QuantityField('right', 'from the path to the kerb on its right', Kind::Distance, 0.0, 50.0),
             )),
             new ObjectField('bend', 'a corner between kerbs; the best line through it is looked for; instead of path', new Shape(
                 (new QuantityField('kerb_radius', 'of the inner kerb', Kind::Distance, 0.0, 100.0))->required(),
@@ -73,8 +76,11 @@ final class SweptPathTool implements Tool
             'outer_radius_max_m' => $nullable('farthest; null off a circle'),
             'tail_swing_m' => Out::number('how far a rear corner swings out at the beginning'),
             'fits' => ['type' => ['boolean', 'null'], 'description' => 'between the kerbs given; null without kerbs'],
+            'reach_m' => ['type' => ['object', 'null'], 'description' => 'farthest any body comes to either side of the path; null for a bend', 'properties' => ['left' => Out::number('m'), 'right' => Out::number('m')]],
             'spare_inside_m' => $nullable('room left at the inner kerb; negative where it is mounted'),
             'spare_outside_m' => $nullable('room left at the outer kerb'),
+            'spare_left_m' => $nullable('room left at a kerb that runs beside the path on its left'),
+            'spare_right_m' => $nullable('and on its right'),
             'line' => ['type' => ['object', 'null'], 'description' => 'the line through the bend that leaves most room', 'properties' => [
                 'entry_from_kerb_m' => Out::number('front axle’s middle from the inner kerb before the bend'),
                 'exit_from_kerb_m' => Out::number('and after it'),
@@ -101,10 +107,13 @@ final class SweptPathTool implements Tool
         $swept = $line->swept ?? SweptPath::along($arc === null ? PathField::read($input, $step) : PathField::round($arc, $step), $units);
         [$inner, $outer] = $arc === null ? [null, null] : (new ArcReach(PathField::LEAD, $arc['radius'], $arc['angle']))->of($swept);
         [$spareIn, $spareOut] = $line !== null ? [$line->spareInside, $line->spareOutside] : self::spare($input, $inner, $outer);
+        // Told for every path but the bend whose kerbs are its own.
+        $reach = $bend === null ? PathReach::of($swept) : null;
+        [$spareLeft, $spareRight] = self::besides($input, $reach);
         $off = $swept->offTracking();
         $steady = $arc === null ? null : SweptPath::steadyRadii($units, $arc['radius'])[count($units) - 1];
         $round = static fn (?float $value): ?float => $value === null ? null : round($value, 4);
-        $spares = array_filter([$spareIn, $spareOut], static fn (?float $spare): bool => $spare !== null);
+        $spares = array_filter([$spareIn, $spareOut, $spareLeft, $spareRight], static fn (?float $spare): bool => $spare !== null);
 
         return new Answer($pack->code(), $pack->version(), [
             'off_tracking_m' => ['steady' => $arc === null ? null : $round($steady === null ? null : $arc['radius'] - $steady), 'most' => round(max($off), 4), ...SweptPathPresenter::offByAngle($off, $arc, $swept)],
@@ -113,8 +122,11 @@ final class SweptPathTool implements Tool
             'outer_radius_max_m' => $round($outer),
             'tail_swing_m' => round($swept->tailSwing(), 4),
             'fits' => $spares === [] ? null : min($spares) >= 0.0,
+            'reach_m' => $reach === null ? null : ['left' => round($reach->left, 4), 'right' => round($reach->right, 4)],
             'spare_inside_m' => $round($spareIn),
             'spare_outside_m' => $round($spareOut),
+            'spare_left_m' => $round($spareLeft),
+            'spare_right_m' => $round($spareRight),
             'line' => $line === null ? null : [
                 'entry_from_kerb_m' => round($line->entryFromKerb, 2), 'exit_from_kerb_m' => round($line->exitFromKerb, 2),
                 'radius_m' => round($line->radius, 2), 'begin_at_m' => round($line->beginAt, 2),
@@ -156,15 +168,27 @@ final class SweptPathTool implements Tool
         if ($kerbs === null) {
             return [null, null];
         }
-        if ($inner === null || $outer === null) {
-            throw BadInput::field('kerbs', 'are circles: they need a path that is one arc.');
-        }
         $in = $kerbs->distance('inner_radius')?->inMetres();
         $out = $kerbs->distance('outer_radius')?->inMetres();
         if ($in === null && $out === null) {
-            throw BadInput::field('kerbs', 'must name an inner or an outer radius.');
+            return $kerbs->has('left') || $kerbs->has('right') ? [null, null] : throw BadInput::field('kerbs', 'must name an inner or an outer radius, or a kerb to the left or to the right.');
+        }
+        if ($inner === null || $outer === null) {
+            throw BadInput::field('kerbs', 'with radii are circles: they need a path that is one arc.');
         }
 
         return [$in === null ? null : $inner - $in, $out === null ? null : $out - $outer];
+    }
+
+    /** @return array{?float, ?float} room left at kerbs beside the path, left and right, m */
+    private static function besides(Values $input, ?PathReach $reach): array
+    {
+        if ($reach === null) {
+            return [null, null];
+        }
+        $kerbs = $input->object('kerbs');
+        [$left, $right] = [$kerbs?->distance('left')?->inMetres(), $kerbs?->distance('right')?->inMetres()];
+
+        return [$left === null ? null : $left - $reach->left, $right === null ? null : $right - $reach->right];
     }
 }

@@ -31,6 +31,7 @@ final class VehicleField
     {
         return new ObjectField('vehicle', 'demo vehicle by id, or its own figures', new Shape(
             new TextField('name', 'what it is called'),
+            new ChoiceField('like', 'demo vehicle whose figures fill the gaps, its motor and trailers included; default '.DemoVehicles::DEFAULT, DemoVehicles::ids()),
             ChoiceField::of('transmission', 'default manual', Transmission::class),
             ChoiceField::of('controls', 'default standard', Controls::class),
             new QuantityField('length', 'overall length', Kind::Distance, 2.0, 25.0),
@@ -44,6 +45,7 @@ final class VehicleField
             new NumberField('torque_rpm', 'engine speed of the peak torque', 500.0, 12000.0),
             new NumberField('power_kw', 'peak power', 5.0, 1000.0),
             new NumberField('power_rpm', 'engine speed of the peak power', 800.0, 15000.0),
+            new QuantityField('shift_time', 'a whole change of gear; default '.Vehicle::CHANGE_BY_HAND_S.' s by hand, '.Vehicle::CHANGE_BY_ITSELF_S.' s by itself', Kind::Duration, 0.0, 5.0),
             new QuantityField('engine_braking', 'slowing off the gas on the level', Kind::Acceleration, 0.1, 2.5),
             new NumberField('mass_kg', 'with driver, instructor and load', 300.0, 60000.0),
             new NumberField('drag_area_m2', 'drag coefficient times frontal area', 0.2, 12.0),
@@ -61,7 +63,7 @@ final class VehicleField
     public static function read(Values $input): Vehicle
     {
         $own = $input->object('vehicle');
-        $demo = DemoVehicles::byId($input->text('vehicle') ?? DemoVehicles::DEFAULT);
+        $demo = DemoVehicles::byId($input->text('vehicle') ?? $own?->text('like') ?? DemoVehicles::DEFAULT);
 
         return $own === null ? $demo : self::own($own, $demo);
     }
@@ -76,6 +78,9 @@ final class VehicleField
 
     private static function own(Values $own, Vehicle $demo): Vehicle
     {
+        if ($demo->engine->isElectric && $own->choice('transmission', Transmission::class) === Transmission::Manual) {
+            throw BadInput::field('vehicle.transmission', 'must be automatic: an electric car has no clutch.');
+        }
         $gearbox = $demo->gearbox;
         if ($own->has('ratios') || $own->has('final_drive') || $own->has('tyre')) {
             $gearbox = self::within('vehicle', static fn (): Gearbox => self::gearbox($own, $demo->gearbox));
@@ -93,6 +98,9 @@ final class VehicleField
             new Body($own->number('mass_kg') ?? $demo->body->massKg, $own->number('drag_area_m2') ?? $demo->body->dragAreaM2, $own->number('rolling') ?? $demo->body->rolling),
             self::within('vehicle', static fn (): Chassis => self::chassis($own, $demo->chassis)),
             $own->acceleration('engine_braking') ?? $demo->engineBraking,
+            $demo->trailers,
+            $demo->hitchOffset,
+            $own->duration('shift_time')?->inSeconds(),
         );
     }
 
@@ -110,6 +118,16 @@ final class VehicleField
 
     private static function engine(Values $own, Engine $demo): Engine
     {
+        if ($demo->isElectric) {
+            foreach (['torque_rpm', 'power_rpm', 'idle_rpm'] as $none) {
+                if ($own->has($none)) {
+                    throw BadInput::field($none, 'must be left out: a motor pulls from rest and its power begins where its torque allows.');
+                }
+            }
+
+            return Engine::electric($own->number('torque_nm') ?? $demo->peakTorqueNm, $own->number('power_kw') ?? $demo->peakPowerKw, $own->number('red_line_rpm') ?? $demo->redLineRpm, $demo->inertia);
+        }
+
         return Engine::combustion(
             $own->number('torque_nm') ?? $demo->peakTorqueNm,
             $own->number('torque_rpm') ?? $demo->peakTorqueRpm,
