@@ -1,6 +1,7 @@
 <?php
 
 use App\Http\Controllers\ComputeController;
+use App\Http\Controllers\DrawingController;
 use App\Http\Controllers\FirstRunController;
 use App\Http\Controllers\LearnerController;
 use App\Http\Controllers\LessonController;
@@ -51,6 +52,7 @@ Route::prefix('api')->group(function (): void {
         Route::delete('learners/{learner}', [LearnerController::class, 'destroy']);
         Route::post('learners/{learner}/restore', [LearnerController::class, 'restore'])->whereUuid('learner');
 
+        Route::get('vehicle-kinds', [VehicleController::class, 'kinds']);
         Route::get('vehicles', [VehicleController::class, 'index']);
         Route::post('vehicles', [VehicleController::class, 'store']);
         Route::put('vehicles/{vehicle}', [VehicleController::class, 'update']);
@@ -58,6 +60,10 @@ Route::prefix('api')->group(function (): void {
         Route::post('vehicles/{vehicle}/restore', [VehicleController::class, 'restore'])->whereUuid('vehicle');
         Route::get('places', [PlaceController::class, 'index']);
         Route::post('places', [PlaceController::class, 'store']);
+        Route::get('places/{place}/lessons', [DrawingController::class, 'lessons']);
+        Route::post('places/{place}/drawings', [DrawingController::class, 'store']);
+        Route::delete('drawings/{drawing}', [DrawingController::class, 'destroy']);
+        Route::post('drawings/{drawing}/restore', [DrawingController::class, 'restore'])->whereUuid('drawing');
         Route::put('places/{place}', [PlaceController::class, 'update']);
         Route::delete('places/{place}', [PlaceController::class, 'destroy']);
         Route::post('places/{place}/restore', [PlaceController::class, 'restore'])->whereUuid('place');

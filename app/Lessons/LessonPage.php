@@ -4,6 +4,7 @@ namespace App\Lessons;
 
 use App\Http\Resources\Show;
 use App\Marks\StandingMarks;
+use App\Models\Drawing;
 use App\Models\Lesson;
 use App\Models\PlannedItem;
 use App\Models\Promise;
@@ -22,7 +23,7 @@ final class LessonPage
     /** @return array<string, mixed> */
     public function of(Lesson $lesson): array
     {
-        $lesson->load(['learner', 'vehicle', 'instructor', 'items.place', 'rounds.marks', 'rounds.place', 'promises']);
+        $lesson->load(['learner', 'vehicle', 'instructor', 'items.place.drawings', 'rounds.marks', 'rounds.place', 'promises']);
         $school = $this->current->school();
         $debrief = Debrief::of(
             array_values($lesson->rounds->map(fn (Round $round) => StandingMarks::round($round))->all()),
@@ -37,7 +38,12 @@ final class LessonPage
             'went_well' => $lesson->went_well,
             'worked_on' => $lesson->worked_on,
             'self_rating' => (object) $lesson->self_rating,
-            'items' => $lesson->items->map(fn (PlannedItem $item): array => Show::item($item)),
+            'items' => $lesson->items->map(fn (PlannedItem $item): array => [
+                ...Show::item($item),
+                'drawings' => $item->place->drawings->whereIn('lesson_id', [null, $lesson->id])->values()->map(fn (Drawing $drawing): array => Show::drawing($drawing)),
+            ]),
+            // What this learner goes by in this car: points kept for another car would mislead.
+            'reference_points' => array_values(array_filter($lesson->learner->reference_points, fn (array $point): bool => in_array($point['vehicle_id'] ?? null, [null, $lesson->vehicle_id], true))),
             'rounds' => $lesson->rounds->map(fn (Round $round): array => Show::round($round)),
             'promises' => $lesson->promises->map(fn (Promise $promise): array => Show::promise($promise))->values(),
             'promised_before' => Promise::query()->where('learner_id', $lesson->learner_id)->where('lesson_id', '!=', $lesson->id)->whereNull('kept_at')

@@ -21,7 +21,7 @@ use Illuminate\Support\Carbon;
  * @property ?string $guardian_name
  * @property ?string $guardian_contact
  * @property ?Carbon $guardian_consent_on
- * @property list<array{what: string, where: string}> $reference_points what the driver sees against what, in this car
+ * @property list<array{what: string, where: string, vehicle_id?: ?string}> $reference_points what the driver sees against what, in which car
  */
 final class Learner extends Model
 {

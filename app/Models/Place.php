@@ -4,6 +4,7 @@ namespace App\Models;
 
 use App\Models\Concerns\BelongsToSchool;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\SoftDeletes;
 
 /**
@@ -13,12 +14,19 @@ use Illuminate\Database\Eloquent\SoftDeletes;
  * @property string $routine
  * @property array<string, mixed> $approach inputs of the approach tool that belong to the road
  * @property ?string $note
+ * @property \Illuminate\Database\Eloquent\Collection<int, Drawing> $drawings
  */
 final class Place extends Model
 {
     use BelongsToSchool, SoftDeletes;
 
     protected $fillable = ['name', 'routine', 'approach', 'note'];
+
+    /** @return HasMany<Drawing, $this> */
+    public function drawings(): HasMany
+    {
+        return $this->hasMany(Drawing::class);
+    }
 
     /** @return array<string, string> */
     protected function casts(): array

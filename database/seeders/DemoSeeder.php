@@ -47,10 +47,16 @@ final class DemoSeeder extends Seeder
         $manual = Vehicle::query()->create(['name' => 'The blue hatch', 'transmission' => 'manual', 'controls' => 'standard', 'length_m' => 4.1, 'width_m' => 1.75, 'figures' => ['tyre' => '185/65R15', 'final_drive' => 4.2, 'ratios' => [3.7, 2.0, 1.36, 1.03, 0.82], 'mass_kg' => 1310, 'wheelbase_m' => 2.52, 'turning_circle_m' => 10.2, 'height_m' => 1.48]]);
         $automatic = Vehicle::query()->create(['name' => 'The grey automatic', 'transmission' => 'automatic', 'controls' => 'standard', 'length_m' => 4.4, 'width_m' => 1.8]);
         $places = array_map(fn (array $place): Place => Place::query()->create($place), DemoWorld::places());
+        foreach ($places as $place) {
+            if (isset(DemoWorld::drawings()[$place->name])) {
+                $place->drawings()->create(DemoWorld::drawings()[$place->name]);
+            }
+        }
         $histories = [];
         foreach (DemoWorld::learners() as $i => $person) {
             $learner = Learner::query()->create($person['facts']);
             $car = $learner->transmission === 'manual' ? $manual : $automatic;
+            $learner->update(['reference_points' => array_map(fn (array $point): array => [...$point, 'vehicle_id' => $car->id], $learner->reference_points)]);
             $histories[$learner->id] = new DemoHistory($learner, $person['weak'], $car, $i % 4 === 3 ? $owner : $tutor, $places, self::ZONE);
             $histories[$learner->id]->past($person['lessons'], $i);
         }

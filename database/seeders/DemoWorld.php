@@ -24,6 +24,15 @@ final class DemoWorld
         ];
     }
 
+    /** @return array<string, array{title: string, tool: string, state: string}> pages of the bench kept with a place, by its name */
+    public static function drawings(): array
+    {
+        return [
+            'Quay Street into Chandlers Row' => ['title' => 'How much wheel for this corner', 'tool' => 'steering', 'state' => 'kerb=7'],
+            'Lower Mole into Net Loft Square' => ['title' => 'The delivery lorry that comes round here', 'tool' => 'long-vehicle', 'state' => 'vehicle=rigid-lorry&kerb=5'],
+        ];
+    }
+
     /** @return list<array{facts: array<string, mixed>, lessons: int, weak: string}> weak: the step this learner finds hardest */
     public static function learners(): array
     {

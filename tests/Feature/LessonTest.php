@@ -84,3 +84,34 @@ it('shows the school’s day, not the server’s', function (): void {
     expect($this->getJson('api/today?day=2026-07-11')->json('lessons'))->toHaveCount(1)
         ->and($this->getJson('api/today?day=2026-07-10')->json('lessons'))->toBe([]);
 });
+
+it('keeps a page of the bench with a place, or for one lesson’s brief there', function (): void {
+    $place = $this->at['place']->id;
+    $lesson = $this->at['lesson']->id;
+    $keep = fn (array $more = []) => $this->postJson("api/places/{$place}/drawings", ['title' => 'The wheel for this corner', 'tool' => 'steering', 'state' => 'kerb=6', ...$more]);
+    $keep(['tool' => '../learners'])->assertUnprocessable()->assertJsonValidationErrors('tool');
+    $keep(['lesson_id' => $lesson])->assertUnprocessable()->assertJsonValidationErrors('lesson_id');
+    $this->postJson("api/lessons/{$lesson}/items", ['place_id' => $place])->assertCreated();
+    expect(array_column($this->getJson("api/places/{$place}/lessons")->json(), 'id'))->toBe([$lesson]);
+    $always = $keep()->assertCreated()->json('id');
+    $once = $keep(['title' => 'For today', 'lesson_id' => $lesson])->assertCreated()->json('id');
+    expect(array_column($this->getJson('api/places')->json('0.drawings'), 'id'))->toBe([$always])
+        ->and(array_column($this->getJson("api/lessons/{$lesson}")->json('items.0.drawings'), 'id'))->toEqualCanonicalizing([$always, $once]);
+    $this->deleteJson("api/drawings/{$always}")->assertNoContent();
+    expect($this->getJson('api/places')->json('0.drawings'))->toBe([]);
+    $this->postJson("api/drawings/{$always}/restore")->assertOk();
+    $this->actingAs($this->user($this->school()));
+    $keep()->assertNotFound();
+    $this->deleteJson("api/drawings/{$always}")->assertNotFound();
+});
+
+it('shows a learner’s reference points in the car they belong to, and no other', function (): void {
+    [$learner, $car] = [$this->at['learner'], $this->at['vehicle']->id];
+    $other = $this->postJson('api/vehicles', ['name' => 'Other', 'transmission' => 'manual', 'controls' => 'standard'])->assertCreated()->json('id');
+    $points = [['what' => 'Touching', 'where' => 'wiper', 'vehicle_id' => $car], ['what' => 'Steer now', 'where' => 'vent', 'vehicle_id' => $other], ['what' => 'Stop', 'where' => 'mirror', 'vehicle_id' => null]];
+    $facts = ['name' => 'N', 'transmission' => 'manual', 'level' => 'beginner'];
+    $this->putJson("api/learners/{$learner->id}", $facts + ['reference_points' => $points])->assertOk();
+    expect(array_column($this->getJson("api/lessons/{$this->at['lesson']->id}")->json('reference_points'), 'what'))->toBe(['Touching', 'Stop']);
+    $this->actingAs($this->user($this->school()));
+    $this->postJson('api/learners', $facts + ['reference_points' => $points])->assertUnprocessable()->assertJsonValidationErrors('reference_points.0.vehicle_id');
+});

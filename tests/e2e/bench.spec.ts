@@ -42,3 +42,49 @@ test('a long vehicle fits a wide bend and not a narrow one; a bridge is read in 
     await page.getByLabel('Sign').fill('4.5');
     await expect(page.getByText('It passes')).toBeVisible();
 });
+
+test('kerbs are dragged, units typed, other ways driven, and the page is kept with a place and comes back', async ({ page }) => {
+    await page.goto('/bench/long-vehicle');
+    const verdict = page.getByText(/^(Fits with|Does not fit: \d)/);
+    await expect(verdict).toContainText('Fits with');
+    const before = await verdict.innerText();
+    const grip = page.locator('[data-grip="Lane after"]');
+    const box = await grip.boundingBox();
+    if (!box) throw new Error('no grip');
+    await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+    await page.mouse.down();
+    await page.mouse.move(box.x + box.width / 2 - 70, box.y + box.height / 2, { steps: 5 });
+    await page.mouse.up();
+    await expect(verdict).not.toHaveText(before);
+    await expect(page).toHaveURL(/exit=[2-6](\.\d+)?&/);
+
+    await page.getByLabel('Way', { exact: true }).selectOption('An S-bend');
+    await page.getByText('Its units, in metres').click();
+    await page.getByLabel('Wheelbase, trailer 1').fill('14');
+    await expect(page.getByText('as you typed them')).toBeVisible();
+    const inTight = await verdict.innerText();
+    await page.getByRole('button', { name: 'Uncouple the last' }).click();
+    await expect(verdict).not.toHaveText(inTight);
+    await page.getByLabel('Way', { exact: true }).selectOption('A roundabout');
+    await page.getByLabel('Way out').selectOption('To the right');
+    await expect(verdict).toContainText(/m (to spare|missing)/);
+
+    await page.getByRole('button', { name: 'Keep with a place' }).click();
+    await page.getByLabel('What to call it').fill('Round the harbour island');
+    await page.getByLabel('Place', { exact: true }).selectOption('Ropewalk into Quay Street');
+    await page.getByRole('button', { name: 'Keep', exact: true }).click();
+    await expect(page.getByText('Kept with Ropewalk into Quay Street.')).toBeVisible();
+    await page.goto('/places');
+    await page.getByRole('link', { name: 'Round the harbour island' }).click();
+    await expect(page.getByLabel('Way out')).toHaveValue('right');
+    await page.goto('/places');
+    await page.getByRole('button', { name: 'Put Round the harbour island away' }).click();
+    await expect(page.getByRole('link', { name: 'Round the harbour island' })).toHaveCount(0);
+});
+
+test('a kerb that is dragged to where nothing fits says how much is missing', async ({ page }) => {
+    await page.goto('/bench/long-vehicle?way=s-bend&left=1.5&right=1.5');
+    await expect(page.getByText(/^Does not fit: \d\.\d\d m missing$/)).toBeVisible();
+    await page.goto('/bench/long-vehicle?way=s-bend&left=9&right=9');
+    await expect(page.getByText(/^Fits with/)).toBeVisible();
+});

@@ -25,9 +25,28 @@ test('a car is entered with what it means as it is typed, then used on the bench
     await page.getByLabel('Vehicle').selectOption('Small electric car');
     await expect(page.getByLabel('From', { exact: true })).toHaveCount(0);
     await expect(page.getByText('In 1')).toBeVisible();
+    await expect(page.getByText('all of it in 1')).toBeVisible();
     await page.goto('/account');
     await page.getByRole('button', { name: 'Put The test hatch away' }).click();
     await expect(page.getByRole('button', { name: 'Change The test hatch' })).toHaveCount(0);
     await page.getByRole('button', { name: 'Undo' }).click();
     await expect(page.getByRole('button', { name: 'Change The test hatch' })).toBeVisible();
+});
+
+test('an electric car takes its figures from the electric kind, and refuses a clutch', async ({ page }) => {
+    await page.goto('/account');
+    await page.getByRole('button', { name: 'New car' }).click();
+    await page.getByLabel('What you call it').fill('The silent one');
+    await page.getByLabel('Most like').selectOption('Small electric car');
+    await expect(page.getByLabel('Gearbox')).toHaveValue('automatic');
+    await page.getByText('From its data sheet, where you know it').click();
+    await expect(page.getByLabel('Idle, rpm')).toHaveCount(0);
+    await expect(page.getByLabel('Peak torque, Nm')).toHaveAttribute('placeholder', '220, assumed');
+    const pull = page.getByText(/From 30 to 50 mph/);
+    const before = await pull.innerText();
+    await page.getByLabel('Peak power, kW').fill('150');
+    await expect(pull).not.toHaveText(before);
+    await page.getByRole('button', { name: 'Keep the car' }).click();
+    await expect(page.getByText('The silent one')).toBeVisible();
+    await page.getByRole('button', { name: 'Put The silent one away' }).click();
 });

@@ -3,6 +3,7 @@
 namespace App\Http\Controllers;
 
 use App\Http\Resources\Show;
+use App\Models\Drawing;
 use App\Models\Place;
 use App\School\CurrentSchool;
 use Illuminate\Http\JsonResponse;
@@ -22,7 +23,10 @@ final class PlaceController extends Controller
 
     public function index(): JsonResponse
     {
-        return response()->json(Place::query()->get()->sortBy('name')->values()->map(fn (Place $place): array => Show::place($place)));
+        return response()->json(Place::query()->with('drawings')->get()->sortBy('name')->values()->map(fn (Place $place): array => [
+            ...Show::place($place),
+            'drawings' => $place->drawings->whereNull('lesson_id')->values()->map(fn (Drawing $drawing): array => Show::drawing($drawing)),
+        ]));
     }
 
     public function store(Request $request, CurrentSchool $current): JsonResponse

@@ -8,21 +8,34 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Validation\ValidationException;
+use NobleTurn\Core\Compute\Tool\VehicleFigures;
 use NobleTurn\Core\Compute\Toolbox;
 use NobleTurn\Core\Fault\BadInput;
+use NobleTurn\Core\Vehicle\DemoVehicles;
+use NobleTurn\Core\Vehicle\Vehicle as Kind;
 
 /** The school's cars. What is not known of one takes the demo car's figure, named as assumed in every answer. */
 final class VehicleController extends Controller
 {
     /** Fields of the core's vehicle that a school may know; names, kinds and bounds are the core's. */
     private const FIGURES = [
-        'ratios', 'final_drive', 'tyre', 'idle_rpm', 'red_line_rpm', 'torque_nm', 'torque_rpm', 'power_kw', 'power_rpm', 'engine_braking_mps2', 'mass_kg',
+        'like', 'shift_time_s', 'ratios', 'final_drive', 'tyre', 'idle_rpm', 'red_line_rpm', 'torque_nm', 'torque_rpm', 'power_kw', 'power_rpm', 'engine_braking_mps2', 'mass_kg',
         'drag_area_m2', 'rolling', 'wheelbase_m', 'front_overhang_m', 'rear_overhang_m', 'track_m', 'height_m', 'steering_ratio', 'turning_circle_m',
     ];
 
     public function index(): JsonResponse
     {
         return response()->json(Vehicle::query()->get()->sortBy('name')->values()->map(fn (Vehicle $vehicle): array => Show::vehicle($vehicle)));
+    }
+
+    /** Kinds of vehicle to begin from, with the figures that fill the gaps of one that is like them. */
+    public function kinds(): JsonResponse
+    {
+        return response()->json(array_map(static fn (Kind $kind): array => [
+            'id' => $kind->id, 'name' => ucfirst($kind->name), 'transmission' => $kind->transmission->value, 'controls' => $kind->controls->value,
+            'length_m' => $kind->length->inMetres(), 'width_m' => $kind->width->inMetres(),
+            'electric' => $kind->engine->isElectric, 'figures' => VehicleFigures::of($kind), 'units' => VehicleFigures::units($kind),
+        ], DemoVehicles::all()));
     }
 
     public function store(Request $request): JsonResponse

@@ -2,7 +2,9 @@
 
 namespace App\Http\Requests;
 
+use App\School\CurrentSchool;
 use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
 
 /** The facts a teacher keeps of a learner: as little as needed. A minor needs a guardian. */
 final class LearnerRequest extends FormRequest
@@ -25,6 +27,7 @@ final class LearnerRequest extends FormRequest
             'guardian_consent_on' => ['nullable', 'date', 'before_or_equal:tomorrow'],
             'reference_points' => ['sometimes', 'array', 'max:20'],
             'reference_points.*.what' => ['required', 'string', 'max:120'],
+            'reference_points.*.vehicle_id' => ['nullable', 'uuid', Rule::exists('vehicles', 'id')->where('school_id', app(CurrentSchool::class)->id())],
             'reference_points.*.where' => ['required', 'string', 'max:200'],
         ];
     }

@@ -2,6 +2,7 @@
 
 namespace App\Http\Resources;
 
+use App\Models\Drawing;
 use App\Models\Learner;
 use App\Models\Lesson;
 use App\Models\Mark;
@@ -46,6 +47,12 @@ final class Show
     public static function place(Place $place): array
     {
         return [...$place->only(['id', 'name', 'routine', 'note']), 'approach' => (object) $place->approach];
+    }
+
+    /** @return array<string, mixed> */
+    public static function drawing(Drawing $drawing): array
+    {
+        return $drawing->only(['id', 'place_id', 'lesson_id', 'title', 'tool', 'state']);
     }
 
     /** @return array<string, mixed> */

@@ -109,17 +109,21 @@ final readonly class SweptPath
         return $off;
     }
 
-    /** How far a rear corner swings out beyond the line its side ran on, m: over the first right angle of the turn. */
+    /** How far a rear corner swings out beyond the line its side ran on, m: over the first turn, a right angle of it at most. */
     public function tailSwing(): float
     {
         $swing = 0.0;
         foreach ($this->units as $i => $unit) {
             $first = $this->frames[0][$i];
             [$cos, $sin] = [cos($first[2]), sin($first[2])];
+            $turned = 0.0;
             foreach ($this->frames as $frame) {
-                if (abs($frame[$i][2] - $first[2]) > M_PI_2) {
+                $now = abs($frame[$i][2] - $first[2]);
+                // It turns back, or has turned so far that the old line means nothing any more.
+                if ($now > M_PI_2 || $now < $turned - 1e-6) {
                     break;
                 }
+                $turned = $now;
                 foreach (array_slice(self::corners($unit, $frame[$i]), 2) as $corner) {
                     $aside = -($corner[0] - $first[0]) * $sin + ($corner[1] - $first[1]) * $cos;
                     // Out is away from the turn: the heading says to which side that goes.

@@ -158,6 +158,11 @@ it('reaches as far beside an arc as round its middle, and mirrored to the other 
             // Points half a metre apart along a side: between them a curve comes nearer by less than 8 mm at these radii.
             ->and($radius - $left['inner_radius_min_m'])->toEqualWithDelta($left['reach_m']['left'], 0.008, "seed {$seed}")
             ->and($left['outer_radius_max_m'] - $radius)->toEqualWithDelta($left['reach_m']['right'], 0.008, "seed {$seed}");
+        // What comes after the first turn does not change how the tail swings at its beginning.
+        $there = [['length_m' => 30], ['radius_m' => $radius, 'angle_deg' => $angle], ['length_m' => 30]];
+        $back = [...$there, ['radius_m' => $radius, 'angle_deg' => -$angle], ['length_m' => 30]];
+        $swing = fn (array $pieces): float => Ask::tool('swept-path', ['units' => $units, 'path' => ['pieces' => $pieces]])['tail_swing_m'];
+        expect($swing($back))->toBe($swing($there));
         $kerbs = Ask::tool('swept-path', ['units' => $units, 'path' => ['pieces' => [['length_m' => 20], ['radius_m' => $radius, 'angle_deg' => $angle], ['length_m' => 20]]], 'kerbs' => ['left_m' => $left['reach_m']['left'] + 0.1]]);
         expect($kerbs['spare_left_m'])->toEqualWithDelta(0.1, 0.01, "seed {$seed}")->and($kerbs['spare_right_m'])->toBeNull();
     }

@@ -38,6 +38,38 @@ export interface Vehicle {
     figures: Record<string, unknown>;
 }
 
+/** A kind of vehicle that fills the gaps of one that is like it. */
+export interface VehicleKind extends Vehicle {
+    electric: boolean;
+    units: VehicleUnit[];
+}
+
+/** One rigid part of a vehicle, as the core's `swept-path` takes it. */
+export interface VehicleUnit {
+    wheelbase_m: number;
+    width_m: number;
+    front_overhang_m: number;
+    rear_overhang_m: number;
+    hitch_offset_m: number;
+}
+
+/** A page of the bench kept with a place: the tool and the state of its address. */
+export interface Drawing {
+    id: string;
+    place_id: string;
+    lesson_id: string | null;
+    title: string;
+    tool: string;
+    state: string;
+}
+
+/** What a driver sees against what, in which car; null where it holds in any. */
+export interface ReferencePoint {
+    what: string;
+    where: string;
+    vehicle_id?: string | null;
+}
+
 export interface Stretch {
     side: Side;
     from_m: number;
@@ -78,6 +110,7 @@ export interface Place {
     routine: RoutineCode;
     note: string | null;
     approach: RoadInputs;
+    drawings?: Drawing[];
 }
 
 export interface PlannedItem {
@@ -86,6 +119,7 @@ export interface PlannedItem {
     ordinal: number;
     minutes: number;
     place: Place;
+    drawings: Drawing[];
 }
 
 export interface Promised {
@@ -167,6 +201,7 @@ export interface Lesson extends LessonLine {
     rounds: Round[];
     promises: Promised[];
     promised_before: Promised[];
+    reference_points: ReferencePoint[];
     debrief: { well: Step | null; well_rounds: number; held_back_rightly: number; fault: DebriefFault | null };
     plan_defaults: Pick<ApproachInputs, 'pack' | 'practice' | 'vehicle' | 'learner_level'>;
 }
@@ -185,7 +220,7 @@ export interface LearnerFacts {
     guardian_name: string | null;
     guardian_contact: string | null;
     guardian_consent_on: string | null;
-    reference_points: { what: string; where: string }[];
+    reference_points: ReferencePoint[];
 }
 
 export interface LearnerLine {

@@ -2,6 +2,7 @@ import { post, put } from '@/api/client';
 import type { Place, RoadInputs, RoutineCode, Stretch } from '@/api/types';
 import { ROUTINE_WORDS } from '@/strip/words';
 import { Field } from '@/ui/Field';
+import { FormFoot } from '@/ui/FormFoot';
 import { useForm } from '@/ui/useForm';
 import { StretchList } from './StretchList';
 
@@ -130,14 +131,9 @@ export function PlaceForm({ place, onKept }: Props) {
             <Field label="Note" errors={errors.note}>
                 <input maxLength={500} value={values.note} onChange={(event) => set('note', event.target.value)} />
             </Field>
-            {form.message && (
-                <p role="alert" className="font-semibold">
-                    ▸ {form.message}
-                </p>
-            )}
-            <button type="submit" className="key" data-tone="main" disabled={form.busy}>
+            <FormFoot message={form.message} busy={form.busy}>
                 Keep the place
-            </button>
+            </FormFoot>
         </form>
     );
 }

@@ -3,6 +3,7 @@ import { useCompute } from '@/compute/useCompute';
 import type { CoreVehicle } from './vehicle';
 
 interface Engine {
+    run: { reached: boolean; time_s: number; distance_m: number } | null;
     gears: { gear: number; rpm: number; top_speed_mph?: number; top_speed_kmh?: number; accel_available_mps2: number }[];
 }
 interface Steering {
@@ -12,9 +13,10 @@ interface Steering {
 }
 
 /** What the figures mean, as they are typed: the revs at 30 mph, the top speed of each gear, how tightly it turns. */
-export function Consequences({ vehicle, electric = false }: { vehicle: CoreVehicle; electric?: boolean }) {
+export function Consequences({ vehicle }: { vehicle: CoreVehicle }) {
     const engine = useCompute<Engine>('engine', { vehicle, speed_mph: 30 });
     const steering = useCompute<Steering>('steering', { vehicle, radius_m: 15 });
+    const pull = useCompute<Engine>('engine', { vehicle, speed_mph: 30, to_speed_mph: 50 });
     const errors = [engine.error, steering.error].flatMap((error) => (error instanceof Problem ? Object.entries(error.errors) : []));
     return (
         <section aria-label="What these figures mean" aria-live="polite" className="bg-raised border-hair grid gap-2 rounded-xl border-2 p-4">
@@ -29,7 +31,7 @@ export function Consequences({ vehicle, electric = false }: { vehicle: CoreVehic
                 </ul>
             ) : (
                 <>
-                    {engine.data && !electric && (
+                    {engine.data && (
                         <table className="w-full text-left">
                             <tbody>
                                 <tr>
@@ -60,6 +62,11 @@ export function Consequences({ vehicle, electric = false }: { vehicle: CoreVehic
                                 </tr>
                             </tbody>
                         </table>
+                    )}
+                    {pull.data?.run?.reached && (
+                        <p>
+                            From 30 to 50 mph with full gas on the level: {pull.data.run.time_s.toFixed(1)} s, {Math.round(pull.data.run.distance_m)} m.
+                        </p>
                     )}
                     {steering.data && (
                         <p>

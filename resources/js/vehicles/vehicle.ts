@@ -9,20 +9,21 @@ export function forCore({ name, transmission, controls, length_m, width_m, figur
 
 /** Figures of the core's vehicle that a data sheet prints, in the order a form asks for them. */
 export const FIGURES = [
-    ['tyre', 'Tyre', '195/65R15'],
-    ['final_drive', 'Final drive', '4.06'],
-    ['ratios', 'Gear ratios, first to top', '3.6 1.95 1.3 0.97 0.78'],
-    ['mass_kg', 'Mass with everybody, kg', '1250'],
-    ['torque_nm', 'Peak torque, Nm', '130'],
-    ['torque_rpm', 'Peak torque at, rpm', '3500'],
-    ['power_kw', 'Peak power, kW', '70'],
-    ['power_rpm', 'Peak power at, rpm', '5600'],
-    ['idle_rpm', 'Idle, rpm', '800'],
-    ['red_line_rpm', 'Red line, rpm', '6300'],
-    ['wheelbase_m', 'Wheelbase, m', '2.6'],
-    ['turning_circle_m', 'Turning circle, kerb to kerb, m', '10.6'],
-    ['steering_ratio', 'Steering ratio', '15.5'],
-    ['height_m', 'Height, m', '1.5'],
+    ['tyre', 'Tyre'],
+    ['final_drive', 'Final drive'],
+    ['ratios', 'Gear ratios, first to top'],
+    ['shift_time_s', 'A whole change of gear, s'],
+    ['mass_kg', 'Mass with everybody, kg'],
+    ['torque_nm', 'Peak torque, Nm'],
+    ['torque_rpm', 'Peak torque at, rpm'],
+    ['power_kw', 'Peak power, kW'],
+    ['power_rpm', 'Peak power at, rpm'],
+    ['idle_rpm', 'Idle, rpm'],
+    ['red_line_rpm', 'Red line, rpm'],
+    ['wheelbase_m', 'Wheelbase, m'],
+    ['turning_circle_m', 'Turning circle, kerb to kerb, m'],
+    ['steering_ratio', 'Steering ratio'],
+    ['height_m', 'Height, m'],
 ] as const;
 
 export type Typed = Partial<Record<(typeof FIGURES)[number][0], string>>;

@@ -2,21 +2,32 @@ import type { ReactNode } from 'react';
 import { post, put } from '@/api/client';
 import type { Vehicle } from '@/api/types';
 import { Field } from '@/ui/Field';
+import { FormFoot } from '@/ui/FormFoot';
 import { useForm } from '@/ui/useForm';
 import { Consequences } from '@/vehicles/Consequences';
+import { DEFAULT_KIND, useKinds } from '@/vehicles/VehicleChoice';
 import { FIGURES, forCore, read, typed } from '@/vehicles/vehicle';
 
 /** A car of the school: what plans, briefs and marks need to know of it. */
 export function CarForm({ car, onKept, children }: { car?: Vehicle; onKept: (car: Vehicle) => unknown; children?: ReactNode }) {
-    const { values, errors, set, busy, message, submit } = useForm({
+    const { values, setValues, errors, set, busy, message, submit } = useForm({
         name: car?.name ?? '',
         transmission: car?.transmission ?? 'manual',
         controls: car?.controls ?? 'standard',
         length_m: car?.length_m ?? 4.5,
         width_m: car?.width_m ?? 1.8,
+        like: typeof car?.figures.like === 'string' ? car.figures.like : DEFAULT_KIND,
         figures: typed(car?.figures ?? {}),
     });
-    const facts = { ...values, figures: read(values.figures) };
+    const kinds = useKinds();
+    const kind = kinds.data?.find((one) => one.id === values.like);
+    const { like, ...rest } = values;
+    const facts = { ...rest, figures: { ...read(values.figures), ...(like === DEFAULT_KIND ? {} : { like }) } };
+    /** Another kind brings its own gearbox, controls and size; what was typed of the data sheet stays. */
+    const choose = (id: string) => {
+        const next = kinds.data?.find((one) => one.id === id);
+        if (next) setValues({ ...values, like: id, transmission: next.transmission, controls: next.controls, length_m: next.length_m, width_m: next.width_m });
+    };
     return (
         <form
             className="grid gap-4"
@@ -28,10 +39,19 @@ export function CarForm({ car, onKept, children }: { car?: Vehicle; onKept: (car
             <Field label="What you call it" errors={errors.name}>
                 <input required maxLength={120} autoFocus value={values.name} onChange={(event) => set('name', event.target.value)} />
             </Field>
+            <Field label="Most like" hint="Fills in what you do not know of it." errors={errors['figures.like']}>
+                <select value={values.like} onChange={(event) => choose(event.target.value)}>
+                    {kinds.data?.map((one) => (
+                        <option key={one.id} value={one.id}>
+                            {one.name}
+                        </option>
+                    ))}
+                </select>
+            </Field>
             <Field label="Gearbox" errors={errors.transmission}>
                 <select value={values.transmission} onChange={(event) => set('transmission', event.target.value as Vehicle['transmission'])}>
-                    <option value="manual">Manual</option>
-                    <option value="automatic">Automatic or electric</option>
+                    {!kind?.electric && <option value="manual">Manual</option>}
+                    <option value="automatic">{kind?.electric ? 'None: electric' : 'Automatic'}</option>
                 </select>
             </Field>
             <Field label="Controls" errors={errors.controls}>
@@ -68,7 +88,7 @@ export function CarForm({ car, onKept, children }: { car?: Vehicle; onKept: (car
                 <summary className="link min-h-12 cursor-pointer content-center font-semibold">From its data sheet, where you know it</summary>
                 <div className="grid gap-4 py-2">
                     <div className="grid gap-4 sm:grid-cols-2">
-                        {FIGURES.map(([key, label, example]) => (
+                        {FIGURES.filter(([key]) => !kind || key in kind.figures).map(([key, label]) => (
                             <Field
                                 key={key}
                                 label={label}
@@ -78,27 +98,19 @@ export function CarForm({ car, onKept, children }: { car?: Vehicle; onKept: (car
                             >
                                 <input
                                     maxLength={80}
-                                    placeholder={`${example}, assumed`}
+                                    placeholder={kind && `${typed(kind.figures)[key]}, assumed`}
                                     value={values.figures[key] ?? ''}
                                     onChange={(event) => set('figures', { ...values.figures, [key]: event.target.value })}
                                 />
                             </Field>
                         ))}
                     </div>
-                    <Consequences vehicle={forCore({ ...facts, name: '' })} electric={values.transmission === 'automatic' && !values.figures.ratios} />
+                    <Consequences vehicle={forCore({ ...facts, name: '' })} />
                 </div>
             </details>
-            {message && (
-                <p role="alert" className="font-semibold">
-                    ▸ {message}
-                </p>
-            )}
-            <div className="flex flex-wrap gap-3">
-                <button type="submit" className="key" data-tone="main" disabled={busy}>
-                    Keep the car
-                </button>
-                {children}
-            </div>
+            <FormFoot message={message} busy={busy} beside={children}>
+                Keep the car
+            </FormFoot>
         </form>
     );
 }

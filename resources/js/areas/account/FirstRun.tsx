@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { post } from '@/api/client';
 import type { Session } from '@/api/types';
 import { Field } from '@/ui/Field';
+import { FormFoot } from '@/ui/FormFoot';
 import { useForm } from '@/ui/useForm';
 import { CarForm } from './CarForm';
 import { Front } from './Front';
@@ -78,14 +79,9 @@ export function FirstRun() {
                             onChange={(event) => school.set('password', event.target.value)}
                         />
                     </Field>
-                    {school.message && (
-                        <p role="alert" className="font-semibold">
-                            ▸ {school.message}
-                        </p>
-                    )}
-                    <button type="submit" className="key" data-tone="main" disabled={school.busy}>
+                    <FormFoot message={school.message} busy={school.busy}>
                         Set up the school
-                    </button>
+                    </FormFoot>
                 </form>
             </Front>
         );

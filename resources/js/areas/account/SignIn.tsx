@@ -2,6 +2,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { post } from '@/api/client';
 import type { Session } from '@/api/types';
 import { Field } from '@/ui/Field';
+import { FormFoot } from '@/ui/FormFoot';
 import { useForm } from '@/ui/useForm';
 import { Front } from './Front';
 
@@ -37,14 +38,9 @@ export function SignIn() {
                         onChange={(event) => form.set('password', event.target.value)}
                     />
                 </Field>
-                {form.message && (
-                    <p role="alert" className="font-semibold">
-                        ▸ {form.message}
-                    </p>
-                )}
-                <button type="submit" className="key" data-tone="main" disabled={form.busy}>
+                <FormFoot message={form.message} busy={form.busy}>
                     Sign in
-                </button>
+                </FormFoot>
             </form>
         </Front>
     );

@@ -4,6 +4,7 @@ import { read, write, type BenchState } from '@/approach/address';
 import type { ApproachInputs, RoutineCode } from '@/api/types';
 import { useAddress } from '@/app/useAddress';
 import { useSession } from '@/app/session';
+import { KeepDrawing } from '@/drawings/KeepDrawing';
 import { StretchList } from '@/places/StretchList';
 import { ROUTINE_WORDS } from '@/strip/words';
 import { Field } from '@/ui/Field';
@@ -33,6 +34,7 @@ export function ApproachBench() {
             <header className="flex flex-wrap items-baseline gap-x-6">
                 <h1 className="text-3xl">Approach</h1>
                 <p className="text-quiet">{ROUTINE_WORDS[state.road.routine]}</p>
+                <KeepDrawing title={ROUTINE_WORDS[state.road.routine]} />
             </header>
             <ApproachView inputs={inputs} conditions={state.conditions} onConditions={(conditions) => change({ conditions })} />
             <section

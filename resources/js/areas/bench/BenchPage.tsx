@@ -1,12 +1,9 @@
-import { useQuery } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
 import { NavLink } from 'react-router';
-import { get } from '@/api/client';
-import type { Assumption, Vehicle } from '@/api/types';
+import type { Assumption } from '@/api/types';
 import { Figures, Warnings } from '@/compute/Figures';
-import { Field } from '@/ui/Field';
+import { KeepDrawing } from '@/drawings/KeepDrawing';
 import { Failed, Waiting } from '@/ui/State';
-import { forCore, type CoreVehicle } from '@/vehicles/vehicle';
 
 const TOOLS = [
     ['approach', 'Approach'],
@@ -51,6 +48,7 @@ export function BenchPage({ title, about, controls, answer, error, children }: P
             <header className="flex flex-wrap items-baseline gap-x-6">
                 <h1 className="text-3xl">{title}</h1>
                 <p className="text-quiet">{about}</p>
+                <KeepDrawing title={title} />
             </header>
             <div className="screen-only flex flex-wrap items-end gap-x-5 gap-y-3">{controls}</div>
             {error ? <Failed error={error} /> : answer ? children : <Waiting />}
@@ -79,43 +77,5 @@ export function Big({ label, value, unit }: { label: string; value: string; unit
                 {value} {unit && <span className="text-lg font-semibold">{unit}</span>}
             </dd>
         </div>
-    );
-}
-
-const VEHICLES = {
-    'small-petrol-hatch': 'Small petrol hatch',
-    'small-automatic': 'Small automatic',
-    'small-electric': 'Small electric car',
-    'loaded-van': 'Loaded van',
-    'rigid-lorry': 'Rigid lorry',
-    'articulated-lorry': 'Articulated lorry',
-};
-
-const useCars = () => useQuery({ queryKey: ['vehicles'], queryFn: () => get<Vehicle[]>('vehicles') });
-
-/** What a tool is asked about: a demo vehicle by its name, or a car of the school by its figures. */
-export function useVehicle(chosen: string): string | CoreVehicle {
-    const cars = useCars();
-    const own = cars.data?.find((car) => car.id === chosen);
-    return own ? forCore(own) : chosen in VEHICLES ? chosen : 'small-petrol-hatch';
-}
-
-export function VehicleChoice({ value, onChange }: { value: string; onChange: (vehicle: string) => void }) {
-    const cars = useCars();
-    return (
-        <Field label="Vehicle">
-            <select value={value} onChange={(event) => onChange(event.target.value)}>
-                {Object.entries(VEHICLES).map(([id, name]) => (
-                    <option key={id} value={id}>
-                        {name}
-                    </option>
-                ))}
-                {cars.data?.map((car) => (
-                    <option key={car.id} value={car.id}>
-                        {car.name}
-                    </option>
-                ))}
-            </select>
-        </Field>
     );
 }

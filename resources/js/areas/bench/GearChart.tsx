@@ -6,8 +6,8 @@ const HEIGHT = 360;
 const LEFT = 46;
 const BOTTOM = 28;
 const FASTEST = 33;
-/** Exact: for the marks of the axis only. */
-const METRES_PER_SECOND_IN_A_MPH = 0.44704;
+/** Exact: for marks and words only. */
+export const METRES_PER_SECOND_IN_A_MPH = 0.44704;
 
 /** Speed along, engine speed up: a line for each gear from idle to the red line, the change drawn between two of them. */
 export function GearChart({ answer, from, to }: { answer: EngineAnswer; from: number; to: number | null }) {

@@ -1,11 +1,12 @@
 import { useState } from 'react';
 import type { Assumption } from '@/api/types';
 import { flat, useAddress } from '@/app/useAddress';
-import { useSwept } from '@/compute/useCompute';
+import { useCompute, useSwept } from '@/compute/useCompute';
 import { Field } from '@/ui/Field';
 import { Slider } from '@/ui/Slider';
-import { Big, BenchPage, useVehicle, VehicleChoice } from './BenchPage';
-import { GearChart } from './GearChart';
+import { useVehicle, VehicleChoice } from '@/vehicles/VehicleChoice';
+import { Big, BenchPage } from './BenchPage';
+import { GearChart, METRES_PER_SECOND_IN_A_MPH } from './GearChart';
 
 export interface EngineAnswer {
     at?: number;
@@ -20,6 +21,7 @@ export interface EngineAnswer {
     best_gear: number;
     idle_rpm: number;
     red_line_rpm: number;
+    run: { reached: boolean; time_s: number; distance_m: number; speed_mps: number; gear: number; changes: { from_gear: number; to_gear: number }[] } | null;
     choices: { purpose: string; gear: number; accel_mps2: number; reason: string }[];
     gears: {
         gear: number;
@@ -36,7 +38,7 @@ export interface EngineAnswer {
     warnings: { code: string; message: string }[];
 }
 
-const address = flat({ vehicle: 'small-petrol-hatch', speed: 30, slope: 0, from: 3, to: 2 });
+const address = flat({ vehicle: 'small-petrol-hatch', speed: 30, slope: 0, from: 3, to: 2, upTo: 50 });
 const PURPOSES: Record<string, string> = { cruise: 'to hold the speed', pull: 'to pull', 'slip-road': 'on a slip road, 20 mph more', creep: 'to creep' };
 
 /** Engine speed against road speed in every gear, and what a change asks of the revs. */
@@ -50,6 +52,12 @@ export function GearsBench() {
     const { data, error, isPlaceholderData } = useSwept<EngineAnswer>('engine', inputs, { field: 'speed_mph', from: 1, to: 70, step: 1 }, state.speed);
     // How many gears there are, the answer knows: only then is a change asked for.
     if (data && !isPlaceholderData && data.gears.length !== many) setMany(data.gears.length);
+    const run = useCompute<EngineAnswer>('engine', {
+        vehicle,
+        gradient: state.slope / 100,
+        speed_mph: state.speed,
+        to_speed_mph: Math.max(state.upTo, state.speed + 1),
+    });
     const gears = Array.from({ length: many }, (_, i) => i + 1);
     const choose = (label: string, value: number, change: (gear: number) => void) => (
         <Field label={label}>
@@ -114,6 +122,18 @@ export function GearsBench() {
                             </p>
                         )}
                         {data.rule_of_thumb && <p className="border-line border-l-4 pl-3">{data.rule_of_thumb.message}</p>}
+                        <div className="grid gap-2">
+                            <Slider
+                                label="Full gas up to"
+                                value={Math.max(state.upTo, state.speed + 1)}
+                                min={2}
+                                max={80}
+                                step={1}
+                                words={(value) => `${value} mph`}
+                                onChange={(upTo) => set({ upTo })}
+                            />
+                            {run.data?.run && <Run run={run.data.run} />}
+                        </div>
                         <ul className="grid gap-2">
                             {data.choices.map((choice) => (
                                 <li key={choice.purpose}>
@@ -129,6 +149,24 @@ export function GearsBench() {
                 </div>
             )}
         </BenchPage>
+    );
+}
+
+/** What gaining speed takes, changes of gear and all. */
+function Run({ run }: { run: NonNullable<EngineAnswer['run']> }) {
+    if (!run.reached)
+        return <p className="font-semibold">Does not get there: {(run.speed_mps / METRES_PER_SECOND_IN_A_MPH).toFixed(0)} mph is all this hill leaves.</p>;
+    return (
+        <p>
+            <span className="font-display text-2xl font-bold">
+                {run.time_s.toFixed(1)} s, {Math.round(run.distance_m)} m
+            </span>{' '}
+            <span className="text-quiet">
+                {run.changes.length === 0
+                    ? `all of it in ${run.gear}`
+                    : `changing ${run.changes.map((change) => `${change.from_gear} to ${change.to_gear}`).join(', ')}`}
+            </span>
+        </p>
     );
 }
 

@@ -1,126 +1,236 @@
-import type { Assumption } from '@/api/types';
 import { flat, useAddress } from '@/app/useAddress';
 import { useCompute } from '@/compute/useCompute';
+import { Field } from '@/ui/Field';
 import { Slider } from '@/ui/Slider';
-import { Big, BenchPage, useVehicle, VehicleChoice } from './BenchPage';
+import { DEFAULT_KIND, useCars, useKinds, useVehicle, VehicleChoice } from '@/vehicles/VehicleChoice';
+import { Big, BenchPage } from './BenchPage';
+import { BendPicture } from './long/BendPicture';
+import { UnitsTable } from './long/UnitsTable';
+import { WayPicture } from './long/WayPicture';
+import { EXITS, readUnits, roundabout, sBend, writeUnits, type Exit, type SweptAnswer } from './long/ways';
 
-type Point = [number, number];
-interface Answer {
-    off_tracking_m: { most: number };
-    tail_swing_m: number;
-    fits: boolean | null;
-    spare_inside_m: number | null;
-    spare_outside_m: number | null;
-    line: { entry_from_kerb_m: number; exit_from_kerb_m: number; radius_m: number; begin_at_m: number } | null;
-    frames: Point[][][];
-    traces: { path: Point[]; outer: Point[]; inner: Point[] };
-    assumptions: Assumption[];
-    warnings: { code: string; message: string }[];
+const address = flat({
+    way: 'bend',
+    vehicle: 'articulated-lorry',
+    units: '',
+    kerb: 9,
+    entry: 4,
+    exit: 7.3,
+    angle: 90,
+    radius: 14,
+    between: 4,
+    out: 'over',
+    left: 3.5,
+    right: 3.5,
+});
+type State = ReturnType<typeof address.read>;
+
+const WAYS = { bend: 'A corner', 's-bend': 'An S-bend', roundabout: 'A roundabout' };
+const EXIT_WORDS: Record<Exit, string> = { left: 'First, to the left', over: 'Straight over', right: 'To the right', back: 'Back where it came from' };
+const metres = (value: number) => `${value} m`;
+
+/** What the core is asked: a corner's best line is looked for, every other way is followed as it is. */
+function asked(state: State): object {
+    if (state.way === 's-bend')
+        return { path: { pieces: sBend(state.radius, Math.min(80, state.angle), state.between) }, kerbs: { left_m: state.left, right_m: state.right } };
+    if (state.way === 'roundabout')
+        return {
+            path: { pieces: roundabout(state.radius, 15, state.out in EXITS ? (state.out as Exit) : 'over', 1) },
+            kerbs: { left_m: state.left, right_m: state.right },
+        };
+    return { bend: { kerb_radius_m: state.kerb, entry_width_m: state.entry, exit_width_m: state.exit, angle_deg: state.angle } };
 }
 
-const address = flat({ vehicle: 'articulated-lorry', kerb: 9, entry: 4, exit: 7.3, angle: 90 });
-
-/** Does it get round: the best line through a bend, to scale, with what is left at the kerbs. */
+/** Does it get round: a corner with its best line, an S-bend or a roundabout, to scale, with what is left at the kerbs. */
 export function LongVehicleBench() {
     const [state, setState] = useAddress(address.read, address.write);
-    const set = (part: Partial<typeof state>) => setState((before) => ({ ...before, ...part }));
+    const set = (part: Partial<State>) => setState((before) => ({ ...before, ...part }));
     const vehicle = useVehicle(state.vehicle);
-    const { data, error, isPlaceholderData } = useCompute<Answer>('swept-path', {
-        vehicle,
-        bend: { kerb_radius_m: state.kerb, entry_width_m: state.entry, exit_width_m: state.exit, angle_deg: state.angle },
-    });
-    const spare = data && Math.min(data.spare_inside_m ?? 0, data.spare_outside_m ?? 0);
-    const metres = (value: number) => `${value} m`;
+    const [kinds, cars] = [useKinds(), useCars()];
+    const like = cars.data?.find((car) => car.id === state.vehicle)?.figures.like ?? state.vehicle;
+    const kind = kinds.data?.find((one) => one.id === like) ?? kinds.data?.find((one) => one.id === DEFAULT_KIND);
+    const own = readUnits(state.units);
+    const { data, error, isPlaceholderData } = useCompute<SweptAnswer>('swept-path', { ...(own.length > 0 ? { units: own } : { vehicle }), ...asked(state) });
+    const spares = data ? [data.spare_inside_m, data.spare_outside_m, data.spare_left_m, data.spare_right_m].filter((spare) => spare !== null) : [];
+    const spare = Math.min(...spares);
+    const to = (step: number, least: number, most: number, value: number) => Math.min(most, Math.max(least, Math.round(value / step) * step));
     return (
         <BenchPage
             title="Long vehicle"
-            about="The line that leaves most room through a bend"
+            about="Where every wheel goes, and what is left at the kerbs"
             answer={data}
             error={error}
             controls={
                 <>
-                    <VehicleChoice value={state.vehicle} onChange={(vehicle) => set({ vehicle })} />
-                    <Slider label="Kerb radius" value={state.kerb} min={1} max={30} step={0.5} words={metres} onChange={(kerb) => set({ kerb })} />
-                    <Slider label="Lane before" value={state.entry} min={2.75} max={12} step={0.25} words={metres} onChange={(entry) => set({ entry })} />
-                    <Slider label="Lane after" value={state.exit} min={2.75} max={12} step={0.25} words={metres} onChange={(exit) => set({ exit })} />
-                    <Slider label="Turns" value={state.angle} min={30} max={150} step={5} words={(value) => `${value}°`} onChange={(angle) => set({ angle })} />
+                    <Field label="Way">
+                        <select value={state.way} onChange={(event) => set({ way: event.target.value })}>
+                            {Object.entries(WAYS).map(([way, words]) => (
+                                <option key={way} value={way}>
+                                    {words}
+                                </option>
+                            ))}
+                        </select>
+                    </Field>
+                    <VehicleChoice value={state.vehicle} onChange={(next) => set({ vehicle: next, units: '' })} />
+                    {state.way === 'roundabout' && (
+                        <Field label="Way out">
+                            <select value={state.out} onChange={(event) => set({ out: event.target.value })}>
+                                {Object.entries(EXIT_WORDS).map(([exit, words]) => (
+                                    <option key={exit} value={exit}>
+                                        {words}
+                                    </option>
+                                ))}
+                            </select>
+                        </Field>
+                    )}
+                    {state.way === 'bend' ? (
+                        <>
+                            <Slider label="Kerb radius" value={state.kerb} min={1} max={30} step={0.5} words={metres} onChange={(kerb) => set({ kerb })} />
+                            <Slider
+                                label="Lane before"
+                                value={state.entry}
+                                min={2.75}
+                                max={12}
+                                step={0.25}
+                                words={metres}
+                                onChange={(entry) => set({ entry })}
+                            />
+                            <Slider label="Lane after" value={state.exit} min={2.75} max={12} step={0.25} words={metres} onChange={(exit) => set({ exit })} />
+                        </>
+                    ) : (
+                        <>
+                            <Slider
+                                label="Radius of its line"
+                                value={state.radius}
+                                min={8}
+                                max={60}
+                                step={0.5}
+                                words={metres}
+                                onChange={(radius) => set({ radius })}
+                            />
+                            {state.way === 's-bend' && (
+                                <Slider
+                                    label="Straight between"
+                                    value={state.between}
+                                    min={0}
+                                    max={40}
+                                    step={1}
+                                    words={metres}
+                                    onChange={(between) => set({ between })}
+                                />
+                            )}
+                            <Slider
+                                label="Kerb on the left"
+                                value={state.left}
+                                min={1.5}
+                                max={12}
+                                step={0.1}
+                                words={metres}
+                                onChange={(left) => set({ left })}
+                            />
+                            <Slider
+                                label="Kerb on the right"
+                                value={state.right}
+                                min={1.5}
+                                max={12}
+                                step={0.1}
+                                words={metres}
+                                onChange={(right) => set({ right })}
+                            />
+                        </>
+                    )}
+                    {state.way !== 'roundabout' && (
+                        <Slider
+                            label="Turns"
+                            value={state.way === 's-bend' ? Math.min(80, state.angle) : state.angle}
+                            min={state.way === 's-bend' ? 10 : 30}
+                            max={state.way === 's-bend' ? 80 : 150}
+                            step={5}
+                            words={(value) => `${value}°`}
+                            onChange={(angle) => set({ angle })}
+                        />
+                    )}
                 </>
             }
         >
-            {data?.line && spare !== undefined && (
+            {data && (
                 <div
                     className={`grid gap-6 lg:grid-cols-[minmax(0,1.5fr)_minmax(0,1fr)] ${isPlaceholderData ? 'opacity-60' : ''}`}
                     aria-busy={isPlaceholderData}
                 >
-                    <BendPicture answer={data} kerb={state.kerb} entry={state.entry} exit={state.exit} angle={state.angle} />
+                    {data.line ? (
+                        <BendPicture
+                            answer={data}
+                            kerb={state.kerb}
+                            entry={state.entry}
+                            exit={state.exit}
+                            angle={state.angle}
+                            onKerb={(kerb) => set({ kerb: to(0.5, 1, 30, kerb) })}
+                            onEntry={(entry) => set({ entry: to(0.25, 2.75, 12, entry) })}
+                            onExit={(exit) => set({ exit: to(0.25, 2.75, 12, exit) })}
+                        />
+                    ) : (
+                        <WayPicture
+                            answer={data}
+                            left={state.left}
+                            right={state.right}
+                            onLeft={(left) => set({ left: Number(to(0.1, 1.5, 12, left).toFixed(1)) })}
+                            onRight={(right) => set({ right: Number(to(0.1, 1.5, 12, right).toFixed(1)) })}
+                        />
+                    )}
                     <div className="grid content-start gap-4">
                         <p className="font-display text-3xl font-bold" role="status">
                             {spare >= 0 ? `Fits with ${spare.toFixed(2)} m to spare` : `Does not fit: ${(-spare).toFixed(2)} m missing`}
                         </p>
-                        <dl className="grid grid-cols-2 gap-3">
-                            <Big label="From the kerb before" value={data.line.entry_from_kerb_m.toFixed(2)} unit="m" />
-                            <Big label="From the kerb after" value={data.line.exit_from_kerb_m.toFixed(2)} unit="m" />
-                            <Big
-                                label={data.line.begin_at_m < 0 ? 'Begin before the curve' : 'Begin past the curve’s start'}
-                                value={Math.abs(data.line.begin_at_m).toFixed(1)}
-                                unit="m"
-                            />
-                            <Big label="Radius of the front" value={data.line.radius_m.toFixed(1)} unit="m" />
-                            <Big label="Last axle cuts in" value={data.off_tracking_m.most.toFixed(2)} unit="m" />
-                            <Big label="Tail swings out" value={data.tail_swing_m.toFixed(2)} unit="m" />
-                            <Big label="Left at the kerb" value={(data.spare_inside_m ?? 0).toFixed(2)} unit="m" />
-                            <Big label="Left at the outer edge" value={(data.spare_outside_m ?? 0).toFixed(2)} unit="m" />
-                        </dl>
+                        <Numbers answer={data} />
                         <p className="text-quiet">
-                            “From the kerb” is the middle of the front axle. Places along the way count from where the kerb begins to curve. Mirrors, signal and
-                            a look along the inside before and all the way round.
+                            {data.line
+                                ? '“From the kerb” is the middle of the front axle. Places along the way count from where the kerb begins to curve. '
+                                : 'The dashed line is the middle of the front axle; the kerbs run beside it. '}
+                            Mirrors, signal and a look along the inside before and all the way round.
                         </p>
                     </div>
+                    <UnitsTable
+                        units={own.length > 0 ? own : (kind?.units ?? [])}
+                        own={own.length > 0}
+                        onChange={(units) => set({ units: writeUnits(units) })}
+                        onForget={() => set({ units: '' })}
+                    />
                 </div>
             )}
         </BenchPage>
     );
 }
 
-/** Kerbs, every position of the vehicle, the line of its front and the line of its inner wheel; the middle of the kerb's arc at the origin. */
-function BendPicture({ answer, kerb, entry, exit, angle }: { answer: Answer; kerb: number; entry: number; exit: number; angle: number }) {
-    const turn = (angle * Math.PI) / 180;
-    const before = 16;
-    const after = 16;
-    const point = ([x, y]: Point): string => `${x.toFixed(2)},${(-y).toFixed(2)}`;
-    // On the straight after the bend: so far from the kerb's middle, so far along.
-    const exitAt = (from: number, along: number): Point => [from * Math.sin(turn) + along * Math.cos(turn), -from * Math.cos(turn) + along * Math.sin(turn)];
-    const arc = Array.from({ length: 25 }, (_, i): Point => [kerb * Math.sin((turn * i) / 24), -kerb * Math.cos((turn * i) / 24)]);
-    const inner: Point[] = [[-before, -kerb], ...arc, exitAt(kerb, after)];
-    // The outer edges meet in a corner, as at a junction.
-    const meet = (kerb + exit - (kerb + entry) * Math.cos(turn)) / Math.sin(turn);
-    const outer: Point[] = [[-before, -kerb - entry], [meet, -kerb - entry], exitAt(kerb + exit, after)];
-    const all = [...inner, ...outer];
-    const [left, right] = [Math.min(...all.map(([x]) => x)), Math.max(...all.map(([x]) => x)) + 1];
-    const [top, bottom] = [Math.min(...all.map(([, y]) => -y)), Math.max(...all.map(([, y]) => -y)) + 1];
-    const shown = answer.frames.filter((frame) => frame.every((unit) => unit.some(([x, y]) => x > left && x < right && -y > top && -y < bottom)));
-    const line = (points: Point[]) => points.map(point).join(' ');
+function Numbers({ answer }: { answer: SweptAnswer }) {
+    const m = (value: number | null) => (value ?? 0).toFixed(2);
     return (
-        <svg
-            viewBox={`${left} ${top} ${right - left} ${bottom - top}`}
-            className="bg-raised border-hair max-h-[30rem] w-full overflow-hidden rounded-xl border-2"
-            role="img"
-            aria-label={answer.fits ? 'The vehicle stays between the kerbs' : 'The vehicle leaves the lane'}
-        >
-            <polygon points={`${line(outer)} ${line([...inner].reverse())}`} fill="var(--road)" />
-            {shown.map((frame, i) =>
-                frame.map((unit, u) => (
-                    <polygon key={`${i}-${u}`} points={line(unit)} fill="var(--paper)" fillOpacity={0.25} stroke="var(--line)" strokeWidth={0.07} />
-                )),
+        <dl className="grid grid-cols-2 gap-3">
+            {answer.line && (
+                <>
+                    <Big label="From the kerb before" value={m(answer.line.entry_from_kerb_m)} unit="m" />
+                    <Big label="From the kerb after" value={m(answer.line.exit_from_kerb_m)} unit="m" />
+                    <Big
+                        label={answer.line.begin_at_m < 0 ? 'Begin before the curve' : 'Begin past the curve’s start'}
+                        value={Math.abs(answer.line.begin_at_m).toFixed(1)}
+                        unit="m"
+                    />
+                    <Big label="Radius of the front" value={answer.line.radius_m.toFixed(1)} unit="m" />
+                </>
             )}
-            <polyline points={line(inner)} fill="none" stroke="var(--ink)" strokeWidth={0.22} />
-            <polyline points={line(outer)} fill="none" stroke="var(--ink)" strokeWidth={0.14} strokeDasharray="1 0.6" />
-            <polyline points={line(answer.traces.path)} fill="none" stroke="var(--now)" strokeWidth={0.2} strokeDasharray="0.7 0.5" />
-            <polyline points={line(answer.traces.inner)} fill="none" stroke="var(--ink)" strokeWidth={0.2} />
-            <polyline points={line(answer.traces.outer)} fill="none" stroke="var(--ink)" strokeWidth={0.12} />
-            {shown[Math.floor(shown.length / 2)]?.map((unit, u) => (
-                <polygon key={u} points={line(unit)} fill="var(--paper)" stroke="var(--ink)" strokeWidth={0.14} />
-            ))}
-        </svg>
+            <Big label="Last axle cuts in" value={m(answer.off_tracking_m.most)} unit="m" />
+            <Big label="Tail swings out" value={m(answer.tail_swing_m)} unit="m" />
+            {answer.line ? (
+                <>
+                    <Big label="Left at the kerb" value={m(answer.spare_inside_m)} unit="m" />
+                    <Big label="Left at the outer edge" value={m(answer.spare_outside_m)} unit="m" />
+                </>
+            ) : (
+                <>
+                    <Big label="Spare on the left" value={m(answer.spare_left_m)} unit="m" />
+                    <Big label="Spare on the right" value={m(answer.spare_right_m)} unit="m" />
+                </>
+            )}
+        </dl>
     );
 }

@@ -4,7 +4,8 @@ import { flat, useAddress } from '@/app/useAddress';
 import { useSwept } from '@/compute/useCompute';
 import { Field } from '@/ui/Field';
 import { Slider } from '@/ui/Slider';
-import { Big, BenchPage, useVehicle, VehicleChoice } from './BenchPage';
+import { useVehicle, VehicleChoice } from '@/vehicles/VehicleChoice';
+import { Big, BenchPage } from './BenchPage';
 import { CarFromAbove, type Shape } from './CarShape';
 
 interface Answer {

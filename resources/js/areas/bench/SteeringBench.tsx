@@ -3,7 +3,8 @@ import { useSession } from '@/app/session';
 import { flat, useAddress } from '@/app/useAddress';
 import { useCompute } from '@/compute/useCompute';
 import { Slider } from '@/ui/Slider';
-import { Big, BenchPage, useVehicle, VehicleChoice } from './BenchPage';
+import { useVehicle, VehicleChoice } from '@/vehicles/VehicleChoice';
+import { Big, BenchPage } from './BenchPage';
 import { CarFromAbove, HandWheel, type Shape } from './CarShape';
 
 interface Answer {

@@ -1,8 +1,10 @@
 import type { LearnerFacts } from '@/api/types';
 import { useClock } from '@/app/session';
+import { useCars } from '@/vehicles/VehicleChoice';
 
 export function Facts({ learner }: { learner: LearnerFacts }) {
     const clock = useClock();
+    const cars = useCars();
     const on = (date: string | null) => (date ? clock.short(`${date}T12:00:00Z`) : 'not yet');
     const facts: [string, string | null][] = [
         ['Pick-up', learner.pick_up],
@@ -38,9 +40,14 @@ export function Facts({ learner }: { learner: LearnerFacts }) {
                         </div>
                     ))}
                 {learner.reference_points.map((point) => (
-                    <div key={point.what} className="contents">
+                    <div key={point.what + point.where} className="contents">
                         <dt className="text-quiet">{point.what}</dt>
-                        <dd>{point.where}</dd>
+                        <dd>
+                            {point.where}
+                            {cars.data && point.vehicle_id && (
+                                <span className="text-quiet"> · {cars.data.find((car) => car.id === point.vehicle_id)?.name ?? 'a car put away'}</span>
+                            )}
+                        </dd>
                     </div>
                 ))}
             </dl>

@@ -1,7 +1,9 @@
 import { post, put } from '@/api/client';
-import type { LearnerFacts, Level } from '@/api/types';
+import type { LearnerFacts, Level, ReferencePoint } from '@/api/types';
 import { Field } from '@/ui/Field';
+import { FormFoot } from '@/ui/FormFoot';
 import { useForm } from '@/ui/useForm';
+import { useCars } from '@/vehicles/VehicleChoice';
 
 /** The facts a teacher keeps; as little as needed. */
 export function LearnerForm({ learner, onKept }: { learner?: LearnerFacts; onKept: (learner: LearnerFacts) => unknown }) {
@@ -27,7 +29,8 @@ export function LearnerForm({ learner, onKept }: { learner?: LearnerFacts; onKep
     const date = (field: 'licence_seen_on' | 'eyesight_checked_on' | 'guardian_consent_on') => (
         <input type="date" value={values[field]} onChange={(event) => set(field, event.target.value)} />
     );
-    const point = (i: number, part: Partial<{ what: string; where: string }>) =>
+    const cars = useCars();
+    const point = (i: number, part: Partial<ReferencePoint>) =>
         set(
             'reference_points',
             values.reference_points.map((candidate, n) => (n === i ? { ...candidate, ...part } : candidate)),
@@ -98,7 +101,7 @@ export function LearnerForm({ learner, onKept }: { learner?: LearnerFacts; onKep
             <fieldset className="grid gap-2">
                 <legend className="font-semibold">Reference points in the car</legend>
                 {values.reference_points.map((reference, i) => (
-                    <div key={i} className="grid gap-2 sm:grid-cols-[1fr_1fr_auto]">
+                    <div key={i} className="grid gap-2 sm:grid-cols-[1fr_1fr_8rem_auto]">
                         <input
                             className="entry"
                             aria-label="What it says"
@@ -115,6 +118,19 @@ export function LearnerForm({ learner, onKept }: { learner?: LearnerFacts; onKep
                             value={reference.where}
                             onChange={(event) => point(i, { where: event.target.value })}
                         />
+                        <select
+                            className="entry"
+                            aria-label="In which car"
+                            value={reference.vehicle_id ?? ''}
+                            onChange={(event) => point(i, { vehicle_id: event.target.value || null })}
+                        >
+                            <option value="">Any car</option>
+                            {cars.data?.map((car) => (
+                                <option key={car.id} value={car.id}>
+                                    {car.name}
+                                </option>
+                            ))}
+                        </select>
                         <button
                             type="button"
                             className="key"
@@ -133,19 +149,14 @@ export function LearnerForm({ learner, onKept }: { learner?: LearnerFacts; onKep
                 <button
                     type="button"
                     className="key justify-self-start"
-                    onClick={() => set('reference_points', [...values.reference_points, { what: '', where: '' }])}
+                    onClick={() => set('reference_points', [...values.reference_points, { what: '', where: '', vehicle_id: null }])}
                 >
                     Add a point
                 </button>
             </fieldset>
-            {form.message && (
-                <p role="alert" className="font-semibold">
-                    ▸ {form.message}
-                </p>
-            )}
-            <button type="submit" className="key" data-tone="main" disabled={form.busy}>
+            <FormFoot message={form.message} busy={form.busy}>
                 Keep
-            </button>
+            </FormFoot>
         </form>
     );
 }

@@ -4,6 +4,7 @@ import { Link } from 'react-router';
 import { get, post, remove } from '@/api/client';
 import type { Place } from '@/api/types';
 import { benchAddress } from '@/approach/address';
+import { DrawingLinks } from '@/drawings/DrawingLinks';
 import { PlaceForm } from '@/places/PlaceForm';
 import { ROUTINE_WORDS } from '@/strip/words';
 import { useNotice } from '@/ui/Notice';
@@ -45,6 +46,7 @@ export function PlacesPage() {
                             <p className="text-quiet text-sm">
                                 {ROUTINE_WORDS[place.routine]} · {place.approach.limit_mph ?? 30} mph{place.note && ` · ${place.note}`}
                             </p>
+                            <DrawingLinks drawings={place.drawings ?? []} onChanged={refresh} />
                         </div>
                         <Link className="key" to={benchAddress({ ...place.approach, routine: place.routine })}>
                             Plan

@@ -6,6 +6,7 @@ import type { LearnerLine, LessonLine, Vehicle } from '@/api/types';
 import { useSession } from '@/app/session';
 import { Field } from '@/ui/Field';
 import { Sheet } from '@/ui/Sheet';
+import { FormFoot } from '@/ui/FormFoot';
 import { useForm } from '@/ui/useForm';
 import { momentOf, wallClock } from './wallClock';
 
@@ -95,14 +96,9 @@ function Form({ onDone }: { onDone: () => void }) {
             <Field label="Aim" errors={errors.aim} hint="One or two things, no more.">
                 <input maxLength={300} value={values.aim} onChange={(event) => set('aim', event.target.value)} />
             </Field>
-            {form.message && (
-                <p role="alert" className="font-semibold">
-                    ▸ {form.message}
-                </p>
-            )}
-            <button type="submit" className="key" data-tone="main" disabled={form.busy}>
+            <FormFoot message={form.message} busy={form.busy}>
                 Book
-            </button>
+            </FormFoot>
         </form>
     );
 }

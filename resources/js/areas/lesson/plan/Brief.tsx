@@ -2,11 +2,14 @@ import { useMemo, useState } from 'react';
 import { ApproachView } from '@/approach/ApproachView';
 import type { Conditions } from '@/approach/Controls';
 import type { ApproachInputs, Lesson, PlannedItem } from '@/api/types';
+import { DrawingLinks } from '@/drawings/DrawingLinks';
 import { ROUTINE_WORDS } from '@/strip/words';
+import { useLesson } from '../useLesson';
 
 /** Everything to explain one place at the kerb. */
 export function Brief({ lesson, item }: { lesson: Lesson; item: PlannedItem }) {
     const { approach } = item.place;
+    const { refresh } = useLesson(lesson.id);
     const [conditions, setConditions] = useState<Conditions>({
         speed: approach.limit_mph ?? 30,
         gradient: approach.gradient ?? 0,
@@ -31,9 +34,12 @@ export function Brief({ lesson, item }: { lesson: Lesson; item: PlannedItem }) {
                     </div>
                 }
             />
-            <button type="button" className="key screen-only justify-self-start" onClick={() => window.print()}>
-                Print this brief
-            </button>
+            <div className="flex flex-wrap items-center gap-3">
+                <DrawingLinks drawings={item.drawings} onChanged={refresh} />
+                <button type="button" className="key screen-only" onClick={() => window.print()}>
+                    Print this brief
+                </button>
+            </div>
         </section>
     );
 }

@@ -13,6 +13,19 @@ export function PlanFace({ lesson }: { lesson: Lesson }) {
             <Aim lesson={lesson} />
             <PlaceList lesson={lesson} openId={open?.id ?? null} onOpen={setOpenId} />
             {open && <Brief key={open.id} lesson={lesson} item={open} />}
+            {lesson.reference_points.length > 0 && (
+                <details className="text-sm">
+                    <summary className="link min-h-12 cursor-pointer content-center font-semibold">Reference points in {lesson.vehicle.name}</summary>
+                    <dl className="grid grid-cols-[minmax(0,18rem)_1fr] gap-x-4 gap-y-1">
+                        {lesson.reference_points.map((point) => (
+                            <div key={point.what} className="contents">
+                                <dt className="text-quiet">{point.what}</dt>
+                                <dd>{point.where}</dd>
+                            </div>
+                        ))}
+                    </dl>
+                </details>
+            )}
         </div>
     );
 }

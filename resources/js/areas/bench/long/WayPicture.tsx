@@ -1,0 +1,37 @@
+import { Drawn, points } from './Drawn';
+import { beside, type Point, type SweptAnswer } from './ways';
+
+interface Props {
+    answer: SweptAnswer;
+    left: number;
+    right: number;
+    onLeft: (metres: number) => void;
+    onRight: (metres: number) => void;
+}
+
+/** Any way between two kerbs that run beside it. */
+export function WayPicture({ answer, left, right, onLeft, onRight }: Props) {
+    const { path } = answer.traces;
+    const [leftKerb, rightKerb] = [beside(path, left), beside(path, -right)];
+    const at = Math.floor(path.length * 0.42);
+    const point: Point = path[at] ?? [0, 0];
+    const next: Point = path[at + 1] ?? [1, 0];
+    const length = Math.hypot(next[0] - point[0], next[1] - point[1]) || 1;
+    const aside = ([x, y]: Point) => ((next[0] - point[0]) * (y - point[1]) - (next[1] - point[1]) * (x - point[0])) / length;
+    return (
+        <Drawn
+            answer={answer}
+            label={answer.fits ? 'The vehicle stays between the kerbs' : 'The vehicle mounts a kerb'}
+            frame={[...leftKerb, ...rightKerb]}
+            grips={[
+                { label: 'Kerb on the left', at: leftKerb[at] ?? [0, 0], onMove: (to) => onLeft(aside(to)) },
+                { label: 'Kerb on the right', at: rightKerb[at] ?? [0, 0], onMove: (to) => onRight(-aside(to)) },
+            ]}
+        >
+            <polygon points={`${points(leftKerb)} ${points([...rightKerb].reverse())}`} fill="var(--road)" />
+            {[leftKerb, rightKerb].map((kerb, i) => (
+                <polyline key={i} points={points(kerb)} fill="none" stroke="var(--ink)" strokeWidth={0.22} />
+            ))}
+        </Drawn>
+    );
+}

@@ -1,0 +1,30 @@
+import { Link } from 'react-router';
+import { post, remove } from '@/api/client';
+import type { Drawing } from '@/api/types';
+import { useNotice } from '@/ui/Notice';
+
+/** Pages of the bench kept with a place, one press away. */
+export function DrawingLinks({ drawings, onChanged }: { drawings: Drawing[]; onChanged: () => unknown }) {
+    const notice = useNotice();
+    if (drawings.length === 0) return null;
+    const putAway = async (drawing: Drawing) => {
+        await remove(`drawings/${drawing.id}`);
+        await onChanged();
+        notice({ text: `${drawing.title} is put away.`, undo: () => void post(`drawings/${drawing.id}/restore`).then(() => onChanged()) });
+    };
+    return (
+        <ul aria-label="Kept from the bench" className="screen-only flex flex-wrap gap-2">
+            {drawings.map((drawing) => (
+                <li key={drawing.id} className="border-hair flex max-w-full items-center rounded-lg border-2">
+                    <Link className="link min-h-12 min-w-0 content-center px-3" to={`/bench/${drawing.tool}?${drawing.state}`}>
+                        {drawing.title}
+                        {drawing.lesson_id && <span className="text-quiet"> · this lesson</span>}
+                    </Link>
+                    <button type="button" className="min-h-12 min-w-12 text-lg" aria-label={`Put ${drawing.title} away`} onClick={() => void putAway(drawing)}>
+                        ✕
+                    </button>
+                </li>
+            ))}
+        </ul>
+    );
+}
