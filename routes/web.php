@@ -1,6 +1,7 @@
 <?php
 
 use App\Http\Controllers\ComputeController;
+use App\Http\Controllers\DoctrineController;
 use App\Http\Controllers\DrawingController;
 use App\Http\Controllers\FirstRunController;
 use App\Http\Controllers\LearnerController;
@@ -29,6 +30,10 @@ Route::prefix('api')->group(function (): void {
 
         Route::get('today', TodayController::class);
         Route::get('routines', RoutineController::class);
+        Route::get('doctrines', [DoctrineController::class, 'index']);
+        Route::put('doctrines/school', [DoctrineController::class, 'school']);
+        Route::put('doctrines/mine', [DoctrineController::class, 'mine']);
+        Route::put('learners/{learner}/doctrine', [DoctrineController::class, 'learner']);
         Route::post('compute/{tool}', ComputeController::class);
         Route::post('sync', SyncController::class);
 

@@ -10,8 +10,8 @@ use App\Models\PlannedItem;
 use App\Models\Promise;
 use App\Models\Round;
 use App\School\CurrentSchool;
+use App\School\Doctrine;
 use NobleTurn\Core\Record\Debrief;
-use NobleTurn\Core\Rules\RulePacks;
 
 /** The lesson as one page: what Plan, Drive and Debrief read. */
 final class LessonPage
@@ -24,10 +24,10 @@ final class LessonPage
     public function of(Lesson $lesson): array
     {
         $lesson->load(['learner', 'vehicle', 'instructor', 'items.place.drawings', 'rounds.marks', 'rounds.place', 'promises']);
-        $school = $this->current->school();
+        $doctrine = Doctrine::of($this->current->school(), $lesson->instructor, $lesson->learner);
         $debrief = Debrief::of(
             array_values($lesson->rounds->map(fn (Round $round) => StandingMarks::round($round))->all()),
-            RulePacks::byCode($school->pack),
+            $doctrine->pack(),
             $lesson->vehicle->transmission === 'manual' && $lesson->vehicle->controls === 'standard',
         );
 
@@ -49,10 +49,11 @@ final class LessonPage
             'promised_before' => Promise::query()->where('learner_id', $lesson->learner_id)->where('lesson_id', '!=', $lesson->id)->whereNull('kept_at')
                 ->latest()->get()->map(fn (Promise $promise): array => Show::promise($promise)),
             'debrief' => $this->debrief($debrief),
+            'rules' => Show::rules($doctrine),
             // Inputs that every plan of this lesson shares: the pack, the doctrine, the car and the learner.
             'plan_defaults' => [
-                'pack' => $school->pack,
-                'practice' => (object) $school->practice,
+                'pack' => $doctrine->pack,
+                'practice' => (object) $doctrine->answers,
                 'vehicle' => $lesson->vehicle->forCore(),
                 'learner_level' => $lesson->learner->level,
             ],
@@ -71,7 +72,7 @@ final class LessonPage
                 'step' => $debrief->fault->step->value,
                 'rounds' => $debrief->faultRounds,
                 'of' => $debrief->faultOf,
-                'cause_step' => $debrief->fault->causeStep()->value,
+                'cause_step' => $debrief->fault->causeIn?->value,
                 'cause_seen' => $debrief->causeSeen,
                 'usual_mistake' => $debrief->fault->usualMistake,
                 'likely_cause' => $debrief->fault->likelyCause,

@@ -17,6 +17,8 @@ use Illuminate\Support\Carbon;
  * @property ?Carbon $eyesight_checked_on
  * @property 'manual'|'automatic' $transmission
  * @property 'beginner'|'developing'|'independent' $level
+ * @property ?string $pack where it is not the school’s or the instructor’s
+ * @property array<string, mixed> $practice likewise, question by question
  * @property bool $is_minor
  * @property ?string $guardian_name
  * @property ?string $guardian_contact
@@ -29,7 +31,7 @@ final class Learner extends Model
 
     protected $fillable = [
         'name', 'phone', 'email', 'pick_up', 'licence_seen_on', 'eyesight_checked_on', 'transmission', 'level',
-        'is_minor', 'guardian_name', 'guardian_contact', 'guardian_consent_on', 'reference_points',
+        'is_minor', 'guardian_name', 'guardian_contact', 'guardian_consent_on', 'reference_points', 'pack', 'practice',
     ];
 
     /** @return array<string, string> */
@@ -37,11 +39,11 @@ final class Learner extends Model
     {
         return [
             'licence_seen_on' => 'date', 'eyesight_checked_on' => 'date', 'guardian_consent_on' => 'date',
-            'is_minor' => 'boolean', 'reference_points' => 'array',
+            'is_minor' => 'boolean', 'reference_points' => 'array', 'practice' => 'array',
         ];
     }
 
-    protected $attributes = ['reference_points' => '[]', 'is_minor' => false];
+    protected $attributes = ['reference_points' => '[]', 'practice' => '{}', 'is_minor' => false];
 
     /** @return HasMany<Lesson, $this> */
     public function lessons(): HasMany

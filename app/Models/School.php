@@ -12,7 +12,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $name
  * @property string $time_zone IANA name
  * @property string $pack code of the rule pack
- * @property array<string, string> $practice the doctrine its plans use by default
+ * @property array<string, mixed> $practice the doctrine its plans use by default
  */
 final class School extends Model
 {

@@ -14,6 +14,8 @@ use Illuminate\Foundation\Auth\User as Authenticatable;
  * @property string $email
  * @property string $password
  * @property 'owner'|'instructor' $role
+ * @property ?string $pack where it is not the school’s
+ * @property array<string, mixed> $practice likewise, question by question
  */
 final class User extends Authenticatable
 {
@@ -21,12 +23,14 @@ final class User extends Authenticatable
 
     protected $fillable = ['name', 'email', 'password'];
 
+    protected $attributes = ['practice' => '{}'];
+
     protected $hidden = ['password', 'remember_token'];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['password' => 'hashed'];
+        return ['password' => 'hashed', 'practice' => 'array'];
     }
 
     public function isOwner(): bool

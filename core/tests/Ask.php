@@ -27,10 +27,9 @@ final class Ask
     }
 
     /**
-     * @param  array<string, mixed>  $input
-     * @return array<string, string> sentence by field; empty where nothing is wrong
+     * @return array<string, list<string>> sentences by field; empty where nothing is wrong
      */
-    public static function refusal(string $tool, array $input): array
+    public static function refusal(string $tool, mixed $input): array
     {
         try {
             Toolbox::run($tool, $input);

@@ -7,11 +7,14 @@ namespace NobleTurn\Core\Tests;
 use NobleTurn\Core\Place\Approach;
 use NobleTurn\Core\Place\Stretch;
 use NobleTurn\Core\Place\Surface;
+use NobleTurn\Core\Quantity\Acceleration;
 use NobleTurn\Core\Quantity\Distance;
 use NobleTurn\Core\Quantity\Duration;
 use NobleTurn\Core\Quantity\Speed;
 use NobleTurn\Core\Rules\Flank;
 use NobleTurn\Core\Rules\GreatBritain;
+use NobleTurn\Core\Rules\LengthUnit;
+use NobleTurn\Core\Rules\PeopleRule;
 use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Rules\Side;
 use NobleTurn\Core\Rules\Source;
@@ -36,12 +39,12 @@ final readonly class MirroredBritain implements RulePack
         // Read under the British pack, whose near side is the other hand: flanks are turned round.
         $turn = static fn (Stretch $stretch): Stretch => Stretch::between($stretch->flank->other(), $stretch->farMetres, $stretch->nearMetres);
         $radius = isset($input['turn_radius_m']) ? $read->turnRadius
-            : Distance::ofMetres(Flank::of($read->routine->turnSide(), $pack) === Flank::Near ? 8.0 : 11.0);
+            : Distance::ofMetres($read->routine->namedSide() === null || Flank::of($read->routine->namedSide(), $pack) === Flank::Near ? 8.0 : 11.0);
 
         return new Approach(
             $pack, $read->practice, $read->routine, $read->vehicle, $read->level, $read->limit, $read->speed, $read->lineSpeed, $radius,
             $read->gradient, $read->surface, $read->control, $read->viewFromMetres, $read->room, array_map($turn, $read->openings),
-            array_map($turn, $read->parked), $read->follower, $read->passingOn?->other(), $read->oneWay, $read->roadWidth, $read->comfort,
+            array_map($turn, $read->parked), $read->follower, $read->passingOn?->other(), $read->oneWay, $read->roadWidth, $read->comfort, $read->wayOut, $read->light,
         );
     }
 
@@ -50,14 +53,19 @@ final readonly class MirroredBritain implements RulePack
         return 'test-mirror';
     }
 
-    public function version(): string
-    {
-        return $this->britain->version();
-    }
-
     public function keeps(): Side
     {
         return Side::Right;
+    }
+
+    public function name(): string
+    {
+        return $this->britain->name();
+    }
+
+    public function version(): string
+    {
+        return $this->britain->version();
     }
 
     public function speedUnit(): SpeedUnit
@@ -65,9 +73,19 @@ final readonly class MirroredBritain implements RulePack
         return $this->britain->speedUnit();
     }
 
+    public function lengthUnit(): LengthUnit
+    {
+        return $this->britain->lengthUnit();
+    }
+
     public function townLimit(): Speed
     {
         return $this->britain->townLimit();
+    }
+
+    public function usualLimits(): array
+    {
+        return $this->britain->usualLimits();
     }
 
     public function followingGap(Surface $surface): Duration
@@ -85,8 +103,93 @@ final readonly class MirroredBritain implements RulePack
         return $this->britain->numberRuleForSignal($limit);
     }
 
+    public function numberRuleName(): string
+    {
+        return $this->britain->numberRuleName();
+    }
+
     public function numberRuleSource(): Source
     {
         return $this->britain->numberRuleSource();
+    }
+
+    public function amber(Speed $approach): Duration
+    {
+        return $this->britain->amber($approach);
+    }
+
+    public function amberSource(): Source
+    {
+        return $this->britain->amberSource();
+    }
+
+    public function amberReaction(): Duration
+    {
+        return $this->britain->amberReaction();
+    }
+
+    public function amberDeceleration(): Acceleration
+    {
+        return $this->britain->amberDeceleration();
+    }
+
+    public function amberDecisionSource(): Source
+    {
+        return $this->britain->amberDecisionSource();
+    }
+
+    public function stopLineSource(): Source
+    {
+        return $this->britain->stopLineSource();
+    }
+
+    public function redAndAmber(): ?Duration
+    {
+        return $this->britain->redAndAmber();
+    }
+
+    public function turnOnRed(): bool
+    {
+        return $this->britain->turnOnRed();
+    }
+
+    public function peopleRule(): PeopleRule
+    {
+        return $this->britain->peopleRule();
+    }
+
+    public function peopleRuleSource(): Source
+    {
+        return $this->britain->peopleRuleSource();
+    }
+
+    public function walkingSpeed(): Speed
+    {
+        return $this->britain->walkingSpeed();
+    }
+
+    public function walkingSpeedSource(): Source
+    {
+        return $this->britain->walkingSpeedSource();
+    }
+
+    public function signalsFirstForLaneChange(): bool
+    {
+        return $this->britain->signalsFirstForLaneChange();
+    }
+
+    public function signalsOnApproachToRoundabout(): bool
+    {
+        return $this->britain->signalsOnApproachToRoundabout();
+    }
+
+    public function words(): array
+    {
+        return $this->britain->words();
+    }
+
+    public function figures(): array
+    {
+        return $this->britain->figures();
     }
 }

@@ -60,7 +60,7 @@ it('puts a learner away and brings the whole record back', function (): void {
     expect($this->getJson('api/learners')->json())->toBe([]);
     $this->getJson("api/lessons/{$this->at['lesson']->id}")->assertOk()->assertJsonPath('learner.name', 'Test Learner');
     $this->postJson("api/learners/{$id}/restore")->assertOk();
-    $this->getJson("api/learners/{$id}")->assertOk()->assertJsonCount(20, 'tallies');
+    $this->getJson("api/learners/{$id}")->assertOk()->assertJsonCount(0, 'tallies');
 });
 
 it('rates, promises, closes, and shows what was promised in the next lesson', function (): void {
@@ -114,4 +114,21 @@ it('shows a learner’s reference points in the car they belong to, and no other
     expect(array_column($this->getJson("api/lessons/{$this->at['lesson']->id}")->json('reference_points'), 'what'))->toBe(['Touching', 'Stop']);
     $this->actingAs($this->user($this->school()));
     $this->postJson('api/learners', $facts + ['reference_points' => $points])->assertUnprocessable()->assertJsonValidationErrors('reference_points.0.vehicle_id');
+});
+
+it('resolves pack and practice from the school, the instructor and the learner, question by question', function (): void {
+    $lesson = "api/lessons/{$this->at['lesson']->id}";
+    $owner = $this->user(App\Models\School::query()->findOrFail($this->instructor->school_id), 'owner');
+    $this->putJson('api/doctrines/school', ['pack' => 'ie', 'practice' => []])->assertForbidden();
+    $this->actingAs($owner)->putJson('api/doctrines/school', ['pack' => 'ie', 'practice' => ['gears' => 'sequential', 'signal' => 'car-lengths']])->assertOk();
+    $this->actingAs($this->instructor->fresh());
+    expect($this->getJson($lesson)->json('plan_defaults'))->toMatchArray(['pack' => 'ie'])->and($this->getJson($lesson)->json('plan_defaults.practice.gears'))->toBe('sequential');
+    $this->putJson('api/doctrines/mine', ['pack' => null, 'practice' => ['signal' => 'braking-lead', 'leave_marker' => 200]])->assertOk()->assertJsonPath('mine.practice.leave_marker', 200);
+    $this->putJson("api/learners/{$this->at['learner']->id}/doctrine", ['pack' => 'na', 'practice' => ['steps' => 'six']])->assertOk();
+    $defaults = $this->getJson($lesson)->json('plan_defaults');
+    expect($defaults['pack'])->toBe('na')->and($defaults['practice'])->toBe(['gears' => 'sequential', 'signal' => 'braking-lead', 'leave_marker' => 200, 'steps' => 'six']);
+    $this->postJson('api/compute/approach', $defaults + ['routine' => 'emerge-right'])->assertOk()->assertJsonPath('place.keeps', 'right');
+    $this->putJson('api/doctrines/mine', ['practice' => ['gears' => 'none at all']])->assertUnprocessable()->assertJsonValidationErrors('practice.gears');
+    $this->putJson('api/doctrines/mine', ['pack' => 'zz', 'practice' => []])->assertUnprocessable()->assertJsonValidationErrors('pack');
+    expect(count($this->getJson('api/routines?pack=na')->json()))->toBeGreaterThan(40)->and($this->getJson('api/session')->json('rules.pack'))->toBe('ie');
 });

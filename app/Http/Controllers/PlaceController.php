@@ -6,6 +6,7 @@ use App\Http\Resources\Show;
 use App\Models\Drawing;
 use App\Models\Place;
 use App\School\CurrentSchool;
+use App\School\Doctrine;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -19,7 +20,7 @@ use NobleTurn\Core\Routine\RoutineCode;
 final class PlaceController extends Controller
 {
     /** Inputs of the approach tool that belong to a road, whoever drives it. */
-    private const OF_THE_ROAD = ['limit_mph', 'limit_kmh', 'control', 'view', 'view_from_m', 'gradient', 'room_m', 'openings', 'parked', 'one_way', 'road_width_m', 'turn_radius_m'];
+    private const OF_THE_ROAD = ['limit_mph', 'limit_kmh', 'control', 'view', 'view_from_m', 'gradient', 'room_m', 'openings', 'parked', 'one_way', 'road_width_m', 'turn_radius_m', 'exit', 'light', 'then'];
 
     public function index(): JsonResponse
     {
@@ -69,7 +70,7 @@ final class PlaceController extends Controller
         /** @var array<string, mixed> $approach */
         $approach = $request->json()->all()['approach'] ?? [];
         try {
-            Toolbox::run('approach', ['pack' => $current->school()->pack, 'routine' => $said['routine'], ...$approach]);
+            Toolbox::run('approach', ['pack' => Doctrine::of($current->school(), $this->user($request))->pack, 'routine' => $said['routine'], ...$approach]);
         } catch (BadInput $bad) {
             throw ValidationException::withMessages(array_combine(array_map(static fn (string $field): string => "approach.{$field}", array_keys($bad->errors)), array_values($bad->errors)));
         }

@@ -2,34 +2,36 @@
 
 namespace App\Http\Controllers;
 
+use App\Http\Resources\ShowCard;
 use App\School\CurrentSchool;
+use App\School\Doctrine;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use NobleTurn\Core\Place\WayOut;
+use NobleTurn\Core\Routine\Card;
 use NobleTurn\Core\Routine\Catalogue\Catalogue;
-use NobleTurn\Core\Routine\Instruction;
-use NobleTurn\Core\Routine\Routine;
+use NobleTurn\Core\Routine\LearnerLevel;
+use NobleTurn\Core\Routine\RoutineCode;
 use NobleTurn\Core\Rules\RulePacks;
 
-/** The catalogue in the words of the school's pack. */
+/** The catalogue: every card in the words of a pack, under the practice of whoever is signed in. */
 final class RoutineController extends Controller
 {
-    public function __invoke(CurrentSchool $current): JsonResponse
+    public function __invoke(Request $request, CurrentSchool $current): JsonResponse
     {
-        $pack = RulePacks::byCode($current->school()->pack);
+        $said = $request->validate([
+            'pack' => ['sometimes', 'in:'.implode(',', RulePacks::codes())],
+            'level' => ['sometimes', 'in:beginner,developing,independent'],
+            'clutch' => ['sometimes', 'boolean'],
+        ]);
+        $doctrine = Doctrine::of($current->school(), $this->user($request));
+        $pack = isset($said['pack']) ? RulePacks::byCode($said['pack']) : $doctrine->pack();
+        $level = isset($said['level']) ? LearnerLevel::from($said['level']) : null;
+        $practice = $doctrine->practiceUnder($pack);
 
-        return response()->json(array_map(static fn (Routine $routine): array => [
-            'code' => $routine->code->value,
-            'title' => $routine->title,
-            'where' => $routine->where,
-            'afterwards' => strtr($routine->afterwards, ['{near}' => $pack->keeps()->value, '{off}' => $pack->keeps()->other()->value]),
-            'steps' => array_map(static function (Instruction $instruction) use ($routine, $pack): array {
-                $spoken = $instruction->spoken($routine->code, $pack, hasClutch: true);
-
-                return [
-                    'step' => $spoken->step->value, 'do' => $spoken->do, 'why' => $spoken->why, 'usual_mistake' => $spoken->usualMistake,
-                    'cause_step' => $spoken->causeStep()->value, 'likely_cause' => $spoken->likelyCause, 'remedy' => $spoken->remedy,
-                    'drill' => $spoken->drill, 'source' => $spoken->source()->words(),
-                ];
-            }, $routine->instructions),
-        ], Catalogue::all($pack)));
+        return response()->json(array_map(
+            fn (RoutineCode $code): array => ShowCard::whole(Card::of($code, $pack, $practice, $request->boolean('clutch', true), $level, WayOut::Ahead)),
+            Catalogue::codes($pack, $request->boolean('clutch', true)),
+        ));
     }
 }

@@ -13,6 +13,10 @@ use App\Models\Round;
 use App\Models\School;
 use App\Models\User;
 use App\Models\Vehicle;
+use App\School\Doctrine;
+use NobleTurn\Core\Routine\Card;
+use NobleTurn\Core\Routine\Catalogue\Catalogue;
+use NobleTurn\Core\Routine\RoutineCode;
 
 /** The rows of the database as the interface reads them; nothing goes out that is not named here. */
 final class Show
@@ -22,7 +26,22 @@ final class Show
     {
         return [
             'user' => ['id' => $user->id, 'name' => $user->name, 'email' => $user->email, 'role' => $user->role],
-            'school' => ['id' => $school->id, 'name' => $school->name, 'time_zone' => $school->time_zone, 'pack' => $school->pack, 'practice' => (object) $school->practice],
+            'school' => ['id' => $school->id, 'name' => $school->name, 'time_zone' => $school->time_zone],
+            'rules' => self::rules(Doctrine::of($school, $user)),
+        ];
+    }
+
+    /** @return array<string, mixed> the pack and practice in force, with what every screen says in the pack's words */
+    public static function rules(Doctrine $doctrine): array
+    {
+        $pack = $doctrine->pack();
+        $practice = $doctrine->practice();
+
+        return [
+            'pack' => $pack->code(), 'pack_name' => $pack->name(), 'keeps' => $pack->keeps()->value, 'speed_unit' => $pack->speedUnit()->value, 'length_unit' => $pack->lengthUnit()->value,
+            'limits' => $pack->usualLimits(), 'town_limit' => $pack->speedUnit()->number($pack->townLimit()),
+            'practice' => (object) $doctrine->answers,
+            'routines' => array_map(static fn (RoutineCode $code): array => ShowCard::line(Card::of($code, $pack, $practice)), Catalogue::codes($pack)),
         ];
     }
 
@@ -30,7 +49,8 @@ final class Show
     public static function learner(Learner $learner): array
     {
         return [
-            ...$learner->only(['id', 'name', 'phone', 'email', 'pick_up', 'transmission', 'level', 'is_minor', 'guardian_name', 'guardian_contact', 'reference_points']),
+            ...$learner->only(['id', 'name', 'phone', 'email', 'pick_up', 'transmission', 'level', 'is_minor', 'guardian_name', 'guardian_contact', 'reference_points', 'pack']),
+            'practice' => (object) $learner->practice,
             'licence_seen_on' => $learner->licence_seen_on?->toDateString(),
             'eyesight_checked_on' => $learner->eyesight_checked_on?->toDateString(),
             'guardian_consent_on' => $learner->guardian_consent_on?->toDateString(),

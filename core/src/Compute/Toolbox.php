@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Compute;
 
+use NobleTurn\Core\Compute\Tool\AmberTool;
 use NobleTurn\Core\Compute\Tool\ApproachTool;
 use NobleTurn\Core\Compute\Tool\ClearanceTool;
+use NobleTurn\Core\Compute\Tool\CrossingTool;
 use NobleTurn\Core\Compute\Tool\EngineTool;
 use NobleTurn\Core\Compute\Tool\FollowingTool;
 use NobleTurn\Core\Compute\Tool\ReverseTool;
@@ -31,7 +33,7 @@ final class Toolbox
     /** @return non-empty-list<Tool> */
     public static function all(): array
     {
-        return [new ApproachTool, new ClearanceTool, new EngineTool, new FollowingTool, new ReverseTool, new SteeringTool, new StoppingTool, new SweptPathTool];
+        return [new AmberTool, new ApproachTool, new ClearanceTool, new CrossingTool, new EngineTool, new FollowingTool, new ReverseTool, new SteeringTool, new StoppingTool, new SweptPathTool];
     }
 
     /** @return non-empty-list<string> */

@@ -22,6 +22,18 @@ final readonly class Values
         return isset($this->values[$key]);
     }
 
+    /** @param  list<string>  $keys */
+    public function without(array $keys): self
+    {
+        return new self(array_diff_key($this->values, array_flip($keys)));
+    }
+
+    /** Another's values over these. */
+    public function and(self $other): self
+    {
+        return new self([...$this->values, ...$other->values]);
+    }
+
     public function speed(string $key): ?Speed
     {
         return $this->a(Speed::class, $key);
@@ -52,6 +64,13 @@ final readonly class Values
         $value = $this->values[$key] ?? null;
 
         return is_float($value) ? $value : null;
+    }
+
+    public function whole(string $key): ?int
+    {
+        $value = $this->values[$key] ?? null;
+
+        return is_int($value) ? $value : null;
     }
 
     public function flag(string $key): ?bool

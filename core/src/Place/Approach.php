@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Place;
 
+use NobleTurn\Core\Plan\Demand;
 use NobleTurn\Core\Quantity\Acceleration;
 use NobleTurn\Core\Quantity\Distance;
 use NobleTurn\Core\Quantity\Gradient;
@@ -21,6 +22,8 @@ use NobleTurn\Core\Vehicle\Vehicle;
  */
 final readonly class Approach
 {
+    public Demand $demand;
+
     /**
      * @param  list<Stretch>  $openings  side roads and driveways before ours
      * @param  list<Stretch>  $parked
@@ -47,12 +50,17 @@ final readonly class Approach
         public bool $oneWay,
         public Distance $roadWidth,
         public Acceleration $comfort,
+        /** Which way out, of a junction that all ways lead out of. */
+        public WayOut $wayOut = WayOut::Ahead,
+        /** What the lights show, where there are any. */
+        public Light $light = Light::Green,
     ) {
+        $this->demand = Demand::of($routine, $pack, $wayOut, $light);
     }
 
     public function turnsTo(): Flank
     {
-        return Flank::of($this->routine->turnSide(), $this->pack);
+        return $this->demand->towards;
     }
 
     /** Somebody is passing, or about to, on the side we turn to. */
@@ -63,11 +71,21 @@ final readonly class Approach
 
     public function atSpeed(Speed $speed): self
     {
+        return $this->with($speed, $this->room);
+    }
+
+    public function withRoom(Distance $room): self
+    {
+        return $this->with($this->speed, $this->room === null || $room->inMetres() < $this->room->inMetres() ? $room : $this->room);
+    }
+
+    private function with(Speed $speed, ?Distance $room): self
+    {
         return new self(
             $this->pack, $this->practice, $this->routine, $this->vehicle, $this->level, $this->limit, $speed,
             $this->lineSpeed, $this->turnRadius, $this->gradient, $this->surface, $this->control, $this->viewFromMetres,
-            $this->room, $this->openings, $this->parked, $this->follower, $this->passingOn, $this->oneWay,
-            $this->roadWidth, $this->comfort,
+            $room, $this->openings, $this->parked, $this->follower, $this->passingOn, $this->oneWay,
+            $this->roadWidth, $this->comfort, $this->wayOut, $this->light,
         );
     }
 }

@@ -9,6 +9,8 @@ enum Control: string
 {
     case GiveWay = 'give-way';
     case Stop = 'stop';
+    case Signals = 'signals';
+    case AllWayStop = 'all-way-stop';
     /** No line of our own: a turn off the main road. */
     case None = 'none';
 }

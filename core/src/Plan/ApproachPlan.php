@@ -29,6 +29,8 @@ final readonly class ApproachPlan
         public array $conflicts,
         public array $warnings,
         public array $assumptions,
+        /** Where the gear is a step of its own: the practice cuts the routine into six. */
+        public ?StepPlan $gearStep = null,
     ) {
     }
 

@@ -7,11 +7,16 @@ namespace NobleTurn\Core\Plan;
 use NobleTurn\Core\Place\Approach;
 use NobleTurn\Core\Place\Surface;
 use NobleTurn\Core\Plan\Clash\Clashes;
+use NobleTurn\Core\Quantity\Speed;
+use NobleTurn\Core\Routine\Card;
 use NobleTurn\Core\Routine\Catalogue\Catalogue;
+use NobleTurn\Core\Routine\Instruction;
 use NobleTurn\Core\Routine\Step;
+use NobleTurn\Core\Routine\Wording;
 use NobleTurn\Core\Rules\Assumption;
 use NobleTurn\Core\Rules\Flank;
 use NobleTurn\Core\Rules\Source;
+use NobleTurn\Core\Rules\StepCount;
 
 /**
  * Plans an approach backwards from the line: the latest comfortable way to do the routine at the
@@ -30,12 +35,14 @@ final class ApproachPlanner
         $mirrors = $chain->metres($chain->mirrorsStartS());
         $sayAt = $chain->metres($chain->mirrorsStartS() + $chain->timing->direction);
         $room = $approach->room?->inMetres();
+        $gearAt = $approach->practice->steps === StepCount::Six ? $gears?->lastClutchDown() : null;
+        $steps = self::steps($chain, $gears, $gearAt);
 
         return new ApproachPlan(
             $approach,
             $chain,
             $fitting->fits(),
-            self::steps($chain, $gears),
+            $steps,
             easeOffMetres: $chain->profile->lengthInMetres(),
             sayAtMetres: $room === null ? $sayAt : max($mirrors, min($sayAt, $room)),
             gears: $gears,
@@ -43,28 +50,44 @@ final class ApproachPlanner
             conflicts: Clashes::in($fitting),
             warnings: self::warnings($chain, $room !== null && $sayAt > $room),
             assumptions: self::assumptions($chain),
+            gearStep: $gearAt === null ? null : self::gearStep($chain, $gears, $gearAt),
         );
     }
 
-    /** @return non-empty-list<StepPlan> */
-    private static function steps(Chain $chain, ?Gears $gears): array
+    /**
+     * @param  ?float  $gearAtS  where the gear is a step of its own, looking comes after it
+     * @return non-empty-list<StepPlan>
+     */
+    private static function steps(Chain $chain, ?Gears $gears, ?float $gearAtS): array
     {
         $approach = $chain->approach;
-        $routine = Catalogue::routine($approach->routine, $approach->pack);
+        $card = Card::of($approach->routine, $approach->pack, $approach->practice, $approach->vehicle->hasClutch(), $approach->level, $approach->wayOut);
 
-        return array_map(static function (Step $step) use ($chain, $gears, $routine, $approach): StepPlan {
+        return array_map(static function (Step $step) use ($chain, $gears, $card, $gearAtS): StepPlan {
             $window = Windows::for($chain, $step);
+            if ($step === Step::Look && $gearAtS !== null) {
+                $best = min($window->bestMetres, $chain->metres($gearAtS));
+                $window = Window::around($best, $window->earliestMetres, $window->latestMetres, $window->endMetres);
+            }
             $seconds = $chain->profile->secondsAt($window->bestMetres);
 
-            return new StepPlan(
-                $step,
-                $window,
-                $seconds,
-                $chain->profile->speedAt($window->bestMetres),
-                $gears?->gearAt($seconds),
-                $routine->instruction($step)->spoken($approach->routine, $approach->pack, $approach->vehicle->hasClutch()),
-            );
-        }, Step::cases());
+            return new StepPlan($step, $window, $seconds, $chain->profile->speedAt($window->bestMetres), $gears?->gearAt($seconds), $card->step($step));
+        }, $approach->demand->steps());
+    }
+
+    /** The clutch action as a step: after the brake has done its work, settled before steering. */
+    private static function gearStep(Chain $chain, ?Gears $gears, float $downS): StepPlan
+    {
+        $best = $chain->metres($downS);
+        $earliest = $chain->profile->placeWhereSpeedFallsTo(max($chain->lineSpeed->metresPerSecond + 1e-6, Speed::ofMilesPerHour(Gears::CLUTCH_RULE_MPH)->inMetresPerSecond()));
+        $instruction = Catalogue::routine($chain->approach->routine, $chain->approach->pack)->instruction(Step::Speed);
+
+        return new StepPlan(
+            Step::Speed,
+            Window::around($best, min($earliest, $chain->metres($chain->brakeS)), $chain->metres($chain->timing->settled + $chain->timing->gearChange), $chain->metres(max(0.0, $downS - $chain->timing->gearChange))),
+            $downS, $chain->profile->speedAt($best), $gears?->gearAt($downS),
+            (new Instruction(Step::Speed, $instruction->withClutch !== '' ? $instruction->withClutch : 'The gear for the speed reached; clutch up before the wheel turns.', 'A gear taken after the brake fits the speed; before it, it fights it.', 'Clutch down before the brake has done its work: coasting.', $instruction->likelyCause, $instruction->remedy, $instruction->drill))->spoken(new Wording($chain->approach->pack, null), hasClutch: false),
+        );
     }
 
     /** @return list<Warning> */
@@ -120,7 +143,7 @@ final class ApproachPlanner
             $share('gentle braking', $chain->slowing->gentle),
             $share('firm braking', $chain->slowing->firm),
             $share('easing', $chain->slowing->easing),
-            ...($chain->lineSpeed->metresPerSecond > 0.0 && ! $approach->routine->emerges()
+            ...($chain->lineSpeed->metresPerSecond > 0.0 && $approach->demand->arrival === Arrival::Turning
                 ? [$share('comfortable sideways acceleration', LineSpeed::COMFORTABLE_SIDEWAYS)] : []),
             ...$chain->timing->assumptions(),
         ];

@@ -45,11 +45,13 @@ final readonly class Chain
         $slowing = Slowing::on($approach);
         $line = LineSpeed::for($approach, $timing);
         $profile = self::motion($approach, $timing, $slowing, $line->metresPerSecond);
-        $brakeS = $profile->lengthInSeconds() - $timing->easingOff();
-        $positionS = $brakeS + $timing->lead;
+        $demand = $approach->demand;
+        $brakeS = $profile->lengthInSeconds() - $timing->easingOff($demand);
+        $positionS = $brakeS + $timing->leadOf($demand);
         $earlier = self::warnsEarlier($approach) ? $timing->warnEarlier : 0.0;
-        $neededS = $positionS + $timing->seen + $earlier;
-        $rule = self::rule($approach, $earlier);
+        // Without a signal the thinking time leads straight to what others can see.
+        $neededS = $positionS + ($demand->signals === null ? 0.0 : $timing->seen + $earlier);
+        $rule = $demand->signals === null ? null : self::rule($approach, $earlier);
         $signalS = self::signal($neededS, $timing, $rule === null ? null : $profile->secondsAt(self::withinRoom($rule, $approach)));
         $opening = self::lastOpening($approach);
         if ($opening !== null) {
@@ -58,7 +60,7 @@ final readonly class Chain
         }
 
         return new self(
-            $approach, $timing, $slowing, $profile, $line, $brakeS, $brakeS - $timing->gentle(), $positionS, $neededS, $rule, $signalS,
+            $approach, $timing, $slowing, $profile, $line, $brakeS, $brakeS - $timing->gentle($demand), $positionS, $neededS, $rule, $signalS,
         );
     }
 
@@ -75,7 +77,7 @@ final readonly class Chain
     /** The latest moment for the signal with the margin spent. */
     public function signalLatestS(): float
     {
-        return $this->signalNeededS - ($this->timing->seen - $this->timing->seenLeast);
+        return $this->approach->demand->signals === null ? $this->signalNeededS : $this->signalNeededS - ($this->timing->seen - $this->timing->seenLeast);
     }
 
     public function metres(float $seconds): float
@@ -86,6 +88,9 @@ final readonly class Chain
     /** Where our rear has cleared the last parked car; null where none has to be passed. */
     public function clearOfParked(): ?float
     {
+        if ($this->approach->demand->moves === null) {
+            return null;
+        }
         $inTheWay = array_filter(
             $this->approach->parked,
             fn (Stretch $cars): bool => $this->approach->oneWay || $cars->flank === Flank::Near,
@@ -98,6 +103,9 @@ final readonly class Chain
     /** The opening nearest the line on the side we turn to: a signal before it would seem to mean it. */
     public static function lastOpening(Approach $approach): ?Stretch
     {
+        if ($approach->demand->signals === null) {
+            return null;
+        }
         $ours = array_values(array_filter($approach->openings, static fn (Stretch $opening): bool => $opening->flank === $approach->turnsTo()));
         usort($ours, static fn (Stretch $a, Stretch $b): int => $a->nearMetres <=> $b->nearMetres);
 
@@ -116,10 +124,10 @@ final readonly class Chain
     private static function motion(Approach $approach, Timing $timing, Slowing $slowing, float $lineSpeed): Profile
     {
         $with = static fn (float $crawlS): Profile => ApproachMotion::profile(
-            $approach->speed->inMetresPerSecond(), $lineSpeed, $slowing, $timing->easingOff(), $timing->gentle(), $crawlS,
+            $approach->speed->inMetresPerSecond(), $lineSpeed, $slowing, $timing->easingOff($approach->demand), $timing->gentle($approach->demand), $crawlS,
         );
         $usual = $with($timing->crawl);
-        if ($lineSpeed <= 0.0 || $usual->secondsAt($approach->viewFromMetres) >= $timing->lookAndDecide) {
+        if ($lineSpeed <= 0.0 || ! $approach->demand->looksBeforeGoing() || $usual->secondsAt($approach->viewFromMetres) >= $timing->lookAndDecide) {
             return $usual;
         }
         [$short, $long] = [$timing->crawl, $timing->lookAndDecide];

@@ -24,7 +24,7 @@ final readonly class Fitting
 
     public static function of(Approach $approach): self
     {
-        $timing = Timing::planned();
+        $timing = Timing::planned($approach->practice->look);
         $asked = Chain::for($approach, $timing);
         $obstacles = Obstacle::before($asked);
         if ($obstacles === []) {
@@ -53,10 +53,10 @@ final readonly class Fitting
     /** @param  list<Obstacle>  $obstacles */
     private static function compressed(Approach $approach, array $obstacles): self
     {
-        $fits = static fn (float $factor): bool => Obstacle::before(Chain::for($approach, Timing::planned()->compressed($factor))) === [];
+        $fits = static fn (float $factor): bool => Obstacle::before(Chain::for($approach, Timing::planned($approach->practice->look)->compressed($factor))) === [];
         $factor = $fits(self::SHORTEST) ? self::highest(self::SHORTEST, 1.0, $fits) : self::SHORTEST;
 
-        return new self(Chain::for($approach, Timing::planned()->compressed($factor)), $obstacles, $factor);
+        return new self(Chain::for($approach, Timing::planned($approach->practice->look)->compressed($factor)), $obstacles, $factor);
     }
 
     /**

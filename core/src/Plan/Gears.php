@@ -53,6 +53,15 @@ final readonly class Gears
         return new self($gear, $changes, $stops ? self::whenSlowerThan($chain, self::ABOVE_IDLE * $idle) : null, $idle, $chain);
     }
 
+    /** When the last clutch action begins, seconds to go; null where there is none. */
+    public function lastClutchDown(): ?float
+    {
+        $down = $this->changes === [] ? $this->clutchDownToStopS : $this->changes[count($this->changes) - 1]->downS;
+
+        // Brake before clutch, also where the car comes so slowly that the engine would soon labour.
+        return $down === null ? null : min($down, $this->chain->brakeS - 0.1);
+    }
+
     public function gearAt(float $secondsToGo): int
     {
         $gear = $this->approachGear;

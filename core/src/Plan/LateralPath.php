@@ -7,6 +7,7 @@ namespace NobleTurn\Core\Plan;
 use NobleTurn\Core\Place\Approach;
 use NobleTurn\Core\Place\Stretch;
 use NobleTurn\Core\Rules\Flank;
+use NobleTurn\Core\Rules\NearPlace;
 
 /**
  * Where across the road the car's middle is, metres from the nearside kerb. Moves follow half a cosine,
@@ -20,10 +21,16 @@ final readonly class LateralPath
     /** From the kerb when emerging towards it on a road of ordinary width, m (assumed). */
     private const FROM_KERB = 0.8;
 
+    /** ... and where the practice keeps well to its side (assumed). */
+    private const WELL_TO_KERB = 0.5;
+
     /** Left between us and a parked car for a door, m (assumed: about 1 m). */
     private const DOOR_ROOM = 1.0;
 
     private const PARKED_WIDTH = 1.9;
+
+    /** Pulled up: parallel and close, m (assumed). */
+    private const CLOSE_TO_KERB = 0.3;
 
     /** A lane at least this wide is shared with those turning in: keep well to the kerb's side (assumed). */
     private const WIDE_LANE = 3.25;
@@ -54,7 +61,9 @@ final readonly class LateralPath
                 $moves[] = ['from' => $clear, 'to' => $back, 'lateral' => $start];
             }
         }
-        $moves[] = ['from' => $positionFrom, 'to' => $positionTo, 'lateral' => $target];
+        if ($chain->approach->demand->moves !== null) {
+            $moves[] = ['from' => $positionFrom, 'to' => $positionTo, 'lateral' => $target];
+        }
 
         return new self($start, $moves, $target);
     }
@@ -83,12 +92,29 @@ final readonly class LateralPath
     {
         $width = $approach->roadWidth->inMetres();
         $half = $approach->vehicle->width->inMetres() / 2.0;
+        $other = match ($approach->demand->target) {
+            Target::Usual => self::usual($approach),
+            Target::PastParked => self::past(Flank::Near, $approach),
+            Target::Kerb => self::CLOSE_TO_KERB + $half,
+            Target::FarKerb => $width - self::CLOSE_TO_KERB - $half,
+            Target::CentreLane => $width / 2.0,
+            Target::ForTurn => null,
+        };
+        if ($other !== null) {
+            return $other;
+        }
         if ($approach->turnsTo() === Flank::Off) {
             return max($half, ($approach->oneWay ? $width : $width / 2.0) - self::FROM_LINE - $half);
         }
-        $wide = $width / 2.0 >= self::WIDE_LANE;
+        $wide = match ($approach->practice->nearPlace) {
+            NearPlace::ByWidth => $width / 2.0 >= self::WIDE_LANE,
+            NearPlace::Middle => false,
+            NearPlace::ToKerb => true,
+        };
 
-        return $approach->routine->emerges() && $wide ? min(self::usual($approach), self::FROM_KERB + $half) : self::usual($approach);
+        $from = $approach->practice->nearPlace === NearPlace::ToKerb ? self::WELL_TO_KERB : self::FROM_KERB;
+
+        return $approach->routine->emerges() && $wide ? min(self::usual($approach), $from + $half) : self::usual($approach);
     }
 
     private static function past(Flank $flank, Approach $approach): float

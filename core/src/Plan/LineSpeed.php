@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace NobleTurn\Core\Plan;
 
 use NobleTurn\Core\Fault\BadInput;
+use NobleTurn\Core\Judgement\AmberStretch;
 use NobleTurn\Core\Place\Approach;
 use NobleTurn\Core\Place\Control;
 use NobleTurn\Core\Quantity\Speed;
 use NobleTurn\Core\Routine\LearnerLevel;
+use NobleTurn\Core\Routine\RoutineCode;
 use NobleTurn\Core\Rules\Assumption;
 use NobleTurn\Core\Rules\JunctionHabit;
 use NobleTurn\Core\Rules\Source;
@@ -39,13 +41,29 @@ final readonly class LineSpeed
             return self::asAsked($given, $arriving, $approach->control);
         }
         if ($approach->control === Control::Stop) {
-            return self::because(0.0, 'speed at the line: a stop line is a complete stop', Source::published('Highway Code, rule 171'));
+            return self::because(0.0, 'speed at the line: a stop line is a complete stop', $approach->pack->stopLineSource());
         }
-        if (! $approach->routine->emerges()) {
-            $comfortable = min(sqrt(self::COMFORTABLE_SIDEWAYS * $approach->turnRadius->inMetres()), Speed::ofMilesPerHour(self::TURN_RULE_MPH)->inMetresPerSecond());
 
-            return self::because(min($comfortable, $arriving), 'speed where steering starts: comfortable at this radius', Source::assumed());
-        }
+        return match ($approach->demand->arrival) {
+            Arrival::Stop => self::because(0.0, 'speed at the line: this routine stops there', Source::commonPractice()),
+            Arrival::Turning => self::turning($approach, $arriving),
+            Arrival::Line => self::atTheLine($approach, $timing, $arriving),
+            Arrival::Slow => self::because(min($approach->demand->slowTo ?? $arriving, $arriving), 'speed where it begins: slow enough for what may come', Source::assumed()),
+            Arrival::Ready => self::because(self::ready($approach, $arriving), 'speed at the lights: where a change finds an answer', Source::assumed()),
+            Arrival::Keep => self::because($arriving, 'speed at the line: kept', Source::commonPractice()),
+        };
+    }
+
+    private static function turning(Approach $approach, float $arriving): self
+    {
+
+        $comfortable = min(sqrt(self::COMFORTABLE_SIDEWAYS * $approach->turnRadius->inMetres()), Speed::ofMilesPerHour(self::TURN_RULE_MPH)->inMetresPerSecond());
+
+        return self::because(min($comfortable, $arriving), 'speed where steering starts: comfortable at this radius', Source::assumed());
+    }
+
+    private static function atTheLine(Approach $approach, Timing $timing, float $arriving): self
+    {
         if (self::stopsFirst($approach)) {
             return self::because(0.0, 'speed at the line: stop first, by the practice and the learner’s level', Source::commonPractice());
         }
@@ -68,8 +86,23 @@ final readonly class LineSpeed
         return self::because($given, 'speed at the line', Source::given());
     }
 
+    /** Eased to where amber leaves no stretch without an answer, yet never below four fifths of the speed (assumed): dawdling helps nobody. */
+    private static function ready(Approach $approach, float $arriving): float
+    {
+        $pack = $approach->pack;
+        $slowing = AmberStretch::slowing($pack->amberDeceleration()->inMetresPerSecondSquared(), $approach->gradient, $approach->surface->grip(), $approach->surface->shareOfComfort());
+        $stretch = new AmberStretch($arriving, $pack->amber($approach->speed)->inSeconds(), $pack->amberReaction()->inSeconds(), $slowing);
+
+        return min($arriving, max(0.8 * $arriving, $stretch->vanishingSpeed()));
+    }
+
+    /** A question of T-junctions: a roundabout is rolled up to by everybody. */
     private static function stopsFirst(Approach $approach): bool
     {
+        if (in_array($approach->routine, [RoutineCode::Roundabout, RoutineCode::MiniRoundabout], true)) {
+            return false;
+        }
+
         return match ($approach->practice->junction) {
             JunctionHabit::StopFirst => true,
             JunctionHabit::ReadyToRoll => false,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace NobleTurn\Core\Plan;
 
 use NobleTurn\Core\Rules\Assumption;
+use NobleTurn\Core\Rules\LookHabit;
 use NobleTurn\Core\Rules\Source;
 
 /**
@@ -28,13 +29,15 @@ final readonly class Timing
         /** The sideways move begins this much before the first brake light. */
         public float $lead = 0.3,
         public float $drift = 2.0,
+        /** Gently on the brake before it becomes firm, where the car keeps its place. */
+        public float $gentleAlone = 1.0,
         public float $margin = self::MARGIN_S,
         /** What was seen in the mirrors is out of date after this. */
         public float $stale = 6.0,
         /** A close follower, or somebody passing on that side, is warned this much earlier. */
         public float $warnEarlier = 1.0,
-        /** Two ways, back again, and a second to decide. */
-        public float $lookAndDecide = 2.5,
+        /** Two ways, back again, once more, and a second to decide. */
+        public float $lookAndDecide = 3.0,
         /** At the final speed before the line. */
         public float $crawl = 0.75,
         /** A whole gear change, clutch down to clutch up. */
@@ -46,9 +49,14 @@ final readonly class Timing
     ) {
     }
 
-    public static function planned(): self
+    /** Each look takes about half a second: a practice that counts three looks needs one less than one that goes on. */
+    private const LOOK_S = 0.5;
+
+    public static function planned(LookHabit $look): self
     {
-        return new self;
+        $all = new self;
+
+        return $look === LookHabit::Alternate ? $all : new self(lookAndDecide: $all->lookAndDecide - self::LOOK_S);
     }
 
     /** Every part shortened alike, for a place too short for the routine at any speed. */
@@ -56,22 +64,28 @@ final readonly class Timing
     {
         return new self(
             $this->mirrors * $factor, $this->think * $factor, $this->thinkLeast * $factor, $this->seen * $factor,
-            $this->seenLeast * $factor, $this->lead * $factor, $this->drift * $factor, $this->margin * $factor,
+            $this->seenLeast * $factor, $this->lead * $factor, $this->drift * $factor, $this->gentleAlone * $factor, $this->margin * $factor,
             $this->stale, $this->warnEarlier * $factor, $this->lookAndDecide * $factor, $this->crawl * $factor,
             $this->gearChange, $this->settled, $this->direction,
         );
     }
 
-    /** Off the gas from the end of the mirrors to the first brake light. */
-    public function easingOff(): float
+    /** Off the gas from the end of the mirrors to the first brake light; without a signal or a move their share of it falls away. */
+    public function easingOff(Demand $demand): float
     {
-        return $this->think + $this->seen + $this->lead;
+        return $this->think + ($demand->signals === null ? 0.0 : $this->seen) + $this->leadOf($demand);
     }
 
-    /** Gentle until the sideways move is done, with the margin. */
-    public function gentle(): float
+    /** Gentle until the sideways move is done, with the margin; without one for a moment only. */
+    public function gentle(Demand $demand): float
     {
-        return $this->drift - $this->lead + $this->margin;
+        return $demand->moves === null ? $this->gentleAlone : $this->drift - $this->lead + $this->margin;
+    }
+
+    /** How much earlier than the brake light the first thing is that others can see. */
+    public function leadOf(Demand $demand): float
+    {
+        return $demand->moves === null ? 0.0 : $this->lead;
     }
 
     /** @return list<Assumption> */

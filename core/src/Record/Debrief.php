@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Record;
 
+use NobleTurn\Core\Plan\Demand;
 use NobleTurn\Core\Routine\Catalogue\Catalogue;
 use NobleTurn\Core\Routine\Instruction;
 use NobleTurn\Core\Routine\RoutineCode;
 use NobleTurn\Core\Routine\Step;
+use NobleTurn\Core\Routine\Wording;
 use NobleTurn\Core\Rules\RulePack;
 
 /**
@@ -40,11 +42,11 @@ final readonly class Debrief
             return new self($well, $wellRounds, $held, null, null, 0, 0, 0);
         }
         [$routine, $step] = $worst;
-        $fault = Catalogue::routine($routine, $pack)->instruction($step)->spoken($routine, $pack, $hasClutch);
+        $fault = Catalogue::routine($routine, $pack)->instruction($step)->spoken(new Wording($pack, Demand::side($routine, $pack)), $hasClutch);
         $marked = array_values(array_filter($evidence, static fn (MarkedRound $round): bool => $round->mark($step) !== null));
         $faulty = array_values(array_filter($marked, static fn (MarkedRound $round): bool => $round->mark($step)?->isClean() === false));
-        $cause = $fault->causeStep();
-        $seen = $cause === $step ? [] : array_filter($faulty, static fn (MarkedRound $round): bool => $round->mark($cause)?->isClean() === false);
+        $cause = $fault->causeIn;
+        $seen = $cause === null ? [] : array_filter($faulty, static fn (MarkedRound $round): bool => $round->mark($cause)?->isClean() === false);
 
         return new self($well, $wellRounds, $held, $routine, $fault, count($faulty), count($marked), count($seen));
     }

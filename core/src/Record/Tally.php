@@ -71,13 +71,16 @@ final readonly class Tally
 
     /**
      * @param  list<MarkedRound>  $rounds
-     * @return list<self> every routine x step, done or never done
+     * @return list<self> every step of every routine that was driven
      */
     public static function all(array $rounds): array
     {
         $tallies = [];
         foreach (RoutineCode::cases() as $routine) {
             $driven = array_values(array_filter($rounds, static fn (MarkedRound $round): bool => $round->routine === $routine));
+            if ($driven === []) {
+                continue;
+            }
             foreach (Step::cases() as $step) {
                 $tallies[] = self::of($routine, $step, $driven);
             }

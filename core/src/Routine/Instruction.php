@@ -4,12 +4,11 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Routine;
 
-use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Rules\Source;
 
 /**
- * One step of one routine as an instructor explains it at the kerb, with the fault seen most and its
- * likely cause one step earlier. Texts name sides by `{turn}`, `{away}`, `{near}` and `{off}`.
+ * One step of one routine as an instructor explains it at the kerb, with the fault seen most and its likely cause one
+ * step earlier. Texts name sides by `{turn}`, `{away}`, `{near}` and `{off}`, and the pack's own words in braces too.
  */
 final readonly class Instruction
 {
@@ -23,14 +22,21 @@ final readonly class Instruction
         public string $drill,
         /** What clutch and gear add to `do`; left out where the car has none. */
         public string $withClutch = '',
+        /** The step in which the likely cause lies; filled in by the routine: the one before. Null for its first step. */
         public ?Step $causeIn = null,
+        /** What is asked of a beginner here beyond the rest, or instead of it. */
+        public string $forBeginner = '',
+        /** What the instructor watches to mark it; the step's own where the routine has nothing special. */
+        public string $watch = '',
     ) {
     }
 
-    /** The step in which the likely cause lies: the one before, unless the routine knows better. */
-    public function causeStep(): Step
+    public function causedIn(?Step $cause): self
     {
-        return $this->causeIn ?? $this->step->before() ?? $this->step;
+        return new self(
+            $this->step, $this->do, $this->why, $this->usualMistake, $this->likelyCause, $this->remedy, $this->drill,
+            $this->withClutch, $cause, $this->forBeginner, $this->watch !== '' ? $this->watch : $this->step->watched(),
+        );
     }
 
     public function source(): Source
@@ -38,28 +44,17 @@ final readonly class Instruction
         return Source::commonPractice();
     }
 
-    /** The same instruction in the sides of a pack and with or without clutch and gear. */
-    public function spoken(RoutineCode $routine, RulePack $pack, bool $hasClutch): self
+    /** The same instruction in the words of a place, with or without clutch and gear, for a learner of a level. */
+    public function spoken(Wording $wording, bool $hasClutch, ?LearnerLevel $level = null): self
     {
-        $near = $pack->keeps();
-        $sides = [
-            '{turn}' => $routine->turnSide()->value,
-            '{away}' => $routine->turnSide()->other()->value,
-            '{near}' => $near->value,
-            '{off}' => $near->other()->value,
-        ];
-        $say = static fn (string $text): string => ucfirst(strtr($text, $sides));
+        $do = trim($this->do.($hasClutch && $this->withClutch !== '' ? ' '.$this->withClutch : ''));
+        if ($level === LearnerLevel::Beginner && $this->forBeginner !== '') {
+            $do .= ' '.$this->forBeginner;
+        }
 
         return new self(
-            $this->step,
-            $say(trim($this->do.($hasClutch && $this->withClutch !== '' ? ' '.$this->withClutch : ''))),
-            $say($this->why),
-            $say($this->usualMistake),
-            $say($this->likelyCause),
-            $say($this->remedy),
-            $say($this->drill),
-            '',
-            $this->causeIn,
+            $this->step, $wording->say($do), $wording->say($this->why), $wording->say($this->usualMistake), $wording->say($this->likelyCause),
+            $wording->say($this->remedy), $wording->say($this->drill), '', $this->causeIn, $wording->say($this->forBeginner), $wording->say($this->watch),
         );
     }
 }

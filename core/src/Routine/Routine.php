@@ -4,17 +4,37 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Routine;
 
-/** A routine of the catalogue: where it applies and its five steps. */
+/** A routine of the catalogue: where it applies, its steps, and how it is asked for. */
 final readonly class Routine
 {
-    /** @param  non-empty-list<Instruction>  $instructions one for each step, in order */
+    /** @var non-empty-list<Instruction> the steps that apply, in order */
+    public array $instructions;
+
+    /**
+     * @param  non-empty-list<Instruction>  $instructions  in the order of the steps; not every routine has all five
+     * @param  list<Variant>  $variants
+     */
     public function __construct(
         public RoutineCode $code,
         public string $title,
         public string $where,
         public string $afterwards,
-        public array $instructions,
+        array $instructions,
+        public Section $section,
+        /** How the instructor asks for it. */
+        public string $direction,
+        public Sketch $sketch,
+        public array $variants = [],
+        /** Further words it is looked for by, and what a learner who needs it says. */
+        public string $find = '',
     ) {
+        $before = null;
+        $linked = [];
+        foreach ($instructions as $instruction) {
+            $linked[] = $instruction->causedIn($before === null ? null : ($instruction->causeIn ?? $before));
+            $before = $instruction->step;
+        }
+        $this->instructions = $linked;
     }
 
     public function instruction(Step $step): Instruction
@@ -25,5 +45,10 @@ final readonly class Routine
             }
         }
         throw new \LogicException("{$this->code->value} has no instruction for {$step->value}.");
+    }
+
+    public function has(Step $step): bool
+    {
+        return in_array($step, array_column($this->instructions, 'step'), true);
     }
 }

@@ -13,15 +13,15 @@ enum Step: string
     case Speed = 'speed';
     case Look = 'look';
 
-    /** The step whose neglect most often shows as a fault in this one. */
-    public function before(): ?self
+    /** What the instructor watches to mark it, in the routine's own order from the end of the direction on (common practice). */
+    public function watched(): string
     {
         return match ($this) {
-            self::Mirrors => null,
-            self::Signal => self::Mirrors,
-            self::Position => self::Signal,
-            self::Speed => self::Position,
-            self::Look => self::Speed,
+            self::Mirrors => 'Whether the mirrors came before the indicator was heard, and which ones.',
+            self::Signal => 'When it starts, against the first brake light and the first move to one side; whether it is cancelled.',
+            self::Position => 'The place in the road before the brake becomes firm.',
+            self::Speed => 'Brake before clutch; how fast the car is when there is something to be seen.',
+            self::Look => 'Both ways, more than once; where the eyes are when the wheel begins to turn.',
         };
     }
 }

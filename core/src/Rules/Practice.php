@@ -4,42 +4,53 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Rules;
 
+use NobleTurn\Core\Routine\RoutineCode;
+
 /**
- * The doctrine an instructor teaches by, on top of a rule pack: the questions good instructors answer
- * differently, as far as the junction routines need them. In code a *school* is a business; this is not one.
+ * The doctrine an instructor teaches by, on top of a rule pack: one answer to each question of `Practices`.
+ * In code a *school* is a business; this is not one.
  */
 final readonly class Practice
 {
-    public function __construct(
-        public SignalRule $signal = SignalRule::LimitNumber,
-        public GearHabit $gears = GearHabit::Block,
-        public JunctionHabit $junction = JunctionHabit::ByLevel,
-        public LookHabit $look = LookHabit::Alternate,
-    ) {
+    public SignalRule $signal;
+
+    public GearHabit $gears;
+
+    public JunctionHabit $junction;
+
+    public LookHabit $look;
+
+    public StepCount $steps;
+
+    public NearPlace $nearPlace;
+
+    /** @param  array<string, string>  $answers  by question; what is not answered takes the pack's default */
+    public function __construct(public array $answers, private RulePack $pack)
+    {
+        $this->signal = SignalRule::from($this->answer('signal'));
+        $this->gears = GearHabit::from($this->answer('gears'));
+        $this->junction = JunctionHabit::from($this->answer('t_junction'));
+        $this->look = LookHabit::from($this->answer('look'));
+        $this->steps = StepCount::from($this->answer('steps'));
+        $this->nearPlace = NearPlace::from($this->answer('near_place'));
     }
 
-    /** @return list<array{question: string, value: string, reason: string}> what was chosen and why, for the foot of a plan */
-    public function choices(): array
+    public function answer(string $question): string
     {
-        return [
-            ['question' => 'signal', 'value' => $this->signal->value, 'reason' => match ($this->signal) {
-                SignalRule::LimitNumber => 'The limit’s number in metres is easily remembered; it is raised where physics or a close follower asks for more.',
-                SignalRule::CarLengths => 'Nine car lengths can be judged by eye on any road.',
-                SignalRule::BrakingLead => 'The signal is tied to what it announces: two seconds before brake light or sideways move.',
-            }],
-            ['question' => 'gears', 'value' => $this->gears->value, 'reason' => match ($this->gears) {
-                GearHabit::Block => 'One change to the gear that is needed leaves more attention for the road.',
-                GearHabit::Sequential => 'Each lower gear helps to hold the speed just reached.',
-            }],
-            ['question' => 't_junction', 'value' => $this->junction->value, 'reason' => match ($this->junction) {
-                JunctionHabit::ByLevel => 'A beginner looks better from rest; later a clear line is rolled over slowly.',
-                JunctionHabit::StopFirst => 'From rest there is time for gear, looks and decision one after the other.',
-                JunctionHabit::ReadyToRoll => 'A give-way line asks for readiness, not for a stop.',
-            }],
-            ['question' => 'look', 'value' => $this->look->value, 'reason' => match ($this->look) {
-                LookHabit::RightLeftRight => 'A fixed minimum is easy to hold on to.',
-                LookHabit::Alternate => 'Looking goes on until it is clear; both ways and back is the least.',
-            }],
-        ];
+        return $this->answers[$question] ?? Practices::question($question)->default($this->pack);
+    }
+
+    /** @return list<array{question: string, text: string, value: string, words: string, reason: string, says: string, step: string, moves: bool}> what was chosen and why, as far as it concerns a routine */
+    public function choices(RoutineCode $routine): array
+    {
+        $chosen = [];
+        foreach (Practices::all() as $question) {
+            if ($question->concerns($routine)) {
+                $option = $question->option($this->answer($question->key));
+                $chosen[] = ['question' => $question->key, 'text' => $question->text, 'value' => $option->value, 'words' => $option->words, 'reason' => $option->reason, 'says' => $option->says, 'step' => $question->step->value, 'moves' => $question->moves];
+            }
+        }
+
+        return $chosen;
     }
 }

@@ -5,14 +5,21 @@ declare(strict_types=1);
 namespace NobleTurn\Core\Rules;
 
 use NobleTurn\Core\Place\Surface;
+use NobleTurn\Core\Quantity\Acceleration;
 use NobleTurn\Core\Quantity\Distance;
 use NobleTurn\Core\Quantity\Duration;
 use NobleTurn\Core\Quantity\Speed;
 
-/** What the law and the handbook of a place fix. A practice (the doctrine of an instructor) sits on top of it. */
+/**
+ * What the law and the handbook of a place fix, and the words it is said in. A practice (the doctrine of an
+ * instructor) sits on top of it. Laws and handbooks are entered from memory; a school can hold its own against them.
+ */
 interface RulePack
 {
     public function code(): string;
+
+    /** "Great Britain", as it is chosen from a list. */
+    public function name(): string;
 
     /** Grows with every change of a figure or word, so that an old answer can be told from a new one. */
     public function version(): string;
@@ -22,8 +29,13 @@ interface RulePack
 
     public function speedUnit(): SpeedUnit;
 
+    public function lengthUnit(): LengthUnit;
+
     /** The limit met in a town where nothing else is known. */
     public function townLimit(): Speed;
+
+    /** @return non-empty-list<float> limits as signed, in the pack's speed unit */
+    public function usualLimits(): array;
 
     /** The time gap to the vehicle ahead. */
     public function followingGap(Surface $surface): Duration;
@@ -33,5 +45,50 @@ interface RulePack
     /** Where the number rule of thumb puts the signal for a turn, before the line. */
     public function numberRuleForSignal(Speed $limit): Distance;
 
+    /** The same rule in words: "the limit's number in metres". */
+    public function numberRuleName(): string;
+
     public function numberRuleSource(): Source;
+
+    /** How long the lights stay amber (yellow) for traffic of this speed. */
+    public function amber(Speed $approach): Duration;
+
+    public function amberSource(): Source;
+
+    /** Reaction to an amber light. */
+    public function amberReaction(): Duration;
+
+    /** Deceleration taken for the decision at an amber light. */
+    public function amberDeceleration(): Acceleration;
+
+    public function amberDecisionSource(): Source;
+
+    /** What makes a stop line a complete stop. */
+    public function stopLineSource(): Source;
+
+    /** Red and amber together before green. */
+    public function redAndAmber(): ?Duration;
+
+    /** Whether a turn to the kerb's side is allowed on red after a full stop. */
+    public function turnOnRed(): bool;
+
+    public function peopleRule(): PeopleRule;
+
+    public function peopleRuleSource(): Source;
+
+    public function walkingSpeed(): Speed;
+
+    public function walkingSpeedSource(): Source;
+
+    /** The signal for a lane change before the mirrors, as taught in North America. */
+    public function signalsFirstForLaneChange(): bool;
+
+    /** Whether going straight over a roundabout wants a signal on the approach, and the turn across it one from the start. */
+    public function signalsOnApproachToRoundabout(): bool;
+
+    /** @return array<string, string> the place's own words, by the word the catalogue is written with */
+    public function words(): array;
+
+    /** @return non-empty-list<Figure> everything the pack fixes, to be printed with its status */
+    public function figures(): array;
 }

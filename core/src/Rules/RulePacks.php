@@ -12,7 +12,7 @@ final class RulePacks
     /** @return non-empty-list<RulePack> */
     public static function all(): array
     {
-        return [new GreatBritain];
+        return [new GreatBritain, new Ireland, new NorthAmerica];
     }
 
     /** @return non-empty-list<string> */

@@ -4,14 +4,16 @@ declare(strict_types=1);
 
 use NobleTurn\Core\Compute\Schemas;
 use NobleTurn\Core\Compute\Toolbox;
-use NobleTurn\Core\Fault\BadInput;
 use NobleTurn\Core\Tests\Approaches;
+use NobleTurn\Core\Tests\Ask;
 use Opis\JsonSchema\Validator;
 
 const LEAST = [
     'stopping' => ['pack' => 'gb', 'speed_mph' => 30],
     'following' => ['pack' => 'gb', 'speed_mph' => 50, 'gap_s' => 3.2, 'surface' => 'wet'],
     'approach' => ['pack' => 'gb', 'routine' => 'emerge-right', 'limit_mph' => 30, 'control' => 'give-way', 'view' => 'open'],
+    'amber' => ['pack' => 'gb', 'speed_mph' => 30, 'distance_m' => 42],
+    'crossing' => ['pack' => 'na', 'road_width_m' => 14, 'island_at_m' => 7, 'person_at_m' => 0, 'towards_us' => true],
     'engine' => ['tyre' => '195/65R15', 'final_drive' => 4.06, 'ratios' => [3.6, 1.95, 1.3, 0.97, 0.78], 'speed_mph' => 30, 'from_gear' => 2, 'to_gear' => 3],
     'steering' => ['wheelbase_m' => 2.6, 'steering_ratio' => 15.5, 'radius_m' => 8],
     'swept-path' => ['units' => [['wheelbase_m' => 3.8, 'front_overhang_m' => 1.4, 'rear_overhang_m' => 0.9, 'width_m' => 2.5, 'hitch_offset_m' => -0.6], ['wheelbase_m' => 7.7, 'rear_overhang_m' => 3.3, 'width_m' => 2.55]], 'path' => ['radius_m' => 12.5, 'angle_deg' => 90]],
@@ -21,7 +23,7 @@ const LEAST = [
 
 /** A field of each tool that can be swept, with values. */
 const SWEPT = [
-    'stopping' => ['speed_mph', 10, 40, 10], 'following' => ['speed_mph', 10, 40, 10], 'approach' => ['speed_mph', 10, 40, 10], 'engine' => ['speed_mph', 10, 40, 10],
+    'stopping' => ['speed_mph', 10, 40, 10], 'amber' => ['distance_m', 10, 70, 20], 'crossing' => ['person_at_m', 0, 12, 4], 'following' => ['speed_mph', 10, 40, 10], 'approach' => ['speed_mph', 10, 40, 10], 'engine' => ['speed_mph', 10, 40, 10],
     'steering' => ['radius_m', 5, 20, 5], 'swept-path' => ['step_m', 0.2, 0.8, 0.2], 'reverse' => ['angle_deg', -2, 4, 2], 'clearance' => ['vehicle_height_m', 3, 4.5, 0.5],
 ];
 
@@ -34,18 +36,6 @@ function asJson(mixed $value): mixed
 function fitsSchema(mixed $value, array $schema): bool
 {
     return (new Validator)->validate(asJson($value), json_encode($schema, JSON_THROW_ON_ERROR))->isValid();
-}
-
-/** @return array<string, list<string>> */
-function refusal(string $tool, mixed $input): array
-{
-    try {
-        Toolbox::run($tool, $input);
-    } catch (BadInput $bad) {
-        return $bad->errors;
-    }
-
-    return [];
 }
 
 it('answers the least calls as they stand, and says what it filled in', function (string $tool): void {
@@ -94,7 +84,7 @@ it('names the field of every kind of bad input, never failing otherwise', functi
             if (fitsSchemaSafely($input, $schema) || ($value === [] && in_array($field, ['vehicle', 'practice'], true))) {
                 continue;
             }
-            $errors = refusal($tool, $input);
+            $errors = Ask::refusal($tool, $input);
             expect($errors)->not->toBeEmpty("{$tool} {$field} took ".var_export($value, true));
             $named = array_filter(array_keys($errors), static fn (string $path): bool => str_starts_with($path, $field));
             $beside = array_filter(array_merge(...array_values($errors)), static fn (string $sentence): bool => str_contains($sentence, $field));
@@ -114,7 +104,7 @@ function fitsSchemaSafely(array $input, array $schema): bool
 }
 
 it('refuses missing, unknown, doubled and contradicting fields by name', function (string $tool, array $input, string $field): void {
-    expect(array_keys(refusal($tool, $input)))->toContain($field);
+    expect(array_keys(Ask::refusal($tool, $input)))->toContain($field);
 })->with([
     ['stopping', [], 'speed_mps'],
     ['stopping', ['speed_mph' => 30, 'colour' => 'blue'], 'colour'],

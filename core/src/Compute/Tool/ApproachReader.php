@@ -9,11 +9,16 @@ use NobleTurn\Core\Fault\BadInput;
 use NobleTurn\Core\Place\Approach;
 use NobleTurn\Core\Place\Control;
 use NobleTurn\Core\Place\Follower;
+use NobleTurn\Core\Place\Light;
 use NobleTurn\Core\Place\Stretch;
 use NobleTurn\Core\Place\Surface;
 use NobleTurn\Core\Place\View;
+use NobleTurn\Core\Place\WayOut;
+use NobleTurn\Core\Plan\Arrival;
+use NobleTurn\Core\Plan\Demand;
 use NobleTurn\Core\Quantity\Acceleration;
 use NobleTurn\Core\Quantity\Distance;
+use NobleTurn\Core\Routine\Catalogue\Catalogue;
 use NobleTurn\Core\Routine\LearnerLevel;
 use NobleTurn\Core\Routine\RoutineCode;
 use NobleTurn\Core\Rules\Assumption;
@@ -38,11 +43,16 @@ final class ApproachReader
         $routine = $input->choice('routine', RoutineCode::class) ?? throw BadInput::field('routine', 'is missing.');
         $limit = $input->speed('limit') ?? $pack->townLimit();
         $passing = $input->choice('passing_on', Side::class);
-        $default = Flank::of($routine->turnSide(), $pack) === Flank::Near ? self::RADIUS_TOWARDS_KERB_M : self::RADIUS_ACROSS_M;
+        if (! $routine->hasApproach() || ! in_array($routine, Catalogue::codes($pack), true)) {
+            throw BadInput::field('routine', $routine->hasApproach() ? "is not a routine where traffic keeps as in {$pack->name()}." : 'has no approach to plan: it has its card, and where it needs one its own tool.');
+        }
+        $exit = $input->choice('exit', WayOut::class) ?? WayOut::Ahead;
+        $side = Demand::side($routine, $pack, $exit);
+        $default = $side === null || Flank::of($side, $pack) === Flank::Near ? self::RADIUS_TOWARDS_KERB_M : self::RADIUS_ACROSS_M;
 
         return new Approach(
             $pack,
-            PracticeField::read($input),
+            PracticeField::read($input, $pack),
             $routine,
             VehicleField::read($input),
             $input->choice('learner_level', LearnerLevel::class) ?? LearnerLevel::Developing,
@@ -52,7 +62,7 @@ final class ApproachReader
             $input->distance('turn_radius') ?? Distance::ofMetres($default),
             CommonFields::gradient($input),
             CommonFields::surface($input),
-            $input->choice('control', Control::class) ?? ($routine->emerges() ? Control::GiveWay : Control::None),
+            $input->choice('control', Control::class) ?? self::control($routine),
             self::viewFrom($input),
             $input->distance('room'),
             self::stretches($input, 'openings', $pack),
@@ -62,7 +72,20 @@ final class ApproachReader
             $input->flag('one_way') ?? false,
             $input->distance('road_width') ?? Distance::ofMetres(self::ROAD_WIDTH_M),
             $input->acceleration('comfort_decel') ?? Acceleration::ofMetresPerSecondSquared(Surface::COMFORTABLE_DECELERATION),
+            $exit,
+            $input->choice('light', Light::class) ?? ($routine === RoutineCode::RightOnRed ? Light::Red : Light::Green),
         );
+    }
+
+    /** What governs the line where nothing is said. */
+    private static function control(RoutineCode $routine): Control
+    {
+        return match ($routine) {
+            RoutineCode::EmergeLeft, RoutineCode::EmergeRight, RoutineCode::Cross, RoutineCode::Roundabout, RoutineCode::MiniRoundabout => Control::GiveWay,
+            RoutineCode::LightsAhead, RoutineCode::LightsLeft, RoutineCode::LightsRight, RoutineCode::RightOnRed, RoutineCode::RailCrossing => Control::Signals,
+            RoutineCode::AllWayStop => Control::AllWayStop,
+            default => Control::None,
+        };
     }
 
     /** @return list<Assumption> */
@@ -81,7 +104,7 @@ final class ApproachReader
                 CommonFields::default('learner_level', $approach->level->value),
                 CommonFields::default('comfort_decel', $approach->comfort->inMetresPerSecondSquared(), 'm/s2'),
             ),
-            ...($approach->routine->emerges() ? [] : CommonFields::defaults($input, CommonFields::default('turn_radius', $approach->turnRadius->inMetres(), 'm'))),
+            ...($approach->demand->arrival !== Arrival::Turning ? [] : CommonFields::defaults($input, CommonFields::default('turn_radius', $approach->turnRadius->inMetres(), 'm'))),
             ...($input->has('view_from') ? [] : [CommonFields::default('view opens', $approach->viewFromMetres, 'm')]),
         ];
     }

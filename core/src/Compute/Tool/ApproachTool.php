@@ -14,9 +14,14 @@ use NobleTurn\Core\Compute\Kind;
 use NobleTurn\Core\Compute\Shape;
 use NobleTurn\Core\Compute\Tool;
 use NobleTurn\Core\Compute\Values;
+use NobleTurn\Core\Fault\BadInput;
 use NobleTurn\Core\Place\Control;
+use NobleTurn\Core\Place\Light;
 use NobleTurn\Core\Place\View;
+use NobleTurn\Core\Place\WayOut;
 use NobleTurn\Core\Plan\ApproachPlanner;
+use NobleTurn\Core\Plan\StandingPlan;
+use NobleTurn\Core\Routine\Card;
 use NobleTurn\Core\Routine\LearnerLevel;
 use NobleTurn\Core\Routine\RoutineCode;
 use NobleTurn\Core\Rules\Side;
@@ -52,6 +57,8 @@ final class ApproachTool implements Tool
             CommonFields::gradientField(),
             CommonFields::surfaceField(),
             ChoiceField::of('control', 'default give-way when emerging, none off the main road', Control::class),
+            ChoiceField::of('exit', 'way out of a roundabout or an all-way stop; default ahead', WayOut::class),
+            ChoiceField::of('light', 'what the lights show as they come into view; default green', Light::class),
             ChoiceField::of('view', 'default open', View::class),
             new QuantityField('view_from', 'where the view opens, metres to the line; instead of view', Kind::Distance, 0.0, 200.0),
             new QuantityField('room', 'length of road before the line', Kind::Distance, 3.0, 2000.0),
@@ -62,6 +69,7 @@ final class ApproachTool implements Tool
             ChoiceField::of('passing_on', 'somebody passing, or about to, on this side', Side::class),
             new FlagField('one_way', 'our road is one-way; default false'),
             new QuantityField('road_width', 'kerb to kerb; default 7.3 m', Kind::Distance, 4.0, 30.0),
+            ThenField::field(),
             VehicleField::field(),
             PracticeField::field(),
             ChoiceField::of('learner_level', 'default developing', LearnerLevel::class),
@@ -71,19 +79,34 @@ final class ApproachTool implements Tool
 
     public function output(): array
     {
-        return ApproachPresenter::schema();
+        return ApproachSchema::of();
     }
 
     public function answer(Values $input): Answer
     {
+        if ($input->choice('routine', RoutineCode::class)?->isDoneStanding() === true) {
+            return self::standing($input);
+        }
         $plan = ApproachPlanner::plan(ApproachReader::read($input));
 
         return new Answer(
             $plan->approach->pack->code(),
             $plan->approach->pack->version(),
-            ApproachPresenter::body($plan),
+            ['then' => ThenField::answer($input, $plan)] + ApproachPresenter::body($plan),
             [...$plan->assumptions, ...ApproachReader::defaults($input, $plan->approach)],
             $plan->warnings,
         );
+    }
+
+    private static function standing(Values $input): Answer
+    {
+        if ($input->has('then')) {
+            throw BadInput::field('then', 'must not be given where the car stands.');
+        }
+        $approach = ApproachReader::read($input);
+        $plan = StandingPlan::of($approach->vehicle->hasClutch(), $approach->gradient->inRiseOverRun() > 0.02);
+        $card = Card::of($approach->routine, $approach->pack, $approach->practice, $approach->vehicle->hasClutch(), $approach->level);
+
+        return new Answer($approach->pack->code(), $approach->pack->version(), StandingPresenter::body($approach, $plan, $card), [...$plan->assumptions(), ...ApproachReader::defaults($input, $approach)], []);
     }
 }

@@ -8,37 +8,44 @@ use NobleTurn\Core\Compute\Field\ChoiceField;
 use NobleTurn\Core\Compute\Field\ObjectField;
 use NobleTurn\Core\Compute\Shape;
 use NobleTurn\Core\Compute\Values;
-use NobleTurn\Core\Rules\GearHabit;
-use NobleTurn\Core\Rules\JunctionHabit;
-use NobleTurn\Core\Rules\LookHabit;
+use NobleTurn\Core\Rules\Option;
 use NobleTurn\Core\Rules\Practice;
-use NobleTurn\Core\Rules\SignalRule;
+use NobleTurn\Core\Rules\Practices;
+use NobleTurn\Core\Rules\Question;
+use NobleTurn\Core\Rules\RulePack;
 
-/** The practice of an input; what is not said takes the default. */
+/** The practice of an input: one field for each question; what is not said takes the default. */
 final class PracticeField
 {
     public static function field(): ObjectField
     {
-        return new ObjectField('practice', 'the doctrine in use', new Shape(
-            ChoiceField::of('signal', 'where the signal for a turn is put; default limit-number', SignalRule::class),
-            ChoiceField::of('gears', 'default block', GearHabit::class),
-            ChoiceField::of('t_junction', 'default by-level: stop first for beginners', JunctionHabit::class),
-            ChoiceField::of('look', 'default alternate', LookHabit::class),
-            new ChoiceField('leave_marker', 'no effect on a junction', [300, 200]),
-            new ChoiceField('shoulder', 'no effect on a junction', ['before-signal', 'after-signal']),
-        ));
+        return new ObjectField('practice', 'the doctrine in use', self::shape());
     }
 
-    public static function read(Values $input): Practice
+    public static function shape(): Shape
+    {
+        return new Shape(...array_map(static fn (Question $question): ChoiceField => new ChoiceField(
+            $question->key, $question->text.'; default '.$question->options[0]->value, self::values($question),
+        ), Practices::all()));
+    }
+
+    public static function read(Values $input, RulePack $pack): Practice
     {
         $asked = $input->object('practice') ?? new Values([]);
-        $default = new Practice;
+        $answers = [];
+        foreach (Practices::all() as $question) {
+            $said = $asked->text($question->key) ?? $asked->whole($question->key);
+            if ($said !== null) {
+                $answers[$question->key] = (string) $said;
+            }
+        }
 
-        return new Practice(
-            $asked->choice('signal', SignalRule::class) ?? $default->signal,
-            $asked->choice('gears', GearHabit::class) ?? $default->gears,
-            $asked->choice('t_junction', JunctionHabit::class) ?? $default->junction,
-            $asked->choice('look', LookHabit::class) ?? $default->look,
-        );
+        return new Practice($answers, $pack);
+    }
+
+    /** @return list<string|int> numbers as numbers */
+    private static function values(Question $question): array
+    {
+        return array_map(static fn (Option $option): string|int => ctype_digit($option->value) ? (int) $option->value : $option->value, $question->options);
     }
 }

@@ -16,7 +16,7 @@ final class NoTimeToLook implements Clash
         $view = $chain->approach->viewFromMetres;
         $has = $chain->profile->secondsAt($view);
         $needs = $chain->timing->lookAndDecide;
-        if ($chain->lineSpeed->metresPerSecond <= 0.0 || $has >= $needs - 1e-3) {
+        if ($chain->lineSpeed->metresPerSecond <= 0.0 || ! $chain->approach->demand->looksBeforeGoing() || $has >= $needs - 1e-3) {
             return null;
         }
 

@@ -28,7 +28,7 @@ final class SignalRuleTooLate implements Clash
         $after = $rule <= $brake;
         $best = $chain->metres($chain->signalS);
         $kept = $this->decelerationIfKept($chain, $rule);
-        $name = $chain->approach->practice->signal === SignalRule::CarLengths ? 'nine car lengths' : 'the limit’s number in metres';
+        $name = $chain->approach->practice->signal === SignalRule::CarLengths ? 'nine car lengths' : $chain->approach->pack->numberRuleName();
 
         return new Conflict(
             $after ? 'signal-rule-after-brake-lights' : 'signal-rule-too-late',

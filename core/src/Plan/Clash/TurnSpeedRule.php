@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Plan\Clash;
 
+use NobleTurn\Core\Plan\Arrival;
 use NobleTurn\Core\Plan\Conflict;
 use NobleTurn\Core\Plan\Fitting;
 use NobleTurn\Core\Plan\LineSpeed;
@@ -21,7 +22,7 @@ final class TurnSpeedRule implements Clash
         $radius = $approach->turnRadius->inMetres();
         $sideways = $rule->inMetresPerSecond() ** 2 / $radius;
         $planned = $fitting->chain->lineSpeed->metresPerSecond;
-        if ($approach->routine->emerges() || $sideways <= self::MOST_COMFORTABLE || $planned >= $rule->inMetresPerSecond()) {
+        if ($approach->demand->arrival !== Arrival::Turning || $sideways <= self::MOST_COMFORTABLE || $planned >= $rule->inMetresPerSecond()) {
             return null;
         }
         $unit = $approach->pack->speedUnit();

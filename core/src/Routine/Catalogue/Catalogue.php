@@ -5,26 +5,87 @@ declare(strict_types=1);
 namespace NobleTurn\Core\Routine\Catalogue;
 
 use NobleTurn\Core\Routine\Routine;
-use NobleTurn\Core\Routine\RoutineCode;
+use NobleTurn\Core\Routine\RoutineCode as R;
 use NobleTurn\Core\Rules\Flank;
 use NobleTurn\Core\Rules\RulePack;
 
-/** Every routine that is taught so far. A turn is written once for each flank: towards the kerb, or across the road. */
+/** Every routine that is taught. A turn is written once for each flank: towards the kerb, or across the road. */
 final class Catalogue
 {
-    public static function routine(RoutineCode $code, RulePack $pack): Routine
+    /** Routines of one place only, and the packs that have them. */
+    private const ONLY_IN = [
+        'pull-up-right-reverse' => ['gb'],
+        'mini-roundabout' => ['gb', 'ie'],
+        'right-on-red' => ['na'],
+        'all-way-stop' => ['na'],
+        'centre-lane-left' => ['na'],
+        'alley' => ['na'],
+        'back-up' => ['na'],
+    ];
+
+    public static function routine(R $code, RulePack $pack): Routine
     {
-        return match ([$code->emerges(), Flank::of($code->turnSide(), $pack)]) {
-            [false, Flank::Near] => TurnTowardsKerb::routine($code),
-            [false, Flank::Off] => TurnAcross::routine($code),
-            [true, Flank::Near] => EmergeTowardsKerb::routine($code),
-            [true, Flank::Off] => EmergeAcross::routine($code),
+        $near = $code->namedSide() === null || Flank::of($code->namedSide(), $pack) === Flank::Near;
+
+        return match ($code) {
+            R::BetweenHazards => Around::between(),
+            R::MoveOff => MovingOff::moveOff(),
+            R::PullUpLeft, R::PullUpRight => MovingOff::pullUp($code),
+            R::PullUpRightReverse => MovingOff::pullUpAcrossAndReverse(),
+            R::QueueStop => MovingOff::queueStop(),
+            R::BayOut => BaysAndRamps::bayOut(),
+            R::Ramp => BaysAndRamps::ramp(),
+            R::BayIn => BaysAndRamps::bayIn(),
+            R::LongMoveOff => BaysAndRamps::longMoveOff(),
+            R::TurnLeft, R::TurnRight => $near ? TurnTowardsKerb::routine($code) : TurnAcross::routine($code),
+            R::EmergeLeft, R::EmergeRight => $near ? EmergeTowardsKerb::routine($code) : EmergeAcross::routine($code),
+            R::Cross => CrossingOver::cross(),
+            R::LightsAhead => CrossingOver::lightsAhead(),
+            R::LightsLeft, R::LightsRight => CrossingOver::lightsTurn($code, ! $near),
+            R::Roundabout => Roundabouts::roundabout(),
+            R::MiniRoundabout => Roundabouts::mini(),
+            R::LaneChangeLeft, R::LaneChangeRight => Lanes::change($code),
+            R::Merge => Lanes::merge(),
+            R::Join => Lanes::join(),
+            R::Leave => Lanes::leave(),
+            R::PassParked => Passing::parked(),
+            R::Meet => Passing::meet(),
+            R::PassBus => Passing::bus(),
+            R::People => Passing::people(),
+            R::Hump => Passing::hump(),
+            R::Siren => Passing::siren(),
+            R::Overtake => OvertakingAndControl::overtake(),
+            R::SeatAndHands => OvertakingAndControl::seatAndHands(),
+            R::GearChange => OvertakingAndControl::gearChange(),
+            R::Creep => OvertakingAndControl::creep(),
+            R::LongLeft, R::LongRight => LongVehicles::turn($code, $near),
+            R::LongLaneChange => LongVehicles::laneChange(),
+            R::Height => LongVehicles::height(),
+            R::RightOnRed => LocalRules::rightOnRed(),
+            R::AllWayStop => LocalRules::allWayStop(),
+            R::CentreLaneLeft => LocalRules::centreLane(),
+            R::RailCrossing => LocalRules::railCrossing(),
+            R::Alley => LocalRules::alley(),
+            R::BackUp => LocalRules::backUp(),
+            R::VehicleCheck => Around::vehicleCheck(),
+            R::Directions => Around::directions(),
+            R::Independent => Around::independent(),
         };
+    }
+
+    /** @return non-empty-list<R> the routines a place has, for a car with or without a clutch */
+    public static function codes(RulePack $pack, bool $hasClutch = true): array
+    {
+        // Pulling up is a routine of our own kerb; the far one is an exercise of its own, where there is one at all.
+        $far = $pack->keeps()->other() === \NobleTurn\Core\Rules\Side::Right ? R::PullUpRight : R::PullUpLeft;
+
+        /** @var non-empty-list<R> */
+        return array_values(array_filter(R::cases(), static fn (R $code): bool => $code !== $far && ($hasClutch || ! $code->needsClutch()) && in_array($pack->code(), self::ONLY_IN[$code->value] ?? [$pack->code()], true)));
     }
 
     /** @return non-empty-list<Routine> */
     public static function all(RulePack $pack): array
     {
-        return array_map(static fn (RoutineCode $code): Routine => self::routine($code, $pack), RoutineCode::cases());
+        return array_map(static fn (R $code): Routine => self::routine($code, $pack), self::codes($pack));
     }
 }

@@ -7,7 +7,10 @@ namespace NobleTurn\Core\Routine\Catalogue;
 use NobleTurn\Core\Routine\Instruction;
 use NobleTurn\Core\Routine\Routine;
 use NobleTurn\Core\Routine\RoutineCode;
+use NobleTurn\Core\Routine\Section;
+use NobleTurn\Core\Routine\Sketch;
 use NobleTurn\Core\Routine\Step;
+use NobleTurn\Core\Routine\Variant;
 
 /** Out of a side road across the nearer lane into the farther one. Common practice, no source. */
 final class EmergeAcross
@@ -16,8 +19,8 @@ final class EmergeAcross
     {
         return new Routine(
             $code,
-            'Emerge '.$code->turnSide()->value,
-            'From a side road over a give-way or stop line, across the nearer lane into the farther one.',
+            'Emerge {turn}',
+            'From a side road over a {give-way} or stop line, across the nearer lane into the farther one.',
             'Regain the {near} at once; gas as the wheel comes straight; cancel; mirrors.',
             [
                 new Instruction(
@@ -40,7 +43,7 @@ final class EmergeAcross
                 ),
                 new Instruction(
                     Step::Position,
-                    'Move up to the centre line, close to it but not on it; in a one-way street to its {turn} edge.',
+                    'Move up to the {centre} line, close to it but not on it; in a one-way street to its {turn} edge.',
                     'It leaves room on the {away} and squares the car to the road it will cross.',
                     'Still in the middle of the lane at the line, or on the ordinary place in a one-way street.',
                     'The signal was late, so braking began before the place was taken.',
@@ -64,9 +67,21 @@ final class EmergeAcross
                     'Deciding on the first look; or clear to the {off}, gone, and a car from the {near}.',
                     'Too fast at the line for a second look.',
                     'Nobody goes on a first look: say “{off} clear, {near} clear, {off} clear”.',
-                    'Parked with a view of a junction: the learner calls “now” for each gap that would do, and counts it.',
+                    'Parked with a view of a {junction}: the learner calls “now” for each gap that would do, and counts it.',
                 ),
             ],
+            Section::Emerging,
+            'At the end of the road turn {turn}, please.',
+            Sketch::TJunction,
+            [
+                new Variant('Closed view', 'First gear, creep and look, creep and look; two streams to see before crossing one.', ['view' => 'closed']),
+                new Variant('Stop line', 'A complete stop at the line, then creep to where both ways are seen.', ['control' => 'stop']),
+                new Variant('One-way street', 'The {turn} edge of the road: nobody can come in, and the ordinary place counts as the lane for the other turn.', ['one_way' => true]),
+                new Variant('Cars parked opposite', 'Steer a little earlier so as not to meet them, and regain the {near} at once.'),
+                new Variant('Two things at once', 'A crossing or lights right behind the turn: go when both can be done in one, or if a whole car fits between them, one after the other.'),
+                new Variant('Uphill line', 'The brake comes later and lighter; the biting point holds the car while looking.', ['gradient' => 0.08]),
+            ],
+            '{T-junction}, side road, give way, stop line, one-way, looks once, cuts the corner',
         );
     }
 }

@@ -7,7 +7,10 @@ namespace NobleTurn\Core\Routine\Catalogue;
 use NobleTurn\Core\Routine\Instruction;
 use NobleTurn\Core\Routine\Routine;
 use NobleTurn\Core\Routine\RoutineCode;
+use NobleTurn\Core\Routine\Section;
+use NobleTurn\Core\Routine\Sketch;
 use NobleTurn\Core\Routine\Step;
+use NobleTurn\Core\Routine\Variant;
 
 /** Out of a side road, turning into the nearer lane. Common practice, no source. */
 final class EmergeTowardsKerb
@@ -16,8 +19,8 @@ final class EmergeTowardsKerb
     {
         return new Routine(
             $code,
-            'Emerge '.$code->turnSide()->value,
-            'From a side road over a give-way or stop line into the nearer lane.',
+            'Emerge {turn}',
+            'From a side road over a {give-way} or stop line into the nearer lane.',
             'Gas as the wheel comes straight; cancel; mirrors; up to the speed of the new road.',
             [
                 new Instruction(
@@ -26,8 +29,8 @@ final class EmergeTowardsKerb
                     'A cycle can come up on the {turn} while you slow, and again while you wait.',
                     'The {turn} mirror left out: “I am only going {turn}”.',
                     'The line was noticed late; the routine began at the signal.',
-                    'The give-way sign is the cue for the interior mirror.',
-                    'Find the sign: the learner calls every give-way sign the moment it can be read.',
+                    'The {give-way} sign is the cue for the interior mirror.',
+                    'Find the sign: the learner calls every {give-way} sign the moment it can be read.',
                 ),
                 new Instruction(
                     Step::Signal,
@@ -41,10 +44,10 @@ final class EmergeTowardsKerb
                 new Instruction(
                     Step::Position,
                     'Place the car by the width of the lane: its middle where it is narrow, further {turn} where it is wide.',
-                    'Those turning in need the other half, and the half turn of the wheel starts where the kerb begins to curve.',
-                    'Too near the kerb at the curve, so that the turn swings wide into the far lane.',
-                    'The signal and the place came together, late, and the kerb drew the car in.',
-                    'Hold the distance from the kerb that the middle of the lane gives, to the line.',
+                    'Those turning in need the other half, and the half turn of the wheel starts where the {kerb} begins to curve.',
+                    'Too near the {kerb} at the curve, so that the turn swings wide into the far lane.',
+                    'The signal and the place came together, late, and the {kerb} drew the car in.',
+                    'Hold the distance from the {kerb} that the middle of the lane gives, to the line.',
                     'Roll to the line of a wide side road and get out to look where the wheels stand.',
                 ),
                 new Instruction(
@@ -54,7 +57,7 @@ final class EmergeTowardsKerb
                     'Clutch down before the brake: the car coasts to the line.',
                     'Still placing the car, the learner met the line too fast and pressed everything at once.',
                     'Right foot first, left foot only in the last two or three car lengths.',
-                    'Quiet road, no junction: slow from 30 to a crawl with the left foot flat on the floor mat until told.',
+                    'Quiet road, no {junction}: slow from 30 to a crawl with the left foot flat on the floor mat until told.',
                     'Clutch and gear in the last two or three car lengths: second, or first where the view is closed or a stop is certain.',
                 ),
                 new Instruction(
@@ -67,6 +70,18 @@ final class EmergeTowardsKerb
                     'At the line, parked: the learner says what was to the {near} before what was to the {off}.',
                 ),
             ],
+            Section::Emerging,
+            'At the end of the road turn {turn}, please.',
+            Sketch::TJunction,
+            [
+                new Variant('Closed view', 'First gear, a little at a time and leaning forward, until it opens; often a stop.', ['view' => 'closed']),
+                new Variant('Stop line', 'A complete stop at the line; where the view is further on, stop, then creep.', ['control' => 'stop']),
+                new Variant('A path before the line', 'People or cycles cross before the line is reached: a hazard of its own, looked at and taken first.', ['view_from_m' => 12]),
+                new Variant('Parked car just before the line', 'Pass it, regain the place, and only then brake firmly: slower from further out.', ['parked' => [['side' => '{near}', 'from_m' => 52, 'to_m' => 40]]]),
+                new Variant('Cars parked round the corner', 'Is there room to end up in? Oncoming cars may be on our half: look {turn} as well as {away} until the nose is round.'),
+                new Variant('Medium gap', 'Feet ready, parking brake off only when the gap is there; wait until a turning driver has committed, not merely signalled.'),
+            ],
+            '{T-junction}, side road, give way, stop line, closed view, looks once, rolls over',
         );
     }
 }

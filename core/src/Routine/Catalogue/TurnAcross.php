@@ -7,7 +7,10 @@ namespace NobleTurn\Core\Routine\Catalogue;
 use NobleTurn\Core\Routine\Instruction;
 use NobleTurn\Core\Routine\Routine;
 use NobleTurn\Core\Routine\RoutineCode;
+use NobleTurn\Core\Routine\Section;
+use NobleTurn\Core\Routine\Sketch;
 use NobleTurn\Core\Routine\Step;
+use NobleTurn\Core\Routine\Variant;
 
 /** Off the main road across the oncoming lane. Common practice, no source. */
 final class TurnAcross
@@ -16,7 +19,7 @@ final class TurnAcross
     {
         return new Routine(
             $code,
-            'Turn '.$code->turnSide()->value.' off the main road',
+            'Turn {turn} off the main road',
             'From a road with priority across oncoming traffic into a side road.',
             'Gas as the wheel comes straight; cancel; mirrors; read the limit.',
             [
@@ -35,16 +38,16 @@ final class TurnAcross
                     'It lets those behind pass on the {away} in good time, and those ahead know why you slow.',
                     'Signal and sideways move together.',
                     'The mirrors came late, and everything after them was squeezed.',
-                    'Count two clicks of the indicator before the hands move.',
+                    'Count two clicks of the {indicator} before the hands move.',
                     'A straight quiet road: mirrors, signal, two clicks, move a foot to the {turn}; cancel; again.',
                 ),
                 new Instruction(
                     Step::Position,
-                    'Move up to the centre line, or into the marked waiting box; look along it, far ahead.',
+                    'Move up to the {centre} line, or into the marked waiting box; look along it, far ahead.',
                     'It leaves room to pass on the {away} and shows oncoming drivers what you want.',
                     'Half-way to the middle: nobody can pass, and the turn starts askew.',
                     'The signal was late, and the place was taken while braking.',
-                    'Eyes along the centre line, not down at it; finished before firm braking.',
+                    'Eyes along the {centre} line, not down at it; finished before firm braking.',
                     'Drive a quiet road with the wheels a hand from the line for ten seconds, then back.',
                 ),
                 new Instruction(
@@ -64,9 +67,19 @@ final class TurnAcross
                     'Cutting the corner over the other side of the side road.',
                     'Arrived too fast, the car was steered before its turning point.',
                     'Name the forward point aloud, steer when level with it.',
-                    'On foot at the kerb: stand where the turning point is, then drive to it.',
+                    'On foot at the {kerb}: stand where the turning point is, then drive to it.',
                 ),
             ],
+            Section::Turning,
+            'Take the next road on the {turn}, please.',
+            Sketch::SideRoad,
+            [
+                new Variant('Marked waiting box', 'Into the box and up to its end; straight wheels while waiting, so that a knock from behind does not push the car across.'),
+                new Variant('Parked cars before the turn', 'The place is taken only when clear of them, and with less time: slower.', ['parked' => [['side' => '{near}', 'from_m' => 90, 'to_m' => 80]]]),
+                new Variant('Drive on the same side before', 'The signal waits until it is passed.', ['openings' => [['side' => '{turn}', 'from_m' => 54, 'to_m' => 48]]]),
+                new Variant('Cars parked on their side', 'Oncoming traffic comes round them on our half: wait a little further back.', ['parked' => [['side' => '{off}', 'from_m' => 70, 'to_m' => 50]]]),
+            ],
+            'side road, across oncoming, cuts the corner, waiting in the middle, timid, hesitates',
         );
     }
 }

@@ -7,17 +7,20 @@ namespace NobleTurn\Core\Routine\Catalogue;
 use NobleTurn\Core\Routine\Instruction;
 use NobleTurn\Core\Routine\Routine;
 use NobleTurn\Core\Routine\RoutineCode;
+use NobleTurn\Core\Routine\Section;
+use NobleTurn\Core\Routine\Sketch;
 use NobleTurn\Core\Routine\Step;
+use NobleTurn\Core\Routine\Variant;
 
-/** Off the main road on the kerb's side. Common practice, no source. */
+/** Off the main road on the {kerb}'s side. Common practice, no source. */
 final class TurnTowardsKerb
 {
     public static function routine(RoutineCode $code): Routine
     {
         return new Routine(
             $code,
-            'Turn '.$code->turnSide()->value.' off the main road',
-            'From a road with priority into a side road on the kerb’s side.',
+            'Turn {turn} off the main road',
+            'From a road with priority into a side road on the {kerb}’s side.',
             'Gas as the wheel comes straight and the new road is seen; cancel; mirrors; read the limit.',
             [
                 new Instruction(
@@ -40,12 +43,12 @@ final class TurnTowardsKerb
                 ),
                 new Instruction(
                     Step::Position,
-                    'Keep an ordinary distance from the kerb, neither tight nor wide.',
-                    'It says the intention a second time and keeps the rear wheel off the kerb.',
+                    'Keep an ordinary distance from the {kerb}, neither tight nor wide.',
+                    'It says the intention a second time and keeps the rear wheel off the {kerb}.',
                     'Swinging out to the {away} before the turn, as if the car were long.',
                     'The signal came so late that place and steering were done in one.',
                     'Hold the line in the lane until the forward point, then steer half to three quarters of a turn.',
-                    'Slow turns into a wide side road, watching the kerb in the {turn} mirror.',
+                    'Slow turns into a wide side road, watching the {kerb} in the {turn} mirror.',
                 ),
                 new Instruction(
                     Step::Speed,
@@ -59,7 +62,7 @@ final class TurnTowardsKerb
                 ),
                 new Instruction(
                     Step::Look,
-                    'Look into the side road as soon as it opens: people crossing, feet at the kerb, parked cars; eyes where the car will go before you steer.',
+                    'Look into the side road as soon as it opens: people crossing, feet at the {kerb}, parked cars; eyes where the car will go before you steer.',
                     'People crossing the road you enter come first, and the car follows the eyes.',
                     'Eyes still {away} or on the car behind at the moment of steering: the turn goes wide.',
                     'The car was too fast for more than one glance.',
@@ -67,6 +70,16 @@ final class TurnTowardsKerb
                     'The learner says “clear” or “wait” before each turn; saying neither means driving past.',
                 ),
             ],
+            Section::Turning,
+            'Take the next road on the {turn}, please.',
+            Sketch::SideRoad,
+            [
+                new Variant('Tight corner', 'First gear and hardly more than walking pace; nearly as much wheel as there is, and feet at the {kerb} edge looked for.', ['turn_radius_m' => 5.5]),
+                new Variant('Driveway before ours', 'The signal waits until the driveway is passed, yet must still be seen before the brake lights.', ['openings' => [['side' => '{turn}', 'from_m' => 60, 'to_m' => 54]]]),
+                new Variant('Second turn at once', 'With little room the speed for the whole routine is lower; where even that fails, it is planned before the first turn.', ['room_m' => 60]),
+                new Variant('Somebody close behind', 'Signal a second earlier, brake more lightly and for longer.', ['close_follower' => true]),
+            ],
+            'side road, corner, wide turn, cuts in, runs wide, cycle inside',
         );
     }
 }

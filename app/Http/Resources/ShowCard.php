@@ -1,0 +1,49 @@
+<?php
+
+namespace App\Http\Resources;
+
+use NobleTurn\Core\Judgement\Effect;
+use NobleTurn\Core\Routine\Card;
+use NobleTurn\Core\Routine\Instruction;
+use NobleTurn\Core\Routine\Variant;
+
+/** A card of the catalogue as the interface reads it. */
+final class ShowCard
+{
+    /** @return array<string, mixed> what a list needs */
+    public static function line(Card $card): array
+    {
+        return [
+            'code' => $card->code->value, 'title' => $card->title, 'section' => $card->section->value, 'section_title' => $card->sectionTitle,
+            'steps' => array_map(static fn (Instruction $step): string => $step->step->value, $card->steps),
+            'has_approach' => $card->code->hasApproach(),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public static function whole(Card $card): array
+    {
+        return [
+            ...self::line($card),
+            'where' => $card->where, 'direction' => $card->direction, 'afterwards' => $card->afterwards, 'sketch' => $card->sketch->value,
+            'side' => $card->side?->value, 'find' => $card->find,
+            'steps' => array_map(static fn (Instruction $step): array => self::step($step, $card->says[$step->step->value] ?? []), $card->steps),
+            'variants' => array_map(static fn (Variant $variant): array => ['name' => $variant->name, 'changes' => $variant->changes, 'inputs' => (object) $variant->inputs], $card->variants),
+            'choices' => $card->choices,
+            'severity' => array_map(static fn (Effect $effect): array => ['effect' => $effect->value, 'words' => $effect->words(), 'severity' => $effect->severity()], Effect::cases()),
+        ];
+    }
+
+    /**
+     * @param  list<string>  $says
+     * @return array<string, mixed>
+     */
+    private static function step(Instruction $step, array $says): array
+    {
+        return [
+            'step' => $step->step->value, 'do' => $step->do, 'why' => $step->why, 'usual_mistake' => $step->usualMistake, 'cause_step' => $step->causeIn?->value,
+            'likely_cause' => $step->likelyCause, 'remedy' => $step->remedy, 'drill' => $step->drill, 'for_beginner' => $step->forBeginner, 'watch' => $step->watch,
+            'says' => $says, 'source' => $step->source()->words(),
+        ];
+    }
+}

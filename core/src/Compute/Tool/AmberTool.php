@@ -1,0 +1,134 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Compute\Tool;
+
+use NobleTurn\Core\Compute\Answer;
+use NobleTurn\Core\Compute\Field\FlagField;
+use NobleTurn\Core\Compute\Field\QuantityField;
+use NobleTurn\Core\Compute\Kind;
+use NobleTurn\Core\Compute\Out;
+use NobleTurn\Core\Compute\Shape;
+use NobleTurn\Core\Compute\Tool;
+use NobleTurn\Core\Compute\Values;
+use NobleTurn\Core\Fault\BadInput;
+use NobleTurn\Core\Judgement\AmberStretch;
+use NobleTurn\Core\Plan\ApproachPlanner;
+use NobleTurn\Core\Plan\Warning;
+use NobleTurn\Core\Quantity\Acceleration;
+use NobleTurn\Core\Rules\Assumption;
+use NobleTurn\Core\Rules\Source;
+
+/** A light that changes: can we stop, can we pass, and from where on there is no going back. */
+final class AmberTool implements Tool
+{
+    /** A close follower is braked for more lightly (assumed; as on every approach). */
+    private const LIGHTER_FOR_FOLLOWER = 0.85;
+
+    public function name(): string
+    {
+        return 'amber';
+    }
+
+    public function about(): string
+    {
+        return 'A light turning amber (yellow): whether the car can stop unhurriedly, whether it can be over the line before red, and the stretch where neither fits.';
+    }
+
+    public function input(): Shape
+    {
+        return new Shape(
+            CommonFields::packField(),
+            (new QuantityField('speed', 'when it changes', Kind::Speed, 0.5, 45.0))->required(),
+            (new QuantityField('distance', 'front bumper to the line when it changes', Kind::Distance, 0.0, 500.0))->required(),
+            new QuantityField('amber', 'how long it stays amber; default the pack’s', Kind::Duration, 1.0, 10.0),
+            new QuantityField('reaction', 'to the change; default the pack’s', Kind::Duration, 0.2, 4.0),
+            new QuantityField('decel', 'that is still unhurried on a dry level road; default the pack’s', Kind::Acceleration, 0.5, 8.0),
+            CommonFields::surfaceField(),
+            CommonFields::gradientField(),
+            new FlagField('close_follower', 'somebody close behind: the brake is used more lightly'),
+        );
+    }
+
+    public function output(): array
+    {
+        return [
+            'can_stop' => Out::flag('without braking harder than is unhurried here'),
+            'can_pass' => Out::flag('over the line before red at this speed'),
+            'verdict' => ['enum' => ['stop', 'go', 'neither'], 'description' => 'stop wherever it can be done'],
+            'message' => Out::text('sentence for the user'),
+            'decel_needed_mps2' => Out::number('to stop at the line, after the reaction; null where the reaction alone passes it', nullable: true),
+            'decel_used_mps2' => Out::number('what is unhurried here'),
+            'accel_needed_mps2' => Out::number('to be over in time by gaining speed; 0 where it is not needed. Never a plan', nullable: true),
+            'point_of_no_return_m' => Out::number('nearer than this the car goes on'),
+            'covered_by_amber_m' => Out::number('nearer than this it is over before red'),
+            'stretch' => ['type' => ['object', 'null'], 'description' => 'where neither fits; null where there is none', 'properties' => ['from_m' => Out::number('far end'), 'to_m' => Out::number('near end')]],
+            'vanishing_speed_mps' => Out::number('at and below it there is no such stretch'),
+            'vanishing_speed_mph' => Out::number('in the pack’s unit'),
+            'amber_s' => Out::number('how long it is amber'),
+            'red_and_amber_s' => Out::number('before green; null where there is none', nullable: true),
+        ];
+    }
+
+    public function answer(Values $input): Answer
+    {
+        $pack = CommonFields::pack($input);
+        $speed = $input->speed('speed') ?? throw BadInput::field('speed_mps', 'is missing.');
+        $distance = $input->distance('distance')?->inMetres() ?? throw BadInput::field('distance_m', 'is missing.');
+        $amber = $input->duration('amber') ?? $pack->amber($speed);
+        $reaction = $input->duration('reaction') ?? $pack->amberReaction();
+        $follower = $input->flag('close_follower') === true;
+        $surface = CommonFields::surface($input);
+        $unhurried = ($input->acceleration('decel') ?? $pack->amberDeceleration())->inMetresPerSecondSquared() * ($follower ? self::LIGHTER_FOR_FOLLOWER : 1.0);
+        $used = AmberStretch::slowing($unhurried, CommonFields::gradient($input), $surface->grip(), $surface->shareOfComfort());
+        $stretch = new AmberStretch($speed->inMetresPerSecond(), $amber->inSeconds(), $reaction->inSeconds(), $used);
+        [$noReturn, $covered] = [$stretch->stoppingDistance(), $stretch->coveredByAmber()];
+        [$canStop, $canPass] = [$distance >= $noReturn, $distance <= $covered];
+        $needed = $stretch->decelerationToStop($distance);
+        $verdict = $canStop ? 'stop' : ($canPass ? 'go' : 'neither');
+
+        return new Answer($pack->code(), $pack->version(), [
+            'can_stop' => $canStop,
+            'can_pass' => $canPass,
+            'verdict' => $verdict,
+            'message' => self::message($verdict, $needed, $stretch, $pack->speedUnit()->words(...)),
+            'decel_needed_mps2' => $needed === null ? null : round($needed, 3),
+            'decel_used_mps2' => round($used, 3),
+            'accel_needed_mps2' => $canPass ? 0.0 : self::toPass($stretch, $distance),
+            'point_of_no_return_m' => round($noReturn, 2),
+            'covered_by_amber_m' => round($covered, 2),
+            'stretch' => $noReturn > $covered ? ['from_m' => round($noReturn, 2), 'to_m' => round($covered, 2)] : null,
+            ...CommonFields::headlineSpeed('vanishing_speed', min(70.0, $stretch->vanishingSpeed()), $pack),
+            'amber_s' => round($amber->inSeconds(), 2),
+            'red_and_amber_s' => $pack->redAndAmber()?->inSeconds(),
+        ], [
+            new Assumption('amber', round($amber->inSeconds(), 2), 's', $input->has('amber') ? Source::given() : $pack->amberSource()),
+            new Assumption('reaction', $reaction->inSeconds(), 's', $input->has('reaction') ? Source::given() : $pack->amberDecisionSource()),
+            new Assumption('unhurried deceleration, dry and level', ($input->acceleration('decel') ?? $pack->amberDeceleration())->inMetresPerSecondSquared(), 'm/s2', $input->has('decel') ? Source::given() : $pack->amberDecisionSource()),
+            ...CommonFields::defaults($input, CommonFields::default('surface', $surface->value), CommonFields::default('gradient', 0.0, 'rise over run'), CommonFields::default('close_follower', false)),
+        ], $needed !== null && $needed > ApproachPlanner::HARSH && ! $canPass ? [new Warning('harsh-braking', sprintf('Stopping here would take %.1f m/s²: harsh. Ease off before the lights where they have been green for long.', $needed))] : []);
+    }
+
+    /** @param  callable(\NobleTurn\Core\Quantity\Speed): string  $words */
+    private static function message(string $verdict, ?float $needed, AmberStretch $stretch, callable $words): string
+    {
+        return match ($verdict) {
+            'stop' => sprintf('Stop: %.1f m/s² is enough.', $needed ?? 0.0),
+            'go' => 'Go on: nearer than the point of no return, and over the line before red.',
+            default => sprintf(
+                'Neither fits: %s. Stop, unless that might cause a collision. At about %s and below there is none.',
+                $needed === null ? 'the line is passed before the foot reacts' : sprintf('stopping takes %.1f m/s², going on ends on red', $needed),
+                $words(\NobleTurn\Core\Quantity\Speed::ofMetresPerSecond(min(70.0, $stretch->vanishingSpeed()))),
+            ),
+        };
+    }
+
+    /** Constant acceleration after the reaction that would be over in time; null where nothing would. */
+    private static function toPass(AmberStretch $stretch, float $distance): ?float
+    {
+        $left = $stretch->amber - $stretch->reaction;
+
+        return $left <= 0.0 ? null : round(2.0 * ($distance - $stretch->speed * $stretch->amber) / $left ** 2, 3);
+    }
+}

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Judgement;
+
+/** What a fault did to others. */
+enum Effect: string
+{
+    case Nobody = 'nobody';
+    /** Somebody could have been affected. */
+    case Potential = 'potential';
+    /** Somebody had to change speed or direction. */
+    case Affected = 'affected';
+    /** The instructor's hand or pedal. */
+    case Intervened = 'intervened';
+
+    /** The severity a marking scheme gives it (assumed; a school may change it). */
+    public function severity(): string
+    {
+        return match ($this) {
+            self::Nobody, self::Potential => 'driving',
+            self::Affected => 'serious',
+            self::Intervened => 'dangerous',
+        };
+    }
+
+    public function words(): string
+    {
+        return match ($this) {
+            self::Nobody => 'nobody affected, a rule broken',
+            self::Potential => 'somebody could have been affected',
+            self::Affected => 'somebody had to change speed or direction',
+            self::Intervened => 'the instructor’s hand or pedal was needed',
+        };
+    }
+}

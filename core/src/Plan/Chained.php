@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Plan;
+
+use NobleTurn\Core\Place\Approach;
+use NobleTurn\Core\Quantity\Distance;
+use NobleTurn\Core\Quantity\Speed;
+
+/**
+ * Two hazards close together. What is left between them after the first is done is the room of the second: gathering
+ * speed takes some of it, the second routine the rest. Looked for is the highest speed at which both fit.
+ */
+final readonly class Chained
+{
+    /** Gathering speed unhurriedly, m/s2 (assumed). */
+    public const GATHERS = 1.2;
+
+    /** The first turn is done when the car is straight again: a quarter of its circle, and half a car (assumed). */
+    private const HALF_A_CAR = 0.5;
+
+    private const SLOWEST = 2.0;
+
+    private function __construct(
+        public Between $between,
+        /** Null where no car fits between: both are one. */
+        public ?ApproachPlan $second,
+        /** From the end of the first to the second's line, m. */
+        public float $room,
+        /** Speed reached between them, m/s. */
+        public float $reached,
+        /** Where the second's plan may begin, metres to its line. */
+        public float $earliest,
+        /** The second direction has to be said together with the first. */
+        public bool $sayTogether,
+    ) {
+    }
+
+    public static function after(ApproachPlan $first, Approach $second, Distance $between): self
+    {
+        $room = max(0.5, $between->inMetres() - self::lengthOfTurn($first));
+        $timing = Timing::planned($second->practice->look);
+        $from = max(self::SLOWEST, $first->chain->lineSpeed->metresPerSecond);
+        $gathering = static fn (float $speed): float => max(0.0, $speed ** 2 - $from ** 2) / (2.0 * self::GATHERS);
+        $takes = static function (float $speed) use ($second, $timing): float {
+            $chain = Chain::for(self::at($second, $speed), $timing);
+
+            return $chain->metres($chain->mirrorsStartS());
+        };
+        $fits = static fn (float $speed): bool => $gathering($speed) + $takes($speed) <= $room;
+        $limit = $second->speed->inMetresPerSecond();
+        $reached = min($from, $limit);
+        $one = $fits($reached);
+        if ($one) {
+            [$reached, $too] = [$reached, $limit];
+            if ($fits($limit)) {
+                $reached = $limit;
+            } else {
+                for ($i = 0; $i < 24; $i++) {
+                    $middle = ($reached + $too) / 2.0;
+                    $fits($middle) ? $reached = $middle : $too = $middle;
+                }
+            }
+        }
+        $earliest = max(1.0, $room - $gathering($reached));
+        $car = $second->vehicle->length->inMetres() + 1.0;
+        $how = $one ? Between::OneAfterTheOther : ($room >= $car ? Between::PlanSecondFirst : Between::BothInOne);
+        $plan = $how === Between::BothInOne ? null : ApproachPlanner::plan(self::at($second, $reached)->withRoom(Distance::ofMetres($earliest)));
+
+        return new self($how, $plan, $room, $reached, $earliest, $plan === null || $plan->sayAtMetres >= $earliest - 1e-6);
+    }
+
+    private static function at(Approach $approach, float $speed): Approach
+    {
+        return $approach->atSpeed(Speed::ofMetresPerSecond($speed));
+    }
+
+    private static function lengthOfTurn(ApproachPlan $first): float
+    {
+        $approach = $first->approach;
+        $turns = in_array($approach->demand->target, [Target::ForTurn, Target::CentreLane], true);
+
+        return ($turns ? M_PI / 2.0 * $approach->turnRadius->inMetres() : 0.0) + self::HALF_A_CAR * $approach->vehicle->length->inMetres();
+    }
+}

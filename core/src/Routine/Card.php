@@ -1,0 +1,101 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Routine;
+
+use NobleTurn\Core\Place\WayOut;
+use NobleTurn\Core\Plan\Demand;
+use NobleTurn\Core\Routine\Catalogue\Catalogue;
+use NobleTurn\Core\Rules\Practice;
+use NobleTurn\Core\Rules\RulePack;
+use NobleTurn\Core\Rules\Side;
+
+/** A routine as it is explained at one kerb: in the words of a place, under a practice, for a car and a learner's level. */
+final readonly class Card
+{
+    /**
+     * @param  non-empty-list<Instruction>  $steps  spoken
+     * @param  array<string, list<string>>  $says  by step: what the practice adds to it
+     * @param  list<Variant>  $variants  spoken
+     * @param  list<array{question: string, text: string, value: string, words: string, reason: string, says: string, step: string, moves: bool}>  $choices
+     */
+    private function __construct(
+        public RoutineCode $code,
+        public string $title,
+        public string $where,
+        public Section $section,
+        public string $sectionTitle,
+        public string $direction,
+        public string $afterwards,
+        public Sketch $sketch,
+        public ?Side $side,
+        public string $find,
+        public array $steps,
+        public array $says,
+        public array $variants,
+        public array $choices,
+    ) {
+    }
+
+    public static function of(RoutineCode $code, RulePack $pack, Practice $practice, bool $hasClutch = true, ?LearnerLevel $level = null, WayOut $wayOut = WayOut::Ahead): self
+    {
+        $routine = Catalogue::routine($code, $pack);
+        $side = Demand::side($code, $pack, $wayOut);
+        $wording = new Wording($pack, $side);
+        $choices = array_map(static fn (array $choice): array => [
+            ...$choice, 'text' => $wording->say($choice['text']), 'words' => $wording->say($choice['words']), 'reason' => $wording->say($choice['reason']), 'says' => $wording->say($choice['says']),
+        ], $practice->choices($code));
+        $says = [];
+        foreach ($choices as $choice) {
+            if ($choice['says'] !== '' && ($hasClutch || $choice['question'] !== 'clutch')) {
+                $says[$choice['step']][] = $choice['says'];
+            }
+        }
+
+        return new self(
+            $code, $wording->say($routine->title), $wording->say($routine->where), $routine->section, $wording->say($routine->section->title()),
+            self::direction($routine, $wording, $side), $wording->say($routine->afterwards), $routine->sketch, $side, $wording->say($routine->find),
+            array_map(static fn (Instruction $instruction): Instruction => $instruction->spoken($wording, $hasClutch, $level), $routine->instructions),
+            $says,
+            array_map(static fn (Variant $variant): Variant => new Variant($wording->say($variant->name), $wording->say($variant->changes), self::sided($variant->inputs, $wording)), $routine->variants),
+            $choices,
+        );
+    }
+
+    public function step(Step $step): Instruction
+    {
+        foreach ($this->steps as $instruction) {
+            if ($instruction->step === $step) {
+                return $instruction;
+            }
+        }
+        throw new \LogicException("{$this->code->value} has no {$step->value}.");
+    }
+
+    /** The side in a direction is the way out; straight on it is "straight over". */
+    private static function direction(Routine $routine, Wording $wording, ?Side $side): string
+    {
+        $text = $routine->direction;
+        if ($side === null) {
+            $text = str_replace(['take the {turn} way out', 'turn {turn}'], ['go straight over', 'go straight on'], $text);
+        }
+
+        return $wording->say($text);
+    }
+
+    /**
+     * Sides in a variant's inputs are written as words too.
+     *
+     * @param  array<string, mixed>  $inputs
+     * @return array<string, mixed>
+     */
+    private static function sided(array $inputs, Wording $wording): array
+    {
+        return array_map(static fn (mixed $value): mixed => match (true) {
+            is_array($value) => self::sided($value, $wording),
+            is_string($value) && str_starts_with($value, '{') => lcfirst($wording->say($value)),
+            default => $value,
+        }, $inputs);
+    }
+}

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Routine;
+
+/** Where in the catalogue a routine stands: by the kind of place, as it is looked for. */
+enum Section: string
+{
+    case Between = 'between';
+    case MovingOff = 'moving-off';
+    case Turning = 'turning';
+    case Emerging = 'emerging';
+    case Lights = 'lights';
+    case Roundabouts = 'roundabouts';
+    case Lanes = 'lanes';
+    case FastRoads = 'fast-roads';
+    case Passing = 'passing';
+    case Overtaking = 'overtaking';
+    case Control = 'control';
+    case LongVehicles = 'long-vehicles';
+    case LocalRules = 'local-rules';
+    case Around = 'around';
+
+    public function title(): string
+    {
+        return match ($this) {
+            self::Between => 'Between hazards',
+            self::MovingOff => 'Moving off, stopping, reversing',
+            self::Turning => 'Off a main road',
+            self::Emerging => 'Out of a side road',
+            self::Lights => 'Traffic lights',
+            self::Roundabouts => 'Roundabouts',
+            self::Lanes => 'Lanes',
+            self::FastRoads => 'Fast roads',
+            self::Passing => 'Passing things',
+            self::Overtaking => '{Overtaking}',
+            self::Control => 'Control of the car',
+            self::LongVehicles => 'Long vehicles',
+            self::LocalRules => 'Rules of the place',
+            self::Around => 'Before driving, and being directed',
+        };
+    }
+}

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Rules;
+
+use NobleTurn\Core\Quantity\Distance;
+
+/** The unit short distances are spoken in. */
+enum LengthUnit: string
+{
+    case Metres = 'm';
+    case Feet = 'ft';
+
+    /** "30 m", "100 ft"; feet are rounded to fives from twenty on, as they are spoken. */
+    public function words(Distance $distance): string
+    {
+        return match ($this) {
+            self::Metres => round($distance->inMetres(), $distance->inMetres() < 3.0 ? 1 : 0).' m',
+            self::Feet => self::feet($distance->inMetres() / Distance::METRES_IN_A_FOOT).' ft',
+        };
+    }
+
+    private static function feet(float $feet): float
+    {
+        return $feet < 20.0 ? round($feet) : round($feet / 5.0) * 5.0;
+    }
+}

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Rules;
+
+use NobleTurn\Core\Routine\RoutineCode;
+use NobleTurn\Core\Routine\Step;
+
+/** A question good instructors answer differently: the choices with their reasons, the default, and where it shows. */
+final readonly class Question
+{
+    /**
+     * @param  non-empty-list<Option>  $options
+     * @param  list<RoutineCode>  $routines  on whose cards and plans it shows; empty: on every one
+     * @param  bool  $moves  whether it moves points of a plan
+     * @param  array<string, string>  $defaultIn  by pack code, where it is not the first of the options
+     */
+    public function __construct(
+        public string $key,
+        public string $text,
+        public Step $step,
+        public array $routines,
+        public array $options,
+        public bool $moves = false,
+        public array $defaultIn = [],
+    ) {
+    }
+
+    public function default(RulePack $pack): string
+    {
+        return $this->defaultIn[$pack->code()] ?? $this->options[0]->value;
+    }
+
+    public function option(string $value): Option
+    {
+        foreach ($this->options as $option) {
+            if ($option->value === $value) {
+                return $option;
+            }
+        }
+        throw new \LogicException("{$this->key} has no option {$value}.");
+    }
+
+    public function concerns(RoutineCode $routine): bool
+    {
+        return $this->routines === [] || in_array($routine, $this->routines, true);
+    }
+}
