@@ -57,11 +57,27 @@ final class DemoSeeder extends Seeder
             $learner = Learner::query()->create($person['facts']);
             $car = $learner->transmission === 'manual' ? $manual : $automatic;
             $learner->update(['reference_points' => array_map(fn (array $point): array => [...$point, 'vehicle_id' => $car->id], $learner->reference_points)]);
-            $histories[$learner->id] = new DemoHistory($learner, $person['weak'], $car, $i % 4 === 3 ? $owner : $tutor, $places, self::ZONE);
+            $histories[$learner->id] = new DemoHistory($learner, $person['weak'], $car, $i % 4 === 3 ? $owner : $tutor, array_slice($places, 0, $person['lessons'] > 8 ? 20 : 12), self::ZONE);
             $histories[$learner->id]->past($person['lessons'], $i);
         }
-        $this->week($tutor, $places, $manual, $automatic);
+        $this->branch($school, $automatic);
+        $this->week($tutor, array_slice($places, 0, 12), $manual, $automatic);
         $this->today($histories);
+    }
+
+    /** A colleague at the branch overseas, where traffic keeps right: own pack, own places, one learner and their lesson. */
+    private function branch(School $school, Vehicle $car): void
+    {
+        $there = $this->user($school, 'Odile Marchetti', 'branch@harbourschool.test', 'instructor');
+        $there->forceFill(['pack' => 'na'])->save();
+        $places = array_map(fn (array $place): Place => Place::query()->create($place), DemoWorld::placesKeepingRight());
+        $learner = Learner::query()->create(['name' => 'Remy Castellan', 'level' => 'beginner', 'transmission' => 'automatic', 'pick_up' => 'Heron Court 12', 'pack' => 'na']);
+        $lesson = new Lesson(['learner_id' => $learner->id, 'vehicle_id' => $car->id, 'starts_at' => now(self::ZONE)->addDay()->setTime(11, 0)->utc(), 'minutes' => 60, 'aim' => 'The full stop before right on red']);
+        $lesson->instructor_id = $there->id;
+        $lesson->save();
+        foreach ([0, 1, 2] as $i) {
+            PlannedItem::query()->create(['lesson_id' => $lesson->id, 'place_id' => $places[$i]->id, 'routine' => $places[$i]->routine, 'ordinal' => $i + 1, 'minutes' => 15]);
+        }
     }
 
     /**
@@ -88,7 +104,7 @@ final class DemoSeeder extends Seeder
      */
     private function week(User $tutor, array $places, Vehicle $manual, Vehicle $automatic): void
     {
-        $learners = Learner::query()->orderBy('id')->get()->values();
+        $learners = Learner::query()->whereNull('pack')->orderBy('id')->get()->values();
         $slots = [[9, 0, 60], [10, 30, 60], [13, 0, 90], [15, 15, 60], [17, 0, 60]];
         $today = now(self::ZONE)->startOfDay();
         for ($day = 0; $day < 15; $day++) {

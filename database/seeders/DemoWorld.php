@@ -21,6 +21,36 @@ final class DemoWorld
             ['name' => 'Gannet Drive into Puffin Close, second at once', 'routine' => 'turn-left', 'approach' => ['limit_mph' => 30, 'room_m' => 60]],
             ['name' => 'Salters Path into Lower Mole', 'routine' => 'emerge-left', 'approach' => ['limit_mph' => 30, 'control' => 'give-way', 'view_from_m' => 6, 'parked' => [['side' => 'left', 'from_m' => 52, 'to_m' => 40]]]],
             ['name' => 'Lower Mole into Net Loft Square', 'routine' => 'turn-right', 'approach' => ['limit_mph' => 20, 'road_width_m' => 5.5]],
+            ['name' => 'Quay Street lights, straight on', 'routine' => 'lights-ahead', 'approach' => ['limit_mph' => 30, 'light' => 'green-long'], 'note' => 'Green for long as one comes round the bend.'],
+            ['name' => 'Quay Street lights into Ferry Rise', 'routine' => 'lights-right', 'approach' => ['limit_mph' => 30, 'light' => 'red', 'road_width_m' => 9], 'note' => 'Oncoming from the ferry in waves.'],
+            ['name' => 'Ferry Rise lights into Quay Street', 'routine' => 'lights-left', 'approach' => ['limit_mph' => 30, 'light' => 'green', 'gradient' => -0.04]],
+            ['name' => 'Lifeboat roundabout to Gull Road', 'routine' => 'roundabout', 'approach' => ['limit_mph' => 40, 'exit' => 'right', 'road_width_m' => 11]],
+            ['name' => 'Lifeboat roundabout, straight over', 'routine' => 'roundabout', 'approach' => ['limit_mph' => 40, 'exit' => 'ahead', 'road_width_m' => 11]],
+            ['name' => 'Capstan Cross mini-roundabout', 'routine' => 'mini-roundabout', 'approach' => ['limit_mph' => 30, 'exit' => 'right', 'view' => 'restricted'], 'note' => 'Paint worn; the sign stands behind a tree.'],
+            ['name' => 'Mast Lane over Gull Road', 'routine' => 'cross', 'approach' => ['limit_mph' => 30, 'control' => 'stop', 'view' => 'closed']],
+            ['name' => 'Cannery Street, both sides parked', 'routine' => 'pass-parked', 'approach' => ['limit_mph' => 30, 'road_width_m' => 7.5]],
+            ['name' => 'Cannery Street, the narrow end', 'routine' => 'meet', 'approach' => ['limit_mph' => 20, 'road_width_m' => 5.5]],
+            ['name' => 'Ferry stop on Quay Street', 'routine' => 'pass-bus', 'approach' => ['limit_mph' => 30]],
+            ['name' => 'Tern Primary, Gannet Drive', 'routine' => 'people', 'approach' => ['limit_mph' => 20], 'note' => 'Ice cream on Fridays.'],
+            ['name' => 'Gannet Drive humps', 'routine' => 'hump', 'approach' => ['limit_mph' => 30]],
+            ['name' => 'Old harbour line, rail crossing', 'routine' => 'rail-crossing', 'approach' => ['limit_mph' => 30]],
+            ['name' => 'Signal Close, long kerb on the right', 'routine' => 'pull-up-right-reverse', 'approach' => ['limit_mph' => 30]],
+            ['name' => 'Market Rise, opposite the pump', 'routine' => 'pull-up-left', 'approach' => ['limit_mph' => 30, 'gradient' => 0.05, 'openings' => [['side' => 'left', 'from_m' => 58, 'to_m' => 52]]]],
+            ['name' => 'Chandlers Row, from the kerb', 'routine' => 'move-off', 'approach' => ['limit_mph' => 30]],
+        ];
+    }
+
+    /** @return non-empty-list<array{name: string, routine: string, approach: array<string, mixed>, note?: string}> of the branch overseas, where traffic keeps right */
+    public static function placesKeepingRight(): array
+    {
+        return [
+            ['name' => 'Breakwater Avenue at Third, right on red', 'routine' => 'right-on-red', 'approach' => ['limit_mph' => 35]],
+            ['name' => 'Third at Pelican, all-way stop', 'routine' => 'all-way-stop', 'approach' => ['limit_mph' => 25, 'exit' => 'left']],
+            ['name' => 'Breakwater Avenue, boatshed driveway', 'routine' => 'centre-lane-left', 'approach' => ['limit_mph' => 35, 'road_width_m' => 13]],
+            ['name' => 'Alley behind Pelican', 'routine' => 'alley', 'approach' => ['limit_mph' => 15, 'road_width_m' => 5]],
+            ['name' => 'Pelican Street, straight curb', 'routine' => 'back-up', 'approach' => ['limit_mph' => 25]],
+            ['name' => 'Third into Pelican Street', 'routine' => 'turn-left', 'approach' => ['limit_mph' => 25, 'road_width_m' => 9]],
+            ['name' => 'Heron Court into Breakwater Avenue', 'routine' => 'emerge-right', 'approach' => ['limit_mph' => 25, 'control' => 'stop']],
         ];
     }
 

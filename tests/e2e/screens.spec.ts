@@ -31,6 +31,7 @@ async function screens(page: Page): Promise<Record<string, string>> {
         'Bench: long vehicle': '/bench/long-vehicle',
         'Bench: clearance': '/bench/clearance',
         Account: '/account',
+        'Rules and practice': '/account/rules',
         'Nothing here': '/no-such-page',
     };
 }

@@ -16,7 +16,7 @@ final class ShowCard
         return [
             'code' => $card->code->value, 'title' => $card->title, 'section' => $card->section->value, 'section_title' => $card->sectionTitle,
             'steps' => array_map(static fn (Instruction $step): string => $step->step->value, $card->steps),
-            'has_approach' => $card->code->hasApproach(),
+            'has_approach' => $card->code->hasApproach(), 'stands' => $card->code->isDoneStanding(),
         ];
     }
 

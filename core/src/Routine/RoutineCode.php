@@ -18,7 +18,6 @@ enum RoutineCode: string
     case BayOut = 'bay-out';
     case Ramp = 'ramp';
     case BayIn = 'bay-in';
-    case LongMoveOff = 'long-move-off';
     case TurnLeft = 'turn-left';
     case TurnRight = 'turn-right';
     case EmergeLeft = 'emerge-left';
@@ -44,6 +43,7 @@ enum RoutineCode: string
     case SeatAndHands = 'seat-and-hands';
     case GearChange = 'gear-change';
     case Creep = 'creep';
+    case LongMoveOff = 'long-move-off';
     case LongLeft = 'long-left';
     case LongRight = 'long-right';
     case LongLaneChange = 'long-lane-change';

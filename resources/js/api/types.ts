@@ -1,14 +1,16 @@
-/** What the API answers and takes. Names and fields are the server's; units are in the names. */
+import type { ApproachInputs, RoadInputs } from './plan';
+import type { Practice, RoutineCode, Rules, Step } from './rules';
 
-export const STEPS = ['mirrors', 'signal', 'position', 'speed', 'look'] as const;
-export type Step = (typeof STEPS)[number];
+export * from './plan';
+export * from './rules';
+
+/** What the API answers and takes. Names and fields are the server's; units are in the names. */
 
 /** Best to worst, as the keys stand in Drive. */
 export const OUTCOMES = ['unaided', 'reminded', 'prompted', 'missed', 'intervened'] as const;
 export type Outcome = (typeof OUTCOMES)[number];
 
 export type Side = 'left' | 'right';
-export type RoutineCode = 'turn-left' | 'turn-right' | 'emerge-left' | 'emerge-right';
 export type Taught = 'shown' | 'talked-through';
 export type Level = 'beginner' | 'developing' | 'independent';
 
@@ -22,10 +24,9 @@ export interface School {
     id: string;
     name: string;
     time_zone: string;
-    pack: string;
-    practice: Record<string, string>;
 }
-export type Session = { user: User; school: School } | { user: null; first_run: boolean };
+
+export type Session = { user: User; school: School; rules: Rules } | { user: null; first_run: boolean };
 
 export interface Vehicle {
     id: string;
@@ -68,40 +69,6 @@ export interface ReferencePoint {
     what: string;
     where: string;
     vehicle_id?: string | null;
-}
-
-export interface Stretch {
-    side: Side;
-    from_m: number;
-    to_m: number;
-}
-
-/** Inputs of the approach tool that belong to a road. */
-export interface RoadInputs {
-    limit_mph?: number;
-    control?: 'give-way' | 'stop' | 'none';
-    view?: 'open' | 'restricted' | 'closed';
-    view_from_m?: number;
-    gradient?: number;
-    room_m?: number;
-    openings?: Stretch[];
-    parked?: Stretch[];
-    one_way?: boolean;
-    road_width_m?: number;
-    turn_radius_m?: number;
-}
-
-export interface ApproachInputs extends RoadInputs {
-    pack?: string;
-    routine: RoutineCode;
-    speed_mph?: number;
-    surface?: 'dry' | 'wet' | 'ice';
-    close_follower?: boolean;
-    passing_on?: Side;
-    comfort_decel_mps2?: number;
-    learner_level?: Level;
-    practice?: Record<string, string>;
-    vehicle?: string | Record<string, unknown>;
 }
 
 export interface Place {
@@ -182,7 +149,7 @@ export interface DebriefFault {
     step: Step;
     rounds: number;
     of: number;
-    cause_step: Step;
+    cause_step: Step | null;
     cause_seen: number;
     usual_mistake: string;
     likely_cause: string;
@@ -202,6 +169,7 @@ export interface Lesson extends LessonLine {
     promises: Promised[];
     promised_before: Promised[];
     reference_points: ReferencePoint[];
+    rules: Rules;
     debrief: { well: Step | null; well_rounds: number; held_back_rightly: number; fault: DebriefFault | null };
     plan_defaults: Pick<ApproachInputs, 'pack' | 'practice' | 'vehicle' | 'learner_level'>;
 }
@@ -221,6 +189,8 @@ export interface LearnerFacts {
     guardian_contact: string | null;
     guardian_consent_on: string | null;
     reference_points: ReferencePoint[];
+    pack: string | null;
+    practice: Practice;
 }
 
 export interface LearnerLine {
@@ -248,108 +218,4 @@ export interface LearnerRecord extends LearnerFacts {
     promises: Promised[];
     rounds: number;
     tallies: Tally[];
-}
-
-export interface RoutineCard {
-    code: RoutineCode;
-    title: string;
-    where: string;
-    afterwards: string;
-    steps: {
-        step: Step;
-        do: string;
-        why: string;
-        usual_mistake: string;
-        cause_step: Step;
-        likely_cause: string;
-        remedy: string;
-        drill: string;
-        source: string;
-    }[];
-}
-
-export interface PlanStep {
-    step: Step;
-    earliest_m: number;
-    best_m: number;
-    latest_m: number;
-    end_m: number;
-    best_s: number;
-    speed_mps: number;
-    gear: number | null;
-    do: string;
-    why: string;
-    usual_mistake: string;
-    source: string;
-}
-
-export interface Conflict {
-    code: string;
-    rule: string;
-    rule_m: number | null;
-    needed_m: number | null;
-    shift_m: number | null;
-    done: string;
-    message: string;
-    data: Record<string, unknown>;
-}
-
-export interface Assumption {
-    name: string;
-    value: number | string | boolean;
-    unit: string;
-    status: 'published' | 'common-practice' | 'from-memory' | 'assumed' | 'given';
-    source?: string;
-}
-
-export interface ApproachPlan {
-    at?: number;
-    version: { core: string; pack: string };
-    routine: RoutineCode;
-    title: string;
-    turn_side: Side;
-    fits: boolean;
-    speed_to_fit_mps: number | null;
-    approach_speed_mps: number;
-    approach_speed_mph?: number;
-    approach_speed_kmh?: number;
-    line_speed_mps: number;
-    line_speed_mph?: number;
-    line_speed_kmh?: number;
-    say_at_m: number;
-    ease_off_m: number;
-    ease_off_s: number;
-    peak_decel_mps2: number;
-    signal_rule_m: number | null;
-    steps: PlanStep[];
-    phases: { phase: string; from_m: number; to_m: number; decel_mps2: number; brake: boolean }[];
-    gear_changes: { from: number; to: number; down_m: number; up_m: number }[];
-    gear_after_line: number | null;
-    place: {
-        keeps: Side;
-        road_width_m: number;
-        one_way: boolean;
-        control: string;
-        view_from_m: number;
-        room_m: number | null;
-        openings: Stretch[];
-        parked: Stretch[];
-        car_length_m: number;
-        car_width_m: number;
-        lateral_usual_m: number;
-        lateral_target_m: number;
-    };
-    profile: {
-        distance_m: number[];
-        time_s: number[];
-        speed_mps: number[];
-        decel_mps2: number[];
-        gear: (number | null)[];
-        clutch: (string | null)[];
-        lateral_m: number[];
-    };
-    conflicts: Conflict[];
-    practice: { question: string; value: string; reason: string }[];
-    assumptions: Assumption[];
-    warnings: { code: string; message: string; data: Record<string, unknown> }[];
 }

@@ -5,10 +5,12 @@ import { useNavigate } from 'react-router';
 import { get } from '@/api/client';
 import type { LearnerLine, Today } from '@/api/types';
 import { AREAS } from './areas';
+import { useRules } from './rules';
 
 /** Finds learners, today's lessons and pages by a few letters. */
 export function Palette({ open, onOpenChange }: { open: boolean; onOpenChange: (open: boolean) => void }) {
     const navigate = useNavigate();
+    const { routines } = useRules();
     const learners = useQuery({ queryKey: ['learners'], queryFn: () => get<LearnerLine[]>('learners'), enabled: open });
     const today = useQuery({ queryKey: ['today'], queryFn: () => get<Today>('today'), enabled: open });
     const go = (to: string) => {
@@ -30,6 +32,18 @@ export function Palette({ open, onOpenChange }: { open: boolean; onOpenChange: (
                                 {AREAS.map((area) => (
                                     <Command.Item key={area.to} className={item} onSelect={() => go(area.to)}>
                                         {area.label}
+                                    </Command.Item>
+                                ))}
+                            </Command.Group>
+                            <Command.Group heading="Routines">
+                                {routines.map((routine) => (
+                                    <Command.Item
+                                        key={routine.code}
+                                        value={`routine ${routine.title}`}
+                                        className={item}
+                                        onSelect={() => go(`/routines/${routine.code}`)}
+                                    >
+                                        {routine.title}
                                     </Command.Item>
                                 ))}
                             </Command.Group>

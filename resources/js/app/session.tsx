@@ -1,9 +1,10 @@
 import { createContext, useContext } from 'react';
-import type { School, User } from '@/api/types';
+import type { Rules, School, User } from '@/api/types';
 
 export interface SignedIn {
     user: User;
     school: School;
+    rules: Rules;
 }
 
 export const SessionContext = createContext<SignedIn | null>(null);

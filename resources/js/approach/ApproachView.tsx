@@ -1,12 +1,16 @@
 import { useMemo, useState, type ReactNode } from 'react';
-import type { ApproachInputs, Step } from '@/api/types';
-import { Strip } from '@/strip/Strip';
+import type { ApproachInputs, StripStep } from '@/api/types';
+import { speedRange, useRules } from '@/app/rules';
 import { wantedFrom } from '@/strip/layout';
-import { SPEEDS, useApproach } from '@/strip/useApproach';
+import { Strip } from '@/strip/Strip';
+import { useApproach } from '@/strip/useApproach';
+import { onItsAxis } from '@/strip/words';
 import { Failed, Waiting } from '@/ui/State';
 import { Controls, type Conditions } from './Controls';
+import { NextHazard } from './NextHazard';
 import { PlanNotes } from './PlanNotes';
 import { StepDetail } from './StepDetail';
+import { usePlay } from './usePlay';
 
 interface Props {
     /** What belongs to the place, the car and the doctrine; the conditions are laid over it. */
@@ -19,24 +23,42 @@ interface Props {
 
 /** A plan as it is worked with everywhere: controls, strip, the step in words, and what it rests on. */
 export function ApproachView({ inputs, conditions, onConditions, lead }: Props) {
-    const [step, setStep] = useState<Step>('signal');
+    const [step, setStep] = useState<StripStep>('signal');
+    const { speed_unit: unit } = useRules();
     const asked = useMemo<ApproachInputs>(() => {
         const { gradient: _, ...rest } = inputs;
         return { ...rest, surface: conditions.surface, close_follower: conditions.follower };
     }, [inputs, conditions.surface, conditions.follower]);
-    const { plan, error, isLoading } = useApproach(asked, conditions.speed, conditions.gradient);
+    const { plan: answer, error, isLoading } = useApproach(asked, conditions.speed, conditions.gradient);
+    const plan = useMemo(() => answer && onItsAxis(answer), [answer]);
+    const play = usePlay(plan, setStep);
     if (error && !plan) return <Failed error={error} />;
     if (!plan) return isLoading ? <Waiting /> : null;
-    const setSpeed = (speed: number) => onConditions({ ...conditions, speed: Math.min(SPEEDS.to, Math.max(SPEEDS.from, speed)) });
-    const current = plan.steps.find((candidate) => candidate.step === step)!;
+    const range = speedRange(unit);
+    const setSpeed = (speed: number) => onConditions({ ...conditions, speed: Math.min(range.to, Math.max(range.from, speed)) });
+    const current = plan.steps.find((candidate) => candidate.step === step) ?? plan.steps[0]!;
+    const moving = plan.axis === 'distance';
     return (
         <div className="grid gap-3">
             <div className="flex flex-wrap items-center justify-between gap-x-6 gap-y-2">
                 {lead}
-                <Controls conditions={conditions} onChange={onConditions} />
+                <div className="screen-only flex flex-wrap items-center gap-x-4 gap-y-2">
+                    <button type="button" className="key" aria-pressed={play.playing} onClick={play.toggle}>
+                        {play.playing ? `■ ${(play.seconds ?? 0).toFixed(1)} s` : '▶ Play'}
+                    </button>
+                    {moving && <Controls conditions={conditions} onChange={onConditions} />}
+                </div>
             </div>
-            <Strip plan={plan} current={step} onStep={setStep} from={wantedFrom(plan)} speed={conditions.speed} onSpeed={setSpeed} />
+            <Strip
+                plan={plan}
+                current={current.step}
+                onStep={setStep}
+                from={wantedFrom(plan)}
+                at={play.at}
+                {...(moving ? { speed: conditions.speed, onSpeed: setSpeed } : {})}
+            />
             <StepDetail plan={plan} step={current} />
+            {plan.then && <NextHazard then={plan.then} />}
             <PlanNotes plan={plan} />
         </div>
     );

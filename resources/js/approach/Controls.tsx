@@ -1,5 +1,6 @@
 import { Slider } from '@/ui/Slider';
-import { GRADIENTS, SPEEDS } from '@/strip/useApproach';
+import { speedRange, unitWords, useRules } from '@/app/rules';
+import { GRADIENTS } from '@/strip/useApproach';
 
 /** What changes from one drive to the next at the same place. */
 export interface Conditions {
@@ -13,6 +14,8 @@ const slope = (gradient: number) =>
     Math.abs(gradient) < 0.005 ? 'level' : `${Math.round(Math.abs(gradient) * 100)} % ${gradient > 0 ? 'uphill' : 'downhill'}`;
 
 export function Controls({ conditions, onChange }: { conditions: Conditions; onChange: (conditions: Conditions) => void }) {
+    const { speed_unit: unit } = useRules();
+    const speeds = speedRange(unit);
     const set = <K extends keyof Conditions>(key: K, value: Conditions[K]) => onChange({ ...conditions, [key]: value });
     return (
         <div className="screen-only flex flex-wrap items-center gap-x-4 gap-y-2">
@@ -32,10 +35,10 @@ export function Controls({ conditions, onChange }: { conditions: Conditions; onC
             <Slider
                 label="Speed"
                 value={conditions.speed}
-                min={SPEEDS.from}
-                max={SPEEDS.to}
-                step={SPEEDS.step}
-                words={(value) => `${value} mph`}
+                min={speeds.from}
+                max={speeds.to}
+                step={speeds.step}
+                words={(value) => `${value} ${unitWords(unit)}`}
                 onChange={(value) => set('speed', value)}
             />
             <Slider

@@ -1,14 +1,12 @@
 import type { ApproachPlan } from '@/api/types';
 import { Figures } from '@/compute/Figures';
-import { approachSpeed, metres } from '@/strip/words';
-
-const QUESTIONS: Record<string, string> = { signal: 'Signal', gears: 'Gears', t_junction: 'At the line', look: 'Looking' };
+import { approachSpeed, spoken } from '@/strip/words';
 
 /** What had to give way, what to know, and what every figure rests on. */
 export function PlanNotes({ plan }: { plan: ApproachPlan }) {
     const conflicts = plan.conflicts.filter((conflict) => !conflict.code.startsWith('signal'));
     return (
-        <section aria-label="Behind the plan" className="grid gap-3">
+        <section aria-label="Behind the plan" className="not-on-card grid gap-3">
             {(conflicts.length > 0 || plan.warnings.length > 0) && (
                 <ul className="grid gap-2">
                     {conflicts.map((conflict) => (
@@ -23,11 +21,17 @@ export function PlanNotes({ plan }: { plan: ApproachPlan }) {
                     ))}
                 </ul>
             )}
+            {plan.groups.some((group) => group.steps.length > 1) && (
+                <p className="font-semibold">
+                    {plan.groups.map((group) => (group.steps.length > 1 ? `${group.name} (${group.steps.join(', ')})` : group.name)).join(' – ')}
+                </p>
+            )}
             <p className="text-quiet">
                 {plan.fits ? '' : 'Planned at '}
-                {approachSpeed(plan)}
-                {plan.fits ? '' : ', the highest speed at which it fits'} · direction said by {metres(plan.say_at_m)} · hardest slowing{' '}
-                {plan.peak_decel_mps2.toFixed(1)} m/s²
+                {plan.axis === 'distance' && approachSpeed(plan)}
+                {plan.fits ? '' : ', the highest speed at which it fits'}
+                {plan.axis === 'distance' && ' · '}“{plan.direction}” said by {spoken(plan.say_at_m, plan.length_unit)}
+                {plan.axis === 'distance' && ` · hardest slowing ${plan.peak_decel_mps2.toFixed(1)} m/s²`}
                 {plan.gear_after_line !== null && <> · on in {['first', 'second', 'third', 'fourth', 'fifth', 'sixth'][plan.gear_after_line - 1]}</>}
             </p>
             <Figures assumptions={plan.assumptions} title={`${plan.assumptions.length} figures behind this plan, and the practice it follows`}>
@@ -35,7 +39,7 @@ export function PlanNotes({ plan }: { plan: ApproachPlan }) {
                     {plan.practice.map((choice) => (
                         <div key={choice.question}>
                             <dt className="font-semibold">
-                                {QUESTIONS[choice.question] ?? choice.question}: {choice.value.replaceAll('-', ' ')}
+                                {choice.text}: {choice.words}
                             </dt>
                             <dd>{choice.reason}</dd>
                         </div>

@@ -1,5 +1,5 @@
-import type { ApproachInputs, RoadInputs, RoutineCode } from '@/api/types';
-import { SPEEDS } from '@/strip/useApproach';
+import type { ApproachInputs, Practice, RoadInputs, RoutineCode, Rules } from '@/api/types';
+import { limitOf, speedRange } from '@/app/rules';
 import type { Conditions } from './Controls';
 
 /** The state of the bench in its address, so that it can be shared and come back to. */
@@ -8,14 +8,13 @@ export interface BenchState {
     conditions: Conditions;
     car: string;
     level: NonNullable<ApproachInputs['learner_level']>;
-    signal: string;
-    gears: string;
-    line: string;
-    look: string;
+    /** Answers that differ from the practice in force. */
+    practice: Practice;
 }
 
-export function benchAddress(road: BenchState['road']): string {
-    return `/bench/approach?${write({ road, conditions: { speed: road.limit_mph ?? 30, gradient: road.gradient ?? 0, surface: 'dry', follower: false }, car: 'small-petrol-hatch', level: 'developing', signal: 'limit-number', gears: 'block', line: 'by-level', look: 'alternate' }).toString()}`;
+export function benchAddress(road: BenchState['road'], rules: Rules): string {
+    const conditions: Conditions = { speed: limitOf(road, rules), gradient: road.gradient ?? 0, surface: 'dry', follower: false };
+    return `/bench/approach?${write({ road, conditions, car: 'small-petrol-hatch', level: 'developing', practice: {} }).toString()}`;
 }
 
 export function write(state: BenchState): URLSearchParams {
@@ -28,39 +27,40 @@ export function write(state: BenchState): URLSearchParams {
         ...(state.conditions.follower ? { close: '1' } : {}),
         car: state.car,
         level: state.level,
-        signal: state.signal,
-        gears: state.gears,
-        line: state.line,
-        look: state.look,
+        ...(Object.keys(state.practice).length > 0 ? { practice: JSON.stringify(state.practice) } : {}),
     });
 }
 
-/** What cannot be read is left at its default: an address typed by hand must not break the page. */
-export function read(params: URLSearchParams): BenchState {
-    const number = (name: string, otherwise: number) => {
-        const raw = params.get(name);
-        return raw !== null && Number.isFinite(Number(raw)) ? Number(raw) : otherwise;
-    };
-    let road: BenchState['road'] = { routine: 'emerge-right', limit_mph: 30 };
+/** What was written as JSON, where it is an object; an address typed by hand must not break the page. */
+function object(raw: string | null): Record<string, unknown> | null {
     try {
-        const said: unknown = JSON.parse(params.get('road') ?? 'null');
-        if (said && typeof said === 'object' && 'routine' in said) road = said as BenchState['road'];
+        const said: unknown = JSON.parse(raw ?? 'null');
+        return said && typeof said === 'object' && !Array.isArray(said) ? (said as Record<string, unknown>) : null;
     } catch {
-        // Left at the default.
+        return null;
     }
-    return {
-        road,
-        conditions: {
-            speed: Math.min(SPEEDS.to, Math.max(SPEEDS.from, Math.round(number('speed', road.limit_mph ?? 30)))),
-            gradient: Math.min(0.15, Math.max(-0.15, number('slope', 0))),
-            surface: params.get('wet') ? 'wet' : 'dry',
-            follower: params.get('close') !== null,
-        },
-        car: params.get('car') ?? 'small-petrol-hatch',
-        level: (params.get('level') as BenchState['level'] | null) ?? 'developing',
-        signal: params.get('signal') ?? 'limit-number',
-        gears: params.get('gears') ?? 'block',
-        line: params.get('line') ?? 'by-level',
-        look: params.get('look') ?? 'alternate',
-    };
 }
+
+export const reader =
+    (rules: Rules) =>
+    (params: URLSearchParams): BenchState => {
+        const number = (name: string, otherwise: number) => {
+            const raw = params.get(name);
+            return raw !== null && Number.isFinite(Number(raw)) ? Number(raw) : otherwise;
+        };
+        const said = object(params.get('road'));
+        const road: BenchState['road'] = said && 'routine' in said ? (said as unknown as BenchState['road']) : { routine: 'emerge-right' };
+        const range = speedRange(rules.speed_unit);
+        return {
+            road,
+            conditions: {
+                speed: Math.min(range.to, Math.max(range.from, Math.round(number('speed', limitOf(road, rules))))),
+                gradient: Math.min(0.15, Math.max(-0.15, number('slope', 0))),
+                surface: params.get('wet') ? 'wet' : 'dry',
+                follower: params.get('close') !== null,
+            },
+            car: params.get('car') ?? 'small-petrol-hatch',
+            level: (params.get('level') as BenchState['level'] | null) ?? 'developing',
+            practice: (object(params.get('practice')) ?? {}) as Practice,
+        };
+    };

@@ -1,6 +1,8 @@
 import { post, put } from '@/api/client';
-import type { Place, RoadInputs, RoutineCode, Stretch } from '@/api/types';
-import { ROUTINE_WORDS } from '@/strip/words';
+import type { Light, Place, RoadInputs, Stretch, WayOut } from '@/api/types';
+import { limitOf, unitWords, useRules, withLimit } from '@/app/rules';
+import { hasLights, hasLine, hasWayOut, LIGHTS, WAYS_OUT } from '@/routines/kinds';
+import { RoutineSelect } from '@/routines/RoutineSelect';
 import { Field } from '@/ui/Field';
 import { FormFoot } from '@/ui/FormFoot';
 import { useForm } from '@/ui/useForm';
@@ -13,11 +15,14 @@ interface Props {
 
 /** Describes a junction by what can be seen and paced out there. What is left empty takes the named default. */
 export function PlaceForm({ place, onKept }: Props) {
+    const rules = useRules();
     const road = place?.approach ?? {};
     const form = useForm({
         name: place?.name ?? '',
         routine: place?.routine ?? 'emerge-right',
-        limit_mph: road.limit_mph ?? 30,
+        limit: limitOf(road, rules),
+        exit: road.exit ?? 'ahead',
+        light: road.light ?? 'green',
         control: road.control ?? '',
         view: road.view_from_m !== undefined ? 'measured' : (road.view ?? 'open'),
         view_from_m: road.view_from_m ?? 10,
@@ -30,10 +35,12 @@ export function PlaceForm({ place, onKept }: Props) {
         note: place?.note ?? '',
     });
     const { values, errors, set } = form;
-    const emerges = values.routine.startsWith('emerge');
     const approach: RoadInputs = {
-        limit_mph: values.limit_mph,
-        ...(emerges && values.control ? { control: values.control as RoadInputs['control'] } : {}),
+        ...withLimit({}, values.limit, rules),
+        ...(hasWayOut(values.routine) ? { exit: values.exit } : {}),
+        ...(hasLights(values.routine) ? { light: values.light } : {}),
+        ...(road.then ? { then: road.then } : {}),
+        ...(hasLine(values.routine) && values.control ? { control: values.control as RoadInputs['control'] } : {}),
         ...(values.view === 'measured' ? { view_from_m: values.view_from_m } : { view: values.view as RoadInputs['view'] }),
         ...(values.slope ? { gradient: values.slope / 100 } : {}),
         ...(values.one_way ? { one_way: true } : {}),
@@ -60,29 +67,38 @@ export function PlaceForm({ place, onKept }: Props) {
                 <input required maxLength={160} value={values.name} onChange={(event) => set('name', event.target.value)} />
             </Field>
             <Field label="Routine" errors={errors.routine}>
-                <select value={values.routine} onChange={(event) => set('routine', event.target.value as RoutineCode)}>
-                    {Object.entries(ROUTINE_WORDS).map(([code, words]) => (
-                        <option key={code} value={code}>
-                            {words}
-                        </option>
-                    ))}
-                </select>
+                <RoutineSelect value={values.routine} onChange={(routine) => set('routine', routine)} />
             </Field>
             <div className="grid gap-4 sm:grid-cols-2">
-                <Field label="Limit, mph" errors={errors['approach.limit_mph']}>
-                    <input
-                        type="number"
-                        required
-                        min={5}
-                        max={100}
-                        value={values.limit_mph}
-                        onChange={(event) => set('limit_mph', event.target.valueAsNumber)}
-                    />
+                <Field label={`Limit, ${unitWords(rules.speed_unit)}`} errors={errors['approach.limit_mph'] ?? errors['approach.limit_kmh']}>
+                    <input type="number" required min={5} max={100} value={values.limit} onChange={(event) => set('limit', event.target.valueAsNumber)} />
                 </Field>
                 <Field label="Slope, %" hint="Uphill +, downhill −" errors={errors['approach.gradient']}>
                     <input type="number" min={-30} max={30} value={values.slope} onChange={(event) => set('slope', event.target.valueAsNumber || 0)} />
                 </Field>
-                {emerges && (
+                {hasWayOut(values.routine) && (
+                    <Field label="Way out" errors={errors['approach.exit']}>
+                        <select value={values.exit} onChange={(event) => set('exit', event.target.value as WayOut)}>
+                            {Object.entries(WAYS_OUT).map(([way, words]) => (
+                                <option key={way} value={way}>
+                                    {words}
+                                </option>
+                            ))}
+                        </select>
+                    </Field>
+                )}
+                {hasLights(values.routine) && (
+                    <Field label="Lights, as they usually are" errors={errors['approach.light']}>
+                        <select value={values.light} onChange={(event) => set('light', event.target.value as Light)}>
+                            {Object.entries(LIGHTS).map(([light, words]) => (
+                                <option key={light} value={light}>
+                                    {words}
+                                </option>
+                            ))}
+                        </select>
+                    </Field>
+                )}
+                {hasLine(values.routine) && (
                     <Field label="Line" errors={errors['approach.control']}>
                         <select value={values.control} onChange={(event) => set('control', event.target.value)}>
                             <option value="">Give way</option>

@@ -1,20 +1,25 @@
-import type { ApproachPlan, PlanStep, Stretch } from '@/api/types';
-import type { StripLayout } from './layout';
+import type { Stretch } from '@/api/types';
+import type { Drawable, StripLayout } from './layout';
 import { readAt } from './scale';
 
+/** What governs a line behind which another road is met. */
+const CROSSES = new Set(['give-way', 'stop', 'signals', 'all-way-stop']);
+
 /** The road from above on the strip's own axis: kerbs, openings, parked cars, our path, the view that opens, the road we meet. */
-export function RoadBand({ plan, layout, current }: { plan: ApproachPlan; layout: StripLayout; current: PlanStep }) {
+export function RoadBand({ plan, layout, at }: { plan: Drawable; layout: StripLayout; at: number }) {
     const { road, scale } = layout;
     const { place } = plan;
     const footway = 9;
     const lineX = road.lineX;
-    const emerges = plan.routine.startsWith('emerge');
+    const meets = CROSSES.has(plan.place.control) && plan.axis === 'distance';
     const upper = (stretch: Stretch) => stretch.side === 'left';
     return (
         <g>
             <rect x={4} y={road.top - footway} width={lineX - 4} height={road.bottom - road.top + 2 * footway} fill="var(--verge)" />
             <rect x={4} y={road.top} width={lineX - 4} height={road.bottom - road.top} fill="var(--road)" />
-            {emerges ? (
+            {!meets && !plan.routine.startsWith('turn') ? (
+                <rect x={lineX} y={road.top - footway} width={scale.width - lineX} height={road.bottom - road.top + 2 * footway} fill="var(--road)" />
+            ) : meets ? (
                 <rect x={lineX} y={road.top - footway - 6} width={scale.width - lineX} height={road.bottom - road.top + 2 * footway + 12} fill="var(--road)" />
             ) : (
                 <SideRoad plan={plan} layout={layout} />
@@ -29,7 +34,7 @@ export function RoadBand({ plan, layout, current }: { plan: ApproachPlan; layout
                     fill="var(--road)"
                 />
             ))}
-            <View plan={plan} layout={layout} />
+            {plan.axis === 'distance' && <View plan={plan} layout={layout} />}
             <g stroke="var(--line)" strokeWidth={1.5}>
                 <line x1={4} x2={lineX} y1={road.top} y2={road.top} />
                 <line x1={4} x2={lineX} y1={road.bottom} y2={road.bottom} />
@@ -57,15 +62,15 @@ export function RoadBand({ plan, layout, current }: { plan: ApproachPlan; layout
                     stroke="var(--ink)"
                 />
             ))}
-            {emerges && <Line plan={plan} layout={layout} />}
+            {meets && <Line plan={plan} layout={layout} />}
             <path d={road.path} fill="none" stroke="var(--ink)" strokeWidth={2.5} strokeDasharray="1 0" />
-            <Car plan={plan} layout={layout} current={current} />
+            <Car plan={plan} layout={layout} here={at} />
         </g>
     );
 }
 
 /** Off the main road: the mouth of the side road beyond the point where steering starts. */
-function SideRoad({ plan, layout }: { plan: ApproachPlan; layout: StripLayout }) {
+function SideRoad({ plan, layout }: { plan: Drawable; layout: StripLayout }) {
     const { road, scale } = layout;
     const up = plan.turn_side === 'left';
     const mouth = Math.max(14, scale.width - road.lineX - 8);
@@ -79,7 +84,7 @@ function SideRoad({ plan, layout }: { plan: ApproachPlan; layout: StripLayout })
 }
 
 /** Give-way or stop line across our half. */
-function Line({ plan, layout }: { plan: ApproachPlan; layout: StripLayout }) {
+function Line({ plan, layout }: { plan: Drawable; layout: StripLayout }) {
     const { road } = layout;
     const { place } = plan;
     const from = road.y(0);
@@ -94,7 +99,7 @@ function Line({ plan, layout }: { plan: ApproachPlan; layout: StripLayout }) {
 }
 
 /** From the driver's place where the view opens, both ways along the road we meet. */
-function View({ plan, layout }: { plan: ApproachPlan; layout: StripLayout }) {
+function View({ plan, layout }: { plan: Drawable; layout: StripLayout }) {
     const { road, scale } = layout;
     const from = scale.x(Math.min(plan.place.view_from_m, scale.from));
     const y = road.y(plan.place.lateral_target_m);
@@ -104,16 +109,18 @@ function View({ plan, layout }: { plan: ApproachPlan; layout: StripLayout }) {
 }
 
 /** Our car where the current step belongs, its indicator on once the signal is given, its brake lights once it brakes. */
-function Car({ plan, layout, current }: { plan: ApproachPlan; layout: StripLayout; current: PlanStep }) {
+function Car({ plan, layout, here }: { plan: Drawable; layout: StripLayout; here: number }) {
     const { road, scale } = layout;
     const { distance_m, lateral_m } = plan.profile;
-    const at = Math.min(current.best_m, scale.from);
-    const length = Math.max(14, plan.place.car_length_m * scale.pixelsPerMetre);
+    // A standing car waits at the end of its axis, which is time.
+    const stands = plan.axis === 'time';
+    const at = stands ? 0 : Math.min(here, scale.from);
+    const length = Math.max(14, plan.place.car_length_m * (stands ? road.pixelsPerMetre : scale.pixelsPerMetre));
     const width = Math.max(7, plan.place.car_width_m * road.pixelsPerMetre);
     const x = scale.x(at) - length;
     const y = road.y(readAt(distance_m, lateral_m, at)) - width / 2;
-    const signalling = current.best_m <= plan.steps.find((step) => step.step === 'signal')!.best_m;
-    const braking = plan.phases.some((phase) => phase.brake && current.best_m <= phase.from_m && current.best_m > phase.to_m);
+    const signalling = here <= (plan.steps.find((step) => step.step === 'signal')?.best_m ?? -1);
+    const braking = plan.phases.some((phase) => phase.brake && here <= phase.from_m && here > phase.to_m);
     const indicatorY = plan.turn_side === 'left' ? y + 1 : y + width - 1;
     return (
         <g>

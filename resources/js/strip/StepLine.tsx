@@ -1,13 +1,13 @@
 import { useRef } from 'react';
-import type { ApproachPlan, Step } from '@/api/types';
+import type { ApproachPlan, StripStep } from '@/api/types';
 import { Glyph } from './glyphs';
 import { wantedFrom } from './layout';
-import { makeScale, metreTicks } from './scale';
+import { makeScale, ticks } from './scale';
 import { useWidth } from './useWidth';
-import { metres } from './words';
+import { inUnit, spoken } from './words';
 
 /** The strip folded into one line: windows and glyphs on the axis, the figure of the current step. */
-export function StepLine({ plan, current, onStep }: { plan: ApproachPlan; current: Step; onStep: (step: Step) => void }) {
+export function StepLine({ plan, current, onStep }: { plan: ApproachPlan; current: StripStep; onStep: (step: StripStep) => void }) {
     const frame = useRef<HTMLDivElement>(null);
     const width = useWidth(frame);
     const scale = makeScale(width - 18, wantedFrom(plan), 0, 4);
@@ -18,18 +18,18 @@ export function StepLine({ plan, current, onStep }: { plan: ApproachPlan; curren
                     width={width}
                     height={66}
                     role="img"
-                    aria-label={plan.steps.map((step) => `${step.step} ${metres(step.best_m)}`).join(', ')}
+                    aria-label={plan.steps.map((step) => `${step.step} ${spoken(step.best_m, plan.length_unit)}`).join(', ')}
                     className="block"
                 >
                     <line x1={4} x2={scale.x(0)} y1={46} y2={46} stroke="var(--line)" strokeWidth={1.5} />
-                    {metreTicks(scale.from, width < 500 ? 5 : 10).map((at) => (
+                    {ticks(scale.from, width < 500 ? 5 : 10, 1 / inUnit(1, plan.length_unit)).map(({ at, metres }) => (
                         <text
                             key={at}
-                            x={scale.x(at)}
+                            x={scale.x(metres)}
                             y={64}
                             fontSize={13}
                             fill="var(--quiet)"
-                            textAnchor={at === 0 ? 'end' : scale.x(at) < 14 ? 'start' : 'middle'}
+                            textAnchor={at === 0 ? 'end' : scale.x(metres) < 14 ? 'start' : 'middle'}
                         >
                             {at === 0 ? 'line' : at}
                         </text>
@@ -51,7 +51,7 @@ export function StepLine({ plan, current, onStep }: { plan: ApproachPlan; curren
                                 />
                                 <circle cx={x} cy={24} r={16} fill="var(--paper)" stroke={now ? 'var(--now)' : 'var(--line)'} strokeWidth={now ? 3 : 1.5} />
                                 <g transform={`translate(${x},24)`} color="var(--ink)">
-                                    <Glyph step={step.step} side={plan.turn_side} />
+                                    <Glyph step={step.step} side={plan.turn_side ?? 'right'} />
                                 </g>
                                 <line x1={x} x2={x} y1={40} y2={46} stroke="var(--ink)" strokeWidth={2} />
                                 {now && (
@@ -66,7 +66,7 @@ export function StepLine({ plan, current, onStep }: { plan: ApproachPlan; curren
                                         strokeWidth={5}
                                         paintOrder="stroke"
                                     >
-                                        {metres(step.best_m)}
+                                        {spoken(step.best_m, plan.length_unit)}
                                     </text>
                                 )}
                             </g>

@@ -1,7 +1,7 @@
 import { execFileSync } from 'node:child_process';
 import { cleanup, fireEvent, render, screen, within } from '@testing-library/react';
 import { afterEach, beforeAll, describe, expect, it, vi } from 'vitest';
-import type { ApproachPlan, Step } from '@/api/types';
+import type { ApproachPlan, StripStep } from '@/api/types';
 import { Strip } from './Strip';
 
 /** The core's own answer: what is drawn is tested on what is really computed. */
@@ -26,8 +26,8 @@ beforeAll(() => {
 });
 afterEach(cleanup);
 
-const show = (current: Step, props: Partial<Parameters<typeof Strip>[0]> = {}) => {
-    const onStep = vi.fn<(step: Step) => void>();
+const show = (current: StripStep, props: Partial<Parameters<typeof Strip>[0]> = {}) => {
+    const onStep = vi.fn<(step: StripStep) => void>();
     render(<Strip plan={plan} current={current} onStep={onStep} {...props} />);
     return onStep;
 };

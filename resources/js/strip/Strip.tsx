@@ -1,39 +1,42 @@
 import { useId, useRef, type KeyboardEvent } from 'react';
-import type { ApproachPlan, Step } from '@/api/types';
-import { STEPS } from '@/api/types';
+import type { LengthUnit, StripStep } from '@/api/types';
 import { Glyph } from './glyphs';
-import { layOut, ROW, type StripLayout } from './layout';
+import { layOut, ROW, type Drawable, type StripLayout } from './layout';
 import { RoadBand } from './RoadBand';
 import { SpeedGrip } from './SpeedGrip';
 import { StripTable } from './StripTable';
-import { metres, STEP_WORDS } from './words';
+import { spoken, STEP_WORDS } from './words';
 import { useWidth } from './useWidth';
 
 interface Props {
-    plan: ApproachPlan;
-    current: Step;
-    onStep: (step: Step) => void;
+    plan: Drawable;
+    current: StripStep;
+    onStep: (step: StripStep) => void;
     /** Keep the axis still while the plan changes under it. */
     from?: number;
     compact?: boolean;
     /** The speed shown, and what to do when the head of its curve is dragged; without it there is no grip. */
     speed?: number;
     onSpeed?: (speed: number) => void;
+    /** Where the car is while the approach is played, metres to the line; at the current step when left out. */
+    at?: number;
 }
 
 /** The approach strip: one axis in metres, the steps as windows, the speed and the road on the same scale. */
-export function Strip({ plan, current, onStep, from, compact = false, speed, onSpeed }: Props) {
+export function Strip({ plan, current, onStep, from, compact = false, speed, onSpeed, at }: Props) {
     const frame = useRef<HTMLDivElement>(null);
     const width = useWidth(frame);
     const id = useId();
     const layout = width > 0 ? layOut(plan, { width, from, compact }) : null;
+    const names = plan.steps.map((step) => step.step);
+    const now = plan.steps.find((step) => step.step === current) ?? plan.steps[0]!;
+    const here = at ?? now.best_m;
     const walk = (event: KeyboardEvent) => {
         const by = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 }[event.key];
         if (by === undefined) return;
         event.preventDefault();
-        onStep(STEPS[Math.min(STEPS.length - 1, Math.max(0, STEPS.indexOf(current) + by))]!);
+        onStep(names[Math.min(names.length - 1, Math.max(0, names.indexOf(now.step) + by))]!);
     };
-    const now = plan.steps.find((step) => step.step === current)!;
     return (
         <div ref={frame} className="w-full min-w-0">
             {layout && (
@@ -46,20 +49,20 @@ export function Strip({ plan, current, onStep, from, compact = false, speed, onS
                     tabIndex={0}
                     aria-label="Steps of the approach"
                     aria-valuemin={1}
-                    aria-valuemax={STEPS.length}
-                    aria-valuenow={STEPS.indexOf(current) + 1}
-                    aria-valuetext={`${STEP_WORDS[current]} at ${metres(now.best_m)}, ${now.best_s.toFixed(1)} seconds to go`}
+                    aria-valuemax={names.length}
+                    aria-valuenow={names.indexOf(now.step) + 1}
+                    aria-valuetext={`${STEP_WORDS[now.step]} at ${spoken(now.best_m, plan.length_unit)}, ${now.best_s.toFixed(1)} seconds to go`}
                     aria-describedby={`${id}-table`}
                     onKeyDown={walk}
                 >
                     <Patterns id={id} />
                     <Axes layout={layout} compact={compact} />
-                    {!compact && <SayIt layout={layout} />}
+                    {!compact && <SayIt layout={layout} unit={plan.length_unit} />}
                     <SpeedBand layout={layout} id={id} />
-                    <RoadBand plan={plan} layout={layout} current={now} />
+                    <RoadBand plan={plan} layout={layout} at={here} />
                     <line
-                        x1={layout.scale.x(now.best_m)}
-                        x2={layout.scale.x(now.best_m)}
+                        x1={layout.scale.x(here)}
+                        x2={layout.scale.x(here)}
                         y1={22}
                         y2={layout.road.top}
                         stroke="var(--now)"
@@ -77,8 +80,8 @@ export function Strip({ plan, current, onStep, from, compact = false, speed, onS
                                 width={row.window.width}
                                 height={12}
                                 rx={3}
-                                fill={row.step === current ? 'var(--now-fill)' : 'var(--wash)'}
-                                stroke={row.step === current ? 'var(--now)' : 'var(--line)'}
+                                fill={row.step === now.step ? 'var(--now-fill)' : 'var(--wash)'}
+                                stroke={row.step === now.step ? 'var(--now)' : 'var(--line)'}
                                 strokeWidth={1.5}
                             />
                             <circle
@@ -86,16 +89,16 @@ export function Strip({ plan, current, onStep, from, compact = false, speed, onS
                                 cy={row.y}
                                 r={15}
                                 fill="var(--paper)"
-                                stroke={row.step === current ? 'var(--now)' : 'none'}
+                                stroke={row.step === now.step ? 'var(--now)' : 'none'}
                                 strokeWidth={2.5}
                             />
                             <g transform={`translate(${row.best.x},${row.y})`} color="var(--ink)">
-                                <Glyph step={row.step} side={plan.turn_side} />
+                                <Glyph step={row.step} side={plan.turn_side ?? 'right'} />
                             </g>
                             <text x={row.label.x} y={row.y + 5} textAnchor={row.label.anchor} fontSize={16} fill="var(--ink)">
-                                <tspan fontWeight={row.step === current ? 800 : 600}>{STEP_WORDS[row.step]}</tspan>
+                                <tspan fontWeight={row.step === now.step ? 800 : 600}>{STEP_WORDS[row.step]}</tspan>
                                 <tspan dx={8} fill="var(--quiet)">
-                                    {metres(row.best.metres)}
+                                    {spoken(row.best.metres, plan.length_unit)}
                                 </tspan>
                             </text>
                         </g>
@@ -122,16 +125,17 @@ function Patterns({ id }: { id: string }) {
 function Axes({ layout, compact }: { layout: StripLayout; compact: boolean }) {
     return (
         <g fontSize={13} fill="var(--quiet)" textAnchor="middle">
-            {layout.metres.map(({ metres: at, x }) => (
+            {layout.ticks.map(({ at, x }) => (
                 <g key={at}>
                     <line x1={x} x2={x} y1={22} y2={layout.axisY - 14} stroke="var(--hair)" strokeWidth={at === 0 ? 2 : 1} />
                     <text x={x} y={layout.axisY + 4}>
-                        {at === 0 ? 'line' : at === layout.metres[layout.metres.length - 1]!.metres ? `${at} m` : at}
+                        {at === 0 ? (layout.unit === 's' ? 'go' : 'line') : at === layout.ticks[layout.ticks.length - 1]!.at ? `${at} ${layout.unit}` : at}
                     </text>
                 </g>
             ))}
             <line x1={4} x2={layout.scale.x(0)} y1={22} y2={22} stroke="var(--line)" strokeWidth={1.5} />
             {!compact &&
+                layout.unit !== 's' &&
                 layout.seconds.map(({ second, x }) => (
                     <g key={second}>
                         <line x1={x} x2={x} y1={16} y2={22} stroke="var(--line)" strokeWidth={1.5} />
@@ -144,12 +148,12 @@ function Axes({ layout, compact }: { layout: StripLayout; compact: boolean }) {
     );
 }
 
-function SayIt({ layout }: { layout: StripLayout }) {
+function SayIt({ layout, unit }: { layout: StripLayout; unit: LengthUnit }) {
     const { x, outside, metres: at } = layout.sayAt;
     const y = layout.speed.top - 12;
     return (
         <text x={outside ? 36 : x} y={y} fontSize={13} fill="var(--quiet)">
-            {outside ? '◂ ' : '▾ '}say the direction by {metres(at)}
+            {outside ? '◂ ' : '▾ '}say the direction by {spoken(at, unit)}
         </text>
     );
 }
@@ -201,7 +205,7 @@ function Rule({ layout, x, compact }: { layout: StripLayout; x: number; compact:
                     strokeWidth={4}
                     paintOrder="stroke"
                 >
-                    {narrow ? 'rule' : 'rule of thumb'} {metres(layout.rule!.metres)}
+                    {narrow ? 'rule' : 'rule of thumb'} {spoken(layout.rule!.metres, layout.unit)}
                 </text>
             )}
         </g>

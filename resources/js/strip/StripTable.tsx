@@ -1,12 +1,16 @@
-import type { ApproachPlan } from '@/api/types';
-import { STEP_WORDS } from './words';
+import type { Drawable } from './layout';
+import { inUnit, STEP_WORDS } from './words';
+
+const UNITS = { m: 'metres', ft: 'feet', s: 'seconds' };
 
 /** The same strip for whoever cannot see it, and on paper below the picture. */
-export function StripTable({ plan, id }: { plan: ApproachPlan; id: string }) {
+export function StripTable({ plan, id }: { plan: Drawable; id: string }) {
     return (
-        <div className="sr-only print:not-sr-only">
+        <div className="not-on-card sr-only print:not-sr-only">
             <table id={id} className="w-full text-left">
-                <caption>{plan.title}: where each step belongs, in metres to the line</caption>
+                <caption>
+                    {plan.title}: where each step belongs, in {UNITS[plan.length_unit]} to the line
+                </caption>
                 <thead>
                     <tr>
                         <th scope="col">Step</th>
@@ -20,9 +24,9 @@ export function StripTable({ plan, id }: { plan: ApproachPlan; id: string }) {
                     {plan.steps.map((step) => (
                         <tr key={step.step}>
                             <th scope="row">{STEP_WORDS[step.step]}</th>
-                            <td>{step.earliest_m.toFixed(0)}</td>
-                            <td>{step.best_m.toFixed(0)}</td>
-                            <td>{step.latest_m.toFixed(0)}</td>
+                            <td>{inUnit(step.earliest_m, plan.length_unit).toFixed(0)}</td>
+                            <td>{inUnit(step.best_m, plan.length_unit).toFixed(0)}</td>
+                            <td>{inUnit(step.latest_m, plan.length_unit).toFixed(0)}</td>
                             <td>{step.best_s.toFixed(1)}</td>
                         </tr>
                     ))}

@@ -1,10 +1,10 @@
-import type { Step } from '@/api/types';
+import type { StripStep } from '@/api/types';
 
 /**
  * One shape for each step, drawn around its middle in a square of 20. A mirror with its two halves, a flashing
  * arrow tip, a car finding its lane, a pedal, an eye: told apart without colour.
  */
-export function Glyph({ step, side = 'right' }: { step: Step; side?: 'left' | 'right' }) {
+export function Glyph({ step, side = 'right' }: { step: StripStep; side?: 'left' | 'right' }) {
     const flip = side === 'left' ? 'scale(1,-1)' : undefined;
     switch (step) {
         case 'mirrors':
@@ -41,6 +41,13 @@ export function Glyph({ step, side = 'right' }: { step: Step; side?: 'left' | 'r
                     <path d="M-4,-3 H4 M-5,2 H5" stroke="var(--paper)" strokeWidth="1.8" />
                 </g>
             );
+        case 'gear':
+            return (
+                <g fill="none" stroke="currentColor" strokeWidth="2.6" strokeLinecap="round" strokeLinejoin="round">
+                    <path d="M-8,-8 V8 M0,-8 V8 M8,-8 V0 H-8" />
+                    <circle cx="0" cy="8" r="2.6" fill="currentColor" stroke="none" />
+                </g>
+            );
         case 'look':
             return (
                 <g fill="var(--paper)" stroke="currentColor" strokeWidth="2.2" strokeLinejoin="round">
@@ -51,7 +58,7 @@ export function Glyph({ step, side = 'right' }: { step: Step; side?: 'left' | 'r
     }
 }
 
-export function StepIcon({ step, size = 28, side }: { step: Step; size?: number; side?: 'left' | 'right' }) {
+export function StepIcon({ step, size = 28, side }: { step: StripStep; size?: number; side?: 'left' | 'right' }) {
     return (
         <svg width={size} height={size} viewBox="-13 -13 26 26" aria-hidden="true" className="shrink-0">
             <Glyph step={step} side={side} />

@@ -2,8 +2,9 @@ import { execFileSync } from 'node:child_process';
 import { beforeAll, describe, expect, it } from 'vitest';
 import type { ApproachInputs, ApproachPlan } from '@/api/types';
 import { layOut, wantedFrom } from './layout';
-import { makeScale, metreTicks, readAt, secondTicks } from './scale';
+import { makeScale, ticks, readAt, secondTicks } from './scale';
 import { nearest } from './useApproach';
+import { onItsAxis, spoken } from './words';
 
 /** The core's own answer, by the command line: what is drawn is tested on what is really computed. */
 function plan(input: Partial<ApproachInputs>): ApproachPlan {
@@ -18,6 +19,11 @@ beforeAll(() => {
     plans.fast = plan({ limit_mph: 60, surface: 'wet' });
     plans.short = plan({ room_m: 25, routine: 'turn-left' });
     plans.automatic = plan({ vehicle: 'small-automatic' });
+    plans.hump = plan({ routine: 'hump' });
+    plans.standing = onItsAxis(plan({ routine: 'move-off' }));
+    plans.feet = plan({ pack: 'na', routine: 'right-on-red', limit_mph: 25 });
+    plans.six = plan({ practice: { steps: 'six' } });
+    plans.second = plan({ routine: 'turn-left', then: { routine: 'turn-right', distance_m: 90 } });
 });
 
 describe('the scale', () => {
@@ -26,13 +32,16 @@ describe('the scale', () => {
         expect(scale.x(120)).toBe(4);
         expect(scale.x(-10)).toBe(1000);
         for (const metres of [0, 17.3, 120]) expect(scale.metres(scale.x(metres))).toBeCloseTo(metres, 9);
-        expect(metreTicks(123, 12).at(-1)).toBeLessThanOrEqual(123);
+        expect(ticks(123, 12).at(-1)!.metres).toBeLessThanOrEqual(123);
+        // Feet: round numbers of feet, at the metres they are.
+        expect(ticks(40, 8, 0.3048).map((tick) => tick.at)).toEqual([0, 20, 40, 60, 80, 100, 120]);
+        expect(ticks(40, 8, 0.3048)[1]!.metres).toBeCloseTo(6.096, 9);
     });
 
     it('spaces seconds unevenly, wider where the car is faster', () => {
         const { distance_m, time_s } = plans.town!.profile;
-        const ticks = secondTicks(distance_m, time_s, makeScale(1200, 120, 10, 4), 0);
-        const gaps = ticks.slice(1).map((tick, i) => ticks[i]!.x - tick.x);
+        const seconds = secondTicks(distance_m, time_s, makeScale(1200, 120, 10, 4), 0);
+        const gaps = seconds.slice(1).map((tick, i) => seconds[i]!.x - tick.x);
         expect(gaps.at(-1)!).toBeGreaterThan(3 * gaps[0]!);
         for (const [i, gap] of gaps.entries()) if (i > 0) expect(gap).toBeGreaterThanOrEqual(gaps[i - 1]! - 1e-6);
     });
@@ -83,5 +92,13 @@ describe('the strip', () => {
         const answers = [10, 20, 30].map((at) => ({ at }) as ApproachPlan);
         expect(nearest(answers, 24)?.at).toBe(20);
         expect(nearest([], 24)).toBeUndefined();
+    });
+
+    it('says places in the unit of the place, and moments where the car stands', () => {
+        expect(spoken(30.48, plans.feet!.length_unit)).toBe('100 ft');
+        expect(spoken(30.48, 'm')).toBe('30 m');
+        expect(spoken(plans.standing!.steps[0]!.best_m, plans.standing!.length_unit)).toMatch(/^\d\.\d s$/);
+        expect(plans.standing!.steps.map((step) => step.best_m)).toEqual([...plans.standing!.steps.map((step) => step.best_m)].sort((a, b) => b - a));
+        expect(plans.six!.steps.map((step) => step.step)).toContain('gear');
     });
 });

@@ -1,12 +1,15 @@
-import type { ApproachPlan, Step } from '@/api/types';
-import { makeScale, metreTicks, readAt, secondTicks, type Scale } from './scale';
+import type { ApproachPlan, LengthUnit, StripStep } from '@/api/types';
+import { inUnit } from './words';
+import { makeScale, ticks, readAt, secondTicks, type Scale } from './scale';
 
 /** Everything the strip draws, as numbers: no drawing in here, and nothing of the trade. */
 export interface StripLayout {
     scale: Scale;
     height: number;
     seconds: { second: number; x: number }[];
-    metres: { metres: number; x: number }[];
+    unit: LengthUnit;
+    /** Round numbers of the axis's unit. */
+    ticks: { at: number; x: number }[];
     rows: StepRow[];
     rule: { x: number; metres: number } | null;
     sayAt: { x: number; outside: boolean; metres: number };
@@ -25,7 +28,7 @@ export interface StripLayout {
 }
 
 export interface StepRow {
-    step: Step;
+    step: StripStep;
     y: number;
     best: { x: number; metres: number };
     window: { x: number; width: number };
@@ -48,6 +51,9 @@ const TOP = 26;
 const GLYPH = 18;
 const SAY_WIDTH = 245;
 
+/** A plan as far as it is drawn: a second hazard's has no figures of its own. */
+export type Drawable = Omit<ApproachPlan, 'version' | 'assumptions' | 'warnings'>;
+
 export interface LayoutOptions {
     width: number;
     /** Metres shown; the plan decides when left out. */
@@ -56,14 +62,14 @@ export interface LayoutOptions {
 }
 
 /** How far back a plan wants to be seen: to its mirrors and a little more. */
-export function wantedFrom(plan: ApproachPlan): number {
+export function wantedFrom(plan: Drawable): number {
     const mirrors = plan.steps[0]!.best_m;
-    return Math.max(20, Math.ceil((mirrors * 1.12) / 10) * 10);
+    return plan.axis === 'time' ? Math.ceil(mirrors + 1) : Math.max(20, Math.ceil((mirrors * 1.12) / 10) * 10);
 }
 
-export function layOut(plan: ApproachPlan, { width, from, compact = false }: LayoutOptions): StripLayout {
+export function layOut(plan: Drawable, { width, from, compact = false }: LayoutOptions): StripLayout {
     const shown = from ?? wantedFrom(plan);
-    const scale = makeScale(width, shown, Math.max(6, (shown * 22) / Math.max(width - 30, 200)), 4);
+    const scale = makeScale(width, shown, Math.max(plan.axis === 'time' ? 1 : 6, (shown * 22) / Math.max(width - 30, 200)), 4);
     const rowsBottom = TOP + plan.steps.length * ROW;
     const speedTop = rowsBottom + (compact ? 4 : 24);
     const speedBottom = speedTop + (compact ? 36 : 66);
@@ -74,9 +80,13 @@ export function layOut(plan: ApproachPlan, { width, from, compact = false }: Lay
         scale,
         height: axisY + 16,
         seconds: secondTicks(plan.profile.distance_m, plan.profile.time_s, scale, 24),
-        metres: metreTicks(shown, width < 500 ? 6 : 12).map((metres) => ({ metres, x: scale.x(metres) })),
+        unit: plan.length_unit,
+        ticks: ticks(shown, width < 500 ? 6 : 12, 1 / inUnit(1, plan.length_unit)).map((tick) => ({ at: tick.at, x: scale.x(tick.metres) })),
         rows: plan.steps.map((step, i) => layRow(step, scale, TOP + 4 + i * ROW + ROW / 2)),
-        rule: plan.signal_rule_m === null || plan.signal_rule_m > shown ? null : { x: scale.x(plan.signal_rule_m), metres: plan.signal_rule_m },
+        rule:
+            plan.signal_rule_m === null || plan.signal_rule_m > shown || !plan.steps.some((step) => step.step === 'signal')
+                ? null
+                : { x: scale.x(plan.signal_rule_m), metres: plan.signal_rule_m },
         sayAt: { x: scale.x(Math.min(plan.say_at_m, shown)), outside: plan.say_at_m > shown, metres: plan.say_at_m },
         speed: laySpeed(plan, scale, speedTop, speedBottom, compact),
         gears: layGears(plan, scale),
@@ -86,7 +96,7 @@ export function layOut(plan: ApproachPlan, { width, from, compact = false }: Lay
     };
 }
 
-function layRow(step: ApproachPlan['steps'][number], scale: Scale, y: number): StepRow {
+function layRow(step: Drawable['steps'][number], scale: Scale, y: number): StepRow {
     const clip = (metres: number) => Math.min(scale.from, metres);
     const x = scale.x(clip(step.earliest_m));
     const end = scale.x(clip(step.latest_m));
@@ -104,9 +114,9 @@ function layRow(step: ApproachPlan['steps'][number], scale: Scale, y: number): S
     };
 }
 
-function laySpeed(plan: ApproachPlan, scale: Scale, top: number, bottom: number, compact: boolean): StripLayout['speed'] {
+function laySpeed(plan: Drawable, scale: Scale, top: number, bottom: number, compact: boolean): StripLayout['speed'] {
     const { distance_m: distances, speed_mps: speeds } = plan.profile;
-    const fastest = Math.max(...speeds);
+    const fastest = Math.max(...speeds, 0.1);
     const y = (speed: number) => bottom - (speed / fastest) * (bottom - top);
     const at = (metres: number) => `${scale.x(metres).toFixed(1)},${y(readAt(distances, speeds, metres)).toFixed(1)}`;
     const within = [scale.from, ...distances.filter((metres) => metres < scale.from)];
@@ -134,7 +144,7 @@ function laySpeed(plan: ApproachPlan, scale: Scale, top: number, bottom: number,
     return { top, bottom, headY: y(readAt(distances, speeds, scale.from)), line: `M${within.map(at).join(' L')}`, hatches, labels };
 }
 
-function layGears(plan: ApproachPlan, scale: Scale): StripLayout['gears'] {
+function layGears(plan: Drawable, scale: Scale): StripLayout['gears'] {
     const { distance_m: distances, gear } = plan.profile;
     const blocks: StripLayout['gears'] = [];
     let start = scale.from;
@@ -149,7 +159,7 @@ function layGears(plan: ApproachPlan, scale: Scale): StripLayout['gears'] {
     return blocks;
 }
 
-function layRoad(plan: ApproachPlan, scale: Scale, top: number, compact: boolean): Road {
+function layRoad(plan: Drawable, scale: Scale, top: number, compact: boolean): Road {
     const { road_width_m: width, keeps } = plan.place;
     const least = compact ? 5 : 8;
     const pixelsPerMetre = Math.min(Math.max(scale.pixelsPerMetre, least), compact ? 6 : 11);

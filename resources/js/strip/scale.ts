@@ -23,11 +23,12 @@ export function makeScale(width: number, from: number, beyond: number, left: num
     };
 }
 
-/** Round distances for ticks, about `wanted` of them. */
-export function metreTicks(from: number, wanted: number): number[] {
+/** Round numbers for ticks in the unit of the axis, about `wanted` of them, with the metres they stand at. */
+export function ticks(from: number, wanted: number, metresInAUnit = 1): { at: number; metres: number }[] {
     const steps = [1, 2, 5, 10, 20, 25, 50, 100, 200];
-    const step = steps.find((candidate) => from / candidate <= wanted) ?? 500;
-    return Array.from({ length: Math.floor(from / step) + 1 }, (_, i) => i * step);
+    const far = from / metresInAUnit;
+    const step = steps.find((candidate) => far / candidate <= wanted) ?? 500;
+    return Array.from({ length: Math.floor(far / step) + 1 }, (_, i) => ({ at: i * step, metres: i * step * metresInAUnit }));
 }
 
 /** Reads a column of the profile at a distance, between its rows. Columns run from far to the line. */

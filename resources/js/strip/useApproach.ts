@@ -2,6 +2,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { post } from '@/api/client';
 import type { ApproachInputs, ApproachPlan } from '@/api/types';
+import { speedField, speedRange, useRules } from '@/app/rules';
 
 interface Swept {
     answers: ApproachPlan[];
@@ -12,13 +13,12 @@ interface Range {
     step: number;
 }
 
-export const SPEEDS: Range = { from: 5, to: 70, step: 1 };
 export const GRADIENTS: Range = { from: -0.15, to: 0.15, step: 0.01 };
 
 /** A slider counts as at rest when it has not moved for this long, ms. */
 const REST = 180;
 
-function sweep(inputs: ApproachInputs, field: 'speed_mph' | 'gradient', range: Range) {
+function sweep(inputs: ApproachInputs, field: 'speed_mph' | 'speed_kmh' | 'gradient', range: Range) {
     return {
         queryKey: ['approach', field, inputs],
         queryFn: () => post<Swept>('compute/approach', { ...inputs, sweep: { field, ...range } }),
@@ -48,10 +48,12 @@ function useResting<T>(value: T): T {
  */
 export function useApproach(inputs: ApproachInputs, speed: number, gradient: number) {
     const client = useQueryClient();
+    const { speed_unit: unit } = useRules();
+    const [field, speeds] = [speedField(unit), speedRange(unit)];
     const restingSpeed = useResting(speed);
     const restingGradient = useResting(gradient);
-    const bySpeed = useQuery(sweep({ ...inputs, gradient: restingGradient }, 'speed_mph', SPEEDS));
-    const byGradient = useQuery(sweep({ ...inputs, speed_mph: restingSpeed }, 'gradient', GRADIENTS));
+    const bySpeed = useQuery(sweep({ ...inputs, gradient: restingGradient }, field, speeds));
+    const byGradient = useQuery(sweep({ ...inputs, [field]: restingSpeed }, 'gradient', GRADIENTS));
 
     useEffect(() => {
         if (!bySpeed.data) return;
@@ -59,8 +61,8 @@ export function useApproach(inputs: ApproachInputs, speed: number, gradient: num
             { ...inputs, surface: inputs.surface === 'wet' ? 'dry' : 'wet' },
             { ...inputs, close_follower: !inputs.close_follower },
         ];
-        for (const variant of next) client.query(sweep({ ...variant, gradient: restingGradient }, 'speed_mph', SPEEDS)).catch(() => undefined);
-    }, [client, inputs, restingGradient, bySpeed.data]);
+        for (const variant of next) client.query(sweep({ ...variant, gradient: restingGradient }, field, speedRange(unit))).catch(() => undefined);
+    }, [client, inputs, restingGradient, bySpeed.data, field, unit]);
 
     const gradientMoves = gradient !== restingGradient;
     const fresh =

@@ -1,6 +1,6 @@
-import type { ApproachPlan, Outcome, RoutineCode, Step } from '@/api/types';
+import type { ApproachPlan, LengthUnit, Outcome, StripStep } from '@/api/types';
 
-export const STEP_WORDS: Record<Step, string> = { mirrors: 'Mirrors', signal: 'Signal', position: 'Position', speed: 'Speed', look: 'Look' };
+export const STEP_WORDS: Record<StripStep, string> = { mirrors: 'Mirrors', signal: 'Signal', position: 'Position', speed: 'Speed', gear: 'Gear', look: 'Look' };
 
 export const OUTCOME_WORDS: Record<Outcome, string> = {
     unaided: 'unaided',
@@ -8,13 +8,6 @@ export const OUTCOME_WORDS: Record<Outcome, string> = {
     prompted: 'prompted',
     missed: 'missed',
     intervened: 'stepped in',
-};
-
-export const ROUTINE_WORDS: Record<RoutineCode, string> = {
-    'turn-left': 'Turn left off the main road',
-    'turn-right': 'Turn right off the main road',
-    'emerge-left': 'Emerge left',
-    'emerge-right': 'Emerge right',
 };
 
 export const STATUS_WORDS = {
@@ -25,7 +18,27 @@ export const STATUS_WORDS = {
     given: 'as entered',
 } as const;
 
-export const metres = (value: number) => `${Math.round(value)} m`;
+/** Exact. */
+const METRES_IN_A_FOOT = 0.3048;
+
+/** A number of metres in the unit of the axis. */
+export const inUnit = (metres: number, unit: LengthUnit): number => (unit === 'ft' ? metres / METRES_IN_A_FOOT : metres);
+
+/** A place on the axis as it is said. */
+export const spoken = (value: number, unit: LengthUnit): string => (unit === 's' ? `${value.toFixed(1)} s` : `${Math.round(inUnit(value, unit))} ${unit}`);
+
+/** A plan whose car stands, with its seconds in the place of metres: it is drawn on the same strip. */
+export function onItsAxis<T extends Omit<ApproachPlan, 'version' | 'assumptions' | 'warnings'>>(plan: T): T {
+    if (plan.axis === 'distance') return plan;
+    return {
+        ...plan,
+        length_unit: 's',
+        say_at_m: plan.profile.time_s[0] ?? 0,
+        steps: plan.steps.map((step) => ({ ...step, earliest_m: step.best_s, best_m: step.best_s, latest_m: step.best_s, end_m: step.best_s })),
+        profile: { ...plan.profile, distance_m: plan.profile.time_s },
+    };
+}
+
 export const seconds = (value: number) => `${value.toFixed(1)} s`;
 
 /** The approach speed in the unit of the pack. */

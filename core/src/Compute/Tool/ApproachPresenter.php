@@ -31,6 +31,7 @@ final class ApproachPresenter
         }
 
         return [
+            'length_unit' => $approach->pack->lengthUnit()->value,
             'axis' => 'distance',
             'routine' => $approach->routine->value,
             'title' => $card->title,

@@ -19,6 +19,7 @@ final class ApproachSchema
         $column = static fn (string $about, string $type = 'number', bool $nullable = false): array => Out::list(['type' => $nullable ? [$type, 'null'] : $type], $about);
 
         return [
+            'length_unit' => ['enum' => ['m', 'ft'], 'description' => 'in which short distances are spoken there; the fields stay in metres'],
             'axis' => ['enum' => ['distance', 'time'], 'description' => 'time where the car stands all along: every place is then 0 and the steps are told apart by their seconds'],
             'routine' => Out::text('the routine planned'),
             'title' => Out::text('its name'),

@@ -30,6 +30,7 @@ final class StandingPresenter
         }, array_keys($plan->at), array_values($plan->at));
 
         return [
+            'length_unit' => $approach->pack->lengthUnit()->value,
             'axis' => 'time',
             'routine' => $approach->routine->value,
             'title' => $card->title,

@@ -1,5 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { put, remove } from '@/api/client';
 import { useMarksQueue } from '@/app/marks';
 import { useSession } from '@/app/session';
@@ -16,7 +17,7 @@ const THEMES: [Theme, string][] = [
 ];
 
 export function AccountPage() {
-    const { user, school } = useSession();
+    const { user, school, rules } = useSession();
     const client = useQueryClient();
     const notice = useNotice();
     const { waiting } = useMarksQueue();
@@ -56,6 +57,17 @@ export function AccountPage() {
                         </button>
                     ))}
                 </div>
+            </section>
+            <section className="grid gap-3" aria-labelledby="rules">
+                <h2 id="rules" className="text-xl">
+                    Rules and practice
+                </h2>
+                <p>
+                    {rules.pack_name}, traffic keeps {rules.keeps}.
+                </p>
+                <Link className="key justify-self-start" to="/account/rules">
+                    Rules and practice
+                </Link>
             </section>
             <Cars />
             <section className="grid gap-3" aria-labelledby="password">

@@ -46,9 +46,11 @@ export function FirstRun() {
                             ))}
                         </select>
                     </Field>
-                    <Field label="Rules of the road" errors={school.errors.pack} hint="Great Britain is the first rule pack.">
+                    <Field label="Rules of the road" errors={school.errors.pack} hint="It can be changed later, also for one instructor or learner.">
                         <select value={school.values.pack} onChange={(event) => school.set('pack', event.target.value)}>
                             <option value="gb">Great Britain: keep left, mph</option>
+                            <option value="ie">Ireland: keep left, km/h</option>
+                            <option value="na">North America: keep right, mph</option>
                         </select>
                     </Field>
                     <Field label="Your name" errors={school.errors.name}>

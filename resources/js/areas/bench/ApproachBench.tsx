@@ -1,40 +1,47 @@
 import { useMemo } from 'react';
+import type { ApproachInputs, Light, WayOut } from '@/api/types';
+import { reader, write, type BenchState } from '@/approach/address';
 import { ApproachView } from '@/approach/ApproachView';
-import { read, write, type BenchState } from '@/approach/address';
-import type { ApproachInputs, RoutineCode } from '@/api/types';
+import { limitOf, unitWords, useRoutineName, useRules, withLimit } from '@/app/rules';
 import { useAddress } from '@/app/useAddress';
-import { useSession } from '@/app/session';
 import { KeepDrawing } from '@/drawings/KeepDrawing';
 import { StretchList } from '@/places/StretchList';
-import { ROUTINE_WORDS } from '@/strip/words';
+import { QuestionFields } from '@/practice/QuestionFields';
+import { useDoctrines } from '@/practice/useDoctrines';
+import { hasLights, hasLine, hasTurn, hasWayOut, LIGHTS, WAYS_OUT } from '@/routines/kinds';
+import { RoutineSelect } from '@/routines/RoutineSelect';
 import { Field } from '@/ui/Field';
 import { BenchNav } from './BenchPage';
 
 /** Will it fit? The approach with everything that can be asked of it; its state is the address. */
 export function ApproachBench() {
-    const { school } = useSession();
+    const rules = useRules();
+    const name = useRoutineName();
+    const read = useMemo(() => reader(rules), [rules]);
     const [state, setState] = useAddress(read, write);
+    const doctrines = useDoctrines();
+    const moving = doctrines.data?.questions.filter((question) => question.moves) ?? [];
     const change = (part: Partial<BenchState>) => setState((before) => ({ ...before, ...part }));
-    const road = (part: Partial<BenchState['road']>) => setState((before) => ({ ...before, road: strip({ ...before.road, ...part }) }));
+    const setRoad = (next: BenchState['road']) => change({ road: strip(next) });
+    const road = (part: Partial<BenchState['road']>) => setRoad({ ...state.road, ...part });
     const inputs = useMemo<ApproachInputs>(
         () => ({
-            pack: school.pack,
-            ...state.road,
+            pack: rules.pack,
+            ...withLimit(state.road, limitOf(state.road, rules), rules),
             vehicle: state.car,
             learner_level: state.level,
-            practice: { signal: state.signal, gears: state.gears, t_junction: state.line, look: state.look },
+            practice: { ...rules.practice, ...state.practice },
         }),
-        [school.pack, state.road, state.car, state.level, state.signal, state.gears, state.line, state.look],
+        [rules, state.road, state.car, state.level, state.practice],
     );
-    const emerges = state.road.routine.startsWith('emerge');
     const number = (text: string) => (text === '' ? undefined : Number(text));
     return (
         <div className="grid gap-4">
             <BenchNav />
             <header className="flex flex-wrap items-baseline gap-x-6">
                 <h1 className="text-3xl">Approach</h1>
-                <p className="text-quiet">{ROUTINE_WORDS[state.road.routine]}</p>
-                <KeepDrawing title={ROUTINE_WORDS[state.road.routine]} />
+                <p className="text-quiet">{name(state.road.routine)}</p>
+                <KeepDrawing title={name(state.road.routine)} />
             </header>
             <ApproachView inputs={inputs} conditions={state.conditions} onConditions={(conditions) => change({ conditions })} />
             <section
@@ -42,26 +49,47 @@ export function ApproachBench() {
                 className="border-hair screen-only grid gap-4 border-t-2 pt-4 sm:grid-cols-2 lg:grid-cols-4"
             >
                 <Field label="Routine">
-                    <select value={state.road.routine} onChange={(event) => road({ routine: event.target.value as RoutineCode, control: undefined })}>
-                        {Object.entries(ROUTINE_WORDS).map(([code, words]) => (
-                            <option key={code} value={code}>
-                                {words}
-                            </option>
-                        ))}
+                    <RoutineSelect
+                        value={state.road.routine}
+                        onChange={(routine) => road({ routine, control: undefined, exit: undefined, light: undefined })}
+                    />
+                </Field>
+                <Field label={`Limit, ${unitWords(rules.speed_unit)}`}>
+                    <select value={limitOf(state.road, rules)} onChange={(event) => setRoad(withLimit(state.road, Number(event.target.value), rules))}>
+                        {[...new Set([...rules.limits, limitOf(state.road, rules)])]
+                            .sort((one, other) => one - other)
+                            .map((limit) => (
+                                <option key={limit}>{limit}</option>
+                            ))}
                     </select>
                 </Field>
-                <Field label="Limit, mph">
-                    <select value={state.road.limit_mph ?? 30} onChange={(event) => road({ limit_mph: Number(event.target.value) })}>
-                        {[20, 30, 40, 50, 60, 70].map((limit) => (
-                            <option key={limit}>{limit}</option>
-                        ))}
-                    </select>
-                </Field>
-                {emerges && (
+                {hasLine(state.road.routine) && (
                     <Field label="Line">
                         <select value={state.road.control ?? 'give-way'} onChange={(event) => road({ control: event.target.value as 'give-way' | 'stop' })}>
                             <option value="give-way">Give way</option>
                             <option value="stop">Stop</option>
+                        </select>
+                    </Field>
+                )}
+                {hasWayOut(state.road.routine) && (
+                    <Field label="Way out">
+                        <select value={state.road.exit ?? 'ahead'} onChange={(event) => road({ exit: event.target.value as WayOut })}>
+                            {Object.entries(WAYS_OUT).map(([way, words]) => (
+                                <option key={way} value={way}>
+                                    {words}
+                                </option>
+                            ))}
+                        </select>
+                    </Field>
+                )}
+                {hasLights(state.road.routine) && (
+                    <Field label="Lights">
+                        <select value={state.road.light ?? 'green'} onChange={(event) => road({ light: event.target.value as Light })}>
+                            {Object.entries(LIGHTS).map(([light, words]) => (
+                                <option key={light} value={light}>
+                                    {words}
+                                </option>
+                            ))}
                         </select>
                     </Field>
                 )}
@@ -90,34 +118,7 @@ export function ApproachBench() {
                         <option value="independent">Independent</option>
                     </select>
                 </Field>
-                <Field label="Signal rule">
-                    <select value={state.signal} onChange={(event) => change({ signal: event.target.value })}>
-                        <option value="limit-number">The limit’s number in metres</option>
-                        <option value="car-lengths">Nine car lengths</option>
-                        <option value="braking-lead">Two seconds before the brake</option>
-                    </select>
-                </Field>
-                <Field label="Gears">
-                    <select value={state.gears} onChange={(event) => change({ gears: event.target.value })}>
-                        <option value="block">One block change</option>
-                        <option value="sequential">Down through the gears</option>
-                    </select>
-                </Field>
-                {emerges && (
-                    <Field label="At the line">
-                        <select value={state.line} onChange={(event) => change({ line: event.target.value })}>
-                            <option value="by-level">By the learner’s level</option>
-                            <option value="stop-first">Stop first</option>
-                            <option value="ready-to-roll">Ready to roll</option>
-                        </select>
-                    </Field>
-                )}
-                <Field label="Looking">
-                    <select value={state.look} onChange={(event) => change({ look: event.target.value })}>
-                        <option value="alternate">Both ways until clear</option>
-                        <option value="right-left-right">Right, left, right</option>
-                    </select>
-                </Field>
+                <QuestionFields questions={moving} value={state.practice} onChange={(practice) => change({ practice })} otherwise={() => 'As in force'} />
                 <Field label="Road width, m">
                     <input
                         type="number"
@@ -129,14 +130,14 @@ export function ApproachBench() {
                         onChange={(event) => road({ road_width_m: number(event.target.value) })}
                     />
                 </Field>
-                {!emerges && (
+                {hasTurn(state.road.routine) && (
                     <Field label="Radius of the turn, m">
                         <input
                             type="number"
                             min={3}
                             max={60}
                             step={0.5}
-                            placeholder={state.road.routine === 'turn-left' ? '8' : '11'}
+                            placeholder={state.road.routine.endsWith(rules.keeps) ? '8' : '11'}
                             value={state.road.turn_radius_m ?? ''}
                             onChange={(event) => road({ turn_radius_m: number(event.target.value) })}
                         />
@@ -181,6 +182,42 @@ export function ApproachBench() {
                     />
                     One-way street
                 </label>
+                <Field label="Next hazard, close behind">
+                    <select
+                        value={state.road.then?.routine ?? ''}
+                        onChange={(event) =>
+                            road({
+                                then: event.target.value
+                                    ? { ...state.road.then, routine: event.target.value, distance_m: state.road.then?.distance_m ?? 60 }
+                                    : undefined,
+                            })
+                        }
+                    >
+                        <option value="">None</option>
+                        {rules.routines
+                            .filter((routine) => routine.has_approach && !routine.stands)
+                            .map((routine) => (
+                                <option key={routine.code} value={routine.code}>
+                                    {routine.title}
+                                </option>
+                            ))}
+                    </select>
+                </Field>
+                {state.road.then && (
+                    <Field label="From line to line, m">
+                        <input
+                            type="number"
+                            min={1}
+                            max={1000}
+                            value={state.road.then.distance_m}
+                            onChange={(event) =>
+                                state.road.then &&
+                                event.target.valueAsNumber >= 1 &&
+                                road({ then: { ...state.road.then, distance_m: event.target.valueAsNumber } })
+                            }
+                        />
+                    </Field>
+                )}
                 <div className="grid gap-4 sm:col-span-2 lg:col-span-4 lg:grid-cols-2">
                     <StretchList
                         title="Openings before ours"

@@ -1,5 +1,5 @@
 import type { Assumption } from '@/api/types';
-import { useSession } from '@/app/session';
+import { useRules } from '@/app/rules';
 import { flat, useAddress } from '@/app/useAddress';
 import { useSwept } from '@/compute/useCompute';
 import { Field } from '@/ui/Field';
@@ -40,13 +40,13 @@ const address = flat({ exercise: 'pull-up-right-reverse', vehicle: 'small-petrol
 
 /** Going back: how the kerb comes nearer, where a bay begins, the order of looks. */
 export function ReversingBench() {
-    const { school } = useSession();
+    const rules = useRules();
     const [state, setState] = useAddress(address.read, address.write);
     const set = (part: Partial<typeof state>) => setState((before) => ({ ...before, ...part }));
     const vehicle = useVehicle(state.vehicle);
     const kerb = state.exercise === 'pull-up-right-reverse';
     const inputs = {
-        pack: school.pack,
+        pack: rules.pack,
         exercise: state.exercise,
         vehicle,
         ...(kerb ? { kerb_gap_m: state.gap } : {}),

@@ -1,5 +1,5 @@
 import type { Assumption } from '@/api/types';
-import { useSession } from '@/app/session';
+import { useRules } from '@/app/rules';
 import { flat, useAddress } from '@/app/useAddress';
 import { useCompute } from '@/compute/useCompute';
 import { Slider } from '@/ui/Slider';
@@ -31,12 +31,12 @@ interface Answer {
 const address = flat({ vehicle: 'small-petrol-hatch', kerb: 6, gap: 0.5, lane: 3.65 });
 /** How much wheel for a corner along the kerb, when to begin, when to straighten. */
 export function SteeringBench() {
-    const { school } = useSession();
+    const rules = useRules();
     const [state, setState] = useAddress(address.read, address.write);
     const set = (part: Partial<typeof state>) => setState((before) => ({ ...before, ...part }));
     const vehicle = useVehicle(state.vehicle);
     const { data, error } = useCompute<Answer>('steering', {
-        pack: school.pack,
+        pack: rules.pack,
         vehicle,
         kerb_radius_m: state.kerb,
         kerb_gap_m: state.gap,

@@ -9,6 +9,7 @@ import { Sheet } from '@/ui/Sheet';
 import { Empty, Failed, Waiting } from '@/ui/State';
 import { Facts } from './Facts';
 import { LearnerForm } from './LearnerForm';
+import { LearnsBy } from './LearnsBy';
 import { TallyField } from './TallyField';
 
 /** Where do they stand: what was marked, how often, with how much support. No score. */
@@ -45,6 +46,7 @@ export function LearnerPage() {
                     <button type="button" className="key" onClick={() => setEditing(true)}>
                         Change
                     </button>
+                    <LearnsBy learner={data} onKept={refresh} />
                     <button type="button" className="key" onClick={() => window.print()}>
                         Print
                     </button>

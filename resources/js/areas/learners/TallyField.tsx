@@ -1,14 +1,19 @@
 import { useState } from 'react';
 import { OUTCOMES, STEPS, type RoutineCode, type Step, type Tally } from '@/api/types';
+import { useRoutineName, useRules } from '@/app/rules';
 import { StepIcon } from '@/strip/glyphs';
 import { Ink } from '@/strip/Ink';
-import { OUTCOME_WORDS, ROUTINE_WORDS, STEP_WORDS } from '@/strip/words';
+import { OUTCOME_WORDS, STEP_WORDS } from '@/strip/words';
 import { TallyTrend } from './TallyTrend';
 
 /** Routines by steps: how many of the marks were unaided, and what the rest were. One press opens the lessons behind it. */
 export function TallyField({ tallies }: { tallies: Tally[] }) {
     const [open, setOpen] = useState<{ routine: RoutineCode; step: Step } | null>(null);
+    const name = useRoutineName();
+    const { routines: catalogue } = useRules();
     const routines = [...new Set(tallies.map((tally) => tally.routine))];
+    const never = catalogue.filter((routine) => !routines.includes(routine.code));
+    const has = (routine: RoutineCode, step: Step) => catalogue.find((candidate) => candidate.code === routine)?.steps.includes(step) ?? true;
     const find = (routine: RoutineCode, step: Step) => tallies.find((tally) => tally.routine === routine && tally.step === step)!;
     return (
         <section aria-labelledby="record" className="grid gap-3">
@@ -42,15 +47,17 @@ export function TallyField({ tallies }: { tallies: Tally[] }) {
                         {routines.map((routine) => (
                             <tr key={routine}>
                                 <th scope="row" className="pr-2 font-semibold">
-                                    {ROUTINE_WORDS[routine]}
+                                    {name(routine)}
                                 </th>
                                 {STEPS.map((step) => (
                                     <td key={step} className="p-0">
-                                        <Cell
-                                            tally={find(routine, step)}
-                                            open={open?.routine === routine && open.step === step}
-                                            onOpen={() => setOpen({ routine, step })}
-                                        />
+                                        {has(routine, step) && (
+                                            <Cell
+                                                tally={find(routine, step)}
+                                                open={open?.routine === routine && open.step === step}
+                                                onOpen={() => setOpen({ routine, step })}
+                                            />
+                                        )}
                                     </td>
                                 ))}
                             </tr>
@@ -58,12 +65,21 @@ export function TallyField({ tallies }: { tallies: Tally[] }) {
                     </tbody>
                 </table>
             </div>
+            {never.length > 0 && (
+                <details className="text-quiet">
+                    <summary className="link min-h-12 cursor-pointer content-center font-semibold">
+                        {never.length} of {catalogue.length} routines never marked
+                    </summary>
+                    <p>{never.map((routine) => routine.title).join(' · ')}</p>
+                </details>
+            )}
             {open && <TallyTrend tally={find(open.routine, open.step)} onClose={() => setOpen(null)} />}
         </section>
     );
 }
 
 function Cell({ tally, open, onOpen }: { tally: Tally; open: boolean; onOpen: () => void }) {
+    const name = useRoutineName();
     if (tally.marked === 0) {
         return (
             <div className="border-hair text-quiet grid min-h-20 content-center rounded-lg border-2 border-dashed px-3 text-sm">
@@ -79,7 +95,7 @@ function Cell({ tally, open, onOpen }: { tally: Tally; open: boolean; onOpen: ()
             onClick={onOpen}
         >
             <span className="sr-only">
-                {ROUTINE_WORDS[tally.routine]}, {STEP_WORDS[tally.step]}:
+                {name(tally.routine)}, {STEP_WORDS[tally.step]}:
             </span>
             <span>
                 <span className="font-display text-2xl font-bold">{tally.counts.unaided}</span> <span className="text-quiet">of {tally.marked} unaided</span>

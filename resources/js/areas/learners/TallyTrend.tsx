@@ -1,18 +1,20 @@
 import { Link } from 'react-router';
 import { OUTCOMES, type Tally } from '@/api/types';
+import { useRoutineName } from '@/app/rules';
 import { useClock } from '@/app/session';
-import { OUTCOME_WORDS, ROUTINE_WORDS, STEP_WORDS } from '@/strip/words';
+import { OUTCOME_WORDS, STEP_WORDS } from '@/strip/words';
 
 /** One step of one routine over time: each lesson as unaided of marked, oldest first; a column is as tall as it had rounds. */
 export function TallyTrend({ tally, onClose }: { tally: Tally; onClose: () => void }) {
     const clock = useClock();
+    const name = useRoutineName();
     const most = Math.max(...tally.lessons.map((lesson) => lesson.of));
     return (
-        <section aria-label={`${STEP_WORDS[tally.step]}, ${ROUTINE_WORDS[tally.routine]}`} className="border-now grid gap-3 border-l-4 pl-4">
+        <section aria-label={`${STEP_WORDS[tally.step]}, ${name(tally.routine)}`} className="border-now grid gap-3 border-l-4 pl-4">
             <div className="flex items-start justify-between gap-4">
                 <div>
                     <h3 className="text-lg">
-                        {STEP_WORDS[tally.step]}, {ROUTINE_WORDS[tally.routine].toLowerCase()}
+                        {STEP_WORDS[tally.step]}, {name(tally.routine).toLowerCase()}
                     </h3>
                     <p className="text-quiet">
                         {OUTCOMES.filter((outcome) => tally.counts[outcome] > 0)

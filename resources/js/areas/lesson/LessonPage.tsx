@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { NavLink, Navigate, useParams } from 'react-router';
 import { get } from '@/api/client';
 import type { Lesson } from '@/api/types';
+import { RulesOf } from '@/app/rules';
 import { useClock } from '@/app/session';
 import { Failed, Waiting } from '@/ui/State';
 import { DebriefFace } from './debrief/DebriefFace';
@@ -43,7 +44,9 @@ export function LessonPage() {
                     ))}
                 </nav>
             </header>
-            <Face lesson={lesson.data} />
+            <RulesOf rules={lesson.data.rules}>
+                <Face lesson={lesson.data} />
+            </RulesOf>
         </div>
     );
 }

@@ -3,10 +3,10 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { get, post, remove } from '@/api/client';
 import type { Place } from '@/api/types';
+import { limitOf, unitWords, useRoutineName, useRules } from '@/app/rules';
 import { benchAddress } from '@/approach/address';
 import { DrawingLinks } from '@/drawings/DrawingLinks';
 import { PlaceForm } from '@/places/PlaceForm';
-import { ROUTINE_WORDS } from '@/strip/words';
 import { useNotice } from '@/ui/Notice';
 import { Sheet } from '@/ui/Sheet';
 import { Empty, Failed, Waiting } from '@/ui/State';
@@ -14,6 +14,8 @@ import { Empty, Failed, Waiting } from '@/ui/State';
 /** Where can I teach this? */
 export function PlacesPage() {
     const client = useQueryClient();
+    const rules = useRules();
+    const name = useRoutineName();
     const notice = useNotice();
     const [editing, setEditing] = useState<Place | 'new' | null>(null);
     const places = useQuery({ queryKey: ['places'], queryFn: () => get<Place[]>('places') });
@@ -44,11 +46,12 @@ export function PlacesPage() {
                         <div className="min-w-60 flex-1">
                             <h2 className="text-lg">{place.name}</h2>
                             <p className="text-quiet text-sm">
-                                {ROUTINE_WORDS[place.routine]} · {place.approach.limit_mph ?? 30} mph{place.note && ` · ${place.note}`}
+                                {name(place.routine)} · {limitOf(place.approach, rules)} {unitWords(rules.speed_unit)}
+                                {place.note && ` · ${place.note}`}
                             </p>
                             <DrawingLinks drawings={place.drawings ?? []} onChanged={refresh} />
                         </div>
-                        <Link className="key" to={benchAddress({ ...place.approach, routine: place.routine })}>
+                        <Link className="key" to={benchAddress({ ...place.approach, routine: place.routine }, rules)}>
                             Plan
                         </Link>
                         <button type="button" className="key" onClick={() => setEditing(place)}>

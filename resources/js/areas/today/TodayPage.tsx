@@ -3,9 +3,9 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { get } from '@/api/client';
 import type { LessonLine, Today } from '@/api/types';
+import { useRoutineName } from '@/app/rules';
 import { useClock, useSession } from '@/app/session';
 import { StepIcon } from '@/strip/glyphs';
-import { ROUTINE_WORDS } from '@/strip/words';
 import { Empty, Failed, Waiting } from '@/ui/State';
 import { DayLine } from './DayLine';
 import { NewLesson } from './NewLesson';
@@ -39,6 +39,7 @@ export function TodayPage() {
 }
 
 function Next({ lesson, isToday }: { lesson: NonNullable<Today['next']>; isToday: boolean }) {
+    const name = useRoutineName();
     const clock = useClock();
     return (
         <section aria-labelledby="next" className="grid gap-6 lg:grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)]">
@@ -73,7 +74,7 @@ function Next({ lesson, isToday }: { lesson: NonNullable<Today['next']>; isToday
                                 <StepIcon step="position" side={item.routine.endsWith('left') ? 'left' : 'right'} />
                                 <span className="min-w-0 flex-1">
                                     <span className="block font-semibold">{item.place.name}</span>
-                                    <span className="text-quiet text-sm">{ROUTINE_WORDS[item.routine]}</span>
+                                    <span className="text-quiet text-sm">{name(item.routine)}</span>
                                 </span>
                                 <span className="text-quiet whitespace-nowrap">{item.minutes} min</span>
                             </li>

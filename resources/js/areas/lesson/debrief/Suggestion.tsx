@@ -1,9 +1,11 @@
 import type { Lesson } from '@/api/types';
+import { useRoutineName } from '@/app/rules';
 import { StepIcon } from '@/strip/glyphs';
-import { ROUTINE_WORDS, STEP_WORDS } from '@/strip/words';
+import { STEP_WORDS } from '@/strip/words';
 
 /** What the marks of this lesson suggest to talk about; counts are said, the instructor decides. */
 export function Suggestion({ lesson }: { lesson: Lesson }) {
+    const name = useRoutineName();
     const { well, well_rounds, held_back_rightly, fault } = lesson.debrief;
     return (
         <section aria-labelledby="suggestion" className="grid gap-4">
@@ -29,12 +31,14 @@ export function Suggestion({ lesson }: { lesson: Lesson }) {
                         <p>
                             <span className="text-quiet">Needed most support: </span>
                             <span className="text-lg font-semibold">{STEP_WORDS[fault.step]}</span> in {fault.rounds} of {fault.of}{' '}
-                            {fault.of === 1 ? 'round' : 'rounds'}, most on: {ROUTINE_WORDS[fault.routine].toLowerCase()}
+                            {fault.of === 1 ? 'round' : 'rounds'}, most on: {name(fault.routine).toLowerCase()}
                         </p>
                         <p className="border-now border-l-4 pl-4">
-                            <span className="font-semibold">Likely cause, in {STEP_WORDS[fault.cause_step].toLowerCase()}: </span>
+                            <span className="font-semibold">
+                                Likely cause, {fault.cause_step ? `in ${STEP_WORDS[fault.cause_step].toLowerCase()}` : 'before it began'}:{' '}
+                            </span>
                             {fault.likely_cause}{' '}
-                            {fault.cause_step !== fault.step && (
+                            {fault.cause_step && (
                                 <span className="text-quiet">
                                     {fault.cause_seen > 0
                                         ? `${STEP_WORDS[fault.cause_step]} was not clean in ${fault.cause_seen} of those ${fault.rounds} either.`

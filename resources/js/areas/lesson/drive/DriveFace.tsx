@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { OUTCOMES, STEPS, type Lesson, type Round, type Step } from '@/api/types';
-import { ROUTINE_WORDS } from '@/strip/words';
+import { useRoutineName, useRules } from '@/app/rules';
 import { Empty } from '@/ui/State';
 import { MarkGrid } from './MarkGrid';
 import { Moving } from './Moving';
@@ -15,7 +15,11 @@ export function DriveFace({ lesson }: { lesson: Lesson }) {
     const [moving, setMoving] = useState(false);
     const [step, setStep] = useState<Step>('mirrors');
     const item = lesson.items.find((candidate) => candidate.id === itemId) ?? lesson.items[0];
-    const drive = useDrive(lesson, item);
+    const { routines } = useRules();
+    const name = useRoutineName();
+    // The steps this routine has; a hump has no signal.
+    const steps = routines.find((routine) => routine.code === item?.routine)?.steps ?? STEPS;
+    const drive = useDrive(lesson, item, steps);
     const { stands } = drive;
     const open = (round: Round) => {
         const there = lesson.items.find((candidate) => candidate.place.id === round.place_id);
@@ -28,10 +32,10 @@ export function DriveFace({ lesson }: { lesson: Lesson }) {
             if (event.target instanceof HTMLElement && event.target.closest('input, textarea, select, [role=dialog]')) return;
             if (event.ctrlKey || event.metaKey || event.altKey || moving || !item) return;
             const outcome = OUTCOMES[Number(event.key) - 1];
-            const at = STEPS.indexOf(step);
+            const at = steps.indexOf(step);
             const keys: Record<string, () => void> = {
-                ArrowUp: () => setStep(STEPS[Math.max(0, at - 1)]!),
-                ArrowDown: () => setStep(STEPS[Math.min(STEPS.length - 1, at + 1)]!),
+                ArrowUp: () => setStep(steps[Math.max(0, at - 1)]!),
+                ArrowDown: () => setStep(steps[Math.min(steps.length - 1, at + 1)]!),
                 a: drive.restUnaided,
                 o: () => drive.outOfOrder(step),
                 h: drive.heldBack,
@@ -42,10 +46,10 @@ export function DriveFace({ lesson }: { lesson: Lesson }) {
                 u: () => drive.undo?.(),
                 m: () => setMoving(true),
             };
-            if (outcome) {
+            if (outcome && steps.includes(step)) {
                 event.preventDefault();
                 drive.mark(step, outcome);
-                setStep(STEPS[Math.min(STEPS.length - 1, at + 1)]!);
+                setStep(steps[Math.min(steps.length - 1, at + 1)]!);
             } else if (keys[event.key]) {
                 event.preventDefault();
                 keys[event.key]!();
@@ -66,7 +70,7 @@ export function DriveFace({ lesson }: { lesson: Lesson }) {
         );
     }
     if (moving) return <Moving count={stands.moments.length} onMark={drive.moment} onParked={() => setMoving(false)} />;
-    const unmarked = STEPS.filter((candidate) => !stands.steps[candidate]).length;
+    const unmarked = steps.filter((candidate) => !stands.steps[candidate]).length;
     const number = drive.round ? drive.rounds.indexOf(drive.round) + 1 : drive.rounds.length + 1;
     return (
         <div className="grid gap-3 xl:grid-cols-[minmax(0,1fr)_15rem]">
@@ -83,7 +87,7 @@ export function DriveFace({ lesson }: { lesson: Lesson }) {
                     >
                         {lesson.items.map((candidate) => (
                             <option key={candidate.id} value={candidate.id}>
-                                {candidate.place.name} · {ROUTINE_WORDS[candidate.routine]}
+                                {candidate.place.name} · {name(candidate.routine)}
                             </option>
                         ))}
                     </select>
@@ -96,6 +100,7 @@ export function DriveFace({ lesson }: { lesson: Lesson }) {
                 </div>
                 <SmallStrip lesson={lesson} item={item} step={step} onStep={setStep} />
                 <MarkGrid
+                    steps={steps}
                     stands={stands}
                     side={item.routine.endsWith('left') ? 'left' : 'right'}
                     current={step}
@@ -106,7 +111,7 @@ export function DriveFace({ lesson }: { lesson: Lesson }) {
                 />
                 <div className="grid grid-cols-2 gap-2 sm:grid-cols-[1fr_1fr_1.4fr_0.8fr_1.4fr]">
                     <button type="button" className="key min-h-[88px] text-lg" disabled={unmarked === 0} onClick={drive.restUnaided}>
-                        {unmarked === STEPS.length ? 'All unaided' : 'Rest unaided'}
+                        {unmarked === steps.length ? 'All unaided' : 'Rest unaided'}
                     </button>
                     <button type="button" className="key min-h-[88px] text-lg" aria-pressed={stands.heldBack !== null} onClick={drive.heldBack}>
                         Held back rightly

@@ -1,4 +1,4 @@
-import { OUTCOMES, STEPS, type Outcome, type Side, type Step } from '@/api/types';
+import { OUTCOMES, type Outcome, type Side, type Step } from '@/api/types';
 import type { Standing } from '@/queue/standing';
 import { StepIcon } from '@/strip/glyphs';
 import { Ink } from '@/strip/Ink';
@@ -6,6 +6,8 @@ import { OUTCOME_WORDS, STEP_WORDS } from '@/strip/words';
 import { NoteKey } from './NoteKey';
 
 interface Props {
+    /** Those the routine has. */
+    steps: readonly Step[];
     stands: Standing;
     side: Side;
     current: Step;
@@ -15,11 +17,11 @@ interface Props {
     onNote: (step: Step, note: string) => void;
 }
 
-/** Five steps by five outcomes, one press each. A step that slipped in the order is said beside it. */
-export function MarkGrid({ stands, side, current, onCurrent, onMark, onOutOfOrder, onNote }: Props) {
+/** The routine's steps by five outcomes, one press each. A step that slipped in the order is said beside it. */
+export function MarkGrid({ steps, stands, side, current, onCurrent, onMark, onOutOfOrder, onNote }: Props) {
     return (
         <div className="grid gap-1.5">
-            {STEPS.map((step) => {
+            {steps.map((step) => {
                 const mark = stands.steps[step];
                 return (
                     <div

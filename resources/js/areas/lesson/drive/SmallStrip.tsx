@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { post } from '@/api/client';
 import type { ApproachPlan, Lesson, PlannedItem, Step } from '@/api/types';
-import { metres, STEP_WORDS } from '@/strip/words';
+import { onItsAxis, spoken, STEP_WORDS } from '@/strip/words';
 import { StepLine } from '@/strip/StepLine';
 
 /** The place's strip, as small as it stays readable: where each step belongs, beside the keys that mark it. */
@@ -9,12 +9,13 @@ export function SmallStrip({ lesson, item, step, onStep }: { lesson: Lesson; ite
     const inputs = { ...lesson.plan_defaults, ...item.place.approach, routine: item.routine };
     const plan = useQuery({ queryKey: ['plan', inputs], queryFn: () => post<ApproachPlan>('compute/approach', inputs), staleTime: Infinity });
     if (!plan.data) return null;
-    const now = plan.data.steps.find((candidate) => candidate.step === step)!;
+    const drawn = onItsAxis(plan.data);
+    const now = drawn.steps.find((candidate) => candidate.step === step) ?? drawn.steps[0]!;
     return (
         <figure>
-            <StepLine plan={plan.data} current={step} onStep={onStep} />
+            <StepLine plan={drawn} current={step} onStep={(next) => next !== 'gear' && onStep(next)} />
             <figcaption className="sr-only">
-                {STEP_WORDS[step]} belongs at {metres(now.best_m)}
+                {STEP_WORDS[now.step]} belongs at {spoken(now.best_m, drawn.length_unit)}
             </figcaption>
         </figure>
     );

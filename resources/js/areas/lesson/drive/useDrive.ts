@@ -1,6 +1,5 @@
 import { useMemo, useState } from 'react';
 import type { Lesson, Outcome, PlannedItem, Round, Step, Taught } from '@/api/types';
-import { STEPS } from '@/api/types';
 import { marksQueue, useMarksQueue } from '@/app/marks';
 import type { NewEvent } from '@/queue/queue';
 import { standing, withMade, type Standing } from '@/queue/standing';
@@ -8,7 +7,7 @@ import { lastPress, markIn, undoing, withdrawal, type NewMark, type Press, type 
 import { uuid7 } from '@/queue/uuid';
 
 /** Marking a lesson: the round that is open, what stands in it, and every press as events for the queue. */
-export function useDrive(lesson: Lesson, item: PlannedItem | undefined) {
+export function useDrive(lesson: Lesson, item: PlannedItem | undefined, steps: readonly Step[]) {
     const { made } = useMarksQueue();
     const rounds = useMemo(() => withMade(lesson.id, lesson.rounds, made), [lesson.id, lesson.rounds, made]);
     const [openId, setOpenId] = useState<string | null>(null);
@@ -75,7 +74,7 @@ export function useDrive(lesson: Lesson, item: PlannedItem | undefined) {
             }));
         },
         restUnaided: () => {
-            const unmarked = STEPS.filter((which) => !stands.steps[which]);
+            const unmarked = steps.filter((which) => !stands.steps[which]);
             press(unmarked.map(step), (_, slot) => ({ kind: 'step', step: slot.kind === 'step' ? slot.step : null, outcome: 'unaided' }));
         },
         outOfOrder: (which: Step) =>

@@ -3,7 +3,6 @@ import { useState } from 'react';
 import { get, post } from '@/api/client';
 import type { Lesson, Place, PlannedItem } from '@/api/types';
 import { PlaceForm } from '@/places/PlaceForm';
-import { ROUTINE_WORDS } from '@/strip/words';
 import { Sheet } from '@/ui/Sheet';
 import { useLesson } from '../useLesson';
 
@@ -13,9 +12,12 @@ interface Props {
     onOpenChange: (open: boolean) => void;
     onAdded: (id: string) => void;
 }
+import { limitOf, unitWords, useRoutineName, useRules } from '@/app/rules';
 
 /** Chooses a place of the school for the lesson, or describes a new one on the spot. */
 export function AddPlace({ lesson, open, onOpenChange, onAdded }: Props) {
+    const rules = useRules();
+    const name = useRoutineName();
     const client = useQueryClient();
     const { refresh } = useLesson(lesson.id);
     const [describing, setDescribing] = useState(false);
@@ -28,7 +30,7 @@ export function AddPlace({ lesson, open, onOpenChange, onAdded }: Props) {
         onOpenChange(false);
         setDescribing(false);
     };
-    const found = places.data?.filter((place) => `${place.name} ${ROUTINE_WORDS[place.routine]}`.toLowerCase().includes(words.toLowerCase())) ?? [];
+    const found = places.data?.filter((place) => `${place.name} ${name(place.routine)}`.toLowerCase().includes(words.toLowerCase())) ?? [];
     const nothing = places.data?.length === 0;
     return (
         <Sheet title="Add a place" open={open} onOpenChange={onOpenChange}>
@@ -59,7 +61,7 @@ export function AddPlace({ lesson, open, onOpenChange, onAdded }: Props) {
                                 <button type="button" className="hover:bg-wash min-h-14 w-full px-2 py-2 text-left" onClick={() => void add(place)}>
                                     <span className="block font-semibold">{place.name}</span>
                                     <span className="text-quiet text-sm">
-                                        {ROUTINE_WORDS[place.routine]} · {place.approach.limit_mph ?? 30} mph
+                                        {name(place.routine)} · {limitOf(place.approach, rules)} {unitWords(rules.speed_unit)}
                                     </span>
                                 </button>
                             </li>

@@ -1,0 +1,51 @@
+import { createContext, useContext, type ReactNode } from 'react';
+import type { ApproachInputs, RoadInputs, RoutineCode, Rules } from '@/api/types';
+import { useSession } from './session';
+
+/** Exact. */
+const KMH_IN_A_MPH = 1.609344;
+
+const RulesContext = createContext<Rules | null>(null);
+
+/** Other rules than the signed-in user's for what is inside: a lesson may follow its learner's. */
+export function RulesOf({ rules, children }: { rules: Rules; children: ReactNode }) {
+    return <RulesContext value={rules}>{children}</RulesContext>;
+}
+
+export function useRules(): Rules {
+    const session = useSession();
+    return useContext(RulesContext) ?? session.rules;
+}
+
+/** A routine's name in the words of the place; its code where it is taught under other rules only. */
+export function useRoutineName(): (code: RoutineCode) => string {
+    const { routines } = useRules();
+    return (code) => routines.find((routine) => routine.code === code)?.title ?? code.replaceAll('-', ' ');
+}
+
+type Unit = Rules['speed_unit'];
+
+export const unitWords = (unit: Unit): string => (unit === 'mph' ? 'mph' : 'km/h');
+
+/** A road's limit as a number in a unit, whichever it was written in; the town's limit where none is. */
+export function limitOf(road: RoadInputs, rules: Rules): number {
+    if (rules.speed_unit === 'mph') return road.limit_mph ?? (road.limit_kmh === undefined ? rules.town_limit : Math.round(road.limit_kmh / KMH_IN_A_MPH));
+    return road.limit_kmh ?? (road.limit_mph === undefined ? rules.town_limit : Math.round(road.limit_mph * KMH_IN_A_MPH));
+}
+
+/** The same road with its limit written in the place's unit. */
+export function withLimit<T extends RoadInputs>(road: T, limit: number, rules: Rules): T {
+    const { limit_mph: _, limit_kmh: __, ...rest } = road;
+    return { ...rest, [rules.speed_unit === 'mph' ? 'limit_mph' : 'limit_kmh']: limit } as unknown as T;
+}
+
+/** Speeds a slider offers, in the place's unit. */
+export const speedRange = (unit: Unit) => (unit === 'mph' ? { from: 5, to: 70, step: 1 } : { from: 10, to: 120, step: 2 });
+
+export const speedField = (unit: Unit): 'speed_mph' | 'speed_kmh' => (unit === 'mph' ? 'speed_mph' : 'speed_kmh');
+
+/** Inputs every plan shares that is not of a lesson: the pack and the practice in force. */
+export function usePlanRules(): Pick<ApproachInputs, 'pack' | 'practice'> {
+    const rules = useRules();
+    return { pack: rules.pack, practice: rules.practice };
+}

@@ -1,0 +1,25 @@
+import { useState } from 'react';
+import type { StripStep, ThenPlan } from '@/api/types';
+import { Strip } from '@/strip/Strip';
+import { onItsAxis } from '@/strip/words';
+
+const HEADS: Record<ThenPlan['verdict'], string> = {
+    'one-after-the-other': 'One after the other',
+    'plan-second-first': 'Plan the second before the first',
+    'both-in-one': 'Both in one',
+};
+
+/** The hazard close behind: how both are taken, what is said, and its own strip. */
+export function NextHazard({ then }: { then: ThenPlan }) {
+    const [step, setStep] = useState<StripStep>('signal');
+    return (
+        <section aria-label="The next hazard" className="border-hair grid gap-2 border-t-2 pt-3">
+            <h3 className="text-xl">{HEADS[then.verdict]}</h3>
+            <p>{then.message}</p>
+            <p>
+                <span className="font-semibold">{then.say_together ? 'Say both together: ' : 'Say: '}</span>“{then.direction}”
+            </p>
+            {then.plan && <Strip plan={onItsAxis(then.plan)} current={step} onStep={setStep} compact />}
+        </section>
+    );
+}

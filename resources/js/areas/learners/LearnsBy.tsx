@@ -1,0 +1,40 @@
+import { useState } from 'react';
+import { put } from '@/api/client';
+import type { LearnerFacts } from '@/api/types';
+import { useRules } from '@/app/rules';
+import { DoctrineForm } from '@/practice/DoctrineForm';
+import { useDoctrines } from '@/practice/useDoctrines';
+import { useNotice } from '@/ui/Notice';
+import { Sheet } from '@/ui/Sheet';
+
+/** Rules and practice of one learner, where they are not the instructor's. */
+export function LearnsBy({ learner, onKept }: { learner: LearnerFacts; onKept: () => Promise<unknown> }) {
+    const [open, setOpen] = useState(false);
+    const rules = useRules();
+    const notice = useNotice();
+    const doctrines = useDoctrines();
+    const own = Object.keys(learner.practice).length + (learner.pack ? 1 : 0);
+    return (
+        <>
+            <button type="button" className="key" onClick={() => setOpen(true)}>
+                Learns by{own > 0 && ` · ${own} of their own`}
+            </button>
+            <Sheet title={`${learner.name} learns by`} about="What is left as it is follows the instructor and the school." open={open} onOpenChange={setOpen}>
+                {open && doctrines.data && (
+                    <DoctrineForm
+                        value={{ pack: learner.pack, practice: learner.practice }}
+                        above={{ pack: rules.pack, practice: rules.practice }}
+                        packs={doctrines.data.packs}
+                        questions={doctrines.data.questions}
+                        onKeep={async (doctrine) => {
+                            await put(`learners/${learner.id}/doctrine`, doctrine);
+                            await onKept();
+                            setOpen(false);
+                            notice({ text: `Plans of ${learner.name} follow it from now on.` });
+                        }}
+                    />
+                )}
+            </Sheet>
+        </>
+    );
+}

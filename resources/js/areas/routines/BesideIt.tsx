@@ -1,0 +1,129 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { post } from '@/api/client';
+import type { ApproachInputs, ApproachPlan, RoutineCard, StripStep } from '@/api/types';
+import type { Conditions } from '@/approach/Controls';
+import { speedField, speedRange, unitWords, useRules } from '@/app/rules';
+import { useDoctrines } from '@/practice/useDoctrines';
+import { wantedFrom } from '@/strip/layout';
+import { Strip } from '@/strip/Strip';
+import { inUnit, onItsAxis, spoken, STEP_WORDS } from '@/strip/words';
+import { Field } from '@/ui/Field';
+
+const usePlan = (inputs: ApproachInputs) =>
+    useQuery({
+        queryKey: ['plan', inputs],
+        queryFn: () => post<ApproachPlan>('compute/approach', inputs),
+        staleTime: Infinity,
+        placeholderData: (before) => before,
+    });
+
+/** The same approach twice: another speed, a wet road, or another practice beside the one in force. */
+export function BesideIt({ card, inputs, conditions }: { card: RoutineCard; inputs: ApproachInputs; conditions: Conditions }) {
+    const rules = useRules();
+    const doctrines = useDoctrines();
+    const [other, setOther] = useState('');
+    const [open, setOpen] = useState(false);
+    const field = speedField(rules.speed_unit);
+    const range = speedRange(rules.speed_unit);
+    const mine: ApproachInputs = {
+        ...inputs,
+        [field]: conditions.speed,
+        gradient: conditions.gradient,
+        surface: conditions.surface,
+        close_follower: conditions.follower,
+    };
+    const faster = Math.min(range.to, conditions.speed + 10);
+    const slower = Math.max(range.from, conditions.speed - 10);
+    const practices = (doctrines.data?.questions ?? [])
+        .filter((question) => question.moves && card.choices.some((choice) => choice.question === question.key))
+        .flatMap((question) =>
+            question.options
+                .filter((option) => option.value !== card.choices.find((choice) => choice.question === question.key)?.value)
+                .map((option) => ({
+                    key: `${question.key}=${option.value}`,
+                    words: `${question.text}: ${option.words}`,
+                    inputs: { practice: { ...rules.practice, [question.key]: option.value } },
+                })),
+        );
+    const choices: { key: string; words: string; inputs: Partial<ApproachInputs> }[] = [
+        {
+            key: 'surface',
+            words: conditions.surface === 'wet' ? 'On a dry road' : 'On a wet road',
+            inputs: { surface: conditions.surface === 'wet' ? 'dry' : 'wet' },
+        },
+        { key: 'faster', words: `At ${faster} ${unitWords(rules.speed_unit)}`, inputs: { [field]: faster } },
+        { key: 'slower', words: `At ${slower} ${unitWords(rules.speed_unit)}`, inputs: { [field]: slower } },
+        { key: 'ice', words: 'On ice', inputs: { surface: 'ice' } },
+        ...practices,
+    ];
+    const chosen = choices.find((choice) => choice.key === other) ?? choices[0]!;
+    return (
+        <details className="not-on-card border-hair border-t-2 pt-2" open={open} onToggle={(event) => setOpen(event.currentTarget.open)}>
+            <summary className="link min-h-12 cursor-pointer content-center font-semibold">Side by side</summary>
+            {open && (
+                <div className="grid gap-4">
+                    <div className="screen-only max-w-xl">
+                        <Field label="Beside it">
+                            <select value={chosen.key} onChange={(event) => setOther(event.target.value)}>
+                                {choices.map((choice) => (
+                                    <option key={choice.key} value={choice.key}>
+                                        {choice.words}
+                                    </option>
+                                ))}
+                            </select>
+                        </Field>
+                    </div>
+                    <Pair mine={mine} other={{ ...mine, ...chosen.inputs }} words={chosen.words} />
+                </div>
+            )}
+        </details>
+    );
+}
+
+function Pair({ mine, other, words }: { mine: ApproachInputs; other: ApproachInputs; words: string }) {
+    const [step, setStep] = useState<StripStep>('signal');
+    const [one, two] = [usePlan(mine).data, usePlan(other).data];
+    if (!one || !two) return null;
+    const plans = [onItsAxis(one), onItsAxis(two)] as const;
+    const from = Math.max(...plans.map(wantedFrom));
+    const names = [...new Set(plans.flatMap((plan) => plan.steps.map((candidate) => candidate.step)))];
+    const at = (plan: ApproachPlan, name: StripStep) => plan.steps.find((candidate) => candidate.step === name)?.best_m;
+    const unit = plans[0].length_unit;
+    return (
+        <>
+            {plans.map((plan, i) => (
+                <figure key={i} className="grid gap-1">
+                    <figcaption className="font-semibold">{i === 0 ? 'As above' : words}</figcaption>
+                    <Strip plan={plan} current={step} onStep={setStep} from={from} compact />
+                </figure>
+            ))}
+            <table className="w-full max-w-2xl text-left">
+                <thead>
+                    <tr className="border-hair border-b-2">
+                        {['Step', 'As above', words, 'Earlier by'].map((head) => (
+                            <th key={head} scope="col" className="py-1 pr-3">
+                                {head}
+                            </th>
+                        ))}
+                    </tr>
+                </thead>
+                <tbody>
+                    {names.map((name) => {
+                        const [a, b] = [at(plans[0], name), at(plans[1], name)];
+                        return (
+                            <tr key={name} className="border-hair border-b">
+                                <th scope="row" className="py-1 pr-3">
+                                    {STEP_WORDS[name]}
+                                </th>
+                                <td className="pr-3">{a === undefined ? '–' : spoken(a, unit)}</td>
+                                <td className="pr-3">{b === undefined ? '–' : spoken(b, unit)}</td>
+                                <td>{a === undefined || b === undefined ? '–' : Math.round(inUnit(b - a, unit)) === 0 ? 'the same' : spoken(b - a, unit)}</td>
+                            </tr>
+                        );
+                    })}
+                </tbody>
+            </table>
+        </>
+    );
+}

@@ -1,0 +1,111 @@
+import { useMemo, useState } from 'react';
+import { Link } from 'react-router';
+import type { ApproachInputs, RoutineCard } from '@/api/types';
+import { ApproachView } from '@/approach/ApproachView';
+import type { Conditions } from '@/approach/Controls';
+import { useRules, withLimit } from '@/app/rules';
+import { Sketch } from '@/routines/Sketch';
+import { StepList } from '@/routines/StepList';
+import { BesideIt } from './BesideIt';
+
+/** One routine as it is explained at the kerb: sketch, strip, reasons, the usual mistake of each step, and where it runs otherwise. */
+export function CardPage({ card, cards }: { card: RoutineCard; cards: RoutineCard[] }) {
+    const rules = useRules();
+    const [conditions, setConditions] = useState<Conditions>({ speed: rules.town_limit, gradient: 0, surface: 'dry', follower: false });
+    const [variant, setVariant] = useState<number | null>(null);
+    const chosen = variant === null ? undefined : card.variants[variant];
+    const inputs = useMemo<ApproachInputs>(
+        () => ({ pack: rules.pack, practice: rules.practice, routine: card.code, ...withLimit({}, rules.town_limit, rules), ...(chosen?.inputs ?? {}) }),
+        [rules, card.code, chosen],
+    );
+    const at = cards.findIndex((candidate) => candidate.code === card.code);
+    const [before, after] = [cards[at - 1], cards[at + 1]];
+    /** What a variant says of the conditions goes to the controls, where it can be changed on. */
+    const choose = (next: number | null) => {
+        setVariant(next);
+        const said = next === null ? {} : (card.variants[next]?.inputs ?? {});
+        setConditions({
+            speed: typeof said.speed_mph === 'number' ? said.speed_mph : rules.town_limit,
+            gradient: typeof said.gradient === 'number' ? said.gradient : 0,
+            surface: said.surface === 'wet' ? 'wet' : 'dry',
+            follower: said.close_follower === true,
+        });
+    };
+    return (
+        <article className="one-page grid gap-5 print:gap-1.5">
+            <nav aria-label="Cards" className="screen-only flex flex-wrap items-center gap-3">
+                <Link className="key" to="/routines">
+                    All routines
+                </Link>
+                {before && (
+                    <Link className="key" data-tone="bare" to={`/routines/${before.code}`}>
+                        ← {before.title}
+                    </Link>
+                )}
+                {after && (
+                    <Link className="key" data-tone="bare" to={`/routines/${after.code}`}>
+                        {after.title} →
+                    </Link>
+                )}
+                <button type="button" className="key ml-auto" onClick={() => window.print()}>
+                    Print the card
+                </button>
+            </nav>
+            <header className="flex flex-wrap gap-6 print:gap-3">
+                <Sketch form={card.sketch} side={card.side} keeps={rules.keeps} title={card.title} size={150} />
+                <div className="grid min-w-0 flex-1 basis-72 content-start gap-2">
+                    <h1 className="text-3xl">{card.title}</h1>
+                    <p className="text-quiet">{card.where}</p>
+                    <p>
+                        <span className="font-semibold">Said: </span>“{card.direction}”
+                    </p>
+                    <p>
+                        <span className="font-semibold">Afterwards: </span>
+                        {card.afterwards}
+                    </p>
+                </div>
+            </header>
+            {card.variants.length > 0 && (
+                <section aria-label="Where it runs otherwise" className="grid gap-2">
+                    <div className="screen-only flex flex-wrap gap-2">
+                        <button type="button" className="key" aria-pressed={variant === null} onClick={() => choose(null)}>
+                            As a rule
+                        </button>
+                        {card.variants.map((one, i) => (
+                            <button key={one.name} type="button" className="key" aria-pressed={variant === i} onClick={() => choose(i)}>
+                                {one.name}
+                            </button>
+                        ))}
+                    </div>
+                    {chosen && (
+                        <p className="border-now border-l-4 pl-3 text-lg" role="status">
+                            {chosen.changes}
+                        </p>
+                    )}
+                    <ul className="hidden print:block">
+                        {card.variants.map((one) => (
+                            <li key={one.name}>
+                                <span className="font-semibold">{one.name}: </span>
+                                {one.changes}
+                            </li>
+                        ))}
+                    </ul>
+                </section>
+            )}
+            {card.has_approach && (
+                <>
+                    <ApproachView inputs={inputs} conditions={conditions} onConditions={setConditions} />
+                    {!card.stands && <BesideIt card={card} inputs={inputs} conditions={conditions} />}
+                </>
+            )}
+            <StepList steps={card.steps} side={card.side} />
+            <footer className="text-quiet grid gap-2 text-sm">
+                <p>
+                    What a fault did to others decides how it counts (assumed, a scheme of your own may differ):{' '}
+                    {card.severity.map((one) => `${one.words}: ${one.severity}`).join('; ')}.
+                </p>
+                <p>Steps, reasons and causes: common practice, no source. Conditions, the law of the place and the licensed instructor come first.</p>
+            </footer>
+        </article>
+    );
+}

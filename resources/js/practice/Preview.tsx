@@ -1,0 +1,50 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { post } from '@/api/client';
+import type { ApproachInputs, ApproachPlan, Practice, Question, StripStep } from '@/api/types';
+import { limitOf, useRoutineName, useRules, withLimit } from '@/app/rules';
+import { wantedFrom } from '@/strip/layout';
+import { Strip } from '@/strip/Strip';
+import { onItsAxis, STEP_WORDS } from '@/strip/words';
+
+/** What an answer changes: the strip on which it moves points, or the sentence it puts on a card. */
+export function Preview({ question, practice, pack, standing }: { question: Question; practice: Practice; pack: string; standing: string }) {
+    const value = String(practice[question.key] ?? standing);
+    const option = question.options.find((candidate) => candidate.value === value) ?? question.options[0]!;
+    const name = useRoutineName();
+    return (
+        <section aria-live="polite" aria-label="What it changes" className="bg-raised border-hair grid content-start gap-3 rounded-xl border-2 p-4">
+            <h3 className="text-lg">{option.words}</h3>
+            <p>{option.reason}</p>
+            {question.moves ? (
+                <OnAStrip question={question} practice={{ ...practice, [question.key]: value }} pack={pack} />
+            ) : (
+                <p className="border-now border-l-4 pl-3">
+                    On the card of {name(question.shows_on).toLowerCase()}, under {STEP_WORDS[question.step].toLowerCase()}: “{option.says}”
+                </p>
+            )}
+            <p className="text-quiet text-sm">Common practice, no source.</p>
+        </section>
+    );
+}
+
+function OnAStrip({ question, practice, pack }: { question: Question; practice: Practice; pack: string }) {
+    const rules = useRules();
+    const name = useRoutineName();
+    const [step, setStep] = useState<StripStep>(question.step);
+    const inputs: ApproachInputs = { pack, routine: question.shows_on, ...withLimit({}, limitOf({}, rules), rules), practice };
+    const plan = useQuery({
+        queryKey: ['plan', inputs],
+        queryFn: () => post<ApproachPlan>('compute/approach', inputs),
+        staleTime: Infinity,
+        placeholderData: (before) => before,
+    });
+    if (!plan.data) return null;
+    const drawn = onItsAxis(plan.data);
+    return (
+        <figure className="grid gap-1">
+            <figcaption className="text-quiet">{name(question.shows_on)}</figcaption>
+            <Strip plan={drawn} current={step} onStep={setStep} from={wantedFrom(drawn)} compact />
+        </figure>
+    );
+}

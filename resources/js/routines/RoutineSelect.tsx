@@ -1,0 +1,34 @@
+import type { RoutineCode, RoutineLine } from '@/api/types';
+import { useRules } from '@/app/rules';
+
+interface Props {
+    value: RoutineCode;
+    onChange: (code: RoutineCode) => void;
+    /** Passed on by a labelled field. */
+    id?: string;
+    className?: string;
+    'aria-describedby'?: string;
+    'aria-invalid'?: boolean;
+}
+
+/** The routines that have an approach to plan, by the kind of place. */
+export function RoutineSelect({ value, onChange, ...field }: Props) {
+    const { routines } = useRules();
+    const sections = new Map<string, RoutineLine[]>();
+    for (const routine of routines.filter((candidate) => candidate.has_approach)) {
+        sections.set(routine.section_title, [...(sections.get(routine.section_title) ?? []), routine]);
+    }
+    return (
+        <select {...field} value={value} onChange={(event) => onChange(event.target.value)}>
+            {[...sections].map(([title, lines]) => (
+                <optgroup key={title} label={title}>
+                    {lines.map((routine) => (
+                        <option key={routine.code} value={routine.code}>
+                            {routine.title}
+                        </option>
+                    ))}
+                </optgroup>
+            ))}
+        </select>
+    );
+}

@@ -1,0 +1,327 @@
+import type { ReactNode } from 'react';
+import type { Side } from '@/api/types';
+
+/**
+ * The kind of place from above, drawn for traffic that keeps left and mirrored where it keeps right: we come from
+ * below. Road by its surface, our way as a line with an arrow, what matters in outline.
+ */
+export function Sketch({ form, side, keeps, title, size = 220 }: { form: string; side: Side | null; keeps: Side; title: string; size?: number }) {
+    const near = side === null ? null : side === keeps;
+    const drawing = FORMS[form] ?? FORMS.road!;
+    return (
+        <svg
+            viewBox="0 0 200 200"
+            width={size}
+            height={size}
+            role="img"
+            aria-label={`Sketch: ${title}`}
+            className="border-hair max-w-full shrink-0 rounded-xl border-2"
+        >
+            <rect width={200} height={200} fill="var(--verge)" />
+            <g transform={keeps === 'left' ? undefined : 'translate(200,0) scale(-1,1)'}>{drawing(near)}</g>
+        </svg>
+    );
+}
+
+type Drawing = (near: boolean | null) => ReactNode;
+
+/** Half the width of an ordinary road. */
+const HALF = 32;
+const MID = 100;
+/** The middle of our lane, and of the other one. */
+const OURS = MID - HALF / 2;
+const THEIRS = MID + HALF / 2;
+
+const Road = ({ upTo = 0, from = 200 }: { upTo?: number; from?: number }) => (
+    <rect x={MID - HALF} y={upTo} width={HALF * 2} height={from - upTo} fill="var(--road)" />
+);
+const Across = ({ y = 70, from = 0, to = 200 }: { y?: number; from?: number; to?: number }) => (
+    <rect x={from} y={y - HALF} width={to - from} height={HALF * 2} fill="var(--road)" />
+);
+const Dash = ({ d }: { d: string }) => <path d={d} stroke="var(--paper)" strokeWidth={2.5} strokeDasharray="9 7" fill="none" />;
+const Line = ({ d, dashed = false }: { d: string; dashed?: boolean }) => (
+    <path d={d} stroke="var(--paper)" strokeWidth={4} strokeDasharray={dashed ? '7 4' : undefined} fill="none" />
+);
+const Way = ({ d, end }: { d: string; end: [number, number, number] }) => (
+    <g>
+        <path d={d} stroke="var(--now)" strokeWidth={5} fill="none" strokeLinejoin="round" />
+        <path d="M-8,6 L0,-8 L8,6" transform={`translate(${end[0]},${end[1]}) rotate(${end[2]})`} stroke="var(--now)" strokeWidth={5} fill="none" />
+    </g>
+);
+const Car = ({ x, y, turned = 0, ours = false, long = 34 }: { x: number; y: number; turned?: number; ours?: boolean; long?: number }) => (
+    <g transform={`translate(${x},${y}) rotate(${turned})`}>
+        <rect x={-8} y={-long / 2} width={16} height={long} rx={4} fill={ours ? 'var(--paper)' : 'var(--line)'} stroke="var(--ink)" strokeWidth={2} />
+        <line x1={-5} x2={5} y1={-long / 2 + 9} y2={-long / 2 + 9} stroke="var(--ink)" strokeWidth={1.5} />
+    </g>
+);
+const Us = ({ y = 172, x = OURS }: { y?: number; x?: number }) => <Car x={x} y={y} ours />;
+const Person = ({ x, y }: { x: number; y: number }) => (
+    <g fill="var(--ink)">
+        <circle cx={x} cy={y - 5} r={4} />
+        <path d={`M${x - 5},${y + 9} Q${x},${y - 6} ${x + 5},${y + 9} Z`} />
+    </g>
+);
+const Lamp = ({ x, y }: { x: number; y: number }) => (
+    <g>
+        <rect x={x - 6} y={y - 16} width={12} height={32} rx={4} fill="var(--ink)" />
+        {[-9, 0, 9].map((dy) => (
+            <circle key={dy} cx={x} cy={y + dy} r={3.4} fill={dy === 0 ? 'var(--now-fill)' : 'var(--paper)'} />
+        ))}
+    </g>
+);
+
+/** Round the corner at a cross road whose middle is at `y`: towards our own side, across, or straight over. */
+function through(near: boolean | null, y = 70): { d: string; end: [number, number, number] } {
+    const from = `M${OURS},156 V`;
+    if (near === null) return { d: `${from}14`, end: [OURS, 12, 0] };
+    if (near) return { d: `${from}${y + HALF} Q${OURS},${y + HALF / 2} ${OURS - 30},${y + HALF / 2} H16`, end: [14, y + HALF / 2, -90] };
+    return { d: `${from}${y + 6} Q${OURS + 4},${y - HALF / 2} ${OURS + 44},${y - HALF / 2} H184`, end: [186, y - HALF / 2, 90] };
+}
+const Round = ({ near, island }: { near: boolean | null; island: number }) => {
+    const way: { d: string; end: [number, number, number] } = near
+        ? { d: `M${OURS},156 V138 Q${OURS - 2},112 44,${MID + 16} H14`, end: [12, MID + 16, -90] }
+        : near === null
+          ? { d: `M${OURS},156 V146 C60,128 56,72 ${OURS},52 V14`, end: [OURS, 12, 0] }
+          : { d: `M${OURS},156 V146 C52,124 58,60 100,52 C130,46 138,74 158,84 H184`, end: [186, 84, 90] };
+    return (
+        <>
+            <Road />
+            <Across y={MID} />
+            <circle cx={MID} cy={MID} r={58} fill="var(--road)" />
+            <circle cx={MID} cy={MID} r={island} fill={island > 16 ? 'var(--verge)' : 'var(--paper)'} stroke="var(--line)" strokeWidth={2} />
+            <Line d={`M${MID - HALF + 2},158 H${MID}`} dashed />
+            <Us y={180} />
+            <Way {...way} />
+        </>
+    );
+};
+const Straight = ({ children, way = `M${OURS},150 V16`, end = [OURS, 14, 0] }: { children?: ReactNode; way?: string; end?: [number, number, number] }) => (
+    <>
+        <Road />
+        <Dash d={`M${MID},0 V200`} />
+        {children}
+        <Us />
+        <Way d={way} end={end} />
+    </>
+);
+/** Out round something on our side and in again. */
+const OUT = `M${OURS},150 V138 C${OURS},120 ${MID + 4},122 ${MID + 4},106 V60 C${MID + 4},40 ${OURS},44 ${OURS},24 V16`;
+
+const FORMS: Record<string, Drawing> = {
+    road: () => <Straight />,
+    'side-road': (near) => {
+        const way: { d: string; end: [number, number, number] } = near
+            ? { d: `M${OURS},150 V112 Q${OURS},92 64,92 H16`, end: [14, 92, -90] }
+            : { d: `M${OURS},150 C${OURS},130 ${MID - 6},132 ${MID - 6},112 V88 Q${MID - 4},72 132,72 H184`, end: [186, 72, 90] };
+        return (
+            <>
+                <Road />
+                <rect x={near ? 0 : MID + HALF} y={52} width={MID - HALF} height={60} fill="var(--road)" />
+                <Dash d={`M${MID},0 V200`} />
+                <Line d={near ? `M${MID - HALF},54 V82` : `M${MID + HALF},82 V110`} dashed />
+                {!near && <Car x={THEIRS} y={24} turned={180} />}
+                <Us />
+                <Way {...way} />
+            </>
+        );
+    },
+    't-junction': (near) => (
+        <>
+            <Road upTo={70} />
+            <Across />
+            <Dash d={`M0,70 H200 M${MID},104 V200`} />
+            <Line d={`M${MID - HALF},104 H${MID}`} dashed />
+            <Us />
+            <Way {...through(near)} />
+        </>
+    ),
+    crossroads: (near) => (
+        <>
+            <Road />
+            <Across />
+            <Dash d={`M0,70 H${MID - HALF} M${MID + HALF},70 H200 M${MID},104 V200 M${MID},36 V0`} />
+            <Line d={`M${MID - HALF},104 H${MID}`} />
+            <Us />
+            <Way {...through(near)} />
+        </>
+    ),
+    lights: (near) => (
+        <>
+            {FORMS.crossroads!(near)}
+            <Lamp x={MID - HALF - 12} y={122} />
+            <Lamp x={MID + HALF + 12} y={22} />
+        </>
+    ),
+    roundabout: (near) => <Round near={near} island={28} />,
+    mini: (near) => <Round near={near} island={12} />,
+    lanes: (near) => (
+        <>
+            <rect x={40} y={0} width={120} height={200} fill="var(--road)" />
+            <Dash d="M80,0 V200 M120,0 V200" />
+            <Car x={near ? 60 : 140} y={178} />
+            <Car x={100} y={158} ours />
+            <Way d={near ? 'M100,136 V120 C100,90 60,92 60,60 V20' : 'M100,136 V120 C100,90 140,92 140,60 V20'} end={[near ? 60 : 140, 18, 0]} />
+        </>
+    ),
+    'lane-ends': () => (
+        <>
+            <path d="M40,200 V110 L80,50 V0 H140 V200 Z" fill="var(--road)" />
+            <Dash d="M90,200 V80" />
+            <Car x={115} y={120} />
+            <Car x={65} y={170} ours />
+            <Way d="M65,148 V120 C65,84 112,92 112,50 V20" end={[112, 18, 0]} />
+        </>
+    ),
+    'slip-on': () => (
+        <>
+            <rect x={80} y={0} width={90} height={200} fill="var(--road)" />
+            <path d="M8,200 L64,90 V30 L80,10 V110 L52,200 Z" fill="var(--road)" />
+            <Dash d="M125,0 V200" />
+            <Line d="M80,110 V190" />
+            <Line d="M80,20 V110" dashed />
+            <Car x={102} y={150} />
+            <Car x={38} y={172} turned={26} ours />
+            <Way d="M48,150 L66,112 C70,100 70,80 76,62 C88,44 102,50 102,20" end={[102, 18, 0]} />
+        </>
+    ),
+    'slip-off': () => (
+        <>
+            <rect x={80} y={0} width={90} height={200} fill="var(--road)" />
+            <path d="M80,190 L64,150 V110 L10,0 H54 L80,70 Z" fill="var(--road)" />
+            <Dash d="M125,0 V200" />
+            <Line d="M80,90 V180" dashed />
+            <Car x={102} y={172} ours />
+            <Way d="M102,150 C102,130 74,132 70,108 L34,24" end={[33, 20, -26]} />
+        </>
+    ),
+    parked: () => (
+        <Straight way={OUT} end={[OURS, 14, 0]}>
+            <Car x={MID - HALF + 9} y={98} />
+            <Car x={MID - HALF + 9} y={58} />
+        </Straight>
+    ),
+    narrow: () => (
+        <>
+            <rect x={66} y={0} width={68} height={200} fill="var(--road)" />
+            {[58, 98].map((y) => (
+                <Car key={y} x={124} y={y} />
+            ))}
+            <Car x={76} y={40} />
+            <Car x={92} y={14} turned={180} />
+            <Us x={94} />
+            <Way d="M94,150 C94,132 78,134 78,112 V100" end={[78, 96, 0]} />
+        </>
+    ),
+    bus: () => (
+        <Straight way={OUT} end={[OURS, 14, 0]}>
+            <Car x={MID - HALF + 11} y={78} long={66} />
+            <Person x={48} y={50} />
+        </Straight>
+    ),
+    crossing: () => (
+        <Straight>
+            {[0, 1, 2, 3, 4, 5].map((i) => (
+                <rect key={i} x={MID - HALF + 3 + i * 10.5} y={70} width={6} height={26} fill="var(--paper)" />
+            ))}
+            <Person x={52} y={84} />
+            <Person x={150} y={84} />
+        </Straight>
+    ),
+    hump: () => (
+        <Straight>
+            <rect x={MID - HALF} y={78} width={HALF * 2} height={16} fill="var(--line)" />
+            <path d={`M${MID - HALF + 6},94 l8,-14 l8,14 M${MID + 10},94 l8,-14 l8,14`} stroke="var(--paper)" strokeWidth={3} fill="none" />
+        </Straight>
+    ),
+    kerb: (near) =>
+        near === false ? (
+            <Straight way={`M${MID - HALF + 10},126 C${MID - HALF + 10},96 ${OURS + 6},100 ${OURS + 6},66 V18`} end={[OURS + 6, 16, 0]}>
+                <Car x={MID - HALF + 10} y={148} />
+            </Straight>
+        ) : (
+            <Straight way={`M${OURS},150 C${OURS},116 ${MID - HALF + 10},112 ${MID - HALF + 10},78`} end={[MID - HALF + 10, 74, 0]} />
+        ),
+    'far-kerb': () => (
+        <Straight way={`M${OURS},150 C${OURS},104 ${MID + HALF - 10},116 ${MID + HALF - 10},60`} end={[MID + HALF - 10, 56, 0]}>
+            <Dash d={`M${MID + HALF - 4},64 V120`} />
+        </Straight>
+    ),
+    queue: () => (
+        <Straight way={`M${OURS},150 V112`} end={[OURS, 110, 0]}>
+            <Car x={OURS} y={82} />
+            <Car x={OURS} y={40} />
+        </Straight>
+    ),
+    bay: () => (
+        <>
+            <rect x={0} y={90} width={200} height={70} fill="var(--road)" />
+            {[30, 70, 110, 150].map((x) => (
+                <Line key={x} d={`M${x},30 V90`} />
+            ))}
+            <Car x={50} y={58} />
+            <Car x={130} y={58} />
+            <Car x={160} y={124} turned={-90} ours />
+            <Way d="M138,124 H112 Q90,122 90,92 V60" end={[90, 56, 0]} />
+        </>
+    ),
+    ramp: () => (
+        <>
+            <path d="M70,200 L80,20 H126 L136,200 Z" fill="var(--road)" />
+            <Line d="M70,96 H128" />
+            <rect x={52} y={92} width={16} height={26} rx={3} fill="var(--line)" stroke="var(--ink)" />
+            <path d="M96,60 l8,-12 l8,12 M96,40 l8,-12 l8,12" stroke="var(--paper)" strokeWidth={3} fill="none" />
+            <Car x={102} y={132} ours />
+        </>
+    ),
+    slow: () => (
+        <Straight way={`M${OURS},150 V140 C${OURS},120 ${THEIRS},124 ${THEIRS},100 V64 C${THEIRS},40 ${OURS},46 ${OURS},20`} end={[OURS, 16, 0]}>
+            <Car x={OURS} y={86} long={44} />
+        </Straight>
+    ),
+    'centre-lane': () => (
+        <>
+            <rect x={40} y={0} width={120} height={200} fill="var(--road)" />
+            <rect x={160} y={44} width={40} height={44} fill="var(--road)" />
+            <Dash d="M80,0 V200 M120,0 V200" />
+            <Car x={140} y={18} turned={180} />
+            <Us x={60} />
+            <Way d="M60,150 C60,124 100,132 100,104 V84 Q102,66 130,66 H184" end={[186, 66, 90]} />
+        </>
+    ),
+    rail: () => (
+        <Straight>
+            <path d="M0,70 H200 M0,92 H200" stroke="var(--ink)" strokeWidth={3} />
+            {Array.from({ length: 13 }, (_, i) => (
+                <line key={i} x1={6 + i * 16} x2={6 + i * 16} y1={64} y2={98} stroke="var(--line)" strokeWidth={4} />
+            ))}
+            <Line d={`M${MID - HALF},118 H${MID}`} />
+            <Lamp x={MID - HALF - 12} y={124} />
+        </Straight>
+    ),
+    alley: () => (
+        <>
+            <Across y={40} />
+            <rect x={0} y={76} width={200} height={16} fill="var(--hair)" />
+            <rect x={84} y={72} width={36} height={128} fill="var(--road)" />
+            <rect x={30} y={94} width={52} height={106} fill="var(--line)" />
+            <rect x={122} y={94} width={52} height={106} fill="var(--line)" />
+            <Person x={60} y={84} />
+            <Us x={102} />
+            <Way d="M102,150 V106" end={[102, 104, 0]} />
+        </>
+    ),
+    bridge: () => (
+        <Straight>
+            <rect x={30} y={64} width={140} height={34} fill="var(--line)" stroke="var(--ink)" strokeWidth={2} />
+            <path d="M100,68 V94 M93,75 L100,68 L107,75 M93,87 L100,94 L107,87" stroke="var(--paper)" strokeWidth={3} fill="none" />
+        </Straight>
+    ),
+    car: () => (
+        <g>
+            <rect x={62} y={20} width={76} height={160} rx={22} fill="var(--paper)" stroke="var(--ink)" strokeWidth={4} />
+            <path d="M74,66 H126 L120,90 H80 Z M80,140 H120 L126,158 H74 Z" fill="var(--wash)" stroke="var(--ink)" strokeWidth={3} />
+            <circle cx={84} cy={106} r={11} fill="none" stroke="var(--now)" strokeWidth={5} />
+            <path d="M62,78 l-12,4 v10 M138,78 l12,4 v10" stroke="var(--ink)" strokeWidth={4} fill="none" />
+        </g>
+    ),
+};

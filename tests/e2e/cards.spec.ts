@@ -1,0 +1,130 @@
+import { expect, test, type Page } from '@playwright/test';
+import { api, complaints, expectNoAxeFinding, expectSound } from './support';
+
+interface Card {
+    code: string;
+    title: string;
+    has_approach: boolean;
+    stands: boolean;
+}
+
+/** The rules of the signed-in instructor, chosen on their own page as a user would. */
+async function liveUnder(page: Page, pack: string): Promise<Card[]> {
+    await page.goto('/account/rules');
+    await page.getByLabel('Rules of the road').selectOption({ value: pack });
+    await page.getByRole('button', { name: 'Keep', exact: true }).click();
+    await expect(page.getByText('Kept: plans and cards follow it from now on.')).toBeVisible();
+    return api<Card[]>(page, 'routines');
+}
+
+for (const [pack, unit, side] of [
+    ['gb', 'mph', 'left'],
+    ['ie', 'km/h', 'left'],
+    ['na', 'mph', 'right'],
+] as const) {
+    test(`every card under ${pack}: whole, in its units, on one sheet, without an axe finding`, async ({ page }) => {
+        test.setTimeout(240_000);
+        await page.emulateMedia({ reducedMotion: 'reduce' });
+        const heard = complaints(page);
+        const cards = await liveUnder(page, pack);
+        expect(cards.length).toBeGreaterThan(38);
+        for (const card of cards) {
+            await page.goto(`/routines/${card.code}`);
+            await expect(page.getByRole('heading', { level: 1 })).toHaveText(card.title);
+            if (card.has_approach) await expect(page.getByRole('slider', { name: 'Steps of the approach' }).first()).toBeVisible();
+            if (card.has_approach && !card.stands) await expect(page.getByText(new RegExp(`Speed \\d+ ${unit}`))).toBeVisible();
+            await expectSound(page, card.code);
+            const text = await page.getByRole('main').innerText();
+            expect(text, card.code).not.toMatch(/[{}]/);
+            if (pack === 'na') expect(text, card.code).not.toMatch(/\b(kerb|pavement|dual carriageway|motorway|tyres?|amber)\b/i);
+            await expectNoAxeFinding(page, `${pack} ${card.code}`);
+            const sheets = (await page.pdf({ format: 'A4' })).toString('latin1').match(/\/Type\s*\/Page[^s]/g)?.length;
+            expect(sheets, `${card.code}: sheets of paper`).toBe(1);
+        }
+        const turn = await api<{ rules: { keeps: string } }>(page, 'session');
+        expect(turn.rules.keeps).toBe(side);
+        await page.setViewportSize({ width: 390, height: 844 });
+        for (const code of ['emerge-right', 'roundabout', 'lights-right']) {
+            await page.goto(`/routines/${code}`);
+            await expect(page.getByRole('slider', { name: 'Steps of the approach' }).first()).toBeVisible();
+            await expectSound(page, `${code} on a phone`);
+        }
+        await liveUnder(page, '');
+        expect(heard).toEqual([]);
+    });
+}
+
+test('a routine is found by what goes wrong, played, varied, and laid beside another practice', async ({ page }) => {
+    await page.goto('/routines');
+    await page.getByLabel('Find a routine').fill('cuts the corner');
+    await expect(page.getByRole('main').getByRole('link')).toHaveCount(2);
+    await page
+        .getByRole('main')
+        .getByRole('link', { name: /Emerge right/ })
+        .click();
+    const strip = page.getByRole('slider', { name: 'Steps of the approach' }).first();
+    await expect(strip).toHaveAttribute('aria-valuetext', /^Signal/);
+    await page.getByRole('button', { name: '▶ Play' }).click();
+    // The played approach walks through the steps by itself.
+    await expect(strip).toHaveAttribute('aria-valuetext', /^Mirrors/);
+    await expect(strip).toHaveAttribute('aria-valuetext', /^Position/, { timeout: 15_000 });
+    await page.getByRole('button', { name: /^■/ }).click();
+    const before = await strip.getAttribute('aria-valuetext');
+    await page.getByRole('button', { name: 'Closed view' }).click();
+    await expect(page.getByText(/creep and look, creep and look/)).toBeVisible();
+    await expect(page.getByText(/the view opens too late|0 s/).first()).toBeVisible();
+    await page.getByRole('button', { name: 'As a rule' }).click();
+    await page.getByText('Side by side').click();
+    await page.getByLabel('Beside it').selectOption({ label: 'Steps of the routine: Six, the gear a step of its own' });
+    await expect(page.getByRole('row', { name: /^Gear/ })).toContainText('–');
+    await page.getByLabel('Beside it').selectOption({ label: 'At 40 mph' });
+    await expect(page.getByRole('row', { name: /^Mirrors/ })).not.toContainText('the same');
+    expect(before).toBeTruthy();
+});
+
+test('two hazards close together share the room, and the bench says which way and what to say', async ({ page }) => {
+    await page.goto('/bench/approach?road={"routine":"turn-left","limit_mph":30}');
+    await page.getByLabel('Next hazard, close behind').selectOption('turn-right');
+    const next = page.getByRole('region', { name: 'The next hazard' });
+    await page.getByLabel('From line to line, m').fill('220');
+    await expect(next.getByRole('heading')).toHaveText('One after the other');
+    await page.getByLabel('From line to line, m').fill('40');
+    await expect(next.getByRole('heading')).toHaveText('Plan the second before the first');
+    await expect(next).toContainText('Say both together');
+    await page.getByLabel('From line to line, m').fill('14');
+    await expect(next.getByRole('heading')).toHaveText('Both in one');
+    await expectNoAxeFinding(page, 'chained hazards');
+});
+
+test('a choice shows what it changes, is kept, and a learner can have their own', async ({ page }) => {
+    await page.goto('/account/rules');
+    const preview = page.getByRole('region', { name: 'What it changes' });
+    const strip = preview.getByRole('slider');
+    await expect(strip).toBeVisible();
+    const before = await strip.getAttribute('aria-valuetext');
+    await page.getByLabel('When to signal for a turn').selectOption('car-lengths');
+    await expect(preview.getByRole('heading')).toHaveText('Eight to ten car lengths');
+    await page.getByLabel('Hands', { exact: true }).selectOption('ten-to-two');
+    await expect(preview).toContainText('Hands at ten to two.');
+    await page.getByRole('button', { name: 'Keep', exact: true }).click();
+    await expect(page.getByText('Kept: plans and cards follow it from now on.')).toBeVisible();
+    await page.goto('/routines/seat-and-hands');
+    await expect(page.getByText('Hands at ten to two.').first()).toBeVisible();
+    await page.goto('/account/rules');
+    await page.getByLabel('When to signal for a turn').selectOption('');
+    await page.getByLabel('Hands', { exact: true }).selectOption('');
+    await page.getByRole('button', { name: 'Keep', exact: true }).click();
+    await expect(page.getByText('Kept: plans and cards follow it from now on.')).toBeVisible();
+
+    const [learner] = await api<{ id: string; name: string }[]>(page, 'learners');
+    await page.goto(`/learners/${learner!.id}`);
+    await page.getByRole('button', { name: 'Learns by' }).click();
+    await page.getByLabel('Steps of the routine').selectOption('six');
+    await page.getByRole('dialog').getByRole('button', { name: 'Keep', exact: true }).click();
+    await expect(page.getByRole('button', { name: 'Learns by · 1 of their own' })).toBeVisible();
+    await page.getByRole('button', { name: 'Learns by · 1 of their own' }).click();
+    await page.getByLabel('Steps of the routine').selectOption('');
+    await page.getByRole('dialog').getByRole('button', { name: 'Keep', exact: true }).click();
+    await expect(page.getByRole('button', { name: 'Learns by', exact: true })).toBeVisible();
+    expect(before).toMatch(/^Signal at/);
+});
