@@ -21,6 +21,12 @@ enum LengthUnit: string
         };
     }
 
+    /** A place as it is said, from metres. */
+    public function place(float $metres): string
+    {
+        return $this->words(Distance::ofMetres(max(0.0, $metres)));
+    }
+
     private static function feet(float $feet): float
     {
         return $feet < 20.0 ? round($feet) : round($feet / 5.0) * 5.0;

@@ -196,3 +196,18 @@ it('keeps within the room, and names the speed at which the routine fits', funct
         return null;
     }, 300);
 });
+
+it('says that the signal waits for an opening only where the opening would have come after it', function (): void {
+    forApproaches(17, function (array $input): ?bool {
+        $plan = Ask::tool('approach', ['openings' => [['side' => str_ends_with($input['routine'], 'left') ? 'left' : 'right', 'from_m' => 60, 'to_m' => 38]]] + $input);
+        foreach ($plan['conflicts'] as $conflict) {
+            if ($conflict['code'] === 'signal-waits-for-opening') {
+                expect($conflict['rule_m'])->toBeGreaterThan(38.0)->and($conflict['needed_m'])->toBeLessThanOrEqual(38.01);
+
+                return null;
+            }
+        }
+
+        return false;
+    }, 400);
+});

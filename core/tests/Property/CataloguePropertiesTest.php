@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use NobleTurn\Core\Docs\RuleBook;
 use NobleTurn\Core\Routine\Card;
 use NobleTurn\Core\Routine\Catalogue\Catalogue;
 use NobleTurn\Core\Routine\LearnerLevel;
@@ -179,5 +180,12 @@ it('never lets a second routine begin before the first is done, and finds more r
             $before = $chained;
         }
         expect($before['verdict'])->toBe('one-after-the-other');
+    }
+});
+
+it('has its rules written out as they are', function (): void {
+    foreach (RuleBook::pages() as $file => $text) {
+        expect(file_get_contents(__DIR__."/../../../docs/rules/{$file}"))->toBe($text, "docs/rules/{$file} is out of date: php artisan rules");
+        expect($text)->not->toMatch('/[{]\w+[}]|NaN|\(no clash\)/');
     }
 });

@@ -5,7 +5,8 @@ import { STEP_WORDS } from '@/strip/words';
 /** The steps of a card: do and why, the usual mistake, and its likely cause one step earlier with remedy and drill. */
 export function StepList({ steps, side }: { steps: CardStep[]; side: Side | null }) {
     return (
-        <div className="grid gap-4 print:gap-1.5">
+        <section aria-label="Step by step" className="grid gap-4 print:gap-1.5">
+            <h2 className="sr-only print:hidden">Step by step</h2>
             {steps.map((step) => (
                 <div
                     key={step.step}
@@ -47,6 +48,6 @@ export function StepList({ steps, side }: { steps: CardStep[]; side: Side | null
                     </div>
                 </div>
             ))}
-        </div>
+        </section>
     );
 }

@@ -41,11 +41,13 @@ final class DoesNotFit implements Clash
     /** @return array{string, ?float, ?float, string} rule, its place, the place needed at the speed asked for, and why */
     private function reason(Obstacle $obstacle, Chain $fitted): array
     {
+        $say = $fitted->approach->pack->lengthUnit()->place(...);
+
         return match ($obstacle) {
             Obstacle::Grip => ['the tyres must hold the car', null, null, 'On this slope and surface the tyres cannot hold the car.'],
-            Obstacle::Room => ['the whole routine before the line', $fitted->approach->room?->inMetres(), null, sprintf('Only %.0f m are left before the line, less than the routine takes at the speed asked for.', $fitted->approach->room?->inMetres() ?? 0.0)],
-            Obstacle::Opening => ['signal only after the opening', Chain::lastOpening($fitted->approach)?->nearMetres, null, sprintf('The opening at %.0f m would take an earlier signal as its own, and after it there is no time for the signal to be seen.', Chain::lastOpening($fitted->approach)->nearMetres ?? 0.0)],
-            Obstacle::Parked => ['position done before firm braking', $fitted->clearOfParked(), null, sprintf('The parked cars are only clear at %.0f m, too near to regain the place before firm braking.', max(0.0, $fitted->clearOfParked() ?? 0.0))],
+            Obstacle::Room => ['the whole routine before the line', $fitted->approach->room?->inMetres(), null, sprintf('Only %s are left before the line, less than the routine takes at the speed asked for.', $say($fitted->approach->room?->inMetres() ?? 0.0))],
+            Obstacle::Opening => ['signal only after the opening', Chain::lastOpening($fitted->approach)?->nearMetres, null, sprintf('The opening at %s would take an earlier signal as its own, and after it there is no time for the signal to be seen.', $say(Chain::lastOpening($fitted->approach)->nearMetres ?? 0.0))],
+            Obstacle::Parked => ['position done before firm braking', $fitted->clearOfParked(), null, sprintf('The parked cars are only clear at %s, too near to regain the place before firm braking.', $say($fitted->clearOfParked() ?? 0.0))],
         };
     }
 }

@@ -28,6 +28,7 @@ final class SignalRuleTooLate implements Clash
         $after = $rule <= $brake;
         $best = $chain->metres($chain->signalS);
         $kept = $this->decelerationIfKept($chain, $rule);
+        $say = $chain->approach->pack->lengthUnit()->place(...);
         $name = $chain->approach->practice->signal === SignalRule::CarLengths ? 'nine car lengths' : $chain->approach->pack->numberRuleName();
 
         return new Conflict(
@@ -37,12 +38,12 @@ final class SignalRuleTooLate implements Clash
             $best,
             'signal-earlier',
             sprintf(
-                '%s puts the signal at %.0f m, %s. It is given at %.0f m, %.0f m earlier. %s',
+                '%s puts the signal at %s, %s. It is given at %s, %s earlier. %s',
                 ucfirst($name),
-                $rule,
-                $after ? sprintf('after the brake lights at %.0f m', $brake) : sprintf('less than two seconds before the brake lights at %.0f m', $brake),
-                $best,
-                $best - $rule,
+                $say($rule),
+                $after ? "after the brake lights at {$say($brake)}" : "less than two seconds before the brake lights at {$say($brake)}",
+                $say($best),
+                $say($best - $rule),
                 $kept === null
                     ? 'Kept to, and seen for two seconds, it leaves no room to brake in.'
                     : sprintf('Kept to, and seen for two seconds, it would take %.1f m/s² of braking%s.', $kept, match (true) {

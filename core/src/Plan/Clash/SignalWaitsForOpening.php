@@ -17,9 +17,11 @@ final class SignalWaitsForOpening implements Clash
         $opening = Chain::lastOpening($chain->approach);
         $wanted = max($chain->ruleMetres ?? 0.0, $chain->metres($chain->signalNeededS));
         $best = $chain->metres($chain->signalS);
-        if ($opening === null || ! $fitting->fits() || $wanted <= $best + 0.05) {
+        if ($opening === null || ! $fitting->fits() || $wanted <= max($best, $opening->nearMetres) + 0.05) {
             return null;
         }
+
+        $say = $chain->approach->pack->lengthUnit()->place(...);
 
         return new Conflict(
             'signal-waits-for-opening',
@@ -27,7 +29,7 @@ final class SignalWaitsForOpening implements Clash
             $wanted,
             $best,
             'signal-later',
-            sprintf('At %.0f m the signal would seem to mean the opening that ends at %.0f m. It waits until that is passed; there is still time for it to be seen.', $wanted, $opening->nearMetres),
+            sprintf('At %s the signal would seem to mean the opening that ends at %s. It waits until that is passed; there is still time for it to be seen.', $say($wanted), $say($opening->nearMetres)),
         );
     }
 }
