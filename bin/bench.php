@@ -12,6 +12,11 @@ declare(strict_types=1);
 
 use Database\Seeders\DemoSeeder;
 use NobleTurn\Core\Compute\Toolbox;
+use NobleTurn\Core\Routine\Card;
+use NobleTurn\Core\Routine\Catalogue\Catalogue;
+use NobleTurn\Core\Routine\RoutineCode;
+use NobleTurn\Core\Rules\Practice;
+use NobleTurn\Core\Rules\RulePacks;
 
 require dirname(__DIR__).'/vendor/autoload.php';
 
@@ -72,10 +77,21 @@ function benchCore(): void
         'swept path: best line through a bend' => ['swept-path', ['vehicle' => 'articulated-lorry', 'bend' => ['kerb_radius_m' => 8, 'entry_width_m' => 4, 'exit_width_m' => 7.3]]],
         'approach: emerge right at 30' => ['approach', ['routine' => 'emerge-right', 'limit_mph' => 30]],
         'approach: no room, speed has to be found' => ['approach', ['routine' => 'turn-left', 'limit_mph' => 30, 'room_m' => 60]],
+        'approach: two hazards close together' => ['approach', ['routine' => 'turn-left', 'limit_mph' => 30, 'then' => ['routine' => 'turn-right', 'distance_m' => 90]]],
+        'amber' => ['amber', ['speed_mph' => 30, 'distance_m' => 42]],
+        'crossing' => ['crossing', ['road_width_m' => 14, 'person_at_m' => 0, 'towards_us' => true]],
         'approach: sweep of 60' => ['approach', ['routine' => 'emerge-right', 'limit_mph' => 30, 'sweep' => ['field' => 'speed_mph', 'from' => 5, 'to' => 64, 'step' => 1]]],
     ];
     foreach ($cases as $name => [$tool, $input]) {
         $took = medianSeconds(static fn () => Toolbox::run($tool, $input));
+        row([$name, number_format(1 / $took), number_format($took / $loop, 1)]);
+    }
+    $pack = RulePacks::byCode('gb');
+    foreach ([
+        'one card of the catalogue' => static fn () => Card::of(RoutineCode::EmergeRight, $pack, new Practice([], $pack)),
+        'the whole catalogue' => static fn () => array_map(static fn (RoutineCode $code): Card => Card::of($code, $pack, new Practice([], $pack)), Catalogue::codes($pack)),
+    ] as $name => $work) {
+        $took = medianSeconds($work);
         row([$name, number_format(1 / $took), number_format($took / $loop, 1)]);
     }
 }

@@ -38,8 +38,9 @@ for (const [pack, unit, side] of [
         const heard = complaints(page);
         const cards = await liveUnder(page, pack);
         expect(cards.length).toBeGreaterThan(38);
-        for (const card of cards) {
-            await page.goto(`/routines/${card.code}`);
+        await page.goto(`/routines/${cards[0]!.code}`);
+        for (const [i, card] of cards.entries()) {
+            if (i > 0) await page.getByRole('navigation', { name: 'Cards' }).getByRole('link', { name: '→' }).click();
             await expect(page.getByRole('heading', { level: 1 })).toHaveText(card.title);
             if (card.has_approach) await expect(page.getByRole('slider', { name: 'Steps of the approach' }).first()).toBeVisible();
             if (card.has_approach && !card.stands) await expect(page.getByText(new RegExp(`Speed \\d+ ${unit}`))).toBeVisible();
@@ -47,7 +48,8 @@ for (const [pack, unit, side] of [
             const text = await page.getByRole('main').innerText();
             expect(text, card.code).not.toMatch(/[{}]/);
             if (pack === 'na') expect(text, card.code).not.toMatch(/\b(kerb|pavement|dual carriageway|motorway|tyres?|amber)\b/i);
-            await expectNoAxeFinding(page, `${pack} ${card.code}`);
+            // The colours are the same under every pack: looking at them once is enough, and is what takes the time.
+            await expectNoAxeFinding(page, `${pack} ${card.code}`, pack === 'gb' ? [] : ['color-contrast']);
             const sheets = (await page.pdf({ format: 'A4' })).toString('latin1').match(/\/Type\s*\/Page[^s]/g)?.length;
             expect(sheets, `${card.code}: sheets of paper`).toBe(1);
         }
@@ -85,9 +87,9 @@ test('a routine is found by what goes wrong, played, varied, and laid beside ano
     await page.getByRole('button', { name: 'As a rule' }).click();
     await page.getByText('Side by side').click();
     await page.getByLabel('Beside it').selectOption({ label: 'Steps of the routine: Six, the gear a step of its own' });
-    await expect(page.getByRole('row', { name: /^Gear/ })).toContainText('–');
+    await expect(page.getByRole('row', { name: /^Gear/ }).last()).toContainText('–');
     await page.getByLabel('Beside it').selectOption({ label: 'At 40 mph' });
-    await expect(page.getByRole('row', { name: /^Mirrors/ })).not.toContainText('the same');
+    await expect(page.getByRole('row', { name: /^Mirrors/ }).last()).not.toContainText('the same');
     expect(before).toBeTruthy();
 });
 

@@ -13,17 +13,23 @@ final readonly class PathReach
     /** Points looked at along each side of a body, m apart: between them a curved kerb could only come nearer by millimetres. */
     private const ALONG_SIDES = 0.5;
 
+    /** Positions looked at along the path, m apart. */
+    private const ALONG_PATH = 0.1;
+
     private function __construct(public float $left, public float $right)
     {
     }
 
     public static function of(SweptPath $swept): self
     {
-        $points = $swept->path->points;
+        // Finer than this nothing changes that matters, and a path may come in steps of a centimetre.
+        $length = hypot($swept->path->points[1][0] - $swept->path->points[0][0], $swept->path->points[1][1] - $swept->path->points[0][1]);
+        $stride = max(1, (int) floor(self::ALONG_PATH / max(1e-6, $length)));
+        $points = self::every($swept->path->points, $stride);
         [$left, $right] = [0.0, 0.0];
         /** @var array<string, int> $nearest where each point of a body was on the path in the frame before */
         $nearest = [];
-        foreach ($swept->frames as $i => $frame) {
+        foreach (self::every($swept->frames, $stride) as $i => $frame) {
             foreach ($swept->units as $u => $unit) {
                 $parts = max(1, (int) ceil(($unit->frontOverhang + $unit->wheelbase + $unit->rearOverhang) / self::ALONG_SIDES));
                 foreach (self::sides(SweptPath::corners($unit, $frame[$u]), $parts) as $p => [$x, $y]) {
@@ -38,6 +44,27 @@ final readonly class PathReach
         }
 
         return new self($left, $right);
+    }
+
+    /**
+     * Every so-manieth entry, and the last.
+     *
+     * @template T
+     *
+     * @param  non-empty-list<T>  $list
+     * @return non-empty-list<T>
+     */
+    private static function every(array $list, int $stride): array
+    {
+        $kept = [];
+        for ($i = 0, $n = count($list); $i < $n; $i += $stride) {
+            $kept[] = $list[$i];
+        }
+        if (($n - 1) % $stride !== 0) {
+            $kept[] = $list[$n - 1];
+        }
+
+        return $kept === [] ? $list : $kept;
     }
 
     /**

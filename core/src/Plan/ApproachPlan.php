@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace NobleTurn\Core\Plan;
 
 use NobleTurn\Core\Place\Approach;
+use NobleTurn\Core\Routine\Card;
 use NobleTurn\Core\Routine\Step;
 use NobleTurn\Core\Rules\Assumption;
 
@@ -29,6 +30,7 @@ final readonly class ApproachPlan
         public array $conflicts,
         public array $warnings,
         public array $assumptions,
+        public Card $card,
         /** Where the gear is a step of its own: the practice cuts the routine into six. */
         public ?StepPlan $gearStep = null,
     ) {

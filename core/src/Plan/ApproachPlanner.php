@@ -36,7 +36,8 @@ final class ApproachPlanner
         $sayAt = $chain->metres($chain->mirrorsStartS() + $chain->timing->direction);
         $room = $approach->room?->inMetres();
         $gearAt = $approach->practice->steps === StepCount::Six ? $gears?->lastClutchDown() : null;
-        $steps = self::steps($chain, $gears, $gearAt);
+        $card = Card::of($approach->routine, $approach->pack, $approach->practice, $approach->vehicle->hasClutch(), $approach->level, $approach->wayOut);
+        $steps = self::steps($chain, $gears, $gearAt, $card);
 
         return new ApproachPlan(
             $approach,
@@ -50,6 +51,7 @@ final class ApproachPlanner
             conflicts: Clashes::in($fitting),
             warnings: self::warnings($chain, $room !== null && $sayAt > $room),
             assumptions: self::assumptions($chain),
+            card: $card,
             gearStep: $gearAt === null ? null : self::gearStep($chain, $gears, $gearAt),
         );
     }
@@ -58,10 +60,8 @@ final class ApproachPlanner
      * @param  ?float  $gearAtS  where the gear is a step of its own, looking comes after it
      * @return non-empty-list<StepPlan>
      */
-    private static function steps(Chain $chain, ?Gears $gears, ?float $gearAtS): array
+    private static function steps(Chain $chain, ?Gears $gears, ?float $gearAtS, Card $card): array
     {
-        $approach = $chain->approach;
-        $card = Card::of($approach->routine, $approach->pack, $approach->practice, $approach->vehicle->hasClutch(), $approach->level, $approach->wayOut);
 
         return array_map(static function (Step $step) use ($chain, $gears, $card, $gearAtS): StepPlan {
             $window = Windows::for($chain, $step);
@@ -72,7 +72,7 @@ final class ApproachPlanner
             $seconds = $chain->profile->secondsAt($window->bestMetres);
 
             return new StepPlan($step, $window, $seconds, $chain->profile->speedAt($window->bestMetres), $gears?->gearAt($seconds), $card->step($step));
-        }, $approach->demand->steps());
+        }, $chain->approach->demand->steps());
     }
 
     /** The clutch action as a step: after the brake has done its work, settled before steering. */

@@ -21,20 +21,30 @@ final class Practices
 
     private const LIGHTS = [R::LightsAhead, R::LightsLeft, R::LightsRight];
 
+    /** @var array<string, Question> by key, built once: they never change */
+    private static array $known = [];
+
     /** @return non-empty-list<Question> */
     public static function all(): array
     {
-        return [...self::announcing(), ...self::controls(), ...self::looking(), ...self::bigRoads()];
+        $all = self::known();
+
+        return $all === [] ? throw new \LogicException('There are no questions.') : array_values($all);
     }
 
     public static function question(string $key): Question
     {
-        foreach (self::all() as $question) {
-            if ($question->key === $key) {
-                return $question;
-            }
+        return self::known()[$key] ?? throw new \LogicException("There is no question {$key}.");
+    }
+
+    /** @return array<string, Question> */
+    private static function known(): array
+    {
+        if (self::$known === []) {
+            self::$known = array_column([...self::announcing(), ...self::controls(), ...self::looking(), ...self::bigRoads()], null, 'key');
         }
-        throw new \LogicException("There is no question {$key}.");
+
+        return self::$known;
     }
 
     /** @return non-empty-list<Question> */

@@ -24,7 +24,7 @@ final class ApproachPresenter
     {
         $approach = $plan->approach;
         $profile = $plan->chain->profile;
-        $card = Card::of($approach->routine, $approach->pack, $approach->practice, $approach->vehicle->hasClutch(), $approach->level, $approach->wayOut);
+        $card = $plan->card;
         $steps = array_map(static fn (StepPlan $step): array => self::step($step, $step->step->value, $card), $plan->steps);
         if ($plan->gearStep !== null) {
             array_splice($steps, -1, 0, [self::step($plan->gearStep, 'gear', $card)]);
