@@ -34,6 +34,10 @@ test('main views', async ({ page }) => {
     await shoot(page, 'learner');
     await show(page, '/places');
     await shoot(page, 'places');
+    await show(page, '/routines');
+    await shoot(page, 'routines');
+    await show(page, '/account/rules');
+    await shoot(page, 'rules');
     await show(page, '/routines/emerge-right');
     await shoot(page, 'routine');
     await show(page, '/bench/approach?road={"routine":"emerge-right","limit_mph":30}&speed=20');
