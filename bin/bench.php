@@ -80,6 +80,8 @@ function benchCore(): void
         'approach: two hazards close together' => ['approach', ['routine' => 'turn-left', 'limit_mph' => 30, 'then' => ['routine' => 'turn-right', 'distance_m' => 90]]],
         'amber' => ['amber', ['speed_mph' => 30, 'distance_m' => 42]],
         'crossing' => ['crossing', ['road_width_m' => 14, 'person_at_m' => 0, 'towards_us' => true]],
+        'gap' => ['gap', ['manoeuvre' => 'emerge-right', 'other_speed_mph' => 30, 'other_distance_m' => 90]],
+        'gap: sweep of 60' => ['gap', ['manoeuvre' => 'emerge-right', 'other_speed_mph' => 30, 'sweep' => ['field' => 'other_distance_m', 'from' => 5, 'to' => 300, 'step' => 5]]],
         'approach: sweep of 60' => ['approach', ['routine' => 'emerge-right', 'limit_mph' => 30, 'sweep' => ['field' => 'speed_mph', 'from' => 5, 'to' => 64, 'step' => 1]]],
     ];
     foreach ($cases as $name => [$tool, $input]) {
@@ -165,6 +167,7 @@ function benchServer(string $base): void
         'page: Learners' => ['GET', '/api/learners', null],
         "page: Learner with {$learners[0]['lessons_done']} lessons" => ['GET', "/api/learners/{$learners[0]['id']}", null],
         'bench: gears' => ['POST', '/api/compute/engine', ['sweep' => ['field' => 'speed_mph', 'from' => 2, 'to' => 70, 'step' => 2]]],
+        'bench: gap' => ['POST', '/api/compute/gap', ['manoeuvre' => 'emerge-right', 'other_speed_mph' => 30, 'other_distance_m' => 90]],
         'bench: steering' => ['POST', '/api/compute/steering', ['kerb_radius_m' => 6, 'lane_width_m' => 3.65]],
         'bench: reversing' => ['POST', '/api/compute/reverse', ['exercise' => 'bay']],
         'bench: clearance' => ['POST', '/api/compute/clearance', ['vehicle_height_m' => 4, 'sign_height_m' => 4.2]],

@@ -88,3 +88,29 @@ test('a kerb that is dragged to where nothing fits says how much is missing', as
     await page.goto('/bench/long-vehicle?way=s-bend&left=9&right=9');
     await expect(page.getByText(/^Fits with/)).toBeVisible();
 });
+
+test('a gap: go becomes wait where the mark is, both cars move on one time, and people come first', async ({ page }) => {
+    await page.goto('/bench/gap');
+    const verdict = page.getByRole('status').first();
+    await expect(verdict).toHaveText('Wait');
+    const enough = async () => Number(/Enough from\s*(\d+)/.exec(await page.getByRole('main').innerText())?.[1] ?? 0);
+    const at = await enough();
+    expect(at).toBeGreaterThan(90);
+    await page.goto(`/bench/gap?distance=${Math.ceil(at / 5) * 5 + 30}`);
+    await expect(verdict).toHaveText('Go');
+    await page.getByLabel('Vehicle').selectOption('Articulated lorry');
+    await expect(verdict).toHaveText('Wait');
+    await page.getByLabel('Vehicle').selectOption('Small petrol hatch');
+    await expect(verdict).toHaveText('Go');
+    const picture = page.getByRole('img', { name: /^After 0\.0 s/ });
+    await expect(picture).toBeVisible();
+    await page.getByRole('button', { name: 'After the decision: more' }).click();
+    await expect(page.getByRole('img', { name: /^After 0\.1 s/ })).toBeVisible();
+    await page.getByRole('button', { name: '▶ If we went' }).click();
+    await expect(page.getByRole('img', { name: /^After [1-9]/ })).toBeVisible();
+    await page.getByRole('button', { name: '■ Hold' }).click();
+    await page.getByLabel('A long vehicle first').check();
+    await expect(verdict).toHaveText('Wait');
+    await page.reload();
+    await expect(page.getByLabel('A long vehicle first')).toBeChecked();
+});

@@ -24,6 +24,7 @@ async function screens(page: Page): Promise<Record<string, string>> {
         Routines: '/routines',
         'Routines, a turn': '/routines/turn-left',
         'Bench: approach': '/bench/approach',
+        'Bench: gap': '/bench/gap',
         'Bench: gears': '/bench/gears',
         'Bench: steering': '/bench/steering',
         'Bench: reversing': '/bench/reversing',

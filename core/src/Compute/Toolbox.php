@@ -10,6 +10,7 @@ use NobleTurn\Core\Compute\Tool\ClearanceTool;
 use NobleTurn\Core\Compute\Tool\CrossingTool;
 use NobleTurn\Core\Compute\Tool\EngineTool;
 use NobleTurn\Core\Compute\Tool\FollowingTool;
+use NobleTurn\Core\Compute\Tool\GapTool;
 use NobleTurn\Core\Compute\Tool\ReverseTool;
 use NobleTurn\Core\Compute\Tool\SteeringTool;
 use NobleTurn\Core\Compute\Tool\StoppingTool;
@@ -33,7 +34,7 @@ final class Toolbox
     /** @return non-empty-list<Tool> */
     public static function all(): array
     {
-        return [new AmberTool, new ApproachTool, new ClearanceTool, new CrossingTool, new EngineTool, new FollowingTool, new ReverseTool, new SteeringTool, new StoppingTool, new SweptPathTool];
+        return [new AmberTool, new ApproachTool, new ClearanceTool, new CrossingTool, new EngineTool, new FollowingTool, new GapTool, new ReverseTool, new SteeringTool, new StoppingTool, new SweptPathTool];
     }
 
     /** @return non-empty-list<string> */

@@ -14,6 +14,7 @@ const LEAST = [
     'approach' => ['pack' => 'gb', 'routine' => 'emerge-right', 'limit_mph' => 30, 'control' => 'give-way', 'view' => 'open'],
     'amber' => ['pack' => 'gb', 'speed_mph' => 30, 'distance_m' => 42],
     'crossing' => ['pack' => 'na', 'road_width_m' => 14, 'island_at_m' => 7, 'person_at_m' => 0, 'towards_us' => true],
+    'gap' => ['pack' => 'gb', 'manoeuvre' => 'emerge-right', 'other_speed_mph' => 30, 'other_distance_m' => 90],
     'engine' => ['tyre' => '195/65R15', 'final_drive' => 4.06, 'ratios' => [3.6, 1.95, 1.3, 0.97, 0.78], 'speed_mph' => 30, 'from_gear' => 2, 'to_gear' => 3],
     'steering' => ['wheelbase_m' => 2.6, 'steering_ratio' => 15.5, 'radius_m' => 8],
     'swept-path' => ['units' => [['wheelbase_m' => 3.8, 'front_overhang_m' => 1.4, 'rear_overhang_m' => 0.9, 'width_m' => 2.5, 'hitch_offset_m' => -0.6], ['wheelbase_m' => 7.7, 'rear_overhang_m' => 3.3, 'width_m' => 2.55]], 'path' => ['radius_m' => 12.5, 'angle_deg' => 90]],
@@ -23,7 +24,7 @@ const LEAST = [
 
 /** A field of each tool that can be swept, with values. */
 const SWEPT = [
-    'stopping' => ['speed_mph', 10, 40, 10], 'amber' => ['distance_m', 10, 70, 20], 'crossing' => ['person_at_m', 0, 12, 4], 'following' => ['speed_mph', 10, 40, 10], 'approach' => ['speed_mph', 10, 40, 10], 'engine' => ['speed_mph', 10, 40, 10],
+    'stopping' => ['speed_mph', 10, 40, 10], 'amber' => ['distance_m', 10, 70, 20], 'gap' => ['other_distance_m', 30, 120, 30], 'crossing' => ['person_at_m', 0, 12, 4], 'following' => ['speed_mph', 10, 40, 10], 'approach' => ['speed_mph', 10, 40, 10], 'engine' => ['speed_mph', 10, 40, 10],
     'steering' => ['radius_m', 5, 20, 5], 'swept-path' => ['step_m', 0.2, 0.8, 0.2], 'reverse' => ['angle_deg', -2, 4, 2], 'clearance' => ['vehicle_height_m', 3, 4.5, 0.5],
 ];
 

@@ -28,16 +28,18 @@ export function useAddress<T>(read: (params: URLSearchParams) => T, write: (stat
 }
 
 type Flat = Record<string, string | number | boolean>;
+/** A default says of which kind a value is, not that it stays what it is. */
+type Kinds<T extends Flat> = { [K in keyof T]: T[K] extends boolean ? boolean : T[K] extends number ? number : string };
 
 /** Reads and writes a page's plain state; what cannot be read keeps its default: an address typed by hand must not break the page. */
-export function flat<T extends Flat>(defaults: T): { read: (params: URLSearchParams) => T; write: (state: T) => URLSearchParams } {
+export function flat<T extends Flat>(defaults: T): { read: (params: URLSearchParams) => Kinds<T>; write: (state: Kinds<T>) => URLSearchParams } {
     const one = (raw: string | null, otherwise: Flat[string]): Flat[string] => {
         if (raw === null) return otherwise;
         if (typeof otherwise === 'number') return raw !== '' && Number.isFinite(Number(raw)) ? Number(raw) : otherwise;
         return typeof otherwise === 'boolean' ? raw === 'true' : raw;
     };
     return {
-        read: (params) => Object.fromEntries(Object.entries(defaults).map(([key, value]) => [key, one(params.get(key), value)])) as T,
+        read: (params) => Object.fromEntries(Object.entries(defaults).map(([key, value]) => [key, one(params.get(key), value)])) as Kinds<T>,
         write: (state) => new URLSearchParams(Object.entries(state).map(([key, value]) => [key, String(value)])),
     };
 }

@@ -14,7 +14,7 @@ export function Preview({ question, practice, pack, standing }: { question: Ques
     const name = useRoutineName();
     return (
         <section aria-live="polite" aria-label="What it changes" className="bg-raised border-hair grid content-start gap-3 rounded-xl border-2 p-4">
-            <h3 className="text-lg">{option.words}</h3>
+            <h2 className="text-lg">{option.words}</h2>
             <p>{option.reason}</p>
             {question.moves ? (
                 <OnAStrip question={question} practice={{ ...practice, [question.key]: value }} pack={pack} />

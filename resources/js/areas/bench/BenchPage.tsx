@@ -7,6 +7,7 @@ import { Failed, Waiting } from '@/ui/State';
 
 const TOOLS = [
     ['approach', 'Approach'],
+    ['gap', 'Gap'],
     ['gears', 'Gears'],
     ['steering', 'Steering'],
     ['reversing', 'Reversing'],

@@ -1,0 +1,157 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Compute\Tool;
+
+use NobleTurn\Core\Compute\Answer;
+use NobleTurn\Core\Compute\Field\ChoiceField;
+use NobleTurn\Core\Compute\Field\FlagField;
+use NobleTurn\Core\Compute\Field\NumberField;
+use NobleTurn\Core\Compute\Field\QuantityField;
+use NobleTurn\Core\Compute\Kind;
+use NobleTurn\Core\Compute\Out;
+use NobleTurn\Core\Compute\Shape;
+use NobleTurn\Core\Compute\Tool;
+use NobleTurn\Core\Compute\Values;
+use NobleTurn\Core\Judgement\Gap;
+use NobleTurn\Core\Judgement\GapStandard;
+use NobleTurn\Core\Judgement\Manoeuvre;
+use NobleTurn\Core\Judgement\SideGap;
+use NobleTurn\Core\Judgement\Stream;
+use NobleTurn\Core\Motion\PullAway;
+use NobleTurn\Core\Plan\Warning;
+use NobleTurn\Core\Rules\Assumption;
+use NobleTurn\Core\Rules\RulePack;
+use NobleTurn\Core\Rules\Source;
+
+/** Go or wait: what a gap asks of us, and of the other driver if we went. */
+final class GapTool implements Tool
+{
+    public function name(): string
+    {
+        return 'gap';
+    }
+
+    public function about(): string
+    {
+        return 'Time a manoeuvre needs against the time a gap gives, from both sides; what the other driver would have to do; the gap and the sight that would be enough.';
+    }
+
+    public function input(): Shape
+    {
+        return new Shape(
+            CommonFields::packField(),
+            ChoiceField::of('manoeuvre', 'what is to be done', Manoeuvre::class)->required(),
+            (new QuantityField('other_speed', 'of the vehicle that comes', Kind::Speed, 1.0, 45.0))->required(),
+            (new QuantityField('other_distance', 'its front bumper to where the paths meet', Kind::Distance, 0.0, 1000.0))->required(),
+            new ChoiceField('other_from', 'where it comes from; default both, the worse counts', ['left', 'right', 'both', 'ahead']),
+            new QuantityField('rolling', 'our speed at the line; default 0, from rest', Kind::Speed, 0.0, 12.0),
+            new QuantityField('delay', 'last look and start; default 1.5 s from rest, 0.75 s rolling', Kind::Duration, 0.0, 6.0),
+            new QuantityField('lane_width', 'of each lane; default 3.65 m', Kind::Distance, 2.0, 6.0),
+            new NumberField('lanes', 'lanes of each direction of the road we meet; default 1', 1.0, 4.0),
+            new QuantityField('turn_radius', 'of our path; default 8 m towards the kerb, 11 m across', Kind::Distance, 3.0, 60.0),
+            CommonFields::gradientField(),
+            CommonFields::surfaceField(),
+            VehicleField::field(),
+            new QuantityField('sight', 'how far along the road can be seen from the line', Kind::Distance, 0.0, 1000.0),
+            new QuantityField('people', 'seconds somebody is still on the road we enter', Kind::Duration, 0.0, 120.0),
+            new FlagField('long_vehicle_first', 'a long vehicle waits to come out of or into the same road'),
+            new FlagField('oncoming_turner', 'somebody opposite turns into the same road'),
+            new NumberField('entry_lanes', 'lanes of the road we enter; default 1', 1.0, 4.0),
+        );
+    }
+
+    public function output(): array
+    {
+        $verdict = ['enum' => ['go', 'marginal', 'wait']];
+
+        return [
+            'verdict' => $verdict,
+            'message' => Out::text('sentence for the user'),
+            'worst' => ['enum' => ['left', 'right', 'ahead'], 'description' => 'the side that decides'],
+            'time_needed_s' => Out::number('on that side, from the decision on'),
+            'time_available_s' => Out::number('until it reaches the meeting point'),
+            'margin_s' => Out::number('available minus needed'),
+            'other_decel_needed_mps2' => Out::number('0 where nobody has to change anything; null where no braking would do', nullable: true),
+            'critical_gap_s' => Out::number('the least that is enough here'),
+            'critical_gap_m' => Out::number('the same as a distance at their speed: there "go" becomes "wait"'),
+            'published_gap_s' => Out::number('what road design reckons with'),
+            'sight_distance_m' => Out::number('needed: the longer of both gaps at their speed'),
+            'sight_enough' => ['type' => ['boolean', 'null'], 'description' => 'null where the sight was not given'],
+            'sides' => Out::list(Out::object([
+                'from' => ['enum' => ['left', 'right', 'ahead']], 'joined' => Out::flag('we drive on in this stream'), 'time_needed_s' => Out::number('least gap'), 'time_available_s' => Out::number('this gap'),
+                'margin_s' => Out::number('between them'), 'other_decel_needed_mps2' => Out::number('0, or what it takes; null where nothing would', nullable: true), 'verdict' => $verdict,
+            ])),
+            'motion' => Out::object(['time_s' => Out::list(['type' => 'number'], 'from the decision'), 'ours_m' => Out::list(['type' => 'number'], 'front bumper along our path'), 'speed_mps' => Out::list(['type' => 'number'], 'ours')]),
+            'path' => Out::object(['straight_m' => Out::number('before the wheel turns'), 'radius_m' => Out::number('of the turn; 0 straight over'), 'turned_deg' => Out::number('heading already turned at the line'), 'turn_m' => Out::number('along the arc from there'), 'lane_width_m' => Out::number('m'), 'lanes' => Out::integer('each direction')]),
+            'car' => CarShape::schema(),
+        ];
+    }
+
+    public function answer(Values $input): Answer
+    {
+        $pack = CommonFields::pack($input);
+        $gap = GapReader::read($input, $pack);
+        $worst = $gap->worst();
+        $sight = $input->distance('sight')?->inMetres();
+        $needed = max($worst->needed, $gap->published) * $gap->otherSpeed;
+        $motion = $gap->ours;
+        $every = 4;
+        $shown = array_values(array_filter(array_keys($motion->metres), static fn (int $i): bool => $i % $every === 0));
+        $decel = static fn (float $value): ?float => is_infinite($value) ? null : round($value, 2);
+
+        return new Answer($pack->code(), $pack->version(), [
+            'verdict' => $gap->verdict(),
+            'message' => $gap->message(),
+            'worst' => $worst->from,
+            'time_needed_s' => round($worst->needed, 2),
+            'time_available_s' => round($worst->available, 2),
+            'margin_s' => round($worst->margin(), 2),
+            'other_decel_needed_mps2' => $decel($worst->asked),
+            'critical_gap_s' => round($worst->needed, 2),
+            'critical_gap_m' => round($worst->needed * $gap->otherSpeed, 1),
+            'published_gap_s' => round($gap->published, 2),
+            'sight_distance_m' => round($needed, 1),
+            'sight_enough' => $sight === null ? null : $sight >= $needed,
+            'sides' => array_map(static fn (SideGap $side): array => [
+                'from' => $side->from, 'joined' => $side->joined, 'time_needed_s' => round($side->needed, 2), 'time_available_s' => round($side->available, 2),
+                'margin_s' => round($side->margin(), 2), 'other_decel_needed_mps2' => $decel($side->asked), 'verdict' => $side->verdict(),
+            ], $gap->sides),
+            'motion' => [
+                'time_s' => array_map(static fn (int $i): float => round($i * PullAway::STEP, 2), $shown),
+                'ours_m' => array_map(static fn (int $i): float => round($motion->metres[$i], 3), $shown),
+                'speed_mps' => array_map(static fn (int $i): float => round($motion->speeds[$i], 3), $shown),
+            ],
+            'path' => ['straight_m' => round($gap->straight, 2), 'radius_m' => round($gap->radius, 2), 'turned_deg' => round($gap->turned * 180.0 / M_PI, 1), 'turn_m' => round($gap->arc(), 2), 'lane_width_m' => $gap->laneWidth, 'lanes' => $gap->lanes],
+            'car' => CarShape::of($gap->vehicle->chassis),
+        ], self::assumptions($input, $gap, $pack), self::warnings($sight, $needed, $gap));
+    }
+
+    /** @return list<Assumption> */
+    private static function assumptions(Values $input, Gap $gap, RulePack $pack): array
+    {
+        return [
+            new Assumption('last look and start', $gap->delay, 's', $input->has('delay') ? Source::given() : Source::assumed()),
+            new Assumption('acceleration used', PullAway::SHARE, 'of what the car has', Source::assumed()),
+            new Assumption('most acceleration used', PullAway::MOST, 'm/s2', Source::assumed()),
+            new Assumption('margin for a clear go', Gap::CLEAR, 's', Source::assumed()),
+            new Assumption('reaction of the other driver', Stream::REACTION, 's', Source::assumed()),
+            new Assumption('room left between bodies', Stream::ROOM, 'm', Source::assumed()),
+            new Assumption('gap of road design', round($gap->published, 2), 's', Source::fromMemory(GapStandard::DOCUMENT)),
+            new Assumption('vehicle', $gap->vehicle->name, '', $input->has('vehicle') ? Source::given() : Source::assumed()),
+            ...CommonFields::defaults($input, CommonFields::default('other_from', 'both'), CommonFields::default('rolling', 0.0, 'm/s'), CommonFields::default('lane_width', $gap->laneWidth, 'm'), CommonFields::default('lanes', $gap->lanes), CommonFields::default('gradient', 0.0, 'rise over run'), CommonFields::default('surface', 'dry')),
+        ];
+    }
+
+    /** @return list<Warning> */
+    private static function warnings(?float $sight, float $needed, Gap $gap): array
+    {
+        $found = array_map(static fn (string $reason): Warning => new Warning('wait-first', $reason), $gap->waitFor);
+        if ($sight !== null && $sight < $needed) {
+            $found[] = new Warning('sight-too-short', sprintf('Only %.0f m can be seen, %.0f m are needed: creep to where more is seen, listen, or go another way.', $sight, $needed));
+        }
+
+        return $found;
+    }
+}

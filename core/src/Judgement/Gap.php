@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Judgement;
+
+use NobleTurn\Core\Motion\PullAway;
+use NobleTurn\Core\Vehicle\Vehicle;
+
+/** A gap held against a manoeuvre: both sides, what else has to be waited for, and the verdict. */
+final readonly class Gap
+{
+    /** With so much in hand it is a clear go, s (assumed). */
+    public const CLEAR = 1.0;
+
+    /**
+     * @param  non-empty-list<SideGap>  $sides
+     * @param  list<string>  $waitFor  what else forbids going now, as sentences
+     */
+    public function __construct(
+        public array $sides,
+        public array $waitFor,
+        public PullAway $ours,
+        public Vehicle $vehicle,
+        public float $otherSpeed,
+        public float $delay,
+        public float $published,
+        public float $straight,
+        public float $radius,
+        /** Heading already turned at the line, radians. */
+        public float $turned,
+        public float $laneWidth,
+        public int $lanes,
+    ) {
+    }
+
+    /** The side with least in hand. */
+    public function worst(): SideGap
+    {
+        $worst = $this->sides[0];
+        foreach ($this->sides as $side) {
+            $worst = $side->margin() < $worst->margin() ? $side : $worst;
+        }
+
+        return $worst;
+    }
+
+    public function verdict(): string
+    {
+        return $this->waitFor === [] ? $this->worst()->verdict() : 'wait';
+    }
+
+    public function arc(): float
+    {
+        return $this->radius * (M_PI / 2.0 - $this->turned);
+    }
+
+    public function message(): string
+    {
+        if ($this->waitFor !== []) {
+            return 'Wait: '.lcfirst($this->waitFor[0]);
+        }
+        $worst = $this->worst();
+        $gives = sprintf('%.1f s from %s, %.1f s needed', round($worst->available, 2), $worst->from === 'ahead' ? 'ahead' : "the {$worst->from}", round($worst->needed, 2));
+
+        return match ($worst->verdict()) {
+            'go' => "Go: {$gives}.",
+            'marginal' => "Marginal: {$gives}. Nobody has to brake, and nothing is left over: the next one.",
+            default => "Wait: {$gives}. ".(is_infinite($worst->asked) ? 'They could not avoid us.' : sprintf('They would have to brake with %.1f m/s².', round($worst->asked, 2))),
+        };
+    }
+}

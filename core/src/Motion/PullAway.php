@@ -1,0 +1,101 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Motion;
+
+use NobleTurn\Core\Quantity\Gradient;
+use NobleTurn\Core\Quantity\Speed;
+use NobleTurn\Core\Vehicle\GearChoice;
+use NobleTurn\Core\Vehicle\Performance;
+use NobleTurn\Core\Vehicle\Purpose;
+use NobleTurn\Core\Vehicle\Vehicle;
+
+/**
+ * Away from a line: the car stands or rolls until the start is made, gains speed at an unhurried share of what it has,
+ * no faster round the turn than is comfortable, and on to the stream's speed. Columns every `STEP` seconds.
+ */
+final readonly class PullAway
+{
+    public const STEP = 0.05;
+
+    /** Of the full-gas acceleration (assumed), and never more than this, m/s2 (assumed). */
+    public const SHARE = 0.6;
+
+    public const MOST = 2.5;
+
+    private const LONGEST = 40.0;
+
+    /**
+     * @param  non-empty-list<float>  $metres  front bumper along our path, from where it began
+     * @param  non-empty-list<float>  $speeds
+     */
+    private function __construct(public array $metres, public array $speeds)
+    {
+    }
+
+    /**
+     * @param  float  $delay  s before the wheels turn, or before the gas when rolling
+     * @param  float  $turning  m of path driven no faster than $comfortable, m/s
+     * @param  float  $wanted  speed at which nothing more is gained, m/s
+     * @param  float  $path  m after which nothing more is reckoned once the speed is reached
+     */
+    public static function run(Vehicle $vehicle, Gradient $gradient, float $from, float $delay, float $turning, float $comfortable, float $wanted, float $path): self
+    {
+        $performance = new Performance($vehicle);
+        [$s, $v] = [0.0, $from];
+        [$metres, $speeds] = [[$s], [$v]];
+        for ($t = self::STEP; $t <= self::LONGEST; $t += self::STEP) {
+            $cap = $s < $turning ? min($comfortable, $wanted) : $wanted;
+            $a = 0.0;
+            if ($t > $delay && $v < $cap) {
+                $now = Speed::ofMetresPerSecond($v);
+                $gear = GearChoice::for($vehicle, $v < 2.0 ? Purpose::Creep : Purpose::Pull, $now, $gradient)->gear;
+                $a = max(0.05, min(self::MOST, self::SHARE * $performance->acceleration($now, $gear, $gradient)));
+            }
+            $next = min(max($v, $cap), $v + $a * self::STEP);
+            $s += ($v + $next) / 2.0 * self::STEP;
+            $v = $next;
+            $metres[] = $s;
+            $speeds[] = $v;
+            if ($v >= $wanted - 1e-6 && $s >= $path) {
+                break;
+            }
+        }
+
+        return new self($metres, $speeds);
+    }
+
+    /** Seconds until the front has gone so far; extended at the last speed. */
+    public function secondsTo(float $metres): float
+    {
+        foreach ($this->metres as $i => $at) {
+            if ($at >= $metres) {
+                $before = $i === 0 ? 0.0 : $this->metres[$i - 1];
+                $share = $at > $before ? ($metres - $before) / ($at - $before) : 1.0;
+
+                return max(0.0, $i - 1 + $share) * self::STEP;
+            }
+        }
+        $last = count($this->metres) - 1;
+
+        return $last * self::STEP + ($metres - $this->metres[$last]) / max(0.1, $this->speeds[$last]);
+    }
+
+    public function metresAt(float $seconds): float
+    {
+        $last = count($this->metres) - 1;
+        $i = (int) floor($seconds / self::STEP);
+        if ($i >= $last) {
+            return $this->metres[$last] + $this->speeds[$last] * ($seconds - $last * self::STEP);
+        }
+        $share = $seconds / self::STEP - $i;
+
+        return $this->metres[$i] + ($this->metres[$i + 1] - $this->metres[$i]) * $share;
+    }
+
+    public function lastsSeconds(): float
+    {
+        return (count($this->metres) - 1) * self::STEP;
+    }
+}

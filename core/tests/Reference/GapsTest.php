@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+use NobleTurn\Core\Tests\Approaches;
+use NobleTurn\Core\Tests\Ask;
+
+it('knows the gap times of road design, sides mirrored', function (string $manoeuvre, string $pack, string $vehicle, float $seconds): void {
+    // AASHTO Green Book, intersection sight distance, from memory: across from a stop 7.5 / 9.5 / 11.5 s, near turn and
+    // crossing 6.5 / 8.5 / 10.5 s, off the main road 5.5 / 6.5 / 7.5 s; printed for traffic that keeps right.
+    $answer = Ask::tool('gap', ['pack' => $pack, 'manoeuvre' => $manoeuvre, 'vehicle' => $vehicle, 'other_speed_mph' => 30, 'other_distance_m' => 200]);
+    expect($answer['published_gap_s'])->toEqual($seconds);
+})->with([
+    ['emerge-right', 'gb', 'small-petrol-hatch', 7.5], ['emerge-left', 'na', 'small-petrol-hatch', 7.5], ['emerge-left', 'gb', 'small-petrol-hatch', 6.5],
+    ['emerge-right', 'na', 'small-petrol-hatch', 6.5], ['cross', 'gb', 'rigid-lorry', 8.5], ['emerge-right', 'gb', 'articulated-lorry', 11.5],
+    ['turn-across', 'gb', 'small-petrol-hatch', 5.5], ['turn-across', 'ie', 'articulated-lorry', 7.5],
+]);
+
+it('agrees with design sight distances where the driver on the main road keeps his speed', function (): void {
+    // Green Book, 30 mph, across from a stop: 0.278 V t_g = 7.5 s x 13.41 m/s = 100.6 m (335 ft rounded up, from memory).
+    $answer = Ask::tool('gap', ['manoeuvre' => 'turn-across', 'other_speed_mph' => 30, 'other_distance_m' => 200, 'delay_s' => 0, 'rolling_mph' => 10]);
+    expect($answer['sight_distance_m'])->toEqualWithDelta(max($answer['critical_gap_s'], 5.5) * 13.4112, 0.1);
+    // Crossing and turning off ask nothing of the other driver in either reckoning: ours lie within a second and a half of theirs.
+    foreach (['cross' => 6.5, 'turn-across' => 5.5] as $manoeuvre => $published) {
+        expect(Ask::tool('gap', ['manoeuvre' => $manoeuvre, 'other_speed_mph' => 30, 'other_distance_m' => 200])['critical_gap_s'])->toEqualWithDelta($published, 1.5);
+    }
+    // Joining: design lets the driver behind slow to about seven tenths of his speed, we ask nothing of him. Ours is longer.
+    $join = Ask::tool('gap', ['manoeuvre' => 'emerge-right', 'other_speed_mph' => 30, 'other_distance_m' => 100]);
+    expect($join['critical_gap_s'])->toBeGreaterThan($join['published_gap_s'])->and($join['other_decel_needed_mps2'])->toBeLessThan(1.0);
+});
+
+/** @return array<string, mixed> */
+function drawnGap(Approaches $draw): array
+{
+    return [
+        'pack' => $draw->one(['gb', 'ie', 'na']), 'manoeuvre' => $draw->one(['emerge-left', 'emerge-right', 'cross', 'turn-across']),
+        'other_speed_mps' => $draw->number(4, 30), 'other_distance_m' => $draw->number(0, 300), 'lanes' => $draw->one([1, 1, 2]), 'gradient' => $draw->number(-0.08, 0.08),
+        'vehicle' => $draw->one(['small-petrol-hatch', 'small-automatic', 'small-electric', 'loaded-van', 'rigid-lorry', 'articulated-lorry']),
+        'rolling_mps' => $draw->one([0, 0, 2.0]),
+    ];
+}
+
+it('never turns go into wait for a wider gap, nor asks more of a slower driver', function (): void {
+    $rank = ['wait' => 0, 'marginal' => 1, 'go' => 2];
+    for ($seed = 1; $seed <= 120; $seed++) {
+        $draw = new Approaches($seed);
+        $input = drawnGap($draw);
+        $near = Ask::tool('gap', $input);
+        $far = Ask::tool('gap', ['other_distance_m' => $input['other_distance_m'] + $draw->number(1, 60)] + $input);
+        expect($rank[$far['verdict']])->toBeGreaterThanOrEqual($rank[$near['verdict']], "seed {$seed}")
+            ->and($far['other_decel_needed_mps2'] ?? 99.0)->toBeLessThanOrEqual(($near['other_decel_needed_mps2'] ?? 99.0) + 0.01, "seed {$seed}");
+        $slow = Ask::tool('gap', ['other_speed_mps' => $input['other_speed_mps'] * 0.8] + $input);
+        expect($slow['other_decel_needed_mps2'] ?? 99.0)->toBeLessThanOrEqual(($near['other_decel_needed_mps2'] ?? 99.0) + 0.01, "seed {$seed}: slower");
+        // Nobody has to brake exactly where the gap is enough.
+        foreach ($near['sides'] as $side) {
+            expect($side['other_decel_needed_mps2'] === 0.0)->toBe($side['margin_s'] >= -0.005, "seed {$seed}");
+        }
+    }
+});
+
+it('gives the mirrored answer where traffic keeps right', function (): void {
+    $flip = ['left' => 'right', 'right' => 'left', 'ahead' => 'ahead'];
+    foreach (['emerge-left' => 'emerge-right', 'emerge-right' => 'emerge-left', 'cross' => 'cross', 'turn-across' => 'turn-across'] as $here => $there) {
+        $ask = fn (string $pack, string $manoeuvre): array => Ask::tool('gap', ['pack' => $pack, 'manoeuvre' => $manoeuvre, 'other_speed_mph' => 40, 'other_distance_m' => 80]);
+        [$gb, $na] = [$ask('gb', $here), $ask('na', $there)];
+        expect($na['time_needed_s'])->toBe($gb['time_needed_s'])->and($na['worst'])->toBe($flip[$gb['worst']])
+            ->and(array_column($na['sides'], 'from'))->toBe(array_map(fn (string $from): string => $flip[$from], array_column($gb['sides'], 'from')));
+    }
+});
+
+it('waits for people, for the long vehicle, and for the one opposite who turns into a single lane', function (): void {
+    $clear = ['manoeuvre' => 'turn-across', 'other_speed_mph' => 30, 'other_distance_m' => 300];
+    expect(Ask::tool('gap', $clear)['verdict'])->toBe('go')
+        ->and(Ask::tool('gap', $clear + ['people_s' => 12])['verdict'])->toBe('wait')
+        ->and(Ask::tool('gap', $clear + ['people_s' => 1])['verdict'])->toBe('go')
+        ->and(Ask::tool('gap', $clear + ['long_vehicle_first' => true])['verdict'])->toBe('wait')
+        ->and(Ask::tool('gap', $clear + ['oncoming_turner' => true])['verdict'])->toBe('wait')
+        ->and(Ask::tool('gap', $clear + ['oncoming_turner' => true, 'entry_lanes' => 2])['verdict'])->toBe('go');
+    $short = Ask::tool('gap', $clear + ['sight_m' => 60]);
+    expect($short['sight_enough'])->toBeFalse()->and(array_column($short['warnings'], 'code'))->toContain('sight-too-short');
+    expect(Ask::refusal('gap', ['other_from' => 'left'] + $clear))->toHaveKey('other_from')
+        ->and(Ask::refusal('gap', ['lanes' => 1.5] + $clear))->toHaveKey('lanes');
+});

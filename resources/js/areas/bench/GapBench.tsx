@@ -1,0 +1,252 @@
+import { useEffect, useState } from 'react';
+import { speedField, speedRange, unitWords, useRules } from '@/app/rules';
+import { flat, useAddress } from '@/app/useAddress';
+import { useSwept } from '@/compute/useCompute';
+import { Field } from '@/ui/Field';
+import { Slider } from '@/ui/Slider';
+import { useVehicle, VehicleChoice } from '@/vehicles/VehicleChoice';
+import { Big, BenchPage } from './BenchPage';
+import { GapBar, GapPicture } from './gap/GapPicture';
+import type { GapAnswer } from './gap/geometry';
+
+const address = flat({
+    manoeuvre: 'emerge-right',
+    vehicle: 'small-petrol-hatch',
+    speed: 30,
+    distance: 90,
+    rolling: false,
+    lanes: 1,
+    slope: 0,
+    people: 0,
+    long: false,
+    turner: false,
+    sight: 0,
+});
+
+const MANOEUVRES = { 'emerge-left': 'Emerge left', 'emerge-right': 'Emerge right', cross: 'Straight over', 'turn-across': 'Turn off across oncoming' };
+const HEADS = { go: 'Go', marginal: 'Marginal: let it go', wait: 'Wait' };
+/** Exact. */
+const MPS = { mph: 0.44704, kmh: 1 / 3.6 };
+/** A crawl over the line, m/s. */
+const CRAWL = 2;
+
+/** Is it long enough: both cars on one time slider, the place where go becomes wait, and what the other driver would have to do. */
+export function GapBench() {
+    const rules = useRules();
+    const [state, setState] = useAddress(address.read, address.write);
+    const set = (part: Partial<typeof state>) => setState((before) => ({ ...before, ...part }));
+    const vehicle = useVehicle(state.vehicle);
+    const [seconds, setSeconds] = useState(0);
+    const [playing, setPlaying] = useState(false);
+    const range = speedRange(rules.speed_unit);
+    const speed = state.speed * MPS[rules.speed_unit];
+    const inputs = {
+        pack: rules.pack,
+        manoeuvre: state.manoeuvre in MANOEUVRES ? state.manoeuvre : 'emerge-right',
+        vehicle,
+        [speedField(rules.speed_unit).replace('speed', 'other_speed')]: state.speed,
+        lanes: state.lanes,
+        gradient: state.slope / 100,
+        ...(state.rolling ? { rolling_mps: CRAWL } : {}),
+        ...(state.people > 0 ? { people_s: state.people } : {}),
+        ...(state.long ? { long_vehicle_first: true } : {}),
+        ...(state.turner ? { oncoming_turner: true } : {}),
+        ...(state.sight > 0 ? { sight_m: state.sight } : {}),
+    };
+    const { data, error } = useSwept<GapAnswer>('gap', inputs, { field: 'other_distance_m', from: 10, to: 300, step: 5 }, state.distance);
+    const longest = data ? Math.min(14, Math.max(6, Math.ceil(data.critical_gap_s + 2))) : 10;
+    useEffect(() => {
+        if (!playing) return;
+        const begun = performance.now() - seconds * 1000;
+        let frame = requestAnimationFrame(function tick(now) {
+            const at = (now - begun) / 1000;
+            setSeconds(Math.min(longest, at));
+            if (at >= longest) return setPlaying(false);
+            frame = requestAnimationFrame(tick);
+        });
+        return () => cancelAnimationFrame(frame);
+        // Only the key starts and ends it: the moment itself moves on inside.
+        // eslint-disable-next-line react-hooks/exhaustive-deps
+    }, [playing, longest]);
+    const metres = (value: number) => `${value} m`;
+    const flag = (label: string, key: 'rolling' | 'long' | 'turner') => (
+        <label className="flex min-h-12 items-center gap-3">
+            <input type="checkbox" className="size-6" checked={state[key]} onChange={(event) => set({ [key]: event.target.checked })} />
+            {label}
+        </label>
+    );
+    return (
+        <BenchPage
+            title="Gap"
+            about="What it asks of us, and of the other driver if we went"
+            answer={data}
+            error={error}
+            controls={
+                <>
+                    <Field label="To do">
+                        <select value={inputs.manoeuvre} onChange={(event) => set({ manoeuvre: event.target.value })}>
+                            {Object.entries(MANOEUVRES).map(([manoeuvre, words]) => (
+                                <option key={manoeuvre} value={manoeuvre}>
+                                    {words}
+                                </option>
+                            ))}
+                        </select>
+                    </Field>
+                    <VehicleChoice value={state.vehicle} onChange={(next) => set({ vehicle: next })} />
+                    <Slider
+                        label="They come at"
+                        value={state.speed}
+                        min={range.from}
+                        max={range.to}
+                        step={range.step}
+                        words={(value) => `${value} ${unitWords(rules.speed_unit)}`}
+                        onChange={(next) => set({ speed: next })}
+                    />
+                    <Slider label="From" value={state.distance} min={10} max={300} step={5} words={metres} onChange={(distance) => set({ distance })} />
+                    <Slider label="Lanes each way" value={state.lanes} min={1} max={3} step={1} words={String} onChange={(lanes) => set({ lanes })} />
+                    <Slider
+                        label="Slope"
+                        value={state.slope}
+                        min={-10}
+                        max={10}
+                        step={1}
+                        words={(value) => `${value} %`}
+                        onChange={(slope) => set({ slope })}
+                    />
+                    <Slider
+                        label="Somebody on foot"
+                        value={state.people}
+                        min={0}
+                        max={20}
+                        step={1}
+                        words={(value) => (value === 0 ? '–' : `for ${value} s`)}
+                        onChange={(people) => set({ people })}
+                    />
+                    <Slider
+                        label="Seen"
+                        value={state.sight}
+                        min={0}
+                        max={300}
+                        step={10}
+                        words={(value) => (value === 0 ? 'not measured' : `${value} m`)}
+                        onChange={(sight) => set({ sight })}
+                    />
+                    {flag('Rolling over the line', 'rolling')}
+                    {flag('A long vehicle first', 'long')}
+                    {flag('Somebody opposite turns in too', 'turner')}
+                </>
+            }
+        >
+            {data && (
+                <div className="grid gap-4">
+                    <div className="grid gap-x-6 gap-y-3 lg:grid-cols-[minmax(0,1.6fr)_minmax(0,1fr)]">
+                        <div className="grid content-start gap-3">
+                            <GapPicture
+                                answer={data}
+                                manoeuvre={inputs.manoeuvre}
+                                keeps={rules.keeps}
+                                distance={state.distance}
+                                speed={speed}
+                                seconds={seconds}
+                            />
+                            <div className="screen-only flex flex-wrap items-center gap-4">
+                                <button
+                                    type="button"
+                                    className="key"
+                                    aria-pressed={playing}
+                                    onClick={() => {
+                                        if (!playing && seconds >= longest) setSeconds(0);
+                                        setPlaying(!playing);
+                                    }}
+                                >
+                                    {playing ? '■ Hold' : '▶ If we went'}
+                                </button>
+                                <div className="min-w-64 flex-1">
+                                    <Slider
+                                        label="After the decision"
+                                        value={Number(seconds.toFixed(1))}
+                                        min={0}
+                                        max={longest}
+                                        step={0.1}
+                                        words={(value) => `${value.toFixed(1)} s`}
+                                        onChange={(value) => {
+                                            setPlaying(false);
+                                            setSeconds(Number(value.toFixed(1)));
+                                        }}
+                                    />
+                                </div>
+                            </div>
+                            {data.sides.map((side) => (
+                                <GapBar
+                                    key={side.from}
+                                    side={side}
+                                    distance={state.distance}
+                                    speed={speed}
+                                    seconds={seconds}
+                                    most={Math.max(state.distance, ...data.sides.map((each) => each.time_needed_s * speed)) * 1.15}
+                                />
+                            ))}
+                            <p className="text-quiet text-sm">The dashed mark is where “go” becomes “wait”: in the outlined part it is enough.</p>
+                        </div>
+                        <div className="grid content-start gap-4">
+                            <p className="font-display text-3xl font-bold" role="status">
+                                {HEADS[data.verdict]}
+                            </p>
+                            <p>{data.message}</p>
+                            <dl className="grid grid-cols-2 gap-3">
+                                <Big label="Enough from" value={data.critical_gap_m.toFixed(0)} unit="m" />
+                                <Big label="that is" value={data.critical_gap_s.toFixed(1)} unit="s" />
+                                <Big label="In hand" value={data.margin_s.toFixed(1)} unit="s" />
+                                <Big
+                                    label="They would brake"
+                                    value={data.other_decel_needed_mps2 === null ? '–' : data.other_decel_needed_mps2.toFixed(1)}
+                                    unit={data.other_decel_needed_mps2 === null ? 'too late' : 'm/s²'}
+                                />
+                                <Big label="Road design says" value={data.published_gap_s.toFixed(1)} unit="s" />
+                                <Big label="Sight needed" value={data.sight_distance_m.toFixed(0)} unit="m" />
+                            </dl>
+                            <p className="text-quiet text-sm">
+                                Design lets the driver behind slow a little when somebody joins; here nobody has to change anything. Feeling gaps is learned at
+                                the roadside: call them, then count them.
+                            </p>
+                        </div>
+                    </div>
+                    <Sides answer={data} />
+                </div>
+            )}
+        </BenchPage>
+    );
+}
+
+function Sides({ answer }: { answer: GapAnswer }) {
+    return (
+        <div className="relative overflow-x-auto" tabIndex={0} role="region" aria-label="Side by side">
+            <table className="w-full min-w-[34rem] text-left">
+                <thead>
+                    <tr className="border-hair border-b-2">
+                        {['From', 'We', 'Needed', 'There is', 'In hand', 'They would brake', 'So'].map((head) => (
+                            <th key={head} scope="col" className="py-1 pr-3">
+                                {head}
+                            </th>
+                        ))}
+                    </tr>
+                </thead>
+                <tbody>
+                    {answer.sides.map((side) => (
+                        <tr key={side.from} className="border-hair border-b">
+                            <th scope="row" className="py-1 pr-3">
+                                {side.from}
+                            </th>
+                            <td className="pr-3">{side.joined ? 'join it' : 'cross it'}</td>
+                            <td className="pr-3">{side.time_needed_s.toFixed(1)} s</td>
+                            <td className="pr-3">{side.time_available_s.toFixed(1)} s</td>
+                            <td className="pr-3">{side.margin_s.toFixed(1)} s</td>
+                            <td className="pr-3">{side.other_decel_needed_mps2 === null ? 'too late' : `${side.other_decel_needed_mps2.toFixed(1)} m/s²`}</td>
+                            <td className="font-semibold">{side.verdict}</td>
+                        </tr>
+                    ))}
+                </tbody>
+            </table>
+        </div>
+    );
+}

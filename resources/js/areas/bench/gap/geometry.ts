@@ -1,0 +1,66 @@
+import { readAt } from '@/strip/scale';
+
+export interface GapSide {
+    from: 'left' | 'right' | 'ahead';
+    joined: boolean;
+    time_needed_s: number;
+    time_available_s: number;
+    margin_s: number;
+    other_decel_needed_mps2: number | null;
+    verdict: 'go' | 'marginal' | 'wait';
+}
+
+export interface GapAnswer {
+    at?: number;
+    verdict: 'go' | 'marginal' | 'wait';
+    message: string;
+    worst: GapSide['from'];
+    margin_s: number;
+    other_decel_needed_mps2: number | null;
+    critical_gap_s: number;
+    critical_gap_m: number;
+    published_gap_s: number;
+    sight_distance_m: number;
+    sides: GapSide[];
+    motion: { time_s: number[]; ours_m: number[]; speed_mps: number[] };
+    path: { straight_m: number; radius_m: number; turned_deg: number; turn_m: number; lane_width_m: number; lanes: number };
+    car: import('../CarShape').Shape;
+    assumptions: import('@/api/types').Assumption[];
+    warnings: { code: string; message: string }[];
+}
+
+export interface Pose {
+    x: number;
+    y: number;
+    /** Degrees on the screen: 0 to the right, -90 up. */
+    heading: number;
+}
+
+/**
+ * Where our front is after so many metres of path, metres on the screen for traffic that keeps left: the road we meet
+ * runs across through the origin, we come from below; turning off, we come from below along the road itself.
+ */
+export function oursAt(metres: number, path: GapAnswer['path'], manoeuvre: string, across: boolean | null): Pose {
+    const { straight_m: straight, radius_m: radius, turned_deg: turned, turn_m: turn, lane_width_m: lane, lanes } = path;
+    const off = manoeuvre === 'turn-across';
+    const start = off ? { x: -0.4, y: 0 } : { x: -lane / 2, y: lanes * lane };
+    if (across === null || metres <= straight) return { x: start.x, y: start.y - metres, heading: -90 };
+    const first = (turned * Math.PI) / 180;
+    const share = Math.min(1, (metres - straight) / turn);
+    const angle = first + share * (Math.PI / 2 - first);
+    const beyond = Math.max(0, metres - straight - turn);
+    const side = across ? 1 : -1;
+    return {
+        x: start.x + side * (radius * (Math.cos(first) - Math.cos(angle)) + beyond),
+        y: start.y - straight - radius * (Math.sin(angle) - Math.sin(first)),
+        heading: -90 + (side * angle * 180) / Math.PI,
+    };
+}
+
+/** How far our front has come at a moment; beyond the reckoned time at the last speed. */
+export function metresAt(motion: GapAnswer['motion'], seconds: number): number {
+    const last = motion.time_s.length - 1;
+    if (seconds >= motion.time_s[last]!) return motion.ours_m[last]! + (seconds - motion.time_s[last]!) * motion.speed_mps[last]!;
+    // The columns run forwards; the reader wants them falling.
+    return readAt([...motion.time_s].reverse(), [...motion.ours_m].reverse(), seconds);
+}
