@@ -98,9 +98,9 @@ test('a gap: go becomes wait where the mark is, both cars move on one time, and 
     expect(at).toBeGreaterThan(90);
     await page.goto(`/bench/gap?distance=${Math.ceil(at / 5) * 5 + 30}`);
     await expect(verdict).toHaveText('Go');
-    await page.getByLabel('Vehicle').selectOption('Articulated lorry');
+    await page.getByLabel('Vehicle', { exact: true }).selectOption('Articulated lorry');
     await expect(verdict).toHaveText('Wait');
-    await page.getByLabel('Vehicle').selectOption('Small petrol hatch');
+    await page.getByLabel('Vehicle', { exact: true }).selectOption('Small petrol hatch');
     await expect(verdict).toHaveText('Go');
     const picture = page.getByRole('img', { name: /^After 0\.0 s/ });
     await expect(picture).toBeVisible();

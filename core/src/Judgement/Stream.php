@@ -18,6 +18,9 @@ final readonly class Stream
 
     public const ROOM = 2.0;
 
+    /** Moments at which a joined stream is looked at, s apart: between them nothing turns round. */
+    private const LOOK = 0.2;
+
     private function __construct(
         public Side $from,
         /** Joined: we drive on in this stream; otherwise only crossed. */
@@ -49,7 +52,7 @@ final readonly class Stream
             return $this->ours->secondsTo($this->path + $this->length) * $this->speed;
         }
         $most = 0.0;
-        for ($t = 0.0, $end = $this->ours->lastsSeconds() + 1.0; $t <= $end; $t += 0.1) {
+        for ($t = 0.0, $end = $this->ours->lastsSeconds() + 1.0; $t <= $end; $t += self::LOOK) {
             $most = max($most, $this->speed * $t - $this->rearAt($t) + self::ROOM);
         }
 
@@ -74,7 +77,7 @@ final readonly class Stream
         if (! $this->isClear($distance, $high)) {
             return INF;
         }
-        for ($i = 0; $i < 40; $i++) {
+        for ($i = 0; $i < 24; $i++) {
             $middle = ($low + $high) / 2.0;
             $this->isClear($distance, $middle) ? $high = $middle : $low = $middle;
         }
@@ -88,7 +91,7 @@ final readonly class Stream
         if (! $this->joined) {
             return $this->theirs($end, $deceleration) <= $distance + 1e-9;
         }
-        for ($t = 0.0; $t <= $end; $t += 0.1) {
+        for ($t = 0.0; $t <= $end; $t += self::LOOK) {
             if ($this->theirs($t, $deceleration) > $distance + $this->rearAt($t) - self::ROOM + 1e-9) {
                 return false;
             }

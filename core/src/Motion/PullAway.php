@@ -26,6 +26,11 @@ final readonly class PullAway
 
     private const LONGEST = 40.0;
 
+    /** Steps of the table of accelerations, and below which speed first is the gear, m/s. */
+    private const TABLE = 0.25;
+
+    private const FIRST_BELOW = 2.0;
+
     /**
      * @param  non-empty-list<float>  $metres  front bumper along our path, from where it began
      * @param  non-empty-list<float>  $speeds
@@ -42,16 +47,14 @@ final readonly class PullAway
      */
     public static function run(Vehicle $vehicle, Gradient $gradient, float $from, float $delay, float $turning, float $comfortable, float $wanted, float $path): self
     {
-        $performance = new Performance($vehicle);
+        $pull = self::table($vehicle, $gradient, max($from, $wanted));
         [$s, $v] = [0.0, $from];
         [$metres, $speeds] = [[$s], [$v]];
         for ($t = self::STEP; $t <= self::LONGEST; $t += self::STEP) {
             $cap = $s < $turning ? min($comfortable, $wanted) : $wanted;
             $a = 0.0;
             if ($t > $delay && $v < $cap) {
-                $now = Speed::ofMetresPerSecond($v);
-                $gear = GearChoice::for($vehicle, $v < 2.0 ? Purpose::Creep : Purpose::Pull, $now, $gradient)->gear;
-                $a = max(0.05, min(self::MOST, self::SHARE * $performance->acceleration($now, $gear, $gradient)));
+                $a = $pull[(int) min(count($pull) - 1, floor($v / self::TABLE))];
             }
             $next = min(max($v, $cap), $v + $a * self::STEP);
             $s += ($v + $next) / 2.0 * self::STEP;
@@ -64,6 +67,24 @@ final readonly class PullAway
         }
 
         return new self($metres, $speeds);
+    }
+
+    /**
+     * The acceleration used at each speed, m/s2: in the gear that pulls there.
+     *
+     * @return non-empty-list<float>
+     */
+    private static function table(Vehicle $vehicle, Gradient $gradient, float $most): array
+    {
+        $performance = new Performance($vehicle);
+        $table = [];
+        for ($v = self::TABLE / 2.0; $v <= $most + self::TABLE; $v += self::TABLE) {
+            $now = Speed::ofMetresPerSecond($v);
+            $gear = GearChoice::for($vehicle, $v < self::FIRST_BELOW ? Purpose::Creep : Purpose::Pull, $now, $gradient)->gear;
+            $table[] = max(0.05, min(self::MOST, self::SHARE * $performance->acceleration($now, $gear, $gradient)));
+        }
+
+        return $table === [] ? [0.05] : $table;
     }
 
     /** Seconds until the front has gone so far; extended at the last speed. */

@@ -83,6 +83,10 @@ final readonly class GearChoice
             }
         }
 
+        if ($best === null && $performance->labours($from, $lowest)) {
+            return [$lowest, 'the lowest: slower than it can turn freely, with the clutch or the converter doing the rest'];
+        }
+
         return $best === null
             ? [$top, 'the highest there is: no gear reaches the end of this below the red line']
             : [$best, $top > 1 && $byItself ? 'the gearbox drops to it with the gas right down' : ($top > 1 ? 'pulls hardest from beginning to end without racing the engine' : 'the only one')];

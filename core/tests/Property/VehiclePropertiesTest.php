@@ -12,7 +12,9 @@ use NobleTurn\Core\Tests\Ask;
 use NobleTurn\Core\Vehicle\BendLine;
 use NobleTurn\Core\Vehicle\DemoVehicles;
 use NobleTurn\Core\Vehicle\FullGas;
+use NobleTurn\Core\Vehicle\GearChoice;
 use NobleTurn\Core\Vehicle\Performance;
+use NobleTurn\Core\Vehicle\Purpose;
 use NobleTurn\Core\Vehicle\Unit;
 
 /** @return iterable<int, array{Approaches, list<array<string, float>>}> seeded trains of one to three units */
@@ -182,4 +184,14 @@ it('gains speed no sooner uphill, with more mass or with slower changes, and har
     $vehicle = DemoVehicles::byId('loaded-van');
     $run = fn (float $step): float => FullGas::run($vehicle, Speed::ofMetresPerSecond(2.0), Speed::ofMetresPerSecond(25.0), Gradient::ofRiseOverRun(0.02), 1, $step)->distance;
     expect($run(0.02))->toEqualWithDelta($run(0.01), 0.1);
+});
+
+it('pulls away in the lowest gear where every gear would labour, and loses no pull between first and second', function (): void {
+    foreach (DemoVehicles::all() as $vehicle) {
+        foreach ([0.5, 1.5, 2.1, 2.3] as $speed) {
+            $choice = GearChoice::for($vehicle, Purpose::Pull, Speed::ofMetresPerSecond($speed), Gradient::level());
+            expect($choice->gear)->toBeLessThanOrEqual(max(1, intdiv($vehicle->gearbox->topGear(), 3) + 1), "{$vehicle->id} at {$speed} m/s")
+                ->and($choice->acceleration)->toBeGreaterThan(0.3);
+        }
+    }
 });
