@@ -132,3 +132,12 @@ it('resolves pack and practice from the school, the instructor and the learner, 
     $this->putJson('api/doctrines/mine', ['pack' => 'zz', 'practice' => []])->assertUnprocessable()->assertJsonValidationErrors('pack');
     expect(count($this->getJson('api/routines?pack=na')->json()))->toBeGreaterThan(40)->and($this->getJson('api/session')->json('rules.pack'))->toBe('ie');
 });
+
+it('has demo places the core can plan, every one under its own pack', function (): void {
+    foreach (['gb' => Database\Seeders\DemoWorld::places(), 'na' => Database\Seeders\DemoWorld::placesKeepingRight()] as $pack => $places) {
+        foreach ($places as $place) {
+            $plan = NobleTurn\Core\Compute\Toolbox::run('approach', ['pack' => $pack, 'routine' => $place['routine'], ...$place['approach']]);
+            expect($plan['steps'])->not->toBeEmpty($place['name']);
+        }
+    }
+});

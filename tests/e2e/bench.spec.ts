@@ -114,3 +114,33 @@ test('a gap: go becomes wait where the mark is, both cars move on one time, and 
     await page.reload();
     await expect(page.getByLabel('A long vehicle first')).toBeChecked();
 });
+
+test('a roundabout is drawn from its arms, turned by hand, painted anew, and says what cannot be reached', async ({ page }) => {
+    await page.goto('/bench/roundabout');
+    const answer = page.getByRole('status').first();
+    await expect(answer).toHaveText('Lane 2, out in lane 1');
+    await page.getByLabel('To', { exact: true }).selectOption('Skerry Way');
+    await expect(answer).toHaveText('Lane 1, out in lane 1');
+    const other = page.getByRole('button', { name: /^Lane 2: \d/ });
+    await other.click();
+    await expect(other).toHaveAttribute('aria-pressed', 'true');
+    await page.getByText('Arms and lanes').click();
+    const angle = page.getByLabel('Angle of Mast Lane');
+    await expect(angle).toHaveValue('270');
+    const arm = await page.locator('[data-arm="Mast Lane"] circle').nth(1).boundingBox();
+    if (!arm) throw new Error('no arm');
+    await page.mouse.move(arm.x + arm.width / 2, arm.y + arm.height / 2);
+    await page.mouse.down();
+    await page.mouse.move(arm.x, arm.y + 120, { steps: 6 });
+    await page.mouse.up();
+    await expect(angle).not.toHaveValue('270');
+    await page.getByRole('button', { name: 'Add an arm' }).click();
+    await page.getByLabel('To', { exact: true }).selectOption('Arm 5');
+    // Nothing of ours is painted for the new arm.
+    await expect(page.getByRole('alert')).toContainText('cannot be reached');
+    await page.getByRole('checkbox', { name: 'Arm 5' }).first().check();
+    await expect(answer).toHaveText(/^Lane 1/);
+    await expect(page).toHaveURL(/Arm\+5|Arm%205/);
+    await page.reload();
+    await expect(page.getByLabel('To', { exact: true })).toHaveValue('Arm 5');
+});

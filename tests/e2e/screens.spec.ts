@@ -25,6 +25,7 @@ async function screens(page: Page): Promise<Record<string, string>> {
         'Routines, a turn': '/routines/turn-left',
         'Bench: approach': '/bench/approach',
         'Bench: gap': '/bench/gap',
+        'Bench: roundabout': '/bench/roundabout',
         'Bench: gears': '/bench/gears',
         'Bench: steering': '/bench/steering',
         'Bench: reversing': '/bench/reversing',

@@ -11,6 +11,7 @@ use NobleTurn\Core\Compute\Tool\CrossingTool;
 use NobleTurn\Core\Compute\Tool\EngineTool;
 use NobleTurn\Core\Compute\Tool\FollowingTool;
 use NobleTurn\Core\Compute\Tool\GapTool;
+use NobleTurn\Core\Compute\Tool\LanesTool;
 use NobleTurn\Core\Compute\Tool\ReverseTool;
 use NobleTurn\Core\Compute\Tool\SteeringTool;
 use NobleTurn\Core\Compute\Tool\StoppingTool;
@@ -34,7 +35,7 @@ final class Toolbox
     /** @return non-empty-list<Tool> */
     public static function all(): array
     {
-        return [new AmberTool, new ApproachTool, new ClearanceTool, new CrossingTool, new EngineTool, new FollowingTool, new GapTool, new ReverseTool, new SteeringTool, new StoppingTool, new SweptPathTool];
+        return [new AmberTool, new ApproachTool, new ClearanceTool, new CrossingTool, new EngineTool, new FollowingTool, new GapTool, new LanesTool, new ReverseTool, new SteeringTool, new StoppingTool, new SweptPathTool];
     }
 
     /** @return non-empty-list<string> */

@@ -108,6 +108,14 @@ final readonly class Values
         return is_array($list) ? array_values(array_filter($list, static fn (mixed $entry): bool => $entry instanceof self)) : [];
     }
 
+    /** @return list<string> */
+    public function texts(string $key): array
+    {
+        $list = $this->values[$key] ?? [];
+
+        return is_array($list) ? array_values(array_filter($list, is_string(...))) : [];
+    }
+
     /** @return list<list<float>> */
     public function lists(string $key): array
     {

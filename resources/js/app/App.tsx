@@ -18,6 +18,7 @@ const LearnerPage = lazy(() => import('@/areas/learners/LearnerPage').then((area
 const PlacesPage = lazy(() => import('@/areas/places/PlacesPage').then((area) => ({ default: area.PlacesPage })));
 const RoutinesPage = lazy(() => import('@/areas/routines/RoutinesPage').then((area) => ({ default: area.RoutinesPage })));
 const ApproachBench = lazy(() => import('@/areas/bench/ApproachBench').then((area) => ({ default: area.ApproachBench })));
+const RoundaboutBench = lazy(() => import('@/areas/bench/RoundaboutBench').then((area) => ({ default: area.RoundaboutBench })));
 const GapBench = lazy(() => import('@/areas/bench/GapBench').then((area) => ({ default: area.GapBench })));
 const GearsBench = lazy(() => import('@/areas/bench/GearsBench').then((area) => ({ default: area.GearsBench })));
 const SteeringBench = lazy(() => import('@/areas/bench/SteeringBench').then((area) => ({ default: area.SteeringBench })));
@@ -47,6 +48,7 @@ const router = createBrowserRouter([
             { path: 'bench', element: <Navigate to="/bench/approach" replace /> },
             { path: 'bench/approach', element: page(ApproachBench) },
             { path: 'bench/gap', element: page(GapBench) },
+            { path: 'bench/roundabout', element: page(RoundaboutBench) },
             { path: 'bench/gears', element: page(GearsBench) },
             { path: 'bench/steering', element: page(SteeringBench) },
             { path: 'bench/reversing', element: page(ReversingBench) },

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Lanes;
+
+/** What each unwelcome thing counts, in lane changes' worth (all assumed, adjustable). */
+final readonly class Costs
+{
+    public const DEFAULTS = [
+        'lane_change' => 3.0,
+        'late_change' => 4.0,
+        'leaving_off_side' => 2.0,
+        'no_room_after' => 3.0,
+        'turn_soon' => 2.5,
+        'against_clock' => 4.0,
+        'sector' => 0.1,
+    ];
+
+    public const WORDS = [
+        'lane_change' => 'a change of lane on the roundabout',
+        'late_change' => 'that change comes just before the exit',
+        'leaving_off_side' => 'leaving in a lane that is not the nearside one',
+        'no_room_after' => 'no room to move over after the exit',
+        'turn_soon' => 'the wrong side for the turn soon after',
+        'against_clock' => 'against the clock rule, where nothing is painted',
+        'sector' => 'each stretch between two arms',
+    ];
+
+    /** @param  array<string, float>  $values  by name */
+    public function __construct(private array $values = [])
+    {
+    }
+
+    public function of(string $name): float
+    {
+        return $this->values[$name] ?? self::DEFAULTS[$name];
+    }
+}

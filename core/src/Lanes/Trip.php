@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Lanes;
+
+/** Where somebody wants to go, and what comes after. */
+final readonly class Trip
+{
+    /** Nearer than this a turn after the exit asks for its lane at once, m (assumed). */
+    private const SOON = 150.0;
+
+    /** Less room than this after the exit is too little to move over in, m (assumed). */
+    private const ROOM = 60.0;
+
+    /** From straight over so far to either side, degrees (assumed): before it the clock says early, after it late. */
+    private const TWELVE = 10.0;
+
+    public function __construct(
+        /** Sectors driven: the exit is at the arm at their end. */
+        public int $sectors,
+        public float $angle,
+        public bool $passing,
+        /** Whether the turn after the exit goes to the off side, m away; null where none is near. */
+        public ?bool $turnsOff,
+        public ?float $turnIn,
+        public Costs $costs,
+    ) {
+    }
+
+    /** Before, at, or after twelve o'clock: -1, 0, 1. */
+    public function clock(): int
+    {
+        return abs($this->angle - 180.0) <= self::TWELVE ? 0 : ($this->angle < 180.0 ? -1 : 1);
+    }
+
+    /** What taking this approach lane counts before anything is driven: nothing where its paint leads there. */
+    public function entryCost(int $lane, bool $painted): float
+    {
+        $against = match ($this->clock()) {
+            -1 => $lane > 1,
+            0 => false,
+            default => $lane === 1,
+        };
+
+        return ! $painted && $against ? $this->costs->of('against_clock') : 0.0;
+    }
+
+    /** @return array<string, float> what leaving by this exit lane counts, by name */
+    public function exitCosts(int $exitLane, ?float $room): array
+    {
+        $soon = $this->turnsOff !== null && ($this->turnIn ?? INF) <= self::SOON;
+        $found = [];
+        if ($exitLane > 1 && ! $this->passing) {
+            $found['leaving_off_side'] = $this->costs->of('leaving_off_side');
+        }
+        if ($exitLane > 1 && $room !== null && $room < self::ROOM) {
+            $found['no_room_after'] = $this->costs->of('no_room_after');
+        }
+        if ($soon && ($this->turnsOff === true ? $exitLane === 1 : $exitLane > 1)) {
+            $found['turn_soon'] = $this->costs->of('turn_soon');
+        }
+
+        return $found;
+    }
+}

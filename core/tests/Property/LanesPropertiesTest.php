@@ -1,0 +1,133 @@
+<?php
+
+declare(strict_types=1);
+
+use NobleTurn\Core\Lanes\Arm;
+use NobleTurn\Core\Lanes\Costs;
+use NobleTurn\Core\Lanes\LanePlanner;
+use NobleTurn\Core\Lanes\Ring;
+use NobleTurn\Core\Lanes\Trip;
+use NobleTurn\Core\Tests\Approaches;
+use NobleTurn\Core\Tests\Ask;
+
+/** @return array{Ring, Trip} up to eight arms and four lanes, with spirals, lanes that end, buses and dead ends */
+function drawnRing(Approaches $draw): array
+{
+    $count = $draw->one([2, 3, 4, 5, 6, 7, 8]);
+    $lanes = $draw->one([1, 2, 3, 4]);
+    $names = array_map(static fn (int $i): string => "arm{$i}", range(0, $count - 1));
+    $arms = [];
+    foreach ($names as $i => $name) {
+        $approach = [];
+        for ($lane = 0; $lane < $draw->one([1, 1, 2, 3, 4]); $lane++) {
+            $approach[] = $draw->one([[], [$draw->one($names)], [$draw->one($names), $draw->one($names)]]);
+        }
+        $arms[] = new Arm($name, $i * 360.0 / $count, $approach === [] ? [[]] : $approach, $draw->one([0, 1, 1, 2, 3]), $draw->one([[], [], [1]]), $draw->one([null, 30.0, 200.0]));
+    }
+    $spirals = $ends = [];
+    for ($i = 0; $i < $draw->one([0, 0, 2, 4]); $i++) {
+        $spirals[$draw->one(range(0, $count - 1)).'.'.$draw->one(range(1, $lanes))] = $draw->one(range(1, $lanes));
+        $ends[$draw->one(range(0, $count - 1)).'.'.$draw->one(range(1, $lanes))] = true;
+    }
+    $sectors = $draw->one(range(1, $count));
+    $costs = new Costs(['lane_change' => $draw->number(0, 5), 'late_change' => $draw->number(0, 5), 'leaving_off_side' => $draw->number(0, 5), 'turn_soon' => $draw->number(0, 5), 'against_clock' => $draw->number(0, 5)]);
+
+    return [new Ring($arms, $lanes, $spirals, $ends), new Trip($sectors, $sectors * 360.0 / $count, $draw->one([true, false]), $draw->one([null, true, false]), $draw->number(20, 300), $costs)];
+}
+
+/** Every way there is, tried out one by one; INF where none leads there. */
+function cheapestByTrying(Ring $ring, Trip $trip, int $sector, int $lane): float
+{
+    $least = INF;
+    foreach (range(1, $ring->lanes) as $to) {
+        if (abs($to - $lane) > 1) {
+            continue;
+        }
+        $here = $trip->costs->of('sector') + ($to === $lane ? 0.0 : $trip->costs->of('lane_change'));
+        if ($sector === $trip->sectors - 1) {
+            $exit = $ring->out($trip->sectors, $to);
+            $rest = $exit === null ? INF : array_sum($trip->exitCosts($exit, $ring->arms[$trip->sectors % count($ring->arms)]->exitRoom)) + ($to === $lane ? 0.0 : $trip->costs->of('late_change'));
+        } else {
+            $rest = $ring->goesOn($sector, $to) ? cheapestByTrying($ring, $trip, $sector + 1, $ring->into($sector + 1, $to)) : INF;
+        }
+        $least = min($least, $here + $rest);
+    }
+
+    return $least;
+}
+
+it('finds what trying out every way finds, on thousands of roundabouts', function (): void {
+    $reached = $unreachable = 0;
+    for ($seed = 1; $seed <= 3000; $seed++) {
+        [$ring, $trip] = drawnRing(new Approaches($seed));
+        $found = LanePlanner::routes($ring, $trip);
+        $target = $ring->arms[$trip->sectors % count($ring->arms)]->name;
+        foreach ($ring->arms[0]->approach as $i => $painted) {
+            $lane = $i + 1;
+            $usable = ! in_array($lane, $ring->arms[0]->busLanes, true) && ($painted === [] || in_array($target, $painted, true));
+            $tried = $usable ? $trip->entryCost($lane, $painted !== []) + cheapestByTrying($ring, $trip, 0, $ring->into(0, $ring->entered($lane))) : INF;
+            if (is_infinite($tried)) {
+                expect($found)->not->toHaveKey($lane, "seed {$seed}");
+                $unreachable++;
+
+                continue;
+            }
+            expect($found[$lane]->cost())->toEqualWithDelta($tried, 1e-9, "seed {$seed}, lane {$lane}")->and(count($found[$lane]->moves))->toBe($trip->sectors);
+            $reached++;
+        }
+    }
+    expect($reached)->toBeGreaterThan(1000)->and($unreachable)->toBeGreaterThan(500);
+});
+
+it('never makes the best way dearer by one more usable lane', function (): void {
+    for ($seed = 1; $seed <= 400; $seed++) {
+        [$ring, $trip] = drawnRing(new Approaches($seed));
+        $best = fn (Ring $of): float => ($costs = array_map(fn ($route): float => $route->cost(), LanePlanner::routes($of, $trip))) === [] ? INF : min($costs);
+        $before = $best($ring);
+        $own = $ring->arms[0];
+        $wider = new Arm($own->name, $own->angle, [...$own->approach, []], $own->exitLanes, $own->busLanes, $own->exitRoom);
+        expect($best(new Ring([$wider, ...array_slice($ring->arms, 1)], $ring->lanes, [], [])))->toBeLessThanOrEqual($best(new Ring($ring->arms, $ring->lanes, [], [])) + 1e-9, "seed {$seed}: approach");
+        $at = $trip->sectors % count($ring->arms);
+        $arms = $ring->arms;
+        $target = $arms[$at];
+        $arms[$at] = new Arm($target->name, $target->angle, $target->approach, $target->exitLanes + 1, $target->busLanes, $target->exitRoom);
+        $plain = new Ring($ring->arms, $ring->lanes, [], []);
+        expect($best(new Ring($arms, $ring->lanes, [], [])))->toBeLessThanOrEqual($best($plain) + 1e-9, "seed {$seed}: exit");
+        expect($before)->toBeGreaterThanOrEqual(0.0);
+    }
+});
+
+it('chooses among the acceptable lanes the one with least cost, and mirrors with the pack', function (): void {
+    $arms = fn (Approaches $draw): array => array_map(fn (int $i): array => ['name' => "a{$i}", 'angle_deg' => $i * 72, 'approach_lanes' => array_fill(0, $draw->one([1, 2, 3]), []), 'exit_lanes' => $draw->one([1, 2])], range(0, 4));
+    $flip = ['left' => 'right', 'right' => 'left'];
+    for ($seed = 1; $seed <= 100; $seed++) {
+        $draw = new Approaches($seed);
+        $input = ['arms' => $arms($draw), 'from' => 'a0', 'to' => $draw->one(['a1', 'a2', 'a3', 'a4', 'a0'])];
+        $gb = Ask::tool('lanes', $input);
+        expect($gb['acceptable_lanes'][0]['lane'])->toBe($gb['approach_lane'])->and($gb['acceptable_lanes'][0]['extra'])->toEqual(0.0)
+            ->and(min(array_column($gb['acceptable_lanes'], 'cost')))->toBe($gb['cost']);
+        $na = Ask::tool('lanes', ['pack' => 'na'] + $input);
+        expect($na['approach_lane'])->toBe($gb['approach_lane']);
+        foreach ($gb['path'] as $i => $stretch) {
+            expect($na['path'][$i]['mirrors'])->toBe(array_map(fn (string $look): string => strtr($look, $flip), $stretch['mirrors']));
+        }
+    }
+});
+
+it('signals as the Highway Code’s rule 186 says, and names what cannot be reached', function (): void {
+    $four = ['arms' => array_map(fn (string $name, int $angle): array => ['name' => $name, 'angle_deg' => $angle, 'approach_lanes' => [[], []]], ['s', 'w', 'n', 'e'], [0, 90, 180, 270]), 'from' => 's'];
+    $signals = fn (string $to, array $more = []): array => array_map(fn (array $signal): array => [$signal['where'], $signal['side']], Ask::tool('lanes', ['to' => $to] + $more + $four)['signals']);
+    expect($signals('w'))->toBe([['approach', 'left']])
+        ->and($signals('n'))->toBe([['approach', null], ['w', 'left']])
+        ->and($signals('e'))->toBe([['approach', 'right'], ['n', 'left']])
+        ->and($signals('s'))->toBe([['approach', 'right'], ['e', 'left']])
+        ->and($signals('n', ['mini' => true]))->toHaveCount(2);
+    // A third of the way round a mini takes under three seconds: no time for an exit signal.
+    $small = ['arms' => array_map(fn (string $name, int $angle): array => ['name' => $name, 'angle_deg' => $angle], ['s', 'w', 'n'], [0, 60, 120]), 'from' => 's', 'to' => 'n', 'mini' => true];
+    expect(array_column(Ask::tool('lanes', $small)['signals'], 'where'))->toBe(['approach']);
+    $closed = $four;
+    $closed['arms'][2]['exit_lanes'] = 0;
+    expect(Ask::refusal('lanes', $closed + ['to' => 'n']))->toHaveKey('to')
+        ->and(Ask::refusal('lanes', $four + ['to' => 'nowhere']))->toHaveKey('to')
+        ->and(Ask::refusal('lanes', ['arms' => [['name' => 'a', 'angle_deg' => 0], ['name' => 'a', 'angle_deg' => 90]], 'from' => 'a', 'to' => 'a']))->toHaveKey('arms');
+});

@@ -1,0 +1,155 @@
+import { useState } from 'react';
+import { useRules } from '@/app/rules';
+import { useAddress } from '@/app/useAddress';
+import { useCompute } from '@/compute/useCompute';
+import { Field } from '@/ui/Field';
+import { Big, BenchPage } from './BenchPage';
+import { ArmsForm } from './ring/ArmsForm';
+import { asked, read, write, type LanesAnswer, type RingState } from './ring/ring';
+import { RingPicture } from './ring/RingPicture';
+
+const LOOKS = (look: string) => look.replaceAll('-', ' ');
+
+/** Which lane, why, and what the others would cost: a roundabout drawn from its arms and lanes. */
+export function RoundaboutBench() {
+    const rules = useRules();
+    const [state, setState] = useAddress<RingState>(read, write);
+    const set = (part: Partial<RingState>) => setState((before) => ({ ...before, ...part }));
+    const [ghost, setGhost] = useState<number | null>(null);
+    const { data, error, isPlaceholderData } = useCompute<LanesAnswer>('lanes', asked(state, rules.pack));
+    const names = state.arms.map((arm) => arm.name);
+    const choose = (label: string, value: string, change: (name: string) => void) => (
+        <Field label={label}>
+            <select value={value} onChange={(event) => change(event.target.value)}>
+                {names.map((name) => (
+                    <option key={name}>{name}</option>
+                ))}
+            </select>
+        </Field>
+    );
+    return (
+        <BenchPage
+            title="Roundabout"
+            about="Which lane, why, and what the others would cost"
+            // What cannot be reached is said beside the picture, which stays to be changed.
+            answer={data ?? (error ? { assumptions: [], warnings: [] } : undefined)}
+            error={null}
+            controls={
+                <>
+                    {choose('From', state.from, (from) => set({ from }))}
+                    {choose('To', state.to, (to) => set({ to }))}
+                    <Field label="Then soon">
+                        <select value={state.next} onChange={(event) => set({ next: event.target.value as RingState['next'] })}>
+                            <option value="">Nothing</option>
+                            <option value="left">A turn left</option>
+                            <option value="right">A turn right</option>
+                        </select>
+                    </Field>
+                    <label className="flex min-h-12 items-center gap-3">
+                        <input type="checkbox" className="size-6" checked={state.passing} onChange={(event) => set({ passing: event.target.checked })} />
+                        Passing others
+                    </label>
+                    <label className="flex min-h-12 items-center gap-3">
+                        <input type="checkbox" className="size-6" checked={state.mini} onChange={(event) => set({ mini: event.target.checked })} />
+                        Mini
+                    </label>
+                </>
+            }
+        >
+            <div className="grid gap-6 lg:grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)]">
+                <div className="grid content-start gap-3">
+                    <RingPicture
+                        state={state}
+                        answer={error ? undefined : data}
+                        keeps={rules.keeps}
+                        ghost={ghost}
+                        onTurn={(name, angle) => {
+                            if (!state.arms.some((arm) => arm.name !== name && Math.abs(((arm.angle - angle + 540) % 360) - 180) < 15)) {
+                                set({ arms: state.arms.map((arm) => (arm.name === name ? { ...arm, angle } : arm)) });
+                            }
+                        }}
+                        onTo={(to) => set({ to })}
+                    />
+                    <p className="text-quiet text-sm">Drag an arm by its end to turn it; a double press makes it the way out. The form below does the same.</p>
+                </div>
+                <div className={`grid content-start gap-4 ${isPlaceholderData ? 'opacity-60' : ''}`}>
+                    {error ? (
+                        <p role="alert" className="font-semibold">
+                            ▸ {error.message}
+                        </p>
+                    ) : (
+                        data && <Answer answer={data} ghost={ghost} onGhost={setGhost} />
+                    )}
+                </div>
+            </div>
+            <ArmsForm state={state} onChange={setState} />
+        </BenchPage>
+    );
+}
+
+function Answer({ answer, ghost, onGhost }: { answer: LanesAnswer; ghost: number | null; onGhost: (lane: number | null) => void }) {
+    return (
+        <>
+            <p className="font-display text-3xl font-bold" role="status">
+                Lane {answer.approach_lane}, out in lane {answer.exit_lane}
+            </p>
+            <ul className="grid gap-1">
+                {answer.reasons.map((reason) => (
+                    <li key={reason}>{reason}</li>
+                ))}
+            </ul>
+            <dl className="grid grid-cols-2 gap-3">
+                <Big label="Counts" value={answer.cost.toFixed(1)} />
+                <Big label="On it" value={answer.seconds_on_it.toFixed(1)} unit="s" />
+            </dl>
+            <section aria-label="Signals">
+                <h2 className="text-lg">Signals</h2>
+                <ul>
+                    {answer.signals.map((signal) => (
+                        <li key={signal.where}>
+                            {signal.where === 'approach' ? 'On the approach' : `Past ${signal.where}`}: {signal.side ?? 'none'}
+                            {signal.off && <span className="text-quiet">, off {signal.off}</span>}
+                        </li>
+                    ))}
+                </ul>
+            </section>
+            <section aria-label="On the way round">
+                <h2 className="text-lg">On the way round</h2>
+                <ol className="grid gap-1">
+                    {answer.path.map((stretch) => (
+                        <li key={stretch.sector}>
+                            After {stretch.after}:{' '}
+                            {stretch.action === 'keep'
+                                ? `keep lane ${stretch.lane}`
+                                : stretch.action === 'leave'
+                                  ? 'leave'
+                                  : `${stretch.action === 'move-out' ? 'move out' : 'move in'} to lane ${stretch.to_lane}`}
+                            {stretch.mirrors.length > 0 && <span className="text-quiet"> ({stretch.mirrors.map(LOOKS).join(', ')})</span>}
+                        </li>
+                    ))}
+                </ol>
+            </section>
+            {answer.acceptable_lanes.length > 1 && (
+                <section aria-label="Other usable lanes">
+                    <h2 className="text-lg">Other usable lanes</h2>
+                    <ul className="grid gap-2">
+                        {answer.acceptable_lanes.slice(1).map((lane) => (
+                            <li key={lane.lane} className="flex flex-wrap items-center gap-3">
+                                <button
+                                    type="button"
+                                    className="key"
+                                    aria-pressed={ghost === lane.lane}
+                                    onClick={() => onGhost(ghost === lane.lane ? null : lane.lane)}
+                                >
+                                    Lane {lane.lane}: {lane.extra.toFixed(1)} more
+                                </button>
+                                <span className="text-quiet text-sm">{lane.why.join('; ') || 'a little longer'}</span>
+                            </li>
+                        ))}
+                    </ul>
+                </section>
+            )}
+            <p className="text-quiet text-sm">A usable second-best lane is no fault; leaving it at the last moment is.</p>
+        </>
+    );
+}
