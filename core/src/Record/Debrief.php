@@ -37,7 +37,7 @@ final readonly class Debrief
         $evidence = array_values(array_filter($rounds, static fn (MarkedRound $round): bool => $round->isEvidence()));
         $held = count(array_filter($rounds, static fn (MarkedRound $round): bool => $round->heldBackRightly));
         [$well, $wellRounds] = self::best($evidence);
-        $worst = self::worst($evidence);
+        $worst = self::worst($evidence, $pack);
         if ($worst === null) {
             return new self($well, $wellRounds, $held, null, null, 0, 0, 0);
         }
@@ -79,13 +79,17 @@ final readonly class Debrief
      * @param  list<MarkedRound>  $rounds
      * @return ?array{RoutineCode, Step}
      */
-    private static function worst(array $rounds): ?array
+    private static function worst(array $rounds, RulePack $pack): ?array
     {
         $worst = null;
         $most = 0;
         foreach (Step::cases() as $step) {
             $byRoutine = [];
             foreach ($rounds as $round) {
+                // A mark of a step the routine has not (a signal at a hump) explains nothing.
+                if (! Catalogue::routine($round->routine, $pack)->has($step)) {
+                    continue;
+                }
                 $byRoutine[$round->routine->value] = ($byRoutine[$round->routine->value] ?? 0) + ($round->mark($step)?->support() ?? 0);
             }
             if ($byRoutine !== [] && array_sum($byRoutine) > $most) {

@@ -39,7 +39,7 @@ final readonly class Wording
             'away' => ($this->turn ?? $near)->other()->value,
             'near' => $near->value,
             'off' => $near->other()->value,
-            default => ctype_upper($name[0]) ? ucfirst($this->own(lcfirst($name))) : $this->own($name),
+            default => $this->pack->words()[$name] ?? (ctype_upper($name[0]) ? ucfirst($this->own(lcfirst($name))) : $this->own($name)),
         };
     }
 

@@ -67,3 +67,9 @@ it('sees a step that is weak in every routine before one bad round in a single o
 it('names a slip in the order as a fault, though the step was unaided', function (): void {
     expect(Debrief::of([round_(['mirrors' => 'unaided', 'signal' => '!unaided'])], new GreatBritain, true)->fault?->step)->toBe(Step::Signal);
 });
+
+it('leaves out of its suggestion what the routine has no step for', function (): void {
+    $debrief = Debrief::of([round_(['signal' => 'missed', 'speed' => 'reminded'], routine: RoutineCode::Hump)], new GreatBritain, hasClutch: true);
+    expect($debrief->fault?->step)->toBe(Step::Speed)->and($debrief->fault?->causeIn)->toBe(Step::Mirrors);
+    expect(Debrief::of([round_(['signal' => 'missed'], routine: RoutineCode::Hump)], new GreatBritain, true)->fault)->toBeNull();
+});

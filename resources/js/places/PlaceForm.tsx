@@ -4,6 +4,7 @@ import { limitOf, unitWords, useRules, withLimit } from '@/app/rules';
 import { hasLights, hasLine, hasWayOut, LIGHTS, WAYS_OUT } from '@/routines/kinds';
 import { RoutineSelect } from '@/routines/RoutineSelect';
 import { Field } from '@/ui/Field';
+import { Options } from '@/ui/Options';
 import { FormFoot } from '@/ui/FormFoot';
 import { useForm } from '@/ui/useForm';
 import { StretchList } from './StretchList';
@@ -79,22 +80,14 @@ export function PlaceForm({ place, onKept }: Props) {
                 {hasWayOut(values.routine) && (
                     <Field label="Way out" errors={errors['approach.exit']}>
                         <select value={values.exit} onChange={(event) => set('exit', event.target.value as WayOut)}>
-                            {Object.entries(WAYS_OUT).map(([way, words]) => (
-                                <option key={way} value={way}>
-                                    {words}
-                                </option>
-                            ))}
+                            <Options of={WAYS_OUT} />
                         </select>
                     </Field>
                 )}
                 {hasLights(values.routine) && (
                     <Field label="Lights, as they usually are" errors={errors['approach.light']}>
                         <select value={values.light} onChange={(event) => set('light', event.target.value as Light)}>
-                            {Object.entries(LIGHTS).map(([light, words]) => (
-                                <option key={light} value={light}>
-                                    {words}
-                                </option>
-                            ))}
+                            <Options of={LIGHTS} />
                         </select>
                     </Field>
                 )}

@@ -66,7 +66,7 @@ final class BaysAndRamps
                     'Steering at once, the rear still beside the {kerb}.',
                     'The gap behind was feared, and the car was to get away quickly.',
                     'Wheels straight until the body is clear.',
-                    'Pull up to a line of cones, window by cone, within an arm’s length.',
+                    '{Pull up} to a line of cones, window by cone, within an arm’s length.',
                 ),
                 Write::speed(
                     'First; secure while at the machine; held; away at a walk.',

@@ -105,7 +105,7 @@ final class CrossingOver
             : 'People crossing the road you enter; cycles on the {turn} once more; one short look to where a light-jumper would come from, then eyes into the new road.';
 
         return new Routine(
-            $code, 'Turn {turn} at traffic lights', $across ? 'At {crossroads} or a {T-junction} under lights, across oncoming traffic.' : 'At {crossroads} or a {T-junction} under lights, to the {kerb}’s side.', 'Cancel; mirrors; any red met now is not ours.',
+            $code, 'Turn {turn} at traffic lights', $across ? 'At a crossing of roads or a {T-junction} under lights, across oncoming traffic.' : 'At a crossing of roads or a {T-junction} under lights, to the {kerb}’s side.', 'Cancel; mirrors; any red met now is not ours.',
             [
                 Write::mirrors(
                     'Interior, {turn} mirror at the lane; both door mirrors again before the green is used.',

@@ -142,7 +142,7 @@ final class LocalRules
                 ),
                 Write::position(
                     'Into it no more than 200 ft before the turn; straight in it.',
-                    'It is not a lane to travel or to overtake in.',
+                    'It is not a lane to travel or to {overtake} in.',
                     'From far away, meeting one who waits.',
                     'Signal too early, and the car followed it.',
                     'Mark: the third driveway before.',

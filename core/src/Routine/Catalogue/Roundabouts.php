@@ -16,7 +16,7 @@ final class Roundabouts
     public static function roundabout(): Routine
     {
         return new Routine(
-            RoutineCode::Roundabout, 'Roundabout', 'Anything with an island that is kerbed or raised.', 'Cancel; mirrors; who left beside us; read the limit.',
+            RoutineCode::Roundabout, 'Roundabout', 'Anything with an island that is {kerb}ed or raised.', 'Cancel; mirrors; who left beside us; read the limit.',
             [
                 Write::mirrors(
                     'Interior, then the mirror towards the lane or the turn. On it: {near} mirror at each peel outward, and again on leaving.',
@@ -43,7 +43,7 @@ final class Roundabouts
                     'From a plan of five islands: name the lane for each exit and why.',
                 ),
                 Write::speed(
-                    'Brake early to a roll in a low gear; give way to the {off}, also when nearly straight.',
+                    'Brake early to a roll in a low gear; {give way} to the {off}, also when nearly straight.',
                     'A slow roll often meets a gap; a stop meets only the next queue.',
                     'Racing to the line, then a hard stop and a long wait.',
                     'Lane still being changed on the last metres.',
@@ -76,7 +76,7 @@ final class Roundabouts
     public static function mini(): Routine
     {
         return new Routine(
-            RoutineCode::MiniRoundabout, 'Mini-roundabout', 'Only paint; anything kerbed or raised is an ordinary one.', 'Mirrors; cancel if one was given.',
+            RoutineCode::MiniRoundabout, 'Mini-roundabout', 'Only paint; anything {kerb}ed or raised is an ordinary one.', 'Mirrors; cancel if one was given.',
             [
                 Write::mirrors(
                     'At the warning triangle; the blue sign with the {give-way line} comes right after.',

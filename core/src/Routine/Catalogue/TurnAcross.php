@@ -26,7 +26,7 @@ final class TurnAcross
                 new Instruction(
                     Step::Mirrors,
                     'Interior mirror, then the {turn} door mirror; the door mirror once more just before steering.',
-                    'Somebody may be overtaking just as you move to the middle, and again while you wait.',
+                    'Somebody may be {overtaking} just as you move to the middle, and again while you wait.',
                     'Not looked again after waiting for oncoming traffic.',
                     'The whole attention went to the gap ahead once the car stood.',
                     'The last glance before the wheel turns is the {turn} mirror.',

@@ -11,6 +11,7 @@ import { useDoctrines } from '@/practice/useDoctrines';
 import { hasLights, hasLine, hasTurn, hasWayOut, LIGHTS, WAYS_OUT } from '@/routines/kinds';
 import { RoutineSelect } from '@/routines/RoutineSelect';
 import { Field } from '@/ui/Field';
+import { Options } from '@/ui/Options';
 import { BenchNav } from './BenchPage';
 
 /** Will it fit? The approach with everything that can be asked of it; its state is the address. */
@@ -74,22 +75,14 @@ export function ApproachBench() {
                 {hasWayOut(state.road.routine) && (
                     <Field label="Way out">
                         <select value={state.road.exit ?? 'ahead'} onChange={(event) => road({ exit: event.target.value as WayOut })}>
-                            {Object.entries(WAYS_OUT).map(([way, words]) => (
-                                <option key={way} value={way}>
-                                    {words}
-                                </option>
-                            ))}
+                            <Options of={WAYS_OUT} />
                         </select>
                     </Field>
                 )}
                 {hasLights(state.road.routine) && (
                     <Field label="Lights">
                         <select value={state.road.light ?? 'green'} onChange={(event) => road({ light: event.target.value as Light })}>
-                            {Object.entries(LIGHTS).map(([light, words]) => (
-                                <option key={light} value={light}>
-                                    {words}
-                                </option>
-                            ))}
+                            <Options of={LIGHTS} />
                         </select>
                     </Field>
                 )}

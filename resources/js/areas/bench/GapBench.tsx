@@ -3,6 +3,7 @@ import { speedField, speedRange, unitWords, useRules } from '@/app/rules';
 import { flat, useAddress } from '@/app/useAddress';
 import { useSwept } from '@/compute/useCompute';
 import { Field } from '@/ui/Field';
+import { Options } from '@/ui/Options';
 import { Slider } from '@/ui/Slider';
 import { useVehicle, VehicleChoice } from '@/vehicles/VehicleChoice';
 import { Big, BenchPage } from './BenchPage';
@@ -85,11 +86,7 @@ export function GapBench() {
                 <>
                     <Field label="To do">
                         <select value={inputs.manoeuvre} onChange={(event) => set({ manoeuvre: event.target.value })}>
-                            {Object.entries(MANOEUVRES).map(([manoeuvre, words]) => (
-                                <option key={manoeuvre} value={manoeuvre}>
-                                    {words}
-                                </option>
-                            ))}
+                            <Options of={MANOEUVRES} />
                         </select>
                     </Field>
                     <VehicleChoice value={state.vehicle} onChange={(next) => set({ vehicle: next })} />

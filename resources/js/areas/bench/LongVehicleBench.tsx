@@ -1,6 +1,7 @@
 import { flat, useAddress } from '@/app/useAddress';
 import { useCompute } from '@/compute/useCompute';
 import { Field } from '@/ui/Field';
+import { Options } from '@/ui/Options';
 import { Slider } from '@/ui/Slider';
 import { DEFAULT_KIND, useCars, useKinds, useVehicle, VehicleChoice } from '@/vehicles/VehicleChoice';
 import { Big, BenchPage } from './BenchPage';
@@ -64,22 +65,14 @@ export function LongVehicleBench() {
                 <>
                     <Field label="Way">
                         <select value={state.way} onChange={(event) => set({ way: event.target.value })}>
-                            {Object.entries(WAYS).map(([way, words]) => (
-                                <option key={way} value={way}>
-                                    {words}
-                                </option>
-                            ))}
+                            <Options of={WAYS} />
                         </select>
                     </Field>
                     <VehicleChoice value={state.vehicle} onChange={(next) => set({ vehicle: next, units: '' })} />
                     {state.way === 'roundabout' && (
                         <Field label="Way out">
                             <select value={state.out} onChange={(event) => set({ out: event.target.value })}>
-                                {Object.entries(EXIT_WORDS).map(([exit, words]) => (
-                                    <option key={exit} value={exit}>
-                                        {words}
-                                    </option>
-                                ))}
+                                <Options of={EXIT_WORDS} />
                             </select>
                         </Field>
                     )}

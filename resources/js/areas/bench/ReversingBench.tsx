@@ -3,6 +3,7 @@ import { useRules } from '@/app/rules';
 import { flat, useAddress } from '@/app/useAddress';
 import { useSwept } from '@/compute/useCompute';
 import { Field } from '@/ui/Field';
+import { Options } from '@/ui/Options';
 import { Slider } from '@/ui/Slider';
 import { useVehicle, VehicleChoice } from '@/vehicles/VehicleChoice';
 import { Big, BenchPage } from './BenchPage';
@@ -64,11 +65,7 @@ export function ReversingBench() {
                 <>
                     <Field label="Exercise">
                         <select value={state.exercise} onChange={(event) => set({ exercise: event.target.value })}>
-                            {Object.entries(EXERCISES).map(([value, label]) => (
-                                <option key={value} value={value}>
-                                    {label}
-                                </option>
-                            ))}
+                            <Options of={EXERCISES} />
                         </select>
                     </Field>
                     <VehicleChoice value={state.vehicle} onChange={(vehicle) => set({ vehicle })} />
