@@ -48,10 +48,13 @@ for (const [pack, unit, side] of [
             const text = await page.getByRole('main').innerText();
             expect(text, card.code).not.toMatch(/[{}]/);
             if (pack === 'na') expect(text, card.code).not.toMatch(/\b(kerb|pavement|dual carriageway|motorway|tyres?|amber)\b/i);
-            // The colours are the same under every pack: looking at them once is enough, and is what takes the time.
-            await expectNoAxeFinding(page, `${pack} ${card.code}`, pack === 'gb' ? [] : ['color-contrast']);
-            const sheets = (await page.pdf({ format: 'A4' })).toString('latin1').match(/\/Type\s*\/Page[^s]/g)?.length;
-            expect(sheets, `${card.code}: sheets of paper`).toBe(1);
+            // All cards share their colours, which take most of the time to look at: every tenth is enough for those.
+            await expectNoAxeFinding(page, `${pack} ${card.code}`, pack === 'gb' && i % 10 === 0 ? [] : ['color-contrast']);
+            // Ireland's cards are Britain's in other units.
+            if (pack !== 'ie') {
+                const sheets = (await page.pdf({ format: 'A4' })).toString('latin1').match(/\/Type\s*\/Page[^s]/g)?.length;
+                expect(sheets, `${card.code}: sheets of paper`).toBe(1);
+            }
         }
         const turn = await api<{ rules: { keeps: string } }>(page, 'session');
         expect(turn.rules.keeps).toBe(side);
@@ -91,6 +94,8 @@ test('a routine is found by what goes wrong, played, varied, and laid beside ano
     await page.getByLabel('Beside it').selectOption({ label: 'At 40 mph' });
     await expect(page.getByRole('row', { name: /^Mirrors/ }).last()).not.toContainText('the same');
     expect(before).toBeTruthy();
+    await page.getByRole('link', { name: 'Is the gap long enough?' }).click();
+    await expect(page.getByLabel('To do')).toHaveValue('emerge-right');
 });
 
 test('two hazards close together share the room, and the bench says which way and what to say', async ({ page }) => {

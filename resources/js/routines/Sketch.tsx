@@ -1,12 +1,14 @@
 import type { ReactNode } from 'react';
-import type { Side } from '@/api/types';
+import type { RoadInputs, Side, Stretch } from '@/api/types';
 
 /**
  * The kind of place from above, drawn for traffic that keeps left and mirrored where it keeps right: we come from
  * below. Road by its surface, our way as a line with an arrow, what matters in outline.
  */
-export function Sketch({ form, side, keeps, title, size = 220 }: { form: string; side: Side | null; keeps: Side; title: string; size?: number }) {
-    const near = side === null ? null : side === keeps;
+export function Sketch({ form, side, keeps, title, place = {}, size = 220 }: Props) {
+    // The way out of a place says more than the routine, which may have none of its own.
+    const to = place.exit === undefined ? side : place.exit === 'ahead' ? null : place.exit === 'back' ? (keeps === 'left' ? 'right' : 'left') : place.exit;
+    const near = to === null ? null : to === keeps;
     const drawing = FORMS[form] ?? FORMS.road!;
     return (
         <svg
@@ -18,10 +20,26 @@ export function Sketch({ form, side, keeps, title, size = 220 }: { form: string;
             className="border-hair max-w-full shrink-0 rounded-xl border-2"
         >
             <rect width={200} height={200} fill="var(--verge)" />
-            <g transform={keeps === 'left' ? undefined : 'translate(200,0) scale(-1,1)'}>{drawing(near)}</g>
+            <g transform={keeps === 'left' ? undefined : 'translate(200,0) scale(-1,1)'}>
+                {drawing(near)}
+                {APPROACHED.has(form) && <AlongTheWay place={place} keeps={keeps} />}
+            </g>
         </svg>
     );
 }
+
+interface Props {
+    form: string;
+    side: Side | null;
+    keeps: Side;
+    title: string;
+    /** The same description the strip is drawn from: its line, openings, parked cars and way out show here too. */
+    place?: Partial<RoadInputs>;
+    size?: number;
+}
+
+/** Forms whose lower half is the road we come along. */
+const APPROACHED = new Set(['t-junction', 'crossroads', 'lights', 'side-road']);
 
 type Drawing = (near: boolean | null) => ReactNode;
 
@@ -106,6 +124,42 @@ const Straight = ({ children, way = `M${OURS},150 V16`, end = [OURS, 14, 0] }: {
 );
 /** Out round something on our side and in again. */
 const OUT = `M${OURS},150 V138 C${OURS},120 ${MID + 4},122 ${MID + 4},106 V60 C${MID + 4},40 ${OURS},44 ${OURS},24 V16`;
+
+/** Metres before the line that the lower half shows. */
+const SHOWN = 80;
+
+/** What stands and opens along our road, and a stop line where the place has one. */
+function AlongTheWay({ place, keeps }: { place: Partial<RoadInputs>; keeps: Side }) {
+    const y = (metres: number) => 108 + (Math.min(SHOWN, metres) / SHOWN) * 84;
+    const onLeft = (stretch: Stretch) => (stretch.side === 'left') === (keeps === 'left');
+    return (
+        <g>
+            {(place.openings ?? []).map((opening) => (
+                <rect
+                    key={`o${opening.side}${opening.from_m}`}
+                    x={onLeft(opening) ? 0 : MID + HALF}
+                    y={y(opening.to_m)}
+                    width={MID - HALF}
+                    height={Math.max(6, y(opening.from_m) - y(opening.to_m))}
+                    fill="var(--road)"
+                />
+            ))}
+            {(place.parked ?? []).map((cars) => (
+                <rect
+                    key={`p${cars.side}${cars.from_m}`}
+                    x={onLeft(cars) ? MID - HALF + 2 : MID + HALF - 14}
+                    y={y(cars.to_m)}
+                    width={12}
+                    height={Math.max(12, y(cars.from_m) - y(cars.to_m))}
+                    rx={3}
+                    fill="var(--line)"
+                    stroke="var(--ink)"
+                />
+            ))}
+            {place.control === 'stop' && <Line d={`M${MID - HALF},104 H${place.one_way ? MID + HALF : MID}`} />}
+        </g>
+    );
+}
 
 const FORMS: Record<string, Drawing> = {
     road: () => <Straight />,

@@ -4,6 +4,7 @@ import type { ApproachInputs, RoutineCard } from '@/api/types';
 import { ApproachView } from '@/approach/ApproachView';
 import type { Conditions } from '@/approach/Controls';
 import { useRules, withLimit } from '@/app/rules';
+import { benchFor } from '@/routines/kinds';
 import { Sketch } from '@/routines/Sketch';
 import { StepList } from '@/routines/StepList';
 import { BesideIt } from './BesideIt';
@@ -52,7 +53,7 @@ export function CardPage({ card, cards }: { card: RoutineCard; cards: RoutineCar
                 </button>
             </nav>
             <header className="flex flex-wrap gap-6 print:gap-3">
-                <Sketch form={card.sketch} side={card.side} keeps={rules.keeps} title={card.title} size={150} />
+                <Sketch form={card.sketch} side={card.side} keeps={rules.keeps} title={card.title} place={chosen?.inputs} size={150} />
                 <div className="grid min-w-0 flex-1 basis-72 content-start gap-2">
                     <h1 className="text-3xl">{card.title}</h1>
                     <p className="text-quiet">{card.where}</p>
@@ -65,6 +66,15 @@ export function CardPage({ card, cards }: { card: RoutineCard; cards: RoutineCar
                     </p>
                 </div>
             </header>
+            {benchFor(card.code, rules.keeps).length > 0 && (
+                <nav aria-label="On the bench" className="screen-only flex flex-wrap gap-x-6">
+                    {benchFor(card.code, rules.keeps).map(([words, to]) => (
+                        <Link key={to} className="link min-h-12 content-center" to={to}>
+                            {words}
+                        </Link>
+                    ))}
+                </nav>
+            )}
             {card.variants.length > 0 && (
                 <section aria-label="Where it runs otherwise" className="grid gap-2">
                     <div className="screen-only flex flex-wrap gap-2">

@@ -45,7 +45,7 @@ export function Brief({ lesson, item }: { lesson: Lesson; item: PlannedItem }) {
                 <details className="text-base">
                     <summary className="link min-h-12 cursor-pointer content-center font-semibold">The card: {card.title}</summary>
                     <div className="grid gap-4 py-2 lg:grid-cols-[auto_1fr]">
-                        <Sketch form={card.sketch} side={card.side} keeps={rules.keeps} title={card.title} size={180} />
+                        <Sketch form={card.sketch} side={card.side} keeps={rules.keeps} title={card.title} place={approach} size={180} />
                         <StepList steps={card.steps} side={card.side} />
                     </div>
                     <Link className="link" to={`/routines/${card.code}`}>
