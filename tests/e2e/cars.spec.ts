@@ -24,7 +24,7 @@ test('a car is entered with what it means as it is typed, then used on the bench
     await expect(page.getByText('Add 918 rpm before the clutch comes up.')).toBeVisible();
     await page.getByLabel('Vehicle').selectOption('Small electric car');
     await expect(page.getByLabel('From', { exact: true })).toHaveCount(0);
-    await expect(page.getByText('In 1')).toBeVisible();
+    await expect(page.getByText('In 1', { exact: true })).toBeVisible();
     await expect(page.getByText('all of it in 1')).toBeVisible();
     await page.goto('/account');
     await page.getByRole('button', { name: 'Put The test hatch away' }).click();

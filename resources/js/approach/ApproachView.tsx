@@ -1,6 +1,6 @@
 import { useMemo, useState, type ReactNode } from 'react';
 import type { ApproachInputs, StripStep } from '@/api/types';
-import { speedRange, useRules } from '@/app/rules';
+import { speedField, speedRange, useRules } from '@/app/rules';
 import { wantedFrom } from '@/strip/layout';
 import { Strip } from '@/strip/Strip';
 import { useApproach } from '@/strip/useApproach';
@@ -25,16 +25,16 @@ interface Props {
 export function ApproachView({ inputs, conditions, onConditions, lead }: Props) {
     const [step, setStep] = useState<StripStep>('signal');
     const { speed_unit: unit } = useRules();
+    const range = speedRange(unit);
     const asked = useMemo<ApproachInputs>(() => {
         const { gradient: _, ...rest } = inputs;
         return { ...rest, surface: conditions.surface, close_follower: conditions.follower };
     }, [inputs, conditions.surface, conditions.follower]);
-    const { plan: answer, error, isLoading } = useApproach(asked, conditions.speed, conditions.gradient);
+    const { plan: answer, error, isLoading } = useApproach(asked, conditions.speed, conditions.gradient, { field: speedField(unit), range });
     const plan = useMemo(() => answer && onItsAxis(answer), [answer]);
     const play = usePlay(plan, setStep);
     if (error && !plan) return <Failed error={error} />;
     if (!plan) return isLoading ? <Waiting /> : null;
-    const range = speedRange(unit);
     const setSpeed = (speed: number) => onConditions({ ...conditions, speed: Math.min(range.to, Math.max(range.from, speed)) });
     const current = plan.steps.find((candidate) => candidate.step === step) ?? plan.steps[0]!;
     const moving = plan.axis === 'distance';

@@ -1,11 +1,15 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { post } from '@/api/client';
 import type { ApproachInputs, ApproachPlan } from '@/api/types';
-import { speedField, speedRange, useRules } from '@/app/rules';
 
 interface Swept {
     answers: ApproachPlan[];
+}
+/** In which unit and over which range speeds are asked for. */
+export interface SpeedAxis {
+    field: 'speed_mph' | 'speed_kmh';
+    range: Range;
 }
 interface Range {
     from: number;
@@ -46,10 +50,9 @@ function useResting<T>(value: T): T {
  * each around the resting value of the other, and the nearest answer is shown. What one press could change next
  * (wet or dry, somebody close behind) is asked for ahead. Until an answer comes the last picture stays.
  */
-export function useApproach(inputs: ApproachInputs, speed: number, gradient: number) {
+export function useApproach(inputs: ApproachInputs, speed: number, gradient: number, { field, range }: SpeedAxis) {
     const client = useQueryClient();
-    const { speed_unit: unit } = useRules();
-    const [field, speeds] = [speedField(unit), speedRange(unit)];
+    const speeds = useMemo<Range>(() => ({ from: range.from, to: range.to, step: range.step }), [range.from, range.to, range.step]);
     const restingSpeed = useResting(speed);
     const restingGradient = useResting(gradient);
     const bySpeed = useQuery(sweep({ ...inputs, gradient: restingGradient }, field, speeds));
@@ -61,8 +64,8 @@ export function useApproach(inputs: ApproachInputs, speed: number, gradient: num
             { ...inputs, surface: inputs.surface === 'wet' ? 'dry' : 'wet' },
             { ...inputs, close_follower: !inputs.close_follower },
         ];
-        for (const variant of next) client.query(sweep({ ...variant, gradient: restingGradient }, field, speedRange(unit))).catch(() => undefined);
-    }, [client, inputs, restingGradient, bySpeed.data, field, unit]);
+        for (const variant of next) client.query(sweep({ ...variant, gradient: restingGradient }, field, speeds)).catch(() => undefined);
+    }, [client, inputs, restingGradient, bySpeed.data, field, speeds]);
 
     const gradientMoves = gradient !== restingGradient;
     const fresh =
