@@ -32,8 +32,6 @@ test('main views', async ({ page }) => {
         .first()
         .click();
     await shoot(page, 'learner');
-    await show(page, '/places');
-    await shoot(page, 'places');
     await show(page, '/routines');
     await shoot(page, 'routines');
     await show(page, '/account/rules');
