@@ -40,11 +40,17 @@ export function ApproachView({ inputs, conditions, onConditions, lead }: Props) 
     const moving = plan.axis === 'distance';
     return (
         <div className="grid gap-3">
-            <div className="flex flex-wrap items-center justify-between gap-x-6 gap-y-2">
+            <div className="flex flex-wrap items-center justify-between gap-x-4 gap-y-2">
                 {lead}
-                <div className="screen-only flex flex-wrap items-center gap-x-4 gap-y-2">
-                    <button type="button" className="key" aria-pressed={play.playing} onClick={play.toggle}>
-                        {play.playing ? `■ ${(play.seconds ?? 0).toFixed(1)} s` : '▶ Play'}
+                <div className="screen-only flex flex-wrap items-center gap-x-3 gap-y-2">
+                    <button
+                        type="button"
+                        className="key !px-4"
+                        aria-label={play.playing ? 'Stop playing' : 'Play'}
+                        aria-pressed={play.playing}
+                        onClick={play.toggle}
+                    >
+                        <span aria-hidden="true">{play.playing ? '■' : '▶'}</span>
                     </button>
                     {moving && <Controls conditions={conditions} onChange={onConditions} />}
                 </div>

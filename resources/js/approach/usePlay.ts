@@ -36,5 +36,5 @@ export function usePlay(plan: Drawable | undefined, onStep: (step: StripStep) =>
     }, [playing, plan]);
     // Columns run from far to the line, in time as in distance.
     const at = left === null || !plan ? undefined : readAt(plan.profile.time_s, plan.profile.distance_m, left);
-    return { playing, at, seconds: left, toggle: () => setLeft((now) => (now === null ? (plan?.profile.time_s[0] ?? null) : null)) };
+    return { playing, at, toggle: () => setLeft((now) => (now === null ? (plan?.profile.time_s[0] ?? null) : null)) };
 }

@@ -34,7 +34,7 @@ export function Brief({ lesson, item }: { lesson: Lesson; item: PlannedItem }) {
                 conditions={conditions}
                 onConditions={setConditions}
                 lead={
-                    <div className="min-w-0 flex-1 basis-60">
+                    <div className="min-w-0 flex-1 basis-56">
                         <p className="hidden font-semibold print:block">{item.place.name}</p>
                         <h2 className="text-lg">{name(item.routine)}</h2>
                         <p className="text-quiet text-sm">{[describe(approach, rules), item.place.note].filter(Boolean).join('. ')}</p>
