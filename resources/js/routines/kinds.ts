@@ -20,7 +20,7 @@ export function benchFor(code: RoutineCode, keeps: Side): [string, string][] {
         ];
     if (code.startsWith('turn-') || code === 'right-on-red') return [['How much wheel?', '/bench/steering?kerb=6']];
     if (code === 'roundabout') return [['Which lane?', '/bench/roundabout']];
-    if (code === 'pull-up-right-reverse' || code === 'back-up') return [['How the kerb comes nearer', '/bench/reversing']];
+    if (code === 'pull-up-right-reverse' || code === 'back-up') return [['How it runs backwards', '/bench/reversing']];
     if (code === 'bay-in') return [['Where the bay begins', '/bench/reversing?exercise=bay']];
     if (code === 'long-left' || code === 'long-right') return [['Does it get round?', '/bench/long-vehicle']];
     if (code === 'height') return [['Does it pass?', '/bench/clearance']];
