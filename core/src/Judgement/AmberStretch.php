@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Judgement;
 
+use NobleTurn\Core\Motion\Slowing;
 use NobleTurn\Core\Quantity\Gradient;
 
 /**
@@ -26,7 +27,7 @@ final readonly class AmberStretch
     /** The hill helps or hinders, the tyres set the most: deceleration that is still unhurried here, m/s2. */
     public static function slowing(float $onTheLevel, Gradient $gradient, float $grip, float $share): float
     {
-        return max(0.05, min($onTheLevel * $share, 0.8 * $grip * $gradient->pressing()) + $gradient->slowing());
+        return max(Slowing::LEAST, min($onTheLevel * $share, Slowing::SHARE_OF_GRIP * $grip * $gradient->pressing()) + $gradient->slowing());
     }
 
     /** Farther than this we stop, m. */

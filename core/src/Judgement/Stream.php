@@ -45,7 +45,7 @@ final readonly class Stream
         return new self($from, true, $ours, $speed, $path, $length, $along);
     }
 
-    /** Seconds before the next vehicle reaches the meeting point, at the least, m and s. */
+    /** So far from the meeting point the next vehicle must at the least still be, m. */
     public function criticalMetres(): float
     {
         if (! $this->joined) {

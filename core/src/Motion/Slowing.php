@@ -23,13 +23,13 @@ final readonly class Slowing
     public const MOST_EASING_OFF = 1.0;
 
     /** Share of the grip a planned slowing may use (assumed). */
-    private const SHARE_OF_GRIP = 0.8;
+    public const SHARE_OF_GRIP = 0.8;
 
     /** A close follower is given longer: the brake is used lighter by this factor (assumed). */
-    private const LIGHTER_FOR_FOLLOWER = 0.85;
+    public const LIGHTER_FOR_FOLLOWER = 0.85;
 
     /** Planned with where the tyres cannot hold the car at all, so that there is a picture to explain it with. */
-    private const LEAST = 0.05;
+    public const LEAST = 0.05;
 
     private function __construct(
         public float $natural,

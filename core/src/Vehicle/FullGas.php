@@ -36,9 +36,9 @@ final readonly class FullGas
         $changes = [];
         $driveless = 0.0;
         while ($v < $target && $t < self::LONGEST) {
-            $now = $driveless > 1e-9 ? $roll : $pull;
+            $pushed = $driveless > 1e-9 ? $roll : $pull;
             $dt = $driveless > 1e-9 ? min($step, $driveless) : $step;
-            $a = $now($v + $now($v, $gear) * $dt / 2.0, $gear);
+            $a = $pushed($v + $pushed($v, $gear) * $dt / 2.0, $gear);
             if ($driveless <= 1e-9) {
                 $most = self::CHANGE_AT * $performance->topSpeed($gear);
                 if ($v >= $most && $gear < $vehicle->gearbox->topGear() && $target > $most) {

@@ -14,6 +14,7 @@ use NobleTurn\Core\Compute\Tool;
 use NobleTurn\Core\Compute\Values;
 use NobleTurn\Core\Fault\BadInput;
 use NobleTurn\Core\Judgement\AmberStretch;
+use NobleTurn\Core\Motion\Slowing;
 use NobleTurn\Core\Plan\ApproachPlanner;
 use NobleTurn\Core\Plan\Warning;
 use NobleTurn\Core\Quantity\Acceleration;
@@ -23,9 +24,6 @@ use NobleTurn\Core\Rules\Source;
 /** A light that changes: can we stop, can we pass, and from where on there is no going back. */
 final class AmberTool implements Tool
 {
-    /** A close follower is braked for more lightly (assumed; as on every approach). */
-    private const LIGHTER_FOR_FOLLOWER = 0.85;
-
     public function name(): string
     {
         return 'amber';
@@ -80,7 +78,7 @@ final class AmberTool implements Tool
         $reaction = $input->duration('reaction') ?? $pack->amberReaction();
         $follower = $input->flag('close_follower') === true;
         $surface = CommonFields::surface($input);
-        $unhurried = ($input->acceleration('decel') ?? $pack->amberDeceleration())->inMetresPerSecondSquared() * ($follower ? self::LIGHTER_FOR_FOLLOWER : 1.0);
+        $unhurried = ($input->acceleration('decel') ?? $pack->amberDeceleration())->inMetresPerSecondSquared() * ($follower ? Slowing::LIGHTER_FOR_FOLLOWER : 1.0);
         $used = AmberStretch::slowing($unhurried, CommonFields::gradient($input), $surface->grip(), $surface->shareOfComfort());
         $stretch = new AmberStretch($speed->inMetresPerSecond(), $amber->inSeconds(), $reaction->inSeconds(), $used);
         [$noReturn, $covered] = [$stretch->stoppingDistance(), $stretch->coveredByAmber()];
