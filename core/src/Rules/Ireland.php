@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace NobleTurn\Core\Rules;
 
 use NobleTurn\Core\Place\Surface;
-use NobleTurn\Core\Quantity\Acceleration;
 use NobleTurn\Core\Quantity\Distance;
 use NobleTurn\Core\Quantity\Duration;
 use NobleTurn\Core\Quantity\Speed;
@@ -13,6 +12,8 @@ use NobleTurn\Core\Quantity\Speed;
 /** Ireland: traffic keeps left, limits in km/h, distances in metres. */
 final readonly class Ireland implements RulePack
 {
+    use KeepsLeft;
+
     public function code(): string
     {
         return 'ie';
@@ -28,19 +29,9 @@ final readonly class Ireland implements RulePack
         return '2026.2';
     }
 
-    public function keeps(): Side
-    {
-        return Side::Left;
-    }
-
     public function speedUnit(): SpeedUnit
     {
         return SpeedUnit::KilometresPerHour;
-    }
-
-    public function lengthUnit(): LengthUnit
-    {
-        return LengthUnit::Metres;
     }
 
     public function townLimit(): Speed
@@ -51,16 +42,6 @@ final readonly class Ireland implements RulePack
     public function usualLimits(): array
     {
         return [30.0, 50.0, 60.0, 80.0, 100.0, 120.0];
-    }
-
-    /** Two seconds, at least doubled in the wet, up to ten times on ice: the upper end is used there. */
-    public function followingGap(Surface $surface): Duration
-    {
-        return Duration::ofSeconds(match ($surface) {
-            Surface::Dry => 2.0,
-            Surface::Wet => 4.0,
-            Surface::Ice => 20.0,
-        });
     }
 
     public function followingGapSource(Surface $surface): Source
@@ -84,29 +65,9 @@ final readonly class Ireland implements RulePack
         return Source::assumed();
     }
 
-    public function amber(Speed $approach): Duration
-    {
-        return Duration::ofSeconds(3.0);
-    }
-
     public function amberSource(): Source
     {
         return Source::fromMemory('Rules of the Road');
-    }
-
-    public function amberReaction(): Duration
-    {
-        return Duration::ofSeconds(1.0);
-    }
-
-    public function amberDeceleration(): Acceleration
-    {
-        return Acceleration::ofMetresPerSecondSquared(3.0);
-    }
-
-    public function amberDecisionSource(): Source
-    {
-        return Source::assumed();
     }
 
     public function redAndAmber(): ?Duration
@@ -119,11 +80,6 @@ final readonly class Ireland implements RulePack
         return Source::fromMemory('Rules of the Road');
     }
 
-    public function turnOnRed(): bool
-    {
-        return false;
-    }
-
     public function peopleRule(): PeopleRule
     {
         return PeopleRule::Begun;
@@ -132,26 +88,6 @@ final readonly class Ireland implements RulePack
     public function peopleRuleSource(): Source
     {
         return Source::fromMemory('Rules of the Road');
-    }
-
-    public function walkingSpeed(): Speed
-    {
-        return Speed::ofMetresPerSecond(1.2);
-    }
-
-    public function walkingSpeedSource(): Source
-    {
-        return Source::assumed();
-    }
-
-    public function signalsFirstForLaneChange(): bool
-    {
-        return false;
-    }
-
-    public function signalsOnApproachToRoundabout(): bool
-    {
-        return true;
     }
 
     public function words(): array

@@ -69,6 +69,7 @@ final class GapTool implements Tool
         return [
             'verdict' => $verdict,
             'message' => Out::text('sentence for the user'),
+            'other_speed_mps' => Out::number('as asked'),
             'worst' => ['enum' => ['left', 'right', 'ahead'], 'description' => 'the side that decides'],
             'time_needed_s' => Out::number('on that side, from the decision on'),
             'time_available_s' => Out::number('until it reaches the meeting point'),
@@ -104,6 +105,7 @@ final class GapTool implements Tool
         return new Answer($pack->code(), $pack->version(), [
             'verdict' => $gap->verdict(),
             'message' => $gap->message(),
+            'other_speed_mps' => round($gap->otherSpeed, 4),
             'worst' => $worst->from,
             'time_needed_s' => round($worst->needed, 2),
             'time_available_s' => round($worst->available, 2),

@@ -26,8 +26,6 @@ const address = flat({
 
 const MANOEUVRES = { 'emerge-left': 'Emerge left', 'emerge-right': 'Emerge right', cross: 'Straight over', 'turn-across': 'Turn off across oncoming' };
 const HEADS = { go: 'Go', marginal: 'Marginal: let it go', wait: 'Wait' };
-/** Exact. */
-const MPS = { mph: 0.44704, kmh: 1 / 3.6 };
 /** A crawl over the line, m/s. */
 const CRAWL = 2;
 
@@ -40,7 +38,6 @@ export function GapBench() {
     const [seconds, setSeconds] = useState(0);
     const [playing, setPlaying] = useState(false);
     const range = speedRange(rules.speed_unit);
-    const speed = state.speed * MPS[rules.speed_unit];
     const inputs = {
         pack: rules.pack,
         manoeuvre: state.manoeuvre in MANOEUVRES ? state.manoeuvre : 'emerge-right',
@@ -55,6 +52,7 @@ export function GapBench() {
         ...(state.sight > 0 ? { sight_m: state.sight } : {}),
     };
     const { data, error } = useSwept<GapAnswer>('gap', inputs, { field: 'other_distance_m', from: 10, to: 300, step: 5 }, state.distance);
+    const speed = data?.other_speed_mps ?? 0;
     const longest = data ? Math.min(14, Math.max(6, Math.ceil(data.critical_gap_s + 2))) : 10;
     useEffect(() => {
         if (!playing) return;

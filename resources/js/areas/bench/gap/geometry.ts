@@ -14,6 +14,7 @@ export interface GapAnswer {
     at?: number;
     verdict: 'go' | 'marginal' | 'wait';
     message: string;
+    other_speed_mps: number;
     worst: GapSide['from'];
     margin_s: number;
     other_decel_needed_mps2: number | null;
