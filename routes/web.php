@@ -53,6 +53,7 @@ Route::prefix('api')->group(function (): void {
         Route::get('learners', [LearnerController::class, 'index']);
         Route::post('learners', [LearnerController::class, 'store']);
         Route::get('learners/{learner}', [LearnerController::class, 'show']);
+        Route::get('learners/{learner}/needs', [LearnerController::class, 'needs']);
         Route::put('learners/{learner}', [LearnerController::class, 'update']);
         Route::delete('learners/{learner}', [LearnerController::class, 'destroy']);
         Route::post('learners/{learner}/restore', [LearnerController::class, 'restore'])->whereUuid('learner');

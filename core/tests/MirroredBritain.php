@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Tests;
 
+use NobleTurn\Core\Judgement\Effect;
 use NobleTurn\Core\Place\Approach;
 use NobleTurn\Core\Place\Stretch;
 use NobleTurn\Core\Place\Surface;
@@ -186,6 +187,11 @@ final readonly class MirroredBritain implements RulePack
     public function words(): array
     {
         return $this->britain->words();
+    }
+
+    public function severity(Effect $effect): string
+    {
+        return $this->britain->severity($effect);
     }
 
     public function figures(): array

@@ -8,8 +8,12 @@ use App\Marks\StandingMarks;
 use App\Models\Learner;
 use App\Models\Lesson;
 use App\Models\Promise;
+use App\School\CurrentSchool;
+use App\School\Doctrine;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use NobleTurn\Core\Record\Need;
 use NobleTurn\Core\Record\Tally;
 
 /** Learners and their records. A learner is put away, never erased by a press; it can be undone. */
@@ -42,6 +46,21 @@ final class LearnerController extends Controller
             'rounds' => count($marked),
             'tallies' => array_map(self::tally(...), Tally::all($marked)),
         ]);
+    }
+
+    /** Routines in the order in which the record asks for them. */
+    public function needs(Request $request, Learner $learner, CurrentSchool $current): JsonResponse
+    {
+        $pack = Doctrine::of($current->school(), $this->user($request), $learner)->pack();
+
+        return response()->json(array_map(static fn (Need $need): array => [
+            'routine' => $need->routine->value,
+            'need' => $need->kind->value,
+            'step' => $need->step?->value,
+            'helped' => $need->helped,
+            'of' => $need->of,
+            'last_at' => $need->lastAt?->format('Y-m-d\TH:i:s\Z'),
+        ], Need::all(StandingMarks::of($learner), $pack, new \DateTimeImmutable)));
     }
 
     public function update(LearnerRequest $request, Learner $learner): JsonResponse

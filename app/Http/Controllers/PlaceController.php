@@ -20,7 +20,7 @@ use NobleTurn\Core\Routine\RoutineCode;
 final class PlaceController extends Controller
 {
     /** Inputs of the approach tool that belong to a road, whoever drives it. */
-    private const OF_THE_ROAD = ['limit_mph', 'limit_kmh', 'control', 'view', 'view_from_m', 'gradient', 'room_m', 'openings', 'parked', 'one_way', 'road_width_m', 'turn_radius_m', 'exit', 'light', 'then'];
+    private const OF_THE_ROAD = ['limit_mph', 'limit_kmh', 'control', 'view', 'view_from_m', 'gradient', 'room_m', 'openings', 'parked', 'one_way', 'road_width_m', 'turn_radius_m', 'exit', 'light', 'sign', 'then'];
 
     public function index(): JsonResponse
     {

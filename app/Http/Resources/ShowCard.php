@@ -6,6 +6,7 @@ use NobleTurn\Core\Judgement\Effect;
 use NobleTurn\Core\Routine\Card;
 use NobleTurn\Core\Routine\Instruction;
 use NobleTurn\Core\Routine\Variant;
+use NobleTurn\Core\Rules\RulePack;
 
 /** A card of the catalogue as the interface reads it. */
 final class ShowCard
@@ -21,7 +22,7 @@ final class ShowCard
     }
 
     /** @return array<string, mixed> */
-    public static function whole(Card $card): array
+    public static function whole(Card $card, RulePack $pack): array
     {
         return [
             ...self::line($card),
@@ -30,7 +31,7 @@ final class ShowCard
             'steps' => array_map(static fn (Instruction $step): array => self::step($step, $card->says[$step->step->value] ?? []), $card->steps),
             'variants' => array_map(static fn (Variant $variant): array => ['name' => $variant->name, 'changes' => $variant->changes, 'inputs' => (object) $variant->inputs], $card->variants),
             'choices' => $card->choices,
-            'severity' => array_map(static fn (Effect $effect): array => ['effect' => $effect->value, 'words' => $effect->words(), 'severity' => $effect->severity()], Effect::cases()),
+            'severity' => array_map(static fn (Effect $effect): array => ['effect' => $effect->value, 'words' => $effect->words(), 'severity' => $pack->severity($effect)], Effect::cases()),
         ];
     }
 

@@ -15,16 +15,6 @@ enum Effect: string
     /** The instructor's hand or pedal. */
     case Intervened = 'intervened';
 
-    /** The severity a marking scheme gives it (assumed; a school may change it). */
-    public function severity(): string
-    {
-        return match ($this) {
-            self::Nobody, self::Potential => 'driving',
-            self::Affected => 'serious',
-            self::Intervened => 'dangerous',
-        };
-    }
-
     public function words(): string
     {
         return match ($this) {

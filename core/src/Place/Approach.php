@@ -54,6 +54,8 @@ final readonly class Approach
         public WayOut $wayOut = WayOut::Ahead,
         /** What the lights show, where there are any. */
         public Light $light = Light::Green,
+        /** The sign that tells the way, where nobody says it. */
+        public ?DirectionSign $sign = null,
     ) {
         $this->demand = Demand::of($routine, $pack, $wayOut, $light);
     }
@@ -85,7 +87,7 @@ final readonly class Approach
             $this->pack, $this->practice, $this->routine, $this->vehicle, $this->level, $this->limit, $speed,
             $this->lineSpeed, $this->turnRadius, $this->gradient, $this->surface, $this->control, $this->viewFromMetres,
             $room, $this->openings, $this->parked, $this->follower, $this->passingOn, $this->oneWay,
-            $this->roadWidth, $this->comfort, $this->wayOut, $this->light,
+            $this->roadWidth, $this->comfort, $this->wayOut, $this->light, $this->sign,
         );
     }
 }

@@ -33,6 +33,7 @@ final readonly class ApproachPlan
         public Card $card,
         /** Where the gear is a step of its own: the practice cuts the routine into six. */
         public ?StepPlan $gearStep = null,
+        public ?SignReading $sign = null,
     ) {
     }
 

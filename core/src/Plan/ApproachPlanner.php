@@ -38,6 +38,7 @@ final class ApproachPlanner
         $gearAt = $approach->practice->steps === StepCount::Six ? $gears?->lastClutchDown() : null;
         $card = Card::of($approach->routine, $approach->pack, $approach->practice, $approach->vehicle->hasClutch(), $approach->level, $approach->wayOut);
         $steps = self::steps($chain, $gears, $gearAt, $card);
+        $sign = $approach->sign === null ? null : SignReading::of($approach->sign, $chain);
 
         return new ApproachPlan(
             $approach,
@@ -49,10 +50,11 @@ final class ApproachPlanner
             gears: $gears,
             path: LateralPath::for($chain),
             conflicts: Clashes::in($fitting),
-            warnings: self::warnings($chain, $room !== null && $sayAt > $room),
+            warnings: self::warnings($chain, $room !== null && $sayAt > $room, $sign),
             assumptions: self::assumptions($chain),
             card: $card,
             gearStep: $gearAt === null ? null : self::gearStep($chain, $gears, $gearAt),
+            sign: $sign,
         );
     }
 
@@ -91,7 +93,7 @@ final class ApproachPlanner
     }
 
     /** @return list<Warning> */
-    private static function warnings(Chain $chain, bool $directionBeforeRoom): array
+    private static function warnings(Chain $chain, bool $directionBeforeRoom, ?SignReading $sign): array
     {
         $approach = $chain->approach;
         $slowing = $chain->slowing;
@@ -115,6 +117,9 @@ final class ApproachPlanner
         }
         if ($directionBeforeRoom) {
             $found[] = new Warning('say-before', 'There is no room to say the direction after the hazard before: say both together.');
+        }
+        if ($sign?->inTime() === false) {
+            $found[] = new Warning('sign-too-late', 'The sign can only be read when the mirrors should have begun: say the direction here, or let the learner take whatever way the lane they are in leads.', ['spare_s' => round($sign->spareSeconds, 2)]);
         }
         if ($approach->passingOn !== null && ! $approach->isBeingPassedOnTurnSide()) {
             $found[] = new Warning('passed-on-the-other-side', 'Somebody passes on the side we turn away from: no change to the plan, one more glance there on leaving.');
@@ -146,6 +151,7 @@ final class ApproachPlanner
             ...($chain->lineSpeed->metresPerSecond > 0.0 && $approach->demand->arrival === Arrival::Turning
                 ? [$share('comfortable sideways acceleration', LineSpeed::COMFORTABLE_SIDEWAYS)] : []),
             ...$chain->timing->assumptions(),
+            ...($approach->sign === null ? [] : [new Assumption('reading a direction sign and settling what it asks', $chain->timing->readSign, 's', Source::assumed())]),
         ];
     }
 }

@@ -46,6 +46,8 @@ final readonly class Timing
         public float $settled = 0.3,
         /** Saying a direction, and taking it in. */
         public float $direction = 4.0,
+        /** Reading a direction sign and settling what it asks. */
+        public float $readSign = 2.0,
     ) {
     }
 
@@ -66,7 +68,7 @@ final readonly class Timing
             $this->mirrors * $factor, $this->think * $factor, $this->thinkLeast * $factor, $this->seen * $factor,
             $this->seenLeast * $factor, $this->lead * $factor, $this->drift * $factor, $this->gentleAlone * $factor, $this->margin * $factor,
             $this->stale, $this->warnEarlier * $factor, $this->lookAndDecide * $factor, $this->crawl * $factor,
-            $this->gearChange, $this->settled, $this->direction,
+            $this->gearChange, $this->settled, $this->direction, $this->readSign,
         );
     }
 

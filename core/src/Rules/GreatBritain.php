@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Rules;
 
+use NobleTurn\Core\Judgement\Effect;
 use NobleTurn\Core\Place\Surface;
 use NobleTurn\Core\Quantity\Distance;
 use NobleTurn\Core\Quantity\Duration;
@@ -93,6 +94,15 @@ final readonly class GreatBritain implements RulePack
     public function words(): array
     {
         return [];
+    }
+
+    public function severity(Effect $effect): string
+    {
+        return match ($effect) {
+            Effect::Nobody, Effect::Potential => 'driving fault',
+            Effect::Affected => 'serious fault',
+            Effect::Intervened => 'dangerous fault',
+        };
     }
 
     public function figures(): array

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Rules;
 
+use NobleTurn\Core\Judgement\Effect;
 use NobleTurn\Core\Place\Surface;
 use NobleTurn\Core\Quantity\Distance;
 use NobleTurn\Core\Quantity\Duration;
@@ -93,6 +94,15 @@ final readonly class Ireland implements RulePack
     public function words(): array
     {
         return ['pavement' => 'footpath', 'zebra' => 'pedestrian crossing'];
+    }
+
+    public function severity(Effect $effect): string
+    {
+        return match ($effect) {
+            Effect::Nobody => 'grade 1',
+            Effect::Potential => 'grade 2',
+            Effect::Affected, Effect::Intervened => 'grade 3',
+        };
     }
 
     public function figures(): array

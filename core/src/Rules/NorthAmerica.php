@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Rules;
 
+use NobleTurn\Core\Judgement\Effect;
 use NobleTurn\Core\Place\Surface;
 use NobleTurn\Core\Quantity\Acceleration;
 use NobleTurn\Core\Quantity\Distance;
@@ -192,6 +193,14 @@ final readonly class NorthAmerica implements RulePack
             'pull up' => 'pull over',
             'hazards' => 'hazard lights',
         ];
+    }
+
+    public function severity(Effect $effect): string
+    {
+        return match ($effect) {
+            Effect::Nobody, Effect::Potential => 'error',
+            Effect::Affected, Effect::Intervened => 'critical error',
+        };
     }
 
     public function figures(): array

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Rules;
 
+use NobleTurn\Core\Judgement\Effect;
 use NobleTurn\Core\Place\Surface;
 use NobleTurn\Core\Quantity\Acceleration;
 use NobleTurn\Core\Quantity\Distance;
@@ -88,6 +89,9 @@ interface RulePack
 
     /** @return array<string, string> the place's own words, by the word the catalogue is written with */
     public function words(): array;
+
+    /** How the pack's marking scheme calls a fault by what it did to others (the mapping assumed; a school's scheme may differ). */
+    public function severity(Effect $effect): string;
 
     /** @return non-empty-list<Figure> everything the pack fixes, to be printed with its status */
     public function figures(): array;

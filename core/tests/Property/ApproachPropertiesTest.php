@@ -211,3 +211,30 @@ it('says that the signal waits for an opening only where the opening would have 
         return false;
     }, 400);
 });
+
+it('lets a sign be read before the mirrors are due, and says so where it comes too late', function (): void {
+    forApproaches(31, function (array $input): ?bool {
+        if (isset($input['room_m'])) {
+            return false;
+        }
+        $with = fn (float $at, float $legible): array => Ask::tool('approach', ['sign' => ['at_m' => $at, 'legible_m' => $legible]] + $input);
+        $plan = Ask::tool('approach', $input);
+        $mirrors = $plan['steps'][0]['best_m'];
+        $speed = $plan['approach_speed_mps'];
+        // The sign stands far out: only its own passing ends the reading, two seconds at the approach speed before it.
+        if ($mirrors > 450.0) {
+            return false;
+        }
+        $far = $with($mirrors + 100.0, 40.0)['sign'];
+        expect($far['by_m'])->toEqualWithDelta($far['at_m'] + 2.0 * $speed, 0.05)
+            ->and($far['spare_s'])->toEqualWithDelta((40.0 - 2.0 * $speed) / $speed, 0.02)
+            ->and($far['in_time'])->toBe($far['spare_s'] >= 0.0);
+        // It stands at the line: the mirrors end it, and it comes too late where it is legible only behind them.
+        expect($with(0.0, max(1.0, $mirrors - 1.0))['sign']['in_time'])->toBeFalse()
+            ->and($with(0.0, min(500.0, $mirrors + 2.1 * $speed))['sign']['in_time'])->toBeTrue();
+        // Legible from further, never later.
+        $late = array_column($with(0.0, max(1.0, $mirrors - 1.0))['warnings'], 'code');
+
+        return expect($late)->toContain('sign-too-late') !== null;
+    }, 150);
+});

@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 use NobleTurn\Core\Record\Debrief;
 use NobleTurn\Core\Record\MarkedRound;
+use NobleTurn\Core\Record\Need;
+use NobleTurn\Core\Record\NeedKind;
 use NobleTurn\Core\Record\Outcome;
 use NobleTurn\Core\Record\StepMark;
 use NobleTurn\Core\Record\Tally;
 use NobleTurn\Core\Record\Taught;
+use NobleTurn\Core\Routine\Catalogue\Catalogue;
 use NobleTurn\Core\Routine\RoutineCode;
 use NobleTurn\Core\Routine\Step;
 use NobleTurn\Core\Rules\GreatBritain;
@@ -72,4 +75,25 @@ it('leaves out of its suggestion what the routine has no step for', function ():
     $debrief = Debrief::of([round_(['signal' => 'missed', 'speed' => 'reminded'], routine: RoutineCode::Hump)], new GreatBritain, hasClutch: true);
     expect($debrief->fault?->step)->toBe(Step::Speed)->and($debrief->fault?->causeIn)->toBe(Step::Mirrors);
     expect(Debrief::of([round_(['signal' => 'missed'], routine: RoutineCode::Hump)], new GreatBritain, true)->fault)->toBeNull();
+});
+
+it('puts routines in the order in which the record asks for them', function (): void {
+    $today = new DateTimeImmutable('2026-06-01');
+    $rounds = [
+        ...array_fill(0, 3, round_(['mirrors' => 'unaided', 'position' => 'prompted'], at: '2026-05-30')),
+        ...array_fill(0, 6, round_(['mirrors' => 'unaided', 'signal' => 'unaided'], at: '2026-05-29', routine: RoutineCode::TurnLeft)),
+        // Old faults leave the picture once six clean rounds lie on top of them.
+        ...array_fill(0, 6, round_(['signal' => 'missed'], at: '2026-05-01', routine: RoutineCode::TurnLeft)),
+        round_(['position' => 'unaided'], at: '2026-04-20', routine: RoutineCode::TurnRight),
+        round_([], at: '2026-05-30', taught: Taught::Shown, routine: RoutineCode::Roundabout),
+    ];
+    $needs = Need::all($rounds, new GreatBritain, $today);
+    $kinds = array_combine(array_map(static fn (Need $need): string => $need->routine->value, $needs), array_map(static fn (Need $need): NeedKind => $need->kind, $needs));
+    expect($kinds['emerge-right'])->toBe(NeedKind::Weak)
+        ->and($kinds['turn-left'])->toBe(NeedKind::GoingWell)
+        ->and($kinds['turn-right'])->toBe(NeedKind::LongNotDriven)
+        ->and($kinds['roundabout'])->toBe(NeedKind::OnlyShown)
+        ->and($kinds['emerge-left'])->toBe(NeedKind::NeverDriven)
+        ->and([$needs[0]->routine, $needs[0]->step, $needs[0]->helped, $needs[0]->of])->toBe([RoutineCode::EmergeRight, Step::Position, 3, 3])
+        ->and($needs)->toHaveCount(count(Catalogue::codes(new GreatBritain)));
 });

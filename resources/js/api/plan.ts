@@ -25,6 +25,12 @@ export interface Then {
     light?: Light;
 }
 
+/** The sign that tells the way where nobody says it. */
+export interface DirectionSign {
+    at_m: number;
+    legible_m?: number;
+}
+
 /** Inputs of the approach tool that belong to a road. */
 export interface RoadInputs {
     limit_mph?: number;
@@ -32,6 +38,7 @@ export interface RoadInputs {
     control?: 'give-way' | 'stop' | 'none' | 'signals' | 'all-way-stop';
     exit?: WayOut;
     light?: Light;
+    sign?: DirectionSign;
     then?: Then;
     view?: 'open' | 'restricted' | 'closed';
     view_from_m?: number;
@@ -117,6 +124,7 @@ export interface ApproachPlan {
     line_speed_mph?: number;
     line_speed_kmh?: number;
     say_at_m: number;
+    sign: { at_m: number; from_m: number; by_m: number; spare_s: number; in_time: boolean } | null;
     ease_off_m: number;
     ease_off_s: number;
     peak_decel_mps2: number;

@@ -213,6 +213,16 @@ export interface Tally {
     lessons: { lesson: string; at: string; unaided: number; of: number; out_of_order: number }[];
 }
 
+/** What a learner's record asks of one routine. */
+export interface RoutineNeed {
+    routine: RoutineCode;
+    need: 'weak' | 'only-shown' | 'long-not-driven' | 'never-driven' | 'going-well';
+    step: Step | null;
+    helped: number;
+    of: number;
+    last_at: string | null;
+}
+
 export interface LearnerRecord extends LearnerFacts {
     lessons: (LessonLine & { rounds: number })[];
     promises: Promised[];

@@ -1,6 +1,6 @@
 import type { ApproachPlan } from '@/api/types';
 import { Figures } from '@/compute/Figures';
-import { approachSpeed, spoken } from '@/strip/words';
+import { approachSpeed, spoken, wayIsKnown } from '@/strip/words';
 
 /** What had to give way, what to know, and what every figure rests on. */
 export function PlanNotes({ plan }: { plan: ApproachPlan }) {
@@ -30,7 +30,8 @@ export function PlanNotes({ plan }: { plan: ApproachPlan }) {
                 {plan.fits ? '' : 'Planned at '}
                 {plan.axis === 'distance' && approachSpeed(plan)}
                 {plan.fits ? '' : ', the highest speed at which it fits'}
-                {plan.axis === 'distance' && ' · '}“{plan.direction}” said by {spoken(plan.say_at_m, plan.length_unit)}
+                {plan.axis === 'distance' && ' · '}
+                {plan.sign?.in_time ? wayIsKnown(plan, plan.say_at_m) : `“${plan.direction}” said by ${spoken(plan.say_at_m, plan.length_unit)}`}
                 {plan.axis === 'distance' && ` · hardest slowing ${plan.peak_decel_mps2.toFixed(1)} m/s²`}
                 {plan.gear_after_line !== null && <> · on in {['first', 'second', 'third', 'fourth', 'fifth', 'sixth'][plan.gear_after_line - 1]}</>}
             </p>

@@ -31,6 +31,8 @@ export function PlaceForm({ place, onKept }: Props) {
         one_way: road.one_way ?? false,
         road_width_m: road.road_width_m?.toString() ?? '',
         room_m: road.room_m?.toString() ?? '',
+        sign_m: road.sign?.at_m.toString() ?? '',
+        sign_legible_m: road.sign?.legible_m?.toString() ?? '',
         openings: road.openings ?? ([] as Stretch[]),
         parked: road.parked ?? ([] as Stretch[]),
         note: place?.note ?? '',
@@ -47,6 +49,7 @@ export function PlaceForm({ place, onKept }: Props) {
         ...(values.one_way ? { one_way: true } : {}),
         ...(values.road_width_m ? { road_width_m: Number(values.road_width_m) } : {}),
         ...(values.room_m ? { room_m: Number(values.room_m) } : {}),
+        ...(values.sign_m ? { sign: { at_m: Number(values.sign_m), ...(values.sign_legible_m ? { legible_m: Number(values.sign_legible_m) } : {}) } } : {}),
         ...(values.openings.length ? { openings: values.openings } : {}),
         ...(values.parked.length ? { parked: values.parked } : {}),
         ...(road.turn_radius_m ? { turn_radius_m: road.turn_radius_m } : {}),
@@ -124,6 +127,14 @@ export function PlaceForm({ place, onKept }: Props) {
                 <Field label="Room before the line, m" hint="Only where it is short" errors={errors['approach.room_m']}>
                     <input inputMode="decimal" value={values.room_m} onChange={(event) => set('room_m', event.target.value)} />
                 </Field>
+                <Field label="Direction sign before the line, m" hint="For driving by the signs" errors={errors['approach.sign.at_m']}>
+                    <input inputMode="decimal" value={values.sign_m} onChange={(event) => set('sign_m', event.target.value)} />
+                </Field>
+                {values.sign_m && (
+                    <Field label="Sign legible from, m" hint="Empty: 50, assumed" errors={errors['approach.sign.legible_m']}>
+                        <input inputMode="decimal" value={values.sign_legible_m} onChange={(event) => set('sign_legible_m', event.target.value)} />
+                    </Field>
+                )}
             </div>
             <label className="flex min-h-12 items-center gap-3">
                 <input type="checkbox" className="size-6" checked={values.one_way} onChange={(event) => set('one_way', event.target.checked)} />

@@ -63,6 +63,7 @@ export function RoadBand({ plan, layout, at }: { plan: Drawable; layout: StripLa
                 />
             ))}
             {meets && <Line plan={plan} layout={layout} />}
+            {plan.sign && <Sign sign={plan.sign} layout={layout} />}
             <path d={road.path} fill="none" stroke="var(--ink)" strokeWidth={2.5} strokeDasharray="1 0" />
             <Car plan={plan} layout={layout} here={at} />
         </g>
@@ -94,6 +95,19 @@ function Line({ plan, layout }: { plan: Drawable; layout: StripLayout }) {
         <g stroke="var(--paper)" strokeWidth={stop ? 5 : 2.5} strokeDasharray={stop ? undefined : '6 4'}>
             <line x1={road.lineX - 2} x2={road.lineX - 2} y1={from} y2={to} />
             {!stop && <line x1={road.lineX - 7} x2={road.lineX - 7} y1={from} y2={to} />}
+        </g>
+    );
+}
+
+/** The sign that tells the way, on the nearside footway, and the stretch from which it can be read before the mirrors are due. */
+function Sign({ sign, layout }: { sign: NonNullable<Drawable['sign']>; layout: StripLayout }) {
+    const { road, scale } = layout;
+    const x = (metres: number) => scale.x(Math.min(metres, scale.from));
+    const y = road.nearIsTop ? road.top - 5 : road.bottom + 5;
+    return (
+        <g stroke="var(--ink)">
+            <line x1={x(sign.from_m)} x2={x(Math.min(sign.from_m, Math.max(sign.by_m, sign.at_m)))} y1={y} y2={y} strokeWidth={3} strokeDasharray="2 3" />
+            <path d={`M${x(sign.at_m) - 5},${y - 6} h10 v8 h-10 Z m5,8 v5`} fill="var(--paper)" strokeWidth={1.5} />
         </g>
     );
 }

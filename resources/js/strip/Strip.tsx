@@ -1,11 +1,11 @@
 import { useId, useRef, type KeyboardEvent } from 'react';
-import type { LengthUnit, StripStep } from '@/api/types';
+import type { StripStep } from '@/api/types';
 import { Glyph } from './glyphs';
 import { layOut, ROW, type Drawable, type StripLayout } from './layout';
 import { RoadBand } from './RoadBand';
 import { SpeedGrip } from './SpeedGrip';
 import { StripTable } from './StripTable';
-import { spoken, STEP_WORDS } from './words';
+import { spoken, STEP_WORDS, wayIsKnown } from './words';
 import { useWidth } from './useWidth';
 
 interface Props {
@@ -57,7 +57,7 @@ export function Strip({ plan, current, onStep, from, compact = false, speed, onS
                 >
                     <Patterns id={id} />
                     <Axes layout={layout} compact={compact} />
-                    {!compact && <SayIt layout={layout} unit={plan.length_unit} />}
+                    {!compact && <SayIt layout={layout} plan={plan} />}
                     <SpeedBand layout={layout} id={id} />
                     <RoadBand plan={plan} layout={layout} at={here} />
                     <line
@@ -148,12 +148,14 @@ function Axes({ layout, compact }: { layout: StripLayout; compact: boolean }) {
     );
 }
 
-function SayIt({ layout, unit }: { layout: StripLayout; unit: LengthUnit }) {
+/** How the way is known: said by the instructor, or read from a sign. */
+function SayIt({ layout, plan }: { layout: StripLayout; plan: Drawable }) {
     const { x, outside, metres: at } = layout.sayAt;
     const y = layout.speed.top - 12;
     return (
         <text x={outside ? 36 : x} y={y} fontSize={13} fill="var(--quiet)">
-            {outside ? '◂ ' : '▾ '}say the direction by {spoken(at, unit)}
+            {outside ? '◂ ' : '▾ '}
+            {wayIsKnown(plan, at)}
         </text>
     );
 }

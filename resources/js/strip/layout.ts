@@ -87,13 +87,19 @@ export function layOut(plan: Drawable, { width, from, compact = false }: LayoutO
             plan.signal_rule_m === null || plan.signal_rule_m > shown || !plan.steps.some((step) => step.step === 'signal')
                 ? null
                 : { x: scale.x(plan.signal_rule_m), metres: plan.signal_rule_m },
-        sayAt: { x: scale.x(Math.min(plan.say_at_m, shown)), outside: plan.say_at_m > shown, metres: plan.say_at_m },
+        sayAt: sayAt(plan, scale, shown),
         speed: laySpeed(plan, scale, speedTop, speedBottom, compact),
         gears: layGears(plan, scale),
         gearTop,
         road,
         axisY,
     };
+}
+
+/** Where the way has to be known: where it is said, or where the sign must begin to be read. */
+function sayAt(plan: Drawable, scale: Scale, shown: number): StripLayout['sayAt'] {
+    const at = plan.sign?.in_time ? plan.sign.by_m : plan.say_at_m;
+    return { x: scale.x(Math.min(at, shown)), outside: at > shown, metres: plan.say_at_m };
 }
 
 function layRow(step: Drawable['steps'][number], scale: Scale, y: number): StepRow {

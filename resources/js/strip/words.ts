@@ -39,6 +39,15 @@ export function onItsAxis<T extends Omit<ApproachPlan, 'version' | 'assumptions'
     };
 }
 
+/** By where the way has to be known, and from whom. */
+export function wayIsKnown(plan: Pick<ApproachPlan, 'sign' | 'length_unit'>, said: number): string {
+    const { sign, length_unit: unit } = plan;
+    if (!sign) return `say the direction by ${spoken(said, unit)}`;
+    return sign.in_time
+        ? `read the sign from ${spoken(sign.from_m, unit)}, at the latest by ${spoken(sign.by_m, unit)}`
+        : `sign legible only from ${spoken(sign.from_m, unit)}: say the direction by ${spoken(said, unit)}`;
+}
+
 export const seconds = (value: number) => `${value.toFixed(1)} s`;
 
 /** The approach speed in the unit of the pack. */

@@ -46,6 +46,10 @@ final class ApproachPresenter
             'peak_decel_mps2' => round($profile->peakDeceleration(), 3),
             'signal_rule_m' => $plan->chain->ruleMetres === null ? null : round($plan->chain->ruleMetres, 2),
             'direction' => $card->direction,
+            'sign' => $plan->sign === null ? null : [
+                'at_m' => round($plan->sign->atMetres, 2), 'from_m' => round($plan->sign->fromMetres, 2), 'by_m' => round($plan->sign->byMetres, 2),
+                'spare_s' => round($plan->sign->spareSeconds, 2), 'in_time' => $plan->sign->inTime(),
+            ],
             'steps' => $steps,
             'groups' => self::groups($approach->practice->steps, array_column($steps, 'step')),
             'phases' => self::phases($plan),

@@ -8,6 +8,7 @@ use NobleTurn\Core\Compute\Values;
 use NobleTurn\Core\Fault\BadInput;
 use NobleTurn\Core\Place\Approach;
 use NobleTurn\Core\Place\Control;
+use NobleTurn\Core\Place\DirectionSign;
 use NobleTurn\Core\Place\Follower;
 use NobleTurn\Core\Place\Light;
 use NobleTurn\Core\Place\Stretch;
@@ -74,6 +75,7 @@ final class ApproachReader
             $input->acceleration('comfort_decel') ?? Acceleration::ofMetresPerSecondSquared(Surface::COMFORTABLE_DECELERATION),
             $exit,
             $input->choice('light', Light::class) ?? ($routine === RoutineCode::RightOnRed ? Light::Red : Light::Green),
+            self::sign($input),
         );
     }
 
@@ -105,6 +107,7 @@ final class ApproachReader
                 CommonFields::default('comfort_decel', $approach->comfort->inMetresPerSecondSquared(), 'm/s2'),
             ),
             ...($approach->demand->arrival !== Arrival::Turning ? [] : CommonFields::defaults($input, CommonFields::default('turn_radius', $approach->turnRadius->inMetres(), 'm'))),
+            ...($approach->sign === null || $input->object('sign')?->has('legible') === true ? [] : [CommonFields::default('sign legible from', DirectionSign::LEGIBLE_M, 'm')]),
             ...($input->has('view_from') ? [] : [CommonFields::default('view opens', $approach->viewFromMetres, 'm')]),
         ];
     }
@@ -117,6 +120,13 @@ final class ApproachReader
         }
 
         return $measured?->inMetres() ?? ($input->choice('view', View::class) ?? View::Open)->opensAtMetres();
+    }
+
+    private static function sign(Values $input): ?DirectionSign
+    {
+        $said = $input->object('sign');
+
+        return $said === null ? null : new DirectionSign($said->distance('at')?->inMetres() ?? 0.0, $said->distance('legible')?->inMetres() ?? DirectionSign::LEGIBLE_M);
     }
 
     private static function follower(Values $input): Follower

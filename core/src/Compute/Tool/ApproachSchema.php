@@ -34,6 +34,10 @@ final class ApproachSchema
             'peak_decel_mps2' => Out::number('hardest slowing of the plan'),
             'signal_rule_m' => Out::number('where the practice’s rule of thumb puts the signal', nullable: true),
             'direction' => Out::text('how the instructor asks for it'),
+            'sign' => ['type' => ['object', 'null'], 'description' => 'where a sign says the way instead', 'properties' => [
+                'at_m' => $metres('the sign'), 'from_m' => $metres('where it can first be read'), 'by_m' => $metres('by where reading it must begin'),
+                'spare_s' => Out::number('between the two; negative where the sign comes too late'), 'in_time' => Out::flag('whether it can be read before the mirrors are due'),
+            ]],
             'steps' => Out::list(Out::object([
                 'step' => ['enum' => [...array_map(static fn (Step $step): string => $step->value, Step::cases()), 'gear']],
                 'earliest_m' => $metres('before it would mislead'), 'best_m' => $metres('the point named at the kerb'),

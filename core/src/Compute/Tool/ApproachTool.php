@@ -69,6 +69,10 @@ final class ApproachTool implements Tool
             ChoiceField::of('passing_on', 'somebody passing, or about to, on this side', Side::class),
             new FlagField('one_way', 'our road is one-way; default false'),
             new QuantityField('road_width', 'kerb to kerb; default 7.3 m', Kind::Distance, 4.0, 30.0),
+            new ObjectField('sign', 'the sign that tells the way, where nobody says it (independent driving)', new Shape(
+                (new QuantityField('at', 'its place before the line', Kind::Distance, 0.0, 1000.0))->required(),
+                new QuantityField('legible', 'from how far before it can be read; default 50 m', Kind::Distance, 1.0, 500.0),
+            )),
             ThenField::field(),
             VehicleField::field(),
             PracticeField::field(),

@@ -40,7 +40,7 @@ final class StandingPresenter
             ...CommonFields::headlineSpeed('approach_speed', 0.0, $approach->pack),
             ...CommonFields::headlineSpeed('line_speed', 0.0, $approach->pack),
             'say_at_m' => 0.0, 'ease_off_m' => 0.0, 'ease_off_s' => 0.0, 'peak_decel_mps2' => 0.0, 'signal_rule_m' => null,
-            'direction' => $card->direction,
+            'direction' => $card->direction, 'sign' => null,
             'steps' => $steps,
             'groups' => ApproachPresenter::groups($approach->practice->steps, array_keys($plan->at)),
             'phases' => [], 'gear_changes' => [], 'gear_after_line' => $clutch ? 1 : null,

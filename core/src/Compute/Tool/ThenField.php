@@ -26,7 +26,7 @@ use NobleTurn\Core\Routine\RoutineCode;
 final class ThenField
 {
     /** Fields of the first approach that belong to its road and not to the next. */
-    private const OF_THE_FIRST = ['routine', 'line_speed', 'turn_radius', 'control', 'view', 'view_from', 'room', 'openings', 'parked', 'exit', 'light', 'one_way', 'then', 'passing_on', 'speed'];
+    private const OF_THE_FIRST = ['routine', 'line_speed', 'turn_radius', 'control', 'view', 'view_from', 'room', 'openings', 'parked', 'exit', 'light', 'one_way', 'then', 'passing_on', 'speed', 'sign'];
 
     public static function field(): ObjectField
     {

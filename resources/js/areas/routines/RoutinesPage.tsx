@@ -1,11 +1,14 @@
+import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
-import { Link, useParams } from 'react-router';
-import type { RoutineCard } from '@/api/types';
+import { Link, useParams, useSearchParams } from 'react-router';
+import { get } from '@/api/client';
+import type { LearnerLine, RoutineCard } from '@/api/types';
 import { useRules } from '@/app/rules';
-import { Sketch } from '@/routines/Sketch';
 import { useCards } from '@/routines/useCards';
 import { Empty, Failed, Waiting } from '@/ui/State';
 import { CardPage } from './CardPage';
+import { ForLearner } from './ForLearner';
+import { Group, Tile } from './Tiles';
 
 /** How do I explain it? Found by place, by words, by what a learner says or does. */
 export function RoutinesPage() {
@@ -44,11 +47,13 @@ function textOf(card: RoutineCard): string {
 
 function CardList({ cards }: { cards: RoutineCard[] }) {
     const rules = useRules();
+    const [params, setParams] = useSearchParams();
     const [words, setWords] = useState('');
+    const learners = useQuery({ queryKey: ['learners'], queryFn: () => get<LearnerLine[]>('learners') });
     const texts = useMemo(() => new Map(cards.map((card) => [card.code, textOf(card)])), [cards]);
     const wanted = words.toLowerCase().split(/\s+/).filter(Boolean);
     const found = cards.filter((card) => wanted.every((word) => texts.get(card.code)?.includes(word)));
-    const sections = [...new Set(found.map((card) => card.section))];
+    const learner = params.get('for') ?? '';
     return (
         <div className="grid gap-5">
             <header className="flex flex-wrap items-end justify-between gap-4">
@@ -58,43 +63,52 @@ function CardList({ cards }: { cards: RoutineCard[] }) {
                         {cards.length} under the rules of {rules.pack_name}
                     </p>
                 </div>
-                <input
-                    type="search"
-                    className="entry max-w-md"
-                    aria-label="Find a routine"
-                    placeholder="A place, a word, a mistake: “cuts the corner”"
-                    value={words}
-                    onChange={(event) => setWords(event.target.value)}
-                />
+                <div className="flex min-w-0 flex-1 flex-wrap justify-end gap-3">
+                    <select
+                        className="entry max-w-60"
+                        aria-label="In the order of"
+                        value={learner}
+                        onChange={(event) => setParams(event.target.value ? { for: event.target.value } : {}, { replace: true })}
+                    >
+                        <option value="">By kind of place</option>
+                        {learners.data?.map((one) => (
+                            <option key={one.id} value={one.id}>
+                                What {one.name} needs
+                            </option>
+                        ))}
+                    </select>
+                    <input
+                        type="search"
+                        className="entry max-w-md"
+                        aria-label="Find a routine"
+                        placeholder="A place, a word, a mistake: “cuts the corner”"
+                        value={words}
+                        onChange={(event) => setWords(event.target.value)}
+                    />
+                </div>
             </header>
             {found.length === 0 && (
                 <Empty title="Nothing says that">
                     <p>Try the kind of place, or what goes wrong in one word.</p>
                 </Empty>
             )}
-            {sections.map((section) => {
-                const inIt = found.filter((card) => card.section === section);
-                return (
-                    <section key={section} aria-labelledby={`section-${section}`} className="grid gap-3">
-                        <h2 id={`section-${section}`} className="border-hair border-b-2 pb-1 text-xl">
-                            {inIt[0]!.section_title}
-                        </h2>
-                        <ul className="grid gap-3 sm:grid-cols-2 lg:grid-cols-3 xl:grid-cols-4">
-                            {inIt.map((card) => (
-                                <li key={card.code}>
-                                    <Link to={`/routines/${card.code}`} className="hover:bg-wash flex items-center gap-3 rounded-xl p-1">
-                                        <Sketch form={card.sketch} side={card.side} keeps={rules.keeps} title={card.title} size={72} />
-                                        <span className="min-w-0">
-                                            <span className="block font-semibold">{card.title}</span>
-                                            <span className="text-quiet block text-sm">{card.where}</span>
-                                        </span>
-                                    </Link>
-                                </li>
-                            ))}
-                        </ul>
-                    </section>
-                );
-            })}
+            {learner ? <ForLearner learner={learner} cards={found} /> : <BySection cards={found} />}
         </div>
     );
+}
+
+function BySection({ cards }: { cards: RoutineCard[] }) {
+    const sections = [...new Set(cards.map((card) => card.section))];
+    return sections.map((section) => {
+        const inIt = cards.filter((card) => card.section === section);
+        return (
+            <Group key={section} id={section} title={inIt[0]!.section_title}>
+                {inIt.map((card) => (
+                    <Tile key={card.code} card={card}>
+                        {card.where}
+                    </Tile>
+                ))}
+            </Group>
+        );
+    });
 }
