@@ -7,7 +7,7 @@ export default defineConfig({
     workers: 1,
     retries: 0,
     timeout: 60_000,
-    expect: { timeout: 10_000 },
+    expect: { timeout: 20_000 },
     reporter: 'list',
     use: {
         baseURL: process.env.APP_URL,

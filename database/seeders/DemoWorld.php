@@ -54,11 +54,26 @@ final class DemoWorld
         ];
     }
 
+    /** @return array<string, mixed> the roundabout as the bench draws it */
+    private static function lifeboat(): array
+    {
+        $arm = static fn (string $name, int $angle, array $lanes, int $exits): array => ['name' => $name, 'angle' => $angle, 'lanes' => array_map(static fn (array $to): array => ['to' => $to], $lanes), 'exits' => $exits];
+
+        return [
+            'layout' => 'roundabout', 'from' => 'Skerry Way', 'to' => 'Gull Road', 'spirals' => true, 'speed' => 40, 'lane' => 2,
+            'arms' => [
+                $arm('Skerry Way', 0, [['Mole Street', 'Ferry Rise'], ['Ferry Rise', 'Gull Road']], 2), $arm('Mole Street', 75, [[]], 1),
+                $arm('Ferry Rise', 180, [[], []], 2), $arm('Gull Road', 265, [[]], 1),
+            ],
+        ];
+    }
+
     /** @return array<string, array{title: string, tool: string, state: string}> pages of the bench kept with a place, by its name */
     public static function drawings(): array
     {
         return [
             'Quay Street into Chandlers Row' => ['title' => 'How much wheel for this corner', 'tool' => 'steering', 'state' => 'kerb=7'],
+            'Lifeboat roundabout to Gull Road' => ['title' => 'Lanes of the Lifeboat roundabout', 'tool' => 'roundabout', 'state' => http_build_query(['ring' => json_encode(self::lifeboat())])],
             'Lower Mole into Net Loft Square' => ['title' => 'The delivery lorry that comes round here', 'tool' => 'long-vehicle', 'state' => 'vehicle=rigid-lorry&kerb=5'],
         ];
     }

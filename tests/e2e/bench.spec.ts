@@ -127,7 +127,9 @@ test('a roundabout is drawn from its arms, turned by hand, painted anew, and say
     await page.getByText('Arms and lanes').click();
     const angle = page.getByLabel('Angle of Mast Lane');
     await expect(angle).toHaveValue('270');
-    const arm = await page.locator('[data-arm="Mast Lane"] circle').nth(1).boundingBox();
+    const end = page.locator('[data-arm="Mast Lane"] circle').nth(1);
+    await end.scrollIntoViewIfNeeded();
+    const arm = await end.boundingBox();
     if (!arm) throw new Error('no arm');
     await page.mouse.move(arm.x + arm.width / 2, arm.y + arm.height / 2);
     await page.mouse.down();
@@ -143,4 +145,30 @@ test('a roundabout is drawn from its arms, turned by hand, painted anew, and say
     await expect(page).toHaveURL(/Arm\+5|Arm%205/);
     await page.reload();
     await expect(page.getByLabel('To', { exact: true })).toHaveValue('Arm 5');
+});
+
+test('the same lanes on spirals, on to the next junction, with signs in the order in which they are met', async ({ page }) => {
+    await page.goto('/bench/roundabout');
+    const moves = page.getByRole('region', { name: 'On the way round' });
+    await expect(moves).toContainText('move out');
+    await page.getByLabel('Spirals as painted').check();
+    await expect(moves).not.toContainText('move out');
+    const met = page.getByRole('list', { name: 'Signs and steps in the order of time' });
+    const first = async () => (await met.getByRole('listitem').allTextContents()).map((text) => Number(/([\d.]+) s$/.exec(text)?.[1] ?? 0));
+    // Coming in the wrong lane, the change comes before the sign could be read; in the right one there is none.
+    await expect(met.getByRole('listitem').first()).toContainText('Change lane');
+    await expect(page.getByText(/^The sign can be read from/)).toBeVisible();
+    await page.getByRole('slider', { name: 'Coming in lane' }).press('ArrowRight');
+    await expect(met.getByRole('listitem').first()).toContainText('Direction sign');
+    await expect(met).not.toContainText('Change lane');
+    const seconds = await first();
+    const line = seconds.indexOf(0);
+    expect(seconds.slice(0, line)).toEqual([...seconds.slice(0, line)].sort((a, b) => b - a));
+    await page.getByLabel('Layout').selectOption('Junction with lanes');
+    await page.getByLabel('To', { exact: true }).selectOption('Skerry Way');
+    await page.getByLabel('Then soon').selectOption('A junction with lanes');
+    await page.getByLabel('Metres to the next junction').fill('60');
+    await expect(page.getByRole('status').first()).toHaveText('Lane 2, out in lane 2');
+    await page.getByLabel('Metres to the next junction').fill('200');
+    await expect(page.getByRole('status').first()).toHaveText('Lane 1, out in lane 1');
 });

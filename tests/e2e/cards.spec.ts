@@ -94,6 +94,7 @@ test('a routine is found by what goes wrong, played, varied, and laid beside ano
     await page.getByLabel('Beside it').selectOption({ label: 'At 40 mph' });
     await expect(page.getByRole('row', { name: /^Mirrors/ }).last()).not.toContainText('the same');
     expect(before).toBeTruthy();
+    await expect(page.getByLabel('The gap here')).toContainText(/from rest: \d\.\d s/);
     await page.getByRole('link', { name: 'Is the gap long enough?' }).click();
     await expect(page.getByLabel('To do')).toHaveValue('emerge-right');
 });
@@ -143,4 +144,30 @@ test('a choice shows what it changes, is kept, and a learner can have their own'
     await page.getByRole('dialog').getByRole('button', { name: 'Keep', exact: true }).click();
     await expect(page.getByRole('button', { name: 'Learns by', exact: true })).toBeVisible();
     expect(before).toMatch(/^Signal at/);
+});
+
+test('routines stand in the order in which a learner’s record asks for them', async ({ page }) => {
+    await page.goto('/routines');
+    await page.getByLabel('In the order of').selectOption({ label: 'What Mirela Sandoval needs' });
+    await expect(page).toHaveURL(/for=/);
+    const learner = new URL(page.url()).searchParams.get('for')!;
+    const needs = await api<{ routine: string; need: string; step: string | null; helped: number; of: number }[]>(page, `learners/${learner}/needs`);
+    expect(needs.length).toBeGreaterThan(38);
+    const weak = needs.filter((need) => need.need === 'weak');
+    const region = page.getByRole('region', { name: 'Weak in the last rounds' });
+    if (weak.length === 0) await expect(region).toHaveCount(0);
+    else {
+        await expect(region.getByRole('link')).toHaveCount(weak.length);
+        await expect(region.getByRole('link').first()).toContainText(`helped in ${weak[0]!.helped} of the last ${weak[0]!.of}`);
+    }
+    await expect(page.getByRole('region', { name: 'Never driven' }).getByRole('link')).toHaveCount(needs.filter((need) => need.need === 'never-driven').length);
+});
+
+test('a sign says the way in place of the instructor, or is said to come too late', async ({ page }) => {
+    const road = (at: number) => encodeURIComponent(JSON.stringify({ routine: 'roundabout', limit_mph: 30, exit: 'right', sign: { at_m: at } }));
+    await page.goto(`/bench/approach?road=${road(130)}`);
+    await expect(page.getByText(/read the sign from 180 m/).first()).toBeVisible();
+    await page.goto(`/bench/approach?road=${road(20)}`);
+    await expect(page.getByText(/sign legible only from 70 m: say the direction by/).first()).toBeVisible();
+    await expect(page.getByText('The sign can only be read when the mirrors should have begun', { exact: false })).toBeVisible();
 });

@@ -25,6 +25,8 @@ final readonly class Gap
         public float $otherSpeed,
         public float $delay,
         public float $published,
+        /** What half of all drivers accept, front to front, s. */
+        public float $accepted,
         public float $straight,
         public float $radius,
         /** Heading already turned at the line, radians. */

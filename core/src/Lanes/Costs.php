@@ -13,6 +13,8 @@ final readonly class Costs
         'leaving_off_side' => 2.0,
         'no_room_after' => 3.0,
         'turn_soon' => 2.5,
+        'change_after' => 1.5,
+        'forced_after' => 6.0,
         'against_clock' => 4.0,
         'sector' => 0.1,
     ];
@@ -23,6 +25,8 @@ final readonly class Costs
         'leaving_off_side' => 'leaving in a lane that is not the nearside one',
         'no_room_after' => 'no room to move over after the exit',
         'turn_soon' => 'the wrong side for the turn soon after',
+        'change_after' => 'a change of lane before the next junction',
+        'forced_after' => 'a change for which the way to the next junction is too short',
         'against_clock' => 'against the clock rule, where nothing is painted',
         'sector' => 'each stretch between two arms',
     ];

@@ -30,6 +30,18 @@ final readonly class Ring
         return ! isset($this->ends["{$sector}.{$lane}"]);
     }
 
+    /** @return list<array{sector: int, lane: int, to_lane: ?int}> spirals, and lanes that end (no lane to become) */
+    public function links(): array
+    {
+        $rows = [];
+        foreach ([...$this->spirals, ...array_map(static fn (): ?int => null, $this->ends)] as $key => $to) {
+            [$sector, $lane] = array_map(intval(...), explode('.', $key));
+            $rows[] = ['sector' => $sector, 'lane' => $lane, 'to_lane' => $to];
+        }
+
+        return $rows;
+    }
+
     /** The circulating lane an approach lane leads into. */
     public function entered(int $approachLane): int
     {

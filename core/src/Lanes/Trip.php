@@ -25,6 +25,8 @@ final readonly class Trip
         public ?bool $turnsOff,
         public ?float $turnIn,
         public Costs $costs,
+        /** The next junction, where it is close enough to be planned with. */
+        public ?Onward $onward = null,
     ) {
     }
 
@@ -46,7 +48,7 @@ final readonly class Trip
         return ! $painted && $against ? $this->costs->of('against_clock') : 0.0;
     }
 
-    /** @return array<string, float> what leaving by this exit lane counts, by name */
+    /** @return array<string, float> what leaving by this exit lane counts, by name: only what does count */
     public function exitCosts(int $exitLane, ?float $room): array
     {
         $soon = $this->turnsOff !== null && ($this->turnIn ?? INF) <= self::SOON;
@@ -61,6 +63,12 @@ final readonly class Trip
             $found['turn_soon'] = $this->costs->of('turn_soon');
         }
 
-        return $found;
+        if ($this->onward !== null) {
+            $forced = $this->onward->forced($exitLane);
+            $found['change_after'] = ($this->onward->changes($exitLane) - $forced) * $this->costs->of('change_after');
+            $found['forced_after'] = $forced * $this->costs->of('forced_after');
+        }
+
+        return array_filter($found);
     }
 }

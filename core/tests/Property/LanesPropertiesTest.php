@@ -131,3 +131,91 @@ it('signals as the Highway Code’s rule 186 says, and names what cannot be reac
         ->and(Ask::refusal('lanes', $four + ['to' => 'nowhere']))->toHaveKey('to')
         ->and(Ask::refusal('lanes', ['arms' => [['name' => 'a', 'angle_deg' => 0], ['name' => 'a', 'angle_deg' => 90]], 'from' => 'a', 'to' => 'a']))->toHaveKey('arms');
 });
+
+it('needs no change of lane on a roundabout whose spirals follow the paint, whatever exit is painted', function (): void {
+    foreach ([2, 3, 4] as $lanes) {
+        for ($seed = 1; $seed <= 60; $seed++) {
+            $draw = new Approaches($seed);
+            $exits = $draw->one([$lanes + 1, $lanes + 2, 7]);
+            $names = array_map(fn (int $i): string => "a{$i}", range(0, $exits));
+            // Paint in order: each lane takes over where the one outside it ends.
+            $approach = [];
+            $from = 1;
+            for ($lane = 1; $lane <= $lanes; $lane++) {
+                $until = $lane === $lanes ? $exits : $draw->one(range($from, $exits - ($lanes - $lane)));
+                $approach[] = ['to' => array_slice($names, $from, $until - $from + 1)];
+                $from = $until + 1;
+            }
+            $arms = array_map(fn (int $i): array => ['name' => $names[$i], 'angle_deg' => $i * 350 / ($exits + 1)], range(0, $exits));
+            $arms[0]['approach_lanes'] = $approach;
+            foreach ($approach as $i => $lane) {
+                foreach ($lane['to'] as $to) {
+                    $way = Ask::tool('lanes', ['arms' => $arms, 'from' => 'a0', 'to' => $to, 'spirals_by_paint' => true]);
+                    expect([$way['approach_lane'], $way['exit_lane']])->toBe([$i + 1, 1], "{$lanes} lanes, seed {$seed}, {$to}")
+                        ->and(array_filter($way['path'], fn (array $stretch): bool => $stretch['lane'] !== $stretch['to_lane']))->toBe([]);
+                }
+            }
+        }
+    }
+});
+
+it('takes lanes through an ordinary junction and on to the next one, and says where there is no room for it', function (): void {
+    $arms = [
+        ['name' => 'south', 'angle_deg' => 0, 'approach_lanes' => [['to' => ['west', 'north']], ['to' => ['north']], ['to' => ['east']]]],
+        ['name' => 'west', 'angle_deg' => 90, 'exit_lanes' => 1], ['name' => 'north', 'angle_deg' => 180, 'exit_lanes' => 2], ['name' => 'east', 'angle_deg' => 270, 'exit_lanes' => 1],
+    ];
+    $ask = fn (string $to, array $more = []): array => Ask::tool('lanes', ['arms' => $arms, 'from' => 'south', 'to' => $to, 'layout' => 'junction', 'speed_mps' => 10.0] + $more);
+    expect([$ask('west')['approach_lane'], $ask('north')['approach_lane'], $ask('east')['approach_lane']])->toBe([1, 1, 3])
+        ->and(array_column($ask('west')['signals'], 'side'))->toBe(['left'])
+        ->and(array_column($ask('north')['signals'], 'side'))->toBe([null])
+        ->and(array_column($ask('east')['signals'], 'side'))->toBe(['right']);
+    // Worked by hand: 60 m take one change of 6 s at 10 m/s; the second lane here is right for the turn after.
+    $next = fn (float $metres): array => ['next_junction' => ['to' => 'quay', 'distance_m' => $metres, 'approach_lanes' => [['to' => ['hill']], ['to' => ['quay']]]]];
+    $close = $ask('north', $next(59.0));
+    expect([$close['approach_lane'], $close['exit_lane'], $close['onward']['changes'], $close['onward']['fits']])->toBe([2, 2, 0, true])
+        // From lane 1: forced (6.0) instead of leaving in lane 2 (2.0).
+        ->and($close['acceptable_lanes'][1]['extra'])->toEqualWithDelta(4.0, 1e-9)
+        // With room for the change the nearside lane is the cheaper one: one change after (1.5) against 2.0.
+        ->and($ask('north', $next(61.0))['approach_lane'])->toBe(1)
+        ->and($ask('north', $next(61.0))['onward'])->toMatchArray(['lane' => 2, 'changes' => 1, 'needed_m' => 60.0, 'fits' => true]);
+    $only = $arms;
+    $only[0]['approach_lanes'] = [['to' => ['north']], ['to' => ['east']]];
+    $tight = Ask::tool('lanes', ['arms' => $only, 'from' => 'south', 'to' => 'north', 'layout' => 'junction', 'speed_mps' => 10.0] + $next(30.0));
+    expect(array_column($tight['warnings'], 'code'))->toContain('no-room-for-changes');
+    // More room never makes it dearer.
+    $before = INF;
+    foreach (range(10, 200, 10) as $metres) {
+        $cost = $ask('north', $next((float) $metres))['cost'];
+        expect($cost)->toBeLessThanOrEqual($before);
+        $before = $cost;
+    }
+});
+
+it('closes a bus lane in its hours only, and asks for whole hours', function (): void {
+    $arms = fn (array $hours): array => ['arms' => [['name' => 'a', 'angle_deg' => 0, 'approach_lanes' => [$hours, ['to' => []]]], ['name' => 'b', 'angle_deg' => 90], ['name' => 'c', 'angle_deg' => 200]], 'from' => 'a', 'to' => 'b'];
+    $hours = ['to' => [], 'bus_from' => '22:00', 'bus_until' => '06:30'];
+    $lane = fn (array $more): int => Ask::tool('lanes', $more + $arms($hours))['approach_lane'];
+    expect([$lane(['time' => '21:59']), $lane(['time' => '22:00']), $lane(['time' => '06:29']), $lane(['time' => '06:30']), $lane([])])->toBe([1, 2, 2, 1, 2])
+        ->and(Ask::refusal('lanes', $arms(['to' => [], 'bus_from' => '7 am', 'bus_until' => '09:00'])))->toHaveKey('arms.0.approach_lanes.0.bus_from')
+        ->and(Ask::refusal('lanes', $arms(['to' => [], 'bus_from' => '07:00'])))->toHaveKey('arms.0.approach_lanes.0.bus_until');
+});
+
+it('tells what is met in the order of time, with our lane taken before the mirrors for the junction', function (): void {
+    for ($seed = 1; $seed <= 80; $seed++) {
+        $draw = new Approaches($seed);
+        $lanes = $draw->one([1, 2, 3]);
+        $arms = array_map(fn (int $i): array => ['name' => "a{$i}", 'angle_deg' => $i * 72, 'exit_lanes' => $draw->one([1, 2]), 'approach_lanes' => array_fill(0, $lanes, [])], range(0, 4));
+        $way = Ask::tool('lanes', ['arms' => $arms, 'from' => 'a0', 'to' => $draw->one(['a1', 'a2', 'a3', 'a4', 'a0']), 'in_lane' => $draw->one(range(1, $lanes)), 'speed_mph' => $draw->one([20, 30, 40, 50])]);
+        $times = array_column($way['met'], 'time_s');
+        $sorted = $times;
+        rsort($sorted);
+        expect($times)->toBe($sorted, "seed {$seed}");
+        foreach ($way['met'] as $row) {
+            expect($row['at_m'] <=> 0.0)->toBe($row['time_s'] <=> 0.0);
+            if ($row['kind'] === 'change-lane') {
+                expect($row['at_m'])->toBeGreaterThan($way['lane_by_m'])->and($row['at_m'])->toBeLessThan($way['decide_by_m']);
+            }
+        }
+        expect(array_column($way['met'], 'kind'))->toContain('line', 'leave', 'mirrors');
+    }
+});

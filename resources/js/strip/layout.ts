@@ -1,5 +1,5 @@
 import type { ApproachPlan, LengthUnit, StripStep } from '@/api/types';
-import { inUnit } from './words';
+import { inUnit, wayIsKnown } from './words';
 import { makeScale, ticks, readAt, secondTicks, type Scale } from './scale';
 
 /** Everything the strip draws, as numbers: no drawing in here, and nothing of the trade. */
@@ -49,7 +49,8 @@ export interface Road {
 export const ROW = 31;
 const TOP = 26;
 const GLYPH = 18;
-const SAY_WIDTH = 245;
+/** Width of a letter of the line that says how the way is known. */
+const LETTER = 6.7;
 
 /** A plan as far as it is drawn: a second hazard's has no figures of its own. */
 export type Drawable = Omit<ApproachPlan, 'version' | 'assumptions' | 'warnings'>;
@@ -134,8 +135,9 @@ function laySpeed(plan: Drawable, scale: Scale, top: number, bottom: number, com
             return { d: `M${scale.x(from).toFixed(1)},${bottom} L${points.join(' L')} L${scale.x(phase.to_m).toFixed(1)},${bottom} Z`, hard: phase.decel_mps2 };
         });
     const words: Record<string, string> = { 'easing-off': 'off the gas', gentle: 'gentle', firm: 'firm', crawl: 'crawl', holding: 'hold' };
-    // The line that says the direction begins at the left, where the speed is still even.
-    let free = SAY_WIDTH;
+    // The line that says how the way is known begins at the left, where the speed is still even.
+    const said = sayAt(plan, scale, scale.from);
+    let free = (said.outside ? 36 : said.x) + 20 + wayIsKnown(plan, plan.say_at_m).length * LETTER;
     const labels = compact
         ? []
         : plan.phases.flatMap((phase) => {

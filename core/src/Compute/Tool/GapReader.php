@@ -68,6 +68,7 @@ final class GapReader
         return new Gap(
             $sides, self::waitFor($input, $ours, $path), $ours, $vehicle, $speed, $delay,
             GapStandard::seconds($manoeuvre, $flank, $length, $vehicle->trailers !== [], ($lanes - 1) * ($flank === null ? 2 : 1), CommonFields::gradient($input)->inRiseOverRun()),
+            GapStandard::headway($manoeuvre, $flank),
             $straight, $radius, $turned, $lane, $lanes,
         );
     }

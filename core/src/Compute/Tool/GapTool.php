@@ -78,6 +78,7 @@ final class GapTool implements Tool
             'critical_gap_s' => Out::number('the least that is enough here'),
             'critical_gap_m' => Out::number('the same as a distance at their speed: there "go" becomes "wait"'),
             'published_gap_s' => Out::number('what road design reckons with'),
+            'accepted_headway_s' => Out::number('what half of all drivers accept, front bumper to front bumper, onto a two-lane road'),
             'sight_distance_m' => Out::number('needed: the longer of both gaps at their speed'),
             'sight_enough' => ['type' => ['boolean', 'null'], 'description' => 'null where the sight was not given'],
             'sides' => Out::list(Out::object([
@@ -114,6 +115,7 @@ final class GapTool implements Tool
             'critical_gap_s' => round($worst->needed, 2),
             'critical_gap_m' => round($worst->needed * $gap->otherSpeed, 1),
             'published_gap_s' => round($gap->published, 2),
+            'accepted_headway_s' => $gap->accepted,
             'sight_distance_m' => round($needed, 1),
             'sight_enough' => $sight === null ? null : $sight >= $needed,
             'sides' => array_map(static fn (SideGap $side): array => [
@@ -141,6 +143,7 @@ final class GapTool implements Tool
             new Assumption('reaction of the other driver', Stream::REACTION, 's', Source::assumed()),
             new Assumption('room left between bodies', Stream::ROOM, 'm', Source::assumed()),
             new Assumption('gap of road design', round($gap->published, 2), 's', Source::fromMemory(GapStandard::DOCUMENT)),
+            new Assumption('headway half of all drivers accept', $gap->accepted, 's', Source::fromMemory(GapStandard::HEADWAYS)),
             new Assumption('vehicle', $gap->vehicle->name, '', $input->has('vehicle') ? Source::given() : Source::assumed()),
             ...CommonFields::defaults($input, CommonFields::default('other_from', 'both'), CommonFields::default('rolling', 0.0, 'm/s'), CommonFields::default('lane_width', $gap->laneWidth, 'm'), CommonFields::default('lanes', $gap->lanes), CommonFields::default('gradient', 0.0, 'rise over run'), CommonFields::default('surface', 'dry')),
         ];

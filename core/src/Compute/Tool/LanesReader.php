@@ -8,30 +8,31 @@ use NobleTurn\Core\Compute\Values;
 use NobleTurn\Core\Fault\BadInput;
 use NobleTurn\Core\Lanes\Arm;
 use NobleTurn\Core\Lanes\Costs;
+use NobleTurn\Core\Lanes\Layout;
+use NobleTurn\Core\Lanes\Onward;
 use NobleTurn\Core\Lanes\Ring;
+use NobleTurn\Core\Lanes\Spirals;
 use NobleTurn\Core\Lanes\Trip;
+use NobleTurn\Core\Quantity\Speed;
 use NobleTurn\Core\Rules\Flank;
 use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Rules\Side;
 
-/** From the fields of the lanes tool to the ring, seen from our own arm, and the trip through it. */
+/** From the fields of the lanes tool to the junction, seen from our own arm, and the trip through it. */
 final class LanesReader
 {
     private const RADIUS_M = 18.0;
 
     private const MINI_RADIUS_M = 4.0;
 
+    /** A corner of an ordinary junction. */
+    private const CORNER_M = 10.0;
+
     public static function read(Values $input, RulePack $pack): AskedLanes
     {
-        $arms = self::arms($input);
-        $names = array_map(static fn (Arm $arm): string => $arm->name, $arms);
-        $from = self::index($names, $input->text('from') ?? '', 'from');
-        $arms = [...array_slice($arms, $from), ...array_slice($arms, 0, $from)];
-        $zero = $arms[0]->angle;
-        $arms = array_map(static fn (Arm $arm): Arm => new Arm($arm->name, fmod($arm->angle - $zero + 360.0, 360.0), $arm->approach, $arm->exitLanes, $arm->busLanes, $arm->exitRoom), $arms);
+        $arms = self::fromOurs($input, ArmsReader::read($input));
         $names = array_map(static fn (Arm $arm): string => $arm->name, $arms);
         $to = self::index($names, $input->text('to') ?? '', 'to');
-        $sectors = $to === 0 ? count($arms) : $to;
         foreach ($arms as $arm) {
             foreach ($arm->approach as $painted) {
                 foreach ($painted as $name) {
@@ -39,8 +40,48 @@ final class LanesReader
                 }
             }
         }
-        $lanes = self::whole($input, 'circulating_lanes') ?? max(1, ...array_map(static fn (Arm $arm): int => count($arm->approach), $arms));
-        $spirals = $ends = [];
+        $layout = $input->choice('layout', Layout::class) ?? Layout::Roundabout;
+        $mini = $input->flag('mini') ?? false;
+        if ($layout === Layout::Junction && $to === 0) {
+            throw BadInput::field('to', 'must be another road than the one we come from: an ordinary junction has no way round.');
+        }
+        $lanes = ArmsReader::whole($input, 'circulating_lanes') ?? max(1, ...array_map(static fn (Arm $arm): int => count($arm->approach), $arms));
+        $next = $input->choice('next_turn', Side::class);
+        $speed = $input->speed('speed') ?? $pack->townLimit();
+        $costs = $input->object('costs');
+        $given = array_filter(array_combine(array_keys(Costs::DEFAULTS), array_map(static fn (string $name): ?float => $costs?->number($name), array_keys(Costs::DEFAULTS))), static fn (?float $value): bool => $value !== null);
+
+        return new AskedLanes($pack, new Ring($arms, $lanes, ...self::links($input, $arms, $names, $lanes)), new Trip(
+            $to === 0 ? count($arms) : $to, $to === 0 ? 360.0 : ($arms[$to] ?? $arms[0])->angle, $input->flag('passing') ?? false,
+            $next === null ? null : Flank::of($next, $pack) === Flank::Off, $input->distance('next_turn_in')?->inMetres() ?? ($next === null ? null : 100.0), new Costs($given),
+            self::onward($input, $speed),
+        ), $input->distance('ring_radius')?->inMetres() ?? ($layout === Layout::Junction ? self::CORNER_M : ($mini ? self::MINI_RADIUS_M : self::RADIUS_M)), $mini, $layout, $speed, self::inLane($input, $arms[0]));
+    }
+
+    /**
+     * Angles from our arm on, ours first.
+     *
+     * @param  non-empty-list<Arm>  $arms
+     * @return non-empty-list<Arm>
+     */
+    private static function fromOurs(Values $input, array $arms): array
+    {
+        $from = self::index(array_map(static fn (Arm $arm): string => $arm->name, $arms), $input->text('from') ?? '', 'from');
+        $zero = ($arms[$from] ?? $arms[0])->angle;
+        $turned = array_map(static fn (Arm $arm): Arm => new Arm($arm->name, fmod($arm->angle - $zero + 360.0, 360.0), $arm->approach, $arm->exitLanes, $arm->busLanes, $arm->exitRoom), $arms);
+        usort($turned, static fn (Arm $a, Arm $b): int => $a->angle <=> $b->angle);
+
+        return $turned;
+    }
+
+    /**
+     * @param  non-empty-list<Arm>  $arms
+     * @param  list<string>  $names
+     * @return array{array<string, int>, array<string, true>} spirals and ends
+     */
+    private static function links(Values $input, array $arms, array $names, int $lanes): array
+    {
+        [$spirals, $ends] = $input->flag('spirals_by_paint') === true ? Spirals::byPaint($arms, $lanes) : [[], []];
         foreach ($input->objects('spirals') as $i => $spiral) {
             $lane = self::lane($spiral, 'lane', $lanes, "spirals.{$i}");
             $spirals[self::index($names, $spiral->text('after') ?? '', "spirals.{$i}.after").".{$lane}"] = self::lane($spiral, 'to_lane', $lanes, "spirals.{$i}");
@@ -48,52 +89,30 @@ final class LanesReader
         foreach ($input->objects('ends') as $i => $end) {
             $ends[self::index($names, $end->text('after') ?? '', "ends.{$i}.after").'.'.self::lane($end, 'lane', $lanes, "ends.{$i}")] = true;
         }
-        $next = $input->choice('next_turn', Side::class);
-        $mini = $input->flag('mini') ?? false;
-        $costs = $input->object('costs');
-        $given = array_filter(array_combine(array_keys(Costs::DEFAULTS), array_map(static fn (string $name): ?float => $costs?->number($name), array_keys(Costs::DEFAULTS))), static fn (?float $value): bool => $value !== null);
 
-        if ($arms === []) {
-            throw BadInput::field('arms', 'must name at least two roads.');
-        }
-        $angle = $to === 0 ? 360.0 : ($arms[$to] ?? $arms[0])->angle;
-
-        return new AskedLanes($pack, new Ring($arms, $lanes, $spirals, $ends), new Trip(
-            $sectors, $angle, $input->flag('passing') ?? false,
-            $next === null ? null : Flank::of($next, $pack) === Flank::Off, $input->distance('next_turn_in')?->inMetres() ?? ($next === null ? null : 100.0), new Costs($given),
-        ), $input->distance('ring_radius')?->inMetres() ?? ($mini ? self::MINI_RADIUS_M : self::RADIUS_M), $mini);
+        return [$spirals, $ends];
     }
 
-    /** @return non-empty-list<Arm> by angle */
-    private static function arms(Values $input): array
+    private static function onward(Values $input, Speed $speed): ?Onward
     {
-        $arms = [];
-        foreach ($input->objects('arms') as $i => $arm) {
-            $approach = $bus = [];
-            foreach ($arm->objects('approach_lanes') as $n => $lane) {
-                $approach[] = $lane->texts('to');
-                if ($lane->flag('bus') === true) {
-                    $bus[] = $n + 1;
-                }
-            }
-            $arms[] = new Arm($arm->text('name') ?? '', $arm->number('angle_deg') ?? 0.0, $approach === [] ? [[]] : $approach, self::whole($arm, 'exit_lanes', "arms.{$i}.") ?? 1, $bus, $arm->distance('exit_room')?->inMetres());
+        $next = $input->object('next_junction');
+        if ($next === null) {
+            return null;
         }
-        if (count($arms) < 2) {
-            throw BadInput::field('arms', 'must name at least two roads.');
+        if ($input->has('next_turn')) {
+            throw BadInput::field('next_turn', 'must not be given beside next_junction.');
         }
-        usort($arms, static fn (Arm $a, Arm $b): int => $a->angle <=> $b->angle);
-        foreach ($arms as $i => $arm) {
-            foreach (array_slice($arms, $i + 1) as $other) {
-                if ($arm->name === $other->name) {
-                    throw BadInput::field('arms', "must not name {$arm->name} twice.");
-                }
-                if (abs($arm->angle - $other->angle) < 1.0 || abs($arm->angle - $other->angle) > 359.0) {
-                    throw BadInput::field('arms', "must lie apart: {$arm->name} and {$other->name} are at the same angle.");
-                }
-            }
-        }
+        $lanes = array_map(static fn (Values $lane): array => $lane->texts('to'), $next->objects('approach_lanes'));
+        $onward = new Onward($lanes === [] ? [[]] : $lanes, $next->text('to') ?? '', $next->distance('distance')?->inMetres() ?? 0.0, $speed->inMetresPerSecond());
 
-        return $arms;
+        return $onward->lanes() !== [] ? $onward : throw BadInput::field('next_junction.to', "cannot be reached: no lane there is painted for {$onward->to}.");
+    }
+
+    private static function inLane(Values $input, Arm $ours): int
+    {
+        $lane = ArmsReader::whole($input, 'in_lane') ?? 1;
+
+        return $lane <= count($ours->approach) ? $lane : throw BadInput::field('in_lane', 'must not exceed the lanes of our road: '.count($ours->approach).'.');
     }
 
     /** @param  list<string>  $names */
@@ -106,18 +125,8 @@ final class LanesReader
 
     private static function lane(Values $link, string $field, int $lanes, string $at): int
     {
-        $lane = self::whole($link, $field, "{$at}.") ?? throw BadInput::field("{$at}.{$field}", 'is missing.');
+        $lane = ArmsReader::whole($link, $field, "{$at}.") ?? throw BadInput::field("{$at}.{$field}", 'is missing.');
 
         return $lane <= $lanes ? $lane : throw BadInput::field("{$at}.{$field}", "must not exceed the {$lanes} circulating lanes.");
-    }
-
-    private static function whole(Values $input, string $field, string $at = ''): ?int
-    {
-        $said = $input->number($field);
-        if ($said !== null && $said !== floor($said)) {
-            throw BadInput::field($at.$field, 'must be a whole number.');
-        }
-
-        return $said === null ? null : (int) $said;
     }
 }

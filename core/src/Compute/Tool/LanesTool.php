@@ -19,7 +19,9 @@ use NobleTurn\Core\Compute\Tool;
 use NobleTurn\Core\Compute\Values;
 use NobleTurn\Core\Fault\BadInput;
 use NobleTurn\Core\Lanes\Costs;
-use NobleTurn\Core\Lanes\LanePlanner;
+use NobleTurn\Core\Lanes\Layout;
+use NobleTurn\Core\Lanes\OnTheWay;
+use NobleTurn\Core\Lanes\Onward;
 use NobleTurn\Core\Lanes\Route;
 use NobleTurn\Core\Rules\Assumption;
 use NobleTurn\Core\Rules\Side;
@@ -43,6 +45,8 @@ final class LanesTool implements Tool
         $lane = new Shape(
             new ListField('to', 'names painted on it; nothing: no marking', new TextField('name', 'of an arm', 60), 8),
             new FlagField('bus', 'for buses at this hour'),
+            new TextField('bus_from', 'beginning of its hours for buses, such as 07:30', 5),
+            new TextField('bus_until', 'their end', 5),
         );
         $arm = new Shape(
             (new TextField('name', 'of the arm', 60))->required(),
@@ -59,14 +63,27 @@ final class LanesTool implements Tool
 
         return new Shape(
             CommonFields::packField(),
+            ChoiceField::of('layout', 'what the arms meet at; default roundabout', Layout::class),
             (new ListField('arms', 'roads that meet it', new ObjectField('arm', 'one road', $arm), 10))->required(),
             (new TextField('from', 'arm we come from', 60))->required(),
             (new TextField('to', 'arm we want', 60))->required(),
             new NumberField('circulating_lanes', 'default as many as the widest approach', 1.0, 4.0),
             new ListField('spirals', 'lanes that lead outward by their paint', new ObjectField('spiral', 'a lane that becomes another', $link('it becomes another')), 20),
+            new FlagField('spirals_by_paint', 'spirals as the paint of our approach would lead them'),
             new ListField('ends', 'lanes that only lead out', new ObjectField('end', 'a lane that ends at the next arm', $link('it ends at the next arm')), 20),
             ChoiceField::of('next_turn', 'the turn after the exit', Side::class),
             new QuantityField('next_turn_in', 'distance to it', Kind::Distance, 0.0, 5000.0),
+            new ObjectField('next_junction', 'the junction after the exit, instead of next_turn', new Shape(
+                (new TextField('to', 'where we go there, as painted', 60))->required(),
+                (new QuantityField('distance', 'from the exit to its line', Kind::Distance, 1.0, 5000.0))->required(),
+                new ListField('approach_lanes', 'nearside first; default one without marking', new ObjectField('lane', 'an approach lane', new Shape(new ListField('to', 'names painted on it; nothing: no marking', new TextField('name', 'of a road there', 60), 8))), 4),
+            )),
+            new TextField('time', 'time of day, such as 08:15, for lanes with hours; without it they count as closed', 5),
+            new QuantityField('speed', 'on the approach; default the pack’s town limit', Kind::Speed, 2.0, 45.0),
+            new NumberField('in_lane', 'lane we come along in; default 1', 1.0, 4.0),
+            new QuantityField('direction_sign', 'the direction sign, before the line; default 150 m', Kind::Distance, 0.0, 2000.0),
+            new QuantityField('lane_sign', 'the lane sign, before the line; default 80 m', Kind::Distance, 0.0, 2000.0),
+            new QuantityField('markings', 'the first arrows on the road, before the line; default 40 m', Kind::Distance, 0.0, 500.0),
             new FlagField('passing', 'others are to be passed on the way out'),
             new FlagField('mini', 'a mini-roundabout: the exit signal by the time on it'),
             new QuantityField('ring_radius', 'of the middle of the circulating lanes; default 18 m, 4 m for a mini', Kind::Distance, 2.0, 150.0),
@@ -81,21 +98,35 @@ final class LanesTool implements Tool
     {
         $sides = ['type' => ['string', 'null'], 'enum' => ['left', 'right', null]];
 
+        $path = Out::list(Out::object([
+            'after' => Out::text('arm the stretch begins at'), 'sector' => Out::integer('0 first'), 'lane' => Out::integer('it begins in'), 'to_lane' => Out::integer('it ends in'),
+            'action' => ['enum' => ['keep', 'move-out', 'move-in', 'leave']], 'mirrors' => Out::list(['type' => 'string'], 'looks that are due, in order'),
+        ]), 'stretch by stretch');
+
         return [
             'approach_lane' => Out::integer('from 1 at the nearside'),
             'exit_lane' => Out::integer('lane we leave in'),
             'cost' => Out::number('of this way'),
             'clock' => ['enum' => ['before-twelve', 'twelve', 'after-twelve']],
-            'path' => Out::list(Out::object([
-                'after' => Out::text('arm the stretch begins at'), 'sector' => Out::integer('0 first'), 'lane' => Out::integer('it begins in'), 'to_lane' => Out::integer('it ends in'),
-                'action' => ['enum' => ['keep', 'move-out', 'move-in', 'leave']], 'mirrors' => Out::list(['type' => 'string'], 'looks that are due, in order'),
-            ]), 'stretch by stretch'),
+            'path' => $path,
             'signals' => Out::list(Out::object(['where' => Out::text('approach, or the arm passed'), 'side' => $sides, 'off' => Out::text('where it is cancelled')]), 'where on and where off'),
             'seconds_on_it' => Out::number('at an unhurried speed round it'),
             'acceptable_lanes' => Out::list(Out::object([
                 'lane' => Out::integer('approach lane'), 'exit_lane' => Out::integer('it leaves in'), 'cost' => Out::number('of its best way'), 'extra' => Out::number('more than the best'), 'why' => Out::list(['type' => 'string'], 'what it counts'),
+                'path' => $path,
             ]), 'usable lanes, cheapest first'),
             'reasons' => Out::list(['type' => 'string'], 'why this lane'),
+            'onward' => ['type' => ['object', 'null'], 'description' => 'the next junction, where one was given', 'properties' => [
+                'lane' => Out::integer('it wants'), 'changes' => Out::integer('of lane on the way there'), 'distance_m' => Out::number('to its line'),
+                'needed_m' => Out::number('for the changes, one at a time'), 'fits' => Out::flag('whether there is room for them'), 'begin_by_m' => Out::number('before its line, where the first must begin'),
+            ]],
+            'lane_by_m' => Out::number('by where our lane must have been taken, metres to the line'),
+            'decide_by_m' => Out::number('by where the way must be known for it, metres to the line'),
+            'met' => Out::list(Out::object([
+                'kind' => ['enum' => LanesMet::KINDS], 'at_m' => Out::number('metres to the line, negative beyond it'), 'time_s' => Out::number('seconds to the line, negative after it'),
+                'text' => Out::text('in words'), 'mirrors' => Out::list(['type' => 'string'], 'looks that are due'), 'side' => $sides, 'angle_deg' => Out::number('on the roundabout: from our arm', nullable: true),
+            ]), 'signs met and steps due, in the order of time'),
+            'links' => Out::list(Out::object(['sector' => Out::integer('0 first'), 'lane' => Out::integer('circulating lane'), 'to_lane' => Out::integer('it becomes; null where it ends at the next arm', nullable: true)]), 'spirals and lanes that end, given or generated'),
         ];
     }
 
@@ -103,12 +134,13 @@ final class LanesTool implements Tool
     {
         $pack = CommonFields::pack($input);
         $asked = LanesReader::read($input, $pack);
-        $routes = LanePlanner::routes($asked->ring, $asked->trip);
+        $routes = $asked->routes();
         if ($routes === []) {
-            throw BadInput::field('to', "cannot be reached: no approach lane of {$asked->ring->arms[0]->name} leads to {$asked->target()->name}.");
+            throw BadInput::field('to', "cannot be reached: no approach lane of {$asked->arm(0)->name} leads to {$asked->target()->name}.");
         }
-        uasort($routes, static fn (Route $a, Route $b): int => [round($a->cost(), 9), $a->approachLane] <=> [round($b->cost(), 9), $b->approachLane]);
         $best = $routes[array_key_first($routes)];
+        $signals = LanesPresenter::signals($asked, PracticeField::read($input, $pack));
+        $met = new LanesMet($asked, $best, $signals, $input);
 
         return new Answer($pack->code(), $pack->version(), [
             'approach_lane' => $best->approachLane,
@@ -118,17 +150,28 @@ final class LanesTool implements Tool
                 -1 => 'before-twelve', 0 => 'twelve', default => 'after-twelve'
             },
             'path' => LanesPresenter::path($asked, $best),
-            'signals' => LanesPresenter::signals($asked, PracticeField::read($input, $pack)),
+            'signals' => $signals,
             'seconds_on_it' => round($asked->secondsOnIt(), 1),
             'acceptable_lanes' => array_map(static fn (Route $route): array => [
                 'lane' => $route->approachLane, 'exit_lane' => $route->exitLane, 'cost' => round($route->cost(), 3), 'extra' => round($route->cost() - $best->cost(), 3), 'why' => LanesPresenter::why($route),
+                'path' => LanesPresenter::path($asked, $route),
             ], array_values($routes)),
             'reasons' => LanesPresenter::reasons($asked, $best, count($routes)),
+            'onward' => LanesPresenter::onward($asked, $best),
+            'lane_by_m' => round($met->way->laneByMetres, 1),
+            'decide_by_m' => round($met->way->decideByMetres(), 1),
+            'met' => $met->rows(),
+            'links' => $asked->ring->links(),
         ], [
             ...array_map(static fn (string $name): Assumption => new Assumption(Costs::WORDS[$name], $asked->trip->costs->of($name), 'counts', $input->object('costs')?->has($name) === true ? Source::given() : Source::assumed()), array_keys(Costs::DEFAULTS)),
-            new Assumption('circulating lanes', $asked->ring->lanes, '', $input->has('circulating_lanes') ? Source::given() : Source::assumed()),
+            ...($asked->layout === Layout::Junction ? [] : [
+                new Assumption('circulating lanes', $asked->ring->lanes, '', $input->has('circulating_lanes') ? Source::given() : Source::assumed()),
+                new Assumption('signals at roundabouts', 'rule of the pack', '', Source::fromMemory($pack->code() === 'gb' ? 'Highway Code, rule 186' : ($pack->code() === 'ie' ? 'Rules of the Road' : 'state handbook'))),
+            ]),
             new Assumption('radius driven on it', $asked->radius, 'm', $input->has('ring_radius') ? Source::given() : Source::assumed()),
-            new Assumption('signals at roundabouts', 'rule of the pack', '', Source::fromMemory($pack->code() === 'gb' ? 'Highway Code, rule 186' : ($pack->code() === 'ie' ? 'Rules of the Road' : 'state handbook'))),
-        ], []);
+            new Assumption('one change of lane, mirrors to end', Onward::CHANGE_S, 's', Source::assumed()),
+            new Assumption('reading a sign', OnTheWay::READ_S, 's', Source::assumed()),
+            ...$met->assumptions(),
+        ], $met->warnings());
     }
 }

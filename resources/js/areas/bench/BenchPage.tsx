@@ -8,7 +8,7 @@ import { Failed, Waiting } from '@/ui/State';
 const TOOLS = [
     ['approach', 'Approach'],
     ['gap', 'Gap'],
-    ['roundabout', 'Roundabout'],
+    ['roundabout', 'Lanes'],
     ['gears', 'Gears'],
     ['steering', 'Steering'],
     ['reversing', 'Reversing'],

@@ -198,6 +198,7 @@ export function GapBench() {
                                     unit={data.other_decel_needed_mps2 === null ? 'too late' : 'm/s²'}
                                 />
                                 <Big label="Road design says" value={data.published_gap_s.toFixed(1)} unit="s" />
+                                <Big label="Half of all drivers go at" value={data.accepted_headway_s.toFixed(1)} unit="s" />
                                 <Big label="Sight needed" value={data.sight_distance_m.toFixed(0)} unit="m" />
                             </dl>
                             <p className="text-quiet text-sm">

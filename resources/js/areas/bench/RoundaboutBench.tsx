@@ -1,13 +1,19 @@
 import { useState } from 'react';
-import { useRules } from '@/app/rules';
+import { speedField, speedRange, unitWords, useRules } from '@/app/rules';
 import { useAddress } from '@/app/useAddress';
 import { useCompute } from '@/compute/useCompute';
 import { Field } from '@/ui/Field';
+import { Options } from '@/ui/Options';
+import { Slider } from '@/ui/Slider';
 import { Big, BenchPage } from './BenchPage';
 import { ArmsForm } from './ring/ArmsForm';
-import { asked, read, write, type LanesAnswer, type RingState } from './ring/ring';
+import { AsMet } from './ring/AsMet';
+import { NextForm } from './ring/NextForm';
+import { asked, read, write, type LanesAnswer, type RingState } from '@/judgement/ring';
 import { RingPicture } from './ring/RingPicture';
 
+const LAYOUTS = { roundabout: 'Roundabout', junction: 'Junction with lanes' };
+const NEXT = { '': 'Nothing', left: 'A turn left', right: 'A turn right', junction: 'A junction with lanes' };
 const LOOKS = (look: string) => look.replaceAll('-', ' ');
 
 /** Which lane, why, and what the others would cost: a roundabout drawn from its arms and lanes. */
@@ -16,7 +22,9 @@ export function RoundaboutBench() {
     const [state, setState] = useAddress<RingState>(read, write);
     const set = (part: Partial<RingState>) => setState((before) => ({ ...before, ...part }));
     const [ghost, setGhost] = useState<number | null>(null);
-    const { data, error, isPlaceholderData } = useCompute<LanesAnswer>('lanes', asked(state, rules.pack));
+    const { data, error, isPlaceholderData } = useCompute<LanesAnswer>('lanes', asked(state, rules.pack, speedField(rules.speed_unit)));
+    const range = speedRange(rules.speed_unit);
+    const ours = state.arms.find((arm) => arm.name === state.from)?.lanes.length ?? 1;
     const names = state.arms.map((arm) => arm.name);
     const choose = (label: string, value: string, change: (name: string) => void) => (
         <Field label={label}>
@@ -27,32 +35,56 @@ export function RoundaboutBench() {
             </select>
         </Field>
     );
+    const flag = (label: string, key: 'passing' | 'mini' | 'spirals') => (
+        <label className="flex min-h-12 items-center gap-3">
+            <input type="checkbox" className="size-6" checked={state[key]} onChange={(event) => set({ [key]: event.target.checked })} />
+            {label}
+        </label>
+    );
     return (
         <BenchPage
-            title="Roundabout"
+            title="Lanes"
             about="Which lane, why, and what the others would cost"
             // What cannot be reached is said beside the picture, which stays to be changed.
             answer={data ?? (error ? { assumptions: [], warnings: [] } : undefined)}
             error={null}
             controls={
                 <>
+                    <Field label="Layout">
+                        <select value={state.layout} onChange={(event) => set({ layout: event.target.value as RingState['layout'] })}>
+                            <Options of={LAYOUTS} />
+                        </select>
+                    </Field>
                     {choose('From', state.from, (from) => set({ from }))}
                     {choose('To', state.to, (to) => set({ to }))}
                     <Field label="Then soon">
                         <select value={state.next} onChange={(event) => set({ next: event.target.value as RingState['next'] })}>
-                            <option value="">Nothing</option>
-                            <option value="left">A turn left</option>
-                            <option value="right">A turn right</option>
+                            <Options of={NEXT} />
                         </select>
                     </Field>
-                    <label className="flex min-h-12 items-center gap-3">
-                        <input type="checkbox" className="size-6" checked={state.passing} onChange={(event) => set({ passing: event.target.checked })} />
-                        Passing others
-                    </label>
-                    <label className="flex min-h-12 items-center gap-3">
-                        <input type="checkbox" className="size-6" checked={state.mini} onChange={(event) => set({ mini: event.target.checked })} />
-                        Mini
-                    </label>
+                    <Slider
+                        label="Approach"
+                        value={state.speed}
+                        min={range.from}
+                        max={range.to}
+                        step={range.step}
+                        words={(value) => `${value} ${unitWords(rules.speed_unit)}`}
+                        onChange={(speed) => set({ speed })}
+                    />
+                    {ours > 1 && (
+                        <Slider
+                            label="Coming in lane"
+                            value={Math.min(state.lane, ours)}
+                            min={1}
+                            max={ours}
+                            step={1}
+                            words={String}
+                            onChange={(lane) => set({ lane })}
+                        />
+                    )}
+                    {flag('Passing others', 'passing')}
+                    {state.layout === 'roundabout' && flag('Mini', 'mini')}
+                    {state.layout === 'roundabout' && flag('Spirals as painted', 'spirals')}
                 </>
             }
         >
@@ -82,6 +114,8 @@ export function RoundaboutBench() {
                     )}
                 </div>
             </div>
+            {!error && data && <AsMet state={state} answer={data} keeps={rules.keeps} unit={rules.length_unit} />}
+            {state.next === 'junction' && <NextForm value={state.then} onChange={(then) => set({ then })} />}
             <ArmsForm state={state} onChange={setState} />
         </BenchPage>
     );
@@ -100,7 +134,14 @@ function Answer({ answer, ghost, onGhost }: { answer: LanesAnswer; ghost: number
             </ul>
             <dl className="grid grid-cols-2 gap-3">
                 <Big label="Counts" value={answer.cost.toFixed(1)} />
-                <Big label="On it" value={answer.seconds_on_it.toFixed(1)} unit="s" />
+                {answer.met.some((met) => met.angle_deg !== null) && <Big label="On it" value={answer.seconds_on_it.toFixed(1)} unit="s" />}
+                {answer.onward && (
+                    <Big
+                        label={`Next junction: lane ${answer.onward.lane}, ${answer.onward.changes === 0 ? 'no change' : `${answer.onward.changes} to change`}`}
+                        value={`${answer.onward.needed_m.toFixed(0)} of ${answer.onward.distance_m.toFixed(0)}`}
+                        unit="m"
+                    />
+                )}
             </dl>
             <section aria-label="Signals">
                 <h2 className="text-lg">Signals</h2>

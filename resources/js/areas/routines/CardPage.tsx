@@ -4,6 +4,7 @@ import type { ApproachInputs, RoutineCard } from '@/api/types';
 import { ApproachView } from '@/approach/ApproachView';
 import type { Conditions } from '@/approach/Controls';
 import { useRules, withLimit } from '@/app/rules';
+import { Judgement } from '@/judgement/Judgement';
 import { benchFor } from '@/routines/kinds';
 import { Sketch } from '@/routines/Sketch';
 import { StepList } from '@/routines/StepList';
@@ -108,6 +109,7 @@ export function CardPage({ card, cards }: { card: RoutineCard; cards: RoutineCar
                     {!card.stands && <BesideIt card={card} inputs={inputs} conditions={conditions} />}
                 </>
             )}
+            <Judgement routine={card.code} road={withLimit({}, conditions.speed, rules)} />
             <StepList steps={card.steps} side={card.side} />
             <footer className="text-quiet grid gap-2 text-sm">
                 <p>

@@ -65,7 +65,7 @@ function CardList({ cards }: { cards: RoutineCard[] }) {
                 </div>
                 <div className="flex min-w-0 flex-1 flex-wrap justify-end gap-3">
                     <select
-                        className="entry max-w-60"
+                        className="entry max-w-80"
                         aria-label="In the order of"
                         value={learner}
                         onChange={(event) => setParams(event.target.value ? { for: event.target.value } : {}, { replace: true })}

@@ -21,6 +21,7 @@ export interface GapAnswer {
     critical_gap_s: number;
     critical_gap_m: number;
     published_gap_s: number;
+    accepted_headway_s: number;
     sight_distance_m: number;
     sides: GapSide[];
     motion: { time_s: number[]; ours_m: number[]; speed_mps: number[] };

@@ -1,4 +1,4 @@
-import { freshName, widestGap, type DrawnArm, type RingState } from './ring';
+import { freshName, widestGap, type DrawnArm, type RingState } from '@/judgement/ring';
 
 const MOST_ARMS = 8;
 const MOST_LANES = 4;
@@ -33,6 +33,13 @@ export function ArmsForm({ state, onChange }: { state: RingState; onChange: (sta
     return (
         <details>
             <summary className="link min-h-12 cursor-pointer content-center font-semibold">Arms and lanes</summary>
+            {state.arms.some((one) => one.lanes.some((lane) => lane.bus_from)) && (
+                <label className="flex min-h-12 items-center gap-3">
+                    Time of day
+                    <input type="time" className="entry w-36" value={state.time} onChange={(event) => onChange({ ...state, time: event.target.value })} />
+                    <span className="text-quiet text-sm">Left empty, lanes with hours count as closed.</span>
+                </label>
+            )}
             <ul className="grid gap-4 py-2">
                 {state.arms.map((one, at) => (
                     <li key={at} className="border-hair grid gap-2 border-t pt-3">
@@ -110,8 +117,21 @@ export function ArmsForm({ state, onChange }: { state: RingState; onChange: (sta
                                         checked={lane.bus ?? false}
                                         onChange={() => arm(at, { lanes: one.lanes.map((other, i) => (i === n ? { ...other, bus: !other.bus } : other)) })}
                                     />
-                                    buses now
+                                    buses at all hours
                                 </label>
+                                {(['bus_from', 'bus_until'] as const).map((field) => (
+                                    <label key={field} className="flex min-h-11 items-center gap-2 text-sm">
+                                        {field === 'bus_from' ? 'buses from' : 'until'}
+                                        <input
+                                            type="time"
+                                            className="entry w-32"
+                                            value={lane[field] ?? ''}
+                                            onChange={(event) =>
+                                                arm(at, { lanes: one.lanes.map((other, i) => (i === n ? { ...other, [field]: event.target.value } : other)) })
+                                            }
+                                        />
+                                    </label>
+                                ))}
                             </fieldset>
                         ))}
                     </li>

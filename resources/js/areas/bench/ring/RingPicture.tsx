@@ -1,10 +1,16 @@
 import { useRef, useState } from 'react';
 import type { Side } from '@/api/types';
-import type { LanesAnswer, RingState } from './ring';
+import { Glyph } from '@/strip/glyphs';
+import { geometry, ISLAND, LANE, LONG } from './geometry';
+import type { LanesAnswer, RingState } from '@/judgement/ring';
 
-const LANE = 9;
-const ISLAND = 26;
-const LONG = 52;
+type Geometry = ReturnType<typeof geometry>;
+
+/** What the marks on the way need of the geometry. */
+interface DuePlaces {
+    at: Geometry['at'];
+    place: Pick<Geometry, 'onArm' | 'ringAt' | 'laneAt'>;
+}
 
 interface Props {
     state: RingState;
@@ -16,49 +22,12 @@ interface Props {
     onTo: (name: string) => void;
 }
 
-/** Degrees on the screen: our arm lies below; in driving order arms follow clockwise where traffic keeps left. */
-const screen = (angle: number) => ((angle + 90) * Math.PI) / 180;
-
 /** The roundabout from above: arms by angle, lanes by number, the chosen way with its moves out. Arms are dragged round. */
 export function RingPicture({ state, answer, keeps, ghost, onTurn, onTo }: Props) {
     const svg = useRef<SVGSVGElement>(null);
     const [held, setHeld] = useState<string | null>(null);
-    const zero = state.arms.find((arm) => arm.name === state.from)?.angle ?? 0;
-    const lanes = Math.max(1, ...state.arms.map((arm) => arm.lanes.length));
-    const outer = ISLAND + lanes * LANE;
-    const flip = keeps === 'left' ? 1 : -1;
-    const at = (radius: number, angle: number): [number, number] => [flip * radius * Math.cos(screen(angle)), radius * Math.sin(screen(angle))];
-    /** Middle of circulating lane n, 1 outermost. */
-    const ringAt = (lane: number) => outer - (lane - 0.5) * LANE;
-    const seen = (angle: number) => (angle - zero + 360) % 360;
-    const d = (points: [number, number][]) => points.map(([x, y], i) => `${i ? 'L' : 'M'}${x.toFixed(1)},${y.toFixed(1)}`).join(' ');
-    const sorted = [...state.arms].sort((one, other) => seen(one.angle) - seen(other.angle));
-    /** Our way: in by a lane, round sector by sector, out. Traffic keeps to its own side of each arm. */
-    const way = (approach: number, path: LanesAnswer['path'] | null, exitLane: number): string => {
-        const to = state.to === state.from ? 360 : seen(state.arms.find((arm) => arm.name === state.to)?.angle ?? 0);
-        const shift = (lane: number) => (lane - 0.5) * (LANE - 2);
-        const onArm = (angle: number, radius: number, aside: number): [number, number] => {
-            const [x, y] = at(radius, angle);
-            const across = screen(angle) + Math.PI / 2;
-            return [x + flip * aside * Math.cos(across), y + aside * Math.sin(across)];
-        };
-        const entry = 1 + state.arms.find((arm) => arm.name === state.from)!.lanes.length;
-        const points: [number, number][] = [onArm(0, outer + LONG, shift(entry - approach)), onArm(0, outer + 4, shift(entry - approach))];
-        const first = 14;
-        const last = to - 14;
-        for (let angle = first; angle <= last; angle += 4) {
-            const sector = Math.max(0, sorted.filter((arm) => seen(arm.angle) <= angle && seen(arm.angle) > 0).length);
-            const stretch = path?.[Math.min(sector, path.length - 1)];
-            const begin = sector === 0 ? 0 : seen(sorted[sector]?.angle ?? 0);
-            const end = sector + 1 < sorted.length ? seen(sorted[sector + 1]!.angle) : 360;
-            const share = Math.min(1, Math.max(0, (angle - begin - (end - begin) * 0.35) / ((end - begin) * 0.5)));
-            const from = stretch?.lane ?? approach;
-            const lane = from + ((stretch?.to_lane ?? approach) - from) * share;
-            points.push(at(ringAt(Math.min(lanes, lane)), angle));
-        }
-        points.push(onArm(to, outer + 4, -shift(exitLane)), onArm(to, outer + LONG, -shift(exitLane)));
-        return d(points);
-    };
+    const { at, seen, flip, lanes, outer, ring, zero, way, size, ...place } = geometry(state, keeps);
+    const other = answer?.acceptable_lanes.find((lane) => lane.lane === ghost);
     const turn = (event: React.PointerEvent) => {
         const matrix = svg.current?.getScreenCTM();
         if (held === null || !matrix) return;
@@ -66,7 +35,6 @@ export function RingPicture({ state, answer, keeps, ghost, onTurn, onTo }: Props
         const degrees = (Math.atan2(y, flip * x) * 180) / Math.PI - 90;
         onTurn(held, Math.round(((((degrees + zero) % 360) + 360) % 360) / 5) * 5);
     };
-    const size = outer + LONG + 26;
     return (
         <svg
             ref={svg}
@@ -78,25 +46,35 @@ export function RingPicture({ state, answer, keeps, ghost, onTurn, onTo }: Props
             onPointerUp={() => setHeld(null)}
         >
             {state.arms.map((arm) => {
-                const [x1, y1] = at(ISLAND, seen(arm.angle));
-                const [x2, y2] = at(outer + LONG, seen(arm.angle));
-                const wide = (arm.lanes.length + Math.max(1, arm.exits)) * (LANE - 2) + 4;
-                return <line key={arm.name} x1={x1} y1={y1} x2={x2} y2={y2} stroke="var(--road)" strokeWidth={wide} />;
+                return <path key={arm.name} d={place.road(arm)} stroke="var(--road)" strokeWidth={3} fill="var(--road)" />;
             })}
             <circle r={outer} fill="var(--road)" />
-            {Array.from({ length: lanes - 1 }, (_, i) => (
-                <circle key={i} r={outer - (i + 1) * LANE} fill="none" stroke="var(--paper)" strokeWidth={0.8} strokeDasharray="5 4" />
-            ))}
-            <circle r={ISLAND} fill={state.mini ? 'var(--paper)' : 'var(--verge)'} stroke="var(--line)" strokeWidth={1.2} />
+            {ring && (
+                <>
+                    {Array.from({ length: lanes - 1 }, (_, i) => (
+                        <circle key={i} r={outer - (i + 1) * LANE} fill="none" stroke="var(--paper)" strokeWidth={0.8} strokeDasharray="5 4" />
+                    ))}
+                    <circle r={ISLAND} fill={state.mini ? 'var(--paper)' : 'var(--verge)'} stroke="var(--line)" strokeWidth={1.2} />
+                    {answer?.links.map((link) => (
+                        <path key={`${link.sector}.${link.lane}.${link.to_lane}`} d={place.paint(link)} fill="none" stroke="var(--paper)" strokeWidth={1.8} />
+                    ))}
+                </>
+            )}
             {state.arms.map((arm) => {
-                const [x1, y1] = at(outer + 2, seen(arm.angle));
-                const [x2, y2] = at(outer + LONG, seen(arm.angle));
-                return <line key={arm.name} x1={x1} y1={y1} x2={x2} y2={y2} stroke="var(--paper)" strokeWidth={1.2} />;
+                return (
+                    <g key={arm.name} stroke="var(--paper)" fill="none">
+                        <path d={place.along(arm.angle, 0)} strokeWidth={1.4} />
+                        {place.dividers(arm).map((aside) => (
+                            <path key={aside} d={place.along(arm.angle, aside)} strokeWidth={0.8} strokeDasharray="5 4" />
+                        ))}
+                    </g>
+                );
             })}
-            {ghost !== null && <path d={way(ghost, null, 1)} fill="none" stroke="var(--quiet)" strokeWidth={2} strokeDasharray="2 3" />}
+            {other && <path d={way(other.lane, other.path, other.exit_lane)} fill="none" stroke="var(--quiet)" strokeWidth={2} strokeDasharray="2 3" />}
             {answer && (
                 <path d={way(answer.approach_lane, answer.path, answer.exit_lane)} fill="none" stroke="var(--now)" strokeWidth={3.2} strokeLinejoin="round" />
             )}
+            {answer && <Due answer={answer} at={at} place={place} outer={outer} ring={ring} />}
             {state.arms.map((arm) => {
                 const [x, y] = at(outer + LONG + 10, seen(arm.angle));
                 const ours = arm.name === state.from;
@@ -132,5 +110,33 @@ export function RingPicture({ state, answer, keeps, ghost, onTurn, onTo }: Props
                 );
             })}
         </svg>
+    );
+}
+
+/** Where looks and signals are due: on the roundabout at their place, before it on the arm in their order. */
+function Due({ answer, at, place, outer, ring }: { answer: LanesAnswer; outer: number; ring: boolean } & DuePlaces) {
+    const before = answer.met.filter((met) => met.at_m > 0 && (met.mirrors.length > 0 || met.kind === 'signal'));
+    const round = ring ? answer.met.filter((met) => met.angle_deg !== null) : [];
+    const marks: { key: string; x: number; y: number; step: 'mirrors' | 'signal'; side: 'left' | 'right' | null }[] = [
+        ...before.map((met, i) => {
+            const [x, y] = place.onArm(0, outer + LONG - 6 - (i * (LONG - 16)) / Math.max(1, before.length - 1 || 1), 26);
+            return { key: `b${i}`, x, y, step: met.kind === 'signal' ? ('signal' as const) : ('mirrors' as const), side: met.side };
+        }),
+        ...round.map((met, i) => {
+            const [x, y] = at(place.ringAt(place.laneAt(answer.path, met.angle_deg!)) + (met.kind === 'signal' ? -11 : 11), met.angle_deg!);
+            return { key: `r${i}`, x, y, step: met.kind === 'signal' ? ('signal' as const) : ('mirrors' as const), side: met.side };
+        }),
+    ];
+    return (
+        <g color="var(--ink)" aria-hidden="true">
+            {marks.map((mark) => (
+                <g key={mark.key} transform={`translate(${mark.x.toFixed(1)},${mark.y.toFixed(1)})`}>
+                    <circle r={6.5} fill="var(--paper)" stroke="var(--ink)" strokeWidth={0.8} />
+                    <g transform="scale(0.42)">
+                        <Glyph step={mark.step} side={mark.side ?? 'right'} />
+                    </g>
+                </g>
+            ))}
+        </g>
     );
 }

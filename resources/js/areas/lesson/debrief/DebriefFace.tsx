@@ -9,6 +9,7 @@ import { useLesson } from '../useLesson';
 import { RoundsTable } from './RoundsTable';
 import { SelfRating } from './SelfRating';
 import { Suggestion } from './Suggestion';
+import { WhatItTook } from './WhatItTook';
 import { Words } from './Words';
 
 /** What did it mean: the learner first, then the log, one good thing, one cause, one remedy, and what comes next. */
@@ -25,6 +26,7 @@ export function DebriefFace({ lesson }: { lesson: Lesson }) {
         <div className="grid gap-8">
             <SelfRating lesson={lesson} rounds={rounds} />
             <RoundsTable rounds={rounds} />
+            <WhatItTook lesson={lesson} rounds={rounds} />
             {rounds.length > 0 && <Suggestion lesson={lesson} />}
             <div className="grid gap-6 md:grid-cols-2">
                 <Words lesson={lesson} field="went_well" label="One thing that went well" />

@@ -5,6 +5,7 @@ import { ApproachView } from '@/approach/ApproachView';
 import type { Conditions } from '@/approach/Controls';
 import { limitOf, unitWords, useRoutineName, useRules, withLimit } from '@/app/rules';
 import { DrawingLinks } from '@/drawings/DrawingLinks';
+import { Judgement } from '@/judgement/Judgement';
 import { Sketch } from '@/routines/Sketch';
 import { StepList } from '@/routines/StepList';
 import { useCards } from '@/routines/useCards';
@@ -41,6 +42,7 @@ export function Brief({ lesson, item }: { lesson: Lesson; item: PlannedItem }) {
                     </div>
                 }
             />
+            <Judgement routine={item.routine} road={approach} drawings={item.drawings} />
             {card && (
                 <details className="text-base">
                     <summary className="link min-h-12 cursor-pointer content-center font-semibold">The card: {card.title}</summary>

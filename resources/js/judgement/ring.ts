@@ -1,7 +1,10 @@
-/** A roundabout as it is drawn and asked about: arms by angle in driving order, lanes from 1 at the nearside. */
+/** A roundabout or junction as it is drawn and asked about: arms by angle in driving order, lanes from 1 at the nearside. */
 export interface DrawnLane {
     to: string[];
     bus?: boolean;
+    /** Hours for buses, such as 07:30. */
+    bus_from?: string;
+    bus_until?: string;
 }
 export interface DrawnArm {
     name: string;
@@ -9,13 +12,46 @@ export interface DrawnArm {
     lanes: DrawnLane[];
     exits: number;
 }
+/** The junction after the exit: its lanes by what is painted on them, where we go there, how far it is. */
+export interface NextJunction {
+    lanes: string[];
+    to: string;
+    metres: number;
+}
 export interface RingState {
+    layout: 'roundabout' | 'junction';
     arms: DrawnArm[];
     from: string;
     to: string;
-    next: '' | 'left' | 'right';
+    next: '' | 'left' | 'right' | 'junction';
+    then: NextJunction;
     passing: boolean;
     mini: boolean;
+    spirals: boolean;
+    /** On the approach, in the unit of the rules. */
+    speed: number;
+    lane: number;
+    time: string;
+}
+
+/** One thing met or due on the way, in the order of time. */
+export interface Met {
+    kind: 'direction-sign' | 'lane-sign' | 'markings' | 'change-lane' | 'mirrors' | 'signal' | 'line' | 'move' | 'leave';
+    at_m: number;
+    time_s: number;
+    text: string;
+    mirrors: string[];
+    side: 'left' | 'right' | null;
+    angle_deg: number | null;
+}
+
+interface Stretch {
+    after: string;
+    sector: number;
+    lane: number;
+    to_lane: number;
+    action: 'keep' | 'move-out' | 'move-in' | 'leave';
+    mirrors: string[];
 }
 
 export interface LanesAnswer {
@@ -23,16 +59,22 @@ export interface LanesAnswer {
     exit_lane: number;
     cost: number;
     clock: string;
-    path: { after: string; sector: number; lane: number; to_lane: number; action: 'keep' | 'move-out' | 'move-in' | 'leave'; mirrors: string[] }[];
+    path: Stretch[];
     signals: { where: string; side: 'left' | 'right' | null; off: string }[];
     seconds_on_it: number;
-    acceptable_lanes: { lane: number; exit_lane: number; cost: number; extra: number; why: string[] }[];
+    acceptable_lanes: { lane: number; exit_lane: number; cost: number; extra: number; why: string[]; path: Stretch[] }[];
     reasons: string[];
+    onward: { lane: number; changes: number; distance_m: number; needed_m: number; fits: boolean } | null;
+    lane_by_m: number;
+    decide_by_m: number;
+    met: Met[];
+    links: { sector: number; lane: number; to_lane: number | null }[];
     assumptions: import('@/api/types').Assumption[];
     warnings: { code: string; message: string }[];
 }
 
 export const START: RingState = {
+    layout: 'roundabout',
     arms: [
         { name: 'Ferry Rise', angle: 0, lanes: [{ to: ['Gull Road', 'Skerry Way'] }, { to: ['Skerry Way', 'Mast Lane'] }], exits: 1 },
         { name: 'Gull Road', angle: 90, lanes: [{ to: [] }], exits: 1 },
@@ -42,23 +84,34 @@ export const START: RingState = {
     from: 'Ferry Rise',
     to: 'Mast Lane',
     next: '',
+    then: { lanes: ['Harbour', 'Station'], to: 'Station', metres: 120 },
     passing: false,
     mini: false,
+    spirals: false,
+    speed: 30,
+    lane: 1,
+    time: '',
 };
 
-export const asked = (state: RingState, pack: string) => ({
+/** Hours only count as a pair. */
+const lane = ({ to, bus, bus_from, bus_until }: DrawnLane) => ({ to, ...(bus ? { bus } : {}), ...(bus_from && bus_until ? { bus_from, bus_until } : {}) });
+
+export const asked = (state: RingState, pack: string, speedField: string) => ({
     pack,
-    arms: state.arms.map((arm) => ({
-        name: arm.name,
-        angle_deg: arm.angle,
-        approach_lanes: arm.lanes.map((lane) => (lane.bus ? { to: lane.to, bus: true } : { to: lane.to })),
-        exit_lanes: arm.exits,
-    })),
+    layout: state.layout,
+    arms: state.arms.map((arm) => ({ name: arm.name, angle_deg: arm.angle, approach_lanes: arm.lanes.map(lane), exit_lanes: arm.exits })),
     from: state.from,
     to: state.to,
-    ...(state.next ? { next_turn: state.next } : {}),
+    [speedField]: state.speed,
+    in_lane: Math.min(state.lane, state.arms.find((arm) => arm.name === state.from)?.lanes.length ?? 1),
+    ...(state.next === 'left' || state.next === 'right' ? { next_turn: state.next } : {}),
+    ...(state.next === 'junction'
+        ? { next_junction: { to: state.then.to, distance_m: state.then.metres, approach_lanes: state.then.lanes.map((name) => ({ to: name ? [name] : [] })) } }
+        : {}),
     ...(state.passing ? { passing: true } : {}),
-    ...(state.mini ? { mini: true } : {}),
+    ...(state.mini && state.layout === 'roundabout' ? { mini: true } : {}),
+    ...(state.spirals && state.layout === 'roundabout' ? { spirals_by_paint: true } : {}),
+    ...(state.time ? { time: state.time } : {}),
 });
 
 export const write = (state: RingState) => new URLSearchParams({ ring: JSON.stringify(state) });

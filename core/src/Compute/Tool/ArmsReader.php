@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Compute\Tool;
+
+use NobleTurn\Core\Compute\Values;
+use NobleTurn\Core\Fault\BadInput;
+use NobleTurn\Core\Lanes\Arm;
+
+/** The roads that meet at a junction, with what is painted on their lanes and which of them are for buses now. */
+final class ArmsReader
+{
+    /** @return non-empty-list<Arm> by angle */
+    public static function read(Values $input): array
+    {
+        $now = self::minutes($input, 'time');
+        $arms = [];
+        foreach ($input->objects('arms') as $i => $arm) {
+            [$approach, $bus] = self::lanes($arm, $now, "arms.{$i}.");
+            $arms[] = new Arm($arm->text('name') ?? '', $arm->number('angle_deg') ?? 0.0, $approach, self::whole($arm, 'exit_lanes', "arms.{$i}.") ?? 1, $bus, $arm->distance('exit_room')?->inMetres());
+        }
+        if (count($arms) < 2) {
+            throw BadInput::field('arms', 'must name at least two roads.');
+        }
+        usort($arms, static fn (Arm $a, Arm $b): int => $a->angle <=> $b->angle);
+        foreach ($arms as $i => $arm) {
+            foreach (array_slice($arms, $i + 1) as $other) {
+                if ($arm->name === $other->name) {
+                    throw BadInput::field('arms', "must not name {$arm->name} twice.");
+                }
+                if (abs($arm->angle - $other->angle) < 1.0 || abs($arm->angle - $other->angle) > 359.0) {
+                    throw BadInput::field('arms', "must lie apart: {$arm->name} and {$other->name} are at the same angle.");
+                }
+            }
+        }
+
+        return $arms;
+    }
+
+    /** @return array{non-empty-list<list<string>>, list<int>} what is painted, and the lanes for buses at this time */
+    private static function lanes(Values $arm, ?int $now, string $at): array
+    {
+        $approach = $bus = [];
+        foreach ($arm->objects('approach_lanes') as $n => $lane) {
+            $approach[] = $lane->texts('to');
+            $from = self::minutes($lane, 'bus_from', "{$at}approach_lanes.{$n}.");
+            $until = self::minutes($lane, 'bus_until', "{$at}approach_lanes.{$n}.");
+            if (($from === null) !== ($until === null)) {
+                throw BadInput::field("{$at}approach_lanes.{$n}.".($from === null ? 'bus_from' : 'bus_until'), 'is missing: hours have a beginning and an end.');
+            }
+            // Hours without a time of day: as if they were running, which errs on the lawful side.
+            if ($lane->flag('bus') === true || ($from !== null && $until !== null && ($now === null || self::within($now, $from, $until)))) {
+                $bus[] = $n + 1;
+            }
+        }
+
+        return [$approach === [] ? [[]] : $approach, $bus];
+    }
+
+    /** Hours may run over midnight. */
+    private static function within(int $now, int $from, int $until): bool
+    {
+        return $from <= $until ? $from <= $now && $now < $until : $now >= $from || $now < $until;
+    }
+
+    /** Minutes since midnight of a time of day such as 07:30. */
+    private static function minutes(Values $input, string $field, string $at = ''): ?int
+    {
+        $said = $input->text($field);
+        if ($said === null) {
+            return null;
+        }
+        if (preg_match('/^([01]\d|2[0-3]):([0-5]\d)$/', $said, $parts) !== 1) {
+            throw BadInput::field($at.$field, 'must be a time of day such as 07:30.');
+        }
+
+        return (int) $parts[1] * 60 + (int) $parts[2];
+    }
+
+    public static function whole(Values $input, string $field, string $at = ''): ?int
+    {
+        $said = $input->number($field);
+        if ($said !== null && $said !== floor($said)) {
+            throw BadInput::field($at.$field, 'must be a whole number.');
+        }
+
+        return $said === null ? null : (int) $said;
+    }
+}

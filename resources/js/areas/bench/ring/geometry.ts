@@ -1,0 +1,97 @@
+import type { Side } from '@/api/types';
+import type { LanesAnswer, RingState } from '@/judgement/ring';
+
+export const LANE = 9;
+export const ISLAND = 26;
+export const LONG = 52;
+/** Lanes of an arm are drawn a little narrower than those of the ring. */
+const ARM_LANE = LANE - 2;
+
+export type Point = [number, number];
+type Stretch = Pick<LanesAnswer['path'][number], 'sector' | 'lane' | 'to_lane'>;
+
+/** Degrees on the screen: our arm lies below; in driving order arms follow clockwise where traffic keeps left. */
+const screen = (angle: number) => ((angle + 90) * Math.PI) / 180;
+
+export const line = (points: Point[]) => points.map(([x, y], i) => `${i ? 'L' : 'M'}${x.toFixed(1)},${y.toFixed(1)}`).join(' ');
+
+/** Where everything of a roundabout or a junction lies on the picture. */
+export function geometry(state: RingState, keeps: Side) {
+    const zero = state.arms.find((arm) => arm.name === state.from)?.angle ?? 0;
+    const lanes = Math.max(1, ...state.arms.map((arm) => arm.lanes.length));
+    const widest = Math.max(...state.arms.map((arm) => arm.lanes.length + Math.max(1, arm.exits)));
+    const ring = state.layout === 'roundabout';
+    const outer = ring ? ISLAND + lanes * LANE : Math.max(20, (widest * ARM_LANE) / 2 + 6);
+    const flip = keeps === 'left' ? 1 : -1;
+    const at = (radius: number, angle: number): Point => [flip * radius * Math.cos(screen(angle)), radius * Math.sin(screen(angle))];
+    /** Middle of circulating lane n, 1 outermost. */
+    const ringAt = (lane: number) => outer - (lane - 0.5) * LANE;
+    const seen = (angle: number) => (angle - zero + 360) % 360;
+    const own = state.arms.find((arm) => arm.name === state.from)!;
+    const target = state.arms.find((arm) => arm.name === state.to);
+    const goal = state.to === state.from ? 360 : seen(target?.angle ?? 0);
+    const sorted = [...state.arms].sort((one, other) => seen(one.angle) - seen(other.angle));
+    /** On an arm, so far from the middle, so far aside of its middle line. */
+    const onArm = (angle: number, radius: number, aside: number): Point => {
+        const [x, y] = at(radius, angle);
+        const across = screen(angle) + Math.PI / 2;
+        return [x + flip * aside * Math.cos(across), y + aside * Math.sin(across)];
+    };
+    const aside = (lane: number) => (lane - 0.5) * ARM_LANE;
+    const entry = (lane: number, from: number, radius = outer + 4) => onArm(from, radius, aside(own.lanes.length + 1 - lane));
+    const outLanes = Math.max(1, target?.exits ?? 1);
+    const exit = (lane: number, radius = outer + 4) => onArm(goal, radius, -aside(Math.max(1, outLanes + 1 - lane)));
+    /** The surface of an arm: its lanes in on one side of the middle line, its lanes out on the other. */
+    const road = (arm: RingState['arms'][number]): string => {
+        const angle = seen(arm.angle);
+        const [near, far] = [ring ? ISLAND : 0, outer + LONG];
+        const [left, right] = [arm.lanes.length * ARM_LANE, -Math.max(1, arm.exits) * ARM_LANE];
+        return `${line([onArm(angle, near, left), onArm(angle, far, left), onArm(angle, far, right), onArm(angle, near, right)])} Z`;
+    };
+    /** A line along an arm, so far aside of its middle line. */
+    const along = (angle: number, off: number): string => line([onArm(seen(angle), outer + 2, off), onArm(seen(angle), outer + LONG, off)]);
+    const dividers = (arm: RingState['arms'][number]): number[] => [
+        ...Array.from({ length: arm.lanes.length - 1 }, (_, i) => (i + 1) * ARM_LANE),
+        ...Array.from({ length: Math.max(0, arm.exits - 1) }, (_, i) => -(i + 1) * ARM_LANE),
+    ];
+    const sectorAt = (angle: number) => Math.max(0, sorted.filter((arm) => seen(arm.angle) <= angle && seen(arm.angle) > 0).length);
+    const ends = (sector: number): [number, number] => [
+        sector === 0 ? 0 : seen(sorted[sector]?.angle ?? 0),
+        sector + 1 < sorted.length ? seen(sorted[sector + 1]!.angle) : 360,
+    ];
+    /** The circulating lane at an angle, between two while one is changed; a spiral is followed at the arm where it begins. */
+    const laneAt = (path: Stretch[], angle: number): number => {
+        const stretch = path[Math.min(sectorAt(angle), path.length - 1)]!;
+        const before = path[stretch.sector - 1]?.to_lane ?? stretch.lane;
+        const [begin, end] = ends(stretch.sector);
+        const share = (angle - begin) / Math.max(1, end - begin);
+        const drift = Math.min(1, Math.max(0, share / 0.3));
+        const moved = Math.min(1, Math.max(0, (share - 0.3) / 0.5));
+        return before + (stretch.lane - before) * drift + (stretch.to_lane - stretch.lane) * moved;
+    };
+    /** Our way: in by a lane, round stretch by stretch, out. */
+    const way = (approach: number, path: Stretch[], exitLane: number): string => {
+        const points: Point[] = [entry(approach, 0, outer + LONG), entry(approach, 0)];
+        if (!ring) {
+            const [from, to] = [points[1]!, exit(exitLane)];
+            return `${line(points)} Q0,0 ${to[0].toFixed(1)},${to[1].toFixed(1)} ${line([exit(exitLane, outer + LONG)]).replace('M', 'L')}`.replace(
+                'Q0,0',
+                `Q${((from[0] + to[0]) * 0.18).toFixed(1)},${((from[1] + to[1]) * 0.18).toFixed(1)}`,
+            );
+        }
+        for (let angle = 14; angle <= goal - 14; angle += 4) points.push(at(ringAt(Math.min(lanes, laneAt(path, angle))), angle));
+        points.push(exit(exitLane), exit(exitLane, outer + LONG));
+        return line(points);
+    };
+    /** A lane that becomes another, or ends, drawn as the paint that leads it. */
+    const paint = ({ sector, lane, to_lane: to }: LanesAnswer['links'][number]): string => {
+        const [begin, end] = ends(sector);
+        const points: Point[] = [];
+        for (let share = 0; share <= 1.001; share += 0.1) {
+            const now = to === null ? lane + 0.5 - (share < 0.5 ? 0 : (share - 0.5) * 2) : lane + (to - lane) * Math.min(1, share / 0.3);
+            points.push(at(ringAt(now) + (to === null ? 0 : -LANE / 2), begin + (to === null ? 0.45 + 0.5 * share : share * 0.6) * (end - begin)));
+        }
+        return line(points);
+    };
+    return { at, onArm, ringAt, seen, flip, lanes, outer, ring, zero, way, laneAt, paint, road, along, dividers, size: outer + LONG + 26 };
+}

@@ -1,0 +1,91 @@
+import { Link } from 'react-router';
+import type { Drawing, RoadInputs, RoutineCode, Rules } from '@/api/types';
+import { limitOf, speedField, unitWords, useRules } from '@/app/rules';
+import { useCompute } from '@/compute/useCompute';
+import { spoken } from '@/strip/words';
+import { asked, read, type LanesAnswer } from './ring';
+
+interface Props {
+    routine: RoutineCode;
+    road: RoadInputs;
+    /** What is kept with the place: a roundabout or junction drawn there answers which lane. */
+    drawings?: Drawing[];
+}
+
+/** What the judgement at a place takes: the gap to go in, and the lane where its lanes have been drawn. */
+export function Judgement({ routine, road, drawings = [] }: Props) {
+    const rules = useRules();
+    const manoeuvre = manoeuvreOf(routine, rules);
+    const drawn = drawings.find((drawing) => drawing.tool === 'roundabout');
+    return (
+        <>
+            {manoeuvre && <GapLine manoeuvre={manoeuvre} road={road} />}
+            {drawn && <LaneLine drawing={drawn} />}
+        </>
+    );
+}
+
+/** The gap tool’s name for what a routine waits for, if it waits for a gap. */
+function manoeuvreOf(routine: RoutineCode, rules: Rules): string | null {
+    const across = rules.keeps === 'left' ? 'right' : 'left';
+    if (routine === 'cross' || routine.startsWith('emerge-')) return routine;
+    return routine === `turn-${across}` || routine === `lights-${across}` || routine === 'centre-lane-left' ? 'turn-across' : null;
+}
+
+interface GapFigures {
+    critical_gap_s: number;
+    critical_gap_m: number;
+    published_gap_s: number;
+    sight_distance_m: number;
+}
+
+/** Long enough to say nothing of itself: only the least gap is asked for. */
+const FAR_M = 200;
+
+function GapLine({ manoeuvre, road }: { manoeuvre: string; road: RoadInputs }) {
+    const rules = useRules();
+    const limit = limitOf(road, rules);
+    const gradient = road.gradient ?? 0;
+    const { data } = useCompute<GapFigures>('gap', {
+        pack: rules.pack,
+        manoeuvre,
+        [speedField(rules.speed_unit).replace('speed', 'other_speed')]: limit,
+        other_distance_m: FAR_M,
+        gradient,
+    });
+    if (!data) return null;
+    const address = new URLSearchParams({
+        manoeuvre,
+        speed: String(limit),
+        distance: String(Math.round(data.critical_gap_m / 5) * 5),
+        slope: String(Math.round(gradient * 100)),
+    });
+    return (
+        <p aria-label="The gap here">
+            The gap to go in, from rest: <strong className="tabular">{data.critical_gap_s.toFixed(1)} s</strong>, at {limit} {unitWords(rules.speed_unit)}{' '}
+            <strong className="tabular">{spoken(data.critical_gap_m, rules.length_unit)}</strong>; road design reckons with {data.published_gap_s.toFixed(1)} s
+            and a view of {spoken(data.sight_distance_m, rules.length_unit)}.{' '}
+            <Link className="link screen-only" to={`/bench/gap?${address.toString()}`}>
+                On the bench
+            </Link>
+        </p>
+    );
+}
+
+function LaneLine({ drawing }: { drawing: Drawing }) {
+    const rules = useRules();
+    const state = read(new URLSearchParams(drawing.state));
+    const { data } = useCompute<LanesAnswer>('lanes', asked(state, rules.pack, speedField(rules.speed_unit)));
+    if (!data) return null;
+    const others = data.acceptable_lanes.slice(1).map((lane) => lane.lane);
+    return (
+        <p aria-label="The lane here">
+            {state.from} to {state.to}: <strong>lane {data.approach_lane}</strong>, out in lane {data.exit_lane}
+            {others.length > 0 && `; lane ${others.join(' or ')} would do`}; known by {spoken(data.decide_by_m, rules.length_unit)}, taken by{' '}
+            {spoken(data.lane_by_m, rules.length_unit)} before the line.{' '}
+            <Link className="link screen-only" to={`/bench/roundabout?${drawing.state}`}>
+                On the bench
+            </Link>
+        </p>
+    );
+}
