@@ -136,6 +136,13 @@ test('a roundabout is drawn from its arms, turned by hand, painted anew, and say
     await page.mouse.move(arm.x, arm.y + 120, { steps: 6 });
     await page.mouse.up();
     await expect(angle).not.toHaveValue('270');
+    // Painted by hand: lane 2 of ours, for Gull Road too.
+    const gull = page.getByRole('group', { name: 'Lane 2 painted for' }).first().getByLabel('Gull Road');
+    await expect(gull).not.toBeChecked();
+    await page.locator('[data-lane="Ferry Rise 2"]').click();
+    await page.locator('[data-arm="Gull Road"] circle').nth(1).click();
+    await expect(gull).toBeChecked();
+    await page.getByRole('button', { name: 'Done', exact: true }).click();
     await page.getByRole('button', { name: 'Add an arm' }).click();
     await page.getByLabel('To', { exact: true }).selectOption('Arm 5');
     // Nothing of ours is painted for the new arm.

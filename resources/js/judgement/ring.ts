@@ -132,6 +132,32 @@ export function read(params: URLSearchParams): RingState {
     }
 }
 
+/** Which way an arrow bends from one arm to another: -1 to the kerb's side, 0 ahead, 1 across. */
+export function bend(from: number, to: number): -1 | 0 | 1 {
+    const seen = (to - from + 360) % 360;
+    return Math.abs(seen - 180) <= 10 ? 0 : seen < 180 && seen > 0 ? -1 : 1;
+}
+
+/** A name painted on a lane, or taken off it again. */
+export function painted(state: RingState, arm: string, lane: number, name: string): RingState {
+    const swap = (to: string[]) => (to.includes(name) ? to.filter((other) => other !== name) : [...to, name]);
+    return {
+        ...state,
+        arms: state.arms.map((one) =>
+            one.name === arm ? { ...one, lanes: one.lanes.map((each, i) => (i === lane - 1 ? { ...each, to: swap(each.to) } : each)) } : one,
+        ),
+    };
+}
+
+export const MOST_LANES = 4;
+
+/** One lane in more or fewer, the furthest from the kerb. */
+export function withLanes(state: RingState, arm: string, by: 1 | -1): RingState {
+    const change = (lanes: DrawnLane[]) =>
+        by === 1 ? (lanes.length < MOST_LANES ? [...lanes, { to: [] }] : lanes) : lanes.length > 1 ? lanes.slice(0, -1) : lanes;
+    return { ...state, arms: state.arms.map((one) => (one.name === arm ? { ...one, lanes: change(one.lanes) } : one)) };
+}
+
 /** A name for one more arm that none has yet. */
 export function freshName(arms: DrawnArm[]): string {
     let number = arms.length + 1;

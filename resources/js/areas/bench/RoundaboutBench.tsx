@@ -9,7 +9,8 @@ import { Big, BenchPage } from './BenchPage';
 import { ArmsForm } from './ring/ArmsForm';
 import { AsMet } from './ring/AsMet';
 import { NextForm } from './ring/NextForm';
-import { asked, read, write, type LanesAnswer, type RingState } from '@/judgement/ring';
+import { asked, painted, read, withLanes, write, type LanesAnswer, type RingState } from '@/judgement/ring';
+import type { ChosenLane } from './ring/Paint';
 import { RingPicture } from './ring/RingPicture';
 
 const LAYOUTS = { roundabout: 'Roundabout', junction: 'Junction with lanes' };
@@ -22,6 +23,7 @@ export function RoundaboutBench() {
     const [state, setState] = useAddress<RingState>(read, write);
     const set = (part: Partial<RingState>) => setState((before) => ({ ...before, ...part }));
     const [ghost, setGhost] = useState<number | null>(null);
+    const [chosen, setChosen] = useState<ChosenLane | null>(null);
     const { data, error, isPlaceholderData } = useCompute<LanesAnswer>('lanes', asked(state, rules.pack, speedField(rules.speed_unit)));
     const range = speedRange(rules.speed_unit);
     const ours = state.arms.find((arm) => arm.name === state.from)?.lanes.length ?? 1;
@@ -101,8 +103,37 @@ export function RoundaboutBench() {
                             }
                         }}
                         onTo={(to) => set({ to })}
+                        chosen={chosen}
+                        onChoose={setChosen}
+                        onPaint={(name) => chosen && setState((before) => painted(before, chosen.arm, chosen.lane, name))}
                     />
-                    <p className="text-quiet text-sm">Drag an arm by its end to turn it; a double press makes it the way out. The form below does the same.</p>
+                    {chosen ? (
+                        <div className="flex flex-wrap items-center gap-3">
+                            <p className="font-semibold">
+                                Lane {chosen.lane} of {chosen.arm}: press the end of an arm to paint it, or take it off.
+                            </p>
+                            <button type="button" className="key" onClick={() => setState((before) => withLanes(before, chosen.arm, 1))}>
+                                A lane more
+                            </button>
+                            <button
+                                type="button"
+                                className="key"
+                                onClick={() => {
+                                    setState((before) => withLanes(before, chosen.arm, -1));
+                                    setChosen(null);
+                                }}
+                            >
+                                A lane fewer
+                            </button>
+                            <button type="button" className="key" data-tone="bare" onClick={() => setChosen(null)}>
+                                Done
+                            </button>
+                        </div>
+                    ) : (
+                        <p className="text-quiet text-sm">
+                            Drag an arm by its end to turn it; a double press makes it the way out. Press a lane to paint it. The form below does the same.
+                        </p>
+                    )}
                 </div>
                 <div className={`grid content-start gap-4 ${isPlaceholderData ? 'opacity-60' : ''}`}>
                     {error ? (

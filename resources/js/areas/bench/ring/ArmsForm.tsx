@@ -1,7 +1,6 @@
-import { freshName, widestGap, type DrawnArm, type RingState } from '@/judgement/ring';
+import { freshName, MOST_LANES, painted, widestGap, withLanes, type DrawnArm, type RingState } from '@/judgement/ring';
 
 const MOST_ARMS = 8;
-const MOST_LANES = 4;
 
 /** The arms typed: name, angle, lanes with what is painted on them, lanes that lead out. */
 export function ArmsForm({ state, onChange }: { state: RingState; onChange: (state: RingState) => void }) {
@@ -23,12 +22,6 @@ export function ArmsForm({ state, onChange }: { state: RingState; onChange: (sta
             .filter((_, i) => i !== at)
             .map((one) => ({ ...one, lanes: one.lanes.map((lane) => ({ ...lane, to: lane.to.filter((name) => name !== gone) })) }));
         onChange({ ...state, arms, from: state.from === gone ? arms[0]!.name : state.from, to: state.to === gone ? arms[1]!.name : state.to });
-    };
-    const paint = (at: number, lane: number, name: string) => {
-        const lanes = state.arms[at]!.lanes.map((one, i) =>
-            i === lane ? { ...one, to: one.to.includes(name) ? one.to.filter((other) => other !== name) : [...one.to, name] } : one,
-        );
-        arm(at, { lanes });
     };
     return (
         <details>
@@ -85,11 +78,11 @@ export function ArmsForm({ state, onChange }: { state: RingState; onChange: (sta
                                 type="button"
                                 className="key"
                                 disabled={one.lanes.length >= MOST_LANES}
-                                onClick={() => arm(at, { lanes: [...one.lanes, { to: [] }] })}
+                                onClick={() => onChange(withLanes(state, one.name, 1))}
                             >
                                 Add a lane in
                             </button>
-                            <button type="button" className="key" disabled={one.lanes.length <= 1} onClick={() => arm(at, { lanes: one.lanes.slice(0, -1) })}>
+                            <button type="button" className="key" disabled={one.lanes.length <= 1} onClick={() => onChange(withLanes(state, one.name, -1))}>
                                 One fewer
                             </button>
                             <button type="button" className="key" data-tone="bare" disabled={state.arms.length <= 2} onClick={() => remove(at)}>
@@ -105,7 +98,7 @@ export function ArmsForm({ state, onChange }: { state: RingState; onChange: (sta
                                             type="checkbox"
                                             className="size-5"
                                             checked={lane.to.includes(target.name)}
-                                            onChange={() => paint(at, n, target.name)}
+                                            onChange={() => onChange(painted(state, one.name, n + 1, target.name))}
                                         />
                                         {target.name}
                                     </label>

@@ -2,6 +2,7 @@ import { useRef, useState } from 'react';
 import type { Side } from '@/api/types';
 import { Glyph } from '@/strip/glyphs';
 import { geometry, ISLAND, LANE, LONG } from './geometry';
+import { Paint, type ChosenLane } from './Paint';
 import type { LanesAnswer, RingState } from '@/judgement/ring';
 
 type Geometry = ReturnType<typeof geometry>;
@@ -20,10 +21,14 @@ interface Props {
     ghost: number | null;
     onTurn: (name: string, angle: number) => void;
     onTo: (name: string) => void;
+    /** The lane taken up to be painted, if one is. */
+    chosen: ChosenLane | null;
+    onChoose: (chosen: ChosenLane | null) => void;
+    onPaint: (name: string) => void;
 }
 
 /** The roundabout from above: arms by angle, lanes by number, the chosen way with its moves out. Arms are dragged round. */
-export function RingPicture({ state, answer, keeps, ghost, onTurn, onTo }: Props) {
+export function RingPicture({ state, answer, keeps, ghost, onTurn, onTo, chosen, onChoose, onPaint }: Props) {
     const svg = useRef<SVGSVGElement>(null);
     const [held, setHeld] = useState<string | null>(null);
     const { at, seen, flip, lanes, outer, ring, zero, way, size, ...place } = geometry(state, keeps);
@@ -60,20 +65,11 @@ export function RingPicture({ state, answer, keeps, ghost, onTurn, onTo }: Props
                     ))}
                 </>
             )}
-            {state.arms.map((arm) => {
-                return (
-                    <g key={arm.name} stroke="var(--paper)" fill="none">
-                        <path d={place.along(arm.angle, 0)} strokeWidth={1.4} />
-                        {place.dividers(arm).map((aside) => (
-                            <path key={aside} d={place.along(arm.angle, aside)} strokeWidth={0.8} strokeDasharray="5 4" />
-                        ))}
-                    </g>
-                );
-            })}
             {other && <path d={way(other.lane, other.path, other.exit_lane)} fill="none" stroke="var(--quiet)" strokeWidth={2} strokeDasharray="2 3" />}
             {answer && (
                 <path d={way(answer.approach_lane, answer.path, answer.exit_lane)} fill="none" stroke="var(--now)" strokeWidth={3.2} strokeLinejoin="round" />
             )}
+            <Paint state={state} place={place} chosen={chosen} onChoose={onChoose} />
             {answer && <Due answer={answer} at={at} place={place} outer={outer} ring={ring} />}
             {state.arms.map((arm) => {
                 const [x, y] = at(outer + LONG + 10, seen(arm.angle));
@@ -86,10 +82,11 @@ export function RingPicture({ state, answer, keeps, ghost, onTurn, onTo }: Props
                         className="cursor-grab touch-none"
                         onPointerDown={(event) => {
                             event.currentTarget.setPointerCapture(event.pointerId);
-                            if (!ours) setHeld(arm.name);
+                            if (chosen) onPaint(arm.name);
+                            else if (!ours) setHeld(arm.name);
                         }}
                         onPointerUp={() => setHeld(null)}
-                        onDoubleClick={() => onTo(arm.name)}
+                        onDoubleClick={() => !chosen && onTo(arm.name)}
                     >
                         <circle cx={x} cy={y} r={14} fill="transparent" />
                         <circle cx={x} cy={y} r={4} fill={wanted ? 'var(--now-fill)' : 'var(--paper)'} stroke="var(--ink)" strokeWidth={1.4} />

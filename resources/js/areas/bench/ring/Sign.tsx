@@ -1,6 +1,6 @@
 import type { Side } from '@/api/types';
 import { geometry, type Point } from './geometry';
-import type { DrawnArm, RingState } from '@/judgement/ring';
+import { bend, type RingState } from '@/judgement/ring';
 
 interface Props {
     kind: 'direction-sign' | 'lane-sign' | 'markings' | 'line';
@@ -67,12 +67,6 @@ function Plan({ state, keeps }: { state: RingState; keeps: Side }) {
     );
 }
 
-/** How an arrow bends for a way out: to the kerb’s side, ahead, across. Screen x, kept left. */
-function bend(arm: DrawnArm | undefined, zero: number): -1 | 0 | 1 {
-    const seen = ((arm?.angle ?? 0) - zero + 360) % 360;
-    return Math.abs(seen - 180) <= 10 ? 0 : seen < 180 && seen > 0 ? -1 : 1;
-}
-
 /** Our lanes side by side with the arrows for what is painted on them; ours is framed. */
 function Lanes({ state, lane, keeps, onRoad }: { state: RingState; lane: number; keeps: Side; onRoad: boolean }) {
     const { zero, flip } = geometry(state, keeps);
@@ -94,14 +88,7 @@ function Lanes({ state, lane, keeps, onRoad }: { state: RingState; lane: number;
                 // Lane 1 is at the nearside: on the left where traffic keeps left.
                 const x = flip * (-56 + width * (i + 0.5));
                 const bends = [
-                    ...new Set(
-                        (drawn.to.length ? drawn.to : []).map((name) =>
-                            bend(
-                                state.arms.find((arm) => arm.name === name),
-                                zero,
-                            ),
-                        ),
-                    ),
+                    ...new Set((drawn.to.length ? drawn.to : []).map((name) => bend(zero, state.arms.find((arm) => arm.name === name)?.angle ?? 0))),
                 ];
                 return (
                     <g key={i} transform={`translate(${x},0)`}>

@@ -1,5 +1,5 @@
 import type { Side } from '@/api/types';
-import type { LanesAnswer, RingState } from '@/judgement/ring';
+import { bend, type LanesAnswer, type RingState } from '@/judgement/ring';
 
 export const LANE = 9;
 export const ISLAND = 26;
@@ -54,6 +54,26 @@ export function geometry(state: RingState, keeps: Side) {
         ...Array.from({ length: arm.lanes.length - 1 }, (_, i) => (i + 1) * ARM_LANE),
         ...Array.from({ length: Math.max(0, arm.exits - 1) }, (_, i) => -(i + 1) * ARM_LANE),
     ];
+    /** Arrows on an approach lane: for each way it bends a line with its head. */
+    const arrows = (arm: RingState['arms'][number], lane: number): string[] => {
+        const angle = seen(arm.angle);
+        const off = aside(arm.lanes.length + 1 - lane);
+        const names = arm.lanes[lane - 1]?.to ?? [];
+        const bends = new Set(names.map((name) => bend(arm.angle, state.arms.find((one) => one.name === name)?.angle ?? 0)));
+        const point = (radius: number, by: number) => onArm(angle, outer + radius, off + by);
+        return [...bends].map((to) =>
+            to === 0
+                ? `${line([point(22, 0), point(8, 0)])} ${line([point(11, 1.6), point(8, 0), point(11, -1.6)])}`
+                : // The kerb's side lies further from the middle line.
+                  `${line([point(22, 0), point(14, 0), point(12, -to * 2.6)])} ${line([point(14.4, -to * 2.4), point(12, -to * 2.8), point(10.6, -to * 0.8)])}`,
+        );
+    };
+    /** An approach lane as a surface. */
+    const laneArea = (arm: RingState['arms'][number], lane: number): string => {
+        const [angle, near, far] = [seen(arm.angle), outer + 2, outer + LONG];
+        const [left, right] = [(arm.lanes.length + 1 - lane) * ARM_LANE, (arm.lanes.length - lane) * ARM_LANE];
+        return `${line([onArm(angle, near, left), onArm(angle, far, left), onArm(angle, far, right), onArm(angle, near, right)])} Z`;
+    };
     const sectorAt = (angle: number) => Math.max(0, sorted.filter((arm) => seen(arm.angle) <= angle && seen(arm.angle) > 0).length);
     const ends = (sector: number): [number, number] => [
         sector === 0 ? 0 : seen(sorted[sector]?.angle ?? 0),
@@ -93,5 +113,5 @@ export function geometry(state: RingState, keeps: Side) {
         }
         return line(points);
     };
-    return { at, onArm, ringAt, seen, flip, lanes, outer, ring, zero, way, laneAt, paint, road, along, dividers, size: outer + LONG + 26 };
+    return { at, onArm, ringAt, seen, flip, lanes, outer, ring, zero, way, laneAt, paint, road, along, dividers, arrows, laneArea, size: outer + LONG + 26 };
 }
