@@ -11,7 +11,11 @@ use NobleTurn\Core\Compute\Tool\CrossingTool;
 use NobleTurn\Core\Compute\Tool\EngineTool;
 use NobleTurn\Core\Compute\Tool\FollowingTool;
 use NobleTurn\Core\Compute\Tool\GapTool;
+use NobleTurn\Core\Compute\Tool\JoinTool;
+use NobleTurn\Core\Compute\Tool\LaneChangeTool;
 use NobleTurn\Core\Compute\Tool\LanesTool;
+use NobleTurn\Core\Compute\Tool\LeaveTool;
+use NobleTurn\Core\Compute\Tool\OvertakeTool;
 use NobleTurn\Core\Compute\Tool\ReverseTool;
 use NobleTurn\Core\Compute\Tool\SteeringTool;
 use NobleTurn\Core\Compute\Tool\StoppingTool;
@@ -35,7 +39,7 @@ final class Toolbox
     /** @return non-empty-list<Tool> */
     public static function all(): array
     {
-        return [new AmberTool, new ApproachTool, new ClearanceTool, new CrossingTool, new EngineTool, new FollowingTool, new GapTool, new LanesTool, new ReverseTool, new SteeringTool, new StoppingTool, new SweptPathTool];
+        return [new AmberTool, new ApproachTool, new ClearanceTool, new CrossingTool, new EngineTool, new FollowingTool, new GapTool, new JoinTool, new LaneChangeTool, new LanesTool, new LeaveTool, new OvertakeTool, new ReverseTool, new SteeringTool, new StoppingTool, new SweptPathTool];
     }
 
     /** @return non-empty-list<string> */

@@ -23,21 +23,30 @@ final readonly class Following
         public float $shortBySeconds,
         public float $secondsToOpen,
         public bool $opensBeforeStanding,
+        /** Our speed when the gap is open again, m/s. */
+        public float $speedAfter,
+        /** The least distance on the way there, m; negative where easing off alone would not do. */
+        public float $leastMetres,
     ) {
     }
 
     /**
-     * Easing off at a constant rate behind a leader at steady speed: after t seconds the gap has grown by
-     * a t^2 / 2 and the gap wanted has shrunk by w a t, so it is enough when a t^2 / 2 + w a t = short.
-     * Where our own car would stand before that (it does so after v / a), the gap goes on growing at v.
+     * Easing off at a constant rate behind a leader at steady speed u: after t seconds the gap has changed by
+     * (u - v) t + a t^2 / 2 and the gap wanted has shrunk by w a t, so it is enough when
+     * a t^2 / 2 + (u - v + w a) t = short. Where our own car would stand before that (it does so after v / a), the gap
+     * goes on growing at the leader's speed.
      */
-    public static function at(Speed $speed, Duration $gap, Duration $wanted, Distance $carLength): self
+    public static function at(Speed $speed, Duration $gap, Duration $wanted, Distance $carLength, ?Speed $leader = null): self
     {
         $v = $speed->inMetresPerSecond();
         $short = max(0.0, $wanted->inSeconds() - $gap->inSeconds()) * $v;
         $a = self::EASING_OFF;
         $w = $wanted->inSeconds();
-        $opens = -$w + sqrt($w ** 2 + 2.0 * $short / $a);
+        $closing = $v - ($leader?->inMetresPerSecond() ?? $v);
+        $b = $w * $a - $closing;
+        $opens = (-$b + sqrt($b ** 2 + 2.0 * $a * $short)) / $a;
+        // Speeds are equal after closing / a: until then a slower leader comes nearer.
+        $least = $gap->inSeconds() * $v - max(0.0, $closing) ** 2 / (2.0 * $a);
 
         return new self(
             $gap->inSeconds(),
@@ -48,6 +57,8 @@ final readonly class Following
             max(0.0, $w - $gap->inSeconds()),
             $short > 0.0 ? $opens : 0.0,
             $opens <= $v / $a + 1e-9 || $short <= 0.0,
+            $short > 0.0 ? max(0.0, $v - $a * $opens) : $v,
+            $least,
         );
     }
 }

@@ -16,6 +16,10 @@ const LEAST = [
     'crossing' => ['pack' => 'na', 'road_width_m' => 14, 'island_at_m' => 7, 'person_at_m' => 0, 'towards_us' => true],
     'gap' => ['pack' => 'gb', 'manoeuvre' => 'emerge-right', 'other_speed_mph' => 30, 'other_distance_m' => 90],
     'lanes' => ['pack' => 'gb', 'arms' => [['name' => 'home', 'angle_deg' => 0, 'approach_lanes' => [['to' => ['first', 'second']], ['to' => ['second', 'third']]]], ['name' => 'first', 'angle_deg' => 90], ['name' => 'second', 'angle_deg' => 180], ['name' => 'third', 'angle_deg' => 270]], 'from' => 'home', 'to' => 'third'],
+    'lane-change' => ['pack' => 'na', 'speed_mph' => 35, 'limit_mph' => 45, 'to' => 'right', 'vehicles' => [['lane' => 'right', 'distance_m' => -5, 'speed_mph' => 40]]],
+    'join' => ['pack' => 'gb', 'slip_length_m' => 180, 'entry_speed_mph' => 30, 'main_speed_mph' => 50, 'gradient' => 0],
+    'leave' => ['pack' => 'gb', 'main_speed_mph' => 70, 'slip_length_m' => 250, 'end_speed_mph' => 15, 'next_turn' => 'right'],
+    'overtake' => ['pack' => 'gb', 'limit_mph' => 60, 'other_speed_mph' => 40, 'oncoming_speed_mph' => 60, 'sight_m' => 400],
     'engine' => ['tyre' => '195/65R15', 'final_drive' => 4.06, 'ratios' => [3.6, 1.95, 1.3, 0.97, 0.78], 'speed_mph' => 30, 'from_gear' => 2, 'to_gear' => 3],
     'steering' => ['wheelbase_m' => 2.6, 'steering_ratio' => 15.5, 'radius_m' => 8],
     'swept-path' => ['units' => [['wheelbase_m' => 3.8, 'front_overhang_m' => 1.4, 'rear_overhang_m' => 0.9, 'width_m' => 2.5, 'hitch_offset_m' => -0.6], ['wheelbase_m' => 7.7, 'rear_overhang_m' => 3.3, 'width_m' => 2.55]], 'path' => ['radius_m' => 12.5, 'angle_deg' => 90]],
@@ -25,6 +29,7 @@ const LEAST = [
 
 /** A field of each tool that can be swept, with values. */
 const SWEPT = [
+    'lane-change' => ['speed_mph', 25, 40, 5], 'join' => ['slip_length_m', 100, 250, 50], 'leave' => ['slip_length_m', 100, 250, 50], 'overtake' => ['sight_m', 200, 500, 100],
     'stopping' => ['speed_mph', 10, 40, 10], 'amber' => ['distance_m', 10, 70, 20], 'gap' => ['other_distance_m', 30, 120, 30], 'lanes' => ['next_turn_in_m', 50, 200, 50], 'crossing' => ['person_at_m', 0, 12, 4], 'following' => ['speed_mph', 10, 40, 10], 'approach' => ['speed_mph', 10, 40, 10], 'engine' => ['speed_mph', 10, 40, 10],
     'steering' => ['radius_m', 5, 20, 5], 'swept-path' => ['step_m', 0.2, 0.8, 0.2], 'reverse' => ['angle_deg', -2, 4, 2], 'clearance' => ['vehicle_height_m', 3, 4.5, 0.5],
 ];
@@ -120,6 +125,15 @@ it('refuses missing, unknown, doubled and contradicting fields by name', functio
     ['approach', ['routine' => 'emerge-left', 'close_follower' => true, 'follower_gap_s' => 2], 'close_follower'],
     ['approach', ['routine' => 'emerge-left', 'control' => 'stop', 'line_speed_mps' => 1], 'line_speed'],
     ['approach', ['routine' => 'emerge-left', 'speed_mph' => 10, 'line_speed_mph' => 20], 'line_speed'],
+    ['join', ['slip_length_m' => 0, 'entry_speed_mph' => 30, 'main_speed_mph' => 50], 'slip_length_m'],
+    ['join', ['slip_length_m' => 180, 'entry_speed_mph' => 60, 'main_speed_mph' => 50], 'entry_speed_mps'],
+    ['join', ['slip_length_m' => 180, 'entry_speed_mph' => 30, 'main_speed_mph' => 50, 'limit_change_m' => 200], 'limit_change_m'],
+    ['join', ['slip_length_m' => 180, 'entry_speed_mph' => 30, 'main_speed_mph' => 50, 'vehicles' => [['distance_m' => 0, 'speed_mph' => 50], ['distance_m' => 3, 'speed_mph' => 50]]], 'vehicles'],
+    ['leave', ['main_speed_mph' => 30, 'slip_length_m' => 200, 'end_speed_mph' => 40], 'end_speed_mps'],
+    ['leave', ['main_speed_mph' => 70, 'slip_length_m' => 200, 'bend_from_m' => 100], 'bend_radius_m'],
+    ['overtake', ['limit_mph' => 40, 'other_speed_mph' => 60], 'other_speed_mps'],
+    ['overtake', ['limit_mph' => 60, 'other_speed_mph' => 40, 'sight_m' => 20], 'sight_m'],
+    ['lane-change', ['speed_mph' => 60, 'limit_mph' => 30, 'to' => 'left'], 'speed_mps'],
     ['approach', ['routine' => 'emerge-left', 'openings' => [['side' => 'left', 'from_m' => 60, 'to_m' => -3]]], 'openings.0.to_m'],
     ['approach', ['routine' => 'emerge-left', 'vehicle' => ['ratios' => [1, 2]]], 'vehicle.ratios.1'],
     ['approach', ['routine' => 'emerge-left', 'vehicle' => ['tyre' => 'round']], 'vehicle.tyre'],

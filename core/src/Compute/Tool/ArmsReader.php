@@ -59,13 +59,13 @@ final class ArmsReader
     }
 
     /** Hours may run over midnight. */
-    private static function within(int $now, int $from, int $until): bool
+    public static function within(int $now, int $from, int $until): bool
     {
         return $from <= $until ? $from <= $now && $now < $until : $now >= $from || $now < $until;
     }
 
     /** Minutes since midnight of a time of day such as 07:30. */
-    private static function minutes(Values $input, string $field, string $at = ''): ?int
+    public static function minutes(Values $input, string $field, string $at = ''): ?int
     {
         $said = $input->text($field);
         if ($said === null) {

@@ -40,9 +40,10 @@ final class FollowingTool implements Tool
     {
         return new Shape(
             CommonFields::packField(),
-            (new QuantityField('speed', 'our speed, and the leader’s', Kind::Speed, 0.5, 70.0))->required(),
+            (new QuantityField('speed', 'ours', Kind::Speed, 0.5, 70.0))->required(),
             CommonFields::surfaceField(),
             (new EitherField('gap', new QuantityField('gap', 'measured gap as time', Kind::Duration, 0.0, 60.0), new QuantityField('gap', 'measured gap as distance', Kind::Distance, 0.0, 4000.0)))->required(),
+            new QuantityField('leader_speed', 'of the vehicle ahead, as of one that has dropped in; default ours', Kind::Speed, 0.0, 70.0),
             new QuantityField('vehicle_length', 'length counted as one car; default 4.5 m', Kind::Distance, 1.0, 25.0),
         );
     }
@@ -56,8 +57,24 @@ final class FollowingTool implements Tool
             'wanted_m' => Out::number('the same as distance'),
             'car_lengths' => Out::number('the measured gap in car lengths'),
             'short_by_s' => Out::number('how much is missing; 0 if the gap is enough'),
+            'speed_after_mps' => Out::number('ours when the gap is open again'),
+            'least_gap_m' => Out::number('the nearest it comes meanwhile; negative where easing off alone would not do'),
             'seconds_to_open_gap' => Out::number('easing off until the gap is enough at our own speed of that moment; 0 if it is'),
         ];
+    }
+
+    /** @return list<Warning> */
+    private static function warnings(Following $following): array
+    {
+        $found = [];
+        if (! $following->opensBeforeStanding) {
+            $found[] = new Warning('slower-than-standing', 'Easing off alone does not open the gap before our own car would stand: wait until the leader is further ahead.');
+        }
+        if ($following->leastMetres < 0.0) {
+            $found[] = new Warning('brake', 'Easing off alone does not do here: brake, mirror first.');
+        }
+
+        return $found;
     }
 
     public function answer(Values $input): Answer
@@ -72,7 +89,7 @@ final class FollowingTool implements Tool
             $gap = Duration::ofSeconds($metres->inMetres() / $speed->inMetresPerSecond());
         }
         $wanted = $pack->followingGap($surface);
-        $following = Following::at($speed, $gap, $wanted, $length);
+        $following = Following::at($speed, $gap, $wanted, $length, $input->speed('leader_speed'));
 
         return new Answer($pack->code(), $pack->version(), [
             'gap_s' => round($following->gapSeconds, 3),
@@ -81,14 +98,14 @@ final class FollowingTool implements Tool
             'wanted_m' => round($following->wantedMetres, 2),
             'car_lengths' => round($following->carLengths, 2),
             'short_by_s' => round($following->shortBySeconds, 3),
+            'speed_after_mps' => round($following->speedAfter, 3),
+            'least_gap_m' => round($following->leastMetres, 2),
             'seconds_to_open_gap' => round($following->secondsToOpen, 2),
         ], [
             new Assumption('gap wanted', $following->wantedSeconds, 's', $pack->followingGapSource($surface)),
             new Assumption('easing off', Following::EASING_OFF, 'm/s2', Source::assumed()),
             new Assumption('leader keeps a steady speed', true, '', Source::assumed()),
             ...CommonFields::defaults($input, CommonFields::default('surface', Surface::Dry->value), CommonFields::default('vehicle_length', self::CAR_LENGTH_M, 'm')),
-        ], $following->opensBeforeStanding ? [] : [
-            new Warning('slower-than-standing', 'Easing off alone does not open the gap before our own car would stand: wait until the leader is further ahead.'),
-        ]);
+        ], self::warnings($following));
     }
 }

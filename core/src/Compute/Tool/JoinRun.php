@@ -1,0 +1,101 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Compute\Tool;
+
+use NobleTurn\Core\FastRoad\Joining;
+use NobleTurn\Core\FastRoad\Neighbour;
+use NobleTurn\Core\FastRoad\Option;
+use NobleTurn\Core\Vehicle\FullGas;
+
+/** The drive along a slip as columns: steady to the limit sign, evenly to the choice, as chosen to where we join. */
+final readonly class JoinRun
+{
+    /**
+     * @param  array{time_s: list<float>, distance_m: list<float>, speed_mps: list<float>, gear: list<int>}  $columns
+     * @param  list<array{name: string, length_m: float, distance_m: list<float>}>  $others
+     * @param  non-empty-list<array{from: float, to: float, speed: float, a: float}>  $pieces
+     */
+    private function __construct(public array $columns, public array $others, public float $choiceSeconds, private array $pieces)
+    {
+    }
+
+    public static function of(Joining $joining, Option $option, float $step): self
+    {
+        $slip = $joining->slip;
+        $choice = $slip->chooseFrom();
+        $gain = max($choice, $slip->gainFrom());
+        $pieces = [
+            ['from' => $slip->length, 'to' => $gain, 'speed' => $joining->entry, 'a' => 0.0],
+            ['from' => $gain, 'to' => $choice, 'speed' => $joining->entry, 'a' => $joining->natural],
+            ['from' => $choice, 'to' => $slip->joinAt(), 'speed' => $joining->speedAt($choice), 'a' => $option->acceleration],
+            ['from' => $slip->joinAt(), 'to' => -2.0 * $option->endSpeed, 'speed' => $option->endSpeed, 'a' => 0.0],
+        ];
+        $self = new self(['time_s' => [], 'distance_m' => [], 'speed_mps' => [], 'gear' => []], [], 0.0, $pieces);
+        $begin = $self->secondsAt($choice);
+        $columns = ['time_s' => [], 'distance_m' => [], 'speed_mps' => [], 'gear' => []];
+        $gear = $joining->gear;
+        $last = $self->secondsAt(-2.0 * $option->endSpeed);
+        for ($t = 0.0; $t <= $last + 1e-9; $t += $step) {
+            [$place, $speed] = $self->at($t);
+            while ($gear < $joining->vehicle->gearbox->topGear() && $speed > FullGas::CHANGE_AT * $joining->vehicle->gearbox->metresPerSecondAt($joining->vehicle->engine->redLineRpm, $gear)) {
+                $gear++;
+            }
+            $columns['time_s'][] = round($t, 2);
+            $columns['distance_m'][] = round($place, 2);
+            $columns['speed_mps'][] = round($speed, 3);
+            $columns['gear'][] = $gear;
+        }
+        $others = array_map(static fn (Neighbour $other): array => [
+            'name' => $other->name, 'length_m' => $other->length,
+            'distance_m' => array_map(static fn (float $t): float => round($choice - $other->frontAt($t - $begin), 2), $columns['time_s']),
+        ], $joining->seen);
+
+        return new self($columns, $others, $begin, $pieces);
+    }
+
+    public function secondsAt(float $place): float
+    {
+        $seconds = 0.0;
+        foreach ($this->pieces as $piece) {
+            $metres = $piece['from'] - max($piece['to'], min($piece['from'], $place));
+            $seconds += 2.0 * $metres / max(0.2, $piece['speed'] + self::after($piece, $metres));
+        }
+
+        return $seconds;
+    }
+
+    public function speedAt(float $place): float
+    {
+        foreach ($this->pieces as $piece) {
+            if ($place >= $piece['to']) {
+                return self::after($piece, max(0.0, $piece['from'] - $place));
+            }
+        }
+
+        return $this->pieces[count($this->pieces) - 1]['speed'];
+    }
+
+    /** @return array{float, float} place and speed after so many seconds */
+    private function at(float $seconds): array
+    {
+        foreach ($this->pieces as $piece) {
+            $whole = $piece['from'] - $piece['to'];
+            $lasts = 2.0 * $whole / max(0.2, $piece['speed'] + self::after($piece, $whole));
+            if ($seconds <= $lasts) {
+                return [$piece['from'] - $piece['speed'] * $seconds - $piece['a'] * $seconds ** 2 / 2.0, max(0.0, $piece['speed'] + $piece['a'] * $seconds)];
+            }
+            $seconds -= $lasts;
+        }
+        $last = $this->pieces[count($this->pieces) - 1];
+
+        return [$last['to'] - $last['speed'] * $seconds, $last['speed']];
+    }
+
+    /** @param  array{from: float, to: float, speed: float, a: float}  $piece */
+    private static function after(array $piece, float $metres): float
+    {
+        return sqrt(max(0.0, $piece['speed'] ** 2 + 2.0 * $piece['a'] * $metres));
+    }
+}

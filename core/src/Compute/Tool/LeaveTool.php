@@ -1,0 +1,170 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Compute\Tool;
+
+use NobleTurn\Core\Compute\Answer;
+use NobleTurn\Core\Compute\Field\ChoiceField;
+use NobleTurn\Core\Compute\Field\NumberField;
+use NobleTurn\Core\Compute\Field\QuantityField;
+use NobleTurn\Core\Compute\Kind;
+use NobleTurn\Core\Compute\Out;
+use NobleTurn\Core\Compute\Shape;
+use NobleTurn\Core\Compute\Tool;
+use NobleTurn\Core\Compute\Values;
+use NobleTurn\Core\FastRoad\Leaving;
+use NobleTurn\Core\Fault\BadInput;
+use NobleTurn\Core\Plan\Warning;
+use NobleTurn\Core\Quantity\Speed;
+use NobleTurn\Core\Rules\Assumption;
+use NobleTurn\Core\Rules\RulePack;
+use NobleTurn\Core\Rules\Side;
+use NobleTurn\Core\Rules\Source;
+
+/** Leaving a fast road by a slip road. */
+final class LeaveTool implements Tool
+{
+    private const STEP_M = 5.0;
+
+    public function name(): string
+    {
+        return 'leave';
+    }
+
+    public function about(): string
+    {
+        return 'Signs, signal, brake, lane and gear on leaving by a slip road, with places and times. Places are metres to the beginning of the slip road, negative on it.';
+    }
+
+    public function input(): Shape
+    {
+        return new Shape(
+            CommonFields::packField(),
+            (new QuantityField('main_speed', 'kept until on the slip road', Kind::Speed, 5.0, 45.0))->required(),
+            (new QuantityField('slip_length', 'of the slip road, to the line at its end', Kind::Distance, 20.0, 2000.0))->required(),
+            new QuantityField('end_speed', 'at its end; default a crawl of 2 m/s', Kind::Speed, 0.0, 45.0),
+            CommonFields::gradientField(),
+            CommonFields::surfaceField(),
+            new QuantityField('bend_radius', 'of a bend on the slip road', Kind::Distance, 8.0, 1000.0),
+            new QuantityField('bend_from', 'where it begins, from the beginning of the slip road; default half-way', Kind::Distance, 0.0, 2000.0),
+            new QuantityField('bend_length', 'default 40 m', Kind::Distance, 1.0, 1000.0),
+            ChoiceField::of('next_turn', 'at the end of the slip road', Side::class),
+            new NumberField('lanes', 'of the slip road; default 1', 1.0, 4.0),
+            new QuantityField('lower_limit', 'where a lower limit begins, from the beginning of the slip road', Kind::Distance, 0.0, 2000.0),
+            VehicleField::field(),
+            PracticeField::field(),
+        );
+    }
+
+    public function output(): array
+    {
+        $column = static fn (string $about): array => Out::list(['type' => 'number'], $about);
+
+        return [
+            'events' => Out::list(Out::object([
+                'kind' => ['enum' => LeaveEvents::KINDS], 'at_m' => Out::number('metres to the beginning of the slip road, negative on it'), 'time_s' => Out::number('seconds to it, negative on it'),
+                'speed_mps' => Out::number('there'), 'text' => Out::text('in words'), 'side' => ['type' => ['string', 'null'], 'enum' => ['left', 'right', null]], 'gear' => Out::integer('taken there', nullable: true),
+            ]), 'in the order in which they come'),
+            'decel_mps2' => Out::number('mean over the hardest stretch'),
+            'peak_decel_mps2' => Out::number('its hardest moment'),
+            'late_half_decel_mps2' => Out::number('what it would be with the brake left to the second half'),
+            'brake_from_m' => Out::number('metres to the beginning of the slip road, negative on it'),
+            'bend_speed_mps' => Out::number('before the bend', nullable: true),
+            'slip_lane' => Out::integer('lane of the slip road to take, from 1 at the nearside'),
+            'slip_lane_reason' => Out::text('why'),
+            'fits' => Out::flag('whether it needs no harsh brake'),
+            'profile' => Out::object(['distance_m' => $column('metres to the beginning of the slip road'), 'time_s' => $column('seconds to it'), 'speed_mps' => $column('speed'), 'decel_mps2' => $column('deceleration')]),
+        ];
+    }
+
+    public function answer(Values $input): Answer
+    {
+        $pack = CommonFields::pack($input);
+        $leaving = self::read($input);
+        $events = new LeaveEvents($leaving, $input, $pack);
+        [$lane, $reason] = $events->lane();
+        $late = ($leaving->main ** 2 - $leaving->end ** 2) / $leaving->length;
+
+        return new Answer($pack->code(), $pack->version(), [
+            'events' => $events->rows(),
+            'decel_mps2' => round($leaving->mean(), 3),
+            'peak_decel_mps2' => round($leaving->peak(), 3),
+            'late_half_decel_mps2' => round(max(0.0, $late), 3),
+            'brake_from_m' => round(-($leaving->stages[0]['from'] ?? $leaving->length), 1),
+            'bend_speed_mps' => $leaving->bendSpeed() === null ? null : round($leaving->bendSpeed(), 2),
+            'slip_lane' => $lane,
+            'slip_lane_reason' => $reason,
+            'fits' => $leaving->peak() <= Leaving::HARSH,
+            'profile' => self::profile($leaving, $events),
+        ], [
+            new Assumption('straight on the slip road before the brake', Leaving::SETTLE_S, 's', Source::assumed()),
+            new Assumption('comfortable in a bend', Leaving::SIDEWAYS, 'm/s2', Source::assumed()),
+            new Assumption('harsh from', Leaving::HARSH, 'm/s2', Source::commonPractice()),
+            new Assumption('markers', $events->markersInWords(), '', Source::fromMemory($pack->code() === 'gb' ? 'Highway Code, information signs' : ($pack->code() === 'ie' ? 'Rules of the Road' : 'MUTCD'))),
+            ...CommonFields::defaults($input, CommonFields::default('end_speed', round($leaving->end, 2), 'm/s'), CommonFields::default('gradient', 0.0, 'rise over run'), CommonFields::default('surface', 'dry'), CommonFields::default('lanes', 1)),
+        ], self::warnings($leaving, $input, $pack));
+    }
+
+    private static function read(Values $input): Leaving
+    {
+        $main = ($input->speed('main_speed') ?? throw BadInput::field('main_speed_mps', 'is missing.'))->inMetresPerSecond();
+        $end = $input->speed('end_speed')?->inMetresPerSecond() ?? 2.0;
+        $length = $input->distance('slip_length')?->inMetres() ?? 0.0;
+        $radius = $input->distance('bend_radius')?->inMetres();
+        $bend = $input->distance('bend_from')?->inMetres() ?? ($radius === null ? null : $length / 2.0);
+        if ($end > $main) {
+            throw BadInput::field('end_speed_mps', 'must not exceed the speed of the main road: are the two swapped?');
+        }
+        foreach (['bend_from' => $bend, 'lower_limit' => $input->distance('lower_limit')?->inMetres()] as $field => $metres) {
+            if ($metres !== null && $metres > $length) {
+                throw BadInput::field("{$field}_m", 'must not exceed the length of the slip road.');
+            }
+        }
+        if ($radius === null && $input->has('bend_from')) {
+            throw BadInput::field('bend_radius_m', 'is missing: a bend has a place and a radius.');
+        }
+
+        return new Leaving($main, $length, $end, $bend, $input->distance('bend_length')?->inMetres() ?? 40.0, $radius);
+    }
+
+    /** @return array<string, list<float>> */
+    private static function profile(Leaving $leaving, LeaveEvents $events): array
+    {
+        $columns = ['distance_m' => [], 'time_s' => [], 'speed_mps' => [], 'decel_mps2' => []];
+        $last = $leaving->length;
+        for ($place = -400.0; $place < $last + self::STEP_M; $place += self::STEP_M) {
+            $at = min($last, $place);
+            $columns['distance_m'][] = round(-$at, 2);
+            $columns['time_s'][] = round($events->secondsTo($at), 3);
+            $columns['speed_mps'][] = round($leaving->speedAt($at), 3);
+            $columns['decel_mps2'][] = round($leaving->decelerationAt($at), 3);
+        }
+
+        return $columns;
+    }
+
+    /** @return list<Warning> */
+    private static function warnings(Leaving $leaving, Values $input, RulePack $pack): array
+    {
+        $found = [];
+        $most = Leaving::HARSH * CommonFields::surface($input)->shareOfComfort();
+        $words = static fn (float $speed): string => $pack->speedUnit()->words(Speed::ofMetresPerSecond($speed));
+        if ($leaving->peak() > $most) {
+            $found[] = new Warning('harsh-braking', sprintf('The brake would reach %.1f m/s²: harsh here. Nobody slows on the main road for it; look for it earlier and be ready for a firm brake at once.', $leaving->peak()));
+        } elseif ($leaving->peak() > Leaving::FIRM * CommonFields::surface($input)->shareOfComfort()) {
+            $found[] = new Warning('firm-braking', 'Short for this speed: firmly on the brake from its beginning on.');
+        }
+        $bend = $leaving->bendSpeed();
+        if ($bend !== null && $bend < $leaving->main) {
+            $found[] = new Warning('bend', "The bend takes {$words($bend)}: that speed and its gear before it, not in it.");
+        }
+        $natural = $leaving->mean() + 9.81 * CommonFields::gradient($input)->inRiseOverRun() * -1.0;
+        if ($leaving->mean() > 0.0 && $natural <= 0.0) {
+            $found[] = new Warning('no-brake-needed', 'The hill alone slows the car enough: the brake only to show it.');
+        }
+        $found[] = new Warning('speed-feels-low', 'After a while at speed everything slower feels like walking: read the speed, do not feel it.');
+
+        return $found;
+    }
+}

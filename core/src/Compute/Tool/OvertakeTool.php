@@ -1,0 +1,241 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Compute\Tool;
+
+use NobleTurn\Core\Compute\Answer;
+use NobleTurn\Core\Compute\Field\FlagField;
+use NobleTurn\Core\Compute\Field\NumberField;
+use NobleTurn\Core\Compute\Field\QuantityField;
+use NobleTurn\Core\Compute\Kind;
+use NobleTurn\Core\Compute\Out;
+use NobleTurn\Core\Compute\Shape;
+use NobleTurn\Core\Compute\Tool;
+use NobleTurn\Core\Compute\Values;
+use NobleTurn\Core\FastRoad\Neighbour;
+use NobleTurn\Core\FastRoad\Overtaking;
+use NobleTurn\Core\FastRoad\PassingSight;
+use NobleTurn\Core\Fault\BadInput;
+use NobleTurn\Core\Plan\Warning;
+use NobleTurn\Core\Quantity\Speed;
+use NobleTurn\Core\Rules\Assumption;
+use NobleTurn\Core\Rules\Flank;
+use NobleTurn\Core\Rules\RulePack;
+use NobleTurn\Core\Rules\Source;
+use NobleTurn\Core\Vehicle\GearChoice;
+use NobleTurn\Core\Vehicle\Performance;
+use NobleTurn\Core\Vehicle\Purpose;
+
+/** Whether the view is long enough to pass, and from when on there is no going back. */
+final class OvertakeTool implements Tool
+{
+    private const STEP_S = 0.25;
+
+    /** Within this share of the sight needed it is a near thing (assumed). */
+    private const NEAR = 1.15;
+
+    public function name(): string
+    {
+        return 'overtake';
+    }
+
+    public function about(): string
+    {
+        return 'Time, way and sight an overtaking needs, the revs at its end, the point of no return, and when dropping back is the right decision.';
+    }
+
+    public function input(): Shape
+    {
+        return new Shape(
+            CommonFields::packField(),
+            (new QuantityField('limit', 'of the road', Kind::Speed, 5.0, 45.0))->required(),
+            (new QuantityField('other_speed', 'of the vehicle to be passed; ours while following', Kind::Speed, 1.0, 45.0))->required(),
+            new QuantityField('other_length', 'default '.Neighbour::LENGTH_M.' m', Kind::Distance, 1.0, 30.0),
+            new QuantityField('oncoming_speed', 'of whoever may come; default the limit', Kind::Speed, 0.0, 60.0),
+            new QuantityField('sight', 'how far the road is seen', Kind::Distance, 0.0, 3000.0),
+            new QuantityField('return_gap', 'ahead of the passed vehicle on return; default 1 s', Kind::Duration, 0.3, 5.0),
+            new NumberField('gear', 'default the one that pulls', 1.0, 16.0),
+            new FlagField('hold_gear', 'stay in it to the red line; default false: change up where it runs out'),
+            new FlagField('rehearsal', 'on a dual carriageway: nobody comes the other way'),
+            CommonFields::gradientField(),
+            CommonFields::surfaceField(),
+            VehicleField::field(),
+        );
+    }
+
+    public function output(): array
+    {
+        $column = static fn (string $about, string $type = 'number'): array => Out::list(['type' => $type], $about);
+
+        return [
+            'verdict' => ['enum' => ['go', 'marginal', 'drop-back', 'unknown'], 'description' => 'unknown where the sight was not given'],
+            'message' => Out::text('sentence for the user'),
+            'time_s' => Out::number('out and back in; null where it is never done', nullable: true),
+            'distance_m' => Out::number('our way meanwhile', nullable: true),
+            'relative_m' => Out::number('to be gained on the other'),
+            'sight_needed_m' => Out::number('our way, the oncoming vehicle’s, and a margin', nullable: true),
+            'sight_published_m' => Out::number('passing sight distance of road design at the limit'),
+            'difference' => Out::text('why the two differ'),
+            'gear' => Out::integer('taken'),
+            'speed_at_end_mps' => Out::number('on return', nullable: true),
+            'rpm_at_end' => Out::number('on return', nullable: true),
+            'over_rev' => Out::flag('whether the red line is reached in the gear held'),
+            'point_of_no_return_s' => Out::number('from leaving the lane; before it, giving up is sooner done than going on', nullable: true),
+            'steps' => Out::list(Out::object(['time_s' => Out::number('negative: before leaving the lane'), 'step' => Out::text('which'), 'text' => Out::text('in words')]), 'in their order'),
+            'follow_m' => Out::number('behind it while waiting for a chance'), 'position_m' => Out::number('behind it in the overtaking position'),
+            'profile' => Out::object(['time_s' => $column('from leaving the lane'), 'ours_m' => $column('our front'), 'other_m' => $column('its front, from where ours was'), 'speed_mps' => $column('ours'), 'gear' => $column('ours', 'integer'), 'rpm' => $column('ours')]),
+            'our_length_m' => Out::number('of our vehicle'), 'other_length_m' => Out::number('of the other'),
+        ];
+    }
+
+    public function answer(Values $input): Answer
+    {
+        $pack = CommonFields::pack($input);
+        $over = self::read($input);
+        $sight = $input->distance('sight')?->inMetres();
+        $rehearsal = $input->flag('rehearsal') ?? false;
+        $needed = $rehearsal ? null : $over->sightNeeded();
+        $surface = CommonFields::surface($input);
+        $follow = $pack->followingGap($surface)->inSeconds() * $over->other;
+        if ($sight !== null && ! $rehearsal && $sight < $follow) {
+            throw BadInput::field('sight_m', sprintf('must be more than the following gap of %.0f m: nobody sees less than that.', $follow));
+        }
+        $verdict = self::verdict($over, $sight, $needed, $rehearsal);
+        $end = $over->seconds;
+        $rpm = $end === null ? null : (new Performance($over->vehicle))->rpm(Speed::ofMetresPerSecond($over->run->speedAt($end)), $over->run->gearAt($end));
+        $finite = static fn (?float $value, int $digits): ?float => $value === null || is_infinite($value) ? null : round($value, $digits);
+
+        return new Answer($pack->code(), $pack->version(), [
+            'verdict' => $verdict,
+            'message' => self::message($verdict, $over, $sight, $needed),
+            'time_s' => $finite($end, 2),
+            'distance_m' => $end === null ? null : round($over->metres(), 1),
+            'relative_m' => round($over->relative(), 1),
+            'sight_needed_m' => $finite($needed, 1),
+            'sight_published_m' => round(PassingSight::metres($over->limit), 0),
+            'difference' => PassingSight::WHY,
+            'gear' => $over->gear,
+            'speed_at_end_mps' => $end === null ? null : round($over->run->speedAt($end), 2),
+            'rpm_at_end' => $finite($rpm, 0),
+            'over_rev' => $rpm !== null && $rpm >= $over->vehicle->engine->redLineRpm - 1.0,
+            'point_of_no_return_s' => $finite($over->pointOfNoReturn(), 2),
+            'steps' => self::steps($over, $pack),
+            'follow_m' => round($follow, 1), 'position_m' => round(Overtaking::POSITION_S * $over->other, 1),
+            'profile' => self::profile($over),
+            'our_length_m' => $over->vehicle->length->inMetres(), 'other_length_m' => $over->otherLength,
+        ], [
+            new Assumption('behind it in the overtaking position', Overtaking::POSITION_S, 's', Source::commonPractice()),
+            new Assumption('margin to the oncoming vehicle', Overtaking::MARGIN_S, 's of its way', Source::assumed()),
+            new Assumption('giving up: reaction', Overtaking::REACTION_S, 's', Source::assumed()),
+            new Assumption('giving up: brake', Overtaking::BRAKE, 'm/s2', Source::assumed()),
+            new Assumption('passing sight distance of road design', round(PassingSight::metres($over->limit), 0), 'm', Source::fromMemory(PassingSight::DOCUMENT)),
+            ...CommonFields::defaults($input, CommonFields::default('other_length', Neighbour::LENGTH_M, 'm'), CommonFields::default('oncoming_speed', round($over->oncoming, 2), 'm/s'), CommonFields::default('return_gap', Overtaking::RETURN_S, 's'), CommonFields::default('gear', $over->gear), CommonFields::default('gradient', 0.0, 'rise over run'), CommonFields::default('vehicle', $over->vehicle->name)),
+        ], self::warnings($over, $rehearsal, $rpm));
+    }
+
+    private static function read(Values $input): Overtaking
+    {
+        $limit = $input->speed('limit') ?? throw BadInput::field('limit_mps', 'is missing.');
+        $other = $input->speed('other_speed') ?? throw BadInput::field('other_speed_mps', 'is missing.');
+        if ($other->inMetresPerSecond() >= $limit->inMetresPerSecond() - 0.5) {
+            throw BadInput::field('other_speed_mps', 'must be below the limit: there is nothing to overtake lawfully.');
+        }
+        $vehicle = VehicleField::read($input);
+        $gear = ArmsReader::whole($input, 'gear') ?? GearChoice::for($vehicle, Purpose::SlipRoad, $other, CommonFields::gradient($input))->gear;
+        if ($gear > $vehicle->gearbox->topGear()) {
+            throw BadInput::field('gear', "must be one of the {$vehicle->gearbox->topGear()} this vehicle has.");
+        }
+        if ($other->inMetresPerSecond() > $vehicle->gearbox->metresPerSecondAt($vehicle->engine->redLineRpm, $gear)) {
+            throw BadInput::field('gear', 'would turn past the red line at this speed.');
+        }
+
+        return new Overtaking(
+            $vehicle, CommonFields::gradient($input), $gear, $other->inMetresPerSecond(), $input->distance('other_length')?->inMetres() ?? Neighbour::LENGTH_M,
+            $limit->inMetresPerSecond(), $input->speed('oncoming_speed')?->inMetresPerSecond() ?? $limit->inMetresPerSecond(), ! ($input->flag('hold_gear') ?? false),
+            $input->duration('return_gap')?->inSeconds() ?? Overtaking::RETURN_S,
+        );
+    }
+
+    private static function verdict(Overtaking $over, ?float $sight, ?float $needed, bool $rehearsal): string
+    {
+        return match (true) {
+            $over->seconds === null => 'drop-back',
+            $rehearsal => 'go',
+            $sight === null => 'unknown',
+            $needed === null || $sight >= self::NEAR * $needed => 'go',
+            $sight >= $needed => 'marginal',
+            default => 'drop-back',
+        };
+    }
+
+    private static function message(string $verdict, Overtaking $over, ?float $sight, ?float $needed): string
+    {
+        return match (true) {
+            $over->seconds === null => 'Never done: the car gains nothing on them here. Drop back: a right decision.',
+            $verdict === 'go' && $needed === null => sprintf('%.1f s out and back in, with nobody coming the other way.', $over->seconds),
+            $verdict === 'unknown' => sprintf('%.1f s and %.0f m of clear road are needed.', $over->seconds, $needed ?? 0.0),
+            $verdict === 'go' => sprintf('%.0f m are needed, %.0f m seen: go, if it is needed and lawful.', $needed ?? 0.0, $sight ?? 0.0),
+            $verdict === 'marginal' => sprintf('%.0f m are needed, %.0f m seen: hardly any left. Wait for a better one.', $needed ?? 0.0, $sight ?? 0.0),
+            default => sprintf('%.0f m are needed, only %.0f m seen: drop back. That is a right decision and marked as one.', $needed ?? 0.0, $sight ?? 0.0),
+        };
+    }
+
+    /** @return list<array{time_s: float, step: string, text: string}> */
+    private static function steps(Overtaking $over, RulePack $pack): array
+    {
+        $off = Flank::Off->side($pack)->value;
+        $near = Flank::Near->side($pack)->value;
+        $end = $over->seconds ?? 0.0;
+        $steps = [
+            [-9.0, 'mirrors', "interior, {$off}: nobody about to pass us"], [-7.0, 'position', "up to half a second behind, a little {$off}"],
+            [-4.5, 'gear', "{$over->gear}: the one that pulls"], [-3.5, 'mirrors', "{$off} again, shoulder"], [-2.5, 'signal', $off],
+            [0.0, 'speed', 'still clear: gas fully down'],
+        ];
+        if ($over->seconds !== null) {
+            $steps = [...$steps, [max(0.0, $end - 1.5), 'mirrors', "interior, {$near}: the passed one is seen behind"], [$end, 'position', "back {$near}, signal off, gap opened again"]];
+        }
+
+        return array_map(static fn (array $step): array => ['time_s' => round($step[0], 1), 'step' => $step[1], 'text' => $step[2]], $steps);
+    }
+
+    /** @return array<string, list<float|int>> */
+    private static function profile(Overtaking $over): array
+    {
+        $columns = ['time_s' => [], 'ours_m' => [], 'other_m' => [], 'speed_mps' => [], 'gear' => [], 'rpm' => []];
+        $start = Overtaking::POSITION_S * $over->other + $over->otherLength;
+        $last = ($over->seconds ?? 10.0) + 1.0;
+        $performance = new Performance($over->vehicle);
+        for ($t = 0.0; $t <= $last; $t += self::STEP_S) {
+            $speed = $over->run->speedAt($t);
+            $gear = $over->run->gearAt($t);
+            $columns['time_s'][] = round($t, 2);
+            $columns['ours_m'][] = round($over->run->metresAt($t), 2);
+            $columns['other_m'][] = round($start + $over->other * $t, 2);
+            $columns['speed_mps'][] = round($speed, 3);
+            $columns['gear'][] = $gear;
+            $columns['rpm'][] = round($performance->rpm(Speed::ofMetresPerSecond($speed), $gear));
+        }
+
+        return $columns;
+    }
+
+    /** @return list<Warning> */
+    private static function warnings(Overtaking $over, bool $rehearsal, ?float $rpm): array
+    {
+        $found = [];
+        if ($over->limit - $over->other < 4.5) {
+            $found[] = new Warning('little-to-gain', 'The difference to the limit is small: a long way beside them for seconds saved.');
+        }
+        if ($rpm !== null && $rpm >= $over->vehicle->engine->redLineRpm - 1.0) {
+            $found[] = new Warning('over-rev', 'The gear runs out at the red line before the other is passed: the next one up pulls on.');
+        }
+        if ($rehearsal) {
+            $found[] = new Warning('rehearsal', 'A dual carriageway is the safe double: same steps, same order, nobody coming the other way.');
+        } else {
+            $found[] = new Warning('only-where-lawful', 'Needed, lawful and a long view: never near a bend, a brow, a dip that can hide a car, or a junction.');
+        }
+
+        return $found;
+    }
+}

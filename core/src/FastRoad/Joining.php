@@ -1,0 +1,209 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\FastRoad;
+
+use NobleTurn\Core\Vehicle\FullGas;
+use NobleTurn\Core\Vehicle\Vehicle;
+
+/**
+ * Joining from a slip road: speed gained evenly from the limit sign on, and from where the main road is seen the one
+ * constant acceleration or easing off that brings us, where we join, into a gap with room on both sides. Of all that fit,
+ * the one nearest to simply reaching the main road's speed is the least effort.
+ */
+final readonly class Joining
+{
+    /** Easing off, never braking, m/s2 (assumed). */
+    private const MOST_EASING = 1.0;
+
+    /** Steps in which accelerations are tried, m/s2, and places at which a choice is tried again. */
+    private const TRIED = 0.02;
+
+    private const PLACES = 30;
+
+    /** Walking out of the slip any slower is a stop, m/s. */
+    private const CRAWL = 2.0;
+
+    public Throttle $fullGas;
+
+    /** Mean acceleration wanted over the length that counts, m/s2. */
+    public float $needed;
+
+    /** The same that the car has. */
+    public float $available;
+
+    /** What is driven until the choice: as wanted, as far as the car has it. */
+    public float $natural;
+
+    /** @param  list<Neighbour>  $seen  as seen where the choice begins */
+    public function __construct(public Slip $slip, public Vehicle $vehicle, public int $gear, public float $entry, public float $main, public float $limit, public Room $room, public array $seen)
+    {
+        $counts = max(0.01, $slip->counts());
+        $this->fullGas = Throttle::run($vehicle, $slip->gradient, $entry, $gear, INF, $counts + 1.0);
+        $this->needed = ($main ** 2 - $entry ** 2) / (2.0 * $counts);
+        $this->available = $this->fullGas->meanOver($counts);
+        $this->natural = min($this->needed, $this->available);
+    }
+
+    /** Speed where the choice begins. */
+    public function speedAtChoice(): float
+    {
+        return $this->speedAt($this->slip->chooseFrom());
+    }
+
+    /** Speed at a place driven evenly from the limit sign. */
+    public function speedAt(float $place): float
+    {
+        return sqrt(max(0.25, $this->entry ** 2 + 2.0 * $this->natural * max(0.0, $this->slip->gainFrom() - $place)));
+    }
+
+    /** Seconds from the choice on to a place, driven evenly. */
+    public function secondsTo(float $place): float
+    {
+        $begin = $this->slip->chooseFrom();
+
+        return 2.0 * ($begin - $place) / ($this->speedAt($begin) + $this->speedAt($place));
+    }
+
+    /** @return list<Option> ahead of and behind each vehicle seen; without one, the free road */
+    public function options(): array
+    {
+        $tried = $this->tried(0);
+        $latest = $this->latest();
+        if ($this->seen === []) {
+            return [$this->option(null, null, $tried, $latest)];
+        }
+        $options = [];
+        foreach (array_keys($this->seen) as $i) {
+            $options[] = $this->option($i, true, $tried, $latest);
+            $options[] = $this->option($i, false, $tried, $latest);
+        }
+
+        return $options;
+    }
+
+    /** @param  list<Option>  $options */
+    public static function best(array $options): ?Option
+    {
+        $best = null;
+        foreach ($options as $option) {
+            if ($option->feasible && ($best === null || $option->effort < $best->effort - 1e-9)) {
+                $best = $option;
+            }
+        }
+
+        return $best;
+    }
+
+    /**
+     * @param  non-empty-list<array{a: float, end: float, seconds: float, spare: float, behind: list<bool>}>  $tried
+     * @param  array<string, float>  $latest
+     */
+    private function option(?int $which, ?bool $ahead, array $tried, array $latest): Option
+    {
+        $best = null;
+        $mine = array_values(array_filter($tried, static fn (array $one): bool => $which === null || ($one['behind'][$which] ?? null) === $ahead));
+        foreach ($mine as $one) {
+            $effort = abs($one['a'] - $this->natural);
+            $better = $best === null || ($one['spare'] >= 0.0 ? $best['spare'] < 0.0 || $effort < abs($best['a'] - $this->natural) : $best['spare'] < 0.0 && $one['spare'] > $best['spare']);
+            if ($better) {
+                $best = $one;
+            }
+        }
+        // No acceleration the car has brings us to that side of it at all.
+        $shown = $best ?? $tried[count($tried) - 1];
+        $gap = null;
+        if ($which !== null && $best !== null) {
+            $gap = $this->room->seconds($this->slip->chooseFrom() - $this->slip->joinAt(), $best['end'], $this->seen[$which]->frontAt($best['seconds']), $this->seen[$which]);
+        }
+
+        return new Option(
+            $which, $ahead, $shown['a'], $shown['end'], $shown['seconds'], $gap, $best['spare'] ?? -INF,
+            $latest[self::key($which, $ahead)] ?? null, abs($shown['a'] - $this->natural),
+        );
+    }
+
+    /** @return array<string, float> for each option that can be chosen, the last place at which it still can, going on evenly until then */
+    private function latest(): array
+    {
+        $latest = [];
+        $open = null;
+        for ($step = 0; $step < self::PLACES; $step++) {
+            $now = [];
+            foreach ($this->tried($step) as $one) {
+                if ($one['spare'] >= 0.0) {
+                    $now[self::key(null, null)] = true;
+                    foreach ($one['behind'] as $i => $behind) {
+                        $now[self::key($i, $behind)] = true;
+                    }
+                }
+            }
+            $open = $open === null ? $now : array_intersect_key($open, $now);
+            foreach (array_keys($open) as $key) {
+                $latest[$key] = $this->place($step);
+            }
+        }
+
+        return $latest;
+    }
+
+    private static function key(?int $which, ?bool $ahead): string
+    {
+        return $which === null ? 'free' : $which.($ahead === true ? 'a' : 'b');
+    }
+
+    private function place(int $step): float
+    {
+        $from = $this->slip->chooseFrom();
+
+        return $from - ($from - $this->slip->joinAt()) * $step / self::PLACES;
+    }
+
+    /**
+     * Every acceleration the car has from a place on, with where it brings us among the others.
+     *
+     * @return non-empty-list<array{a: float, end: float, seconds: float, spare: float, behind: list<bool>}>
+     */
+    private function tried(int $step): array
+    {
+        $place = $this->place($step);
+        $distance = max(0.1, $place - $this->slip->joinAt());
+        $v = $this->speedAt($place);
+        $before = $this->secondsTo($place);
+        $ours = $this->slip->chooseFrom() - $this->slip->joinAt();
+        $most = Throttle::run($this->vehicle, $this->slip->gradient, $v, $this->gearFor($v), max($v, $this->limit), $distance + 1.0)->meanOver($distance);
+        // Not slower than a crawl at the end: that would be a stop, not joining.
+        $least = min($most, max(-self::MOST_EASING, (self::CRAWL ** 2 - $v ** 2) / (2.0 * $distance)));
+        $accelerations = [$most, max($least, min($most, $this->natural))];
+        for ($a = $least; $a < $most; $a += self::TRIED) {
+            $accelerations[] = $a;
+        }
+        $rows = [];
+        foreach ($accelerations as $a) {
+            $end = sqrt(max(0.0, $v ** 2 + 2.0 * $a * $distance));
+            $seconds = $before + 2.0 * $distance / ($v + $end);
+            $spare = INF;
+            $behind = [];
+            foreach ($this->seen as $other) {
+                $theirs = $other->frontAt($seconds);
+                $behind[] = $theirs < $ours;
+                $spare = min($spare, $this->room->spare($ours, $end, $theirs, $other));
+            }
+            $rows[] = ['a' => $a, 'end' => $end, 'seconds' => $seconds, 'spare' => $spare, 'behind' => $behind];
+        }
+
+        return $rows;
+    }
+
+    /** The gear held from the entry, or the next that still turns below the red line. */
+    private function gearFor(float $v): int
+    {
+        $gear = $this->gear;
+        while ($gear < $this->vehicle->gearbox->topGear() && $v > FullGas::CHANGE_AT * $this->vehicle->gearbox->metresPerSecondAt($this->vehicle->engine->redLineRpm, $gear)) {
+            $gear++;
+        }
+
+        return $gear;
+    }
+}

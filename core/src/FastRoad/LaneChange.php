@@ -1,0 +1,129 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\FastRoad;
+
+/**
+ * Changing lane: after the checks and the signal, the one constant acceleration or easing off for the shortest time that
+ * ends between others with room ahead and behind, in our own lane too as long as we are in it.
+ */
+final readonly class LaneChange
+{
+    /** Checks and signal before anything moves sideways, and the move itself (assumed), s. */
+    public const CHECKS_S = 4.0;
+
+    public const MOVE_S = 3.0;
+
+    /** The longest looked ahead, s; steps tried, s and m/s2. */
+    private const LONGEST = 20.0;
+
+    private const EVERY = 0.5;
+
+    private const TRIED = 0.1;
+
+    /** Easing off, not braking, m/s2 (assumed). */
+    private const MOST_EASING = 1.0;
+
+    private const SLOWEST = 2.0;
+
+    /**
+     * @param  list<Neighbour>  $target  in the lane we want
+     * @param  list<Neighbour>  $own  in ours
+     */
+    public function __construct(
+        public float $speed,
+        public float $limit,
+        public float $available,
+        public Room $room,
+        public array $target,
+        public array $own,
+        /** Ours must be taken within so many metres; INF where it goes on. */
+        public float $within,
+    ) {
+    }
+
+    /** @return list<Change> faster into the gap ahead, easier into the one behind, and waiting as we are */
+    public function options(): array
+    {
+        return [$this->best('faster-ahead'), $this->best('easier-behind'), $this->best('wait')];
+    }
+
+    /** @param  list<Change>  $options */
+    public static function choose(array $options): ?Change
+    {
+        $best = null;
+        foreach ($options as $option) {
+            if ($option->feasible && ($best === null || $option->cost() < $best->cost() - 1e-9)) {
+                $best = $option;
+            }
+        }
+
+        return $best;
+    }
+
+    private function best(string $kind): Change
+    {
+        $best = $this->tried($kind, $this->accelerations($kind)[0], self::CHECKS_S);
+        for ($t = self::CHECKS_S; $t <= self::LONGEST; $t += self::EVERY) {
+            foreach ($this->accelerations($kind) as $a) {
+                $change = $this->tried($kind, $a, $t);
+                if (($change->feasible && (! $best->feasible || $change->cost() < $best->cost() - 1e-9)) || (! $best->feasible && ! $change->feasible && $change->spare > $best->spare)) {
+                    $best = $change;
+                }
+            }
+            // Longer waits only cost more.
+            if ($best->feasible) {
+                break;
+            }
+        }
+
+        return $best;
+    }
+
+    /** @return non-empty-list<float> */
+    private function accelerations(string $kind): array
+    {
+        $found = [];
+        if ($kind === 'faster-ahead') {
+            for ($a = self::TRIED; $a <= $this->available + 1e-9; $a += self::TRIED) {
+                $found[] = $a;
+            }
+        }
+        if ($kind === 'easier-behind') {
+            for ($a = -self::TRIED; $a >= -self::MOST_EASING - 1e-9; $a -= self::TRIED) {
+                $found[] = $a;
+            }
+        }
+
+        return $found === [] ? [0.0] : $found;
+    }
+
+    private function tried(string $kind, float $a, float $seconds): Change
+    {
+        // The speed changes while the checks are made, up to the limit or down to a crawl.
+        $reach = $a > 0.0 ? max(0.0, $this->limit - $this->speed) / $a : ($a < 0.0 ? max(0.0, $this->speed - self::SLOWEST) / -$a : INF);
+        $changing = min($seconds, $reach);
+        $v = $this->speed + ($a === 0.0 ? 0.0 : $a * $changing);
+        $ours = $this->speed * $changing + $a * $changing ** 2 / 2.0 + $v * ($seconds - $changing);
+        $whole = $ours + $v * self::MOVE_S;
+        $spare = INF;
+        $ahead = $behind = null;
+        foreach ($this->target as $other) {
+            // Both when we begin to move over and when we are in.
+            foreach ([[$ours, $seconds], [$whole, $seconds + self::MOVE_S]] as [$at, $when]) {
+                $spare = min($spare, $this->room->spare($at, $v, $other->frontAt($when), $other));
+            }
+            $gap = $this->room->seconds($ours, $v, $other->frontAt($seconds), $other);
+            $other->frontAt($seconds) >= $ours ? $ahead = min($ahead ?? INF, $gap) : $behind = min($behind ?? INF, $gap);
+        }
+        foreach ($this->own as $other) {
+            if ($other->metres > 0.0) {
+                // Behind the one ahead in our own lane until we are out of it: half the gap will do for so long.
+                $spare = min($spare, ($other->frontAt($seconds) - $other->length - $ours) - 0.5 * $v);
+            }
+        }
+
+        return new Change($kind, $a, $v, $seconds, $whole, $spare, $ahead, $behind, $whole <= $this->within);
+    }
+}

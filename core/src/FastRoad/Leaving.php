@@ -1,0 +1,155 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\FastRoad;
+
+/**
+ * Leaving by a slip road: the main road's speed is kept until on the slip; then the brake is spread over it, gently,
+ * more firmly, easing at the end; before a bend the speed for the bend is reached. Places on the slip are metres from its
+ * beginning.
+ */
+final readonly class Leaving
+{
+    /** Of the hardest part, how hard the first and last parts are; and of the way, how long each of them (assumed). */
+    private const SOFT = 0.6;
+
+    private const SOFT_SHARE = 0.2;
+
+    /** On the slip, before the brake: straight in the lane, signal cancelled (assumed), s. */
+    public const SETTLE_S = 1.0;
+
+    /** Comfortable in a bend, m/s2 (assumed), and harsh on the brake (common practice). */
+    public const SIDEWAYS = 2.5;
+
+    public const FIRM = 3.0;
+
+    public const HARSH = 4.0;
+
+    /** @var list<array{from: float, to: float, speed: float, end: float}> */
+    public array $stages;
+
+    public function __construct(
+        public float $main,
+        public float $length,
+        public float $end,
+        /** Where a bend begins, how long it is, and its radius; null where there is none. */
+        public ?float $bendFrom,
+        public float $bendLength,
+        public ?float $bendRadius,
+    ) {
+        $this->stages = $this->stages();
+    }
+
+    public function bendSpeed(): ?float
+    {
+        return $this->bendRadius === null ? null : sqrt(self::SIDEWAYS * $this->bendRadius);
+    }
+
+    public function brakeFrom(): float
+    {
+        return min(0.25 * $this->length, self::SETTLE_S * $this->main);
+    }
+
+    /** Mean deceleration of the hardest stage, m/s2. */
+    public function mean(): float
+    {
+        return max(0.0, ...array_map(self::meanOf(...), $this->stages));
+    }
+
+    /** The hardest moment, m/s2. */
+    public function peak(): float
+    {
+        return $this->mean() / (1.0 - 2.0 * self::SOFT_SHARE * (1.0 - self::SOFT));
+    }
+
+    public function speedAt(float $place): float
+    {
+        $speed = $this->main;
+        foreach ($this->stages as $stage) {
+            if ($place >= $stage['to']) {
+                $speed = $stage['end'];
+            } elseif ($place > $stage['from']) {
+                return self::within($stage, $place);
+            }
+        }
+
+        return $speed;
+    }
+
+    public function decelerationAt(float $place): float
+    {
+        foreach ($this->stages as $stage) {
+            if ($place >= $stage['from'] && $place < $stage['to']) {
+                $share = ($place - $stage['from']) / ($stage['to'] - $stage['from']);
+                $hardest = self::meanOf($stage) / (1.0 - 2.0 * self::SOFT_SHARE * (1.0 - self::SOFT));
+
+                return $share < self::SOFT_SHARE || $share >= 1.0 - self::SOFT_SHARE ? self::SOFT * $hardest : $hardest;
+            }
+        }
+
+        return 0.0;
+    }
+
+    /** Where the speed has first fallen to this, m from the beginning; the end where it never does. */
+    public function placeOf(float $speed): float
+    {
+        [$low, $high] = [0.0, $this->length];
+        if ($this->speedAt($high - 1e-6) > $speed) {
+            return $this->length;
+        }
+        for ($i = 0; $i < 40; $i++) {
+            $middle = ($low + $high) / 2.0;
+            $this->speedAt($middle) > $speed ? $low = $middle : $high = $middle;
+        }
+
+        return $high;
+    }
+
+    /** @return list<array{from: float, to: float, speed: float, end: float}> */
+    private function stages(): array
+    {
+        $from = $this->brakeFrom();
+        $bend = $this->bendSpeed();
+        if ($bend === null || $this->bendFrom === null || $this->bendFrom >= $this->length) {
+            return $this->main > $this->end ? [['from' => $from, 'to' => $this->length, 'speed' => $this->main, 'end' => $this->end]] : [];
+        }
+        // One even brake may already be slow enough where the bend begins.
+        $one = ['from' => $from, 'to' => $this->length, 'speed' => $this->main, 'end' => $this->end];
+        if ($this->main > $this->end && $this->bendFrom > $from && self::within($one, $this->bendFrom) <= $bend) {
+            return [$one];
+        }
+        $stages = [];
+        $before = max($this->bendFrom, 1.0);
+        $speed = $this->main;
+        if ($bend < $speed) {
+            $stages[] = ['from' => min($from, $before - 1.0), 'to' => $before, 'speed' => $speed, 'end' => $bend];
+            $speed = $bend;
+        }
+        // No brake in the bend itself; what is left comes after it.
+        $after = min($this->length - 1.0, $this->bendFrom + $this->bendLength);
+        if ($speed > $this->end) {
+            $stages[] = ['from' => max($after, $before), 'to' => $this->length, 'speed' => $speed, 'end' => $this->end];
+        }
+
+        return $stages;
+    }
+
+    /** @param  array{from: float, to: float, speed: float, end: float}  $stage */
+    private static function meanOf(array $stage): float
+    {
+        return ($stage['speed'] ** 2 - $stage['end'] ** 2) / (2.0 * max(0.1, $stage['to'] - $stage['from']));
+    }
+
+    /** @param  array{from: float, to: float, speed: float, end: float}  $stage */
+    private static function within(array $stage, float $place): float
+    {
+        $long = $stage['to'] - $stage['from'];
+        $share = max(0.0, min(1.0, ($place - $stage['from']) / $long));
+        $hardest = self::meanOf($stage) / (1.0 - 2.0 * self::SOFT_SHARE * (1.0 - self::SOFT));
+        $soft = min($share, self::SOFT_SHARE) + max(0.0, $share - (1.0 - self::SOFT_SHARE));
+        $hard = max(0.0, min($share, 1.0 - self::SOFT_SHARE) - self::SOFT_SHARE);
+
+        return sqrt(max(0.0, $stage['speed'] ** 2 - 2.0 * $hardest * $long * (self::SOFT * $soft + $hard)));
+    }
+}

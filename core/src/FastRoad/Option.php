@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\FastRoad;
+
+/** One way of joining, held against everybody seen. */
+final readonly class Option
+{
+    public bool $feasible;
+
+    public function __construct(
+        /** Which vehicle it is about, and whether ahead of it; null on a free road. */
+        public ?int $which,
+        public ?bool $ahead,
+        public float $acceleration,
+        public float $endSpeed,
+        public float $seconds,
+        /** Between bodies where we join, s. */
+        public ?float $gapSeconds,
+        /** Metres in hand to whoever has least; negative: missing. */
+        public float $spareMetres,
+        /** The last place at which it can still be chosen, m to the end of the lane. */
+        public ?float $latest,
+        /** How far from simply reaching the main road's speed, m/s2. */
+        public float $effort,
+    ) {
+        $this->feasible = $spareMetres >= 0.0;
+    }
+}

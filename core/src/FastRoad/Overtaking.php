@@ -1,0 +1,121 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\FastRoad;
+
+use NobleTurn\Core\Quantity\Gradient;
+use NobleTurn\Core\Vehicle\Vehicle;
+
+/**
+ * Overtaking on a single carriageway: from the overtaking position behind a vehicle at a steady speed, gas fully down in
+ * the gear taken, back in front of it with the gap wanted there. Kinematics of the trade: the way relative to the other is
+ * gap behind + its length + ours + gap ahead; sight needed is our way, the oncoming vehicle's meanwhile, and a margin.
+ */
+final readonly class Overtaking
+{
+    /** Behind it in the overtaking position, and ahead of it on return, s (common practice; assumed). */
+    public const POSITION_S = 0.5;
+
+    public const RETURN_S = 1.0;
+
+    /** Left between us and the oncoming vehicle when we are back (assumed), s of its own way. */
+    public const MARGIN_S = 2.0;
+
+    /** Reaction and brake of giving up (assumed). */
+    public const REACTION_S = 0.8;
+
+    public const BRAKE = 4.0;
+
+    public Throttle $run;
+
+    /** Seconds from leaving the lane to being back in it; null where it is never done. */
+    public ?float $seconds;
+
+    public function __construct(
+        public Vehicle $vehicle,
+        Gradient $gradient,
+        public int $gear,
+        public float $other,
+        public float $otherLength,
+        public float $limit,
+        public float $oncoming,
+        bool $changes,
+        public float $returnSeconds = self::RETURN_S,
+    ) {
+        $this->run = Throttle::run($vehicle, $gradient, $other, $gear, $limit, self::FAR, $changes);
+        $this->seconds = $this->passed();
+    }
+
+    /** Further than this nobody overtakes, m. */
+    private const FAR = 1500.0;
+
+    /** To be gained on the other from the overtaking position to the return, m. */
+    public function relative(): float
+    {
+        return self::POSITION_S * $this->other + $this->otherLength + $this->vehicle->length->inMetres() + $this->returnSeconds * $this->other;
+    }
+
+    /** Our own way meanwhile, m. */
+    public function metres(): float
+    {
+        return $this->run->metresAt($this->seconds ?? 0.0);
+    }
+
+    public function margin(): float
+    {
+        return self::MARGIN_S * $this->oncoming;
+    }
+
+    public function sightNeeded(): float
+    {
+        return $this->seconds === null ? INF : $this->metres() + $this->oncoming * $this->seconds + $this->margin();
+    }
+
+    /** Gained on the other after so many seconds, m. */
+    public function gained(float $seconds): float
+    {
+        return $this->run->metresAt($seconds) - $this->other * $seconds;
+    }
+
+    /** Seconds to fall back behind it again, giving up at a moment: reaction, then the brake until we are behind it. */
+    public function secondsToFallBack(float $at): float
+    {
+        $v = $this->run->speedAt($at) - $this->other;
+        $lead = $this->gained($at) + $v * self::REACTION_S;
+
+        // lead + v t - b t^2 / 2 = 0: back where the overtaking position was.
+        return self::REACTION_S + ($v + sqrt(max(0.0, $v ** 2 + 2.0 * self::BRAKE * max(0.0, $lead)))) / self::BRAKE;
+    }
+
+    /** From here on going on is sooner done than falling back, s; null where it never is. */
+    public function pointOfNoReturn(): ?float
+    {
+        if ($this->seconds === null) {
+            return null;
+        }
+        for ($t = 0.0; $t < $this->seconds; $t += Throttle::STEP) {
+            if ($this->seconds - $t <= $this->secondsToFallBack($t)) {
+                return $t;
+            }
+        }
+
+        return $this->seconds;
+    }
+
+    private function passed(): ?float
+    {
+        $wanted = $this->relative();
+        $last = count($this->run->metres) - 1;
+        for ($i = 1; $i <= $last; $i++) {
+            $now = $this->gained($i * Throttle::STEP);
+            if ($now >= $wanted) {
+                $before = $this->gained(($i - 1) * Throttle::STEP);
+
+                return ($i - 1 + ($wanted - $before) / max(1e-9, $now - $before)) * Throttle::STEP;
+            }
+        }
+
+        return null;
+    }
+}

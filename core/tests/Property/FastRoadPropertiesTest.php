@@ -1,0 +1,169 @@
+<?php
+
+declare(strict_types=1);
+
+use NobleTurn\Core\Tests\Approaches;
+use NobleTurn\Core\Tests\Ask;
+
+/** @return array<string, mixed> */
+function drawnSlip(Approaches $draw): array
+{
+    $entry = $draw->number(5, 18);
+    $vehicles = [];
+    $at = $draw->number(-150, -60);
+    for ($i = 0; $i < $draw->one([0, 1, 2, 4]); $i++) {
+        $vehicles[] = ['distance_m' => $at, 'speed_mps' => $draw->number(18, 31), 'length_m' => $draw->one([4.5, 12.0, 16.5])];
+        $at += $draw->number(25, 90);
+    }
+
+    return [
+        'slip_length_m' => $draw->number(60, 500), 'entry_speed_mps' => $entry, 'main_speed_mps' => $draw->number($entry + 2, 31), 'gradient' => $draw->number(-0.05, 0.05),
+        'vehicle' => $draw->one(['small-petrol-hatch', 'small-automatic', 'small-electric', 'loaded-van']), 'vehicles' => $vehicles, 'gap_s' => $draw->one([0.8, 1.0, 2.0]), 'slip_angle_deg' => $draw->number(2, 20),
+    ];
+}
+
+it('never prefers a way of joining to one that asks less', function (): void {
+    $met = 0;
+    for ($seed = 1; $seed <= 150; $seed++) {
+        $input = drawnSlip(new Approaches($seed));
+        $answer = Ask::tool('join', $input);
+        $open = array_filter($answer['options'], fn (array $option): bool => $option['feasible']);
+        expect($answer['feasible'])->toBe($open !== [], "seed {$seed}")->and($answer['best'] === null)->toBe($open === []);
+        if ($answer['best'] === null) {
+            expect($answer['decide_by_m'])->toBeNull();
+
+            continue;
+        }
+        $met++;
+        $best = $answer['options'][$answer['best']];
+        foreach ($open as $option) {
+            expect($best['effort_mps2'])->toBeLessThanOrEqual($option['effort_mps2'], "seed {$seed}")
+                ->and($option['latest_m'])->toBeLessThanOrEqual($answer['choose_from_m'] + 0.1)->toBeGreaterThanOrEqual($answer['join_at_m'] - 0.1)
+                ->and($answer['decide_by_m'])->toBeGreaterThanOrEqual($option['latest_m']);
+            // What is called room is room: nobody is nearer than the gap asked for.
+            if ($option['gap_s'] !== null) {
+                expect($option['gap_s'])->toBeGreaterThanOrEqual($input['gap_s'] - 0.02, "seed {$seed}");
+            }
+        }
+        $places = array_column($answer['glances'], 'at_m');
+        $sorted = $places;
+        rsort($sorted);
+        expect($places)->toBe($sorted, "seed {$seed}");
+    }
+    expect($met)->toBeGreaterThan(60);
+});
+
+it('has no more on a hill in the same gear, and needs no more on a longer slip', function (): void {
+    for ($seed = 1; $seed <= 80; $seed++) {
+        $draw = new Approaches($seed);
+        $input = ['vehicles' => [], 'gradient' => 0.0, 'solid_line_m' => 0] + drawnSlip($draw);
+        unset($input['slip_angle_deg']);
+        $gear = Ask::tool('join', $input)['gear'];
+        $before = [INF, INF];
+        foreach ([-0.06, -0.03, 0.0, 0.03, 0.06] as $gradient) {
+            // A car that changes by itself may change elsewhere on a hill: one gear from end to end.
+            $answer = Ask::tool('join', ['gear' => max(3, $gear), 'gradient' => $gradient, 'vehicle' => 'small-petrol-hatch', 'slip_length_m' => 90.0] + $input);
+            expect($answer['accel_available_mps2'])->toBeLessThanOrEqual($before[0] + 1e-6, "seed {$seed}")->and($answer['speed_at_end_mps'])->toBeLessThanOrEqual($before[1] + 1e-6);
+            $before = [$answer['accel_available_mps2'], $answer['speed_at_end_mps']];
+        }
+        $needed = INF;
+        foreach ([80, 120, 200, 400] as $length) {
+            $now = Ask::tool('join', ['slip_length_m' => $length] + $input)['accel_needed_mps2'];
+            expect($now)->toBeLessThanOrEqual($needed);
+            $needed = $now;
+        }
+    }
+});
+
+it('brings everything of leaving in its order, and reaches each speed where it should', function (): void {
+    for ($seed = 1; $seed <= 200; $seed++) {
+        $draw = new Approaches($seed);
+        $length = $draw->number(60, 600);
+        $main = $draw->number(15, 31);
+        $input = [
+            'pack' => $draw->one(['gb', 'ie', 'na']), 'slip_length_m' => $length, 'main_speed_mps' => $main, 'end_speed_mps' => $draw->number(0, 12), 'next_turn' => $draw->one(['left', 'right']), 'lanes' => $draw->one([1, 2, 3]),
+            'practice' => ['leave_signal' => $draw->one(['half-way', 'at-once']), 'slip_lane' => $draw->one(['by-length', 'straight'])],
+        ] + ($draw->one([true, false]) ? ['bend_radius_m' => $draw->number(20, 120), 'bend_from_m' => $draw->number(0.3, 0.8) * $length] : []);
+        $answer = Ask::tool('leave', $input);
+        $places = array_column($answer['events'], 'at_m');
+        $sorted = $places;
+        rsort($sorted);
+        expect($places)->toBe($sorted, "seed {$seed}");
+        $kinds = array_column($answer['events'], 'kind');
+        $order = array_values(array_intersect(['sign', 'near-lane', 'mirrors', 'signal', 'slip', 'cancel', 'next-mirrors', 'next-signal', 'end'], $kinds));
+        $positions = array_map(fn (string $kind): int => (int) array_search($kind, $kinds, true), $order);
+        $ascending = $positions;
+        sort($ascending);
+        expect($positions)->toBe($ascending, "seed {$seed}");
+        $profile = $answer['profile'];
+        // Kept on the main road, never gained on the slip, at the end what was asked for.
+        foreach ($profile['speed_mps'] as $i => $speed) {
+            expect($profile['distance_m'][$i] >= 0 ? abs($speed - $main) < 0.01 : true)->toBeTrue()->and($speed)->toBeLessThanOrEqual($profile['speed_mps'][max(0, $i - 1)] + 1e-6, "seed {$seed}");
+        }
+        expect(end($profile['speed_mps']))->toEqualWithDelta(min($main, $input['end_speed_mps'], $answer['bend_speed_mps'] ?? INF), 0.05, "seed {$seed}");
+        foreach ($answer['events'] as $event) {
+            if ($event['kind'] === 'bend' && $answer['bend_speed_mps'] < $main) {
+                expect($event['speed_mps'])->toBeLessThanOrEqual($answer['bend_speed_mps'] + 0.05, "seed {$seed}");
+            }
+        }
+    }
+});
+
+it('never shortens the sight for a faster oncoming car, and turns back sooner than it turns no more', function (): void {
+    for ($seed = 1; $seed <= 60; $seed++) {
+        $draw = new Approaches($seed);
+        $limit = $draw->number(20, 31);
+        $input = ['limit_mps' => $limit, 'other_speed_mps' => $draw->number(0.4, 0.85) * $limit, 'other_length_m' => $draw->one([4.5, 12.0, 16.5]), 'gradient' => $draw->number(-0.04, 0.04), 'vehicle' => $draw->one(['small-petrol-hatch', 'small-electric', 'loaded-van'])];
+        $before = 0.0;
+        foreach ([10, 20, 30] as $oncoming) {
+            $answer = Ask::tool('overtake', ['oncoming_speed_mps' => $oncoming] + $input);
+            if ($answer['time_s'] === null) {
+                expect($answer['verdict'])->toBe('drop-back');
+
+                continue;
+            }
+            expect($answer['sight_needed_m'])->toBeGreaterThanOrEqual($before, "seed {$seed}")->and($answer['point_of_no_return_s'])->toBeGreaterThanOrEqual(0.0)->toBeLessThanOrEqual($answer['time_s'] + 1e-6);
+            $before = $answer['sight_needed_m'];
+            $seen = fn (float $share): string => Ask::tool('overtake', ['sight_m' => max(100.0, $share * $answer['sight_needed_m'])] + ['oncoming_speed_mps' => $oncoming] + $input)['verdict'];
+            if (0.9 * $answer['sight_needed_m'] > 100.0) {
+                expect($seen(0.9))->toBe('drop-back')->and($seen(1.3))->toBe('go');
+            }
+        }
+    }
+});
+
+it('chooses the lane change that asks least, with room on both sides, and mirrors with the pack', function (): void {
+    $found = 0;
+    for ($seed = 1; $seed <= 80; $seed++) {
+        $draw = new Approaches($seed);
+        $vehicles = [];
+        $at = $draw->number(-90, -30);
+        for ($i = 0; $i < $draw->one([1, 2, 3]); $i++) {
+            $vehicles[] = ['lane' => 'right', 'distance_m' => $at, 'speed_mps' => $draw->number(10, 20)];
+            $at += $draw->number(20, 60);
+        }
+        $input = ['speed_mps' => $draw->number(10, 18), 'limit_mps' => 20.0, 'to' => 'right', 'vehicles' => $vehicles, 'gap_s' => 1.0];
+        $answer = Ask::tool('lane-change', $input);
+        foreach ($answer['options'] as $option) {
+            if (! $option['feasible']) {
+                continue;
+            }
+            $found++;
+            expect(min($option['gap_ahead_s'] ?? INF, $option['gap_behind_s'] ?? INF))->toBeGreaterThanOrEqual(0.99, "seed {$seed}")->and($option['speed_mps'])->toBeLessThanOrEqual(20.01);
+            $best = array_values(array_filter($answer['options'], fn (array $one): bool => $one['kind'] === $answer['best']))[0];
+            expect($best['cost'])->toBeLessThanOrEqual($option['cost'] + 1e-9);
+        }
+        $flip = ['left' => 'right', 'right' => 'left'];
+        $mirrored = ['to' => 'left', 'vehicles' => array_map(fn (array $one): array => ['lane' => 'left'] + $one, $vehicles)] + $input;
+        expect(array_map(fn (array $check): string => strtr($check['at'], $flip), Ask::tool('lane-change', $mirrored)['checks']))->toBe(array_column($answer['checks'], 'at'));
+    }
+    expect($found)->toBeGreaterThan(80);
+    // Order of the schools: signal first across the water, mirrors first here; the shoulder by practice.
+    $order = fn (array $more): array => array_column(Ask::tool('lane-change', ['speed_mph' => 30, 'limit_mph' => 40, 'to' => 'right'] + $more)['checks'], 'at');
+    expect($order(['pack' => 'na'])[0])->toBe('signal')->and($order([])[0])->toBe('interior')
+        ->and(array_search('right-shoulder', $order(['practice' => ['shoulder' => 'before-signal']]), true))->toBeLessThan(array_search('signal', $order(['practice' => ['shoulder' => 'before-signal']]), true))
+        ->and(array_search('right-shoulder', $order([]), true))->toBeGreaterThan(array_search('signal', $order([]), true));
+    // 7 s at 15 m/s: two junctions 100 m apart leave no room between them, 110 m do.
+    $two = fn (float $metres): string => Ask::tool('lane-change', ['speed_mps' => 15, 'limit_mps' => 20, 'to' => 'left', 'second_junction_m' => $metres])['junctions'];
+    expect($two(100.0))->toBe('before-the-first')->and($two(110.0))->toBe('room-between');
+});
