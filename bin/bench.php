@@ -83,6 +83,10 @@ function benchCore(): void
         'lanes: eight arms, four lanes' => ['lanes', ['from' => 'a0', 'to' => 'a7', 'arms' => array_map(static fn (int $i): array => ['name' => "a{$i}", 'angle_deg' => $i * 45, 'approach_lanes' => [['to' => []], ['to' => []], ['to' => []], ['to' => []]], 'exit_lanes' => 2], range(0, 7))]],
         'gap' => ['gap', ['manoeuvre' => 'emerge-right', 'other_speed_mph' => 30, 'other_distance_m' => 90]],
         'gap: sweep of 60' => ['gap', ['manoeuvre' => 'emerge-right', 'other_speed_mph' => 30, 'sweep' => ['field' => 'other_distance_m', 'from' => 5, 'to' => 300, 'step' => 5]]],
+        'join: twenty vehicles' => ['join', ['slip_length_m' => 300, 'entry_speed_mph' => 30, 'main_speed_mph' => 60, 'vehicles' => array_map(static fn (int $i): array => ['distance_m' => 100 - $i * 30, 'speed_mph' => 58], range(0, 19))]],
+        'leave' => ['leave', ['main_speed_mph' => 70, 'slip_length_m' => 250, 'end_speed_mph' => 15, 'next_turn' => 'right']],
+        'lane change' => ['lane-change', ['speed_mph' => 35, 'limit_mph' => 40, 'to' => 'right', 'vehicles' => [['distance_m' => 25, 'speed_mph' => 33], ['distance_m' => -12, 'speed_mph' => 38]]]],
+        'overtake' => ['overtake', ['limit_mph' => 60, 'other_speed_mph' => 40, 'sight_m' => 400]],
         'approach: sweep of 60' => ['approach', ['routine' => 'emerge-right', 'limit_mph' => 30, 'sweep' => ['field' => 'speed_mph', 'from' => 5, 'to' => 64, 'step' => 1]]],
     ];
     foreach ($cases as $name => [$tool, $input]) {
@@ -170,6 +174,10 @@ function benchServer(string $base): void
         'bench: gears' => ['POST', '/api/compute/engine', ['sweep' => ['field' => 'speed_mph', 'from' => 2, 'to' => 70, 'step' => 2]]],
         'bench: gap' => ['POST', '/api/compute/gap', ['manoeuvre' => 'emerge-right', 'other_speed_mph' => 30, 'other_distance_m' => 90]],
         'bench: roundabout' => ['POST', '/api/compute/lanes', ['from' => 'a0', 'to' => 'a2', 'arms' => array_map(static fn (int $i): array => ['name' => "a{$i}", 'angle_deg' => $i * 90, 'approach_lanes' => [['to' => []], ['to' => []]], 'exit_lanes' => 2], range(0, 3))]],
+        'bench: join' => ['POST', '/api/compute/join', ['slip_length_m' => 250, 'entry_speed_mph' => 30, 'main_speed_mph' => 56, 'vehicles' => [['distance_m' => 45, 'speed_mph' => 54], ['distance_m' => -95, 'speed_mph' => 58], ['distance_m' => -190, 'speed_mph' => 60]]]],
+        'bench: leave' => ['POST', '/api/compute/leave', ['main_speed_mph' => 70, 'slip_length_m' => 250, 'end_speed_mph' => 15]],
+        'bench: lane change' => ['POST', '/api/compute/lane-change', ['speed_mph' => 35, 'limit_mph' => 40, 'to' => 'right', 'vehicles' => [['distance_m' => 25, 'speed_mph' => 33]]]],
+        'bench: overtake' => ['POST', '/api/compute/overtake', ['limit_mph' => 60, 'other_speed_mph' => 40, 'sight_m' => 400]],
         'bench: steering' => ['POST', '/api/compute/steering', ['kerb_radius_m' => 6, 'lane_width_m' => 3.65]],
         'bench: reversing' => ['POST', '/api/compute/reverse', ['exercise' => 'bay']],
         'bench: clearance' => ['POST', '/api/compute/clearance', ['vehicle_height_m' => 4, 'sign_height_m' => 4.2]],

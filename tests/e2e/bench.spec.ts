@@ -111,6 +111,7 @@ test('a gap: go becomes wait where the mark is, both cars move on one time, and 
     await page.getByRole('button', { name: '■ Hold' }).click();
     await page.getByLabel('A long vehicle first').check();
     await expect(verdict).toHaveText('Wait');
+    await page.waitForURL(/long=true/);
     await page.reload();
     await expect(page.getByLabel('A long vehicle first')).toBeChecked();
 });

@@ -19,6 +19,10 @@ const PlacesPage = lazy(() => import('@/areas/places/PlacesPage').then((area) =>
 const RoutinesPage = lazy(() => import('@/areas/routines/RoutinesPage').then((area) => ({ default: area.RoutinesPage })));
 const ApproachBench = lazy(() => import('@/areas/bench/ApproachBench').then((area) => ({ default: area.ApproachBench })));
 const RoundaboutBench = lazy(() => import('@/areas/bench/RoundaboutBench').then((area) => ({ default: area.RoundaboutBench })));
+const JoinBench = lazy(() => import('@/areas/bench/JoinBench').then((area) => ({ default: area.JoinBench })));
+const LeaveBench = lazy(() => import('@/areas/bench/LeaveBench').then((area) => ({ default: area.LeaveBench })));
+const LaneChangeBench = lazy(() => import('@/areas/bench/LaneChangeBench').then((area) => ({ default: area.LaneChangeBench })));
+const OvertakeBench = lazy(() => import('@/areas/bench/OvertakeBench').then((area) => ({ default: area.OvertakeBench })));
 const GapBench = lazy(() => import('@/areas/bench/GapBench').then((area) => ({ default: area.GapBench })));
 const GearsBench = lazy(() => import('@/areas/bench/GearsBench').then((area) => ({ default: area.GearsBench })));
 const SteeringBench = lazy(() => import('@/areas/bench/SteeringBench').then((area) => ({ default: area.SteeringBench })));
@@ -49,6 +53,10 @@ const router = createBrowserRouter([
             { path: 'bench/approach', element: page(ApproachBench) },
             { path: 'bench/gap', element: page(GapBench) },
             { path: 'bench/roundabout', element: page(RoundaboutBench) },
+            { path: 'bench/join', element: page(JoinBench) },
+            { path: 'bench/leave', element: page(LeaveBench) },
+            { path: 'bench/lane-change', element: page(LaneChangeBench) },
+            { path: 'bench/overtake', element: page(OvertakeBench) },
             { path: 'bench/gears', element: page(GearsBench) },
             { path: 'bench/steering', element: page(SteeringBench) },
             { path: 'bench/reversing', element: page(ReversingBench) },

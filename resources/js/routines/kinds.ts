@@ -24,5 +24,20 @@ export function benchFor(code: RoutineCode, keeps: Side): [string, string][] {
     if (code === 'bay-in') return [['Where the bay begins', '/bench/reversing?exercise=bay']];
     if (code === 'long-left' || code === 'long-right') return [['Does it get round?', '/bench/long-vehicle']];
     if (code === 'height') return [['Does it pass?', '/bench/clearance']];
-    return code === 'gear-change' || code === 'join' || code === 'overtake' ? [['What the gears can do', '/bench/gears']] : [];
+    if (code === 'join')
+        return [
+            ['Is the slip long enough?', '/bench/join'],
+            ['What the gears can do', '/bench/gears'],
+        ];
+    if (code === 'leave') return [['What is due where', '/bench/leave']];
+    if (code === 'overtake')
+        return [
+            ['Is the view long enough?', '/bench/overtake'],
+            ['What the gears can do', '/bench/gears'],
+        ];
+    if (code.startsWith('lane-change-') || code === 'merge' || code === 'long-lane-change')
+        return [
+            ['Which gap, faster or easier?', `/bench/lane-change?to=${code === 'lane-change-left' ? 'left' : code === 'lane-change-right' ? 'right' : across}`],
+        ];
+    return code === 'gear-change' ? [['What the gears can do', '/bench/gears']] : [];
 }

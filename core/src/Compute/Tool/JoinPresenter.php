@@ -53,10 +53,11 @@ final class JoinPresenter
                 'vehicle' => ['type' => ['string', 'null'], 'description' => 'whom it is about; null on a free road'], 'where' => ['enum' => ['ahead', 'behind', 'free']], 'accel_mps2' => Out::number('from the choice on; negative: easing off'),
                 'speed_mps' => Out::number('where we join'), 'time_s' => Out::number('from the choice'), 'gap_s' => Out::number('between bodies where we join; null where we do not come to that side', nullable: true),
                 'spare_m' => Out::number('room in hand to whoever has least; null where we do not come to that side', nullable: true), 'effort_mps2' => Out::number('how far from simply reaching the main road’s speed'),
+                'behind_of' => ['type' => ['string', 'null'], 'description' => 'the nearest ahead of us where we join'], 'ahead_of' => ['type' => ['string', 'null'], 'description' => 'the nearest behind us there'],
                 'feasible' => Out::flag('room on both sides'), 'latest_m' => Out::number('the last place at which it can still be chosen', nullable: true),
             ])),
             'best' => Out::integer('which of the options; null where none fits', nullable: true),
-            'decide_by_m' => Out::number('after it the first way that is open closes, metres to the end; null where none is open', nullable: true),
+            'decide_by_m' => Out::number('after it the first of the ways worth choosing closes, metres to the end; null where none is open', nullable: true),
             'glances' => Out::list(Out::object(['at_m' => $metres('where'), 'time_s' => Out::number('from the beginning of the slip'), 'at' => Out::text('mirror or shoulder'), 'covers_m' => Out::number('driven meanwhile'), 'why' => Out::text('what it is for')])),
             'signal_m' => $metres('the new signal'),
             'stop_from_m' => Out::number('last resort only: where braking to a stop must begin, metres to the end'),
@@ -73,7 +74,8 @@ final class JoinPresenter
     public static function body(Joining $joining, array $options, ?Option $best, RulePack $pack): array
     {
         $slip = $joining->slip;
-        $open = array_values(array_filter($options, static fn (Option $option): bool => $option->feasible));
+        // A way in that joins at a crawl is open, but nobody would wait to decide for it.
+        $open = array_values(array_filter($options, static fn (Option $option): bool => $option->feasible && ($option === $best || $option->endSpeed >= $joining->main - self::TOO_SLOW)));
         $latest = array_map(static fn (Option $option): float => $option->latest ?? 0.0, $open);
         $shown = $best ?? new Option(null, null, $joining->natural, $joining->speedAt($slip->joinAt()), 0.0, null, -1.0, null, 0.0);
         $run = JoinRun::of($joining, $shown, self::STEP_S);
@@ -92,7 +94,7 @@ final class JoinPresenter
                 'where' => $option->which === null ? 'free' : ($option->ahead === true ? 'ahead' : 'behind'),
                 'accel_mps2' => round($option->acceleration, 2), 'speed_mps' => round($option->endSpeed, 2), 'time_s' => round($option->seconds, 2),
                 'gap_s' => $option->gapSeconds === null ? null : round($option->gapSeconds, 2), 'spare_m' => is_infinite($option->spareMetres) ? null : round($option->spareMetres, 1),
-                'effort_mps2' => round($option->effort, 2), 'feasible' => $option->feasible, 'latest_m' => $option->latest === null ? null : round($option->latest, 1),
+                'effort_mps2' => round($option->effort, 2), ...self::between($joining, $option), 'feasible' => $option->feasible, 'latest_m' => $option->latest === null ? null : round($option->latest, 1),
             ], $options),
             'best' => $best === null ? null : (int) array_search($best, $options, true),
             'decide_by_m' => $latest === [] ? null : round(max($latest), 1),
@@ -103,6 +105,22 @@ final class JoinPresenter
             'others' => $run->others,
             'choice_s' => round($run->choiceSeconds, 2),
         ];
+    }
+
+    /** @return array{behind_of: ?string, ahead_of: ?string} the neighbours on both sides where we join */
+    private static function between(Joining $joining, Option $option): array
+    {
+        $ours = $joining->slip->chooseFrom() - $joining->slip->joinAt();
+        $near = ['behind_of' => [null, INF], 'ahead_of' => [null, INF]];
+        foreach ($joining->seen as $other) {
+            $by = $other->frontAt($option->seconds) - $ours;
+            $side = $by >= 0.0 ? 'behind_of' : 'ahead_of';
+            if (abs($by) < $near[$side][1]) {
+                $near[$side] = [$other->name, abs($by)];
+            }
+        }
+
+        return ['behind_of' => $near['behind_of'][0], 'ahead_of' => $near['ahead_of'][0]];
     }
 
     /** @return list<array{at_m: float, time_s: float, at: string, covers_m: float, why: string}> */

@@ -115,7 +115,7 @@ final class LaneChangeTool implements Tool
             'being_passed_by' => array_map(static fn (Neighbour $other): string => $other->name, $passing),
             'lane_by_m' => $junction === null ? null : round($takes, 1),
             'junctions' => $second === null ? null : ($second >= $takes ? 'room-between' : 'before-the-first'),
-        ], self::assumptions($input, $pack, $vehicle), self::warnings($best, $closed, $junction, $second, $takes, $passing));
+        ], self::assumptions($input, $pack, $vehicle), self::warnings($best, $closed, $junction, $second, $takes, $passing, $pack));
     }
 
     private static function read(Values $input, RulePack $pack, Side $side, Vehicle $vehicle): LaneChange
@@ -174,7 +174,7 @@ final class LaneChangeTool implements Tool
             return 'Not into this lane: it is for buses at this hour. Only its hours count; enter after its end marking.';
         }
         if ($junction !== null && $junction < $takes) {
-            return sprintf('A change takes %.0f m at this speed, the junction is %.0f m away: not safe now, at the next.', $takes, $junction);
+            return sprintf('A change takes %s at this speed, the junction is %s away: not safe now, at the next.', $pack->lengthUnit()->place($takes), $pack->lengthUnit()->place($junction));
         }
         if ($best === null) {
             return 'No gap fits for now: stay, ease off, look again; a late direction may be declined.';
@@ -231,7 +231,7 @@ final class LaneChangeTool implements Tool
      * @param  list<Neighbour>  $passing
      * @return list<Warning>
      */
-    private static function warnings(?Change $best, bool $closed, ?float $junction, ?float $second, float $takes, array $passing): array
+    private static function warnings(?Change $best, bool $closed, ?float $junction, ?float $second, float $takes, array $passing, RulePack $pack): array
     {
         $found = [];
         if ($closed) {
@@ -244,7 +244,7 @@ final class LaneChangeTool implements Tool
             $found[] = new Warning('being-passed', "{$other->name} is passing: let it by, look again, then move. Somebody from the next lane but one may take the same gap.");
         }
         if ($second !== null && $second < $takes) {
-            $found[] = new Warning('two-junctions', sprintf('Between the two lie %.0f m, a change takes %.0f m: the lane of the second before the first, then cancel so as not to seem to turn there.', $second, $takes));
+            $found[] = new Warning('two-junctions', sprintf('Between the two lie %s, a change takes %s: the lane of the second before the first, then cancel so as not to seem to turn there.', $pack->lengthUnit()->place($second), $pack->lengthUnit()->place($takes)));
         }
         if ($junction !== null && $junction < $takes) {
             $found[] = new Warning('too-late', 'Go on and turn at the next: a late direction may be declined.');

@@ -46,13 +46,14 @@ final readonly class LanesMet
     public function warnings(): array
     {
         $legible = $this->place('direction_sign') + DirectionSign::LEGIBLE_M;
+        $unit = $this->asked->pack->lengthUnit();
         $found = [];
         if ($legible < $this->way->decideByMetres()) {
-            $found[] = new Warning('sign-too-late', sprintf('The sign can be read from %.0f m before the line; for this lane it would have to be %.0f m. Say the lane, or let another usable one do.', $legible, $this->way->decideByMetres()), ['legible_m' => $legible]);
+            $found[] = new Warning('sign-too-late', sprintf('The sign can be read from %s before the line; for this lane it would have to be %s. Say the lane, or let another usable one do.', $unit->place($legible), $unit->place($this->way->decideByMetres())), ['legible_m' => $legible]);
         }
         $onward = LanesPresenter::onward($this->asked, $this->route);
         if ($onward !== null && $onward['fits'] === false) {
-            $found[] = new Warning('no-room-for-changes', sprintf('The way to the next junction is %.0f m; its lane would take %.0f m. Choose the lane for it here, or another way.', $onward['distance_m'], $onward['needed_m']));
+            $found[] = new Warning('no-room-for-changes', sprintf('The way to the next junction is %s; its lane would take %s. Choose the lane for it here, or another way.', $unit->place($onward['distance_m']), $unit->place($onward['needed_m'])));
         }
 
         return $found;

@@ -108,7 +108,7 @@ final class OvertakeTool implements Tool
 
         return new Answer($pack->code(), $pack->version(), [
             'verdict' => $verdict,
-            'message' => self::message($verdict, $over, $sight, $needed),
+            'message' => self::message($verdict, $over, $sight, $needed, $pack),
             'time_s' => $finite($end, 2),
             'distance_m' => $end === null ? null : round($over->metres(), 1),
             'relative_m' => round($over->relative(), 1),
@@ -169,15 +169,18 @@ final class OvertakeTool implements Tool
         };
     }
 
-    private static function message(string $verdict, Overtaking $over, ?float $sight, ?float $needed): string
+    private static function message(string $verdict, Overtaking $over, ?float $sight, ?float $needed, RulePack $pack): string
     {
+        $far = $pack->lengthUnit()->place($needed === null || is_infinite($needed) ? 0.0 : $needed);
+        $seen = $pack->lengthUnit()->place($sight ?? 0.0);
+
         return match (true) {
             $over->seconds === null => 'Never done: the car gains nothing on them here. Drop back: a right decision.',
             $verdict === 'go' && $needed === null => sprintf('%.1f s out and back in, with nobody coming the other way.', $over->seconds),
-            $verdict === 'unknown' => sprintf('%.1f s and %.0f m of clear road are needed.', $over->seconds, $needed ?? 0.0),
-            $verdict === 'go' => sprintf('%.0f m are needed, %.0f m seen: go, if it is needed and lawful.', $needed ?? 0.0, $sight ?? 0.0),
-            $verdict === 'marginal' => sprintf('%.0f m are needed, %.0f m seen: hardly any left. Wait for a better one.', $needed ?? 0.0, $sight ?? 0.0),
-            default => sprintf('%.0f m are needed, only %.0f m seen: drop back. That is a right decision and marked as one.', $needed ?? 0.0, $sight ?? 0.0),
+            $verdict === 'unknown' => sprintf('%.1f s and %s of clear road are needed.', $over->seconds, $far),
+            $verdict === 'go' => "{$far} are needed, {$seen} seen: go, if it is needed and lawful.",
+            $verdict === 'marginal' => "{$far} are needed, {$seen} seen: hardly any left. Wait for a better one.",
+            default => "{$far} are needed, only {$seen} seen: drop back. That is a right decision and marked as one.",
         };
     }
 

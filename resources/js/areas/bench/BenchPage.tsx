@@ -9,6 +9,10 @@ const TOOLS = [
     ['approach', 'Approach'],
     ['gap', 'Gap'],
     ['roundabout', 'Lanes'],
+    ['join', 'Join'],
+    ['leave', 'Leave'],
+    ['lane-change', 'Lane change'],
+    ['overtake', 'Overtake'],
     ['gears', 'Gears'],
     ['steering', 'Steering'],
     ['reversing', 'Reversing'],
@@ -24,7 +28,7 @@ export function BenchNav() {
                 <NavLink
                     key={path}
                     to={`/bench/${path}`}
-                    className="aria-[current=page]:border-ink text-quiet aria-[current=page]:text-ink flex min-h-12 items-center border-b-4 border-transparent px-3 font-semibold whitespace-nowrap"
+                    className="aria-[current=page]:border-ink text-quiet aria-[current=page]:text-ink flex min-h-12 items-center border-b-4 border-transparent px-2 font-semibold whitespace-nowrap"
                 >
                     {label}
                 </NavLink>

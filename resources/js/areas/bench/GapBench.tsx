@@ -1,4 +1,3 @@
-import { useEffect, useState } from 'react';
 import { speedField, speedRange, unitWords, useRules } from '@/app/rules';
 import { flat, useAddress } from '@/app/useAddress';
 import { useSwept } from '@/compute/useCompute';
@@ -9,6 +8,8 @@ import { useVehicle, VehicleChoice } from '@/vehicles/VehicleChoice';
 import { Big, BenchPage } from './BenchPage';
 import { GapBar, GapPicture } from './gap/GapPicture';
 import type { GapAnswer } from './gap/geometry';
+import { MomentKeys } from './road/MomentKeys';
+import { useMoment } from './road/useMoment';
 
 const address = flat({
     manoeuvre: 'emerge-right',
@@ -35,8 +36,6 @@ export function GapBench() {
     const [state, setState] = useAddress(address.read, address.write);
     const set = (part: Partial<typeof state>) => setState((before) => ({ ...before, ...part }));
     const vehicle = useVehicle(state.vehicle);
-    const [seconds, setSeconds] = useState(0);
-    const [playing, setPlaying] = useState(false);
     const range = speedRange(rules.speed_unit);
     const inputs = {
         pack: rules.pack,
@@ -54,19 +53,8 @@ export function GapBench() {
     const { data, error } = useSwept<GapAnswer>('gap', inputs, { field: 'other_distance_m', from: 10, to: 300, step: 5 }, state.distance);
     const speed = data?.other_speed_mps ?? 0;
     const longest = data ? Math.min(14, Math.max(6, Math.ceil(data.critical_gap_s + 2))) : 10;
-    useEffect(() => {
-        if (!playing) return;
-        const begun = performance.now() - seconds * 1000;
-        let frame = requestAnimationFrame(function tick(now) {
-            const at = (now - begun) / 1000;
-            setSeconds(Math.min(longest, at));
-            if (at >= longest) return setPlaying(false);
-            frame = requestAnimationFrame(tick);
-        });
-        return () => cancelAnimationFrame(frame);
-        // Only the key starts and ends it: the moment itself moves on inside.
-        // eslint-disable-next-line react-hooks/exhaustive-deps
-    }, [playing, longest]);
+    const moment = useMoment(longest);
+    const { seconds } = moment;
     const metres = (value: number) => `${value} m`;
     const flag = (label: string, key: 'rolling' | 'long' | 'turner') => (
         <label className="flex min-h-12 items-center gap-3">
@@ -144,33 +132,7 @@ export function GapBench() {
                                 speed={speed}
                                 seconds={seconds}
                             />
-                            <div className="screen-only flex flex-wrap items-center gap-4">
-                                <button
-                                    type="button"
-                                    className="key"
-                                    aria-pressed={playing}
-                                    onClick={() => {
-                                        if (!playing && seconds >= longest) setSeconds(0);
-                                        setPlaying(!playing);
-                                    }}
-                                >
-                                    {playing ? '■ Hold' : '▶ If we went'}
-                                </button>
-                                <div className="min-w-64 flex-1">
-                                    <Slider
-                                        label="After the decision"
-                                        value={Number(seconds.toFixed(1))}
-                                        min={0}
-                                        max={longest}
-                                        step={0.1}
-                                        words={(value) => `${value.toFixed(1)} s`}
-                                        onChange={(value) => {
-                                            setPlaying(false);
-                                            setSeconds(Number(value.toFixed(1)));
-                                        }}
-                                    />
-                                </div>
-                            </div>
+                            <MomentKeys moment={moment} longest={longest} play="If we went" label="After the decision" />
                             {data.sides.map((side) => (
                                 <GapBar
                                     key={side.from}

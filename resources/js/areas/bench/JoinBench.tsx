@@ -1,0 +1,196 @@
+import { speedField, speedRange, unitWords, useRules } from '@/app/rules';
+import { flat, useAddress } from '@/app/useAddress';
+import { useCompute } from '@/compute/useCompute';
+import { spoken } from '@/strip/words';
+import { Slider } from '@/ui/Slider';
+import { useVehicle, VehicleChoice } from '@/vehicles/VehicleChoice';
+import { Big, BenchPage } from './BenchPage';
+import { JoinPicture } from './road/JoinPicture';
+import { MomentKeys } from './road/MomentKeys';
+import { asked, readOthers, type Other } from './road/others';
+import { OthersForm } from './road/OthersForm';
+import type { JoinAnswer } from './road/types';
+import { useMoment } from './road/useMoment';
+import { speedWords } from './road/words';
+
+const PRESENT: Other[] = [
+    { at: 45, speed: 54, long: true },
+    { at: -95, speed: 58, long: false },
+    { at: -190, speed: 60, long: false },
+];
+
+const address = flat({
+    vehicle: 'small-petrol-hatch',
+    slip: 250,
+    entry: 30,
+    main: 56,
+    slope: 0,
+    sign: 40,
+    angle: 5,
+    solid: 110,
+    others: JSON.stringify(PRESENT),
+});
+
+/** Does this slip road give enough room, ahead of or behind whom, and by where is it decided. */
+export function JoinBench() {
+    const rules = useRules();
+    const [state, setState] = useAddress(address.read, address.write);
+    const set = (part: Partial<typeof state>) => setState((before) => ({ ...before, ...part }));
+    const vehicle = useVehicle(state.vehicle);
+    const range = speedRange(rules.speed_unit);
+    const unit = unitWords(rules.speed_unit);
+    const field = (name: string) => speedField(rules.speed_unit).replace('speed', name);
+    const others = readOthers(state.others);
+    const { data, error } = useCompute<JoinAnswer>('join', {
+        pack: rules.pack,
+        practice: rules.practice,
+        vehicle,
+        slip_length_m: state.slip,
+        [field('entry_speed')]: Math.min(state.entry, state.main),
+        [field('main_speed')]: state.main,
+        gradient: state.slope / 100,
+        limit_change_m: Math.min(state.sign, state.slip),
+        slip_angle_deg: state.angle,
+        solid_line_m: Math.min(state.solid, state.slip),
+        vehicles: asked(others, speedField(rules.speed_unit)),
+    });
+    const longest = data ? Math.ceil(data.profile.time_s[data.profile.time_s.length - 1]!) : 10;
+    const moment = useMoment(longest, data?.choice_s);
+    const speed = (label: string, key: 'entry' | 'main') => (
+        <Slider
+            label={label}
+            value={state[key]}
+            min={range.from}
+            max={range.to}
+            step={range.step}
+            words={(value) => `${value} ${unit}`}
+            onChange={(next) => set({ [key]: next })}
+        />
+    );
+    const metres = (label: string, key: 'slip' | 'sign' | 'solid', min: number, max: number) => (
+        <Slider label={label} value={state[key]} min={min} max={max} step={10} words={(value) => `${value} m`} onChange={(next) => set({ [key]: next })} />
+    );
+    return (
+        <BenchPage
+            title="Join"
+            about="Whether the slip road is long enough, ahead of or behind whom, and by where it is decided"
+            answer={data}
+            error={error}
+            controls={
+                <>
+                    <VehicleChoice value={state.vehicle} onChange={(next) => set({ vehicle: next })} />
+                    {metres('Slip', 'slip', 60, 600)}
+                    {speed('Onto it at', 'entry')}
+                    {speed('Traffic', 'main')}
+                    <Slider
+                        label="Slope"
+                        value={state.slope}
+                        min={-10}
+                        max={10}
+                        step={1}
+                        words={(value) => `${value} %`}
+                        onChange={(slope) => set({ slope })}
+                    />
+                    {metres('Limit lifts after', 'sign', 0, 300)}
+                    {metres('Solid line until', 'solid', 0, 300)}
+                    <Slider label="Angle" value={state.angle} min={1} max={30} step={1} words={(value) => `${value}°`} onChange={(angle) => set({ angle })} />
+                </>
+            }
+        >
+            {data && (
+                <div className="grid gap-4">
+                    <JoinPicture
+                        answer={data}
+                        slip={state.slip}
+                        keeps={rules.keeps}
+                        unit={rules.length_unit}
+                        seconds={moment.seconds}
+                        words={(value) => speedWords(value, rules.speed_unit)}
+                        onDrag={(i, by) => set({ others: JSON.stringify(others.map((one, n) => (n === i ? { ...one, at: Math.round(one.at + by) } : one))) })}
+                    />
+                    <MomentKeys moment={moment} longest={longest} play="Drive it" label="Since the beginning" />
+                    <div className="grid gap-x-8 gap-y-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.4fr)]">
+                        <div className="grid content-start gap-3">
+                            <p className="font-display text-3xl font-bold" role="status">
+                                {headline(data)}
+                            </p>
+                            <dl className="grid grid-cols-2 gap-3">
+                                <Big label="Needed" value={data.accel_needed_mps2.toFixed(2)} unit="m/s²" />
+                                <Big label="The car has" value={data.accel_available_mps2.toFixed(2)} unit="m/s²" />
+                                <Big label="Joins at" value={speedWords(data.speed_at_end_mps, rules.speed_unit)} />
+                                <Big label="The length that counts" value={spoken(data.counts_m, rules.length_unit)} />
+                                <Big label="Gear" value={String(data.gear)} />
+                                {data.decide_by_m !== null && <Big label="Decided by" value={spoken(data.decide_by_m, rules.length_unit)} />}
+                            </dl>
+                            <p className="text-quiet text-sm">
+                                Joining traffic gives way, and a stop at the end is the last resort: it takes away the speed joining needs. To stop at all, the
+                                brake must begin {spoken(data.stop_from_m, rules.length_unit)} before the end.
+                            </p>
+                        </div>
+                        <Options answer={data} unit={rules.length_unit} words={(value) => speedWords(value, rules.speed_unit)} />
+                    </div>
+                    <section aria-label="Glances">
+                        <h2 className="text-lg">Glances</h2>
+                        <ol className="flex flex-wrap gap-x-8 gap-y-1">
+                            {data.glances.map((glance, i) => (
+                                <li key={i}>
+                                    <strong>{glance.at.replace('-', ' ')}</strong> at {spoken(glance.at_m, rules.length_unit)}, {glance.time_s.toFixed(1)} s in;{' '}
+                                    {spoken(glance.covers_m, rules.length_unit)} driven meanwhile <span className="text-quiet">({glance.why})</span>
+                                </li>
+                            ))}
+                        </ol>
+                    </section>
+                    <OthersForm
+                        title="On the main road, as seen where the choice begins"
+                        value={others}
+                        unit={unit}
+                        onChange={(next) => set({ others: JSON.stringify(next) })}
+                    />
+                </div>
+            )}
+        </BenchPage>
+    );
+}
+
+function headline(answer: JoinAnswer): string {
+    const best = answer.best === null ? null : answer.options[answer.best]!;
+    if (!best) return 'No way in: ease off now';
+    if (best.where === 'free') return 'The road is free';
+    const said = [best.behind_of && `behind ${best.behind_of}`, best.ahead_of && `ahead of ${best.ahead_of}`].filter(Boolean).join(', ');
+    return said.charAt(0).toUpperCase() + said.slice(1);
+}
+
+function Options({ answer, unit, words }: { answer: JoinAnswer; unit: 'm' | 'ft'; words: (speed: number) => string }) {
+    return (
+        <div className="relative overflow-x-auto" tabIndex={0} role="region" aria-label="Ways to join">
+            <table className="w-full min-w-[34rem] text-left">
+                <thead>
+                    <tr className="border-hair border-b-2">
+                        {['Way', 'Acceleration', 'Joins at', 'Gap there', 'In hand', 'Open until'].map((head) => (
+                            <th key={head} scope="col" className="py-1 pr-3">
+                                {head}
+                            </th>
+                        ))}
+                    </tr>
+                </thead>
+                <tbody>
+                    {answer.options.map((option, i) => (
+                        <tr key={i} className={`border-hair border-b ${option.feasible ? '' : 'text-quiet'}`}>
+                            <th scope="row" className={`py-1 pr-3 ${i === answer.best ? 'font-extrabold' : 'font-medium'}`}>
+                                {i === answer.best ? '▸ ' : ''}
+                                {option.where === 'free' ? 'free road' : `${option.where === 'ahead' ? 'ahead of' : 'behind'} ${option.vehicle}`}
+                            </th>
+                            <td className="tabular pr-3">{option.gap_s === null && option.where !== 'free' ? '–' : `${option.accel_mps2.toFixed(2)} m/s²`}</td>
+                            <td className="tabular pr-3">{option.gap_s === null && option.where !== 'free' ? 'cannot get there' : words(option.speed_mps)}</td>
+                            <td className="tabular pr-3">{option.gap_s === null ? '–' : `${option.gap_s.toFixed(1)} s`}</td>
+                            <td className="tabular pr-3">
+                                {option.spare_m === null ? '–' : option.feasible ? spoken(option.spare_m, unit) : `${spoken(-option.spare_m, unit)} short`}
+                            </td>
+                            <td className="tabular pr-3">{option.latest_m === null ? '–' : spoken(option.latest_m, unit)}</td>
+                        </tr>
+                    ))}
+                </tbody>
+            </table>
+        </div>
+    );
+}

@@ -1,0 +1,196 @@
+import { useState } from 'react';
+import { speedField, speedRange, unitWords, useRules } from '@/app/rules';
+import { flat, useAddress } from '@/app/useAddress';
+import { useCompute } from '@/compute/useCompute';
+import { spoken } from '@/strip/words';
+import { Field } from '@/ui/Field';
+import { Slider } from '@/ui/Slider';
+import { useVehicle, VehicleChoice } from '@/vehicles/VehicleChoice';
+import { Big, BenchPage } from './BenchPage';
+import { ChangePicture } from './road/ChangePicture';
+import { MomentKeys } from './road/MomentKeys';
+import { asked, readOthers, type Other } from './road/others';
+import { OthersForm } from './road/OthersForm';
+import type { ChangeAnswer } from './road/types';
+import { useMoment } from './road/useMoment';
+import { speedWords } from './road/words';
+
+const PRESENT: Other[] = [
+    { at: 25, speed: 33, long: false },
+    { at: -12, speed: 38, long: false },
+    { at: -70, speed: 36, long: true },
+];
+const address = flat({
+    vehicle: 'small-petrol-hatch',
+    speed: 35,
+    limit: 40,
+    to: 'right',
+    room: 0,
+    junction: 0,
+    second: 0,
+    slope: 0,
+    others: JSON.stringify(PRESENT),
+});
+const WORDS = { 'faster-ahead': 'Faster, into the gap ahead', 'easier-behind': 'Easier, into the gap behind', wait: 'As we are, waiting for it' };
+
+/** Faster into the gap ahead, easier into the one behind, or wait: with the gaps, the checks, and where it must be done. */
+export function LaneChangeBench() {
+    const rules = useRules();
+    const [state, setState] = useAddress(address.read, address.write);
+    const set = (part: Partial<typeof state>) => setState((before) => ({ ...before, ...part }));
+    const [chosen, setChosen] = useState<string | null>(null);
+    const vehicle = useVehicle(state.vehicle);
+    const range = speedRange(rules.speed_unit);
+    const unit = unitWords(rules.speed_unit);
+    const others = readOthers(state.others);
+    const to = state.to === 'left' ? 'left' : 'right';
+    const { data, error } = useCompute<ChangeAnswer>('lane-change', {
+        pack: rules.pack,
+        practice: rules.practice,
+        vehicle,
+        [speedField(rules.speed_unit)]: Math.min(state.speed, state.limit),
+        [speedField(rules.speed_unit).replace('speed', 'limit')]: state.limit,
+        to,
+        gradient: state.slope / 100,
+        vehicles: asked(others, speedField(rules.speed_unit), { lane: to }),
+        ...(state.room > 0 ? { room_m: state.room } : {}),
+        ...(state.junction > 0 ? { junction_m: state.junction } : {}),
+        ...(state.second > 0 ? { second_junction_m: state.second } : {}),
+    });
+    const shown = data?.options.find((option) => option.kind === (chosen ?? data.best)) ?? data?.options[0];
+    const longest = shown ? Math.ceil(shown.time_s + 5) : 10;
+    const moment = useMoment(longest);
+    const speed = (label: string, key: 'speed' | 'limit') => (
+        <Slider
+            label={label}
+            value={state[key]}
+            min={range.from}
+            max={range.to}
+            step={range.step}
+            words={(value) => `${value} ${unit}`}
+            onChange={(next) => set({ [key]: next })}
+        />
+    );
+    const metres = (label: string, key: 'room' | 'junction' | 'second', none: string) => (
+        <Slider
+            label={label}
+            value={state[key]}
+            min={0}
+            max={500}
+            step={10}
+            words={(value) => (value === 0 ? none : `${value} m`)}
+            onChange={(next) => set({ [key]: next })}
+        />
+    );
+    return (
+        <BenchPage
+            title="Lane change"
+            about="Faster into the gap ahead, easier into the one behind, or wait"
+            answer={data}
+            error={error}
+            controls={
+                <>
+                    <VehicleChoice value={state.vehicle} onChange={(next) => set({ vehicle: next })} />
+                    <Field label="To the">
+                        <select value={to} onChange={(event) => set({ to: event.target.value })}>
+                            <option value="left">Left</option>
+                            <option value="right">Right</option>
+                        </select>
+                    </Field>
+                    {speed('We drive', 'speed')}
+                    {speed('Limit', 'limit')}
+                    {metres('Our lane ends in', 'room', 'it goes on')}
+                    {metres('Needed for a junction in', 'junction', 'none')}
+                    {metres('A second one after it by', 'second', 'none')}
+                    <Slider
+                        label="Slope"
+                        value={state.slope}
+                        min={-10}
+                        max={10}
+                        step={1}
+                        words={(value) => `${value} %`}
+                        onChange={(slope) => set({ slope })}
+                    />
+                </>
+            }
+        >
+            {data && shown && (
+                <div className="grid gap-4">
+                    <ChangePicture
+                        option={shown}
+                        others={others}
+                        speed={state.speed}
+                        unit={rules.speed_unit}
+                        to={to}
+                        seconds={moment.seconds}
+                        room={state.room}
+                        onDrag={(i, by) => set({ others: JSON.stringify(others.map((one, n) => (n === i ? { ...one, at: Math.round(one.at + by) } : one))) })}
+                    />
+                    <MomentKeys moment={moment} longest={longest} play="Drive it" label="From now" />
+                    <div className="grid gap-x-8 gap-y-4 lg:grid-cols-2">
+                        <div className="grid content-start gap-3">
+                            <p className="font-display text-3xl font-bold" role="status">
+                                {data.message}
+                            </p>
+                            <div className="grid gap-2" role="group" aria-label="Ways to change">
+                                {data.options.map((option) => (
+                                    <button
+                                        key={option.kind}
+                                        type="button"
+                                        className="key justify-start text-left"
+                                        aria-pressed={option.kind === shown.kind}
+                                        onClick={() => setChosen(option.kind)}
+                                    >
+                                        {option.kind === data.best ? '▸ ' : ''}
+                                        {WORDS[option.kind]}
+                                        <span className="font-normal">
+                                            {option.feasible
+                                                ? `: ${option.time_s.toFixed(1)} s, ${speedWords(option.speed_mps, rules.speed_unit)}`
+                                                : option.in_room
+                                                  ? `: ${option.spare_m === null ? 'no gap' : `${spoken(Math.abs(option.spare_m), rules.length_unit)} short`}`
+                                                  : ': no room for it'}
+                                        </span>
+                                    </button>
+                                ))}
+                            </div>
+                        </div>
+                        <div className="grid content-start gap-3">
+                            <dl className="grid grid-cols-2 gap-3">
+                                <Big label="Until we move over" value={shown.time_s.toFixed(1)} unit="s" />
+                                <Big label="Until we are in" value={spoken(shown.metres_m, rules.length_unit)} />
+                                <Big label="Gap ahead then" value={shown.gap_ahead_s?.toFixed(1) ?? '–'} unit={shown.gap_ahead_s === null ? 'nobody' : 's'} />
+                                <Big
+                                    label="Gap behind then"
+                                    value={shown.gap_behind_s?.toFixed(1) ?? '–'}
+                                    unit={shown.gap_behind_s === null ? 'nobody' : 's'}
+                                />
+                            </dl>
+                            <section aria-label="Checks">
+                                <h2 className="text-lg">Checks, in this order</h2>
+                                <ol className="flex flex-wrap gap-x-5 gap-y-1">
+                                    {data.checks.map((check, i) => (
+                                        <li key={i}>
+                                            <strong>{check.at.replace('-', ' ')}</strong>{' '}
+                                            <span className="text-quiet tabular">{check.time_s.toFixed(1)} s</span>
+                                        </li>
+                                    ))}
+                                </ol>
+                            </section>
+                            {data.lane_by_m !== null && (
+                                <p>For the junction the change begins {spoken(data.lane_by_m, rules.length_unit)} before it at the latest.</p>
+                            )}
+                            {data.junctions && (
+                                <p>
+                                    {data.junctions === 'room-between'
+                                        ? 'Between the two junctions there is room for the change.'
+                                        : 'The lane of the second junction is taken before the first; then cancel.'}
+                                </p>
+                            )}
+                        </div>
+                    </div>
+                    <OthersForm title="In the lane wanted, now" value={others} unit={unit} onChange={(next) => set({ others: JSON.stringify(next) })} />
+                </div>
+            )}
+        </BenchPage>
+    );
+}

@@ -1,0 +1,190 @@
+import { speedField, speedRange, unitWords, useRules } from '@/app/rules';
+import { flat, useAddress } from '@/app/useAddress';
+import { useCompute } from '@/compute/useCompute';
+import { spoken } from '@/strip/words';
+import { Field } from '@/ui/Field';
+import { Slider } from '@/ui/Slider';
+import { useVehicle, VehicleChoice } from '@/vehicles/VehicleChoice';
+import { Big, BenchPage } from './BenchPage';
+import { LeavePicture } from './road/LeavePicture';
+import { MomentKeys } from './road/MomentKeys';
+import type { LeaveAnswer } from './road/types';
+import { useMoment } from './road/useMoment';
+import { speedWords } from './road/words';
+
+const address = flat({ vehicle: 'small-petrol-hatch', main: 70, slip: 250, end: 15, turn: 'right', slope: 0, lanes: 2, radius: 0, bend: 120, lower: 0 });
+
+/** Shown before the slip road, s. */
+const BEFORE_S = 14;
+
+/** Signs, signal, brake, lane and gear on the way off, in their places. */
+export function LeaveBench() {
+    const rules = useRules();
+    const [state, setState] = useAddress(address.read, address.write);
+    const set = (part: Partial<typeof state>) => setState((before) => ({ ...before, ...part }));
+    const vehicle = useVehicle(state.vehicle);
+    const range = speedRange(rules.speed_unit);
+    const unit = unitWords(rules.speed_unit);
+    const field = (name: string) => speedField(rules.speed_unit).replace('speed', name);
+    const { data, error } = useCompute<LeaveAnswer>('leave', {
+        pack: rules.pack,
+        practice: rules.practice,
+        vehicle,
+        [field('main_speed')]: state.main,
+        [field('end_speed')]: Math.min(state.end, state.main),
+        slip_length_m: state.slip,
+        gradient: state.slope / 100,
+        lanes: state.lanes,
+        ...(state.turn === 'left' || state.turn === 'right' ? { next_turn: state.turn } : {}),
+        ...(state.radius > 0 ? { bend_radius_m: state.radius, bend_from_m: Math.min(state.bend, state.slip) } : {}),
+        ...(state.lower > 0 ? { lower_limit_m: Math.min(state.lower, state.slip) } : {}),
+    });
+    const onIt = data ? -data.profile.time_s[data.profile.time_s.length - 1]! : 10;
+    const longest = Math.ceil(BEFORE_S + onIt);
+    const moment = useMoment(longest);
+    const number = (label: string, key: 'slip' | 'radius' | 'bend' | 'lower', min: number, max: number, none?: string) => (
+        <Slider
+            label={label}
+            value={state[key]}
+            min={min}
+            max={max}
+            step={10}
+            words={(value) => (none && value === 0 ? none : `${value} m`)}
+            onChange={(next) => set({ [key]: next })}
+        />
+    );
+    const speed = (label: string, key: 'main' | 'end', from: number) => (
+        <Slider
+            label={label}
+            value={state[key]}
+            min={from}
+            max={range.to}
+            step={range.step}
+            words={(value) => `${value} ${unit}`}
+            onChange={(next) => set({ [key]: next })}
+        />
+    );
+    return (
+        <BenchPage
+            title="Leave"
+            about="Signs, signal, brake, lane and gear in their places"
+            answer={data}
+            error={error}
+            controls={
+                <>
+                    <VehicleChoice value={state.vehicle} onChange={(next) => set({ vehicle: next })} />
+                    {speed('Main road', 'main', range.from)}
+                    {number('Slip', 'slip', 50, 600)}
+                    {speed('At its end', 'end', 0)}
+                    <Slider
+                        label="Slope"
+                        value={state.slope}
+                        min={-10}
+                        max={10}
+                        step={1}
+                        words={(value) => `${value} %`}
+                        onChange={(slope) => set({ slope })}
+                    />
+                    <Field label="Then">
+                        <select value={state.turn} onChange={(event) => set({ turn: event.target.value })}>
+                            <option value="none">Straight on</option>
+                            <option value="left">Left</option>
+                            <option value="right">Right</option>
+                        </select>
+                    </Field>
+                    <Slider label="Lanes of the slip" value={state.lanes} min={1} max={3} step={1} words={String} onChange={(lanes) => set({ lanes })} />
+                    {number('Bend', 'radius', 0, 200, 'none')}
+                    {state.radius > 0 && number('Bend begins', 'bend', 20, 500)}
+                    {number('Lower limit after', 'lower', 0, 500, 'not on it')}
+                </>
+            }
+        >
+            {data && (
+                <div className="grid gap-4">
+                    <LeavePicture
+                        answer={data}
+                        slip={state.slip}
+                        keeps={rules.keeps}
+                        unit={rules.length_unit}
+                        toGo={BEFORE_S - moment.seconds}
+                        words={(value) => speedWords(value, rules.speed_unit)}
+                    />
+                    <MomentKeys moment={moment} longest={longest} play="Drive it" label="Since the view begins" />
+                    <div className="grid gap-x-8 gap-y-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.4fr)]">
+                        <div className="grid content-start gap-3">
+                            <p className="font-display text-3xl font-bold" role="status">
+                                {data.peak_decel_mps2 <= 3
+                                    ? 'One even brake does'
+                                    : data.peak_decel_mps2 <= 3.5
+                                      ? 'A firm brake, from the beginning'
+                                      : data.fits
+                                        ? 'Short: firmly at once'
+                                        : 'Harsh: too short for this speed'}
+                            </p>
+                            <dl className="grid grid-cols-2 gap-3">
+                                <Big label="Even brake" value={data.decel_mps2.toFixed(1)} unit="m/s²" />
+                                <Big label="Its hardest" value={data.peak_decel_mps2.toFixed(1)} unit="m/s²" />
+                                <Big label="Left to the second half" value={data.late_half_decel_mps2.toFixed(1)} unit="m/s²" />
+                                {data.bend_speed_mps !== null && <Big label="Before the bend" value={speedWords(data.bend_speed_mps, rules.speed_unit)} />}
+                                <Big label="Lane of the slip" value={String(data.slip_lane)} />
+                            </dl>
+                            <p>{data.slip_lane_reason}</p>
+                            <p className="text-quiet text-sm">Slowing on the main road impedes those behind: its speed is kept until on the slip road.</p>
+                        </div>
+                        <Events answer={data} unit={rules.length_unit} words={(value) => speedWords(value, rules.speed_unit)} />
+                    </div>
+                </div>
+            )}
+        </BenchPage>
+    );
+}
+
+function Events({ answer, unit, words }: { answer: LeaveAnswer; unit: 'm' | 'ft'; words: (speed: number) => string }) {
+    return (
+        <div className="relative overflow-x-auto" tabIndex={0} role="region" aria-label="In their order">
+            <table className="w-full min-w-[30rem] text-left">
+                <thead>
+                    <tr className="border-hair border-b-2">
+                        {['What', 'Where', 'When', 'Speed'].map((head) => (
+                            <th key={head} scope="col" className="py-1 pr-3">
+                                {head}
+                            </th>
+                        ))}
+                    </tr>
+                </thead>
+                <tbody>
+                    {answer.events.map((event, i) => (
+                        <tr key={i} className="border-hair border-b">
+                            <th scope="row" className="py-1 pr-3 font-medium">
+                                <span className="font-semibold">{NAMES[event.kind] ?? event.kind}</span>{' '}
+                                <span className="text-quiet">{event.side ?? event.text}</span>
+                            </th>
+                            <td className="tabular pr-3 whitespace-nowrap">
+                                {event.at_m === 0 ? 'beginning' : `${spoken(Math.abs(event.at_m), unit)} ${event.at_m > 0 ? 'before' : 'on it'}`}
+                            </td>
+                            <td className="tabular pr-3 whitespace-nowrap">{Math.abs(event.time_s).toFixed(1)} s</td>
+                            <td className="tabular pr-3 whitespace-nowrap">{words(event.speed_mps)}</td>
+                        </tr>
+                    ))}
+                </tbody>
+            </table>
+        </div>
+    );
+}
+
+const NAMES: Record<string, string> = {
+    sign: 'First sign',
+    'near-lane': 'Lane',
+    marker: 'Marker',
+    mirrors: 'Mirrors',
+    signal: 'Signal',
+    slip: 'Slip road',
+    cancel: 'Cancel',
+    brake: 'Brake',
+    'lower-limit': 'Lower limit',
+    bend: 'Bend',
+    'next-mirrors': 'Mirrors',
+    'next-signal': 'Signal',
+    gear: 'Gear',
+    end: 'End',
+};

@@ -1,0 +1,166 @@
+import { speedField, speedRange, unitWords, useRules } from '@/app/rules';
+import { flat, useAddress } from '@/app/useAddress';
+import { useCompute } from '@/compute/useCompute';
+import { spoken } from '@/strip/words';
+import { Slider } from '@/ui/Slider';
+import { useVehicle, VehicleChoice } from '@/vehicles/VehicleChoice';
+import { Big, BenchPage } from './BenchPage';
+import { MomentKeys } from './road/MomentKeys';
+import { CAR_M, LORRY_M } from './road/others';
+import { OvertakePicture } from './road/OvertakePicture';
+import type { OvertakeAnswer } from './road/types';
+import { useMoment } from './road/useMoment';
+import { speedWords } from './road/words';
+
+const address = flat({
+    vehicle: 'small-petrol-hatch',
+    limit: 60,
+    other: 40,
+    long: false,
+    oncoming: 60,
+    sight: 400,
+    slope: 0,
+    gear: 0,
+    hold: false,
+    rehearsal: false,
+});
+const HEADS = { go: 'Long enough', marginal: 'Hardly any left: wait', 'drop-back': 'Drop back: that is right', unknown: 'Needs this much' };
+
+/** Is the view long enough to pass, and from when on is there no going back. */
+export function OvertakeBench() {
+    const rules = useRules();
+    const [state, setState] = useAddress(address.read, address.write);
+    const set = (part: Partial<typeof state>) => setState((before) => ({ ...before, ...part }));
+    const vehicle = useVehicle(state.vehicle);
+    const range = speedRange(rules.speed_unit);
+    const unit = unitWords(rules.speed_unit);
+    const field = (name: string) => speedField(rules.speed_unit).replace('speed', name);
+    const { data, error } = useCompute<OvertakeAnswer>('overtake', {
+        pack: rules.pack,
+        vehicle,
+        [field('limit')]: state.limit,
+        [field('other_speed')]: state.other,
+        [field('oncoming_speed')]: state.oncoming,
+        other_length_m: state.long ? LORRY_M : CAR_M,
+        gradient: state.slope / 100,
+        ...(state.rehearsal ? { rehearsal: true } : { sight_m: state.sight }),
+        ...(state.gear > 0 ? { gear: state.gear } : {}),
+        ...(state.hold ? { hold_gear: true } : {}),
+    });
+    const longest = data ? Math.ceil((data.time_s ?? 10) + 1) : 10;
+    const moment = useMoment(longest);
+    const speed = (label: string, key: 'limit' | 'other' | 'oncoming') => (
+        <Slider
+            label={label}
+            value={state[key]}
+            min={range.from}
+            max={range.to}
+            step={range.step}
+            words={(value) => `${value} ${unit}`}
+            onChange={(next) => set({ [key]: next })}
+        />
+    );
+    const flag = (label: string, key: 'long' | 'hold' | 'rehearsal') => (
+        <label className="flex min-h-12 items-center gap-3">
+            <input type="checkbox" className="size-6" checked={state[key]} onChange={(event) => set({ [key]: event.target.checked })} />
+            {label}
+        </label>
+    );
+    const now = data ? Math.min(data.profile.time_s.length - 1, Math.round(moment.seconds / 0.25)) : 0;
+    return (
+        <BenchPage
+            title="Overtake"
+            about="Whether the view is long enough, and from when on there is no going back"
+            answer={data}
+            error={error}
+            controls={
+                <>
+                    <VehicleChoice value={state.vehicle} onChange={(next) => set({ vehicle: next })} />
+                    {speed('Limit', 'limit')}
+                    {speed('They drive', 'other')}
+                    {speed('Somebody comes at', 'oncoming')}
+                    <Slider
+                        label="Seen"
+                        value={state.sight}
+                        min={50}
+                        max={1000}
+                        step={10}
+                        words={(value) => `${value} m`}
+                        onChange={(sight) => set({ sight })}
+                    />
+                    <Slider
+                        label="Slope"
+                        value={state.slope}
+                        min={-10}
+                        max={10}
+                        step={1}
+                        words={(value) => `${value} %`}
+                        onChange={(slope) => set({ slope })}
+                    />
+                    <Slider
+                        label="Gear"
+                        value={state.gear}
+                        min={0}
+                        max={6}
+                        step={1}
+                        words={(value) => (value === 0 ? 'that pulls' : String(value))}
+                        onChange={(gear) => set({ gear })}
+                    />
+                    {flag('A lorry', 'long')}
+                    {flag('Stay in the gear', 'hold')}
+                    {flag('Rehearsed on a dual carriageway', 'rehearsal')}
+                </>
+            }
+        >
+            {data && (
+                <div className="grid gap-4">
+                    <OvertakePicture
+                        answer={data}
+                        keeps={rules.keeps}
+                        unit={rules.length_unit}
+                        seconds={moment.seconds}
+                        sight={state.rehearsal ? null : state.sight}
+                        oncoming={state.rehearsal ? null : state.oncoming * (rules.speed_unit === 'mph' ? 0.44704 : 1 / 3.6)}
+                    />
+                    <MomentKeys moment={moment} longest={longest} play="If we went" label="Since leaving the lane" />
+                    <div className="grid gap-x-8 gap-y-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.2fr)]">
+                        <div className="grid content-start gap-3">
+                            <p className="font-display text-3xl font-bold" role="status">
+                                {HEADS[data.verdict]}
+                            </p>
+                            <p>{data.message}</p>
+                            <p className="text-quiet">
+                                Now: {speedWords(data.profile.speed_mps[now] ?? 0, rules.speed_unit)}, gear {data.profile.gear[now]}, {data.profile.rpm[now]}{' '}
+                                rpm
+                                {data.point_of_no_return_s !== null &&
+                                    (moment.seconds < data.point_of_no_return_s ? '; giving up is still the shorter way' : '; going on is now the shorter way')}
+                            </p>
+                            <ol className="grid gap-1" aria-label="Steps">
+                                {data.steps.map((step, i) => (
+                                    <li key={i}>
+                                        <span className="tabular text-quiet inline-block w-16">{step.time_s.toFixed(1)} s</span> <strong>{step.step}</strong>{' '}
+                                        {step.text}
+                                    </li>
+                                ))}
+                            </ol>
+                        </div>
+                        <div className="grid content-start gap-3">
+                            <dl className="grid grid-cols-2 gap-3">
+                                <Big label="Out and back in" value={data.time_s?.toFixed(1) ?? 'never'} unit={data.time_s === null ? '' : 's'} />
+                                <Big label="Our way" value={data.distance_m === null ? '–' : spoken(data.distance_m, rules.length_unit)} />
+                                <Big label="View needed" value={data.sight_needed_m === null ? '–' : spoken(data.sight_needed_m, rules.length_unit)} />
+                                <Big label="No return after" value={data.point_of_no_return_s?.toFixed(1) ?? '–'} unit="s" />
+                                <Big label="At its end" value={data.speed_at_end_mps === null ? '–' : speedWords(data.speed_at_end_mps, rules.speed_unit)} />
+                                <Big label="Turning at" value={data.rpm_at_end?.toFixed(0) ?? '–'} unit="rpm" />
+                            </dl>
+                            <p className="text-quiet text-sm">
+                                Road design gives {spoken(data.sight_published_m, rules.length_unit)} at this limit. {data.difference}
+                            </p>
+                            <p className="text-quiet text-sm">Dropping back when it is not safe is a right decision, and is marked as one.</p>
+                        </div>
+                    </div>
+                </div>
+            )}
+        </BenchPage>
+    );
+}

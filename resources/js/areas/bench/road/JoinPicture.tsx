@@ -1,0 +1,147 @@
+import { useState } from 'react';
+import { at } from './columns';
+import { Body, Mark, RoadFrame, type RoadScale } from './RoadFrame';
+import { SpeedBand } from './SpeedBand';
+import type { JoinAnswer } from './types';
+
+interface Props {
+    answer: JoinAnswer;
+    slip: number;
+    keeps: 'left' | 'right';
+    unit: 'm' | 'ft';
+    seconds: number;
+    words: (speed: number) => string;
+    /** One of the others was dragged so many metres along the road. */
+    onDrag: (which: number, by: number) => void;
+}
+
+const LANE = 24;
+const HEIGHT = 290;
+const BEYOND = 60;
+/** The main road's two lanes; the slip comes in from the kerb's side. */
+const MAIN = { top: 120, bottom: 120 + 2 * LANE };
+const SLIP_FAR = 34;
+
+/** The slip road from above with everybody on it at one moment, what is seen over the shoulder, and where it is decided. */
+export function JoinPicture({ answer, slip, keeps, unit, seconds, words, onDrag }: Props) {
+    const here = at(answer.profile, 'distance_m', seconds);
+    const [drag, setDrag] = useState<{ which: number; x: number } | null>(null);
+    const near = MAIN.top - LANE / 2;
+    /** Middle of the slip: far from the road at its beginning, beside it where the solid line ends, in it beyond where we join. */
+    const slipY = (metres: number) => {
+        const beside = Math.max(answer.solid_until_m, answer.join_at_m, 20);
+        if (metres >= beside) return near - (near - SLIP_FAR) * Math.min(1, (metres - beside) / Math.max(1, slip - beside));
+        return near;
+    };
+    const ourY = (metres: number) => (metres >= answer.join_at_m ? slipY(metres) : near + LANE * Math.min(1, (answer.join_at_m - metres) / 35));
+    // Where traffic keeps right, the slip comes from below: the picture is turned over, its words are not.
+    const y = (value: number) => (keeps === 'left' ? value : 210 - value);
+    const glance = answer.glances.filter((one) => one.at.endsWith('shoulder')).find((one) => Math.abs(one.time_s - seconds) < 0.6);
+    return (
+        <RoadFrame
+            from={slip + 20}
+            to={-BEYOND}
+            height={HEIGHT}
+            unit={unit}
+            zero="end"
+            label={`The slip road after ${seconds.toFixed(1)} s: ${Math.round(here)} m to its end at ${words(at(answer.profile, 'speed_mps', seconds))}`}
+        >
+            {(scale) => (
+                <>
+                    <path d={surface(scale, slip, slipY, y)} fill="var(--road)" />
+                    <rect x={0} y={Math.min(y(MAIN.top), y(MAIN.bottom))} width={scale.width} height={2 * LANE} fill="var(--road)" />
+                    <line
+                        x1={0}
+                        x2={scale.width}
+                        y1={y(MAIN.top + LANE)}
+                        y2={y(MAIN.top + LANE)}
+                        stroke="var(--paper)"
+                        strokeWidth={1.5}
+                        strokeDasharray="12 10"
+                    />
+                    <line
+                        x1={scale.x(slip)}
+                        x2={scale.x(Math.min(slip, answer.solid_until_m))}
+                        y1={y(MAIN.top)}
+                        y2={y(MAIN.top)}
+                        stroke="var(--paper)"
+                        strokeWidth={3}
+                    />
+                    <line
+                        x1={scale.x(Math.min(slip, answer.solid_until_m))}
+                        x2={scale.x(0)}
+                        y1={y(MAIN.top)}
+                        y2={y(MAIN.top)}
+                        stroke="var(--paper)"
+                        strokeWidth={2.5}
+                        strokeDasharray="8 6"
+                    />
+                    {glance && (
+                        <polygon
+                            points={`${scale.x(here)},${y(ourY(here))} ${scale.x(here + 150)},${y(MAIN.top)} ${scale.x(here + 90)},${y(MAIN.bottom)}`}
+                            fill="var(--now-fill)"
+                            opacity={0.35}
+                        />
+                    )}
+                    <Mark x={scale.x(answer.limit_sign_m)} top={Math.min(y(4), y(40))} bottom={y(slipY(answer.limit_sign_m))} text="limit lifts" />
+                    <Mark x={scale.x(answer.choose_from_m)} top={keeps === 'left' ? 22 : 180} bottom={y(MAIN.bottom)} text="seen from here" />
+                    {answer.decide_by_m !== null && (
+                        <Mark x={scale.x(answer.decide_by_m)} top={keeps === 'left' ? 40 : 164} bottom={y(MAIN.bottom)} text="decided" strong />
+                    )}
+                    <Mark x={scale.x(answer.join_at_m)} top={keeps === 'left' ? 58 : 148} bottom={y(MAIN.top + LANE)} text="join" />
+                    {answer.others.map((other, i) => {
+                        const front = valueAt(answer.profile.time_s, other.distance_m, seconds);
+                        const long = Math.max(12, other.length_m * scale.perMetre);
+                        return (
+                            <g
+                                key={other.name}
+                                className="cursor-grab touch-none"
+                                onPointerDown={(event) => {
+                                    event.currentTarget.setPointerCapture(event.pointerId);
+                                    setDrag({ which: i, x: event.clientX });
+                                }}
+                                onPointerMove={(event) => {
+                                    if (drag?.which !== i || Math.abs(event.clientX - drag.x) < scale.perMetre) return;
+                                    onDrag(i, (event.clientX - drag.x) / scale.perMetre);
+                                    setDrag({ which: i, x: event.clientX });
+                                }}
+                                onPointerUp={() => setDrag(null)}
+                            >
+                                <Body x={scale.x(front)} y={y(MAIN.top + LANE / 2)} long={long} />
+                                <text
+                                    x={scale.x(front) - long / 2}
+                                    y={y(MAIN.bottom) + (keeps === 'left' ? 16 : -6)}
+                                    fontSize={13}
+                                    textAnchor="middle"
+                                    fill="var(--quiet)"
+                                >
+                                    {other.name}
+                                </text>
+                            </g>
+                        );
+                    })}
+                    <Body x={scale.x(here)} y={y(ourY(here))} long={Math.max(12, 4.2 * scale.perMetre)} ours />
+                    <SpeedBand
+                        scale={scale}
+                        distances={answer.profile.distance_m}
+                        speeds={answer.profile.speed_mps}
+                        gears={answer.profile.gear}
+                        top={222}
+                        bottom={HEIGHT - 8}
+                        words={words}
+                    />
+                    <line x1={scale.x(here)} x2={scale.x(here)} y1={206} y2={HEIGHT - 8} stroke="var(--now)" strokeWidth={1.5} strokeDasharray="2 4" />
+                </>
+            )}
+        </RoadFrame>
+    );
+}
+
+function surface(scale: RoadScale, slip: number, slipY: (metres: number) => number, y: (value: number) => number): string {
+    const places = Array.from({ length: 30 }, (_, i) => slip + 20 - ((slip + 20) * i) / 29);
+    const far = places.map((metres) => `${scale.x(metres).toFixed(1)},${y(slipY(metres) - LANE / 2).toFixed(1)}`);
+    const near = [...places].reverse().map((metres) => `${scale.x(metres).toFixed(1)},${y(slipY(metres) + LANE / 2).toFixed(1)}`);
+    return `M${far.join(' L')} L${scale.x(-25).toFixed(1)},${y(MAIN.top).toFixed(1)} L${near.join(' L')} Z`;
+}
+
+const valueAt = (times: number[], column: number[], seconds: number) => at({ time_s: times, value: column }, 'value', seconds);

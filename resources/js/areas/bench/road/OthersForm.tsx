@@ -1,0 +1,58 @@
+import { MOST, nameOf, type Other } from './others';
+
+/** Vehicles beside us, typed: how far ahead or behind, how fast, how long. */
+export function OthersForm({ title, value, unit, onChange }: { title: string; value: Other[]; unit: string; onChange: (value: Other[]) => void }) {
+    const set = (at: number, part: Partial<Other>) => onChange(value.map((one, i) => (i === at ? { ...one, ...part } : one)));
+    return (
+        <fieldset className="grid gap-2">
+            <legend className="pb-1 text-lg font-semibold">{title}</legend>
+            <ul className="flex flex-wrap gap-x-8 gap-y-2">
+                {value.map((one, i) => (
+                    <li key={i} className="flex flex-wrap items-center gap-2">
+                        <span className="w-16 font-semibold">{nameOf(one, i)}</span>
+                        <input
+                            type="number"
+                            className="entry w-24"
+                            aria-label={`${nameOf(one, i)}, metres ahead of us`}
+                            min={-400}
+                            max={400}
+                            step={5}
+                            value={one.at}
+                            onChange={(event) => Number.isFinite(event.target.valueAsNumber) && set(i, { at: event.target.valueAsNumber })}
+                        />
+                        m at
+                        <input
+                            type="number"
+                            className="entry w-24"
+                            aria-label={`${nameOf(one, i)}, speed`}
+                            min={5}
+                            max={130}
+                            value={one.speed}
+                            onChange={(event) => event.target.valueAsNumber >= 0 && set(i, { speed: event.target.valueAsNumber })}
+                        />
+                        {unit}
+                        <button type="button" className="key" aria-pressed={one.long} onClick={() => set(i, { long: !one.long })}>
+                            Lorry
+                        </button>
+                        <button
+                            type="button"
+                            className="min-h-12 min-w-12 text-lg"
+                            aria-label={`Take ${nameOf(one, i)} away`}
+                            onClick={() => onChange(value.filter((_, n) => n !== i))}
+                        >
+                            ✕
+                        </button>
+                    </li>
+                ))}
+            </ul>
+            <button
+                type="button"
+                className="key justify-self-start"
+                disabled={value.length >= MOST}
+                onClick={() => onChange([...value, { at: Math.min(-40, ...value.map((one) => one.at - 60)), speed: value[0]?.speed ?? 50, long: false }])}
+            >
+                Add a vehicle
+            </button>
+        </fieldset>
+    );
+}

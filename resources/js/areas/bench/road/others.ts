@@ -1,0 +1,32 @@
+/** Vehicles beside us as a page keeps them in its address. */
+export interface Other {
+    /** Front bumper to front bumper, + ahead of us, m. */
+    at: number;
+    /** In the unit of the rules. */
+    speed: number;
+    long: boolean;
+}
+
+export const LORRY_M = 16.5;
+export const CAR_M = 4.5;
+export const MOST = 8;
+
+/** What cannot be read is left out: an address typed by hand must not break the page. */
+export function readOthers(raw: string): Other[] {
+    try {
+        const said: unknown = JSON.parse(raw);
+        return Array.isArray(said)
+            ? said
+                  .filter((one): one is Other => Number.isFinite((one as Other | null)?.at) && Number.isFinite((one as Other | null)?.speed))
+                  .slice(0, MOST)
+                  .map(({ at, speed, long }) => ({ at, speed, long: (long as unknown) === true }))
+            : [];
+    } catch {
+        return [];
+    }
+}
+
+export const asked = (others: Other[], speedField: string, more: object = {}) =>
+    others.map((one, i) => ({ name: nameOf(one, i), distance_m: one.at, [speedField]: one.speed, length_m: one.long ? LORRY_M : CAR_M, ...more }));
+
+export const nameOf = (one: Other, i: number) => `${one.long ? 'lorry' : 'car'} ${i + 1}`;
