@@ -36,6 +36,10 @@ final class DemoWorld
             ['name' => 'Old harbour line, rail crossing', 'routine' => 'rail-crossing', 'approach' => ['limit_mph' => 30]],
             ['name' => 'Signal Close, long kerb on the right', 'routine' => 'pull-up-right-reverse', 'approach' => ['limit_mph' => 30]],
             ['name' => 'Market Rise, opposite the pump', 'routine' => 'pull-up-left', 'approach' => ['limit_mph' => 30, 'gradient' => 0.05, 'openings' => [['side' => 'left', 'from_m' => 58, 'to_m' => 52]]]],
+            ['name' => 'Gull Road slip to Skerry Way', 'routine' => 'join', 'approach' => ['slip_length_m' => 220, 'entry_speed_mph' => 30, 'main_speed_mph' => 56, 'limit_change_m' => 40, 'solid_line_m' => 90, 'slip_angle_deg' => 5, 'gradient' => 0.03], 'note' => 'Uphill; the ferry lorries are slow here.'],
+            ['name' => 'Skerry Way, off at Gannet Drive', 'routine' => 'leave', 'approach' => ['slip_length_m' => 230, 'main_speed_mph' => 60, 'end_speed_mph' => 15, 'bend_radius_m' => 60, 'bend_from_m' => 140, 'lanes' => 2, 'next_turn' => 'right']],
+            ['name' => 'Skerry Way, the long straight', 'routine' => 'lane-change-right', 'approach' => ['limit_mph' => 50]],
+            ['name' => 'Lighthouse Road', 'routine' => 'overtake', 'approach' => ['limit_mph' => 60]],
             ['name' => 'Chandlers Row, from the kerb', 'routine' => 'move-off', 'approach' => ['limit_mph' => 30]],
         ];
     }

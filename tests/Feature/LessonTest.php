@@ -2,6 +2,10 @@
 
 use App\Models\Learner;
 use App\Models\Place;
+use NobleTurn\Core\Compute\Tool\PlannedBy;
+use NobleTurn\Core\Compute\Toolbox;
+use NobleTurn\Core\Routine\RoutineCode;
+use NobleTurn\Core\Rules\RulePacks;
 
 beforeEach(function (): void {
     $this->instructor = $this->user($this->school());
@@ -136,8 +140,27 @@ it('resolves pack and practice from the school, the instructor and the learner, 
 it('has demo places the core can plan, every one under its own pack', function (): void {
     foreach (['gb' => Database\Seeders\DemoWorld::places(), 'na' => Database\Seeders\DemoWorld::placesKeepingRight()] as $pack => $places) {
         foreach ($places as $place) {
-            $plan = NobleTurn\Core\Compute\Toolbox::run('approach', ['pack' => $pack, 'routine' => $place['routine'], ...$place['approach']]);
-            expect($plan['steps'])->not->toBeEmpty($place['name']);
+            $routine = RoutineCode::from($place['routine']);
+            $tool = PlannedBy::tool($routine);
+            $plan = Toolbox::run((string) $tool, PlannedBy::inputs($routine, $place['approach'], RulePacks::byCode($pack)));
+            expect($plan[$tool === 'approach' ? 'steps' : 'assumptions'])->not->toBeEmpty($place['name']);
         }
     }
+});
+
+it('keeps slip roads as places for the tools that plan them, and nothing for a routine that belongs to no place', function (): void {
+    $slip = ['name' => 'Slip', 'routine' => 'join', 'approach' => ['slip_length_m' => 200, 'entry_speed_mph' => 30, 'main_speed_mph' => 60]];
+    $this->postJson('api/places', $slip)->assertCreated()->assertJsonPath('approach.slip_length_m', 200);
+    $this->postJson('api/places', ['approach' => ['entry_speed_mph' => 70] + $slip['approach']] + $slip)->assertUnprocessable()->assertJsonValidationErrors('approach.entry_speed_mps');
+    $this->postJson('api/places', ['approach' => ['openings' => []] + $slip['approach']] + $slip)->assertUnprocessable()->assertJsonValidationErrors('approach');
+    $this->postJson('api/places', ['routine' => 'overtake', 'approach' => ['limit_mph' => 60]] + $slip)->assertCreated();
+    $this->postJson('api/places', ['routine' => 'lane-change-left', 'approach' => ['limit_mph' => 40]] + $slip)->assertCreated();
+    $this->postJson('api/places', ['routine' => 'vehicle-check', 'approach' => []] + $slip)->assertUnprocessable()->assertJsonValidationErrors('routine');
+});
+
+it('orders routines by what a learner’s record asks for, of the own school only', function (): void {
+    $learner = $this->at['lesson']->learner_id;
+    $needs = $this->getJson("api/learners/{$learner}/needs")->assertOk()->json();
+    expect(array_unique(array_column($needs, 'need')))->toContain('never-driven')->and(count($needs))->toBeGreaterThan(38);
+    $this->actingAs($this->user($this->school()))->getJson("api/learners/{$learner}/needs")->assertNotFound();
 });

@@ -72,3 +72,33 @@ test('overtaking: the view decides, no return is said, dropping back is right', 
     // The browser itself notes the refused request.
     expect(heard.filter((line) => !line.includes('422'))).toEqual([]);
 });
+
+test('a slip road is a place: described, refused where it cannot be, planned, and briefed in a lesson', async ({ page }) => {
+    await page.goto('/places');
+    await page.getByRole('button', { name: 'New place' }).click();
+    const sheet = page.getByRole('dialog');
+    await sheet.getByLabel('Name').fill('Mole Street slip');
+    await sheet.getByLabel('Routine').selectOption({ label: 'Join from a slip road' });
+    await expect(sheet.getByLabel('View into the other road')).toHaveCount(0);
+    await sheet.getByLabel('Slip road, m').fill('210');
+    await sheet.getByLabel('Onto it at, mph').fill('70');
+    await sheet.getByRole('button', { name: 'Keep the place' }).click();
+    await expect(sheet.getByText('must not exceed the speed of the main road', { exact: false })).toBeVisible();
+    await sheet.getByLabel('Onto it at, mph').fill('30');
+    await sheet.getByRole('button', { name: 'Keep the place' }).click();
+    const line = page.getByRole('listitem').filter({ hasText: 'Mole Street slip' }).first();
+    await expect(line).toContainText('slip road of 210 m');
+    await line.getByRole('link', { name: 'Plan' }).click();
+    await expect(page.getByRole('slider', { name: 'Slip', exact: true })).toHaveAttribute('aria-valuenow', '210');
+    await page.goto('/');
+    await page.getByRole('link', { name: 'Open the lesson' }).click();
+    await page.getByRole('button', { name: 'Add a place' }).click();
+    await page.getByLabel('Search places').fill('mole street slip');
+    await page
+        .getByRole('dialog')
+        .getByRole('button', { name: /Mole Street slip/ })
+        .first()
+        .click();
+    await expect(page.getByRole('heading', { name: 'Join from a slip road' })).toBeVisible();
+    await expect(page.getByLabel('On this road').first()).toContainText('m/s² are needed over the');
+});

@@ -40,7 +40,7 @@ test('main views', async ({ page }) => {
     await shoot(page, 'routine');
     await show(page, '/bench/approach?road={"routine":"emerge-right","limit_mph":30}&speed=20');
     await shoot(page, 'bench-20-mph');
-    for (const tool of ['gap', 'roundabout', 'gears', 'steering', 'reversing', 'long-vehicle', 'clearance']) {
+    for (const tool of ['gap', 'roundabout', 'join', 'overtake', 'gears', 'steering', 'long-vehicle']) {
         await show(page, `/bench/${tool}`);
         await shoot(page, `bench-${tool}`);
     }

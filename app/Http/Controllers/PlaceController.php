@@ -12,6 +12,7 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
+use NobleTurn\Core\Compute\Tool\PlannedBy;
 use NobleTurn\Core\Compute\Toolbox;
 use NobleTurn\Core\Fault\BadInput;
 use NobleTurn\Core\Routine\RoutineCode;
@@ -60,17 +61,20 @@ final class PlaceController extends Controller
     /** @return array<string, mixed> */
     private function facts(Request $request, CurrentSchool $current): array
     {
-        /** @var array<string, mixed> $said */
+        /** @var array{name: string, routine: string, note?: ?string} $said */
         $said = $request->validate([
             'name' => ['required', 'string', 'max:160'],
             'routine' => ['required', Rule::enum(RoutineCode::class)],
             'note' => ['nullable', 'string', 'max:500'],
-            'approach' => ['present', 'array:'.implode(',', self::OF_THE_ROAD)],
+            'approach' => ['present', 'array'],
         ]);
+        $routine = RoutineCode::from($said['routine']);
+        $tool = PlannedBy::tool($routine) ?? throw ValidationException::withMessages(['routine' => 'This routine belongs to no place: it has its card.']);
+        $request->validate(['approach' => ['array:'.implode(',', $tool === 'approach' ? self::OF_THE_ROAD : PlannedBy::fields($routine))]]);
         /** @var array<string, mixed> $approach */
         $approach = $request->json()->all()['approach'] ?? [];
         try {
-            Toolbox::run('approach', ['pack' => Doctrine::of($current->school(), $this->user($request))->pack, 'routine' => $said['routine'], ...$approach]);
+            Toolbox::run($tool, PlannedBy::inputs($routine, $approach, Doctrine::of($current->school(), $this->user($request))->pack()));
         } catch (BadInput $bad) {
             throw ValidationException::withMessages(array_combine(array_map(static fn (string $field): string => "approach.{$field}", array_keys($bad->errors)), array_values($bad->errors)));
         }

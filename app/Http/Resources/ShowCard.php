@@ -2,6 +2,7 @@
 
 namespace App\Http\Resources;
 
+use NobleTurn\Core\Compute\Tool\PlannedBy;
 use NobleTurn\Core\Judgement\Effect;
 use NobleTurn\Core\Routine\Card;
 use NobleTurn\Core\Routine\Instruction;
@@ -18,6 +19,7 @@ final class ShowCard
             'code' => $card->code->value, 'title' => $card->title, 'section' => $card->section->value, 'section_title' => $card->sectionTitle,
             'steps' => array_map(static fn (Instruction $step): string => $step->step->value, $card->steps),
             'has_approach' => $card->code->hasApproach(), 'stands' => $card->code->isDoneStanding(),
+            'planned_by' => PlannedBy::tool($card->code),
         ];
     }
 

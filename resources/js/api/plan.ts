@@ -49,6 +49,22 @@ export interface RoadInputs {
     one_way?: boolean;
     road_width_m?: number;
     turn_radius_m?: number;
+    /** Of a slip road, where the place is one. */
+    slip_length_m?: number;
+    entry_speed_mph?: number;
+    entry_speed_kmh?: number;
+    main_speed_mph?: number;
+    main_speed_kmh?: number;
+    end_speed_mph?: number;
+    end_speed_kmh?: number;
+    limit_change_m?: number;
+    slip_angle_deg?: number;
+    solid_line_m?: number;
+    bend_radius_m?: number;
+    bend_from_m?: number;
+    lower_limit_m?: number;
+    lanes?: number;
+    next_turn?: Side;
 }
 
 export interface ApproachInputs extends RoadInputs {

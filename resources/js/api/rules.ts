@@ -19,6 +19,8 @@ export interface RoutineLine {
     has_approach: boolean;
     /** Done while the car stands: planned in seconds. */
     stands: boolean;
+    /** The tool that plans it at a place; null where it belongs to none. */
+    planned_by: 'approach' | 'join' | 'leave' | 'overtake' | 'lane-change' | null;
 }
 
 export type Practice = Record<string, string | number>;

@@ -6,13 +6,15 @@ import { STATUS_WORDS } from '@/strip/words';
 export function Warnings({ warnings }: { warnings: { code: string; message: string }[] }) {
     if (warnings.length === 0) return null;
     return (
-        <ul className="grid gap-2" role="status">
-            {warnings.map((warning) => (
-                <li key={warning.code} className="border-ink border-l-4 pl-3 font-semibold">
-                    {warning.message}
-                </li>
-            ))}
-        </ul>
+        <div role="status">
+            <ul className="grid gap-2">
+                {warnings.map((warning) => (
+                    <li key={warning.code} className="border-ink border-l-4 pl-3 font-semibold">
+                        {warning.message}
+                    </li>
+                ))}
+            </ul>
+        </div>
     );
 }
 

@@ -7,6 +7,8 @@ import { Field } from '@/ui/Field';
 import { Options } from '@/ui/Options';
 import { FormFoot } from '@/ui/FormFoot';
 import { useForm } from '@/ui/useForm';
+import { slipFrom, slipOf } from './slip';
+import { SlipFields } from './SlipFields';
 import { StretchList } from './StretchList';
 
 interface Props {
@@ -33,27 +35,34 @@ export function PlaceForm({ place, onKept }: Props) {
         room_m: road.room_m?.toString() ?? '',
         sign_m: road.sign?.at_m.toString() ?? '',
         sign_legible_m: road.sign?.legible_m?.toString() ?? '',
+        slip: slipFrom(road, rules),
         openings: road.openings ?? ([] as Stretch[]),
         parked: road.parked ?? ([] as Stretch[]),
         note: place?.note ?? '',
     });
     const { values, errors, set } = form;
-    const approach: RoadInputs = {
-        ...withLimit({}, values.limit, rules),
-        ...(hasWayOut(values.routine) ? { exit: values.exit } : {}),
-        ...(hasLights(values.routine) ? { light: values.light } : {}),
-        ...(road.then ? { then: road.then } : {}),
-        ...(hasLine(values.routine) && values.control ? { control: values.control as RoadInputs['control'] } : {}),
-        ...(values.view === 'measured' ? { view_from_m: values.view_from_m } : { view: values.view as RoadInputs['view'] }),
-        ...(values.slope ? { gradient: values.slope / 100 } : {}),
-        ...(values.one_way ? { one_way: true } : {}),
-        ...(values.road_width_m ? { road_width_m: Number(values.road_width_m) } : {}),
-        ...(values.room_m ? { room_m: Number(values.room_m) } : {}),
-        ...(values.sign_m ? { sign: { at_m: Number(values.sign_m), ...(values.sign_legible_m ? { legible_m: Number(values.sign_legible_m) } : {}) } } : {}),
-        ...(values.openings.length ? { openings: values.openings } : {}),
-        ...(values.parked.length ? { parked: values.parked } : {}),
-        ...(road.turn_radius_m ? { turn_radius_m: road.turn_radius_m } : {}),
-    };
+    const planned = rules.routines.find((routine) => routine.code === values.routine)?.planned_by ?? 'approach';
+    const approach: RoadInputs =
+        planned !== 'approach'
+            ? slipOf(planned, values.slip, values, rules)
+            : {
+                  ...withLimit({}, values.limit, rules),
+                  ...(hasWayOut(values.routine) ? { exit: values.exit } : {}),
+                  ...(hasLights(values.routine) ? { light: values.light } : {}),
+                  ...(road.then ? { then: road.then } : {}),
+                  ...(hasLine(values.routine) && values.control ? { control: values.control as RoadInputs['control'] } : {}),
+                  ...(values.view === 'measured' ? { view_from_m: values.view_from_m } : { view: values.view as RoadInputs['view'] }),
+                  ...(values.slope ? { gradient: values.slope / 100 } : {}),
+                  ...(values.one_way ? { one_way: true } : {}),
+                  ...(values.road_width_m ? { road_width_m: Number(values.road_width_m) } : {}),
+                  ...(values.room_m ? { room_m: Number(values.room_m) } : {}),
+                  ...(values.sign_m
+                      ? { sign: { at_m: Number(values.sign_m), ...(values.sign_legible_m ? { legible_m: Number(values.sign_legible_m) } : {}) } }
+                      : {}),
+                  ...(values.openings.length ? { openings: values.openings } : {}),
+                  ...(values.parked.length ? { parked: values.parked } : {}),
+                  ...(road.turn_radius_m ? { turn_radius_m: road.turn_radius_m } : {}),
+              };
     const keep = () =>
         form.submit(async () => {
             const body = { name: values.name, routine: values.routine, note: values.note, approach };
@@ -74,80 +83,93 @@ export function PlaceForm({ place, onKept }: Props) {
                 <RoutineSelect value={values.routine} onChange={(routine) => set('routine', routine)} />
             </Field>
             <div className="grid gap-4 sm:grid-cols-2">
-                <Field label={`Limit, ${unitWords(rules.speed_unit)}`} errors={errors['approach.limit_mph'] ?? errors['approach.limit_kmh']}>
-                    <input type="number" required min={5} max={100} value={values.limit} onChange={(event) => set('limit', event.target.valueAsNumber)} />
-                </Field>
+                {planned !== 'join' && planned !== 'leave' && (
+                    <Field label={`Limit, ${unitWords(rules.speed_unit)}`} errors={errors['approach.limit_mph'] ?? errors['approach.limit_kmh']}>
+                        <input type="number" required min={5} max={100} value={values.limit} onChange={(event) => set('limit', event.target.valueAsNumber)} />
+                    </Field>
+                )}
                 <Field label="Slope, %" hint="Uphill +, downhill −" errors={errors['approach.gradient']}>
                     <input type="number" min={-30} max={30} value={values.slope} onChange={(event) => set('slope', event.target.valueAsNumber || 0)} />
                 </Field>
-                {hasWayOut(values.routine) && (
-                    <Field label="Way out" errors={errors['approach.exit']}>
-                        <select value={values.exit} onChange={(event) => set('exit', event.target.value as WayOut)}>
-                            <Options of={WAYS_OUT} />
-                        </select>
-                    </Field>
-                )}
-                {hasLights(values.routine) && (
-                    <Field label="Lights, as they usually are" errors={errors['approach.light']}>
-                        <select value={values.light} onChange={(event) => set('light', event.target.value as Light)}>
-                            <Options of={LIGHTS} />
-                        </select>
-                    </Field>
-                )}
-                {hasLine(values.routine) && (
-                    <Field label="Line" errors={errors['approach.control']}>
-                        <select value={values.control} onChange={(event) => set('control', event.target.value)}>
-                            <option value="">Give way</option>
-                            <option value="stop">Stop</option>
-                        </select>
-                    </Field>
-                )}
-                <Field label="View into the other road" errors={errors['approach.view']}>
-                    <select value={values.view} onChange={(event) => set('view', event.target.value)}>
-                        <option value="open">Open: from 20 m or more</option>
-                        <option value="restricted">Restricted</option>
-                        <option value="closed">Closed: only from the line</option>
-                        <option value="measured">Measured</option>
-                    </select>
-                </Field>
-                {values.view === 'measured' && (
-                    <Field label="View opens at, m" errors={errors['approach.view_from_m']}>
-                        <input
-                            type="number"
-                            min={0}
-                            max={200}
-                            value={values.view_from_m}
-                            onChange={(event) => set('view_from_m', event.target.valueAsNumber)}
-                        />
-                    </Field>
-                )}
-                <Field label="Road, kerb to kerb, m" hint="Empty: 7.3, assumed" errors={errors['approach.road_width_m']}>
-                    <input inputMode="decimal" value={values.road_width_m} onChange={(event) => set('road_width_m', event.target.value)} />
-                </Field>
-                <Field label="Room before the line, m" hint="Only where it is short" errors={errors['approach.room_m']}>
-                    <input inputMode="decimal" value={values.room_m} onChange={(event) => set('room_m', event.target.value)} />
-                </Field>
-                <Field label="Direction sign before the line, m" hint="For driving by the signs" errors={errors['approach.sign.at_m']}>
-                    <input inputMode="decimal" value={values.sign_m} onChange={(event) => set('sign_m', event.target.value)} />
-                </Field>
-                {values.sign_m && (
-                    <Field label="Sign legible from, m" hint="Empty: 50, assumed" errors={errors['approach.sign.legible_m']}>
-                        <input inputMode="decimal" value={values.sign_legible_m} onChange={(event) => set('sign_legible_m', event.target.value)} />
-                    </Field>
+                {planned === 'join' || planned === 'leave' ? (
+                    <SlipFields kind={planned} value={values.slip} errors={errors} onChange={(slip) => set('slip', slip)} />
+                ) : null}
+                {planned === 'approach' && (
+                    <>
+                        {hasWayOut(values.routine) && (
+                            <Field label="Way out" errors={errors['approach.exit']}>
+                                <select value={values.exit} onChange={(event) => set('exit', event.target.value as WayOut)}>
+                                    <Options of={WAYS_OUT} />
+                                </select>
+                            </Field>
+                        )}
+                        {hasLights(values.routine) && (
+                            <Field label="Lights, as they usually are" errors={errors['approach.light']}>
+                                <select value={values.light} onChange={(event) => set('light', event.target.value as Light)}>
+                                    <Options of={LIGHTS} />
+                                </select>
+                            </Field>
+                        )}
+                        {hasLine(values.routine) && (
+                            <Field label="Line" errors={errors['approach.control']}>
+                                <select value={values.control} onChange={(event) => set('control', event.target.value)}>
+                                    <option value="">Give way</option>
+                                    <option value="stop">Stop</option>
+                                </select>
+                            </Field>
+                        )}
+                        <Field label="View into the other road" errors={errors['approach.view']}>
+                            <select value={values.view} onChange={(event) => set('view', event.target.value)}>
+                                <option value="open">Open: from 20 m or more</option>
+                                <option value="restricted">Restricted</option>
+                                <option value="closed">Closed: only from the line</option>
+                                <option value="measured">Measured</option>
+                            </select>
+                        </Field>
+                        {values.view === 'measured' && (
+                            <Field label="View opens at, m" errors={errors['approach.view_from_m']}>
+                                <input
+                                    type="number"
+                                    min={0}
+                                    max={200}
+                                    value={values.view_from_m}
+                                    onChange={(event) => set('view_from_m', event.target.valueAsNumber)}
+                                />
+                            </Field>
+                        )}
+                        <Field label="Road, kerb to kerb, m" hint="Empty: 7.3, assumed" errors={errors['approach.road_width_m']}>
+                            <input inputMode="decimal" value={values.road_width_m} onChange={(event) => set('road_width_m', event.target.value)} />
+                        </Field>
+                        <Field label="Room before the line, m" hint="Only where it is short" errors={errors['approach.room_m']}>
+                            <input inputMode="decimal" value={values.room_m} onChange={(event) => set('room_m', event.target.value)} />
+                        </Field>
+                        <Field label="Direction sign before the line, m" hint="For driving by the signs" errors={errors['approach.sign.at_m']}>
+                            <input inputMode="decimal" value={values.sign_m} onChange={(event) => set('sign_m', event.target.value)} />
+                        </Field>
+                        {values.sign_m && (
+                            <Field label="Sign legible from, m" hint="Empty: 50, assumed" errors={errors['approach.sign.legible_m']}>
+                                <input inputMode="decimal" value={values.sign_legible_m} onChange={(event) => set('sign_legible_m', event.target.value)} />
+                            </Field>
+                        )}
+                    </>
                 )}
             </div>
-            <label className="flex min-h-12 items-center gap-3">
-                <input type="checkbox" className="size-6" checked={values.one_way} onChange={(event) => set('one_way', event.target.checked)} />
-                Our road is one-way
-            </label>
-            <StretchList
-                title="Openings before ours"
-                value={values.openings}
-                onChange={(openings) => set('openings', openings)}
-                errors={errors}
-                field="openings"
-            />
-            <StretchList title="Parked cars" value={values.parked} onChange={(parked) => set('parked', parked)} errors={errors} field="parked" />
+            {planned === 'approach' && (
+                <>
+                    <label className="flex min-h-12 items-center gap-3">
+                        <input type="checkbox" className="size-6" checked={values.one_way} onChange={(event) => set('one_way', event.target.checked)} />
+                        Our road is one-way
+                    </label>
+                    <StretchList
+                        title="Openings before ours"
+                        value={values.openings}
+                        onChange={(openings) => set('openings', openings)}
+                        errors={errors}
+                        field="openings"
+                    />
+                    <StretchList title="Parked cars" value={values.parked} onChange={(parked) => set('parked', parked)} errors={errors} field="parked" />
+                </>
+            )}
             <Field label="Note" errors={errors.note}>
                 <input maxLength={500} value={values.note} onChange={(event) => set('note', event.target.value)} />
             </Field>

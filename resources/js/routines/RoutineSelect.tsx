@@ -11,11 +11,11 @@ interface Props {
     'aria-invalid'?: boolean;
 }
 
-/** The routines that have an approach to plan, by the kind of place. */
+/** The routines that can be planned at a place, by its kind. */
 export function RoutineSelect({ value, onChange, ...field }: Props) {
     const { routines } = useRules();
     const sections = new Map<string, RoutineLine[]>();
-    for (const routine of routines.filter((candidate) => candidate.has_approach)) {
+    for (const routine of routines.filter((candidate) => candidate.planned_by !== null)) {
         sections.set(routine.section_title, [...(sections.get(routine.section_title) ?? []), routine]);
     }
     return (

@@ -8,8 +8,8 @@ import { useVehicle, VehicleChoice } from '@/vehicles/VehicleChoice';
 import { Big, BenchPage } from './BenchPage';
 import { GapBar, GapPicture } from './gap/GapPicture';
 import type { GapAnswer } from './gap/geometry';
-import { MomentKeys } from './road/MomentKeys';
-import { useMoment } from './road/useMoment';
+import { MomentKeys } from '@/road/MomentKeys';
+import { useMoment } from '@/road/useMoment';
 
 const address = flat({
     manoeuvre: 'emerge-right',

@@ -5,13 +5,13 @@ import { spoken } from '@/strip/words';
 import { Slider } from '@/ui/Slider';
 import { useVehicle, VehicleChoice } from '@/vehicles/VehicleChoice';
 import { Big, BenchPage } from './BenchPage';
-import { JoinPicture } from './road/JoinPicture';
-import { MomentKeys } from './road/MomentKeys';
-import { asked, readOthers, type Other } from './road/others';
-import { OthersForm } from './road/OthersForm';
-import type { JoinAnswer } from './road/types';
-import { useMoment } from './road/useMoment';
-import { speedWords } from './road/words';
+import { JoinPicture } from '@/road/JoinPicture';
+import { MomentKeys } from '@/road/MomentKeys';
+import { asked, readOthers, type Other } from '@/road/others';
+import { OthersForm } from '@/road/OthersForm';
+import type { JoinAnswer } from '@/road/types';
+import { useMoment } from '@/road/useMoment';
+import { speedWords } from '@/road/words';
 
 const PRESENT: Other[] = [
     { at: 45, speed: 54, long: true },

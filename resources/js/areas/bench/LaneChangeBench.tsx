@@ -7,13 +7,13 @@ import { Field } from '@/ui/Field';
 import { Slider } from '@/ui/Slider';
 import { useVehicle, VehicleChoice } from '@/vehicles/VehicleChoice';
 import { Big, BenchPage } from './BenchPage';
-import { ChangePicture } from './road/ChangePicture';
-import { MomentKeys } from './road/MomentKeys';
-import { asked, readOthers, type Other } from './road/others';
-import { OthersForm } from './road/OthersForm';
-import type { ChangeAnswer } from './road/types';
-import { useMoment } from './road/useMoment';
-import { speedWords } from './road/words';
+import { ChangePicture } from '@/road/ChangePicture';
+import { MomentKeys } from '@/road/MomentKeys';
+import { asked, readOthers, type Other } from '@/road/others';
+import { OthersForm } from '@/road/OthersForm';
+import type { ChangeAnswer } from '@/road/types';
+import { useMoment } from '@/road/useMoment';
+import { speedWords } from '@/road/words';
 
 const PRESENT: Other[] = [
     { at: 25, speed: 33, long: false },

@@ -6,11 +6,11 @@ import { Field } from '@/ui/Field';
 import { Slider } from '@/ui/Slider';
 import { useVehicle, VehicleChoice } from '@/vehicles/VehicleChoice';
 import { Big, BenchPage } from './BenchPage';
-import { LeavePicture } from './road/LeavePicture';
-import { MomentKeys } from './road/MomentKeys';
-import type { LeaveAnswer } from './road/types';
-import { useMoment } from './road/useMoment';
-import { speedWords } from './road/words';
+import { LeavePicture } from '@/road/LeavePicture';
+import { MomentKeys } from '@/road/MomentKeys';
+import type { LeaveAnswer } from '@/road/types';
+import { useMoment } from '@/road/useMoment';
+import { speedWords } from '@/road/words';
 
 const address = flat({ vehicle: 'small-petrol-hatch', main: 70, slip: 250, end: 15, turn: 'right', slope: 0, lanes: 2, radius: 0, bend: 120, lower: 0 });
 

@@ -5,12 +5,12 @@ import { spoken } from '@/strip/words';
 import { Slider } from '@/ui/Slider';
 import { useVehicle, VehicleChoice } from '@/vehicles/VehicleChoice';
 import { Big, BenchPage } from './BenchPage';
-import { MomentKeys } from './road/MomentKeys';
-import { CAR_M, LORRY_M } from './road/others';
-import { OvertakePicture } from './road/OvertakePicture';
-import type { OvertakeAnswer } from './road/types';
-import { useMoment } from './road/useMoment';
-import { speedWords } from './road/words';
+import { MomentKeys } from '@/road/MomentKeys';
+import { CAR_M, LORRY_M } from '@/road/others';
+import { OvertakePicture } from '@/road/OvertakePicture';
+import type { OvertakeAnswer } from '@/road/types';
+import { useMoment } from '@/road/useMoment';
+import { speedWords } from '@/road/words';
 
 const address = flat({
     vehicle: 'small-petrol-hatch',

@@ -7,6 +7,7 @@ import { limitOf, unitWords, useRoutineName, useRules } from '@/app/rules';
 import { benchAddress } from '@/approach/address';
 import { DrawingLinks } from '@/drawings/DrawingLinks';
 import { PlaceForm } from '@/places/PlaceForm';
+import { roadAddress } from '@/road/address';
 import { useNotice } from '@/ui/Notice';
 import { Sheet } from '@/ui/Sheet';
 import { Empty, Failed, Waiting } from '@/ui/State';
@@ -19,6 +20,15 @@ export function PlacesPage() {
     const notice = useNotice();
     const [editing, setEditing] = useState<Place | 'new' | null>(null);
     const places = useQuery({ queryKey: ['places'], queryFn: () => get<Place[]>('places') });
+    const planned = (place: Place) => rules.routines.find((routine) => routine.code === place.routine)?.planned_by ?? 'approach';
+    const address = (place: Place) => {
+        const by = planned(place);
+        return by === 'approach' ? benchAddress({ ...place.approach, routine: place.routine }, rules) : roadAddress(by, place.approach, place.routine, rules);
+    };
+    const measure = (place: Place) =>
+        place.approach.slip_length_m === undefined
+            ? `${limitOf(place.approach, rules)} ${unitWords(rules.speed_unit)}`
+            : `slip road of ${place.approach.slip_length_m} m`;
     const refresh = () => client.invalidateQueries({ queryKey: ['places'] });
     const putAway = async (place: Place) => {
         await remove(`places/${place.id}`);
@@ -46,12 +56,12 @@ export function PlacesPage() {
                         <div className="min-w-60 flex-1">
                             <h2 className="text-lg">{place.name}</h2>
                             <p className="text-quiet text-sm">
-                                {name(place.routine)} · {limitOf(place.approach, rules)} {unitWords(rules.speed_unit)}
+                                {name(place.routine)} · {measure(place)}
                                 {place.note && ` · ${place.note}`}
                             </p>
                             <DrawingLinks drawings={place.drawings ?? []} onChanged={refresh} />
                         </div>
-                        <Link className="key" to={benchAddress({ ...place.approach, routine: place.routine }, rules)}>
+                        <Link className="key" to={address(place)}>
                             Plan
                         </Link>
                         <button type="button" className="key" onClick={() => setEditing(place)}>

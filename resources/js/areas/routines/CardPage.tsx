@@ -5,6 +5,8 @@ import { ApproachView } from '@/approach/ApproachView';
 import type { Conditions } from '@/approach/Controls';
 import { useRules, withLimit } from '@/app/rules';
 import { Judgement } from '@/judgement/Judgement';
+import { RoadBrief } from '@/road/RoadBrief';
+import { typical } from '@/road/typical';
 import { benchFor } from '@/routines/kinds';
 import { Sketch } from '@/routines/Sketch';
 import { StepList } from '@/routines/StepList';
@@ -108,6 +110,9 @@ export function CardPage({ card, cards }: { card: RoutineCard; cards: RoutineCar
                     <ApproachView inputs={inputs} conditions={conditions} onConditions={setConditions} />
                     {!card.stands && <BesideIt card={card} inputs={inputs} conditions={conditions} />}
                 </>
+            )}
+            {card.planned_by !== null && card.planned_by !== 'approach' && (
+                <RoadBrief planned={card.planned_by} routine={card.code} road={typical(card.planned_by, rules)} practice={rules.practice} compact />
             )}
             <Judgement routine={card.code} road={withLimit({}, conditions.speed, rules)} />
             <StepList steps={card.steps} side={card.side} />

@@ -1,13 +1,21 @@
 import { useQuery } from '@tanstack/react-query';
 import { post } from '@/api/client';
 import type { ApproachPlan, Lesson, PlannedItem, Step } from '@/api/types';
+import { useRules } from '@/app/rules';
 import { onItsAxis, spoken, STEP_WORDS } from '@/strip/words';
 import { StepLine } from '@/strip/StepLine';
 
 /** The place's strip, as small as it stays readable: where each step belongs, beside the keys that mark it. */
 export function SmallStrip({ lesson, item, step, onStep }: { lesson: Lesson; item: PlannedItem; step: Step; onStep: (step: Step) => void }) {
+    const { routines } = useRules();
+    const planned = routines.find((routine) => routine.code === item.routine)?.planned_by ?? 'approach';
     const inputs = { ...lesson.plan_defaults, ...item.place.approach, routine: item.routine };
-    const plan = useQuery({ queryKey: ['plan', inputs], queryFn: () => post<ApproachPlan>('compute/approach', inputs), staleTime: Infinity });
+    const plan = useQuery({
+        queryKey: ['plan', inputs],
+        queryFn: () => post<ApproachPlan>('compute/approach', inputs),
+        staleTime: Infinity,
+        enabled: planned === 'approach',
+    });
     if (!plan.data) return null;
     const drawn = onItsAxis(plan.data);
     const now = drawn.steps.find((candidate) => candidate.step === step) ?? drawn.steps[0]!;

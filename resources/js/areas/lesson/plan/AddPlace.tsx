@@ -61,7 +61,10 @@ export function AddPlace({ lesson, open, onOpenChange, onAdded }: Props) {
                                 <button type="button" className="hover:bg-wash min-h-14 w-full px-2 py-2 text-left" onClick={() => void add(place)}>
                                     <span className="block font-semibold">{place.name}</span>
                                     <span className="text-quiet text-sm">
-                                        {name(place.routine)} · {limitOf(place.approach, rules)} {unitWords(rules.speed_unit)}
+                                        {name(place.routine)} ·{' '}
+                                        {place.approach.slip_length_m === undefined
+                                            ? `${limitOf(place.approach, rules)} ${unitWords(rules.speed_unit)}`
+                                            : `slip road of ${place.approach.slip_length_m} m`}
                                     </span>
                                 </button>
                             </li>

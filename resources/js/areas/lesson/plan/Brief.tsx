@@ -6,6 +6,7 @@ import type { Conditions } from '@/approach/Controls';
 import { limitOf, unitWords, useRoutineName, useRules, withLimit } from '@/app/rules';
 import { DrawingLinks } from '@/drawings/DrawingLinks';
 import { Judgement } from '@/judgement/Judgement';
+import { RoadBrief } from '@/road/RoadBrief';
 import { Sketch } from '@/routines/Sketch';
 import { StepList } from '@/routines/StepList';
 import { useCards } from '@/routines/useCards';
@@ -28,20 +29,24 @@ export function Brief({ lesson, item }: { lesson: Lesson; item: PlannedItem }) {
         () => ({ ...lesson.plan_defaults, ...withLimit(approach, limitOf(approach, rules), rules), routine: item.routine }),
         [lesson.plan_defaults, approach, item.routine, rules],
     );
+    const planned = rules.routines.find((routine) => routine.code === item.routine)?.planned_by ?? 'approach';
+    const lead = (
+        <div className="min-w-0 flex-1 basis-56">
+            <p className="hidden font-semibold print:block">{item.place.name}</p>
+            <h2 className="text-lg">{name(item.routine)}</h2>
+            <p className="text-quiet text-sm">{[describe(approach, rules), item.place.note].filter(Boolean).join('. ')}</p>
+        </div>
+    );
     return (
         <section aria-label={`Brief: ${item.place.name}`} className="grid gap-2">
-            <ApproachView
-                inputs={inputs}
-                conditions={conditions}
-                onConditions={setConditions}
-                lead={
-                    <div className="min-w-0 flex-1 basis-56">
-                        <p className="hidden font-semibold print:block">{item.place.name}</p>
-                        <h2 className="text-lg">{name(item.routine)}</h2>
-                        <p className="text-quiet text-sm">{[describe(approach, rules), item.place.note].filter(Boolean).join('. ')}</p>
-                    </div>
-                }
-            />
+            {planned === 'approach' ? (
+                <ApproachView inputs={inputs} conditions={conditions} onConditions={setConditions} lead={lead} />
+            ) : (
+                <>
+                    {lead}
+                    <RoadBrief planned={planned} routine={item.routine} road={approach} vehicle={lesson.plan_defaults.vehicle} practice={rules.practice} />
+                </>
+            )}
             <Judgement routine={item.routine} road={approach} drawings={item.drawings} />
             {card && (
                 <details className="text-base">
@@ -67,7 +72,7 @@ export function Brief({ lesson, item }: { lesson: Lesson; item: PlannedItem }) {
 
 function describe(approach: PlannedItem['place']['approach'], rules: Rules): string {
     return [
-        `${limitOf(approach, rules)} ${unitWords(rules.speed_unit)} limit`,
+        approach.slip_length_m === undefined ? `${limitOf(approach, rules)} ${unitWords(rules.speed_unit)} limit` : `${approach.slip_length_m} m of slip road`,
         approach.control === 'stop' ? 'stop line' : approach.control === 'give-way' ? 'give-way line' : null,
         approach.view_from_m !== undefined ? `view from ${approach.view_from_m} m` : approach.view ? `${approach.view} view` : null,
         approach.one_way ? 'one-way' : null,

@@ -29,7 +29,8 @@ export function JoinPicture({ answer, slip, keeps, unit, seconds, words, onDrag 
     const near = MAIN.top - LANE / 2;
     /** Middle of the slip: far from the road at its beginning, beside it where the solid line ends, in it beyond where we join. */
     const slipY = (metres: number) => {
-        const beside = Math.max(answer.solid_until_m, answer.join_at_m, 20);
+        // Without a solid line nothing says where the slip comes beside the road: half-way is drawn.
+        const beside = answer.solid_until_m >= slip ? slip / 2 : Math.max(answer.solid_until_m, answer.join_at_m, 20);
         if (metres >= beside) return near - (near - SLIP_FAR) * Math.min(1, (metres - beside) / Math.max(1, slip - beside));
         return near;
     };
@@ -85,7 +86,7 @@ export function JoinPicture({ answer, slip, keeps, unit, seconds, words, onDrag 
                     )}
                     <Mark x={scale.x(answer.limit_sign_m)} top={Math.min(y(4), y(40))} bottom={y(slipY(answer.limit_sign_m))} text="limit lifts" />
                     <Mark x={scale.x(answer.choose_from_m)} top={keeps === 'left' ? 22 : 180} bottom={y(MAIN.bottom)} text="seen from here" />
-                    {answer.decide_by_m !== null && (
+                    {answer.decide_by_m !== null && answer.others.length > 0 && (
                         <Mark x={scale.x(answer.decide_by_m)} top={keeps === 'left' ? 40 : 164} bottom={y(MAIN.bottom)} text="decided" strong />
                     )}
                     <Mark x={scale.x(answer.join_at_m)} top={keeps === 'left' ? 58 : 148} bottom={y(MAIN.top + LANE)} text="join" />

@@ -1,0 +1,51 @@
+import { unitWords, useRules } from '@/app/rules';
+import { Field } from '@/ui/Field';
+import type { SlipValues } from './slip';
+
+interface Props {
+    kind: 'join' | 'leave';
+    value: SlipValues;
+    errors: Partial<Record<string, string[]>>;
+    onChange: (value: SlipValues) => void;
+}
+
+/** What can be paced out and read off a slip road. */
+export function SlipFields({ kind, value, errors, onChange }: Props) {
+    const rules = useRules();
+    const unit = unitWords(rules.speed_unit);
+    const number = (label: string, key: Exclude<keyof SlipValues, 'next_turn'>, field: string, hint?: string, required = false) => (
+        <Field label={label} hint={hint} errors={errors[`approach.${field}`]}>
+            <input inputMode="decimal" required={required} value={value[key]} onChange={(event) => onChange({ ...value, [key]: event.target.value })} />
+        </Field>
+    );
+    const speed = rules.speed_unit;
+    return (
+        <>
+            {number('Slip road, m', 'slip_length_m', 'slip_length_m', 'To the end of its lane', true)}
+            {number(`Traffic on the main road, ${unit}`, 'main', `main_speed_${speed}`, undefined, true)}
+            {kind === 'join' ? (
+                <>
+                    {number(`Onto it at, ${unit}`, 'entry', 'entry_speed_mps', undefined, true)}
+                    {number('Limit lifts after, m', 'limit_change_m', 'limit_change_m', 'Empty: at its beginning')}
+                    {number('Solid line until, m before the end', 'solid_line_m', 'solid_line_m', 'Empty: none')}
+                    {number('Angle to the main road, °', 'slip_angle_deg', 'slip_angle_deg', 'Empty: 4, assumed')}
+                </>
+            ) : (
+                <>
+                    {number(`At its end, ${unit}`, 'end', 'end_speed_mps', 'Empty: a crawl')}
+                    {number('Bend, radius in m', 'bend_radius_m', 'bend_radius_m', 'Empty: none')}
+                    {value.bend_radius_m !== '' && number('Bend begins after, m', 'bend_from_m', 'bend_from_m', 'Empty: half-way')}
+                    {number('Lower limit after, m', 'lower_limit_m', 'lower_limit_m', 'Empty: not on it')}
+                    {number('Lanes', 'lanes', 'lanes', 'Empty: 1')}
+                    <Field label="Then" errors={errors['approach.next_turn']}>
+                        <select value={value.next_turn} onChange={(event) => onChange({ ...value, next_turn: event.target.value as SlipValues['next_turn'] })}>
+                            <option value="">Straight on</option>
+                            <option value="left">Left</option>
+                            <option value="right">Right</option>
+                        </select>
+                    </Field>
+                </>
+            )}
+        </>
+    );
+}

@@ -1,0 +1,109 @@
+import type { ReactNode } from 'react';
+import { Link } from 'react-router';
+import type { Practice, RoadInputs, RoutineCode } from '@/api/types';
+import { limitOf, useRules } from '@/app/rules';
+import { useCompute } from '@/compute/useCompute';
+import { spoken } from '@/strip/words';
+import { roadAddress } from './address';
+import { JoinPicture } from './JoinPicture';
+import { LeavePicture } from './LeavePicture';
+import type { ChangeAnswer, JoinAnswer, LeaveAnswer, OvertakeAnswer } from './types';
+import { speedWords } from './words';
+
+interface Props {
+    planned: 'join' | 'leave' | 'overtake' | 'lane-change';
+    routine: RoutineCode;
+    road: RoadInputs;
+    vehicle?: unknown;
+    practice: Practice;
+    /** Without its picture where there is little room. */
+    compact?: boolean;
+}
+
+/** What a fast road asks at a place: the picture of the bench with its few figures. */
+export function RoadBrief({ planned, routine, road, vehicle, practice, compact = false }: Props) {
+    const rules = useRules();
+    const unit = rules.speed_unit;
+    const limit = limitOf(road, rules);
+    const asked = {
+        pack: rules.pack,
+        ...(vehicle ? { vehicle } : {}),
+        ...(planned === 'overtake'
+            ? { [`limit_${unit}`]: limit, [`other_speed_${unit}`]: Math.round((limit * 2) / 3), gradient: road.gradient ?? 0 }
+            : { practice }),
+        ...(planned === 'lane-change' ? { [`limit_${unit}`]: limit, [`speed_${unit}`]: limit, to: routine.endsWith('left') ? 'left' : 'right' } : {}),
+        ...(planned === 'join' || planned === 'leave' ? road : {}),
+    };
+    const { data } = useCompute<JoinAnswer | LeaveAnswer | OvertakeAnswer | ChangeAnswer>(planned, asked);
+    if (!data) return null;
+    const far = (metres: number) => spoken(metres, rules.length_unit);
+    const fast = (speed: number) => speedWords(speed, unit);
+    const [picture, words] = told(planned, data, road, rules.keeps, rules.length_unit, far, fast);
+    return (
+        <div className="grid gap-2">
+            {!compact && picture}
+            <p aria-label="On this road">
+                {words}{' '}
+                <Link className="link screen-only" to={roadAddress(planned, road, routine, rules)}>
+                    On the bench
+                </Link>
+            </p>
+            {data.warnings.map((warning) => (
+                <p key={warning.code} className="border-line border-l-4 pl-3 text-sm">
+                    {warning.message}
+                </p>
+            ))}
+        </div>
+    );
+}
+
+function told(
+    planned: Props['planned'],
+    data: unknown,
+    road: RoadInputs,
+    keeps: 'left' | 'right',
+    unit: 'm' | 'ft',
+    far: (metres: number) => string,
+    fast: (speed: number) => string,
+): [ReactNode, string] {
+    if (planned === 'join') {
+        const join = data as JoinAnswer;
+        return [
+            <JoinPicture
+                key="join"
+                answer={join}
+                slip={road.slip_length_m ?? 0}
+                keeps={keeps}
+                unit={unit}
+                seconds={join.choice_s}
+                words={fast}
+                onDrag={() => undefined}
+            />,
+            `${join.accel_needed_mps2.toFixed(1)} m/s² are needed over the ${far(join.counts_m)} that count, the car has ${join.accel_available_mps2.toFixed(1)}; in gear ${join.gear} it joins at ${fast(join.speed_at_end_mps)}. The main road is seen from ${far(join.view_from_m)} before the end.`,
+        ];
+    }
+    if (planned === 'leave') {
+        const leave = data as LeaveAnswer;
+        const signal = leave.events.find((event) => event.kind === 'signal');
+        return [
+            <LeavePicture key="leave" answer={leave} slip={road.slip_length_m ?? 0} keeps={keeps} unit={unit} toGo={0} words={fast} />,
+            `Signal ${far(signal?.at_m ?? 0)} before it, no brake on the main road; then evenly ${leave.decel_mps2.toFixed(1)} m/s², ${leave.late_half_decel_mps2.toFixed(1)} if it is left to the second half.${leave.bend_speed_mps === null ? '' : ` ${fast(leave.bend_speed_mps)} before the bend.`} Lane ${leave.slip_lane}. ${leave.slip_lane_reason}`,
+        ];
+    }
+    if (planned === 'overtake') {
+        const over = data as OvertakeAnswer;
+        return [
+            null,
+            over.time_s === null || over.sight_needed_m === null
+                ? over.message
+                : `Somebody at two thirds of the limit takes ${over.time_s.toFixed(1)} s and ${far(over.sight_needed_m)} of view to pass; no return after ${over.point_of_no_return_s?.toFixed(1) ?? '–'} s. Dropping back is a right decision.`,
+        ];
+    }
+    const change = data as ChangeAnswer;
+    const move = change.checks.find((check) => check.at === 'move')?.time_s ?? 0;
+    const metres = change.options.find((option) => option.kind === 'wait')?.metres_m ?? 0;
+    return [
+        null,
+        `Checks and signal take ${move.toFixed(0)} s, the whole change ${far(metres)} at the limit: ${change.checks.map((check) => check.at.replace('-', ' ')).join(', ')}.`,
+    ];
+}
