@@ -25,6 +25,10 @@ export function Judgement({ routine, road, drawings = [] }: Props) {
     );
 }
 
+/** Whether there is anything to say of a place. */
+export const hasJudgement = (routine: RoutineCode, drawings: Drawing[], rules: Rules): boolean =>
+    manoeuvreOf(routine, rules) !== null || drawings.some((drawing) => drawing.tool === 'roundabout');
+
 /** The gap tool’s name for what a routine waits for, if it waits for a gap. */
 function manoeuvreOf(routine: RoutineCode, rules: Rules): string | null {
     const across = rules.keeps === 'left' ? 'right' : 'left';

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { Body, Mark, RoadFrame } from './RoadFrame';
 import { LORRY_M, CAR_M, nameOf, type Other } from './others';
 import type { ChangeAnswer } from './types';
+import { inMps } from './words';
 
 interface Props {
     option: ChangeAnswer['options'][number];
@@ -19,7 +20,6 @@ const LANE = 40;
 const HEIGHT = 150;
 const REACH = 130;
 const MOVE_S = 3;
-const inMps = (speed: number, unit: 'mph' | 'kmh') => (unit === 'mph' ? speed * 0.44704 : speed / 3.6);
 
 /** Both lanes as seen from above, moving along with us: who closes in comes nearer, who is slower falls back. */
 export function ChangePicture({ option, others, speed, unit, to, seconds, room, onDrag }: Props) {

@@ -1,8 +1,12 @@
 import type { Rules } from '@/api/types';
 
+type Unit = Rules['speed_unit'];
+
 /** Exact. */
-const MPS_IN_A_MPH = 0.44704;
+const MPS: Record<Unit, number> = { mph: 0.44704, kmh: 1 / 3.6 };
+
+/** A number of the unit in metres a second: for marks and words only. */
+export const inMps = (value: number, unit: Unit): number => value * MPS[unit];
 
 /** A speed as it is said under the rules. */
-export const speedWords = (metresPerSecond: number, unit: Rules['speed_unit']): string =>
-    unit === 'mph' ? `${Math.round(metresPerSecond / MPS_IN_A_MPH)} mph` : `${Math.round(metresPerSecond * 3.6)} km/h`;
+export const speedWords = (metresPerSecond: number, unit: Unit): string => `${Math.round(metresPerSecond / MPS[unit])} ${unit === 'mph' ? 'mph' : 'km/h'}`;

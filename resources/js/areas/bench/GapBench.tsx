@@ -1,11 +1,14 @@
-import { speedField, speedRange, unitWords, useRules } from '@/app/rules';
-import { flat, useAddress } from '@/app/useAddress';
+import { flat } from '@/app/useAddress';
 import { useSwept } from '@/compute/useCompute';
+import { Check } from '@/ui/Check';
+import { DataTable } from '@/ui/DataTable';
 import { Field } from '@/ui/Field';
 import { Options } from '@/ui/Options';
 import { Slider } from '@/ui/Slider';
-import { useVehicle, VehicleChoice } from '@/vehicles/VehicleChoice';
+import { VehicleChoice } from '@/vehicles/VehicleChoice';
 import { Big, BenchPage } from './BenchPage';
+import { SlopeSlider, SpeedSlider } from './sliders';
+import { useBench } from './useBench';
 import { GapBar, GapPicture } from './gap/GapPicture';
 import type { GapAnswer } from './gap/geometry';
 import { MomentKeys } from '@/road/MomentKeys';
@@ -32,16 +35,12 @@ const CRAWL = 2;
 
 /** Is it long enough: both cars on one time slider, the place where go becomes wait, and what the other driver would have to do. */
 export function GapBench() {
-    const rules = useRules();
-    const [state, setState] = useAddress(address.read, address.write);
-    const set = (part: Partial<typeof state>) => setState((before) => ({ ...before, ...part }));
-    const vehicle = useVehicle(state.vehicle);
-    const range = speedRange(rules.speed_unit);
+    const { rules, state, set, vehicle, field } = useBench(address);
     const inputs = {
         pack: rules.pack,
         manoeuvre: state.manoeuvre in MANOEUVRES ? state.manoeuvre : 'emerge-right',
         vehicle,
-        [speedField(rules.speed_unit).replace('speed', 'other_speed')]: state.speed,
+        [field('other_speed')]: state.speed,
         lanes: state.lanes,
         gradient: state.slope / 100,
         ...(state.rolling ? { rolling_mps: CRAWL } : {}),
@@ -56,12 +55,6 @@ export function GapBench() {
     const moment = useMoment(longest);
     const { seconds } = moment;
     const metres = (value: number) => `${value} m`;
-    const flag = (label: string, key: 'rolling' | 'long' | 'turner') => (
-        <label className="flex min-h-12 items-center gap-3">
-            <input type="checkbox" className="size-6" checked={state[key]} onChange={(event) => set({ [key]: event.target.checked })} />
-            {label}
-        </label>
-    );
     return (
         <BenchPage
             title="Gap"
@@ -76,26 +69,10 @@ export function GapBench() {
                         </select>
                     </Field>
                     <VehicleChoice value={state.vehicle} onChange={(next) => set({ vehicle: next })} />
-                    <Slider
-                        label="They come at"
-                        value={state.speed}
-                        min={range.from}
-                        max={range.to}
-                        step={range.step}
-                        words={(value) => `${value} ${unitWords(rules.speed_unit)}`}
-                        onChange={(next) => set({ speed: next })}
-                    />
+                    <SpeedSlider label="They come at" value={state.speed} onChange={(speed) => set({ speed })} />
                     <Slider label="From" value={state.distance} min={10} max={300} step={5} words={metres} onChange={(distance) => set({ distance })} />
                     <Slider label="Lanes each way" value={state.lanes} min={1} max={3} step={1} words={String} onChange={(lanes) => set({ lanes })} />
-                    <Slider
-                        label="Slope"
-                        value={state.slope}
-                        min={-10}
-                        max={10}
-                        step={1}
-                        words={(value) => `${value} %`}
-                        onChange={(slope) => set({ slope })}
-                    />
+                    <SlopeSlider value={state.slope} onChange={(slope) => set({ slope })} />
                     <Slider
                         label="Somebody on foot"
                         value={state.people}
@@ -114,9 +91,9 @@ export function GapBench() {
                         words={(value) => (value === 0 ? 'not measured' : `${value} m`)}
                         onChange={(sight) => set({ sight })}
                     />
-                    {flag('Rolling over the line', 'rolling')}
-                    {flag('A long vehicle first', 'long')}
-                    {flag('Somebody opposite turns in too', 'turner')}
+                    <Check label="Rolling over the line" checked={state.rolling} onChange={(rolling) => set({ rolling })} />
+                    <Check label="A long vehicle first" checked={state.long} onChange={(long) => set({ long })} />
+                    <Check label="Somebody opposite turns in too" checked={state.turner} onChange={(turner) => set({ turner })} />
                 </>
             }
         >
@@ -178,33 +155,22 @@ export function GapBench() {
 
 function Sides({ answer }: { answer: GapAnswer }) {
     return (
-        <div className="relative overflow-x-auto" tabIndex={0} role="region" aria-label="Side by side">
-            <table className="w-full min-w-[34rem] text-left">
-                <thead>
-                    <tr className="border-hair border-b-2">
-                        {['From', 'We', 'Needed', 'There is', 'In hand', 'They would brake', 'So'].map((head) => (
-                            <th key={head} scope="col" className="py-1 pr-3">
-                                {head}
-                            </th>
-                        ))}
-                    </tr>
-                </thead>
-                <tbody>
-                    {answer.sides.map((side) => (
-                        <tr key={side.from} className="border-hair border-b">
-                            <th scope="row" className="py-1 pr-3">
-                                {side.from}
-                            </th>
-                            <td className="pr-3">{side.joined ? 'join it' : 'cross it'}</td>
-                            <td className="pr-3">{side.time_needed_s.toFixed(1)} s</td>
-                            <td className="pr-3">{side.time_available_s.toFixed(1)} s</td>
-                            <td className="pr-3">{side.margin_s.toFixed(1)} s</td>
-                            <td className="pr-3">{side.other_decel_needed_mps2 === null ? 'too late' : `${side.other_decel_needed_mps2.toFixed(1)} m/s²`}</td>
-                            <td className="font-semibold">{side.verdict}</td>
-                        </tr>
-                    ))}
-                </tbody>
-            </table>
-        </div>
+        <DataTable
+            label="Side by side"
+            least={34}
+            heads={['From', 'We', 'Needed', 'There is', 'In hand', 'They would brake', 'So']}
+            rows={answer.sides.map((side) => ({
+                key: side.from,
+                head: side.from,
+                cells: [
+                    side.joined ? 'join it' : 'cross it',
+                    `${side.time_needed_s.toFixed(1)} s`,
+                    `${side.time_available_s.toFixed(1)} s`,
+                    `${side.margin_s.toFixed(1)} s`,
+                    side.other_decel_needed_mps2 === null ? 'too late' : `${side.other_decel_needed_mps2.toFixed(1)} m/s²`,
+                    side.verdict,
+                ],
+            }))}
+        />
     );
 }

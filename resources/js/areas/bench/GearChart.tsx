@@ -1,4 +1,7 @@
 import { useId, useRef } from 'react';
+import type { Rules } from '@/api/types';
+import { unitWords } from '@/app/rules';
+import { inMps } from '@/road/words';
 import { useWidth } from '@/strip/useWidth';
 import type { EngineAnswer } from './GearsBench';
 
@@ -6,11 +9,9 @@ const HEIGHT = 360;
 const LEFT = 46;
 const BOTTOM = 28;
 const FASTEST = 33;
-/** Exact: for marks and words only. */
-export const METRES_PER_SECOND_IN_A_MPH = 0.44704;
 
 /** Speed along, engine speed up: a line for each gear from idle to the red line, the change drawn between two of them. */
-export function GearChart({ answer, from, to }: { answer: EngineAnswer; from: number; to: number | null }) {
+export function GearChart({ answer, from, to, unit }: { answer: EngineAnswer; from: number; to: number | null; unit: Rules['speed_unit'] }) {
     const frame = useRef<HTMLDivElement>(null);
     const width = useWidth(frame);
     const id = useId();
@@ -48,9 +49,9 @@ export function GearChart({ answer, from, to }: { answer: EngineAnswer; from: nu
                             </text>
                         </g>
                     ))}
-                    {[0, 10, 20, 30, 40, 50, 60, 70].map((mph) => (
-                        <text key={mph} x={x(mph * METRES_PER_SECOND_IN_A_MPH)} y={HEIGHT - 8} fontSize={13} textAnchor="middle" fill="var(--quiet)">
-                            {mph === 70 ? '70 mph' : mph}
+                    {(unit === 'mph' ? [0, 10, 20, 30, 40, 50, 60, 70] : [0, 20, 40, 60, 80, 100]).map((mark, i, marks) => (
+                        <text key={mark} x={x(inMps(mark, unit))} y={HEIGHT - 8} fontSize={13} textAnchor="middle" fill="var(--quiet)">
+                            {i === marks.length - 1 ? `${mark} ${unitWords(unit)}` : mark}
                         </text>
                     ))}
                     <rect x={LEFT} y={y(most)} width={width - LEFT - 34} height={y(redLine) - y(most)} fill={`url(#${id})`} opacity={0.8} />

@@ -1,12 +1,16 @@
 import { useState } from 'react';
-import type { Assumption } from '@/api/types';
-import { flat, useAddress } from '@/app/useAddress';
+import type { Assumption, Rules } from '@/api/types';
+import { speedRange, unitWords } from '@/app/rules';
+import { flat } from '@/app/useAddress';
 import { useCompute, useSwept } from '@/compute/useCompute';
+import { speedWords } from '@/road/words';
+import { DataTable } from '@/ui/DataTable';
 import { Field } from '@/ui/Field';
 import { Slider } from '@/ui/Slider';
-import { useVehicle, VehicleChoice } from '@/vehicles/VehicleChoice';
+import { VehicleChoice } from '@/vehicles/VehicleChoice';
 import { Big, BenchPage } from './BenchPage';
-import { GearChart, METRES_PER_SECOND_IN_A_MPH } from './GearChart';
+import { GearChart } from './GearChart';
+import { useBench } from './useBench';
 
 export interface EngineAnswer {
     at?: number;
@@ -43,20 +47,25 @@ const PURPOSES: Record<string, string> = { cruise: 'to hold the speed', pull: 't
 
 /** Engine speed against road speed in every gear, and what a change asks of the revs. */
 export function GearsBench() {
-    const [state, setState] = useAddress(address.read, address.write);
-    const set = (part: Partial<typeof state>) => setState((before) => ({ ...before, ...part }));
-    const vehicle = useVehicle(state.vehicle);
+    const { rules, state, set, vehicle, field } = useBench(address);
+    const range = speedRange(rules.speed_unit);
+    const said = (value: number) => `${value} ${unitWords(rules.speed_unit)}`;
     const [many, setMany] = useState(1);
     const gear = (wanted: number) => Math.min(many, Math.max(1, wanted));
     const inputs = { vehicle, gradient: state.slope / 100, ...(many > 1 ? { from_gear: gear(state.from), to_gear: gear(state.to) } : {}) };
-    const { data, error, isPlaceholderData } = useSwept<EngineAnswer>('engine', inputs, { field: 'speed_mph', from: 1, to: 70, step: 1 }, state.speed);
+    const { data, error, isPlaceholderData } = useSwept<EngineAnswer>(
+        'engine',
+        inputs,
+        { field: field('speed'), from: range.step, to: range.to, step: range.step },
+        state.speed,
+    );
     // How many gears there are, the answer knows: only then is a change asked for.
     if (data && !isPlaceholderData && data.gears.length !== many) setMany(data.gears.length);
     const run = useCompute<EngineAnswer>('engine', {
         vehicle,
         gradient: state.slope / 100,
-        speed_mph: state.speed,
-        to_speed_mph: Math.max(state.upTo, state.speed + 1),
+        [field('speed')]: state.speed,
+        [field('to_speed')]: Math.max(state.upTo, state.speed + range.step),
     });
     const gears = Array.from({ length: many }, (_, i) => i + 1);
     const choose = (label: string, value: number, change: (gear: number) => void) => (
@@ -86,10 +95,10 @@ export function GearsBench() {
                     <Slider
                         label="Speed"
                         value={state.speed}
-                        min={1}
-                        max={70}
-                        step={1}
-                        words={(value) => `${value} mph`}
+                        min={range.step}
+                        max={range.to}
+                        step={range.step}
+                        words={said}
                         onChange={(speed) => set({ speed })}
                     />
                     <Slider
@@ -108,7 +117,7 @@ export function GearsBench() {
         >
             {data && (
                 <div className="grid gap-6 lg:grid-cols-[minmax(0,1.6fr)_minmax(0,1fr)]">
-                    <GearChart answer={data} from={many > 1 ? gear(state.from) : 1} to={many > 1 ? gear(state.to) : null} />
+                    <GearChart answer={data} from={many > 1 ? gear(state.from) : 1} to={many > 1 ? gear(state.to) : null} unit={rules.speed_unit} />
                     <div className="grid content-start gap-4">
                         <dl className="grid grid-cols-2 gap-3">
                             <Big label={`In ${data.gear}`} value={Math.round(data.rpm).toLocaleString('en-GB')} unit="rpm" />
@@ -125,14 +134,14 @@ export function GearsBench() {
                         <div className="grid gap-2">
                             <Slider
                                 label="Full gas up to"
-                                value={Math.max(state.upTo, state.speed + 1)}
-                                min={2}
-                                max={80}
-                                step={1}
-                                words={(value) => `${value} mph`}
+                                value={Math.max(state.upTo, state.speed + range.step)}
+                                min={2 * range.step}
+                                max={range.to + 10}
+                                step={range.step}
+                                words={said}
                                 onChange={(upTo) => set({ upTo })}
                             />
-                            {run.data?.run && <Run run={run.data.run} />}
+                            {run.data?.run && <Run run={run.data.run} unit={rules.speed_unit} />}
                         </div>
                         <ul className="grid gap-2">
                             {data.choices.map((choice) => (
@@ -153,9 +162,8 @@ export function GearsBench() {
 }
 
 /** What gaining speed takes, changes of gear and all. */
-function Run({ run }: { run: NonNullable<EngineAnswer['run']> }) {
-    if (!run.reached)
-        return <p className="font-semibold">Does not get there: {(run.speed_mps / METRES_PER_SECOND_IN_A_MPH).toFixed(0)} mph is all this hill leaves.</p>;
+function Run({ run, unit }: { run: NonNullable<EngineAnswer['run']>; unit: Rules['speed_unit'] }) {
+    if (!run.reached) return <p className="font-semibold">Does not get there: {speedWords(run.speed_mps, unit)} is all this hill leaves.</p>;
     return (
         <p>
             <span className="font-display text-2xl font-bold">
@@ -172,34 +180,23 @@ function Run({ run }: { run: NonNullable<EngineAnswer['run']> }) {
 
 function GearTable({ answer }: { answer: EngineAnswer }) {
     return (
-        <div className="relative overflow-x-auto lg:col-span-2" tabIndex={0} role="region" aria-label="Gear by gear">
-            <table className="w-full min-w-[34rem] text-left">
-                <thead>
-                    <tr className="border-hair border-b-2">
-                        {['Gear', 'rpm', 'm/s for 1000 rpm', 'Full gas, m/s²', 'Gas released, m/s²', 'To know'].map((head) => (
-                            <th key={head} scope="col" className="py-1 pr-3">
-                                {head}
-                            </th>
-                        ))}
-                    </tr>
-                </thead>
-                <tbody>
-                    {answer.gears.map((gear) => (
-                        <tr key={gear.gear} className="border-hair border-b">
-                            <th scope="row" className="py-1 pr-3">
-                                {gear.gear}
-                            </th>
-                            <td className="pr-3">{Math.round(gear.rpm)}</td>
-                            <td className="pr-3">{gear.speed_per_1000_rpm_mps.toFixed(1)}</td>
-                            <td className="pr-3">{gear.over_revs ? '–' : gear.accel_available_mps2.toFixed(2)}</td>
-                            <td className="pr-3">{gear.engine_braking_mps2.toFixed(2)}</td>
-                            <td className="font-semibold">
-                                {gear.over_revs ? 'above the red line' : gear.labours ? 'labours' : gear.accel_available_mps2 < 0 ? 'loses speed' : ''}
-                            </td>
-                        </tr>
-                    ))}
-                </tbody>
-            </table>
+        <div className="min-w-0 lg:col-span-2">
+            <DataTable
+                label="Gear by gear"
+                least={34}
+                heads={['Gear', 'rpm', 'm/s for 1000 rpm', 'Full gas, m/s²', 'Gas released, m/s²', 'To know']}
+                rows={answer.gears.map((gear) => ({
+                    key: gear.gear,
+                    head: gear.gear,
+                    cells: [
+                        Math.round(gear.rpm),
+                        gear.speed_per_1000_rpm_mps.toFixed(1),
+                        gear.over_revs ? '–' : gear.accel_available_mps2.toFixed(2),
+                        gear.engine_braking_mps2.toFixed(2),
+                        gear.over_revs ? 'above the red line' : gear.labours ? 'labours' : gear.accel_available_mps2 < 0 ? 'loses speed' : '',
+                    ],
+                }))}
+            />
         </div>
     );
 }

@@ -1,10 +1,13 @@
-import { speedField, speedRange, unitWords, useRules } from '@/app/rules';
-import { flat, useAddress } from '@/app/useAddress';
+import { speedField, unitWords } from '@/app/rules';
+import { flat } from '@/app/useAddress';
 import { useCompute } from '@/compute/useCompute';
 import { spoken } from '@/strip/words';
+import { DataTable } from '@/ui/DataTable';
 import { Slider } from '@/ui/Slider';
-import { useVehicle, VehicleChoice } from '@/vehicles/VehicleChoice';
+import { VehicleChoice } from '@/vehicles/VehicleChoice';
 import { Big, BenchPage } from './BenchPage';
+import { MetresSlider, SlopeSlider, SpeedSlider } from './sliders';
+import { useBench } from './useBench';
 import { JoinPicture } from '@/road/JoinPicture';
 import { MomentKeys } from '@/road/MomentKeys';
 import { asked, readOthers, type Other } from '@/road/others';
@@ -33,13 +36,7 @@ const address = flat({
 
 /** Does this slip road give enough room, ahead of or behind whom, and by where is it decided. */
 export function JoinBench() {
-    const rules = useRules();
-    const [state, setState] = useAddress(address.read, address.write);
-    const set = (part: Partial<typeof state>) => setState((before) => ({ ...before, ...part }));
-    const vehicle = useVehicle(state.vehicle);
-    const range = speedRange(rules.speed_unit);
-    const unit = unitWords(rules.speed_unit);
-    const field = (name: string) => speedField(rules.speed_unit).replace('speed', name);
+    const { rules, state, set, vehicle, field } = useBench(address);
     const others = readOthers(state.others);
     const { data, error } = useCompute<JoinAnswer>('join', {
         pack: rules.pack,
@@ -56,20 +53,6 @@ export function JoinBench() {
     });
     const longest = data ? Math.ceil(data.profile.time_s[data.profile.time_s.length - 1]!) : 10;
     const moment = useMoment(longest, data?.choice_s);
-    const speed = (label: string, key: 'entry' | 'main') => (
-        <Slider
-            label={label}
-            value={state[key]}
-            min={range.from}
-            max={range.to}
-            step={range.step}
-            words={(value) => `${value} ${unit}`}
-            onChange={(next) => set({ [key]: next })}
-        />
-    );
-    const metres = (label: string, key: 'slip' | 'sign' | 'solid', min: number, max: number) => (
-        <Slider label={label} value={state[key]} min={min} max={max} step={10} words={(value) => `${value} m`} onChange={(next) => set({ [key]: next })} />
-    );
     return (
         <BenchPage
             title="Join"
@@ -79,20 +62,12 @@ export function JoinBench() {
             controls={
                 <>
                     <VehicleChoice value={state.vehicle} onChange={(next) => set({ vehicle: next })} />
-                    {metres('Slip', 'slip', 60, 600)}
-                    {speed('Onto it at', 'entry')}
-                    {speed('Traffic', 'main')}
-                    <Slider
-                        label="Slope"
-                        value={state.slope}
-                        min={-10}
-                        max={10}
-                        step={1}
-                        words={(value) => `${value} %`}
-                        onChange={(slope) => set({ slope })}
-                    />
-                    {metres('Limit lifts after', 'sign', 0, 300)}
-                    {metres('Solid line until', 'solid', 0, 300)}
+                    <MetresSlider label="Slip" value={state.slip} min={60} max={600} onChange={(slip) => set({ slip })} />
+                    <SpeedSlider label="Onto it at" value={state.entry} onChange={(entry) => set({ entry })} />
+                    <SpeedSlider label="Traffic" value={state.main} onChange={(main) => set({ main })} />
+                    <SlopeSlider value={state.slope} onChange={(slope) => set({ slope })} />
+                    <MetresSlider label="Limit lifts after" value={state.sign} min={0} max={300} onChange={(sign) => set({ sign })} />
+                    <MetresSlider label="Solid line until" value={state.solid} min={0} max={300} onChange={(solid) => set({ solid })} />
                     <Slider label="Angle" value={state.angle} min={1} max={30} step={1} words={(value) => `${value}°`} onChange={(angle) => set({ angle })} />
                 </>
             }
@@ -143,7 +118,7 @@ export function JoinBench() {
                     <OthersForm
                         title="On the main road, as seen where the choice begins"
                         value={others}
-                        unit={unit}
+                        unit={unitWords(rules.speed_unit)}
                         onChange={(next) => set({ others: JSON.stringify(next) })}
                     />
                 </div>
@@ -161,36 +136,25 @@ function headline(answer: JoinAnswer): string {
 }
 
 function Options({ answer, unit, words }: { answer: JoinAnswer; unit: 'm' | 'ft'; words: (speed: number) => string }) {
+    const away = (option: JoinAnswer['options'][number]) => option.gap_s === null && option.where !== 'free';
     return (
-        <div className="relative overflow-x-auto" tabIndex={0} role="region" aria-label="Ways to join">
-            <table className="w-full min-w-[34rem] text-left">
-                <thead>
-                    <tr className="border-hair border-b-2">
-                        {['Way', 'Acceleration', 'Joins at', 'Gap there', 'In hand', 'Open until'].map((head) => (
-                            <th key={head} scope="col" className="py-1 pr-3">
-                                {head}
-                            </th>
-                        ))}
-                    </tr>
-                </thead>
-                <tbody>
-                    {answer.options.map((option, i) => (
-                        <tr key={i} className={`border-hair border-b ${option.feasible ? '' : 'text-quiet'}`}>
-                            <th scope="row" className={`py-1 pr-3 ${i === answer.best ? 'font-extrabold' : 'font-medium'}`}>
-                                {i === answer.best ? '▸ ' : ''}
-                                {option.where === 'free' ? 'free road' : `${option.where === 'ahead' ? 'ahead of' : 'behind'} ${option.vehicle}`}
-                            </th>
-                            <td className="tabular pr-3">{option.gap_s === null && option.where !== 'free' ? '–' : `${option.accel_mps2.toFixed(2)} m/s²`}</td>
-                            <td className="tabular pr-3">{option.gap_s === null && option.where !== 'free' ? 'cannot get there' : words(option.speed_mps)}</td>
-                            <td className="tabular pr-3">{option.gap_s === null ? '–' : `${option.gap_s.toFixed(1)} s`}</td>
-                            <td className="tabular pr-3">
-                                {option.spare_m === null ? '–' : option.feasible ? spoken(option.spare_m, unit) : `${spoken(-option.spare_m, unit)} short`}
-                            </td>
-                            <td className="tabular pr-3">{option.latest_m === null ? '–' : spoken(option.latest_m, unit)}</td>
-                        </tr>
-                    ))}
-                </tbody>
-            </table>
-        </div>
+        <DataTable
+            label="Ways to join"
+            least={34}
+            heads={['Way', 'Acceleration', 'Joins at', 'Gap there', 'In hand', 'Open until']}
+            rows={answer.options.map((option, i) => ({
+                key: i,
+                quiet: !option.feasible,
+                strong: i === answer.best,
+                head: `${i === answer.best ? '▸ ' : ''}${option.where === 'free' ? 'free road' : `${option.where === 'ahead' ? 'ahead of' : 'behind'} ${option.vehicle}`}`,
+                cells: [
+                    away(option) ? '–' : `${option.accel_mps2.toFixed(2)} m/s²`,
+                    away(option) ? 'cannot get there' : words(option.speed_mps),
+                    option.gap_s === null ? '–' : `${option.gap_s.toFixed(1)} s`,
+                    option.spare_m === null ? '–' : option.feasible ? spoken(option.spare_m, unit) : `${spoken(-option.spare_m, unit)} short`,
+                    option.latest_m === null ? '–' : spoken(option.latest_m, unit),
+                ],
+            }))}
+        />
     );
 }

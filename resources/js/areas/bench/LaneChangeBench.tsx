@@ -1,12 +1,13 @@
 import { useState } from 'react';
-import { speedField, speedRange, unitWords, useRules } from '@/app/rules';
-import { flat, useAddress } from '@/app/useAddress';
+import { unitWords } from '@/app/rules';
+import { flat } from '@/app/useAddress';
 import { useCompute } from '@/compute/useCompute';
 import { spoken } from '@/strip/words';
 import { Field } from '@/ui/Field';
-import { Slider } from '@/ui/Slider';
-import { useVehicle, VehicleChoice } from '@/vehicles/VehicleChoice';
+import { VehicleChoice } from '@/vehicles/VehicleChoice';
 import { Big, BenchPage } from './BenchPage';
+import { MetresSlider, SlopeSlider, SpeedSlider } from './sliders';
+import { useBench } from './useBench';
 import { ChangePicture } from '@/road/ChangePicture';
 import { MomentKeys } from '@/road/MomentKeys';
 import { asked, readOthers, type Other } from '@/road/others';
@@ -35,24 +36,19 @@ const WORDS = { 'faster-ahead': 'Faster, into the gap ahead', 'easier-behind': '
 
 /** Faster into the gap ahead, easier into the one behind, or wait: with the gaps, the checks, and where it must be done. */
 export function LaneChangeBench() {
-    const rules = useRules();
-    const [state, setState] = useAddress(address.read, address.write);
-    const set = (part: Partial<typeof state>) => setState((before) => ({ ...before, ...part }));
+    const { rules, state, set, vehicle, field } = useBench(address);
     const [chosen, setChosen] = useState<string | null>(null);
-    const vehicle = useVehicle(state.vehicle);
-    const range = speedRange(rules.speed_unit);
-    const unit = unitWords(rules.speed_unit);
     const others = readOthers(state.others);
     const to = state.to === 'left' ? 'left' : 'right';
     const { data, error } = useCompute<ChangeAnswer>('lane-change', {
         pack: rules.pack,
         practice: rules.practice,
         vehicle,
-        [speedField(rules.speed_unit)]: Math.min(state.speed, state.limit),
-        [speedField(rules.speed_unit).replace('speed', 'limit')]: state.limit,
+        [field('speed')]: Math.min(state.speed, state.limit),
+        [field('limit')]: state.limit,
         to,
         gradient: state.slope / 100,
-        vehicles: asked(others, speedField(rules.speed_unit), { lane: to }),
+        vehicles: asked(others, field('speed'), { lane: to }),
         ...(state.room > 0 ? { room_m: state.room } : {}),
         ...(state.junction > 0 ? { junction_m: state.junction } : {}),
         ...(state.second > 0 ? { second_junction_m: state.second } : {}),
@@ -60,28 +56,6 @@ export function LaneChangeBench() {
     const shown = data?.options.find((option) => option.kind === (chosen ?? data.best)) ?? data?.options[0];
     const longest = shown ? Math.ceil(shown.time_s + 5) : 10;
     const moment = useMoment(longest);
-    const speed = (label: string, key: 'speed' | 'limit') => (
-        <Slider
-            label={label}
-            value={state[key]}
-            min={range.from}
-            max={range.to}
-            step={range.step}
-            words={(value) => `${value} ${unit}`}
-            onChange={(next) => set({ [key]: next })}
-        />
-    );
-    const metres = (label: string, key: 'room' | 'junction' | 'second', none: string) => (
-        <Slider
-            label={label}
-            value={state[key]}
-            min={0}
-            max={500}
-            step={10}
-            words={(value) => (value === 0 ? none : `${value} m`)}
-            onChange={(next) => set({ [key]: next })}
-        />
-    );
     return (
         <BenchPage
             title="Lane change"
@@ -97,20 +71,19 @@ export function LaneChangeBench() {
                             <option value="right">Right</option>
                         </select>
                     </Field>
-                    {speed('We drive', 'speed')}
-                    {speed('Limit', 'limit')}
-                    {metres('Our lane ends in', 'room', 'it goes on')}
-                    {metres('Needed for a junction in', 'junction', 'none')}
-                    {metres('A second one after it by', 'second', 'none')}
-                    <Slider
-                        label="Slope"
-                        value={state.slope}
-                        min={-10}
-                        max={10}
-                        step={1}
-                        words={(value) => `${value} %`}
-                        onChange={(slope) => set({ slope })}
+                    <SpeedSlider label="We drive" value={state.speed} onChange={(speed) => set({ speed })} />
+                    <SpeedSlider label="Limit" value={state.limit} onChange={(limit) => set({ limit })} />
+                    <MetresSlider label="Our lane ends in" value={state.room} min={0} max={500} none="it goes on" onChange={(room) => set({ room })} />
+                    <MetresSlider
+                        label="Needed for a junction in"
+                        value={state.junction}
+                        min={0}
+                        max={500}
+                        none="none"
+                        onChange={(junction) => set({ junction })}
                     />
+                    <MetresSlider label="A second one after it by" value={state.second} min={0} max={500} none="none" onChange={(second) => set({ second })} />
+                    <SlopeSlider value={state.slope} onChange={(slope) => set({ slope })} />
                 </>
             }
         >
@@ -188,7 +161,12 @@ export function LaneChangeBench() {
                             )}
                         </div>
                     </div>
-                    <OthersForm title="In the lane wanted, now" value={others} unit={unit} onChange={(next) => set({ others: JSON.stringify(next) })} />
+                    <OthersForm
+                        title="In the lane wanted, now"
+                        value={others}
+                        unit={unitWords(rules.speed_unit)}
+                        onChange={(next) => set({ others: JSON.stringify(next) })}
+                    />
                 </div>
             )}
         </BenchPage>

@@ -1,11 +1,13 @@
-import { speedField, speedRange, unitWords, useRules } from '@/app/rules';
-import { flat, useAddress } from '@/app/useAddress';
+import { flat } from '@/app/useAddress';
 import { useCompute } from '@/compute/useCompute';
 import { spoken } from '@/strip/words';
+import { DataTable } from '@/ui/DataTable';
 import { Field } from '@/ui/Field';
 import { Slider } from '@/ui/Slider';
-import { useVehicle, VehicleChoice } from '@/vehicles/VehicleChoice';
+import { VehicleChoice } from '@/vehicles/VehicleChoice';
 import { Big, BenchPage } from './BenchPage';
+import { MetresSlider, SlopeSlider, SpeedSlider } from './sliders';
+import { useBench } from './useBench';
 import { LeavePicture } from '@/road/LeavePicture';
 import { MomentKeys } from '@/road/MomentKeys';
 import type { LeaveAnswer } from '@/road/types';
@@ -19,13 +21,7 @@ const BEFORE_S = 14;
 
 /** Signs, signal, brake, lane and gear on the way off, in their places. */
 export function LeaveBench() {
-    const rules = useRules();
-    const [state, setState] = useAddress(address.read, address.write);
-    const set = (part: Partial<typeof state>) => setState((before) => ({ ...before, ...part }));
-    const vehicle = useVehicle(state.vehicle);
-    const range = speedRange(rules.speed_unit);
-    const unit = unitWords(rules.speed_unit);
-    const field = (name: string) => speedField(rules.speed_unit).replace('speed', name);
+    const { rules, state, set, vehicle, field } = useBench(address);
     const { data, error } = useCompute<LeaveAnswer>('leave', {
         pack: rules.pack,
         practice: rules.practice,
@@ -42,28 +38,6 @@ export function LeaveBench() {
     const onIt = data ? -data.profile.time_s[data.profile.time_s.length - 1]! : 10;
     const longest = Math.ceil(BEFORE_S + onIt);
     const moment = useMoment(longest);
-    const number = (label: string, key: 'slip' | 'radius' | 'bend' | 'lower', min: number, max: number, none?: string) => (
-        <Slider
-            label={label}
-            value={state[key]}
-            min={min}
-            max={max}
-            step={10}
-            words={(value) => (none && value === 0 ? none : `${value} m`)}
-            onChange={(next) => set({ [key]: next })}
-        />
-    );
-    const speed = (label: string, key: 'main' | 'end', from: number) => (
-        <Slider
-            label={label}
-            value={state[key]}
-            min={from}
-            max={range.to}
-            step={range.step}
-            words={(value) => `${value} ${unit}`}
-            onChange={(next) => set({ [key]: next })}
-        />
-    );
     return (
         <BenchPage
             title="Leave"
@@ -73,18 +47,10 @@ export function LeaveBench() {
             controls={
                 <>
                     <VehicleChoice value={state.vehicle} onChange={(next) => set({ vehicle: next })} />
-                    {speed('Main road', 'main', range.from)}
-                    {number('Slip', 'slip', 50, 600)}
-                    {speed('At its end', 'end', 0)}
-                    <Slider
-                        label="Slope"
-                        value={state.slope}
-                        min={-10}
-                        max={10}
-                        step={1}
-                        words={(value) => `${value} %`}
-                        onChange={(slope) => set({ slope })}
-                    />
+                    <SpeedSlider label="Main road" value={state.main} onChange={(main) => set({ main })} />
+                    <MetresSlider label="Slip" value={state.slip} min={50} max={600} onChange={(slip) => set({ slip })} />
+                    <SpeedSlider label="At its end" from={0} value={state.end} onChange={(end) => set({ end })} />
+                    <SlopeSlider value={state.slope} onChange={(slope) => set({ slope })} />
                     <Field label="Then">
                         <select value={state.turn} onChange={(event) => set({ turn: event.target.value })}>
                             <option value="none">Straight on</option>
@@ -93,9 +59,9 @@ export function LeaveBench() {
                         </select>
                     </Field>
                     <Slider label="Lanes of the slip" value={state.lanes} min={1} max={3} step={1} words={String} onChange={(lanes) => set({ lanes })} />
-                    {number('Bend', 'radius', 0, 200, 'none')}
-                    {state.radius > 0 && number('Bend begins', 'bend', 20, 500)}
-                    {number('Lower limit after', 'lower', 0, 500, 'not on it')}
+                    <MetresSlider label="Bend" value={state.radius} min={0} max={200} none="none" onChange={(radius) => set({ radius })} />
+                    {state.radius > 0 && <MetresSlider label="Bend begins" value={state.bend} min={20} max={500} onChange={(bend) => set({ bend })} />}
+                    <MetresSlider label="Lower limit after" value={state.lower} min={0} max={500} none="not on it" onChange={(lower) => set({ lower })} />
                 </>
             }
         >
@@ -141,34 +107,24 @@ export function LeaveBench() {
 
 function Events({ answer, unit, words }: { answer: LeaveAnswer; unit: 'm' | 'ft'; words: (speed: number) => string }) {
     return (
-        <div className="relative overflow-x-auto" tabIndex={0} role="region" aria-label="In their order">
-            <table className="w-full min-w-[30rem] text-left">
-                <thead>
-                    <tr className="border-hair border-b-2">
-                        {['What', 'Where', 'When', 'Speed'].map((head) => (
-                            <th key={head} scope="col" className="py-1 pr-3">
-                                {head}
-                            </th>
-                        ))}
-                    </tr>
-                </thead>
-                <tbody>
-                    {answer.events.map((event, i) => (
-                        <tr key={i} className="border-hair border-b">
-                            <th scope="row" className="py-1 pr-3 font-medium">
-                                <span className="font-semibold">{NAMES[event.kind] ?? event.kind}</span>{' '}
-                                <span className="text-quiet">{event.side ?? event.text}</span>
-                            </th>
-                            <td className="tabular pr-3 whitespace-nowrap">
-                                {event.at_m === 0 ? 'beginning' : `${spoken(Math.abs(event.at_m), unit)} ${event.at_m > 0 ? 'before' : 'on it'}`}
-                            </td>
-                            <td className="tabular pr-3 whitespace-nowrap">{Math.abs(event.time_s).toFixed(1)} s</td>
-                            <td className="tabular pr-3 whitespace-nowrap">{words(event.speed_mps)}</td>
-                        </tr>
-                    ))}
-                </tbody>
-            </table>
-        </div>
+        <DataTable
+            label="In their order"
+            least={30}
+            heads={['What', 'Where', 'When', 'Speed']}
+            rows={answer.events.map((event, i) => ({
+                key: i,
+                head: (
+                    <>
+                        <span className="font-semibold">{NAMES[event.kind] ?? event.kind}</span> <span className="text-quiet">{event.side ?? event.text}</span>
+                    </>
+                ),
+                cells: [
+                    event.at_m === 0 ? 'beginning' : `${spoken(Math.abs(event.at_m), unit)} ${event.at_m > 0 ? 'before' : 'on it'}`,
+                    `${Math.abs(event.time_s).toFixed(1)} s`,
+                    words(event.speed_mps),
+                ],
+            }))}
+        />
     );
 }
 

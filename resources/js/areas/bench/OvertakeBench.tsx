@@ -1,16 +1,18 @@
-import { speedField, speedRange, unitWords, useRules } from '@/app/rules';
-import { flat, useAddress } from '@/app/useAddress';
+import { flat } from '@/app/useAddress';
 import { useCompute } from '@/compute/useCompute';
 import { spoken } from '@/strip/words';
+import { Check } from '@/ui/Check';
 import { Slider } from '@/ui/Slider';
-import { useVehicle, VehicleChoice } from '@/vehicles/VehicleChoice';
+import { VehicleChoice } from '@/vehicles/VehicleChoice';
 import { Big, BenchPage } from './BenchPage';
+import { MetresSlider, SlopeSlider, SpeedSlider } from './sliders';
+import { useBench } from './useBench';
 import { MomentKeys } from '@/road/MomentKeys';
 import { CAR_M, LORRY_M } from '@/road/others';
 import { OvertakePicture } from '@/road/OvertakePicture';
 import type { OvertakeAnswer } from '@/road/types';
 import { useMoment } from '@/road/useMoment';
-import { speedWords } from '@/road/words';
+import { inMps, speedWords } from '@/road/words';
 
 const address = flat({
     vehicle: 'small-petrol-hatch',
@@ -28,13 +30,7 @@ const HEADS = { go: 'Long enough', marginal: 'Hardly any left: wait', 'drop-back
 
 /** Is the view long enough to pass, and from when on is there no going back. */
 export function OvertakeBench() {
-    const rules = useRules();
-    const [state, setState] = useAddress(address.read, address.write);
-    const set = (part: Partial<typeof state>) => setState((before) => ({ ...before, ...part }));
-    const vehicle = useVehicle(state.vehicle);
-    const range = speedRange(rules.speed_unit);
-    const unit = unitWords(rules.speed_unit);
-    const field = (name: string) => speedField(rules.speed_unit).replace('speed', name);
+    const { rules, state, set, vehicle, field } = useBench(address);
     const { data, error } = useCompute<OvertakeAnswer>('overtake', {
         pack: rules.pack,
         vehicle,
@@ -49,23 +45,6 @@ export function OvertakeBench() {
     });
     const longest = data ? Math.ceil((data.time_s ?? 10) + 1) : 10;
     const moment = useMoment(longest);
-    const speed = (label: string, key: 'limit' | 'other' | 'oncoming') => (
-        <Slider
-            label={label}
-            value={state[key]}
-            min={range.from}
-            max={range.to}
-            step={range.step}
-            words={(value) => `${value} ${unit}`}
-            onChange={(next) => set({ [key]: next })}
-        />
-    );
-    const flag = (label: string, key: 'long' | 'hold' | 'rehearsal') => (
-        <label className="flex min-h-12 items-center gap-3">
-            <input type="checkbox" className="size-6" checked={state[key]} onChange={(event) => set({ [key]: event.target.checked })} />
-            {label}
-        </label>
-    );
     const now = data ? Math.min(data.profile.time_s.length - 1, Math.round(moment.seconds / 0.25)) : 0;
     return (
         <BenchPage
@@ -76,27 +55,11 @@ export function OvertakeBench() {
             controls={
                 <>
                     <VehicleChoice value={state.vehicle} onChange={(next) => set({ vehicle: next })} />
-                    {speed('Limit', 'limit')}
-                    {speed('They drive', 'other')}
-                    {speed('Somebody comes at', 'oncoming')}
-                    <Slider
-                        label="Seen"
-                        value={state.sight}
-                        min={50}
-                        max={1000}
-                        step={10}
-                        words={(value) => `${value} m`}
-                        onChange={(sight) => set({ sight })}
-                    />
-                    <Slider
-                        label="Slope"
-                        value={state.slope}
-                        min={-10}
-                        max={10}
-                        step={1}
-                        words={(value) => `${value} %`}
-                        onChange={(slope) => set({ slope })}
-                    />
+                    <SpeedSlider label="Limit" value={state.limit} onChange={(limit) => set({ limit })} />
+                    <SpeedSlider label="They drive" value={state.other} onChange={(other) => set({ other })} />
+                    <SpeedSlider label="Somebody comes at" value={state.oncoming} onChange={(oncoming) => set({ oncoming })} />
+                    <MetresSlider label="Seen" value={state.sight} min={50} max={1000} onChange={(sight) => set({ sight })} />
+                    <SlopeSlider value={state.slope} onChange={(slope) => set({ slope })} />
                     <Slider
                         label="Gear"
                         value={state.gear}
@@ -106,9 +69,9 @@ export function OvertakeBench() {
                         words={(value) => (value === 0 ? 'that pulls' : String(value))}
                         onChange={(gear) => set({ gear })}
                     />
-                    {flag('A lorry', 'long')}
-                    {flag('Stay in the gear', 'hold')}
-                    {flag('Rehearsed on a dual carriageway', 'rehearsal')}
+                    <Check label="A lorry" checked={state.long} onChange={(long) => set({ long })} />
+                    <Check label="Stay in the gear" checked={state.hold} onChange={(hold) => set({ hold })} />
+                    <Check label="Rehearsed on a dual carriageway" checked={state.rehearsal} onChange={(rehearsal) => set({ rehearsal })} />
                 </>
             }
         >
@@ -120,7 +83,7 @@ export function OvertakeBench() {
                         unit={rules.length_unit}
                         seconds={moment.seconds}
                         sight={state.rehearsal ? null : state.sight}
-                        oncoming={state.rehearsal ? null : state.oncoming * (rules.speed_unit === 'mph' ? 0.44704 : 1 / 3.6)}
+                        oncoming={state.rehearsal ? null : inMps(state.oncoming, rules.speed_unit)}
                     />
                     <MomentKeys moment={moment} longest={longest} play="If we went" label="Since leaving the lane" />
                     <div className="grid gap-x-8 gap-y-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.2fr)]">

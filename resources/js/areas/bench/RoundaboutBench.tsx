@@ -1,11 +1,13 @@
 import { useState } from 'react';
-import { speedField, speedRange, unitWords, useRules } from '@/app/rules';
+import { speedField, useRules } from '@/app/rules';
 import { useAddress } from '@/app/useAddress';
 import { useCompute } from '@/compute/useCompute';
+import { Check } from '@/ui/Check';
 import { Field } from '@/ui/Field';
 import { Options } from '@/ui/Options';
 import { Slider } from '@/ui/Slider';
 import { Big, BenchPage } from './BenchPage';
+import { SpeedSlider } from './sliders';
 import { ArmsForm } from './ring/ArmsForm';
 import { AsMet } from './ring/AsMet';
 import { NextForm } from './ring/NextForm';
@@ -25,7 +27,6 @@ export function RoundaboutBench() {
     const [ghost, setGhost] = useState<number | null>(null);
     const [chosen, setChosen] = useState<ChosenLane | null>(null);
     const { data, error, isPlaceholderData } = useCompute<LanesAnswer>('lanes', asked(state, rules.pack, speedField(rules.speed_unit)));
-    const range = speedRange(rules.speed_unit);
     const ours = state.arms.find((arm) => arm.name === state.from)?.lanes.length ?? 1;
     const names = state.arms.map((arm) => arm.name);
     const choose = (label: string, value: string, change: (name: string) => void) => (
@@ -36,12 +37,6 @@ export function RoundaboutBench() {
                 ))}
             </select>
         </Field>
-    );
-    const flag = (label: string, key: 'passing' | 'mini' | 'spirals') => (
-        <label className="flex min-h-12 items-center gap-3">
-            <input type="checkbox" className="size-6" checked={state[key]} onChange={(event) => set({ [key]: event.target.checked })} />
-            {label}
-        </label>
     );
     return (
         <BenchPage
@@ -64,15 +59,7 @@ export function RoundaboutBench() {
                             <Options of={NEXT} />
                         </select>
                     </Field>
-                    <Slider
-                        label="Approach"
-                        value={state.speed}
-                        min={range.from}
-                        max={range.to}
-                        step={range.step}
-                        words={(value) => `${value} ${unitWords(rules.speed_unit)}`}
-                        onChange={(speed) => set({ speed })}
-                    />
+                    <SpeedSlider label="Approach" value={state.speed} onChange={(speed) => set({ speed })} />
                     {ours > 1 && (
                         <Slider
                             label="Coming in lane"
@@ -84,9 +71,9 @@ export function RoundaboutBench() {
                             onChange={(lane) => set({ lane })}
                         />
                     )}
-                    {flag('Passing others', 'passing')}
-                    {state.layout === 'roundabout' && flag('Mini', 'mini')}
-                    {state.layout === 'roundabout' && flag('Spirals as painted', 'spirals')}
+                    <Check label="Passing others" checked={state.passing} onChange={(passing) => set({ passing })} />
+                    {state.layout === 'roundabout' && <Check label="Mini" checked={state.mini} onChange={(mini) => set({ mini })} />}
+                    {state.layout === 'roundabout' && <Check label="Spirals as painted" checked={state.spirals} onChange={(spirals) => set({ spirals })} />}
                 </>
             }
         >

@@ -111,10 +111,12 @@ export function CardPage({ card, cards }: { card: RoutineCard; cards: RoutineCar
                     {!card.stands && <BesideIt card={card} inputs={inputs} conditions={conditions} />}
                 </>
             )}
-            {card.planned_by !== null && card.planned_by !== 'approach' && (
-                <RoadBrief planned={card.planned_by} routine={card.code} road={typical(card.planned_by, rules)} practice={rules.practice} compact />
-            )}
-            <Judgement routine={card.code} road={withLimit({}, conditions.speed, rules)} />
+            <div className="not-on-card grid gap-2 empty:hidden">
+                {card.planned_by !== null && card.planned_by !== 'approach' && (
+                    <RoadBrief planned={card.planned_by} routine={card.code} road={typical(card.planned_by, rules)} practice={rules.practice} compact />
+                )}
+                <Judgement routine={card.code} road={withLimit({}, conditions.speed, rules)} />
+            </div>
             <StepList steps={card.steps} side={card.side} />
             <footer className="text-quiet grid gap-2 text-sm">
                 <p>

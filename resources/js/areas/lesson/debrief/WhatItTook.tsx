@@ -1,6 +1,6 @@
 import type { Lesson, PlannedItem, Round } from '@/api/types';
 import { useRules } from '@/app/rules';
-import { Judgement } from '@/judgement/Judgement';
+import { hasJudgement, Judgement } from '@/judgement/Judgement';
 import { RoadBrief } from '@/road/RoadBrief';
 
 /** What the judgement at the driven places takes, to hold what happened against. */
@@ -11,7 +11,12 @@ export function WhatItTook({ lesson, rounds }: { lesson: Lesson; rounds: Round[]
         return by === 'approach' ? null : by;
     };
     const driven = new Set(rounds.map((round) => round.place));
-    const items = lesson.items.filter((item, i, all) => driven.has(item.place.name) && all.findIndex((other) => other.place.id === item.place.id) === i);
+    const items = lesson.items.filter(
+        (item, i, all) =>
+            driven.has(item.place.name) &&
+            all.findIndex((other) => other.place.id === item.place.id) === i &&
+            (fast(item) !== null || hasJudgement(item.routine, item.drawings, rules)),
+    );
     return items.length === 0 ? null : (
         <section aria-label="What it took" className="grid gap-2">
             <h2 className="text-xl">What it took</h2>
