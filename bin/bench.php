@@ -20,6 +20,25 @@ use NobleTurn\Core\Rules\RulePacks;
 
 require dirname(__DIR__).'/vendor/autoload.php';
 
+/** @return list<array<string, string>> made-up marks, a lesson a week, five steps a round, the same every time */
+function lessonsOfMarks(int $lessons, int $rounds): array
+{
+    $routines = ['turn-left', 'turn-right', 'emerge-left', 'emerge-right', 'cross', 'lights-left', 'lights-right', 'roundabout', 'pass-parked', 'pull-up-left'];
+    $outcomes = ['intervened', 'missed', 'prompted', 'reminded', 'unaided'];
+    $marks = [];
+    $steps = ['mirrors', 'speed', 'look'];
+    for ($lesson = 0; $lesson < $lessons; $lesson++) {
+        for ($round = 0; $round < $rounds; $round++) {
+            for ($mark = 0; $mark < 5; $mark++) {
+                $n = ($lesson * 31 + $round * 17 + $mark * 7) % 97;
+                $marks[] = ['at' => (new DateTimeImmutable('2025-01-06T10:00:00Z'))->modify('+'.(7 * $lesson).' days')->format('Y-m-d\TH:i:s\Z'), 'routine' => $routines[$n % 10], 'step' => $steps[$mark % 3], 'outcome' => $outcomes[min(4, intdiv($n, 12))]];
+            }
+        }
+    }
+
+    return $marks;
+}
+
 /** A fixed piece of work: 1000 rounds of square root, division and comparison. */
 function fixedLoop(): float
 {
@@ -87,6 +106,8 @@ function benchCore(): void
         'leave' => ['leave', ['main_speed_mph' => 70, 'slip_length_m' => 250, 'end_speed_mph' => 15, 'next_turn' => 'right']],
         'lane change' => ['lane-change', ['speed_mph' => 35, 'limit_mph' => 40, 'to' => 'right', 'vehicles' => [['distance_m' => 25, 'speed_mph' => 33], ['distance_m' => -12, 'speed_mph' => 38]]]],
         'overtake' => ['overtake', ['limit_mph' => 60, 'other_speed_mph' => 40, 'sight_m' => 400]],
+        'skill: 60 lessons of 75 marks' => ['skill', ['today' => '2026-06-01', 'marks' => lessonsOfMarks(60, 15)]],
+        'skill: 10 lessons of 150 marks' => ['skill', ['today' => '2026-06-01', 'marks' => lessonsOfMarks(10, 30)]],
         'approach: sweep of 60' => ['approach', ['routine' => 'emerge-right', 'limit_mph' => 30, 'sweep' => ['field' => 'speed_mph', 'from' => 5, 'to' => 64, 'step' => 1]]],
     ];
     foreach ($cases as $name => [$tool, $input]) {
@@ -171,6 +192,7 @@ function benchServer(string $base): void
         'page: Lesson' => ['GET', "/api/lessons/{$lesson}", null],
         'page: Learners' => ['GET', '/api/learners', null],
         "page: Learner with {$learners[0]['lessons_done']} lessons" => ['GET', "/api/learners/{$learners[0]['id']}", null],
+        'page: Learner, what the marks say' => ['GET', "/api/learners/{$learners[0]['id']}/skill", null],
         'bench: gears' => ['POST', '/api/compute/engine', ['sweep' => ['field' => 'speed_mph', 'from' => 2, 'to' => 70, 'step' => 2]]],
         'bench: gap' => ['POST', '/api/compute/gap', ['manoeuvre' => 'emerge-right', 'other_speed_mph' => 30, 'other_distance_m' => 90]],
         'bench: roundabout' => ['POST', '/api/compute/lanes', ['from' => 'a0', 'to' => 'a2', 'arms' => array_map(static fn (int $i): array => ['name' => "a{$i}", 'angle_deg' => $i * 90, 'approach_lanes' => [['to' => []], ['to' => []]], 'exit_lanes' => 2], range(0, 3))]],

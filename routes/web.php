@@ -54,6 +54,7 @@ Route::prefix('api')->group(function (): void {
         Route::post('learners', [LearnerController::class, 'store']);
         Route::get('learners/{learner}', [LearnerController::class, 'show']);
         Route::get('learners/{learner}/needs', [LearnerController::class, 'needs']);
+        Route::get('learners/{learner}/skill', [LearnerController::class, 'skill']);
         Route::put('learners/{learner}', [LearnerController::class, 'update']);
         Route::delete('learners/{learner}', [LearnerController::class, 'destroy']);
         Route::post('learners/{learner}/restore', [LearnerController::class, 'restore'])->whereUuid('learner');

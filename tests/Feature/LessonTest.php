@@ -164,3 +164,9 @@ it('orders routines by what a learner’s record asks for, of the own school onl
     expect(array_unique(array_column($needs, 'need')))->toContain('never-driven')->and(count($needs))->toBeGreaterThan(38);
     $this->actingAs($this->user($this->school()))->getJson("api/learners/{$learner}/needs")->assertNotFound();
 });
+
+it('says what the marks mean, of the own school’s learners only', function (): void {
+    $learner = $this->at['lesson']->learner_id;
+    $this->getJson("api/learners/{$learner}/skill")->assertOk()->assertJsonStructure(['cells', 'holds_back']);
+    $this->actingAs($this->user($this->school()))->getJson("api/learners/{$learner}/skill")->assertNotFound();
+});

@@ -16,20 +16,22 @@ final class Schemas
     public static function of(Tool $tool): array
     {
         $shape = $tool->input();
+        $sweeps = $shape->numericProperties() !== [];
+        $required = ['allOf' => [...$shape->requirements(), ['type' => 'object']]];
         $input = [
             'type' => 'object',
-            'properties' => $shape->properties() + ['sweep' => self::sweep($tool)->schema() + ['description' => 'One numeric field over a range: the answer then holds answers[].']],
+            'properties' => $shape->properties() + ($sweeps ? ['sweep' => self::sweep($tool)->schema() + ['description' => 'One numeric field over a range: the answer then holds answers[].']] : []),
             'allOf' => [
                 ...$shape->oneUnit(),
                 // The swept field takes its values from the sweep, so with one nothing else need be there for it.
-                ['anyOf' => [['required' => ['sweep']], ['allOf' => [...$shape->requirements(), ['type' => 'object']]]]],
+                $sweeps ? ['anyOf' => [['required' => ['sweep']], $required]] : $required,
             ],
             'additionalProperties' => false,
         ];
 
         return [
             'input' => ['$schema' => self::DIALECT, 'title' => $tool->name().' input', 'description' => $tool->about()] + $input,
-            'output' => ['$schema' => self::DIALECT, 'title' => $tool->name().' output', 'oneOf' => [self::answer($tool, swept: false), self::swept($tool)]],
+            'output' => ['$schema' => self::DIALECT, 'title' => $tool->name().' output', 'oneOf' => [self::answer($tool, swept: false), ...($sweeps ? [self::swept($tool)] : [])]],
         ];
     }
 

@@ -17,6 +17,7 @@ use NobleTurn\Core\Compute\Tool\LanesTool;
 use NobleTurn\Core\Compute\Tool\LeaveTool;
 use NobleTurn\Core\Compute\Tool\OvertakeTool;
 use NobleTurn\Core\Compute\Tool\ReverseTool;
+use NobleTurn\Core\Compute\Tool\SkillTool;
 use NobleTurn\Core\Compute\Tool\SteeringTool;
 use NobleTurn\Core\Compute\Tool\StoppingTool;
 use NobleTurn\Core\Compute\Tool\SweptPathTool;
@@ -39,7 +40,7 @@ final class Toolbox
     /** @return non-empty-list<Tool> */
     public static function all(): array
     {
-        return [new AmberTool, new ApproachTool, new ClearanceTool, new CrossingTool, new EngineTool, new FollowingTool, new GapTool, new JoinTool, new LaneChangeTool, new LanesTool, new LeaveTool, new OvertakeTool, new ReverseTool, new SteeringTool, new StoppingTool, new SweptPathTool];
+        return [new AmberTool, new ApproachTool, new ClearanceTool, new CrossingTool, new EngineTool, new FollowingTool, new GapTool, new JoinTool, new LaneChangeTool, new LanesTool, new LeaveTool, new OvertakeTool, new ReverseTool, new SkillTool, new SteeringTool, new StoppingTool, new SweptPathTool];
     }
 
     /** @return non-empty-list<string> */
@@ -71,6 +72,9 @@ final class Toolbox
         $tool = self::tool($name);
         if (! is_array($raw) || ! array_key_exists('sweep', $raw)) {
             return self::one($tool, $tool->input(), $raw);
+        }
+        if ($tool->input()->numericProperties() === []) {
+            throw BadInput::field('sweep', 'is not for this tool: it has no number to vary.');
         }
         $sweep = self::sweep($tool, $raw['sweep']);
         unset($raw['sweep']);

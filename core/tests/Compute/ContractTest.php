@@ -20,6 +20,7 @@ const LEAST = [
     'join' => ['pack' => 'gb', 'slip_length_m' => 180, 'entry_speed_mph' => 30, 'main_speed_mph' => 50, 'gradient' => 0],
     'leave' => ['pack' => 'gb', 'main_speed_mph' => 70, 'slip_length_m' => 250, 'end_speed_mph' => 15, 'next_turn' => 'right'],
     'overtake' => ['pack' => 'gb', 'limit_mph' => 60, 'other_speed_mph' => 40, 'oncoming_speed_mph' => 60, 'sight_m' => 400],
+    'skill' => ['pack' => 'gb', 'today' => '2026-05-20', 'marks' => [['at' => '2026-05-01T10:02:00Z', 'routine' => 'emerge-right', 'step' => 'position', 'outcome' => 'prompted', 'conditions' => ['traffic' => 'quiet', 'light' => 'day', 'surface' => 'dry', 'road' => 'town']]], 'predict' => [['at' => '2026-05-21T10:00:00Z', 'routine' => 'emerge-left', 'step' => 'position']]],
     'engine' => ['tyre' => '195/65R15', 'final_drive' => 4.06, 'ratios' => [3.6, 1.95, 1.3, 0.97, 0.78], 'speed_mph' => 30, 'from_gear' => 2, 'to_gear' => 3],
     'steering' => ['wheelbase_m' => 2.6, 'steering_ratio' => 15.5, 'radius_m' => 8],
     'swept-path' => ['units' => [['wheelbase_m' => 3.8, 'front_overhang_m' => 1.4, 'rear_overhang_m' => 0.9, 'width_m' => 2.5, 'hitch_offset_m' => -0.6], ['wheelbase_m' => 7.7, 'rear_overhang_m' => 3.3, 'width_m' => 2.55]], 'path' => ['radius_m' => 12.5, 'angle_deg' => 90]],
@@ -58,6 +59,12 @@ it('answers the least calls as they stand, and says what it filled in', function
 
 it('answers as its schema says, single and swept', function (string $tool): void {
     $schemas = Schemas::of(Toolbox::tool($tool));
+    if (! isset(SWEPT[$tool])) {
+        // Nothing of it is a slider's number.
+        expect(fitsSchema(LEAST[$tool], $schemas['input']))->toBeTrue()->and(fitsSchema(Toolbox::run($tool, LEAST[$tool]), $schemas['output']))->toBeTrue();
+
+        return;
+    }
     [$field, $from, $to, $step] = SWEPT[$tool];
     $sweep = array_diff_key(LEAST[$tool], [$field => null]) + ['sweep' => ['field' => $field, 'from' => $from, 'to' => $to, 'step' => $step]];
     expect(fitsSchema(LEAST[$tool], $schemas['input']))->toBeTrue()

@@ -213,6 +213,24 @@ export interface Tally {
     lessons: { lesson: string; at: string; unaided: number; of: number; out_of_order: number }[];
 }
 
+/** What the marks say of one step of one routine: chances of “unaided” today. */
+export interface SkillCell {
+    routine: RoutineCode;
+    step: Step;
+    estimate: number;
+    low: number;
+    high: number;
+    evidence: number;
+    lessons: number;
+    last: string;
+    trend: 'rising' | 'steady' | 'falling' | 'unknown';
+}
+
+export interface Skill {
+    cells: SkillCell[];
+    holds_back: { step: Step | null; section: string | null; routine: RoutineCode | null; deficit: number; gain: number; evidence: number }[];
+}
+
 /** What a learner's record asks of one routine. */
 export interface RoutineNeed {
     routine: RoutineCode;

@@ -12,12 +12,12 @@ import { LeavePicture } from '@/road/LeavePicture';
 import { MomentKeys } from '@/road/MomentKeys';
 import type { LeaveAnswer } from '@/road/types';
 import { useMoment } from '@/road/useMoment';
-import { speedWords } from '@/road/words';
+import { inMps, speedWords } from '@/road/words';
 
 const address = flat({ vehicle: 'small-petrol-hatch', main: 70, slip: 250, end: 15, turn: 'right', slope: 0, lanes: 2, radius: 0, bend: 120, lower: 0 });
 
-/** Shown before the slip road, s. */
-const BEFORE_S = 14;
+/** As much of the main road is shown as the picture is long, m. */
+const SHOWN = 320;
 
 /** Signs, signal, brake, lane and gear on the way off, in their places. */
 export function LeaveBench() {
@@ -36,7 +36,8 @@ export function LeaveBench() {
         ...(state.lower > 0 ? { lower_limit_m: Math.min(state.lower, state.slip) } : {}),
     });
     const onIt = data ? -data.profile.time_s[data.profile.time_s.length - 1]! : 10;
-    const longest = Math.ceil(BEFORE_S + onIt);
+    const before = SHOWN / Math.max(3, inMps(state.main, rules.speed_unit));
+    const longest = Math.ceil(before + onIt);
     const moment = useMoment(longest);
     return (
         <BenchPage
@@ -72,7 +73,7 @@ export function LeaveBench() {
                         slip={state.slip}
                         keeps={rules.keeps}
                         unit={rules.length_unit}
-                        toGo={BEFORE_S - moment.seconds}
+                        toGo={before - moment.seconds}
                         words={(value) => speedWords(value, rules.speed_unit)}
                     />
                     <MomentKeys moment={moment} longest={longest} play="Drive it" label="Since the view begins" />

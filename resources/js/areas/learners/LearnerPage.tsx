@@ -2,17 +2,18 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { get, patch, post, remove } from '@/api/client';
-import type { LearnerRecord } from '@/api/types';
+import type { LearnerRecord, Skill } from '@/api/types';
 import { useClock } from '@/app/session';
 import { useNotice } from '@/ui/Notice';
 import { Sheet } from '@/ui/Sheet';
 import { Empty, Failed, Waiting } from '@/ui/State';
 import { Facts } from './Facts';
+import { HoldsBack } from './HoldsBack';
 import { LearnerForm } from './LearnerForm';
 import { LearnsBy } from './LearnsBy';
 import { TallyField } from './TallyField';
 
-/** Where do they stand: what was marked, how often, with how much support. No score. */
+/** Where do they stand: what was marked, how often, with how much support; what that says of today, and how surely. */
 export function LearnerPage() {
     const { id = '' } = useParams();
     const client = useQueryClient();
@@ -21,6 +22,7 @@ export function LearnerPage() {
     const clock = useClock();
     const [editing, setEditing] = useState(false);
     const learner = useQuery({ queryKey: ['learner', id], queryFn: () => get<LearnerRecord>(`learners/${id}`) });
+    const skill = useQuery({ queryKey: ['learner', id, 'skill'], queryFn: () => get<Skill>(`learners/${id}/skill`) });
     const refresh = () => Promise.all([client.invalidateQueries({ queryKey: ['learner'] }), client.invalidateQueries({ queryKey: ['learners'] })]);
     if (learner.isLoading) return <Waiting />;
     if (!learner.data) return <Failed error={learner.error} retry={() => void learner.refetch()} />;
@@ -57,10 +59,13 @@ export function LearnerPage() {
             </header>
             {data.rounds === 0 ? (
                 <Empty title="Nothing marked yet">
-                    <p>The record fills by itself from the rounds marked in lessons. It counts; it invents no score.</p>
+                    <p>The record fills by itself from the rounds marked in lessons. It counts, and says how sure it is of what the counts mean.</p>
                 </Empty>
             ) : (
-                <TallyField tallies={data.tallies} />
+                <>
+                    {skill.data && <HoldsBack skill={skill.data} />}
+                    <TallyField tallies={data.tallies} skill={skill.data} />
+                </>
             )}
             <div className="grid gap-8 md:grid-cols-2">
                 <section aria-labelledby="lessons">

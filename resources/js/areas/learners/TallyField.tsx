@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { OUTCOMES, STEPS, type RoutineCode, type Step, type Tally } from '@/api/types';
+import { OUTCOMES, STEPS, type RoutineCode, type Skill, type SkillCell, type Step, type Tally } from '@/api/types';
 import { useRoutineName, useRules } from '@/app/rules';
 import { StepIcon } from '@/strip/glyphs';
 import { Ink } from '@/strip/Ink';
@@ -7,7 +7,7 @@ import { OUTCOME_WORDS, STEP_WORDS } from '@/strip/words';
 import { TallyTrend } from './TallyTrend';
 
 /** Routines by steps: how many of the marks were unaided, and what the rest were. One press opens the lessons behind it. */
-export function TallyField({ tallies }: { tallies: Tally[] }) {
+export function TallyField({ tallies, skill }: { tallies: Tally[]; skill: Skill | undefined }) {
     const [open, setOpen] = useState<{ routine: RoutineCode; step: Step } | null>(null);
     const name = useRoutineName();
     const { routines: catalogue } = useRules();
@@ -54,6 +54,7 @@ export function TallyField({ tallies }: { tallies: Tally[] }) {
                                         {has(routine, step) && (
                                             <Cell
                                                 tally={find(routine, step)}
+                                                skill={skill?.cells.find((cell) => cell.routine === routine && cell.step === step)}
                                                 open={open?.routine === routine && open.step === step}
                                                 onOpen={() => setOpen({ routine, step })}
                                             />
@@ -78,7 +79,7 @@ export function TallyField({ tallies }: { tallies: Tally[] }) {
     );
 }
 
-function Cell({ tally, open, onOpen }: { tally: Tally; open: boolean; onOpen: () => void }) {
+function Cell({ tally, skill, open, onOpen }: { tally: Tally; skill: SkillCell | undefined; open: boolean; onOpen: () => void }) {
     const name = useRoutineName();
     if (tally.marked === 0) {
         return (
@@ -101,7 +102,30 @@ function Cell({ tally, open, onOpen }: { tally: Tally; open: boolean; onOpen: ()
                 <span className="font-display text-2xl font-bold">{tally.counts.unaided}</span> <span className="text-quiet">of {tally.marked} unaided</span>
             </span>
             <Bar tally={tally} />
+            {skill && <Today skill={skill} />}
         </button>
+    );
+}
+
+const TRENDS = { rising: '↗', steady: '→', falling: '↘', unknown: '' };
+const percent = (chance: number) => Math.round(chance * 100);
+
+/** The chance of “unaided” today with its 80 % range on a scale from never to always; the longer the band, the less is known. */
+function Today({ skill }: { skill: SkillCell }) {
+    return (
+        <span className="grid gap-1 text-sm">
+            <span className="bg-wash relative block h-2 w-full rounded-sm" aria-hidden="true">
+                <span
+                    className="ink-thin border-line absolute inset-y-0 border"
+                    style={{ left: `${skill.low * 100}%`, width: `${(skill.high - skill.low) * 100}%` }}
+                />
+                <span className="bg-ink absolute -inset-y-0.5 w-1" style={{ left: `calc(${skill.estimate * 100}% - 2px)` }} />
+            </span>
+            <span className="text-quiet tabular">
+                today {percent(skill.estimate)} in 100, {percent(skill.low)} to {percent(skill.high)} <span aria-hidden="true">{TRENDS[skill.trend]}</span>
+                <span className="sr-only">{skill.trend === 'unknown' ? '' : skill.trend}</span>
+            </span>
+        </span>
     );
 }
 

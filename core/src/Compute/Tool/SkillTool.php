@@ -1,0 +1,132 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Compute\Tool;
+
+use NobleTurn\Core\Compute\Answer;
+use NobleTurn\Core\Compute\Field\ChoiceField;
+use NobleTurn\Core\Compute\Field\FlagField;
+use NobleTurn\Core\Compute\Field\ListField;
+use NobleTurn\Core\Compute\Field\ObjectField;
+use NobleTurn\Core\Compute\Field\TextField;
+use NobleTurn\Core\Compute\Out;
+use NobleTurn\Core\Compute\Shape;
+use NobleTurn\Core\Compute\Tool;
+use NobleTurn\Core\Compute\Values;
+use NobleTurn\Core\Plan\Warning;
+use NobleTurn\Core\Record\Outcome;
+use NobleTurn\Core\Record\Taught;
+use NobleTurn\Core\Routine\RoutineCode;
+use NobleTurn\Core\Routine\Step;
+use NobleTurn\Core\Rules\Assumption;
+use NobleTurn\Core\Rules\Source;
+use NobleTurn\Core\Skill\Conditions;
+use NobleTurn\Core\Skill\Fit;
+use NobleTurn\Core\Skill\Ladder;
+use NobleTurn\Core\Skill\Model;
+
+/** What the marks say a learner can do unaided today, how surely, and what holds back most. */
+final class SkillTool implements Tool
+{
+    private const MOST_MARKS = 30_000;
+
+    public function name(): string
+    {
+        return 'skill';
+    }
+
+    public function about(): string
+    {
+        return 'From marks to abilities: for each step of each routine the chance of “unaided” in the reference conditions today with its 80 % range, the evidence behind it, its trend, what holds back most, and the chances of the next mark.';
+    }
+
+    public function input(): Shape
+    {
+        $conditions = new ObjectField('conditions', 'what it was driven in; what is not noted counts as the reference', new Shape(
+            new ChoiceField('traffic', 'around', Conditions::TRAFFIC), new ChoiceField('light', 'of day', Conditions::LIGHT),
+            new ChoiceField('surface', 'under the tyres', Conditions::SURFACE), new ChoiceField('road', 'kind of road', Conditions::ROAD),
+        ));
+
+        return new Shape(
+            CommonFields::packField(),
+            (new TextField('today', 'date the estimates are for, such as 2026-05-20', 25))->required(),
+            (new ListField('marks', 'every marked step', new ObjectField('mark', 'one', new Shape(
+                (new TextField('at', 'when, ISO 8601', 35))->required(),
+                ChoiceField::of('routine', 'driven', RoutineCode::class)->required(),
+                ChoiceField::of('step', 'marked', Step::class)->required(),
+                ChoiceField::of('outcome', 'how it was done', Outcome::class)->required(),
+                new FlagField('out_of_order', 'a slip in the order counts as a prompt at the least'),
+                ChoiceField::of('taught', 'shown or talked through: practice, no evidence', Taught::class),
+                new TextField('lesson', 'marks of one lesson; default those of one day', 60),
+                new TextField('marker', 'who marked it', 60),
+                $conditions,
+            )), self::MOST_MARKS))->required(),
+            new ListField('predict', 'marks to come', new ObjectField('next', 'one', new Shape(
+                (new TextField('at', 'when', 35))->required(),
+                ChoiceField::of('routine', 'driven', RoutineCode::class)->required(),
+                ChoiceField::of('step', 'marked', Step::class)->required(),
+                $conditions,
+            )), 500),
+        );
+    }
+
+    public function output(): array
+    {
+        $chance = static fn (string $about): array => Out::number("{$about}, 0 to 1");
+        $step = ['enum' => array_map(static fn (Step $one): string => $one->value, Step::cases())];
+
+        return [
+            'cells' => Out::list(Out::object([
+                'routine' => Out::text('driven'), 'step' => $step, 'estimate' => $chance('unaided in the reference conditions today'), 'low' => $chance('lower end of the 80 % range'), 'high' => $chance('its upper end'),
+                'evidence' => Out::integer('marks behind it'), 'lessons' => Out::integer('in so many lessons'), 'last' => Out::text('when it was last marked'),
+                'trend' => ['enum' => ['rising', 'steady', 'falling', 'unknown']],
+            ])),
+            'holds_back' => Out::list(Out::object([
+                'step' => ['type' => ['string', 'null'], 'description' => 'null where it is about a routine'], 'section' => ['type' => ['string', 'null'], 'description' => 'of the catalogue; null where it is everywhere'], 'routine' => ['type' => ['string', 'null'], 'description' => 'null where it is about a step'],
+                'deficit' => Out::number('below its like, logits'), 'gain' => Out::number('by which the average chance would rise'), 'evidence' => Out::integer('marks it rests on'),
+            ]), 'most first'),
+            'predicted' => Out::list(Out::object(array_combine(self::outcomes(), array_map($chance, self::outcomes()))), 'for each entry of predict'),
+        ];
+    }
+
+    public function answer(Values $input): Answer
+    {
+        $pack = CommonFields::pack($input);
+        $today = SkillReader::day($input->text('today') ?? '', 'today');
+        [$evidence, $ignored] = SkillReader::marks($input, $pack, $today);
+        $fit = Fit::of($evidence, $pack, $today);
+
+        return new Answer($pack->code(), $pack->version(), SkillPresenter::body($evidence, $pack, $today, $fit) + [
+            'predicted' => array_map(static function (Values $next) use ($fit): array {
+                $routine = $next->choice('routine', RoutineCode::class) ?? RoutineCode::EmergeRight;
+                $belief = $fit->belief($routine, $next->choice('step', Step::class) ?? Step::Mirrors, SkillReader::day($next->text('at') ?? '', 'predict.at'));
+
+                return array_combine(self::outcomes(), array_map(static fn (float $p): float => round($p, 9), $belief->outcomes($fit->load() * SkillReader::conditions($next)->difficulty())));
+            }, $input->objects('predict')),
+        ], self::assumptions(), $ignored === 0 ? [] : [new Warning('future-marks', "{$ignored} ".($ignored === 1 ? 'mark lies' : 'marks lie').' after today and says nothing yet.')]);
+    }
+
+    /** @return non-empty-list<string> worst to best, as the ladder ranks them */
+    private static function outcomes(): array
+    {
+        return array_map(static fn (Outcome $outcome): string => $outcome->value, Outcome::cases());
+    }
+
+    /** @return list<Assumption> */
+    private static function assumptions(): array
+    {
+        $model = new Model;
+        $assumed = Source::assumed();
+
+        return [
+            new Assumption('cumulative logit, '.(Ladder::TOP + 1).' rungs', 'McCullagh 1980', '', Source::fromMemory('Regression models for ordinal data')),
+            new Assumption('a learner nobody has marked', $model->start, 'logits', $assumed),
+            new Assumption('spread of learners', $model->learner, 'logits', $assumed),
+            new Assumption('spread of a step in a section', $model->stepInSection, 'logits', $assumed),
+            new Assumption('gained with practice', $model->practice, 'logits for each factor e', $assumed),
+            new Assumption('lost without it', $model->fading, 'logits for each factor e of months', $assumed),
+            new Assumption('a mark counts less after', $model->lessons, 'lessons', $assumed),
+        ];
+    }
+}

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Skill;
+
+/**
+ * The ladder of outcomes as a cumulative logit: P(at least rank k) = 1 / (1 + exp(-(eta + off[k]))). With eta = 0 a step is
+ * as often unaided as not (McCullagh 1980, the proportional odds model).
+ */
+final class Ladder
+{
+    /** What each rung asks less than "unaided", logits: missed or better, prompted, reminded, unaided (assumed). */
+    private const EASIER = [1 => 4.0, 2 => 2.6, 3 => 1.3, 4 => 0.0];
+
+    public const TOP = 4;
+
+    public static function atLeast(int $rank, float $eta): float
+    {
+        return $rank <= 0 ? 1.0 : ($rank > self::TOP ? 0.0 : self::logistic($eta + self::EASIER[$rank]));
+    }
+
+    /** @return non-empty-list<float> for ranks 0 to 4; all positive, together 1 */
+    public static function probabilities(float $eta): array
+    {
+        $steps = array_map(static fn (int $rank): float => self::atLeast($rank, $eta), range(0, self::TOP + 1));
+
+        return array_map(static fn (int $rank): float => max(1e-12, $steps[$rank] - $steps[$rank + 1]), range(0, self::TOP));
+    }
+
+    /** First derivative of the log-likelihood: 1 - F(k) - F(k+1). */
+    public static function slope(int $rank, float $eta): float
+    {
+        return 1.0 - self::atLeast($rank, $eta) - self::atLeast($rank + 1, $eta);
+    }
+
+    /** Minus the second derivative: f(k) + f(k+1), never negative. */
+    public static function curvature(int $rank, float $eta): float
+    {
+        [$here, $above] = [self::atLeast($rank, $eta), self::atLeast($rank + 1, $eta)];
+
+        return $here * (1.0 - $here) + $above * (1.0 - $above);
+    }
+
+    public static function logistic(float $x): float
+    {
+        return $x >= 0.0 ? 1.0 / (1.0 + exp(-$x)) : exp($x) / (1.0 + exp($x));
+    }
+}

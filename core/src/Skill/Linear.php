@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Skill;
+
+/** Small symmetric positive definite systems by Cholesky's square root. */
+final readonly class Linear
+{
+    /** @param  array<int, array<int, float>>  $root  lower triangle L of L L' */
+    private function __construct(private array $root)
+    {
+    }
+
+    /** @param  array<int, array<int, float>>  $matrix  symmetric, positive definite */
+    public static function of(array $matrix): self
+    {
+        $root = [];
+        foreach ($matrix as $i => $row) {
+            $root[$i] = [];
+            for ($j = 0; $j <= $i; $j++) {
+                $sum = $row[$j];
+                for ($k = 0; $k < $j; $k++) {
+                    $sum -= $root[$i][$k] * $root[$j][$k];
+                }
+                $root[$i][$j] = $i === $j ? sqrt(max(1e-12, $sum)) : $sum / $root[$j][$j];
+            }
+        }
+
+        return new self($root);
+    }
+
+    /**
+     * @param  array<int, float>  $right
+     * @return array<int, float>
+     */
+    public function solve(array $right): array
+    {
+        $n = count($right);
+        $x = $this->forward($right);
+        for ($i = $n - 1; $i >= 0; $i--) {
+            for ($k = $i + 1; $k < $n; $k++) {
+                $x[$i] -= $this->root[$k][$i] * $x[$k];
+            }
+            $x[$i] /= $this->root[$i][$i];
+        }
+
+        return $x;
+    }
+
+    /**
+     * v' M^-1 v.
+     *
+     * @param  array<int, float>  $vector
+     */
+    public function quadratic(array $vector): float
+    {
+        return array_sum(array_map(static fn (float $x): float => $x * $x, $this->forward($vector)));
+    }
+
+    /**
+     * @param  array<int, float>  $right
+     * @return array<int, float>
+     */
+    private function forward(array $right): array
+    {
+        foreach ($right as $i => $value) {
+            for ($k = 0; $k < $i; $k++) {
+                $value -= $this->root[$i][$k] * $right[$k];
+            }
+            $right[$i] = $value / $this->root[$i][$i];
+        }
+
+        return $right;
+    }
+}

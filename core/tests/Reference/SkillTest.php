@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+use NobleTurn\Core\Record\Outcome;
+use NobleTurn\Core\Record\StepMark;
+use NobleTurn\Core\Routine\RoutineCode;
+use NobleTurn\Core\Routine\Step;
+use NobleTurn\Core\Rules\GreatBritain;
+use NobleTurn\Core\Skill\Belief;
+use NobleTurn\Core\Skill\Evidence;
+use NobleTurn\Core\Skill\Fit;
+use NobleTurn\Core\Skill\Ladder;
+use NobleTurn\Core\Skill\Linear;
+use NobleTurn\Core\Skill\Model;
+
+it('has the derivatives of its likelihood, by differences', function (): void {
+    foreach (range(0, 4) as $rank) {
+        foreach ([-4.0, -1.0, 0.0, 0.7, 3.0] as $eta) {
+            $log = fn (float $at): float => log(Ladder::probabilities($at)[$rank]);
+            expect(Ladder::slope($rank, $eta))->toEqualWithDelta(($log($eta + 1e-4) - $log($eta - 1e-4)) / 2e-4, 1e-5)
+                ->and(Ladder::curvature($rank, $eta))->toEqualWithDelta(-($log($eta + 1e-3) - 2.0 * $log($eta) + $log($eta - 1e-3)) / 1e-6, 1e-4)
+                ->and(array_sum(Ladder::probabilities($eta)))->toEqualWithDelta(1.0, 1e-9);
+        }
+    }
+});
+
+it('averages over its uncertainty as Simpson’s rule does', function (): void {
+    foreach ([[-1.0, 0.3], [0.5, 1.5], [2.0, 4.0]] as [$mean, $variance]) {
+        $sd = sqrt($variance);
+        [$sum, $n] = [array_fill(0, 5, 0.0), 2000];
+        for ($i = 0; $i <= $n; $i++) {
+            $x = $mean + $sd * 8.0 * (2.0 * $i / $n - 1.0);
+            $weight = ($i === 0 || $i === $n ? 1.0 : ($i % 2 === 1 ? 4.0 : 2.0)) * 16.0 * $sd / $n / 3.0 * exp(-($x - $mean) ** 2 / 2.0 / $variance) / sqrt(2.0 * M_PI * $variance);
+            foreach (Ladder::probabilities($x) as $rank => $p) {
+                $sum[$rank] += $weight * $p;
+            }
+        }
+        foreach ((new Belief($mean, $variance))->outcomes() as $rank => $p) {
+            expect($p)->toEqualWithDelta($sum[$rank], 0.002);
+        }
+        // Ten per cent lie above the upper end: the normal quantile 1.2815515655 (published tables).
+        [$low, $high] = (new Belief($mean, $variance))->range();
+        expect(log($high / (1.0 - $high)))->toEqualWithDelta($mean + 1.2815515655 * $sd, 1e-6)->and($low)->toBeLessThan($high);
+    }
+});
+
+it('solves what a hand solves', function (): void {
+    // [[4, 2], [2, 3]] x = [2, 5] has x = [-1/2, 2]; its inverse is [[3, -2], [-2, 4]] / 8.
+    $system = Linear::of([[4.0, 2.0], [2.0, 3.0]]);
+    expect($system->solve([2.0, 5.0]))->toEqualWithDelta([-0.5, 2.0], 1e-12)->and($system->quadratic([1.0, 1.0]))->toEqualWithDelta(3.0 / 8.0, 1e-12);
+});
+
+it('agrees with the exact posterior on a grid where there is one skill only', function (array $outcomes): void {
+    $model = new Model;
+    $at = new DateTimeImmutable('2026-05-01T10:00:00Z');
+    $marks = array_map(fn (string $outcome): Evidence => new Evidence('a', $at, RoutineCode::EmergeRight, Step::Position, new StepMark(Outcome::from($outcome))), $outcomes);
+    $belief = Fit::of($marks, new GreatBritain, $at, $model)->belief(RoutineCode::EmergeRight, Step::Position);
+    $variance = $model->learner ** 2 + $model->step ** 2 + $model->routine ** 2 + $model->stepInSection ** 2 + $model->cell ** 2;
+    // Marks are read in the order of their rank where they were made at one time.
+    $ranks = array_map(fn (Evidence $one): int => $one->rank, $marks);
+    sort($ranks);
+    [$total, $first, $second] = [0.0, 0.0, 0.0];
+    for ($a = -15.0; $a <= 15.0; $a += 0.005) {
+        $density = exp(-($a - $model->start) ** 2 / 2.0 / $variance);
+        foreach ($ranks as $before => $rank) {
+            $density *= Ladder::probabilities($a - $model->practice * log((1 + count($ranks)) / (1 + $before)))[$rank];
+        }
+        $total += $density;
+        $first += $density * $a;
+        $second += $density * $a * $a;
+    }
+    $mean = $first / $total;
+    $sd = sqrt($second / $total - $mean ** 2);
+    // The mode stands for the mean, its curvature for the spread: within a quarter and a tenth of the spread.
+    expect($belief->mean)->toEqualWithDelta($mean, 0.25 * $sd)->and(sqrt($belief->variance - $model->ofTheDay))->toEqualWithDelta($sd, 0.1 * $sd);
+})->with([[['unaided']], [['intervened']], [['prompted', 'reminded', 'unaided']], [['unaided', 'unaided', 'unaided', 'unaided']], [['missed', 'unaided', 'missed', 'unaided', 'reminded', 'reminded']]]);
