@@ -4,7 +4,7 @@ namespace App\Http\Controllers;
 
 use App\Http\Requests\LearnerRequest;
 use App\Http\Resources\Show;
-use App\Marks\SkillEvidence;
+use App\Marks\LearnerSkill;
 use App\Marks\StandingMarks;
 use App\Models\Learner;
 use App\Models\Lesson;
@@ -14,10 +14,8 @@ use App\School\Doctrine;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use NobleTurn\Core\Compute\Tool\SkillPresenter;
 use NobleTurn\Core\Record\Need;
 use NobleTurn\Core\Record\Tally;
-use NobleTurn\Core\Skill\Evidence;
 
 /** Learners and their records. A learner is put away, never erased by a press; it can be undone. */
 final class LearnerController extends Controller
@@ -70,10 +68,8 @@ final class LearnerController extends Controller
     public function skill(Request $request, Learner $learner, CurrentSchool $current): JsonResponse
     {
         $pack = Doctrine::of($current->school(), $this->user($request), $learner)->pack();
-        $today = new \DateTimeImmutable;
-        $evidence = array_values(array_filter(SkillEvidence::of($learner, $pack), static fn (Evidence $one): bool => $one->at <= $today->modify('+1 day')));
 
-        return response()->json(SkillPresenter::body($evidence, $pack, $today));
+        return response()->json(LearnerSkill::of($learner, $pack, new \DateTimeImmutable));
     }
 
     public function update(LearnerRequest $request, Learner $learner): JsonResponse

@@ -20,9 +20,6 @@ use NobleTurn\Core\Routine\RoutineCode;
 /** Places to teach at. What the core cannot plan is not kept: its own sentence says why. */
 final class PlaceController extends Controller
 {
-    /** Inputs of the approach tool that belong to a road, whoever drives it. */
-    private const OF_THE_ROAD = ['limit_mph', 'limit_kmh', 'control', 'view', 'view_from_m', 'gradient', 'room_m', 'openings', 'parked', 'one_way', 'road_width_m', 'turn_radius_m', 'exit', 'light', 'sign', 'then'];
-
     public function index(): JsonResponse
     {
         return response()->json(Place::query()->with('drawings')->get()->sortBy('name')->values()->map(fn (Place $place): array => [
@@ -70,7 +67,7 @@ final class PlaceController extends Controller
         ]);
         $routine = RoutineCode::from($said['routine']);
         $tool = PlannedBy::tool($routine) ?? throw ValidationException::withMessages(['routine' => 'This routine belongs to no place: it has its card.']);
-        $request->validate(['approach' => ['array:'.implode(',', $tool === 'approach' ? self::OF_THE_ROAD : PlannedBy::fields($routine))]]);
+        $request->validate(['approach' => ['array:'.implode(',', PlannedBy::fields($routine))]]);
         /** @var array<string, mixed> $approach */
         $approach = $request->json()->all()['approach'] ?? [];
         try {

@@ -19,7 +19,7 @@ final class ShowCard
             'code' => $card->code->value, 'title' => $card->title, 'section' => $card->section->value, 'section_title' => $card->sectionTitle,
             'steps' => array_map(static fn (Instruction $step): string => $step->step->value, $card->steps),
             'has_approach' => $card->code->hasApproach(), 'stands' => $card->code->isDoneStanding(),
-            'planned_by' => PlannedBy::tool($card->code),
+            'planned_by' => PlannedBy::tool($card->code), 'asked_with' => (object) PlannedBy::asked($card->code),
         ];
     }
 
@@ -32,7 +32,7 @@ final class ShowCard
             'side' => $card->side?->value, 'find' => $card->find,
             'steps' => array_map(static fn (Instruction $step): array => self::step($step, $card->says[$step->step->value] ?? []), $card->steps),
             'variants' => array_map(static fn (Variant $variant): array => ['name' => $variant->name, 'changes' => $variant->changes, 'inputs' => (object) $variant->inputs], $card->variants),
-            'choices' => $card->choices,
+            'choices' => $card->choices, 'ordinary_road' => (object) PlannedBy::ordinary($card->code, $pack),
             'severity' => array_map(static fn (Effect $effect): array => ['effect' => $effect->value, 'words' => $effect->words(), 'severity' => $pack->severity($effect)], Effect::cases()),
         ];
     }

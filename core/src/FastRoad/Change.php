@@ -12,6 +12,8 @@ final readonly class Change
     public function __construct(
         public string $kind,
         public float $acceleration,
+        /** Speed now, m/s. */
+        public float $speed,
         public float $endSpeed,
         /** Until we begin to move over, s. */
         public float $seconds,
@@ -25,6 +27,27 @@ final readonly class Change
         public bool $inRoom,
     ) {
         $this->feasible = $spare >= 0.0 && $inRoom;
+    }
+
+    /** Our front after so many seconds, m: the speed changes until it is reached, then it is held. */
+    public function metresAt(float $seconds): float
+    {
+        $changing = $this->acceleration === 0.0 ? 0.0 : min($seconds, $this->seconds, abs(($this->endSpeed - $this->speed) / $this->acceleration));
+
+        return $this->speed * $changing + $this->acceleration * $changing ** 2 / 2.0 + $this->endSpeed * ($seconds - $changing);
+    }
+
+    /** @return array{time_s: list<float>, ours_m: list<float>, over: list<float>} until two seconds after we are in */
+    public function motion(float $step = 0.25): array
+    {
+        $columns = ['time_s' => [], 'ours_m' => [], 'over' => []];
+        for ($t = 0.0, $end = $this->seconds + LaneChange::MOVE_S + 2.0; $t <= $end; $t += $step) {
+            $columns['time_s'][] = round($t, 2);
+            $columns['ours_m'][] = round($this->metresAt($t), 2);
+            $columns['over'][] = round(min(1.0, max(0.0, ($t - $this->seconds) / LaneChange::MOVE_S)), 3);
+        }
+
+        return $columns;
     }
 
     /** Effort and patience on one scale: a second of waiting counts a tenth of 1 m/s2 (assumed). */

@@ -14,9 +14,6 @@ use NobleTurn\Core\Vehicle\Vehicle;
  */
 final readonly class Joining
 {
-    /** Easing off, never braking, m/s2 (assumed). */
-    private const MOST_EASING = 1.0;
-
     /** Steps in which accelerations are tried, m/s2, and places at which a choice is tried again. */
     private const TRIED = 0.02;
 
@@ -44,12 +41,6 @@ final readonly class Joining
         $this->needed = ($main ** 2 - $entry ** 2) / (2.0 * $counts);
         $this->available = $this->fullGas->meanOver($counts);
         $this->natural = min($this->needed, $this->available);
-    }
-
-    /** Speed where the choice begins. */
-    public function speedAtChoice(): float
-    {
-        return $this->speedAt($this->slip->chooseFrom());
     }
 
     /** Speed at a place driven evenly from the limit sign. */
@@ -174,7 +165,7 @@ final readonly class Joining
         $ours = $this->slip->chooseFrom() - $this->slip->joinAt();
         $most = Throttle::run($this->vehicle, $this->slip->gradient, $v, $this->gearFor($v), max($v, $this->limit), $distance + 1.0)->meanOver($distance);
         // Not slower than a crawl at the end: that would be a stop, not joining.
-        $least = min($most, max(-self::MOST_EASING, (self::CRAWL ** 2 - $v ** 2) / (2.0 * $distance)));
+        $least = min($most, max(-Room::MOST_EASING, (self::CRAWL ** 2 - $v ** 2) / (2.0 * $distance)));
         $accelerations = [$most, max($least, min($most, $this->natural))];
         for ($a = $least; $a < $most; $a += self::TRIED) {
             $accelerations[] = $a;

@@ -15,15 +15,15 @@ final readonly class LaneChange
 
     public const MOVE_S = 3.0;
 
+    /** Both together (common practice: about 7 s). */
+    public const WHOLE_S = self::CHECKS_S + self::MOVE_S;
+
     /** The longest looked ahead, s; steps tried, s and m/s2. */
     private const LONGEST = 20.0;
 
     private const EVERY = 0.5;
 
     private const TRIED = 0.1;
-
-    /** Easing off, not braking, m/s2 (assumed). */
-    private const MOST_EASING = 1.0;
 
     private const SLOWEST = 2.0;
 
@@ -91,7 +91,7 @@ final readonly class LaneChange
             }
         }
         if ($kind === 'easier-behind') {
-            for ($a = -self::TRIED; $a >= -self::MOST_EASING - 1e-9; $a -= self::TRIED) {
+            for ($a = -self::TRIED; $a >= -Room::MOST_EASING - 1e-9; $a -= self::TRIED) {
                 $found[] = $a;
             }
         }
@@ -103,9 +103,9 @@ final readonly class LaneChange
     {
         // The speed changes while the checks are made, up to the limit or down to a crawl.
         $reach = $a > 0.0 ? max(0.0, $this->limit - $this->speed) / $a : ($a < 0.0 ? max(0.0, $this->speed - self::SLOWEST) / -$a : INF);
-        $changing = min($seconds, $reach);
-        $v = $this->speed + ($a === 0.0 ? 0.0 : $a * $changing);
-        $ours = $this->speed * $changing + $a * $changing ** 2 / 2.0 + $v * ($seconds - $changing);
+        $v = $this->speed + ($a === 0.0 ? 0.0 : $a * min($seconds, $reach));
+        $change = fn (float $whole, float $spare, ?float $ahead, ?float $behind, bool $inRoom): Change => new Change($kind, $a, $this->speed, $v, $seconds, $whole, $spare, $ahead, $behind, $inRoom);
+        $ours = $change(0.0, 0.0, null, null, true)->metresAt($seconds);
         $whole = $ours + $v * self::MOVE_S;
         $spare = INF;
         $ahead = $behind = null;
@@ -124,6 +124,6 @@ final readonly class LaneChange
             }
         }
 
-        return new Change($kind, $a, $v, $seconds, $whole, $spare, $ahead, $behind, $whole <= $this->within);
+        return $change($whole, $spare, $ahead, $behind, $whole <= $this->within);
     }
 }

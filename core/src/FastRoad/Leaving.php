@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\FastRoad;
 
+use NobleTurn\Core\Plan\ApproachPlanner;
+use NobleTurn\Core\Vehicle\Corner;
+
 /**
  * Leaving by a slip road: the main road's speed is kept until on the slip; then the brake is spread over it, gently,
  * more firmly, easing at the end; before a bend the speed for the bend is reached. Places on the slip are metres from its
@@ -19,12 +22,12 @@ final readonly class Leaving
     /** On the slip, before the brake: straight in the lane, signal cancelled (assumed), s. */
     public const SETTLE_S = 1.0;
 
-    /** Comfortable in a bend, m/s2 (assumed), and harsh on the brake (common practice). */
-    public const SIDEWAYS = 2.5;
+    /** Comfortable in a bend, m/s2 (assumed); firm and harsh on the brake (common practice). */
+    public const SIDEWAYS = Corner::COMFORTABLE_SIDEWAYS;
 
     public const FIRM = 3.0;
 
-    public const HARSH = 4.0;
+    public const HARSH = ApproachPlanner::HARSH;
 
     /** @var list<array{from: float, to: float, speed: float, end: float}> */
     public array $stages;

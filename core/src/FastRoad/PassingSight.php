@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\FastRoad;
 
+use NobleTurn\Core\Quantity\Distance;
+use NobleTurn\Core\Quantity\Speed;
+
 /** Passing sight distance of road design: AASHTO Green Book, 2011 and later, from memory, by design speed. */
 final class PassingSight
 {
@@ -14,16 +17,12 @@ final class PassingSight
     /** Feet by mph. */
     private const TABLE = [20 => 400, 30 => 500, 40 => 600, 50 => 800, 60 => 1000, 70 => 1200];
 
-    private const METRES_PER_FOOT = 0.3048;
-
-    private const MPS_PER_MPH = 0.44704;
-
     /** Between the table's rows in a straight line, at its ends the end. */
     public static function metres(float $speed): float
     {
-        $tens = max(2.0, min(7.0, $speed / self::MPS_PER_MPH / 10.0));
+        $tens = max(2.0, min(7.0, $speed / Speed::METRES_PER_SECOND_IN_A_MILE_PER_HOUR / 10.0));
         [$below, $above] = [self::TABLE[(int) floor($tens) * 10], self::TABLE[(int) ceil($tens) * 10]];
 
-        return ($below + ($tens - floor($tens)) * ($above - $below)) * self::METRES_PER_FOOT;
+        return ($below + ($tens - floor($tens)) * ($above - $below)) * Distance::METRES_IN_A_FOOT;
     }
 }

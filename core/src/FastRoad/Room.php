@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\FastRoad;
 
+use NobleTurn\Core\Judgement\Following;
+
 /**
  * Room to a neighbour once we are in its lane: the time gap, and what the difference in speed eats up before it is made
  * good, easing off behind a slower one or gaining speed ahead of a faster one.
@@ -11,9 +13,12 @@ namespace NobleTurn\Core\FastRoad;
 final readonly class Room
 {
     /** Off the gas behind a slower vehicle, and a gentle push ahead of a faster one, m/s2 (assumed). */
-    public const EASING = 0.75;
+    public const EASING = Following::EASING_OFF;
 
     public const GAINING = 0.5;
+
+    /** The most that easing off does, the brake left alone, m/s2 (assumed). */
+    public const MOST_EASING = 1.0;
 
     public function __construct(private float $gapSeconds, private float $ourLength)
     {

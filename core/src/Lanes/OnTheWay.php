@@ -12,9 +12,6 @@ use NobleTurn\Core\Motion\Profile;
  */
 final readonly class OnTheWay
 {
-    /** Reading a sign and settling what it asks, s (assumed, as in the approach plan). */
-    public const READ_S = 2.0;
-
     public function __construct(
         private Profile $profile,
         /** Where the mirrors for the junction itself are due, m: our lane has been taken by then. */
@@ -23,6 +20,8 @@ final readonly class OnTheWay
         private float $onIt,
         private int $inLane,
         private int $lane,
+        /** Reading a sign and settling what it asks, s. */
+        public float $readSeconds,
     ) {
     }
 
@@ -40,7 +39,7 @@ final readonly class OnTheWay
     /** By where the sign must have begun to be read, m. */
     public function decideByMetres(): float
     {
-        return $this->changeMetres(0) + self::READ_S * $this->profile->approachSpeed();
+        return $this->changeMetres(0) + $this->readSeconds * $this->profile->approachSpeed();
     }
 
     /** Seconds to the line from a place before it, or since the line beyond it (negative). */

@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Lanes;
 
+use NobleTurn\Core\FastRoad\LaneChange;
+
 /** A second junction close behind the first: which of its lanes we need, and how far it is. */
 final readonly class Onward
 {
-    /** A change of lane with mirrors, signal, shoulder and the move itself, s (assumed). */
-    public const CHANGE_S = 6.0;
+    /** A change of lane with mirrors, signal, shoulder and the move itself, s (common practice: about 7). */
+    public const CHANGE_S = LaneChange::WHOLE_S;
 
     /** @param  non-empty-list<list<string>>  $approach  lanes of the second junction with the names painted on them; empty: nothing painted */
     public function __construct(public array $approach, public string $to, public float $metres, public float $speed)

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace NobleTurn\Core\Record;
 
 use NobleTurn\Core\Routine\Catalogue\Catalogue;
+use NobleTurn\Core\Routine\Routine;
 use NobleTurn\Core\Routine\RoutineCode;
 use NobleTurn\Core\Routine\Step;
 use NobleTurn\Core\Rules\RulePack;
@@ -39,28 +40,28 @@ final readonly class Need
     public static function all(array $rounds, RulePack $pack, \DateTimeImmutable $today): array
     {
         usort($rounds, static fn (MarkedRound $a, MarkedRound $b): int => $b->at <=> $a->at);
-        $needs = array_map(static fn (RoutineCode $code): self => self::of(
-            $code, array_values(array_filter($rounds, static fn (MarkedRound $round): bool => $round->routine === $code)), $pack, $today,
-        ), Catalogue::codes($pack));
+        $needs = array_map(static fn (Routine $routine): self => self::of(
+            $routine, array_values(array_filter($rounds, static fn (MarkedRound $round): bool => $round->routine === $routine->code)), $today,
+        ), Catalogue::all($pack));
         usort($needs, static fn (self $a, self $b): int => [$a->kind->rank(), -$a->share(), $a->lastAt] <=> [$b->kind->rank(), -$b->share(), $b->lastAt]);
 
         return $needs;
     }
 
     /** @param  list<MarkedRound>  $rounds of this routine, latest first */
-    private static function of(RoutineCode $code, array $rounds, RulePack $pack, \DateTimeImmutable $today): self
+    private static function of(Routine $routine, array $rounds, \DateTimeImmutable $today): self
     {
         $last = $rounds[0]->at ?? null;
         $evidence = array_slice(array_values(array_filter($rounds, static fn (MarkedRound $round): bool => $round->isEvidence() && $round->marks !== [])), 0, self::LAST);
         if ($evidence === []) {
-            return new self($code, $rounds === [] ? NeedKind::NeverDriven : NeedKind::OnlyShown, null, 0, 0, $last);
+            return new self($routine->code, $rounds === [] ? NeedKind::NeverDriven : NeedKind::OnlyShown, null, 0, 0, $last);
         }
         [$worst, $helped, $of] = [null, 0, count($evidence)];
         $weak = false;
         foreach (Step::cases() as $step) {
             $marks = array_values(array_filter(array_map(static fn (MarkedRound $round): ?StepMark => $round->mark($step), $evidence)));
             $unclean = count(array_filter($marks, static fn (StepMark $mark): bool => ! $mark->isClean()));
-            if (! Catalogue::routine($code, $pack)->has($step) || $unclean === 0) {
+            if (! $routine->has($step) || $unclean === 0) {
                 continue;
             }
             $weak = $weak || $unclean > (1.0 - self::SHARE) * count($marks);
@@ -70,7 +71,7 @@ final readonly class Need
         }
         $rusty = $today->getTimestamp() - ($last?->getTimestamp() ?? 0) > self::DAYS * 86_400;
 
-        return new self($code, $weak ? NeedKind::Weak : ($rusty ? NeedKind::LongNotDriven : NeedKind::GoingWell), $worst, $helped, $of, $last);
+        return new self($routine->code, $weak ? NeedKind::Weak : ($rusty ? NeedKind::LongNotDriven : NeedKind::GoingWell), $worst, $helped, $of, $last);
     }
 
     private function share(): float

@@ -29,9 +29,4 @@ final readonly class Conditions
     {
         return array_sum(array_map(static fn (?string $said): float => self::HARDER[$said ?? ''] ?? 0.0, [$this->traffic, $this->light, $this->surface, $this->road]));
     }
-
-    public function key(): string
-    {
-        return implode('|', [$this->traffic, $this->light, $this->surface, $this->road]);
-    }
 }

@@ -4,11 +4,9 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Skill;
 
-use NobleTurn\Core\Routine\Catalogue\Catalogue;
 use NobleTurn\Core\Routine\RoutineCode;
 use NobleTurn\Core\Routine\Section;
 use NobleTurn\Core\Routine\Step;
-use NobleTurn\Core\Rules\RulePack;
 
 /**
  * What holds a learner back most: a step everywhere, a step in one section, or a routine, by how far it lies below its
@@ -29,6 +27,11 @@ final readonly class HoldsBack
     ) {
     }
 
+    /** Fewer marks name nothing, and less to be gained is not worth naming (assumed). */
+    private const LEAST_MARKS = 5;
+
+    private const LEAST_GAIN = 0.01;
+
     /**
      * How much it stands out: the squared deficits of its cells together, on the logit scale, where a hole is as deep for a
      * beginner as for somebody nearly ready. Much in a few cells comes before a little in many.
@@ -40,9 +43,9 @@ final readonly class HoldsBack
 
     /**
      * @param  list<Evidence>  $evidence
-     * @return list<self> those below their like, most first
+     * @return list<self> those clearly below their like, most first
      */
-    public static function of(Fit $fit, array $evidence, RulePack $pack): array
+    public static function of(Fit $fit, array $evidence): array
     {
         /** @var array<string, array{routine: RoutineCode, step: Step, section: Section, mean: float, marks: int}> $cells */
         $cells = [];
@@ -51,7 +54,7 @@ final readonly class HoldsBack
                 continue;
             }
             $key = $one->cell();
-            $cells[$key] ??= ['routine' => $one->routine, 'step' => $one->step, 'section' => Catalogue::routine($one->routine, $pack)->section, 'mean' => $fit->belief($one->routine, $one->step)->mean, 'marks' => 0];
+            $cells[$key] ??= ['routine' => $one->routine, 'step' => $one->step, 'section' => $fit->section($one->routine), 'mean' => $fit->belief($one->routine, $one->step)->mean, 'marks' => 0];
             $cells[$key]['marks']++;
         }
         $found = [];
@@ -64,7 +67,7 @@ final readonly class HoldsBack
         foreach (array_unique(array_map(static fn (array $cell): string => $cell['routine']->value, $cells)) as $routine) {
             $found[] = self::held($cells, null, null, RoutineCode::from($routine));
         }
-        $found = array_values(array_filter($found, static fn (?self $one): bool => $one !== null && $one->deficit > 0.0));
+        $found = array_values(array_filter($found, static fn (?self $one): bool => $one !== null && $one->deficit > 0.0 && $one->evidence >= self::LEAST_MARKS && $one->gain >= self::LEAST_GAIN));
         usort($found, static fn (self $a, self $b): int => $b->rank() <=> $a->rank());
 
         return $found;

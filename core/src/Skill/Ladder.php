@@ -11,7 +11,7 @@ namespace NobleTurn\Core\Skill;
 final class Ladder
 {
     /** What each rung asks less than "unaided", logits: missed or better, prompted, reminded, unaided (assumed). */
-    private const EASIER = [1 => 4.0, 2 => 2.6, 3 => 1.3, 4 => 0.0];
+    public const EASIER = [1 => 4.0, 2 => 2.6, 3 => 1.3, 4 => 0.0];
 
     public const TOP = 4;
 

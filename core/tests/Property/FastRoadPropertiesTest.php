@@ -2,6 +2,10 @@
 
 declare(strict_types=1);
 
+use NobleTurn\Core\Compute\Tool\PlannedBy;
+use NobleTurn\Core\Compute\Toolbox;
+use NobleTurn\Core\Routine\Catalogue\Catalogue;
+use NobleTurn\Core\Rules\RulePacks;
 use NobleTurn\Core\Tests\Approaches;
 use NobleTurn\Core\Tests\Ask;
 
@@ -166,4 +170,63 @@ it('chooses the lane change that asks least, with room on both sides, and mirror
     // 7 s at 15 m/s: two junctions 100 m apart leave no room between them, 110 m do.
     $two = fn (float $metres): string => Ask::tool('lane-change', ['speed_mps' => 15, 'limit_mps' => 20, 'to' => 'left', 'second_junction_m' => $metres])['junctions'];
     expect($two(100.0))->toBe('before-the-first')->and($two(110.0))->toBe('room-between');
+});
+
+it('draws a joining that is the drive it speaks of, by a second integration', function (): void {
+    for ($seed = 1; $seed <= 60; $seed++) {
+        $answer = Ask::tool('join', drawnSlip(new Approaches($seed)));
+        ['time_s' => $times, 'distance_m' => $places, 'speed_mps' => $speeds] = $answer['profile'];
+        for ($i = 1; $i < count($times); $i++) {
+            // The way between two rows is the mean of their speeds: exact for steady gains, a little off where one begins.
+            expect($places[$i - 1] - $places[$i])->toEqualWithDelta(($speeds[$i - 1] + $speeds[$i]) / 2.0 * ($times[$i] - $times[$i - 1]), 0.05, "seed {$seed}, row {$i}");
+        }
+        foreach ($answer['others'] as $other) {
+            expect(($other['distance_m'][0] - $other['distance_m'][1]) / ($times[1] - $times[0]))->toBeGreaterThan(17.9);
+        }
+    }
+});
+
+it('loses on the slip road just the speed it brakes away, and drives in a lane change what it says', function (): void {
+    for ($seed = 1; $seed <= 60; $seed++) {
+        $draw = new Approaches($seed);
+        $answer = Ask::tool('leave', ['main_speed_mps' => $draw->number(15, 31), 'slip_length_m' => $draw->number(100, 500), 'end_speed_mps' => $draw->number(0, 12)]);
+        ['distance_m' => $places, 'speed_mps' => $speeds, 'decel_mps2' => $brake] = $answer['profile'];
+        // The work of the brake is the energy lost: sum of 2 a s, row by row, where the brake does not change between two rows.
+        for ($i = 1; $i < count($places); $i++) {
+            if ($brake[$i] === $brake[$i - 1]) {
+                expect($speeds[$i - 1] ** 2 - $speeds[$i] ** 2)->toEqualWithDelta(2.0 * $brake[$i - 1] * ($places[$i - 1] - $places[$i]), 0.2, "seed {$seed}, row {$i}");
+            }
+        }
+        $change = Ask::tool('lane-change', ['speed_mps' => $draw->number(8, 18), 'limit_mps' => 20.0, 'to' => 'left', 'vehicles' => [['distance_m' => $draw->number(-60, 40), 'speed_mps' => $draw->number(8, 20)]]]);
+        foreach ($change['options'] as $option) {
+            ['time_s' => $times, 'ours_m' => $ours, 'over' => $over] = $option['motion'];
+            $in = array_search(1.0, $over, true);
+            expect($in)->not->toBeFalse()->and($ours[$in])->toEqualWithDelta($option['metres_m'] + $option['speed_mps'] * ($times[$in] - $option['time_s'] - 3.0), 0.1, "seed {$seed}");
+        }
+    }
+});
+
+it('plans an ordinary road for every routine that has no approach, under every pack', function (): void {
+    $planned = 0;
+    foreach (RulePacks::all() as $pack) {
+        foreach (Catalogue::codes($pack) as $code) {
+            $tool = PlannedBy::tool($code);
+            if ($tool === null || $tool === 'approach') {
+                expect(PlannedBy::ordinary($code, $pack))->toBe([]);
+
+                continue;
+            }
+            $road = PlannedBy::ordinary($code, $pack);
+            expect(array_diff(array_keys($road), PlannedBy::fields($code)))->toBe([])
+                ->and(Toolbox::run($tool, PlannedBy::inputs($code, $road, $pack))['tool'])->toBe($tool);
+            $planned++;
+        }
+    }
+    expect($planned)->toBe(15);
+});
+
+it('takes the lane of the second lights before the first where they are six seconds apart', function (): void {
+    // The trade's example: a change takes about seven seconds. 6 s at 30 mph are 80 m, 7.1 s are 95 m.
+    $junctions = fn (float $seconds): string => Ask::tool('lane-change', ['speed_mph' => 30, 'limit_mph' => 30, 'to' => 'right', 'second_junction_m' => $seconds * 13.4112])['junctions'];
+    expect($junctions(6.0))->toBe('before-the-first')->and($junctions(7.1))->toBe('room-between');
 });

@@ -169,15 +169,15 @@ it('takes lanes through an ordinary junction and on to the next one, and says wh
         ->and(array_column($ask('west')['signals'], 'side'))->toBe(['left'])
         ->and(array_column($ask('north')['signals'], 'side'))->toBe([null])
         ->and(array_column($ask('east')['signals'], 'side'))->toBe(['right']);
-    // Worked by hand: 60 m take one change of 6 s at 10 m/s; the second lane here is right for the turn after.
+    // Worked by hand: 70 m take one change of 7 s at 10 m/s; the second lane here is right for the turn after.
     $next = fn (float $metres): array => ['next_junction' => ['to' => 'quay', 'distance_m' => $metres, 'approach_lanes' => [['to' => ['hill']], ['to' => ['quay']]]]];
-    $close = $ask('north', $next(59.0));
+    $close = $ask('north', $next(69.0));
     expect([$close['approach_lane'], $close['exit_lane'], $close['onward']['changes'], $close['onward']['fits']])->toBe([2, 2, 0, true])
         // From lane 1: forced (6.0) instead of leaving in lane 2 (2.0).
         ->and($close['acceptable_lanes'][1]['extra'])->toEqualWithDelta(4.0, 1e-9)
         // With room for the change the nearside lane is the cheaper one: one change after (1.5) against 2.0.
-        ->and($ask('north', $next(61.0))['approach_lane'])->toBe(1)
-        ->and($ask('north', $next(61.0))['onward'])->toMatchArray(['lane' => 2, 'changes' => 1, 'needed_m' => 60.0, 'fits' => true]);
+        ->and($ask('north', $next(71.0))['approach_lane'])->toBe(1)
+        ->and($ask('north', $next(71.0))['onward'])->toMatchArray(['lane' => 2, 'changes' => 1, 'needed_m' => 70.0, 'fits' => true]);
     $only = $arms;
     $only[0]['approach_lanes'] = [['to' => ['north']], ['to' => ['east']]];
     $tight = Ask::tool('lanes', ['arms' => $only, 'from' => 'south', 'to' => 'north', 'layout' => 'junction', 'speed_mps' => 10.0] + $next(30.0));

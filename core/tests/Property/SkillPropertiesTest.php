@@ -104,7 +104,7 @@ it('names a planted weakness: one step over one section, three lessons of fiftee
             for ($lesson = 0; $lesson < 3; $lesson++) {
                 $learner->drive(15, ['turn-left', 'turn-right', 'emerge-left', 'emerge-right', 'lights-left', 'lights-right']);
             }
-            $named = array_map(fn (HoldsBack $one): bool => $one->step === $step && $one->section === $section, HoldsBack::of(Fit::of($learner->evidence, new GreatBritain, $learner->now->modify('+1 day')), $learner->evidence, new GreatBritain));
+            $named = array_map(fn (HoldsBack $one): bool => $one->step === $step && $one->section === $section, HoldsBack::of(Fit::of($learner->evidence, new GreatBritain, $learner->now->modify('+1 day')), $learner->evidence));
             $first += (int) ($named[0] ?? false);
             $firstTwo += (int) (($named[0] ?? false) || ($named[1] ?? false));
         }

@@ -20,8 +20,13 @@ export interface RoutineLine {
     /** Done while the car stands: planned in seconds. */
     stands: boolean;
     /** The tool that plans it at a place; null where it belongs to none. */
-    planned_by: 'approach' | 'join' | 'leave' | 'overtake' | 'lane-change' | null;
+    planned_by: 'approach' | FastRoad | null;
+    /** What its tool is asked with besides the road. */
+    asked_with: Record<string, string>;
 }
+
+/** Tools that plan a routine without an approach. */
+export type FastRoad = 'join' | 'leave' | 'overtake' | 'lane-change';
 
 export type Practice = Record<string, string | number>;
 
@@ -79,6 +84,8 @@ export interface RoutineCard extends Omit<RoutineLine, 'steps'> {
     variants: { name: string; changes: string; inputs: Partial<RoadInputs> & Record<string, unknown> }[];
     choices: Choice[];
     severity: { effect: string; words: string; severity: string }[];
+    /** For a card that is not about one place; empty where an approach is planned. */
+    ordinary_road: RoadInputs;
 }
 
 export interface PackFacts {

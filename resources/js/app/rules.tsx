@@ -1,5 +1,5 @@
 import { createContext, useContext, type ReactNode } from 'react';
-import type { ApproachInputs, RoadInputs, RoutineCode, Rules } from '@/api/types';
+import type { ApproachInputs, FastRoad, RoadInputs, RoutineCode, Rules } from '@/api/types';
 import { useSession } from './session';
 
 /** Exact. */
@@ -21,6 +21,15 @@ export function useRules(): Rules {
 export function useRoutineName(): (code: RoutineCode) => string {
     const { routines } = useRules();
     return (code) => routines.find((routine) => routine.code === code)?.title ?? code.replaceAll('-', ' ');
+}
+
+/** What plans a routine at a place: its approach, as nearly everything, or a tool of fast roads. */
+export function usePlanned(): (code: RoutineCode) => { by: 'approach' | FastRoad; askedWith: Record<string, string> } {
+    const { routines } = useRules();
+    return (code) => {
+        const routine = routines.find((candidate) => candidate.code === code);
+        return { by: routine?.planned_by ?? 'approach', askedWith: routine?.asked_with ?? {} };
+    };
 }
 
 type Unit = Rules['speed_unit'];

@@ -1,6 +1,6 @@
 import { post, put } from '@/api/client';
 import type { Light, Place, RoadInputs, Stretch, WayOut } from '@/api/types';
-import { limitOf, unitWords, useRules, withLimit } from '@/app/rules';
+import { limitOf, unitWords, usePlanned, useRules, withLimit } from '@/app/rules';
 import { hasLights, hasLine, hasWayOut, LIGHTS, WAYS_OUT } from '@/routines/kinds';
 import { RoutineSelect } from '@/routines/RoutineSelect';
 import { Field } from '@/ui/Field';
@@ -41,7 +41,7 @@ export function PlaceForm({ place, onKept }: Props) {
         note: place?.note ?? '',
     });
     const { values, errors, set } = form;
-    const planned = rules.routines.find((routine) => routine.code === values.routine)?.planned_by ?? 'approach';
+    const { by: planned } = usePlanned()(values.routine);
     const approach: RoadInputs =
         planned !== 'approach'
             ? slipOf(planned, values.slip, values, rules)

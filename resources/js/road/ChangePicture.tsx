@@ -1,4 +1,5 @@
-import { useState } from 'react';
+import { at } from './columns';
+import { Draggable } from './Draggable';
 import { Body, Mark, RoadFrame } from './RoadFrame';
 import { LORRY_M, CAR_M, nameOf, type Other } from './others';
 import type { ChangeAnswer } from './types';
@@ -7,7 +8,6 @@ import { inMps } from './words';
 interface Props {
     option: ChangeAnswer['options'][number];
     others: Other[];
-    speed: number;
     unit: 'mph' | 'kmh';
     to: 'left' | 'right';
     seconds: number;
@@ -19,19 +19,11 @@ interface Props {
 const LANE = 40;
 const HEIGHT = 150;
 const REACH = 130;
-const MOVE_S = 3;
 
 /** Both lanes as seen from above, moving along with us: who closes in comes nearer, who is slower falls back. */
-export function ChangePicture({ option, others, speed, unit, to, seconds, room, onDrag }: Props) {
-    const [drag, setDrag] = useState<{ which: number; x: number } | null>(null);
-    const v = inMps(speed, unit);
-    const end = option.speed_mps;
-    const a = option.accel_mps2;
-    // The speed changes until it is reached, then it is held.
-    const changing = a === 0 ? 0 : Math.min(option.time_s, Math.abs((end - v) / a));
-    const t = Math.min(seconds, changing);
-    const ours = v * t + (a * t * t) / 2 + (seconds > changing ? end * (seconds - changing) : 0);
-    const over = Math.min(1, Math.max(0, (seconds - option.time_s) / MOVE_S));
+export function ChangePicture({ option, others, unit, to, seconds, room, onDrag }: Props) {
+    const ours = at(option.motion, 'ours_m', seconds);
+    const over = at(option.motion, 'over', seconds);
     const target = to === 'left' ? 30 + LANE / 2 : 30 + LANE * 1.5;
     const own = to === 'left' ? 30 + LANE * 1.5 : 30 + LANE / 2;
     return (
@@ -60,26 +52,13 @@ export function ChangePicture({ option, others, speed, unit, to, seconds, room, 
                         />
                         {room > 0 && room - ours < REACH && <Mark x={x(room - ours)} top={10} bottom={own + LANE / 2} text="our lane ends" strong />}
                         {others.map((other, i) => {
-                            const at = other.at + inMps(other.speed, unit) * seconds - ours;
+                            const front = other.at + inMps(other.speed, unit) * seconds - ours;
                             const long = (other.long ? LORRY_M : CAR_M) * scale.perMetre;
                             return (
-                                <g
-                                    key={i}
-                                    className="cursor-grab touch-none"
-                                    onPointerDown={(event) => {
-                                        event.currentTarget.setPointerCapture(event.pointerId);
-                                        setDrag({ which: i, x: event.clientX });
-                                    }}
-                                    onPointerMove={(event) => {
-                                        if (drag?.which !== i || Math.abs(event.clientX - drag.x) < scale.perMetre) return;
-                                        onDrag(i, (event.clientX - drag.x) / scale.perMetre);
-                                        setDrag({ which: i, x: event.clientX });
-                                    }}
-                                    onPointerUp={() => setDrag(null)}
-                                >
-                                    <Body x={x(at)} y={target} long={Math.max(14, long)} />
+                                <Draggable key={i} perMetre={scale.perMetre} onDrag={(by) => onDrag(i, by)}>
+                                    <Body x={x(front)} y={target} long={Math.max(14, long)} />
                                     <text
-                                        x={x(at) - long / 2}
+                                        x={x(front) - long / 2}
                                         y={to === 'left' ? 22 : 30 + LANE * 2 + 16}
                                         fontSize={13}
                                         textAnchor="middle"
@@ -87,7 +66,7 @@ export function ChangePicture({ option, others, speed, unit, to, seconds, room, 
                                     >
                                         {nameOf(other, i)}
                                     </text>
-                                </g>
+                                </Draggable>
                             );
                         })}
                         <Body x={x(0)} y={own + (target - own) * over} long={Math.max(14, 4.2 * scale.perMetre)} ours />

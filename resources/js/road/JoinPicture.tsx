@@ -1,5 +1,6 @@
-import { useState } from 'react';
 import { at } from './columns';
+import { Draggable } from './Draggable';
+import { LANE, MainRoad, turned } from './MainRoad';
 import { Body, Mark, RoadFrame, type RoadScale } from './RoadFrame';
 import { SpeedBand } from './SpeedBand';
 import type { JoinAnswer } from './types';
@@ -15,7 +16,6 @@ interface Props {
     onDrag: (which: number, by: number) => void;
 }
 
-const LANE = 24;
 const HEIGHT = 290;
 const BEYOND = 60;
 /** The main road's two lanes; the slip comes in from the kerb's side. */
@@ -25,7 +25,6 @@ const SLIP_FAR = 34;
 /** The slip road from above with everybody on it at one moment, what is seen over the shoulder, and where it is decided. */
 export function JoinPicture({ answer, slip, keeps, unit, seconds, words, onDrag }: Props) {
     const here = at(answer.profile, 'distance_m', seconds);
-    const [drag, setDrag] = useState<{ which: number; x: number } | null>(null);
     const near = MAIN.top - LANE / 2;
     /** Middle of the slip: far from the road at its beginning, beside it where the solid line ends, in it beyond where we join. */
     const slipY = (metres: number) => {
@@ -35,8 +34,7 @@ export function JoinPicture({ answer, slip, keeps, unit, seconds, words, onDrag 
         return near;
     };
     const ourY = (metres: number) => (metres >= answer.join_at_m ? slipY(metres) : near + LANE * Math.min(1, (answer.join_at_m - metres) / 35));
-    // Where traffic keeps right, the slip comes from below: the picture is turned over, its words are not.
-    const y = (value: number) => (keeps === 'left' ? value : 210 - value);
+    const y = turned(keeps);
     const glance = answer.glances.filter((one) => one.at.endsWith('shoulder')).find((one) => Math.abs(one.time_s - seconds) < 0.6);
     return (
         <RoadFrame
@@ -50,16 +48,7 @@ export function JoinPicture({ answer, slip, keeps, unit, seconds, words, onDrag 
             {(scale) => (
                 <>
                     <path d={surface(scale, slip, slipY, y)} fill="var(--road)" />
-                    <rect x={0} y={Math.min(y(MAIN.top), y(MAIN.bottom))} width={scale.width} height={2 * LANE} fill="var(--road)" />
-                    <line
-                        x1={0}
-                        x2={scale.width}
-                        y1={y(MAIN.top + LANE)}
-                        y2={y(MAIN.top + LANE)}
-                        stroke="var(--paper)"
-                        strokeWidth={1.5}
-                        strokeDasharray="12 10"
-                    />
+                    <MainRoad scale={scale} top={MAIN.top} y={y} />
                     <line
                         x1={scale.x(slip)}
                         x2={scale.x(Math.min(slip, answer.solid_until_m))}
@@ -94,20 +83,7 @@ export function JoinPicture({ answer, slip, keeps, unit, seconds, words, onDrag 
                         const front = valueAt(answer.profile.time_s, other.distance_m, seconds);
                         const long = Math.max(12, other.length_m * scale.perMetre);
                         return (
-                            <g
-                                key={other.name}
-                                className="cursor-grab touch-none"
-                                onPointerDown={(event) => {
-                                    event.currentTarget.setPointerCapture(event.pointerId);
-                                    setDrag({ which: i, x: event.clientX });
-                                }}
-                                onPointerMove={(event) => {
-                                    if (drag?.which !== i || Math.abs(event.clientX - drag.x) < scale.perMetre) return;
-                                    onDrag(i, (event.clientX - drag.x) / scale.perMetre);
-                                    setDrag({ which: i, x: event.clientX });
-                                }}
-                                onPointerUp={() => setDrag(null)}
-                            >
+                            <Draggable key={other.name} perMetre={scale.perMetre} onDrag={(by) => onDrag(i, by)}>
                                 <Body x={scale.x(front)} y={y(MAIN.top + LANE / 2)} long={long} />
                                 <text
                                     x={scale.x(front) - long / 2}
@@ -118,7 +94,7 @@ export function JoinPicture({ answer, slip, keeps, unit, seconds, words, onDrag 
                                 >
                                     {other.name}
                                 </text>
-                            </g>
+                            </Draggable>
                         );
                     })}
                     <Body x={scale.x(here)} y={y(ourY(here))} long={Math.max(12, 4.2 * scale.perMetre)} ours />

@@ -1,4 +1,5 @@
 import { readAt } from '@/strip/scale';
+import { LANE, MainRoad, turned } from './MainRoad';
 import { Body, Mark, RoadFrame, type RoadScale } from './RoadFrame';
 import { SpeedBand } from './SpeedBand';
 import type { LeaveAnswer } from './types';
@@ -13,7 +14,6 @@ interface Props {
     words: (speed: number) => string;
 }
 
-const LANE = 24;
 const HEIGHT = 290;
 const BEFORE = 330;
 const MAIN = { top: 110, bottom: 110 + 2 * LANE };
@@ -33,7 +33,7 @@ export function LeavePicture({ answer, slip, keeps, unit, toGo, words }: Props) 
     // Columns run down to the end of the slip: the place at this moment.
     const here = readAt(profile.time_s, profile.distance_m, toGo);
     const near = MAIN.top - LANE / 2;
-    const y = (value: number) => (keeps === 'left' ? value : 210 - value);
+    const y = turned(keeps);
     const slipY = (metres: number) =>
         metres >= 0
             ? near + LANE
@@ -53,16 +53,7 @@ export function LeavePicture({ answer, slip, keeps, unit, toGo, words }: Props) 
             {(scale) => (
                 <>
                     <path d={surface(scale, slip, slipY, y)} fill="var(--road)" />
-                    <rect x={0} y={Math.min(y(MAIN.top), y(MAIN.bottom))} width={scale.width} height={2 * LANE} fill="var(--road)" />
-                    <line
-                        x1={0}
-                        x2={scale.width}
-                        y1={y(MAIN.top + LANE)}
-                        y2={y(MAIN.top + LANE)}
-                        stroke="var(--paper)"
-                        strokeWidth={1.5}
-                        strokeDasharray="12 10"
-                    />
+                    <MainRoad scale={scale} top={MAIN.top} y={y} />
                     {answer.events
                         .filter((event) => event.kind === 'marker')
                         .map((event) => (

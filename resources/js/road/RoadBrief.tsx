@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
-import type { Practice, RoadInputs, RoutineCode } from '@/api/types';
-import { limitOf, useRules } from '@/app/rules';
+import type { FastRoad, Practice, RoadInputs, RoutineCode, Rules } from '@/api/types';
+import { unitWords, usePlanned, useRules } from '@/app/rules';
 import { useCompute } from '@/compute/useCompute';
 import { spoken } from '@/strip/words';
 import { roadAddress } from './address';
@@ -11,28 +11,54 @@ import type { ChangeAnswer, JoinAnswer, LeaveAnswer, OvertakeAnswer } from './ty
 import { speedWords } from './words';
 
 interface Props {
-    planned: 'join' | 'leave' | 'overtake' | 'lane-change';
     routine: RoutineCode;
     road: RoadInputs;
     vehicle?: unknown;
     practice: Practice;
+    /** Not a place but an ordinary road of its kind. */
+    ordinary?: boolean;
     /** Without its picture where there is little room. */
     compact?: boolean;
 }
 
 /** What a fast road asks at a place: the picture of the bench with its few figures. */
-export function RoadBrief({ planned, routine, road, vehicle, practice, compact = false }: Props) {
+export function RoadBrief({ routine, road, vehicle, practice, ordinary = false, compact = false }: Props) {
     const rules = useRules();
+    const { by, askedWith } = usePlanned()(routine);
+    return by === 'approach' ? null : (
+        <Told
+            planned={by}
+            askedWith={askedWith}
+            routine={routine}
+            road={road}
+            vehicle={vehicle}
+            practice={practice}
+            ordinary={ordinary}
+            compact={compact}
+            rules={rules}
+        />
+    );
+}
+
+function Told({
+    planned,
+    askedWith,
+    routine,
+    road,
+    vehicle,
+    practice,
+    ordinary,
+    compact,
+    rules,
+}: Props & { planned: FastRoad; askedWith: Record<string, string>; rules: Rules }) {
     const unit = rules.speed_unit;
-    const limit = limitOf(road, rules);
     const asked = {
         pack: rules.pack,
         ...(vehicle ? { vehicle } : {}),
-        ...(planned === 'overtake'
-            ? { [`limit_${unit}`]: limit, [`other_speed_${unit}`]: Math.round((limit * 2) / 3), gradient: road.gradient ?? 0 }
-            : { practice }),
-        ...(planned === 'lane-change' ? { [`limit_${unit}`]: limit, [`speed_${unit}`]: limit, to: routine.endsWith('left') ? 'left' : 'right' } : {}),
-        ...(planned === 'join' || planned === 'leave' ? road : {}),
+        // Overtaking is the same under every practice.
+        ...(planned === 'overtake' ? {} : { practice }),
+        ...askedWith,
+        ...road,
     };
     const { data } = useCompute<JoinAnswer | LeaveAnswer | OvertakeAnswer | ChangeAnswer>(planned, asked);
     if (!data) return null;
@@ -43,6 +69,7 @@ export function RoadBrief({ planned, routine, road, vehicle, practice, compact =
         <div className="grid gap-2">
             {!compact && picture}
             <p aria-label="On this road">
+                {ordinary && `${said(road, rules)}: `}
                 {words}{' '}
                 <Link className="link screen-only" to={roadAddress(planned, road, routine, rules)}>
                     On the bench
@@ -57,8 +84,14 @@ export function RoadBrief({ planned, routine, road, vehicle, practice, compact =
     );
 }
 
+/** An ordinary road in words; its figures are assumed and say so. */
+function said(road: RoadInputs, rules: Rules): string {
+    const limit = rules.speed_unit === 'mph' ? (road.main_speed_mph ?? road.limit_mph) : (road.main_speed_kmh ?? road.limit_kmh);
+    return `On an ordinary ${road.slip_length_m === undefined ? 'road' : `slip road of ${road.slip_length_m} m`} at ${limit} ${unitWords(rules.speed_unit)} (assumed)`;
+}
+
 function told(
-    planned: Props['planned'],
+    planned: FastRoad,
     data: unknown,
     road: RoadInputs,
     keeps: 'left' | 'right',
@@ -96,7 +129,7 @@ function told(
             null,
             over.time_s === null || over.sight_needed_m === null
                 ? over.message
-                : `Somebody at two thirds of the limit takes ${over.time_s.toFixed(1)} s and ${far(over.sight_needed_m)} of view to pass; no return after ${over.point_of_no_return_s?.toFixed(1) ?? '–'} s. Dropping back is a right decision.`,
+                : `Somebody at ${fast(over.other_speed_mps)} takes ${over.time_s.toFixed(1)} s and ${far(over.sight_needed_m)} of view to pass; no return after ${over.point_of_no_return_s?.toFixed(1) ?? '–'} s. Dropping back is a right decision.`,
         ];
     }
     const change = data as ChangeAnswer;

@@ -1,10 +1,10 @@
-import type { RoadInputs, RoutineCode, Rules } from '@/api/types';
+import type { FastRoad, RoadInputs, RoutineCode, Rules } from '@/api/types';
 import { limitOf } from '@/app/rules';
 
 const SLIP = { join: 250, leave: 250 } as const;
 
 /** The page of the bench that shows a place without an approach, in its state. */
-export function roadAddress(planned: 'join' | 'leave' | 'overtake' | 'lane-change', road: RoadInputs, routine: RoutineCode, rules: Rules): string {
+export function roadAddress(planned: FastRoad, road: RoadInputs, routine: RoutineCode, rules: Rules): string {
     const mph = rules.speed_unit === 'mph';
     const known = (values: Record<string, number | string | undefined>) =>
         new URLSearchParams(Object.entries(values).flatMap(([key, value]) => (value === undefined ? [] : [[key, String(value)]]))).toString();
@@ -17,7 +17,7 @@ export function roadAddress(planned: 'join' | 'leave' | 'overtake' | 'lane-chang
         case 'leave':
             return `/bench/leave?${known({ slip: road.slip_length_m ?? SLIP.leave, end: mph ? road.end_speed_mph : road.end_speed_kmh, main, slope, radius: road.bend_radius_m, bend: road.bend_from_m, lower: road.lower_limit_m, lanes: road.lanes ?? 1, turn: road.next_turn ?? 'none' })}`;
         case 'overtake':
-            return `/bench/overtake?${known({ limit, other: Math.round((limit * 2) / 3), oncoming: limit, slope })}`;
+            return `/bench/overtake?${known({ limit, other: 0, oncoming: limit, slope })}`;
         case 'lane-change':
             return `/bench/lane-change?${known({ speed: limit, limit, slope, to: routine.endsWith('left') ? 'left' : 'right', others: '[]' })}`;
     }

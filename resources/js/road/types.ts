@@ -50,6 +50,7 @@ export interface LeaveAnswer extends Answer {
     bend_speed_mps: number | null;
     slip_lane: number;
     slip_lane_reason: string;
+    verdict: 'even' | 'firm' | 'harsh';
     fits: boolean;
     profile: { distance_m: number[]; time_s: number[]; speed_mps: number[]; decel_mps2: number[] };
 }
@@ -60,6 +61,7 @@ export interface OvertakeAnswer extends Answer {
     message: string;
     time_s: number | null;
     distance_m: number | null;
+    other_speed_mps: number;
     relative_m: number;
     sight_needed_m: number | null;
     sight_published_m: number;
@@ -87,6 +89,7 @@ export interface ChangeAnswer extends Answer {
         gap_ahead_s: number | null;
         gap_behind_s: number | null;
         in_room: boolean;
+        motion: { time_s: number[]; ours_m: number[]; over: number[] };
     }[];
     best: 'faster-ahead' | 'easier-behind' | 'wait' | null;
     message: string;

@@ -14,7 +14,7 @@ final class ArmsReader
     /** @return non-empty-list<Arm> by angle */
     public static function read(Values $input): array
     {
-        $now = self::minutes($input, 'time');
+        $now = BusHours::time($input);
         $arms = [];
         foreach ($input->objects('arms') as $i => $arm) {
             [$approach, $bus] = self::lanes($arm, $now, "arms.{$i}.");
@@ -44,38 +44,12 @@ final class ArmsReader
         $approach = $bus = [];
         foreach ($arm->objects('approach_lanes') as $n => $lane) {
             $approach[] = $lane->texts('to');
-            $from = self::minutes($lane, 'bus_from', "{$at}approach_lanes.{$n}.");
-            $until = self::minutes($lane, 'bus_until', "{$at}approach_lanes.{$n}.");
-            if (($from === null) !== ($until === null)) {
-                throw BadInput::field("{$at}approach_lanes.{$n}.".($from === null ? 'bus_from' : 'bus_until'), 'is missing: hours have a beginning and an end.');
-            }
-            // Hours without a time of day: as if they were running, which errs on the lawful side.
-            if ($lane->flag('bus') === true || ($from !== null && $until !== null && ($now === null || self::within($now, $from, $until)))) {
+            if ($lane->flag('bus') === true || BusHours::running($lane, $now, "{$at}approach_lanes.{$n}.")) {
                 $bus[] = $n + 1;
             }
         }
 
         return [$approach === [] ? [[]] : $approach, $bus];
-    }
-
-    /** Hours may run over midnight. */
-    public static function within(int $now, int $from, int $until): bool
-    {
-        return $from <= $until ? $from <= $now && $now < $until : $now >= $from || $now < $until;
-    }
-
-    /** Minutes since midnight of a time of day such as 07:30. */
-    public static function minutes(Values $input, string $field, string $at = ''): ?int
-    {
-        $said = $input->text($field);
-        if ($said === null) {
-            return null;
-        }
-        if (preg_match('/^([01]\d|2[0-3]):([0-5]\d)$/', $said, $parts) !== 1) {
-            throw BadInput::field($at.$field, 'must be a time of day such as 07:30.');
-        }
-
-        return (int) $parts[1] * 60 + (int) $parts[2];
     }
 
     public static function whole(Values $input, string $field, string $at = ''): ?int

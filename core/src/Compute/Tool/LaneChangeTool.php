@@ -7,19 +7,16 @@ namespace NobleTurn\Core\Compute\Tool;
 use NobleTurn\Core\Compute\Answer;
 use NobleTurn\Core\Compute\Field\ChoiceField;
 use NobleTurn\Core\Compute\Field\QuantityField;
-use NobleTurn\Core\Compute\Field\TextField;
 use NobleTurn\Core\Compute\Kind;
 use NobleTurn\Core\Compute\Out;
 use NobleTurn\Core\Compute\Shape;
 use NobleTurn\Core\Compute\Tool;
 use NobleTurn\Core\Compute\Values;
-use NobleTurn\Core\FastRoad\Change;
 use NobleTurn\Core\FastRoad\LaneChange;
 use NobleTurn\Core\FastRoad\Neighbour;
 use NobleTurn\Core\FastRoad\Room;
 use NobleTurn\Core\Fault\BadInput;
-use NobleTurn\Core\Plan\Warning;
-use NobleTurn\Core\Quantity\Speed;
+use NobleTurn\Core\Motion\PullAway;
 use NobleTurn\Core\Rules\Assumption;
 use NobleTurn\Core\Rules\Practice;
 use NobleTurn\Core\Rules\RulePack;
@@ -33,9 +30,6 @@ use NobleTurn\Core\Vehicle\Vehicle;
 /** Into which gap, faster or easier, with the checks in the order of pack and practice. */
 final class LaneChangeTool implements Tool
 {
-    /** Of what the car has, this much is used unhurried (assumed). */
-    private const SHARE = 0.6;
-
     /** Seen as passing: faster by more than this, and no further behind, m/s and m (assumed). */
     private const PASSES_BY = 0.5;
 
@@ -55,21 +49,20 @@ final class LaneChangeTool implements Tool
     {
         return new Shape(
             CommonFields::packField(),
-            (new QuantityField('speed', 'ours', Kind::Speed, 1.0, 45.0))->required(),
+            new QuantityField('speed', 'ours; default the limit', Kind::Speed, 1.0, 45.0),
             (new QuantityField('limit', 'of the road', Kind::Speed, 2.0, 45.0))->required(),
             ChoiceField::of('to', 'lane wanted', Side::class)->required(),
             NeighboursField::field('in the lane wanted and in ours', new ChoiceField('lane', 'which lane it is in; default the one wanted', ['left', 'right', 'own'])),
             new QuantityField('room', 'until our lane ends', Kind::Distance, 5.0, 5000.0),
             new QuantityField('junction', 'to the junction for which the lane is needed', Kind::Distance, 5.0, 5000.0),
             new QuantityField('second_junction', 'from that one to a second, whose lane is wanted', Kind::Distance, 1.0, 5000.0),
-            new TextField('bus_from', 'the lane wanted is for buses from, such as 07:30', 5),
-            new TextField('bus_until', 'until', 5),
-            new TextField('time', 'time of day, such as 08:15; without it those hours count as running', 5),
+            BusHours::timeField(),
             new QuantityField('gap', 'to keep once in; default half the gap of the pack, opened again after', Kind::Duration, 0.3, 10.0),
             CommonFields::gradientField(),
             CommonFields::surfaceField(),
             VehicleField::field(),
             PracticeField::field(),
+            ...BusHours::fields(),
         );
     }
 
@@ -78,7 +71,9 @@ final class LaneChangeTool implements Tool
         $option = Out::object([
             'kind' => ['enum' => ['faster-ahead', 'easier-behind', 'wait']], 'feasible' => Out::flag('room everywhere, in time'), 'accel_mps2' => Out::number('negative: easing off'), 'speed_mps' => Out::number('when we move over'),
             'time_s' => Out::number('until we move over'), 'metres_m' => Out::number('until we are in'), 'spare_m' => Out::number('room in hand to whoever has least; null where nobody is near', nullable: true),
-            'gap_ahead_s' => Out::number('to the next one ahead; null where none is', nullable: true), 'gap_behind_s' => Out::number('the next one behind to us; null where none is', nullable: true), 'in_room' => Out::flag('done where the lane still goes on'), 'cost' => Out::number('effort and patience on one scale'),
+            'gap_ahead_s' => Out::number('to the next one ahead; null where none is', nullable: true), 'gap_behind_s' => Out::number('the next one behind to us; null where none is', nullable: true), 'in_room' => Out::flag('done where the lane still goes on'),
+            'motion' => Out::object(['time_s' => Out::list(['type' => 'number'], 'from now'), 'ours_m' => Out::list(['type' => 'number'], 'our front, from where it is now'), 'over' => Out::list(['type' => 'number'], 'share of the way into the other lane, 0 to 1')]),
+            'cost' => Out::number('effort and patience on one scale'),
         ]);
 
         return [
@@ -97,37 +92,37 @@ final class LaneChangeTool implements Tool
         $pack = CommonFields::pack($input);
         $practice = PracticeField::read($input, $pack);
         $side = $input->choice('to', Side::class) ?? throw BadInput::field('to', 'is missing.');
-        $closed = self::busHours($input);
+        $closed = BusHours::running($input, BusHours::time($input));
         $vehicle = VehicleField::read($input);
         $change = self::read($input, $pack, $side, $vehicle);
         $options = $change->options();
         $best = $closed ? null : LaneChange::choose($options);
         $passing = self::passing($change);
         $junction = $input->distance('junction')?->inMetres();
-        $takes = (LaneChange::CHECKS_S + LaneChange::MOVE_S) * $change->speed;
+        $takes = LaneChange::WHOLE_S * $change->speed;
         $second = $input->distance('second_junction')?->inMetres();
 
         return new Answer($pack->code(), $pack->version(), [
-            'options' => array_map(self::option(...), $options),
+            'options' => array_map(LaneChangePresenter::option(...), $options),
             'best' => $best?->kind,
-            'message' => self::message($best, $closed, $junction, $takes, $pack),
-            'checks' => self::checks($side, $practice, $best, $passing),
+            'message' => LaneChangePresenter::message($best, $closed, $junction, $takes, $pack),
+            'checks' => LaneChangePresenter::checks($side, $practice, $best, $passing),
             'being_passed_by' => array_map(static fn (Neighbour $other): string => $other->name, $passing),
             'lane_by_m' => $junction === null ? null : round($takes, 1),
             'junctions' => $second === null ? null : ($second >= $takes ? 'room-between' : 'before-the-first'),
-        ], self::assumptions($input, $pack, $vehicle), self::warnings($best, $closed, $junction, $second, $takes, $passing, $pack));
+        ], self::assumptions($input, $pack, $vehicle), LaneChangePresenter::warnings($best, $closed, $junction, $second, $takes, $passing, $pack));
     }
 
     private static function read(Values $input, RulePack $pack, Side $side, Vehicle $vehicle): LaneChange
     {
-        $speed = $input->speed('speed') ?? throw BadInput::field('speed_mps', 'is missing.');
         $limit = $input->speed('limit') ?? throw BadInput::field('limit_mps', 'is missing.');
+        $speed = $input->speed('speed') ?? $limit;
         if ($speed->inMetresPerSecond() > $limit->inMetresPerSecond() + 0.5) {
             throw BadInput::field('speed_mps', 'must not exceed the limit: are the two swapped?');
         }
         $gradient = CommonFields::gradient($input);
         $gear = GearChoice::for($vehicle, Purpose::Pull, $speed, $gradient)->gear;
-        $available = max(0.0, self::SHARE * (new Performance($vehicle))->acceleration($speed, $gear, $gradient));
+        $available = max(0.0, PullAway::SHARE * (new Performance($vehicle))->acceleration($speed, $gear, $gradient));
         $gap = $input->duration('gap')?->inSeconds() ?? $pack->followingGap(CommonFields::surface($input))->inSeconds() / 2.0;
         $within = min($input->distance('room')?->inMetres() ?? INF, $input->distance('junction')?->inMetres() ?? INF);
 
@@ -138,81 +133,10 @@ final class LaneChangeTool implements Tool
         );
     }
 
-    /** Whether the lane wanted is for buses now. */
-    private static function busHours(Values $input): bool
-    {
-        $now = ArmsReader::minutes($input, 'time');
-        $from = ArmsReader::minutes($input, 'bus_from');
-        $until = ArmsReader::minutes($input, 'bus_until');
-        if (($from === null) !== ($until === null)) {
-            throw BadInput::field($from === null ? 'bus_from' : 'bus_until', 'is missing: hours have a beginning and an end.');
-        }
-
-        return $from !== null && $until !== null && ($now === null || ArmsReader::within($now, $from, $until));
-    }
-
     /** @return list<Neighbour> faster than we are and about to come by in the lane wanted */
     private static function passing(LaneChange $change): array
     {
         return array_values(array_filter($change->target, static fn (Neighbour $other): bool => $other->speed > $change->speed + self::PASSES_BY && $other->metres <= 0.0 && $other->metres > -self::PASSES_WITHIN));
-    }
-
-    /** @return array<string, mixed> */
-    private static function option(Change $option): array
-    {
-        $finite = static fn (?float $value): ?float => $value === null || is_infinite($value) ? null : round($value, 2);
-
-        return [
-            'kind' => $option->kind, 'feasible' => $option->feasible, 'accel_mps2' => round($option->acceleration, 2), 'speed_mps' => round($option->endSpeed, 2), 'time_s' => round($option->seconds, 2),
-            'metres_m' => round($option->metres, 1), 'spare_m' => $finite($option->spare), 'gap_ahead_s' => $finite($option->gapAhead), 'gap_behind_s' => $finite($option->gapBehind), 'in_room' => $option->inRoom, 'cost' => round($option->cost(), 3),
-        ];
-    }
-
-    private static function message(?Change $best, bool $closed, ?float $junction, float $takes, RulePack $pack): string
-    {
-        if ($closed) {
-            return 'Not into this lane: it is for buses at this hour. Only its hours count; enter after its end marking.';
-        }
-        if ($junction !== null && $junction < $takes) {
-            return sprintf('A change takes %s at this speed, the junction is %s away: not safe now, at the next.', $pack->lengthUnit()->place($takes), $pack->lengthUnit()->place($junction));
-        }
-        if ($best === null) {
-            return 'No gap fits for now: stay, ease off, look again; a late direction may be declined.';
-        }
-        $words = $pack->speedUnit()->words(Speed::ofMetresPerSecond($best->endSpeed));
-
-        return match ($best->kind) {
-            'faster-ahead' => sprintf('Faster into the gap ahead: %s in %.1f s.', $words, $best->seconds),
-            'easier-behind' => sprintf('Easier into the gap behind: %s in %.1f s.', $words, $best->seconds),
-            default => $best->seconds <= LaneChange::CHECKS_S ? 'As you are: the gap is there.' : sprintf('As you are, and wait: it opens in %.1f s.', $best->seconds),
-        };
-    }
-
-    /**
-     * @param  list<Neighbour>  $passing
-     * @return list<array{at: string, time_s: float}>
-     */
-    private static function checks(Side $side, Practice $practice, ?Change $best, array $passing): array
-    {
-        $mirror = "{$side->value}-mirror";
-        $shoulder = "{$side->value}-shoulder";
-        $first = $practice->answer('order') === 'signal-first';
-        $early = $practice->answer('shoulder') === 'before-signal';
-        $order = $first
-            ? ['signal', 'interior', 'ahead', $mirror, 'ahead', $shoulder]
-            : ($early ? ['interior', $mirror, $shoulder, 'signal', 'ahead'] : ['interior', $mirror, 'ahead', 'signal', 'ahead', $shoulder]);
-        // Somebody passing: seen again once they are by.
-        if ($passing !== [] && $practice->answer('passed') === 'let-pass' && ! $first) {
-            $order = ['interior', $mirror, 'ahead', ...$order];
-        }
-        $end = $best->seconds ?? LaneChange::CHECKS_S;
-        $every = LaneChange::CHECKS_S / count($order);
-        $checks = [];
-        foreach ($order as $i => $at) {
-            $checks[] = ['at' => $at, 'time_s' => round($end - LaneChange::CHECKS_S + $i * $every, 1) + 0.0];
-        }
-
-        return [...$checks, ['at' => 'move', 'time_s' => round($end, 1)], ['at' => 'cancel', 'time_s' => round($end + LaneChange::MOVE_S, 1)]];
     }
 
     /** @return list<Assumption> */
@@ -221,35 +145,9 @@ final class LaneChangeTool implements Tool
         return [
             new Assumption('checks and signal before the move', LaneChange::CHECKS_S, 's', Source::assumed()),
             new Assumption('the move itself', LaneChange::MOVE_S, 's', Source::assumed()),
-            new Assumption('acceleration used', self::SHARE, 'of what the car has', Source::assumed()),
+            new Assumption('acceleration used', PullAway::SHARE, 'of what the car has', Source::assumed()),
             new Assumption('others keep their speed', true, '', Source::assumed()),
             ...CommonFields::defaults($input, CommonFields::default('gap', $pack->followingGap(CommonFields::surface($input))->inSeconds() / 2.0, 's'), CommonFields::default('gradient', 0.0, 'rise over run'), CommonFields::default('surface', 'dry'), CommonFields::default('vehicle', $vehicle->name)),
         ];
-    }
-
-    /**
-     * @param  list<Neighbour>  $passing
-     * @return list<Warning>
-     */
-    private static function warnings(?Change $best, bool $closed, ?float $junction, ?float $second, float $takes, array $passing, RulePack $pack): array
-    {
-        $found = [];
-        if ($closed) {
-            $found[] = new Warning('bus-lane', 'Read the floor and the hours; look to that side for those who come back late.');
-        }
-        if ($best === null && ! $closed) {
-            $found[] = new Warning('no-gap', 'Nothing that the car can do in the room there is keeps a gap on both sides.');
-        }
-        foreach ($passing as $other) {
-            $found[] = new Warning('being-passed', "{$other->name} is passing: let it by, look again, then move. Somebody from the next lane but one may take the same gap.");
-        }
-        if ($second !== null && $second < $takes) {
-            $found[] = new Warning('two-junctions', sprintf('Between the two lie %s, a change takes %s: the lane of the second before the first, then cancel so as not to seem to turn there.', $pack->lengthUnit()->place($second), $pack->lengthUnit()->place($takes)));
-        }
-        if ($junction !== null && $junction < $takes) {
-            $found[] = new Warning('too-late', 'Go on and turn at the next: a late direction may be declined.');
-        }
-
-        return $found;
     }
 }

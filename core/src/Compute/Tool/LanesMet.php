@@ -14,6 +14,7 @@ use NobleTurn\Core\Plan\Warning;
 use NobleTurn\Core\Routine\Step;
 use NobleTurn\Core\Rules\Assumption;
 use NobleTurn\Core\Rules\Flank;
+use NobleTurn\Core\Rules\Source;
 
 /** Signs and steps in the order in which a learner meets them, from the first sign to the exit. */
 final readonly class LanesMet
@@ -30,7 +31,7 @@ final readonly class LanesMet
     {
         $plan = ApproachPlanner::plan(ApproachReader::read($asked->approach($input)));
         $signal = $signals[0]['side'] === null || ! in_array(Step::Signal, $plan->approach->demand->steps(), true) ? null : $plan->step(Step::Signal)->window->bestMetres;
-        $this->way = new OnTheWay($plan->chain->profile, $plan->step(Step::Mirrors)->window->bestMetres, $signal, $asked->onIt(), $asked->inLane, $route->approachLane);
+        $this->way = new OnTheWay($plan->chain->profile, $plan->step(Step::Mirrors)->window->bestMetres, $signal, $asked->onIt(), $asked->inLane, $route->approachLane, $plan->chain->timing->readSign);
     }
 
     /** @return list<array<string, mixed>> */
@@ -63,6 +64,7 @@ final readonly class LanesMet
     public function assumptions(): array
     {
         return [
+            new Assumption('reading a sign', $this->way->readSeconds, 's', Source::assumed()),
             CommonFields::default('sign legible from', DirectionSign::LEGIBLE_M, 'm'),
             ...CommonFields::defaults($this->input, ...array_map(static fn (string $name): Assumption => CommonFields::default($name, self::USUAL[$name], 'm'), array_keys(self::USUAL))),
         ];

@@ -20,7 +20,6 @@ use NobleTurn\Core\Compute\Values;
 use NobleTurn\Core\Fault\BadInput;
 use NobleTurn\Core\Lanes\Costs;
 use NobleTurn\Core\Lanes\Layout;
-use NobleTurn\Core\Lanes\OnTheWay;
 use NobleTurn\Core\Lanes\Onward;
 use NobleTurn\Core\Lanes\Route;
 use NobleTurn\Core\Rules\Assumption;
@@ -45,8 +44,7 @@ final class LanesTool implements Tool
         $lane = new Shape(
             new ListField('to', 'names painted on it; nothing: no marking', new TextField('name', 'of an arm', 60), 8),
             new FlagField('bus', 'for buses at this hour'),
-            new TextField('bus_from', 'beginning of its hours for buses, such as 07:30', 5),
-            new TextField('bus_until', 'their end', 5),
+            ...BusHours::fields(),
         );
         $arm = new Shape(
             (new TextField('name', 'of the arm', 60))->required(),
@@ -78,7 +76,7 @@ final class LanesTool implements Tool
                 (new QuantityField('distance', 'from the exit to its line', Kind::Distance, 1.0, 5000.0))->required(),
                 new ListField('approach_lanes', 'nearside first; default one without marking', new ObjectField('lane', 'an approach lane', new Shape(new ListField('to', 'names painted on it; nothing: no marking', new TextField('name', 'of a road there', 60), 8))), 4),
             )),
-            new TextField('time', 'time of day, such as 08:15, for lanes with hours; without it they count as closed', 5),
+            BusHours::timeField(),
             new QuantityField('speed', 'on the approach; default the pack’s town limit', Kind::Speed, 2.0, 45.0),
             new NumberField('in_lane', 'lane we come along in; default 1', 1.0, 4.0),
             new QuantityField('direction_sign', 'the direction sign, before the line; default 150 m', Kind::Distance, 0.0, 2000.0),
@@ -169,8 +167,7 @@ final class LanesTool implements Tool
                 new Assumption('signals at roundabouts', 'rule of the pack', '', Source::fromMemory($pack->code() === 'gb' ? 'Highway Code, rule 186' : ($pack->code() === 'ie' ? 'Rules of the Road' : 'state handbook'))),
             ]),
             new Assumption('radius driven on it', $asked->radius, 'm', $input->has('ring_radius') ? Source::given() : Source::assumed()),
-            new Assumption('one change of lane, mirrors to end', Onward::CHANGE_S, 's', Source::assumed()),
-            new Assumption('reading a sign', OnTheWay::READ_S, 's', Source::assumed()),
+            new Assumption('one change of lane, mirrors to end', Onward::CHANGE_S, 's', Source::commonPractice()),
             ...$met->assumptions(),
         ], $met->warnings());
     }

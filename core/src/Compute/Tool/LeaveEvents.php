@@ -6,6 +6,8 @@ namespace NobleTurn\Core\Compute\Tool;
 
 use NobleTurn\Core\Compute\Values;
 use NobleTurn\Core\FastRoad\Leaving;
+use NobleTurn\Core\Plan\Timing;
+use NobleTurn\Core\Quantity\Distance;
 use NobleTurn\Core\Quantity\Speed;
 use NobleTurn\Core\Rules\Flank;
 use NobleTurn\Core\Rules\Practice;
@@ -20,12 +22,7 @@ final readonly class LeaveEvents
 {
     public const KINDS = ['sign', 'near-lane', 'marker', 'mirrors', 'signal', 'slip', 'cancel', 'brake', 'lower-limit', 'bend', 'next-mirrors', 'next-signal', 'gear', 'end'];
 
-    private const YARD = 0.9144;
-
     private const MILE = 1609.344;
-
-    /** Mirrors and a thought before a signal (assumed), s. */
-    private const MIRRORS_S = 3.6;
 
     /** Without markers the signal is given so long before the exit (California handbook, from memory), s. */
     private const SIGNAL_S = 5.0;
@@ -37,6 +34,9 @@ final readonly class LeaveEvents
 
     private Practice $practice;
 
+    /** Mirrors and a thought before a signal, s: as in an approach plan. */
+    private float $mirrors;
+
     private Vehicle $vehicle;
 
     /** @var list<float> seconds from the beginning of the slip road to each metre of it */
@@ -45,6 +45,8 @@ final readonly class LeaveEvents
     public function __construct(private Leaving $leaving, private Values $input, private RulePack $pack)
     {
         $this->practice = PracticeField::read($input, $pack);
+        $timing = Timing::planned($this->practice->look);
+        $this->mirrors = $timing->mirrors + $timing->think;
         $this->vehicle = VehicleField::read($input);
         $seconds = [0.0];
         for ($place = 0.0; $place < $leaving->length; $place += self::STEP) {
@@ -104,7 +106,7 @@ final readonly class LeaveEvents
         $signal = $this->signalAt();
         $rows = [
             ...$this->signs(),
-            $this->row('mirrors', -($signal + self::MIRRORS_S * $this->leaving->main), "interior, {$near}"),
+            $this->row('mirrors', -($signal + $this->mirrors * $this->leaving->main), "interior, {$near}"),
             $this->row('signal', -$signal, 'to leave', $near),
             $this->row('slip', 0.0, 'onto it at the speed of the main road'),
             ...$this->onTheSlip(),
@@ -121,7 +123,7 @@ final readonly class LeaveEvents
         $marker = (float) $this->practice->answer('leave_marker');
 
         return match ($this->pack->code()) {
-            'gb' => $marker * self::YARD, 'ie' => $marker, default => max(100.0 * 0.3048, self::SIGNAL_S * $this->leaving->main)
+            'gb' => $marker * Distance::METRES_IN_A_YARD, 'ie' => $marker, default => max(100.0 * Distance::METRES_IN_A_FOOT, self::SIGNAL_S * $this->leaving->main)
         };
     }
 
@@ -129,7 +131,7 @@ final readonly class LeaveEvents
     private function signs(): array
     {
         [$far, $lane, $unit, $scale] = match ($this->pack->code()) {
-            'gb' => [self::MILE, self::MILE / 2.0, 'yd', self::YARD], 'ie' => [1000.0, 500.0, 'm', 1.0], default => [self::MILE, self::MILE / 2.0, '', 0.0]
+            'gb' => [self::MILE, self::MILE / 2.0, 'yd', Distance::METRES_IN_A_YARD], 'ie' => [1000.0, 500.0, 'm', 1.0], default => [self::MILE, self::MILE / 2.0, '', 0.0]
         };
         $markers = $scale === 0.0 ? [] : array_map(fn (int $number): array => $this->row('marker', -$number * $scale, "{$number} {$unit}"), [300, 200, 100]);
 
@@ -155,7 +157,7 @@ final readonly class LeaveEvents
         $turn = $this->input->choice('next_turn', Side::class);
         if ($turn !== null) {
             $atOnce = $this->practice->answer('leave_signal') === 'at-once' || $leaving->length < self::SHORT;
-            $at = $atOnce ? min($leaving->length / 3.0, $cancel + self::MIRRORS_S * $leaving->main) : $leaving->length / 2.0;
+            $at = $atOnce ? min($leaving->length / 3.0, $cancel + $this->mirrors * $leaving->main) : $leaving->length / 2.0;
             $rows[] = $this->row('next-mirrors', ($cancel + $at) / 2.0, "interior, {$turn->value}");
             $rows[] = $this->row('next-signal', $at, $atOnce ? 'anew, as soon as the mirrors are done' : 'half-way along', $turn->value);
         }

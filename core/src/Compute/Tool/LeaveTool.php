@@ -73,6 +73,7 @@ final class LeaveTool implements Tool
             'bend_speed_mps' => Out::number('before the bend', nullable: true),
             'slip_lane' => Out::integer('lane of the slip road to take, from 1 at the nearside'),
             'slip_lane_reason' => Out::text('why'),
+            'verdict' => ['enum' => ['even', 'firm', 'harsh'], 'description' => 'one even brake, a firm one from the beginning, or more than should be asked'],
             'fits' => Out::flag('whether it needs no harsh brake'),
             'profile' => Out::object(['distance_m' => $column('metres to the beginning of the slip road'), 'time_s' => $column('seconds to it'), 'speed_mps' => $column('speed'), 'decel_mps2' => $column('deceleration')]),
         ];
@@ -95,7 +96,8 @@ final class LeaveTool implements Tool
             'bend_speed_mps' => $leaving->bendSpeed() === null ? null : round($leaving->bendSpeed(), 2),
             'slip_lane' => $lane,
             'slip_lane_reason' => $reason,
-            'fits' => $leaving->peak() <= Leaving::HARSH,
+            'verdict' => self::verdict($leaving, $input),
+            'fits' => self::verdict($leaving, $input) !== 'harsh',
             'profile' => self::profile($leaving, $events),
         ], [
             new Assumption('straight on the slip road before the brake', Leaving::SETTLE_S, 's', Source::assumed()),
@@ -144,15 +146,26 @@ final class LeaveTool implements Tool
         return $columns;
     }
 
+    private static function verdict(Leaving $leaving, Values $input): string
+    {
+        $share = CommonFields::surface($input)->shareOfComfort();
+
+        return match (true) {
+            $leaving->peak() > Leaving::HARSH * $share => 'harsh',
+            $leaving->peak() > Leaving::FIRM * $share => 'firm',
+            default => 'even',
+        };
+    }
+
     /** @return list<Warning> */
     private static function warnings(Leaving $leaving, Values $input, RulePack $pack): array
     {
         $found = [];
-        $most = Leaving::HARSH * CommonFields::surface($input)->shareOfComfort();
+        $verdict = self::verdict($leaving, $input);
         $words = static fn (float $speed): string => $pack->speedUnit()->words(Speed::ofMetresPerSecond($speed));
-        if ($leaving->peak() > $most) {
+        if ($verdict === 'harsh') {
             $found[] = new Warning('harsh-braking', sprintf('The brake would reach %.1f m/s²: harsh here. Nobody slows on the main road for it; look for it earlier and be ready for a firm brake at once.', $leaving->peak()));
-        } elseif ($leaving->peak() > Leaving::FIRM * CommonFields::surface($input)->shareOfComfort()) {
+        } elseif ($verdict === 'firm') {
             $found[] = new Warning('firm-braking', 'Short for this speed: firmly on the brake from its beginning on.');
         }
         $bend = $leaving->bendSpeed();

@@ -32,6 +32,9 @@ final class OvertakeTool implements Tool
 {
     private const STEP_S = 0.25;
 
+    /** Somebody worth overtaking drives this share of the limit (assumed). */
+    private const SLOWER = 2.0 / 3.0;
+
     /** Within this share of the sight needed it is a near thing (assumed). */
     private const NEAR = 1.15;
 
@@ -50,7 +53,7 @@ final class OvertakeTool implements Tool
         return new Shape(
             CommonFields::packField(),
             (new QuantityField('limit', 'of the road', Kind::Speed, 5.0, 45.0))->required(),
-            (new QuantityField('other_speed', 'of the vehicle to be passed; ours while following', Kind::Speed, 1.0, 45.0))->required(),
+            new QuantityField('other_speed', 'of the vehicle to be passed, ours while following; default two thirds of the limit', Kind::Speed, 1.0, 45.0),
             new QuantityField('other_length', 'default '.Neighbour::LENGTH_M.' m', Kind::Distance, 1.0, 30.0),
             new QuantityField('oncoming_speed', 'of whoever may come; default the limit', Kind::Speed, 0.0, 60.0),
             new QuantityField('sight', 'how far the road is seen', Kind::Distance, 0.0, 3000.0),
@@ -73,6 +76,7 @@ final class OvertakeTool implements Tool
             'message' => Out::text('sentence for the user'),
             'time_s' => Out::number('out and back in; null where it is never done', nullable: true),
             'distance_m' => Out::number('our way meanwhile', nullable: true),
+            'other_speed_mps' => Out::number('of the vehicle passed'),
             'relative_m' => Out::number('to be gained on the other'),
             'sight_needed_m' => Out::number('our way, the oncoming vehicle’s, and a margin', nullable: true),
             'sight_published_m' => Out::number('passing sight distance of road design at the limit'),
@@ -111,6 +115,7 @@ final class OvertakeTool implements Tool
             'message' => self::message($verdict, $over, $sight, $needed, $pack),
             'time_s' => $finite($end, 2),
             'distance_m' => $end === null ? null : round($over->metres(), 1),
+            'other_speed_mps' => round($over->other, 3),
             'relative_m' => round($over->relative(), 1),
             'sight_needed_m' => $finite($needed, 1),
             'sight_published_m' => round(PassingSight::metres($over->limit), 0),
@@ -130,14 +135,14 @@ final class OvertakeTool implements Tool
             new Assumption('giving up: reaction', Overtaking::REACTION_S, 's', Source::assumed()),
             new Assumption('giving up: brake', Overtaking::BRAKE, 'm/s2', Source::assumed()),
             new Assumption('passing sight distance of road design', round(PassingSight::metres($over->limit), 0), 'm', Source::fromMemory(PassingSight::DOCUMENT)),
-            ...CommonFields::defaults($input, CommonFields::default('other_length', Neighbour::LENGTH_M, 'm'), CommonFields::default('oncoming_speed', round($over->oncoming, 2), 'm/s'), CommonFields::default('return_gap', Overtaking::RETURN_S, 's'), CommonFields::default('gear', $over->gear), CommonFields::default('gradient', 0.0, 'rise over run'), CommonFields::default('vehicle', $over->vehicle->name)),
+            ...CommonFields::defaults($input, CommonFields::default('other_length', Neighbour::LENGTH_M, 'm'), CommonFields::default('other_speed', round($over->other, 2), 'm/s'), CommonFields::default('oncoming_speed', round($over->oncoming, 2), 'm/s'), CommonFields::default('return_gap', Overtaking::RETURN_S, 's'), CommonFields::default('gear', $over->gear), CommonFields::default('gradient', 0.0, 'rise over run'), CommonFields::default('vehicle', $over->vehicle->name)),
         ], self::warnings($over, $rehearsal, $rpm));
     }
 
     private static function read(Values $input): Overtaking
     {
         $limit = $input->speed('limit') ?? throw BadInput::field('limit_mps', 'is missing.');
-        $other = $input->speed('other_speed') ?? throw BadInput::field('other_speed_mps', 'is missing.');
+        $other = $input->speed('other_speed') ?? Speed::ofMetresPerSecond(self::SLOWER * $limit->inMetresPerSecond());
         if ($other->inMetresPerSecond() >= $limit->inMetresPerSecond() - 0.5) {
             throw BadInput::field('other_speed_mps', 'must be below the limit: there is nothing to overtake lawfully.');
         }

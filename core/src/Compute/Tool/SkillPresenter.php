@@ -34,7 +34,7 @@ final class SkillPresenter
             'cells' => self::cells($fit, $then, $evidence),
             'holds_back' => array_map(static fn (HoldsBack $one): array => [
                 'step' => $one->step?->value, 'section' => $one->section?->value, 'routine' => $one->routine?->value, 'deficit' => round($one->deficit, 2), 'gain' => round($one->gain, 3), 'evidence' => $one->evidence,
-            ], array_slice(HoldsBack::of($fit, $evidence, $pack), 0, self::MOST_NAMED)),
+            ], array_slice(HoldsBack::of($fit, $evidence), 0, self::MOST_NAMED)),
         ];
     }
 

@@ -41,11 +41,14 @@ final class SkillReader
     {
         $evidence = [];
         $ignored = 0;
+        $codes = Catalogue::codes($pack);
+        // The catalogue writes a whole card to answer: each routine is asked for once.
+        $routines = [];
         foreach ($input->objects('marks') as $i => $mark) {
             $at = self::day($mark->text('at') ?? '', "marks.{$i}.at");
             $routine = $mark->choice('routine', RoutineCode::class) ?? throw BadInput::field("marks.{$i}.routine", 'is missing.');
             $step = $mark->choice('step', Step::class) ?? throw BadInput::field("marks.{$i}.step", 'is missing.');
-            if (! in_array($routine, Catalogue::codes($pack), true) || ! Catalogue::routine($routine, $pack)->has($step)) {
+            if (! in_array($routine, $codes, true) || ! ($routines[$routine->value] ??= Catalogue::routine($routine, $pack))->has($step)) {
                 throw BadInput::field("marks.{$i}.step", "is none that {$routine->value} has under these rules.");
             }
             if ($at->getTimestamp() > $today->getTimestamp() + self::AHEAD_S) {

@@ -121,6 +121,8 @@ final class SkillTool implements Tool
 
         return [
             new Assumption('cumulative logit, '.(Ladder::TOP + 1).' rungs', 'McCullagh 1980', '', Source::fromMemory('Regression models for ordinal data')),
+            new Assumption('busy traffic, night, wet: harder by', implode(', ', array_map(static fn (Conditions $one): string => (string) $one->difficulty(), [new Conditions('busy'), new Conditions(light: 'night'), new Conditions(surface: 'wet')])), 'logits', $assumed),
+            new Assumption('easier than unaided: missed, prompted, reminded', implode(', ', Ladder::EASIER), 'logits', $assumed),
             new Assumption('a learner nobody has marked', $model->start, 'logits', $assumed),
             new Assumption('spread of learners', $model->learner, 'logits', $assumed),
             new Assumption('spread of a step in a section', $model->stepInSection, 'logits', $assumed),

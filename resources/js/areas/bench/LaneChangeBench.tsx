@@ -92,7 +92,6 @@ export function LaneChangeBench() {
                     <ChangePicture
                         option={shown}
                         others={others}
-                        speed={state.speed}
                         unit={rules.speed_unit}
                         to={to}
                         seconds={moment.seconds}

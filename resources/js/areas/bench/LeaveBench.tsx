@@ -16,6 +16,8 @@ import { inMps, speedWords } from '@/road/words';
 
 const address = flat({ vehicle: 'small-petrol-hatch', main: 70, slip: 250, end: 15, turn: 'right', slope: 0, lanes: 2, radius: 0, bend: 120, lower: 0 });
 
+const HEADS = { even: 'One even brake does', firm: 'A firm brake, from the beginning', harsh: 'Harsh: too short for this speed' };
+
 /** As much of the main road is shown as the picture is long, m. */
 const SHOWN = 320;
 
@@ -80,13 +82,7 @@ export function LeaveBench() {
                     <div className="grid gap-x-8 gap-y-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.4fr)]">
                         <div className="grid content-start gap-3">
                             <p className="font-display text-3xl font-bold" role="status">
-                                {data.peak_decel_mps2 <= 3
-                                    ? 'One even brake does'
-                                    : data.peak_decel_mps2 <= 3.5
-                                      ? 'A firm brake, from the beginning'
-                                      : data.fits
-                                        ? 'Short: firmly at once'
-                                        : 'Harsh: too short for this speed'}
+                                {HEADS[data.verdict]}
                             </p>
                             <dl className="grid grid-cols-2 gap-3">
                                 <Big label="Even brake" value={data.decel_mps2.toFixed(1)} unit="m/s²" />

@@ -12,7 +12,7 @@ import { CAR_M, LORRY_M } from '@/road/others';
 import { OvertakePicture } from '@/road/OvertakePicture';
 import type { OvertakeAnswer } from '@/road/types';
 import { useMoment } from '@/road/useMoment';
-import { inMps, speedWords } from '@/road/words';
+import { fromMps, inMps, speedWords } from '@/road/words';
 
 const address = flat({
     vehicle: 'small-petrol-hatch',
@@ -35,7 +35,7 @@ export function OvertakeBench() {
         pack: rules.pack,
         vehicle,
         [field('limit')]: state.limit,
-        [field('other_speed')]: state.other,
+        ...(state.other > 0 ? { [field('other_speed')]: state.other } : {}),
         [field('oncoming_speed')]: state.oncoming,
         other_length_m: state.long ? LORRY_M : CAR_M,
         gradient: state.slope / 100,
@@ -56,7 +56,11 @@ export function OvertakeBench() {
                 <>
                     <VehicleChoice value={state.vehicle} onChange={(next) => set({ vehicle: next })} />
                     <SpeedSlider label="Limit" value={state.limit} onChange={(limit) => set({ limit })} />
-                    <SpeedSlider label="They drive" value={state.other} onChange={(other) => set({ other })} />
+                    <SpeedSlider
+                        label="They drive"
+                        value={state.other || Math.round(fromMps(data?.other_speed_mps ?? 0, rules.speed_unit))}
+                        onChange={(other) => set({ other })}
+                    />
                     <SpeedSlider label="Somebody comes at" value={state.oncoming} onChange={(oncoming) => set({ oncoming })} />
                     <MetresSlider label="Seen" value={state.sight} min={50} max={1000} onChange={(sight) => set({ sight })} />
                     <SlopeSlider value={state.slope} onChange={(slope) => set({ slope })} />

@@ -2,8 +2,6 @@ import type { Skill } from '@/api/types';
 import { useRoutineName, useRules } from '@/app/rules';
 import { STEP_WORDS } from '@/strip/words';
 
-/** Fewer marks than this name nothing. */
-const ENOUGH = 8;
 const NAMED = 2;
 
 /** What holds back most, in words, with what it would be worth and the marks that say so. */
@@ -11,7 +9,7 @@ export function HoldsBack({ skill }: { skill: Skill }) {
     const name = useRoutineName();
     const { routines } = useRules();
     const section = (code: string) => routines.find((routine) => routine.section === code)?.section_title ?? code;
-    const found = skill.holds_back.filter((one) => one.evidence >= ENOUGH && one.gain >= 0.01).slice(0, NAMED);
+    const found = skill.holds_back.slice(0, NAMED);
     if (found.length === 0) return null;
     return (
         <section aria-labelledby="holds-back" className="grid gap-2">

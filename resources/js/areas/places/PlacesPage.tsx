@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { get, post, remove } from '@/api/client';
 import type { Place } from '@/api/types';
-import { limitOf, unitWords, useRoutineName, useRules } from '@/app/rules';
+import { limitOf, unitWords, usePlanned, useRoutineName, useRules } from '@/app/rules';
 import { benchAddress } from '@/approach/address';
 import { DrawingLinks } from '@/drawings/DrawingLinks';
 import { PlaceForm } from '@/places/PlaceForm';
@@ -20,9 +20,9 @@ export function PlacesPage() {
     const notice = useNotice();
     const [editing, setEditing] = useState<Place | 'new' | null>(null);
     const places = useQuery({ queryKey: ['places'], queryFn: () => get<Place[]>('places') });
-    const planned = (place: Place) => rules.routines.find((routine) => routine.code === place.routine)?.planned_by ?? 'approach';
+    const planned = usePlanned();
     const address = (place: Place) => {
-        const by = planned(place);
+        const { by } = planned(place.routine);
         return by === 'approach' ? benchAddress({ ...place.approach, routine: place.routine }, rules) : roadAddress(by, place.approach, place.routine, rules);
     };
     const measure = (place: Place) =>

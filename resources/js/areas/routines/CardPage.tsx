@@ -6,7 +6,6 @@ import type { Conditions } from '@/approach/Controls';
 import { useRules, withLimit } from '@/app/rules';
 import { Judgement } from '@/judgement/Judgement';
 import { RoadBrief } from '@/road/RoadBrief';
-import { typical } from '@/road/typical';
 import { benchFor } from '@/routines/kinds';
 import { Sketch } from '@/routines/Sketch';
 import { StepList } from '@/routines/StepList';
@@ -112,8 +111,8 @@ export function CardPage({ card, cards }: { card: RoutineCard; cards: RoutineCar
                 </>
             )}
             <div className="not-on-card grid gap-2 empty:hidden">
-                {card.planned_by !== null && card.planned_by !== 'approach' && (
-                    <RoadBrief planned={card.planned_by} routine={card.code} road={typical(card.planned_by, rules)} practice={rules.practice} compact />
+                {Object.keys(card.ordinary_road).length > 0 && (
+                    <RoadBrief routine={card.code} road={card.ordinary_road} ordinary practice={rules.practice} compact />
                 )}
                 <Judgement routine={card.code} road={withLimit({}, conditions.speed, rules)} />
             </div>

@@ -1,21 +1,19 @@
 import type { Lesson, PlannedItem, Round } from '@/api/types';
-import { useRules } from '@/app/rules';
+import { usePlanned, useRules } from '@/app/rules';
 import { hasJudgement, Judgement } from '@/judgement/Judgement';
 import { RoadBrief } from '@/road/RoadBrief';
 
 /** What the judgement at the driven places takes, to hold what happened against. */
 export function WhatItTook({ lesson, rounds }: { lesson: Lesson; rounds: Round[] }) {
     const rules = useRules();
-    const fast = (item: PlannedItem) => {
-        const by = rules.routines.find((routine) => routine.code === item.routine)?.planned_by ?? 'approach';
-        return by === 'approach' ? null : by;
-    };
+    const planned = usePlanned();
+    const isFast = (item: PlannedItem) => planned(item.routine).by !== 'approach';
     const driven = new Set(rounds.map((round) => round.place));
     const items = lesson.items.filter(
         (item, i, all) =>
             driven.has(item.place.name) &&
             all.findIndex((other) => other.place.id === item.place.id) === i &&
-            (fast(item) !== null || hasJudgement(item.routine, item.drawings, rules)),
+            (isFast(item) || hasJudgement(item.routine, item.drawings, rules)),
     );
     return items.length === 0 ? null : (
         <section aria-label="What it took" className="grid gap-2">
@@ -24,7 +22,7 @@ export function WhatItTook({ lesson, rounds }: { lesson: Lesson; rounds: Round[]
                 {items.map((item) => (
                     <li key={item.id}>
                         <span className="font-semibold">{item.place.name}</span>
-                        {fast(item) && <RoadBrief planned={fast(item)!} routine={item.routine} road={item.place.approach} practice={rules.practice} compact />}
+                        <RoadBrief routine={item.routine} road={item.place.approach} practice={rules.practice} compact />
                         <Judgement routine={item.routine} road={item.place.approach} drawings={item.drawings} />
                     </li>
                 ))}

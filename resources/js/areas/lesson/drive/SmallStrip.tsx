@@ -1,14 +1,13 @@
 import { useQuery } from '@tanstack/react-query';
 import { post } from '@/api/client';
 import type { ApproachPlan, Lesson, PlannedItem, Step } from '@/api/types';
-import { useRules } from '@/app/rules';
+import { usePlanned } from '@/app/rules';
 import { onItsAxis, spoken, STEP_WORDS } from '@/strip/words';
 import { StepLine } from '@/strip/StepLine';
 
 /** The place's strip, as small as it stays readable: where each step belongs, beside the keys that mark it. */
 export function SmallStrip({ lesson, item, step, onStep }: { lesson: Lesson; item: PlannedItem; step: Step; onStep: (step: Step) => void }) {
-    const { routines } = useRules();
-    const planned = routines.find((routine) => routine.code === item.routine)?.planned_by ?? 'approach';
+    const { by: planned } = usePlanned()(item.routine);
     const inputs = { ...lesson.plan_defaults, ...item.place.approach, routine: item.routine };
     const plan = useQuery({
         queryKey: ['plan', inputs],

@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import type { ApproachInputs, Lesson, PlannedItem, Rules } from '@/api/types';
 import { ApproachView } from '@/approach/ApproachView';
 import type { Conditions } from '@/approach/Controls';
-import { limitOf, unitWords, useRoutineName, useRules, withLimit } from '@/app/rules';
+import { limitOf, unitWords, usePlanned, useRoutineName, useRules, withLimit } from '@/app/rules';
 import { DrawingLinks } from '@/drawings/DrawingLinks';
 import { Judgement } from '@/judgement/Judgement';
 import { RoadBrief } from '@/road/RoadBrief';
@@ -29,7 +29,7 @@ export function Brief({ lesson, item }: { lesson: Lesson; item: PlannedItem }) {
         () => ({ ...lesson.plan_defaults, ...withLimit(approach, limitOf(approach, rules), rules), routine: item.routine }),
         [lesson.plan_defaults, approach, item.routine, rules],
     );
-    const planned = rules.routines.find((routine) => routine.code === item.routine)?.planned_by ?? 'approach';
+    const { by: planned } = usePlanned()(item.routine);
     const lead = (
         <div className="min-w-0 flex-1 basis-56">
             <p className="hidden font-semibold print:block">{item.place.name}</p>
@@ -44,7 +44,7 @@ export function Brief({ lesson, item }: { lesson: Lesson; item: PlannedItem }) {
             ) : (
                 <>
                     {lead}
-                    <RoadBrief planned={planned} routine={item.routine} road={approach} vehicle={lesson.plan_defaults.vehicle} practice={rules.practice} />
+                    <RoadBrief routine={item.routine} road={approach} vehicle={lesson.plan_defaults.vehicle} practice={rules.practice} />
                 </>
             )}
             <Judgement routine={item.routine} road={approach} drawings={item.drawings} />

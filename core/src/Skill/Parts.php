@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Skill;
+
+use NobleTurn\Core\Routine\Catalogue\Catalogue;
+use NobleTurn\Core\Routine\RoutineCode;
+use NobleTurn\Core\Routine\Section;
+use NobleTurn\Core\Routine\Step;
+use NobleTurn\Core\Rules\RulePack;
+
+/** What the ability at a step of a routine is the sum of, besides its own part, with the spread of each prior. */
+final class Parts
+{
+    /** How much more or less than others a learner is troubled by what goes on around. */
+    public const LOAD = 'load';
+
+    /** @var array<string, Section> by routine: the catalogue writes a whole card to answer, so it is asked once */
+    private array $sections = [];
+
+    public function __construct(private readonly RulePack $pack, private readonly Model $model)
+    {
+    }
+
+    /** @return array<string, float> standard deviations by name */
+    public function of(RoutineCode $routine, Step $step): array
+    {
+        return [
+            'learner' => $this->model->learner,
+            "step {$step->value}" => $this->model->step,
+            "routine {$routine->value}" => $this->model->routine,
+            "{$step->value} in {$this->section($routine)->value}" => $this->model->stepInSection,
+        ];
+    }
+
+    public static function marker(string $who): string
+    {
+        return "marker {$who}";
+    }
+
+    public function section(RoutineCode $routine): Section
+    {
+        return $this->sections[$routine->value] ??= Catalogue::routine($routine, $this->pack)->section;
+    }
+}
