@@ -230,3 +230,8 @@ it('takes the lane of the second lights before the first where they are six seco
     $junctions = fn (float $seconds): string => Ask::tool('lane-change', ['speed_mph' => 30, 'limit_mph' => 30, 'to' => 'right', 'second_junction_m' => $seconds * 13.4112])['junctions'];
     expect($junctions(6.0))->toBe('before-the-first')->and($junctions(7.1))->toBe('room-between');
 });
+
+it('says where others would drive into each other meanwhile', function (): void {
+    $codes = fn (float $ahead): array => array_column(Ask::tool('lane-change', ['speed_mph' => 35, 'limit_mph' => 40, 'to' => 'right', 'vehicles' => [['distance_m' => 25, 'speed_mph' => $ahead], ['distance_m' => -12, 'speed_mph' => 38]]])['warnings'], 'code');
+    expect($codes(20))->toContain('others-meet')->and($codes(39))->not->toContain('others-meet');
+});

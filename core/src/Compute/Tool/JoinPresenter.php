@@ -184,6 +184,9 @@ final class JoinPresenter
         if ($joining->slip->viewFrom <= $joining->slip->joinAt() + 20.0) {
             $found[] = new Warning('seen-late', 'The main road is seen only at the end: slower on the slip, ready for whatever comes into view.');
         }
+        if ($best !== null) {
+            $found = [...$found, ...NeighboursField::meeting($joining->seen, $best->seconds)];
+        }
         if ($leavingAcross) {
             $found[] = new Warning('leaving-across', 'Others leave across our lane: one more look ahead on the near side before each glance back.');
         }

@@ -110,7 +110,10 @@ final class LaneChangeTool implements Tool
             'being_passed_by' => array_map(static fn (Neighbour $other): string => $other->name, $passing),
             'lane_by_m' => $junction === null ? null : round($takes, 1),
             'junctions' => $second === null ? null : ($second >= $takes ? 'room-between' : 'before-the-first'),
-        ], self::assumptions($input, $pack, $vehicle), LaneChangePresenter::warnings($best, $closed, $junction, $second, $takes, $passing, $pack));
+        ], self::assumptions($input, $pack, $vehicle), [
+            ...LaneChangePresenter::warnings($best, $closed, $junction, $second, $takes, $passing, $pack),
+            ...NeighboursField::meeting($change->target, $best === null ? LaneChange::WHOLE_S : $best->seconds + LaneChange::MOVE_S),
+        ]);
     }
 
     private static function read(Values $input, RulePack $pack, Side $side, Vehicle $vehicle): LaneChange

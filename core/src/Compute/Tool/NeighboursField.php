@@ -15,6 +15,7 @@ use NobleTurn\Core\Compute\Shape;
 use NobleTurn\Core\Compute\Values;
 use NobleTurn\Core\FastRoad\Neighbour;
 use NobleTurn\Core\Fault\BadInput;
+use NobleTurn\Core\Plan\Warning;
 
 /** Vehicles on the road beside us: signed places, so a plain number of metres. */
 final class NeighboursField
@@ -45,6 +46,26 @@ final class NeighboursField
         self::apart($read);
 
         return $read;
+    }
+
+    /**
+     * Everybody is reckoned at a steady speed; where one of them would drive into another meanwhile, that is said.
+     *
+     * @param  list<Neighbour>  $vehicles  of one lane
+     * @return list<Warning>
+     */
+    public static function meeting(array $vehicles, float $within): array
+    {
+        $found = [];
+        foreach ($vehicles as $behind) {
+            foreach ($vehicles as $ahead) {
+                if ($behind->metres < $ahead->metres && $behind->frontAt($within) > $ahead->frontAt($within) - $ahead->length) {
+                    $found[] = new Warning('others-meet', "At these speeds {$behind->name} would have run into {$ahead->name} by then: one of them will change something, so look again.");
+                }
+            }
+        }
+
+        return $found;
     }
 
     /**

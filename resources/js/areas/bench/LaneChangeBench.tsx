@@ -17,7 +17,7 @@ import { useMoment } from '@/road/useMoment';
 import { speedWords } from '@/road/words';
 
 const PRESENT: Other[] = [
-    { at: 25, speed: 33, long: false },
+    { at: 25, speed: 39, long: false },
     { at: -12, speed: 38, long: false },
     { at: -70, speed: 36, long: true },
 ];
