@@ -11,7 +11,7 @@ use NobleTurn\Core\Routine\RoutineCode;
 use NobleTurn\Core\Routine\Section;
 use NobleTurn\Core\Routine\Step;
 use NobleTurn\Core\Rules\GreatBritain;
-use NobleTurn\Core\Skill\Conditions;
+use NobleTurn\Core\Record\Conditions;
 use NobleTurn\Core\Skill\Evidence;
 
 /**
@@ -47,7 +47,8 @@ final class SimulatedLearner
 
     private float $sensitive;
 
-    private float $bias;
+    /** How leniently whoever marks this learner does so; the same one every time. */
+    public float $bias;
 
     private int $lesson = 0;
 

@@ -18,6 +18,7 @@ final readonly class MarkedRound
         public array $marks,
         public ?Taught $taught = null,
         public bool $heldBackRightly = false,
+        public Conditions $conditions = new Conditions,
     ) {
     }
 

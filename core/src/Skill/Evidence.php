@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Skill;
 
+use NobleTurn\Core\Record\Conditions;
+use NobleTurn\Core\Record\MarkedRound;
 use NobleTurn\Core\Record\Outcome;
 use NobleTurn\Core\Record\StepMark;
+use NobleTurn\Core\Routine\Routine;
 use NobleTurn\Core\Routine\RoutineCode;
 use NobleTurn\Core\Routine\Step;
 
@@ -28,6 +31,26 @@ final readonly class Evidence
         public bool $taught = false,
     ) {
         $this->rank = Outcome::Intervened->stepsFromUnaided() - $mark->support();
+    }
+
+    /**
+     * What a round says: its marked steps. To hold back rightly is a decision as good as a right go: where the look, in which
+     * it is made, has no mark of its own, it counts as one that was unaided.
+     *
+     * @param  Routine  $routine  as the pack has it: a mark of a step it has not is none
+     * @return list<self>
+     */
+    public static function ofRound(MarkedRound $round, Routine $routine, ?string $marker = null): array
+    {
+        $found = [];
+        foreach (Step::cases() as $step) {
+            $mark = $round->mark($step) ?? ($step === Step::Look && $round->heldBackRightly ? new StepMark(Outcome::Unaided) : null);
+            if ($mark !== null && $routine->has($step)) {
+                $found[] = new self($round->lesson, $round->at, $round->routine, $step, $mark, $round->conditions, $marker, ! $round->isEvidence());
+            }
+        }
+
+        return $found;
     }
 
     public function cell(): string

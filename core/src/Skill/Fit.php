@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Skill;
 
+use NobleTurn\Core\Record\Conditions;
 use NobleTurn\Core\Routine\RoutineCode;
 use NobleTurn\Core\Routine\Section;
 use NobleTurn\Core\Routine\Step;
@@ -23,26 +24,53 @@ final readonly class Fit
 
     private Mode $mode;
 
-    /** @param  list<Evidence>  $evidence */
-    private function __construct(array $evidence, private Parts $parts, private \DateTimeImmutable $today, private Model $model)
+    /**
+     * @param  list<Evidence>  $evidence
+     * @param  list<Overruling>  $words
+     */
+    private function __construct(array $evidence, array $words, private Parts $parts, private \DateTimeImmutable $today, private Model $model)
     {
-        $this->rows = new Rows($evidence, $parts, $today, $model);
+        $this->rows = new Rows($evidence, $words, $parts, $today, $model);
         $this->mode = new Mode($this->rows, 1.0 / $model->cell ** 2);
     }
 
-    /** @param  list<Evidence>  $evidence  up to today, in any order */
-    public static function of(array $evidence, RulePack $pack, \DateTimeImmutable $today, Model $model = new Model): self
+    /**
+     * @param  list<Evidence>  $evidence  up to today, in any order
+     * @param  list<Overruling>  $words  of instructors who know better, up to today
+     */
+    public static function of(array $evidence, RulePack $pack, \DateTimeImmutable $today, Model $model = new Model, array $words = []): self
     {
-        return new self($evidence, new Parts($pack, $model), $today, $model);
+        return new self($evidence, $words, new Parts($pack, $model), $today, $model);
     }
 
     /** What is believed today, in the reference conditions; or on another day. */
     public function belief(RoutineCode $routine, Step $step, ?\DateTimeImmutable $on = null): Belief
     {
         $cell = "{$routine->value}.{$step->value}";
-        $vector = array_fill(0, count($this->mode->shared), 0.0);
+        [$vector, $variance] = $this->direction($routine, $step);
         $mean = $this->model->start + ($this->mode->own[$cell] ?? 0.0);
-        $variance = 0.0;
+        foreach ($this->parts->of($routine, $step) as $name => $sd) {
+            $mean += $this->mode->shared[$this->rows->index[$name] ?? -1] ?? 0.0;
+        }
+        $now = ($on ?? $this->today)->getTimestamp();
+
+        return new Belief(
+            $mean - $this->rows->faded($routine, $now),
+            $variance + $this->mode->system->quadratic($vector) + $this->model->ofTheDay + $this->model->perDay * $this->rows->idleDays($now),
+        );
+    }
+
+    /**
+     * What a cell's ability is of the shared parts once its own is eliminated, and the variance that is its alone.
+     *
+     * @return array{array<int, float>, float}
+     */
+    private function direction(RoutineCode $routine, Step $step): array
+    {
+        $cell = "{$routine->value}.{$step->value}";
+        $vector = array_fill(0, count($this->mode->shared), 0.0);
+        $curvature = $this->mode->ownPrior + ($this->mode->cells[$cell]['weight'] ?? 0.0);
+        $variance = 1.0 / $curvature;
         foreach ($this->parts->of($routine, $step) as $name => $sd) {
             $at = $this->rows->index[$name] ?? null;
             if ($at === null) {
@@ -50,27 +78,37 @@ final readonly class Fit
                 $variance += $sd ** 2;
             } else {
                 $vector[$at] = 1.0;
-                $mean += $this->mode->shared[$at];
             }
         }
-        $curvature = $this->mode->ownPrior + ($this->mode->cells[$cell]['weight'] ?? 0.0);
         foreach ($this->mode->cells[$cell]['cross'] ?? [] as $at => $cross) {
             $vector[$at] -= $cross / $curvature;
         }
-        $now = ($on ?? $this->today)->getTimestamp();
 
-        return new Belief(
-            $mean - $this->rows->faded($routine, $now),
-            $variance + $this->mode->system->quadratic($vector) + 1.0 / $curvature + $this->model->ofTheDay + $this->model->perDay * $this->rows->idleDays($now),
-        );
+        return [$vector, $variance];
     }
 
-    /** How much harder conditions are for this learner than they are reckoned: 1 as reckoned. */
-    public function load(): float
+    /** What conditions take off for this learner, logits: as reckoned, times how much each kind troubles them. */
+    public function harder(Conditions $conditions): float
     {
-        $at = $this->rows->index[Parts::LOAD] ?? null;
+        $harder = 0.0;
+        foreach (Difficulty::byKind($conditions) as $kind => $difficulty) {
+            $harder += $difficulty * $this->load($kind)->mean;
+        }
 
-        return $at === null ? 1.0 : max(0.0, 1.0 + $this->mode->shared[$at]);
+        return $harder;
+    }
+
+    /** How much harder one kind of conditions is for this learner than it is reckoned: 1 as reckoned, never under 0. */
+    public function load(string $kind): Belief
+    {
+        $at = $this->rows->index[Parts::load($kind)] ?? null;
+        if ($at === null) {
+            return new Belief(1.0, $this->model->load ** 2);
+        }
+        $vector = array_fill(0, count($this->mode->shared), 0.0);
+        $vector[$at] = 1.0;
+
+        return new Belief(max(0.0, 1.0 + $this->mode->shared[$at]), $this->mode->system->quadratic($vector));
     }
 
     /** @return list<string> "routine.step" of every cell with a mark */

@@ -10,7 +10,8 @@ use NobleTurn\Core\Routine\Step;
 
 /**
  * What holds a learner back most: a step everywhere, a step in one section, or a routine, by how far it lies below its
- * like. The gain is what the average chance of "unaided" over all marked cells would rise by if it lay level with them.
+ * like; or one kind of conditions, by how much more it takes off than it is reckoned to. The gain is what the average chance
+ * of "unaided" over all marked cells (in those conditions) would rise by if it lay level.
  */
 final readonly class HoldsBack
 {
@@ -18,28 +19,28 @@ final readonly class HoldsBack
         public ?Step $step,
         public ?Section $section,
         public ?RoutineCode $routine,
+        /** Such as "busy", where it is about conditions. */
+        public ?string $condition,
         /** Below its like, logits. */
         public float $deficit,
         public float $gain,
-        /** Marks it rests on, and cells it is about. */
+        /** Marks it rests on. */
         public int $evidence,
-        private int $cells,
+        /** How much it stands out, on the logit scale, where a hole is as deep for a beginner as for somebody nearly ready. */
+        private float $rank,
     ) {
     }
 
-    /** Fewer marks name nothing, and less to be gained is not worth naming (assumed). */
+    /** Fewer marks name nothing, and a shallower hole, logits, is not worth naming (assumed). */
     private const LEAST_MARKS = 5;
 
-    private const LEAST_GAIN = 0.01;
+    private const LEAST_DEFICIT = 0.4;
 
-    /**
-     * How much it stands out: the squared deficits of its cells together, on the logit scale, where a hole is as deep for a
-     * beginner as for somebody nearly ready. Much in a few cells comes before a little in many.
-     */
-    private function rank(): float
-    {
-        return $this->cells * $this->deficit ** 2;
-    }
+    /** Of a deficit in many cells its squares count together, by this power of how many they are (chosen on simulated learners): a deep hole in a few comes before a little everywhere. */
+    private const BREADTH = 0.3;
+
+    /** Conditions are named where they surely trouble more than they are reckoned to: so many standard deviations (assumed: nine of ten). */
+    private const SURELY = 1.2815515655446004;
 
     /**
      * @param  list<Evidence>  $evidence
@@ -49,15 +50,13 @@ final readonly class HoldsBack
     {
         /** @var array<string, array{routine: RoutineCode, step: Step, section: Section, mean: float, marks: int}> $cells */
         $cells = [];
-        foreach ($evidence as $one) {
-            if ($one->taught) {
-                continue;
-            }
+        $marks = array_values(array_filter($evidence, static fn (Evidence $one): bool => ! $one->taught));
+        foreach ($marks as $one) {
             $key = $one->cell();
             $cells[$key] ??= ['routine' => $one->routine, 'step' => $one->step, 'section' => $fit->section($one->routine), 'mean' => $fit->belief($one->routine, $one->step)->mean, 'marks' => 0];
             $cells[$key]['marks']++;
         }
-        $found = [];
+        $found = self::conditions($fit, $marks, $cells);
         foreach (Step::cases() as $step) {
             $found[] = self::held($cells, $step, null, null);
             foreach (array_unique(array_map(static fn (array $cell): string => $cell['section']->value, $cells)) as $section) {
@@ -67,8 +66,8 @@ final readonly class HoldsBack
         foreach (array_unique(array_map(static fn (array $cell): string => $cell['routine']->value, $cells)) as $routine) {
             $found[] = self::held($cells, null, null, RoutineCode::from($routine));
         }
-        $found = array_values(array_filter($found, static fn (?self $one): bool => $one !== null && $one->deficit > 0.0 && $one->evidence >= self::LEAST_MARKS && $one->gain >= self::LEAST_GAIN));
-        usort($found, static fn (self $a, self $b): int => $b->rank() <=> $a->rank());
+        $found = array_values(array_filter($found, static fn (?self $one): bool => $one !== null && $one->deficit >= self::LEAST_DEFICIT && $one->evidence >= self::LEAST_MARKS));
+        usort($found, static fn (self $a, self $b): int => $b->rank <=> $a->rank);
 
         return $found;
     }
@@ -116,8 +115,50 @@ final readonly class HoldsBack
             $section === null => static fn (array $cell): string => $cell['section']->value,
             default => static fn (array $cell): string => '',
         });
-        $gain = array_sum(array_map(static fn (array $cell): float => Ladder::logistic($cell['mean'] + max(0.0, $deficit)) - Ladder::logistic($cell['mean']), $in)) / count($cells);
 
-        return new self($step, $section, $routine, $deficit, $gain, (int) array_sum(array_column($in, 'marks')), count($in));
+        return new self($step, $section, $routine, null, $deficit, self::gain($in, 0.0, $deficit, count($cells)), (int) array_sum(array_column($in, 'marks')), count($in) ** self::BREADTH * $deficit ** 2);
+    }
+
+    /**
+     * Conditions that trouble this learner more than they are reckoned to, each kind by the worst of it that was driven in.
+     *
+     * @param  list<Evidence>  $marks
+     * @param  array<string, array{routine: RoutineCode, step: Step, section: Section, mean: float, marks: int}>  $cells
+     * @return list<self>
+     */
+    private static function conditions(Fit $fit, array $marks, array $cells): array
+    {
+        $worst = $driven = [];
+        foreach ($marks as $one) {
+            foreach (Difficulty::byKind($one->conditions) as $kind => $difficulty) {
+                $driven[$kind] = ($driven[$kind] ?? 0) + 1;
+                if ($difficulty > ($worst[$kind][0] ?? 0.0)) {
+                    $worst[$kind] = [$difficulty, $one->conditions->noted()[$kind]];
+                }
+            }
+        }
+        $found = [];
+        foreach ($worst as $kind => [$difficulty, $name]) {
+            $load = $fit->load($kind);
+            $sure = ($load->mean - 1.0 - self::SURELY * sqrt($load->variance)) * $difficulty;
+            if ($sure > 0.0) {
+                $deficit = ($load->mean - 1.0) * $difficulty;
+                // What is sure of it stands out, in the share of the marks that were made in it.
+                $rank = (count($cells) * $driven[$kind] / count($marks)) ** self::BREADTH * $sure ** 2;
+                $found[] = new self(null, null, null, $name, $deficit, self::gain($cells, -$load->mean * $difficulty, $deficit, count($cells)), $driven[$kind], $rank);
+            }
+        }
+
+        return $found;
+    }
+
+    /**
+     * What the average chance over so many cells would rise by.
+     *
+     * @param  array<string, array{routine: RoutineCode, step: Step, section: Section, mean: float, marks: int}>  $in
+     */
+    private static function gain(array $in, float $from, float $by, int $cells): float
+    {
+        return array_sum(array_map(static fn (array $cell): float => Ladder::logistic($cell['mean'] + $from + max(0.0, $by)) - Ladder::logistic($cell['mean'] + $from), $in)) / $cells;
     }
 }

@@ -34,7 +34,7 @@ final class Mode
     public function __construct(private readonly Rows $rows, public readonly float $ownPrior)
     {
         $this->shared = array_fill(0, count($rows->index), 0.0);
-        $this->own = array_fill_keys(array_unique(array_column($rows->rows, 'cell')), 0.0);
+        $this->own = array_fill_keys(array_unique([...array_column($rows->rows, 'cell'), ...array_column($rows->words, 'cell')]), 0.0);
         $this->system = Linear::of([]);
         for ($round = 0; $round < self::ROUNDS && $this->shared !== []; $round++) {
             if ($this->step() < self::ENOUGH) {
@@ -80,15 +80,10 @@ final class Mode
         $matrix = array_map(fn (int $i): array => array_map(fn (int $j): float => $i === $j ? $this->rows->prior[$i] : 0.0, $places), $places);
         $ownGradient = array_map(fn (float $value): float => -$this->ownPrior * $value, $this->own);
         $this->cells = [];
-        foreach ($this->rows->rows as $row) {
-            $eta = $row['offset'] + $this->own[$row['cell']];
-            foreach ($row['parts'] as $i => $x) {
-                $eta += $x * $this->shared[$i];
-            }
-            $slope = $row['weight'] * Ladder::slope($row['rank'], $eta);
-            $curvature = $row['weight'] * Ladder::curvature($row['rank'], $eta);
+        $add = function (array $row, float $slope, float $curvature) use (&$gradient, &$ownGradient, &$matrix): void {
             $ownGradient[$row['cell']] += $slope;
-            $cell = $this->cells[$row['cell']] ?? ['weight' => 0.0, 'cross' => []];
+            $cell = &$this->cells[$row['cell']];
+            $cell ??= ['weight' => 0.0, 'cross' => []];
             $cell['weight'] += $curvature;
             foreach ($row['parts'] as $i => $x) {
                 $gradient[$i] += $x * $slope;
@@ -97,10 +92,27 @@ final class Mode
                     $matrix[$i][$j] += $x * $y * $curvature;
                 }
             }
-            $this->cells[$row['cell']] = $cell;
+        };
+        foreach ($this->rows->rows as $row) {
+            $eta = $row['offset'] + $this->sum($row);
+            $add($row, $row['weight'] * Ladder::slope($row['rank'], $eta), $row['weight'] * Ladder::curvature($row['rank'], $eta));
+        }
+        foreach ($this->rows->words as $word) {
+            $add($word, $word['precision'] * ($word['target'] - $this->sum($word)), $word['precision']);
         }
 
         return [$gradient, $ownGradient, $matrix];
+    }
+
+    /** @param  array{cell: string, parts: array<int, float>}  $row */
+    private function sum(array $row): float
+    {
+        $sum = $this->own[$row['cell']];
+        foreach ($row['parts'] as $i => $x) {
+            $sum += $x * $this->shared[$i];
+        }
+
+        return $sum;
     }
 
     private static function held(float $by): float

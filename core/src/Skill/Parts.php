@@ -13,9 +13,6 @@ use NobleTurn\Core\Rules\RulePack;
 /** What the ability at a step of a routine is the sum of, besides its own part, with the spread of each prior. */
 final class Parts
 {
-    /** How much more or less than others a learner is troubled by what goes on around. */
-    public const LOAD = 'load';
-
     /** @var array<string, Section> by routine: the catalogue writes a whole card to answer, so it is asked once */
     private array $sections = [];
 
@@ -32,6 +29,12 @@ final class Parts
             "routine {$routine->value}" => $this->model->routine,
             "{$step->value} in {$this->section($routine)->value}" => $this->model->stepInSection,
         ];
+    }
+
+    /** How much more or less than others a learner is troubled by one kind of conditions. */
+    public static function load(string $kind): string
+    {
+        return "load {$kind}";
     }
 
     public static function marker(string $who): string

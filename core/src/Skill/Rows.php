@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace NobleTurn\Core\Skill;
 
 use NobleTurn\Core\Routine\RoutineCode;
+use NobleTurn\Core\Routine\Step;
 
 /**
  * Marks as the rows of a regression. Older ones count less, stand for less practice than there has been since, and for a
@@ -16,6 +17,9 @@ final class Rows
 
     /** @var list<array{cell: string, parts: array<int, float>, rank: int, offset: float, weight: float}> parts by place, with what each counts */
     public array $rows = [];
+
+    /** @var list<array{cell: string, parts: array<int, float>, target: float, precision: float}> an instructor's own words: what the parts add up to */
+    public array $words = [];
 
     /** @var array<string, int> place of each part in the vector */
     public array $index = [];
@@ -29,8 +33,11 @@ final class Rows
     /** @var array<string, int> seconds since the epoch when a routine was last driven */
     private array $last = [];
 
-    /** @param  list<Evidence>  $evidence  in any order */
-    public function __construct(array $evidence, private readonly Parts $parts, \DateTimeImmutable $today, private readonly Model $model)
+    /**
+     * @param  list<Evidence>  $evidence  in any order
+     * @param  list<Overruling>  $words
+     */
+    public function __construct(array $evidence, array $words, private readonly Parts $parts, \DateTimeImmutable $today, private readonly Model $model)
     {
         usort($evidence, static fn (Evidence $a, Evidence $b): int => [$a->at, $a->lesson, $a->cell(), $a->rank, $a->marker] <=> [$b->at, $b->lesson, $b->cell(), $b->rank, $b->marker]);
         $lesson = array_flip(array_values(array_unique(array_map(static fn (Evidence $one): string => $one->lesson, $evidence))));
@@ -45,15 +52,45 @@ final class Rows
             $this->last[$one->routine->value] = $at;
             $this->latest = max($this->latest, $at);
         }
+        $days = static fn (\DateTimeImmutable $at): float => max(0.0, ($today->getTimestamp() - $at->getTimestamp()) / self::DAY_S);
         foreach ($marks as [$one, $before, $gap]) {
-            $practised = log((1.0 + $driven[$one->cell()]) / (1.0 + $before));
-            $days = max(0.0, ($today->getTimestamp() - $one->at->getTimestamp()) / self::DAY_S);
             $this->rows[] = [
                 'cell' => $one->cell(), 'parts' => $this->counted($one), 'rank' => $one->rank,
-                'offset' => $model->start - $one->conditions->difficulty() - $model->practice * $practised - $this->loss((float) $gap),
-                'weight' => exp(-(count($lesson) - 1 - $lesson[$one->lesson]) / $model->lessons - $days / $model->days),
+                'offset' => $model->start - Difficulty::of($one->conditions) - $this->grown($driven[$one->cell()], $before) - $this->loss((float) $gap),
+                'weight' => exp(-(count($lesson) - 1 - $lesson[$one->lesson]) / $model->lessons - $days($one->at) / $model->days),
             ];
         }
+        foreach ($words as $word) {
+            [$before, $gap] = $this->by($word, $evidence);
+            $this->words[] = [
+                'cell' => $word->cell(), 'parts' => $this->shared($word->routine, $word->step),
+                'target' => $word->ability() - $model->start + $this->grown($driven[$word->cell()] ?? 0, $before) + $this->loss((float) $gap),
+                'precision' => exp(-$days($word->at) / $model->days) / $model->word ** 2,
+            ];
+        }
+    }
+
+    /** What the rounds since are worth, logits. */
+    private function grown(int $driven, int $before): float
+    {
+        return $this->model->practice * log((1.0 + $driven) / (1.0 + $before));
+    }
+
+    /**
+     * @param  list<Evidence>  $evidence
+     * @return array{int, int} how often the cell had been driven by then, and seconds since its routine was
+     */
+    private function by(Overruling $word, array $evidence): array
+    {
+        [$before, $last] = [0, null];
+        foreach ($evidence as $one) {
+            if ($one->at <= $word->at) {
+                $before += (int) ($one->cell() === $word->cell());
+                $last = $one->routine === $word->routine ? $one->at->getTimestamp() : $last;
+            }
+        }
+
+        return [$before, $last === null ? 0 : $word->at->getTimestamp() - $last];
     }
 
     /** Lost of a routine by a moment since it was last driven, logits. */
@@ -73,19 +110,26 @@ final class Rows
     /** @return array<int, float> places of the parts a mark tells of, with what each counts */
     private function counted(Evidence $one): array
     {
-        $counted = [];
-        foreach ($this->parts->of($one->routine, $one->step) as $name => $sd) {
-            $counted[$this->place($name, $sd)] = 1.0;
-        }
+        $counted = $this->shared($one->routine, $one->step);
         if ($one->marker !== null) {
             $counted[$this->place(Parts::marker($one->marker), $this->model->marker)] = 1.0;
         }
-        $difficulty = $one->conditions->difficulty();
-        if ($difficulty > 0.0) {
-            $counted[$this->place(Parts::LOAD, $this->model->load)] = -$difficulty;
+        foreach (Difficulty::byKind($one->conditions) as $kind => $difficulty) {
+            $counted[$this->place(Parts::load($kind), $this->model->load)] = -$difficulty;
         }
 
         return $counted;
+    }
+
+    /** @return array<int, float> */
+    private function shared(RoutineCode $routine, Step $step): array
+    {
+        $shared = [];
+        foreach ($this->parts->of($routine, $step) as $name => $sd) {
+            $shared[$this->place($name, $sd)] = 1.0;
+        }
+
+        return $shared;
     }
 
     private function place(string $name, float $sd): int

@@ -12,7 +12,7 @@ use NobleTurn\Core\Routine\Catalogue\Catalogue;
 use NobleTurn\Core\Routine\RoutineCode;
 use NobleTurn\Core\Routine\Step;
 use NobleTurn\Core\Rules\RulePack;
-use NobleTurn\Core\Skill\Conditions;
+use NobleTurn\Core\Record\Conditions;
 use NobleTurn\Core\Skill\Evidence;
 
 /** From the fields of the skill tool to evidence. */

@@ -21,7 +21,8 @@ use NobleTurn\Core\Routine\RoutineCode;
 use NobleTurn\Core\Routine\Step;
 use NobleTurn\Core\Rules\Assumption;
 use NobleTurn\Core\Rules\Source;
-use NobleTurn\Core\Skill\Conditions;
+use NobleTurn\Core\Record\Conditions;
+use NobleTurn\Core\Skill\Difficulty;
 use NobleTurn\Core\Skill\Fit;
 use NobleTurn\Core\Skill\Ladder;
 use NobleTurn\Core\Skill\Model;
@@ -44,8 +45,8 @@ final class SkillTool implements Tool
     public function input(): Shape
     {
         $conditions = new ObjectField('conditions', 'what it was driven in; what is not noted counts as the reference', new Shape(
-            new ChoiceField('traffic', 'around', Conditions::TRAFFIC), new ChoiceField('light', 'of day', Conditions::LIGHT),
-            new ChoiceField('surface', 'under the tyres', Conditions::SURFACE), new ChoiceField('road', 'kind of road', Conditions::ROAD),
+            new ChoiceField('traffic', 'around', Conditions::KINDS['traffic']), new ChoiceField('light', 'of day', Conditions::KINDS['light']),
+            new ChoiceField('surface', 'under the tyres', Conditions::KINDS['surface']), new ChoiceField('road', 'kind of road', Conditions::KINDS['road']),
         ));
 
         return new Shape(
@@ -102,7 +103,7 @@ final class SkillTool implements Tool
                 $routine = $next->choice('routine', RoutineCode::class) ?? RoutineCode::EmergeRight;
                 $belief = $fit->belief($routine, $next->choice('step', Step::class) ?? Step::Mirrors, SkillReader::day($next->text('at') ?? '', 'predict.at'));
 
-                return array_combine(self::outcomes(), array_map(static fn (float $p): float => round($p, 9), $belief->outcomes($fit->load() * SkillReader::conditions($next)->difficulty())));
+                return array_combine(self::outcomes(), array_map(static fn (float $p): float => round($p, 9), $belief->outcomes($fit->harder(SkillReader::conditions($next)))));
             }, $input->objects('predict')),
         ], self::assumptions(), $ignored === 0 ? [] : [new Warning('future-marks', "{$ignored} ".($ignored === 1 ? 'mark lies' : 'marks lie').' after today and says nothing yet.')]);
     }
@@ -121,7 +122,7 @@ final class SkillTool implements Tool
 
         return [
             new Assumption('cumulative logit, '.(Ladder::TOP + 1).' rungs', 'McCullagh 1980', '', Source::fromMemory('Regression models for ordinal data')),
-            new Assumption('busy traffic, night, wet: harder by', implode(', ', array_map(static fn (Conditions $one): string => (string) $one->difficulty(), [new Conditions('busy'), new Conditions(light: 'night'), new Conditions(surface: 'wet')])), 'logits', $assumed),
+            new Assumption('busy traffic, night, wet: harder by', implode(', ', array_map(static fn (Conditions $one): string => (string) Difficulty::of($one), [new Conditions('busy'), new Conditions(light: 'night'), new Conditions(surface: 'wet')])), 'logits', $assumed),
             new Assumption('easier than unaided: missed, prompted, reminded', implode(', ', Ladder::EASIER), 'logits', $assumed),
             new Assumption('a learner nobody has marked', $model->start, 'logits', $assumed),
             new Assumption('spread of learners', $model->learner, 'logits', $assumed),
