@@ -10,7 +10,9 @@ use App\Http\Controllers\PlaceController;
 use App\Http\Controllers\PlannedItemController;
 use App\Http\Controllers\PromiseController;
 use App\Http\Controllers\RoutineController;
+use App\Http\Controllers\SchoolController;
 use App\Http\Controllers\SessionController;
+use App\Http\Controllers\SkillController;
 use App\Http\Controllers\SyncController;
 use App\Http\Controllers\TodayController;
 use App\Http\Controllers\VehicleController;
@@ -50,11 +52,19 @@ Route::prefix('api')->group(function (): void {
         Route::delete('promises/{promise}', [PromiseController::class, 'destroy']);
         Route::post('promises/{promise}/restore', [PromiseController::class, 'restore'])->whereUuid('promise');
 
+        Route::get('school/learners', [SchoolController::class, 'learners']);
+        Route::get('school/teaching', [SchoolController::class, 'teaching']);
+        Route::post('school/records', [SchoolController::class, 'bringUpToDate']);
+
         Route::get('learners', [LearnerController::class, 'index']);
         Route::post('learners', [LearnerController::class, 'store']);
         Route::get('learners/{learner}', [LearnerController::class, 'show']);
         Route::get('learners/{learner}/needs', [LearnerController::class, 'needs']);
-        Route::get('learners/{learner}/skill', [LearnerController::class, 'skill']);
+        Route::get('learners/{learner}/skill', [SkillController::class, 'show']);
+        Route::get('learners/{learner}/skill/{routine}/{step}', [SkillController::class, 'cell']);
+        Route::post('learners/{learner}/overrulings', [SkillController::class, 'overrule']);
+        Route::patch('overrulings/{overruling}', [SkillController::class, 'withdraw']);
+        Route::get('lessons/{lesson}/changed', [SkillController::class, 'changed']);
         Route::put('learners/{learner}', [LearnerController::class, 'update']);
         Route::delete('learners/{learner}', [LearnerController::class, 'destroy']);
         Route::post('learners/{learner}/restore', [LearnerController::class, 'restore'])->whereUuid('learner');

@@ -3,35 +3,116 @@
 namespace App\Marks;
 
 use App\Models\Learner;
+use App\Models\Lesson;
 use App\Models\Mark;
+use App\Models\Overruling as Said;
 use App\Models\Round;
-use Illuminate\Support\Facades\Cache;
+use App\Models\SkillAnswer;
+use App\School\CurrentSchool;
+use App\School\Doctrine;
 use NobleTurn\Core\Compute\Tool\SkillPresenter;
 use NobleTurn\Core\Compute\Toolbox;
+use NobleTurn\Core\Record\Outcome;
+use NobleTurn\Core\Routine\RoutineCode;
+use NobleTurn\Core\Routine\Step;
 use NobleTurn\Core\Rules\RulePack;
+use NobleTurn\Core\Skill\Changed;
 use NobleTurn\Core\Skill\Evidence;
+use NobleTurn\Core\Skill\History;
+use NobleTurn\Core\Skill\Level;
+use NobleTurn\Core\Skill\Overruling;
 
 /**
  * What a learner's marks say today. Fitting a long record takes longer than a page may, so the answer is kept until the day
- * or the record changes: marks are only ever added, so their number tells.
+ * or the record changes: marks and overrulings are only ever added, so their numbers tell.
  */
-final class LearnerSkill
+final readonly class LearnerSkill
 {
     /** A device's clock may be ahead: marks of the coming day count. */
     private const AHEAD = '+1 day';
 
-    /** @return array{cells: list<array<string, mixed>>, holds_back: list<array<string, mixed>>} */
-    public static function of(Learner $learner, RulePack $pack, \DateTimeImmutable $now): array
+    public function __construct(private CurrentSchool $current)
+    {
+    }
+
+    /** @return array<string, mixed> */
+    public function of(Learner $learner, \DateTimeImmutable $now): array
+    {
+        $pack = $this->pack($learner);
+        $standsFor = $this->standsFor($learner, $pack, $now);
+        $kept = SkillAnswer::query()->find($learner->id);
+        if ($kept !== null && $kept->stands_for === $standsFor) {
+            return $kept->body;
+        }
+        $body = SkillPresenter::body($this->evidence($learner, $pack, $now), $pack, $now, $this->words($learner), $this->ratings($learner));
+        SkillAnswer::query()->updateOrCreate(['learner_id' => $learner->id], ['stands_for' => $standsFor, 'day' => $now->format('Y-m-d'), 'body' => $body, 'glance' => SkillPresenter::glance($body)]);
+
+        return $body;
+    }
+
+    /** Whether the kept answer still stands. */
+    public function isFresh(Learner $learner, \DateTimeImmutable $now): bool
+    {
+        return SkillAnswer::query()->whereKey($learner->id)->value('stands_for') === $this->standsFor($learner, $this->pack($learner), $now);
+    }
+
+    /** @return list<array<string, mixed>> one step of one routine, lesson by lesson */
+    public function history(Learner $learner, RoutineCode $routine, Step $step, \DateTimeImmutable $now): array
+    {
+        $pack = $this->pack($learner);
+
+        return array_map(static fn (History $one): array => [
+            'lesson' => $one->lesson, 'at' => $one->at->format('Y-m-d\TH:i:s\Z'), 'unaided' => $one->unaided, 'of' => $one->of, ...SkillPresenter::belief($one->belief),
+        ], History::of($this->evidence($learner, $pack, $now), $this->words($learner), $pack, $routine, $step));
+    }
+
+    /** @return list<array<string, mixed>> what a lesson changed, most first */
+    public function changed(Lesson $lesson, \DateTimeImmutable $now): array
+    {
+        $pack = $this->pack($lesson->learner);
+
+        return array_map(static fn (Changed $one): array => [
+            'routine' => $one->routine->value, 'step' => $one->step->value, 'marks' => $one->marks, 'unaided' => $one->unaided,
+            'before' => $one->before === null ? null : SkillPresenter::belief($one->before), 'after' => SkillPresenter::belief($one->after), 'by' => round($one->by(), 4),
+        ], Changed::in($lesson->id, $this->evidence($lesson->learner, $pack, $now), $this->words($lesson->learner), $pack));
+    }
+
+    /** The rules of whoever teaches: a record says the same to every colleague who reads it. */
+    public function pack(Learner $learner): RulePack
+    {
+        return Doctrine::of($this->current->school(), $learner->lessons()->latest('starts_at')->with('instructor')->first()?->instructor, $learner)->pack();
+    }
+
+    private function standsFor(Learner $learner, RulePack $pack, \DateTimeImmutable $now): string
     {
         $rounds = Round::query()->whereIn('lesson_id', $learner->lessons()->select('id'))->select('id');
-        $marks = Mark::query()->whereIn('round_id', $rounds)->count();
-        $key = implode(':', ['skill', $learner->id, $pack->code(), $pack->version(), Toolbox::VERSION, $now->format('Y-m-d'), $marks]);
+        $said = Said::query()->where('learner_id', $learner->id);
 
-        return Cache::remember($key, $now->modify(self::AHEAD), static function () use ($learner, $pack, $now): array {
-            $until = $now->modify(self::AHEAD);
-            $evidence = array_values(array_filter(SkillEvidence::of($learner, $pack), static fn (Evidence $one): bool => $one->at <= $until));
+        return implode(' ', [
+            $pack->code(), $pack->version(), Toolbox::VERSION, $now->format('Y-m-d'), Mark::query()->whereIn('round_id', $rounds)->count(),
+            $said->count(), $said->whereNotNull('withdrawn_at')->count(), $learner->lessons()->max('updated_at'),
+        ]);
+    }
 
-            return SkillPresenter::body($evidence, $pack, $now);
-        });
+    /** @return list<Evidence> */
+    private function evidence(Learner $learner, RulePack $pack, \DateTimeImmutable $now): array
+    {
+        $until = $now->modify(self::AHEAD);
+
+        return array_values(array_filter(SkillEvidence::of($learner, $pack), static fn (Evidence $one): bool => $one->at <= $until));
+    }
+
+    /** @return list<Overruling> that stand, oldest first */
+    private function words(Learner $learner): array
+    {
+        return array_values(Said::query()->where('learner_id', $learner->id)->whereNull('withdrawn_at')->orderBy('created_at')->orderBy('id')->get()
+            ->map(static fn (Said $said): Overruling => new Overruling($said->created_at->toDateTimeImmutable(), RoutineCode::from($said->routine), Step::from($said->step), Level::from($said->level)->chance()))->all());
+    }
+
+    /** @return array<string, array<string, Outcome>> by lesson and step, oldest first */
+    private function ratings(Learner $learner): array
+    {
+        return $learner->lessons()->orderBy('starts_at')->get(['id', 'self_rating'])
+            ->mapWithKeys(static fn (Lesson $lesson): array => [$lesson->id => array_map(static fn (string $said): Outcome => Outcome::from($said), $lesson->self_rating)])->all();
     }
 }

@@ -4,9 +4,7 @@ namespace App\Marks;
 
 use App\Models\Learner;
 use NobleTurn\Core\Routine\Catalogue\Catalogue;
-use NobleTurn\Core\Routine\Step;
 use NobleTurn\Core\Rules\RulePack;
-use NobleTurn\Core\Skill\Conditions;
 use NobleTurn\Core\Skill\Evidence;
 
 /** A learner's standing marks as the skill model reads them, each with who marked it. */
@@ -23,11 +21,9 @@ final class SkillEvidence
         }
         $evidence = [];
         foreach (StandingMarks::of($learner) as $round) {
-            foreach (Step::cases() as $step) {
-                $mark = $round->mark($step);
-                if ($mark !== null && ($known[$round->routine->value] ?? null)?->has($step) === true) {
-                    $evidence[] = new Evidence($round->lesson, $round->at, $round->routine, $step, $mark, new Conditions, $markers[$round->lesson] ?? null, ! $round->isEvidence());
-                }
+            $routine = $known[$round->routine->value] ?? null;
+            if ($routine !== null) {
+                array_push($evidence, ...Evidence::ofRound($round, $routine, $markers[$round->lesson] ?? null));
             }
         }
 

@@ -6,6 +6,7 @@ use App\Models\Learner;
 use App\Models\Mark;
 use App\Models\Round;
 use Illuminate\Database\Query\Builder;
+use NobleTurn\Core\Record\Conditions;
 use NobleTurn\Core\Record\MarkedRound;
 use NobleTurn\Core\Record\Outcome;
 use NobleTurn\Core\Record\StepMark;
@@ -20,7 +21,7 @@ final class StandingMarks
     {
         $corrected = $round->marks->pluck('corrects_id')->filter()->flip();
 
-        return self::marked($round->lesson_id, $round->device_at->toDateTimeImmutable(), $round->routine, $round->marks->reject(
+        return self::marked($round->lesson_id, $round->device_at->toDateTimeImmutable(), $round->routine, $round->conditions, $round->marks->reject(
             fn (Mark $mark): bool => $mark->withdrawn || $corrected->has($mark->id),
         ));
     }
@@ -33,20 +34,23 @@ final class StandingMarks
     public static function of(Learner $learner): array
     {
         $rounds = Round::query()->whereIn('lesson_id', $learner->lessons()->select('id'))->orderBy('device_at')->orderBy('id')
-            ->toBase()->get(['id', 'lesson_id', 'routine', 'device_at']);
+            ->toBase()->get(['id', 'lesson_id', 'routine', 'conditions', 'device_at']);
         $marks = Mark::query()->whereIn('round_id', Round::query()->whereIn('lesson_id', $learner->lessons()->select('id'))->select('id'))
             ->where('withdrawn', false)->orderBy('server_at')->orderBy('id')->toBase()
             ->whereNotExists(fn (Builder $later) => $later->from('marks', 'later')->whereColumn('later.corrects_id', 'marks.id'))
-            ->get(['round_id', 'kind', 'step', 'outcome', 'taught', 'out_of_order'])->groupBy('round_id');
+            ->get(['round_id', 'kind', 'step', 'outcome', 'taught', 'out_of_order', 'conditions'])->groupBy('round_id');
         $utc = new \DateTimeZone('UTC');
 
         return array_values($rounds->map(fn (object $round): MarkedRound => self::marked(
-            $round->lesson_id, new \DateTimeImmutable($round->device_at, $utc), $round->routine, $marks->get($round->id, []),
+            $round->lesson_id, new \DateTimeImmutable($round->device_at, $utc), $round->routine, (array) json_decode((string) $round->conditions, true), $marks->get($round->id, []),
         ))->all());
     }
 
-    /** @param  iterable<Mark|\stdClass>  $standing */
-    private static function marked(string $lesson, \DateTimeImmutable $at, string $routine, iterable $standing): MarkedRound
+    /**
+     * @param  array<array-key, mixed>  $conditions  as noted when the round began; a later mark of them stands instead
+     * @param  iterable<Mark|\stdClass>  $standing
+     */
+    private static function marked(string $lesson, \DateTimeImmutable $at, string $routine, array $conditions, iterable $standing): MarkedRound
     {
         $steps = [];
         $taught = null;
@@ -56,10 +60,11 @@ final class StandingMarks
                 'step' => $steps[(string) $mark->step] = new StepMark(Outcome::from((string) $mark->outcome), (bool) $mark->out_of_order),
                 'taught' => $taught = Taught::from((string) $mark->taught),
                 'held-back-rightly' => $heldBack = true,
+                'conditions' => $conditions = is_array($mark->conditions) ? $mark->conditions : (array) json_decode((string) $mark->conditions, true),
                 default => null,
             };
         }
 
-        return new MarkedRound($lesson, $at, RoutineCode::from($routine), $steps, $taught, $heldBack);
+        return new MarkedRound($lesson, $at, RoutineCode::from($routine), $steps, $taught, $heldBack, Conditions::of($conditions));
     }
 }

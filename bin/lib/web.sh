@@ -1,7 +1,8 @@
-# nginx and PHP-FPM as our own children, on loopback. Set before use: HOME_DIR, WEB_PORT.
+# nginx, PHP-FPM and the worker as our own children, on loopback. Set before use: HOME_DIR, WEB_PORT.
 
 NGINX_PID=""
 FPM_PID=""
+WORKER_PID=""
 
 # Environment of this instance. Secrets are made once and kept in a file only its owner can read.
 load_instance() {
@@ -56,6 +57,10 @@ start_web() {
     FPM_PID=$!
     setsid nginx -e "$HOME_DIR/log/nginx.err" -p "$run" -c "$run/nginx.conf" -g 'daemon off;' </dev/null >>"$HOME_DIR/log/nginx.out" 2>&1 &
     NGINX_PID=$!
+    # Long work, such as bringing a school's records up to date, is done beside the requests. A worker ends every hour and is begun anew.
+    setsid bash -c 'trap "kill \$child 2>/dev/null; exit 0" TERM; while :; do php "$1/artisan" queue:work --sleep=2 --max-time=3600 & child=$!; wait "$child"; sleep 2; done' \
+        worker "$ROOT" </dev/null >>"$HOME_DIR/log/worker.out" 2>&1 &
+    WORKER_PID=$!
     local i
     for i in $(seq 1 150); do
         curl -fsS -o /dev/null "http://127.0.0.1:$WEB_PORT/up" 2>/dev/null && break
@@ -67,8 +72,8 @@ start_web() {
 }
 
 stop_web() {
-    end_pids "$NGINX_PID" "$FPM_PID"
-    NGINX_PID="" FPM_PID=""
+    end_pids "$WORKER_PID" "$NGINX_PID" "$FPM_PID"
+    NGINX_PID="" FPM_PID="" WORKER_PID=""
     [ -n "${WEB_DIR:-}" ] && rm -rf "$WEB_DIR"
     return 0
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Tests;
 
+use NobleTurn\Core\Record\Conditions;
 use NobleTurn\Core\Record\Outcome;
 use NobleTurn\Core\Record\StepMark;
 use NobleTurn\Core\Routine\Catalogue\Catalogue;
@@ -11,7 +12,6 @@ use NobleTurn\Core\Routine\RoutineCode;
 use NobleTurn\Core\Routine\Section;
 use NobleTurn\Core\Routine\Step;
 use NobleTurn\Core\Rules\GreatBritain;
-use NobleTurn\Core\Record\Conditions;
 use NobleTurn\Core\Skill\Evidence;
 
 /**

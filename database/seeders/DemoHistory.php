@@ -18,7 +18,12 @@ final class DemoHistory
 {
     private const STEPS = ['mirrors', 'signal', 'position', 'speed', 'look'];
 
-    /** @param  list<Place>  $places */
+    /**
+     * @param  list<Place>  $places  in the order in which they are met
+     * @param  ?string  $weakIn  conditions that trouble this learner more than others
+     * @param  ?string  $overrates  the step this learner thinks better of than the marks do
+     * @param  int  $pausedDays  since the last lesson, beyond the week
+     */
     public function __construct(
         private readonly Learner $learner,
         private readonly string $weak,
@@ -26,6 +31,9 @@ final class DemoHistory
         private readonly User $instructor,
         private readonly array $places,
         private readonly string $zone,
+        private readonly ?string $weakIn = null,
+        private readonly ?string $overrates = null,
+        private readonly int $pausedDays = 0,
     ) {
     }
 
@@ -33,10 +41,9 @@ final class DemoHistory
     {
         $rounds = $marks = [];
         for ($n = 0; $n < $lessons; $n++) {
-            $startsAt = now($this->zone)->startOfDay()->subDays(($lessons - $n) * 7 - $seat % 6)->setTime(9 + $seat % 8, 0)->utc();
+            $startsAt = now($this->zone)->startOfDay()->subDays(($lessons - $n) * 7 - $seat % 6 + $this->pausedDays)->setTime(9 + $seat % 8, 0)->utc();
             $lesson = $this->lesson($startsAt, $n);
-            $known = array_slice($this->places, 0, 2 + intdiv($n, 2));
-            [$newRounds, $newMarks] = $this->drive($lesson, $known, 3 + mt_rand(0, 3), $n);
+            [$newRounds, $newMarks] = $this->drive($lesson, $this->chosen($n), 5 + mt_rand(0, 3), $n);
             array_push($rounds, ...$newRounds);
             foreach (array_values(array_unique(array_column($newRounds, 'place_id'))) as $k => $place) {
                 PlannedItem::query()->create(['lesson_id' => $lesson->id, 'place_id' => $place, 'routine' => array_column($newRounds, 'routine', 'place_id')[$place], 'ordinal' => $k + 1, 'minutes' => 12]);
@@ -45,6 +52,15 @@ final class DemoHistory
             $this->promises($lesson, $n, $lessons);
         }
         self::insert($rounds, $marks);
+    }
+
+    /** @return non-empty-list<Place> four of those met by then, new ones among them */
+    private function chosen(int $n): array
+    {
+        $met = min(count($this->places), 3 + (int) (1.4 * $n));
+        $at = [$met - 1, mt_rand(max(0, $met - 4), $met - 1), mt_rand(0, $met - 1), mt_rand(0, $met - 1)];
+
+        return array_values(array_map(fn (int $i): Place => $this->places[$i], array_unique($at)));
     }
 
     /** A lesson of today that is over: driven at its planned places, as after $n lessons. */
@@ -61,12 +77,14 @@ final class DemoHistory
     private function drive(Lesson $lesson, array $places, int $times, int $n): array
     {
         $rounds = $marks = [];
+        $wet = mt_rand(0, 3) === 0;
         for ($round = 0; $round < $times; $round++) {
             $place = $places[mt_rand(0, count($places) - 1)];
-            $at = $lesson->starts_at->copy()->addMinutes(8 + $round * 8)->format('Y-m-d H:i:s.v');
+            $at = $lesson->starts_at->copy()->addMinutes(8 + intdiv($round * 48, $times));
+            $conditions = $this->conditions($place, $at, $wet);
             $id = (string) Str::uuid7();
-            $rounds[] = ['id' => $id, 'school_id' => $this->learner->school_id, 'lesson_id' => $lesson->id, 'place_id' => $place->id, 'routine' => $place->routine, 'ordinal' => $round + 1, 'conditions' => json_encode(['surface' => mt_rand(0, 3) === 0 ? 'wet' : 'dry']), 'device_at' => $at, 'server_at' => $at];
-            array_push($marks, ...$this->marks($id, $at, $n, $round));
+            $rounds[] = ['id' => $id, 'school_id' => $this->learner->school_id, 'lesson_id' => $lesson->id, 'place_id' => $place->id, 'routine' => $place->routine, 'ordinal' => $round + 1, 'conditions' => json_encode($conditions), 'device_at' => $at->format('Y-m-d H:i:s.v'), 'server_at' => $at->format('Y-m-d H:i:s.v')];
+            array_push($marks, ...$this->marks($id, $at->format('Y-m-d H:i:s.v'), $n, $round, $conditions));
         }
 
         return [$rounds, $marks];
@@ -86,15 +104,46 @@ final class DemoHistory
 
     private function lesson(CarbonInterface $startsAt, int $n): Lesson
     {
-        $lesson = new Lesson(['learner_id' => $this->learner->id, 'vehicle_id' => $this->car->id, 'starts_at' => $startsAt, 'minutes' => 60, 'aim' => 'Work on '.$this->weak, 'state' => 'done', 'self_rating' => $n % 2 === 0 ? ['mirrors' => 'unaided', $this->weak => 'reminded'] : [], 'went_well' => 'Calm at every line.']);
+        $lesson = new Lesson(['learner_id' => $this->learner->id, 'vehicle_id' => $this->car->id, 'starts_at' => $startsAt, 'minutes' => 60, 'aim' => 'Work on '.$this->weak, 'state' => 'done', 'self_rating' => $n % 2 === 0 ? $this->rated($n) : [], 'went_well' => 'Calm at every line.']);
         $lesson->instructor_id = $this->instructor->id;
         $lesson->save();
 
         return $lesson;
     }
 
-    /** @return list<array<string, mixed>> */
-    private function marks(string $round, string $at, int $n, int $ordinal): array
+    /** @return array<string, string> by step */
+    private function rated(int $n): array
+    {
+        $said = [];
+        foreach (self::STEPS as $step) {
+            $said[$step] = $step === $this->overrates ? 'unaided' : ($step === $this->weak ? ['prompted', 'reminded'][min(1, intdiv($n, 6))] : ['prompted', 'reminded', 'unaided'][min(2, intdiv($n + 1, 3))]);
+        }
+
+        return $said;
+    }
+
+    /** @return array<string, string> dark early in winter; the kind of road by its limit */
+    private function conditions(Place $place, CarbonInterface $at, bool $wet): array
+    {
+        $there = $at->copy()->setTimezone($this->zone);
+        $winter = $there->month >= 10 || $there->month <= 2;
+        $limit = $place->approach['limit_mph'] ?? null;
+
+        return [
+            'traffic' => ['quiet', 'quiet', 'moderate', 'moderate', 'busy'][mt_rand(0, 4)],
+            'light' => $winter && $there->hour >= 17 ? 'night' : ($winter && $there->hour >= 16 ? 'dusk' : 'day'),
+            'surface' => $wet ? 'wet' : 'dry',
+            'road' => match (true) {
+                $limit === null => 'dual', $limit <= 20 => 'residential', $limit <= 40 => 'town', default => 'rural'
+            },
+        ];
+    }
+
+    /**
+     * @param  array<string, string>  $conditions
+     * @return list<array<string, mixed>>
+     */
+    private function marks(string $round, string $at, int $n, int $ordinal, array $conditions): array
     {
         $mark = fn (array $what): array => ['id' => (string) Str::uuid7(), 'school_id' => $this->learner->school_id, 'round_id' => $round, 'kind' => 'step', 'step' => null, 'outcome' => null, 'taught' => null, 'out_of_order' => false, 'user_id' => $this->instructor->id, 'device_at' => $at, 'server_at' => $at, ...$what];
         if ($n === 0 && $ordinal === 0) {
@@ -102,7 +151,7 @@ final class DemoHistory
         }
         $marks = [];
         foreach (self::STEPS as $step) {
-            $sure = 0.35 + 0.06 * min(9, $n) + 0.03 * $ordinal - ($step === $this->weak ? 0.35 : 0.0);
+            $sure = 0.4 + 0.06 * min(9, $n) + 0.02 * $ordinal - ($step === $this->weak ? 0.35 : 0.0) - ['quiet' => 0.0, 'moderate' => 0.05, 'busy' => 0.12][$conditions['traffic']] - (in_array($this->weakIn, $conditions, true) ? 0.4 : 0.0);
             $chance = mt_rand() / mt_getrandmax();
             $outcome = match (true) {
                 $chance < $sure => 'unaided',

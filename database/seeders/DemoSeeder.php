@@ -4,6 +4,7 @@ namespace Database\Seeders;
 
 use App\Models\Learner;
 use App\Models\Lesson;
+use App\Models\Overruling;
 use App\Models\Place;
 use App\Models\PlannedItem;
 use App\Models\School;
@@ -57,8 +58,11 @@ final class DemoSeeder extends Seeder
             $learner = Learner::query()->create($person['facts']);
             $car = $learner->transmission === 'manual' ? $manual : $automatic;
             $learner->update(['reference_points' => array_map(fn (array $point): array => [...$point, 'vehicle_id' => $car->id], $learner->reference_points)]);
-            $histories[$learner->id] = new DemoHistory($learner, $person['weak'], $car, $i % 4 === 3 ? $owner : $tutor, array_slice($places, 0, $person['lessons'] > 8 ? 20 : 12), self::ZONE);
+            $histories[$learner->id] = new DemoHistory($learner, $person['weak'], $car, $i % 4 === 3 ? $owner : $tutor, $places, self::ZONE, $person['weakIn'], $person['overrates'], $person['paused']);
             $histories[$learner->id]->past($person['lessons'], $i);
+            foreach ($person['overruled'] as $said) {
+                Overruling::query()->create([...$said, 'learner_id' => $learner->id, 'user_id' => $tutor->id]);
+            }
         }
         $this->branch($school, $automatic);
         $this->week($tutor, array_slice($places, 0, 12), $manual, $automatic);

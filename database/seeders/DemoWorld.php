@@ -82,29 +82,45 @@ final class DemoWorld
         ];
     }
 
-    /** @return list<array{facts: array<string, mixed>, lessons: int, weak: string}> weak: the step this learner finds hardest */
+    /**
+     * Who learns here. Weak: the step this learner finds hardest; weakIn: the conditions; overrates: the step they think too well of; paused: days.
+     *
+     * @return list<array{facts: array<string, mixed>, lessons: int, weak: string, weakIn: ?string, overrates: ?string, paused: int, overruled: list<array<string, string>>}>
+     */
     public static function learners(): array
     {
-        $learner = static fn (string $name, string $level, int $lessons, string $weak, string $pickUp, array $more = []): array => [
+        return [
+            self::learner('Orla Penhale', 'developing', 9, 'position', '4 Chandlers Row', ['reference_points' => [['what' => 'About to touch the left kerb', 'where' => 'kerb meets the wiper’s pivot'], ['what' => 'Turning point, emerging right', 'where' => 'middle of the new road under the mirror']]]),
+            self::learner('Tobias Wren-Castellane', 'beginner', 3, 'signal', 'Station forecourt', ['is_minor' => true, 'guardian_name' => 'Ines Wren-Castellane', 'guardian_contact' => '01632 960 411', 'guardian_consent_on' => now()->subDays(60)->toDateString()]),
+            self::learner('Mirela Sandoval', 'independent', 22, 'look', 'Net Loft Square'),
+            self::learner('Piet Hallworthy', 'developing', 12, 'speed', 'Battery Hill, top', overrates: 'speed'),
+            self::learner('Ada Finnemore', 'developing', 7, 'mirrors', '19 Gannet Drive', ['transmission' => 'automatic']),
+            self::learner('Jun Okonjo-Reyes', 'beginner', 2, 'look', 'College gate'),
+            self::learner('Bettina Varga', 'independent', 18, 'position', 'Skerry Way surgery', ['transmission' => 'automatic'], overruled: [['routine' => 'turn-right', 'step' => 'position', 'level' => 'mostly', 'reason' => 'A van stood in the way in most of those rounds; with the road clear she takes the middle on her own.']]),
+            self::learner('Caspian Doyle', 'developing', 10, 'signal', 'Fishgate car park', weakIn: 'busy'),
+            self::learner('Wilhelmina Ashcombe-Featherstonehaugh', 'developing', 6, 'mirrors', 'The Old Customs House, Lower Mole, flat 12'),
+            self::learner('Sol Adeyemi', 'beginner', 4, 'speed', 'Ropewalk'),
+            self::learner('Linnea Marsh', 'independent', 15, 'look', '7 Signal Close'),
+            self::learner('Gus Pellow', 'beginner', 1, 'position', 'Market Rise'),
+            self::learner('Noor Haddad', 'developing', 8, 'speed', 'Puffin Close', paused: 66),
+        ];
+    }
+
+    /**
+     * @param  array<string, mixed>  $more
+     * @param  list<array<string, string>>  $overruled
+     * @return array{facts: array<string, mixed>, lessons: int, weak: string, weakIn: ?string, overrates: ?string, paused: int, overruled: list<array<string, string>>}
+     */
+    private static function learner(string $name, string $level, int $lessons, string $weak, string $pickUp, array $more = [], ?string $weakIn = null, ?string $overrates = null, int $paused = 0, array $overruled = []): array
+    {
+        return [
             'facts' => ['name' => $name, 'level' => $level, 'transmission' => 'manual', 'pick_up' => $pickUp, 'phone' => sprintf('01632 960%03d', 100 + $lessons * 7 % 900), 'licence_seen_on' => now()->subDays(20 + $lessons * 7)->toDateString(), 'eyesight_checked_on' => now()->subDays(20 + $lessons * 7)->toDateString(), ...$more],
             'lessons' => $lessons,
             'weak' => $weak,
-        ];
-
-        return [
-            $learner('Orla Penhale', 'developing', 9, 'position', '4 Chandlers Row', ['reference_points' => [['what' => 'About to touch the left kerb', 'where' => 'kerb meets the wiper’s pivot'], ['what' => 'Turning point, emerging right', 'where' => 'middle of the new road under the mirror']]]),
-            $learner('Tobias Wren-Castellane', 'beginner', 3, 'signal', 'Station forecourt', ['is_minor' => true, 'guardian_name' => 'Ines Wren-Castellane', 'guardian_contact' => '01632 960 411', 'guardian_consent_on' => now()->subDays(60)->toDateString()]),
-            $learner('Mirela Sandoval', 'independent', 22, 'look', 'Net Loft Square'),
-            $learner('Piet Hallworthy', 'developing', 12, 'speed', 'Battery Hill, top'),
-            $learner('Ada Finnemore', 'developing', 7, 'mirrors', '19 Gannet Drive', ['transmission' => 'automatic']),
-            $learner('Jun Okonjo-Reyes', 'beginner', 2, 'look', 'College gate'),
-            $learner('Bettina Varga', 'independent', 18, 'position', 'Skerry Way surgery', ['transmission' => 'automatic']),
-            $learner('Caspian Doyle', 'developing', 10, 'signal', 'Fishgate car park'),
-            $learner('Wilhelmina Ashcombe-Featherstonehaugh', 'developing', 6, 'mirrors', 'The Old Customs House, Lower Mole, flat 12'),
-            $learner('Sol Adeyemi', 'beginner', 4, 'speed', 'Ropewalk'),
-            $learner('Linnea Marsh', 'independent', 15, 'look', '7 Signal Close'),
-            $learner('Gus Pellow', 'beginner', 1, 'position', 'Market Rise'),
-            $learner('Noor Haddad', 'developing', 8, 'speed', 'Puffin Close'),
+            'weakIn' => $weakIn,
+            'overrates' => $overrates,
+            'paused' => $paused,
+            'overruled' => $overruled,
         ];
     }
 }

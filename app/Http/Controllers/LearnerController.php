@@ -4,7 +4,6 @@ namespace App\Http\Controllers;
 
 use App\Http\Requests\LearnerRequest;
 use App\Http\Resources\Show;
-use App\Marks\LearnerSkill;
 use App\Marks\StandingMarks;
 use App\Models\Learner;
 use App\Models\Lesson;
@@ -14,6 +13,8 @@ use App\School\Doctrine;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use NobleTurn\Core\Record\Hours;
+use NobleTurn\Core\Record\MarkedRound;
 use NobleTurn\Core\Record\Need;
 use NobleTurn\Core\Record\Tally;
 
@@ -45,6 +46,7 @@ final class LearnerController extends Controller
                 ->map(fn (Lesson $lesson): array => [...Show::lessonLine($lesson), 'rounds' => (int) $lesson->getAttribute('rounds_count')]),
             'promises' => $learner->promises()->get()->sortByDesc('created_at')->values()->map(fn (Promise $promise): array => Show::promise($promise)),
             'rounds' => count($marked),
+            'hours' => self::hours($learner, $marked),
             'tallies' => array_map(self::tally(...), Tally::all($marked)),
         ]);
     }
@@ -62,14 +64,6 @@ final class LearnerController extends Controller
             'of' => $need->of,
             'last_at' => $need->lastAt?->format('Y-m-d\TH:i:s\Z'),
         ], Need::all(StandingMarks::of($learner), $pack, new \DateTimeImmutable)));
-    }
-
-    /** What the marks say the learner can do today, how surely, and what holds back most. */
-    public function skill(Request $request, Learner $learner, CurrentSchool $current): JsonResponse
-    {
-        $pack = Doctrine::of($current->school(), $this->user($request), $learner)->pack();
-
-        return response()->json(LearnerSkill::of($learner, $pack, new \DateTimeImmutable));
     }
 
     public function update(LearnerRequest $request, Learner $learner): JsonResponse
@@ -92,6 +86,25 @@ final class LearnerController extends Controller
         $found->restore();
 
         return response()->json(Show::learner($found));
+    }
+
+    /**
+     * Time at the wheel by what it was driven in, minutes.
+     *
+     * @param  list<MarkedRound>  $marked
+     * @return array{total: float, minutes: array<string, array<string, float>>}
+     */
+    private static function hours(Learner $learner, array $marked): array
+    {
+        $rounds = [];
+        foreach ($marked as $round) {
+            $rounds[$round->lesson][] = $round->conditions;
+        }
+        // A lesson that is over but was never closed was driven all the same where rounds were marked in it.
+        $driven = $learner->lessons()->toBase()->get(['id', 'minutes', 'state'])->filter(static fn (object $lesson): bool => $lesson->state === 'done' || isset($rounds[$lesson->id]));
+        $hours = Hours::of(array_values($driven->map(static fn (object $lesson): array => ['minutes' => (float) $lesson->minutes, 'rounds' => $rounds[$lesson->id] ?? []])->all()));
+
+        return ['total' => $hours->total, 'minutes' => array_map(static fn (array $kind): array => array_map(static fn (float $minutes): float => round($minutes, 1), $kind), $hours->minutes)];
     }
 
     /** @return array<string, mixed> */

@@ -7,6 +7,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
+use NobleTurn\Core\Record\Conditions;
 use NobleTurn\Core\Record\Outcome;
 use NobleTurn\Core\Record\Taught;
 use NobleTurn\Core\Routine\RoutineCode;
@@ -23,18 +24,16 @@ final class SyncController extends Controller
             'rounds.*.lesson_id' => ['required', 'uuid'],
             'rounds.*.place_id' => ['required', 'uuid', Rule::exists('places', 'id')->where('school_id', $this->user($request)->school_id)],
             'rounds.*.routine' => ['required', Rule::enum(RoutineCode::class)],
-            'rounds.*.conditions' => ['sometimes', 'array:surface,light,traffic'],
-            'rounds.*.conditions.surface' => ['sometimes', 'in:dry,wet,ice'],
-            'rounds.*.conditions.light' => ['sometimes', 'in:day,dusk,night'],
-            'rounds.*.conditions.traffic' => ['sometimes', 'in:quiet,moderate,busy'],
+            ...self::conditions('rounds.*.conditions'),
             'rounds.*.device_at' => ['required', 'date'],
             'marks' => ['present', 'array', 'max:500'],
             'marks.*.id' => ['required', 'uuid'],
             'marks.*.round_id' => ['required', 'uuid'],
-            'marks.*.kind' => ['required', 'in:step,held-back-rightly,taught,moment'],
+            'marks.*.kind' => ['required', 'in:step,held-back-rightly,taught,moment,conditions'],
             'marks.*.step' => ['nullable', Rule::enum(Step::class)],
             'marks.*.outcome' => ['nullable', Rule::enum(Outcome::class)],
             'marks.*.taught' => ['nullable', Rule::enum(Taught::class)],
+            ...self::conditions('marks.*.conditions'),
             'marks.*.out_of_order' => ['sometimes', 'boolean'],
             'marks.*.note' => ['nullable', 'string', 'max:300'],
             'marks.*.corrects_id' => ['nullable', 'uuid'],
@@ -52,6 +51,17 @@ final class SyncController extends Controller
         return response()->json($takeIn($this->user($request), $rounds, $marks));
     }
 
+    /** @return array<string, list<mixed>> */
+    private static function conditions(string $field): array
+    {
+        $rules = [$field => ['sometimes', 'nullable', 'array:'.implode(',', array_keys(Conditions::KINDS))]];
+        foreach (Conditions::KINDS as $kind => $names) {
+            $rules["{$field}.{$kind}"] = ['sometimes', Rule::in($names)];
+        }
+
+        return $rules;
+    }
+
     /** @param  array<string, mixed>  $mark */
     private function saysSomething(int $i, array $mark): void
     {
@@ -63,6 +73,8 @@ final class SyncController extends Controller
             $mark['kind'] === 'step' && ($mark['outcome'] ?? null) === null => ['outcome', 'A step needs an outcome.'],
             $mark['kind'] === 'taught' && ($mark['taught'] ?? null) === null => ['taught', 'Say whether it was shown or talked through.'],
             $mark['kind'] !== 'step' && (($mark['outcome'] ?? $mark['step'] ?? null) !== null) => ['outcome', 'Only a step has an outcome.'],
+            $mark['kind'] === 'conditions' && ($mark['conditions'] ?? null) === null => ['conditions', 'Say what the conditions were.'],
+            $mark['kind'] !== 'conditions' && ($mark['conditions'] ?? null) !== null => ['conditions', 'Only a mark of the conditions says them.'],
             $mark['kind'] !== 'taught' && ($mark['taught'] ?? null) !== null => ['taught', 'Only a taught mark says how it was taught.'],
             default => [null, ''],
         };

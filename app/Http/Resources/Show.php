@@ -114,7 +114,7 @@ final class Show
     public static function mark(Mark $mark): array
     {
         return [
-            ...$mark->only(['id', 'round_id', 'kind', 'step', 'outcome', 'taught', 'out_of_order', 'note', 'corrects_id', 'withdrawn', 'user_id']),
+            ...$mark->only(['id', 'round_id', 'kind', 'step', 'outcome', 'taught', 'conditions', 'out_of_order', 'note', 'corrects_id', 'withdrawn', 'user_id']),
             'device_at' => $mark->device_at->format('Y-m-d\TH:i:s.v\Z'),
             'server_at' => $mark->server_at->format('Y-m-d\TH:i:s.v\Z'),
         ];

@@ -34,19 +34,21 @@ final readonly class Evidence
     }
 
     /**
-     * What a round says: its marked steps. To hold back rightly is a decision as good as a right go: where the look, in which
-     * it is made, has no mark of its own, it counts as one that was unaided.
+     * What a round says: its marked steps; of one that was shown or talked through, every step the routine has, as practice. To
+     * hold back rightly is a decision as good as a right go: where the look, in which it is made, has no mark of its own, it
+     * counts as one that was unaided.
      *
      * @param  Routine  $routine  as the pack has it: a mark of a step it has not is none
      * @return list<self>
      */
     public static function ofRound(MarkedRound $round, Routine $routine, ?string $marker = null): array
     {
+        $taught = ! $round->isEvidence();
         $found = [];
         foreach (Step::cases() as $step) {
-            $mark = $round->mark($step) ?? ($step === Step::Look && $round->heldBackRightly ? new StepMark(Outcome::Unaided) : null);
+            $mark = $round->mark($step) ?? ($taught || ($step === Step::Look && $round->heldBackRightly) ? new StepMark(Outcome::Unaided) : null);
             if ($mark !== null && $routine->has($step)) {
-                $found[] = new self($round->lesson, $round->at, $round->routine, $step, $mark, $round->conditions, $marker, ! $round->isEvidence());
+                $found[] = new self($round->lesson, $round->at, $round->routine, $step, $mark, $round->conditions, $marker, $taught);
             }
         }
 

@@ -111,6 +111,12 @@ final readonly class Fit
         return new Belief(max(0.0, 1.0 + $this->mode->shared[$at]), $this->mode->system->quadratic($vector));
     }
 
+    /** What a routine has lost today since it was last driven, logits. */
+    public function faded(RoutineCode $routine): float
+    {
+        return $this->rows->faded($routine, $this->today->getTimestamp());
+    }
+
     /** @return list<string> "routine.step" of every cell with a mark */
     public function marked(): array
     {

@@ -138,7 +138,7 @@ export interface Round {
     /** Its name, to be shown. */
     place: string;
     routine: RoutineCode;
-    conditions: { surface?: string; light?: string; traffic?: string };
+    conditions: Conditions;
     device_at: string;
     ordinal?: number;
     marks: Mark[];

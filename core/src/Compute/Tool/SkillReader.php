@@ -6,14 +6,16 @@ namespace NobleTurn\Core\Compute\Tool;
 
 use NobleTurn\Core\Compute\Values;
 use NobleTurn\Core\Fault\BadInput;
+use NobleTurn\Core\Record\Conditions;
 use NobleTurn\Core\Record\Outcome;
 use NobleTurn\Core\Record\StepMark;
 use NobleTurn\Core\Routine\Catalogue\Catalogue;
 use NobleTurn\Core\Routine\RoutineCode;
 use NobleTurn\Core\Routine\Step;
 use NobleTurn\Core\Rules\RulePack;
-use NobleTurn\Core\Record\Conditions;
 use NobleTurn\Core\Skill\Evidence;
+use NobleTurn\Core\Skill\Level;
+use NobleTurn\Core\Skill\Overruling;
 
 /** From the fields of the skill tool to evidence. */
 final class SkillReader
@@ -36,21 +38,70 @@ final class SkillReader
         throw BadInput::field($field, 'must be a date such as 2026-05-20 or a time such as 2026-05-01T10:02:00Z.');
     }
 
+    /** @return list<Overruling> of instructors, up to today */
+    public static function words(Values $input, RulePack $pack, \DateTimeImmutable $today): array
+    {
+        $words = [];
+        $has = self::steps($pack);
+        foreach ($input->objects('overrulings') as $i => $said) {
+            $at = self::day($said->text('at') ?? '', "overrulings.{$i}.at");
+            [$routine, $step] = self::cell($said, "overrulings.{$i}", $has);
+            if ($at->getTimestamp() <= $today->getTimestamp() + self::AHEAD_S) {
+                $words[] = new Overruling($at, $routine, $step, ($said->choice('level', Level::class) ?? throw BadInput::field("overrulings.{$i}.level", 'is missing.'))->chance());
+            }
+        }
+
+        return $words;
+    }
+
+    /** @return array<string, array<string, Outcome>> a learner's own ratings, by lesson and step */
+    public static function ratings(Values $input): array
+    {
+        $ratings = [];
+        foreach ($input->objects('own_ratings') as $i => $said) {
+            $lesson = $said->text('lesson') ?? throw BadInput::field("own_ratings.{$i}.lesson", 'is missing.');
+            $step = $said->choice('step', Step::class) ?? throw BadInput::field("own_ratings.{$i}.step", 'is missing.');
+            $ratings[$lesson][$step->value] = $said->choice('outcome', Outcome::class) ?? throw BadInput::field("own_ratings.{$i}.outcome", 'is missing.');
+        }
+
+        return $ratings;
+    }
+
+    /** @return \Closure(RoutineCode, Step): bool whether the pack has the step; the catalogue writes a whole card to answer, so each routine is asked for once */
+    private static function steps(RulePack $pack): \Closure
+    {
+        $codes = Catalogue::codes($pack);
+        $known = [];
+
+        return static function (RoutineCode $routine, Step $step) use ($pack, $codes, &$known): bool {
+            return in_array($routine, $codes, true) && ($known[$routine->value] ??= Catalogue::routine($routine, $pack))->has($step);
+        };
+    }
+
+    /**
+     * @param  \Closure(RoutineCode, Step): bool  $has
+     * @return array{RoutineCode, Step}
+     */
+    private static function cell(Values $said, string $field, \Closure $has): array
+    {
+        $routine = $said->choice('routine', RoutineCode::class) ?? throw BadInput::field("{$field}.routine", 'is missing.');
+        $step = $said->choice('step', Step::class) ?? throw BadInput::field("{$field}.step", 'is missing.');
+        if (! $has($routine, $step)) {
+            throw BadInput::field("{$field}.step", "is none that {$routine->value} has under these rules.");
+        }
+
+        return [$routine, $step];
+    }
+
     /** @return array{list<Evidence>, int} evidence up to today, and how many marks lie after it */
     public static function marks(Values $input, RulePack $pack, \DateTimeImmutable $today): array
     {
         $evidence = [];
         $ignored = 0;
-        $codes = Catalogue::codes($pack);
-        // The catalogue writes a whole card to answer: each routine is asked for once.
-        $routines = [];
+        $has = self::steps($pack);
         foreach ($input->objects('marks') as $i => $mark) {
             $at = self::day($mark->text('at') ?? '', "marks.{$i}.at");
-            $routine = $mark->choice('routine', RoutineCode::class) ?? throw BadInput::field("marks.{$i}.routine", 'is missing.');
-            $step = $mark->choice('step', Step::class) ?? throw BadInput::field("marks.{$i}.step", 'is missing.');
-            if (! in_array($routine, $codes, true) || ! ($routines[$routine->value] ??= Catalogue::routine($routine, $pack))->has($step)) {
-                throw BadInput::field("marks.{$i}.step", "is none that {$routine->value} has under these rules.");
-            }
+            [$routine, $step] = self::cell($mark, "marks.{$i}", $has);
             if ($at->getTimestamp() > $today->getTimestamp() + self::AHEAD_S) {
                 $ignored++;
 

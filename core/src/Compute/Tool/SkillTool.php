@@ -15,16 +15,17 @@ use NobleTurn\Core\Compute\Shape;
 use NobleTurn\Core\Compute\Tool;
 use NobleTurn\Core\Compute\Values;
 use NobleTurn\Core\Plan\Warning;
+use NobleTurn\Core\Record\Conditions;
 use NobleTurn\Core\Record\Outcome;
 use NobleTurn\Core\Record\Taught;
 use NobleTurn\Core\Routine\RoutineCode;
 use NobleTurn\Core\Routine\Step;
 use NobleTurn\Core\Rules\Assumption;
 use NobleTurn\Core\Rules\Source;
-use NobleTurn\Core\Record\Conditions;
 use NobleTurn\Core\Skill\Difficulty;
 use NobleTurn\Core\Skill\Fit;
 use NobleTurn\Core\Skill\Ladder;
+use NobleTurn\Core\Skill\Level;
 use NobleTurn\Core\Skill\Model;
 
 /** What the marks say a learner can do unaided today, how surely, and what holds back most. */
@@ -63,6 +64,17 @@ final class SkillTool implements Tool
                 new TextField('marker', 'who marked it', 60),
                 $conditions,
             )), self::MOST_MARKS))->required(),
+            new ListField('overrulings', 'where an instructor knows better', new ObjectField('overruling', 'one', new Shape(
+                (new TextField('at', 'when it was said', 35))->required(),
+                ChoiceField::of('routine', 'about', RoutineCode::class)->required(),
+                ChoiceField::of('step', 'about', Step::class)->required(),
+                ChoiceField::of('level', 'how often it would be unaided', Level::class)->required(),
+            )), 500),
+            new ListField('own_ratings', 'how the learner rated a step of a lesson, oldest lesson first', new ObjectField('rating', 'one', new Shape(
+                (new TextField('lesson', 'of marks', 60))->required(),
+                ChoiceField::of('step', 'rated', Step::class)->required(),
+                ChoiceField::of('outcome', 'said', Outcome::class)->required(),
+            )), 2_000),
             new ListField('predict', 'marks to come', new ObjectField('next', 'one', new Shape(
                 (new TextField('at', 'when', 35))->required(),
                 ChoiceField::of('routine', 'driven', RoutineCode::class)->required(),
@@ -81,12 +93,21 @@ final class SkillTool implements Tool
             'cells' => Out::list(Out::object([
                 'routine' => Out::text('driven'), 'step' => $step, 'estimate' => $chance('unaided in the reference conditions today'), 'low' => $chance('lower end of the 80 % range'), 'high' => $chance('its upper end'),
                 'evidence' => Out::integer('marks behind it'), 'lessons' => Out::integer('in so many lessons'), 'last' => Out::text('when it was last marked'),
+                'level' => ['enum' => array_column(Level::cases(), 'value'), 'description' => 'the estimate in a word'], 'unsure' => Out::flag('whether the range is so wide that it is a guess'),
                 'trend' => ['enum' => ['rising', 'steady', 'falling', 'unknown']],
+                'fading' => Out::flag('whether its routine was not driven for long'), 'faded_by' => $chance('what it lost since'),
+                'said' => ['type' => ['string', 'null'], 'description' => 'the level of the last overruling'], 'marks_alone' => ['type' => ['number', 'null'], 'description' => 'the estimate without it'],
             ])),
             'holds_back' => Out::list(Out::object([
-                'step' => ['type' => ['string', 'null'], 'description' => 'null where it is about a routine'], 'section' => ['type' => ['string', 'null'], 'description' => 'of the catalogue; null where it is everywhere'], 'routine' => ['type' => ['string', 'null'], 'description' => 'null where it is about a step'],
+                'step' => ['type' => ['string', 'null'], 'description' => 'null where it is about a routine'], 'section' => ['type' => ['string', 'null'], 'description' => 'of the catalogue; null where it is everywhere'], 'routine' => ['type' => ['string', 'null'], 'description' => 'null where it is about a step'], 'condition' => ['type' => ['string', 'null'], 'description' => 'such as busy, where it is about conditions'],
                 'deficit' => Out::number('below its like, logits'), 'gain' => Out::number('by which the average chance would rise'), 'evidence' => Out::integer('marks it rests on'),
             ]), 'most first'),
+            'never_done' => Out::list(Out::text('a routine'), 'of the pack, nobody marked or showed it'), 'only_shown' => Out::list(Out::text('a routine')),
+            'not_for_long' => Out::list(Out::object(['routine' => Out::text('driven before'), 'days' => Out::integer('since')]), 'longest first'),
+            'own_ratings' => Out::list(Out::object([
+                'step' => $step, 'lessons' => Out::integer('compared'), 'said' => Out::number('average rung, 0 intervened to 4 unaided'), 'marked' => Out::number('the same of the marks'),
+                'leans' => ['enum' => ['lower', 'alike', 'higher'], 'description' => 'of the learner beside the marks'],
+            ])),
             'predicted' => Out::list(Out::object(array_combine(self::outcomes(), array_map($chance, self::outcomes()))), 'for each entry of predict'),
         ];
     }
@@ -96,9 +117,10 @@ final class SkillTool implements Tool
         $pack = CommonFields::pack($input);
         $today = SkillReader::day($input->text('today') ?? '', 'today');
         [$evidence, $ignored] = SkillReader::marks($input, $pack, $today);
-        $fit = Fit::of($evidence, $pack, $today);
+        $words = SkillReader::words($input, $pack, $today);
+        $fit = Fit::of($evidence, $pack, $today, words: $words);
 
-        return new Answer($pack->code(), $pack->version(), SkillPresenter::body($evidence, $pack, $today, $fit) + [
+        return new Answer($pack->code(), $pack->version(), SkillPresenter::body($evidence, $pack, $today, $words, SkillReader::ratings($input), $fit) + [
             'predicted' => array_map(static function (Values $next) use ($fit): array {
                 $routine = $next->choice('routine', RoutineCode::class) ?? RoutineCode::EmergeRight;
                 $belief = $fit->belief($routine, $next->choice('step', Step::class) ?? Step::Mirrors, SkillReader::day($next->text('at') ?? '', 'predict.at'));
@@ -129,6 +151,7 @@ final class SkillTool implements Tool
             new Assumption('spread of a step in a section', $model->stepInSection, 'logits', $assumed),
             new Assumption('gained with practice', $model->practice, 'logits for each factor e', $assumed),
             new Assumption('lost without it', $model->fading, 'logits for each factor e of months', $assumed),
+            new Assumption('an instructor’s own word is taken to within', $model->word, 'logits', $assumed),
             new Assumption('a mark counts less after', $model->lessons, 'lessons', $assumed),
         ];
     }

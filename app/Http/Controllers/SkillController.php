@@ -1,0 +1,85 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Marks\CellEvidence;
+use App\Marks\LearnerSkill;
+use App\Models\Learner;
+use App\Models\Lesson;
+use App\Models\Overruling;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Validation\Rule;
+use NobleTurn\Core\Routine\Catalogue\Catalogue;
+use NobleTurn\Core\Routine\RoutineCode;
+use NobleTurn\Core\Routine\Step;
+use NobleTurn\Core\Skill\Level;
+
+/** What the marks mean: today, behind one step of one routine, and by one lesson; and what an instructor says against them. */
+final class SkillController extends Controller
+{
+    public function __construct(private readonly LearnerSkill $skill)
+    {
+    }
+
+    public function show(Learner $learner): JsonResponse
+    {
+        return response()->json($this->skill->of($learner, new \DateTimeImmutable));
+    }
+
+    public function cell(Learner $learner, RoutineCode $routine, Step $step): JsonResponse
+    {
+        return response()->json([
+            'history' => $this->skill->history($learner, $routine, $step, new \DateTimeImmutable),
+            'marks' => CellEvidence::of($learner, $routine, $step),
+            'overrulings' => Overruling::query()->where('learner_id', $learner->id)->where('routine', $routine->value)->where('step', $step->value)
+                ->with('user')->latest()->orderByDesc('id')->get()->map(fn (Overruling $said): array => self::said($said)),
+        ]);
+    }
+
+    public function changed(Lesson $lesson): JsonResponse
+    {
+        Gate::authorize('view', $lesson);
+
+        return response()->json($this->skill->changed($lesson, new \DateTimeImmutable));
+    }
+
+    public function overrule(Request $request, Learner $learner): JsonResponse
+    {
+        $said = $request->validate([
+            'routine' => ['required', Rule::enum(RoutineCode::class)],
+            'step' => ['required', Rule::enum(Step::class)],
+            'level' => ['required', Rule::enum(Level::class)],
+            'reason' => ['required', 'string', 'max:300'],
+        ], ['reason.required' => 'Say why: both your word and the marks stay on record.']);
+        $pack = $this->skill->pack($learner);
+        $code = RoutineCode::from($said['routine']);
+        abort_unless(in_array($code, Catalogue::codes($pack), true) && Catalogue::routine($code, $pack)->has(Step::from($said['step'])), 422, 'The routine has no such step under the rules this learner learns by.');
+        $row = Overruling::query()->create([...$said, 'learner_id' => $learner->id, 'user_id' => $this->user($request)->id]);
+
+        return response()->json(self::said($row->load('user')), 201);
+    }
+
+    /** Taken back, or back in force: never erased. */
+    public function withdraw(Request $request, Overruling $overruling): JsonResponse
+    {
+        $user = $this->user($request);
+        abort_unless($user->isOwner() || $user->id === $overruling->user_id, 403, 'Only who said it, or the owner, takes it back.');
+        $said = $request->validate(['withdrawn' => ['required', 'boolean']]);
+        $overruling->update(['withdrawn_at' => $said['withdrawn'] ? now() : null]);
+
+        return response()->json(self::said($overruling->load('user')));
+    }
+
+    /** @return array<string, mixed> */
+    private static function said(Overruling $said): array
+    {
+        return [
+            ...$said->only(['id', 'routine', 'step', 'level', 'reason', 'user_id']),
+            'by' => $said->user->name,
+            'at' => $said->created_at->format('Y-m-d\TH:i:s\Z'),
+            'withdrawn_at' => $said->withdrawn_at?->format('Y-m-d\TH:i:s\Z'),
+        ];
+    }
+}

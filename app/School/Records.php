@@ -1,0 +1,69 @@
+<?php
+
+namespace App\School;
+
+use App\Jobs\BringUpToDate;
+use App\Models\Learner;
+use App\Models\Mark;
+use App\Models\SkillAnswer;
+use Illuminate\Bus\Batch;
+use Illuminate\Support\Facades\Bus;
+use Illuminate\Support\Facades\Cache;
+
+/** Keeps the records of a whole school up to date in the background, one batch at a time. */
+final readonly class Records
+{
+    /** Learners to a job: small enough that progress moves, large enough that the queue is no burden. */
+    private const AT_ONCE = 10;
+
+    public function __construct(private CurrentSchool $current)
+    {
+    }
+
+    /** @return list<string> learners with an answer that is not of today, or with marks made since */
+    public function stale(): array
+    {
+        $today = now()->format('Y-m-d');
+        $answers = SkillAnswer::query()->toBase()->get(['learner_id', 'day', 'stands_for'])->keyBy('learner_id');
+        // As in what an answer stands for: the number of marks is its fifth word.
+        $marks = Mark::query()->toBase()->join('rounds', 'rounds.id', '=', 'marks.round_id')->join('lessons', 'lessons.id', '=', 'rounds.lesson_id')
+            ->groupBy('lessons.learner_id')->selectRaw('lessons.learner_id, COUNT(*) AS marks')->pluck('marks', 'learner_id');
+
+        return array_values(Learner::query()->pluck('id')->filter(static function (string $id) use ($answers, $marks, $today): bool {
+            $answer = $answers->get($id);
+
+            return $answer === null || $answer->day !== $today || (int) (explode(' ', $answer->stands_for)[4] ?? -1) !== (int) ($marks[$id] ?? 0);
+        })->all());
+    }
+
+    /** Begins a batch where one is needed and none is going on. */
+    public function bringUpToDate(): ?Batch
+    {
+        return Cache::lock('records '.$this->current->id(), 10)->get(function (): ?Batch {
+            $going = $this->goingOn();
+            $stale = $going === null ? $this->stale() : [];
+            if ($going !== null || $stale === []) {
+                return $going;
+            }
+            $batch = Bus::batch(array_map(fn (array $part): BringUpToDate => new BringUpToDate($this->current->id(), $part), array_chunk($stale, self::AT_ONCE)))
+                ->name('records')->allowFailures()->dispatch();
+            Cache::put($this->key(), $batch->id, now()->addDay());
+
+            return $batch;
+        }) ?: $this->goingOn();
+    }
+
+    /** The batch that is at work, if any. */
+    public function goingOn(): ?Batch
+    {
+        $id = Cache::get($this->key());
+        $batch = is_string($id) ? Bus::findBatch($id) : null;
+
+        return $batch === null || $batch->finished() || $batch->cancelled() ? null : $batch;
+    }
+
+    private function key(): string
+    {
+        return 'records of '.$this->current->id();
+    }
+}

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Skill;
+
+use NobleTurn\Core\Routine\RoutineCode;
+use NobleTurn\Core\Routine\Step;
+use NobleTurn\Core\Rules\RulePack;
+
+/** What was to be believed of one step of one routine after each lesson that marked it, from what was known by then. */
+final readonly class History
+{
+    /** So many of the last such lessons are gone back to. */
+    public const LESSONS = 12;
+
+    private function __construct(public string $lesson, public \DateTimeImmutable $at, public Belief $belief, public int $unaided, public int $of)
+    {
+    }
+
+    /**
+     * @param  list<Evidence>  $evidence
+     * @param  list<Overruling>  $words
+     * @return list<self> oldest first
+     */
+    public static function of(array $evidence, array $words, RulePack $pack, RoutineCode $routine, Step $step): array
+    {
+        $marks = $ended = [];
+        foreach ($evidence as $one) {
+            $ended[$one->lesson] = max($ended[$one->lesson] ?? $one->at, $one->at);
+            if ($one->routine === $routine && $one->step === $step && ! $one->taught) {
+                $marks[$one->lesson][] = $one->rank;
+            }
+        }
+        uksort($marks, static fn (string $a, string $b): int => [$ended[$a], $a] <=> [$ended[$b], $b]);
+        $found = [];
+        foreach (array_slice($marks, -self::LESSONS, null, true) as $lesson => $ranks) {
+            $by = $ended[$lesson];
+            $fit = Fit::of(
+                array_values(array_filter($evidence, static fn (Evidence $one): bool => $one->at <= $by)), $pack, $by,
+                words: array_values(array_filter($words, static fn (Overruling $one): bool => $one->at <= $by)),
+            );
+            $found[] = new self((string) $lesson, $by, $fit->belief($routine, $step), count(array_keys($ranks, Ladder::TOP, true)), count($ranks));
+        }
+
+        return $found;
+    }
+}
