@@ -29,7 +29,7 @@ final class CellEvidence
             return [
                 'id' => $mark->id, 'lesson' => $mark->round->lesson_id, 'place' => $mark->round->place->name, 'at' => $mark->round->device_at->format('Y-m-d\TH:i:s\Z'),
                 'outcome' => $mark->outcome, 'out_of_order' => $mark->out_of_order, 'note' => $mark->note,
-                'taught' => $standing->taught?->value, 'conditions' => array_values(array_filter($standing->conditions->noted())),
+                'taught' => $standing->taught?->value, 'conditions' => (object) array_filter($standing->conditions->noted()),
                 'was' => $replaced?->outcome,
             ];
         })->all());

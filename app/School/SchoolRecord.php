@@ -88,7 +88,7 @@ final readonly class SchoolRecord
 
         return array_map(static fn (PlaceDriven $one): array => [
             'place' => $one->place, 'name' => $names[$one->place] ?? '', 'routine' => $one->routine->value, 'failed' => self::share($one->failed), 'learners' => $one->learners,
-            'enough' => $one->isEnough(), 'harder' => $one->isHarder(), 'elsewhere' => self::share($one->elsewhere), 'step' => $one->step?->value, 'step_rounds' => $one->stepRounds,
+            'enough' => $one->isEnough(), 'fails_more' => $one->failsMore(), 'elsewhere' => self::share($one->elsewhere), 'step' => $one->step?->value, 'step_rounds' => $one->stepRounds,
         ], PlaceDriven::of(
             array_values($rows->map(static fn (object $row): array => ['place' => $row->place_id, 'routine' => $row->routine, 'rounds' => (int) $row->rounds, 'failed' => (int) $row->failed, 'learners' => (int) $row->learners])->all()),
             array_values($steps->map(static fn (object $row): array => ['place' => $row->place_id, 'routine' => $row->routine, 'step' => $row->step, 'failed' => (int) $row->failed])->all()),

@@ -34,8 +34,8 @@ final readonly class PlaceDriven
         return $this->failed->of >= self::ROUNDS && $this->learners >= self::LEARNERS;
     }
 
-    /** Surely harder than the same routine elsewhere: the ranges do not meet. */
-    public function isHarder(): bool
+    /** Failed surely more often than the same routine elsewhere: the ranges do not meet. Whether it is the place or who drives it, this does not say. */
+    public function failsMore(): bool
     {
         return $this->isEnough() && $this->elsewhere->of >= self::ROUNDS && $this->failed->low > $this->elsewhere->high;
     }

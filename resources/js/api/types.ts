@@ -115,13 +115,23 @@ export interface Today {
     unfinished: LessonLine[];
 }
 
+/** What a round was driven in, as far as it was noted. */
+export interface Conditions {
+    traffic?: string;
+    light?: string;
+    surface?: string;
+    road?: string;
+}
+
 export interface Mark {
     id: string;
     round_id: string;
-    kind: 'step' | 'held-back-rightly' | 'taught' | 'moment';
+    kind: 'step' | 'held-back-rightly' | 'taught' | 'moment' | 'conditions';
     step: Step | null;
     outcome: Outcome | null;
     taught: Taught | null;
+    /** Of the round, where they were said after it began. */
+    conditions?: Conditions | null;
     out_of_order: boolean;
     note: string | null;
     corrects_id: string | null;
@@ -213,24 +223,6 @@ export interface Tally {
     lessons: { lesson: string; at: string; unaided: number; of: number; out_of_order: number }[];
 }
 
-/** What the marks say of one step of one routine: chances of “unaided” today. */
-export interface SkillCell {
-    routine: RoutineCode;
-    step: Step;
-    estimate: number;
-    low: number;
-    high: number;
-    evidence: number;
-    lessons: number;
-    last: string;
-    trend: 'rising' | 'steady' | 'falling' | 'unknown';
-}
-
-export interface Skill {
-    cells: SkillCell[];
-    holds_back: { step: Step | null; section: string | null; routine: RoutineCode | null; deficit: number; gain: number; evidence: number }[];
-}
-
 /** What a learner's record asks of one routine. */
 export interface RoutineNeed {
     routine: RoutineCode;
@@ -241,9 +233,16 @@ export interface RoutineNeed {
     last_at: string | null;
 }
 
+/** Time at the wheel by kind of conditions and what it was, minutes. */
+export interface Hours {
+    total: number;
+    minutes: Record<string, Record<string, number>>;
+}
+
 export interface LearnerRecord extends LearnerFacts {
     lessons: (LessonLine & { rounds: number })[];
     promises: Promised[];
     rounds: number;
     tallies: Tally[];
+    hours: Hours;
 }

@@ -15,6 +15,8 @@ import { Shell } from './Shell';
 const LessonPage = lazy(() => import('@/areas/lesson/LessonPage').then((area) => ({ default: area.LessonPage })));
 const LearnersPage = lazy(() => import('@/areas/learners/LearnersPage').then((area) => ({ default: area.LearnersPage })));
 const LearnerPage = lazy(() => import('@/areas/learners/LearnerPage').then((area) => ({ default: area.LearnerPage })));
+const InWordsPage = lazy(() => import('@/areas/learners/InWordsPage').then((area) => ({ default: area.InWordsPage })));
+const SchoolPage = lazy(() => import('@/areas/school/SchoolPage').then((area) => ({ default: area.SchoolPage })));
 const PlacesPage = lazy(() => import('@/areas/places/PlacesPage').then((area) => ({ default: area.PlacesPage })));
 const RoutinesPage = lazy(() => import('@/areas/routines/RoutinesPage').then((area) => ({ default: area.RoutinesPage })));
 const ApproachBench = lazy(() => import('@/areas/bench/ApproachBench').then((area) => ({ default: area.ApproachBench })));
@@ -46,6 +48,8 @@ const router = createBrowserRouter([
             { path: 'lessons/:id/:face', element: page(LessonPage) },
             { path: 'learners', element: page(LearnersPage) },
             { path: 'learners/:id', element: page(LearnerPage) },
+            { path: 'learners/:id/words', element: page(InWordsPage) },
+            { path: 'school', element: page(SchoolPage) },
             { path: 'places', element: page(PlacesPage) },
             { path: 'routines', element: page(RoutinesPage) },
             { path: 'routines/:code', element: page(RoutinesPage) },

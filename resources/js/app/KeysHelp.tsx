@@ -6,7 +6,7 @@ const KEYS: [string, [string, string][]][] = [
         [
             ['?', 'this list'],
             ['Ctrl K', 'find a learner, lesson or page'],
-            ['g then t, l, p, r, b, a', 'Today, Learners, Places, Routines, Bench, Account'],
+            ['g then t, l, p, r, b, s, a', 'Today, Learners, Places, Routines, Bench, School, Account'],
         ],
     ],
     ['Approach strip', [['← →', 'walk from step to step']]],

@@ -5,5 +5,6 @@ export const AREAS = [
     { to: '/places', label: 'Places', key: 'p' },
     { to: '/routines', label: 'Routines', key: 'r' },
     { to: '/bench', label: 'Bench', key: 'b' },
+    { to: '/school', label: 'School', key: 's' },
     { to: '/account', label: 'Account', key: 'a' },
 ];

@@ -2,7 +2,7 @@ import type { Mark, Step } from '@/api/types';
 import type { Standing } from './standing';
 
 /** The places of a round in which at most one mark stands, and one more for each moment. */
-export type Slot = { kind: 'step'; step: Step } | { kind: 'taught' } | { kind: 'held-back-rightly' } | { kind: 'moment'; id: string };
+export type Slot = { kind: 'step'; step: Step } | { kind: 'taught' } | { kind: 'held-back-rightly' } | { kind: 'conditions' } | { kind: 'moment'; id: string };
 
 /** What one press replaced, slot by slot; null where nothing stood. */
 export interface Press {
@@ -20,6 +20,8 @@ export function markIn(stands: Standing, slot: Slot): Mark | null {
             return stands.taught;
         case 'held-back-rightly':
             return stands.heldBack;
+        case 'conditions':
+            return stands.said;
         case 'moment':
             return stands.moments.find((mark) => mark.id === slot.id) ?? null;
     }
@@ -37,8 +39,8 @@ export function undoing(press: Press, stands: Standing): NewMark[] {
     return press.slots.flatMap(({ slot, before }) => {
         const now = markIn(stands, slot);
         if (before) {
-            const { kind, step, outcome, taught, out_of_order, note } = before;
-            return [{ kind, step, outcome, taught, out_of_order, note, corrects_id: now?.id ?? null }];
+            const { kind, step, outcome, taught, conditions, out_of_order, note } = before;
+            return [{ kind, step, outcome, taught, conditions, out_of_order, note, corrects_id: now?.id ?? null }];
         }
         return now ? [withdrawal(now)] : [];
     });

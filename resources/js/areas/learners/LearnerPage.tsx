@@ -2,16 +2,19 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { get, patch, post, remove } from '@/api/client';
-import type { LearnerRecord, Skill } from '@/api/types';
+import type { Skill } from '@/api/skill';
+import type { LearnerRecord } from '@/api/types';
 import { useClock } from '@/app/session';
 import { useNotice } from '@/ui/Notice';
 import { Sheet } from '@/ui/Sheet';
 import { Empty, Failed, Waiting } from '@/ui/State';
 import { Facts } from './Facts';
 import { HoldsBack } from './HoldsBack';
+import { HoursTable } from './HoursTable';
 import { LearnerForm } from './LearnerForm';
 import { LearnsBy } from './LearnsBy';
-import { TallyField } from './TallyField';
+import { OwnRatings } from './OwnRatings';
+import { SkillField } from './SkillField';
 
 /** Where do they stand: what was marked, how often, with how much support; what that says of today, and how surely. */
 export function LearnerPage() {
@@ -49,6 +52,9 @@ export function LearnerPage() {
                         Change
                     </button>
                     <LearnsBy learner={data} onKept={refresh} />
+                    <Link className="key" to={`/learners/${id}/words`}>
+                        In plain words
+                    </Link>
                     <button type="button" className="key" onClick={() => window.print()}>
                         Print
                     </button>
@@ -63,11 +69,19 @@ export function LearnerPage() {
                 </Empty>
             ) : (
                 <>
-                    {skill.data && <HoldsBack skill={skill.data} />}
-                    <TallyField tallies={data.tallies} skill={skill.data} />
+                    {skill.data && (
+                        <>
+                            <div className="grid gap-x-8 gap-y-4 md:grid-cols-2">
+                                <HoldsBack skill={skill.data} />
+                                <OwnRatings skill={skill.data} />
+                            </div>
+                            <SkillField learner={id} tallies={data.tallies} skill={skill.data} />
+                        </>
+                    )}
+                    {skill.error && <Failed error={skill.error} retry={() => void skill.refetch()} />}
                 </>
             )}
-            <div className="grid gap-8 md:grid-cols-2">
+            <div className="grid gap-8 md:grid-cols-2 print:grid-cols-2">
                 <section aria-labelledby="lessons">
                     <h2 id="lessons" className="border-hair border-b-2 pb-1 text-lg">
                         Lessons
@@ -112,6 +126,7 @@ export function LearnerPage() {
                             </ul>
                         </section>
                     )}
+                    <HoursTable hours={data.hours} />
                     <Facts learner={data} />
                 </div>
             </div>

@@ -9,6 +9,7 @@ import { useLesson } from '../useLesson';
 import { RoundsTable } from './RoundsTable';
 import { SelfRating } from './SelfRating';
 import { Suggestion } from './Suggestion';
+import { WhatChanged } from './WhatChanged';
 import { WhatItTook } from './WhatItTook';
 import { Words } from './Words';
 
@@ -28,6 +29,7 @@ export function DebriefFace({ lesson }: { lesson: Lesson }) {
             <RoundsTable rounds={rounds} />
             <WhatItTook lesson={lesson} rounds={rounds} />
             {rounds.length > 0 && <Suggestion lesson={lesson} />}
+            {rounds.length > 0 && <WhatChanged lesson={lesson} />}
             <div className="grid gap-6 md:grid-cols-2">
                 <Words lesson={lesson} field="went_well" label="One thing that went well" />
                 <Words lesson={lesson} field="worked_on" label="One cause, one remedy" />

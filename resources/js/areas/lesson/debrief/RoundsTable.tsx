@@ -1,6 +1,7 @@
 import { STEPS, type Round } from '@/api/types';
 import { useClock } from '@/app/session';
-import { standing } from '@/queue/standing';
+import { conditionsOf, standing } from '@/queue/standing';
+import { noted } from '@/skill/words';
 import { StepIcon } from '@/strip/glyphs';
 import { Ink } from '@/strip/Ink';
 import { OUTCOME_WORDS, STEP_WORDS } from '@/strip/words';
@@ -29,6 +30,7 @@ export function RoundsTable({ rounds }: { rounds: Round[] }) {
                                             clock.time(round.device_at),
                                             stands.taught && `${stands.taught.taught.replace('-', ' ')}: no evidence`,
                                             stands.heldBack && 'held back rightly',
+                                            noted(conditionsOf(round)),
                                         ]
                                             .filter(Boolean)
                                             .join(' · ')}

@@ -3,6 +3,7 @@ import { Link } from 'react-router';
 import { OUTCOMES, STEPS, type Lesson, type Round, type Step } from '@/api/types';
 import { useRoutineName, useRules } from '@/app/rules';
 import { Empty } from '@/ui/State';
+import { ConditionsKey } from './ConditionsKey';
 import { MarkGrid } from './MarkGrid';
 import { Moving } from './Moving';
 import { RoundList } from './RoundList';
@@ -94,6 +95,7 @@ export function DriveFace({ lesson }: { lesson: Lesson }) {
                     <p className="font-display text-xl font-bold whitespace-nowrap" aria-live="polite">
                         Round {number}
                     </p>
+                    <ConditionsKey conditions={drive.conditions} onSaid={drive.drivenIn} />
                     <button type="button" className="key" onClick={() => setMoving(true)}>
                         The car moves
                     </button>

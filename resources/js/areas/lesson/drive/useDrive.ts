@@ -1,10 +1,13 @@
 import { useMemo, useState } from 'react';
-import type { Lesson, Outcome, PlannedItem, Round, Step, Taught } from '@/api/types';
+import type { Conditions, Lesson, Outcome, PlannedItem, Round, Step, Taught } from '@/api/types';
 import { marksQueue, useMarksQueue } from '@/app/marks';
 import type { NewEvent } from '@/queue/queue';
-import { standing, withMade, type Standing } from '@/queue/standing';
+import { conditionsOf, standing, withMade, type Standing } from '@/queue/standing';
 import { lastPress, markIn, undoing, withdrawal, type NewMark, type Press, type Slot } from '@/queue/undo';
 import { uuid7 } from '@/queue/uuid';
+
+/** Only what was noted. */
+const written = (conditions: Conditions): Conditions => Object.fromEntries(Object.entries(conditions).filter(([, said]) => said));
 
 /** Marking a lesson: the round that is open, what stands in it, and every press as events for the queue. */
 export function useDrive(lesson: Lesson, item: PlannedItem | undefined, steps: readonly Step[]) {
@@ -17,6 +20,11 @@ export function useDrive(lesson: Lesson, item: PlannedItem | undefined, steps: r
     const atPlace = rounds.filter((round) => item && round.place_id === item.place.id);
     const round = fresh ? undefined : (rounds.find((candidate) => candidate.id === openId) ?? atPlace[atPlace.length - 1]);
     const stands: Standing = standing(round?.marks ?? []);
+    // What the open round is driven in; a new one goes on as the last one was, on the kind of road this place is on.
+    const [next, setNext] = useState<Conditions | null>(null);
+    const last = rounds[rounds.length - 1];
+    const onward = next ?? { ...(last ? conditionsOf(last) : {}), road: atPlace.length > 0 ? conditionsOf(atPlace[atPlace.length - 1]!).road : undefined };
+    const conditions: Conditions = round ? conditionsOf(round) : onward;
 
     /** Queues marks for the open round, and the round itself where this is its first mark. All of one press share a moment. */
     const write = (marks: NewMark[]): { round: string; ids: string[] } | null => {
@@ -34,7 +42,7 @@ export function useDrive(lesson: Lesson, item: PlannedItem | undefined, steps: r
                           place_id: item.place.id,
                           place: item.place.name,
                           routine: item.routine,
-                          conditions: {},
+                          conditions: written(conditions),
                           device_at: now,
                       },
                   },
@@ -42,7 +50,7 @@ export function useDrive(lesson: Lesson, item: PlannedItem | undefined, steps: r
         const events = marks.map((mark) => ({
             kind: 'mark' as const,
             mark: {
-                ...{ id: uuid7(), round_id: id, step: null, outcome: null, taught: null, out_of_order: false, note: null },
+                ...{ id: uuid7(), round_id: id, step: null, outcome: null, taught: null, conditions: null, out_of_order: false, note: null },
                 ...{ corrects_id: null, withdrawn: false, device_at: now },
                 ...mark,
             },
@@ -50,6 +58,7 @@ export function useDrive(lesson: Lesson, item: PlannedItem | undefined, steps: r
         marksQueue.add(...begin, ...events);
         setOpenId(id);
         setFresh(false);
+        setNext(null);
         return { round: id, ids: events.map((event) => event.mark.id) };
     };
     /** One press: what stood in its slots is remembered, so that Undo can put it back. */
@@ -94,6 +103,12 @@ export function useDrive(lesson: Lesson, item: PlannedItem | undefined, steps: r
                 before?.taught === taught ? withdrawal(before) : { kind: 'taught', taught, corrects_id: before?.id ?? null },
             ),
         heldBack: () => press([{ kind: 'held-back-rightly' }], (before) => (before ? withdrawal(before) : { kind: 'held-back-rightly' })),
+        conditions,
+        /** Of the open round: said beside what it began with. Before its first press they go with the round itself. */
+        drivenIn: (said: Conditions) => {
+            if (round) press([{ kind: 'conditions' }], (before) => ({ kind: 'conditions', conditions: written(said), corrects_id: before?.id ?? null }));
+            else setNext(said);
+        },
         moment: () => {
             const written = write([{ kind: 'moment' }]);
             if (written) setPresses((all) => [...all, { round: written.round, slots: [{ slot: { kind: 'moment', id: written.ids[0]! }, before: null }] }]);

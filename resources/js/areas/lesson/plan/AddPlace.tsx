@@ -8,6 +8,8 @@ import { useLesson } from '../useLesson';
 
 interface Props {
     lesson: Lesson;
+    /** What is looked for to begin with. */
+    words?: string;
     open: boolean;
     onOpenChange: (open: boolean) => void;
     onAdded: (id: string) => void;
@@ -15,13 +17,13 @@ interface Props {
 import { limitOf, unitWords, useRoutineName, useRules } from '@/app/rules';
 
 /** Chooses a place of the school for the lesson, or describes a new one on the spot. */
-export function AddPlace({ lesson, open, onOpenChange, onAdded }: Props) {
+export function AddPlace({ lesson, words: wanted = '', open, onOpenChange, onAdded }: Props) {
     const rules = useRules();
     const name = useRoutineName();
     const client = useQueryClient();
     const { refresh } = useLesson(lesson.id);
     const [describing, setDescribing] = useState(false);
-    const [words, setWords] = useState('');
+    const [words, setWords] = useState(wanted);
     const places = useQuery({ queryKey: ['places'], queryFn: () => get<Place[]>('places'), enabled: open });
     const add = async (place: Place) => {
         const item = await post<PlannedItem>(`lessons/${lesson.id}/items`, { place_id: place.id });
@@ -55,6 +57,7 @@ export function AddPlace({ lesson, open, onOpenChange, onAdded }: Props) {
                             New place
                         </button>
                     </div>
+                    {found.length === 0 && places.data && <p className="text-quiet">No place of the school is called that or teaches it: describe one.</p>}
                     <ul>
                         {found.map((place) => (
                             <li key={place.id} className="border-hair border-b">

@@ -1,0 +1,108 @@
+import { useQuery } from '@tanstack/react-query';
+import { Link } from 'react-router';
+import { get } from '@/api/client';
+import type { CellEvidence, Skill } from '@/api/skill';
+import { OUTCOMES, type RoutineCode, type Step, type Tally } from '@/api/types';
+import { useRoutineName } from '@/app/rules';
+import { useClock } from '@/app/session';
+import { RangeBand } from '@/skill/RangeBand';
+import { LEVEL_WORDS, noted, percent } from '@/skill/words';
+import { Ink } from '@/strip/Ink';
+import { OUTCOME_WORDS, STEP_WORDS } from '@/strip/words';
+import { Sheet } from '@/ui/Sheet';
+import { Failed, Waiting } from '@/ui/State';
+import { HistoryChart } from './HistoryChart';
+import { Overrule } from './Overrule';
+
+interface Props {
+    learner: string;
+    routine: RoutineCode;
+    step: Step;
+    tallies: Tally[];
+    skill: Skill;
+    onClose: () => void;
+}
+
+/** Everything behind one square: what is believed and on what, how it came about, every mark, and the instructor's own word. */
+export function CellSheet({ learner, routine, step, tallies, skill, onClose }: Props) {
+    const name = useRoutineName();
+    const clock = useClock();
+    const evidence = useQuery({
+        queryKey: ['learner', learner, 'skill', routine, step],
+        queryFn: () => get<CellEvidence>(`learners/${learner}/skill/${routine}/${step}`),
+    });
+    const cell = skill.cells.find((one) => one.routine === routine && one.step === step)!;
+    const tally = tallies.find((one) => one.routine === routine && one.step === step)!;
+    return (
+        <Sheet title={`${STEP_WORDS[step]}, ${name(routine).toLowerCase()}`} open onOpenChange={(open) => !open && onClose()}>
+            <div className="grid gap-1">
+                <p className="text-lg">
+                    Unaided <strong>{LEVEL_WORDS[cell.level]}</strong>: {percent(cell.estimate)} in 100, somewhere from {percent(cell.low)} to{' '}
+                    {percent(cell.high)}
+                </p>
+                <RangeBand believed={cell} />
+                <p className="text-quiet">
+                    In a quiet town by day on a dry road. Rests on {cell.evidence} {cell.evidence === 1 ? 'mark' : 'marks'} in {cell.lessons}{' '}
+                    {cell.lessons === 1 ? 'lesson' : 'lessons'}, last on {clock.short(cell.last)}, and on related steps.
+                    {cell.unsure && ' That is a guess as yet: more rounds would tell.'}
+                    {cell.fading && ` Not driven for long: ${percent(cell.faded_by)} in 100 lost since.`}
+                    {cell.marks_alone !== null && ` The marks alone say ${percent(cell.marks_alone)}.`}
+                </p>
+                <p className="text-quiet">
+                    {OUTCOMES.filter((outcome) => tally.counts[outcome] > 0)
+                        .map((outcome) => `${tally.counts[outcome]} ${OUTCOME_WORDS[outcome]}`)
+                        .join(', ')}
+                    {tally.out_of_order > 0 && `; ${tally.out_of_order} out of order`}
+                    {tally.taught > 0 && `; taught in ${tally.taught} ${tally.taught === 1 ? 'round' : 'rounds'}, which count as practice only`}.
+                </p>
+            </div>
+            {evidence.isLoading && <Waiting />}
+            {evidence.error && <Failed error={evidence.error} retry={() => void evidence.refetch()} />}
+            {evidence.data && (
+                <>
+                    <section aria-labelledby="cell-history">
+                        <h3 id="cell-history" className="text-lg">
+                            Lesson by lesson
+                        </h3>
+                        <p className="text-quiet text-sm">
+                            What was to be believed after each: never at the foot, always at the top, grey what it may have been.
+                        </p>
+                        <HistoryChart history={evidence.data.history} />
+                    </section>
+                    <Overrule learner={learner} routine={routine} step={step} said={evidence.data.overrulings} />
+                    <Marks marks={evidence.data.marks} />
+                </>
+            )}
+        </Sheet>
+    );
+}
+
+function Marks({ marks }: { marks: CellEvidence['marks'] }) {
+    const clock = useClock();
+    return (
+        <section aria-labelledby="cell-marks">
+            <h3 id="cell-marks" className="text-lg">
+                The marks
+            </h3>
+            <ul>
+                {marks.map((mark) => (
+                    <li key={mark.id} className="border-hair border-b">
+                        <Link to={`/lessons/${mark.lesson}/debrief`} className="hover:bg-wash grid min-h-12 grid-cols-[1.7rem_1fr] items-center gap-x-2 py-1">
+                            <Ink outcome={mark.outcome} />
+                            <span className="min-w-0">
+                                <span className="font-semibold">{OUTCOME_WORDS[mark.outcome]}</span>
+                                {mark.out_of_order && ', out of order'}
+                                {mark.taught && ` (${mark.taught.replace('-', ' ')}: no evidence)`}
+                                {mark.was && <span className="text-quiet"> · first marked {OUTCOME_WORDS[mark.was]}</span>}
+                                <span className="text-quiet block text-sm">
+                                    {[clock.short(mark.at), mark.place, noted(mark.conditions)].filter(Boolean).join(' · ')}
+                                    {mark.note && <span className="block">“{mark.note}”</span>}
+                                </span>
+                            </span>
+                        </Link>
+                    </li>
+                ))}
+            </ul>
+        </section>
+    );
+}

@@ -1,0 +1,119 @@
+import { useQuery } from '@tanstack/react-query';
+import type { ReactNode } from 'react';
+import { Link, useParams } from 'react-router';
+import { get } from '@/api/client';
+import type { Skill, SkillCell } from '@/api/skill';
+import type { LearnerRecord, RoutineCode } from '@/api/types';
+import { useRoutineName, useRules } from '@/app/rules';
+import { ago, heldBackBy, LEVEL_WORDS, mostOf } from '@/skill/words';
+import { STEP_WORDS } from '@/strip/words';
+import { Failed, Waiting } from '@/ui/State';
+
+const FEW = 6;
+
+/** The record as the learner would say it: no figures of chance, what goes well first. One sheet to take home. */
+export function InWordsPage() {
+    const { id = '' } = useParams();
+    const learner = useQuery({ queryKey: ['learner', id], queryFn: () => get<LearnerRecord>(`learners/${id}`) });
+    const skill = useQuery({ queryKey: ['learner', id, 'skill'], queryFn: () => get<Skill>(`learners/${id}/skill`) });
+    const error = learner.error ?? skill.error;
+    if (error) return <Failed error={error} retry={() => void Promise.all([learner.refetch(), skill.refetch()])} />;
+    if (!learner.data || !skill.data) return <Waiting />;
+    return <Words learner={learner.data} skill={skill.data} />;
+}
+
+function Words({ learner, skill }: { learner: LearnerRecord; skill: Skill }) {
+    const name = useRoutineName();
+    const rules = useRules();
+    const well = skill.cells.filter((cell) => cell.level === 'nearly-always' && !cell.unsure).sort((a, b) => b.low - a.low);
+    const rising = skill.cells.filter((cell) => cell.trend === 'rising' && cell.level !== 'nearly-always');
+    const work = mostOf(skill.holds_back, 2);
+    const homework = learner.promises.filter((promise) => promise.kind === 'homework' && promise.kept_at === null);
+    const first = learner.name.split(' ')[0];
+    return (
+        <article className="one-page grid max-w-3xl gap-6 text-lg">
+            <header className="flex flex-wrap items-start justify-between gap-4">
+                <div className="min-w-0">
+                    <h1 className="text-3xl break-words">{first}, this is where you stand</h1>
+                    <p className="text-quiet text-base">
+                        From {learner.rounds} {learner.rounds === 1 ? 'round' : 'rounds'} in {learner.lessons.filter((lesson) => lesson.rounds > 0).length}{' '}
+                        lessons.
+                    </p>
+                </div>
+                <div className="screen-only flex gap-2">
+                    <Link className="key" to={`/learners/${learner.id}`}>
+                        The record
+                    </Link>
+                    <button type="button" className="key" onClick={() => window.print()}>
+                        Print
+                    </button>
+                </div>
+            </header>
+            {skill.cells.length === 0 && <p>Nothing has been marked yet. After the first lessons this page says what goes well and what comes next.</p>}
+            {skill.cells.length > 0 && (
+                <>
+                    <Part title="You do this on your own, nearly always" none="Nothing yet: it comes with practice.">
+                        {byRoutine(well, name).slice(0, FEW)}
+                    </Part>
+                    {rising.length > 0 && <Part title="This is getting better">{byRoutine(rising, name, true).slice(0, FEW)}</Part>}
+                    <Part title="Work on this next" none="No step stands behind the others: keep going.">
+                        {work.map((one) => heldBackBy(one, name, rules))}
+                    </Part>
+                    {skill.not_for_long.length > 0 && (
+                        <Part title="Not driven for a while, so it will need a fresh try">
+                            {skill.not_for_long.slice(0, FEW).map((one) => `${name(one.routine)}: not for ${ago(one.days)}`)}
+                        </Part>
+                    )}
+                    <Part title="How you rate yourself" none="You have not rated a lesson yet: you are asked first in every debrief.">
+                        {skill.own_ratings.map((one) =>
+                            one.leans === 'alike'
+                                ? `${STEP_WORDS[one.step]}: you and your instructor see it alike`
+                                : `${STEP_WORDS[one.step]}: you think ${one.leans === 'higher' ? 'better' : 'less'} of it than the marks show; talk about it`,
+                        )}
+                    </Part>
+                    {homework.length > 0 && <Part title="Until next time">{homework.map((promise) => promise.text)}</Part>}
+                    <p>
+                        Still to come: {skill.never_done.length} {skill.never_done.length === 1 ? 'routine' : 'routines'} you have not met
+                        {skill.never_done.length > 0 &&
+                            `, such as ${skill.never_done
+                                .slice(0, 3)
+                                .map((code) => name(code).toLowerCase())
+                                .join(', ')}`}
+                        .
+                    </p>
+                </>
+            )}
+            <p className="text-quiet text-base">
+                This is an estimate from your instructor’s marks. Ask about anything that surprises you; what is safe to practise, and with whom, your
+                instructor says.
+            </p>
+        </article>
+    );
+}
+
+/** "Turn left: mirrors, signal", with how often where that is asked for. */
+function byRoutine(cells: SkillCell[], name: (code: RoutineCode) => string, howOften = false): string[] {
+    return [...new Set(cells.map((cell) => cell.routine))].map((routine) => {
+        const steps = cells
+            .filter((cell) => cell.routine === routine)
+            .map((cell) => `${STEP_WORDS[cell.step].toLowerCase()}${howOften ? ` ${LEVEL_WORDS[cell.level]}` : ''}`);
+        return `${name(routine)}: ${steps.join(', ')}`;
+    });
+}
+
+function Part({ title, none, children }: { title: string; none?: string; children: ReactNode[] }) {
+    return (
+        <section className="grid gap-1">
+            <h2 className="text-xl">{title}</h2>
+            {children.length === 0 ? (
+                <p className="text-quiet">{none}</p>
+            ) : (
+                <ul className="grid list-disc gap-x-8 pl-6 sm:grid-cols-2">
+                    {children.map((child, i) => (
+                        <li key={i}>{child}</li>
+                    ))}
+                </ul>
+            )}
+        </section>
+    );
+}

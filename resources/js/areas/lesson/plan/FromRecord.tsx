@@ -1,0 +1,92 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState, type ReactNode } from 'react';
+import { get } from '@/api/client';
+import type { Skill } from '@/api/skill';
+import type { Lesson, Place, RoutineCode } from '@/api/types';
+import { useRoutineName, useRules } from '@/app/rules';
+import { ago, heldBackBy, percent } from '@/skill/words';
+import { STEP_WORDS } from '@/strip/words';
+
+const WEAK = 4;
+const FEW = 6;
+
+/** What the record asks for: weak, fading, never done. A press looks for a place that shows it. */
+export function FromRecord({ lesson, onAdd }: { lesson: Lesson; onAdd: (words: string) => void }) {
+    const [open, setOpen] = useState(false);
+    const name = useRoutineName();
+    const rules = useRules();
+    const skill = useQuery({ queryKey: ['learner', lesson.learner.id, 'skill'], queryFn: () => get<Skill>(`learners/${lesson.learner.id}/skill`) });
+    const places = useQuery({ queryKey: ['places'], queryFn: () => get<Place[]>('places'), enabled: open });
+    if (!skill.data) return null;
+    const { holds_back, not_for_long, never_done, only_shown, cells } = skill.data;
+    if (cells.length === 0 && only_shown.length === 0) return <p className="text-quiet">The record is empty: nothing has been marked yet.</p>;
+    const first = holds_back[0];
+    const weak = [...cells].sort((a, b) => a.estimate - b.estimate).slice(0, WEAK);
+    // What can be taught at a place the school has comes first.
+    const has = (code: RoutineCode) => places.data?.some((place) => place.routine === code) ?? false;
+    const untried = [...only_shown, ...[...never_done].sort((a, b) => Number(has(b)) - Number(has(a)))];
+    return (
+        <details open={open} onToggle={(event) => setOpen(event.currentTarget.open)}>
+            <summary className="min-h-12 cursor-pointer content-center">
+                <span className="font-semibold">The record asks for: </span>
+                {first ? heldBackBy(first, name, rules) : 'nothing in particular'}
+                <span className="text-quiet">
+                    {not_for_long.length > 0 && ` · ${not_for_long.length} fading`}
+                    {never_done.length > 0 && ` · ${never_done.length} never done`}
+                </span>
+            </summary>
+            {open && (
+                <div className="grid gap-x-8 gap-y-3 py-2 md:grid-cols-3">
+                    <Column title="Weak" none="Nothing stands out.">
+                        {weak.map((cell) => (
+                            <Wanted key={`${cell.routine}.${cell.step}`} routine={cell.routine} onAdd={onAdd}>
+                                {STEP_WORDS[cell.step]}, {name(cell.routine).toLowerCase()}
+                                <span className="text-quiet block text-sm">
+                                    {percent(cell.estimate)} in 100, {percent(cell.low)} to {percent(cell.high)}
+                                </span>
+                            </Wanted>
+                        ))}
+                    </Column>
+                    <Column title="Fading" none="Nothing was left alone for long.">
+                        {not_for_long.slice(0, FEW).map((one) => (
+                            <Wanted key={one.routine} routine={one.routine} onAdd={onAdd}>
+                                {name(one.routine)}
+                                <span className="text-quiet block text-sm">not for {ago(one.days)}</span>
+                            </Wanted>
+                        ))}
+                    </Column>
+                    <Column title="Never done" none="Everything was tried.">
+                        {untried.slice(0, FEW).map((code) => (
+                            <Wanted key={code} routine={code} onAdd={onAdd}>
+                                {name(code)}
+                                {only_shown.includes(code) && <span className="text-quiet block text-sm">only shown so far</span>}
+                            </Wanted>
+                        ))}
+                        {untried.length > FEW && <li className="text-quiet py-1">and {untried.length - FEW} more</li>}
+                    </Column>
+                </div>
+            )}
+        </details>
+    );
+}
+
+function Column({ title, none, children }: { title: string; none: string; children: ReactNode[] | ReactNode }) {
+    const empty = Array.isArray(children) && children.flat().filter(Boolean).length === 0;
+    return (
+        <section aria-label={title}>
+            <h3 className="border-hair border-b-2 text-base">{title}</h3>
+            {empty ? <p className="text-quiet py-1">{none}</p> : <ul>{children}</ul>}
+        </section>
+    );
+}
+
+function Wanted({ routine, onAdd, children }: { routine: RoutineCode; onAdd: (words: string) => void; children: ReactNode }) {
+    const name = useRoutineName();
+    return (
+        <li className="border-hair border-b">
+            <button type="button" className="hover:bg-wash min-h-12 w-full text-left leading-tight" onClick={() => onAdd(name(routine))}>
+                {children}
+            </button>
+        </li>
+    );
+}

@@ -1,0 +1,49 @@
+import { useQuery } from '@tanstack/react-query';
+import { useSearchParams } from 'react-router';
+import { get } from '@/api/client';
+import type { Teaching } from '@/api/skill';
+import { useSession } from '@/app/session';
+import { Failed, Waiting } from '@/ui/State';
+import { Causes } from './Causes';
+import { LearnersAtAGlance } from './LearnersAtAGlance';
+import { PlacesDriven } from './PlacesDriven';
+import { RoutinesTaught } from './RoutinesTaught';
+
+const VIEWS = { learners: 'Learners', routines: 'Routines', causes: 'Why help is needed', places: 'Where it goes wrong' } as const;
+
+/** The school as its marks show it: who stands where, what is taught worst or never, why and where help is needed. */
+export function SchoolPage() {
+    const { school } = useSession();
+    const [address, setAddress] = useSearchParams();
+    const asked = address.get('show') ?? '';
+    const view = asked in VIEWS ? (asked as keyof typeof VIEWS) : 'learners';
+    return (
+        <div className="grid gap-5">
+            <header className="grid gap-2">
+                <h1 className="text-3xl break-words">{school.name}</h1>
+                <div className="flex flex-wrap gap-1" role="group" aria-label="What to show">
+                    {(Object.keys(VIEWS) as (keyof typeof VIEWS)[]).map((key) => (
+                        <button
+                            key={key}
+                            type="button"
+                            className="key"
+                            aria-pressed={view === key}
+                            onClick={() => setAddress({ show: key }, { replace: true })}
+                        >
+                            {VIEWS[key]}
+                        </button>
+                    ))}
+                </div>
+            </header>
+            {view === 'learners' ? <LearnersAtAGlance /> : <Taught view={view} />}
+        </div>
+    );
+}
+
+function Taught({ view }: { view: 'routines' | 'causes' | 'places' }) {
+    const teaching = useQuery({ queryKey: ['school', 'teaching'], queryFn: () => get<Teaching>('school/teaching') });
+    if (teaching.isLoading) return <Waiting />;
+    if (!teaching.data) return <Failed error={teaching.error} retry={() => void teaching.refetch()} />;
+    if (view === 'routines') return <RoutinesTaught routines={teaching.data.routines} />;
+    return view === 'causes' ? <Causes failures={teaching.data.failures} /> : <PlacesDriven places={teaching.data.places} />;
+}
