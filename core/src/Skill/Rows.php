@@ -62,10 +62,11 @@ final class Rows
         }
         foreach ($words as $word) {
             [$before, $gap] = $this->by($word, $evidence);
+            $after = ($driven[$word->cell()] ?? 0) - $before;
             $this->words[] = [
                 'cell' => $word->cell(), 'parts' => $this->shared($word->routine, $word->step),
                 'target' => $word->ability() - $model->start + $this->grown($driven[$word->cell()] ?? 0, $before) + $this->loss((float) $gap),
-                'precision' => exp(-$days($word->at) / $model->days) / $model->word ** 2,
+                'precision' => exp(-$days($word->at) / $model->days - $after / $model->wordRounds) / $model->word ** 2,
             ];
         }
     }

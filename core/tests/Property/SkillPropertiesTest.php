@@ -2,13 +2,22 @@
 
 declare(strict_types=1);
 
+use NobleTurn\Core\Record\MarkedRound;
+use NobleTurn\Core\Record\Outcome;
+use NobleTurn\Core\Record\StepMark;
+use NobleTurn\Core\Record\Taught;
+use NobleTurn\Core\Routine\Catalogue\Catalogue;
 use NobleTurn\Core\Routine\RoutineCode;
 use NobleTurn\Core\Routine\Section;
 use NobleTurn\Core\Routine\Step;
 use NobleTurn\Core\Rules\GreatBritain;
+use NobleTurn\Core\Skill\Changed;
 use NobleTurn\Core\Skill\Evidence;
 use NobleTurn\Core\Skill\Fit;
+use NobleTurn\Core\Skill\History;
 use NobleTurn\Core\Skill\HoldsBack;
+use NobleTurn\Core\Skill\Level;
+use NobleTurn\Core\Skill\OwnRating;
 use NobleTurn\Core\Tests\Approaches;
 use NobleTurn\Core\Tests\Ask;
 use NobleTurn\Core\Tests\SimulatedLearner;
@@ -26,7 +35,7 @@ function printed(string $line): void
 
 it('holds the truth in its ranges, and foretells the next mark better than counting does', function (): void {
     $pack = new GreatBritain;
-    $in = $of = [];
+    $in = $of = $markers = [];
     $loss = ['model' => 0.0, 'last mark' => 0.0, 'moving average' => 0.0, 'all marks' => 0.0];
     $marks = 0;
     foreach (SimulatedLearner::KINDS as $k => $kind) {
@@ -43,7 +52,9 @@ it('holds the truth in its ranges, and foretells the next mark better than count
                 [$low, $high] = $fit->belief(RoutineCode::from($routine), Step::from($step))->range();
                 $truth = $learner->truth(RoutineCode::from($routine), Step::from($step), $today);
                 $of[$kind]++;
-                $in[$kind] += (int) ($truth >= $low && $truth <= $high);
+                $held = (int) ($truth >= $low && $truth <= $high);
+                $in[$kind] += $held;
+                $markers[$learner->bias > 0.0 ? 'lenient marker' : ($learner->bias < 0.0 ? 'strict marker' : 'even marker')][] = $held;
             }
             $before = $learner->evidence;
             $next = $learner->drive(15);
@@ -68,6 +79,9 @@ it('holds the truth in its ranges, and foretells the next mark better than count
         }
     }
     $pooled = array_sum($in) / array_sum($of);
+    foreach ($markers as $kind => $held) {
+        [$in[$kind], $of[$kind]] = [array_sum($held), count($held)];
+    }
     foreach ($in as $kind => $held) {
         printed(sprintf('%-15s %.3f of %d in the 80 %% range', $kind, $held / $of[$kind], $of[$kind]));
         expect($held / $of[$kind])->toBeGreaterThan(0.6, $kind);
@@ -120,6 +134,118 @@ function markedAs(string $outcome, string $at, array $more = []): array
 {
     return ['at' => $at, 'routine' => 'emerge-right', 'step' => 'position', 'outcome' => $outcome] + $more;
 }
+
+it('names conditions that trouble a learner, and few who are not troubled', function (): void {
+    $named = fn (string $kind, int $seed): array => (function () use ($kind, $seed): array {
+        $learner = new SimulatedLearner(new Approaches(UNSEEN + 70_000 + $seed), $kind);
+        foreach (range(1, 8) as $lesson) {
+            $learner->drive(15);
+        }
+
+        return array_filter(array_map(fn (HoldsBack $one): ?string => $one->condition, HoldsBack::of(Fit::of($learner->evidence, new GreatBritain, $learner->now->modify('+1 day')), $learner->evidence)));
+    })();
+    $share = fn (string $kind): float => count(array_filter(range(1, 25), fn (int $seed): bool => in_array('busy', $named($kind, $seed), true))) / 25;
+    [$weak, $other] = [$share('condition-weak'), $share('ordinary')];
+    printed(sprintf('busy traffic named: of the condition-weak %.2f, of the others %.2f', $weak, $other));
+    expect($weak)->toBeGreaterThanOrEqual(0.6)->and($other)->toBeLessThanOrEqual(0.2);
+});
+
+it('takes an instructor’s word as a weighty look: towards it, gone on from by later marks, beside the marks alone', function (): void {
+    $ask = fn (array $marks, array $words = [], string $today = '2026-06-01'): array => Ask::tool('skill', ['today' => $today, 'marks' => $marks, 'overrulings' => $words])['cells'][0];
+    $word = fn (string $level, string $at = '2026-05-31T18:00:00Z'): array => ['at' => $at, 'routine' => 'emerge-right', 'step' => 'position', 'level' => $level];
+    $marks = array_fill(0, 6, markedAs('prompted', '2026-05-30T10:00:00Z'));
+    $alone = $ask($marks)['estimate'];
+    $before = -1.0;
+    foreach (Level::cases() as $level) {
+        $said = $ask($marks, [$word($level->value)]);
+        expect($said['estimate'])->toBeGreaterThan($before)->and($said['said'])->toBe($level->value)->and($said['marks_alone'])->toBe($alone)
+            ->and(abs($said['estimate'] - $level->chance()))->toBeLessThan(0.2 * abs($alone - $level->chance()) + 0.08);
+        $before = $said['estimate'];
+    }
+    $later = [...$marks, ...array_fill(0, 12, markedAs('missed', '2026-06-10T10:00:00Z'))];
+    expect($ask($later, [$word('nearly-always')], '2026-06-11')['estimate'])->toBeLessThan($ask($marks, [$word('nearly-always')])['estimate'] - 0.2)
+        // One of tomorrow's is not of today; one of a step the routine has not is refused by name.
+        ->and($ask($marks, [$word('nearly-always', '2026-06-09T10:00:00Z')])['said'])->toBeNull()
+        ->and(Ask::refusal('skill', ['today' => '2026-06-01', 'marks' => [], 'overrulings' => [['routine' => 'hump', 'step' => 'signal'] + $word('seldom')]]))->toHaveKey('overrulings.0.step');
+});
+
+it('tells lesson by lesson what was to be believed, and by how much a lesson changed it', function (): void {
+    $learner = new SimulatedLearner(new Approaches(21), 'fast');
+    foreach (range(1, 15) as $lesson) {
+        $learner->drive(12);
+    }
+    $pack = new GreatBritain;
+    $evidence = $learner->evidence;
+    $history = History::of($evidence, [], $pack, RoutineCode::TurnLeft, Step::Speed);
+    $last = $history[count($history) - 1];
+    $fit = Fit::of(array_values(array_filter($evidence, fn (Evidence $one): bool => $one->at <= $last->at)), $pack, $last->at);
+    expect(count($history))->toBeLessThanOrEqual(History::LESSONS)->and($last->belief)->toEqual($fit->belief(RoutineCode::TurnLeft, Step::Speed))
+        ->and(array_sum(array_map(fn (History $one): int => $one->of, $history)))->toBeLessThanOrEqual(count($evidence));
+    // What a lesson was is not changed by what came after it.
+    $early = array_values(array_filter($evidence, fn (Evidence $one): bool => (int) substr($one->lesson, 1) <= 6));
+    expect(Changed::in('l6', $evidence, [], $pack))->toEqual(Changed::in('l6', $early, [], $pack))->and(Changed::in('nowhere', $evidence, [], $pack))->toBe([]);
+    $changed = Changed::in('l6', $evidence, [], $pack);
+    $ended = max(array_map(fn (Evidence $one): DateTimeImmutable => $one->at, $early));
+    $after = Fit::of($early, $pack, $ended);
+    foreach ($changed as $i => $one) {
+        expect($one->after)->toEqual($after->belief($one->routine, $one->step))->and($one->unaided)->toBeLessThanOrEqual($one->marks);
+        if ($i > 0 && $one->before !== null) {
+            expect(abs($one->by()))->toBeLessThanOrEqual(abs($changed[$i - 1]->by()));
+        }
+    }
+});
+
+it('counts a right decision to hold back as good as a right go, and teaching as practice alone', function (): void {
+    $at = new DateTimeImmutable('2026-05-30T10:00:00Z');
+    $routine = Catalogue::routine(RoutineCode::EmergeRight, new GreatBritain);
+    $round = fn (array $marks, ?Taught $taught = null, bool $held = false): array => Evidence::ofRound(new MarkedRound('a', $at, RoutineCode::EmergeRight, $marks, $taught, $held), $routine);
+    $ranks = fn (array $evidence): array => array_map(fn (Evidence $one): array => [$one->step->value, $one->rank, $one->taught], $evidence);
+    expect($ranks($round([], held: true)))->toBe([['look', 4, false]])
+        ->and($ranks($round(['look' => new StepMark(Outcome::Prompted)], held: true)))->toBe([['look', 2, false]])
+        ->and(array_unique(array_column($ranks($round([], Taught::Shown)), 2)))->toBe([true])->and($round([], Taught::Shown))->toHaveCount(5);
+});
+
+it('finds where a learner’s own rating parts from the marks', function (): void {
+    $marks = $ratings = [];
+    foreach (range(1, 7) as $n) {
+        $at = sprintf('2026-05-%02dT10:00:00Z', $n);
+        foreach (['speed' => 'prompted', 'look' => 'unaided', 'signal' => 'reminded'] as $step => $outcome) {
+            $marks[] = ['at' => $at, 'routine' => 'emerge-right', 'step' => $step, 'outcome' => $outcome, 'lesson' => "l{$n}"];
+        }
+        foreach (['speed' => 'unaided', 'look' => 'reminded', 'signal' => 'reminded', 'mirrors' => 'missed'] as $step => $outcome) {
+            $ratings[] = ['lesson' => "l{$n}", 'step' => $step, 'outcome' => $outcome];
+        }
+    }
+    $found = Ask::tool('skill', ['today' => '2026-06-01', 'marks' => $marks, 'own_ratings' => $ratings])['own_ratings'];
+    // A step that was never marked has nothing to be compared with.
+    expect(array_column($found, 'leans', 'step'))->toBe(['signal' => 'alike', 'speed' => 'higher', 'look' => 'lower'])
+        ->and($found[1])->toMatchArray(['said' => 4, 'marked' => 2, 'lessons' => OwnRating::LESSONS])
+        // It is talked about, never counted.
+        ->and(Ask::tool('skill', ['today' => '2026-06-01', 'marks' => $marks])['cells'])->toBe(Ask::tool('skill', ['today' => '2026-06-01', 'marks' => $marks, 'own_ratings' => $ratings])['cells']);
+});
+
+it('says what was never done, only shown, and not for long; a long vehicle is no hole in a car driver’s record', function (): void {
+    $mark = fn (string $routine, string $at, array $more = []): array => ['at' => $at, 'routine' => $routine, 'step' => 'look', 'outcome' => 'unaided'] + $more;
+    $answer = Ask::tool('skill', ['today' => '2026-06-01', 'marks' => [
+        $mark('turn-left', '2026-03-01T10:00:00Z'), $mark('turn-right', '2026-05-30T10:00:00Z'), $mark('roundabout', '2026-05-30T11:00:00Z', ['taught' => 'shown']),
+    ]]);
+    $cell = fn (string $routine): array => array_values(array_filter($answer['cells'], fn (array $cell): bool => $cell['routine'] === $routine))[0];
+    expect($answer['not_for_long'])->toBe([['routine' => 'turn-left', 'days' => 92]])->and($answer['only_shown'])->toBe(['roundabout'])
+        ->and($answer['never_done'])->toContain('emerge-left')->not->toContain('turn-left', 'roundabout', 'long-left')
+        ->and([$cell('turn-left')['fading'], $cell('turn-right')['fading']])->toBe([true, false])->and($cell('turn-left')['faded_by'])->toBeGreaterThan(0.02);
+});
+
+it('stays sane over a hundred lessons and contradictory marks', function (): void {
+    $marks = [];
+    foreach (range(0, 99) as $lesson) {
+        foreach (['unaided', 'intervened', 'unaided', 'intervened'] as $outcome) {
+            $marks[] = markedAs($outcome, (new DateTimeImmutable('2024-06-03T10:00:00Z'))->modify("+{$lesson} weeks")->format('Y-m-d\TH:i:s\Z'));
+        }
+    }
+    $cell = Ask::tool('skill', ['today' => '2026-05-01', 'marks' => $marks])['cells'][0];
+    // Half on their own, half by the instructor's hand: the ladder sees somebody in between, and is none too sure.
+    expect($cell['estimate'])->toBeGreaterThan(0.1)->toBeLessThan(0.6)->and($cell['high'] - $cell['low'])->toBeGreaterThan(0.1)->toBeLessThan(0.6)->and($cell['evidence'])->toBe(400);
+});
 
 it('gives the same answer in whatever order marks arrive', function (): void {
     $learner = new SimulatedLearner(new Approaches(7), 'fast');
