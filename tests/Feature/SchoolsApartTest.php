@@ -2,6 +2,7 @@
 
 use App\Models\Lesson;
 use App\Models\Mark;
+use App\Models\Overruling;
 use App\Models\PlannedItem;
 use App\Models\Promise;
 use App\Models\Round;
@@ -20,13 +21,14 @@ beforeEach(function (): void {
     app(CurrentSchool::class)->within(App\Models\School::findOrFail($this->theirs->school_id), function (): void {
         $lesson = $this->their['lesson'];
         $this->their['item'] = PlannedItem::query()->create(['lesson_id' => $lesson->id, 'place_id' => $this->their['place']->id, 'routine' => 'emerge-right', 'ordinal' => 1, 'minutes' => 10]);
+        $this->their['overruling'] = Overruling::query()->create(['learner_id' => $lesson->learner_id, 'user_id' => $this->theirs->id, 'routine' => 'emerge-right', 'step' => 'look', 'level' => 'mostly', 'reason' => 'Theirs alone']);
         $this->their['promise'] = Promise::query()->create(['lesson_id' => $lesson->id, 'learner_id' => $lesson->learner_id, 'kind' => 'homework', 'text' => 'Theirs alone']);
     });
     $this->actingAs($this->ours);
 });
 
 it('finds nothing of another school at any address that takes an id', function (): void {
-    $ids = ['lesson' => $this->their['lesson']->id, 'learner' => $this->their['learner']->id, 'place' => $this->their['place']->id, 'item' => $this->their['item']->id, 'promise' => $this->their['promise']->id, 'vehicle' => $this->their['vehicle']->id];
+    $ids = ['lesson' => $this->their['lesson']->id, 'learner' => $this->their['learner']->id, 'place' => $this->their['place']->id, 'item' => $this->their['item']->id, 'promise' => $this->their['promise']->id, 'vehicle' => $this->their['vehicle']->id, 'overruling' => $this->their['overruling']->id];
     $tried = 0;
     foreach (Route::getRoutes() as $route) {
         foreach ($route->parameterNames() as $name) {
@@ -34,14 +36,16 @@ it('finds nothing of another school at any address that takes an id', function (
                 continue;
             }
             foreach (array_diff($route->methods(), ['HEAD']) as $method) {
-                $uri = str_replace(array_map(fn ($key) => '{'.$key.'}', array_keys($ids)), $ids, $route->uri());
-                $this->json($method, $uri, ['place_id' => $this->their['place']->id, 'items' => [$ids['item']], 'kind' => 'promise', 'text' => 'x', 'kept' => true, 'minutes' => 10, 'name' => 'x', 'transmission' => 'manual', 'level' => 'beginner', 'controls' => 'standard', 'routine' => 'emerge-left', 'approach' => []])
+                $known = $ids + ['routine' => 'emerge-right', 'step' => 'look'];
+                $uri = str_replace(array_map(fn ($key) => '{'.$key.'}', array_keys($known)), $known, $route->uri());
+                expect($uri)->not->toContain('{');
+                $this->json($method, $uri, ['place_id' => $this->their['place']->id, 'items' => [$ids['item']], 'kind' => 'promise', 'text' => 'x', 'kept' => true, 'minutes' => 10, 'name' => 'x', 'transmission' => 'manual', 'level' => 'beginner', 'controls' => 'standard', 'routine' => 'emerge-left', 'approach' => [], 'step' => 'look', 'level' => 'mostly', 'reason' => 'x', 'withdrawn' => true])
                     ->assertNotFound();
                 $tried++;
             }
         }
     }
-    expect($tried)->toBeGreaterThan(17);
+    expect($tried)->toBeGreaterThan(22);
 });
 
 it('lists only its own', function (): void {
@@ -72,7 +76,7 @@ it('reads and writes nothing of a school while nobody is signed in', function ()
     foreach ([Lesson::class, Round::class, Mark::class] as $model) {
         expect(fn () => $model::query()->count())->toThrow(AuthenticationException::class);
     }
-    foreach (['today', 'learners', 'places', 'vehicles', 'routines'] as $path) {
+    foreach (['today', 'learners', 'places', 'vehicles', 'routines', 'school/learners', 'school/teaching'] as $path) {
         $this->getJson("api/{$path}")->assertUnauthorized();
     }
     $this->postJson('api/compute/stopping', ['speed_mph' => 30])->assertUnauthorized();
