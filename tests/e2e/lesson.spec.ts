@@ -82,8 +82,14 @@ test('sign in, plan an emerge right at 30 mph, mark three rounds, debrief, see t
     expect(after.position!.unaided! - before.position!.unaided!).toBe(1);
     expect(after.look!.unaided! - before.look!.unaided!).toBe(3);
     expect(after.look!.intervened! - before.look!.intervened!).toBe(0);
-    const cell = page.getByRole('button', { name: /^Emerge right, Position:/i });
-    await expect(cell).toContainText(`${after.position!.unaided!} of ${Object.values(after.position!).reduce((sum, n) => sum + n, 0)}`);
+    // One press on the square opens every mark behind it, those of a moment ago first.
+    await page.getByRole('button', { name: /^Emerge right, Position:/i }).click();
+    const behind = page.getByRole('dialog');
+    await expect(behind).toContainText(`${after.position!.unaided!} unaided`);
+    await expect(behind.getByRole('region', { name: 'The marks' }).getByRole('listitem')).toHaveCount(
+        Object.values(after.position!).reduce((sum, n) => sum + n, 0),
+    );
+    await page.keyboard.press('Escape');
     await expect(page.getByText('Watch where the car ahead moves over')).toBeVisible();
     expect(heard).toEqual([]);
 });

@@ -20,6 +20,11 @@ async function screens(page: Page): Promise<Record<string, string>> {
         Debrief: `/lessons/${driven}/debrief`,
         Learners: '/learners',
         Learner: `/learners/${long.id}`,
+        'Learner, in plain words': `/learners/${long.id}/words`,
+        School: '/school',
+        'School: routines': '/school?show=routines',
+        'School: causes': '/school?show=causes',
+        'School: places': '/school?show=places',
         Places: '/places',
         Routines: '/routines',
         'Routines, a turn': '/routines/turn-left',
@@ -62,6 +67,14 @@ for (const theme of ['day', 'night']) {
         await page.goto('/learners');
         await page.getByRole('button', { name: 'New learner' }).click();
         await expectNoAxeFinding(page, 'New learner');
+        await page.keyboard.press('Escape');
+        await page.goto((await screens(page)).Learner!);
+        await page
+            .getByRole('button', { name: /, Position:/ })
+            .first()
+            .click();
+        await expect(page.getByRole('heading', { name: 'The marks' })).toBeVisible();
+        await expectNoAxeFinding(page, 'Behind a square');
         await page.keyboard.press('Escape');
         await page.keyboard.press('Control+k');
         await expectNoAxeFinding(page, 'Find');
@@ -106,7 +119,7 @@ test('keys are large enough for a thumb, larger in Drive', async ({ page }) => {
             );
         // In Drive the keys that mark are large; what is set while parked between rounds is not pressed in haste.
         expect(
-            small.filter((text) => name !== 'Drive' || !/The car moves|^\d+\./.test(text)),
+            small.filter((text) => name !== 'Drive' || !/The car moves|Conditions\?| · |^\d+\./.test(text)),
             name,
         ).toEqual([]);
     }

@@ -27,11 +27,16 @@ test('main views', async ({ page }) => {
     await show(page, `/lessons/${done.id}/debrief`);
     await page.screenshot({ path: 'docs/screenshots/debrief.png', fullPage: true });
     await show(page, `/learners/${next.learner.id}`);
+    await shoot(page, 'learner');
     await page
         .getByRole('button', { name: /^Emerge right, Position/ })
         .first()
         .click();
-    await shoot(page, 'learner');
+    await page.getByRole('heading', { name: 'The marks' }).waitFor();
+    await shoot(page, 'learner-square');
+    await show(page, '/school');
+    await page.getByText('being brought up to date').waitFor({ state: 'hidden' });
+    await shoot(page, 'school');
     await show(page, '/routines');
     await shoot(page, 'routines');
     await show(page, '/account/rules');
@@ -40,7 +45,7 @@ test('main views', async ({ page }) => {
     await shoot(page, 'routine');
     await show(page, '/bench/approach?road={"routine":"emerge-right","limit_mph":30}&speed=20');
     await shoot(page, 'bench-20-mph');
-    for (const tool of ['gap', 'roundabout', 'join', 'overtake', 'gears', 'steering', 'long-vehicle']) {
+    for (const tool of ['gap', 'roundabout', 'join', 'overtake', 'gears', 'long-vehicle']) {
         await show(page, `/bench/${tool}`);
         await shoot(page, `bench-${tool}`);
     }

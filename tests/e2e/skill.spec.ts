@@ -1,0 +1,131 @@
+import { expect, test, type Page } from '@playwright/test';
+import { api, complaints, expectSound } from './support';
+
+interface Cell {
+    routine: string;
+    step: string;
+    estimate: number;
+    said: string | null;
+}
+
+const learnerNamed = async (page: Page, name: string) =>
+    (await api<{ id: string; name: string }[]>(page, 'learners')).find((one) => one.name.startsWith(name))!.id;
+const cell = async (page: Page, learner: string, routine: string, step: string) =>
+    (await api<{ cells: Cell[] }>(page, `learners/${learner}/skill`)).cells.find((one) => one.routine === routine && one.step === step)!;
+
+test('overrule a square with a reason: both are kept, and it can be taken back', async ({ page }) => {
+    const heard = complaints(page);
+    await page.goto('/');
+    const learner = await learnerNamed(page, 'Sol');
+    const before = await cell(page, learner, 'emerge-right', 'speed');
+    await page.goto(`/learners/${learner}`);
+    await page.getByRole('button', { name: /^Emerge right, Speed:/ }).click();
+    const sheet = page.getByRole('dialog');
+    await sheet.getByRole('button', { name: 'nearly always' }).click();
+    await sheet.getByRole('button', { name: 'Keep my word' }).click();
+    await expect(sheet.getByRole('alert')).toContainText('Say why');
+    await sheet.getByLabel('Reason').fill('The gates were closed for roadworks.');
+    await sheet.getByRole('button', { name: 'Keep my word' }).click();
+    await expect(sheet.getByText('The gates were closed for roadworks.')).toBeVisible();
+    await expect(sheet.getByText(/The marks alone say/)).toBeVisible();
+    expect((await cell(page, learner, 'emerge-right', 'speed')).estimate).toBeGreaterThan(before.estimate);
+    await sheet.getByRole('button', { name: 'Take back' }).click();
+    await expect(sheet.getByText(/taken back/)).toBeVisible();
+    await expect(sheet.getByText(/The marks alone say/)).toBeHidden();
+    expect((await cell(page, learner, 'emerge-right', 'speed')).estimate).toBeCloseTo(before.estimate, 2);
+    expect(heard).toEqual([]);
+});
+
+test('conditions said in Drive go with the round and on to the next, and can be put right', async ({ page }) => {
+    await page.goto('/');
+    const { lessons } = await api<{ lessons: { id: string; state: string }[] }>(page, 'today');
+    const lesson = lessons.filter((one) => one.state === 'planned').at(-1)!.id;
+    const rounds = async () =>
+        (await api<{ rounds: { conditions: object; marks: { kind: string; conditions: object | null }[] }[] }>(page, `lessons/${lesson}`)).rounds;
+    const already = (await rounds()).length;
+    await page.goto(`/lessons/${lesson}/drive`);
+    if (already > 0) await page.getByRole('button', { name: 'Round again' }).click();
+    const say = async (...names: string[]) => {
+        await page.getByRole('button', { name: /^Conditions/ }).click();
+        for (const name of names) await page.getByRole('dialog').getByRole('button', { name, exact: true }).click();
+        await page.getByRole('button', { name: 'Done' }).click();
+    };
+    await say('busy', 'night');
+    await page.getByRole('button', { name: 'All unaided' }).click();
+    await page.getByRole('button', { name: 'Round again' }).click();
+    await page.getByRole('button', { name: 'All unaided' }).click();
+    await expect
+        .poll(async () => (await rounds()).slice(already).map((round) => round.conditions))
+        .toEqual([expect.objectContaining({ traffic: 'busy', light: 'night' }), expect.objectContaining({ traffic: 'busy', light: 'night' })]);
+    // Said after the round began: beside what it began with, never over it; Undo puts it back.
+    await say('wet');
+    await expect(page.getByRole('button', { name: /Conditions: busy · night · wet/ })).toBeVisible();
+    await expect
+        .poll(async () =>
+            (await rounds())
+                .at(-1)!
+                .marks.filter((mark) => mark.kind === 'conditions')
+                .map((mark) => mark.conditions),
+        )
+        .toEqual([expect.objectContaining({ surface: 'wet' })]);
+    expect((await rounds()).at(-1)!.conditions).not.toHaveProperty('surface');
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(page.getByRole('button', { name: /Conditions: busy · night$/ })).toBeVisible();
+    // The debrief says by how much the lesson changed the record.
+    await page.getByRole('link', { name: 'Debrief' }).click();
+    await expect(page.getByRole('region', { name: 'What this lesson changed' }).getByRole('listitem').first()).toContainText(/→|first|as before/);
+});
+
+test('the plan says what the record asks for, and one press looks for a place that shows it', async ({ page }) => {
+    await page.goto('/');
+    const { next } = await api<{ next: { id: string } }>(page, 'today');
+    await page.goto(`/lessons/${next.id}/plan`);
+    await page.getByText(/^The record asks for/).click();
+    const wanted = page.getByRole('region', { name: 'Weak' }).getByRole('button').first();
+    const routine = (await wanted.innerText()).split('\n')[0]!.split(', ').slice(1).join(', ');
+    await wanted.click();
+    await expect(page.getByLabel('Search places')).toHaveValue(new RegExp(routine, 'i'));
+    const found = page.getByRole('dialog').getByRole('listitem');
+    const name = (await found.first().innerText()).split('\n')[0]!;
+    await found.first().getByRole('button').click();
+    await expect(page.getByRole('list', { name: 'In order' })).toContainText(name);
+});
+
+test('the school: everybody at a glance, brought up to date by itself, and what is taught worst, why and where', async ({ page }) => {
+    const heard = complaints(page);
+    await page.goto('/school');
+    const names = page.getByRole('region', { name: 'Learners at a glance' }).getByRole('rowheader');
+    await expect(names).not.toHaveCount(0);
+    await expect(page.getByText('being worked out')).toHaveCount(0);
+    await expect(page.getByText('being brought up to date')).toHaveCount(0);
+    const all = await names.count();
+    expect(all).toBeGreaterThan(10);
+    await page.getByLabel('Search learners').fill('orla');
+    await expect(names).toHaveCount(1);
+    await page.getByLabel('Search learners').fill('');
+    await page.getByLabel('Order').selectOption('who needs most help');
+    await expect(names).toHaveCount(all);
+    const figures = (await page.getByRole('region', { name: 'Learners at a glance' }).locator('td:nth-child(7) .font-display').allInnerTexts()).map(Number);
+    expect(figures).toEqual([...figures].sort((a, b) => a - b));
+    for (const [view, text] of [
+        ['Routines', 'Never taught to anybody'],
+        ['Why help is needed', 'Likely cause one step earlier'],
+        ['Where it goes wrong', 'Same routine elsewhere'],
+    ] as const) {
+        await page.getByRole('button', { name: view }).click();
+        await expect(page.getByText(text)).toBeVisible();
+        await expectSound(page, view);
+    }
+    expect(heard).toEqual([]);
+});
+
+test('the record in plain words prints on one sheet, in words and without figures of chance', async ({ page }) => {
+    await page.goto('/');
+    await page.goto(`/learners/${await learnerNamed(page, 'Mirela')}/words`);
+    await expect(page.getByRole('heading', { name: 'Work on this next' })).toBeVisible();
+    const text = await page.getByRole('article').innerText();
+    expect(text).not.toMatch(/in 100|%|estimate of|logit/);
+    // Two pages of a PDF would be two page objects.
+    const pdf = (await page.pdf({ format: 'A4' })).toString('latin1');
+    expect(pdf.match(/\/Type\s*\/Page\b/g)).toHaveLength(1);
+});
