@@ -24,7 +24,7 @@ use NobleTurn\Core\Skill\Overruling;
 
 /**
  * What a learner's marks say today. Fitting a long record takes longer than a page may, so the answer is kept until the day
- * or the record changes: marks and overrulings are only ever added, so their numbers tell.
+ * or the record changes: marks and overrulings are only ever added, so their numbers tell; of the ratings, what they are.
  */
 final readonly class LearnerSkill
 {
@@ -45,15 +45,13 @@ final readonly class LearnerSkill
             return $kept->body;
         }
         $body = SkillPresenter::body($this->evidence($learner, $pack, $now), $pack, $now, $this->words($learner), $this->ratings($learner));
-        SkillAnswer::query()->updateOrCreate(['learner_id' => $learner->id], ['stands_for' => $standsFor, 'day' => $now->format('Y-m-d'), 'body' => $body, 'glance' => SkillPresenter::glance($body)]);
+        // In one go: a page and the worker may both have found it old.
+        SkillAnswer::query()->upsert([[
+            'learner_id' => $learner->id, 'school_id' => $learner->school_id, 'stands_for' => $standsFor, 'day' => $now->format('Y-m-d'),
+            'body' => json_encode($body, JSON_THROW_ON_ERROR), 'glance' => json_encode(SkillPresenter::glance($body), JSON_THROW_ON_ERROR),
+        ]], ['learner_id'], ['stands_for', 'day', 'body', 'glance']);
 
         return $body;
-    }
-
-    /** Whether the kept answer still stands. */
-    public function isFresh(Learner $learner, \DateTimeImmutable $now): bool
-    {
-        return SkillAnswer::query()->whereKey($learner->id)->value('stands_for') === $this->standsFor($learner, $this->pack($learner), $now);
     }
 
     /** @return list<array<string, mixed>> one step of one routine, lesson by lesson */
@@ -90,7 +88,7 @@ final readonly class LearnerSkill
 
         return implode(' ', [
             $pack->code(), $pack->version(), Toolbox::VERSION, $now->format('Y-m-d'), Mark::query()->whereIn('round_id', $rounds)->count(),
-            $said->count(), $said->whereNotNull('withdrawn_at')->count(), $learner->lessons()->max('updated_at'),
+            $said->count(), $said->whereNotNull('withdrawn_at')->count(), md5($learner->lessons()->orderBy('id')->toBase()->pluck('self_rating')->implode(' ')),
         ]);
     }
 

@@ -47,7 +47,6 @@ it('keeps an answer until the record changes: a new mark, a correction, a word o
     expect($third['evidence'])->toBe(2)->and($third['estimate'])->toBeLessThan($second['estimate']);
     $marks = $this->getJson("api/learners/{$this->learner}/skill/emerge-right/position")->json('marks');
     expect(array_column($marks, 'was'))->toContain('unaided')->and($marks)->toHaveCount(2);
-    $this->travel(2)->seconds();
     $this->patchJson("api/lessons/{$this->at['lesson']->id}", ['self_rating' => ['position' => 'unaided']])->assertOk();
     expect($this->getJson("api/learners/{$this->learner}/skill")->json('own_ratings.0.leans'))->toBe('higher');
 });
