@@ -61,6 +61,7 @@ Route::prefix('api')->group(function (): void {
         Route::get('learners/{learner}', [LearnerController::class, 'show']);
         Route::get('learners/{learner}/needs', [LearnerController::class, 'needs']);
         Route::get('learners/{learner}/skill', [SkillController::class, 'show']);
+        Route::get('learners/{learner}/marks', [SkillController::class, 'marks']);
         Route::get('learners/{learner}/skill/{routine}/{step}', [SkillController::class, 'cell']);
         Route::post('learners/{learner}/overrulings', [SkillController::class, 'overrule']);
         Route::patch('overrulings/{overruling}', [SkillController::class, 'withdraw']);

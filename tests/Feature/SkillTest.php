@@ -79,6 +79,15 @@ it('takes conditions with the round or beside it, refuses unknown ones by name, 
     expect($hours['minutes']['traffic']['busy'])->toEqual($hours['total'])->and($hours['minutes']['road']['not-noted'])->toEqual($hours['total']);
 });
 
+it('shows the marks behind what holds back, by step, section, routine or conditions', function (): void {
+    ($this->drive)([['position' => 'missed', 'look' => 'unaided']], $this->at, ['traffic' => 'busy']);
+    ($this->drive)([['position' => 'prompted']], $this->at, ['traffic' => 'quiet']);
+    $marks = fn (string $asked): array => array_column($this->getJson("api/learners/{$this->learner}/marks?{$asked}")->assertOk()->json(), 'outcome');
+    expect($marks(''))->toHaveCount(3)->and($marks('step=position&section=emerging'))->toEqualCanonicalizing(['missed', 'prompted'])
+        ->and($marks('condition=busy'))->toEqualCanonicalizing(['missed', 'unaided'])->and($marks('routine=turn-left'))->toBe([])->and($marks('section=turning'))->toBe([]);
+    $this->getJson("api/learners/{$this->learner}/marks?condition=loud")->assertUnprocessable()->assertJsonValidationErrors('condition');
+});
+
 it('says what a lesson changed', function (): void {
     ($this->drive)([['position' => 'missed'], ['position' => 'missed', 'look' => 'unaided']], $this->at);
     $changed = $this->getJson("api/lessons/{$this->at['lesson']->id}/changed")->assertOk()->json();

@@ -19,6 +19,10 @@ test('overrule a square with a reason: both are kept, and it can be taken back',
     const learner = await learnerNamed(page, 'Sol');
     const before = await cell(page, learner, 'emerge-right', 'speed');
     await page.goto(`/learners/${learner}`);
+    // What holds back most opens the marks that say so.
+    await page.getByRole('region', { name: 'What holds back most' }).getByRole('button').first().click();
+    await expect(page.getByRole('region', { name: 'The marks' }).getByRole('listitem')).not.toHaveCount(0);
+    await page.keyboard.press('Escape');
     await page.getByRole('button', { name: /^Emerge right, Speed:/ }).click();
     const sheet = page.getByRole('dialog');
     await sheet.getByRole('button', { name: 'nearly always' }).click();

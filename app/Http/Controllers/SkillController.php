@@ -2,8 +2,8 @@
 
 namespace App\Http\Controllers;
 
-use App\Marks\CellEvidence;
 use App\Marks\LearnerSkill;
+use App\Marks\MarksBehind;
 use App\Models\Learner;
 use App\Models\Lesson;
 use App\Models\Overruling;
@@ -11,8 +11,11 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\Rule;
+use NobleTurn\Core\Record\Conditions;
 use NobleTurn\Core\Routine\Catalogue\Catalogue;
+use NobleTurn\Core\Routine\Routine;
 use NobleTurn\Core\Routine\RoutineCode;
+use NobleTurn\Core\Routine\Section;
 use NobleTurn\Core\Routine\Step;
 use NobleTurn\Core\Skill\Level;
 
@@ -32,10 +35,28 @@ final class SkillController extends Controller
     {
         return response()->json([
             'history' => $this->skill->history($learner, $routine, $step, new \DateTimeImmutable),
-            'marks' => CellEvidence::of($learner, $routine, $step),
+            'marks' => MarksBehind::of($learner, [$routine], $step),
             'overrulings' => Overruling::query()->where('learner_id', $learner->id)->where('routine', $routine->value)->where('step', $step->value)
                 ->with('user')->latest()->orderByDesc('id')->get()->map(fn (Overruling $said): array => self::said($said)),
         ]);
+    }
+
+    /** The marks that say what holds a learner back: of a step, a section, a routine or in some conditions. */
+    public function marks(Request $request, Learner $learner): JsonResponse
+    {
+        $said = $request->validate([
+            'step' => ['nullable', Rule::enum(Step::class)],
+            'section' => ['nullable', Rule::enum(Section::class)],
+            'routine' => ['nullable', Rule::enum(RoutineCode::class)],
+            'condition' => ['nullable', Rule::in(array_merge(...array_values(Conditions::KINDS)))],
+        ]);
+        $routines = isset($said['routine']) ? [RoutineCode::from($said['routine'])] : null;
+        if (isset($said['section'])) {
+            $inIt = array_filter(Catalogue::all($this->skill->pack($learner)), static fn (Routine $routine): bool => $routine->section->value === $said['section']);
+            $routines = array_values(array_map(static fn (Routine $routine): RoutineCode => $routine->code, $inIt));
+        }
+
+        return response()->json(MarksBehind::of($learner, $routines, isset($said['step']) ? Step::from($said['step']) : null, $said['condition'] ?? null));
     }
 
     public function changed(Lesson $lesson): JsonResponse

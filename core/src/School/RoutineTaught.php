@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace NobleTurn\Core\School;
 
 use NobleTurn\Core\Routine\RoutineCode;
+use NobleTurn\Core\Skill\Belief;
 
 /**
  * How a routine stands over all learners of a school. Each learner counts once, however many marks they have; the range is
@@ -14,8 +15,6 @@ final readonly class RoutineTaught
 {
     /** With fewer learners than this no range and no place in the order is given (assumed). */
     public const ENOUGH = 5;
-
-    private const TENTH = 1.2815515655446004;
 
     private function __construct(
         public RoutineCode $routine,
@@ -71,7 +70,7 @@ final readonly class RoutineTaught
         $half = null;
         if ($n >= self::ENOUGH) {
             $variance = array_sum(array_map(static fn (float $one): float => ($one - $average) ** 2, $each)) / ($n - 1);
-            $half = self::TENTH * sqrt($variance / $n);
+            $half = Belief::TENTH * sqrt($variance / $n);
         }
         $means = array_map(static fn (array $of): float => array_sum($of) / count($of), $steps);
         asort($means);

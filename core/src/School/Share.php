@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\School;
 
+use NobleTurn\Core\Skill\Belief;
+
 /** So many of so many, with what the share may be: Wilson's interval (Wilson 1927, from memory), 80 per cent. */
 final readonly class Share
 {
-    private const TENTH = 1.2815515655446004;
-
     public float $low;
 
     public float $high;
@@ -24,9 +24,9 @@ final readonly class Share
 
             return;
         }
-        $z2 = self::TENTH ** 2;
+        $z2 = Belief::TENTH ** 2;
         $middle = ($count + $z2 / 2.0) / ($of + $z2);
-        $half = self::TENTH / ($of + $z2) * sqrt($count * ($of - $count) / $of + $z2 / 4.0);
+        $half = Belief::TENTH / ($of + $z2) * sqrt($count * ($of - $count) / $of + $z2 / 4.0);
         [$this->low, $this->high] = [max(0.0, $middle - $half), min(1.0, $middle + $half)];
     }
 

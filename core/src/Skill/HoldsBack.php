@@ -39,9 +39,6 @@ final readonly class HoldsBack
     /** Of a deficit in many cells its squares count together, by this power of how many they are (chosen on simulated learners): a deep hole in a few comes before a little everywhere. */
     private const BREADTH = 0.3;
 
-    /** Conditions are named where they surely trouble more than they are reckoned to: so many standard deviations (assumed: nine of ten). */
-    private const SURELY = 1.2815515655446004;
-
     /**
      * @param  list<Evidence>  $evidence
      * @return list<self> those clearly below their like, most first
@@ -140,10 +137,10 @@ final readonly class HoldsBack
         $found = [];
         foreach ($worst as $kind => [$difficulty, $name]) {
             $load = $fit->load($kind);
-            $sure = ($load->mean - 1.0 - self::SURELY * sqrt($load->variance)) * $difficulty;
+            $sure = ($load->mean - 1.0 - Belief::TENTH * sqrt($load->variance)) * $difficulty;
             if ($sure > 0.0) {
                 $deficit = ($load->mean - 1.0) * $difficulty;
-                // What is sure of it stands out, in the share of the marks that were made in it.
+                // What is sure of it (nine of ten, assumed) stands out, in the share of the marks that were made in it.
                 $rank = (count($cells) * $driven[$kind] / count($marks)) ** self::BREADTH * $sure ** 2;
                 $found[] = new self(null, null, null, $name, $deficit, self::gain($cells, -$load->mean * $difficulty, $deficit, count($cells)), $driven[$kind], $rank);
             }

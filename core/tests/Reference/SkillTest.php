@@ -75,3 +75,49 @@ it('agrees with the exact posterior on a grid where there is one skill only', fu
     // The mode stands for the mean, its curvature for the spread: within a quarter and a tenth of the spread.
     expect($belief->mean)->toEqualWithDelta($mean, 0.25 * $sd)->and(sqrt($belief->variance - $model->ofTheDay))->toEqualWithDelta($sd, 0.1 * $sd);
 })->with([[['unaided']], [['intervened']], [['prompted', 'reminded', 'unaided']], [['unaided', 'unaided', 'unaided', 'unaided']], [['missed', 'unaided', 'missed', 'unaided', 'reminded', 'reminded']]]);
+
+it('agrees with the exact posterior of two related skills, on a grid of both', function (array $here, array $there): void {
+    // Position at two routines of one section: what they share makes the covariance of the prior.
+    $model = new Model;
+    $at = new DateTimeImmutable('2026-05-01T10:00:00Z');
+    $mark = fn (RoutineCode $routine): Closure => fn (string $outcome): Evidence => new Evidence('a', $at, $routine, Step::Position, new StepMark(Outcome::from($outcome)));
+    $marks = [...array_map($mark(RoutineCode::EmergeRight), $here), ...array_map($mark(RoutineCode::EmergeLeft), $there)];
+    $fit = Fit::of($marks, new GreatBritain, $at, $model);
+    $shared = $model->learner ** 2 + $model->step ** 2 + $model->stepInSection ** 2;
+    $all = $shared + $model->routine ** 2 + $model->cell ** 2;
+    $determinant = $all ** 2 - $shared ** 2;
+    $likelihood = function (array $outcomes) use ($model): Closure {
+        $ranks = array_map(fn (string $outcome): int => 4 - Outcome::from($outcome)->stepsFromUnaided(), $outcomes);
+        sort($ranks);
+
+        return fn (float $a): float => array_product(array_map(fn (int $before, int $rank): float => Ladder::probabilities($a - $model->practice * log((1 + count($ranks)) / (1 + $before)))[$rank], array_keys($ranks), $ranks));
+    };
+    [$ofHere, $ofThere] = [$likelihood($here), $likelihood($there)];
+    [$total, $means, $squares] = [0.0, [0.0, 0.0], [0.0, 0.0]];
+    $seen = [];
+    for ($b = -10.0; $b <= 10.0; $b += 0.05) {
+        $seen[] = [$b, $ofThere($b)];
+    }
+    for ($a = -10.0; $a <= 10.0; $a += 0.05) {
+        $here = $ofHere($a);
+        foreach ($seen as [$b, $there]) {
+            [$x, $y] = [$a - $model->start, $b - $model->start];
+            $density = $here * $there * exp(-($all * $x * $x - 2.0 * $shared * $x * $y + $all * $y * $y) / 2.0 / $determinant);
+            $total += $density;
+            foreach ([$a, $b] as $i => $value) {
+                $means[$i] += $density * $value;
+                $squares[$i] += $density * $value * $value;
+            }
+        }
+    }
+    foreach ([RoutineCode::EmergeRight, RoutineCode::EmergeLeft] as $i => $routine) {
+        $mean = $means[$i] / $total;
+        $sd = sqrt($squares[$i] / $total - $mean ** 2);
+        $belief = $fit->belief($routine, Step::Position);
+        expect($belief->mean)->toEqualWithDelta($mean, 0.3 * $sd)->and(sqrt($belief->variance - $model->ofTheDay))->toEqualWithDelta($sd, 0.12 * $sd);
+    }
+})->with([
+    'one unmarked' => [['unaided', 'unaided', 'reminded'], []],
+    'both alike' => [['prompted', 'reminded'], ['prompted', 'unaided', 'reminded']],
+    'against each other' => [['unaided', 'unaided', 'unaided'], ['missed', 'prompted', 'missed']],
+]);

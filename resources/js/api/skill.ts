@@ -64,21 +64,25 @@ export interface Overruling {
     withdrawn_at: string | null;
 }
 
+/** One of the marks behind a figure; `was` is what it was first marked as. */
+export interface MarkBehind {
+    id: string;
+    lesson: string;
+    place: string;
+    at: string;
+    step: Step;
+    outcome: Outcome;
+    out_of_order: boolean;
+    note: string | null;
+    taught: Taught | null;
+    conditions: Conditions;
+    was: Outcome | null;
+}
+
 /** Everything behind one cell. */
 export interface CellEvidence {
     history: ({ lesson: string; at: string; unaided: number; of: number } & Believed)[];
-    marks: {
-        id: string;
-        lesson: string;
-        place: string;
-        at: string;
-        outcome: Outcome;
-        out_of_order: boolean;
-        note: string | null;
-        taught: Taught | null;
-        conditions: Conditions;
-        was: Outcome | null;
-    }[];
+    marks: MarkBehind[];
     overrulings: Overruling[];
 }
 

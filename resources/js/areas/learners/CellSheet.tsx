@@ -1,17 +1,16 @@
 import { useQuery } from '@tanstack/react-query';
-import { Link } from 'react-router';
 import { get } from '@/api/client';
 import type { CellEvidence, Skill } from '@/api/skill';
 import { OUTCOMES, type RoutineCode, type Step, type Tally } from '@/api/types';
 import { useRoutineName } from '@/app/rules';
 import { useClock } from '@/app/session';
 import { RangeBand } from '@/skill/RangeBand';
-import { LEVEL_WORDS, noted, percent } from '@/skill/words';
-import { Ink } from '@/strip/Ink';
+import { LEVEL_WORDS, percent } from '@/skill/words';
 import { OUTCOME_WORDS, STEP_WORDS } from '@/strip/words';
 import { Sheet } from '@/ui/Sheet';
 import { Failed, Waiting } from '@/ui/State';
 import { HistoryChart } from './HistoryChart';
+import { MarksList } from './MarksList';
 import { Overrule } from './Overrule';
 
 interface Props {
@@ -70,39 +69,9 @@ export function CellSheet({ learner, routine, step, tallies, skill, onClose }: P
                         <HistoryChart history={evidence.data.history} />
                     </section>
                     <Overrule learner={learner} routine={routine} step={step} said={evidence.data.overrulings} />
-                    <Marks marks={evidence.data.marks} />
+                    <MarksList marks={evidence.data.marks} />
                 </>
             )}
         </Sheet>
-    );
-}
-
-function Marks({ marks }: { marks: CellEvidence['marks'] }) {
-    const clock = useClock();
-    return (
-        <section aria-labelledby="cell-marks">
-            <h3 id="cell-marks" className="text-lg">
-                The marks
-            </h3>
-            <ul>
-                {marks.map((mark) => (
-                    <li key={mark.id} className="border-hair border-b">
-                        <Link to={`/lessons/${mark.lesson}/debrief`} className="hover:bg-wash grid min-h-12 grid-cols-[1.7rem_1fr] items-center gap-x-2 py-1">
-                            <Ink outcome={mark.outcome} />
-                            <span className="min-w-0">
-                                <span className="font-semibold">{OUTCOME_WORDS[mark.outcome]}</span>
-                                {mark.out_of_order && ', out of order'}
-                                {mark.taught && ` (${mark.taught.replace('-', ' ')}: no evidence)`}
-                                {mark.was && <span className="text-quiet"> · first marked {OUTCOME_WORDS[mark.was]}</span>}
-                                <span className="text-quiet block text-sm">
-                                    {[clock.short(mark.at), mark.place, noted(mark.conditions)].filter(Boolean).join(' · ')}
-                                    {mark.note && <span className="block">“{mark.note}”</span>}
-                                </span>
-                            </span>
-                        </Link>
-                    </li>
-                ))}
-            </ul>
-        </section>
     );
 }

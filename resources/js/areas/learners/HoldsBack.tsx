@@ -1,13 +1,20 @@
-import type { Skill } from '@/api/skill';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { get } from '@/api/client';
+import type { HeldBackBy, MarkBehind, Skill } from '@/api/skill';
 import { useRoutineName, useRules } from '@/app/rules';
 import { heldBackBy, mostOf } from '@/skill/words';
+import { Sheet } from '@/ui/Sheet';
+import { Failed, Waiting } from '@/ui/State';
+import { MarksList } from './MarksList';
 
 const NAMED = 2;
 
 const more = (gain: number) => (gain < 0.015 ? 'one more step' : `${Math.round(gain * 100)} more steps`);
 
-/** What holds back most, in words, with what it would be worth and the marks that say so. */
-export function HoldsBack({ skill }: { skill: Skill }) {
+/** What holds back most, in words, with what it would be worth; a press opens the marks that say so. */
+export function HoldsBack({ learner, skill }: { learner: string; skill: Skill }) {
+    const [open, setOpen] = useState<HeldBackBy | null>(null);
     const name = useRoutineName();
     const rules = useRules();
     const found = mostOf(skill.holds_back, NAMED);
@@ -19,15 +26,37 @@ export function HoldsBack({ skill }: { skill: Skill }) {
             </h2>
             <ol className="grid gap-1">
                 {found.map((one, i) => (
-                    <li key={i} className={i === 0 ? 'text-lg' : ''}>
-                        <strong>{heldBackBy(one, name, rules)}</strong>{' '}
-                        <span className="text-quiet block text-base">
-                            level with the rest, {more(one.gain)} in a hundred would be unaided; rests on {one.evidence} marks
-                        </span>
+                    <li key={i}>
+                        <button type="button" className="hover:bg-wash min-h-12 w-full rounded-lg text-left" onClick={() => setOpen(one)}>
+                            <strong className={i === 0 ? 'text-lg' : ''}>{heldBackBy(one, name, rules)}</strong>
+                            <span className="text-quiet block">
+                                level with the rest, {more(one.gain)} in a hundred would be unaided; rests on{' '}
+                                <span className="link">
+                                    {one.evidence} {one.evidence === 1 ? 'mark' : 'marks'}
+                                </span>
+                            </span>
+                        </button>
                     </li>
                 ))}
             </ol>
             <p className="text-quiet text-sm">An estimate from the marks. The instructor’s judgement comes first.</p>
+            {open && <MarksThatSaySo learner={learner} one={open} title={heldBackBy(open, name, rules)} onClose={() => setOpen(null)} />}
         </section>
+    );
+}
+
+function MarksThatSaySo({ learner, one, title, onClose }: { learner: string; one: HeldBackBy; title: string; onClose: () => void }) {
+    const { step, section, routine, condition } = one;
+    const asked = new URLSearchParams(Object.entries({ step, section, routine, condition }).filter((field): field is [string, string] => field[1] !== null));
+    const marks = useQuery({
+        queryKey: ['learner', learner, 'marks', asked.toString()],
+        queryFn: () => get<MarkBehind[]>(`learners/${learner}/marks?${asked}`),
+    });
+    return (
+        <Sheet title={title} about="The newest marks that say so, best and worst alike." open onOpenChange={(open) => !open && onClose()}>
+            {marks.isLoading && <Waiting />}
+            {marks.error && <Failed error={marks.error} retry={() => void marks.refetch()} />}
+            {marks.data && <MarksList marks={marks.data} steps={step === null} />}
+        </Sheet>
     );
 }

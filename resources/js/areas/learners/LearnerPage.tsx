@@ -72,7 +72,7 @@ export function LearnerPage() {
                     {skill.data && (
                         <>
                             <div className="grid gap-x-8 gap-y-4 md:grid-cols-2">
-                                <HoldsBack skill={skill.data} />
+                                <HoldsBack learner={id} skill={skill.data} />
                                 <OwnRatings skill={skill.data} />
                             </div>
                             <SkillField learner={id} tallies={data.tallies} skill={skill.data} />

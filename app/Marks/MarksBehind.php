@@ -1,0 +1,53 @@
+<?php
+
+namespace App\Marks;
+
+use App\Models\Learner;
+use App\Models\Mark;
+use App\Models\Round;
+use Illuminate\Database\Query\Builder;
+use NobleTurn\Core\Routine\RoutineCode;
+use NobleTurn\Core\Routine\Step;
+
+/** The marks behind a figure: of some routines, of one step or all, in some conditions or any; corrections beside what they corrected. */
+final class MarksBehind
+{
+    private const MOST = 60;
+
+    /**
+     * @param  ?list<RoutineCode>  $routines  null for all
+     * @param  ?string  $condition  such as "busy"
+     * @return list<array<string, mixed>> newest first, no more than can be read
+     */
+    public static function of(Learner $learner, ?array $routines, ?Step $step, ?string $condition = null): array
+    {
+        $rounds = Round::query()->whereIn('lesson_id', $learner->lessons()->select('id'));
+        if ($routines !== null) {
+            $rounds->whereIn('routine', array_map(static fn (RoutineCode $code): string => $code->value, $routines));
+        }
+        $marks = Mark::query()->where('kind', 'step')->whereIn('round_id', $rounds->select('id'))->where('withdrawn', false)
+            ->whereNotExists(fn (Builder $later) => $later->from('marks', 'later')->whereColumn('later.corrects_id', 'marks.id'));
+        if ($step !== null) {
+            $marks->where('step', $step->value);
+        }
+        $shown = [];
+        foreach ($marks->with('round.place', 'round.marks')->orderByDesc('device_at')->orderByDesc('id')->lazy(self::MOST) as $mark) {
+            $standing = StandingMarks::round($mark->round);
+            $noted = array_filter($standing->conditions->noted());
+            if ($condition !== null && ! in_array($condition, $noted, true)) {
+                continue;
+            }
+            $shown[] = [
+                'id' => $mark->id, 'lesson' => $mark->round->lesson_id, 'place' => $mark->round->place->name, 'at' => $mark->round->device_at->format('Y-m-d\TH:i:s\Z'),
+                'step' => $mark->step, 'outcome' => $mark->outcome, 'out_of_order' => $mark->out_of_order, 'note' => $mark->note,
+                'taught' => $standing->taught?->value, 'conditions' => (object) $noted,
+                'was' => $mark->corrects_id === null ? null : $mark->round->marks->firstWhere('id', $mark->corrects_id)?->outcome,
+            ];
+            if (count($shown) === self::MOST) {
+                break;
+            }
+        }
+
+        return $shown;
+    }
+}
