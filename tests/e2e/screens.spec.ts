@@ -54,7 +54,7 @@ async function settle(page: Page): Promise<void> {
 
 for (const theme of ['day', 'night']) {
     test(`axe finds nothing on any screen, ${theme}`, async ({ page }) => {
-        test.setTimeout(180_000);
+        test.setTimeout(360_000);
         await page.addInitScript((chosen) => localStorage.setItem('noble-turn.theme', chosen), theme);
         const heard = complaints(page);
         for (const [name, path] of Object.entries(await screens(page))) {
