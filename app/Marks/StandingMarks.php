@@ -21,7 +21,7 @@ final class StandingMarks
     {
         $corrected = $round->marks->pluck('corrects_id')->filter()->flip();
 
-        return self::marked($round->lesson_id, $round->device_at->toDateTimeImmutable(), $round->routine, $round->conditions, $round->marks->reject(
+        return self::marked($round->lesson_id, $round->device_at->toDateTimeImmutable(), $round->routine, $round->place_id, $round->conditions, $round->marks->reject(
             fn (Mark $mark): bool => $mark->withdrawn || $corrected->has($mark->id),
         ));
     }
@@ -34,7 +34,7 @@ final class StandingMarks
     public static function of(Learner $learner): array
     {
         $rounds = Round::query()->whereIn('lesson_id', $learner->lessons()->select('id'))->orderBy('device_at')->orderBy('id')
-            ->toBase()->get(['id', 'lesson_id', 'routine', 'conditions', 'device_at']);
+            ->toBase()->get(['id', 'lesson_id', 'place_id', 'routine', 'conditions', 'device_at']);
         $marks = Mark::query()->whereIn('round_id', Round::query()->whereIn('lesson_id', $learner->lessons()->select('id'))->select('id'))
             ->where('withdrawn', false)->orderBy('server_at')->orderBy('id')->toBase()
             ->whereNotExists(fn (Builder $later) => $later->from('marks', 'later')->whereColumn('later.corrects_id', 'marks.id'))
@@ -42,7 +42,7 @@ final class StandingMarks
         $utc = new \DateTimeZone('UTC');
 
         return array_values($rounds->map(fn (object $round): MarkedRound => self::marked(
-            $round->lesson_id, new \DateTimeImmutable($round->device_at, $utc), $round->routine, (array) json_decode((string) $round->conditions, true), $marks->get($round->id, []),
+            $round->lesson_id, new \DateTimeImmutable($round->device_at, $utc), $round->routine, $round->place_id, (array) json_decode((string) $round->conditions, true), $marks->get($round->id, []),
         ))->all());
     }
 
@@ -50,7 +50,7 @@ final class StandingMarks
      * @param  array<array-key, mixed>  $conditions  as noted when the round began; a later mark of them stands instead
      * @param  iterable<Mark|\stdClass>  $standing
      */
-    private static function marked(string $lesson, \DateTimeImmutable $at, string $routine, array $conditions, iterable $standing): MarkedRound
+    private static function marked(string $lesson, \DateTimeImmutable $at, string $routine, string $place, array $conditions, iterable $standing): MarkedRound
     {
         $steps = [];
         $taught = null;
@@ -65,6 +65,6 @@ final class StandingMarks
             };
         }
 
-        return new MarkedRound($lesson, $at, RoutineCode::from($routine), $steps, $taught, $heldBack, Conditions::of($conditions));
+        return new MarkedRound($lesson, $at, RoutineCode::from($routine), $steps, $taught, $heldBack, Conditions::of($conditions), $place);
     }
 }

@@ -17,7 +17,7 @@ use NobleTurn\Core\Skill\Evidence;
 /**
  * A made-up learner who differs in form from the model that judges them: skill grows along a curve that levels off with
  * practice of the cell and a little with practice of the step elsewhere, is lost exponentially with time, is scaled (not
- * shifted) by what goes on around, has good and bad days, and is marked through normal, not logistic, thresholds.
+ * shifted) by what goes on around, meets harder and easier places, has good and bad days, and is marked through normal, not logistic, thresholds.
  */
 final class SimulatedLearner
 {
@@ -40,6 +40,9 @@ final class SimulatedLearner
 
     /** @var array<string, \DateTimeImmutable> */
     private array $last = [];
+
+    /** @var array<string, float> how much harder than others of their kind */
+    private array $places = [];
 
     private float $rate;
 
@@ -89,11 +92,13 @@ final class SimulatedLearner
             $at = $this->now->modify("+{$i} minutes");
             $conditions = new Conditions($this->draw->one(['quiet', 'moderate', 'busy']), $this->draw->one(['day', 'day', 'dusk', 'night']), $this->draw->one(['dry', 'dry', 'wet']), 'town');
             $load = self::LOAD[$conditions->traffic] + self::LOAD[$conditions->light] + self::LOAD[$conditions->surface];
+            $place = "{$routine->value} ".$this->draw->one(['a', 'b', 'c']);
+            $harder = $this->places[$place] ??= 0.3 * $this->normal();
             foreach (Step::cases() as $step) {
                 if (! Catalogue::routine($routine, new GreatBritain)->has($step)) {
                     continue;
                 }
-                $latent = $this->skill($routine, $step, $at) - $this->sensitive * $load + $form + $this->normal() + $this->bias;
+                $latent = $this->skill($routine, $step, $at) - $harder - $this->sensitive * $load + $form + $this->normal() + $this->bias;
                 $outcome = match (true) {
                     $latent > 0.0 => Outcome::Unaided,
                     $latent > -0.75 => Outcome::Reminded,
@@ -101,7 +106,7 @@ final class SimulatedLearner
                     $latent > -2.3 => Outcome::Missed,
                     default => Outcome::Intervened,
                 };
-                $marks[] = new Evidence("l{$this->lesson}", $at, $routine, $step, new StepMark($outcome), $conditions);
+                $marks[] = new Evidence("l{$this->lesson}", $at, $routine, $step, new StepMark($outcome), $conditions, place: $place);
                 $this->practice["{$routine->value}.{$step->value}"] = ($this->practice["{$routine->value}.{$step->value}"] ?? 0.0) + 1.0;
                 $this->practice[$step->value] = ($this->practice[$step->value] ?? 0.0) + 0.15;
             }

@@ -19,6 +19,7 @@ final readonly class MarkedRound
         public ?Taught $taught = null,
         public bool $heldBackRightly = false,
         public Conditions $conditions = new Conditions,
+        public ?string $place = null,
     ) {
     }
 

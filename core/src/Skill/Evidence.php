@@ -29,6 +29,8 @@ final readonly class Evidence
         public ?string $marker = null,
         /** Shown or talked through: practice, but no evidence. */
         public bool $taught = false,
+        /** Where, as far as it is known: some places are harder than others of their kind. */
+        public ?string $place = null,
     ) {
         $this->rank = Outcome::Intervened->stepsFromUnaided() - $mark->support();
     }
@@ -48,7 +50,7 @@ final readonly class Evidence
         foreach (Step::cases() as $step) {
             $mark = $round->mark($step) ?? ($taught || ($step === Step::Look && $round->heldBackRightly) ? new StepMark(Outcome::Unaided) : null);
             if ($mark !== null && $routine->has($step)) {
-                $found[] = new self($round->lesson, $round->at, $round->routine, $step, $mark, $round->conditions, $marker, $taught);
+                $found[] = new self($round->lesson, $round->at, $round->routine, $step, $mark, $round->conditions, $marker, $taught, $round->place);
             }
         }
 

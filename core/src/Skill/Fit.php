@@ -98,6 +98,12 @@ final readonly class Fit
         return $harder;
     }
 
+    /** How much easier a place has been for this learner than others of its kind, logits; nothing where it was never met. */
+    public function easier(?string $place): float
+    {
+        return $this->mode->shared[$this->rows->index[Parts::place($place ?? '')] ?? -1] ?? 0.0;
+    }
+
     /** How much harder one kind of conditions is for this learner than it is reckoned: 1 as reckoned, never under 0. */
     public function load(string $kind): Belief
     {

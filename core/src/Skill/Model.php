@@ -17,6 +17,7 @@ final readonly class Model
         public float $stepInSection = 1.2,
         public float $cell = 0.3,
         public float $marker = 0.3,
+        public float $place = 0.5,
         /** Of how much conditions trouble this learner, as a share of what they are reckoned. */
         public float $load = 1.5,
         /** Gained with each doubling of the rounds driven since (per natural logarithm), logits. */

@@ -42,6 +42,11 @@ final class Parts
         return "marker {$who}";
     }
 
+    public static function place(string $where): string
+    {
+        return "place {$where}";
+    }
+
     public function section(RoutineCode $routine): Section
     {
         return $this->sections[$routine->value] ??= Catalogue::routine($routine, $this->pack)->section;

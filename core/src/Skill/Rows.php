@@ -113,10 +113,13 @@ final class Rows
     {
         $counted = $this->shared($one->routine, $one->step);
         if ($one->marker !== null) {
-            $counted[$this->place(Parts::marker($one->marker), $this->model->marker)] = 1.0;
+            $counted[$this->at(Parts::marker($one->marker), $this->model->marker)] = 1.0;
+        }
+        if ($one->place !== null) {
+            $counted[$this->at(Parts::place($one->place), $this->model->place)] = 1.0;
         }
         foreach (Difficulty::byKind($one->conditions) as $kind => $difficulty) {
-            $counted[$this->place(Parts::load($kind), $this->model->load)] = -$difficulty;
+            $counted[$this->at(Parts::load($kind), $this->model->load)] = -$difficulty;
         }
 
         return $counted;
@@ -127,13 +130,13 @@ final class Rows
     {
         $shared = [];
         foreach ($this->parts->of($routine, $step) as $name => $sd) {
-            $shared[$this->place($name, $sd)] = 1.0;
+            $shared[$this->at($name, $sd)] = 1.0;
         }
 
         return $shared;
     }
 
-    private function place(string $name, float $sd): int
+    private function at(string $name, float $sd): int
     {
         if (! isset($this->index[$name])) {
             $this->index[$name] = count($this->index);

@@ -110,7 +110,7 @@ final class SkillReader
             $evidence[] = new Evidence(
                 $mark->text('lesson') ?? $at->format('Y-m-d'), $at, $routine, $step,
                 new StepMark($mark->choice('outcome', Outcome::class) ?? Outcome::Missed, $mark->flag('out_of_order') ?? false),
-                self::conditions($mark), $mark->text('marker'), $mark->has('taught'),
+                self::conditions($mark), $mark->text('marker'), $mark->has('taught'), $mark->text('place'),
             );
         }
         usort($evidence, static fn (Evidence $a, Evidence $b): int => $a->at <=> $b->at);

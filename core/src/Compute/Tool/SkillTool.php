@@ -62,6 +62,7 @@ final class SkillTool implements Tool
                 ChoiceField::of('taught', 'shown or talked through: practice, no evidence', Taught::class),
                 new TextField('lesson', 'marks of one lesson; default those of one day', 60),
                 new TextField('marker', 'who marked it', 60),
+                new TextField('place', 'where: some are harder than others of their kind', 60),
                 $conditions,
             )), self::MOST_MARKS))->required(),
             new ListField('overrulings', 'where an instructor knows better', new ObjectField('overruling', 'one', new Shape(
@@ -79,6 +80,7 @@ final class SkillTool implements Tool
                 (new TextField('at', 'when', 35))->required(),
                 ChoiceField::of('routine', 'driven', RoutineCode::class)->required(),
                 ChoiceField::of('step', 'marked', Step::class)->required(),
+                new TextField('place', 'where', 60),
                 $conditions,
             )), 500),
         );
@@ -125,7 +127,7 @@ final class SkillTool implements Tool
                 $routine = $next->choice('routine', RoutineCode::class) ?? RoutineCode::EmergeRight;
                 $belief = $fit->belief($routine, $next->choice('step', Step::class) ?? Step::Mirrors, SkillReader::day($next->text('at') ?? '', 'predict.at'));
 
-                return array_combine(self::outcomes(), array_map(static fn (float $p): float => round($p, 9), $belief->outcomes($fit->harder(SkillReader::conditions($next)))));
+                return array_combine(self::outcomes(), array_map(static fn (float $p): float => round($p, 9), $belief->outcomes($fit->harder(SkillReader::conditions($next)) - $fit->easier($next->text('place')))));
             }, $input->objects('predict')),
         ], self::assumptions(), $ignored === 0 ? [] : [new Warning('future-marks', "{$ignored} ".($ignored === 1 ? 'mark lies' : 'marks lie').' after today and says nothing yet.')]);
     }
@@ -148,6 +150,7 @@ final class SkillTool implements Tool
             new Assumption('easier than unaided: missed, prompted, reminded', implode(', ', Ladder::EASIER), 'logits', $assumed),
             new Assumption('a learner nobody has marked', $model->start, 'logits', $assumed),
             new Assumption('spread of learners', $model->learner, 'logits', $assumed),
+            new Assumption('spread of places of one kind', $model->place, 'logits', $assumed),
             new Assumption('spread of a step in a section', $model->stepInSection, 'logits', $assumed),
             new Assumption('gained with practice', $model->practice, 'logits for each factor e', $assumed),
             new Assumption('lost without it', $model->fading, 'logits for each factor e of months', $assumed),
