@@ -16,6 +16,8 @@ final readonly class Records
     /** Learners to a job: small enough that progress moves, large enough that the queue is no burden. */
     private const AT_ONCE = 10;
 
+    private const AGAIN_AFTER_MINUTES = 10;
+
     public function __construct(private CurrentSchool $current)
     {
     }
@@ -41,7 +43,8 @@ final readonly class Records
     {
         return Cache::lock('records '.$this->current->id(), 10)->get(function (): ?Batch {
             $going = $this->goingOn();
-            $stale = $going === null ? $this->stale() : [];
+            // What failed a moment ago would fail again: it is said, and tried anew after a while.
+            $stale = $going === null && $this->failed() === 0 ? $this->stale() : [];
             if ($going !== null || $stale === []) {
                 return $going;
             }
@@ -56,10 +59,30 @@ final readonly class Records
     /** The batch that is at work, if any. */
     public function goingOn(): ?Batch
     {
-        $id = Cache::get($this->key());
-        $batch = is_string($id) ? Bus::findBatch($id) : null;
+        $batch = $this->last();
 
-        return $batch === null || $batch->finished() || $batch->cancelled() ? null : $batch;
+        return $batch === null || self::isOver($batch) ? null : $batch;
+    }
+
+    /** How many jobs of the last batch failed, where that was a short while ago. */
+    public function failed(): int
+    {
+        $batch = $this->last();
+
+        return $batch !== null && self::isOver($batch) && $batch->createdAt->isAfter(now()->subMinutes(self::AGAIN_AFTER_MINUTES)) ? $batch->failedJobs : 0;
+    }
+
+    /** A job that failed for good stays pending in its batch. */
+    private static function isOver(Batch $batch): bool
+    {
+        return $batch->finished() || $batch->cancelled() || $batch->pendingJobs <= $batch->failedJobs;
+    }
+
+    private function last(): ?Batch
+    {
+        $id = Cache::get($this->key());
+
+        return is_string($id) ? Bus::findBatch($id) : null;
     }
 
     private function key(): string

@@ -4,6 +4,7 @@ use App\Models\Learner;
 use App\Models\Overruling;
 use App\Models\SkillAnswer;
 use App\School\CurrentSchool;
+use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Bus;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -109,7 +110,7 @@ it('brings the records of a school up to date in the background, its own alone, 
 
     $before = $this->getJson('api/school/learners')->assertOk()->json();
     expect($before['learners'])->toHaveCount(1)->and($before['learners'][0]['skill'])->toBeNull()->and($before['stale'])->toBe(1);
-    $this->postJson('api/school/records')->assertOk()->assertJson(['stale' => 0, 'progress' => null]);
+    $this->postJson('api/school/records')->assertOk()->assertJson(['stale' => 0, 'progress' => null, 'failed' => 0]);
     $after = $this->getJson('api/school/learners')->json('learners.0.skill');
     expect($after['marks'])->toBe(40)->and($after['average'])->toBeGreaterThan(0.0)->and(SkillAnswer::query()->count())->toBe(1)->and(DB::table('skill_answers')->count())->toBe(1);
     // Nothing to do: no second batch. A new day makes every answer old.
@@ -124,6 +125,18 @@ it('brings the records of a school up to date in the background, its own alone, 
     expect($position['helped'])->toMatchArray(['count' => 10, 'of' => 20])->and([$position['cause'], $position['with']['count'], $position['with']['of'], $position['without']['count'], $position['without']['of']])->toBe(['signal', 10, 10, 0, 10])
         ->and($teaching['places'])->toHaveCount(1)->and($teaching['places'][0]['failed'])->toMatchArray(['count' => 10, 'of' => 20])
         ->and(collect($teaching['routines'])->firstWhere('routine', 'emerge-right')['learners'])->toBe(1);
+});
+
+it('says what could not be worked out, and does not try it over and over', function (): void {
+    ($this->drive)([['position' => 'missed']], $this->at);
+    DB::table('rounds')->insert(['id' => (string) Str::uuid7(), 'school_id' => $this->school->id, 'lesson_id' => $this->at['lesson']->id, 'place_id' => $this->at['place']->id, 'routine' => 'unicycle', 'ordinal' => 9, 'conditions' => '{}', 'device_at' => now(), 'server_at' => now()]);
+    config(['queue.default' => 'database']);
+    $this->postJson('api/school/records')->assertOk()->assertJson(['stale' => 1, 'progress' => ['done' => 0, 'of' => 1], 'failed' => 0]);
+    Artisan::call('queue:work', ['--stop-when-empty' => true, '--sleep' => 0]);
+    $this->postJson('api/school/records')->assertOk()->assertJson(['stale' => 1, 'progress' => null, 'failed' => 1]);
+    expect(DB::table('jobs')->count())->toBe(0);
+    $this->travel(11)->minutes();
+    $this->postJson('api/school/records')->assertOk()->assertJson(['progress' => ['done' => 0, 'of' => 1]]);
 });
 
 it('has nothing to say of learners with nothing to say of', function (): void {

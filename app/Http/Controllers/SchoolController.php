@@ -11,12 +11,12 @@ final class SchoolController extends Controller
 {
     public function learners(SchoolRecord $record, Records $records): JsonResponse
     {
-        return response()->json(['learners' => $record->learners(), 'stale' => count($records->stale()), 'progress' => $this->progress($records)]);
+        return response()->json(['learners' => $record->learners(), ...$this->state($records)]);
     }
 
     public function teaching(SchoolRecord $record): JsonResponse
     {
-        return response()->json(['routines' => $record->routines(), 'failures' => $record->failures(), 'places' => $record->places()]);
+        return response()->json($record->teaching());
     }
 
     /** Begins in the background what is left to do, and says how far it is. */
@@ -24,14 +24,14 @@ final class SchoolController extends Controller
     {
         $records->bringUpToDate();
 
-        return response()->json(['stale' => count($records->stale()), 'progress' => $this->progress($records)]);
+        return response()->json($this->state($records));
     }
 
-    /** @return ?array{done: int, of: int} jobs; null where none is at work */
-    private function progress(Records $records): ?array
+    /** @return array{stale: int, progress: ?array{done: int, of: int}, failed: int} learners left to do, and jobs: at work, and failed a short while ago */
+    private function state(Records $records): array
     {
         $batch = $records->goingOn();
 
-        return $batch === null ? null : ['done' => $batch->processedJobs(), 'of' => $batch->totalJobs];
+        return ['stale' => count($records->stale()), 'progress' => $batch === null ? null : ['done' => $batch->processedJobs(), 'of' => $batch->totalJobs], 'failed' => $records->failed()];
     }
 }

@@ -126,6 +126,8 @@ export interface SchoolLearner {
 export interface RecordsState {
     stale: number;
     progress: { done: number; of: number } | null;
+    /** Jobs that failed a short while ago. */
+    failed: number;
 }
 
 export interface Teaching {

@@ -15,11 +15,11 @@ export function useRecords() {
         queryFn: () => post<RecordsState>('school/records', {}),
         enabled: stale > 0,
         gcTime: 0,
-        refetchInterval: (query) => (query.state.data?.stale === 0 ? false : LOOK_AGAIN_MS),
+        refetchInterval: (query) => (query.state.data?.stale === 0 || query.state.data?.failed ? false : LOOK_AGAIN_MS),
     });
     const done = stale > 0 && state.data?.stale === 0;
     useEffect(() => {
         if (done) void client.invalidateQueries({ queryKey: ['school'], predicate: (query) => query.queryKey[1] !== 'records' });
     }, [done, client]);
-    return { list, working: stale > 0 && !done ? (state.data ?? { stale, progress: null }) : null };
+    return { list, working: stale > 0 && !done ? (state.data ?? { stale, progress: null, failed: 0 }) : null };
 }
