@@ -5,7 +5,6 @@ namespace App\Marks;
 use App\Models\Learner;
 use App\Models\Mark;
 use App\Models\Round;
-use Illuminate\Database\Query\Builder;
 use NobleTurn\Core\Record\Conditions;
 use NobleTurn\Core\Record\MarkedRound;
 use NobleTurn\Core\Record\Outcome;
@@ -35,14 +34,23 @@ final class StandingMarks
     {
         $rounds = Round::query()->whereIn('lesson_id', $learner->lessons()->select('id'))->orderBy('device_at')->orderBy('id')
             ->toBase()->get(['id', 'lesson_id', 'place_id', 'routine', 'conditions', 'device_at']);
-        $marks = Mark::query()->whereIn('round_id', Round::query()->whereIn('lesson_id', $learner->lessons()->select('id'))->select('id'))
-            ->where('withdrawn', false)->orderBy('server_at')->orderBy('id')->toBase()
-            ->whereNotExists(fn (Builder $later) => $later->from('marks', 'later')->whereColumn('later.corrects_id', 'marks.id'))
-            ->get(['round_id', 'kind', 'step', 'outcome', 'taught', 'out_of_order', 'conditions'])->groupBy('round_id');
+        // What is corrected is left out here: the database would look for a correction of each mark by itself.
+        $all = Mark::query()->toBase()->whereIn('round_id', $rounds->pluck('id'))->orderBy('server_at')->orderBy('id')
+            ->get(['id', 'round_id', 'kind', 'step', 'outcome', 'taught', 'out_of_order', 'conditions', 'corrects_id', 'withdrawn']);
+        $corrected = [];
+        foreach ($all as $mark) {
+            $corrected[(string) $mark->corrects_id] = true;
+        }
+        $marks = [];
+        foreach ($all as $mark) {
+            if (! $mark->withdrawn && ! isset($corrected[$mark->id])) {
+                $marks[$mark->round_id][] = $mark;
+            }
+        }
         $utc = new \DateTimeZone('UTC');
 
         return array_values($rounds->map(fn (object $round): MarkedRound => self::marked(
-            $round->lesson_id, new \DateTimeImmutable($round->device_at, $utc), $round->routine, $round->place_id, (array) json_decode((string) $round->conditions, true), $marks->get($round->id, []),
+            $round->lesson_id, new \DateTimeImmutable($round->device_at, $utc), $round->routine, $round->place_id, (array) json_decode((string) $round->conditions, true), $marks[$round->id] ?? [],
         ))->all());
     }
 

@@ -28,18 +28,16 @@ final class Ladder
         return array_map(static fn (int $rank): float => max(1e-12, $steps[$rank] - $steps[$rank + 1]), range(0, self::TOP));
     }
 
-    /** First derivative of the log-likelihood: 1 - F(k) - F(k+1). */
-    public static function slope(int $rank, float $eta): float
-    {
-        return 1.0 - self::atLeast($rank, $eta) - self::atLeast($rank + 1, $eta);
-    }
-
-    /** Minus the second derivative: f(k) + f(k+1), never negative. */
-    public static function curvature(int $rank, float $eta): float
+    /**
+     * Of the log-likelihood: its first derivative, 1 - F(k) - F(k+1), and minus its second, f(k) + f(k+1), never negative.
+     *
+     * @return array{float, float}
+     */
+    public static function derivatives(int $rank, float $eta): array
     {
         [$here, $above] = [self::atLeast($rank, $eta), self::atLeast($rank + 1, $eta)];
 
-        return $here * (1.0 - $here) + $above * (1.0 - $above);
+        return [1.0 - $here - $above, $here * (1.0 - $here) + $above * (1.0 - $above)];
     }
 
     public static function logistic(float $x): float

@@ -12,19 +12,26 @@ final readonly class Linear
     {
     }
 
-    /** @param  array<int, array<int, float>>  $matrix  symmetric, positive definite */
+    /** @param  array<int, array<int, float>>  $matrix  symmetric, positive definite: its lower half is read */
     public static function of(array $matrix): self
     {
         $root = [];
         foreach ($matrix as $i => $row) {
-            $root[$i] = [];
-            for ($j = 0; $j <= $i; $j++) {
+            $line = [];
+            for ($j = 0; $j < $i; $j++) {
+                $other = $root[$j];
                 $sum = $row[$j];
-                for ($k = 0; $k < $j; $k++) {
-                    $sum -= $root[$i][$k] * $root[$j][$k];
+                foreach ($line as $k => $x) {
+                    $sum -= $x * $other[$k];
                 }
-                $root[$i][$j] = $i === $j ? sqrt(max(1e-12, $sum)) : $sum / $root[$j][$j];
+                $line[] = $sum / $other[$j];
             }
+            $sum = $row[$i];
+            foreach ($line as $x) {
+                $sum -= $x * $x;
+            }
+            $line[] = sqrt(max(1e-12, $sum));
+            $root[] = $line;
         }
 
         return new self($root);

@@ -16,7 +16,8 @@ final class Mode
     /** No part moves further in one step, logits: far out the curvature says little. */
     private const LONGEST_STEP = 1.5;
 
-    private const ENOUGH = 1e-6;
+    /** A step this long leaves its square to go. */
+    private const ENOUGH = 1e-3;
 
     /** @var array<int, float> the shared parts, by place */
     public array $shared;
@@ -50,10 +51,16 @@ final class Mode
         foreach ($this->cells as $cell => ['weight' => $weight, 'cross' => $cross]) {
             $d = $this->ownPrior + $weight;
             foreach ($cross as $i => $x) {
-                $gradient[$i] -= $x * $ownGradient[$cell] / $d;
+                $share = $x / $d;
+                $gradient[$i] -= $share * $ownGradient[$cell];
+                $row = &$matrix[$i];
                 foreach ($cross as $j => $y) {
-                    $matrix[$i][$j] -= $x * $y / $d;
+                    // The lower half is all that is read.
+                    if ($j <= $i) {
+                        $row[$j] -= $share * $y;
+                    }
                 }
+                unset($row);
             }
         }
         $this->system = Linear::of($matrix);
@@ -72,30 +79,39 @@ final class Mode
         return max(0.0, ...array_map(abs(...), array_values($step)));
     }
 
-    /** @return array{array<int, float>, array<string, float>, array<int, array<int, float>>} slopes of shared and own parts, and the shared parts' curvature */
+    /** @return array{array<int, float>, array<string, float>, array<int, array<int, float>>} slopes of shared and own parts, and the lower half of the shared parts' curvature */
     private function gather(): array
     {
-        $places = array_keys($this->shared);
         $gradient = array_map(static fn (float $precision, float $value): float => -$precision * $value, $this->rows->prior, $this->shared);
-        $matrix = array_map(fn (int $i): array => array_map(fn (int $j): float => $i === $j ? $this->rows->prior[$i] : 0.0, $places), $places);
+        $matrix = [];
+        foreach (array_keys($this->shared) as $i) {
+            $matrix[$i] = array_fill(0, $i + 1, 0.0);
+            $matrix[$i][$i] = $this->rows->prior[$i];
+        }
         $ownGradient = array_map(fn (float $value): float => -$this->ownPrior * $value, $this->own);
-        $this->cells = [];
+        $this->cells = array_fill_keys(array_keys($this->own), ['weight' => 0.0, 'cross' => []]);
         $add = function (array $row, float $slope, float $curvature) use (&$gradient, &$ownGradient, &$matrix): void {
             $ownGradient[$row['cell']] += $slope;
             $cell = &$this->cells[$row['cell']];
-            $cell ??= ['weight' => 0.0, 'cross' => []];
             $cell['weight'] += $curvature;
             foreach ($row['parts'] as $i => $x) {
                 $gradient[$i] += $x * $slope;
-                $cell['cross'][$i] = ($cell['cross'][$i] ?? 0.0) + $x * $curvature;
+                $by = $x * $curvature;
+                $cell['cross'][$i] = ($cell['cross'][$i] ?? 0.0) + $by;
+                $line = &$matrix[$i];
                 foreach ($row['parts'] as $j => $y) {
-                    $matrix[$i][$j] += $x * $y * $curvature;
+                    if ($j > $i) {
+                        break;
+                    }
+                    $line[$j] += $by * $y;
                 }
+                unset($line);
             }
         };
         foreach ($this->rows->rows as $row) {
             $eta = $row['offset'] + $this->sum($row);
-            $add($row, $row['weight'] * Ladder::slope($row['rank'], $eta), $row['weight'] * Ladder::curvature($row['rank'], $eta));
+            [$slope, $curvature] = Ladder::derivatives($row['rank'], $eta);
+            $add($row, $row['weight'] * $slope, $row['weight'] * $curvature);
         }
         foreach ($this->rows->words as $word) {
             $add($word, $word['precision'] * ($word['target'] - $this->sum($word)), $word['precision']);

@@ -15,7 +15,7 @@ final class Rows
 {
     private const DAY_S = 86_400.0;
 
-    /** @var list<array{cell: string, parts: array<int, float>, rank: int, offset: float, weight: float}> parts by place, with what each counts */
+    /** @var list<array{cell: string, parts: array<int, float>, rank: int, offset: float, weight: float}> parts by place in rising order, with what each counts */
     public array $rows = [];
 
     /** @var list<array{cell: string, parts: array<int, float>, target: float, precision: float}> an instructor's own words: what the parts add up to */
@@ -122,6 +122,8 @@ final class Rows
             $counted[$this->at(Parts::load($kind), $this->model->load)] = -$difficulty;
         }
 
+        ksort($counted);
+
         return $counted;
     }
 
@@ -132,6 +134,7 @@ final class Rows
         foreach ($this->parts->of($routine, $step) as $name => $sd) {
             $shared[$this->at($name, $sd)] = 1.0;
         }
+        ksort($shared);
 
         return $shared;
     }
