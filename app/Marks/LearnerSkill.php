@@ -24,7 +24,7 @@ use NobleTurn\Core\Skill\Overruling;
 
 /**
  * What a learner's marks say today. Fitting a long record takes longer than a page may, so the answer is kept until the day
- * or the record changes: marks and overrulings are only ever added, so their numbers tell; of the ratings, what they are.
+ * or the record changes: marks and overrulings are only ever added, so their numbers tell; of the lessons, their ratings and minutes.
  */
 final readonly class LearnerSkill
 {
@@ -35,7 +35,7 @@ final readonly class LearnerSkill
     {
     }
 
-    /** @return array<string, mixed> */
+    /** @return array<string, mixed> as the tool answers, with the counts of the record */
     public function of(Learner $learner, \DateTimeImmutable $now): array
     {
         $pack = $this->pack($learner);
@@ -44,7 +44,9 @@ final readonly class LearnerSkill
         if ($kept !== null && $kept->stands_for === $standsFor) {
             return $kept->body;
         }
-        $body = SkillPresenter::body($this->evidence($learner, $pack, $now), $pack, $now, $this->words($learner), $this->ratings($learner));
+        $marked = StandingMarks::of($learner);
+        $body = SkillPresenter::body(self::until($now, SkillEvidence::of($learner, $marked, $pack)), $pack, $now, $this->words($learner), $this->ratings($learner))
+            + ['counts' => LearnerCounts::of($learner, $marked)];
         // In one go: a page and the worker may both have found it old.
         SkillAnswer::query()->upsert([[
             'learner_id' => $learner->id, 'school_id' => $learner->school_id, 'stands_for' => $standsFor, 'day' => $now->format('Y-m-d'),
@@ -88,16 +90,25 @@ final readonly class LearnerSkill
 
         return implode(' ', [
             $pack->code(), $pack->version(), Toolbox::VERSION, $now->format('Y-m-d'), Mark::query()->whereIn('round_id', $rounds)->count(),
-            $said->count(), $said->whereNotNull('withdrawn_at')->count(), md5($learner->lessons()->orderBy('id')->toBase()->pluck('self_rating')->implode(' ')),
+            $said->count(), $said->whereNotNull('withdrawn_at')->count(), md5(json_encode($learner->lessons()->orderBy('id')->toBase()->get(['self_rating', 'minutes', 'state']), JSON_THROW_ON_ERROR)),
         ]);
     }
 
     /** @return list<Evidence> */
     private function evidence(Learner $learner, RulePack $pack, \DateTimeImmutable $now): array
     {
+        return self::until($now, SkillEvidence::of($learner, StandingMarks::of($learner), $pack));
+    }
+
+    /**
+     * @param  list<Evidence>  $evidence
+     * @return list<Evidence>
+     */
+    private static function until(\DateTimeImmutable $now, array $evidence): array
+    {
         $until = $now->modify(self::AHEAD);
 
-        return array_values(array_filter(SkillEvidence::of($learner, $pack), static fn (Evidence $one): bool => $one->at <= $until));
+        return array_values(array_filter($evidence, static fn (Evidence $one): bool => $one->at <= $until));
     }
 
     /** @return list<Overruling> that stand, oldest first */

@@ -3,6 +3,7 @@
 namespace App\Marks;
 
 use App\Models\Learner;
+use NobleTurn\Core\Record\MarkedRound;
 use NobleTurn\Core\Routine\Catalogue\Catalogue;
 use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Skill\Evidence;
@@ -10,8 +11,11 @@ use NobleTurn\Core\Skill\Evidence;
 /** A learner's standing marks as the skill model reads them, each with who marked it. */
 final class SkillEvidence
 {
-    /** @return list<Evidence> oldest first */
-    public static function of(Learner $learner, RulePack $pack): array
+    /**
+     * @param  list<MarkedRound>  $rounds  of the learner, oldest first
+     * @return list<Evidence>
+     */
+    public static function of(Learner $learner, array $rounds, RulePack $pack): array
     {
         $markers = $learner->lessons()->pluck('instructor_id', 'id');
         // The catalogue writes a whole card to answer: each routine is asked for once. One of another pack has no place here.
@@ -20,7 +24,7 @@ final class SkillEvidence
             $known[$routine->code->value] = $routine;
         }
         $evidence = [];
-        foreach (StandingMarks::of($learner) as $round) {
+        foreach ($rounds as $round) {
             $routine = $known[$round->routine->value] ?? null;
             if ($routine !== null) {
                 array_push($evidence, ...Evidence::ofRound($round, $routine, $markers[$round->lesson] ?? null));

@@ -4,6 +4,7 @@ namespace App\Http\Controllers;
 
 use App\Http\Requests\LearnerRequest;
 use App\Http\Resources\Show;
+use App\Marks\LearnerSkill;
 use App\Marks\StandingMarks;
 use App\Models\Learner;
 use App\Models\Lesson;
@@ -13,10 +14,7 @@ use App\School\Doctrine;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use NobleTurn\Core\Record\Hours;
-use NobleTurn\Core\Record\MarkedRound;
 use NobleTurn\Core\Record\Need;
-use NobleTurn\Core\Record\Tally;
 
 /** Learners and their records. A learner is put away, never erased by a press; it can be undone. */
 final class LearnerController extends Controller
@@ -36,18 +34,15 @@ final class LearnerController extends Controller
         return response()->json(Show::learner(Learner::query()->create($request->facts())), 201);
     }
 
-    public function show(Learner $learner): JsonResponse
+    public function show(Learner $learner, LearnerSkill $skill): JsonResponse
     {
-        $marked = StandingMarks::of($learner);
-
         return response()->json([
             ...Show::learner($learner),
-            'lessons' => $learner->lessons()->with(['learner', 'vehicle'])->withCount('rounds')->get()->sortByDesc('starts_at')->values()
-                ->map(fn (Lesson $lesson): array => [...Show::lessonLine($lesson), 'rounds' => (int) $lesson->getAttribute('rounds_count')]),
+            'lessons' => $learner->lessons()->withCount('rounds')->latest('starts_at')->get()->map(fn (Lesson $lesson): array => [
+                ...$lesson->only(['id', 'minutes', 'aim', 'state']), 'starts_at' => $lesson->starts_at->toIso8601ZuluString(), 'rounds' => (int) $lesson->getAttribute('rounds_count'),
+            ]),
             'promises' => $learner->promises()->get()->sortByDesc('created_at')->values()->map(fn (Promise $promise): array => Show::promise($promise)),
-            'rounds' => count($marked),
-            'hours' => self::hours($learner, $marked),
-            'tallies' => array_map(self::tally(...), Tally::all($marked)),
+            ...$skill->of($learner, new \DateTimeImmutable)['counts'],
         ]);
     }
 
@@ -86,39 +81,5 @@ final class LearnerController extends Controller
         $found->restore();
 
         return response()->json(Show::learner($found));
-    }
-
-    /**
-     * Time at the wheel by what it was driven in, minutes.
-     *
-     * @param  list<MarkedRound>  $marked
-     * @return array{total: float, minutes: array<string, array<string, float>>}
-     */
-    private static function hours(Learner $learner, array $marked): array
-    {
-        $rounds = [];
-        foreach ($marked as $round) {
-            $rounds[$round->lesson][] = $round->conditions;
-        }
-        // A lesson that is over but was never closed was driven all the same where rounds were marked in it.
-        $driven = $learner->lessons()->toBase()->get(['id', 'minutes', 'state'])->filter(static fn (object $lesson): bool => $lesson->state === 'done' || isset($rounds[$lesson->id]));
-        $hours = Hours::of(array_values($driven->map(static fn (object $lesson): array => ['minutes' => (float) $lesson->minutes, 'rounds' => $rounds[$lesson->id] ?? []])->all()));
-
-        return ['total' => $hours->total, 'minutes' => array_map(static fn (array $kind): array => array_map(static fn (float $minutes): float => round($minutes, 1), $kind), $hours->minutes)];
-    }
-
-    /** @return array<string, mixed> */
-    private static function tally(Tally $tally): array
-    {
-        return [
-            'routine' => $tally->routine->value,
-            'step' => $tally->step->value,
-            'counts' => $tally->counts,
-            'marked' => $tally->marked(),
-            'out_of_order' => $tally->outOfOrder,
-            'taught' => $tally->taught,
-            'last_at' => $tally->lastAt()?->format('Y-m-d\TH:i:s\Z'),
-            'lessons' => array_map(static fn (array $lesson): array => [...$lesson, 'at' => $lesson['at']->format('Y-m-d\TH:i:s\Z')], $tally->lessons),
-        ];
     }
 }

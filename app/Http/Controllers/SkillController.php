@@ -28,7 +28,7 @@ final class SkillController extends Controller
 
     public function show(Learner $learner): JsonResponse
     {
-        return response()->json($this->skill->of($learner, new \DateTimeImmutable));
+        return response()->json(array_diff_key($this->skill->of($learner, new \DateTimeImmutable), ['counts' => 0]));
     }
 
     public function cell(Learner $learner, RoutineCode $routine, Step $step): JsonResponse

@@ -219,8 +219,6 @@ export interface Tally {
     marked: number;
     out_of_order: number;
     taught: number;
-    last_at: string | null;
-    lessons: { lesson: string; at: string; unaided: number; of: number; out_of_order: number }[];
 }
 
 /** What a learner's record asks of one routine. */
@@ -240,7 +238,7 @@ export interface Hours {
 }
 
 export interface LearnerRecord extends LearnerFacts {
-    lessons: (LessonLine & { rounds: number })[];
+    lessons: (Pick<LessonLine, 'id' | 'minutes' | 'aim' | 'state' | 'starts_at'> & { rounds: number })[];
     promises: Promised[];
     rounds: number;
     tallies: Tally[];
