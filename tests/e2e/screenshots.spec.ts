@@ -45,7 +45,7 @@ test('main views', async ({ page }) => {
     await shoot(page, 'routine');
     await show(page, '/bench/approach?road={"routine":"emerge-right","limit_mph":30}&speed=20');
     await shoot(page, 'bench-20-mph');
-    for (const tool of ['gap', 'roundabout', 'join', 'overtake', 'gears', 'long-vehicle']) {
+    for (const tool of ['gap', 'roundabout', 'join', 'overtake', 'long-vehicle']) {
         await show(page, `/bench/${tool}`);
         await shoot(page, `bench-${tool}`);
     }

@@ -137,3 +137,24 @@ test('the record in plain words prints on one sheet, in words and without figure
     const pdf = (await page.pdf({ format: 'A4' })).toString('latin1');
     expect(pdf.match(/\/Type\s*\/Page\b/g)).toHaveLength(1);
 });
+
+test('the field of ink prints whole, in black and white', async ({ page }) => {
+    await page.goto('/');
+    const learner = await learnerNamed(page, 'Mirela');
+    // A4 within its margins, at 96 dots to the inch.
+    await page.setViewportSize({ width: 710, height: 1000 });
+    await page.emulateMedia({ media: 'print' });
+    await page.goto(`/learners/${learner}`);
+    const field = page.getByRole('region', { name: 'Routines by steps' });
+    await expect(field.getByRole('button', { name: /, Look:/ })).not.toHaveCount(0);
+    expect(await field.evaluate((region) => region.scrollWidth - region.clientWidth)).toBeLessThanOrEqual(0);
+    const outside = await field
+        .getByRole('button')
+        .evaluateAll((squares) => squares.filter((square) => square.scrollWidth > square.clientWidth + 1).map((square) => square.textContent));
+    expect(outside).toEqual([]);
+    const inks = await field
+        .locator('rect')
+        .evaluateAll((squares) => [...new Set(squares.map((square) => getComputedStyle(square).fill))].filter((fill) => fill.startsWith('rgb')));
+    expect(inks).toEqual(['rgb(0, 0, 0)']);
+    await expectSound(page, 'the record on paper');
+});

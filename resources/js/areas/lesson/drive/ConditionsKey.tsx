@@ -14,7 +14,7 @@ export function ConditionsKey({ conditions, onSaid }: { conditions: Conditions; 
                 aria-label={`Conditions: ${noted(conditions) || 'not noted'}`}
                 onClick={() => setOpen(true)}
             >
-                <span className="max-w-60 truncate">{noted(conditions) || 'Conditions?'}</span>
+                <span className="max-w-48 truncate">{noted(conditions) || 'Conditions?'}</span>
             </button>
             <Sheet title="Driven in" about="Counts for this round and goes on to the next; press again to take it back." open={open} onOpenChange={setOpen}>
                 {KINDS.map((kind) => (
