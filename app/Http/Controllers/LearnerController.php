@@ -39,7 +39,7 @@ final class LearnerController extends Controller
         return response()->json([
             ...Show::learner($learner),
             'lessons' => $learner->lessons()->withCount('rounds')->latest('starts_at')->get()->map(fn (Lesson $lesson): array => [
-                ...$lesson->only(['id', 'minutes', 'aim', 'state']), 'starts_at' => $lesson->starts_at->toIso8601ZuluString(), 'rounds' => (int) $lesson->getAttribute('rounds_count'),
+                ...$lesson->only(['id', 'minutes', 'aim', 'state', 'instructor_id']), 'starts_at' => $lesson->starts_at->toIso8601ZuluString(), 'rounds' => (int) $lesson->getAttribute('rounds_count'),
             ]),
             'promises' => $learner->promises()->get()->sortByDesc('created_at')->values()->map(fn (Promise $promise): array => Show::promise($promise)),
             ...$skill->of($learner, new \DateTimeImmutable)['counts'],

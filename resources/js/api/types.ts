@@ -238,7 +238,7 @@ export interface Hours {
 }
 
 export interface LearnerRecord extends LearnerFacts {
-    lessons: (Pick<LessonLine, 'id' | 'minutes' | 'aim' | 'state' | 'starts_at'> & { rounds: number })[];
+    lessons: (Omit<LessonLine, 'learner' | 'vehicle'> & { rounds: number })[];
     promises: Promised[];
     rounds: number;
     tallies: Tally[];

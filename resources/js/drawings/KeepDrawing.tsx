@@ -79,18 +79,17 @@ function KeepForm({ title, onKept }: { title: string; onKept: () => void }) {
                 </select>
             </Field>
             {places.data?.length === 0 && <p className="text-quiet">There is no place yet: describe one under Places first.</p>}
-            {(lessons.data?.length ?? 0) > 0 && (
-                <Field label="For" errors={errors.lesson_id}>
-                    <select value={values.lesson_id} onChange={(event) => set('lesson_id', event.target.value)}>
-                        <option value="">Every lesson at this place</option>
-                        {lessons.data?.map((lesson) => (
-                            <option key={lesson.id} value={lesson.id}>
-                                {lesson.learner.name}, {clock.day(lesson.starts_at)}, only
-                            </option>
-                        ))}
-                    </select>
-                </Field>
-            )}
+            {/* There from the start: a field that came later would push the key away from under a finger. */}
+            <Field label="For" errors={errors.lesson_id}>
+                <select disabled={(lessons.data?.length ?? 0) === 0} value={values.lesson_id} onChange={(event) => set('lesson_id', event.target.value)}>
+                    <option value="">Every lesson at this place</option>
+                    {lessons.data?.map((lesson) => (
+                        <option key={lesson.id} value={lesson.id}>
+                            {lesson.learner.name}, {clock.day(lesson.starts_at)}, only
+                        </option>
+                    ))}
+                </select>
+            </Field>
             <FormFoot message={message} busy={busy}>
                 Keep
             </FormFoot>
