@@ -23,7 +23,13 @@ test('overrule a square with a reason: both are kept, and it can be taken back',
     await page.getByRole('region', { name: 'What holds back most' }).getByRole('button').first().click();
     await expect(page.getByRole('region', { name: 'The marks' }).getByRole('listitem')).not.toHaveCount(0);
     await page.keyboard.press('Escape');
-    await page.getByRole('button', { name: /^Emerge right, Speed:/ }).click();
+    const square = page.getByRole('button', { name: /^Emerge right, Speed:/ });
+    await square.focus();
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('heading', { name: 'The marks' })).toBeVisible();
+    await page.keyboard.press('Escape');
+    await expect(square).toBeFocused();
+    await square.click();
     const sheet = page.getByRole('dialog');
     await sheet.getByRole('button', { name: 'nearly always' }).click();
     await sheet.getByRole('button', { name: 'Keep my word' }).click();

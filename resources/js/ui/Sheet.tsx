@@ -1,5 +1,5 @@
 import { Dialog } from 'radix-ui';
-import type { ReactNode } from 'react';
+import { useRef, type ReactNode } from 'react';
 
 interface Props {
     title: string;
@@ -9,14 +9,22 @@ interface Props {
     children: ReactNode;
 }
 
-/** A dialog that comes in from the right on a tablet and fills a phone. */
+/** A dialog that comes in from the right on a tablet and fills a phone. Whatever had the focus before has it again after. */
 export function Sheet({ title, about, open, onOpenChange, children }: Props) {
+    const before = useRef<Element | null>(null);
     return (
         <Dialog.Root open={open} onOpenChange={onOpenChange}>
             <Dialog.Portal>
                 <Dialog.Overlay className="fixed inset-0 z-40 bg-black/40" />
                 <Dialog.Content
                     className="bg-paper fixed inset-y-0 right-0 z-50 flex w-full max-w-xl flex-col gap-4 overflow-y-auto p-6 shadow-2xl"
+                    onOpenAutoFocus={() => {
+                        before.current = document.activeElement;
+                    }}
+                    onCloseAutoFocus={(event) => {
+                        event.preventDefault();
+                        if (before.current instanceof HTMLElement) before.current.focus();
+                    }}
                     {...(about ? {} : { 'aria-describedby': undefined })}
                 >
                     <div className="flex items-start justify-between gap-4">
