@@ -31,7 +31,7 @@ function Words({ learner, skill }: { learner: LearnerRecord; skill: Skill }) {
     const homework = learner.promises.filter((promise) => promise.kind === 'homework' && promise.kept_at === null);
     const first = learner.name.split(' ')[0];
     return (
-        <article className="one-page grid max-w-3xl gap-6 text-lg">
+        <article className="take-home grid max-w-3xl gap-6 text-lg print:max-w-none">
             <header className="flex flex-wrap items-start justify-between gap-4">
                 <div className="min-w-0">
                     <h1 className="text-3xl break-words">{first}, this is where you stand</h1>
