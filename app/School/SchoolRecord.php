@@ -73,7 +73,7 @@ final readonly class SchoolRecord
     {
         return array_map(static fn (Failure $one): array => [
             'routine' => $one->routine->value, 'step' => $one->step->value, 'helped' => self::share($one->helped), 'learners' => $one->learners, 'enough' => $one->isEnough(),
-            'cause' => $one->cause?->value, 'with' => $one->with === null ? null : self::share($one->with), 'without' => $one->without === null ? null : self::share($one->without),
+            'cause' => $one->cause?->value, 'cause_shows' => $one->causeShows(), 'with' => $one->with === null ? null : self::share($one->with), 'without' => $one->without === null ? null : self::share($one->without),
         ], Failure::of($driven->steps(), $driven->pairs(), $this->pack()));
     }
 

@@ -38,6 +38,12 @@ final readonly class Failure
         return $this->helped->of >= self::MARKS && $this->learners >= self::LEARNERS;
     }
 
+    /** The cause is off surely more often where the step went wrong than where it went well: the ranges do not meet. */
+    public function causeShows(): bool
+    {
+        return $this->with !== null && $this->without !== null && $this->with->low > $this->without->high;
+    }
+
     /**
      * @param  list<array{routine: string, step: string, marks: int, helped: int, learners: int}>  $steps
      * @param  list<array{routine: string, step: string, other: string, helped: bool, rounds: int, other_helped: int}>  $pairs  of steps marked in the same rounds

@@ -162,6 +162,12 @@ it('takes an instructor’s word as a weighty look: towards it, gone on from by 
             ->and(abs($said['estimate'] - $level->chance()))->toBeLessThan(0.2 * abs($alone - $level->chance()) + 0.08);
         $before = $said['estimate'];
     }
+    // A word is no progress: the trend is that of the marks.
+    $even = [];
+    foreach (range(1, 8) as $n) {
+        array_push($even, ...array_fill(0, 4, markedAs('prompted', sprintf('2026-05-%02dT10:00:00Z', 3 * $n))));
+    }
+    expect($ask($even, [$word('nearly-always')])['trend'])->toBe($ask($even)['trend']);
     $later = [...$marks, ...array_fill(0, 12, markedAs('missed', '2026-06-10T10:00:00Z'))];
     expect($ask($later, [$word('nearly-always')], '2026-06-11')['estimate'])->toBeLessThan($ask($marks, [$word('nearly-always')])['estimate'] - 0.2)
         // One of tomorrow's is not of today; one of a step the routine has not is refused by name.

@@ -54,7 +54,7 @@ it('sets a cause beside how often it was off where the step went well', function
     // A hump has no signal; two learners are no pattern, however often.
     expect($found)->toHaveCount(2)->and([$position->step, $position->isEnough(), $mirrors->isEnough()])->toBe([Step::Position, true, false])
         ->and([$position->cause, $position->with->count, $position->with->of, $position->without->count])->toBe([Step::Signal, 15, 18, 2])
-        ->and($mirrors->cause)->toBeNull();
+        ->and([$position->causeShows(), $mirrors->causeShows()])->toBe([true, false])->and($mirrors->cause)->toBeNull();
 });
 
 it('sets a place beside the same routine elsewhere', function (): void {

@@ -47,6 +47,8 @@ export interface OwnRating {
 
 export interface Skill {
     cells: SkillCell[];
+    /** Lowest first. */
+    weakest: { routine: RoutineCode; step: Step }[];
     holds_back: HeldBackBy[];
     never_done: RoutineCode[];
     only_shown: RoutineCode[];
@@ -149,6 +151,7 @@ export interface Teaching {
         learners: number;
         enough: boolean;
         cause: Step | null;
+        cause_shows: boolean;
         with: Share | null;
         without: Share | null;
     }[];

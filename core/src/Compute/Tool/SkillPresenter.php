@@ -28,6 +28,8 @@ final class SkillPresenter
 
     private const MOST_NAMED = 5;
 
+    private const MOST_WEAK = 4;
+
     private const LEANS = [-1 => 'lower', 0 => 'alike', 1 => 'higher'];
 
     /**
@@ -44,8 +46,13 @@ final class SkillPresenter
         $then = $early === [] ? null : Fit::of(array_values(array_filter($evidence, static fn (Evidence $one): bool => in_array($one->lesson, $early, true))), $pack, $today);
         $alone = $words === [] ? null : Fit::of($evidence, $pack, $today);
 
+        $cells = self::cells($fit, $then, $alone, $evidence, $words, $today);
+        $weakest = $cells;
+        usort($weakest, static fn (array $a, array $b): int => $a['estimate'] <=> $b['estimate']);
+
         return [
-            'cells' => self::cells($fit, $then, $alone, $evidence, $words, $today),
+            'cells' => $cells,
+            'weakest' => array_map(static fn (array $cell): array => ['routine' => $cell['routine'], 'step' => $cell['step']], array_slice($weakest, 0, self::MOST_WEAK)),
             'holds_back' => array_map(static fn (HoldsBack $one): array => [
                 'step' => $one->step?->value, 'section' => $one->section?->value, 'routine' => $one->routine?->value, 'condition' => $one->condition, 'deficit' => round($one->deficit, 2), 'gain' => round($one->gain, 3), 'evidence' => $one->evidence,
             ], array_slice(HoldsBack::of($fit, $evidence), 0, self::MOST_NAMED)),
@@ -156,7 +163,8 @@ final class SkillPresenter
             [$routine, $step] = [$marks[0]->routine, $marks[0]->step];
             $belief = $fit->belief($routine, $step);
             ['estimate' => $now, 'low' => $low, 'high' => $high] = self::belief($belief);
-            $rose = isset($known[$cell]) && $then !== null ? $now - $then->belief($routine, $step)->unaided() : null;
+            // Of the marks alone: an instructor's word is no progress.
+            $rose = isset($known[$cell]) && $then !== null ? ($alone ?? $fit)->belief($routine, $step)->unaided() - $then->belief($routine, $step)->unaided() : null;
             $faded = $fit->faded($routine);
             $word = $said[$cell] ?? null;
             $rows[] = [

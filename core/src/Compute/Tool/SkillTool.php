@@ -100,6 +100,7 @@ final class SkillTool implements Tool
                 'fading' => Out::flag('whether its routine was not driven for long'), 'faded_by' => $chance('what it lost since'),
                 'said' => ['type' => ['string', 'null'], 'description' => 'the level of the last overruling'], 'marks_alone' => ['type' => ['number', 'null'], 'description' => 'the estimate without it'],
             ])),
+            'weakest' => Out::list(Out::object(['routine' => Out::text('driven'), 'step' => $step]), 'the cells that stand lowest, lowest first'),
             'holds_back' => Out::list(Out::object([
                 'step' => ['type' => ['string', 'null'], 'description' => 'null where it is about a routine'], 'section' => ['type' => ['string', 'null'], 'description' => 'of the catalogue; null where it is everywhere'], 'routine' => ['type' => ['string', 'null'], 'description' => 'null where it is about a step'], 'condition' => ['type' => ['string', 'null'], 'description' => 'such as busy, where it is about conditions'],
                 'deficit' => Out::number('below its like, logits'), 'gain' => Out::number('by which the average chance would rise'), 'evidence' => Out::integer('marks it rests on'),

@@ -54,9 +54,9 @@ function Cause({ failure }: { failure: Failure }) {
         <span className="whitespace-normal">
             {STEP_WORDS[failure.cause]}
             {failure.with && failure.without && failure.with.of > 0 && (
-                <span className={`block text-sm ${failure.with.low > failure.without.high ? 'font-semibold' : 'text-quiet'}`}>
+                <span className={`block text-sm ${failure.cause_shows ? 'font-semibold' : 'text-quiet'}`}>
                     off in {share(failure.with)} of 100 with it, in {share(failure.without)} without
-                    {failure.with.low > failure.without.high ? ': at work' : ': not shown'}
+                    {failure.cause_shows ? ': at work' : ': not shown'}
                 </span>
             )}
         </span>

@@ -10,11 +10,11 @@ export function ConditionsKey({ conditions, onSaid }: { conditions: Conditions; 
         <>
             <button
                 type="button"
-                className="key !px-3 max-sm:order-last max-sm:basis-full"
+                className="key min-h-[88px] w-full !px-3"
                 aria-label={`Conditions: ${noted(conditions) || 'not noted'}`}
                 onClick={() => setOpen(true)}
             >
-                <span className="max-w-48 truncate">{noted(conditions) || 'Conditions?'}</span>
+                {noted(conditions) || 'Conditions?'}
             </button>
             <Sheet title="Driven in" about="Counts for this round and goes on to the next; press again to take it back." open={open} onOpenChange={setOpen}>
                 {KINDS.map((kind) => (
@@ -25,7 +25,7 @@ export function ConditionsKey({ conditions, onSaid }: { conditions: Conditions; 
                                 <button
                                     key={name}
                                     type="button"
-                                    className="key min-h-[72px] !px-1 text-lg"
+                                    className="key min-h-[88px] !px-1 text-lg"
                                     aria-pressed={conditions[kind] === name}
                                     onClick={() => onSaid({ ...conditions, [kind]: conditions[kind] === name ? undefined : name })}
                                 >

@@ -95,7 +95,6 @@ export function DriveFace({ lesson }: { lesson: Lesson }) {
                     <p className="font-display text-xl font-bold whitespace-nowrap" aria-live="polite">
                         Round {number}
                     </p>
-                    <ConditionsKey conditions={drive.conditions} onSaid={drive.drivenIn} />
                     <button type="button" className="key" onClick={() => setMoving(true)}>
                         The car moves
                     </button>
@@ -153,7 +152,10 @@ export function DriveFace({ lesson }: { lesson: Lesson }) {
                     </button>
                 </div>
             </div>
-            <RoundList rounds={drive.rounds} openId={drive.round?.id ?? null} onOpen={open} />
+            <div className="grid content-start gap-3">
+                <ConditionsKey conditions={drive.conditions} onSaid={drive.drivenIn} />
+                <RoundList rounds={drive.rounds} openId={drive.round?.id ?? null} onOpen={open} />
+            </div>
         </div>
     );
 }

@@ -7,7 +7,6 @@ import { useRoutineName, useRules } from '@/app/rules';
 import { ago, heldBackBy, percent } from '@/skill/words';
 import { STEP_WORDS } from '@/strip/words';
 
-const WEAK = 4;
 const FEW = 6;
 
 /** What the record asks for: weak, fading, never done. A press looks for a place that shows it. */
@@ -18,10 +17,10 @@ export function FromRecord({ lesson, onAdd }: { lesson: Lesson; onAdd: (words: s
     const skill = useQuery({ queryKey: ['learner', lesson.learner.id, 'skill'], queryFn: () => get<Skill>(`learners/${lesson.learner.id}/skill`) });
     const places = useQuery({ queryKey: ['places'], queryFn: () => get<Place[]>('places'), enabled: open });
     if (!skill.data) return null;
-    const { holds_back, not_for_long, never_done, only_shown, cells } = skill.data;
+    const { holds_back, not_for_long, never_done, only_shown, cells, weakest } = skill.data;
     if (cells.length === 0 && only_shown.length === 0) return <p className="text-quiet">The record is empty: nothing has been marked yet.</p>;
     const first = holds_back[0];
-    const weak = [...cells].sort((a, b) => a.estimate - b.estimate).slice(0, WEAK);
+    const weak = weakest.flatMap(({ routine, step }) => cells.find((cell) => cell.routine === routine && cell.step === step) ?? []);
     // What can be taught at a place the school has comes first.
     const has = (code: RoutineCode) => places.data?.some((place) => place.routine === code) ?? false;
     const untried = [...only_shown, ...[...never_done].sort((a, b) => Number(has(b)) - Number(has(a)))];
