@@ -2,6 +2,7 @@
 
 use App\Console\ComputeCommand;
 use App\Console\RulesCommand;
+use App\Http\Middleware\PlainInput;
 use App\Http\Middleware\SecurityHeaders;
 use App\Http\ProblemRenderer;
 use Illuminate\Foundation\Application;
@@ -21,6 +22,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
         // The interface and its API share one origin: no other may ask.
         $middleware->remove(HandleCors::class);
         $middleware->append(SecurityHeaders::class);
+        $middleware->prependToGroup('web', PlainInput::class);
         // Numbers and texts are compared as typed; an empty text is an answer too.
         $middleware->convertEmptyStringsToNull(except: [fn (Request $request): bool => $request->is('api/compute/*')]);
         $middleware->trimStrings(except: [fn (Request $request): bool => $request->is('api/compute/*')]);

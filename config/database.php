@@ -15,6 +15,8 @@ return [
             'prefix' => '',
             'strict' => true,
             'timezone' => '+00:00',
+            // Each statement sees what has been committed: who waited for a lock reads what the other wrote meanwhile.
+            'isolation_level' => 'READ COMMITTED',
         ],
     ],
     'migrations' => ['table' => 'migrations', 'update_date_on_publish' => false],

@@ -26,7 +26,7 @@ final class LessonPage
         $lesson->load(['learner', 'vehicle', 'instructor', 'items.place.drawings', 'rounds.marks', 'rounds.place', 'promises']);
         $doctrine = Doctrine::of($this->current->school(), $lesson->instructor, $lesson->learner);
         $debrief = Debrief::of(
-            array_values($lesson->rounds->map(fn (Round $round) => StandingMarks::round($round))->all()),
+            array_values(array_filter($lesson->rounds->map(fn (Round $round) => StandingMarks::round($round))->all())),
             $doctrine->pack(),
             $lesson->vehicle->transmission === 'manual' && $lesson->vehicle->controls === 'standard',
         );
@@ -44,7 +44,7 @@ final class LessonPage
             ]),
             // What this learner goes by in this car: points kept for another car would mislead.
             'reference_points' => array_values(array_filter($lesson->learner->reference_points, fn (array $point): bool => in_array($point['vehicle_id'] ?? null, [null, $lesson->vehicle_id], true))),
-            'rounds' => $lesson->rounds->map(fn (Round $round): array => Show::round($round)),
+            'rounds' => $this->numbered($lesson),
             'promises' => $lesson->promises->map(fn (Promise $promise): array => Show::promise($promise))->values(),
             'promised_before' => Promise::query()->where('learner_id', $lesson->learner_id)->where('lesson_id', '!=', $lesson->id)->whereNull('kept_at')
                 ->latest()->get()->map(fn (Promise $promise): array => Show::promise($promise)),
@@ -58,6 +58,16 @@ final class LessonPage
                 'learner_level' => $lesson->learner->level,
             ],
         ];
+    }
+
+    /** @return list<array<string, mixed>> in the order in which they were driven; one emptied by undoing has no number */
+    private function numbered(Lesson $lesson): array
+    {
+        $number = 0;
+
+        return array_values($lesson->rounds->map(static function (Round $round) use (&$number): array {
+            return [...Show::round($round), 'ordinal' => StandingMarks::round($round) === null ? null : ++$number];
+        })->all());
     }
 
     /** @return array<string, mixed> */

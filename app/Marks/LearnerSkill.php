@@ -4,14 +4,11 @@ namespace App\Marks;
 
 use App\Models\Learner;
 use App\Models\Lesson;
-use App\Models\Mark;
 use App\Models\Overruling as Said;
-use App\Models\Round;
 use App\Models\SkillAnswer;
 use App\School\CurrentSchool;
 use App\School\Doctrine;
 use NobleTurn\Core\Compute\Tool\SkillPresenter;
-use NobleTurn\Core\Compute\Toolbox;
 use NobleTurn\Core\Record\Outcome;
 use NobleTurn\Core\Routine\RoutineCode;
 use NobleTurn\Core\Routine\Step;
@@ -23,58 +20,61 @@ use NobleTurn\Core\Skill\Level;
 use NobleTurn\Core\Skill\Overruling;
 
 /**
- * What a learner's marks say today. Fitting a long record takes longer than a page may, so the answer is kept until the day
- * or the record changes: marks and overrulings are only ever added, so their numbers tell; of the lessons, their ratings and minutes.
+ * What a learner's marks say today. Fitting a long record takes longer than a page may, so the answer is kept, and found again by a
+ * hash of everything it was computed from.
  */
 final readonly class LearnerSkill
 {
-    /** A device's clock may be ahead: marks of the coming day count. */
-    private const AHEAD = '+1 day';
-
-    public function __construct(private CurrentSchool $current)
+    public function __construct(private CurrentSchool $current, private Basis $basis)
     {
+    }
+
+    /** Somebody reads what the marks say: from now on a correction of one of them is history. */
+    public static function isRead(Learner $learner): void
+    {
+        Learner::withTrashed()->whereKey($learner->id)->toBase()->update(['marks_read_at' => now()->format('Y-m-d H:i:s.v')]);
     }
 
     /** @return array<string, mixed> as the tool answers, with the counts of the record */
     public function of(Learner $learner, \DateTimeImmutable $now): array
     {
         $pack = $this->pack($learner);
-        $standsFor = $this->standsFor($learner, $pack, $now);
+        $standsFor = $this->basis->of([$learner->id], $now)[$learner->id];
         $kept = SkillAnswer::query()->find($learner->id);
         if ($kept !== null && $kept->stands_for === $standsFor) {
             return $kept->body;
         }
         $marked = StandingMarks::of($learner);
-        $body = SkillPresenter::body(self::until($now, SkillEvidence::of($learner, $marked, $pack)), $pack, $now, $this->words($learner), $this->ratings($learner))
+        $body = SkillPresenter::body(SkillEvidence::of($learner, $marked, $pack), $pack, $now, $this->words($learner), $this->ratings($learner))
             + ['counts' => LearnerCounts::of($learner, $marked)];
         // In one go: a page and the worker may both have found it old.
         SkillAnswer::query()->upsert([[
             'learner_id' => $learner->id, 'school_id' => $learner->school_id, 'stands_for' => $standsFor, 'day' => $now->format('Y-m-d'),
-            'body' => json_encode($body, JSON_THROW_ON_ERROR), 'glance' => json_encode(SkillPresenter::glance($body), JSON_THROW_ON_ERROR),
+            'body' => json_encode($body, JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE), 'glance' => json_encode(SkillPresenter::glance($body), JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE),
         ]], ['learner_id'], ['stands_for', 'day', 'body', 'glance']);
 
         return $body;
     }
 
     /** @return list<array<string, mixed>> one step of one routine, lesson by lesson */
-    public function history(Learner $learner, RoutineCode $routine, Step $step, \DateTimeImmutable $now): array
+    public function history(Learner $learner, RoutineCode $routine, Step $step): array
     {
         $pack = $this->pack($learner);
 
         return array_map(static fn (History $one): array => [
             'lesson' => $one->lesson, 'at' => $one->at->format('Y-m-d\TH:i:s\Z'), 'unaided' => $one->unaided, 'of' => $one->of, ...SkillPresenter::belief($one->belief),
-        ], History::of($this->evidence($learner, $pack, $now), $this->words($learner), $pack, $routine, $step));
+        ], History::of($this->evidence($learner, $pack), $this->words($learner), $pack, $routine, $step));
     }
 
     /** @return list<array<string, mixed>> what a lesson changed, most first */
-    public function changed(Lesson $lesson, \DateTimeImmutable $now): array
+    public function changed(Lesson $lesson): array
     {
         $pack = $this->pack($lesson->learner);
 
         return array_map(static fn (Changed $one): array => [
             'routine' => $one->routine->value, 'step' => $one->step->value, 'marks' => $one->marks, 'unaided' => $one->unaided,
             'before' => $one->before === null ? null : SkillPresenter::belief($one->before), 'after' => SkillPresenter::belief($one->after), 'by' => round($one->by(), 4),
-        ], Changed::in($lesson->id, $this->evidence($lesson->learner, $pack, $now), $this->words($lesson->learner), $pack));
+        ], Changed::in($lesson->id, $this->evidence($lesson->learner, $pack), $this->words($lesson->learner), $pack));
     }
 
     /** The rules of whoever teaches: a record says the same to every colleague who reads it. */
@@ -83,32 +83,10 @@ final readonly class LearnerSkill
         return Doctrine::of($this->current->school(), $learner->lessons()->latest('starts_at')->with('instructor')->first()?->instructor, $learner)->pack();
     }
 
-    private function standsFor(Learner $learner, RulePack $pack, \DateTimeImmutable $now): string
-    {
-        $rounds = Round::query()->whereIn('lesson_id', $learner->lessons()->select('id'))->select('id');
-        $said = Said::query()->where('learner_id', $learner->id);
-
-        return implode(' ', [
-            $pack->code(), $pack->version(), Toolbox::VERSION, $now->format('Y-m-d'), Mark::query()->whereIn('round_id', $rounds)->count(),
-            $said->count(), $said->whereNotNull('withdrawn_at')->count(), md5(json_encode($learner->lessons()->orderBy('id')->toBase()->get(['self_rating', 'minutes', 'state']), JSON_THROW_ON_ERROR)),
-        ]);
-    }
-
     /** @return list<Evidence> */
-    private function evidence(Learner $learner, RulePack $pack, \DateTimeImmutable $now): array
+    private function evidence(Learner $learner, RulePack $pack): array
     {
-        return self::until($now, SkillEvidence::of($learner, StandingMarks::of($learner), $pack));
-    }
-
-    /**
-     * @param  list<Evidence>  $evidence
-     * @return list<Evidence>
-     */
-    private static function until(\DateTimeImmutable $now, array $evidence): array
-    {
-        $until = $now->modify(self::AHEAD);
-
-        return array_values(array_filter($evidence, static fn (Evidence $one): bool => $one->at <= $until));
+        return SkillEvidence::of($learner, StandingMarks::of($learner), $pack);
     }
 
     /** @return list<Overruling> that stand, oldest first */

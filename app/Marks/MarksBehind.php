@@ -2,10 +2,10 @@
 
 namespace App\Marks;
 
+use App\Http\Resources\Show;
 use App\Models\Learner;
 use App\Models\Mark;
 use App\Models\Round;
-use Illuminate\Database\Query\Builder;
 use NobleTurn\Core\Routine\RoutineCode;
 use NobleTurn\Core\Routine\Step;
 
@@ -25,23 +25,22 @@ final class MarksBehind
         if ($routines !== null) {
             $rounds->whereIn('routine', array_map(static fn (RoutineCode $code): string => $code->value, $routines));
         }
-        $marks = Mark::query()->where('kind', 'step')->whereIn('round_id', $rounds->select('id'))->where('withdrawn', false)
-            ->whereNotExists(fn (Builder $later) => $later->from('marks', 'later')->whereColumn('later.corrects_id', 'marks.id'));
+        $marks = Mark::query()->where('kind', 'step')->whereIn('round_id', $rounds->select('id'))->tap(StandingMarks::only(...));
         if ($step !== null) {
             $marks->where('step', $step->value);
         }
         $shown = [];
-        foreach ($marks->with('round.place', 'round.marks')->orderByDesc('device_at')->orderByDesc('id')->lazy(self::MOST) as $mark) {
+        foreach ($marks->with('round.place', 'round.marks')->orderByDesc('pressed_at')->orderByDesc('id')->lazy(self::MOST) as $mark) {
             $standing = StandingMarks::round($mark->round);
-            $noted = array_filter($standing->conditions->noted());
+            $noted = array_filter($standing?->conditions->noted() ?? []);
             if ($condition !== null && ! in_array($condition, $noted, true)) {
                 continue;
             }
             $shown[] = [
-                'id' => $mark->id, 'lesson' => $mark->round->lesson_id, 'place' => $mark->round->place->name, 'at' => $mark->round->device_at->format('Y-m-d\TH:i:s\Z'),
+                'id' => $mark->id, 'lesson' => $mark->round->lesson_id, 'place' => $mark->round->place->name, 'at' => $mark->round->began_at->format('Y-m-d\TH:i:s\Z'),
                 'step' => $mark->step, 'outcome' => $mark->outcome, 'out_of_order' => $mark->out_of_order, 'note' => $mark->note,
-                'taught' => $standing->taught?->value, 'conditions' => (object) $noted,
-                'was' => $mark->corrects_id === null ? null : $mark->round->marks->firstWhere('id', $mark->corrects_id)?->outcome,
+                'taught' => $standing?->taught?->value, 'conditions' => (object) $noted,
+                'was' => self::was($mark), 'clock_ahead' => Show::isClockAhead($mark),
             ];
             if (count($shown) === self::MOST) {
                 break;
@@ -49,5 +48,19 @@ final class MarksBehind
         }
 
         return $shown;
+    }
+
+    /** What was said before, where somebody had read it by then: a slip that was put right at once is no history. */
+    private static function was(Mark $mark): ?string
+    {
+        $rows = $mark->round->marks->keyBy('id');
+        for ($row = $mark; $row !== null && $row->corrects_id !== null; $row = $before) {
+            $before = $rows->get($row->corrects_id);
+            if ($row->after_read && $before !== null && ! $before->withdrawn && $before->outcome !== $mark->outcome) {
+                return $before->outcome;
+            }
+        }
+
+        return null;
     }
 }

@@ -6,124 +6,215 @@ use App\Models\Lesson;
 use App\Models\Mark;
 use App\Models\Round;
 use App\Models\User;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Carbon;
-use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\ValidationException;
+use NobleTurn\Core\Record\PressTime;
 
 /**
- * Takes rounds and marks from a device's queue. Ids are made on the device: what has arrived before is
- * accepted again and changes nothing, unless it says something else, which is refused. What a batch needs to know
- * is read once, so that a whole lesson of marks takes no longer than a few.
+ * Takes rounds and marks from a device's queue. Ids are made on the device: what has arrived before is accepted again and changes
+ * nothing, unless it says something else, which is refused. Two devices may speak of the same: both are kept, the later press
+ * stands. What a batch needs to know is read once, so that a whole lesson of marks takes no longer than a few.
  */
 final class TakeIn
 {
     /** Rows of one insert. */
     private const AT_ONCE = 200;
 
+    /** How often a batch is tried that met its own twin on the way. */
+    private const TRIES = 3;
+
+    private const UNSAID = ['step' => null, 'outcome' => null, 'taught' => null, 'conditions' => null, 'out_of_order' => false, 'note' => null, 'corrects_id' => null, 'withdrawn' => false];
+
     /**
      * @param  list<array<string, mixed>>  $rounds
      * @param  list<array<string, mixed>>  $marks  a correction after the mark it corrects
-     * @return array{rounds: list<string>, marks: list<string>} ids that are safe here
+     * @param  ?Carbon  $sent  by the device's clock
+     * @return array{rounds: list<string>, marks: list<string>, stands: list<Mark>} ids that are safe here, and what others pressed later in the same slots
      */
-    public function __invoke(User $user, array $rounds, array $marks): array
+    public function __invoke(User $user, array $rounds, array $marks, ?Carbon $sent): array
     {
-        return DB::transaction(function () use ($user, $rounds, $marks): array {
-            $this->rounds($rounds);
-            $this->marks($user, $marks);
-
-            return ['rounds' => array_map('strval', array_column($rounds, 'id')), 'marks' => array_map('strval', array_column($marks, 'id'))];
-        });
+        for ($try = 1; ; $try++) {
+            try {
+                return DB::transaction(fn (): array => $this->takeIn($user, $rounds, $marks, $sent), self::TRIES);
+            } catch (UniqueConstraintViolationException $twin) {
+                // The same id arrived twice at once: by now the other is stored, and this one is known.
+                if ($try === self::TRIES) {
+                    throw $twin;
+                }
+            }
+        }
     }
 
-    /** @param  list<array<string, mixed>>  $rounds */
-    private function rounds(array $rounds): void
+    /**
+     * @param  list<array<string, mixed>>  $rounds
+     * @param  list<array<string, mixed>>  $marks
+     * @return array{rounds: list<string>, marks: list<string>, stands: list<Mark>}
+     */
+    private function takeIn(User $user, array $rounds, array $marks, ?Carbon $sent): array
+    {
+        $now = Carbon::now();
+        $press = PressTime::between($sent?->toDateTimeImmutable(), $now->toDateTimeImmutable());
+        // One batch of a lesson at a time: who waits here sees all that the other wrote.
+        $driven = Round::query()->whereKey(array_unique(array_column($marks, 'round_id')))->pluck('lesson_id')->all();
+        $lessons = Lesson::query()->whereKey(array_unique([...array_column($rounds, 'lesson_id'), ...$driven]))->orderBy('id')->lockForUpdate()->get()->keyBy('id');
+        $this->rounds($rounds, $lessons, $press, $now);
+        $stands = $this->marks($user, $marks, $press, $now);
+
+        return ['rounds' => array_map('strval', array_column($rounds, 'id')), 'marks' => array_map('strval', array_column($marks, 'id')), 'stands' => $stands];
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $rounds
+     * @param  Collection<string, Lesson>  $lessons
+     */
+    private function rounds(array $rounds, Collection $lessons, PressTime $press, Carbon $now): void
     {
         $known = Round::query()->whereKey(array_column($rounds, 'id'))->get()->keyBy('id');
-        $lessons = Lesson::query()->whereKey(array_unique(array_column($rounds, 'lesson_id')))->withMax('rounds as last_ordinal', 'ordinal')->get()->keyBy('id');
-        $ordinals = $lessons->map(static fn (Lesson $lesson): int => (int) $lesson->getAttribute('last_ordinal'))->all();
         foreach ($rounds as $said) {
+            $at = self::moment($said['device_at']);
+            $facts = ['lesson_id' => $said['lesson_id'], 'place_id' => $said['place_id'], 'routine' => $said['routine'], 'conditions' => $said['conditions'] ?? [], 'device_at' => $at];
             $round = $known->get($said['id']);
             if ($round !== null) {
-                $this->sameOrRefuse('rounds', $said, ['lesson_id' => $round->lesson_id, 'place_id' => $round->place_id, 'routine' => $round->routine]);
+                $this->sameOrRefuse('rounds', $round->id, $facts, $round->only(array_keys($facts)));
 
                 continue;
             }
             $lesson = $lessons->get($said['lesson_id']) ?? throw ValidationException::withMessages(['rounds' => 'A round belongs to no lesson of this school.']);
             Gate::authorize('update', $lesson);
-            $known[$said['id']] = Round::query()->create([
-                ...$said,
-                'conditions' => $said['conditions'] ?? [],
-                'ordinal' => ++$ordinals[$lesson->id],
-                'device_at' => Carbon::parse((string) $said['device_at'])->utc(),
-                'server_at' => now(),
-            ]);
-        }
-    }
-
-    /** @param  list<array<string, mixed>>  $marks */
-    private function marks(User $user, array $marks): void
-    {
-        $ids = array_column($marks, 'id');
-        $corrects = array_values(array_filter(array_column($marks, 'corrects_id')));
-        $known = Mark::query()->whereKey([...$ids, ...$corrects])->get()->keyBy('id')->all();
-        $corrected = Mark::query()->whereIn('corrects_id', $corrects)->pluck('corrects_id')->flip()->all();
-        $rounds = Round::query()->with('lesson')->whereKey(array_unique(array_column($marks, 'round_id')))->get()->keyBy('id');
-        $new = [];
-        foreach ($marks as $said) {
-            if (isset($known[$said['id']])) {
-                $this->sameOrRefuse('marks', $said, $known[$said['id']]->only(['round_id', 'kind', 'step', 'outcome', 'taught', 'corrects_id']));
-
-                continue;
-            }
-            $mark = $this->mark($user, $said, $rounds, $known, $corrected);
-            $known[$mark->id] = $mark;
-            if ($mark->corrects_id !== null) {
-                $corrected[$mark->corrects_id] = true;
-            }
-            $new[] = $mark;
-        }
-        // A row that corrects another of the same batch stands after it: a row can only point to one that is there.
-        foreach (array_chunk($new, self::AT_ONCE) as $chunk) {
-            Mark::query()->toBase()->insert(array_map(static fn (Mark $mark): array => $mark->getAttributes() + ['step' => null, 'outcome' => null, 'taught' => null, 'conditions' => null, 'out_of_order' => false, 'note' => null, 'corrects_id' => null, 'withdrawn' => false], $chunk));
+            $known[$said['id']] = Round::query()->create(['id' => $said['id'], ...$facts, 'began_at' => $press->of($at->toDateTimeImmutable(), $now->toDateTimeImmutable()), 'server_at' => $now]);
         }
     }
 
     /**
-     * @param  array<string, mixed>  $said
-     * @param  Collection<string, Round>  $rounds
-     * @param  array<string, Mark>  $known
-     * @param  array<string, mixed>  $corrected
+     * @param  list<array<string, mixed>>  $marks
+     * @return list<Mark> what others pressed later in the same slots
      */
-    private function mark(User $user, array $said, Collection $rounds, array $known, array $corrected): Mark
+    private function marks(User $user, array $marks, PressTime $press, Carbon $now): array
     {
-        $round = $rounds->get($said['round_id']) ?? throw ValidationException::withMessages(['marks' => 'A mark belongs to no round of this school.']);
-        Gate::authorize('update', $round->lesson);
-        $corrects = $said['corrects_id'] ?? null;
-        if ($corrects !== null) {
-            if (($known[$corrects] ?? null)?->round_id !== $round->id) {
-                throw ValidationException::withMessages(['marks' => 'A correction must point to a mark of the same round.']);
+        $ids = array_column($marks, 'id');
+        $known = Mark::query()->whereKey([...$ids, ...array_filter(array_column($marks, 'corrects_id'))])->get()->keyBy('id')->all();
+        $rounds = Round::query()->with('lesson.learner')->whereKey(array_unique(array_column($marks, 'round_id')))->get()->keyBy('id');
+        $new = $touched = [];
+        foreach ($marks as $said) {
+            $round = $rounds->get($said['round_id']) ?? throw ValidationException::withMessages(['marks' => 'A mark belongs to no round of this school.']);
+            $facts = self::facts($said, $this->corrected($said, $round, $known));
+            $mark = $known[$said['id']] ?? null;
+            if ($mark !== null) {
+                $this->sameOrRefuse('marks', $mark->id, $facts, $mark->only(array_keys($facts)));
+            } else {
+                Gate::authorize('update', $round->lesson);
+                $mark = $known[$said['id']] = $new[] = $this->mark($user, $said['id'], $facts, $round, $known, $press, $now);
             }
-            if (isset($corrected[$corrects])) {
-                throw ValidationException::withMessages(['marks' => 'That mark has been corrected already: correct the newer one.']);
-            }
+            $touched[$mark->round_id][$mark->slot] = true;
         }
-        $mark = new Mark([...$said, 'user_id' => $user->id, 'device_at' => Carbon::parse((string) $said['device_at'])->utc(), 'server_at' => now()]);
+        // A row that corrects another of the same batch stands after it: a row can only point to one that is there.
+        foreach (array_chunk($new, self::AT_ONCE) as $chunk) {
+            Mark::query()->toBase()->insert(array_map(static fn (Mark $mark): array => $mark->getAttributes(), $chunk));
+        }
+
+        return $this->later($touched, $ids);
+    }
+
+    /**
+     * The mark a new one takes the place of, which must be of the same round and speak of the same.
+     *
+     * @param  array<string, mixed>  $said
+     * @param  array<string, Mark>  $known
+     */
+    private function corrected(array $said, Round $round, array $known): ?Mark
+    {
+        $id = $said['corrects_id'] ?? null;
+        if ($id === null) {
+            return null;
+        }
+        $mark = $known[$id] ?? null;
+        if ($mark === null || $mark->round_id !== $round->id) {
+            throw ValidationException::withMessages(['marks' => 'A correction must point to a mark of the same round.']);
+        }
+        // A withdrawal need not repeat what it withdraws.
+        if (! ($said['withdrawn'] ?? false) && [$said['kind'], $said['step'] ?? null] !== [$mark->kind, $mark->step]) {
+            throw ValidationException::withMessages(['marks' => 'A correction must speak of the same step as the mark it corrects.']);
+        }
+
+        return $mark;
+    }
+
+    /**
+     * What a mark says, whole: what was left out is what it stands for.
+     *
+     * @param  array<string, mixed>  $said
+     * @return array<string, mixed>
+     */
+    private static function facts(array $said, ?Mark $corrected): array
+    {
+        $facts = [...self::UNSAID, ...array_intersect_key($said, self::UNSAID), 'round_id' => $said['round_id'], 'kind' => $said['kind'], 'device_at' => self::moment($said['device_at'])];
+        if ($facts['withdrawn'] && $corrected !== null) {
+            $facts = [...$facts, 'kind' => $corrected->kind, 'step' => $corrected->step];
+        }
+
+        return $facts;
+    }
+
+    /**
+     * @param  array<string, mixed>  $facts
+     * @param  array<string, Mark>  $known
+     */
+    private function mark(User $user, string $id, array $facts, Round $round, array $known, PressTime $press, Carbon $now): Mark
+    {
+        $corrected = $known[$facts['corrects_id'] ?? ''] ?? null;
+        $pressed = Carbon::instance($press->of($facts['device_at']->toDateTimeImmutable(), $now->toDateTimeImmutable()));
+        if ($corrected !== null) {
+            // Whatever the clocks say: a correction was pressed after what it corrects.
+            $pressed = $pressed->max($corrected->pressed_at->copy()->addMillisecond());
+        }
+        $mark = new Mark([
+            'id' => $id, ...$facts, 'user_id' => $user->id, 'pressed_at' => $pressed, 'server_at' => $now,
+            'slot' => $corrected->slot ?? match ($facts['kind']) {
+                'step' => $facts['step'], 'moment' => "moment {$id}", default => $facts['kind']
+            },
+            'after_read' => $corrected !== null && $round->lesson->learner->marks_read_at?->isAfter($corrected->server_at) === true,
+        ]);
         $mark->school_id = $user->school_id;
 
         return $mark;
     }
 
     /**
+     * @param  array<string, array<string, true>>  $touched  slots by round
+     * @param  list<string>  $sent
+     * @return list<Mark>
+     */
+    private function later(array $touched, array $sent): array
+    {
+        $latest = [];
+        foreach (Mark::query()->whereIn('round_id', array_keys($touched))->orderBy('pressed_at')->orderBy('id')->get() as $mark) {
+            if (isset($touched[$mark->round_id][$mark->slot])) {
+                $latest["{$mark->round_id} {$mark->slot}"] = $mark;
+            }
+        }
+
+        return array_values(array_filter($latest, static fn (Mark $mark): bool => ! in_array($mark->id, $sent, true)));
+    }
+
+    private static function moment(mixed $said): Carbon
+    {
+        return Carbon::parse((string) $said)->utc()->startOfMillisecond();
+    }
+
+    /**
      * @param  array<string, mixed>  $said
      * @param  array<string, mixed>  $known
      */
-    private function sameOrRefuse(string $field, array $said, array $known): void
+    private function sameOrRefuse(string $field, string $id, array $said, array $known): void
     {
-        foreach ($known as $name => $value) {
-            if (($said[$name] ?? null) !== $value) {
-                throw ValidationException::withMessages([$field => "The id {$said['id']} is known with another {$name}: nothing logged is changed, send a correction."]);
+        foreach ($said as $name => $value) {
+            $same = $value instanceof Carbon ? $value->equalTo($known[$name]) : (is_array($value) ? $value == $known[$name] : $value === $known[$name]);
+            if (! $same) {
+                throw ValidationException::withMessages([$field => "The id {$id} is known with another {$name}: nothing logged is changed, send a correction."]);
             }
         }
     }

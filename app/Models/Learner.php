@@ -19,6 +19,7 @@ use Illuminate\Support\Carbon;
  * @property 'beginner'|'developing'|'independent' $level
  * @property ?string $pack where it is not the school’s or the instructor’s
  * @property array<string, mixed> $practice likewise, question by question
+ * @property ?Carbon $marks_read_at when somebody last read what the marks say
  * @property bool $is_minor
  * @property ?string $guardian_name
  * @property ?string $guardian_contact
@@ -39,7 +40,7 @@ final class Learner extends Model
     {
         return [
             'licence_seen_on' => 'date', 'eyesight_checked_on' => 'date', 'guardian_consent_on' => 'date',
-            'is_minor' => 'boolean', 'reference_points' => 'array', 'practice' => 'array',
+            'marks_read_at' => 'datetime', 'is_minor' => 'boolean', 'reference_points' => 'array', 'practice' => 'array',
         ];
     }
 

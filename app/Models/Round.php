@@ -16,9 +16,9 @@ use Illuminate\Support\Carbon;
  * @property string $lesson_id
  * @property string $place_id
  * @property string $routine
- * @property int $ordinal
  * @property array<string, string> $conditions
- * @property Carbon $device_at
+ * @property Carbon $device_at as the device's clock said
+ * @property Carbon $began_at as far as the clocks tell
  * @property Carbon $server_at
  * @property Collection<int, Mark> $marks
  * @property Lesson $lesson
@@ -32,12 +32,12 @@ final class Round extends Model
 
     protected $dateFormat = 'Y-m-d H:i:s.v';
 
-    protected $fillable = ['id', 'lesson_id', 'place_id', 'routine', 'ordinal', 'conditions', 'device_at', 'server_at'];
+    protected $fillable = ['id', 'lesson_id', 'place_id', 'routine', 'conditions', 'device_at', 'began_at', 'server_at'];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['conditions' => 'array', 'device_at' => 'datetime', 'server_at' => 'datetime'];
+        return ['conditions' => 'array', 'device_at' => 'datetime', 'began_at' => 'datetime', 'server_at' => 'datetime'];
     }
 
     /** @return BelongsTo<Lesson, $this> */
@@ -55,6 +55,6 @@ final class Round extends Model
     /** @return HasMany<Mark, $this> */
     public function marks(): HasMany
     {
-        return tap($this->hasMany(Mark::class), fn ($relation) => $relation->orderBy('server_at')->orderBy('id'));
+        return tap($this->hasMany(Mark::class), fn ($relation) => $relation->orderBy('pressed_at')->orderBy('id'));
     }
 }

@@ -2,8 +2,10 @@
 
 namespace App\Providers;
 
+use App\Http\SoundJson;
 use App\School\CurrentSchool;
 use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Contracts\Routing\ResponseFactory;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
@@ -16,6 +18,7 @@ final class AppServiceProvider extends ServiceProvider
     public function register(): void
     {
         $this->app->scoped(CurrentSchool::class);
+        $this->app->singleton(ResponseFactory::class, SoundJson::class);
     }
 
     public function boot(): void

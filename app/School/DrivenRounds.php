@@ -2,6 +2,7 @@
 
 namespace App\School;
 
+use App\Marks\StandingMarks;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use NobleTurn\Core\Routine\Step;
@@ -124,8 +125,7 @@ final class DrivenRounds
         $bits = static fn (string $where): string => "BIT_OR(IF(marks.kind = 'step' AND {$where}, {$bit}, 0))";
 
         return DB::table('marks')->join('rounds', 'rounds.id', '=', 'marks.round_id')->join('lessons', 'lessons.id', '=', 'rounds.lesson_id')
-            ->where('marks.school_id', $school)->where('marks.withdrawn', false)->whereIn('marks.kind', ['step', 'taught'])
-            ->whereNotExists(static fn (Builder $later) => $later->from('marks', 'later')->whereColumn('later.corrects_id', 'marks.id'))
+            ->where('marks.school_id', $school)->whereIn('marks.kind', ['step', 'taught'])->tap(StandingMarks::only(...))
             ->groupBy('marks.round_id', 'rounds.place_id', 'rounds.routine', 'lessons.learner_id')
             ->havingRaw("SUM(marks.kind = 'taught') = 0 AND SUM(marks.kind = 'step') > 0")
             ->selectRaw('rounds.place_id, rounds.routine, lessons.learner_id, '.$bits('TRUE').' AS marked, '.$bits(self::HELPED).' AS helped, '.$bits(self::FAILED).' AS failed');

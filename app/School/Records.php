@@ -3,8 +3,7 @@
 namespace App\School;
 
 use App\Jobs\BringUpToDate;
-use App\Models\Learner;
-use App\Models\Mark;
+use App\Marks\Basis;
 use App\Models\SkillAnswer;
 use Illuminate\Bus\Batch;
 use Illuminate\Support\Facades\Bus;
@@ -18,24 +17,16 @@ final readonly class Records
 
     private const AGAIN_AFTER_MINUTES = 10;
 
-    public function __construct(private CurrentSchool $current)
+    public function __construct(private CurrentSchool $current, private Basis $basis)
     {
     }
 
-    /** @return list<string> learners with an answer that is not of today, or with marks made since */
+    /** @return list<string> learners whose kept answer is not of today, or of something that has changed since */
     public function stale(): array
     {
-        $today = now()->format('Y-m-d');
-        $answers = SkillAnswer::query()->toBase()->get(['learner_id', 'day', 'stands_for'])->keyBy('learner_id');
-        // As in what an answer stands for: the number of marks is its fifth word.
-        $marks = Mark::query()->toBase()->join('rounds', 'rounds.id', '=', 'marks.round_id')->join('lessons', 'lessons.id', '=', 'rounds.lesson_id')
-            ->groupBy('lessons.learner_id')->selectRaw('lessons.learner_id, COUNT(*) AS marks')->pluck('marks', 'learner_id');
+        $answers = SkillAnswer::query()->toBase()->pluck('stands_for', 'learner_id');
 
-        return array_values(Learner::query()->pluck('id')->filter(static function (string $id) use ($answers, $marks, $today): bool {
-            $answer = $answers->get($id);
-
-            return $answer === null || $answer->day !== $today || (int) (explode(' ', $answer->stands_for)[4] ?? -1) !== (int) ($marks[$id] ?? 0);
-        })->all());
+        return array_keys(array_filter($this->basis->of(null, new \DateTimeImmutable(now()->toIso8601String())), static fn (string $now, string $id): bool => $answers->get($id) !== $now, ARRAY_FILTER_USE_BOTH));
     }
 
     /** Begins a batch where one is needed and none is going on. */

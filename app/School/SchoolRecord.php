@@ -2,6 +2,7 @@
 
 namespace App\School;
 
+use App\Marks\Basis;
 use App\Models\Learner;
 use App\Models\Mark;
 use App\Models\Place;
@@ -42,10 +43,13 @@ final readonly class SchoolRecord
             })->all());
     }
 
-    /** @return array<string, list<array<string, mixed>>> routines, failures by cause and by place; counted anew when something was marked */
+    /** @return array<string, list<array<string, mixed>>> routines, failures by cause and by place; counted anew where anything they are counted from has changed */
     public function teaching(): array
     {
-        $stands = implode(' ', ['teaching', $this->current->id(), $this->pack()->version(), Toolbox::VERSION, Mark::query()->count(), Learner::query()->count(), md5(SkillAnswer::query()->orderBy('learner_id')->pluck('stands_for')->implode(' '))]);
+        $stands = 'teaching '.hash('sha256', json_encode([
+            $this->current->id(), $this->pack()->code(), $this->pack()->version(), Toolbox::VERSION, Mark::query()->toBase()->selectRaw('COUNT(*) AS marks, '.Basis::mixed('id').' AS mixed')->first(),
+            Learner::query()->orderBy('id')->pluck('id'), Place::withTrashed()->orderBy('id')->toBase()->get(['id', 'name']), SkillAnswer::query()->orderBy('learner_id')->pluck('stands_for'),
+        ], JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE));
 
         return Cache::remember($stands, now()->addDay(), function (): array {
             $driven = new DrivenRounds($this->current->id());

@@ -1,18 +1,18 @@
 <?php
 
-use Illuminate\Database\Migrations\Migration;
+use App\Database\RepeatableMigration;
 use Illuminate\Database\Schema\Blueprint;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
 /**
  * The school, its people, cars and places. Everything of a school carries its id, and everything that points
  * to it points by (school_id, id): a row of one school can never refer to a row of another.
  */
-return new class extends Migration
+return new class extends RepeatableMigration
 {
     public function up(): void
     {
+        $this->clear(['places', 'vehicles', 'learners', 'users', 'schools']);
         Schema::create('schools', function (Blueprint $table): void {
             $table->uuid('id')->primary();
             $table->string('name', 120);
@@ -52,7 +52,7 @@ return new class extends Migration
             $table->softDeletes();
             $table->unique(['school_id', 'id']);
         });
-        DB::statement('ALTER TABLE learners ADD CONSTRAINT learners_minor_has_guardian CHECK (is_minor = 0 OR guardian_name IS NOT NULL)');
+        $this->check('learners', 'learners_minor_has_guardian', 'is_minor = 0 OR guardian_name IS NOT NULL');
         Schema::create('vehicles', function (Blueprint $table): void {
             $table->uuid('id')->primary();
             $table->foreignUuid('school_id')->constrained();
@@ -65,7 +65,7 @@ return new class extends Migration
             $table->softDeletes();
             $table->unique(['school_id', 'id']);
         });
-        DB::statement('ALTER TABLE vehicles ADD CONSTRAINT vehicles_size CHECK (length_m BETWEEN 2 AND 25 AND width_m BETWEEN 1.2 AND 3)');
+        $this->check('vehicles', 'vehicles_size', 'length_m BETWEEN 2 AND 25 AND width_m BETWEEN 1.2 AND 3');
         Schema::create('places', function (Blueprint $table): void {
             $table->uuid('id')->primary();
             $table->foreignUuid('school_id')->constrained();

@@ -1,15 +1,16 @@
 <?php
 
-use Illuminate\Database\Migrations\Migration;
+use App\Database\AppendOnly;
+use App\Database\RepeatableMigration;
 use Illuminate\Database\Schema\Blueprint;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
 /** Lessons with what was planned and promised, and the rounds and marks driven in them. */
-return new class extends Migration
+return new class extends RepeatableMigration
 {
     public function up(): void
     {
+        $this->clear(['marks', 'rounds', 'promises', 'planned_items', 'lessons']);
         Schema::create('lessons', function (Blueprint $table): void {
             $table->uuid('id')->primary();
             $table->foreignUuid('school_id')->constrained();
@@ -30,7 +31,7 @@ return new class extends Migration
             self::within($table, 'instructor_id', 'users');
             self::within($table, 'vehicle_id', 'vehicles');
         });
-        DB::statement('ALTER TABLE lessons ADD CONSTRAINT lessons_minutes CHECK (minutes BETWEEN 15 AND 480)');
+        $this->check('lessons', 'lessons_minutes', 'minutes BETWEEN 15 AND 480');
         Schema::create('planned_items', function (Blueprint $table): void {
             $table->uuid('id')->primary();
             $table->foreignUuid('school_id')->constrained();
@@ -94,17 +95,13 @@ return new class extends Migration
             self::within($table, 'user_id', 'users');
             $table->foreign(['round_id', 'corrects_id'])->references(['round_id', 'id'])->on('marks');
         });
-        DB::statement("ALTER TABLE marks ADD CONSTRAINT marks_say_something CHECK (
+        $this->check('marks', 'marks_say_something', "
             withdrawn = 1 AND corrects_id IS NOT NULL OR withdrawn = 0 AND (
                 kind = 'step' AND step IS NOT NULL AND outcome IS NOT NULL AND taught IS NULL
                 OR kind = 'taught' AND taught IS NOT NULL AND step IS NULL AND outcome IS NULL
-                OR kind IN ('held-back-rightly', 'moment') AND step IS NULL AND outcome IS NULL AND taught IS NULL))");
-        foreach (['marks', 'rounds'] as $log) {
-            foreach (['UPDATE', 'DELETE'] as $change) {
-                DB::unprepared("CREATE TRIGGER {$log}_no_".strtolower($change)." BEFORE {$change} ON {$log} FOR EACH ROW
-                    SIGNAL SQLSTATE '45000' SET MESSAGE_TEXT = '{$log} are append-only: add a correction'");
-            }
-        }
+                OR kind IN ('held-back-rightly', 'moment') AND step IS NULL AND outcome IS NULL AND taught IS NULL)");
+        AppendOnly::protect('marks');
+        AppendOnly::protect('rounds');
     }
 
     public function down(): void

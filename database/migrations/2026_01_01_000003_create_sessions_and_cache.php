@@ -1,14 +1,15 @@
 <?php
 
-use Illuminate\Database\Migrations\Migration;
+use App\Database\RepeatableMigration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
 /** Laravel's own tables: sessions (so that a user can sign out everywhere) and the cache behind throttling. */
-return new class extends Migration
+return new class extends RepeatableMigration
 {
     public function up(): void
     {
+        $this->clear(['cache_locks', 'cache', 'sessions']);
         Schema::create('sessions', function (Blueprint $table): void {
             $table->string('id')->primary();
             $table->uuid('user_id')->nullable()->index();

@@ -1,17 +1,15 @@
 <?php
 
-use Illuminate\Database\Migrations\Migration;
+use App\Database\RepeatableMigration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
 /** What is known of a car beyond its size: engine, gears, wheels, as the core's tools read it. */
-return new class extends Migration
+return new class extends RepeatableMigration
 {
     public function up(): void
     {
-        Schema::table('vehicles', function (Blueprint $table): void {
-            $table->json('figures')->default('{}')->after('width_m');
-        });
+        $this->addColumns('vehicles', 'figures', "ADD figures JSON NOT NULL DEFAULT '{}' AFTER width_m");
     }
 
     public function down(): void

@@ -1,14 +1,15 @@
 <?php
 
-use Illuminate\Database\Migrations\Migration;
+use App\Database\RepeatableMigration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
 /** Pages of the bench kept with a place, and, where wanted, for the brief of one lesson only. */
-return new class extends Migration
+return new class extends RepeatableMigration
 {
     public function up(): void
     {
+        $this->clear(['drawings']);
         Schema::create('drawings', function (Blueprint $table): void {
             $table->uuid('id')->primary();
             $table->foreignUuid('school_id')->constrained();

@@ -1,18 +1,19 @@
 <?php
 
-use Illuminate\Database\Migrations\Migration;
+use App\Database\RepeatableMigration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
 /** Conditions said after a round began, what an instructor says against the marks, and what the marks were last found to say. */
-return new class extends Migration
+return new class extends RepeatableMigration
 {
     public function up(): void
     {
-        Schema::table('marks', fn (Blueprint $table) => $table->json('conditions')->nullable()->after('taught'));
+        $this->clear(['job_batches', 'jobs', 'skill_answers', 'overrulings']);
+        $this->addColumns('marks', 'conditions', 'ADD conditions JSON NULL AFTER taught');
         DB::statement("ALTER TABLE marks MODIFY kind ENUM('step', 'held-back-rightly', 'taught', 'moment', 'conditions') NOT NULL");
-        self::marksSaySomething(" OR kind = 'conditions' AND conditions IS NOT NULL AND step IS NULL AND outcome IS NULL AND taught IS NULL");
+        $this->marksSaySomething(" OR kind = 'conditions' AND conditions IS NOT NULL AND step IS NULL AND outcome IS NULL AND taught IS NULL");
         Schema::create('overrulings', function (Blueprint $table): void {
             $table->uuid('id')->primary();
             $table->foreignUuid('school_id')->constrained();
@@ -69,17 +70,16 @@ return new class extends Migration
         foreach (['job_batches', 'jobs', 'skill_answers', 'overrulings'] as $table) {
             Schema::dropIfExists($table);
         }
-        self::marksSaySomething('');
+        $this->marksSaySomething('');
         Schema::table('marks', fn (Blueprint $table) => $table->dropColumn('conditions'));
     }
 
-    private static function marksSaySomething(string $orConditions): void
+    private function marksSaySomething(string $orConditions): void
     {
-        DB::statement('ALTER TABLE marks DROP CONSTRAINT marks_say_something');
-        DB::statement("ALTER TABLE marks ADD CONSTRAINT marks_say_something CHECK (
+        $this->check('marks', 'marks_say_something', "
             withdrawn = 1 AND corrects_id IS NOT NULL OR withdrawn = 0 AND (
                 kind = 'step' AND step IS NOT NULL AND outcome IS NOT NULL AND taught IS NULL
                 OR kind = 'taught' AND taught IS NOT NULL AND step IS NULL AND outcome IS NULL
-                OR kind IN ('held-back-rightly', 'moment') AND step IS NULL AND outcome IS NULL AND taught IS NULL{$orConditions}))");
+                OR kind IN ('held-back-rightly', 'moment') AND step IS NULL AND outcome IS NULL AND taught IS NULL{$orConditions})");
     }
 };

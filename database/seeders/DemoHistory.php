@@ -83,7 +83,7 @@ final class DemoHistory
             $at = $lesson->starts_at->copy()->addMinutes(8 + intdiv($round * 48, $times));
             $conditions = $this->conditions($place, $at, $wet);
             $id = (string) Str::uuid7();
-            $rounds[] = ['id' => $id, 'school_id' => $this->learner->school_id, 'lesson_id' => $lesson->id, 'place_id' => $place->id, 'routine' => $place->routine, 'ordinal' => $round + 1, 'conditions' => json_encode($conditions), 'device_at' => $at->format('Y-m-d H:i:s.v'), 'server_at' => $at->format('Y-m-d H:i:s.v')];
+            $rounds[] = ['id' => $id, 'school_id' => $this->learner->school_id, 'lesson_id' => $lesson->id, 'place_id' => $place->id, 'routine' => $place->routine, 'conditions' => json_encode($conditions), 'device_at' => $at->format('Y-m-d H:i:s.v'), 'began_at' => $at->format('Y-m-d H:i:s.v'), 'server_at' => $at->format('Y-m-d H:i:s.v')];
             array_push($marks, ...$this->marks($id, $at->format('Y-m-d H:i:s.v'), $n, $round, $conditions));
         }
 
@@ -145,7 +145,7 @@ final class DemoHistory
      */
     private function marks(string $round, string $at, int $n, int $ordinal, array $conditions): array
     {
-        $mark = fn (array $what): array => ['id' => (string) Str::uuid7(), 'school_id' => $this->learner->school_id, 'round_id' => $round, 'kind' => 'step', 'step' => null, 'outcome' => null, 'taught' => null, 'out_of_order' => false, 'user_id' => $this->instructor->id, 'device_at' => $at, 'server_at' => $at, ...$what];
+        $mark = fn (array $what): array => ['id' => (string) Str::uuid7(), 'school_id' => $this->learner->school_id, 'round_id' => $round, 'kind' => 'step', 'step' => null, 'outcome' => null, 'taught' => null, 'out_of_order' => false, 'user_id' => $this->instructor->id, 'device_at' => $at, 'pressed_at' => $at, 'server_at' => $at, 'slot' => $what['step'] ?? $what['kind'], ...$what];
         if ($n === 0 && $ordinal === 0) {
             return [$mark(['kind' => 'taught', 'taught' => 'shown'])];
         }

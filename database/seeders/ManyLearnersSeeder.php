@@ -56,10 +56,10 @@ final class ManyLearnersSeeder extends Seeder
                 $lessons[] = $lesson;
                 for ($k = 0; $k < self::ROUNDS; $k++) {
                     $place = $places[mt_rand(0, count($places) - 1)];
-                    $round = ['id' => (string) Str::uuid7(), 'school_id' => $school->id, 'lesson_id' => $lesson['id'], 'place_id' => $place->id, 'routine' => $place->routine, 'ordinal' => $k + 1, 'conditions' => '{"traffic":"quiet"}', 'device_at' => $at, 'server_at' => $at];
+                    $round = ['id' => (string) Str::uuid7(), 'school_id' => $school->id, 'lesson_id' => $lesson['id'], 'place_id' => $place->id, 'routine' => $place->routine, 'conditions' => '{"traffic":"quiet"}', 'device_at' => $at, 'began_at' => $at, 'server_at' => $at];
                     $rounds[] = $round;
                     foreach (self::STEPS as $step) {
-                        $marks[] = ['id' => (string) Str::uuid7(), 'school_id' => $school->id, 'round_id' => $round['id'], 'kind' => 'step', 'step' => $step, 'outcome' => self::OUTCOMES[mt_rand(0, 5)], 'user_id' => $owner->id, 'device_at' => $at, 'server_at' => $at];
+                        $marks[] = ['id' => (string) Str::uuid7(), 'school_id' => $school->id, 'round_id' => $round['id'], 'kind' => 'step', 'slot' => $step, 'step' => $step, 'outcome' => self::OUTCOMES[mt_rand(0, 5)], 'user_id' => $owner->id, 'device_at' => $at, 'pressed_at' => $at, 'server_at' => $at];
                     }
                 }
             }

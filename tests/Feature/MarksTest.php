@@ -47,8 +47,6 @@ it('keeps a correction beside the original, and counts what stands', function ()
     $record = $this->getJson("api/learners/{$this->at['learner']->id}")->json('tallies');
     $cell = fn (string $step): array => collect($record)->firstWhere(fn (array $tally): bool => $tally['routine'] === 'emerge-right' && $tally['step'] === $step);
     expect($cell('position')['counts']['unaided'])->toBe(1)->and($cell('position')['marked'])->toBe(1)->and($cell('look')['marked'])->toBe(0);
-    // One mark is corrected once; a second thought corrects the newer one.
-    $this->postJson('api/sync', ['rounds' => [], 'marks' => [($this->mark)(['outcome' => 'missed', 'corrects_id' => $wrong['id']])]])->assertUnprocessable();
 });
 
 it('lets nobody change or remove what was logged, not even past the application', function (string $table): void {

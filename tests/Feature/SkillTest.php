@@ -129,7 +129,9 @@ it('brings the records of a school up to date in the background, its own alone, 
 
 it('says what could not be worked out, and does not try it over and over', function (): void {
     ($this->drive)([['position' => 'missed']], $this->at);
-    DB::table('rounds')->insert(['id' => (string) Str::uuid7(), 'school_id' => $this->school->id, 'lesson_id' => $this->at['lesson']->id, 'place_id' => $this->at['place']->id, 'routine' => 'unicycle', 'ordinal' => 9, 'conditions' => '{}', 'device_at' => now(), 'server_at' => now()]);
+    $broken = (string) Str::uuid7();
+    DB::table('rounds')->insert(['id' => $broken, 'school_id' => $this->school->id, 'lesson_id' => $this->at['lesson']->id, 'place_id' => $this->at['place']->id, 'routine' => 'unicycle', 'conditions' => '{}', 'device_at' => now(), 'began_at' => now(), 'server_at' => now()]);
+    $this->postJson('api/sync', ['rounds' => [], 'marks' => [['id' => (string) Str::uuid7(), 'round_id' => $broken, 'kind' => 'held-back-rightly', 'device_at' => now()->toIso8601ZuluString()]]])->assertOk();
     config(['queue.default' => 'database']);
     $this->postJson('api/school/records')->assertOk()->assertJson(['stale' => 1, 'progress' => ['done' => 0, 'of' => 1], 'failed' => 0]);
     Artisan::call('queue:work', ['--stop-when-empty' => true, '--sleep' => 0]);

@@ -11,6 +11,7 @@ use App\Models\Lesson;
 use App\Models\Promise;
 use App\School\CurrentSchool;
 use App\School\Doctrine;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -36,9 +37,11 @@ final class LearnerController extends Controller
 
     public function show(Learner $learner, LearnerSkill $skill): JsonResponse
     {
+        LearnerSkill::isRead($learner);
+
         return response()->json([
             ...Show::learner($learner),
-            'lessons' => $learner->lessons()->withCount('rounds')->latest('starts_at')->get()->map(fn (Lesson $lesson): array => [
+            'lessons' => $learner->lessons()->withCount(['rounds' => static fn (Builder $rounds) => StandingMarks::driven($rounds)])->latest('starts_at')->get()->map(fn (Lesson $lesson): array => [
                 ...$lesson->only(['id', 'minutes', 'aim', 'state', 'instructor_id']), 'starts_at' => $lesson->starts_at->toIso8601ZuluString(), 'rounds' => (int) $lesson->getAttribute('rounds_count'),
             ]),
             'promises' => $learner->promises()->get()->sortByDesc('created_at')->values()->map(fn (Promise $promise): array => Show::promise($promise)),

@@ -28,13 +28,17 @@ final class SkillController extends Controller
 
     public function show(Learner $learner): JsonResponse
     {
+        LearnerSkill::isRead($learner);
+
         return response()->json(array_diff_key($this->skill->of($learner, new \DateTimeImmutable), ['counts' => 0]));
     }
 
     public function cell(Learner $learner, RoutineCode $routine, Step $step): JsonResponse
     {
+        LearnerSkill::isRead($learner);
+
         return response()->json([
-            'history' => $this->skill->history($learner, $routine, $step, new \DateTimeImmutable),
+            'history' => $this->skill->history($learner, $routine, $step),
             'marks' => MarksBehind::of($learner, [$routine], $step),
             'overrulings' => Overruling::query()->where('learner_id', $learner->id)->where('routine', $routine->value)->where('step', $step->value)
                 ->with('user')->latest()->orderByDesc('id')->get()->map(fn (Overruling $said): array => self::said($said)),
@@ -50,6 +54,7 @@ final class SkillController extends Controller
             'routine' => ['nullable', Rule::enum(RoutineCode::class)],
             'condition' => ['nullable', Rule::in(array_merge(...array_values(Conditions::KINDS)))],
         ]);
+        LearnerSkill::isRead($learner);
         $routines = isset($said['routine']) ? [RoutineCode::from($said['routine'])] : null;
         if (isset($said['section'])) {
             $inIt = array_filter(Catalogue::all($this->skill->pack($learner)), static fn (Routine $routine): bool => $routine->section->value === $said['section']);
@@ -63,7 +68,9 @@ final class SkillController extends Controller
     {
         Gate::authorize('view', $lesson);
 
-        return response()->json($this->skill->changed($lesson, new \DateTimeImmutable));
+        LearnerSkill::isRead($lesson->learner);
+
+        return response()->json($this->skill->changed($lesson));
     }
 
     public function overrule(Request $request, Learner $learner): JsonResponse

@@ -2,9 +2,11 @@
 
 namespace App\Http\Controllers;
 
+use App\Http\Resources\Show;
 use App\Marks\TakeIn;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Carbon;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 use NobleTurn\Core\Record\Conditions;
@@ -16,16 +18,22 @@ use NobleTurn\Core\Routine\Step;
 /** Where a device's queue of rounds and marks arrives. Sending the same again changes nothing. */
 final class SyncController extends Controller
 {
+    /** What a clock may say and a row can keep. */
+    private const TIME = ['date', 'after:2000-01-01', 'before:2100-01-01'];
+
     public function __invoke(Request $request, TakeIn $takeIn): JsonResponse
     {
         $said = $request->validate([
+            // The device's clock at this moment: how far it is off is taken off its times.
+            'sent_at' => ['sometimes', ...self::TIME],
             'rounds' => ['present', 'array', 'max:100'],
             'rounds.*.id' => ['required', 'uuid'],
             'rounds.*.lesson_id' => ['required', 'uuid'],
             'rounds.*.place_id' => ['required', 'uuid', Rule::exists('places', 'id')->where('school_id', $this->user($request)->school_id)],
             'rounds.*.routine' => ['required', Rule::enum(RoutineCode::class)],
             ...self::conditions('rounds.*.conditions'),
-            'rounds.*.device_at' => ['required', 'date'],
+            'rounds.*.device_at' => ['required', ...self::TIME],
+            'rounds.*.made_by' => ['sometimes', 'uuid'],
             'marks' => ['present', 'array', 'max:500'],
             'marks.*.id' => ['required', 'uuid'],
             'marks.*.round_id' => ['required', 'uuid'],
@@ -38,17 +46,24 @@ final class SyncController extends Controller
             'marks.*.note' => ['nullable', 'string', 'max:300'],
             'marks.*.corrects_id' => ['nullable', 'uuid'],
             'marks.*.withdrawn' => ['sometimes', 'boolean'],
-            'marks.*.device_at' => ['required', 'date'],
+            'marks.*.device_at' => ['required', ...self::TIME],
+            'marks.*.made_by' => ['sometimes', 'uuid'],
         ]);
         /** @var list<array<string, mixed>> $rounds */
         $rounds = $said['rounds'];
         /** @var list<array<string, mixed>> $marks */
         $marks = $said['marks'];
+        $user = $this->user($request);
+        foreach ([...$rounds, ...$marks] as $event) {
+            // Another tab has signed somebody else in: these wait on the device for their maker.
+            abort_if(isset($event['made_by']) && $event['made_by'] !== $user->id, 409, 'These marks are somebody else’s: they wait on this device until their maker signs in.');
+        }
         foreach ($marks as $i => $mark) {
             $this->saysSomething($i, $mark);
         }
+        $taken = $takeIn($user, $rounds, $marks, isset($said['sent_at']) ? Carbon::parse($said['sent_at'])->utc() : null);
 
-        return response()->json($takeIn($this->user($request), $rounds, $marks));
+        return response()->json([...$taken, 'stands' => array_map(Show::mark(...), $taken['stands'])]);
     }
 
     /** @return array<string, list<mixed>> */

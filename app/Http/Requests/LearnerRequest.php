@@ -2,6 +2,7 @@
 
 namespace App\Http\Requests;
 
+use App\Models\Learner;
 use App\School\CurrentSchool;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
@@ -22,7 +23,7 @@ final class LearnerRequest extends FormRequest
             'transmission' => ['required', 'in:manual,automatic'],
             'level' => ['required', 'in:beginner,developing,independent'],
             'is_minor' => ['sometimes', 'boolean'],
-            'guardian_name' => ['nullable', 'required_if_accepted:is_minor', 'string', 'max:120'],
+            'guardian_name' => [Rule::requiredIf($this->isOfAMinor()), 'nullable', 'string', 'max:120'],
             'guardian_contact' => ['nullable', 'string', 'max:190'],
             'guardian_consent_on' => ['nullable', 'date', 'before_or_equal:tomorrow'],
             'reference_points' => ['sometimes', 'array', 'max:20'],
@@ -30,6 +31,14 @@ final class LearnerRequest extends FormRequest
             'reference_points.*.vehicle_id' => ['nullable', 'uuid', Rule::exists('vehicles', 'id')->where('school_id', app(CurrentSchool::class)->id())],
             'reference_points.*.where' => ['required', 'string', 'max:200'],
         ];
+    }
+
+    /** As said now, or, where this leaves it out, as it was kept. */
+    private function isOfAMinor(): bool
+    {
+        $learner = $this->route('learner');
+
+        return $this->has('is_minor') ? $this->boolean('is_minor') : $learner instanceof Learner && $learner->is_minor;
     }
 
     /** @return array<string, mixed> */

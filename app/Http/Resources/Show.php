@@ -14,6 +14,7 @@ use App\Models\School;
 use App\Models\User;
 use App\Models\Vehicle;
 use App\School\Doctrine;
+use NobleTurn\Core\Record\PressTime;
 use NobleTurn\Core\Routine\Card;
 use NobleTurn\Core\Routine\Catalogue\Catalogue;
 use NobleTurn\Core\Routine\RoutineCode;
@@ -21,6 +22,9 @@ use NobleTurn\Core\Routine\RoutineCode;
 /** The rows of the database as the interface reads them; nothing goes out that is not named here. */
 final class Show
 {
+    /** To the millisecond: presses follow each other closely. */
+    private const MOMENT = 'Y-m-d\TH:i:s.v\Z';
+
     /** @return array<string, mixed> */
     public static function me(User $user, School $school): array
     {
@@ -102,12 +106,20 @@ final class Show
     public static function round(Round $round): array
     {
         return [
-            ...$round->only(['id', 'lesson_id', 'place_id', 'routine', 'ordinal']),
+            ...$round->only(['id', 'lesson_id', 'place_id', 'routine']),
             'place' => $round->place->name,
             'conditions' => (object) $round->conditions,
-            'device_at' => $round->device_at->format('Y-m-d\TH:i:s.v\Z'),
+            'device_at' => $round->device_at->format(self::MOMENT),
+            'began_at' => $round->began_at->format(self::MOMENT),
+            'clock_ahead' => self::isClockAhead($round),
             'marks' => $round->marks->map(self::mark(...))->values()->all(),
         ];
+    }
+
+    /** Whether the device's clock was so far ahead that its times are not to be believed. */
+    public static function isClockAhead(Mark|Round $row): bool
+    {
+        return PressTime::isFarAhead($row->device_at->toDateTimeImmutable(), $row->server_at->toDateTimeImmutable());
     }
 
     /** @return array<string, mixed> */
@@ -115,8 +127,10 @@ final class Show
     {
         return [
             ...$mark->only(['id', 'round_id', 'kind', 'step', 'outcome', 'taught', 'conditions', 'out_of_order', 'note', 'corrects_id', 'withdrawn', 'user_id']),
-            'device_at' => $mark->device_at->format('Y-m-d\TH:i:s.v\Z'),
-            'server_at' => $mark->server_at->format('Y-m-d\TH:i:s.v\Z'),
+            'device_at' => $mark->device_at->format(self::MOMENT),
+            'pressed_at' => $mark->pressed_at->format(self::MOMENT),
+            'server_at' => $mark->server_at->format(self::MOMENT),
+            'clock_ahead' => self::isClockAhead($mark),
         ];
     }
 }

@@ -1,0 +1,158 @@
+<?php
+
+use App\Models\Mark;
+use App\Models\Round;
+use App\Models\SkillAnswer;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+
+beforeEach(function (): void {
+    $this->school = $this->school();
+    $this->instructor = $this->user($this->school, 'owner');
+    $this->at = $this->lesson($this->instructor);
+    $this->actingAs($this->instructor);
+    $this->travelTo(Carbon::parse('2026-05-20T10:30:00Z'));
+    $this->round = ['id' => (string) Str::uuid7(), 'lesson_id' => $this->at['lesson']->id, 'place_id' => $this->at['place']->id, 'routine' => 'emerge-right', 'device_at' => '2026-05-20T10:00:00.250Z'];
+    $this->mark = fn (array $what = []): array => ['id' => (string) Str::uuid7(), 'round_id' => $this->round['id'], 'kind' => 'step', 'step' => 'position', 'outcome' => 'prompted', 'device_at' => '2026-05-20T10:02:00.500Z', ...$what];
+    $this->sync = fn (array $marks, array $rounds = [], array $more = []) => $this->postJson('api/sync', ['rounds' => $rounds, 'marks' => $marks, ...$more]);
+    $this->rounds = fn (): array => $this->getJson("api/lessons/{$this->at['lesson']->id}")->assertOk()->json('rounds');
+    $this->counted = fn (string $step = 'position'): ?array => collect($this->getJson("api/learners/{$this->at['learner']->id}")->json('tallies'))->firstWhere('step', $step);
+});
+
+it('keeps both corrections of one mark and says which stands, whichever arrives first', function (array $order): void {
+    $first = ($this->mark)(['outcome' => 'missed']);
+    ($this->sync)([$first], [$this->round])->assertOk()->assertJsonPath('stands', []);
+    $two = [
+        'early' => ($this->mark)(['outcome' => 'reminded', 'corrects_id' => $first['id'], 'device_at' => '2026-05-20T10:03:00Z']),
+        'late' => ($this->mark)(['outcome' => 'unaided', 'corrects_id' => $first['id'], 'device_at' => '2026-05-20T10:04:00Z']),
+    ];
+    ($this->sync)([$two[$order[0]]])->assertOk();
+    $answer = ($this->sync)([$two[$order[1]]])->assertOk()->json('stands');
+    // Whose press was the earlier is told what stands instead.
+    expect(array_column($answer, 'outcome'))->toBe($order[1] === 'early' ? ['unaided'] : []);
+    // What builds on the one that lost is later still, and stands.
+    expect(($this->counted)()['counts'])->toMatchArray(['unaided' => 1, 'reminded' => 0, 'missed' => 0]);
+    ($this->sync)([($this->mark)(['outcome' => 'prompted', 'corrects_id' => $two['early']['id'], 'device_at' => '2026-05-20T10:05:00Z'])])->assertOk();
+    expect(($this->counted)()['counts'])->toMatchArray(['prompted' => 1, 'unaided' => 0])->and(Mark::query()->count())->toBe(4);
+})->with([[['early', 'late']], [['late', 'early']]]);
+
+it('lets the later press stand of two devices that marked the same, though the earlier arrived last', function (): void {
+    ($this->sync)([($this->mark)(['outcome' => 'unaided', 'device_at' => '2026-05-20T10:05:00Z'])], [$this->round])->assertOk();
+    $answer = ($this->sync)([($this->mark)(['outcome' => 'missed', 'device_at' => '2026-05-20T10:04:00Z'])])->assertOk()->json('stands');
+    expect(array_column($answer, 'outcome'))->toBe(['unaided'])->and(($this->counted)())->marked->toBe(1)->counts->toMatchArray(['unaided' => 1]);
+    // The same on every way that reads them.
+    $this->postJson('api/school/records')->assertOk();
+    expect($this->getJson('api/school/learners')->json('learners.0.skill.marks'))->toBe(1)
+        ->and($this->getJson("api/learners/{$this->at['learner']->id}/marks")->json())->toHaveCount(1)
+        ->and($this->getJson('api/school/teaching')->json('failures.0.helped'))->toMatchArray(['count' => 0, 'of' => 1]);
+});
+
+it('takes off a clock that is hours off, keeps what it said, and lets a correction follow what it corrects whatever the clock says', function (): void {
+    // Another tablet, three hours ahead, marked first; this one, right, marked later.
+    ($this->sync)([($this->mark)(['outcome' => 'missed', 'device_at' => '2026-05-20T13:10:00Z'])], [$this->round], ['sent_at' => '2026-05-20T13:30:00Z'])->assertOk();
+    $right = ($this->mark)(['outcome' => 'unaided', 'device_at' => '2026-05-20T10:20:00Z']);
+    ($this->sync)([$right], [], ['sent_at' => '2026-05-20T10:30:00Z'])->assertOk();
+    expect(($this->counted)()['counts']['unaided'])->toBe(1);
+    [$wrong] = ($this->rounds)()[0]['marks'];
+    expect($wrong)->device_at->toBe('2026-05-20T13:10:00.000Z')->pressed_at->toBe('2026-05-20T10:10:05.000Z');
+    // The clock was set back between a mark and its correction.
+    ($this->sync)([($this->mark)(['outcome' => 'reminded', 'corrects_id' => $right['id'], 'device_at' => '2026-05-20T08:00:00Z'])])->assertOk();
+    expect(($this->counted)()['counts']['reminded'])->toBe(1);
+});
+
+it('shows marks of a clock days ahead with a warning, and counts them', function (): void {
+    ($this->sync)([($this->mark)(['device_at' => '2026-05-25T10:00:00Z'])], [['device_at' => '2026-05-25T10:00:00Z'] + $this->round])->assertOk();
+    [$round] = ($this->rounds)();
+    expect($round)->clock_ahead->toBeTrue()->began_at->toBe('2026-05-20T10:30:00.000Z')->and($round['marks'][0]['clock_ahead'])->toBeTrue()
+        ->and(($this->counted)()['marked'])->toBe(1)
+        ->and($this->getJson("api/learners/{$this->at['learner']->id}/marks")->json('0.clock_ahead'))->toBeTrue();
+});
+
+it('numbers rounds as they were driven, whichever device made them, and gives none to a round emptied by undoing', function (): void {
+    $round = fn (string $at): array => ['id' => (string) Str::uuid7(), 'device_at' => $at] + $this->round;
+    [$second, $first, $emptied] = [$round('2026-05-20T10:08:00Z'), $round('2026-05-20T10:01:00Z'), $round('2026-05-20T10:05:00Z')];
+    $slip = ($this->mark)(['round_id' => $emptied['id']]);
+    ($this->sync)([($this->mark)(['round_id' => $second['id']])], [$second])->assertOk();
+    ($this->sync)([($this->mark)(['round_id' => $first['id']]), $slip, ($this->mark)(['round_id' => $emptied['id'], 'corrects_id' => $slip['id'], 'withdrawn' => true])], [$first, $emptied])->assertOk();
+    expect(array_map(fn (array $round): array => [$round['id'], $round['ordinal']], ($this->rounds)()))->toBe([[$first['id'], 1], [$emptied['id'], null], [$second['id'], 2]]);
+    $record = $this->getJson("api/learners/{$this->at['learner']->id}")->json();
+    expect($record['rounds'])->toBe(2)->and($record['lessons'][0]['rounds'])->toBe(2)->and(Round::query()->count())->toBe(3);
+});
+
+it('leaves no history of a slip put right before anybody read it, and keeps what was read', function (): void {
+    $was = fn (): array => array_column($this->getJson("api/learners/{$this->at['learner']->id}/skill/emerge-right/position")->json('marks'), 'was');
+    $slip = ($this->mark)(['outcome' => 'missed']);
+    $said = ($this->mark)(['outcome' => 'prompted', 'corrects_id' => $slip['id']]);
+    ($this->sync)([$slip], [$this->round])->assertOk();
+    // Drive itself reads the lesson: that is no reading of the record.
+    ($this->rounds)();
+    ($this->sync)([$said])->assertOk();
+    $this->travel(1)->minutes();
+    expect($was())->toBe([null]);
+    $this->travel(1)->minutes();
+    $later = ($this->mark)(['outcome' => 'reminded', 'corrects_id' => $said['id'], 'device_at' => '2026-05-20T10:31:00Z']);
+    ($this->sync)([$later])->assertOk();
+    // A slip of this correction, put right in the same breath: the history is what was read.
+    ($this->sync)([($this->mark)(['outcome' => 'unaided', 'corrects_id' => $later['id'], 'device_at' => '2026-05-20T10:31:01Z'])])->assertOk();
+    expect($was())->toBe(['prompted']);
+});
+
+it('stores marks under nobody’s name but their maker’s', function (): void {
+    $other = $this->user($this->school);
+    $mine = ['made_by' => $this->instructor->id];
+    ($this->sync)([($this->mark)(['made_by' => $other->id])], [$mine + $this->round])->assertConflict();
+    ($this->sync)([], [['made_by' => $other->id] + $this->round])->assertConflict();
+    expect(Round::query()->count())->toBe(0);
+    ($this->sync)([($this->mark)($mine)], [$mine + $this->round])->assertOk();
+    expect(Mark::query()->sole()->user_id)->toBe($this->instructor->id);
+});
+
+it('refuses an id that comes back with another word, order, time or withdrawal', function (array $other, string $named): void {
+    $mark = ($this->mark)(['note' => 'by the van', 'out_of_order' => true]);
+    ($this->sync)([$mark], [$this->round])->assertOk();
+    ($this->sync)([$other + $mark])->assertUnprocessable()->assertSee($named);
+    expect(Mark::query()->count())->toBe(1);
+    // The same, said in another way, is the same.
+    ($this->sync)([['device_at' => '2026-05-20T11:02:00.500+01:00', 'withdrawn' => false] + $mark])->assertOk();
+})->with([
+    [['note' => 'by the bus'], 'another note'], [['out_of_order' => false], 'another out_of_order'], [['device_at' => '2026-05-20T10:02:00.501Z'], 'another device_at'], [['note' => null], 'another note'],
+]);
+
+it('refuses a correction that speaks of something else', function (): void {
+    $mark = ($this->mark)();
+    ($this->sync)([$mark], [$this->round])->assertOk();
+    ($this->sync)([($this->mark)(['step' => 'look', 'corrects_id' => $mark['id']])])->assertUnprocessable()->assertSee('same step');
+    ($this->sync)([($this->mark)(['corrects_id' => (string) Str::uuid7()])])->assertUnprocessable();
+});
+
+it('finds a kept answer only while everything it was computed from is the same', function (): void {
+    ($this->sync)([($this->mark)(['outcome' => 'missed'])], [$this->round])->assertOk();
+    $learner = $this->at['learner']->id;
+    $estimate = fn (): float => collect($this->getJson("api/learners/{$learner}/skill")->json('cells'))->firstWhere('step', 'position')['estimate'];
+    $word = fn (string $level): string => $this->postJson("api/learners/{$learner}/overrulings", ['routine' => 'emerge-right', 'step' => 'position', 'level' => $level, 'reason' => 'x'])->assertCreated()->json('id');
+    $high = $word('nearly-always');
+    $low = $word('seldom');
+    $this->patchJson("api/overrulings/{$low}", ['withdrawn' => true])->assertOk();
+    $before = $estimate();
+    // Take back one, put the other in force: the same number of words stands.
+    $this->patchJson("api/overrulings/{$high}", ['withdrawn' => true])->assertOk();
+    $this->patchJson("api/overrulings/{$low}", ['withdrawn' => false])->assertOk();
+    expect($estimate())->toBeLessThan($before - 0.2);
+    // A page of the whole school sees it too.
+    $this->postJson('api/school/records')->assertOk()->assertJson(['stale' => 0]);
+    $this->patchJson("api/overrulings/{$low}", ['withdrawn' => true])->assertOk();
+    expect($this->getJson('api/school/learners')->json('stale'))->toBe(1)->and(SkillAnswer::query()->count())->toBe(1);
+});
+
+it('still answers where broken text was stored before it was checked', function (): void {
+    ($this->sync)([($this->mark)(['note' => 'sound'])], [$this->round])->assertOk();
+    DB::table('learners')->where('id', $this->at['learner']->id)->update(['name' => DB::raw("CONVERT(X'426164EDA080' USING utf8mb4)")]);
+    if (mb_check_encoding((string) DB::table('learners')->value('name'), 'UTF-8')) {
+        DB::statement("SET SESSION sql_mode = ''");
+        DB::table('learners')->update(['name' => DB::raw("X'426164EDA080'")]);
+    }
+    foreach (['today', 'learners', "learners/{$this->at['learner']->id}", "learners/{$this->at['learner']->id}/skill", "lessons/{$this->at['lesson']->id}", 'school/learners'] as $path) {
+        $this->getJson("api/{$path}")->assertOk();
+    }
+});
