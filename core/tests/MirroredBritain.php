@@ -194,6 +194,16 @@ final readonly class MirroredBritain implements RulePack
         return $this->britain->severity($effect);
     }
 
+    public function deviceRule(): string
+    {
+        return $this->britain->deviceRule();
+    }
+
+    public function deviceRuleSource(): Source
+    {
+        return $this->britain->deviceRuleSource();
+    }
+
     public function figures(): array
     {
         return $this->britain->figures();

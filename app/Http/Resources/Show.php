@@ -44,6 +44,7 @@ final class Show
         return [
             'pack' => $pack->code(), 'pack_name' => $pack->name(), 'keeps' => $pack->keeps()->value, 'speed_unit' => $pack->speedUnit()->value, 'length_unit' => $pack->lengthUnit()->value,
             'limits' => $pack->usualLimits(), 'town_limit' => $pack->speedUnit()->number($pack->townLimit()),
+            'device_rule' => ['text' => $pack->deviceRule(), 'source' => $pack->deviceRuleSource()->words()],
             'practice' => (object) $doctrine->answers,
             'routines' => array_map(static fn (RoutineCode $code): array => ShowCard::line(Card::of($code, $pack, $practice)), Catalogue::codes($pack)),
         ];

@@ -105,6 +105,16 @@ final readonly class GreatBritain implements RulePack
         };
     }
 
+    public function deviceRule(): string
+    {
+        return 'While the car moves, nobody who drives or supervises a learner may hold a phone or tablet here: press this key only on a device in a fixed mount, or with a clicker.';
+    }
+
+    public function deviceRuleSource(): Source
+    {
+        return Source::fromMemory('Highway Code, rule 149');
+    }
+
     public function figures(): array
     {
         return [
@@ -127,7 +137,7 @@ final readonly class GreatBritain implements RulePack
             new Figure('cycles', 'Passing a cycle', 'at least 1.5 m at up to 30 mph, more when faster', Source::fromMemory('Highway Code, rule 163')),
             new Figure('pull-up', 'Pull up on the right', 'an exercise of the test; never at night against the flow', Source::fromMemory('Highway Code, rule 248')),
             new Figure('rail', 'Rail crossing', 'stop at the line on amber and red', Source::fromMemory('Highway Code, rule 293')),
-            new Figure('device', 'Hand-held device', 'not for the driver nor for the person supervising a learner', Source::fromMemory('Highway Code, rule 149')),
+            new Figure('device', 'Hand-held device', 'not for the driver nor for the person supervising a learner', $this->deviceRuleSource()),
             new Figure('record', 'Learner’s record asked by law', 'none', Source::fromMemory('driving licence rules')),
             new Figure('eyesight', 'Eyesight', 'number plate at 20 m', Source::fromMemory('Highway Code, rule 92')),
             new Figure('companion', 'Accompanying driver', '21 or over, licence held 3 years', Source::fromMemory('driving licence rules')),

@@ -105,6 +105,16 @@ final readonly class Ireland implements RulePack
         };
     }
 
+    public function deviceRule(): string
+    {
+        return 'While the car moves, the driver may not hold a phone or tablet here. Be as strict with yourself: press this key only on a device in a fixed mount, or with a clicker.';
+    }
+
+    public function deviceRuleSource(): Source
+    {
+        return Source::fromMemory('Rules of the Road');
+    }
+
     public function figures(): array
     {
         return [
@@ -127,7 +137,7 @@ final readonly class Ireland implements RulePack
             new Figure('cycles', 'Passing a cycle', '1 m up to 50 km/h, 1.5 m above', Source::fromMemory('Rules of the Road')),
             new Figure('pull-up', 'Pull up on the right', 'not an exercise', Source::fromMemory('driving test guidance')),
             new Figure('rail', 'Rail crossing', 'stop at the line on amber and red', Source::fromMemory('Rules of the Road')),
-            new Figure('device', 'Hand-held device', 'not for the driver; be as strict with the instructor', Source::fromMemory('Rules of the Road')),
+            new Figure('device', 'Hand-held device', 'not for the driver; be as strict with the instructor', $this->deviceRuleSource()),
             new Figure('record', 'Learner’s record asked by law', '12 one-hour lessons of essential training, six months', Source::fromMemory('essential driver training rules')),
             new Figure('eyesight', 'Eyesight', 'by optician’s report', Source::fromMemory('driving licence rules')),
             new Figure('companion', 'Accompanying driver', 'licence held 2 years', Source::fromMemory('driving licence rules')),

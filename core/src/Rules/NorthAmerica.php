@@ -203,6 +203,16 @@ final readonly class NorthAmerica implements RulePack
         };
     }
 
+    public function deviceRule(): string
+    {
+        return 'Whether whoever supervises a learner may hold a phone or tablet while the car moves differs from state to state. Be strict: press this key only on a device in a fixed mount, or with a clicker.';
+    }
+
+    public function deviceRuleSource(): Source
+    {
+        return Source::fromMemory('state vehicle codes');
+    }
+
     public function figures(): array
     {
         return [
@@ -227,7 +237,7 @@ final readonly class NorthAmerica implements RulePack
             new Figure('centre-lane', 'Center turn lane', 'must be used for that left turn; at most 200 ft', Source::fromMemory('state handbook')),
             new Figure('all-way-stop', 'All-way stop', 'order of arrival; at once: the one on the right', Source::fromMemory('state handbook')),
             new Figure('rail', 'Rail crossing', '15 to 50 ft from the rail when signals flash', Source::fromMemory('state vehicle code')),
-            new Figure('device', 'Hand-held device', 'by state; be as strict with the instructor', Source::fromMemory('state vehicle codes')),
+            new Figure('device', 'Hand-held device', 'by state; be as strict with the instructor', $this->deviceRuleSource()),
             new Figure('record', 'Learner’s record asked by law', '50 h practice, 10 of them at night, for minors', Source::fromMemory('state licensing rules')),
             new Figure('eyesight', 'Eyesight', 'by office test', Source::fromMemory('state licensing rules')),
             new Figure('companion', 'Accompanying driver', '25 or over, or a parent (for minors)', Source::fromMemory('state licensing rules')),

@@ -93,6 +93,11 @@ interface RulePack
     /** How the pack's marking scheme calls a fault by what it did to others (the mapping assumed; a school's scheme may differ). */
     public function severity(Effect $effect): string;
 
+    /** Whether the person who supervises a learner may hold a device while the car moves, as a sentence to that person. */
+    public function deviceRule(): string;
+
+    public function deviceRuleSource(): Source;
+
     /** @return non-empty-list<Figure> everything the pack fixes, to be printed with its status */
     public function figures(): array;
 }

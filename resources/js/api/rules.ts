@@ -39,6 +39,8 @@ export interface Rules {
     length_unit: 'm' | 'ft';
     limits: number[];
     town_limit: number;
+    /** Whether whoever supervises may hold a device while the car moves, as a sentence to that person. */
+    device_rule: { text: string; source: string };
     practice: Practice;
     routines: RoutineLine[];
 }

@@ -78,7 +78,9 @@ export interface MarkBehind {
     note: string | null;
     taught: Taught | null;
     conditions: Conditions;
+    /** What was said before, where somebody had read it. */
     was: Outcome | null;
+    clock_ahead: boolean;
 }
 
 /** Everything behind one cell. */

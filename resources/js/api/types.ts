@@ -136,9 +136,14 @@ export interface Mark {
     note: string | null;
     corrects_id: string | null;
     withdrawn: boolean;
+    /** As the device's clock said. */
     device_at: string;
+    /** As far as the clocks tell: the order in which the log is read. The server says it. */
+    pressed_at?: string;
     user_id?: string;
     server_at?: string;
+    /** The device's clock was more than a day ahead. */
+    clock_ahead?: boolean;
 }
 
 export interface Round {
@@ -150,7 +155,10 @@ export interface Round {
     routine: RoutineCode;
     conditions: Conditions;
     device_at: string;
-    ordinal?: number;
+    began_at?: string;
+    clock_ahead?: boolean;
+    /** As they were driven; null for one that was emptied by undoing. */
+    ordinal?: number | null;
     marks: Mark[];
 }
 

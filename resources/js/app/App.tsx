@@ -31,6 +31,7 @@ const SteeringBench = lazy(() => import('@/areas/bench/SteeringBench').then((are
 const ReversingBench = lazy(() => import('@/areas/bench/ReversingBench').then((area) => ({ default: area.ReversingBench })));
 const LongVehicleBench = lazy(() => import('@/areas/bench/LongVehicleBench').then((area) => ({ default: area.LongVehicleBench })));
 const ClearanceBench = lazy(() => import('@/areas/bench/ClearanceBench').then((area) => ({ default: area.ClearanceBench })));
+const UnsentPage = lazy(() => import('@/areas/unsent/UnsentPage').then((area) => ({ default: area.UnsentPage })));
 const RulesPage = lazy(() => import('@/areas/account/RulesPage').then((area) => ({ default: area.RulesPage })));
 const AccountPage = lazy(() => import('@/areas/account/AccountPage').then((area) => ({ default: area.AccountPage })));
 
@@ -66,6 +67,7 @@ const router = createBrowserRouter([
             { path: 'bench/reversing', element: page(ReversingBench) },
             { path: 'bench/long-vehicle', element: page(LongVehicleBench) },
             { path: 'bench/clearance', element: page(ClearanceBench) },
+            { path: 'unsent', element: page(UnsentPage) },
             { path: 'account', element: page(AccountPage) },
             { path: 'account/rules', element: page(RulesPage) },
             { path: '*', element: <NotFound /> },

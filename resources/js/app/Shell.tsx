@@ -1,8 +1,10 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useState } from 'react';
-import { NavLink, Outlet, useLocation, useNavigate } from 'react-router';
+import { NavLink, Outlet, useLocation } from 'react-router';
 import { AREAS } from './areas';
-import { useFlushing, useMarksQueue } from './marks';
+import { useAreaKeys } from './keys';
+import { useFlushing } from './marks';
+import { QueueLine } from './QueueLine';
 import { KeysHelp } from './KeysHelp';
 import { Palette } from './Palette';
 import { useSession } from './session';
@@ -11,7 +13,6 @@ import { useSession } from './session';
 export function Shell() {
     const client = useQueryClient();
     const session = useSession();
-    const navigate = useNavigate();
     const [help, setHelp] = useState(false);
     const [palette, setPalette] = useState(false);
     const sent = useCallback(
@@ -24,23 +25,19 @@ export function Shell() {
         window.scrollTo(0, 0);
     }, [pathname]);
 
+    const going = useAreaKeys();
     useEffect(() => {
-        let going = false;
         const press = (event: KeyboardEvent) => {
             const typing = event.target instanceof HTMLElement && event.target.closest('input, textarea, select, [contenteditable]');
             if ((event.ctrlKey || event.metaKey) && event.key === 'k') {
                 event.preventDefault();
                 setPalette(true);
             }
-            if (typing || event.ctrlKey || event.metaKey || event.altKey) return;
-            if (event.key === '?') setHelp(true);
-            const area = going && AREAS.find((candidate) => candidate.key === event.key);
-            if (area) void navigate(area.to);
-            going = event.key === 'g';
+            if (!typing && !event.ctrlKey && !event.metaKey && !event.altKey && event.key === '?') setHelp(true);
         };
         window.addEventListener('keydown', press);
         return () => window.removeEventListener('keydown', press);
-    }, [navigate]);
+    }, []);
 
     return (
         <div className="lg:grid lg:min-h-dvh lg:grid-cols-[7.5rem_1fr]">
@@ -75,23 +72,29 @@ export function Shell() {
                 <QueueLine className="mb-3 px-4 py-2 lg:hidden" />
                 <Outlet />
             </main>
+            {going && <WhereTo />}
             <KeysHelp open={help} onOpenChange={setHelp} />
             <Palette open={palette} onOpenChange={setPalette} />
         </div>
     );
 }
 
-/** What still waits to be sent: beside the areas on a tablet, where it takes no room from the keys, above the page on a phone. */
-function QueueLine({ className }: { className: string }) {
-    const { waiting, trouble, refused, unsafe } = useMarksQueue();
-    if (waiting.length === 0 || (!trouble && !unsafe && !refused)) return null;
-    const marks = waiting.filter((event) => event.kind === 'mark').length;
-    const count = `${marks} ${marks === 1 ? 'mark' : 'marks'}`;
+/** The letters that lead somewhere, shown while one is awaited. */
+function WhereTo() {
     return (
-        <p role="status" className={`border-ink screen-only rounded-lg border-2 ${className}`}>
-            {refused
-                ? `${count} kept on this device, not accepted: ${refused}`
-                : `${count} on this device, not yet sent. ${unsafe ? 'This browser cannot store them: do not close the page.' : ''}`}
+        <p
+            role="status"
+            className="bg-ink text-paper screen-only fixed inset-x-4 bottom-6 z-50 mx-auto flex w-fit flex-wrap gap-x-5 rounded-xl px-5 py-3 shadow-xl"
+        >
+            <span>Go to</span>
+            {AREAS.map((area) => (
+                <span key={area.key}>
+                    <b>{area.key}</b> {area.label}
+                </span>
+            ))}
+            <span>
+                <b>Esc</b> stay here
+            </span>
         </p>
     );
 }

@@ -1,25 +1,39 @@
 import { useEffect, useSyncExternalStore } from 'react';
 import { post } from '@/api/client';
-import { Queue } from '@/queue/queue';
-import { BrowserStore } from '@/queue/store';
+import { Queue, type Taken } from '@/queue/queue';
+import { askToPersist, BrowserStore } from '@/queue/store';
 
-/** The one queue of this device. */
-export const marksQueue = new Queue(new BrowserStore(), (batch) => post('sync', batch));
+const store = new BrowserStore();
+
+/** The one queue of this device. It says what its clock shows, so that a wrong one can be taken off its times. */
+export const marksQueue = new Queue(store, (batch) => post<Taken>('sync', { ...batch, sent_at: new Date().toISOString() }));
 
 export function useMarksQueue() {
     return useSyncExternalStore(marksQueue.subscribe, marksQueue.state);
 }
 
-/** Tries again when signal comes back, when the page is looked at again, and every half minute. */
+/** How many events wait on this device, whoever made them. */
+export const countWaiting = (): Promise<number> => store.count().catch(() => 0);
+
+/**
+ * Tries again when signal comes back, when the page is looked at again, and every half minute. While something could be lost by
+ * closing the page, the browser asks before it does.
+ */
 export function useFlushing(user: string, onSent: () => Promise<unknown>): void {
     useEffect(() => {
         void marksQueue.load(user, onSent);
+        void askToPersist().catch(() => false);
         const flush = () => void marksQueue.flush();
+        const ask = (event: BeforeUnloadEvent) => {
+            if (marksQueue.state().unsafe) event.preventDefault();
+        };
         window.addEventListener('online', flush);
+        window.addEventListener('beforeunload', ask);
         document.addEventListener('visibilitychange', flush);
         const timer = setInterval(flush, 30_000);
         return () => {
             window.removeEventListener('online', flush);
+            window.removeEventListener('beforeunload', ask);
             document.removeEventListener('visibilitychange', flush);
             clearInterval(timer);
         };

@@ -5,6 +5,7 @@ import { wantedFrom } from '@/strip/layout';
 import { Strip } from '@/strip/Strip';
 import { useApproach } from '@/strip/useApproach';
 import { onItsAxis } from '@/strip/words';
+import { NotShown } from '@/ui/NotShown';
 import { Failed, Waiting } from '@/ui/State';
 import { Controls, type Conditions } from './Controls';
 import { NextHazard } from './NextHazard';
@@ -30,10 +31,10 @@ export function ApproachView({ inputs, conditions, onConditions, lead }: Props) 
         const { gradient: _, ...rest } = inputs;
         return { ...rest, surface: conditions.surface, close_follower: conditions.follower };
     }, [inputs, conditions.surface, conditions.follower]);
-    const { plan: answer, error, isLoading } = useApproach(asked, conditions.speed, conditions.gradient, { field: speedField(unit), range });
+    const { plan: answer, isOld, error, retry, isLoading } = useApproach(asked, conditions.speed, conditions.gradient, { field: speedField(unit), range });
     const plan = useMemo(() => answer && onItsAxis(answer), [answer]);
     const play = usePlay(plan, setStep);
-    if (error && !plan) return <Failed error={error} />;
+    if (error && !plan) return <Failed error={error} retry={retry} />;
     if (!plan) return isLoading ? <Waiting /> : null;
     const setSpeed = (speed: number) => onConditions({ ...conditions, speed: Math.min(range.to, Math.max(range.from, speed)) });
     const current = plan.steps.find((candidate) => candidate.step === step) ?? plan.steps[0]!;
@@ -55,17 +56,20 @@ export function ApproachView({ inputs, conditions, onConditions, lead }: Props) 
                     {moving && <Controls conditions={conditions} onChange={onConditions} />}
                 </div>
             </div>
-            <Strip
-                plan={plan}
-                current={current.step}
-                onStep={setStep}
-                from={wantedFrom(plan)}
-                at={play.at}
-                {...(moving ? { speed: conditions.speed, onSpeed: setSpeed } : {})}
-            />
-            <StepDetail plan={plan} step={current} />
-            {plan.then && <NextHazard then={plan.then} />}
-            <PlanNotes plan={plan} />
+            {isOld && <NotShown what="The picture below is of what was set before. As it is now set, there is no plan" error={error} retry={retry} />}
+            <div className={`grid gap-3 ${isOld ? 'opacity-40' : ''}`} data-old={isOld || undefined}>
+                <Strip
+                    plan={plan}
+                    current={current.step}
+                    onStep={setStep}
+                    from={wantedFrom(plan)}
+                    at={play.at}
+                    {...(moving ? { speed: conditions.speed, onSpeed: setSpeed } : {})}
+                />
+                <StepDetail plan={plan} step={current} />
+                {plan.then && <NextHazard then={plan.then} />}
+                <PlanNotes plan={plan} />
+            </div>
         </div>
     );
 }

@@ -3,6 +3,7 @@ import type { Drawing, RoadInputs, RoutineCode, Rules } from '@/api/types';
 import { limitOf, speedField, unitWords, useRules } from '@/app/rules';
 import { useCompute } from '@/compute/useCompute';
 import { spoken } from '@/strip/words';
+import { NotShown } from '@/ui/NotShown';
 import { asked, read, type LanesAnswer } from './ring';
 
 interface Props {
@@ -50,14 +51,14 @@ function GapLine({ manoeuvre, road }: { manoeuvre: string; road: RoadInputs }) {
     const rules = useRules();
     const limit = limitOf(road, rules);
     const gradient = road.gradient ?? 0;
-    const { data } = useCompute<GapFigures>('gap', {
+    const { data, error, refetch } = useCompute<GapFigures>('gap', {
         pack: rules.pack,
         manoeuvre,
         [speedField(rules.speed_unit).replace('speed', 'other_speed')]: limit,
         other_distance_m: FAR_M,
         gradient,
     });
-    if (!data) return null;
+    if (!data) return error && <NotShown what="The gap here is not shown" error={error} retry={() => void refetch()} />;
     const address = new URLSearchParams({
         manoeuvre,
         speed: String(limit),
@@ -79,8 +80,8 @@ function GapLine({ manoeuvre, road }: { manoeuvre: string; road: RoadInputs }) {
 function LaneLine({ drawing }: { drawing: Drawing }) {
     const rules = useRules();
     const state = read(new URLSearchParams(drawing.state));
-    const { data } = useCompute<LanesAnswer>('lanes', asked(state, rules.pack, speedField(rules.speed_unit)));
-    if (!data) return null;
+    const { data, error, refetch } = useCompute<LanesAnswer>('lanes', asked(state, rules.pack, speedField(rules.speed_unit)));
+    if (!data) return error && <NotShown what="The lane here is not shown" error={error} retry={() => void refetch()} />;
     const others = data.acceptable_lanes.slice(1).map((lane) => lane.lane);
     return (
         <p aria-label="The lane here">

@@ -6,6 +6,7 @@ import { limitOf, useRoutineName, useRules, withLimit } from '@/app/rules';
 import { wantedFrom } from '@/strip/layout';
 import { Strip } from '@/strip/Strip';
 import { onItsAxis, STEP_WORDS } from '@/strip/words';
+import { NotShown } from '@/ui/NotShown';
 
 /** What an answer changes: the strip on which it moves points, or the sentence it puts on a card. */
 export function Preview({ question, practice, pack, standing }: { question: Question; practice: Practice; pack: string; standing: string }) {
@@ -39,7 +40,7 @@ function OnAStrip({ question, practice, pack }: { question: Question; practice: 
         staleTime: Infinity,
         placeholderData: (before) => before,
     });
-    if (!plan.data) return null;
+    if (!plan.data) return plan.error && <NotShown what="What it changes is not shown" error={plan.error} retry={() => void plan.refetch()} />;
     const drawn = onItsAxis(plan.data);
     return (
         <figure className="grid gap-1">

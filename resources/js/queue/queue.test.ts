@@ -1,20 +1,20 @@
 import { describe, expect, it } from 'vitest';
 import { Problem } from '@/api/client';
 import type { Mark } from '@/api/types';
-import { Queue, type NewEvent, type QueueEvent, type Send, type Store } from './queue';
+import { Queue, type Batch, type NewEvent, type QueueEvent, type Send, type Store } from './queue';
 
 /** A device's store that outlives its page. */
 class Memory implements Store {
     events = new Map<number, QueueEvent>();
     broken = false;
-    all = () => Promise.resolve([...this.events.values()]);
+    of = (user: string) => Promise.resolve([...this.events.values()].filter((event) => event.user === user));
     add = (event: QueueEvent) => (this.broken ? Promise.reject(new Error('full')) : Promise.resolve(void this.events.set(event.seq, event)));
     drop = (seqs: number[]) => Promise.resolve(seqs.forEach((seq) => this.events.delete(seq)));
 }
 
-const mark = (id: string, round = 'r1'): NewEvent => ({
+const mark = (id: string, round = 'r1', corrects: string | null = null): NewEvent => ({
     kind: 'mark',
-    mark: { id, round_id: round, kind: 'step', step: 'look', outcome: 'unaided', corrects_id: null, withdrawn: false } as Mark,
+    mark: { id, round_id: round, kind: 'step', step: 'look', outcome: 'unaided', corrects_id: corrects, withdrawn: false, device_at: '' } as Mark,
 });
 const round = (id: string): NewEvent => ({
     kind: 'round',
@@ -24,14 +24,14 @@ const round = (id: string): NewEvent => ({
 /** A server that takes each id once, and can be told to fail. */
 function server() {
     const taken: string[] = [];
-    const state = { answer: (_ids: string[]): Problem | null => null, calls: 0 };
-    const send: Send = ({ rounds, marks }) => {
+    const state = { answer: (_ids: string[], _batch: Batch): Problem | null => null, stands: [] as Mark[], calls: 0 };
+    const send: Send = (batch) => {
         state.calls++;
-        const ids = [...rounds.map((one) => one.id), ...marks.map((one) => one.id)];
-        const problem = state.answer(ids);
+        const ids = [...batch.rounds.map((one) => one.id), ...batch.marks.map((one) => one.id)];
+        const problem = state.answer(ids, batch);
         if (problem) return Promise.reject(problem);
         taken.push(...ids.filter((id) => !taken.includes(id)));
-        return Promise.resolve();
+        return Promise.resolve({ stands: state.stands });
     };
     return { taken, state, send };
 }
@@ -64,7 +64,7 @@ describe('the queue', () => {
         first.add(round('r1'), mark('a'), mark('b'));
         await first.flush();
         expect(taken).toEqual([]);
-        expect(first.state().trouble).toBe('no signal');
+        expect(first.state().trouble).toBe('out-of-reach');
         // The server took the batch, its answer did not arrive; then the page is opened anew.
         state.answer = (ids) => {
             taken.push(...ids);
@@ -90,7 +90,7 @@ describe('the queue', () => {
         queue.add(mark('c'));
         await queue.flush();
         expect(taken).toEqual(['r1', 'a', 'b', 'c']);
-        expect(queue.state().refused).toBe('says nothing');
+        expect(queue.state().refused.map(({ reason, holdsUp }) => [reason, holdsUp])).toEqual([['says nothing', 0]]);
         expect(queue.state().waiting.map((event) => event.kind === 'mark' && event.mark.id)).toEqual(['bad']);
         expect(store.events.size).toBe(1);
     });
@@ -111,6 +111,120 @@ describe('the queue', () => {
         expect(queue.state().waiting).toEqual([]);
         await queue.load('ann', nothing);
         expect(taken).toEqual(['b', 'a']);
+    });
+
+    it('says with each event who made it, and waits for that person where another tab signed somebody else in', async () => {
+        const store = new Memory();
+        const { taken, state, send } = server();
+        state.answer = (_, batch) => ([...batch.rounds, ...batch.marks].some((event) => event.made_by !== 'ben') ? new Problem(409, 'not yours') : null);
+        const queue = new Queue(store, send);
+        await queue.load('ann', nothing);
+        queue.add(round('r1'), mark('a'));
+        await queue.flush();
+        expect(queue.state().trouble).toBe('somebody-else');
+        expect(queue.state().refused).toEqual([]);
+        // The page is Ben's by now: nothing of Ann's is seen or sent.
+        await queue.load('ben', nothing);
+        expect(queue.state()).toMatchObject({ waiting: [], made: [], trouble: null });
+        queue.add(mark('b'));
+        await queue.flush();
+        expect(taken).toEqual(['b']);
+        expect(await new Memory().of('ben')).toEqual([]);
+        expect((await store.of('ann')).length).toBe(2);
+    });
+
+    it('is not held up by one event the server breaks on, and tries that one again later', async () => {
+        const store = new Memory();
+        const { taken, state, send } = server();
+        let broken = true;
+        state.answer = (ids) => (broken && ids.includes('bad') ? new Problem(500, 'broke') : null);
+        const queue = new Queue(store, send);
+        await queue.load('u', nothing);
+        queue.add(round('r1'), ...Array.from({ length: 40 }, (_, i) => mark(`m${i}`)), mark('bad'), mark('after'), mark('next', 'r1', 'bad'));
+        await queue.flush();
+        // What corrects it waits with it; all others have gone, in few requests.
+        expect(queue.state().waiting.map((event) => event.kind === 'mark' && event.mark.id)).toEqual(['bad', 'next']);
+        expect(queue.state().trouble).toBe('broken');
+        expect(state.calls).toBeLessThan(20);
+        broken = false;
+        await queue.flush();
+        expect(taken.slice(-2)).toEqual(['bad', 'next']);
+        expect(queue.state()).toMatchObject({ waiting: [], trouble: null, refused: [] });
+    });
+
+    it('says that the session ended, and goes on when somebody signs in again', async () => {
+        const { taken, state, send } = server();
+        state.answer = () => new Problem(401, 'Unauthenticated.');
+        const queue = new Queue(new Memory(), send);
+        await queue.load('u', nothing);
+        queue.add(round('r1'), mark('a'));
+        await queue.flush();
+        expect(queue.state().trouble).toBe('signed-out');
+        state.answer = () => null;
+        await queue.load('u', nothing);
+        expect(taken).toEqual(['r1', 'a']);
+    });
+
+    it('lets a refused round be sent as new or discarded, with all that waits for it', async () => {
+        const store = new Memory();
+        const { taken, state, send } = server();
+        state.answer = (ids) => (ids.includes('r1') ? new Problem(422, 'known with another place') : null);
+        const queue = new Queue(store, send);
+        await queue.load('u', nothing);
+        queue.add(round('r1'), mark('a'), mark('b', 'r1', 'a'), mark('c', 'elsewhere'));
+        await queue.flush();
+        expect(taken).toEqual(['c']);
+        const [refusal] = queue.state().refused;
+        expect(refusal).toMatchObject({ reason: 'known with another place', holdsUp: 2 });
+        // Discarded by mistake: it is all there again.
+        const given = await queue.discard(refusal!.event.seq);
+        expect([queue.state().waiting.length, store.events.size]).toEqual([0, 0]);
+        queue.restore(given);
+        await queue.flush();
+        expect(queue.state().refused).toHaveLength(1);
+        let sent: Batch = { rounds: [], marks: [] };
+        state.answer = (ids, batch) => {
+            if (ids.includes('r1')) return new Problem(422, 'known with another place');
+            sent = { rounds: [...sent.rounds, ...batch.rounds], marks: [...sent.marks, ...batch.marks] };
+            return null;
+        };
+        await queue.sendAsNew(queue.state().refused[0]!.event.seq);
+        await queue.flush();
+        expect([queue.state().waiting, store.events.size]).toEqual([[], 0]);
+        const [made] = sent.rounds;
+        expect(sent.marks.map((one) => [one.round_id, one.corrects_id])).toEqual([
+            [made!.id, null],
+            [made!.id, sent.marks[0]!.id],
+        ]);
+        expect(made!.id).not.toBe('r1');
+    });
+
+    it('hears what another device pressed later, before any page reads the lesson again', async () => {
+        const { state, send } = server();
+        const queue = new Queue(new Memory(), send);
+        await queue.load('u', nothing);
+        const theirs = (mark('theirs') as { mark: Mark }).mark;
+        state.stands = [theirs];
+        queue.add(round('r1'), mark('a'));
+        await queue.flush();
+        expect(queue.state().made.flatMap((event) => (event.kind === 'mark' ? [event.mark.id] : []))).toContain('theirs');
+        expect(queue.state().waiting).toEqual([]);
+    });
+
+    it('keeps in the store what it could not keep before, as soon as there is room', async () => {
+        const store = new Memory();
+        store.broken = true;
+        const { state, send } = server();
+        state.answer = () => new Problem(0, 'no signal');
+        const queue = new Queue(store, send);
+        await queue.load('u', nothing);
+        queue.add(mark('a'));
+        await queue.flush();
+        expect(queue.state().unsafe).toBe(true);
+        store.broken = false;
+        await queue.flush();
+        await queue.flush();
+        expect([queue.state().unsafe, store.events.size]).toEqual([false, 1]);
     });
 
     it('says when the device cannot keep a mark', async () => {

@@ -1,57 +1,94 @@
 import { Problem } from '@/api/client';
 import type { Mark, Round } from '@/api/types';
+import { heldUpBy, renewed } from './dependence';
 
 /** A round without its marks, as it is sent. */
 export type RoundEvent = Omit<Round, 'marks' | 'ordinal'>;
 export type QueueEvent = { seq: number; kind: 'round'; user: string; round: RoundEvent } | { seq: number; kind: 'mark'; user: string; mark: Mark };
 export type NewEvent = { kind: 'round'; round: RoundEvent } | { kind: 'mark'; mark: Mark };
 
-/** Where events wait: they survive a closed tab and an empty battery. */
+/** Where events wait: they survive a closed tab and an empty battery. Whoever is signed in reads only their own. */
 export interface Store {
-    all(): Promise<QueueEvent[]>;
+    of(user: string): Promise<QueueEvent[]>;
     add(event: QueueEvent): Promise<void>;
     drop(seqs: number[]): Promise<void>;
 }
 
-export type Send = (batch: { rounds: RoundEvent[]; marks: Mark[] }) => Promise<unknown>;
+/** What is sent: each event says who made it, so that it is never stored under another name. */
+export interface Batch {
+    rounds: (RoundEvent & { made_by: string })[];
+    marks: (Mark & { made_by: string })[];
+}
+
+/** What comes back: marks that others pressed later in the same place of a round. */
+export interface Taken {
+    stands: Mark[];
+}
+
+export type Send = (batch: Batch) => Promise<Taken>;
+
+/** Why nothing goes at present. */
+export type Trouble = 'out-of-reach' | 'signed-out' | 'somebody-else' | 'broken';
+
+export interface Refusal {
+    event: QueueEvent;
+    /** The server's own sentence. */
+    reason: string;
+    /** How many events wait for this one. */
+    holdsUp: number;
+}
 
 export interface QueueState {
+    /** Whether what waits on the device has been read. */
+    loaded: boolean;
     /** Events of the present user still on this device only, oldest first. */
     waiting: QueueEvent[];
-    /** Those and the ones sent since the page was loaded: what to lay over the server’s rounds, however late a page reads them again. */
+    /** Those, the ones sent since the page was loaded, and what others were heard to have pressed: what to lay over the server’s rounds. */
     made: QueueEvent[];
     /** Events that could not be written to this device's store: closing the page would lose them. */
     unsafe: boolean;
-    /** Why the last try did not go through; null while all is well. */
-    trouble: string | null;
-    /** Why the server will not take some of them as they are; they stay here, tried again when the page is loaded anew. */
-    refused: string | null;
+    trouble: Trouble | null;
+    /** What the server will not take as it is; tried again when the page is loaded anew. */
+    refused: Refusal[];
 }
 
 const BATCH = 80;
 
 /** Answers that will not change by trying again. */
-const REFUSALS = [403, 404, 422];
+const REFUSALS = [400, 403, 404, 413, 415, 422];
 
 /** So many sent events are remembered: more than a day's marks of one lesson. */
 const REMEMBERED = 2000;
 
+const EMPTY: QueueState = { loaded: false, waiting: [], made: [], unsafe: false, trouble: null, refused: [] };
+
+/** What an answer means for the queue: whom it concerns, and whether trying again helps. */
+function meaning(problem: Problem): Trouble | 'refused' {
+    if (problem.status === 401 || problem.status === 419) return 'signed-out';
+    if (problem.status === 409) return 'somebody-else';
+    if (problem.isOutOfReach || problem.status === 429) return 'out-of-reach';
+    return REFUSALS.includes(problem.status) ? 'refused' : 'broken';
+}
+
 /**
- * Sends rounds and marks in the order they were made and forgets them only when the server has them. Ids are made
- * here, so a batch whose answer got lost is simply sent again. Knows nothing of React. An event belongs to the user
- * who made it and is never sent under another sign-in.
+ * Sends rounds and marks in the order they were made and forgets them only when the server has them. Ids are made here, so a batch
+ * whose answer got lost is simply sent again. One event that the server refuses or breaks on is set aside with what builds on it;
+ * all others go. Knows nothing of React. An event belongs to the user who made it and is never sent under another sign-in.
  */
 export class Queue {
     private events: QueueEvent[] = [];
     private sent: QueueEvent[] = [];
     private listeners = new Set<() => void>();
     private sending: Promise<void> | null = null;
-    private trouble: string | null = null;
+    private trouble: Trouble | null = null;
     private refused = new Map<number, string>();
-    private unsafe = false;
-    private snapshot: QueueState = { waiting: [], made: [], unsafe: false, trouble: null, refused: null };
+    /** Set aside until the next flush: the server broke on them. */
+    private stuck = new Set<number>();
+    private unstored = new Set<number>();
+    private snapshot: QueueState = EMPTY;
     private lastSeq = 0;
     private user = '';
+    private loaded = false;
     private onSent: () => Promise<unknown> = () => Promise.resolve();
 
     constructor(
@@ -60,11 +97,14 @@ export class Queue {
     ) {}
 
     async load(user: string, onSent: () => Promise<unknown>): Promise<void> {
+        if (user !== this.user) this.loaded = false;
         this.user = user;
         this.onSent = onSent;
-        const kept = await this.store.all().catch(() => []);
+        this.refused.clear();
+        const kept = await this.store.of(user).catch(() => []);
         const known = new Set(this.events.map((event) => event.seq));
         this.events = [...this.events, ...kept.filter((event) => !known.has(event.seq))].sort((a, b) => a.seq - b.seq);
+        this.loaded = true;
         this.lastSeq = Math.max(this.lastSeq, ...this.events.map((event) => event.seq), 0);
         this.tell();
         await this.flush();
@@ -75,12 +115,7 @@ export class Queue {
         for (const event of events) {
             // Later than anything made on this device before, in this tab or another.
             this.lastSeq = Math.max(this.lastSeq + 1, Date.now() * 1000);
-            const entry = { ...event, seq: this.lastSeq, user: this.user };
-            this.events.push(entry);
-            this.store.add(entry).catch(() => {
-                this.unsafe = true;
-                this.tell();
-            });
+            this.keep({ ...event, seq: this.lastSeq, user: this.user });
         }
         this.tell();
         void this.flush();
@@ -93,6 +128,30 @@ export class Queue {
         return this.sending;
     }
 
+    /** Gives up a refused event and what waits for it. Answers with them, so that it can be undone. */
+    async discard(seq: number): Promise<QueueEvent[]> {
+        const given = this.withWhatWaitsFor(seq);
+        await this.forget(given);
+        this.tell();
+        return given;
+    }
+
+    /** Takes back what was discarded. */
+    restore(events: QueueEvent[]): void {
+        events.forEach((event) => this.keep(event));
+        this.events.sort((a, b) => a.seq - b.seq);
+        this.tell();
+        void this.flush();
+    }
+
+    /** Sends a refused event, and what waits for it, once more as something newly made: under new ids, in place of nothing. */
+    async sendAsNew(seq: number): Promise<void> {
+        const given = this.withWhatWaitsFor(seq);
+        this.add(...renewed(given));
+        await this.forget(given);
+        this.tell();
+    }
+
     subscribe = (listener: () => void): (() => void) => {
         this.listeners.add(listener);
         return () => this.listeners.delete(listener);
@@ -100,51 +159,115 @@ export class Queue {
 
     state = (): QueueState => this.snapshot;
 
+    private keep(entry: QueueEvent): void {
+        this.events.push(entry);
+        this.store.add(entry).then(
+            () => this.unstored.delete(entry.seq) && this.tell(),
+            () => {
+                this.unstored.add(entry.seq);
+                this.tell();
+            },
+        );
+    }
+
     private mine(): QueueEvent[] {
         return this.events.filter((event) => event.user === this.user);
     }
 
-    /** In batches; a batch that is refused is sent again one by one, so that one bad event does not hold up the others. */
+    private withWhatWaitsFor(seq: number): QueueEvent[] {
+        const mine = this.mine();
+        const held = heldUpBy(mine, new Set([seq]));
+        return mine.filter((event) => event.seq === seq || held.has(event.seq));
+    }
+
+    private async forget(events: QueueEvent[]): Promise<void> {
+        const seqs = new Set(events.map((event) => event.seq));
+        await this.store.drop([...seqs]).catch(() => undefined);
+        this.events = this.events.filter((event) => !seqs.has(event.seq));
+        seqs.forEach((seq) => {
+            this.refused.delete(seq);
+            this.unstored.delete(seq);
+        });
+    }
+
+    /** In batches; one that fails is halved until what is wrong stands alone, so that one bad event does not hold up the others. */
     private async sendAll(): Promise<void> {
+        this.stuck.clear();
+        // A store that was full may have room by now.
+        for (const event of this.events)
+            if (this.unstored.has(event.seq))
+                this.store.add(event).then(
+                    () => this.unstored.delete(event.seq),
+                    () => undefined,
+                );
         let size = BATCH;
+        let trouble: Trouble | null = null;
         for (let batch = this.next(size); batch.length > 0; batch = this.next(size)) {
             try {
-                await this.send({
-                    rounds: batch.flatMap((event) => (event.kind === 'round' ? [event.round] : [])),
-                    marks: batch.flatMap((event) => (event.kind === 'mark' ? [event.mark] : [])),
-                });
+                this.hear(await this.send(asBatch(batch)), batch[0]!.user);
             } catch (error) {
                 const problem = error instanceof Problem ? error : new Problem(0, 'Not sent yet.');
-                if (!REFUSALS.includes(problem.status)) {
-                    this.trouble = problem.message;
+                const why = meaning(problem);
+                if (why !== 'refused' && why !== 'broken') {
+                    this.trouble = why;
                     this.tell();
                     return;
                 }
-                if (batch.length === 1) this.refused.set(batch[0]!.seq, problem.message);
-                size = 1;
+                if (batch.length > 1) {
+                    size = Math.ceil(batch.length / 2);
+                    continue;
+                }
+                if (why === 'refused') this.refused.set(batch[0]!.seq, problem.message);
+                else {
+                    this.stuck.add(batch[0]!.seq);
+                    trouble = 'broken';
+                }
                 this.tell();
                 continue;
             }
-            const sent = new Set(batch.map((event) => event.seq));
-            await this.store.drop([...sent]).catch(() => undefined);
+            await this.forget(batch);
             this.sent = [...this.sent, ...batch].slice(-REMEMBERED);
-            this.events = this.events.filter((event) => !sent.has(event.seq));
-            this.trouble = null;
+            this.trouble = trouble;
+            size = Math.min(BATCH, size * 2);
             this.tell();
             await this.onSent().catch(() => undefined);
         }
+        this.trouble = trouble;
+        this.tell();
+    }
+
+    /** What others pressed later: shown at once, and what is pressed next builds on it. */
+    private hear(taken: Taken, user: string): void {
+        this.sent.push(...taken.stands.map((mark) => ({ seq: 0, kind: 'mark' as const, user, mark })));
     }
 
     private next(size: number): QueueEvent[] {
-        return this.mine()
-            .filter((event) => !this.refused.has(event.seq))
-            .slice(0, size);
+        const mine = this.mine();
+        const aside = new Set([...this.refused.keys(), ...this.stuck]);
+        const held = heldUpBy(mine, aside);
+        return mine.filter((event) => !aside.has(event.seq) && !held.has(event.seq)).slice(0, size);
     }
 
     private tell(): void {
         const waiting = this.mine();
-        const made = [...this.sent.filter((event) => event.user === this.user), ...waiting];
-        this.snapshot = { waiting, made, unsafe: this.unsafe && waiting.length > 0, trouble: this.trouble, refused: [...this.refused.values()][0] ?? null };
+        this.snapshot = {
+            loaded: this.loaded,
+            waiting,
+            made: [...this.sent.filter((event) => event.user === this.user), ...waiting],
+            unsafe: waiting.some((event) => this.unstored.has(event.seq)),
+            trouble: this.trouble,
+            refused: waiting.flatMap((event) => {
+                const reason = this.refused.get(event.seq);
+                return reason === undefined ? [] : [{ event, reason, holdsUp: heldUpBy(waiting, new Set([event.seq])).size }];
+            }),
+        };
         this.listeners.forEach((listener) => listener());
     }
+}
+
+function asBatch(events: QueueEvent[]): Batch {
+    return {
+        rounds: events.flatMap((event) => (event.kind === 'round' ? [{ ...event.round, made_by: event.user }] : [])),
+        marks: events.flatMap((event) => (event.kind === 'mark' ? [{ ...event.mark, made_by: event.user }] : [])),
+    };
 }

@@ -1,56 +1,106 @@
-import type { Mark, Step } from '@/api/types';
-import type { Standing } from './standing';
+import type { Mark, Round, Step } from '@/api/types';
+import { inOrder, slotsOf, type SlotKey, type Standing } from './standing';
 
 /** The places of a round in which at most one mark stands, and one more for each moment. */
 export type Slot = { kind: 'step'; step: Step } | { kind: 'taught' } | { kind: 'held-back-rightly' } | { kind: 'conditions' } | { kind: 'moment'; id: string };
 
-/** What one press replaced, slot by slot; null where nothing stood. */
-export interface Press {
-    round: string;
-    slots: { slot: Slot; before: Mark | null }[];
-}
+/** What a mark says, without what makes it a row. */
+export type Said = Pick<Mark, 'kind' | 'step' | 'outcome' | 'taught' | 'conditions' | 'out_of_order' | 'note'>;
+
+/** What one press replaced, slot by slot, in one round or several; null where nothing stood. */
+export type Press = { round: string; slot: Slot; before: Said | null }[];
 
 export type NewMark = Partial<Mark> & Pick<Mark, 'kind'>;
 
+export function keyOf(slot: Slot): SlotKey {
+    if (slot.kind === 'step') return slot.step;
+    return slot.kind === 'moment' ? `moment ${slot.id}` : slot.kind;
+}
+
 export function markIn(stands: Standing, slot: Slot): Mark | null {
-    switch (slot.kind) {
-        case 'step':
-            return stands.steps[slot.step] ?? null;
-        case 'taught':
-            return stands.taught;
-        case 'held-back-rightly':
-            return stands.heldBack;
-        case 'conditions':
-            return stands.said;
-        case 'moment':
-            return stands.moments.find((mark) => mark.id === slot.id) ?? null;
-    }
+    const mark = stands.last.get(keyOf(slot));
+    return mark && !mark.withdrawn ? mark : null;
 }
 
-export function slotOf(mark: Mark): Slot | null {
-    if (mark.kind === 'step') return mark.step ? { kind: 'step', step: mark.step } : null;
-    return mark.kind === 'moment' ? { kind: 'moment', id: mark.id } : { kind: mark.kind };
-}
+const saidIn = ({ kind, step, outcome, taught, conditions, out_of_order, note }: Mark): Said => ({
+    kind,
+    step,
+    outcome,
+    taught,
+    conditions,
+    out_of_order,
+    note,
+});
 
-export const withdrawal = (mark: Mark): NewMark => ({ kind: mark.kind, corrects_id: mark.id, withdrawn: true });
+/** Follows whatever was pressed last in the slot, so that it stands after it. */
+export const into = (stands: Standing, slot: Slot, said: NewMark): NewMark => ({ ...said, corrects_id: stands.last.get(keyOf(slot))?.id ?? null });
 
-/** The marks that put back what stood before a press: what stands now is withdrawn or corrected, never erased. */
-export function undoing(press: Press, stands: Standing): NewMark[] {
-    return press.slots.flatMap(({ slot, before }) => {
-        const now = markIn(stands, slot);
-        if (before) {
-            const { kind, step, outcome, taught, conditions, out_of_order, note } = before;
-            return [{ kind, step, outcome, taught, conditions, out_of_order, note, corrects_id: now?.id ?? null }];
-        }
-        return now ? [withdrawal(now)] : [];
+/** Takes back what stands in a slot. */
+export const withdrawal = (slot: Slot): NewMark => ({ kind: slot.kind, step: slot.kind === 'step' ? slot.step : null, withdrawn: true });
+
+/** A press as it is made: what stood in its slots is remembered, so that it can be put back. */
+export const pressOf = (round: string, slots: Slot[], stands: Standing): Press =>
+    slots.map((slot) => {
+        const mark = markIn(stands, slot);
+        return { round, slot, before: mark && saidIn(mark) };
     });
+
+/** The marks that put back what stood before a press in one round: what stands now is withdrawn or corrected, never erased. */
+export function undoing(press: Press, round: string, stands: Standing): NewMark[] {
+    return press
+        .filter((replaced) => replaced.round === round)
+        .flatMap(({ slot, before }) => {
+            if (before) return [into(stands, slot, before)];
+            return markIn(stands, slot) ? [into(stands, slot, withdrawal(slot))] : [];
+        });
 }
 
-/** The press to undo where this device knows of none, after the page was loaded anew: the newest mark that stands. */
-export function lastPress(round: string, marks: Mark[], stands: Standing): Press | null {
-    for (const mark of [...marks].reverse()) {
-        const slot = slotOf(mark);
-        if (slot && markIn(stands, slot)?.id === mark.id) return { round, slots: [{ slot, before: null }] };
+const same = (a: Said | null, b: Said | null): boolean => JSON.stringify(a) === JSON.stringify(b);
+
+/** What stood in a slot, one state upon the other; a press that put back the state below it is an undo, and takes one off. */
+function states(marks: Mark[], settled: ReadonlySet<string>): { said: Said | null; mark: Mark | null }[] {
+    const stack: { said: Said | null; mark: Mark | null }[] = [{ said: null, mark: null }];
+    for (const mark of marks) {
+        const said = mark.withdrawn ? null : saidIn(mark);
+        const isUndo = !(mark.kind === 'moment' && mark.withdrawn && settled.has(mark.device_at));
+        if (isUndo && stack.length > 1 && same(stack[stack.length - 2]!.said, said)) stack.pop();
+        else stack.push({ said, mark });
     }
-    return null;
+    return stack;
+}
+
+function grouped<T>(items: readonly T[], key: (item: T) => string): Map<string, T[]> {
+    const groups = new Map<string, T[]>();
+    for (const item of items) groups.set(key(item), [...(groups.get(key(item)) ?? []), item]);
+    return groups;
+}
+
+function slotAs(key: SlotKey, mark: Mark): Slot {
+    if (mark.kind === 'step') return { kind: 'step', step: mark.step! };
+    return mark.kind === 'moment' ? { kind: 'moment', id: key.slice('moment '.length) } : { kind: mark.kind };
+}
+
+/**
+ * The press to undo where this page knows of none, after it was loaded anew: the newest marks of this person that stand, all of one
+ * moment, in whichever rounds, with what they replaced.
+ */
+export function lastPress(rounds: readonly Round[], mine: string): Press | null {
+    let newest = '';
+    let press: Press = [];
+    // A moment that went in the same press as something was said became that: it was not undone.
+    const settled = new Set(rounds.flatMap((round) => round.marks.flatMap((mark) => (mark.withdrawn || mark.kind === 'moment' ? [] : [mark.device_at]))));
+    for (const round of rounds) {
+        const slots = slotsOf(round.marks);
+        for (const [key, marks] of grouped(inOrder(round.marks), (mark) => slots.get(mark.id)!)) {
+            const stack = states(marks, settled);
+            const top = stack[stack.length - 1]!;
+            if (!top.mark || (top.mark.user_id && top.mark.user_id !== mine)) continue;
+            const at = top.mark.device_at;
+            if (at < newest) continue;
+            const replaced = { round: round.id, slot: slotAs(key, top.mark), before: stack[stack.length - 2]!.said };
+            press = at === newest ? [...press, replaced] : [replaced];
+            newest = at;
+        }
+    }
+    return press.length === 0 ? null : press;
 }

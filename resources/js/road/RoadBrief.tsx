@@ -4,6 +4,7 @@ import type { FastRoad, Practice, RoadInputs, RoutineCode, Rules } from '@/api/t
 import { unitWords, usePlanned, useRules } from '@/app/rules';
 import { useCompute } from '@/compute/useCompute';
 import { spoken } from '@/strip/words';
+import { NotShown } from '@/ui/NotShown';
 import { roadAddress } from './address';
 import { JoinPicture } from './JoinPicture';
 import { LeavePicture } from './LeavePicture';
@@ -60,8 +61,8 @@ function Told({
         ...askedWith,
         ...road,
     };
-    const { data } = useCompute<JoinAnswer | LeaveAnswer | OvertakeAnswer | ChangeAnswer>(planned, asked);
-    if (!data) return null;
+    const { data, error, refetch } = useCompute<JoinAnswer | LeaveAnswer | OvertakeAnswer | ChangeAnswer>(planned, asked);
+    if (!data) return error && <NotShown what="What this road asks is not shown" error={error} retry={() => void refetch()} />;
     const far = (metres: number) => spoken(metres, rules.length_unit);
     const fast = (speed: number) => speedWords(speed, unit);
     const [picture, words] = told(planned, data, road, rules.keeps, rules.length_unit, far, fast);

@@ -48,7 +48,8 @@ function useResting<T>(value: T): T {
 /**
  * A plan that follows its controls within a frame: the core is asked for a sweep over speed and one over gradient,
  * each around the resting value of the other, and the nearest answer is shown. What one press could change next
- * (wet or dry, somebody close behind) is asked for ahead. Until an answer comes the last picture stays.
+ * (wet or dry, somebody close behind) is asked for ahead. Until an answer comes the last picture stays; where there will be none,
+ * it is said to be old.
  */
 export function useApproach(inputs: ApproachInputs, speed: number, gradient: number, { field, range }: SpeedAxis) {
     const client = useQueryClient();
@@ -75,5 +76,7 @@ export function useApproach(inputs: ApproachInputs, speed: number, gradient: num
         undefined;
     const [last, setLast] = useState<ApproachPlan | undefined>(undefined);
     if (fresh && fresh !== last) setLast(fresh);
-    return { plan: fresh ?? last, error: bySpeed.error, isLoading: bySpeed.isLoading };
+    const error = bySpeed.error ?? byGradient.error;
+    const retry = () => void Promise.all([bySpeed.refetch(), byGradient.refetch()]);
+    return { plan: fresh ?? last, isOld: !fresh && last !== undefined && error !== null, error, retry, isLoading: bySpeed.isLoading };
 }

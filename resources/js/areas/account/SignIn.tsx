@@ -1,6 +1,7 @@
-import { useQueryClient } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { post } from '@/api/client';
 import type { Session } from '@/api/types';
+import { countWaiting } from '@/app/marks';
 import { Field } from '@/ui/Field';
 import { FormFoot } from '@/ui/FormFoot';
 import { useForm } from '@/ui/useForm';
@@ -9,9 +10,15 @@ import { Front } from './Front';
 export function SignIn() {
     const client = useQueryClient();
     const form = useForm({ email: '', password: '' });
+    const waiting = useQuery({ queryKey: ['waiting'], queryFn: countWaiting, staleTime: 0 });
     const signIn = () => form.submit(async () => client.setQueryData(['session'], await post<Session>('session', form.values)));
     return (
         <Front title="Sign in">
+            {(waiting.data ?? 0) > 0 && (
+                <p role="status" className="border-ink mb-4 rounded-lg border-2 px-4 py-2">
+                    Marks wait on this device to be sent. They go when whoever made them signs in here.
+                </p>
+            )}
             <form
                 className="grid gap-4"
                 onSubmit={(event) => {

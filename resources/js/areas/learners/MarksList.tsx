@@ -1,6 +1,7 @@
 import { Link } from 'react-router';
 import type { MarkBehind } from '@/api/skill';
 import { useClock } from '@/app/session';
+import { ClockAhead } from '@/skill/ClockAhead';
 import { noted } from '@/skill/words';
 import { Ink } from '@/strip/Ink';
 import { OUTCOME_WORDS, STEP_WORDS } from '@/strip/words';
@@ -26,6 +27,7 @@ export function MarksList({ marks, steps = false }: { marks: MarkBehind[]; steps
                                 {mark.was && <span className="text-quiet"> · first marked {OUTCOME_WORDS[mark.was]}</span>}
                                 <span className="text-quiet block text-sm">
                                     {[clock.short(mark.at), mark.place, noted(mark.conditions)].filter(Boolean).join(' · ')}
+                                    {mark.clock_ahead && <ClockAhead />}
                                     {mark.note && <span className="block">“{mark.note}”</span>}
                                 </span>
                             </span>

@@ -45,7 +45,7 @@ export function LessonPage() {
                 </nav>
             </header>
             <RulesOf rules={lesson.data.rules}>
-                <Face lesson={lesson.data} />
+                <Face key={id} lesson={lesson.data} />
             </RulesOf>
         </div>
     );

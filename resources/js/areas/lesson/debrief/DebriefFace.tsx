@@ -3,9 +3,10 @@ import { Link, useNavigate } from 'react-router';
 import { post, remove } from '@/api/client';
 import type { Lesson, Promised } from '@/api/types';
 import { useMarksQueue } from '@/app/marks';
-import { withMade } from '@/queue/standing';
+import { driven, withMade } from '@/queue/standing';
 import { useNotice } from '@/ui/Notice';
 import { useLesson } from '../useLesson';
+import { OpenMoments } from './OpenMoments';
 import { RoundsTable } from './RoundsTable';
 import { SelfRating } from './SelfRating';
 import { Suggestion } from './Suggestion';
@@ -18,7 +19,7 @@ export function DebriefFace({ lesson }: { lesson: Lesson }) {
     const { made } = useMarksQueue();
     const { write } = useLesson(lesson.id);
     const navigate = useNavigate();
-    const rounds = withMade(lesson.id, lesson.rounds, made);
+    const rounds = driven(withMade(lesson.id, lesson.rounds, made));
     const close = async () => {
         await write({ state: 'done' });
         void navigate(`/learners/${lesson.learner.id}`);
@@ -27,6 +28,7 @@ export function DebriefFace({ lesson }: { lesson: Lesson }) {
         <div className="grid gap-8">
             <SelfRating lesson={lesson} rounds={rounds} />
             <RoundsTable rounds={rounds} />
+            <OpenMoments lesson={lesson} rounds={rounds} />
             <WhatItTook lesson={lesson} rounds={rounds} />
             {rounds.length > 0 && <Suggestion lesson={lesson} />}
             {rounds.length > 0 && <WhatChanged lesson={lesson} />}

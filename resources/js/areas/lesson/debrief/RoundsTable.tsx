@@ -1,6 +1,7 @@
 import { STEPS, type Round } from '@/api/types';
 import { useClock } from '@/app/session';
 import { conditionsOf, standing } from '@/queue/standing';
+import { ClockAhead } from '@/skill/ClockAhead';
 import { noted } from '@/skill/words';
 import { StepIcon } from '@/strip/glyphs';
 import { Ink } from '@/strip/Ink';
@@ -27,7 +28,7 @@ export function RoundsTable({ rounds }: { rounds: Round[] }) {
                                     <span className="block text-sm font-semibold">{round.place}</span>
                                     <span className="text-quiet block text-sm font-normal">
                                         {[
-                                            clock.time(round.device_at),
+                                            clock.time(round.began_at ?? round.device_at),
                                             stands.taught && `${stands.taught.taught.replace('-', ' ')}: no evidence`,
                                             stands.heldBack && 'held back rightly',
                                             noted(conditionsOf(round)),
@@ -35,6 +36,7 @@ export function RoundsTable({ rounds }: { rounds: Round[] }) {
                                             .filter(Boolean)
                                             .join(' · ')}
                                     </span>
+                                    {round.clock_ahead && <ClockAhead />}
                                 </th>
                             ))}
                         </tr>

@@ -8,6 +8,7 @@ import { RangeBand } from '@/skill/RangeBand';
 import { percent } from '@/skill/words';
 import { StepIcon } from '@/strip/glyphs';
 import { STEP_WORDS } from '@/strip/words';
+import { NotShown } from '@/ui/NotShown';
 
 const FIRST = 5;
 /** A change this small, of a hundred, is said as none. */
@@ -18,6 +19,8 @@ export function WhatChanged({ lesson }: { lesson: Lesson }) {
     const [all, setAll] = useState(false);
     const name = useRoutineName();
     const changed = useQuery({ queryKey: ['lesson', lesson.id, 'changed'], queryFn: () => get<Changed[]>(`lessons/${lesson.id}/changed`) });
+    if (changed.error && !changed.data)
+        return <NotShown what="What this lesson changed is not shown" error={changed.error} retry={() => void changed.refetch()} />;
     if (!changed.data || changed.data.length === 0) return null;
     const shown = all ? changed.data : changed.data.slice(0, FIRST);
     return (

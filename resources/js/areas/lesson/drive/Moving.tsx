@@ -1,19 +1,26 @@
-/** While the car moves there is one key; what it marks is completed when parked. */
-export function Moving({ count, onMark, onParked }: { count: number; onMark: () => void; onParked: () => void }) {
+import type { Rules } from '@/api/rules';
+
+/**
+ * While the car moves there is one key, and the whole screen is its: nothing else can be reached but saying that the car is parked.
+ * What was marked is said when parked.
+ */
+export function Moving({ count, rule, onMark, onParked }: { count: number; rule: Rules['device_rule']; onMark: () => void; onParked: () => void }) {
     return (
-        <div className="grid gap-4">
-            <button type="button" autoFocus className="key min-h-[62dvh] w-full flex-col text-5xl" data-tone="main" onClick={onMark}>
+        <section aria-label="The car moves" className="bg-paper fixed inset-0 z-40 grid grid-rows-[minmax(0,1fr)_auto] gap-3 p-3 sm:p-6">
+            <button type="button" autoFocus className="key h-full min-h-0 w-full flex-col text-5xl" data-tone="main" onClick={onMark}>
                 Mark
                 <span className="text-xl font-normal" aria-live="polite">
-                    {count === 0 ? 'one press; say what it was when parked' : `${count} ${count === 1 ? 'moment' : 'moments'} in this round`}
+                    {count === 0 ? 'tap now, say what it was when parked' : `${count} ${count === 1 ? 'moment' : 'moments'} in this round`}
                 </span>
             </button>
-            <div className="flex flex-wrap items-center justify-between gap-4">
-                <p className="text-quiet">The supervising instructor presses, never the driver. In some places nobody may hold the device: mounted only.</p>
+            <div className="grid items-center gap-3 sm:grid-cols-[minmax(0,1fr)_auto]">
+                <p className="text-quiet text-sm sm:text-base" title={rule.source}>
+                    For the supervising instructor, never the driver. {rule.text}
+                </p>
                 <button type="button" className="key min-h-[88px] px-8 text-xl" onClick={onParked}>
                     Parked
                 </button>
             </div>
-        </div>
+        </section>
     );
 }

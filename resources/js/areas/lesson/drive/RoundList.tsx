@@ -4,6 +4,7 @@ import { useClock } from '@/app/session';
 import { standing } from '@/queue/standing';
 import { Ink } from '@/strip/Ink';
 import { OUTCOME_WORDS, STEP_WORDS } from '@/strip/words';
+import { ClockAhead } from '@/skill/ClockAhead';
 
 interface Props {
     rounds: Round[];
@@ -50,6 +51,7 @@ export function RoundList({ rounds, openId, onOpen }: Props) {
                                         );
                                     })}
                                 </span>
+                                {round.clock_ahead && <ClockAhead />}
                                 {(stands.taught || stands.heldBack || stands.moments.length > 0) && (
                                     <span className="text-quiet text-sm">
                                         {[

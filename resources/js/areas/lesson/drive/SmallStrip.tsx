@@ -4,6 +4,7 @@ import type { ApproachPlan, Lesson, PlannedItem, Step } from '@/api/types';
 import { usePlanned } from '@/app/rules';
 import { onItsAxis, spoken, STEP_WORDS } from '@/strip/words';
 import { StepLine } from '@/strip/StepLine';
+import { NotShown } from '@/ui/NotShown';
 
 /** The place's strip, as small as it stays readable: where each step belongs, beside the keys that mark it. */
 export function SmallStrip({ lesson, item, step, onStep }: { lesson: Lesson; item: PlannedItem; step: Step; onStep: (step: Step) => void }) {
@@ -15,7 +16,7 @@ export function SmallStrip({ lesson, item, step, onStep }: { lesson: Lesson; ite
         staleTime: Infinity,
         enabled: planned === 'approach',
     });
-    if (!plan.data) return null;
+    if (!plan.data) return plan.error && <NotShown what="The strip is not shown" error={plan.error} retry={() => void plan.refetch()} />;
     const drawn = onItsAxis(plan.data);
     const now = drawn.steps.find((candidate) => candidate.step === step) ?? drawn.steps[0]!;
     return (

@@ -1,135 +1,137 @@
-import { useMemo, useState } from 'react';
-import type { Conditions, Lesson, Outcome, PlannedItem, Round, Step, Taught } from '@/api/types';
+import { useEffect, useMemo, useState } from 'react';
+import { STEPS, type Conditions, type Lesson, type Mark, type Outcome, type Round, type Step, type Taught } from '@/api/types';
 import { marksQueue, useMarksQueue } from '@/app/marks';
+import { useRules } from '@/app/rules';
+import { useSession } from '@/app/session';
 import type { NewEvent } from '@/queue/queue';
-import { conditionsOf, standing, withMade, type Standing } from '@/queue/standing';
-import { lastPress, markIn, undoing, withdrawal, type NewMark, type Press, type Slot } from '@/queue/undo';
+import { conditionsOf, driven, isEmpty, standing, withMade } from '@/queue/standing';
+import { momentIn, pressing, pressTime, settling, takingBack, type Settled, type Written } from '@/queue/press';
+import { lastPress, withdrawal, type NewMark, type Press, type Slot } from '@/queue/undo';
 import { uuid7 } from '@/queue/uuid';
+import { keepVisit, keptVisit, type Visit } from './visit';
 
 /** Only what was noted. */
 const written = (conditions: Conditions): Conditions => Object.fromEntries(Object.entries(conditions).filter(([, said]) => said));
 
-/** Marking a lesson: the round that is open, what stands in it, and every press as events for the queue. */
-export function useDrive(lesson: Lesson, item: PlannedItem | undefined, steps: readonly Step[]) {
+const stepSlot = (which: Step): Slot => ({ kind: 'step', step: which });
+
+/**
+ * Marking a lesson: where it stands, the round that is open, what stands in it, and every press as events for the queue. It begins
+ * where the lesson was last marked, with a new round; an older one is added to only on purpose.
+ */
+export function useDrive(lesson: Lesson) {
     const { made } = useMarksQueue();
+    const { user } = useSession();
+    const { routines } = useRules();
     const rounds = useMemo(() => withMade(lesson.id, lesson.rounds, made), [lesson.id, lesson.rounds, made]);
-    const [openId, setOpenId] = useState<string | null>(null);
-    const [fresh, setFresh] = useState(false);
+    const [visit, setVisit] = useState<Visit>(() => keptVisit(lesson.id));
     const [presses, setPresses] = useState<Press[]>([]);
-    // The last round at this place stays open until the next one is begun.
-    const atPlace = rounds.filter((round) => item && round.place_id === item.place.id);
-    const round = fresh ? undefined : (rounds.find((candidate) => candidate.id === openId) ?? atPlace[atPlace.length - 1]);
-    const stands: Standing = standing(round?.marks ?? []);
+    useEffect(() => keepVisit(lesson.id, visit), [lesson.id, visit]);
+    // Leaving Drive ends the visit: whoever comes back begins a new round. (A reload leaves nothing.)
+    useEffect(() => () => keepVisit(lesson.id, null), [lesson.id]);
+
+    const happened = driven(rounds);
+    const latest = happened[happened.length - 1];
+    const itemOf = (round: Round | undefined) => round && lesson.items.find((candidate) => candidate.place.id === round.place_id);
+    const item = lesson.items.find((candidate) => candidate.id === visit.item) ?? itemOf(latest) ?? lesson.items[0];
+    const round = rounds.find((candidate) => candidate.id === visit.round);
+    const stands = standing(round?.marks ?? []);
+    const routine = round?.routine ?? item?.routine;
+    // The steps this routine has; a hump has no signal.
+    const steps: readonly Step[] = routines.find((candidate) => candidate.code === routine)?.steps ?? STEPS;
+    const atPlace = happened.findLast((candidate) => candidate.place_id === item?.place.id);
     // What the open round is driven in; a new one goes on as the last one was, on the kind of road this place is on.
     const [next, setNext] = useState<Conditions | null>(null);
-    const last = rounds[rounds.length - 1];
-    const onward = next ?? { ...(last ? conditionsOf(last) : {}), road: atPlace.length > 0 ? conditionsOf(atPlace[atPlace.length - 1]!).road : undefined };
+    const onward = next ?? { ...(latest ? conditionsOf(latest) : {}), road: atPlace && conditionsOf(atPlace).road };
     const conditions: Conditions = round ? conditionsOf(round) : onward;
+    const before = rounds.slice(0, round ? rounds.indexOf(round) : undefined);
 
-    /** Queues marks for the open round, and the round itself where this is its first mark. All of one press share a moment. */
-    const write = (marks: NewMark[]): { round: string; ids: string[] } | null => {
-        if (!item || marks.length === 0) return null;
-        const now = new Date().toISOString();
-        const id = round?.id ?? uuid7();
-        const begin: NewEvent[] = round
-            ? []
-            : [
-                  {
-                      kind: 'round',
-                      round: {
-                          id,
-                          lesson_id: lesson.id,
-                          place_id: item.place.id,
-                          place: item.place.name,
-                          routine: item.routine,
-                          conditions: written(conditions),
-                          device_at: now,
-                      },
-                  },
-              ];
-        const events = marks.map((mark) => ({
-            kind: 'mark' as const,
-            mark: {
-                ...{ id: uuid7(), round_id: id, step: null, outcome: null, taught: null, conditions: null, out_of_order: false, note: null },
-                ...{ corrects_id: null, withdrawn: false, device_at: now },
-                ...mark,
-            },
-        }));
-        marksQueue.add(...begin, ...events);
-        setOpenId(id);
-        setFresh(false);
+    /** The round that a press goes into: the open one, or a new one that it begins. */
+    const begin = (at: string): { id: string; begun: NewEvent[] } | null => {
+        if (round) return { id: round.id, begun: [] };
+        if (!item) return null;
+        const place = { lesson_id: lesson.id, place_id: item.place.id, place: item.place.name, routine: item.routine };
+        const id = uuid7();
+        return { id, begun: [{ kind: 'round', round: { id, ...place, conditions: written(conditions), device_at: at } }] };
+    };
+    const keep = ({ events, press }: Written, begun: NewEvent[] = []): void => {
+        marksQueue.add(...begun, ...events);
+        setPresses((known) => [...known, press]);
+    };
+    const stay = (id: string): void => {
+        setVisit({ item: item?.id ?? null, round: id, again: round !== undefined && visit.again });
         setNext(null);
-        return { round: id, ids: events.map((event) => event.mark.id) };
     };
-    /** One press: what stood in its slots is remembered, so that Undo can put it back. */
-    const press = (slots: Slot[], mark: (before: ReturnType<typeof markIn>, slot: Slot) => NewMark) => {
-        const replaced = slots.map((slot) => ({ slot, before: markIn(stands, slot) }));
-        const written = write(replaced.map(({ slot, before }) => mark(before, slot)));
-        if (written) setPresses((known) => [...known, { round: written.round, slots: replaced }]);
+    const press = (slots: Slot[], say: (slot: Slot, before: Mark | null) => NewMark): void => {
+        const at = pressTime();
+        const there = slots.length > 0 && begin(at);
+        if (!there) return;
+        keep(pressing(there.id, stands, at, slots, say), there.begun);
+        stay(there.id);
     };
-    const step = (which: Step): Slot => ({ kind: 'step', step: which });
-    const known = round && presses.findLast((candidate) => candidate.round === round.id);
-    const undone = known ?? (round ? lastPress(round.id, round.marks, stands) : null);
+    const toStep = (which: Step, change: (before: Mark | null) => Partial<Mark>): void =>
+        press([stepSlot(which)], (_, before) => ({
+            ...{ kind: 'step', step: which, outcome: before?.outcome ?? 'unaided', out_of_order: before?.out_of_order ?? false, note: before?.note ?? null },
+            ...change(before),
+        }));
+    const newVisit = (place: string | null): void => setVisit({ item: place, round: null, again: false });
+    const open = (opened: Round): void => setVisit({ item: itemOf(opened)?.id ?? null, round: opened.id, again: true });
+
+    const undone = presses[presses.length - 1] ?? lastPress(rounds, user.id);
+    const undo = (press: Press): void => {
+        const concerned = rounds.filter((candidate) => press.some((replaced) => replaced.round === candidate.id));
+        marksQueue.add(...takingBack(press, concerned, pressTime()));
+        setPresses((known) => known.filter((candidate) => candidate !== press));
+        // What was taken back is shown, whichever round it was in.
+        const shown = concerned[0];
+        if (shown && shown.id !== round?.id) open(shown);
+    };
 
     return {
-        rounds,
+        rounds: happened,
+        item,
         round,
+        /** Added to on purpose: not the round that the lesson stands at. */
+        again: visit.again && round !== undefined,
         stands,
-        mark: (which: Step, outcome: Outcome) => {
-            if (stands.steps[which]?.outcome === outcome) return;
-            press([step(which)], (before) => ({
-                ...{ kind: 'step', step: which, outcome, out_of_order: before?.out_of_order ?? false },
-                ...{ note: before?.note ?? null, corrects_id: before?.id ?? null },
-            }));
-        },
-        restUnaided: () => {
-            const unmarked = steps.filter((which) => !stands.steps[which]);
-            press(unmarked.map(step), (_, slot) => ({ kind: 'step', step: slot.kind === 'step' ? slot.step : null, outcome: 'unaided' }));
-        },
-        outOfOrder: (which: Step) =>
-            press([step(which)], (before) => ({
-                ...{ kind: 'step', step: which, outcome: before?.outcome ?? 'unaided', out_of_order: !before?.out_of_order },
-                ...{ note: before?.note ?? null, corrects_id: before?.id ?? null },
-            })),
-        note: (which: Step, note: string) => {
-            if (!stands.steps[which]) return;
-            press([step(which)], (before) => ({
-                ...{ kind: 'step', step: which, outcome: before?.outcome ?? null, out_of_order: before?.out_of_order ?? false },
-                ...{ note: note || null, corrects_id: before?.id ?? null },
-            }));
-        },
-        taught: (taught: Taught) =>
-            press([{ kind: 'taught' }], (before) =>
-                before?.taught === taught ? withdrawal(before) : { kind: 'taught', taught, corrects_id: before?.id ?? null },
-            ),
-        heldBack: () => press([{ kind: 'held-back-rightly' }], (before) => (before ? withdrawal(before) : { kind: 'held-back-rightly' })),
+        steps,
+        routine,
+        number: before.filter((candidate) => !isEmpty(standing(candidate.marks))).length + 1,
         conditions,
+        mark: (which: Step, outcome: Outcome) => {
+            if (stands.steps[which]?.outcome !== outcome) toStep(which, () => ({ outcome }));
+        },
+        restUnaided: () =>
+            press(steps.filter((which) => !stands.steps[which]).map(stepSlot), (slot) => ({
+                ...{ kind: 'step', step: slot.kind === 'step' ? slot.step : null, outcome: 'unaided' },
+            })),
+        outOfOrder: (which: Step) => toStep(which, (mark) => ({ out_of_order: !mark?.out_of_order })),
+        note: (which: Step, note: string) => {
+            if (stands.steps[which]) toStep(which, () => ({ note: note || null }));
+        },
+        taught: (taught: Taught) => press([{ kind: 'taught' }], (slot, mark) => (mark?.taught === taught ? withdrawal(slot) : { kind: 'taught', taught })),
+        heldBack: () => press([{ kind: 'held-back-rightly' }], (slot, mark) => (mark ? withdrawal(slot) : { kind: 'held-back-rightly' })),
         /** Of the open round: said beside what it began with. Before its first press they go with the round itself. */
         drivenIn: (said: Conditions) => {
-            if (round) press([{ kind: 'conditions' }], (before) => ({ kind: 'conditions', conditions: written(said), corrects_id: before?.id ?? null }));
+            if (round) press([{ kind: 'conditions' }], () => ({ kind: 'conditions', conditions: written(said) }));
             else setNext(said);
         },
+        /** One press while moving. */
         moment: () => {
-            const written = write([{ kind: 'moment' }]);
-            if (written) setPresses((all) => [...all, { round: written.round, slots: [{ slot: { kind: 'moment', id: written.ids[0]! }, before: null }] }]);
+            const at = pressTime();
+            const there = begin(at);
+            if (!there) return;
+            keep(momentIn(there.id, at), there.begun);
+            stay(there.id);
         },
-        again: () => {
-            setFresh(true);
-            setOpenId(null);
+        /** Says what a moment was, or that it was nothing. */
+        settle: (moment: Mark, settled: Settled) => {
+            const from = rounds.find((candidate) => candidate.id === moment.round_id);
+            if (from) keep(settling(moment, from, settled, pressTime()));
         },
-        open: (opened: Round) => {
-            setFresh(false);
-            setOpenId(opened.id);
-        },
-        leave: () => {
-            setFresh(false);
-            setOpenId(null);
-        },
-        undo: undone
-            ? () => {
-                  write(undoing(undone, stands));
-                  setPresses((all) => all.filter((candidate) => candidate !== undone));
-              }
-            : null,
+        newRound: () => newVisit(item?.id ?? null),
+        goTo: newVisit,
+        open,
+        undo: undone ? () => undo(undone) : null,
     };
 }

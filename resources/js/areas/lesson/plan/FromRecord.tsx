@@ -6,6 +6,7 @@ import type { Lesson, Place, RoutineCode } from '@/api/types';
 import { useRoutineName, useRules } from '@/app/rules';
 import { ago, heldBackBy, percent } from '@/skill/words';
 import { STEP_WORDS } from '@/strip/words';
+import { NotShown } from '@/ui/NotShown';
 
 const FEW = 6;
 
@@ -16,7 +17,7 @@ export function FromRecord({ lesson, onAdd }: { lesson: Lesson; onAdd: (words: s
     const rules = useRules();
     const skill = useQuery({ queryKey: ['learner', lesson.learner.id, 'skill'], queryFn: () => get<Skill>(`learners/${lesson.learner.id}/skill`) });
     const places = useQuery({ queryKey: ['places'], queryFn: () => get<Place[]>('places'), enabled: open });
-    if (!skill.data) return null;
+    if (!skill.data) return skill.error && <NotShown what="What the record asks for is not shown" error={skill.error} retry={() => void skill.refetch()} />;
     const { holds_back, not_for_long, never_done, only_shown, cells, weakest } = skill.data;
     if (cells.length === 0 && only_shown.length === 0) return <p className="text-quiet">The record is empty: nothing has been marked yet.</p>;
     const first = holds_back[0];

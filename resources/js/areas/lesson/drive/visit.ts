@@ -1,0 +1,30 @@
+/** Where on the lesson's way somebody is: at which place of the plan, and in which round there. Kept over a reload of the page, not over leaving it. */
+export interface Visit {
+    /** The item of the plan; null for the one the lesson stands at. */
+    item: string | null;
+    /** The open round; null where the next press begins a new one. */
+    round: string | null;
+    /** Whether an older round was opened again on purpose. */
+    again: boolean;
+}
+
+const NOWHERE: Visit = { item: null, round: null, again: false };
+
+const nameOf = (lesson: string) => `noble-turn.visit.${lesson}`;
+
+export function keptVisit(lesson: string): Visit {
+    try {
+        return { ...NOWHERE, ...(JSON.parse(sessionStorage.getItem(nameOf(lesson)) ?? '{}') as Partial<Visit>) };
+    } catch {
+        return NOWHERE;
+    }
+}
+
+export function keepVisit(lesson: string, visit: Visit | null): void {
+    try {
+        if (visit) sessionStorage.setItem(nameOf(lesson), JSON.stringify(visit));
+        else sessionStorage.removeItem(nameOf(lesson));
+    } catch {
+        // A browser that keeps nothing: after a reload the next press begins a new round.
+    }
+}

@@ -1,0 +1,6 @@
+import type { Mark, Round } from '@/api/types';
+import { standing } from '@/queue/standing';
+
+/** The moments of a lesson that nobody has said yet what they were, oldest first. */
+export const openMoments = (rounds: Round[]): { moment: Mark; round: Round }[] =>
+    rounds.flatMap((round) => standing(round.marks).moments.map((moment) => ({ moment, round })));
