@@ -104,17 +104,22 @@ function Marking({ lesson }: { lesson: Lesson }) {
                         The car moves
                     </button>
                 </div>
-                {drive.again && round && (
-                    <p role="status" className="border-ink flex flex-wrap items-center justify-between gap-x-4 gap-y-1 rounded-lg border-2 py-1 pl-4">
+                <div className="empty:hidden xl:hidden">
+                    <MomentList rounds={drive.rounds} onSettle={drive.settle} />
+                </div>
+                {drive.again && round ? (
+                    // Where the strip is otherwise: the keys stay in their place.
+                    <p role="status" className="border-ink flex min-h-[76px] flex-wrap items-center justify-between gap-x-4 rounded-lg border-2 pl-4">
                         <span>
-                            Adding to round {drive.number}, {round.place}, driven at {clock.time(round.device_at)}.
+                            Adding to round {drive.number}, {round.place}, driven at {clock.time(round.began_at ?? round.device_at)}.
                         </span>
-                        <button type="button" className="key !min-h-[48px]" data-tone="bare" onClick={newRound}>
+                        <button type="button" className="key" data-tone="bare" onClick={newRound}>
                             Leave it, begin a new round
                         </button>
                     </p>
+                ) : (
+                    !elsewhere && <SmallStrip lesson={lesson} item={item} step={current} onStep={setStep} />
                 )}
-                {!elsewhere && <SmallStrip lesson={lesson} item={item} step={current} onStep={setStep} />}
                 <MarkGrid
                     steps={steps}
                     stands={stands}
@@ -129,7 +134,9 @@ function Marking({ lesson }: { lesson: Lesson }) {
             </div>
             <div className="grid content-start gap-3">
                 <ConditionsKey conditions={drive.conditions} onSaid={drive.drivenIn} />
-                <MomentList rounds={drive.rounds} onSettle={drive.settle} />
+                <div className="hidden xl:block">
+                    <MomentList rounds={drive.rounds} onSettle={drive.settle} />
+                </div>
                 <RoundList rounds={drive.rounds} openId={round?.id ?? null} onOpen={drive.open} />
             </div>
         </div>

@@ -10,7 +10,7 @@ export function Moving({ count, rule, onMark, onParked }: { count: number; rule:
             <button type="button" autoFocus className="key h-full min-h-0 w-full flex-col text-5xl" data-tone="main" onClick={onMark}>
                 Mark
                 <span className="text-xl font-normal" aria-live="polite">
-                    {count === 0 ? 'tap now, say what it was when parked' : `${count} ${count === 1 ? 'moment' : 'moments'} in this round`}
+                    {count === 0 ? 'tap now, say later what it was' : `${count} ${count === 1 ? 'moment' : 'moments'} in this round`}
                 </span>
             </button>
             <div className="grid items-center gap-3 sm:grid-cols-[minmax(0,1fr)_auto]">
