@@ -9,6 +9,7 @@ use Illuminate\Contracts\Routing\ResponseFactory;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
 use Illuminate\Validation\Rules\Password;
@@ -27,6 +28,8 @@ final class AppServiceProvider extends ServiceProvider
         // While building and testing; a live lesson is not broken off for a lazy query.
         Model::shouldBeStrict(! $this->app->environment('production'));
         Password::defaults(Password::min(10));
+        // What wipes tables is for tests; the demo is made anew by a command that looks where it is.
+        DB::prohibitDestructiveCommands($this->app->environment() === 'production');
         // Guessing is slowed by address and account, and by address alone.
         RateLimiter::for('sign-in', fn (Request $request): array => [
             Limit::perMinute(6)->by('account:'.mb_strtolower((string) $request->string('email')).'|'.$request->ip()),

@@ -2,6 +2,7 @@
 
 namespace Database\Seeders;
 
+use App\Installation\Installation;
 use App\Models\Learner;
 use App\Models\Lesson;
 use App\Models\Overruling;
@@ -13,6 +14,7 @@ use App\Models\Vehicle;
 use App\School\CurrentSchool;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Facades\DB;
+use RuntimeException;
 
 /**
  * The demo: the invented harbour town of Skerrivane, two schools in it that must never see each other, and some
@@ -30,6 +32,10 @@ final class DemoSeeder extends Seeder
     public function run(CurrentSchool $current): void
     {
         DB::transaction(function () use ($current): void {
+            Installation::beDemo();
+            if (School::query()->exists()) {
+                throw new RuntimeException('The demo is there already.');
+            }
             mt_srand(20260520);
             $school = School::query()->create(['name' => 'Harbour School of Motoring', 'time_zone' => self::ZONE, 'pack' => 'gb', 'practice' => []]);
             $current->within($school, fn () => $this->harbourSchool($school));

@@ -2,6 +2,7 @@
 
 namespace Database\Seeders;
 
+use App\Installation\Installation;
 use App\Models\Learner;
 use App\Models\Place;
 use App\Models\School;
@@ -29,6 +30,7 @@ final class ManyLearnersSeeder extends Seeder
 
     public function run(CurrentSchool $current): void
     {
+        Installation::beDemo();
         mt_srand(7);
         $school = School::query()->create(['name' => 'Two Thousand', 'time_zone' => 'UTC', 'pack' => 'gb', 'practice' => []]);
         $owner = new User(['name' => 'Owner', 'email' => self::EMAIL, 'password' => DemoSeeder::PASSWORD]);

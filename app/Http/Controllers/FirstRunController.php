@@ -3,6 +3,8 @@
 namespace App\Http\Controllers;
 
 use App\Http\Resources\Show;
+use App\Installation\Installation;
+use App\Installation\Kind;
 use App\Models\School;
 use App\Models\User;
 use Illuminate\Http\JsonResponse;
@@ -26,7 +28,9 @@ final class FirstRunController extends Controller
             'password' => ['required', 'string', 'max:200', Password::defaults()],
         ]);
         [$school, $owner] = DB::transaction(function () use ($said): array {
-            abort_if(School::query()->lockForUpdate()->exists(), 403, 'This installation has its school already.');
+            abort_if(Installation::kind() === Kind::Demo, 403, 'This installation is the demo: a school of your own is set up in another one.');
+            Installation::beOwn();
+            abort_if(School::query()->exists(), 403, 'This installation has its school already.');
             $school = School::query()->create(['name' => $said['school'], 'time_zone' => $said['time_zone'], 'pack' => $said['pack'], 'practice' => []]);
             $owner = new User(['name' => $said['name'], 'email' => $said['email'], 'password' => $said['password']]);
             $owner->school_id = $school->id;

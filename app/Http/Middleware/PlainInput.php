@@ -4,6 +4,7 @@ namespace App\Http\Middleware;
 
 use Closure;
 use Illuminate\Http\Request;
+use Illuminate\Routing\Route;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
@@ -28,9 +29,11 @@ final class PlainInput
             $request->json()->replace(self::ids($request->json()->all()));
         }
         $route = $request->route();
-        foreach ($route?->parameters() ?? [] as $name => $value) {
-            if (is_string($value) && preg_match(self::UUID, $value) === 1) {
-                $route?->setParameter($name, strtolower($value));
+        if ($route instanceof Route) {
+            foreach ($route->parameters() as $name => $value) {
+                if (is_string($value) && preg_match(self::UUID, $value) === 1) {
+                    $route->setParameter($name, strtolower($value));
+                }
             }
         }
 

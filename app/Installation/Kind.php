@@ -1,0 +1,9 @@
+<?php
+
+namespace App\Installation;
+
+enum Kind: string
+{
+    case Demo = 'demo';
+    case Own = 'own';
+}

@@ -1,0 +1,9 @@
+<?php
+
+namespace App\Installation;
+
+use RuntimeException;
+
+final class UpdateFailed extends RuntimeException
+{
+}
