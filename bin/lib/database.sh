@@ -3,21 +3,15 @@
 
 DB_PID=""
 
-# As root MariaDB runs as a user of its own, who must be able to walk down to the data.
+# In the home; where an earlier version had put it elsewhere, it stays there.
 database_place() {
     DB_DIR=$HOME_DIR/mariadb
     DB_AS=()
-    mkdir -p "$DB_DIR" || fail "Cannot make $DB_DIR: check the rights and the free space of the disk."
-    [ "$(id -u)" = 0 ] || return 0
-    id nobleturn >/dev/null 2>&1 || useradd --system --no-create-home --shell /usr/sbin/nologin nobleturn || fail "Cannot make the user nobleturn that MariaDB runs as."
-    DB_AS=(--user=nobleturn)
-    if ! setpriv --reuid=nobleturn --regid=nobleturn --clear-groups test -x "$DB_DIR" 2>/dev/null; then
-        rmdir "$DB_DIR" 2>/dev/null
-        DB_DIR=/var/lib/noble-turn/$(printf '%s' "$HOME_DIR" | sha256sum | cut -c1-12)
-        mkdir -p "$DB_DIR" || fail "Cannot make $DB_DIR."
-        say "  (the database lives in $DB_DIR: its user cannot enter this folder)"
-    fi
-    mkdir -p "$DB_DIR/tmp" && chown nobleturn:nobleturn "$DB_DIR" "$DB_DIR/tmp" && chmod 700 "$DB_DIR"
+    [ -z "$SERVER_USER" ] || DB_AS=(--user="$SERVER_USER")
+    [ -d "$(dirname "$HOME_DIR")/data" ] && [ ! -d "$DB_DIR/data" ] && DB_DIR=$(dirname "$HOME_DIR")
+    (umask 077; mkdir -p "$DB_DIR/tmp") || fail "Cannot make $DB_DIR: check the rights and the free space of the disk."
+    [ -z "$SERVER_USER" ] || chown "$SERVER_USER:$SERVER_USER" "$DB_DIR" "$DB_DIR/tmp"
+    [ "$DB_DIR" = "$(dirname "$HOME_DIR")" ] || chmod 700 "$DB_DIR"
 }
 
 # As whoever runs this: the socket tells the server who that is.
@@ -25,10 +19,9 @@ sql() { mariadb --no-defaults --user="$(id -un)" --socket="$DB_SOCKET" --batch -
 
 start_database() {
     database_place
-    mkdir -p "$DB_DIR/tmp"
     # A socket's path is limited to 107 bytes: it lives in a short place of its own.
     DB_SOCKET_DIR=$(mktemp -d /tmp/noble-turn.XXXXXX) && chmod 711 "$DB_SOCKET_DIR"
-    [ ${#DB_AS[@]} -gt 0 ] && chown nobleturn "$DB_SOCKET_DIR"
+    [ -n "$SERVER_USER" ] && chown "$SERVER_USER" "$DB_SOCKET_DIR"
     DB_SOCKET=$DB_SOCKET_DIR/db.sock
     step "Database"
     if [ ! -f "$DB_DIR/ready" ]; then
@@ -39,23 +32,30 @@ start_database() {
             || fail "MariaDB could not make its data directory; the log is $HOME_DIR/log/db-install.log."
     fi
     port_is_free "$DB_PORT" || fail "Port $DB_PORT on 127.0.0.1 is taken, perhaps by a Noble Turn that is already running. Stop it, or set NOBLE_TURN_DB_PORT."
-    mkdir -p "$HOME_DIR/log"
-    # In a session of its own, so that Ctrl-C reaches this script first and ends it in order.
+    launch_database
+    await_database || { tail -n 8 "$DB_DIR/error.log" >&2; fail "MariaDB did not start within 30 s; its log is $DB_DIR/error.log."; }
+    secure_database || fail "The database accounts could not be set; see $DB_DIR/error.log."
+    touch "$DB_DIR/ready"
+    ok
+}
+
+# Begins the server, in a session of its own, so that Ctrl-C reaches this script first and ends it in order.
+launch_database() {
     setsid mariadbd --no-defaults "${DB_AS[@]}" --datadir="$DB_DIR/data" --socket="$DB_SOCKET" --pid-file="$DB_DIR/db.pid" \
         --bind-address=127.0.0.1 --port="$DB_PORT" --tmpdir="$DB_DIR/tmp" --skip-name-resolve --skip-log-bin \
         --character-set-server=utf8mb4 --collation-server=utf8mb4_unicode_ci --innodb-buffer-pool-size=256M \
         --log-error="$DB_DIR/error.log" </dev/null >/dev/null 2>&1 &
     DB_PID=$!
+}
+
+await_database() {
     local i
     for i in $(seq 1 300); do
-        sql -e 'select 1' >/dev/null 2>&1 && break
-        kill -0 "$DB_PID" 2>/dev/null || { tail -n 8 "$DB_DIR/error.log" >&2; fail "MariaDB did not start; its log is $DB_DIR/error.log."; }
+        sql -e 'select 1' >/dev/null 2>&1 && return 0
+        kill -0 "$DB_PID" 2>/dev/null || return 1
         sleep 0.1
     done
-    sql -e 'select 1' >/dev/null 2>&1 || fail "MariaDB did not answer within 30 s; its log is $DB_DIR/error.log."
-    secure_database || fail "The database accounts could not be set; see $DB_DIR/error.log."
-    touch "$DB_DIR/ready"
-    ok
+    return 1
 }
 
 # Root by socket only; one account for the application, over loopback, with a generated password.

@@ -46,9 +46,14 @@ install_php_packages() {
     now=$(fingerprint "$ROOT/composer.json" "$ROOT/composer.sums" "$ROOT"/packages/*/composer.json "$ROOT"/packages/compat/src/*.php)
     step "PHP packages"
     if unchanged "$stamp" "$now"; then same; return; fi
+    # Whoever the servers run as must be able to read the code.
+    local mask; mask=$(umask); umask 022
     quietly "$ROOT/var/log/composer.log" composer update --working-dir="$ROOT" --no-interaction --no-progress --prefer-dist || fail "Composer failed; the log is var/log/composer.log."
     quietly "$ROOT/var/log/pins.log" php "$ROOT/bin/composer-pins.php" check || fail "The PHP packages are not the pinned ones; see var/log/pins.log."
+    # Some archives unpack closed to others.
+    chmod -R go+rX "$ROOT/vendor"
     printf '%s' "$now" >"$stamp"
+    umask "$mask"
     ok
 }
 
@@ -67,7 +72,7 @@ build_front_end() {
     now=$(cd "$ROOT" && find resources vite.config.ts tsconfig.json package-lock.json -type f -print0 | sort -z | xargs -0 sha256sum | sha256sum | cut -c1-32)
     step "Front end"
     if unchanged "$stamp" "$now"; then same; return; fi
-    (cd "$ROOT" && quietly "$ROOT/var/log/vite.log" npm run --silent build) || fail "Building the front end failed; the log is var/log/vite.log."
+    (umask 022; cd "$ROOT" && quietly "$ROOT/var/log/vite.log" npm run --silent build) || fail "Building the front end failed; the log is var/log/vite.log."
     printf '%s' "$now" >"$stamp"
     ok
 }

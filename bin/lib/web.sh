@@ -4,32 +4,37 @@ NGINX_PID=""
 FPM_PID=""
 WORKER_PID=""
 
-# Environment of this instance. Secrets are made once and kept in a file only its owner can read.
+# Environment of this instance; find_home comes before. Secrets are made once and kept in a file only its owner can read. What is
+# written from here on (logs, cached configuration with key and password) is for nobody else.
 load_instance() {
     local env_file=$HOME_DIR/env
-    mkdir -p "$HOME_DIR/log" "$HOME_DIR/cache/views" || fail "Cannot make $HOME_DIR: check the rights and the free space of the disk."
+    umask 077
     if [ ! -s "$env_file" ]; then
-        (umask 077; printf 'APP_KEY=base64:%s\nDB_PASSWORD=%s\n' "$(head -c 32 /dev/urandom | base64)" "$(random_secret)" >"$env_file.new") \
+        printf 'APP_KEY=base64:%s\nDB_PASSWORD=%s\n' "$(head -c 32 /dev/urandom | base64)" "$(random_secret)" >"$env_file.new" \
             && mv "$env_file.new" "$env_file" || fail "Cannot write $env_file: check the rights and the free space of the disk."
+        give_home
     fi
     set -a
     # shellcheck disable=SC1090
     . "$env_file"
     APP_ENV=${APP_ENV:-production} APP_DEBUG=false APP_URL="http://127.0.0.1:$WEB_PORT"
     DB_DATABASE=$DB_PREFIX DB_PORT=$DB_PORT
-    NOBLE_TURN_LOG=$HOME_DIR/log/noble-turn.log
-    # The cached configuration lives with the instance, so that tests never see it.
+    NOBLE_TURN_LOG=$HOME_DIR/log/noble-turn.log NOBLE_TURN_KEEP=$HOME_DIR/backups
+    # Whatever the framework caches lives with the instance, so that tests never see it and the code is only read.
     APP_CONFIG_CACHE=$HOME_DIR/cache/config.php APP_ROUTES_CACHE=$HOME_DIR/cache/routes.php APP_EVENTS_CACHE=$HOME_DIR/cache/events.php
+    APP_PACKAGES_CACHE=$HOME_DIR/cache/packages.php APP_SERVICES_CACHE=$HOME_DIR/cache/services.php
     VIEW_COMPILED_PATH=$HOME_DIR/cache/views
     set +a
 }
 
-artisan() { php "$ROOT/artisan" "$@"; }
+artisan() { (cd "$RUN_ROOT" && as_server php "$RUN_ROOT/artisan" "$@"); }
 
 prepare_application() {
+    # What an older version cached is not for this one.
+    rm -f "$HOME_DIR"/cache/*.php
+    find_code
     step "Tables"
-    quietly "$HOME_DIR/log/migrate.log" artisan config:clear || fail "The application does not start; see $HOME_DIR/log/migrate.log."
-    quietly "$HOME_DIR/log/migrate.log" artisan migrate --force || fail "The tables could not be brought up to date; data is untouched. See $HOME_DIR/log/migrate.log."
+    quietly "$HOME_DIR/log/update.log" artisan installation update || fail "The start ends here; the whole story is in $HOME_DIR/log/update.log."
     ok
     step "Configuration"
     quietly "$HOME_DIR/log/cache.log" artisan config:cache || fail "See $HOME_DIR/log/cache.log."
@@ -38,28 +43,24 @@ prepare_application() {
 }
 
 start_web() {
-    local run as_root=()
+    local run
     step "Web server"
     port_is_free "$WEB_PORT" || fail "Port $WEB_PORT on 127.0.0.1 is taken, perhaps by a Noble Turn that is already running. Stop it, or set NOBLE_TURN_PORT."
     # Sockets have short paths only in a short place.
     WEB_DIR=$(mktemp -d /tmp/noble-turn.XXXXXX)
     run=$WEB_DIR
-    sed -e "s#RUNDIR#$run#g; s#ROOT#$ROOT#g; s#LOGDIR#$HOME_DIR/log#g; s#WEBPORT#$WEB_PORT#g" "$ROOT/bin/server/nginx.conf" >"$run/nginx.conf"
+    sed -e "s#RUNDIR#$run#g; s#ROOT#$RUN_ROOT#g; s#LOGDIR#$HOME_DIR/log#g; s#WEBPORT#$WEB_PORT#g" "$ROOT/bin/server/nginx.conf" >"$run/nginx.conf"
     sed -e "s#RUNDIR#$run#g; s#LOGDIR#$HOME_DIR/log#g" "$ROOT/bin/server/php-fpm.conf" >"$run/php-fpm.conf"
-    if [ "$(id -u)" = 0 ]; then
-        as_root=(-R)
-        printf 'user = root\ngroup = root\n' >>"$run/php-fpm.conf"
-        sed -i '1i user root;' "$run/nginx.conf"
-    fi
+    [ -z "$SERVER_USER" ] || chown -R "$SERVER_USER:$SERVER_USER" "$run"
     # Settings of the opcode cache hold for the whole process. Files are read once: a start after an update reads them anew.
-    setsid php-fpm8.2 "${as_root[@]}" -d opcache.memory_consumption=128 -d opcache.validate_timestamps=0 \
+    setsid "${SERVER_PREFIX[@]}" php-fpm8.2 -d opcache.memory_consumption=128 -d opcache.validate_timestamps=0 \
         -d opcache.jit=tracing -d opcache.jit_buffer_size=48M -d realpath_cache_size=4M --nodaemonize --fpm-config "$run/php-fpm.conf" </dev/null >>"$HOME_DIR/log/fpm.out" 2>&1 &
     FPM_PID=$!
-    setsid nginx -e "$HOME_DIR/log/nginx.err" -p "$run" -c "$run/nginx.conf" -g 'daemon off;' </dev/null >>"$HOME_DIR/log/nginx.out" 2>&1 &
+    setsid "${SERVER_PREFIX[@]}" nginx -e "$HOME_DIR/log/nginx.err" -p "$run" -c "$run/nginx.conf" -g 'daemon off;' </dev/null >>"$HOME_DIR/log/nginx.out" 2>&1 &
     NGINX_PID=$!
     # Long work, such as bringing a school's records up to date, is done beside the requests. A worker ends every hour and is begun anew.
-    setsid bash -c 'trap "kill \$child 2>/dev/null; exit 0" TERM; while :; do php "$1/artisan" queue:work --sleep=2 --max-time=3600 & child=$!; wait "$child"; sleep 2; done' \
-        worker "$ROOT" </dev/null >>"$HOME_DIR/log/worker.out" 2>&1 &
+    setsid "${SERVER_PREFIX[@]}" bash -c 'trap "kill \$child 2>/dev/null; exit 0" TERM; while :; do php "$1/artisan" queue:work --sleep=2 --max-time=3600 & child=$!; wait "$child"; sleep 2; done' \
+        worker "$RUN_ROOT" </dev/null >>"$HOME_DIR/log/worker.out" 2>&1 &
     WORKER_PID=$!
     local i
     for i in $(seq 1 150); do
