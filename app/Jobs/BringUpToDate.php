@@ -32,7 +32,7 @@ final class BringUpToDate implements ShouldQueue
         }
         $current->within(School::query()->findOrFail($this->school), function () use ($skill): void {
             foreach (Learner::query()->whereIn('id', $this->learners)->get() as $learner) {
-                $skill->of($learner, new \DateTimeImmutable);
+                $skill->of($learner, now()->toDateTimeImmutable());
             }
         });
     }

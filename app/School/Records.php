@@ -26,7 +26,7 @@ final readonly class Records
     {
         $answers = SkillAnswer::query()->toBase()->pluck('stands_for', 'learner_id');
 
-        return array_keys(array_filter($this->basis->of(null, new \DateTimeImmutable(now()->toIso8601String())), static fn (string $now, string $id): bool => $answers->get($id) !== $now, ARRAY_FILTER_USE_BOTH));
+        return array_keys(array_filter($this->basis->of(null, now()->toDateTimeImmutable()), static fn (string $now, string $id): bool => $answers->get($id) !== $now, ARRAY_FILTER_USE_BOTH));
     }
 
     /** Begins a batch where one is needed and none is going on. */

@@ -45,7 +45,7 @@ final class LearnerController extends Controller
                 ...$lesson->only(['id', 'minutes', 'aim', 'state', 'instructor_id']), 'starts_at' => $lesson->starts_at->toIso8601ZuluString(), 'rounds' => (int) $lesson->getAttribute('rounds_count'),
             ]),
             'promises' => $learner->promises()->get()->sortByDesc('created_at')->values()->map(fn (Promise $promise): array => Show::promise($promise)),
-            ...$skill->of($learner, new \DateTimeImmutable)['counts'],
+            ...$skill->of($learner, now()->toDateTimeImmutable())['counts'],
         ]);
     }
 
@@ -61,7 +61,7 @@ final class LearnerController extends Controller
             'helped' => $need->helped,
             'of' => $need->of,
             'last_at' => $need->lastAt?->format('Y-m-d\TH:i:s\Z'),
-        ], Need::all(StandingMarks::of($learner), $pack, new \DateTimeImmutable)));
+        ], Need::all(StandingMarks::of($learner), $pack, now()->toDateTimeImmutable())));
     }
 
     public function update(LearnerRequest $request, Learner $learner): JsonResponse

@@ -30,7 +30,7 @@ final class SkillController extends Controller
     {
         LearnerSkill::isRead($learner);
 
-        return response()->json(array_diff_key($this->skill->of($learner, new \DateTimeImmutable), ['counts' => 0]));
+        return response()->json(array_diff_key($this->skill->of($learner, now()->toDateTimeImmutable()), ['counts' => 0]));
     }
 
     public function cell(Learner $learner, RoutineCode $routine, Step $step): JsonResponse

@@ -1,0 +1,142 @@
+import type { Lesson, Mark, Outcome, Round, Step } from '@/api/types';
+import { momentIn, pressing, pressTime, settling, takingBack, type Written } from '@/queue/press';
+import { Queue, type NewEvent, type QueueEvent, type Store } from '@/queue/queue';
+import { standing, withMade } from '@/queue/standing';
+import { withdrawal, type Press } from '@/queue/undo';
+import { uuid7 } from '@/queue/uuid';
+import type { Weather, Wire } from './network';
+
+const STEPS: Step[] = ['mirrors', 'signal', 'position', 'speed', 'look'];
+const OUTCOMES: Outcome[] = ['unaided', 'reminded', 'prompted', 'missed', 'intervened'];
+
+/** A device's store, which outlives its pages. */
+class Memory implements Store {
+    readonly events = new Map<number, QueueEvent>();
+    of = (user: string) => Promise.resolve([...this.events.values()].filter((event) => event.user === user));
+    add = (event: QueueEvent) => Promise.resolve(void this.events.set(event.seq, event));
+    drop = (seqs: number[]) => Promise.resolve(seqs.forEach((seq) => this.events.delete(seq)));
+}
+
+/** A tablet or phone on which one lesson is marked through the real queue. */
+export class Device {
+    readonly store = new Memory();
+    readonly made = { rounds: new Set<string>(), marks: new Set<string>() };
+    private queue: Queue;
+    private lesson!: Lesson;
+    private presses: Press[] = [];
+
+    constructor(
+        private readonly wire: Wire,
+        private readonly weather: Weather,
+        private readonly user: string,
+        private readonly lessonId: string,
+        private readonly chance: (below: number) => number,
+    ) {
+        this.queue = this.newPage();
+    }
+
+    private newPage(): Queue {
+        return new Queue(this.store, (batch) => this.weather.send(this.wire, batch));
+    }
+
+    private read = async (): Promise<void> => {
+        this.lesson = await this.wire.ask<Lesson>('GET', `lessons/${this.lessonId}`);
+    };
+
+    /** Opens a page: what waits on the device is read and sent; of the old page nothing is left but that. */
+    async open(): Promise<void> {
+        await this.whenReached(this.read);
+        this.presses = [];
+        this.queue = this.newPage();
+        await this.queue.load(this.user, this.read);
+    }
+
+    flush = (): Promise<void> => this.queue.flush();
+
+    get waiting(): number {
+        return this.store.events.size;
+    }
+
+    get refused(): string[] {
+        return this.queue.state().refused.map((one) => one.reason);
+    }
+
+    /** One press, as somebody marking would make it: mostly in the newest round, at times in an old one, a slip now and then. */
+    press(): void {
+        const rounds = withMade(this.lessonId, this.lesson.rounds, this.queue.state().made);
+        const kind = this.chance(20);
+        if (rounds.length === 0 || kind === 0) return this.begin();
+        const round = kind < 4 ? rounds[this.chance(rounds.length)]! : rounds[rounds.length - 1]!;
+        const stands = standing(round.marks);
+        const at = pressTime();
+        const step = STEPS[this.chance(5)]!;
+        const outcome = OUTCOMES[this.chance(5)]!;
+        const last = this.presses[this.presses.length - 1];
+        if (kind === 5 && last) {
+            this.presses.pop();
+            return this.add(takingBack(last, rounds, at));
+        }
+        if (kind === 6) return this.keep(momentIn(round.id, at));
+        if (kind === 7 && stands.moments[0]) return this.keep(settling(stands.moments[0], round, { round, step, outcome }, at));
+        if (kind === 8) {
+            return this.keep(
+                pressing(round.id, stands, at, [{ kind: 'held-back-rightly' }], (slot, before) => (before ? withdrawal(slot) : { kind: 'held-back-rightly' })),
+            );
+        }
+        if (kind < 12) {
+            const open = STEPS.filter((one) => !stands.steps[one]).map((one) => ({ kind: 'step' as const, step: one }));
+            return this.keep(
+                pressing(round.id, stands, at, open, (slot) => ({ kind: 'step', step: slot.kind === 'step' ? slot.step : null, outcome: 'unaided' })),
+            );
+        }
+        this.keep(
+            pressing(round.id, stands, at, [{ kind: 'step', step }], (_, before) => ({
+                ...{ kind: 'step', step, outcome, note: this.chance(9) === 0 ? 'by the van' : (before?.note ?? null), out_of_order: this.chance(7) === 0 },
+            })),
+        );
+    }
+
+    private begin(): void {
+        const item = this.lesson.items[this.chance(this.lesson.items.length)]!;
+        const round: Omit<Round, 'marks'> = {
+            ...{ id: uuid7(), lesson_id: this.lessonId, place_id: item.place.id, place: item.place.name, routine: item.routine },
+            ...{ conditions: { traffic: 'quiet' }, device_at: pressTime() },
+        };
+        this.add([{ kind: 'round', round }]);
+    }
+
+    private keep({ events, press }: Written): void {
+        this.presses.push(press);
+        this.add(events);
+    }
+
+    private add(events: NewEvent[]): void {
+        for (const event of events) (event.kind === 'round' ? this.made.rounds : this.made.marks).add(event.kind === 'round' ? event.round.id : event.mark.id);
+        this.queue.add(...events);
+    }
+
+    /** Until the server can be reached again. */
+    async whenReached(work: () => Promise<unknown>): Promise<void> {
+        for (let i = 0; i < 200; i++) {
+            try {
+                await work();
+                return;
+            } catch {
+                await new Promise((done) => setTimeout(done, 100));
+            }
+        }
+        throw new Error('The server did not come back.');
+    }
+}
+
+/** What stands in some rounds, counted by step and outcome as a record counts it. */
+export function counted(rounds: Round[]): Record<string, number> {
+    const counts: Record<string, number> = {};
+    for (const round of rounds) {
+        for (const mark of Object.values(standing(round.marks).steps) as (Mark & { outcome: Outcome })[]) {
+            const key = `${round.routine} ${mark.step} ${mark.outcome}`;
+            counts[key] = (counts[key] ?? 0) + 1;
+        }
+    }
+    return counts;
+}
