@@ -1,5 +1,7 @@
 import { expect, test } from 'vitest';
 import type { Lesson, Outcome } from '@/api/types';
+import { standing } from '@/queue/standing';
+import { uuid7 } from '@/queue/uuid';
 import { counted, Device } from './device';
 import { FAULTS, Weather, Wire } from './network';
 
@@ -19,28 +21,50 @@ function chance(seed: number): (below: number) => number {
 
 const env = (name: string): string => process.env[name] ?? expect.fail(`${name} is not set: bin/test harness starts what this needs.`);
 
+async function signedIn(): Promise<{ wire: Wire; user: string }> {
+    const wire = new Wire(env('APP_URL'));
+    await wire.ask('GET', 'session');
+    const { user } = await wire.ask<{ user: { id: string } }>('POST', 'session', { email: 'instructor@harbourschool.test', password: 'demo-harbour' });
+    return { wire, user: user.id };
+}
+
+/** A learner of their own, so that the record can be counted, with a lesson at some places. */
+async function newLesson(wire: Wire): Promise<{ learner: { id: string }; lesson: { id: string }; places: { id: string; routine: string }[] }> {
+    const learner = await wire.ask<{ id: string }>('POST', 'learners', { name: 'Harness', transmission: 'manual', level: 'beginner' });
+    const [vehicle] = await wire.ask<{ id: string }[]>('GET', 'vehicles');
+    const places = (await wire.ask<{ id: string; routine: string }[]>('GET', 'places')).filter((place) => place.routine.startsWith('emerge-')).slice(0, 4);
+    const facts = { learner_id: learner.id, vehicle_id: vehicle!.id, starts_at: new Date().toISOString(), minutes: 60 };
+    const lesson = await wire.ask<{ id: string }>('POST', 'lessons', facts);
+    for (const place of places) await wire.ask('POST', `lessons/${lesson.id}/items`, { place_id: place.id });
+    return { learner, lesson, places };
+}
+
+test('the same batch sent twice at once, and two corrections of one mark at once, are taken in as they should be', async () => {
+    const [tablet, phone] = [await signedIn(), await signedIn()];
+    const { lesson, places } = await newLesson(tablet.wire);
+    const at = (n: number) => new Date(Date.now() - 60_000 + n).toISOString();
+    const mark = (round: string, outcome: Outcome, n: number, corrects: string | null = null) => ({
+        ...{ id: uuid7(), round_id: round, kind: 'step', step: 'look', outcome, corrects_id: corrects, device_at: at(n) },
+    });
+    for (let i = 0; i < 40; i++) {
+        const round = { id: uuid7(), lesson_id: lesson.id, place_id: places[0]!.id, routine: places[0]!.routine, device_at: at(i) };
+        const first = mark(round.id, 'missed', 0);
+        const same = { rounds: [round], marks: [first] };
+        await Promise.all([tablet, phone].map(({ wire }) => wire.ask('POST', 'sync', same)));
+        const [one, other] = [mark(round.id, 'prompted', 1000, first.id), mark(round.id, 'unaided', 2000, first.id)];
+        await Promise.all([tablet.wire.ask('POST', 'sync', { rounds: [], marks: [one] }), phone.wire.ask('POST', 'sync', { rounds: [], marks: [other] })]);
+    }
+    const { rounds } = await tablet.wire.ask<Lesson>('GET', `lessons/${lesson.id}`);
+    expect(rounds.map((round) => round.marks.length)).toEqual(Array.from({ length: 40 }, () => 3));
+    expect(rounds.map((round) => standing(round.marks).steps.look?.outcome)).toEqual(Array.from({ length: 40 }, () => 'unaided'));
+    expect([...tablet.wire.answers.keys(), ...phone.wire.answers.keys()].filter((status) => status >= 300)).toEqual([]);
+});
+
 test('two devices mark one lesson while everything goes wrong: nothing is lost, nothing is doubled', async () => {
-    const signedIn = async () => {
-        const wire = new Wire(env('APP_URL'));
-        await wire.ask('GET', 'session');
-        const { user } = await wire.ask<{ user: { id: string } }>('POST', 'session', { email: 'instructor@harbourschool.test', password: 'demo-harbour' });
-        return { wire, user: user.id };
-    };
     const tablet = await signedIn();
     const phone = await signedIn();
     const ask = tablet.wire.ask.bind(tablet.wire);
-    // A learner of their own, so that the record can be counted.
-    const learner = await ask<{ id: string }>('POST', 'learners', { name: 'Harness', transmission: 'manual', level: 'beginner' });
-    const [vehicle] = await ask<{ id: string }[]>('GET', 'vehicles');
-    const places = (await ask<{ id: string; routine: string }[]>('GET', 'places')).filter((place) => place.routine.startsWith('emerge-')).slice(0, 4);
-    const made = await ask<{ id: string }>('POST', 'lessons', {
-        learner_id: learner.id,
-        vehicle_id: vehicle!.id,
-        starts_at: new Date().toISOString(),
-        minutes: 60,
-    });
-    for (const place of places) await ask('POST', `lessons/${made.id}/items`, { place_id: place.id });
-
+    const { learner, lesson: made } = await newLesson(tablet.wire);
     const weather = new Weather(env('NOBLE_TURN_FPM_PID'), env('NOBLE_TURN_DB_PID_FILE'), chance(11));
     const devices = [tablet, phone].map(({ wire, user }, i) => new Device(wire, weather, user, made.id, chance(100 + i)));
     const all = () => devices.reduce((sum, device) => sum + device.made.marks.size, 0);
@@ -89,9 +113,11 @@ test('two devices mark one lesson while everything goes wrong: nothing is lost, 
         rounds: lesson.rounds.length,
         faults: weather.count,
     };
-    process.stdout.write(
-        `\nMarks harness: ${JSON.stringify(report)}\n${FAULTS.map((fault) => `  ${fault}: ${weather.happened.get(fault) ?? 0}`).join('\n')}\n`,
-    );
+    const answers = [...tablet.wire.answers, ...phone.wire.answers].map(([status, n]) => `${status} x ${n}`);
+    const faults = FAULTS.map((fault) => `  ${fault}: ${weather.happened.get(fault) ?? 0}`).join('\n');
+    process.stdout.write(`\nMarks harness: ${JSON.stringify(report)}\n${faults}\n  answers: ${answers.join(', ')}\n`);
+    // A killed worker answers with nothing, a killed database with a promise to be back: no answer is an error of ours.
+    expect(answers.filter((answer) => answer.startsWith('500'))).toEqual([]);
     expect(devices.flatMap((device) => device.refused)).toEqual([]);
     expect(report).toMatchObject({ acknowledged: sent.length, stored: sent.length, lost: 0, doubled: 0 });
     expect(sent.length).toBeGreaterThanOrEqual(MARKS);

@@ -5,6 +5,8 @@ import type { Batch, Taken } from '@/queue/queue';
 
 /** A browser's way to the server: cookies kept, the token sent along. */
 export class Wire {
+    /** How often each answer came. */
+    readonly answers = new Map<number, number>();
     private cookies = new Map<string, string>();
 
     constructor(private readonly base: string) {}
@@ -31,6 +33,7 @@ export class Wire {
         } catch {
             throw new Problem(0, 'The server cannot be reached.');
         }
+        this.answers.set(answer.status, (this.answers.get(answer.status) ?? 0) + 1);
         for (const cookie of answer.headers.getSetCookie()) {
             const [name, value] = cookie.split(';')[0]!.split('=') as [string, string];
             this.cookies.set(name, value);
