@@ -1,38 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { api, complaints, everythingSent, expectNoAxeFinding, expectSound } from './support';
-
-interface Round {
-    id: string;
-    place_id: string;
-    ordinal: number | null;
-    marks: { step: string | null; outcome: string | null; kind: string; withdrawn: boolean }[];
-}
-interface Lesson {
-    id: string;
-    starts_at: string;
-    rounds: Round[];
-    items: { id: string; place: { id: string; name: string } }[];
-}
-
-/** A lesson of its own for one test, with three places on its plan. */
-async function newLesson(page: Page): Promise<Lesson> {
-    await page.goto('/');
-    await expect(page.getByRole('navigation', { name: 'Areas' })).toBeVisible();
-    const token = decodeURIComponent((await page.context().cookies()).find((cookie) => cookie.name === 'XSRF-TOKEN')!.value);
-    const send = async <T>(path: string, data: object) =>
-        (await (await page.request.post(`/api/${path}`, { data, headers: { Accept: 'application/json', 'X-XSRF-TOKEN': token } })).json()) as T;
-    const [learner] = await api<{ id: string }[]>(page, 'learners');
-    const [vehicle] = await api<{ id: string }[]>(page, 'vehicles');
-    const places = (await api<{ id: string; name: string; routine: string }[]>(page, 'places')).filter((place) => place.routine.startsWith('emerge-'));
-    const { id } = await send<{ id: string }>('lessons', {
-        learner_id: learner!.id,
-        vehicle_id: vehicle!.id,
-        starts_at: new Date(Date.now() + 40 * 86_400_000).toISOString(),
-        minutes: 60,
-    });
-    for (const place of places.slice(0, 3)) await send(`lessons/${id}/items`, { place_id: place.id });
-    return api<Lesson>(page, `lessons/${id}`);
-}
+import { api, complaints, everythingSent, expectNoAxeFinding, expectSound, newLesson, type Lesson, type Round } from './support';
 
 const round = (page: Page) => page.getByText(/^Round \d+/);
 const outcomes = (found: Round) => found.marks.filter((mark) => !mark.withdrawn).map((mark) => `${mark.step ?? mark.kind} ${mark.outcome ?? ''}`.trim());

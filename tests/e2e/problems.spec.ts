@@ -68,3 +68,27 @@ test('putting a learner away can be undone', async ({ page }) => {
     await page.getByRole('button', { name: 'Undo' }).click();
     await expect(page.getByRole('link', { name: /Gus Pellow/ })).toBeVisible();
 });
+
+test('a picture that no longer holds says so and why; what cannot be shown is not left out in silence', async ({ page }) => {
+    await page.goto('/bench/approach');
+    await expect(page.getByRole('slider', { name: 'Steps of the approach' })).toBeVisible();
+    await page.waitForLoadState('networkidle');
+    const refuse = (path: string, message: string) =>
+        page.route(`**/api/${path}`, (route) => route.fulfill({ status: 422, json: { message, errors: { road_width_m: [message] } } }));
+    await refuse('compute/approach', 'must be at least 2 m.');
+    // What one press could change next was asked for ahead; two presses on, the core is asked, and refuses.
+    await page.getByRole('button', { name: 'Wet' }).click();
+    await page.getByRole('button', { name: 'Close behind' }).click();
+    await expect(page.getByRole('alert')).toContainText('The picture below is of what was set before');
+    await expect(page.getByRole('alert')).toContainText('road_width_m must be at least 2 m.');
+    await page.unroute('**/api/compute/approach');
+    await page.getByRole('alert').getByRole('button', { name: 'Try again' }).click();
+    await expect(page.getByRole('alert')).toHaveCount(0);
+    const { next } = await api<{ next: { id: string } }>(page, 'today');
+    await refuse('compute/*', 'must be at least 2 m.');
+    await refuse('learners/*/skill', 'not today.');
+    await page.goto(`/lessons/${next.id}/plan`);
+    await expect(page.getByText('What the record asks for is not shown:')).toBeVisible();
+    await page.goto(`/lessons/${next.id}/drive`);
+    await expect(page.getByText('The strip is not shown:')).toBeVisible();
+});
