@@ -16,6 +16,7 @@ use App\Http\Controllers\SkillController;
 use App\Http\Controllers\SyncController;
 use App\Http\Controllers\TodayController;
 use App\Http\Controllers\VehicleController;
+use App\Http\Middleware\SamePerson;
 use Illuminate\Support\Facades\Route;
 
 Route::prefix('api')->group(function (): void {
@@ -23,7 +24,7 @@ Route::prefix('api')->group(function (): void {
     Route::post('session', [SessionController::class, 'store'])->middleware('throttle:sign-in');
     Route::post('first-run', FirstRunController::class)->middleware('throttle:sign-in');
 
-    Route::middleware('auth')->group(function (): void {
+    Route::middleware(['auth', SamePerson::class])->group(function (): void {
         Route::delete('session', [SessionController::class, 'destroy']);
         Route::delete('sessions', [SessionController::class, 'destroyAll']);
         Route::put('password', [SessionController::class, 'updatePassword'])->middleware('throttle:sign-in');

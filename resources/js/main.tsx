@@ -1,7 +1,7 @@
 import { QueryCache, QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
-import { Problem } from '@/api/client';
+import { Problem, whenSomebodyElse } from '@/api/client';
 import { App } from '@/app/App';
 import { NoticeProvider } from '@/ui/Notice';
 
@@ -17,6 +17,9 @@ const client: QueryClient = new QueryClient({
         },
     },
 });
+
+// Another tab has signed somebody else in: everything read so far was another's, and is asked for anew.
+whenSomebodyElse(() => void client.resetQueries());
 
 createRoot(document.getElementById('root')!).render(
     <StrictMode>

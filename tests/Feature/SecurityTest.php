@@ -66,3 +66,15 @@ it('opens the first run once, for an empty installation', function (): void {
     $this->postJson('api/first-run', ['email' => 'p@first.test'] + $said)->assertForbidden();
     expect(School::query()->count())->toBe(1)->and(User::query()->count())->toBe(1);
 });
+
+it('gives a page that belongs to somebody else nothing, and takes nothing from it', function (): void {
+    $school = $this->school();
+    [$ann, $ben] = [$this->user($school), $this->user($school)];
+    $at = $this->lesson($ben);
+    $this->actingAs($ben);
+    $page = ['X-Signed-In-As' => $ann->id];
+    $this->getJson('api/learners', $page)->assertConflict()->assertDontSee('Test Learner');
+    $this->patchJson("api/lessons/{$at['lesson']->id}", ['aim' => 'hers'], $page)->assertConflict();
+    expect($at['lesson']->refresh()->aim)->toBeNull();
+    $this->getJson('api/learners', ['X-Signed-In-As' => $ben->id])->assertOk();
+});

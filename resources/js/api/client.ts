@@ -15,6 +15,18 @@ export class Problem extends Error {
     }
 }
 
+/** Whose page this is, said with everything it asks: where somebody else has signed in meanwhile, nothing is read or written in their name. */
+let whose = '';
+let onSomebodyElse = (): void => undefined;
+
+export function belongTo(user: string): void {
+    whose = user;
+}
+
+export function whenSomebodyElse(act: () => void): void {
+    onSomebodyElse = act;
+}
+
 type Method = 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE';
 
 function token(): string {
@@ -30,6 +42,7 @@ async function once(method: Method, path: string, body?: unknown): Promise<Respo
             headers: {
                 Accept: 'application/json',
                 'X-XSRF-TOKEN': token(),
+                ...(whose ? { 'X-Signed-In-As': whose } : {}),
                 ...(body === undefined ? {} : { 'Content-Type': 'application/json' }),
             },
             body: body === undefined ? undefined : JSON.stringify(body),
@@ -46,6 +59,7 @@ export async function ask<T>(method: Method, path: string, body?: unknown): Prom
         await once('GET', 'session');
         answer = await once(method, path, body);
     }
+    if (answer.status === 409) onSomebodyElse();
     if (answer.ok) return (answer.status === 204 ? undefined : await answer.json()) as T;
     const said = (await answer.json().catch(() => ({}))) as { message?: string; errors?: Record<string, string[]> };
     throw new Problem(answer.status, said.message || 'Something went wrong.', said.errors);

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { lazy, Suspense } from 'react';
 import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
-import { get } from '@/api/client';
+import { belongTo, get } from '@/api/client';
 import type { Session } from '@/api/types';
 import { FirstRun } from '@/areas/account/FirstRun';
 import { SignIn } from '@/areas/account/SignIn';
@@ -77,6 +77,7 @@ const router = createBrowserRouter([
 
 export function App() {
     const session = useQuery({ queryKey: ['session'], queryFn: () => get<Session>('session'), staleTime: Infinity, refetchOnWindowFocus: false });
+    belongTo(session.data?.user?.id ?? '');
     if (session.isLoading) return <Waiting />;
     if (session.error) {
         return (

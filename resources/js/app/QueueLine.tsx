@@ -1,5 +1,4 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { useEffect } from 'react';
 import { Link } from 'react-router';
 import type { QueueState, Trouble } from '@/queue/queue';
 import { useMarksQueue } from './marks';
@@ -33,10 +32,6 @@ export function QueueLine({ className }: { className: string }) {
     const queue = useMarksQueue();
     const { user } = useSession();
     const { trouble, refused } = queue;
-    useEffect(() => {
-        // Another tab has signed somebody else in: this one shows whose page it is by now.
-        if (trouble === 'somebody-else') void client.invalidateQueries({ queryKey: ['session'] });
-    }, [client, trouble]);
     const text = said(queue);
     if (!text) return null;
     return (
