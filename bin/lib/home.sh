@@ -39,7 +39,7 @@ find_home() {
         HOME_DIR=$(own_place "$closed")/home
         (umask 022; mkdir -p "$HOME_DIR") || fail "Cannot make $HOME_DIR."
         # What an earlier version kept in the closed folder goes along.
-        local one; for one in env demo-loaded; do [ -e "$closed/$one" ] && [ ! -e "$HOME_DIR/$one" ] && mv "$closed/$one" "$HOME_DIR/$one"; done
+        [ -e "$closed/env" ] && [ ! -e "$HOME_DIR/env" ] && mv "$closed/env" "$HOME_DIR/env"
         say "  (data lives in $HOME_DIR: the servers' user cannot enter $closed)"
     fi
     chmod 700 "$HOME_DIR" 2>/dev/null || fail "No right to $HOME_DIR: it belongs to somebody else."

@@ -36,6 +36,8 @@ prepare_application() {
     step "Tables"
     quietly "$HOME_DIR/log/update.log" artisan installation update || fail "The start ends here; the whole story is in $HOME_DIR/log/update.log."
     ok
+    # Rarely more than nothing: what was written first, or put back.
+    sed 's/^/  /' "$HOME_DIR/log/update.log"
     step "Configuration"
     quietly "$HOME_DIR/log/cache.log" artisan config:cache || fail "See $HOME_DIR/log/cache.log."
     quietly "$HOME_DIR/log/cache.log" artisan route:cache || fail "See $HOME_DIR/log/cache.log."

@@ -43,6 +43,11 @@ test('opens where the lesson is; a new visit begins a new round, an old one is a
     // The last press was in round 2: undo takes it back there, and shows where.
     await page.getByRole('button', { name: 'Undo' }).click();
     await expect(page.getByText(/^Adding to round 2,/)).toBeVisible();
+    // Driving off from it is the way to the next round: what is marked then is not the old one's.
+    await page.getByRole('button', { name: 'The car moves' }).click();
+    await expect(page.getByText(/^Round 6, /)).toBeVisible();
+    await page.getByRole('button', { name: 'Parked', exact: true }).click();
+    await page.getByRole('button', { name: /^2\. / }).click();
     await expect(page.getByRole('button', { name: 'Speed unaided', exact: true })).toHaveAttribute('aria-pressed', 'true');
     expect(heard).toEqual([]);
 });

@@ -2,22 +2,12 @@ import { expect, test } from 'vitest';
 import type { Lesson, Outcome } from '@/api/types';
 import { standing } from '@/queue/standing';
 import { uuid7 } from '@/queue/uuid';
+import { chance } from './chance';
 import { counted, Device } from './device';
 import { FAULTS, Weather, Wire } from './network';
 
 const MARKS = 3000;
 const FAULTS_AT_LEAST = 200;
-
-/** Numbers from a seed (mulberry32). When what goes wrong meets what is sent is left to the machine. */
-function chance(seed: number): (below: number) => number {
-    let state = seed;
-    return (below) => {
-        state = (state + 0x6d2b79f5) | 0;
-        let t = Math.imul(state ^ (state >>> 15), 1 | state);
-        t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-        return ((t ^ (t >>> 14)) >>> 0) % below;
-    };
-}
 
 const env = (name: string): string => process.env[name] ?? expect.fail(`${name} is not set: bin/test harness starts what this needs.`);
 

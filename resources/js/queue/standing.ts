@@ -81,11 +81,12 @@ export const conditionsOf = (round: Round): Conditions => standing(round.marks).
 const beganAt = (round: Round): number => Date.parse(round.began_at ?? round.device_at) || 0;
 
 /**
- * The server's rounds with everything that was made on this device laid over them, in the order in which they were driven; what is in
- * both counts once.
+ * The server's rounds in the order in which they were driven, and after them what was made on this device and the server has not
+ * shown yet, as it was made: a clock that is off must not put it before what somebody already saw. What is in both counts once.
  */
 export function withMade(lessonId: string, rounds: Round[], made: QueueEvent[]): Round[] {
-    const merged = new Map(rounds.map((round) => [round.id, { ...round, marks: [...round.marks] }]));
+    const shown = [...rounds].sort((a, b) => beganAt(a) - beganAt(b) || (a.id < b.id ? -1 : 1));
+    const merged = new Map(shown.map((round) => [round.id, { ...round, marks: [...round.marks] }]));
     for (const event of made) {
         if (event.kind === 'round' && event.round.lesson_id === lessonId && !merged.has(event.round.id)) {
             merged.set(event.round.id, { ...event.round, marks: [] });
@@ -95,7 +96,7 @@ export function withMade(lessonId: string, rounds: Round[], made: QueueEvent[]):
             if (round && !round.marks.some((mark) => mark.id === event.mark.id)) round.marks.push(event.mark);
         }
     }
-    return [...merged.values()].sort((a, b) => beganAt(a) - beganAt(b) || (a.id < b.id ? -1 : 1));
+    return [...merged.values()];
 }
 
 /** The rounds in which something happened, numbered as they were driven. */

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Mark, Outcome, Round, Step } from '@/api/types';
+import { chance } from '../../../tests/harness/chance';
 import { momentIn, pressing, settling, takingBack } from './press';
 import type { NewEvent } from './queue';
 import { driven, inOrder, isEmpty, standing, withMade } from './standing';
@@ -82,17 +83,6 @@ class Page {
             })
             .join(' | ');
     }
-}
-
-/** Numbers from a seed (mulberry32), so that a failing run can be run again. */
-function chance(seed: number): (below: number) => number {
-    let state = seed;
-    return (below) => {
-        state = (state + 0x6d2b79f5) | 0;
-        let t = Math.imul(state ^ (state >>> 15), 1 | state);
-        t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-        return ((t ^ (t >>> 14)) >>> 0) % below;
-    };
 }
 
 describe('undo', () => {
@@ -217,6 +207,18 @@ describe('what was made on the device', () => {
         expect(withMade('l', [], events)).toEqual([{ ...round, marks: [mark] }]);
         expect(withMade('l', [{ ...round, ordinal: 1, marks: [mark] }], events)).toEqual([{ ...round, ordinal: 1, marks: [mark] }]);
         expect(withMade('another lesson', [], events)).toEqual([]);
+    });
+});
+
+describe('the order of rounds', () => {
+    it('is the server’s, and what was made here comes after, however far off this device’s clock is', () => {
+        const server = [
+            { ...roundOf('r5'), began_at: '2026-05-20T10:05:00.000Z' },
+            { ...roundOf('r1'), began_at: '2026-05-20T10:01:00.000Z' },
+        ];
+        const here = { ...roundOf('r9'), device_at: '2026-05-20T07:00:00.000Z' };
+        const made = [{ seq: 1, kind: 'round' as const, user: 'u', round: here }];
+        expect(withMade('l', server, made).map((round) => round.id)).toEqual(['r1', 'r5', 'r9']);
     });
 });
 

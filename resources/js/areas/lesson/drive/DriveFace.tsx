@@ -37,6 +37,11 @@ function Marking({ lesson }: { lesson: Lesson }) {
         drive.newRound();
         setStep('mirrors');
     };
+    // Driving off from a round that was marked is the way to the next one.
+    const driveOff = () => {
+        if (drive.again || Object.keys(stands.steps).length > 0) newRound();
+        setMoving(true);
+    };
     const marking = !moving && item !== undefined;
     useSingleKeys(
         marking
@@ -57,7 +62,7 @@ function Marking({ lesson }: { lesson: Lesson }) {
                   h: drive.heldBack,
                   n: newRound,
                   u: () => drive.undo?.(),
-                  m: () => setMoving(true),
+                  m: driveOff,
               }
             : {},
     );
@@ -72,7 +77,16 @@ function Marking({ lesson }: { lesson: Lesson }) {
             </Empty>
         );
     }
-    if (moving) return <Moving count={stands.moments.length} rule={device_rule} onMark={drive.moment} onParked={() => setMoving(false)} />;
+    if (moving)
+        return (
+            <Moving
+                round={`Round ${drive.number}, ${item.place.name}`}
+                count={stands.moments.length}
+                rule={device_rule}
+                onMark={drive.moment}
+                onParked={() => setMoving(false)}
+            />
+        );
     // A round at a place that is no longer on the plan keeps its own place and steps.
     const elsewhere = round && round.place_id !== item.place.id ? round : null;
     return (
@@ -100,7 +114,7 @@ function Marking({ lesson }: { lesson: Lesson }) {
                         Round {drive.number}
                         {!round && <span className="text-quiet font-sans text-base font-normal"> new</span>}
                     </p>
-                    <button type="button" className="key" onClick={() => setMoving(true)}>
+                    <button type="button" className="key" onClick={driveOff}>
                         The car moves
                     </button>
                 </div>
