@@ -1,6 +1,6 @@
 <?php
 
-use Monolog\Formatter\LineFormatter;
+use Monolog\Formatter\JsonFormatter;
 
 return [
     'default' => 'daily',
@@ -11,7 +11,8 @@ return [
             'path' => env('NOBLE_TURN_LOG', storage_path('logs/noble-turn.log')),
             'level' => env('LOG_LEVEL', 'warning'),
             'days' => 14,
-            'formatter' => LineFormatter::class,
+            // One line an entry, whatever a text in it holds: nobody writes a line of their own into the log.
+            'formatter' => JsonFormatter::class,
             'formatter_with' => ['includeStacktraces' => true, 'ignoreEmptyContextAndExtra' => true],
         ],
         'emergency' => ['path' => storage_path('logs/noble-turn.log')],

@@ -2,14 +2,19 @@
 
 namespace Tests;
 
+use App\Models\Drawing;
 use App\Models\Learner;
 use App\Models\Lesson;
+use App\Models\Overruling;
 use App\Models\Place;
+use App\Models\PlannedItem;
+use App\Models\Promise;
 use App\Models\School;
 use App\Models\User;
 use App\Models\Vehicle;
 use App\School\CurrentSchool;
 use Illuminate\Contracts\Console\Kernel;
+use Illuminate\Database\Eloquent\Model;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase;
@@ -67,5 +72,30 @@ abstract class FeatureTestCase extends TestCase
 
             return compact('lesson', 'learner', 'vehicle', 'place');
         });
+    }
+
+    /**
+     * A whole small school: its owner, and the id of one row of everything it has.
+     *
+     * @return array{owner: User, ids: array<string, string>}
+     */
+    protected function world(string $name): array
+    {
+        $owner = $this->user($this->school($name), 'owner');
+        $at = $this->lesson($owner);
+        $this->app->make(CurrentSchool::class)->within(School::query()->findOrFail($owner->school_id), function () use (&$at, $owner): void {
+            $lesson = $at['lesson'];
+            $at['item'] = PlannedItem::query()->create(['lesson_id' => $lesson->id, 'place_id' => $at['place']->id, 'routine' => 'emerge-right', 'ordinal' => 1, 'minutes' => 10]);
+            $at['promise'] = Promise::query()->create(['lesson_id' => $lesson->id, 'learner_id' => $lesson->learner_id, 'kind' => 'homework', 'text' => 'x']);
+            $at['overruling'] = Overruling::query()->create(['learner_id' => $lesson->learner_id, 'user_id' => $owner->id, 'routine' => 'emerge-right', 'step' => 'look', 'level' => 'mostly', 'reason' => 'x']);
+            $at['drawing'] = Drawing::query()->create(['place_id' => $at['place']->id, 'lesson_id' => $lesson->id, 'title' => 'x', 'tool' => 'gap', 'state' => '']);
+        });
+        $ids = array_map(static fn (Model $row): string => $row->id, $at) + ['round' => (string) Str::uuid7(), 'mark' => (string) Str::uuid7()];
+        $this->actingAs($owner)->postJson('api/sync', [
+            'rounds' => [['id' => $ids['round'], 'lesson_id' => $ids['lesson'], 'place_id' => $ids['place'], 'routine' => 'emerge-right', 'device_at' => '2026-05-20T10:00:00Z']],
+            'marks' => [['id' => $ids['mark'], 'round_id' => $ids['round'], 'kind' => 'step', 'step' => 'look', 'outcome' => 'missed', 'device_at' => '2026-05-20T10:00:01Z']],
+        ])->assertOk();
+
+        return ['owner' => $owner, 'ids' => $ids];
     }
 }

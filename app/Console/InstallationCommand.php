@@ -3,9 +3,11 @@
 namespace App\Console;
 
 use App\Installation\Backup;
+use App\Installation\BackupFile;
 use App\Installation\Installation;
 use App\Installation\Restore;
 use App\Installation\Tables;
+use App\Installation\Unfinished;
 use App\Installation\Update;
 use Database\Seeders\DemoSeeder;
 use Illuminate\Console\Command;
@@ -24,7 +26,7 @@ final class InstallationCommand extends Command
         try {
             match ($this->argument('what')) {
                 'kind' => $this->line(Installation::kind()->value ?? 'none'),
-                'update' => (new Update((string) config('installation.keep')))($this->line(...)),
+                'update' => (new Update(self::keep()))($this->line(...)),
                 'demo' => $this->demo(),
                 'fresh-demo' => $this->freshDemo(),
                 'backup' => $this->say(Backup::to($this->file())),
@@ -51,22 +53,34 @@ final class InstallationCommand extends Command
         if (Tables::holdAnything()) {
             Installation::beDemo();
         }
+        $unfinished = new Unfinished(self::keep());
+        $unfinished->begin(Unfinished::FRESH_DEMO);
         Schema::dropAllTables();
         $this->callSilently('migrate', ['--force' => true]);
         $this->demo();
+        $unfinished->end();
     }
 
     private function restore(): void
     {
-        if (Tables::holdAnything() && ! $this->option('replace')) {
-            throw new RuntimeException('There is data here already. Restore into another installation, or say --replace: then what is here is written to a back-up first.');
-        }
-        if (Tables::holdAnything()) {
-            $before = config('installation.keep').'/before-restore-'.gmdate('Ymd-His').'.jsonl.gz';
+        $unfinished = new Unfinished(self::keep());
+        BackupFile::checked($this->file());
+        if ($unfinished->what() !== Unfinished::RESTORE && Tables::holdAnything()) {
+            if (! $this->option('replace')) {
+                throw new RuntimeException('There is data here already. Restore into another installation, or say --replace: then what is here is written to a back-up first.');
+            }
+            $before = self::keep().'/before-restore-'.gmdate('Ymd-His').'.jsonl.gz';
             Backup::to($before);
             $this->line("What was here is kept in {$before}.");
         }
+        $unfinished->begin(Unfinished::RESTORE);
         $this->say(Restore::from($this->file()));
+        $unfinished->end();
+    }
+
+    private static function keep(): string
+    {
+        return (string) config('installation.keep');
     }
 
     private function file(): string

@@ -16,6 +16,8 @@ final class ProblemRenderer
 {
     public static function register(Exceptions $exceptions): void
     {
+        // What is refused is answered, not logged: it says nothing of us, and anybody can send as much of it as they like.
+        $exceptions->dontReport([BadInput::class, UnknownName::class]);
         $exceptions->render(fn (BadInput $bad): JsonResponse => response()->json(['message' => $bad->getMessage(), 'errors' => $bad->errors], 422));
         $exceptions->render(fn (UnknownName $unknown): JsonResponse => response()->json(['message' => $unknown->getMessage()], 404));
         $exceptions->render(fn (ValidationException $invalid, Request $request): ?JsonResponse => $request->is('api/*')

@@ -22,6 +22,14 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->singleton(ResponseFactory::class, SoundJson::class);
     }
 
+    /** Whose account is tried; whatever is no text is nobody's. */
+    private static function account(Request $request): string
+    {
+        $email = $request->input('email');
+
+        return is_string($email) ? mb_strtolower($email) : '';
+    }
+
     public function boot(): void
     {
         JsonResource::withoutWrapping();
@@ -32,7 +40,7 @@ final class AppServiceProvider extends ServiceProvider
         DB::prohibitDestructiveCommands($this->app->environment() === 'production');
         // Guessing is slowed by address and account, and by address alone.
         RateLimiter::for('sign-in', fn (Request $request): array => [
-            Limit::perMinute(6)->by('account:'.mb_strtolower((string) $request->string('email')).'|'.$request->ip()),
+            Limit::perMinute(6)->by('account:'.self::account($request).'|'.$request->ip()),
             Limit::perMinute(30)->by('address:'.$request->ip()),
         ]);
     }

@@ -44,3 +44,16 @@ it('asks for a guardian when a minor is put again without one, and answers no er
     $this->putJson("api/learners/{$id}", $facts + ['guardian_name' => ''])->assertUnprocessable()->assertJsonValidationErrors('guardian_name');
     $this->putJson("api/learners/{$id}", $facts + ['is_minor' => false])->assertOk()->assertJsonPath('is_minor', false);
 });
+
+it('counts before it looks: a request of too much is refused as a whole', function (string $uri, array $body): void {
+    $this->json(str_contains($uri, 'order') ? 'PUT' : 'POST', str_replace('LESSON', $this->at['lesson']->id, $uri), $body)->assertUnprocessable()->assertSee('send it in parts');
+})->with([
+    ['api/sync', ['rounds' => [], 'marks' => array_fill(0, 10_000, [])]],
+    ['api/lessons/LESSON/order', ['items' => array_fill(0, 20_000, '018f0000-0000-7000-8000-000000000000')]],
+    ['api/learners', ['name' => 'x', 'reference_points' => array_fill(0, 20_000, ['what' => 'x', 'where' => 'y'])]],
+    ['api/learners', ['name' => 'x', 'reference_points' => array_fill(0, 200, array_fill(0, 200, []))]],
+]);
+
+it('takes a day that is a day, and says so of any other', function (string $day): void {
+    $this->getJson("api/today?day={$day}")->assertUnprocessable()->assertJsonValidationErrors('day');
+})->with(['zz', '2026-02-30', '9999-12-31', '20260520']);

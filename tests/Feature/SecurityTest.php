@@ -78,3 +78,24 @@ it('gives a page that belongs to somebody else nothing, and takes nothing from i
     expect($at['lesson']->refresh()->aim)->toBeNull();
     $this->getJson('api/learners', ['X-Signed-In-As' => $ben->id])->assertOk();
 });
+
+it('limits a sign-in of whatever type, and writes nothing of what it refuses into the log', function (): void {
+    $log = tempnam(sys_get_temp_dir(), 'log');
+    config(['logging.default' => 'single', 'logging.channels.single' => ['driver' => 'single', 'path' => $log]]);
+    for ($i = 0; $i < 6; $i++) {
+        $this->postJson('api/session', ['email' => ['x'], 'password' => ['x']])->assertUnprocessable();
+    }
+    $this->postJson('api/session', ['email' => ['x']])->assertTooManyRequests();
+    $user = $this->user($this->school());
+    $this->actingAs($user)->postJson('api/compute/stopping', ['speed_mph' => -1])->assertUnprocessable();
+    $this->postJson('api/compute/nothing', [])->assertNotFound();
+    $this->getJson('api/today?day=zz')->assertUnprocessable();
+    $this->getJson('api/lessons/none')->assertNotFound();
+    expect(file_get_contents($log))->toBe('');
+});
+
+it('lets nobody write a line of their own into the log', function (): void {
+    $formatter = new (config('logging.channels.daily.formatter'));
+    $line = $formatter->format(new Monolog\LogRecord(new DateTimeImmutable, 'app', Monolog\Level::Error, "broken\n[2026-05-20] production.ERROR: made up"));
+    expect(substr_count(trim($line), "\n"))->toBe(0);
+});

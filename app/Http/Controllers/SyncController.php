@@ -19,7 +19,7 @@ use NobleTurn\Core\Routine\Step;
 final class SyncController extends Controller
 {
     /** What a clock may say and a row can keep. */
-    private const TIME = ['date', 'after:2000-01-01', 'before:2100-01-01'];
+    private const TIME = ['bail', 'string', 'date', 'after:2000-01-01', 'before:2100-01-01'];
 
     public function __invoke(Request $request, TakeIn $takeIn): JsonResponse
     {

@@ -18,7 +18,8 @@ final class TodayController extends Controller
     public function __invoke(Request $request, CurrentSchool $current): JsonResponse
     {
         $zone = $current->school()->time_zone;
-        $day = Carbon::parse($request->date('day')?->toDateString() ?? now($zone)->toDateString(), $zone);
+        $said = $request->validate(['day' => ['sometimes', 'nullable', 'date_format:Y-m-d', 'after:2000-01-01', 'before:2100-01-01']]);
+        $day = Carbon::parse($said['day'] ?? now($zone)->toDateString(), $zone);
         $mine = fn () => Lesson::query()->where('instructor_id', $this->user($request)->id);
         $lessons = $mine()->whereBetween('starts_at', [$day->copy()->utc(), $day->copy()->endOfDay()->utc()])->oldest('starts_at')->get();
         // Lessons whose time is over but which were never closed.

@@ -13,6 +13,11 @@ use Symfony\Component\HttpFoundation\Response;
  */
 final class PlainInput
 {
+    /** Entries of one list, and of all lists of a request together; a full batch of marks has 500 and 10,000. */
+    private const LONGEST = 1000;
+
+    private const MOST = 20_000;
+
     private const UUID = '/^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i';
 
     public function handle(Request $request, Closure $next): Response
@@ -24,8 +29,13 @@ final class PlainInput
         if ($body !== '' && $request->is('api/*')) {
             abort_unless($request->isJson(), 415, 'Send JSON, with Content-Type: application/json.');
             abort_unless(mb_check_encoding($body, 'UTF-8'), 400, 'The input is not valid UTF-8.');
-            json_decode($body, true);
+            $decoded = (array) json_decode($body, true);
             abort_unless(json_last_error() === JSON_ERROR_NONE, 400, 'The input is not JSON: '.json_last_error_msg().'.');
+            // Counted before anything is made of it: to check each entry of a list is dearer than to send it.
+            if (! $request->is('api/compute/*')) {
+                abort_if(self::isTooMuch($request->json()->all()), 422, 'That is more than one request may hold: send it in parts.');
+                array_walk_recursive($decoded, static fn (mixed $value) => abort_if(is_float($value) && ! is_finite($value), 422, 'A number is too large.'));
+            }
             $request->json()->replace(self::ids($request->json()->all()));
         }
         $route = $request->route();
@@ -38,6 +48,23 @@ final class PlainInput
         }
 
         return $next($request);
+    }
+
+    /** @param  array<array-key, mixed>  $said */
+    private static function isTooMuch(array $said): bool
+    {
+        $entries = 0;
+        $lists = [$said];
+        while ($lists !== []) {
+            $list = array_pop($lists);
+            $entries += count($list);
+            if (count($list) > self::LONGEST || $entries > self::MOST) {
+                return true;
+            }
+            array_push($lists, ...array_filter(array_values($list), is_array(...)));
+        }
+
+        return false;
     }
 
     /**

@@ -1,0 +1,73 @@
+<?php
+
+namespace Tests;
+
+use Illuminate\Support\Facades\Route;
+use Illuminate\Support\Str;
+use stdClass;
+
+/** Every route of the API that asks for a sign-in, with a body that it takes: for walks over all of them. */
+final class Routes
+{
+    /**
+     * Every route with the body it takes, by method and address.
+     *
+     * @param  array<string, string>  $ids
+     */
+    public static function withBodies(array $ids): array
+    {
+        $learner = ['name' => 'x', 'transmission' => 'manual', 'level' => 'beginner'];
+        $car = ['name' => 'x', 'transmission' => 'manual', 'controls' => 'standard', 'length_m' => 4, 'width_m' => 1.8];
+        $place = ['name' => 'x', 'routine' => 'emerge-left', 'approach' => ['limit_mph' => 30]];
+        $doctrine = ['pack' => 'gb', 'practice' => new stdClass];
+        $newRound = (string) Str::uuid7();
+
+        return [
+            'GET today' => [], 'GET routines' => [], 'GET doctrines' => [], 'GET ping' => [], 'PUT doctrines/school' => $doctrine, 'PUT doctrines/mine' => $doctrine, 'PUT learners/{learner}/doctrine' => $doctrine,
+            'POST compute/{tool}' => ['speed_mph' => 30],
+            'POST sync' => ['rounds' => [['id' => $newRound, 'lesson_id' => $ids['lesson'], 'place_id' => $ids['place'], 'routine' => 'emerge-right', 'device_at' => '2026-05-20T10:00:00Z']], 'marks' => [['id' => (string) Str::uuid7(), 'round_id' => $ids['round'], 'kind' => 'step', 'step' => 'look', 'outcome' => 'missed', 'corrects_id' => $ids['mark'], 'device_at' => '2026-05-20T10:00:01Z']]],
+            'POST lessons' => ['learner_id' => $ids['learner'], 'vehicle_id' => $ids['vehicle'], 'starts_at' => '2026-05-20T10:00:00Z', 'minutes' => 60],
+            'GET lessons/{lesson}' => [], 'PATCH lessons/{lesson}' => ['aim' => 'x'], 'GET lessons/{lesson}/changed' => [],
+            'POST lessons/{lesson}/items' => ['place_id' => $ids['place']], 'PUT lessons/{lesson}/order' => ['items' => [$ids['item']]], 'PATCH items/{item}' => ['minutes' => 12], 'DELETE items/{item}' => [], 'POST items/{item}/restore' => [],
+            'POST lessons/{lesson}/promises' => ['kind' => 'promise', 'text' => 'x'], 'PATCH promises/{promise}' => ['kept' => true], 'DELETE promises/{promise}' => [], 'POST promises/{promise}/restore' => [],
+            'GET school/learners' => [], 'GET school/teaching' => [], 'POST school/records' => [],
+            'GET learners' => [], 'POST learners' => $learner + ['reference_points' => [['what' => 'x', 'where' => 'y', 'vehicle_id' => $ids['vehicle']]]], 'GET learners/{learner}' => [], 'GET learners/{learner}/needs' => [], 'GET learners/{learner}/skill' => [], 'GET learners/{learner}/marks' => [],
+            'GET learners/{learner}/skill/{routine}/{step}' => [], 'POST learners/{learner}/overrulings' => ['routine' => 'emerge-right', 'step' => 'look', 'level' => 'mostly', 'reason' => 'x'], 'PATCH overrulings/{overruling}' => ['withdrawn' => true],
+            'PUT learners/{learner}' => $learner, 'DELETE learners/{learner}' => [], 'POST learners/{learner}/restore' => [],
+            'GET vehicle-kinds' => [], 'GET vehicles' => [], 'POST vehicles' => $car, 'PUT vehicles/{vehicle}' => $car, 'DELETE vehicles/{vehicle}' => [], 'POST vehicles/{vehicle}/restore' => [],
+            'GET places' => [], 'POST places' => $place, 'GET places/{place}/lessons' => [], 'POST places/{place}/drawings' => ['title' => 'x', 'tool' => 'gap', 'state' => '', 'lesson_id' => $ids['lesson']], 'DELETE drawings/{drawing}' => [], 'POST drawings/{drawing}/restore' => [],
+            'PUT places/{place}' => $place, 'DELETE places/{place}' => [], 'POST places/{place}/restore' => [],
+            // The own session and password take no id; tried last, for they end it.
+            'PUT password' => ['current_password' => 'long-enough-1', 'password' => 'another-long-1'], 'DELETE session' => [], 'DELETE sessions' => [],
+        ];
+    }
+
+    /** @return list<string> every route of the API that asks for a sign-in, as "METHOD address" */
+    public static function guarded(): array
+    {
+        $found = [];
+        foreach (Route::getRoutes() as $route) {
+            if (in_array('auth', $route->gatherMiddleware(), true)) {
+                foreach (array_diff($route->methods(), ['HEAD']) as $method) {
+                    $found[] = $method.' '.substr($route->uri(), strlen('api/'));
+                }
+            }
+        }
+
+        return $found;
+    }
+
+    /**
+     * The method and the address with its ids in place.
+     *
+     * @param  array<string, string>  $ids
+     * @return array{string, string}
+     */
+    public static function addressed(string $route, array $ids): array
+    {
+        [$method, $uri] = explode(' ', $route);
+        $known = $ids + ['tool' => 'stopping', 'routine' => 'emerge-right', 'step' => 'look'];
+
+        return [$method, 'api/'.preg_replace_callback('/\{(\w+)\}/', fn (array $name): string => $known[$name[1]], $uri)];
+    }
+}
