@@ -74,7 +74,7 @@ export class Device {
         const last = this.presses[this.presses.length - 1];
         if (kind === 5 && last) {
             this.presses.pop();
-            return this.add(takingBack(last, rounds, at));
+            return this.add(takingBack(last, rounds, this.user, at));
         }
         if (kind === 6) return this.keep(momentIn(round.id, at));
         if (kind === 7 && stands.moments[0]) return this.keep(settling(stands.moments[0], round, { round, step, outcome }, at));

@@ -58,6 +58,6 @@ export function settling(moment: Mark, from: Round, settled: Settled, at: string
     return { events: [...gone.events, ...said.events], press: [...gone.press, ...said.press] };
 }
 
-/** The rows that take a press back, in all rounds it wrote to. */
-export const takingBack = (press: Press, rounds: readonly Round[], at: string): NewEvent[] =>
-    rounds.flatMap((round) => undoing(press, round.id, standing(round.marks)).map((said) => row(round.id, at, said)));
+/** The rows that take a press of this person back, in all rounds it wrote to. */
+export const takingBack = (press: Press, rounds: readonly Round[], mine: string, at: string): NewEvent[] =>
+    rounds.flatMap((round) => undoing(press, round.id, standing(round.marks), mine).map((said) => row(round.id, at, said)));

@@ -61,7 +61,7 @@ class Page {
     /** As the page does it, or, as after a reload, from the rows alone. */
     undo(): void {
         const press = this.remembers ? this.presses.pop()! : lastPress(this.rounds, 'me')!;
-        this.write(takingBack(press, this.rounds, this.now()));
+        this.write(takingBack(press, this.rounds, 'me', this.now()));
     }
     get rows(): Mark[] {
         return this.rounds.flatMap((round) => round.marks);
@@ -157,6 +157,15 @@ describe('undo', () => {
         expect(lastPress(page.rounds, 'me')).toBeNull();
         page.rounds[0]!.marks.push({ ...whole({ id: uuid7(), kind: 'step', step: 'speed', outcome: 'missed', user_id: 'colleague' }), device_at: page.now() });
         expect(lastPress(page.rounds, 'me')).toBeNull();
+    });
+
+    it('leaves a colleague’s later word in the same place', () => {
+        const page = new Page();
+        page.mark('look', 'missed');
+        const mine = page.rounds[0]!.marks[0]!;
+        page.rounds[0]!.marks.push({ ...mine, id: uuid7(), outcome: 'unaided', corrects_id: mine.id, user_id: 'colleague', device_at: page.now() });
+        page.undo();
+        expect(page.said()).toBe('look unaided | ');
     });
 });
 

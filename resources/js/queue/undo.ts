@@ -17,6 +17,9 @@ export function keyOf(slot: Slot): SlotKey {
     return slot.kind === 'moment' ? `moment ${slot.id}` : slot.kind;
 }
 
+/** Somebody else's; what was made on this device and not yet sent is one's own. */
+const isTheirs = (mark: Mark | undefined, mine: string): boolean => mark?.user_id !== undefined && mark.user_id !== mine;
+
 export function markIn(stands: Standing, slot: Slot): Mark | null {
     const mark = stands.last.get(keyOf(slot));
     return mark && !mark.withdrawn ? mark : null;
@@ -45,11 +48,15 @@ export const pressOf = (round: string, slots: Slot[], stands: Standing): Press =
         return { round, slot, before: mark && saidIn(mark) };
     });
 
-/** The marks that put back what stood before a press in one round: what stands now is withdrawn or corrected, never erased. */
-export function undoing(press: Press, round: string, stands: Standing): NewMark[] {
+/**
+ * The marks that put back what stood before a press in one round: what stands now is withdrawn or corrected, never erased. Where
+ * somebody else pressed later, their word stands.
+ */
+export function undoing(press: Press, round: string, stands: Standing, mine: string): NewMark[] {
     return press
         .filter((replaced) => replaced.round === round)
         .flatMap(({ slot, before }) => {
+            if (isTheirs(stands.last.get(keyOf(slot)), mine)) return [];
             if (before) return [into(stands, slot, before)];
             return markIn(stands, slot) ? [into(stands, slot, withdrawal(slot))] : [];
         });
@@ -94,7 +101,7 @@ export function lastPress(rounds: readonly Round[], mine: string): Press | null 
         for (const [key, marks] of grouped(inOrder(round.marks), (mark) => slots.get(mark.id)!)) {
             const stack = states(marks, settled);
             const top = stack[stack.length - 1]!;
-            if (!top.mark || (top.mark.user_id && top.mark.user_id !== mine)) continue;
+            if (!top.mark || isTheirs(top.mark, mine)) continue;
             const at = top.mark.device_at;
             if (at < newest) continue;
             const replaced = { round: round.id, slot: slotAs(key, top.mark), before: stack[stack.length - 2]!.said };

@@ -24,16 +24,17 @@ export function useDrive(lesson: Lesson) {
     const { user } = useSession();
     const { routines } = useRules();
     const rounds = useMemo(() => withMade(lesson.id, lesson.rounds, made), [lesson.id, lesson.rounds, made]);
-    const [visit, setVisit] = useState<Visit>(() => keptVisit(lesson.id));
+    const happened = driven(rounds);
+    const latest = happened[happened.length - 1];
+    const itemOf = (round: Round | undefined) => round && lesson.items.find((candidate) => candidate.place.id === round.place_id);
+    // Where the lesson stands as Drive is opened: what a colleague's device marks elsewhere does not move it under the hand.
+    const [visit, setVisit] = useState<Visit>(() => keptVisit(lesson.id) ?? { item: itemOf(latest)?.id ?? null, round: null, again: false });
     const [presses, setPresses] = useState<Press[]>([]);
     useEffect(() => keepVisit(lesson.id, visit), [lesson.id, visit]);
     // Leaving Drive ends the visit: whoever comes back begins a new round. (A reload leaves nothing.)
     useEffect(() => () => keepVisit(lesson.id, null), [lesson.id]);
 
-    const happened = driven(rounds);
-    const latest = happened[happened.length - 1];
-    const itemOf = (round: Round | undefined) => round && lesson.items.find((candidate) => candidate.place.id === round.place_id);
-    const item = lesson.items.find((candidate) => candidate.id === visit.item) ?? itemOf(latest) ?? lesson.items[0];
+    const item = lesson.items.find((candidate) => candidate.id === visit.item) ?? lesson.items[0];
     const round = rounds.find((candidate) => candidate.id === visit.round);
     const stands = standing(round?.marks ?? []);
     const routine = round?.routine ?? item?.routine;
@@ -80,7 +81,7 @@ export function useDrive(lesson: Lesson) {
     const undone = presses[presses.length - 1] ?? lastPress(rounds, user.id);
     const undo = (press: Press): void => {
         const concerned = rounds.filter((candidate) => press.some((replaced) => replaced.round === candidate.id));
-        marksQueue.add(...takingBack(press, concerned, pressTime()));
+        marksQueue.add(...takingBack(press, concerned, user.id, pressTime()));
         setPresses((known) => known.filter((candidate) => candidate !== press));
         // What was taken back is shown, whichever round it was in.
         const shown = concerned[0];

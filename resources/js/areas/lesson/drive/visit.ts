@@ -1,6 +1,6 @@
 /** Where on the lesson's way somebody is: at which place of the plan, and in which round there. Kept over a reload of the page, not over leaving it. */
 export interface Visit {
-    /** The item of the plan; null for the one the lesson stands at. */
+    /** The item of the plan; null for its first. */
     item: string | null;
     /** The open round; null where the next press begins a new one. */
     round: string | null;
@@ -8,15 +8,14 @@ export interface Visit {
     again: boolean;
 }
 
-const NOWHERE: Visit = { item: null, round: null, again: false };
-
 const nameOf = (lesson: string) => `noble-turn.visit.${lesson}`;
 
-export function keptVisit(lesson: string): Visit {
+/** Where the page was before it was loaded anew; null where it was nowhere. */
+export function keptVisit(lesson: string): Visit | null {
     try {
-        return { ...NOWHERE, ...(JSON.parse(sessionStorage.getItem(nameOf(lesson)) ?? '{}') as Partial<Visit>) };
+        return JSON.parse(sessionStorage.getItem(nameOf(lesson)) ?? 'null') as Visit | null;
     } catch {
-        return NOWHERE;
+        return null;
     }
 }
 
