@@ -32,7 +32,9 @@ final readonly class Basis
         $within = static fn ($rows, string $column) => $ids === null ? $rows : $rows->whereIn($column, $ids);
         $lessons = $within(Lesson::query(), 'learner_id')->orderBy('starts_at')->orderBy('id')->toBase()
             ->get(['id', 'learner_id', 'instructor_id', 'starts_at', 'minutes', 'state', 'self_rating'])->groupBy('learner_id');
-        $marks = $within(Mark::query()->toBase()->join('rounds', 'rounds.id', '=', 'marks.round_id')->join('lessons', 'lessons.id', '=', 'rounds.lesson_id'), 'lessons.learner_id')
+        // The school is said of all three: their indexes begin with it.
+        $marks = $within(Mark::query()->toBase()->join('rounds', 'rounds.id', '=', 'marks.round_id')->join('lessons', 'lessons.id', '=', 'rounds.lesson_id')
+            ->where('rounds.school_id', $this->current->id())->where('lessons.school_id', $this->current->id()), 'lessons.learner_id')
             ->groupBy('lessons.learner_id')->selectRaw('lessons.learner_id, COUNT(*) AS marks, '.self::mixed('marks.id').' AS mixed')->get()->keyBy('learner_id');
         $said = $within(Overruling::query(), 'learner_id')->orderBy('id')->toBase()->get(['id', 'learner_id', 'routine', 'step', 'level', 'withdrawn_at', 'created_at'])->groupBy('learner_id');
         $instructors = User::query()->where('school_id', $this->current->id())->get()->keyBy('id');
@@ -47,10 +49,10 @@ final readonly class Basis
         return $found;
     }
 
-    /** A number that changes with the set of ids, whatever their order: rows of the log are only ever added, so their ids tell. */
+    /** A number that changes with the set of ids, whatever their order. Rows of the log are only ever added: with their count it tells. */
     public static function mixed(string $column): string
     {
-        return "BIT_XOR(CAST(CONV(LEFT(MD5({$column}), 16), 16, 10) AS UNSIGNED))";
+        return "BIT_XOR(CRC32({$column}))";
     }
 
     /** @param  list<mixed>  $rows */

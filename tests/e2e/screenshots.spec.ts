@@ -20,8 +20,17 @@ test('main views', async ({ page }) => {
     await shoot(page, 'plan');
     const { lessons } = await api<{ lessons: { id: string; state: string; rounds: number }[] }>(page, `learners/${next.learner.id}`);
     const done = lessons.filter((lesson) => lesson.state === 'done').sort((a, b) => b.rounds - a.rounds)[0]!;
-    await show(page, `/lessons/${done.id}/drive`);
+    // A round as it is being marked, taken back afterwards.
+    await show(page, `/lessons/${next.id}/drive`);
+    for (const key of ['Position prompted', 'Rest unaided', 'Round again', 'Mirrors unaided', 'Signal reminded', 'Position missed']) {
+        await page.getByRole('button', { name: key, exact: true }).click();
+    }
     await shoot(page, 'drive');
+    await page.setViewportSize({ width: 390, height: 844 });
+    await page.evaluate(() => window.scrollTo(0, 0));
+    await shoot(page, 'drive-phone');
+    await page.setViewportSize({ width: 1280, height: 800 });
+    for (let i = 0; i < 5; i++) await page.getByRole('button', { name: 'Undo' }).click();
     await page.getByRole('button', { name: 'The car moves' }).click();
     await shoot(page, 'drive-moving');
     await show(page, `/lessons/${done.id}/debrief`);
@@ -53,7 +62,4 @@ test('main views', async ({ page }) => {
     await show(page, `/lessons/${next.id}/plan`);
     await shoot(page, 'plan-night');
     await page.evaluate(() => localStorage.setItem('noble-turn.theme', 'day'));
-    await page.setViewportSize({ width: 390, height: 844 });
-    await show(page, `/lessons/${done.id}/drive`);
-    await shoot(page, 'drive-phone');
 });
