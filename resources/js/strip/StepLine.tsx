@@ -1,7 +1,7 @@
 import { useRef } from 'react';
 import type { ApproachPlan, StripStep } from '@/api/types';
 import { Glyph } from './glyphs';
-import { wantedFrom } from './layout';
+import { freeSide, wantedFrom } from './layout';
 import { makeScale, ticks } from './scale';
 import { useWidth } from './useWidth';
 import { inUnit, spoken } from './words';
@@ -11,6 +11,9 @@ export function StepLine({ plan, current, onStep }: { plan: ApproachPlan; curren
     const frame = useRef<HTMLDivElement>(null);
     const width = useWidth(frame);
     const scale = makeScale(width - 18, wantedFrom(plan), 0, 4);
+    const at = (step: { best_m: number }) => scale.x(Math.min(step.best_m, scale.from));
+    // The current one last: what it says lies over its neighbours.
+    const inDrawingOrder = [...plan.steps].sort((a, b) => Number(a.step === current) - Number(b.step === current));
     return (
         <div ref={frame} className="w-full">
             {width > 0 && (
@@ -34,10 +37,11 @@ export function StepLine({ plan, current, onStep }: { plan: ApproachPlan; curren
                             {at === 0 ? 'line' : at}
                         </text>
                     ))}
-                    {plan.steps.map((step) => {
-                        const x = scale.x(Math.min(step.best_m, scale.from));
+                    {inDrawingOrder.map((step) => {
+                        const x = at(step);
                         const from = scale.x(Math.min(step.earliest_m, scale.from));
                         const now = step.step === current;
+                        const side = now ? freeSide(x, plan.steps.map(at), width) : 'right';
                         return (
                             <g key={step.step} onClick={() => onStep(step.step)} className="cursor-pointer">
                                 <rect
@@ -56,12 +60,12 @@ export function StepLine({ plan, current, onStep }: { plan: ApproachPlan; curren
                                 <line x1={x} x2={x} y1={40} y2={46} stroke="var(--ink)" strokeWidth={2} />
                                 {now && (
                                     <text
-                                        x={x > width - 90 ? x - 22 : x + 22}
+                                        x={side === 'left' ? x - 22 : x + 22}
                                         y={18}
                                         fontSize={16}
                                         fontWeight={700}
                                         fill="var(--ink)"
-                                        textAnchor={x > width - 90 ? 'end' : 'start'}
+                                        textAnchor={side === 'left' ? 'end' : 'start'}
                                         stroke="var(--paper)"
                                         strokeWidth={5}
                                         paintOrder="stroke"

@@ -1,7 +1,7 @@
 import { execFileSync } from 'node:child_process';
 import { beforeAll, describe, expect, it } from 'vitest';
 import type { ApproachInputs, ApproachPlan } from '@/api/types';
-import { layOut, wantedFrom } from './layout';
+import { freeSide, layOut, wantedFrom } from './layout';
 import { makeScale, ticks, readAt, secondTicks } from './scale';
 import { nearest } from './useApproach';
 import { onItsAxis, spoken } from './words';
@@ -100,5 +100,17 @@ describe('the strip', () => {
         expect(spoken(plans.standing!.steps[0]!.best_m, plans.standing!.length_unit)).toMatch(/^\d\.\d s$/);
         expect(plans.standing!.steps.map((step) => step.best_m)).toEqual([...plans.standing!.steps.map((step) => step.best_m)].sort((a, b) => b - a));
         expect(plans.six!.steps.map((step) => step.step)).toContain('gear');
+    });
+});
+
+describe('the figure beside a pin', () => {
+    it('goes where it hides no other pin, and never off the picture', () => {
+        expect(freeSide(300, [100, 300, 500], 800)).toBe('right');
+        expect(freeSide(300, [100, 300, 320], 800)).toBe('left');
+        expect(freeSide(760, [100, 760], 800)).toBe('left');
+        expect(freeSide(40, [40, 60, 700], 800)).toBe('right');
+        // Between two others it lies over the nearer ones, on the picture all the same.
+        expect(freeSide(300, [280, 300, 320], 800)).toBe('right');
+        expect(freeSide(780, [760, 780], 800)).toBe('left');
     });
 });

@@ -180,3 +180,12 @@ function layRoad(plan: Drawable, scale: Scale, top: number, compact: boolean): R
     const path = `M${within.map((metres) => `${scale.x(metres).toFixed(1)},${y(readAt(distances, laterals, metres)).toFixed(1)}`).join(' L')}`;
     return { top, bottom, y, nearIsTop, path, lineX: scale.x(0), pixelsPerMetre };
 }
+
+/** What a figure beside a pin takes, px. */
+const BESIDE = 88;
+
+/** On which side of a pin its figure hides no other pin: right where it can, left where only that is free. */
+export function freeSide(x: number, pins: readonly number[], width: number): 'left' | 'right' {
+    const isFree = (from: number, to: number) => from >= 0 && to <= width && !pins.some((pin) => pin !== x && pin + 16 > from && pin - 16 < to);
+    return !isFree(x + 16, x + BESIDE) && isFree(x - BESIDE, x - 16) ? 'left' : x + BESIDE > width ? 'left' : 'right';
+}
