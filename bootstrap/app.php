@@ -16,7 +16,6 @@ use Illuminate\Http\Request;
 $app = Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
         web: __DIR__.'/../routes/web.php',
-        health: '/up',
     )
     ->withCommands([ComputeCommand::class, InstallationCommand::class, RulesCommand::class])
     ->withMiddleware(function (Middleware $middleware): void {

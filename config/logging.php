@@ -3,8 +3,10 @@
 use Monolog\Formatter\JsonFormatter;
 
 return [
-    'default' => 'daily',
+    'default' => 'stack',
     'channels' => [
+        // What cannot be written (a full disk, a file of somebody else's) is lost, and the answer is what it would have been.
+        'stack' => ['driver' => 'stack', 'channels' => ['daily'], 'ignore_exceptions' => true],
         // Requests, inputs and people are not logged; exceptions come with class, place and stack, without arguments.
         'daily' => [
             'driver' => 'daily',

@@ -15,9 +15,13 @@ use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SkillController;
 use App\Http\Controllers\SyncController;
 use App\Http\Controllers\TodayController;
+use App\Http\Controllers\UpController;
 use App\Http\Controllers\VehicleController;
 use App\Http\Middleware\SamePerson;
 use Illuminate\Support\Facades\Route;
+
+// Whether all that is needed is there; asked by whoever looks after the servers, without a session.
+Route::get('up', UpController::class)->withoutMiddleware('web');
 
 Route::prefix('api')->group(function (): void {
     Route::get('session', [SessionController::class, 'show']);

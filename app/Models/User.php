@@ -2,6 +2,7 @@
 
 namespace App\Models;
 
+use Illuminate\Database\Eloquent\Casts\Attribute;
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Foundation\Auth\User as Authenticatable;
 
@@ -31,6 +32,12 @@ final class User extends Authenticatable
     protected function casts(): array
     {
         return ['password' => 'hashed', 'practice' => 'array'];
+    }
+
+    /** Kept and compared in small letters. */
+    protected function email(): Attribute
+    {
+        return Attribute::set(static fn (string $email): string => mb_strtolower(trim($email)));
     }
 
     public function isOwner(): bool

@@ -46,6 +46,8 @@ launch_database() {
         --character-set-server=utf8mb4 --collation-server=utf8mb4_unicode_ci --innodb-buffer-pool-size=256M \
         --log-error="$DB_DIR/error.log" </dev/null >/dev/null 2>&1 &
     DB_PID=$!
+    note_pid database "$DB_PID"
+    disown
 }
 
 await_database() {
@@ -70,7 +72,8 @@ SQL
 }
 
 stop_database() {
-    [ -n "$DB_PID" ] && end_pids "$DB_PID"
+    # Only what we began: another start may be using the same home.
+    [ -n "$DB_PID" ] && end_pids "$DB_PID" && rm -f "$HOME_DIR/run/database.pid"
     DB_PID=""
     [ -n "${DB_SOCKET_DIR:-}" ] && rm -rf "$DB_SOCKET_DIR"
     return 0

@@ -43,7 +43,7 @@ find_home() {
         say "  (data lives in $HOME_DIR: the servers' user cannot enter $closed)"
     fi
     chmod 700 "$HOME_DIR" 2>/dev/null || fail "No right to $HOME_DIR: it belongs to somebody else."
-    (umask 077; mkdir -p "$HOME_DIR/log" "$HOME_DIR/cache/views" "$HOME_DIR/backups") || fail "Cannot write in $HOME_DIR: check the rights and the free space of the disk."
+    (umask 077; mkdir -p "$HOME_DIR/log" "$HOME_DIR/run" "$HOME_DIR/cache/views" "$HOME_DIR/backups") || fail "Cannot write in $HOME_DIR: check the rights and the free space of the disk."
     give_home
 }
 

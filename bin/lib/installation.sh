@@ -5,6 +5,7 @@
 . "$ROOT/bin/lib/home.sh"
 . "$ROOT/bin/lib/database.sh"
 . "$ROOT/bin/lib/web.sh"
+. "$ROOT/bin/lib/keep.sh"
 
 close_installation() { local code=$?; trap - EXIT; trap '' INT TERM; stop_database; exit "$code"; }
 

@@ -44,6 +44,31 @@ prepare_application() {
     ok
 }
 
+# Settings of the opcode cache hold for the whole process. Files are read once: a start after an update reads them anew.
+launch_fpm() {
+    setsid "${SERVER_PREFIX[@]}" php-fpm8.2 -d opcache.memory_consumption=128 -d opcache.validate_timestamps=0 \
+        -d opcache.jit=tracing -d opcache.jit_buffer_size=48M -d realpath_cache_size=4M --nodaemonize --fpm-config "$WEB_DIR/php-fpm.conf" </dev/null >>"$HOME_DIR/log/fpm.out" 2>&1 &
+    FPM_PID=$!
+    note_pid fpm "$FPM_PID"
+    disown
+}
+
+launch_nginx() {
+    setsid "${SERVER_PREFIX[@]}" nginx -e "$HOME_DIR/log/nginx.err" -p "$WEB_DIR" -c "$WEB_DIR/nginx.conf" -g 'daemon off;' </dev/null >>"$HOME_DIR/log/nginx.out" 2>&1 &
+    NGINX_PID=$!
+    note_pid nginx "$NGINX_PID"
+    disown
+}
+
+# Long work, such as bringing a school's records up to date, is done beside the requests. A worker ends every hour and is begun anew.
+launch_worker() {
+    setsid "${SERVER_PREFIX[@]}" bash -c 'trap "kill \$child 2>/dev/null; exit 0" TERM; while :; do php "$1/artisan" queue:work --sleep=2 --max-time=3600 & child=$!; wait "$child"; sleep 2; done' \
+        worker "$RUN_ROOT" </dev/null >>"$HOME_DIR/log/worker.out" 2>&1 &
+    WORKER_PID=$!
+    note_pid worker "$WORKER_PID"
+    disown
+}
+
 start_web() {
     local run
     step "Web server"
@@ -54,16 +79,9 @@ start_web() {
     sed -e "s#RUNDIR#$run#g; s#ROOT#$RUN_ROOT#g; s#LOGDIR#$HOME_DIR/log#g; s#WEBPORT#$WEB_PORT#g" "$ROOT/bin/server/nginx.conf" >"$run/nginx.conf"
     sed -e "s#RUNDIR#$run#g; s#LOGDIR#$HOME_DIR/log#g" "$ROOT/bin/server/php-fpm.conf" >"$run/php-fpm.conf"
     [ -z "$SERVER_USER" ] || chown -R "$SERVER_USER:$SERVER_USER" "$run"
-    # Settings of the opcode cache hold for the whole process. Files are read once: a start after an update reads them anew.
-    setsid "${SERVER_PREFIX[@]}" php-fpm8.2 -d opcache.memory_consumption=128 -d opcache.validate_timestamps=0 \
-        -d opcache.jit=tracing -d opcache.jit_buffer_size=48M -d realpath_cache_size=4M --nodaemonize --fpm-config "$run/php-fpm.conf" </dev/null >>"$HOME_DIR/log/fpm.out" 2>&1 &
-    FPM_PID=$!
-    setsid "${SERVER_PREFIX[@]}" nginx -e "$HOME_DIR/log/nginx.err" -p "$run" -c "$run/nginx.conf" -g 'daemon off;' </dev/null >>"$HOME_DIR/log/nginx.out" 2>&1 &
-    NGINX_PID=$!
-    # Long work, such as bringing a school's records up to date, is done beside the requests. A worker ends every hour and is begun anew.
-    setsid "${SERVER_PREFIX[@]}" bash -c 'trap "kill \$child 2>/dev/null; exit 0" TERM; while :; do php "$1/artisan" queue:work --sleep=2 --max-time=3600 & child=$!; wait "$child"; sleep 2; done' \
-        worker "$RUN_ROOT" </dev/null >>"$HOME_DIR/log/worker.out" 2>&1 &
-    WORKER_PID=$!
+    launch_fpm
+    launch_nginx
+    launch_worker
     local i
     for i in $(seq 1 150); do
         curl -fsS -o /dev/null "http://127.0.0.1:$WEB_PORT/up" 2>/dev/null && break
@@ -75,7 +93,9 @@ start_web() {
 }
 
 stop_web() {
+    [ -n "$FPM_PID" ] || return 0
     end_pids "$WORKER_PID" "$NGINX_PID" "$FPM_PID"
+    rm -f "$HOME_DIR"/run/{fpm,nginx,worker}.pid
     NGINX_PID="" FPM_PID="" WORKER_PID=""
     [ -n "${WEB_DIR:-}" ] && rm -rf "$WEB_DIR"
     return 0

@@ -99,3 +99,53 @@ it('lets nobody write a line of their own into the log', function (): void {
     $line = $formatter->format(new Monolog\LogRecord(new DateTimeImmutable, 'app', Monolog\Level::Error, "broken\n[2026-05-20] production.ERROR: made up"));
     expect(substr_count(trim($line), "\n"))->toBe(0);
 });
+
+it('tells emails apart letter by letter, whatever their case', function (): void {
+    $school = $this->school();
+    $user = $this->user($school, 'instructor', 'bjorn@school.test');
+    $other = $this->user($school, 'instructor', 'Björn@School.test');
+    expect($other->email)->toBe('björn@school.test');
+    $this->postJson('api/session', ['email' => 'BJÖRN@school.test', 'password' => 'long-enough-1'])->assertOk()->assertJsonPath('user.id', $other->id);
+    $this->postJson('api/session', ['email' => 'bjorn@school.test', 'password' => 'long-enough-1'])->assertOk()->assertJsonPath('user.id', $user->id);
+    $this->postJson('api/session', ['email' => 'bjørn@school.test', 'password' => 'long-enough-1'])->assertUnprocessable();
+});
+
+it('reads every byte of a password, and takes those that were kept another way', function (): void {
+    $user = $this->user($this->school());
+    $this->actingAs($user);
+    $long = str_repeat('correct horse ', 6);
+    $this->putJson('api/password', ['current_password' => 'long-enough-1', 'password' => "{$long}A"])->assertNoContent();
+    expect(auth()->validate(['email' => $user->email, 'password' => "{$long}A"]))->toBeTrue()->and(auth()->validate(['email' => $user->email, 'password' => "{$long}B"]))->toBeFalse();
+    DB::table('users')->where('id', $user->id)->update(['password' => password_hash('of before, 1', PASSWORD_BCRYPT, ['cost' => 4])]);
+    $this->postJson('api/session', ['email' => $user->email, 'password' => 'of before, 1'])->assertOk();
+    expect(password_get_info($user->refresh()->password)['algoName'])->toBe('argon2id');
+});
+
+it('refuses passwords that anybody would try first', function (string $password): void {
+    $user = $this->user($this->school(), 'instructor', 'petra.lindqvist@school.test');
+    $this->actingAs($user)->putJson('api/password', ['current_password' => 'long-enough-1', 'password' => $password])->assertUnprocessable()->assertJsonValidationErrors('password');
+})->with(['password123', 'Password2026!', '1234567890', '9876543210', 'qwertyuiop', 'aaaaaaaaaaaa', 'abababababab', 'demo-harbour', 'petra.lindqvist@school.test', 'Petra.Lindqvist1', 'iloveyou!!!']);
+
+it('says truly whether it can do its work, and names nobody else’s address', function (): void {
+    config(['installation.keep' => sys_get_temp_dir()]);
+    $this->get('up')->assertOk()->assertExactJson(['database' => true, 'worker' => true, 'disk' => true])->assertHeaderMissing('Set-Cookie');
+    DB::table('jobs')->insert(['queue' => 'default', 'payload' => '{}', 'attempts' => 0, 'available_at' => time() - 3600, 'created_at' => time() - 3600]);
+    $this->get('up')->assertStatus(503)->assertJson(['worker' => false, 'database' => true]);
+    config(['installation.keep' => '/nowhere/at/all']);
+    expect($this->get('up')->assertStatus(503)->json('disk'))->toBeFalse();
+    config(['database.connections.mariadb.port' => 1]);
+    DB::purge();
+    $answer = $this->get('up')->assertStatus(503)->assertJson(['database' => false]);
+    expect($answer->getContent())->not->toContain('http');
+    config(['database.connections.mariadb.port' => getenv('DB_PORT')]);
+    DB::purge();
+});
+
+it('answers as it would have where the log cannot be written', function (): void {
+    config(['logging.channels.daily.path' => '/proc/nowhere/noble-turn.log']);
+    app('log')->forgetChannel('stack');
+    app('log')->forgetChannel('daily');
+    $user = $this->user($this->school());
+    $this->app->bind(App\Http\Controllers\TodayController::class, fn () => throw new RuntimeException('inside'));
+    $this->actingAs($user)->getJson('api/today')->assertStatus(500)->assertDontSee('nowhere')->assertDontSee('noble-turn.log');
+});

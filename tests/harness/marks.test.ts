@@ -55,7 +55,7 @@ test('two devices mark one lesson while everything goes wrong: nothing is lost, 
     const phone = await signedIn();
     const ask = tablet.wire.ask.bind(tablet.wire);
     const { learner, lesson: made } = await newLesson(tablet.wire);
-    const weather = new Weather(env('NOBLE_TURN_FPM_PID'), env('NOBLE_TURN_DB_PID_FILE'), chance(11));
+    const weather = new Weather(env('NOBLE_TURN_RUN'), chance(11));
     const devices = [tablet, phone].map(({ wire, user }, i) => new Device(wire, weather, user, made.id, chance(100 + i)));
     const all = () => devices.reduce((sum, device) => sum + device.made.marks.size, 0);
     const next = chance(7);

@@ -49,6 +49,8 @@ export const FAULTS = [
     'sent twice at once',
     'an old copy comes late',
     'php worker killed',
+    'php killed',
+    'web server killed',
     'database killed',
 ] as const;
 export type Fault = (typeof FAULTS)[number];
@@ -59,8 +61,8 @@ export class Weather {
     private late: Promise<unknown>[] = [];
 
     constructor(
-        private readonly fpm: string,
-        private readonly databasePidFile: string,
+        /** Where bin/test notes the id of each server it began, the last one begun. */
+        private readonly run: string,
         private readonly chance: (below: number) => number,
     ) {}
 
@@ -100,12 +102,14 @@ export class Weather {
 
     /** Ends a process in the middle of whatever it does. */
     strike(): void {
-        const database = this.chance(12) === 0;
-        const pid = database ? readFileSync(this.databasePidFile, 'utf8').trim() : this.worker();
+        const fault = ([...Array<Fault>(9).fill('php worker killed'), 'database killed', 'php killed', 'web server killed'] as Fault[])[this.chance(12)]!;
+        const servers: Partial<Record<Fault, string>> = { 'database killed': 'database', 'php killed': 'fpm', 'web server killed': 'nginx' };
+        const server = servers[fault];
+        const pid = server ? this.noted(server) : this.worker();
         if (!pid) return;
         try {
             process.kill(Number(pid), 'SIGKILL');
-            this.note(database ? 'database killed' : 'php worker killed');
+            this.note(fault);
         } catch {
             // It was just ending by itself.
         }
@@ -114,9 +118,14 @@ export class Weather {
     /** Until every late copy has come. */
     settled = (): Promise<unknown> => Promise.all(this.late);
 
+    private noted = (server: string): string => readFileSync(`${this.run}/${server}.pid`, 'utf8').trim();
+
     private worker(): string {
         try {
-            const children = execFileSync('pgrep', ['-P', this.fpm]).toString().trim().split('\n');
+            const children = execFileSync('pgrep', ['-P', this.noted('fpm')])
+                .toString()
+                .trim()
+                .split('\n');
             return children[this.chance(children.length)] ?? '';
         } catch {
             return '';

@@ -7,6 +7,7 @@ use App\Installation\Installation;
 use App\Installation\Kind;
 use App\Models\School;
 use App\Models\User;
+use App\Rules\HardToGuess;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
@@ -25,7 +26,7 @@ final class FirstRunController extends Controller
             'pack' => ['required', 'in:'.implode(',', RulePacks::codes())],
             'name' => ['required', 'string', 'max:120'],
             'email' => ['required', 'email', 'max:190'],
-            'password' => ['required', 'string', 'max:200', Password::defaults()],
+            'password' => ['required', 'string', 'max:200', Password::defaults(), new HardToGuess(is_string($request->input('email')) ? $request->input('email') : '')],
         ]);
         [$school, $owner] = DB::transaction(function () use ($said): array {
             abort_if(Installation::kind() === Kind::Demo, 403, 'This installation is the demo: a school of your own is set up in another one.');

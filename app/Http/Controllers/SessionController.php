@@ -4,6 +4,7 @@ namespace App\Http\Controllers;
 
 use App\Http\Resources\Show;
 use App\Models\School;
+use App\Rules\HardToGuess;
 use App\School\CurrentSchool;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -35,7 +36,7 @@ final class SessionController extends Controller
     public function store(Request $request): JsonResponse
     {
         $said = $request->validate(['email' => ['required', 'string', 'max:190'], 'password' => ['required', 'string', 'max:200']]);
-        if (! Auth::attempt(['email' => $said['email'], 'password' => $said['password']])) {
+        if (! Auth::attempt(['email' => mb_strtolower($said['email']), 'password' => $said['password']])) {
             throw ValidationException::withMessages(['email' => 'Address and password do not belong together.']);
         }
         $request->session()->regenerate();
@@ -68,7 +69,7 @@ final class SessionController extends Controller
     {
         $said = $request->validate([
             'current_password' => ['required', 'string'],
-            'password' => ['required', 'string', 'max:200', Password::defaults()],
+            'password' => ['required', 'string', 'max:200', Password::defaults(), new HardToGuess($this->user($request)->email)],
         ]);
         $user = $this->user($request);
         if (! Hash::check($said['current_password'], $user->password)) {

@@ -1,0 +1,70 @@
+#!/usr/bin/env bash
+# The commands in bin/ as somebody uses them who looks after an installation: servers that die, a start that is killed, a back-up while
+# it serves, a stop, and the drill of bringing it all back somewhere else. In homes and on ports of its own.
+set -uo pipefail
+ROOT=$(cd "$(dirname "${BASH_SOURCE[0]}")/../.." && pwd -P)
+HOMES=$(mktemp -d /tmp/noble-turn-test.XXXXXX) && chmod 755 "$HOMES"
+export NOBLE_TURN_PORT=${NOBLE_TURN_TEST_PORT_2:-8098} NOBLE_TURN_DB_PORT=${NOBLE_TURN_TEST_DB_PORT_2:-33398} NOBLE_TURN_HOME=$HOMES/one
+UP=http://127.0.0.1:$NOBLE_TURN_PORT/up
+
+clean() {
+    local code=$? home
+    trap - EXIT
+    for home in "$HOMES"/*/; do NOBLE_TURN_HOME=${home%/} "$ROOT/bin/stop" >/dev/null 2>&1; done
+    rm -rf "$HOMES"
+    exit "$code"
+}
+trap clean EXIT
+trap 'exit 130' INT TERM
+
+wrong() { printf 'Wrong: %s\n' "$*"; tail -n 20 "$HOMES"/start.log 2>/dev/null; exit 1; }
+is_up() { curl -fsS -o /dev/null "$UP" 2>/dev/null; }
+await_up() { local i; for i in $(seq 1 600); do is_up && return 0; sleep 0.1; done; wrong "it did not come up after $1"; }
+await_down() { local i; for i in $(seq 1 300); do is_up || return 0; sleep 0.1; done; wrong "it is still up after $1"; }
+pid() { cat "$NOBLE_TURN_HOME/run/$1.pid"; }
+start() {
+    "$ROOT/bin/start" "$@" >"$HOMES/start.log" 2>&1 &
+    local i
+    for i in $(seq 1 900); do grep -q 'Ctrl-C stops it' "$HOMES/start.log" && break; sleep 0.1; done
+    await_up "a start"
+}
+
+start
+for server in database fpm nginx worker; do
+    before=$(pid "$server")
+    kill -KILL "$before"
+    for _ in $(seq 1 200); do [ "$(pid "$server")" != "$before" ] && break; sleep 0.1; done
+    [ "$(pid "$server")" != "$before" ] || wrong "$server did not come back"
+    await_up "$server was killed"
+done
+grep -q 'had stopped by itself' "$HOMES/start.log" || wrong "nothing was said of what died"
+printf 'servers that were killed came back\n'
+
+"$ROOT/bin/start" >"$HOMES/second.log" 2>&1 && wrong "a second start of the same home went on"
+grep -q 'running in .* already' "$HOMES/second.log" || wrong "the second start did not say why: $(tail -n 2 "$HOMES/second.log")"
+is_up || wrong "the second start ended the first"
+
+orphan=$(pid database)
+disown -a
+kill -KILL "$(pid start)"
+sleep 1
+kill -0 "$orphan" 2>/dev/null || wrong "the test is no test: the database ended with its start"
+start
+[ "$(pid database)" != "$orphan" ] && ! kill -0 "$orphan" 2>/dev/null || wrong "what a killed start left is still there"
+printf 'a start took over what a killed one had left\n'
+
+"$ROOT/bin/backup" "$HOMES/school.jsonl.gz" >"$HOMES/backup.log" 2>&1 || wrong "no back-up while it serves: $(tail -n 3 "$HOMES/backup.log")"
+[ "$(stat -c %a "$HOMES/school.jsonl.gz")" = 600 ] || wrong "the back-up can be read by others"
+"$ROOT/bin/restore" --replace "$HOMES/school.jsonl.gz" >/dev/null 2>&1 && wrong "a restore went on under a running application"
+"$ROOT/bin/stop" >/dev/null || wrong "bin/stop failed"
+await_down "bin/stop"
+for server in database fpm nginx worker start; do [ ! -e "$NOBLE_TURN_HOME/run/$server.pid" ] || wrong "$server.pid is left"; done
+printf 'backed up while serving, and stopped\n'
+
+export NOBLE_TURN_HOME=$HOMES/two
+"$ROOT/bin/restore" "$HOMES/school.jsonl.gz" >"$HOMES/restore.log" 2>&1 || wrong "no restore: $(tail -n 3 "$HOMES/restore.log")"
+"$ROOT/bin/start" --empty >"$HOMES/empty.log" 2>&1 && wrong "the demo was started as a school of its own"
+grep -q 'holds the demo' "$HOMES/empty.log" || wrong "it did not say why: $(tail -n 2 "$HOMES/empty.log")"
+"$ROOT/bin/backup" "$HOMES/again.jsonl.gz" >/dev/null 2>&1 || wrong "no back-up of what was restored"
+diff <(gzip -dc "$HOMES/school.jsonl.gz" | tail -n +2) <(gzip -dc "$HOMES/again.jsonl.gz" | tail -n +2) >/dev/null || wrong "what came back is not what was there"
+printf 'what came back is what was there\n'
