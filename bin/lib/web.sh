@@ -69,6 +69,9 @@ launch_worker() {
     disown
 }
 
+# The application answers and has its database; a worker that has just begun may have much to do.
+answers() { curl -sS "http://127.0.0.1:$WEB_PORT/up" 2>/dev/null | grep -q '"database":true'; }
+
 start_web() {
     local run
     step "Web server"
@@ -84,11 +87,11 @@ start_web() {
     launch_worker
     local i
     for i in $(seq 1 150); do
-        curl -fsS -o /dev/null "http://127.0.0.1:$WEB_PORT/up" 2>/dev/null && break
+        answers && break
         kill -0 "$FPM_PID" 2>/dev/null && kill -0 "$NGINX_PID" 2>/dev/null || { tail -n 5 "$HOME_DIR/log/fpm.out" "$HOME_DIR/log/nginx.err" >&2; fail "The web server did not start; logs are in $HOME_DIR/log."; }
         sleep 0.1
     done
-    curl -fsS -o /dev/null "http://127.0.0.1:$WEB_PORT/up" 2>/dev/null || fail "The application does not answer; its log is in $HOME_DIR/log."
+    answers || fail "The application does not answer; its log is in $HOME_DIR/log."
     ok
 }
 

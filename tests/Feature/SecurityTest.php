@@ -131,6 +131,10 @@ it('says truly whether it can do its work, and names nobody else’s address', f
     $this->get('up')->assertOk()->assertExactJson(['database' => true, 'worker' => true, 'disk' => true])->assertHeaderMissing('Set-Cookie');
     DB::table('jobs')->insert(['queue' => 'default', 'payload' => '{}', 'attempts' => 0, 'available_at' => time() - 3600, 'created_at' => time() - 3600]);
     $this->get('up')->assertStatus(503)->assertJson(['worker' => false, 'database' => true]);
+    // One waits long while another is being done: work goes on.
+    DB::table('jobs')->insert(['queue' => 'default', 'payload' => '{}', 'attempts' => 1, 'reserved_at' => time(), 'available_at' => time(), 'created_at' => time()]);
+    $this->get('up')->assertOk();
+    DB::table('jobs')->delete();
     config(['installation.keep' => '/nowhere/at/all']);
     expect($this->get('up')->assertStatus(503)->json('disk'))->toBeFalse();
     config(['database.connections.mariadb.port' => 1]);

@@ -20,11 +20,19 @@ final class UpController
     {
         $found = [
             'database' => self::isTrue(static fn (): bool => (bool) DB::selectOne('SELECT 1 AS one')->one),
-            'worker' => self::isTrue(static fn (): bool => DB::table('jobs')->whereNull('reserved_at')->where('available_at', '<', Carbon::now()->getTimestamp() - self::WAITED_LONG_S)->doesntExist()),
+            'worker' => self::isTrue(self::workGoesOn(...)),
             'disk' => self::isTrue(static fn (): bool => disk_free_space((string) config('installation.keep')) > self::LITTLE_ROOM),
         ];
 
         return response()->json($found, in_array(false, $found, true) ? 503 : 200);
+    }
+
+    /** Something may wait long behind other work; that nothing is being done while it waits tells. */
+    private static function workGoesOn(): bool
+    {
+        $waits = DB::table('jobs')->whereNull('reserved_at')->where('available_at', '<', Carbon::now()->getTimestamp() - self::WAITED_LONG_S)->exists();
+
+        return ! $waits || DB::table('jobs')->whereNotNull('reserved_at')->exists();
     }
 
     /** @param  callable(): bool  $looked */

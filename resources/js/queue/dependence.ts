@@ -1,4 +1,4 @@
-import type { NewEvent, QueueEvent } from './queue';
+import type { NewEvent, QueueEvent } from './events';
 import { uuid7 } from './uuid';
 
 /** Which waiting event needs which other one to arrive first: a mark its round, a correction what it corrects. */

@@ -1,5 +1,5 @@
 import type { Mark, Outcome, Round, Step } from '@/api/types';
-import type { NewEvent } from './queue';
+import type { NewEvent } from './events';
 import { standing, type Standing } from './standing';
 import { into, markIn, pressOf, undoing, withdrawal, type NewMark, type Press, type Slot } from './undo';
 import { uuid7 } from './uuid';

@@ -1,74 +1,15 @@
 import { Problem } from '@/api/client';
-import type { Mark, Round } from '@/api/types';
 import { heldUpBy, renewed } from './dependence';
+import { asBatch, meaning, type NewEvent, type QueueEvent, type QueueState, type Send, type Store, type Taken, type Trouble } from './events';
 
-/** A round without its marks, as it is sent. */
-export type RoundEvent = Omit<Round, 'marks' | 'ordinal'>;
-export type QueueEvent = { seq: number; kind: 'round'; user: string; round: RoundEvent } | { seq: number; kind: 'mark'; user: string; mark: Mark };
-export type NewEvent = { kind: 'round'; round: RoundEvent } | { kind: 'mark'; mark: Mark };
-
-/** Where events wait: they survive a closed tab and an empty battery. Whoever is signed in reads only their own. */
-export interface Store {
-    of(user: string): Promise<QueueEvent[]>;
-    add(event: QueueEvent): Promise<void>;
-    drop(seqs: number[]): Promise<void>;
-}
-
-/** What is sent: each event says who made it, so that it is never stored under another name. */
-export interface Batch {
-    rounds: (RoundEvent & { made_by: string })[];
-    marks: (Mark & { made_by: string })[];
-}
-
-/** What comes back: marks that others pressed later in the same place of a round. */
-export interface Taken {
-    stands: Mark[];
-}
-
-export type Send = (batch: Batch) => Promise<Taken>;
-
-/** Why nothing goes at present. */
-export type Trouble = 'out-of-reach' | 'signed-out' | 'somebody-else' | 'broken';
-
-export interface Refusal {
-    event: QueueEvent;
-    /** The server's own sentence. */
-    reason: string;
-    /** How many events wait for this one. */
-    holdsUp: number;
-}
-
-export interface QueueState {
-    /** Whether what waits on the device has been read. */
-    loaded: boolean;
-    /** Events of the present user still on this device only, oldest first. */
-    waiting: QueueEvent[];
-    /** Those, the ones sent since the page was loaded, and what others were heard to have pressed: what to lay over the server’s rounds. */
-    made: QueueEvent[];
-    /** Events that could not be written to this device's store: closing the page would lose them. */
-    unsafe: boolean;
-    trouble: Trouble | null;
-    /** What the server will not take as it is; tried again when the page is loaded anew. */
-    refused: Refusal[];
-}
+export type * from './events';
 
 const BATCH = 80;
-
-/** Answers that will not change by trying again. */
-const REFUSALS = [400, 403, 404, 413, 415, 422];
 
 /** So many sent events are remembered: more than a day's marks of one lesson. */
 const REMEMBERED = 2000;
 
 const EMPTY: QueueState = { loaded: false, waiting: [], made: [], unsafe: false, trouble: null, refused: [] };
-
-/** What an answer means for the queue: whom it concerns, and whether trying again helps. */
-function meaning(problem: Problem): Trouble | 'refused' {
-    if (problem.status === 401 || problem.status === 419) return 'signed-out';
-    if (problem.status === 409) return 'somebody-else';
-    if (problem.isOutOfReach || problem.status === 429) return 'out-of-reach';
-    return REFUSALS.includes(problem.status) ? 'refused' : 'broken';
-}
 
 /**
  * Sends rounds and marks in the order they were made and forgets them only when the server has them. Ids are made here, so a batch
@@ -263,11 +204,4 @@ export class Queue {
         };
         this.listeners.forEach((listener) => listener());
     }
-}
-
-function asBatch(events: QueueEvent[]): Batch {
-    return {
-        rounds: events.flatMap((event) => (event.kind === 'round' ? [{ ...event.round, made_by: event.user }] : [])),
-        marks: events.flatMap((event) => (event.kind === 'mark' ? [{ ...event.mark, made_by: event.user }] : [])),
-    };
 }

@@ -1,5 +1,5 @@
 import type { Conditions, Mark, Outcome, Round, Step, Taught } from '@/api/types';
-import type { QueueEvent } from './queue';
+import type { QueueEvent } from './events';
 
 /** The one thing of a round a mark speaks of: its step, its kind, or one moment. */
 export type SlotKey = string;

@@ -1,5 +1,5 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
-import type { QueueEvent, Store } from './queue';
+import type { QueueEvent, Store } from './events';
 
 interface Kept extends DBSchema {
     events: { key: number; value: QueueEvent; indexes: { user: string } };
