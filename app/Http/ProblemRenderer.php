@@ -9,6 +9,7 @@ use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
 use NobleTurn\Core\Fault\BadInput;
 use NobleTurn\Core\Fault\UnknownName;
+use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 use Symfony\Component\HttpKernel\Exception\ServiceUnavailableHttpException;
 
 /** Turns exceptions into answers: bad input names its field, and no answer says how the inside is built. */
@@ -22,6 +23,9 @@ final class ProblemRenderer
         $exceptions->render(fn (UnknownName $unknown): JsonResponse => response()->json(['message' => $unknown->getMessage()], 404));
         $exceptions->render(fn (ValidationException $invalid, Request $request): ?JsonResponse => $request->is('api/*')
             ? response()->json(['message' => $invalid->getMessage(), 'errors' => $invalid->errors()], 422) : null);
+        // The framework would name the class it looked for.
+        $exceptions->render(fn (NotFoundHttpException $missing, Request $request): ?JsonResponse => $request->is('api/*')
+            ? response()->json(['message' => 'There is nothing at this address.'], 404) : null);
         $exceptions->map(QueryException::class, fn (QueryException $failed) => self::isOutOfReach($failed)
             ? new ServiceUnavailableHttpException(10, 'The database is out of reach.', $failed) : $failed);
         // A failed query would carry its values into the log, and with them names and telephone numbers.

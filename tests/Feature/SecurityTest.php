@@ -153,3 +153,9 @@ it('answers as it would have where the log cannot be written', function (): void
     $this->app->bind(App\Http\Controllers\TodayController::class, fn () => throw new RuntimeException('inside'));
     $this->actingAs($user)->getJson('api/today')->assertStatus(500)->assertDontSee('nowhere')->assertDontSee('noble-turn.log');
 });
+
+it('names nothing of its inside where it finds nothing', function (string $uri): void {
+    $this->actingAs($this->user($this->school()));
+    $answer = $this->getJson($uri)->assertNotFound();
+    expect($answer->json('message'))->not->toContain('\\')->not->toContain('model')->not->toBeEmpty();
+})->with(['api/lessons/none', 'api/learners/018f0000-0000-7000-8000-000000000000', 'api/learners/018f0000-0000-7000-8000-000000000000/skill/emerge-right/elbow', 'api/no/such/address']);
