@@ -8,10 +8,12 @@ database_place() {
     DB_DIR=$HOME_DIR/mariadb
     DB_AS=()
     [ -z "$SERVER_USER" ] || DB_AS=(--user="$SERVER_USER")
-    [ -d "$(dirname "$HOME_DIR")/data" ] && [ ! -d "$DB_DIR/data" ] && DB_DIR=$(dirname "$HOME_DIR")
+    # Only under our own place, and only where that version had finished it: a folder called data may be anybody's.
+    local before; before=$(dirname "$HOME_DIR")
+    case $HOME_DIR in "$OWN_PLACES"/*/home) [ -f "$before/ready" ] && [ -d "$before/data/mysql" ] && [ ! -d "$DB_DIR/data" ] && DB_DIR=$before ;; esac
     (umask 077; mkdir -p "$DB_DIR/tmp") || fail "Cannot make $DB_DIR: check the rights and the free space of the disk."
     [ -z "$SERVER_USER" ] || chown "$SERVER_USER:$SERVER_USER" "$DB_DIR" "$DB_DIR/tmp"
-    [ "$DB_DIR" = "$(dirname "$HOME_DIR")" ] || chmod 700 "$DB_DIR"
+    [ "$DB_DIR" = "$before" ] || chmod 700 "$DB_DIR"
 }
 
 # As whoever runs this: the socket tells the server who that is.

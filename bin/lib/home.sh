@@ -27,13 +27,18 @@ find_server_user() {
 }
 
 # A place of its own for what is out of the server user's reach, by the name of what it stands for.
-own_place() { printf '/var/lib/noble-turn/%s' "$(printf '%s' "$1" | sha256sum | cut -c1-12)"; }
+OWN_PLACES=/var/lib/noble-turn
+own_place() { printf '%s/%s' "$OWN_PLACES" "$(printf '%s' "$1" | sha256sum | cut -c1-12)"; }
 
 # Finds or makes the home: closed to everybody but the user the servers run as.
 find_home() {
     find_server_user
     server_prefix
     mkdir -p "$HOME_DIR" 2>/dev/null || fail "No right to make $HOME_DIR."
+    [ -e "$HOME_DIR/lock" ] || [ -e "$HOME_DIR/env" ] || [ -z "$(ls -A "$HOME_DIR" 2>/dev/null)" ] \
+        || fail "$HOME_DIR holds other things: an installation wants a folder of its own."
+    # The first thing in it: by this it is known again, wherever a start is broken off.
+    (umask 077; : >>"$HOME_DIR/lock") 2>/dev/null || fail "No right to write in $HOME_DIR."
     if [ -n "$SERVER_USER" ] && ! (cd / && as_server test -x "$(dirname "$HOME_DIR")"); then
         local closed=$HOME_DIR
         HOME_DIR=$(own_place "$closed")/home
@@ -47,11 +52,19 @@ find_home() {
     give_home
 }
 
-# Everything in the home but the database's own folder belongs to the user the servers run as, and nobody else reads it.
+# What an installation keeps in its home, but for the database's own folder.
+KEPT=(env lock running demo-loaded log run cache backups)
+
+# All of that belongs to the user the servers run as, and nobody else reads it.
 give_home() {
-    find "$HOME_DIR" -path "$HOME_DIR/mariadb" -prune -o -perm /077 -exec chmod go-rwx {} + 2>/dev/null
-    [ -z "$SERVER_USER" ] && return 0
-    find "$HOME_DIR" -path "$HOME_DIR/mariadb" -prune -o ! -user "$SERVER_USER" -exec chown "$SERVER_USER:$SERVER_USER" {} +
+    local name
+    [ -z "$SERVER_USER" ] || chown "$SERVER_USER:$SERVER_USER" "$HOME_DIR"
+    for name in "${KEPT[@]}"; do
+        [ -e "$HOME_DIR/$name" ] || continue
+        chmod -R go-rwx "$HOME_DIR/$name" 2>/dev/null
+        [ -z "$SERVER_USER" ] || chown -R "$SERVER_USER:$SERVER_USER" "$HOME_DIR/$name"
+    done
+    return 0
 }
 
 # What the servers read of the code.

@@ -21,7 +21,9 @@ open_installation() {
     find_home
     exec 9>"$HOME_DIR/lock" || fail "No right to write in $HOME_DIR."
     RUNNING=0
-    if ! flock -n 9; then
+    if flock -n 9; then
+        take_over
+    else
         [ -s "$HOME_DIR/running" ] || fail "Another command is using $HOME_DIR. Wait for it."
         RUNNING=1
         DB_PORT=$(cat "$HOME_DIR/running")

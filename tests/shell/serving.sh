@@ -10,7 +10,7 @@ UP=http://127.0.0.1:$NOBLE_TURN_PORT/up
 clean() {
     local code=$? home
     trap - EXIT
-    for home in "$HOMES"/*/; do NOBLE_TURN_HOME=${home%/} "$ROOT/bin/stop" >/dev/null 2>&1; done
+    for home in "$HOMES"/{one,two}/; do NOBLE_TURN_HOME=${home%/} "$ROOT/bin/stop" >/dev/null 2>&1; done
     rm -rf "$HOMES"
     exit "$code"
 }
@@ -29,7 +29,14 @@ start() {
     await_up "a start"
 }
 
+# What lies beside a home or in a folder that is none is somebody else's.
+mkdir -m 755 "$HOMES/data" "$HOMES/other" && echo theirs | tee "$HOMES/data/file" "$HOMES/other/file" >/dev/null && chmod 644 "$HOMES"/{data,other}/file
+NOBLE_TURN_HOME=$HOMES/other "$ROOT/bin/start" >"$HOMES/foreign.log" 2>&1 && wrong "a folder of other things was taken for a home"
+[ "$(stat -c '%a %U' "$HOMES/other" "$HOMES/other/file" | tr '\n' ' ')" = "755 $(id -un) 644 $(id -un) " ] || wrong "a folder of other things was touched"
+
 start
+[ "$(cat "$HOMES/data/file")" = theirs ] || wrong "what lay beside the home is gone"
+printf 'what is not ours is left alone\n'
 for server in database fpm nginx worker; do
     before=$(pid "$server")
     kill -KILL "$before"
