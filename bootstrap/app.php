@@ -21,6 +21,8 @@ $app = Application::configure(basePath: dirname(__DIR__))
     ->withMiddleware(function (Middleware $middleware): void {
         // The interface and its API share one origin: no other may ask.
         $middleware->remove(HandleCors::class);
+        // Whom to believe is a setting; a host is never taken from anybody: letters name our own.
+        $middleware->trustProxies(headers: Request::HEADER_X_FORWARDED_FOR | Request::HEADER_X_FORWARDED_PROTO);
         $middleware->append(SecurityHeaders::class);
         $middleware->prependToGroup('web', PlainInput::class);
         // Numbers and texts are compared as typed; an empty text is an answer too.

@@ -2,7 +2,10 @@
 
 return [
     'default' => env('CACHE_STORE', 'database'),
+    // Counted in the memory that the PHP workers share, where there is such; tests count in their own.
+    'limiter' => env('CACHE_LIMITER', extension_loaded('apcu') ? 'apc' : 'database'),
     'stores' => [
+        'apc' => ['driver' => 'apc'],
         'array' => ['driver' => 'array', 'serialize' => false],
         'database' => ['driver' => 'database', 'connection' => null, 'table' => 'cache', 'lock_table' => 'cache_locks'],
     ],

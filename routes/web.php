@@ -1,23 +1,30 @@
 <?php
 
+use App\Http\Controllers\ChangeController;
 use App\Http\Controllers\ComputeController;
 use App\Http\Controllers\DoctrineController;
 use App\Http\Controllers\DrawingController;
 use App\Http\Controllers\FirstRunController;
 use App\Http\Controllers\LearnerController;
 use App\Http\Controllers\LessonController;
+use App\Http\Controllers\LetterController;
+use App\Http\Controllers\PeopleController;
 use App\Http\Controllers\PlaceController;
 use App\Http\Controllers\PlannedItemController;
+use App\Http\Controllers\PrivacyController;
 use App\Http\Controllers\PromiseController;
 use App\Http\Controllers\RoutineController;
 use App\Http\Controllers\SchoolController;
 use App\Http\Controllers\SessionController;
+use App\Http\Controllers\SessionsController;
 use App\Http\Controllers\SkillController;
 use App\Http\Controllers\SyncController;
 use App\Http\Controllers\TodayController;
 use App\Http\Controllers\UpController;
 use App\Http\Controllers\VehicleController;
+use App\Http\Controllers\WayInController;
 use App\Http\Middleware\SamePerson;
+use App\Http\Middleware\StillWelcome;
 use Illuminate\Support\Facades\Route;
 
 // Whether all that is needed is there; asked by whoever looks after the servers, without a session.
@@ -26,11 +33,15 @@ Route::get('up', UpController::class)->withoutMiddleware('web');
 Route::prefix('api')->group(function (): void {
     Route::get('session', [SessionController::class, 'show']);
     Route::post('session', [SessionController::class, 'store'])->middleware('throttle:sign-in');
+    Route::post('forgotten-password', [WayInController::class, 'ask'])->middleware('throttle:sign-in');
+    Route::post('way-in', [WayInController::class, 'take'])->middleware('throttle:sign-in');
     Route::post('first-run', FirstRunController::class)->middleware('throttle:sign-in');
 
-    Route::middleware(['auth', SamePerson::class])->group(function (): void {
+    Route::middleware(['auth', StillWelcome::class, SamePerson::class])->group(function (): void {
         Route::delete('session', [SessionController::class, 'destroy']);
-        Route::delete('sessions', [SessionController::class, 'destroyAll']);
+        Route::get('sessions', [SessionsController::class, 'index']);
+        Route::delete('sessions', [SessionsController::class, 'destroyAll']);
+        Route::delete('sessions/{session}', [SessionsController::class, 'destroy']);
         Route::put('password', [SessionController::class, 'updatePassword'])->middleware('throttle:sign-in');
         // Answers with nothing: what the benchmark measures every other route against.
         Route::get('ping', fn () => response()->noContent());
@@ -74,6 +85,27 @@ Route::prefix('api')->group(function (): void {
         Route::put('learners/{learner}', [LearnerController::class, 'update']);
         Route::delete('learners/{learner}', [LearnerController::class, 'destroy']);
         Route::post('learners/{learner}/restore', [LearnerController::class, 'restore'])->whereUuid('learner');
+
+        Route::get('learners/{learner}/data', [PrivacyController::class, 'data']);
+        Route::get('put-away', [ChangeController::class, 'putAway']);
+
+        // What only the owner of a school does.
+        Route::middleware('can:run-school')->group(function (): void {
+            Route::get('people', [PeopleController::class, 'index']);
+            Route::post('people', [PeopleController::class, 'store']);
+            Route::put('people/{person}', [PeopleController::class, 'update']);
+            Route::post('people/{person}/letter', [PeopleController::class, 'letter']);
+            Route::post('people/{person}/suspension', [PeopleController::class, 'suspend']);
+            Route::delete('people/{person}/suspension', [PeopleController::class, 'letIn']);
+            Route::get('people/{person}/lessons-ahead', [PeopleController::class, 'lessonsAhead']);
+            Route::post('people/{person}/hand-over', [PeopleController::class, 'handOver']);
+            Route::get('letters', LetterController::class);
+            Route::get('changes', [ChangeController::class, 'index']);
+            Route::get('retention', [PrivacyController::class, 'retention']);
+            Route::put('retention', [PrivacyController::class, 'setRetention']);
+            Route::put('learners/{learner}/keep', [PrivacyController::class, 'keep']);
+            Route::post('learners/{learner}/erasure', [PrivacyController::class, 'erase']);
+        });
 
         Route::get('vehicle-kinds', [VehicleController::class, 'kinds']);
         Route::get('vehicles', [VehicleController::class, 'index']);

@@ -18,6 +18,8 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use RuntimeException;
 
@@ -48,6 +50,7 @@ abstract class FeatureTestCase extends TestCase
         $user = new User(['name' => "A {$role}", 'email' => $email ?: Str::random(8).'@example.test', 'password' => 'long-enough-1']);
         $user->school_id = $school->id;
         $user->role = $role === 'owner' ? 'owner' : 'instructor';
+        $user->joined_at = Carbon::now();
         $user->save();
 
         return $user->refresh();
@@ -82,6 +85,10 @@ abstract class FeatureTestCase extends TestCase
     protected function world(string $name): array
     {
         $owner = $this->user($this->school($name), 'owner');
+        $colleague = $this->user(School::query()->findOrFail($owner->school_id));
+        $elsewhere = Str::random(40);
+        DB::table('sessions')->insert(['id' => $elsewhere, 'user_id' => $owner->id, 'payload' => '', 'last_activity' => time()]);
+        $session = substr(hash('sha256', $elsewhere), 0, 32);
         $at = $this->lesson($owner);
         $this->app->make(CurrentSchool::class)->within(School::query()->findOrFail($owner->school_id), function () use (&$at, $owner): void {
             $lesson = $at['lesson'];
@@ -90,7 +97,7 @@ abstract class FeatureTestCase extends TestCase
             $at['overruling'] = Overruling::query()->create(['learner_id' => $lesson->learner_id, 'user_id' => $owner->id, 'routine' => 'emerge-right', 'step' => 'look', 'level' => 'mostly', 'reason' => 'x']);
             $at['drawing'] = Drawing::query()->create(['place_id' => $at['place']->id, 'lesson_id' => $lesson->id, 'title' => 'x', 'tool' => 'gap', 'state' => '']);
         });
-        $ids = array_map(static fn (Model $row): string => $row->id, $at) + ['round' => (string) Str::uuid7(), 'mark' => (string) Str::uuid7()];
+        $ids = array_map(static fn (Model $row): string => $row->id, $at) + ['person' => $colleague->id, 'successor' => $owner->id, 'session' => $session, 'round' => (string) Str::uuid7(), 'mark' => (string) Str::uuid7()];
         $this->actingAs($owner)->postJson('api/sync', [
             'rounds' => [['id' => $ids['round'], 'lesson_id' => $ids['lesson'], 'place_id' => $ids['place'], 'routine' => 'emerge-right', 'device_at' => '2026-05-20T10:00:00Z']],
             'marks' => [['id' => $ids['mark'], 'round_id' => $ids['round'], 'kind' => 'step', 'step' => 'look', 'outcome' => 'missed', 'device_at' => '2026-05-20T10:00:01Z']],

@@ -4,6 +4,7 @@ namespace App\Database;
 
 use Closure;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Schema;
 
 /** The log's own lock: triggers that refuse every change and removal of its rows. Only a migration lifts it, and puts it back. */
 final class AppendOnly
@@ -14,9 +15,16 @@ final class AppendOnly
     public static function protect(string $log): void
     {
         foreach (self::CHANGES as $change) {
-            DB::unprepared("CREATE OR REPLACE TRIGGER {$log}_no_{$change} BEFORE {$change} ON {$log} FOR EACH ROW
-                SIGNAL SQLSTATE '45000' SET MESSAGE_TEXT = '{$log} are append-only: add a correction'");
+            self::refuse($log, $change, self::signal($log));
         }
+    }
+
+    /** But for one thing: what was written to a mark by hand is taken away with the learner it may name, and nothing else of it. */
+    public static function letNotesBeBlanked(): void
+    {
+        $same = implode(' AND ', array_map(static fn (string $column): string => "NEW.{$column} <=> OLD.{$column}", array_diff(Schema::getColumnListing('marks'), ['note'])));
+        self::refuse('marks', 'update', "IF NOT (NEW.note IS NULL AND {$same} AND EXISTS (SELECT 1 FROM rounds JOIN lessons ON lessons.id = rounds.lesson_id
+            JOIN learners ON learners.id = lessons.learner_id WHERE rounds.id = OLD.round_id AND learners.erased_at IS NOT NULL)) THEN ".self::signal('marks').'; END IF');
     }
 
     /**
@@ -30,5 +38,18 @@ final class AppendOnly
         }
         $work();
         self::protect($log);
+        if ($log === 'marks' && Schema::hasColumn('learners', 'erased_at')) {
+            self::letNotesBeBlanked();
+        }
+    }
+
+    private static function refuse(string $log, string $change, string $statement): void
+    {
+        DB::unprepared("CREATE OR REPLACE TRIGGER {$log}_no_{$change} BEFORE {$change} ON {$log} FOR EACH ROW {$statement}");
+    }
+
+    private static function signal(string $log): string
+    {
+        return "SIGNAL SQLSTATE '45000' SET MESSAGE_TEXT = '{$log} are append-only: add a correction'";
     }
 }

@@ -102,6 +102,10 @@ final class TakeIn
         foreach ($marks as $said) {
             $round = $rounds->get($said['round_id']) ?? throw ValidationException::withMessages(['marks' => 'A mark belongs to no round of this school.']);
             $facts = self::facts($said, $this->corrected($said, $round, $known));
+            if ($round->lesson->learner->erased_at !== null) {
+                // What waited on a device until its learner was erased arrives without a word about them.
+                $facts['note'] = null;
+            }
             $mark = $known[$said['id']] ?? null;
             if ($mark !== null) {
                 $this->sameOrRefuse('marks', $mark->id, $facts, $mark->only(array_keys($facts)));

@@ -20,6 +20,8 @@ use Illuminate\Support\Carbon;
  * @property ?string $pack where it is not the school’s or the instructor’s
  * @property array<string, mixed> $practice likewise, question by question
  * @property ?Carbon $marks_read_at when somebody last read what the marks say
+ * @property ?Carbon $erased_at from when on nobody is named here any more
+ * @property ?Carbon $keep_until not erased before this day, whatever the school's setting says
  * @property bool $is_minor
  * @property ?string $guardian_name
  * @property ?string $guardian_contact
@@ -32,7 +34,7 @@ final class Learner extends Model
 
     protected $fillable = [
         'name', 'phone', 'email', 'pick_up', 'licence_seen_on', 'eyesight_checked_on', 'transmission', 'level',
-        'is_minor', 'guardian_name', 'guardian_contact', 'guardian_consent_on', 'reference_points', 'pack', 'practice',
+        'is_minor', 'guardian_name', 'guardian_contact', 'guardian_consent_on', 'reference_points', 'pack', 'practice', 'keep_until',
     ];
 
     /** @return array<string, string> */
@@ -40,7 +42,7 @@ final class Learner extends Model
     {
         return [
             'licence_seen_on' => 'date', 'eyesight_checked_on' => 'date', 'guardian_consent_on' => 'date',
-            'marks_read_at' => 'datetime', 'is_minor' => 'boolean', 'reference_points' => 'array', 'practice' => 'array',
+            'marks_read_at' => 'datetime', 'erased_at' => 'datetime', 'keep_until' => 'date', 'is_minor' => 'boolean', 'reference_points' => 'array', 'practice' => 'array',
         ];
     }
 

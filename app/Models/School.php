@@ -12,17 +12,19 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $name
  * @property string $time_zone IANA name
  * @property string $pack code of the rule pack
+ * @property ?int $keep_months how long a learner is kept after the last lesson; null for ever
+ * @property ?int $keep_minors_months likewise, where the learner is a minor
  * @property array<string, mixed> $practice the doctrine its plans use by default
  */
 final class School extends Model
 {
     use HasUuids;
 
-    protected $fillable = ['name', 'time_zone', 'pack', 'practice'];
+    protected $fillable = ['name', 'time_zone', 'pack', 'practice', 'keep_months', 'keep_minors_months'];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['practice' => 'array'];
+        return ['practice' => 'array', 'keep_months' => 'integer', 'keep_minors_months' => 'integer'];
     }
 }

@@ -5,6 +5,8 @@ namespace App\Models;
 use Illuminate\Database\Eloquent\Casts\Attribute;
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Foundation\Auth\User as Authenticatable;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Str;
 
 /**
  * Somebody who signs in: the owner of a school or an instructor in it.
@@ -15,6 +17,8 @@ use Illuminate\Foundation\Auth\User as Authenticatable;
  * @property string $email
  * @property string $password
  * @property 'owner'|'instructor' $role
+ * @property ?Carbon $joined_at when a password was chosen; null while only invited
+ * @property ?Carbon $suspended_at
  * @property ?string $pack where it is not the school’s
  * @property array<string, mixed> $practice likewise, question by question
  */
@@ -31,7 +35,7 @@ final class User extends Authenticatable
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['password' => 'hashed', 'practice' => 'array'];
+        return ['password' => 'hashed', 'practice' => 'array', 'joined_at' => 'datetime', 'suspended_at' => 'datetime'];
     }
 
     /** Kept and compared in small letters. */
@@ -40,8 +44,24 @@ final class User extends Authenticatable
         return Attribute::set(static fn (string $email): string => mb_strtolower(trim($email)));
     }
 
+    /** Somebody who is asked to join: nobody knows the password until a letter's way in is used. */
+    public static function invited(string $name, string $email, string $role, string $schoolId): self
+    {
+        $person = new self(['name' => $name, 'email' => $email, 'password' => Str::random(60)]);
+        $person->school_id = $schoolId;
+        $person->role = $role === 'owner' ? 'owner' : 'instructor';
+        $person->save();
+
+        return $person->refresh();
+    }
+
     public function isOwner(): bool
     {
         return $this->role === 'owner';
+    }
+
+    public function isSuspended(): bool
+    {
+        return $this->suspended_at !== null;
     }
 }

@@ -1,6 +1,6 @@
 # What the machine must have: Debian packages, PHP and npm dependencies, the built front end.
 
-PHP_PACKAGES=(php8.2-cli php8.2-fpm php8.2-mysql php8.2-curl php8.2-intl php8.2-mbstring php8.2-xml php8.2-zip)
+PHP_PACKAGES=(php8.2-cli php8.2-fpm php8.2-apcu php8.2-mysql php8.2-curl php8.2-intl php8.2-mbstring php8.2-xml php8.2-zip)
 SERVER_PACKAGES=(mariadb-server-core mariadb-client-core nginx-light)
 TEST_PACKAGES=(chromium)
 

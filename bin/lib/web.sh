@@ -17,7 +17,7 @@ load_instance() {
     set -a
     # shellcheck disable=SC1090
     . "$env_file"
-    APP_ENV=${APP_ENV:-production} APP_DEBUG=false APP_URL="http://127.0.0.1:$WEB_PORT"
+    APP_ENV=${APP_ENV:-production} APP_DEBUG=false APP_URL=${NOBLE_TURN_URL:-"http://127.0.0.1:$WEB_PORT"}
     DB_DATABASE=$DB_PREFIX DB_PORT=$DB_PORT
     NOBLE_TURN_LOG=$HOME_DIR/log/noble-turn.log NOBLE_TURN_KEEP=$HOME_DIR/backups
     # Whatever the framework caches lives with the instance, so that tests never see it and the code is only read.
@@ -69,19 +69,35 @@ launch_worker() {
     disown
 }
 
+# servers_conf FILE: one of the servers' settings with what is this installation's own in its places.
+servers_conf() {
+    local proxies="" one
+    for one in ${NOBLE_TURN_PROXIES//,/ }; do proxies+="set_real_ip_from $one; "; done
+    [ -z "$proxies" ] || proxies+="real_ip_header X-Forwarded-For; real_ip_recursive on;"
+    sed -e "s#RUNDIR#$WEB_DIR#g; s#ROOT#$RUN_ROOT#g; s#LOGDIR#$HOME_DIR/log#g; s#WEBPORT#$WEB_PORT#g; s#PROXIES#$proxies#g" \
+        -e "s#REQUESTS#$REQUESTS#g; s#BURST#$((REQUESTS * 4))#g" "$ROOT/bin/server/$1" >"$WEB_DIR/$1"
+}
+
+# What one address may ask for in a second; a page asks for five to ten things (assumed).
+check_settings() {
+    REQUESTS=${NOBLE_TURN_REQUESTS:-60}
+    [[ $REQUESTS =~ ^[1-9][0-9]{0,4}$ ]] || fail "NOBLE_TURN_REQUESTS is a whole number, requests a second of one address: not $REQUESTS."
+    [[ ${NOBLE_TURN_PROXIES:-} =~ ^[0-9a-fA-F.:/,\ ]*$ ]] || fail "NOBLE_TURN_PROXIES are addresses or networks with commas between them: not $NOBLE_TURN_PROXIES."
+    [[ ${NOBLE_TURN_URL:-http://x} =~ ^https?://[^[:space:]/]+$ ]] || fail "NOBLE_TURN_URL is the address that people type, such as https://drive.example: not $NOBLE_TURN_URL."
+}
+
 # The application answers and has its database; a worker that has just begun may have much to do.
 answers() { curl -sS "http://127.0.0.1:$WEB_PORT/up" 2>/dev/null | grep -q '"database":true'; }
 
 start_web() {
-    local run
+    check_settings
     step "Web server"
     port_is_free "$WEB_PORT" || fail "Port $WEB_PORT on 127.0.0.1 is taken, perhaps by a Noble Turn that is already running. Stop it, or set NOBLE_TURN_PORT."
     # Sockets have short paths only in a short place.
     WEB_DIR=$(mktemp -d /tmp/noble-turn.XXXXXX)
-    run=$WEB_DIR
-    sed -e "s#RUNDIR#$run#g; s#ROOT#$RUN_ROOT#g; s#LOGDIR#$HOME_DIR/log#g; s#WEBPORT#$WEB_PORT#g" "$ROOT/bin/server/nginx.conf" >"$run/nginx.conf"
-    sed -e "s#RUNDIR#$run#g; s#LOGDIR#$HOME_DIR/log#g" "$ROOT/bin/server/php-fpm.conf" >"$run/php-fpm.conf"
-    [ -z "$SERVER_USER" ] || chown -R "$SERVER_USER:$SERVER_USER" "$run"
+    servers_conf nginx.conf
+    servers_conf php-fpm.conf
+    [ -z "$SERVER_USER" ] || chown -R "$SERVER_USER:$SERVER_USER" "$WEB_DIR"
     launch_fpm
     launch_nginx
     launch_worker

@@ -13,6 +13,7 @@ use App\Models\User;
 use App\Models\Vehicle;
 use App\School\CurrentSchool;
 use Illuminate\Database\Seeder;
+use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use RuntimeException;
 
@@ -148,6 +149,7 @@ final class DemoSeeder extends Seeder
         $user = new User(['name' => $name, 'email' => $email, 'password' => self::PASSWORD]);
         $user->school_id = $school->id;
         $user->role = $role === 'owner' ? 'owner' : 'instructor';
+        $user->joined_at = Carbon::now();
         $user->save();
 
         return $user;

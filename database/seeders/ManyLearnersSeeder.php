@@ -10,6 +10,7 @@ use App\Models\User;
 use App\Models\Vehicle;
 use App\School\CurrentSchool;
 use Illuminate\Database\Seeder;
+use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
@@ -36,6 +37,7 @@ final class ManyLearnersSeeder extends Seeder
         $owner = new User(['name' => 'Owner', 'email' => self::EMAIL, 'password' => DemoSeeder::PASSWORD]);
         $owner->school_id = $school->id;
         $owner->role = 'owner';
+        $owner->joined_at = Carbon::now();
         $owner->save();
         $current->within($school, function () use ($school, $owner): void {
             $car = Vehicle::query()->create(['name' => 'Car', 'transmission' => 'manual', 'controls' => 'standard', 'length_m' => 4, 'width_m' => 1.8]);

@@ -2,14 +2,16 @@
 
 namespace App\Http\Controllers;
 
+use App\Http\Allowance;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use NobleTurn\Core\Compute\Effort;
 use NobleTurn\Core\Compute\Toolbox;
 
 /** The core's tools over HTTP: the same JSON and the same answer as on the command line. */
 final class ComputeController extends Controller
 {
-    public function __invoke(Request $request, string $tool): JsonResponse
+    public function __invoke(Request $request, Allowance $allowance, string $tool): JsonResponse
     {
         Toolbox::tool($tool);
         try {
@@ -18,6 +20,9 @@ final class ComputeController extends Controller
             return response()->json(['message' => 'The input is not JSON: '.$malformed->getMessage().'.'], 400);
         }
 
-        return response()->json(Toolbox::run($tool, $input), options: JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION);
+        $question = Toolbox::ask($tool, $input);
+        $allowance->take($this->user($request), 'compute', $question->effort * Effort::STEP_MS);
+
+        return response()->json($question->answer(), options: JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION);
     }
 }

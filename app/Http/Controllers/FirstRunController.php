@@ -2,6 +2,7 @@
 
 namespace App\Http\Controllers;
 
+use App\Http\Arrival;
 use App\Http\Resources\Show;
 use App\Installation\Installation;
 use App\Installation\Kind;
@@ -10,7 +11,7 @@ use App\Models\User;
 use App\Rules\HardToGuess;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\Rules\Password;
 use NobleTurn\Core\Rules\RulePacks;
@@ -36,12 +37,12 @@ final class FirstRunController extends Controller
             $owner = new User(['name' => $said['name'], 'email' => $said['email'], 'password' => $said['password']]);
             $owner->school_id = $school->id;
             $owner->role = 'owner';
+            $owner->joined_at = Carbon::now();
             $owner->save();
 
             return [$school, $owner];
         });
-        Auth::login($owner);
-        $request->session()->regenerate();
+        Arrival::of($owner, $request);
 
         return response()->json(Show::me($owner, $school), 201);
     }

@@ -80,7 +80,7 @@ final class LearnerController extends Controller
 
     public function restore(string $learner): JsonResponse
     {
-        $found = Learner::withTrashed()->findOrFail($learner);
+        $found = Learner::withTrashed()->whereNull('erased_at')->findOrFail($learner);
         $found->restore();
 
         return response()->json(Show::learner($found));

@@ -2,21 +2,23 @@
 
 namespace App\Http\Controllers;
 
+use App\Http\Arrival;
 use App\Http\Resources\Show;
 use App\Models\School;
+use App\Models\User;
+use App\People\Devices;
 use App\Rules\HardToGuess;
 use App\School\CurrentSchool;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Auth;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
-use Illuminate\Support\Str;
 use Illuminate\Validation\Rules\Password;
 use Illuminate\Validation\ValidationException;
 
-/** Signing in and out, here or everywhere, and the own password. */
+/** Signing in and out, and the own password. */
 final class SessionController extends Controller
 {
     public function __construct(private readonly CurrentSchool $school)
@@ -26,7 +28,8 @@ final class SessionController extends Controller
     /** Who is signed in; with nobody, whether the first school is still to be set up. */
     public function show(Request $request): JsonResponse
     {
-        if ($request->user() === null) {
+        $user = $request->user();
+        if (! $user instanceof User || $user->isSuspended()) {
             return response()->json(['user' => null, 'first_run' => ! School::query()->exists()]);
         }
 
@@ -36,10 +39,11 @@ final class SessionController extends Controller
     public function store(Request $request): JsonResponse
     {
         $said = $request->validate(['email' => ['required', 'string', 'max:190'], 'password' => ['required', 'string', 'max:200']]);
-        if (! Auth::attempt(['email' => mb_strtolower($said['email']), 'password' => $said['password']])) {
+        // Who is suspended is told no more than who has no account.
+        if (! Auth::attempt(['email' => mb_strtolower(trim($said['email'])), 'password' => $said['password'], fn (Builder $people) => $people->whereNull('suspended_at')])) {
             throw ValidationException::withMessages(['email' => 'Address and password do not belong together.']);
         }
-        $request->session()->regenerate();
+        Arrival::of($this->user($request), $request);
 
         return response()->json(Show::me($this->user($request), $this->school->school()));
     }
@@ -53,19 +57,8 @@ final class SessionController extends Controller
         return response()->noContent();
     }
 
-    /** Ends every session of the user, this one too. */
-    public function destroyAll(Request $request): Response
-    {
-        $user = $this->user($request);
-        $user->setRememberToken(Str::random(60));
-        $user->save();
-        DB::table('sessions')->where('user_id', $user->id)->delete();
-
-        return $this->destroy($request);
-    }
-
     /** A new password ends the user's other sessions. */
-    public function updatePassword(Request $request): Response
+    public function updatePassword(Request $request, Devices $devices): Response
     {
         $said = $request->validate([
             'current_password' => ['required', 'string'],
@@ -77,7 +70,7 @@ final class SessionController extends Controller
         }
         $user->password = $said['password'];
         $user->save();
-        DB::table('sessions')->where('user_id', $user->id)->where('id', '!=', $request->session()->getId())->delete();
+        $devices->endAll($user, but: $request->session()->getId());
 
         return response()->noContent();
     }

@@ -2,6 +2,7 @@
 
 namespace App\Http\Controllers;
 
+use App\Http\Allowance;
 use App\Http\Resources\Show;
 use App\Marks\TakeIn;
 use Illuminate\Http\JsonResponse;
@@ -21,8 +22,12 @@ final class SyncController extends Controller
     /** What a clock may say and a row can keep. */
     private const TIME = ['bail', 'string', 'date', 'after:2000-01-01', 'before:2100-01-01'];
 
-    public function __invoke(Request $request, TakeIn $takeIn): JsonResponse
+    /** What it takes to look at a round or a mark and keep it, ms (measured). */
+    private const AN_EVENT_MS = 2.0;
+
+    public function __invoke(Request $request, TakeIn $takeIn, Allowance $allowance): JsonResponse
     {
+        $allowance->take($this->user($request), 'sync', self::AN_EVENT_MS * (count((array) $request->json('rounds')) + count((array) $request->json('marks'))));
         $said = $request->validate([
             // The device's clock at this moment: how far it is off is taken off its times.
             'sent_at' => ['sometimes', ...self::TIME],

@@ -22,10 +22,7 @@ use NobleTurn\Core\Compute\Tool\SteeringTool;
 use NobleTurn\Core\Compute\Tool\StoppingTool;
 use NobleTurn\Core\Compute\Tool\SweptPathTool;
 use NobleTurn\Core\Fault\BadInput;
-use NobleTurn\Core\Fault\InvalidQuantity;
 use NobleTurn\Core\Fault\UnknownName;
-use NobleTurn\Core\Plan\Warning;
-use NobleTurn\Core\Rules\Assumption;
 
 /**
  * All tools, by name. The same input and version give the same answer, byte for byte. Any tool answers a
@@ -69,51 +66,43 @@ final class Toolbox
      */
     public static function run(string $name, mixed $raw): array
     {
+        return self::ask($name, $raw)->answer();
+    }
+
+    /**
+     * @param  mixed  $raw  decoded JSON
+     *
+     * @throws UnknownName
+     * @throws BadInput where a field breaks its contract, or it is more work than one request may ask for
+     */
+    public static function ask(string $name, mixed $raw): Question
+    {
         $tool = self::tool($name);
+        $shape = $tool->input();
         if (! is_array($raw) || ! array_key_exists('sweep', $raw)) {
-            return self::one($tool, $tool->input(), $raw);
+            return Question::of($tool, [['at' => null, 'values' => self::read($shape, $raw)]], null);
         }
-        if ($tool->input()->numericProperties() === []) {
+        if ($shape->numericProperties() === []) {
             throw BadInput::field('sweep', 'is not for this tool: it has no number to vary.');
         }
         $sweep = self::sweep($tool, $raw['sweep']);
         unset($raw['sweep']);
-        $shape = $tool->input();
         foreach ($shape->namesBeside($sweep['field']) as $beside) {
             if (array_key_exists($beside, $raw)) {
                 throw BadInput::field($beside, "must not be given beside a sweep of {$sweep['field']}: one unit for one quantity.");
             }
         }
-        $answers = [];
-        foreach ($sweep['values'] as $value) {
-            $answers[] = ['at' => $value] + self::one($tool, $shape, [$sweep['field'] => $value] + $raw);
-        }
 
-        return ['tool' => $name, 'version' => ['core' => self::VERSION], 'sweep' => $sweep['field'], 'answers' => $answers];
+        return Question::of($tool, array_map(static fn (float $value): array => ['at' => $value, 'values' => self::read($shape, [$sweep['field'] => $value] + $raw)], $sweep['values']), $sweep['field']);
     }
 
-    /** @return array<string, mixed> */
-    private static function one(Tool $tool, Shape $shape, mixed $raw): array
+    private static function read(Shape $shape, mixed $raw): Values
     {
         $findings = new Findings;
         $values = $shape->read($raw, '', $findings);
         $findings->throwIfAny();
-        try {
-            $answer = $tool->answer($values ?? new Values([]));
-        } catch (InvalidQuantity $absurd) {
-            // Each field is within its bounds, and yet together they mean something absurd.
-            throw BadInput::field('(input)', 'means something absurd: '.$absurd->getMessage());
-        }
 
-        return [
-            'tool' => $tool->name(),
-            'version' => ['core' => self::VERSION, 'pack' => "{$answer->pack} {$answer->packVersion}"],
-            ...$answer->body,
-            'assumptions' => array_map(static fn (Assumption $assumption): array => $assumption->toArray(), $answer->assumptions),
-            'warnings' => array_map(static fn (Warning $warning): array => [
-                'code' => $warning->code, 'message' => $warning->message, 'data' => $warning->data === [] ? new \stdClass : $warning->data,
-            ], $answer->warnings),
-        ];
+        return $values ?? new Values([]);
     }
 
     /**

@@ -67,6 +67,20 @@ final readonly class BendLine
     }
 
     /**
+     * How much work the search is, steps of one unit along one piece of a path, each half as dear as one that is kept and measured:
+     * what is tried lies nearer to the small radii than to the large ones (measured).
+     *
+     * @param  non-empty-list<Unit>  $units
+     */
+    public static function effort(array $units, Bend $bend, float $leastRadius): float
+    {
+        $tried = 30 + self::ROUNDS * 3 * 11 + 1;
+        $largest = max($leastRadius + 1.0, 3.0 * ($bend->kerbRadius + max($bend->entryWidth, $bend->exitWidth)));
+
+        return 0.5 * $tried * count($units) * (2.0 * self::LEAD + 0.35 * $largest * $bend->angle) / self::STEP;
+    }
+
+    /**
      * The best of a few spread over the ranges: the three choices hang together, and climbing one at a time needs a good
      * beginning.
      *

@@ -9,6 +9,7 @@ use NobleTurn\Core\Compute\Field\FlagField;
 use NobleTurn\Core\Compute\Field\QuantityField;
 use NobleTurn\Core\Compute\Kind;
 use NobleTurn\Core\Compute\Out;
+use NobleTurn\Core\Compute\QuickAnswer;
 use NobleTurn\Core\Compute\Shape;
 use NobleTurn\Core\Compute\Tool;
 use NobleTurn\Core\Compute\Values;
@@ -24,6 +25,8 @@ use NobleTurn\Core\Rules\Source;
 /** A light that changes: can we stop, can we pass, and from where on there is no going back. */
 final class AmberTool implements Tool
 {
+    use QuickAnswer;
+
     public function name(): string
     {
         return 'amber';

@@ -11,6 +11,7 @@ use NobleTurn\Core\Compute\Field\ListField;
 use NobleTurn\Core\Compute\Field\ObjectField;
 use NobleTurn\Core\Compute\Field\QuantityField;
 use NobleTurn\Core\Compute\Kind;
+use NobleTurn\Core\Compute\QuickAnswer;
 use NobleTurn\Core\Compute\Shape;
 use NobleTurn\Core\Compute\Tool;
 use NobleTurn\Core\Compute\Values;
@@ -29,6 +30,8 @@ use NobleTurn\Core\Rules\Side;
 /** Where and when each step of a routine belongs on one approach. */
 final class ApproachTool implements Tool
 {
+    use QuickAnswer;
+
     public function name(): string
     {
         return 'approach';

@@ -9,6 +9,7 @@ use NobleTurn\Core\Compute\Field\QuantityField;
 use NobleTurn\Core\Compute\Field\TextField;
 use NobleTurn\Core\Compute\Kind;
 use NobleTurn\Core\Compute\Out;
+use NobleTurn\Core\Compute\QuickAnswer;
 use NobleTurn\Core\Compute\Shape;
 use NobleTurn\Core\Compute\Tool;
 use NobleTurn\Core\Compute\Values;
@@ -21,6 +22,8 @@ use NobleTurn\Core\Rules\Source;
 /** Whether a vehicle passes under a bridge or through a width limit. */
 final class ClearanceTool implements Tool
 {
+    use QuickAnswer;
+
     /** Kept between the load and what the sign says, m (assumed, or the company's rule). */
     private const MARGIN = 0.075;
 

@@ -10,6 +10,7 @@ use NobleTurn\Core\Compute\Field\ObjectField;
 use NobleTurn\Core\Compute\Field\QuantityField;
 use NobleTurn\Core\Compute\Kind;
 use NobleTurn\Core\Compute\Out;
+use NobleTurn\Core\Compute\QuickAnswer;
 use NobleTurn\Core\Compute\Shape;
 use NobleTurn\Core\Compute\Tool;
 use NobleTurn\Core\Compute\Values;
@@ -24,6 +25,8 @@ use NobleTurn\Core\Rules\Source;
 /** Somebody on foot in the road we enter: how long, and whether to wait. */
 final class CrossingTool implements Tool
 {
+    use QuickAnswer;
+
     public function name(): string
     {
         return 'crossing';

@@ -12,6 +12,7 @@ use NobleTurn\Core\Compute\Field\QuantityField;
 use NobleTurn\Core\Compute\Field\TextField;
 use NobleTurn\Core\Compute\Kind;
 use NobleTurn\Core\Compute\Out;
+use NobleTurn\Core\Compute\QuickAnswer;
 use NobleTurn\Core\Compute\Shape;
 use NobleTurn\Core\Compute\Tool;
 use NobleTurn\Core\Compute\Values;
@@ -33,6 +34,8 @@ use NobleTurn\Core\Vehicle\Vehicle;
 /** Engine speed, gears and what they can do: tables, shifts, the gear for a purpose. */
 final class EngineTool implements Tool
 {
+    use QuickAnswer;
+
     public function name(): string
     {
         return 'engine';

@@ -9,6 +9,7 @@ use NobleTurn\Core\Compute\Field\EitherField;
 use NobleTurn\Core\Compute\Field\QuantityField;
 use NobleTurn\Core\Compute\Kind;
 use NobleTurn\Core\Compute\Out;
+use NobleTurn\Core\Compute\QuickAnswer;
 use NobleTurn\Core\Compute\Shape;
 use NobleTurn\Core\Compute\Tool;
 use NobleTurn\Core\Compute\Values;
@@ -24,6 +25,8 @@ use NobleTurn\Core\Rules\Source;
 /** A counted gap held against the one wanted. */
 final class FollowingTool implements Tool
 {
+    use QuickAnswer;
+
     private const CAR_LENGTH_M = 4.5;
 
     public function name(): string

@@ -11,6 +11,7 @@ use NobleTurn\Core\Compute\Field\NumberField;
 use NobleTurn\Core\Compute\Field\QuantityField;
 use NobleTurn\Core\Compute\Kind;
 use NobleTurn\Core\Compute\Out;
+use NobleTurn\Core\Compute\QuickAnswer;
 use NobleTurn\Core\Compute\Shape;
 use NobleTurn\Core\Compute\Tool;
 use NobleTurn\Core\Compute\Values;
@@ -28,6 +29,8 @@ use NobleTurn\Core\Rules\Source;
 /** Go or wait: what a gap asks of us, and of the other driver if we went. */
 final class GapTool implements Tool
 {
+    use QuickAnswer;
+
     public function name(): string
     {
         return 'gap';

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace NobleTurn\Core\Compute\Tool;
 
 use NobleTurn\Core\Compute\Answer;
+use NobleTurn\Core\Compute\Effort;
 use NobleTurn\Core\Compute\Field\FlagField;
 use NobleTurn\Core\Compute\Field\NumberField;
 use NobleTurn\Core\Compute\Field\QuantityField;
@@ -59,6 +60,11 @@ final class JoinTool implements Tool
     public function output(): array
     {
         return JoinPresenter::schema();
+    }
+
+    public function effort(Values $input): float
+    {
+        return Effort::QUICK + 150.0 * count($input->objects('vehicles'));
     }
 
     public function answer(Values $input): Answer

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace NobleTurn\Core\Compute\Tool;
 
 use NobleTurn\Core\Compute\Answer;
+use NobleTurn\Core\Compute\Effort;
 use NobleTurn\Core\Compute\Field\ChoiceField;
 use NobleTurn\Core\Compute\Field\QuantityField;
 use NobleTurn\Core\Compute\Kind;
@@ -85,6 +86,11 @@ final class LaneChangeTool implements Tool
             'lane_by_m' => Out::number('where a lane change at this speed has to begin for the junction; null where none was given', nullable: true),
             'junctions' => ['type' => ['string', 'null'], 'enum' => ['room-between', 'before-the-first', null], 'description' => 'whether the second junction’s lane can wait until after the first'],
         ];
+    }
+
+    public function effort(Values $input): float
+    {
+        return Effort::QUICK + 80.0 * count($input->objects('vehicles'));
     }
 
     public function answer(Values $input): Answer

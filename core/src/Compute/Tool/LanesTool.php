@@ -14,6 +14,7 @@ use NobleTurn\Core\Compute\Field\QuantityField;
 use NobleTurn\Core\Compute\Field\TextField;
 use NobleTurn\Core\Compute\Kind;
 use NobleTurn\Core\Compute\Out;
+use NobleTurn\Core\Compute\QuickAnswer;
 use NobleTurn\Core\Compute\Shape;
 use NobleTurn\Core\Compute\Tool;
 use NobleTurn\Core\Compute\Values;
@@ -29,6 +30,8 @@ use NobleTurn\Core\Rules\Source;
 /** Which lane at a roundabout, why, and what the other usable ones would cost. */
 final class LanesTool implements Tool
 {
+    use QuickAnswer;
+
     public function name(): string
     {
         return 'lanes';

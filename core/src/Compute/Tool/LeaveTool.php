@@ -10,6 +10,7 @@ use NobleTurn\Core\Compute\Field\NumberField;
 use NobleTurn\Core\Compute\Field\QuantityField;
 use NobleTurn\Core\Compute\Kind;
 use NobleTurn\Core\Compute\Out;
+use NobleTurn\Core\Compute\QuickAnswer;
 use NobleTurn\Core\Compute\Shape;
 use NobleTurn\Core\Compute\Tool;
 use NobleTurn\Core\Compute\Values;
@@ -25,6 +26,8 @@ use NobleTurn\Core\Rules\Source;
 /** Leaving a fast road by a slip road. */
 final class LeaveTool implements Tool
 {
+    use QuickAnswer;
+
     private const STEP_M = 5.0;
 
     public function name(): string

@@ -93,6 +93,12 @@ final class OvertakeTool implements Tool
         ];
     }
 
+    public function effort(Values $input): float
+    {
+        // Both ways are driven through in small steps of time.
+        return 800.0;
+    }
+
     public function answer(Values $input): Answer
     {
         $pack = CommonFields::pack($input);

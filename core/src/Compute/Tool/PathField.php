@@ -73,6 +73,24 @@ final class PathField
         return Path::of([['length' => self::LEAD], $arc, ['length' => self::LEAD]], $step);
     }
 
+    /** How long the path is that is asked for, m, whether it is sound or not. */
+    public static function length(Values $input): float
+    {
+        $path = $input->object('path') ?? new Values([]);
+        $arc = static fn (Values $of): float => ($of->distance('radius')?->inMetres() ?? 0.0) * abs($of->number('angle_deg') ?? 90.0) * M_PI / 180.0;
+        $length = 2.0 * self::LEAD + $arc($path);
+        foreach ($path->objects('pieces') as $piece) {
+            $length += $piece->distance('length')?->inMetres() ?? $arc($piece);
+        }
+        $before = null;
+        foreach ($path->lists('points') as $point) {
+            $length += $before === null || count($before) < 2 || count($point) < 2 ? 0.0 : hypot($point[0] - $before[0], $point[1] - $before[1]);
+            $before = $point;
+        }
+
+        return $length;
+    }
+
     public static function read(Values $input, float $step): Path
     {
         $path = $input->object('path') ?? new Values([]);

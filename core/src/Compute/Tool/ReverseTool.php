@@ -10,6 +10,7 @@ use NobleTurn\Core\Compute\Field\NumberField;
 use NobleTurn\Core\Compute\Field\QuantityField;
 use NobleTurn\Core\Compute\Kind;
 use NobleTurn\Core\Compute\Out;
+use NobleTurn\Core\Compute\QuickAnswer;
 use NobleTurn\Core\Compute\Shape;
 use NobleTurn\Core\Compute\Tool;
 use NobleTurn\Core\Compute\Values;
@@ -25,6 +26,8 @@ use NobleTurn\Core\Vehicle\Vehicle;
 /** Reversing exercises: the way, the time at walking pace, how the kerb comes nearer, the order of looks. */
 final class ReverseTool implements Tool
 {
+    use QuickAnswer;
+
     private const POINTS = 20;
 
     public function name(): string

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace NobleTurn\Core\Compute\Tool;
 
 use NobleTurn\Core\Compute\Answer;
+use NobleTurn\Core\Compute\Effort;
 use NobleTurn\Core\Compute\Field\ChoiceField;
 use NobleTurn\Core\Compute\Field\FlagField;
 use NobleTurn\Core\Compute\Field\ListField;
@@ -113,6 +114,11 @@ final class SkillTool implements Tool
             ])),
             'predicted' => Out::list(Out::object(array_combine(self::outcomes(), array_map($chance, self::outcomes()))), 'for each entry of predict'),
         ];
+    }
+
+    public function effort(Values $input): float
+    {
+        return Effort::QUICK + 6.0 * (count($input->objects('marks')) + count($input->objects('predict')));
     }
 
     public function answer(Values $input): Answer

@@ -9,6 +9,7 @@ use NobleTurn\Core\Compute\Field\NumberField;
 use NobleTurn\Core\Compute\Field\QuantityField;
 use NobleTurn\Core\Compute\Kind;
 use NobleTurn\Core\Compute\Out;
+use NobleTurn\Core\Compute\QuickAnswer;
 use NobleTurn\Core\Compute\Shape;
 use NobleTurn\Core\Compute\Tool;
 use NobleTurn\Core\Compute\Values;
@@ -22,6 +23,8 @@ use NobleTurn\Core\Vehicle\Corner;
 /** How much wheel a corner takes, when, and what room the car sweeps. */
 final class SteeringTool implements Tool
 {
+    use QuickAnswer;
+
     /** "Half to three quarters of a turn" for a right-angle corner on the kerb's side (common practice). */
     private const TAUGHT = [0.5, 0.75];
 

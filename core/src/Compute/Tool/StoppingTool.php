@@ -9,6 +9,7 @@ use NobleTurn\Core\Compute\Field\ChoiceField;
 use NobleTurn\Core\Compute\Field\QuantityField;
 use NobleTurn\Core\Compute\Kind;
 use NobleTurn\Core\Compute\Out;
+use NobleTurn\Core\Compute\QuickAnswer;
 use NobleTurn\Core\Compute\Shape;
 use NobleTurn\Core\Compute\Tool;
 use NobleTurn\Core\Compute\Values;
@@ -23,6 +24,8 @@ use NobleTurn\Core\Rules\Source;
 /** Thinking, braking and total distance to a stop. */
 final class StoppingTool implements Tool
 {
+    use QuickAnswer;
+
     public function name(): string
     {
         return 'stopping';

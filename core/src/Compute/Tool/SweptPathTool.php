@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace NobleTurn\Core\Compute\Tool;
 
 use NobleTurn\Core\Compute\Answer;
+use NobleTurn\Core\Compute\Effort;
 use NobleTurn\Core\Compute\Field\NumberField;
 use NobleTurn\Core\Compute\Field\ObjectField;
 use NobleTurn\Core\Compute\Field\QuantityField;
@@ -22,6 +23,7 @@ use NobleTurn\Core\Plan\Warning;
 use NobleTurn\Core\Rules\Assumption;
 use NobleTurn\Core\Rules\Source;
 use NobleTurn\Core\Vehicle\BendLine;
+use NobleTurn\Core\Vehicle\Unit;
 
 /** The room a vehicle sweeps along a path, and whether it fits between kerbs. */
 final class SweptPathTool implements Tool
@@ -96,13 +98,21 @@ final class SweptPathTool implements Tool
         ];
     }
 
+    public function effort(Values $input): float
+    {
+        $units = UnitsField::read($input);
+        $bend = self::bend($input);
+
+        return Effort::QUICK + ($bend !== null ? BendLine::effort($units, $bend, self::leastRadius($units)) : count($units) * PathField::length($input) / self::step($input));
+    }
+
     public function answer(Values $input): Answer
     {
         $pack = CommonFields::pack($input);
         $units = UnitsField::read($input);
         $bend = self::bend($input);
-        $step = $input->distance('step')?->inMetres() ?? 0.1;
-        $line = $bend === null ? null : BendLine::best($units, $bend, $units[0]->wheelbase + 0.5);
+        $step = self::step($input);
+        $line = $bend === null ? null : BendLine::best($units, $bend, self::leastRadius($units));
         $arc = $line === null ? PathField::arc($input, $units) : null;
         $swept = $line->swept ?? SweptPath::along($arc === null ? PathField::read($input, $step) : PathField::round($arc, $step), $units);
         [$inner, $outer] = $arc === null ? [null, null] : (new ArcReach(PathField::LEAD, $arc['radius'], $arc['angle']))->of($swept);
@@ -139,6 +149,17 @@ final class SweptPathTool implements Tool
             ...($input->has('units') ? [] : [new Assumption('vehicle', VehicleField::read($input)->name, '', $input->has('vehicle') ? Source::given() : Source::assumed())]),
         ], $spares !== [] && min($spares) < 0.0
             ? [new Warning('does-not-fit', 'It does not fit: '.($line === null ? 'take another line.' : 'even the best line leaves the lane. Take another way, or have the road cleared.'), ['missing_m' => round(-min($spares), 3)])] : []);
+    }
+
+    private static function step(Values $input): float
+    {
+        return $input->distance('step')?->inMetres() ?? 0.1;
+    }
+
+    /** @param  non-empty-list<Unit>  $units */
+    private static function leastRadius(array $units): float
+    {
+        return $units[0]->wheelbase + 0.5;
     }
 
     private static function bend(Values $input): ?Bend

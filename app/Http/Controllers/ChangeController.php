@@ -1,0 +1,46 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Models\Change;
+use App\Models\Learner;
+use App\Models\Place;
+use App\Models\Vehicle;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+
+/** What was changed in the school, for its owner; and, for everybody, what was put away and can be brought back. */
+final class ChangeController extends Controller
+{
+    private const SHOWN = 100;
+
+    public function index(Request $request): JsonResponse
+    {
+        $before = $request->validate(['before' => ['sometimes', 'date', 'after:2000-01-01', 'before:2100-01-01']])['before'] ?? null;
+        $changes = Change::query()->with('user')->when($before !== null, fn ($changes) => $changes->where('at', '<', $before))->latest('at')->orderByDesc('id')->limit(self::SHOWN + 1)->get();
+
+        return response()->json(['more' => $changes->count() > self::SHOWN, 'changes' => $changes->take(self::SHOWN)->map(static fn (Change $change): array => [
+            ...$change->only(['id', 'what', 'kind', 'subject_id', 'name']), 'details' => (object) $change->details, 'by' => $change->user->name, 'at' => $change->at->format('Y-m-d\TH:i:s.v\Z'),
+        ])]);
+    }
+
+    public function putAway(): JsonResponse
+    {
+        return response()->json(['learners' => self::awayOf(Learner::onlyTrashed()->whereNull('erased_at')->get()), 'places' => self::awayOf(Place::onlyTrashed()->get()), 'vehicles' => self::awayOf(Vehicle::onlyTrashed()->get())]);
+    }
+
+    /**
+     * @param  iterable<Model>  $rows
+     * @return list<array{id: string, name: string, at: string, by: ?string}> the last put away first
+     */
+    private static function awayOf(iterable $rows): array
+    {
+        $rows = collect($rows);
+        $by = Change::query()->with('user')->where('what', 'put-away')->whereIn('subject_id', $rows->pluck('id'))->orderBy('at')->get()->keyBy('subject_id');
+
+        return array_values($rows->sortByDesc('deleted_at')->map(static fn (Model $row): array => [
+            'id' => (string) $row->getKey(), 'name' => (string) $row->getAttribute('name'), 'at' => $row->getAttribute('deleted_at')->toIso8601ZuluString(), 'by' => $by->get($row->getKey())?->user->name,
+        ])->all());
+    }
+}

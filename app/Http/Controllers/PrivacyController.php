@@ -1,0 +1,72 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Models\Learner;
+use App\Privacy\Erasure;
+use App\Privacy\LearnerData;
+use App\Privacy\Retention;
+use App\School\ChangeLog;
+use App\School\CurrentSchool;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Validation\ValidationException;
+
+/** What a learner may ask of the school: all that is kept of them, and an end to it; and how long anybody is kept. */
+final class PrivacyController extends Controller
+{
+    public function data(CurrentSchool $current, string $learner): JsonResponse
+    {
+        $found = $this->find($learner);
+        ChangeLog::note('handed-out', $found);
+
+        return response()->json(LearnerData::of($found, $current->school()), options: JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_PRETTY_PRINT);
+    }
+
+    /** The name is typed once more: this cannot be undone. */
+    public function erase(Request $request, string $learner): Response
+    {
+        $found = $this->find($learner);
+        $said = $request->validate(['name' => ['required', 'string', 'max:120']]);
+        if (trim($said['name']) !== trim($found->name)) {
+            throw ValidationException::withMessages(['name' => 'This is not the learner’s name as it is kept here.']);
+        }
+        Erasure::of($found);
+
+        return response()->noContent();
+    }
+
+    public function retention(CurrentSchool $current, Retention $retention): JsonResponse
+    {
+        return response()->json([...$current->school()->only(['keep_months', 'keep_minors_months']), 'coming' => $retention->coming()]);
+    }
+
+    public function setRetention(Request $request, CurrentSchool $current, Retention $retention): JsonResponse
+    {
+        $months = ['present', 'nullable', 'integer', 'between:1,240'];
+        $said = $request->validate(['keep_months' => $months, 'keep_minors_months' => $months]);
+        if ($said['keep_months'] !== null && $said['keep_minors_months'] !== null && $said['keep_minors_months'] > $said['keep_months']) {
+            throw ValidationException::withMessages(['keep_minors_months' => 'Minors are never kept longer than others.']);
+        }
+        $current->school()->update($said);
+
+        return $this->retention($current, $retention);
+    }
+
+    /** Kept a while longer than the setting says: there is a reason, such as a dispute. */
+    public function keep(Request $request, CurrentSchool $current, Retention $retention, string $learner): JsonResponse
+    {
+        $found = $this->find($learner);
+        $said = $request->validate(['until' => ['bail', 'present', 'nullable', 'string', 'regex:/^\d{4}-\d{2}-\d{2}$/D', 'date_format:Y-m-d', 'after:today', 'before:'.now()->addYears(5)->toDateString()]]);
+        $found->update(['keep_until' => $said['until']]);
+
+        return $this->retention($current, $retention);
+    }
+
+    /** Whoever was put away too; whoever was erased is no one. */
+    private function find(string $learner): Learner
+    {
+        return Learner::withTrashed()->whereNull('erased_at')->findOrFail($learner);
+    }
+}

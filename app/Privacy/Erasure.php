@@ -1,0 +1,49 @@
+<?php
+
+namespace App\Privacy;
+
+use App\Models\Change;
+use App\Models\Drawing;
+use App\Models\Learner;
+use App\Models\Lesson;
+use App\Models\Mark;
+use App\Models\Overruling;
+use App\Models\Promise;
+use App\Models\Round;
+use App\Models\SkillAnswer;
+use App\School\ChangeLog;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * Takes away whom the records are about, and all that anybody wrote by hand about them. What was driven stays, and names nobody: the
+ * school's own picture of how it teaches rests on it.
+ */
+final class Erasure
+{
+    /** What stands in the place of a name. */
+    public const NOBODY = 'Erased learner';
+
+    public static function of(Learner $learner): void
+    {
+        DB::transaction(static function () use ($learner): void {
+            // Noted first, while there is a name to find, and blanked with the rest.
+            ChangeLog::note('erased', $learner);
+            // Past the model: its own change log would keep what is to go.
+            Learner::withTrashed()->whereKey($learner->id)->toBase()->update([
+                'name' => self::NOBODY, 'phone' => null, 'email' => null, 'pick_up' => null, 'licence_seen_on' => null, 'eyesight_checked_on' => null,
+                'is_minor' => false, 'guardian_name' => null, 'guardian_contact' => null, 'guardian_consent_on' => null, 'reference_points' => '[]',
+                'keep_until' => null, 'erased_at' => now(), 'deleted_at' => now(), 'updated_at' => now(),
+            ]);
+            $lessons = Lesson::query()->where('learner_id', $learner->id)->pluck('id');
+            Lesson::query()->whereKey($lessons)->toBase()->update(['aim' => null, 'went_well' => null, 'worked_on' => null]);
+            Mark::query()->toBase()->whereIn('round_id', Round::query()->whereIn('lesson_id', $lessons)->pluck('id'))->whereNotNull('note')->update(['note' => null]);
+            Promise::withTrashed()->where('learner_id', $learner->id)->forceDelete();
+            Drawing::withTrashed()->whereIn('lesson_id', $lessons)->forceDelete();
+            Overruling::query()->where('learner_id', $learner->id)->toBase()->update(['reason' => '']);
+            SkillAnswer::query()->where('learner_id', $learner->id)->delete();
+            Change::query()->where('subject_id', $learner->id)->toBase()->update(['name' => self::NOBODY]);
+            // A lesson still ahead is nobody's.
+            Lesson::query()->toBase()->whereIn('id', $lessons)->where('state', 'planned')->where('starts_at', '>', now())->update(['state' => 'cancelled']);
+        });
+    }
+}

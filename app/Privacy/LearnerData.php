@@ -1,0 +1,57 @@
+<?php
+
+namespace App\Privacy;
+
+use App\Http\Resources\Show;
+use App\Models\Change;
+use App\Models\Drawing;
+use App\Models\Learner;
+use App\Models\Lesson;
+use App\Models\Overruling;
+use App\Models\PlannedItem;
+use App\Models\Promise;
+use App\Models\Round;
+use App\Models\School;
+
+/** Everything that is kept of one learner, in words and numbers that somebody else can read. Described by docs/schemas/learner-data.json. */
+final class LearnerData
+{
+    public const FORMAT = 'noble-turn-learner-data/1';
+
+    /** @return array<string, mixed> */
+    public static function of(Learner $learner, School $school): array
+    {
+        $lessons = $learner->lessons()->with(['instructor', 'vehicle', 'items.place', 'rounds.place', 'rounds.marks'])->orderBy('starts_at')->get();
+
+        return [
+            'format' => self::FORMAT,
+            'made_at' => now()->toIso8601ZuluString(),
+            'school' => $school->name,
+            'learner' => [...Show::learner($learner), 'kept_since' => $learner->getAttribute('created_at')?->toIso8601ZuluString(), 'keep_until' => $learner->keep_until?->toDateString()],
+            'lessons' => $lessons->map(self::lesson(...))->values()->all(),
+            'promises' => Promise::withTrashed()->where('learner_id', $learner->id)->orderBy('created_at')->get()->map(static fn (Promise $promise): array => Show::promise($promise))->all(),
+            'overrulings' => Overruling::query()->with('user')->where('learner_id', $learner->id)->orderBy('created_at')->get()->map(static fn (Overruling $one): array => [
+                ...$one->only(['routine', 'step', 'level', 'reason']), 'by' => $one->user->name, 'at' => $one->created_at->toIso8601ZuluString(), 'withdrawn_at' => $one->withdrawn_at?->toIso8601ZuluString(),
+            ])->all(),
+            'drawings' => Drawing::withTrashed()->whereIn('lesson_id', $lessons->pluck('id'))->orderBy('created_at')->get()->map(static fn (Drawing $drawing): array => $drawing->only(['lesson_id', 'title', 'tool', 'state']))->all(),
+            'changes' => Change::query()->with('user')->where('subject_id', $learner->id)->orderBy('at')->get()->map(static fn (Change $change): array => [
+                'at' => $change->at->toIso8601ZuluString(), 'by' => $change->user->name, 'what' => $change->what, 'fields' => $change->details['fields'] ?? [],
+            ])->all(),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function lesson(Lesson $lesson): array
+    {
+        return [
+            ...$lesson->only(['id', 'minutes', 'aim', 'state', 'went_well', 'worked_on']),
+            'starts_at' => $lesson->starts_at->toIso8601ZuluString(),
+            'instructor' => $lesson->instructor->name,
+            'car' => $lesson->vehicle->name,
+            'own_ratings' => (object) $lesson->self_rating,
+            'planned' => $lesson->items->map(static fn (PlannedItem $item): array => ['place' => $item->place->name, ...$item->only(['routine', 'minutes'])])->all(),
+            // Every mark as it was made, corrections and withdrawals beside what they correct.
+            'rounds' => $lesson->rounds->map(static fn (Round $round): array => array_diff_key(Show::round($round), ['lesson_id' => 0]))->all(),
+        ];
+    }
+}
