@@ -7,8 +7,12 @@ use App\Installation\BackupFile;
 use App\Installation\Installation;
 use App\Installation\Restore;
 use App\Installation\Tables;
+use App\Installation\Tidy;
 use App\Installation\Unfinished;
 use App\Installation\Update;
+use App\Models\Letter;
+use App\People\WaysIn;
+use App\School\CurrentSchool;
 use Database\Seeders\DemoSeeder;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\Schema;
@@ -17,9 +21,9 @@ use RuntimeException;
 /** What the commands in bin/ ask of an installation. */
 final class InstallationCommand extends Command
 {
-    protected $signature = 'installation {what : kind, update, demo, fresh-demo, backup or restore} {file? : of a back-up} {--replace : what is here}';
+    protected $signature = 'installation {what : kind, update, demo, fresh-demo, backup, restore, tidy or letters} {file? : of a back-up} {--replace : what is here}';
 
-    protected $description = 'Says what this installation is, brings its tables up to date, loads the demo, backs up and restores';
+    protected $description = 'Says what this installation is, brings its tables up to date, loads the demo, backs up and restores, tidies up, reads the outbox';
 
     public function handle(): int
     {
@@ -31,7 +35,9 @@ final class InstallationCommand extends Command
                 'fresh-demo' => $this->freshDemo(),
                 'backup' => $this->say(Backup::to($this->file())),
                 'restore' => $this->restore(),
-                default => throw new RuntimeException('Say kind, update, demo, fresh-demo, backup or restore.'),
+                'tidy' => $this->tidy(),
+                'letters' => $this->letters(),
+                default => throw new RuntimeException('Say kind, update, demo, fresh-demo, backup, restore, tidy or letters.'),
             };
         } catch (RuntimeException $why) {
             $this->error($why->getMessage());
@@ -76,6 +82,27 @@ final class InstallationCommand extends Command
         $unfinished->begin(Unfinished::RESTORE);
         $this->say(Restore::from($this->file()));
         $unfinished->end();
+    }
+
+    private function tidy(): void
+    {
+        foreach (Tidy::up(app(CurrentSchool::class)) as $what => $rows) {
+            $this->line("{$rows} {$what}");
+        }
+    }
+
+    /** The letters whose way in stands open: for whoever looks after the machine, when an owner has forgotten the password. */
+    private function letters(): void
+    {
+        /** @var list<Letter> $letters */
+        $letters = Letter::query()->withoutGlobalScope('school')->with('user')->whereNotNull('body')->where('ends_at', '>', now())->orderBy('created_at')->get()->keyBy('user_id')->values()->all();
+        $open = array_filter($letters, static fn (Letter $letter): bool => WaysIn::standingOpen([$letter->user->email]) !== []);
+        foreach ($open as $letter) {
+            $this->line("To {$letter->user->name} <{$letter->user->email}>\n{$letter->subject}\n\n{$letter->body}\n");
+        }
+        if ($open === []) {
+            $this->line('No letter is waiting.');
+        }
     }
 
     private static function keep(): string

@@ -9,12 +9,16 @@ use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
 use NobleTurn\Core\Fault\BadInput;
 use NobleTurn\Core\Fault\UnknownName;
+use Symfony\Component\HttpKernel\Exception\HttpException;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 use Symfony\Component\HttpKernel\Exception\ServiceUnavailableHttpException;
 
 /** Turns exceptions into answers: bad input names its field, and no answer says how the inside is built. */
 final class ProblemRenderer
 {
+    /** Insufficient Storage (RFC 4918, 11.5). */
+    private const NO_ROOM = 507;
+
     public static function register(Exceptions $exceptions): void
     {
         // What is refused is answered, not logged: it says nothing of us, and anybody can send as much of it as they like.
@@ -26,14 +30,23 @@ final class ProblemRenderer
         // The framework would name the class it looked for.
         $exceptions->render(fn (NotFoundHttpException $missing, Request $request): ?JsonResponse => $request->is('api/*')
             ? response()->json(['message' => 'There is nothing at this address.'], 404) : null);
-        $exceptions->map(QueryException::class, fn (QueryException $failed) => self::isOutOfReach($failed)
-            ? new ServiceUnavailableHttpException(10, 'The database is out of reach.', $failed) : $failed);
+        $exceptions->map(QueryException::class, fn (QueryException $failed) => match (true) {
+            self::isOutOfReach($failed) => new ServiceUnavailableHttpException(10, 'The database is out of reach.', $failed),
+            self::isWithoutRoom($failed) => new HttpException(self::NO_ROOM, 'The server’s disk is full: nothing can be kept until there is room again.', $failed),
+            default => $failed,
+        });
         // A failed query would carry its values into the log, and with them names and telephone numbers.
         $exceptions->report(function (QueryException $failed): false {
             logger()->error('A query failed: '.($failed->errorInfo[0] ?? '').' '.preg_replace("/'[^']*'/", "'…'", (string) ($failed->errorInfo[2] ?? '')));
 
             return false;
         });
+    }
+
+    /** Errors of MariaDB where a table, a file or the disk has no room left, whatever storage engine found it. */
+    private static function isWithoutRoom(QueryException $failed): bool
+    {
+        return in_array($failed->errorInfo[1] ?? null, [1021, 1114], true) || preg_match('/\b(errcode|errno|error):? ?28\b/i', (string) ($failed->errorInfo[2] ?? '')) === 1;
     }
 
     private static function isOutOfReach(QueryException $failed): bool

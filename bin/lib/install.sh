@@ -41,18 +41,20 @@ check_tools() {
     mkdir -p "$ROOT/var/log" 2>/dev/null && [ -w "$ROOT/var" ] || fail "No right to write in $ROOT: Noble Turn keeps its data in var/ there."
 }
 
+# install_php_packages [with-tests]: what the application needs; for the tests what they need too. What is there beyond that stays.
 install_php_packages() {
-    local stamp=$ROOT/vendor/.stamp now
+    local stamp=$ROOT/vendor/.stamp now only=(--no-dev)
+    [ "${1:-}" != with-tests ] || only=()
     now=$(fingerprint "$ROOT/composer.json" "$ROOT/composer.sums" "$ROOT"/packages/*/composer.json "$ROOT"/packages/compat/src/*.php)
     step "PHP packages"
-    if unchanged "$stamp" "$now"; then same; return; fi
+    if unchanged "$stamp" "$now with-tests" || { [ ${#only[@]} -gt 0 ] && unchanged "$stamp" "$now"; }; then same; return; fi
     # Whoever the servers run as must be able to read the code.
     local mask; mask=$(umask); umask 022
-    quietly "$ROOT/var/log/composer.log" composer update --working-dir="$ROOT" --no-interaction --no-progress --prefer-dist || fail "Composer failed; the log is var/log/composer.log."
-    quietly "$ROOT/var/log/pins.log" php "$ROOT/bin/composer-pins.php" check || fail "The PHP packages are not the pinned ones; see var/log/pins.log."
+    quietly "$ROOT/var/log/composer.log" composer update "${only[@]}" --working-dir="$ROOT" --no-interaction --no-progress --prefer-dist || fail "Composer failed; the log is var/log/composer.log."
+    quietly "$ROOT/var/log/pins.log" php "$ROOT/bin/composer-pins.php" check "${only[@]}" || fail "The PHP packages are not the pinned ones; see var/log/pins.log."
     # Some archives unpack closed to others.
     chmod -R go+rX "$ROOT/vendor"
-    printf '%s' "$now" >"$stamp"
+    printf '%s' "$now${1:+ $1}" >"$stamp"
     umask "$mask"
     ok
 }

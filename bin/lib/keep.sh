@@ -29,9 +29,24 @@ revive() {
     [ "$REVIVED" -le "${NOBLE_TURN_MOST_REVIVED:-$MOST_REVIVED}" ]
 }
 
+# What the servers write takes no more room than this, each file with the end of what it held before, bytes (assumed).
+MOST_LOGGED=${NOBLE_TURN_MOST_LOGGED:-5000000}
+
+# Cut where it stands: the servers go on writing to its end. What the application logs bounds itself.
+bound_logs() {
+    local file
+    for file in "$HOME_DIR"/log/{nginx.err,nginx.out,fpm.log,fpm.out,worker.out} "$DB_DIR/error.log"; do
+        [ "$(stat -c %s "$file" 2>/dev/null || echo 0)" -gt "$MOST_LOGGED" ] || continue
+        (umask 077; tail -c 1000000 "$file" >"$file.before") 2>/dev/null
+        : >"$file"
+    done
+}
+
 # Looks every second, and hears a signal meanwhile.
 keep_serving() {
+    local seconds=0
     while revive; do
+        [ $((seconds++ % 5)) -gt 0 ] || bound_logs
         sleep 1 &
         wait $!
     done

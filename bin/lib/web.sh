@@ -60,9 +60,10 @@ launch_nginx() {
     disown
 }
 
-# Long work, such as bringing a school's records up to date, is done beside the requests. A worker ends every hour and is begun anew.
+# Long work, such as bringing a school's records up to date, is done beside the requests. A worker ends every hour and is begun anew;
+# before it, what has run out is thrown away.
 launch_worker() {
-    setsid "${SERVER_PREFIX[@]}" bash -c 'trap "kill \$child 2>/dev/null; exit 0" TERM; while :; do php "$1/artisan" queue:work --sleep=2 --max-time=3600 & child=$!; wait "$child"; sleep 2; done' \
+    setsid "${SERVER_PREFIX[@]}" bash -c 'trap "kill \$child 2>/dev/null; exit 0" TERM; while :; do php "$1/artisan" installation tidy; php "$1/artisan" queue:work --sleep=2 --max-time=3600 & child=$!; wait "$child"; sleep 2; done' \
         worker "$RUN_ROOT" </dev/null >>"$HOME_DIR/log/worker.out" 2>&1 &
     WORKER_PID=$!
     note_pid worker "$WORKER_PID"
@@ -71,8 +72,8 @@ launch_worker() {
 
 # servers_conf FILE: one of the servers' settings with what is this installation's own in its places.
 servers_conf() {
-    local proxies="" one
-    for one in ${NOBLE_TURN_PROXIES//,/ }; do proxies+="set_real_ip_from $one; "; done
+    local proxies="" said=${NOBLE_TURN_PROXIES:-} one
+    for one in ${said//,/ }; do proxies+="set_real_ip_from $one; "; done
     [ -z "$proxies" ] || proxies+="real_ip_header X-Forwarded-For; real_ip_recursive on;"
     sed -e "s#RUNDIR#$WEB_DIR#g; s#ROOT#$RUN_ROOT#g; s#LOGDIR#$HOME_DIR/log#g; s#WEBPORT#$WEB_PORT#g; s#PROXIES#$proxies#g" \
         -e "s#REQUESTS#$REQUESTS#g; s#BURST#$((REQUESTS * 4))#g" "$ROOT/bin/server/$1" >"$WEB_DIR/$1"

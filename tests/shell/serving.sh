@@ -3,31 +3,7 @@
 # it serves, a stop, and the drill of bringing it all back somewhere else. In homes and on ports of its own.
 set -uo pipefail
 ROOT=$(cd "$(dirname "${BASH_SOURCE[0]}")/../.." && pwd -P)
-HOMES=$(mktemp -d /tmp/noble-turn-test.XXXXXX) && chmod 755 "$HOMES"
-export NOBLE_TURN_PORT=${NOBLE_TURN_TEST_PORT_2:-8098} NOBLE_TURN_DB_PORT=${NOBLE_TURN_TEST_DB_PORT_2:-33398} NOBLE_TURN_HOME=$HOMES/one
-UP=http://127.0.0.1:$NOBLE_TURN_PORT/up
-
-clean() {
-    local code=$? home
-    trap - EXIT
-    for home in "$HOMES"/{one,two}/; do NOBLE_TURN_HOME=${home%/} "$ROOT/bin/stop" >/dev/null 2>&1; done
-    rm -rf "$HOMES"
-    exit "$code"
-}
-trap clean EXIT
-trap 'exit 130' INT TERM
-
-wrong() { printf 'Wrong: %s\n' "$*"; tail -n 20 "$HOMES"/start.log 2>/dev/null; exit 1; }
-is_up() { curl -fsS -o /dev/null "$UP" 2>/dev/null; }
-await_up() { local i; for i in $(seq 1 600); do is_up && return 0; sleep 0.1; done; wrong "it did not come up after $1"; }
-await_down() { local i; for i in $(seq 1 300); do is_up || return 0; sleep 0.1; done; wrong "it is still up after $1"; }
-pid() { cat "$NOBLE_TURN_HOME/run/$1.pid"; }
-start() {
-    "$ROOT/bin/start" "$@" >"$HOMES/start.log" 2>&1 &
-    local i
-    for i in $(seq 1 900); do grep -q 'Ctrl-C stops it' "$HOMES/start.log" && break; sleep 0.1; done
-    await_up "a start"
-}
+. "$ROOT/tests/shell/lib.sh"
 
 # What lies beside a home or in a folder that is none is somebody else's.
 mkdir -m 755 "$HOMES/data" "$HOMES/other" && echo theirs | tee "$HOMES/data/file" "$HOMES/other/file" >/dev/null && chmod 644 "$HOMES"/{data,other}/file

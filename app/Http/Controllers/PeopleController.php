@@ -128,11 +128,14 @@ final class PeopleController extends Controller
         $email = $request->input('email');
         $request->merge(['email' => is_string($email) ? mb_strtolower(trim($email)) : $email]);
 
-        return $request->validate([
+        /** @var array{name: string, email: string, role: string} $said */
+        $said = $request->validate([
             'name' => ['required', 'string', 'max:120'],
             'email' => ['bail', 'required', 'string', 'email', 'max:190', Rule::unique('users', 'email')->ignore($person?->id)],
             'role' => ['required', 'in:owner,instructor'],
         ]);
+
+        return $said;
     }
 
     /** A school is never left without an owner who can come in. */

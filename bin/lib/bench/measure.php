@@ -71,10 +71,11 @@ final class Client
     }
 
     /**
-     * @param  'GET'|'POST'  $method
-     * @return array{float, string} seconds and body
+     * A request ready to be sent, alone or beside others.
+     *
+     * @param  'GET'|'POST'|'PUT'  $method
      */
-    public function ask(string $method, string $path, ?string $json = null): array
+    public function prepared(string $method, string $path, ?string $json = null): CurlHandle
     {
         $headers = ['Accept: application/json', 'Content-Type: application/json'];
         foreach ((array) curl_getinfo($this->curl, CURLINFO_COOKIELIST) as $cookie) {
@@ -84,15 +85,31 @@ final class Client
             }
         }
         curl_setopt_array($this->curl, [CURLOPT_URL => $this->base.$path, CURLOPT_CUSTOMREQUEST => $method, CURLOPT_HTTPHEADER => $headers, CURLOPT_POSTFIELDS => $json ?? '']);
+
+        return $this->curl;
+    }
+
+    /**
+     * @param  'GET'|'POST'|'PUT'  $method
+     * @return array{float, string} seconds and body
+     */
+    public function ask(string $method, string $path, ?string $json = null): array
+    {
+        $curl = $this->prepared($method, $path, $json);
         $start = hrtime(true);
-        $body = curl_exec($this->curl);
+        $body = curl_exec($curl);
         $took = (hrtime(true) - $start) / 1e9;
-        $status = (int) curl_getinfo($this->curl, CURLINFO_RESPONSE_CODE);
+        $status = (int) curl_getinfo($curl, CURLINFO_RESPONSE_CODE);
         if ($body === false || $status >= 400) {
             throw new RuntimeException("{$method} {$path} answered {$status}.");
         }
 
         return [$took, (string) $body];
+    }
+
+    public function owns(CurlHandle $handle): bool
+    {
+        return $handle === $this->curl;
     }
 
     public function signIn(string $email): self
