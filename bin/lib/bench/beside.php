@@ -56,7 +56,7 @@ function beside(array $clients, string $method, string $path, callable $body, Cl
     $ping = $pinger->prepared('GET', '/api/ping');
     curl_multi_add_handle($multi, $ping);
     $waited = $took = $answers = [];
-    while (count($waited) < EMPTY_ONES) {
+    while (count($waited) < EMPTY_ONES || count($took) < 2 * AT_ONCE) {
         curl_multi_exec($multi, $running);
         curl_multi_select($multi, 0.05);
         while ($done = curl_multi_info_read($multi)) {
@@ -74,11 +74,16 @@ function beside(array $clients, string $method, string $path, callable $body, Cl
             $status = (int) curl_getinfo($handle, CURLINFO_RESPONSE_CODE);
             $answers[$status] = ($answers[$status] ?? 0) + 1;
             foreach ($clients as $client) {
-                $client->owns($handle) && $begin($client);
+                $client->handle() === $handle && $begin($client);
             }
         }
     }
+    foreach ([$pinger, ...$clients] as $client) {
+        curl_multi_remove_handle($multi, $client->handle());
+    }
     curl_multi_close($multi);
+    // What was given up is still being worked on.
+    sleep(3);
 
     return [$waited, $answers, $took];
 }

@@ -107,9 +107,9 @@ final class Client
         return [$took, (string) $body];
     }
 
-    public function owns(CurlHandle $handle): bool
+    public function handle(): CurlHandle
     {
-        return $handle === $this->curl;
+        return $this->curl;
     }
 
     public function signIn(string $email): self
