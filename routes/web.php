@@ -87,7 +87,7 @@ Route::prefix('api')->group(function (): void {
         Route::post('learners/{learner}/restore', [LearnerController::class, 'restore'])->whereUuid('learner');
 
         Route::get('learners/{learner}/data', [PrivacyController::class, 'data']);
-        Route::get('put-away', [ChangeController::class, 'putAway']);
+        Route::get('archived', [ChangeController::class, 'archived']);
 
         // What only the owner of a school does.
         Route::middleware('can:run-school')->group(function (): void {

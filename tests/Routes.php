@@ -39,7 +39,7 @@ final class Routes
             'PUT places/{place}' => $place, 'DELETE places/{place}' => [], 'POST places/{place}/restore' => [],
             'GET people' => [], 'POST people' => ['name' => 'x', 'email' => Str::random(8).'@example.test', 'role' => 'instructor'], 'PUT people/{person}' => ['name' => 'x', 'email' => Str::random(8).'@example.test', 'role' => 'owner'],
             'POST people/{person}/letter' => [], 'POST people/{person}/suspension' => [], 'DELETE people/{person}/suspension' => [], 'GET people/{person}/lessons-ahead' => [], 'POST people/{person}/hand-over' => ['to' => $ids['successor'], 'learners' => [$ids['learner']]],
-            'GET letters' => [], 'GET changes' => [], 'GET put-away' => [], 'GET retention' => [], 'PUT retention' => ['keep_months' => 36, 'keep_minors_months' => 12], 'PUT learners/{learner}/keep' => ['until' => null], 'GET learners/{learner}/data' => [], 'POST learners/{learner}/erasure' => ['name' => 'Test Learner'],
+            'GET letters' => [], 'GET changes' => [], 'GET archived' => [], 'GET retention' => [], 'PUT retention' => ['keep_months' => 36, 'keep_minors_months' => 12], 'PUT learners/{learner}/keep' => ['until' => null], 'GET learners/{learner}/data' => [], 'POST learners/{learner}/erasure' => ['name' => 'Test Learner'],
             'GET sessions' => [], 'DELETE sessions/{session}' => [],
             // The own session and password take no id; tried last, for they end it.
             'PUT password' => ['current_password' => 'long-enough-1', 'password' => 'another-long-1'], 'DELETE session' => [], 'DELETE sessions' => [],

@@ -42,7 +42,7 @@ final class Lesson extends Model
 
     protected $attributes = ['self_rating' => '{}', 'state' => 'planned'];
 
-    /** @return BelongsTo<Learner, $this> a learner who was put away still names the lesson */
+    /** @return BelongsTo<Learner, $this> a learner who is archived still names the lesson */
     public function learner(): BelongsTo
     {
         return tap($this->belongsTo(Learner::class), fn ($relation) => $relation->withoutGlobalScope(SoftDeletingScope::class));

@@ -30,10 +30,10 @@ final class ChangeLog
                     self::note('changed', $row, ['fields' => $fields]);
                 }
             });
-            $class::deleted(static fn (Model $row) => self::note('put-away', $row));
+            $class::deleted(static fn (Model $row) => self::note('archived', $row));
         }
         foreach ([Learner::class, Place::class, Vehicle::class] as $class) {
-            $class::restored(static fn (Model $row) => self::note('brought-back', $row));
+            $class::restored(static fn (Model $row) => self::note('restored', $row));
         }
     }
 

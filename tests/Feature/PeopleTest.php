@@ -153,19 +153,19 @@ it('keeps these things to the owner', function (string $method, string $uri): vo
     expect($person->refresh()->role)->toBe('instructor');
 })->with([['GET', 'api/people'], ['POST', 'api/people'], ['PUT', 'api/people/{id}'], ['POST', 'api/people/{id}/letter'], ['POST', 'api/people/{id}/suspension'], ['DELETE', 'api/people/{id}/suspension'], ['GET', 'api/people/{id}/lessons-ahead'], ['POST', 'api/people/{id}/hand-over'], ['GET', 'api/letters'], ['GET', 'api/changes'], ['GET', 'api/retention'], ['PUT', 'api/retention']]);
 
-it('keeps who changed what, and says who put a thing away', function (): void {
+it('keeps who changed what, and says who archived a thing', function (): void {
     $at = $this->lesson($this->user($this->school));
     $colleague = $this->user($this->school);
     $this->actingAs($colleague)->putJson("api/learners/{$at['learner']->id}", ['name' => 'Test Learner', 'transmission' => 'manual', 'level' => 'independent'])->assertOk();
     $this->travel(1)->seconds();
     $this->deleteJson("api/learners/{$at['learner']->id}")->assertNoContent();
     $this->deleteJson("api/places/{$at['place']->id}")->assertNoContent();
-    $away = $this->getJson('api/put-away')->assertOk()->json();
+    $away = $this->getJson('api/archived')->assertOk()->json();
     expect($away['learners'][0])->toMatchArray(['id' => $at['learner']->id, 'name' => 'Test Learner', 'by' => $colleague->name])->and($away['places'])->toHaveCount(1)->and($away['vehicles'])->toBe([]);
     $this->postJson("api/learners/{$at['learner']->id}/restore")->assertOk();
     $changes = $this->actingAs($this->owner)->getJson('api/changes')->assertOk()->json('changes');
     $said = array_map(fn (array $change): string => "{$change['by']} {$change['what']} {$change['kind']} {$change['name']}", $changes);
-    expect($said)->toContain("{$colleague->name} changed learner Test Learner", "{$colleague->name} put-away learner Test Learner", "{$colleague->name} brought-back learner Test Learner")
+    expect($said)->toContain("{$colleague->name} changed learner Test Learner", "{$colleague->name} archived learner Test Learner", "{$colleague->name} restored learner Test Learner")
         ->and(collect($changes)->firstWhere('what', 'changed')['details']['fields'])->toBe(['level'])
         ->and(array_column($changes, 'at'))->toBe(collect($changes)->pluck('at')->sortDesc()->values()->all());
     // Reading, marks and the like are no changes.

@@ -54,7 +54,7 @@ it('erases whom it is about and what was written by hand, and keeps what was dri
     $this->getJson("api/learners/{$this->ids['learner']}/data")->assertNotFound();
     $this->postJson("api/learners/{$this->ids['learner']}/restore")->assertNotFound();
     $this->postJson($uri, ['name' => 'Erased learner'])->assertNotFound();
-    expect($this->getJson('api/put-away')->json('learners'))->toBe([])->and($this->getJson('api/changes')->json('changes.0'))->toMatchArray(['what' => 'erased', 'name' => 'Erased learner']);
+    expect($this->getJson('api/archived')->json('learners'))->toBe([])->and($this->getJson('api/changes')->json('changes.0'))->toMatchArray(['what' => 'erased', 'name' => 'Erased learner']);
     // The lesson is still there to be read, and names nobody.
     $this->getJson("api/lessons/{$this->ids['lesson']}")->assertOk()->assertJsonPath('learner.name', 'Erased learner');
     $this->getJson('api/school/teaching')->assertOk();

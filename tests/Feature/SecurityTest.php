@@ -95,7 +95,7 @@ it('limits a sign-in of whatever type, and writes nothing of what it refuses int
 });
 
 it('lets nobody write a line of their own into the log', function (): void {
-    $formatter = new (config('logging.channels.daily.formatter'));
+    $formatter = new (config('logging.channels.file.formatter'));
     $line = $formatter->format(new Monolog\LogRecord(new DateTimeImmutable, 'app', Monolog\Level::Error, "broken\n[2026-05-20] production.ERROR: made up"));
     expect(substr_count(trim($line), "\n"))->toBe(0);
 });
@@ -146,9 +146,9 @@ it('says truly whether it can do its work, and names nobody else’s address', f
 });
 
 it('answers as it would have where the log cannot be written', function (): void {
-    config(['logging.channels.daily.path' => '/proc/nowhere/noble-turn.log']);
+    config(['logging.channels.file.handler_with.stream' => '/proc/nowhere/noble-turn.log']);
     app('log')->forgetChannel('stack');
-    app('log')->forgetChannel('daily');
+    app('log')->forgetChannel('file');
     $user = $this->user($this->school());
     $this->app->bind(App\Http\Controllers\TodayController::class, fn () => throw new RuntimeException('inside'));
     $this->actingAs($user)->getJson('api/today')->assertStatus(500)->assertDontSee('nowhere')->assertDontSee('noble-turn.log');

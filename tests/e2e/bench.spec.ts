@@ -78,7 +78,7 @@ test('kerbs are dragged, units typed, other ways driven, and the page is kept wi
     await page.getByRole('link', { name: 'Round the harbour island' }).click();
     await expect(page.getByLabel('Way out')).toHaveValue('right');
     await page.goto('/places');
-    await page.getByRole('button', { name: 'Put Round the harbour island away' }).click();
+    await page.getByRole('button', { name: 'Archive Round the harbour island' }).click();
     await expect(page.getByRole('link', { name: 'Round the harbour island' })).toHaveCount(0);
 });
 

@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 
-test('a car is entered with what it means as it is typed, then used on the bench, put away and brought back', async ({ page }) => {
+test('a car is entered with what it means as it is typed, then used on the bench, archived and brought back', async ({ page }) => {
     await page.goto('/account');
     await page.getByRole('button', { name: 'New car' }).click();
     await page.getByLabel('What you call it').fill('The test hatch');
@@ -27,7 +27,7 @@ test('a car is entered with what it means as it is typed, then used on the bench
     await expect(page.getByText('In 1', { exact: true })).toBeVisible();
     await expect(page.getByText('all of it in 1')).toBeVisible();
     await page.goto('/account');
-    await page.getByRole('button', { name: 'Put The test hatch away' }).click();
+    await page.getByRole('button', { name: 'Archive The test hatch' }).click();
     await expect(page.getByRole('button', { name: 'Change The test hatch' })).toHaveCount(0);
     await page.getByRole('button', { name: 'Undo' }).click();
     await expect(page.getByRole('button', { name: 'Change The test hatch' })).toBeVisible();
@@ -48,5 +48,5 @@ test('an electric car takes its figures from the electric kind, and refuses a cl
     await expect(pull).not.toHaveText(before);
     await page.getByRole('button', { name: 'Keep the car' }).click();
     await expect(page.getByText('The silent one')).toBeVisible();
-    await page.getByRole('button', { name: 'Put The silent one away' }).click();
+    await page.getByRole('button', { name: 'Archive The silent one' }).click();
 });

@@ -8,7 +8,7 @@ test('an empty installation leads through school, owner, first car and first lea
     await page.getByLabel('Name of the school').fill('Breakwater Tuition');
     await page.getByLabel('Time zone').selectOption('Europe/London');
     await page.getByLabel('Your name').fill('Ottilie Marrack');
-    await page.getByLabel('Your address').fill('owner@breakwater.test');
+    await page.getByLabel('Your email').fill('owner@breakwater.test');
     await page.getByLabel('Password').fill('short');
     await page.getByRole('button', { name: 'Set up the school' }).click();
     // The browser itself asks for ten characters: nothing was sent, nothing typed is lost.

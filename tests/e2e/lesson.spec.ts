@@ -96,7 +96,7 @@ test('sign in, plan an emerge right at 30 mph, mark three rounds, debrief, see t
 
 test('the same by keyboard alone', async ({ page }) => {
     await page.goto('/');
-    await expect(page.getByLabel('Address')).toBeFocused();
+    await expect(page.getByLabel('Email')).toBeFocused();
     await page.keyboard.type(INSTRUCTOR.email);
     await page.keyboard.press('Tab');
     await page.keyboard.type(INSTRUCTOR.password);

@@ -63,7 +63,7 @@ test('putting a learner away can be undone', async ({ page }) => {
     await page.goto('/');
     await page.goto('/learners');
     await page.getByRole('link', { name: /Gus Pellow/ }).click();
-    await page.getByRole('button', { name: 'Put away' }).click();
+    await page.getByRole('button', { name: 'Archive' }).click();
     await expect(page.getByRole('link', { name: /Gus Pellow/ })).toHaveCount(0);
     await page.getByRole('button', { name: 'Undo' }).click();
     await expect(page.getByRole('link', { name: /Gus Pellow/ })).toBeVisible();

@@ -53,7 +53,7 @@ test('a session that ended says so, and the marks go after signing in again', as
         .getByRole('button', { name: /^Sign in again/ })
         .locator('visible=true')
         .click();
-    await page.getByLabel('Address').fill('instructor@harbourschool.test');
+    await page.getByLabel('Email').fill('instructor@harbourschool.test');
     await page.getByLabel('Password').fill('demo-harbour');
     await page.getByRole('button', { name: 'Sign in' }).click();
     await expect(page.getByRole('navigation', { name: 'Areas' })).toBeVisible();

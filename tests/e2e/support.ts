@@ -8,7 +8,7 @@ export const SIGNED_IN = 'var/test/signed-in.json';
 
 export async function signIn(page: Page, who = INSTRUCTOR): Promise<void> {
     await page.goto('/');
-    await page.getByLabel('Address').fill(who.email);
+    await page.getByLabel('Email').fill(who.email);
     await page.getByLabel('Password').fill(who.password);
     await page.getByRole('button', { name: 'Sign in' }).click();
     await expect(page.getByRole('navigation', { name: 'Areas' })).toBeVisible();

@@ -10,7 +10,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
-/** What was changed in the school, for its owner; and, for everybody, what was put away and can be brought back. */
+/** What was changed in the school, for its owner; and, for everybody, what was archived and can be brought back. */
 final class ChangeController extends Controller
 {
     private const SHOWN = 100;
@@ -25,19 +25,19 @@ final class ChangeController extends Controller
         ])]);
     }
 
-    public function putAway(): JsonResponse
+    public function archived(): JsonResponse
     {
-        return response()->json(['learners' => self::awayOf(Learner::onlyTrashed()->whereNull('erased_at')->get()), 'places' => self::awayOf(Place::onlyTrashed()->get()), 'vehicles' => self::awayOf(Vehicle::onlyTrashed()->get())]);
+        return response()->json(['learners' => self::archivedOf(Learner::onlyTrashed()->whereNull('erased_at')->get()), 'places' => self::archivedOf(Place::onlyTrashed()->get()), 'vehicles' => self::archivedOf(Vehicle::onlyTrashed()->get())]);
     }
 
     /**
      * @param  iterable<Model>  $rows
-     * @return list<array{id: string, name: string, at: string, by: ?string}> the last put away first
+     * @return list<array{id: string, name: string, at: string, by: ?string}> the last archived first
      */
-    private static function awayOf(iterable $rows): array
+    private static function archivedOf(iterable $rows): array
     {
         $rows = collect($rows);
-        $by = Change::query()->with('user')->where('what', 'put-away')->whereIn('subject_id', $rows->pluck('id'))->orderBy('at')->get()->keyBy('subject_id');
+        $by = Change::query()->with('user')->where('what', 'archived')->whereIn('subject_id', $rows->pluck('id'))->orderBy('at')->get()->keyBy('subject_id');
 
         return array_values($rows->sortByDesc('deleted_at')->map(static fn (Model $row): array => [
             'id' => (string) $row->getKey(), 'name' => (string) $row->getAttribute('name'), 'at' => $row->getAttribute('deleted_at')->toIso8601ZuluString(), 'by' => $by->get($row->getKey())?->user->name,

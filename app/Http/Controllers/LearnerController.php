@@ -17,7 +17,7 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use NobleTurn\Core\Record\Need;
 
-/** Learners and their records. A learner is put away, never erased by a press; it can be undone. */
+/** Learners and their records. A learner is archived, never erased by a press; it can be undone. */
 final class LearnerController extends Controller
 {
     public function index(): JsonResponse

@@ -64,7 +64,7 @@ final class PrivacyController extends Controller
         return $this->retention($current, $retention);
     }
 
-    /** Whoever was put away too; whoever was erased is no one. */
+    /** Whoever is archived too; whoever was erased is no one. */
     private function find(string $learner): Learner
     {
         return Learner::withTrashed()->whereNull('erased_at')->findOrFail($learner);

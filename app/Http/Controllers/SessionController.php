@@ -41,7 +41,7 @@ final class SessionController extends Controller
         $said = $request->validate(['email' => ['required', 'string', 'max:190'], 'password' => ['required', 'string', 'max:200']]);
         // Who is suspended is told no more than who has no account.
         if (! Auth::attempt(['email' => mb_strtolower(trim($said['email'])), 'password' => $said['password'], fn (Builder $people) => $people->whereNull('suspended_at')])) {
-            throw ValidationException::withMessages(['email' => 'Address and password do not belong together.']);
+            throw ValidationException::withMessages(['email' => 'That email and password don’t match.']);
         }
         Arrival::of($this->user($request), $request);
 

@@ -5,6 +5,7 @@ import { belongTo, get } from '@/api/client';
 import type { Session } from '@/api/types';
 import { FirstRun } from '@/areas/account/FirstRun';
 import { SignIn } from '@/areas/account/SignIn';
+import { WayIn, wayInOf } from '@/areas/account/WayIn';
 import { TodayPage } from '@/areas/today/TodayPage';
 import { Failed, Waiting } from '@/ui/State';
 import { NotFound } from './NotFound';
@@ -15,8 +16,10 @@ import { Shell } from './Shell';
 const LessonPage = lazy(() => import('@/areas/lesson/LessonPage').then((area) => ({ default: area.LessonPage })));
 const LearnersPage = lazy(() => import('@/areas/learners/LearnersPage').then((area) => ({ default: area.LearnersPage })));
 const LearnerPage = lazy(() => import('@/areas/learners/LearnerPage').then((area) => ({ default: area.LearnerPage })));
+const DataPage = lazy(() => import('@/areas/learners/DataPage').then((area) => ({ default: area.DataPage })));
 const InWordsPage = lazy(() => import('@/areas/learners/InWordsPage').then((area) => ({ default: area.InWordsPage })));
 const SchoolPage = lazy(() => import('@/areas/school/SchoolPage').then((area) => ({ default: area.SchoolPage })));
+const PeoplePage = lazy(() => import('@/areas/people/PeoplePage').then((area) => ({ default: area.PeoplePage })));
 const PlacesPage = lazy(() => import('@/areas/places/PlacesPage').then((area) => ({ default: area.PlacesPage })));
 const RoutinesPage = lazy(() => import('@/areas/routines/RoutinesPage').then((area) => ({ default: area.RoutinesPage })));
 const ApproachBench = lazy(() => import('@/areas/bench/ApproachBench').then((area) => ({ default: area.ApproachBench })));
@@ -50,6 +53,8 @@ const router = createBrowserRouter([
             { path: 'learners', element: page(LearnersPage) },
             { path: 'learners/:id', element: page(LearnerPage) },
             { path: 'learners/:id/words', element: page(InWordsPage) },
+            { path: 'learners/:id/data', element: page(DataPage) },
+            { path: 'people', element: page(PeoplePage) },
             { path: 'school', element: page(SchoolPage) },
             { path: 'places', element: page(PlacesPage) },
             { path: 'routines', element: page(RoutinesPage) },
@@ -78,6 +83,7 @@ const router = createBrowserRouter([
 export function App() {
     const session = useQuery({ queryKey: ['session'], queryFn: () => get<Session>('session'), staleTime: Infinity, refetchOnWindowFocus: false });
     belongTo(session.data?.user?.id ?? '');
+    const wayIn = wayInOf(window.location);
     if (session.isLoading) return <Waiting />;
     if (session.error) {
         return (
@@ -86,6 +92,7 @@ export function App() {
             </main>
         );
     }
+    if (wayIn) return <WayIn {...wayIn} />;
     if (!session.data || session.data.user === null) return session.data?.first_run ? <FirstRun /> : <SignIn />;
     return (
         <SessionContext value={session.data}>

@@ -6,6 +6,7 @@ import { useSession } from './session';
 
 const WHY: Record<Trouble, string> = {
     'out-of-reach': 'They go by themselves when there is signal.',
+    'no-room': 'The server’s disk is full: they go by themselves when there is room again.',
     'signed-out': 'You are signed out: sign in again and they go.',
     'somebody-else': 'Somebody else is signed in on this device: they wait until you sign in again.',
     broken: 'The server could not store some of them; they are tried again.',

@@ -10,7 +10,7 @@ export function DrawingLinks({ drawings, onChanged }: { drawings: Drawing[]; onC
     const putAway = async (drawing: Drawing) => {
         await remove(`drawings/${drawing.id}`);
         await onChanged();
-        notice({ text: `${drawing.title} is put away.`, undo: () => void post(`drawings/${drawing.id}/restore`).then(() => onChanged()) });
+        notice({ text: `${drawing.title} is archived.`, undo: () => void post(`drawings/${drawing.id}/restore`).then(() => onChanged()) });
     };
     return (
         <ul aria-label="Kept from the bench" className="screen-only flex flex-wrap gap-2">
@@ -20,7 +20,7 @@ export function DrawingLinks({ drawings, onChanged }: { drawings: Drawing[]; onC
                         {drawing.title}
                         {drawing.lesson_id && <span className="text-quiet"> · this lesson</span>}
                     </Link>
-                    <button type="button" className="min-h-12 min-w-12 text-lg" aria-label={`Put ${drawing.title} away`} onClick={() => void putAway(drawing)}>
+                    <button type="button" className="min-h-12 min-w-12 text-lg" aria-label={`Archive ${drawing.title}`} onClick={() => void putAway(drawing)}>
                         ✕
                     </button>
                 </li>

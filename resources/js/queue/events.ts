@@ -29,7 +29,7 @@ export interface Taken {
 export type Send = (batch: Batch) => Promise<Taken>;
 
 /** Why nothing goes at present. */
-export type Trouble = 'out-of-reach' | 'signed-out' | 'somebody-else' | 'broken';
+export type Trouble = 'out-of-reach' | 'signed-out' | 'somebody-else' | 'no-room' | 'broken';
 
 export interface Refusal {
     event: QueueEvent;
@@ -60,6 +60,7 @@ const REFUSALS = [400, 403, 404, 413, 415, 422];
 export function meaning(problem: Problem): Trouble | 'refused' {
     if (problem.status === 401 || problem.status === 419) return 'signed-out';
     if (problem.status === 409) return 'somebody-else';
+    if (problem.status === 507) return 'no-room';
     if (problem.isOutOfReach || problem.status === 429) return 'out-of-reach';
     return REFUSALS.includes(problem.status) ? 'refused' : 'broken';
 }

@@ -4,11 +4,12 @@ import { Problem } from '@/api/client';
 const SENTENCES: Record<number, [string, string]> = {
     0: ['No answer', 'The server cannot be reached. Marks stay on this device and are sent when it is back.'],
     403: ['Not yours to open', 'This belongs to a colleague. Ask whoever gives the lesson, or the owner of the school.'],
-    404: ['Nothing here', 'The address may be old, or something was put away.'],
+    404: ['Nothing here', 'The address may be old, or something was archived.'],
     419: ['This page has been open too long', 'For safety it has run out. Load it again; marks that were made are kept.'],
     422: ['This cannot be worked out', 'Something given is outside what is possible:'],
     429: ['Too many tries', 'Wait a minute, then try again.'],
     500: ['Something broke on our side', 'Nothing you entered is lost. Try again; the server’s log says more.'],
+    507: ['The server’s disk is full', 'Nothing can be kept there until somebody makes room. Marks stay on this device until then.'],
     503: ['Out of reach for a moment', 'The server or its database is starting or busy. Marks stay on this device until it is back.'],
 };
 

@@ -9,6 +9,7 @@ import { Field } from '@/ui/Field';
 import { useNotice } from '@/ui/Notice';
 import { useForm } from '@/ui/useForm';
 import { Cars } from './Cars';
+import { Devices } from './Devices';
 
 const THEMES: [Theme, string][] = [
     ['system', 'As the device'],
@@ -69,6 +70,17 @@ export function AccountPage() {
                     Rules and practice
                 </Link>
             </section>
+            {user.role === 'owner' && (
+                <section className="grid gap-3" aria-labelledby="people">
+                    <h2 id="people" className="text-xl">
+                        People and privacy
+                    </h2>
+                    <p>Who works here, the letters that let them in, who changed what, and how long learners are kept.</p>
+                    <Link className="key justify-self-start" to="/people">
+                        People and privacy
+                    </Link>
+                </section>
+            )}
             <Cars />
             <section className="grid gap-3" aria-labelledby="password">
                 <h2 id="password" className="text-xl">
@@ -88,7 +100,7 @@ export function AccountPage() {
                     }}
                 >
                     <input type="text" autoComplete="username" value={user.email} readOnly hidden />
-                    <Field label="Present password" errors={form.errors.current_password}>
+                    <Field label="Current password" errors={form.errors.current_password}>
                         <input
                             type="password"
                             required
@@ -112,9 +124,10 @@ export function AccountPage() {
                     </button>
                 </form>
             </section>
+            <Devices />
             <section className="grid gap-3" aria-labelledby="leave">
                 <h2 id="leave" className="text-xl">
-                    Leave
+                    Sign out
                 </h2>
                 {waiting.length > 0 && (
                     <p className="font-semibold">▸ {waiting.length} marks are not sent yet. They stay on this device and go when you sign in here again.</p>

@@ -2,6 +2,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { get, post, remove } from '@/api/client';
 import type { Vehicle } from '@/api/types';
+import { ArchiveList } from '@/archive/ArchiveList';
 import { useNotice } from '@/ui/Notice';
 import { Sheet } from '@/ui/Sheet';
 import { CarForm } from './CarForm';
@@ -16,7 +17,7 @@ export function Cars() {
     const putAway = async (car: Vehicle) => {
         await remove(`vehicles/${car.id}`);
         await refresh();
-        notice({ text: `${car.name} is put away.`, undo: () => void post(`vehicles/${car.id}/restore`).then(refresh) });
+        notice({ text: `${car.name} is archived.`, undo: () => void post(`vehicles/${car.id}/restore`).then(refresh) });
     };
     return (
         <section className="grid gap-3" aria-labelledby="cars">
@@ -36,8 +37,8 @@ export function Cars() {
                             <button type="button" className="key" aria-label={`Change ${car.name}`} onClick={() => setOpen(car)}>
                                 Change
                             </button>
-                            <button type="button" className="key" data-tone="bare" aria-label={`Put ${car.name} away`} onClick={() => void putAway(car)}>
-                                Put away
+                            <button type="button" className="key" data-tone="bare" aria-label={`Archive ${car.name}`} onClick={() => void putAway(car)}>
+                                Archive
                             </button>
                         </span>
                     </li>
@@ -46,6 +47,7 @@ export function Cars() {
             <button type="button" className="key justify-self-start" onClick={() => setOpen('new')}>
                 New car
             </button>
+            <ArchiveList of="vehicles" />
             <Sheet title={open === 'new' ? 'New car' : 'Change the car'} open={open !== null} onOpenChange={(next) => !next && setOpen(null)}>
                 {open && (
                     <CarForm

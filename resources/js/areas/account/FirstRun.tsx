@@ -62,7 +62,7 @@ export function FirstRun() {
                             onChange={(event) => school.set('name', event.target.value)}
                         />
                     </Field>
-                    <Field label="Your address" errors={school.errors.email} hint="You sign in with it; you are the owner.">
+                    <Field label="Your email" errors={school.errors.email} hint="You sign in with it; you are the owner.">
                         <input
                             type="email"
                             required

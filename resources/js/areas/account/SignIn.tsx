@@ -2,9 +2,11 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { post } from '@/api/client';
 import type { Session } from '@/api/types';
 import { countWaiting } from '@/app/marks';
+import { useState } from 'react';
 import { Field } from '@/ui/Field';
 import { FormFoot } from '@/ui/FormFoot';
 import { useForm } from '@/ui/useForm';
+import { ForgottenPassword } from './ForgottenPassword';
 import { Front } from './Front';
 
 export function SignIn() {
@@ -12,6 +14,14 @@ export function SignIn() {
     const form = useForm({ email: '', password: '' });
     const waiting = useQuery({ queryKey: ['waiting'], queryFn: countWaiting, staleTime: 0 });
     const signIn = () => form.submit(async () => client.setQueryData(['session'], await post<Session>('session', form.values)));
+    const [forgotten, setForgotten] = useState(false);
+    if (forgotten) {
+        return (
+            <Front title="Forgotten password">
+                <ForgottenPassword email={form.values.email} onBack={() => setForgotten(false)} />
+            </Front>
+        );
+    }
     return (
         <Front title="Sign in">
             {(waiting.data ?? 0) > 0 && (
@@ -26,7 +36,7 @@ export function SignIn() {
                     void signIn();
                 }}
             >
-                <Field label="Address" errors={form.errors.email}>
+                <Field label="Email" errors={form.errors.email}>
                     <input
                         type="email"
                         autoComplete="username"
@@ -45,7 +55,15 @@ export function SignIn() {
                         onChange={(event) => form.set('password', event.target.value)}
                     />
                 </Field>
-                <FormFoot message={form.message} busy={form.busy}>
+                <FormFoot
+                    message={form.message}
+                    busy={form.busy}
+                    beside={
+                        <button type="button" className="key" data-tone="bare" onClick={() => setForgotten(true)}>
+                            Forgotten the password?
+                        </button>
+                    }
+                >
                     Sign in
                 </FormFoot>
             </form>

@@ -9,7 +9,7 @@ export function Facts({ learner }: { learner: LearnerFacts }) {
     const facts: [string, string | null][] = [
         ['Pick-up', learner.pick_up],
         ['Telephone', learner.phone],
-        ['E-mail', learner.email],
+        ['Email', learner.email],
         ['Licence seen', on(learner.licence_seen_on)],
         ['Eyesight checked', on(learner.eyesight_checked_on)],
         [
@@ -45,7 +45,7 @@ export function Facts({ learner }: { learner: LearnerFacts }) {
                         <dd>
                             {point.where}
                             {cars.data && point.vehicle_id && (
-                                <span className="text-quiet"> · {cars.data.find((car) => car.id === point.vehicle_id)?.name ?? 'a car put away'}</span>
+                                <span className="text-quiet"> · {cars.data.find((car) => car.id === point.vehicle_id)?.name ?? 'a car in the archive'}</span>
                             )}
                         </dd>
                     </div>

@@ -53,7 +53,7 @@ export function LearnerForm({ learner, onKept }: { learner?: LearnerFacts; onKep
                 <Field label="Telephone" errors={errors.phone}>
                     {text('phone', 'tel')}
                 </Field>
-                <Field label="E-mail" errors={errors.email}>
+                <Field label="Email" errors={errors.email}>
                     {text('email', 'email')}
                 </Field>
             </div>

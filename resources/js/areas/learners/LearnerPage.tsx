@@ -34,7 +34,7 @@ export function LearnerPage() {
         await remove(`learners/${id}`);
         await refresh();
         void navigate('/learners');
-        notice({ text: `${data.name} is put away; the record is kept.`, undo: () => void post(`learners/${id}/restore`).then(refresh) });
+        notice({ text: `${data.name} is archived; the record is kept.`, undo: () => void post(`learners/${id}/restore`).then(refresh) });
     };
     const open = data.promises.filter((promise) => promise.kept_at === null);
     return (
@@ -55,11 +55,14 @@ export function LearnerPage() {
                     <Link className="key" to={`/learners/${id}/words`}>
                         In plain words
                     </Link>
+                    <Link className="key" to={`/learners/${id}/data`}>
+                        All that is kept
+                    </Link>
                     <button type="button" className="key" onClick={() => window.print()}>
                         Print
                     </button>
                     <button type="button" className="key" data-tone="bare" onClick={() => void putAway()}>
-                        Put away
+                        Archive
                     </button>
                 </div>
             </header>

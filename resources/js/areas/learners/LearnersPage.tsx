@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { get } from '@/api/client';
 import type { LearnerLine } from '@/api/types';
+import { ArchiveList } from '@/archive/ArchiveList';
 import { Sheet } from '@/ui/Sheet';
 import { Empty, Failed, Waiting } from '@/ui/State';
 import { LearnerForm } from './LearnerForm';
@@ -39,6 +40,7 @@ export function LearnersPage() {
                     </li>
                 ))}
             </ul>
+            <ArchiveList of="learners" />
             <Sheet title="New learner" open={adding} onOpenChange={setAdding}>
                 <LearnerForm
                     onKept={async (learner) => {

@@ -5,6 +5,7 @@ import { get, post, remove } from '@/api/client';
 import type { Place } from '@/api/types';
 import { limitOf, unitWords, usePlanned, useRoutineName, useRules } from '@/app/rules';
 import { benchAddress } from '@/approach/address';
+import { ArchiveList } from '@/archive/ArchiveList';
 import { DrawingLinks } from '@/drawings/DrawingLinks';
 import { PlaceForm } from '@/places/PlaceForm';
 import { roadAddress } from '@/road/address';
@@ -33,7 +34,7 @@ export function PlacesPage() {
     const putAway = async (place: Place) => {
         await remove(`places/${place.id}`);
         await refresh();
-        notice({ text: `${place.name} is put away.`, undo: () => void post(`places/${place.id}/restore`).then(refresh) });
+        notice({ text: `${place.name} is archived.`, undo: () => void post(`places/${place.id}/restore`).then(refresh) });
     };
     if (places.isLoading) return <Waiting />;
     if (!places.data) return <Failed error={places.error} retry={() => void places.refetch()} />;
@@ -68,11 +69,12 @@ export function PlacesPage() {
                             Change
                         </button>
                         <button type="button" className="key" data-tone="bare" onClick={() => void putAway(place)}>
-                            Put away
+                            Archive
                         </button>
                     </li>
                 ))}
             </ul>
+            <ArchiveList of="places" />
             <Sheet title={editing === 'new' ? 'New place' : 'Change the place'} open={editing !== null} onOpenChange={(open) => !open && setEditing(null)}>
                 {editing && (
                     <PlaceForm

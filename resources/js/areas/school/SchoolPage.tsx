@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { useSearchParams } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import { get } from '@/api/client';
 import type { Teaching } from '@/api/skill';
 import { useSession } from '@/app/session';
@@ -13,14 +13,21 @@ const VIEWS = { learners: 'Learners', routines: 'Routines', causes: 'Why help is
 
 /** The school as its marks show it: who stands where, what is taught worst or never, why and where help is needed. */
 export function SchoolPage() {
-    const { school } = useSession();
+    const { school, user } = useSession();
     const [address, setAddress] = useSearchParams();
     const asked = address.get('show') ?? '';
     const view = asked in VIEWS ? (asked as keyof typeof VIEWS) : 'learners';
     return (
         <div className="grid gap-5">
             <header className="grid gap-2">
-                <h1 className="text-3xl break-words">{school.name}</h1>
+                <div className="flex flex-wrap items-start justify-between gap-4">
+                    <h1 className="min-w-0 text-3xl break-words">{school.name}</h1>
+                    {user.role === 'owner' && (
+                        <Link className="key" to="/people">
+                            People and privacy
+                        </Link>
+                    )}
+                </div>
                 <div className="flex flex-wrap gap-1" role="group" aria-label="What to show">
                     {(Object.keys(VIEWS) as (keyof typeof VIEWS)[]).map((key) => (
                         <button

@@ -1,0 +1,151 @@
+import type { ReactNode } from 'react';
+import type { LearnerData } from '@/api/learnerData';
+import { useRoutineName } from '@/app/rules';
+import { useClock } from '@/app/session';
+
+type Lesson = LearnerData['lessons'][number];
+type Mark = Lesson['rounds'][number]['marks'][number];
+
+/** A mark in words; one that was corrected or taken back says so. */
+export function markWords(mark: Mark, corrected: boolean): string {
+    const what =
+        mark.kind === 'step'
+            ? `${mark.step}: ${mark.outcome}${mark.out_of_order ? ', out of order' : ''}`
+            : mark.kind === 'taught'
+              ? `taught: ${mark.taught === 'shown' ? 'shown' : 'talked through'}`
+              : mark.kind === 'held-back-rightly'
+                ? 'correctly waited'
+                : mark.kind;
+    return [mark.withdrawn ? `${what}, taken back` : what, mark.note && `“${mark.note}”`, corrected && 'corrected later'].filter(Boolean).join(', ');
+}
+
+/** The whole of it in words, in the order in which it came about; made to be printed. */
+export function DataSheet({ data }: { data: LearnerData }) {
+    const { learner } = data;
+    const clock = useClock();
+    const name = useRoutineName();
+    const facts: [string, string | null][] = [
+        ['Telephone', learner.phone],
+        ['Email', learner.email],
+        ['Pick-up', learner.pick_up],
+        ['Learns on', learner.transmission],
+        ['Level', learner.level],
+        ['Licence seen', learner.licence_seen_on],
+        ['Eyesight checked', learner.eyesight_checked_on],
+        ['Minor', learner.is_minor ? 'yes' : 'no'],
+        ['Guardian', [learner.guardian_name, learner.guardian_contact].filter(Boolean).join(', ') || null],
+        ['Guardian’s consent', learner.guardian_consent_on],
+        ['Kept since', learner.kept_since && clock.day(learner.kept_since)],
+        ['Kept until', learner.keep_until],
+        ...learner.reference_points.map((point): [string, string] => [point.what, point.where]),
+    ];
+    return (
+        <>
+            <Part title="Facts">
+                <dl className="grid grid-cols-[10rem_1fr] gap-y-1">
+                    {facts
+                        .filter(([, value]) => value)
+                        .map(([fact, value], i) => (
+                            <div key={i} className="contents">
+                                <dt className="text-quiet">{fact}</dt>
+                                <dd className="min-w-0 break-words">{value}</dd>
+                            </div>
+                        ))}
+                </dl>
+            </Part>
+            <Part title={`Lessons (${data.lessons.length})`}>
+                <div className="grid gap-5">
+                    {data.lessons.map((lesson) => (
+                        <OneLesson key={lesson.id} lesson={lesson} name={name} />
+                    ))}
+                </div>
+            </Part>
+            {data.promises.length > 0 && (
+                <Part title="Agreed and to practise">
+                    <ul className="list-disc pl-5">
+                        {data.promises.map((promise) => (
+                            <li key={promise.id}>
+                                {promise.text}
+                                {promise.kind === 'homework' && ' (to practise)'}
+                                {promise.kept_at && `, done ${clock.short(promise.kept_at)}`}
+                            </li>
+                        ))}
+                    </ul>
+                </Part>
+            )}
+            {data.overrulings.length > 0 && (
+                <Part title="Where an instructor corrected what the marks say">
+                    <ul className="list-disc pl-5">
+                        {data.overrulings.map((one) => (
+                            <li key={one.at}>
+                                {clock.short(one.at)}, {one.by}: {name(one.routine)}, {one.step}: {one.level}. {one.reason}
+                                {one.withdrawn_at && ` Taken back ${clock.short(one.withdrawn_at)}.`}
+                            </li>
+                        ))}
+                    </ul>
+                </Part>
+            )}
+            {data.drawings.length > 0 && (
+                <Part title="Drawings kept for a lesson">
+                    <ul className="list-disc pl-5">
+                        {data.drawings.map((drawing, i) => (
+                            <li key={i}>{drawing.title}</li>
+                        ))}
+                    </ul>
+                </Part>
+            )}
+            {data.changes.length > 0 && (
+                <Part title="Who changed or took out this record">
+                    <ul className="list-disc pl-5">
+                        {data.changes.map((change) => (
+                            <li key={change.at}>
+                                {clock.short(change.at)}, {clock.time(change.at)}: {change.by}, {change.what.replaceAll('-', ' ')}
+                                {change.fields.length > 0 && ` (${change.fields.join(', ').replaceAll('_', ' ')})`}
+                            </li>
+                        ))}
+                    </ul>
+                </Part>
+            )}
+        </>
+    );
+}
+
+function OneLesson({ lesson, name }: { lesson: Lesson; name: ReturnType<typeof useRoutineName> }) {
+    const clock = useClock();
+    const corrected = new Set(lesson.rounds.flatMap((round) => round.marks.map((mark) => mark.corrects_id)));
+    const ratings = Object.entries(lesson.own_ratings);
+    return (
+        <section className="break-inside-avoid">
+            <h3 className="font-semibold">
+                {clock.day(lesson.starts_at)}, {clock.time(lesson.starts_at)}, {lesson.minutes} minutes with {lesson.instructor} in {lesson.car}
+                {lesson.state === 'cancelled' && ' (cancelled)'}
+            </h3>
+            {lesson.aim && <p>Aim: {lesson.aim}</p>}
+            {lesson.planned.length > 0 && lesson.rounds.length === 0 && (
+                <p className="text-quiet">Planned: {lesson.planned.map((item) => `${item.place} (${name(item.routine)})`).join('; ')}</p>
+            )}
+            <ul className="list-disc pl-5">
+                {lesson.rounds.map((round) => (
+                    <li key={round.id}>
+                        {clock.time(round.began_at)} {round.place}, {name(round.routine)}
+                        {Object.keys(round.conditions).length > 0 && ` (${Object.values(round.conditions).join(', ')})`}
+                        {round.marks.length > 0 && ': '}
+                        {round.marks.map((mark) => markWords(mark, corrected.has(mark.id))).join('; ')}
+                    </li>
+                ))}
+            </ul>
+            {ratings.length > 0 && <p>Own view: {ratings.map(([step, outcome]) => `${step} ${outcome}`).join(', ')}</p>}
+            {lesson.went_well && <p>Went well: {lesson.went_well}</p>}
+            {lesson.worked_on && <p>To improve: {lesson.worked_on}</p>}
+        </section>
+    );
+}
+
+function Part({ title, children }: { title: string; children: ReactNode }) {
+    return (
+        <section className="grid gap-2">
+            <h2 className="border-hair border-b-2 pb-1 text-xl">{title}</h2>
+            {children}
+        </section>
+    );
+}
