@@ -12,6 +12,7 @@ use App\Installation\Unfinished;
 use App\Installation\Update;
 use App\Models\Letter;
 use App\People\WaysIn;
+use App\Privacy\ErasedList;
 use App\School\CurrentSchool;
 use Database\Seeders\DemoSeeder;
 use Illuminate\Console\Command;
@@ -81,6 +82,10 @@ final class InstallationCommand extends Command
         }
         $unfinished->begin(Unfinished::RESTORE);
         $this->say(Restore::from($this->file()));
+        $again = ErasedList::again(app(CurrentSchool::class));
+        if ($again > 0) {
+            $this->line($again === 1 ? 'One learner had been erased since, and is erased again.' : "{$again} learners had been erased since, and are erased again.");
+        }
         $unfinished->end();
     }
 

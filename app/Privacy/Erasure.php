@@ -42,6 +42,7 @@ final class Erasure
             Overruling::query()->where('learner_id', $learner->id)->toBase()->update(['reason' => '']);
             SkillAnswer::query()->where('learner_id', $learner->id)->delete();
             Change::query()->where('subject_id', $learner->id)->toBase()->update(['name' => self::NOBODY]);
+            ErasedList::add($learner->id);
             // A lesson still ahead is nobody's.
             Lesson::query()->toBase()->whereIn('id', $lessons)->where('state', 'planned')->where('starts_at', '>', now())->update(['state' => 'cancelled']);
         });

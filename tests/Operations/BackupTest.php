@@ -82,3 +82,25 @@ it('writes all tables as they were at one moment, whatever is marked meanwhile',
     });
     expect(Backup::to("{$this->keep}/then.jsonl.gz")['schools']['rows'])->toBe(3000)->and($written)->toBe(2)->and(DB::table('schools')->count())->toBe(3002);
 });
+
+it('erases again whoever was erased after the back-up was made', function (): void {
+    $this->artisan('installation', ['what' => 'update'])->assertSuccessful();
+    $this->artisan('installation', ['what' => 'demo'])->assertSuccessful();
+    $file = "{$this->keep}/before.jsonl.gz";
+    $this->artisan('installation', ['what' => 'backup', 'file' => $file])->assertSuccessful();
+    $school = App\Models\School::query()->where('name', 'Harbour School of Motoring')->sole();
+    $current = app(App\School\CurrentSchool::class);
+    [$id, $name] = $current->within($school, function (): array {
+        $learner = App\Models\Learner::query()->whereNotNull('phone')->firstOrFail();
+        $said = [$learner->id, $learner->name];
+        App\Privacy\Erasure::of($learner);
+
+        return $said;
+    });
+    $marks = DB::table('marks')->count();
+    $this->artisan('installation', ['what' => 'restore', 'file' => $file, '--replace' => true])->expectsOutputToContain('One learner had been erased since')->assertSuccessful();
+    expect(DB::table('learners')->where('id', $id)->value('name'))->toBe('Erased learner')->and(DB::table('learners')->where('name', $name)->exists())->toBeFalse()
+        ->and(DB::table('marks')->count())->toBe($marks)
+        // The list itself names nobody.
+        ->and(trim((string) file_get_contents("{$this->keep}/erased")))->toBe($id);
+});

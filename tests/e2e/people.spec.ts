@@ -26,13 +26,13 @@ test.afterAll(async () => {
 });
 
 const people = async (): Promise<void> => {
-    await owner.goto('/people');
+    await owner.goto('/school/people');
     await expect(owner.getByRole('button', { name: 'Invite somebody' })).toBeVisible();
 };
 const row = (name: string) => owner.getByRole('listitem').filter({ hasText: name });
 /** The link of the newest letter to somebody, as the owner reads it in the outbox. */
 async function letterTo(name: string): Promise<string> {
-    await owner.goto('/people?show=letters');
+    await owner.goto('/school/people?show=letters');
     const letter = owner
         .getByRole('listitem')
         .filter({ hasText: `to ${name}` })
@@ -71,7 +71,7 @@ test('somebody is invited, comes in for the first time, and cannot come in by th
     await expect(page).toHaveURL('/');
     // Refused once on the way: that alone was complained of.
     expect(theirs.filter((text) => !/422/.test(text))).toEqual([]);
-    await page.goto('/people');
+    await page.goto('/school/people');
     await expect(page.getByRole('heading', { name: 'Not yours to open' })).toBeVisible();
     const again = await owner
         .context()
@@ -141,7 +141,7 @@ test('a leaving instructor’s lessons are handed over with their clashes said, 
     await sheet.getByLabel('To').selectOption({ label: 'Odile Marchetti' });
     await sheet.getByRole('button', { name: /^Hand over \d+ lesson/ }).click();
     await expect(row('Odile Marchetti')).toContainText(`${leaving.lessons_ahead} lesson`);
-    await owner.goto('/people?show=changes');
+    await owner.goto('/school/people?show=changes');
     await expect(owner.getByText(/Maud Rennick handed \d+ of Odile Marchetti’s lessons over to Jorun/)).toBeVisible();
     await expectNoAxeFinding(owner, 'changes');
 });
@@ -153,7 +153,7 @@ test('what a colleague archives is seen by the owner, and brought back', async (
     await expect(page.getByText(/is archived/)).toBeVisible();
     await page.getByText('Archived (1)').click();
     await expect(page.getByText(/by Ansel Thorpe/)).toBeVisible();
-    await owner.goto('/people?show=changes');
+    await owner.goto('/school/people?show=changes');
     await owner.getByRole('button', { name: 'Bring Gus Pellow back' }).click();
     await expect(owner.getByText('Gus Pellow is back.')).toBeVisible();
     await expect(owner.getByText('Maud Rennick brought the learner Gus Pellow back.')).toBeVisible();
@@ -190,13 +190,13 @@ test('all that is kept of a learner is read, saved as a file and printed; then t
     await sheet.getByRole('button', { name: 'Erase Wanda Wren' }).click();
     await expect(owner.getByText(/The learner is erased/)).toBeVisible();
     await expect(owner.getByRole('link', { name: /Wanda Wren/ })).toHaveCount(0);
-    await owner.goto('/people?show=changes');
+    await owner.goto('/school/people?show=changes');
     await expect(owner.getByText('Maud Rennick erased a learner.')).toBeVisible();
     await expect(owner.getByText('Wanda')).toHaveCount(0);
 });
 
 test('how long learners are kept is set, whoever goes soon is told, and can be kept longer', async () => {
-    await owner.goto('/people?show=keeping');
+    await owner.goto('/school/people?show=keeping');
     await owner.getByLabel('Months to keep learners').fill('12');
     await owner.getByLabel('Months to keep minors').fill('24');
     await owner.getByRole('button', { name: 'Save' }).click();
@@ -220,7 +220,7 @@ test('how long learners are kept is set, whoever goes soon is told, and can be k
 test('the owner’s screens fit a phone and a wide desk, and show nothing broken', async () => {
     for (const width of [390, 640, 1600]) {
         await owner.setViewportSize({ width, height: 844 });
-        for (const path of ['/people', '/people?show=letters', '/people?show=changes', '/people?show=keeping', '/account']) {
+        for (const path of ['/school/people', '/school/people?show=letters', '/school/people?show=changes', '/school/people?show=keeping', '/account']) {
             await owner.goto(path);
             await expect(owner.getByRole('heading', { level: 1 })).toBeVisible();
             await owner.waitForLoadState('networkidle');

@@ -54,7 +54,7 @@ const router = createBrowserRouter([
             { path: 'learners/:id', element: page(LearnerPage) },
             { path: 'learners/:id/words', element: page(InWordsPage) },
             { path: 'learners/:id/data', element: page(DataPage) },
-            { path: 'people', element: page(PeoplePage) },
+            { path: 'school/people', element: page(PeoplePage) },
             { path: 'school', element: page(SchoolPage) },
             { path: 'places', element: page(PlacesPage) },
             { path: 'routines', element: page(RoutinesPage) },

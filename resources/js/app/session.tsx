@@ -26,6 +26,7 @@ export function useClock() {
         time: format({ hour: '2-digit', minute: '2-digit' }),
         exact: format({ hour: '2-digit', minute: '2-digit', second: '2-digit' }),
         day: format({ weekday: 'long', day: 'numeric', month: 'long' }),
+        date: format({ day: 'numeric', month: 'long', year: 'numeric' }),
         short: format({ day: 'numeric', month: 'short' }),
     };
 }

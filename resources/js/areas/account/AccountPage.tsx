@@ -76,7 +76,7 @@ export function AccountPage() {
                         People and privacy
                     </h2>
                     <p>Who works here, the letters that let them in, who changed what, and how long learners are kept.</p>
-                    <Link className="key justify-self-start" to="/people">
+                    <Link className="key justify-self-start" to="/school/people">
                         People and privacy
                     </Link>
                 </section>

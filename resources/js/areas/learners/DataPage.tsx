@@ -33,7 +33,7 @@ export function DataPage() {
                 <div className="min-w-0">
                     <h1 className="text-3xl break-words">What is kept of {data.learner.name}</h1>
                     <p className="text-quiet">
-                        {data.school} · taken out on {clock.day(data.made_at)}, {clock.time(data.made_at)}
+                        {data.school} · taken out on {clock.date(data.made_at)}, {clock.time(data.made_at)}
                     </p>
                 </div>
                 <div className="screen-only flex flex-wrap gap-2">

@@ -24,19 +24,20 @@ export function DataSheet({ data }: { data: LearnerData }) {
     const { learner } = data;
     const clock = useClock();
     const name = useRoutineName();
+    const on = (date: string | null) => date && clock.date(`${date}T12:00:00Z`);
     const facts: [string, string | null][] = [
         ['Telephone', learner.phone],
         ['Email', learner.email],
         ['Pick-up', learner.pick_up],
         ['Learns on', learner.transmission],
         ['Level', learner.level],
-        ['Licence seen', learner.licence_seen_on],
-        ['Eyesight checked', learner.eyesight_checked_on],
+        ['Licence seen', on(learner.licence_seen_on)],
+        ['Eyesight checked', on(learner.eyesight_checked_on)],
         ['Minor', learner.is_minor ? 'yes' : 'no'],
         ['Guardian', [learner.guardian_name, learner.guardian_contact].filter(Boolean).join(', ') || null],
-        ['Guardian’s consent', learner.guardian_consent_on],
-        ['Kept since', learner.kept_since && clock.day(learner.kept_since)],
-        ['Kept until', learner.keep_until],
+        ['Guardian’s consent', on(learner.guardian_consent_on)],
+        ['Kept since', learner.kept_since && clock.date(learner.kept_since)],
+        ['Kept until', on(learner.keep_until)],
         ...learner.reference_points.map((point): [string, string] => [point.what, point.where]),
     ];
     return (
@@ -67,7 +68,7 @@ export function DataSheet({ data }: { data: LearnerData }) {
                             <li key={promise.id}>
                                 {promise.text}
                                 {promise.kind === 'homework' && ' (to practise)'}
-                                {promise.kept_at && `, done ${clock.short(promise.kept_at)}`}
+                                {promise.kept_at && `, done ${clock.date(promise.kept_at)}`}
                             </li>
                         ))}
                     </ul>
@@ -78,8 +79,8 @@ export function DataSheet({ data }: { data: LearnerData }) {
                     <ul className="list-disc pl-5">
                         {data.overrulings.map((one) => (
                             <li key={one.at}>
-                                {clock.short(one.at)}, {one.by}: {name(one.routine)}, {one.step}: {one.level}. {one.reason}
-                                {one.withdrawn_at && ` Taken back ${clock.short(one.withdrawn_at)}.`}
+                                {clock.date(one.at)}, {one.by}: {name(one.routine)}, {one.step}: {one.level}. {one.reason}
+                                {one.withdrawn_at && ` Taken back ${clock.date(one.withdrawn_at)}.`}
                             </li>
                         ))}
                     </ul>
@@ -99,7 +100,7 @@ export function DataSheet({ data }: { data: LearnerData }) {
                     <ul className="list-disc pl-5">
                         {data.changes.map((change) => (
                             <li key={change.at}>
-                                {clock.short(change.at)}, {clock.time(change.at)}: {change.by}, {change.what.replaceAll('-', ' ')}
+                                {clock.date(change.at)}, {clock.time(change.at)}: {change.by}, {change.what.replaceAll('-', ' ')}
                                 {change.fields.length > 0 && ` (${change.fields.join(', ').replaceAll('_', ' ')})`}
                             </li>
                         ))}
@@ -117,7 +118,7 @@ function OneLesson({ lesson, name }: { lesson: Lesson; name: ReturnType<typeof u
     return (
         <section className="break-inside-avoid">
             <h3 className="font-semibold">
-                {clock.day(lesson.starts_at)}, {clock.time(lesson.starts_at)}, {lesson.minutes} minutes with {lesson.instructor} in {lesson.car}
+                {clock.date(lesson.starts_at)}, {clock.time(lesson.starts_at)}, {lesson.minutes} minutes with {lesson.instructor} in {lesson.car}
                 {lesson.state === 'cancelled' && ' (cancelled)'}
             </h3>
             {lesson.aim && <p>Aim: {lesson.aim}</p>}

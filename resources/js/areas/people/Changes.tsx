@@ -42,7 +42,7 @@ export function Changes() {
     };
     return (
         <section className="grid gap-5" aria-label="What changed">
-            {byDay(changes, clock.day).map(({ day, changes: ofDay }) => (
+            {byDay(changes, clock.date).map(({ day, changes: ofDay }) => (
                 <div key={day}>
                     <h2 className="border-hair border-b-2 pb-1 text-lg">{day}</h2>
                     <ul>

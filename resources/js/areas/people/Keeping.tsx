@@ -42,8 +42,8 @@ function Setting({ kept, onKept }: { kept: Kept; onKept: (next: Kept) => void })
             }}
         >
             <p>
-                Learners are erased by themselves so many months after their last lesson: who they were and all that was written about them goes; their marks
-                stay without a name. Leave a box empty to keep them until you erase them yourself. What your law asks comes first.
+                Learners are erased automatically so many months after their last lesson. Who they were and everything written about them goes; their marks
+                stay, without a name. Leave a box empty to keep them until you erase them yourself. What your law asks comes first.
             </p>
             <div className="grid gap-4 sm:grid-cols-2">
                 <Field label="Months to keep learners" errors={form.errors.keep_months}>
@@ -102,7 +102,7 @@ function Coming({ kept, onKept }: { kept: Kept; onKept: (next: Kept) => void }) 
                             {one.is_minor && ' (minor)'}
                             <span className="text-quiet">
                                 {' '}
-                                · last lesson {clock.short(one.last_at)} · erased on {clock.day(`${one.erased_on}T12:00:00Z`)}
+                                · last lesson {clock.date(one.last_at)} · erased on {clock.date(`${one.erased_on}T12:00:00Z`)}
                             </span>
                         </span>
                         <button type="button" className="key" aria-label={`Keep ${one.name} a year longer`} onClick={() => void keepLonger(one)}>

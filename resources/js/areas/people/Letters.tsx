@@ -36,7 +36,7 @@ export function Letters() {
                         <div className="flex flex-wrap items-baseline gap-x-4">
                             <h2 className="text-lg">{letter.subject}</h2>
                             <span className="text-quiet text-sm">
-                                to {letter.to.name}, {letter.to.email} · {clock.day(letter.created_at)}, {clock.time(letter.created_at)}
+                                to {letter.to.name}, {letter.to.email} · {clock.date(letter.created_at)}, {clock.time(letter.created_at)}
                             </span>
                         </div>
                         {letter.body ? (

@@ -25,6 +25,7 @@ describe('what somebody changed, in words', () => {
         [change('restored', 'place', 'Mill Lane'), 'Petra brought the place Mill Lane back.'],
         [change('handed-over', 'person', 'Sam', { lessons: 3, to: 'Ida' }), 'Petra handed 3 of Sam’s lessons over to Ida.'],
         [change('handed-out', 'learner', 'Ivo'), 'Petra took out everything kept of the learner Ivo.'],
+        [change('handed-out', 'learner', 'Erased learner'), 'Petra took out everything kept of a learner who is erased.'],
         // Nobody is named who is erased.
         [change('erased', 'learner', 'Erased learner'), 'Petra erased a learner.'],
     ])('%#', (one, words) => expect(said(one)).toBe(words));

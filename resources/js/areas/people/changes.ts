@@ -2,6 +2,9 @@ import type { Change } from '@/api/people';
 
 const KINDS: Record<Change['kind'], string> = { learner: 'the learner', place: 'the place', car: 'the car', person: '', school: 'the school' };
 
+/** What the server puts in the place of a name. */
+const ERASED = 'Erased learner';
+
 const FIELDS: Record<string, string> = {
     name: 'name',
     email: 'email',
@@ -34,7 +37,8 @@ const FIELDS: Record<string, string> = {
 
 /** What somebody did, in a sentence that begins with their name. */
 export function said({ by, what, kind, name, details }: Change): string {
-    const whom = [KINDS[kind], name].filter(Boolean).join(' ');
+    // Whoever was erased is not named by what was done before either.
+    const whom = name === ERASED ? 'a learner who is erased' : [KINDS[kind], name].filter(Boolean).join(' ');
     switch (what) {
         case 'added':
             return kind === 'person' ? `${by} invited ${name}.` : `${by} added ${whom}.`;

@@ -23,7 +23,7 @@ export function SchoolPage() {
                 <div className="flex flex-wrap items-start justify-between gap-4">
                     <h1 className="min-w-0 text-3xl break-words">{school.name}</h1>
                     {user.role === 'owner' && (
-                        <Link className="key" to="/people">
+                        <Link className="key" to="/school/people">
                             People and privacy
                         </Link>
                     )}
