@@ -40,3 +40,20 @@ it('keeps the interface’s rooms apart', function (): void {
     }
     expect($found)->toBe([]);
 });
+
+it('runs an installation on nothing that only the tests have', function (): void {
+    $root = dirname(__DIR__, 2);
+    $found = [];
+    foreach (['app', 'core/src', 'database', 'bootstrap', 'config', 'routes', 'artisan'] as $room) {
+        $files = is_dir("{$root}/{$room}") ? new RecursiveIteratorIterator(new RecursiveDirectoryIterator("{$root}/{$room}", FilesystemIterator::SKIP_DOTS)) : [new SplFileInfo("{$root}/{$room}")];
+        foreach ($files as $file) {
+            if (preg_match('/^use (Pest|PHPUnit|Mockery|Opis|PHPStan|NunoMaduro|Faker|Tests|NobleTurn\\\\Core\\\\Tests)\\\\/m', (string) file_get_contents((string) $file), $use) === 1) {
+                $found[] = "{$file} uses {$use[1]}";
+            }
+        }
+    }
+    expect($found)->toBe([]);
+    // A start asks for no more than that; only the tests ask for theirs.
+    expect((string) file_get_contents("{$root}/bin/start"))->toContain("install_php_packages\n")->not->toContain('with-tests')
+        ->and((string) file_get_contents("{$root}/bin/test"))->toContain('install_php_packages with-tests');
+});

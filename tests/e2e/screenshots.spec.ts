@@ -1,5 +1,5 @@
 import { test, type Page } from '@playwright/test';
-import { api } from './support';
+import { api, signIn } from './support';
 
 /** The pictures of docs/screenshots, made from the demo: APP_URL=… npx playwright test --project=screenshots */
 const shoot = (page: Page, name: string) => page.screenshot({ path: `docs/screenshots/${name}.png` });
@@ -11,7 +11,7 @@ async function show(page: Page, path: string): Promise<void> {
     await page.waitForTimeout(400);
 }
 
-test('main views', async ({ page }) => {
+test('main views', async ({ page, browser }) => {
     test.setTimeout(180_000);
     await show(page, '/');
     await shoot(page, 'today');
@@ -52,12 +52,14 @@ test('main views', async ({ page }) => {
     await shoot(page, 'rules');
     await show(page, '/routines/emerge-right');
     await shoot(page, 'routine');
-    await show(page, '/bench/approach?road={"routine":"emerge-right","limit_mph":30}&speed=20');
-    await shoot(page, 'bench-20-mph');
     for (const tool of ['gap', 'roundabout', 'join', 'overtake', 'long-vehicle']) {
         await show(page, `/bench/${tool}`);
         await shoot(page, `bench-${tool}`);
     }
+    const owner = await (await browser.newContext({ storageState: { cookies: [], origins: [] } })).newPage();
+    await signIn(owner, { email: 'owner@harbourschool.test', password: 'demo-harbour' });
+    await show(owner, '/school/people');
+    await shoot(owner, 'people');
     await page.evaluate(() => localStorage.setItem('noble-turn.theme', 'night'));
     await show(page, `/lessons/${next.id}/plan`);
     await shoot(page, 'plan-night');
