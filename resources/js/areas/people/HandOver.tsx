@@ -21,6 +21,7 @@ export function HandOver({ from, colleagues, onDone }: { from: Person; colleague
         queryKey: ['people', from.id, 'ahead', to],
         queryFn: () => get<LessonsAhead>(`people/${from.id}/lessons-ahead${to ? `?to=${to}` : ''}`),
         placeholderData: keepPreviousData,
+        enabled: to !== '',
     });
     if (colleagues.length === 0) return <p>There is nobody to hand them to: invite a colleague first.</p>;
     if (ahead.isLoading) return <Waiting />;
