@@ -84,7 +84,7 @@ final class TakeIn
                 continue;
             }
             $lesson = $lessons->get($said['lesson_id']) ?? throw ValidationException::withMessages(['rounds' => 'A round belongs to no lesson of this school.']);
-            Gate::authorize('update', $lesson);
+            Gate::authorize('mark', $lesson);
             $known[$said['id']] = Round::query()->create(['id' => $said['id'], ...$facts, 'began_at' => $press->of($at->toDateTimeImmutable(), $now->toDateTimeImmutable()), 'server_at' => $now]);
         }
     }
@@ -110,7 +110,7 @@ final class TakeIn
             if ($mark !== null) {
                 $this->sameOrRefuse('marks', $mark->id, $facts, $mark->only(array_keys($facts)));
             } else {
-                Gate::authorize('update', $round->lesson);
+                Gate::authorize('mark', $round->lesson);
                 $mark = $known[$said['id']] = $new[] = $this->mark($user, $said['id'], $facts, $round, $known, $press, $now);
             }
             $touched[$mark->round_id][$mark->slot] = true;

@@ -13,8 +13,15 @@ final class LessonPolicy
         return $user->school_id === $lesson->school_id;
     }
 
-    public function update(User $user, Lesson $lesson): bool
+    /** To add what was driven: also where it comes late, and its learner is erased by now. */
+    public function mark(User $user, Lesson $lesson): bool
     {
         return $this->view($user, $lesson) && ($user->isOwner() || $user->id === $lesson->instructor_id);
+    }
+
+    /** To write in it by hand: about somebody who is erased nobody writes anything more. */
+    public function update(User $user, Lesson $lesson): bool
+    {
+        return $this->mark($user, $lesson) && $lesson->learner->erased_at === null;
     }
 }

@@ -200,3 +200,60 @@ it('ends a session for good after its days, however often it was used', function
     $this->getJson('api/learners')->assertUnauthorized();
     $this->getJson('api/session')->assertJsonPath('user', null);
 });
+
+it('sees somebody else’s sign-in from elsewhere as what it is: told by browser and system', function (string $agent, string $device): void {
+    DB::table('sessions')->insert(['id' => 'one', 'user_id' => $this->owner->id, 'user_agent' => $agent, 'payload' => '', 'last_activity' => time()]);
+    expect($this->actingAs($this->owner)->getJson('api/sessions')->assertOk()->json('0.device'))->toBe($device);
+})->with([
+    ['Mozilla/5.0 (Linux; Android 14; Tab) AppleWebKit/537 (KHTML, like Gecko) Chrome/120 Safari/537', 'Chrome on Android'],
+    ['Mozilla/5.0 (Windows NT 10.0; Win64; x64) AppleWebKit/537 Chrome/120 Safari/537 Edg/120', 'Edge on Windows'],
+    ['Mozilla/5.0 (Macintosh; Intel Mac OS X 14) AppleWebKit/605 Version/17 Safari/605', 'Safari on Mac'],
+    ['Mozilla/5.0 (X11; Linux x86_64; rv:120.0) Gecko/20100101 Firefox/120.0', 'Firefox on Linux'],
+    ['', 'Unknown device'],
+    ["\u{202E}evil<script>", 'Unknown device'],
+]);
+
+it('lists no session that has run out', function (): void {
+    foreach (['now' => 0, 'yesterday' => 86_400] as $id => $ago) {
+        DB::table('sessions')->insert(['id' => $id, 'user_id' => $this->owner->id, 'payload' => '', 'last_activity' => time() - $ago]);
+    }
+    expect($this->actingAs($this->owner)->getJson('api/sessions')->json())->toHaveCount(1);
+});
+
+it('lets a way in of one person open nobody else’s account', function (): void {
+    $other = $this->user($this->school, 'owner', 'other@example.test');
+    ($this->invite)();
+    $way = ($this->wayIn)();
+    auth()->logout();
+    $this->postJson('api/way-in', ['email' => 'other@example.test', 'password' => 'a-good-long-one'] + $way)->assertUnprocessable();
+    $this->postJson('api/way-in', ['email' => ['new@example.test'], 'password' => 'a-good-long-one'] + $way)->assertUnprocessable();
+    $this->postJson('api/way-in', ['email' => 'new@example.test', 'token' => ['x'], 'password' => 'a-good-long-one'])->assertUnprocessable();
+    expect(auth()->validate(['email' => $other->email, 'password' => 'long-enough-1']))->toBeTrue();
+});
+
+it('makes an invited person an owner only where it says so, and never by what a form sends along', function (): void {
+    $person = ($this->invite)();
+    $way = ($this->wayIn)();
+    auth()->logout();
+    $this->postJson('api/way-in', ['password' => 'a-good-long-one', 'role' => 'owner', 'school_id' => $this->school('Other')->id, 'joined_at' => null] + $way)->assertOk()->assertJsonPath('user.role', 'instructor');
+    expect($person->refresh()->school_id)->toBe($this->school->id);
+    $this->actingAs($this->owner)->postJson('api/people', ['name' => 'x', 'email' => 'boss@example.test', 'role' => 'admin'])->assertUnprocessable()->assertJsonValidationErrors('role');
+});
+
+it('reads the log of changes in parts, without a gap or a repeat', function (): void {
+    $this->actingAs($this->owner);
+    $this->freezeTime();
+    for ($i = 0; $i < 130; $i++) {
+        // Many of one moment.
+        $i % 50 === 49 && $this->travel(1)->seconds();
+        $this->postJson('api/learners', ['name' => "Learner {$i}", 'transmission' => 'manual', 'level' => 'beginner'])->assertCreated();
+    }
+    $first = $this->getJson('api/changes')->assertOk()->json();
+    $second = $this->getJson('api/changes?before='.end($first['changes'])['id'])->assertOk()->json();
+    $all = [...$first['changes'], ...$second['changes']];
+    expect([$first['more'], $second['more']])->toBe([true, false])->and(array_column($all, 'at'))->toBe(collect($all)->pluck('at')->sortDesc()->values()->all())
+        ->and(array_column($all, 'name'))->toEqualCanonicalizing(array_map(fn (int $i): string => "Learner {$i}", range(0, 129)));
+    $theirs = $this->world('Theirs');
+    $foreign = $this->actingAs($theirs['owner'])->getJson('api/changes')->json('changes.0.id') ?? '018f0000-0000-7000-8000-000000000000';
+    $this->actingAs($this->owner)->getJson("api/changes?before={$foreign}")->assertNotFound();
+});

@@ -58,6 +58,10 @@ it('erases whom it is about and what was written by hand, and keeps what was dri
     // The lesson is still there to be read, and names nobody.
     $this->getJson("api/lessons/{$this->ids['lesson']}")->assertOk()->assertJsonPath('learner.name', 'Erased learner');
     $this->getJson('api/school/teaching')->assertOk();
+    // And nobody writes anything more about them.
+    $this->patchJson("api/lessons/{$this->ids['lesson']}", ['aim' => 'Wanda again'])->assertForbidden();
+    $this->postJson("api/lessons/{$this->ids['lesson']}/promises", ['kind' => 'promise', 'text' => 'Wanda again'])->assertForbidden();
+    $this->postJson("api/learners/{$this->ids['learner']}/overrulings", ['routine' => 'emerge-right', 'step' => 'look', 'level' => 'mostly', 'reason' => 'Wanda again'])->assertNotFound();
 });
 
 it('takes in what still waited on a device, without a word about who is erased', function (): void {

@@ -46,6 +46,8 @@ test('a session that ended says so, and the marks go after signing in again', as
     const lesson = await newLesson(page);
     await page.goto(`/lessons/${lesson.id}/drive`);
     await expect(page.getByText(/^Round 1/)).toBeVisible();
+    // An answer still on its way would bring the session back.
+    await page.waitForLoadState('networkidle');
     await page.context().clearCookies();
     await page.getByRole('button', { name: 'Look missed', exact: true }).click();
     await expect(line(page, /You are signed out: sign in again and they go/)).toBeVisible();

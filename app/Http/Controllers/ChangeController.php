@@ -6,6 +6,7 @@ use App\Models\Change;
 use App\Models\Learner;
 use App\Models\Place;
 use App\Models\Vehicle;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -17,8 +18,10 @@ final class ChangeController extends Controller
 
     public function index(Request $request): JsonResponse
     {
-        $before = $request->validate(['before' => ['sometimes', 'date', 'after:2000-01-01', 'before:2100-01-01']])['before'] ?? null;
-        $changes = Change::query()->with('user')->when($before !== null, fn ($changes) => $changes->where('at', '<', $before))->latest('at')->orderByDesc('id')->limit(self::SHOWN + 1)->get();
+        $said = $request->validate(['before' => ['sometimes', 'uuid']]);
+        $before = isset($said['before']) ? Change::query()->whereKey($said['before'])->firstOrFail() : null;
+        // Several may be of one moment: their ids tell them apart.
+        $changes = Change::query()->with('user')->when($before !== null, fn (Builder $changes) => $changes->whereRaw('(at, id) < (?, ?)', [$before?->at->format('Y-m-d H:i:s.v'), $before?->id]))->latest('at')->orderByDesc('id')->limit(self::SHOWN + 1)->get();
 
         return response()->json(['more' => $changes->count() > self::SHOWN, 'changes' => $changes->take(self::SHOWN)->map(static fn (Change $change): array => [
             ...$change->only(['id', 'what', 'kind', 'subject_id', 'name']), 'details' => (object) $change->details, 'by' => $change->user->name, 'at' => $change->at->format('Y-m-d\TH:i:s.v\Z'),

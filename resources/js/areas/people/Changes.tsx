@@ -18,9 +18,9 @@ export function Changes() {
     const notice = useNotice();
     const parts = useInfiniteQuery({
         queryKey: ['changes'],
-        queryFn: ({ pageParam }) => get<Part>(`changes${pageParam ? `?before=${encodeURIComponent(pageParam)}` : ''}`),
+        queryFn: ({ pageParam }) => get<Part>(`changes${pageParam ? `?before=${pageParam}` : ''}`),
         initialPageParam: '',
-        getNextPageParam: (part) => (part.more ? part.changes[part.changes.length - 1]?.at : undefined),
+        getNextPageParam: (part) => (part.more ? part.changes[part.changes.length - 1]?.id : undefined),
         staleTime: 0,
     });
     if (parts.isLoading) return <Waiting />;
