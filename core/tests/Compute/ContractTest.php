@@ -6,34 +6,8 @@ use NobleTurn\Core\Compute\Schemas;
 use NobleTurn\Core\Compute\Toolbox;
 use NobleTurn\Core\Tests\Approaches;
 use NobleTurn\Core\Tests\Ask;
+use NobleTurn\Core\Tests\Inputs;
 use Opis\JsonSchema\Validator;
-
-const LEAST = [
-    'stopping' => ['pack' => 'gb', 'speed_mph' => 30],
-    'following' => ['pack' => 'gb', 'speed_mph' => 50, 'gap_s' => 3.2, 'surface' => 'wet'],
-    'approach' => ['pack' => 'gb', 'routine' => 'emerge-right', 'limit_mph' => 30, 'control' => 'give-way', 'view' => 'open'],
-    'amber' => ['pack' => 'gb', 'speed_mph' => 30, 'distance_m' => 42],
-    'crossing' => ['pack' => 'na', 'road_width_m' => 14, 'island_at_m' => 7, 'person_at_m' => 0, 'towards_us' => true],
-    'gap' => ['pack' => 'gb', 'manoeuvre' => 'emerge-right', 'other_speed_mph' => 30, 'other_distance_m' => 90],
-    'lanes' => ['pack' => 'gb', 'arms' => [['name' => 'home', 'angle_deg' => 0, 'approach_lanes' => [['to' => ['first', 'second']], ['to' => ['second', 'third']]]], ['name' => 'first', 'angle_deg' => 90], ['name' => 'second', 'angle_deg' => 180], ['name' => 'third', 'angle_deg' => 270]], 'from' => 'home', 'to' => 'third'],
-    'lane-change' => ['pack' => 'na', 'speed_mph' => 35, 'limit_mph' => 45, 'to' => 'right', 'vehicles' => [['lane' => 'right', 'distance_m' => -5, 'speed_mph' => 40]]],
-    'join' => ['pack' => 'gb', 'slip_length_m' => 180, 'entry_speed_mph' => 30, 'main_speed_mph' => 50, 'gradient' => 0],
-    'leave' => ['pack' => 'gb', 'main_speed_mph' => 70, 'slip_length_m' => 250, 'end_speed_mph' => 15, 'next_turn' => 'right'],
-    'overtake' => ['pack' => 'gb', 'limit_mph' => 60, 'other_speed_mph' => 40, 'oncoming_speed_mph' => 60, 'sight_m' => 400],
-    'skill' => ['pack' => 'gb', 'today' => '2026-05-20', 'marks' => [['at' => '2026-05-01T10:02:00Z', 'routine' => 'emerge-right', 'step' => 'position', 'outcome' => 'prompted', 'conditions' => ['traffic' => 'quiet', 'light' => 'day', 'surface' => 'dry', 'road' => 'town']]], 'predict' => [['at' => '2026-05-21T10:00:00Z', 'routine' => 'emerge-left', 'step' => 'position']]],
-    'engine' => ['tyre' => '195/65R15', 'final_drive' => 4.06, 'ratios' => [3.6, 1.95, 1.3, 0.97, 0.78], 'speed_mph' => 30, 'from_gear' => 2, 'to_gear' => 3],
-    'steering' => ['wheelbase_m' => 2.6, 'steering_ratio' => 15.5, 'radius_m' => 8],
-    'swept-path' => ['units' => [['wheelbase_m' => 3.8, 'front_overhang_m' => 1.4, 'rear_overhang_m' => 0.9, 'width_m' => 2.5, 'hitch_offset_m' => -0.6], ['wheelbase_m' => 7.7, 'rear_overhang_m' => 3.3, 'width_m' => 2.55]], 'path' => ['radius_m' => 12.5, 'angle_deg' => 90]],
-    'reverse' => ['pack' => 'gb', 'exercise' => 'pull-up-right-reverse', 'distance_m' => 9, 'kerb_gap_m' => 0.3, 'angle_deg' => 2],
-    'clearance' => ['vehicle_height_m' => 4.2, 'sign_height_ft_in' => "13'9\""],
-];
-
-/** A field of each tool that can be swept, with values. */
-const SWEPT = [
-    'lane-change' => ['speed_mph', 25, 40, 5], 'join' => ['slip_length_m', 100, 250, 50], 'leave' => ['slip_length_m', 100, 250, 50], 'overtake' => ['sight_m', 200, 500, 100],
-    'stopping' => ['speed_mph', 10, 40, 10], 'amber' => ['distance_m', 10, 70, 20], 'gap' => ['other_distance_m', 30, 120, 30], 'lanes' => ['next_turn_in_m', 50, 200, 50], 'crossing' => ['person_at_m', 0, 12, 4], 'following' => ['speed_mph', 10, 40, 10], 'approach' => ['speed_mph', 10, 40, 10], 'engine' => ['speed_mph', 10, 40, 10],
-    'steering' => ['radius_m', 5, 20, 5], 'swept-path' => ['step_m', 0.2, 0.8, 0.2], 'reverse' => ['angle_deg', -2, 4, 2], 'clearance' => ['vehicle_height_m', 3, 4.5, 0.5],
-];
 
 /** Through JSON and back as a JSON library reads it: what a caller from outside would hold. */
 function asJson(mixed $value): mixed
@@ -47,33 +21,33 @@ function fitsSchema(mixed $value, array $schema): bool
 }
 
 it('answers the least calls as they stand, and says what it filled in', function (string $tool): void {
-    $answer = Toolbox::run($tool, LEAST[$tool]);
+    $answer = Toolbox::run($tool, Inputs::LEAST[$tool]);
     expect($answer['assumptions'])->not->toBeEmpty()->and($answer['version']['core'])->toBe(Toolbox::VERSION);
     foreach ($answer['assumptions'] as $assumption) {
         expect($assumption['status'])->toBeIn(['published', 'common-practice', 'from-memory', 'assumed', 'given']);
         // Nothing is called published without its document.
         expect(in_array($assumption['status'], ['published', 'from-memory'], true))->toBe(isset($assumption['source']));
     }
-    expect(json_encode(Toolbox::run($tool, LEAST[$tool])))->toBe(json_encode($answer));
-})->with(array_keys(LEAST));
+    expect(json_encode(Toolbox::run($tool, Inputs::LEAST[$tool])))->toBe(json_encode($answer));
+})->with(array_keys(Inputs::LEAST));
 
 it('answers as its schema says, single and swept', function (string $tool): void {
     $schemas = Schemas::of(Toolbox::tool($tool));
-    if (! isset(SWEPT[$tool])) {
+    if (! isset(Inputs::SWEPT[$tool])) {
         // Nothing of it is a slider's number.
-        expect(fitsSchema(LEAST[$tool], $schemas['input']))->toBeTrue()->and(fitsSchema(Toolbox::run($tool, LEAST[$tool]), $schemas['output']))->toBeTrue();
+        expect(fitsSchema(Inputs::LEAST[$tool], $schemas['input']))->toBeTrue()->and(fitsSchema(Toolbox::run($tool, Inputs::LEAST[$tool]), $schemas['output']))->toBeTrue();
 
         return;
     }
-    [$field, $from, $to, $step] = SWEPT[$tool];
-    $sweep = array_diff_key(LEAST[$tool], [$field => null]) + ['sweep' => ['field' => $field, 'from' => $from, 'to' => $to, 'step' => $step]];
-    expect(fitsSchema(LEAST[$tool], $schemas['input']))->toBeTrue()
+    [$field, $from, $to, $step] = Inputs::SWEPT[$tool];
+    $sweep = array_diff_key(Inputs::LEAST[$tool], [$field => null]) + ['sweep' => ['field' => $field, 'from' => $from, 'to' => $to, 'step' => $step]];
+    expect(fitsSchema(Inputs::LEAST[$tool], $schemas['input']))->toBeTrue()
         ->and(fitsSchema($sweep, $schemas['input']))->toBeTrue()
-        ->and(fitsSchema(Toolbox::run($tool, LEAST[$tool]), $schemas['output']))->toBeTrue();
+        ->and(fitsSchema(Toolbox::run($tool, Inputs::LEAST[$tool]), $schemas['output']))->toBeTrue();
     $answer = Toolbox::run($tool, $sweep);
     expect(array_column($answer['answers'], 'at'))->toEqualWithDelta([$from, $from + $step, $from + 2 * $step, $to], 1e-9)
         ->and(fitsSchema($answer, $schemas['output']))->toBeTrue();
-})->with(array_keys(LEAST));
+})->with(array_keys(Inputs::LEAST));
 
 it('answers any drawn approach as its schema says', function (): void {
     $schemas = Schemas::of(Toolbox::tool('approach'));
@@ -93,7 +67,7 @@ it('names the field of every kind of bad input, never failing otherwise', functi
     $tried = 0;
     foreach ($schema['properties'] as $field => $rules) {
         foreach ([null, 'text', '', -1e9, 1e300, INF, NAN, [], ['x' => 1], [[]], true, -7] as $value) {
-            $input = [$field => $value] + LEAST[$tool];
+            $input = [$field => $value] + Inputs::LEAST[$tool];
             // In PHP an empty JSON object and an empty list are the same.
             if (fitsSchemaSafely($input, $schema) || ($value === [] && in_array($field, ['vehicle', 'practice', 'costs'], true))) {
                 continue;
@@ -107,7 +81,7 @@ it('names the field of every kind of bad input, never failing otherwise', functi
         }
     }
     expect($tried)->toBeGreaterThan(40);
-})->with(array_keys(LEAST));
+})->with(array_keys(Inputs::LEAST));
 
 /** The schema's word on inputs that JSON can carry; those it cannot are bad by themselves. */
 function fitsSchemaSafely(array $input, array $schema): bool
@@ -154,4 +128,4 @@ it('refuses missing, unknown, doubled and contradicting fields by name', functio
 it('keeps docs/schemas current', function (string $tool): void {
     $kept = file_get_contents(dirname(__DIR__, 3)."/docs/schemas/{$tool}.json");
     expect(json_decode((string) $kept, true))->toBe(json_decode(json_encode(Schemas::of(Toolbox::tool($tool)), JSON_PRESERVE_ZERO_FRACTION), true));
-})->with(array_keys(LEAST));
+})->with(array_keys(Inputs::LEAST));
