@@ -23,8 +23,11 @@ use App\Http\Controllers\TodayController;
 use App\Http\Controllers\UpController;
 use App\Http\Controllers\VehicleController;
 use App\Http\Controllers\WayInController;
+use App\Http\Middleware\NamesItsRight;
 use App\Http\Middleware\SamePerson;
 use App\Http\Middleware\StillWelcome;
+use App\Rights\Right;
+use Illuminate\Routing\RouteRegistrar;
 use Illuminate\Support\Facades\Route;
 
 // Whether all that is needed is there; asked by whoever looks after the servers, without a session.
@@ -37,60 +40,98 @@ Route::prefix('api')->group(function (): void {
     Route::post('way-in', [WayInController::class, 'take'])->middleware('throttle:sign-in');
     Route::post('first-run', FirstRunController::class)->middleware('throttle:sign-in');
 
-    Route::middleware(['auth', StillWelcome::class, SamePerson::class])->group(function (): void {
-        Route::delete('session', [SessionController::class, 'destroy']);
-        Route::get('sessions', [SessionsController::class, 'index']);
-        Route::delete('sessions', [SessionsController::class, 'destroyAll']);
-        Route::delete('sessions/{session}', [SessionsController::class, 'destroy']);
-        Route::put('password', [SessionController::class, 'updatePassword'])->middleware('throttle:sign-in');
-        // Answers with nothing: what the benchmark measures every other route against.
-        Route::get('ping', fn () => response()->noContent());
+    // Each address names the right it takes (App\Rights\Right); one that names none is open to nobody.
+    Route::middleware(['auth', StillWelcome::class, SamePerson::class, NamesItsRight::class])->group(function (): void {
+        $may = static fn (Right $right): RouteRegistrar => Route::middleware("can:{$right->value}");
 
-        Route::get('today', TodayController::class);
-        Route::get('routines', RoutineController::class);
-        Route::get('doctrines', [DoctrineController::class, 'index']);
-        Route::put('doctrines/school', [DoctrineController::class, 'school']);
-        Route::put('doctrines/mine', [DoctrineController::class, 'mine']);
-        Route::put('learners/{learner}/doctrine', [DoctrineController::class, 'learner']);
-        Route::post('compute/{tool}', ComputeController::class);
-        Route::post('sync', SyncController::class);
+        $may(Right::BeOneself)->group(function (): void {
+            Route::delete('session', [SessionController::class, 'destroy']);
+            Route::get('sessions', [SessionsController::class, 'index']);
+            Route::delete('sessions', [SessionsController::class, 'destroyAll']);
+            Route::delete('sessions/{session}', [SessionsController::class, 'destroy']);
+            Route::put('password', [SessionController::class, 'updatePassword'])->middleware('throttle:sign-in');
+            // Answers with nothing: what the benchmark measures every other route against.
+            Route::get('ping', fn () => response()->noContent());
+        });
 
-        Route::post('lessons', [LessonController::class, 'store']);
-        Route::get('lessons/{lesson}', [LessonController::class, 'show']);
-        Route::patch('lessons/{lesson}', [LessonController::class, 'update']);
-        Route::post('lessons/{lesson}/items', [PlannedItemController::class, 'store']);
-        Route::put('lessons/{lesson}/order', [PlannedItemController::class, 'order']);
-        Route::patch('items/{item}', [PlannedItemController::class, 'update']);
-        Route::delete('items/{item}', [PlannedItemController::class, 'destroy']);
-        Route::post('items/{item}/restore', [PlannedItemController::class, 'restore'])->whereUuid('item');
-        Route::post('lessons/{lesson}/promises', [PromiseController::class, 'store']);
-        Route::patch('promises/{promise}', [PromiseController::class, 'update']);
-        Route::delete('promises/{promise}', [PromiseController::class, 'destroy']);
-        Route::post('promises/{promise}/restore', [PromiseController::class, 'restore'])->whereUuid('promise');
+        $may(Right::Calculate)->post('compute/{tool}', ComputeController::class);
 
-        Route::get('school/learners', [SchoolController::class, 'learners']);
-        Route::get('school/teaching', [SchoolController::class, 'teaching']);
-        Route::post('school/records', [SchoolController::class, 'bringUpToDate']);
+        $may(Right::ReadRules)->group(function (): void {
+            Route::get('routines', RoutineController::class);
+            Route::get('doctrines', [DoctrineController::class, 'index']);
+            Route::get('vehicle-kinds', [VehicleController::class, 'kinds']);
+        });
+        $may(Right::ChooseOwnPractice)->put('doctrines/mine', [DoctrineController::class, 'mine']);
 
-        Route::get('learners', [LearnerController::class, 'index']);
-        Route::post('learners', [LearnerController::class, 'store']);
-        Route::get('learners/{learner}', [LearnerController::class, 'show']);
-        Route::get('learners/{learner}/needs', [LearnerController::class, 'needs']);
-        Route::get('learners/{learner}/skill', [SkillController::class, 'show']);
-        Route::get('learners/{learner}/marks', [SkillController::class, 'marks']);
-        Route::get('learners/{learner}/skill/{routine}/{step}', [SkillController::class, 'cell']);
-        Route::post('learners/{learner}/overrulings', [SkillController::class, 'overrule']);
-        Route::patch('overrulings/{overruling}', [SkillController::class, 'withdraw']);
-        Route::get('lessons/{lesson}/changed', [SkillController::class, 'changed']);
-        Route::put('learners/{learner}', [LearnerController::class, 'update']);
-        Route::delete('learners/{learner}', [LearnerController::class, 'destroy']);
-        Route::post('learners/{learner}/restore', [LearnerController::class, 'restore'])->whereUuid('learner');
+        $may(Right::ReadLessons)->group(function (): void {
+            Route::get('today', TodayController::class);
+            Route::get('lessons/{lesson}', [LessonController::class, 'show']);
+            Route::get('lessons/{lesson}/changed', [SkillController::class, 'changed']);
+            Route::get('places/{place}/lessons', [DrawingController::class, 'lessons']);
+        });
+        $may(Right::WriteLessons)->group(function (): void {
+            Route::post('lessons', [LessonController::class, 'store']);
+            Route::patch('lessons/{lesson}', [LessonController::class, 'update']);
+            Route::post('lessons/{lesson}/items', [PlannedItemController::class, 'store']);
+            Route::put('lessons/{lesson}/order', [PlannedItemController::class, 'order']);
+            Route::patch('items/{item}', [PlannedItemController::class, 'update']);
+            Route::delete('items/{item}', [PlannedItemController::class, 'destroy']);
+            Route::post('items/{item}/restore', [PlannedItemController::class, 'restore'])->whereUuid('item');
+            Route::post('lessons/{lesson}/promises', [PromiseController::class, 'store']);
+            Route::patch('promises/{promise}', [PromiseController::class, 'update']);
+            Route::delete('promises/{promise}', [PromiseController::class, 'destroy']);
+            Route::post('promises/{promise}/restore', [PromiseController::class, 'restore'])->whereUuid('promise');
+        });
+        $may(Right::Mark)->post('sync', SyncController::class);
 
-        Route::get('learners/{learner}/data', [PrivacyController::class, 'data']);
-        Route::get('archived', [ChangeController::class, 'archived']);
+        $may(Right::ReadLearners)->group(function (): void {
+            Route::get('learners', [LearnerController::class, 'index']);
+            Route::get('learners/{learner}', [LearnerController::class, 'show']);
+            Route::get('learners/{learner}/needs', [LearnerController::class, 'needs']);
+            Route::get('learners/{learner}/skill', [SkillController::class, 'show']);
+            Route::get('learners/{learner}/marks', [SkillController::class, 'marks']);
+            Route::get('learners/{learner}/skill/{routine}/{step}', [SkillController::class, 'cell']);
+            Route::get('archived', [ChangeController::class, 'archived']);
+        });
+        $may(Right::WriteLearners)->group(function (): void {
+            Route::post('learners', [LearnerController::class, 'store']);
+            Route::put('learners/{learner}', [LearnerController::class, 'update']);
+            Route::delete('learners/{learner}', [LearnerController::class, 'destroy']);
+            Route::post('learners/{learner}/restore', [LearnerController::class, 'restore'])->whereUuid('learner');
+            Route::put('learners/{learner}/doctrine', [DoctrineController::class, 'learner']);
+        });
+        $may(Right::Overrule)->group(function (): void {
+            Route::post('learners/{learner}/overrulings', [SkillController::class, 'overrule']);
+            Route::patch('overrulings/{overruling}', [SkillController::class, 'withdraw']);
+        });
+        $may(Right::HandOutData)->get('learners/{learner}/data', [PrivacyController::class, 'data']);
 
-        // What only the owner of a school does.
-        Route::middleware('can:run-school')->group(function (): void {
+        $may(Right::ReadPlaces)->get('places', [PlaceController::class, 'index']);
+        $may(Right::WritePlaces)->group(function (): void {
+            Route::post('places', [PlaceController::class, 'store']);
+            Route::put('places/{place}', [PlaceController::class, 'update']);
+            Route::delete('places/{place}', [PlaceController::class, 'destroy']);
+            Route::post('places/{place}/restore', [PlaceController::class, 'restore'])->whereUuid('place');
+            Route::post('places/{place}/drawings', [DrawingController::class, 'store']);
+            Route::delete('drawings/{drawing}', [DrawingController::class, 'destroy']);
+            Route::post('drawings/{drawing}/restore', [DrawingController::class, 'restore'])->whereUuid('drawing');
+        });
+        $may(Right::ReadCars)->get('vehicles', [VehicleController::class, 'index']);
+        $may(Right::WriteCars)->group(function (): void {
+            Route::post('vehicles', [VehicleController::class, 'store']);
+            Route::put('vehicles/{vehicle}', [VehicleController::class, 'update']);
+            Route::delete('vehicles/{vehicle}', [VehicleController::class, 'destroy']);
+            Route::post('vehicles/{vehicle}/restore', [VehicleController::class, 'restore'])->whereUuid('vehicle');
+        });
+
+        $may(Right::ReadSchool)->group(function (): void {
+            Route::get('school/learners', [SchoolController::class, 'learners']);
+            Route::get('school/teaching', [SchoolController::class, 'teaching']);
+            Route::post('school/records', [SchoolController::class, 'bringUpToDate']);
+        });
+        $may(Right::RunSchool)->group(function (): void {
+            Route::put('school/reading', [SchoolController::class, 'reading']);
+            Route::put('doctrines/school', [DoctrineController::class, 'school']);
             Route::get('people', [PeopleController::class, 'index']);
             Route::post('people', [PeopleController::class, 'store']);
             Route::put('people/{person}', [PeopleController::class, 'update']);
@@ -106,22 +147,6 @@ Route::prefix('api')->group(function (): void {
             Route::put('learners/{learner}/keep', [PrivacyController::class, 'keep']);
             Route::post('learners/{learner}/erasure', [PrivacyController::class, 'erase']);
         });
-
-        Route::get('vehicle-kinds', [VehicleController::class, 'kinds']);
-        Route::get('vehicles', [VehicleController::class, 'index']);
-        Route::post('vehicles', [VehicleController::class, 'store']);
-        Route::put('vehicles/{vehicle}', [VehicleController::class, 'update']);
-        Route::delete('vehicles/{vehicle}', [VehicleController::class, 'destroy']);
-        Route::post('vehicles/{vehicle}/restore', [VehicleController::class, 'restore'])->whereUuid('vehicle');
-        Route::get('places', [PlaceController::class, 'index']);
-        Route::post('places', [PlaceController::class, 'store']);
-        Route::get('places/{place}/lessons', [DrawingController::class, 'lessons']);
-        Route::post('places/{place}/drawings', [DrawingController::class, 'store']);
-        Route::delete('drawings/{drawing}', [DrawingController::class, 'destroy']);
-        Route::post('drawings/{drawing}/restore', [DrawingController::class, 'restore'])->whereUuid('drawing');
-        Route::put('places/{place}', [PlaceController::class, 'update']);
-        Route::delete('places/{place}', [PlaceController::class, 'destroy']);
-        Route::post('places/{place}/restore', [PlaceController::class, 'restore'])->whereUuid('place');
     });
 
     Route::any('{any}', fn () => abort(404, 'There is nothing at this address.'))->where('any', '.*');

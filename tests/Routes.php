@@ -37,6 +37,7 @@ final class Routes
             'GET vehicle-kinds' => [], 'GET vehicles' => [], 'POST vehicles' => $car, 'PUT vehicles/{vehicle}' => $car, 'DELETE vehicles/{vehicle}' => [], 'POST vehicles/{vehicle}/restore' => [],
             'GET places' => [], 'POST places' => $place, 'GET places/{place}/lessons' => [], 'POST places/{place}/drawings' => ['title' => 'x', 'tool' => 'gap', 'state' => '', 'lesson_id' => $ids['lesson']], 'DELETE drawings/{drawing}' => [], 'POST drawings/{drawing}/restore' => [],
             'PUT places/{place}' => $place, 'DELETE places/{place}' => [], 'POST places/{place}/restore' => [],
+            'PUT school/reading' => ['colleagues_read' => false],
             'GET people' => [], 'POST people' => ['name' => 'x', 'email' => Str::random(8).'@example.test', 'role' => 'instructor'], 'PUT people/{person}' => ['name' => 'x', 'email' => Str::random(8).'@example.test', 'role' => 'owner'],
             'POST people/{person}/letter' => [], 'POST people/{person}/suspension' => [], 'DELETE people/{person}/suspension' => [], 'GET people/{person}/lessons-ahead' => [], 'POST people/{person}/hand-over' => ['to' => $ids['successor'], 'learners' => [$ids['learner']]],
             'GET letters' => [], 'GET changes' => [], 'GET archived' => [], 'GET retention' => [], 'PUT retention' => ['keep_months' => 36, 'keep_minors_months' => 12], 'PUT learners/{learner}/keep' => ['until' => null], 'GET learners/{learner}/data' => [], 'POST learners/{learner}/erasure' => ['name' => 'Test Learner'],

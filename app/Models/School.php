@@ -12,6 +12,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $name
  * @property string $time_zone IANA name
  * @property string $pack code of the rule pack
+ * @property bool $colleagues_read whether instructors read each other's lessons
  * @property ?int $keep_months how long a learner is kept after the last lesson; null for ever
  * @property ?int $keep_minors_months likewise, where the learner is a minor
  * @property array<string, mixed> $practice the doctrine its plans use by default
@@ -20,11 +21,13 @@ final class School extends Model
 {
     use HasUuids;
 
-    protected $fillable = ['name', 'time_zone', 'pack', 'practice', 'keep_months', 'keep_minors_months'];
+    protected $fillable = ['name', 'time_zone', 'pack', 'practice', 'keep_months', 'keep_minors_months', 'colleagues_read'];
+
+    protected $attributes = ['colleagues_read' => true];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['practice' => 'array', 'keep_months' => 'integer', 'keep_minors_months' => 'integer'];
+        return ['practice' => 'array', 'colleagues_read' => 'boolean', 'keep_months' => 'integer', 'keep_minors_months' => 'integer'];
     }
 }

@@ -4,6 +4,7 @@ namespace App\Models;
 
 use Illuminate\Database\Eloquent\Casts\Attribute;
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Foundation\Auth\User as Authenticatable;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Str;
@@ -17,6 +18,7 @@ use Illuminate\Support\Str;
  * @property string $email
  * @property string $password
  * @property 'owner'|'instructor' $role
+ * @property School $school
  * @property ?Carbon $joined_at when a password was chosen; null while only invited
  * @property ?Carbon $suspended_at
  * @property ?string $pack where it is not the school’s
@@ -53,6 +55,12 @@ final class User extends Authenticatable
         $person->save();
 
         return $person->refresh();
+    }
+
+    /** @return BelongsTo<School, $this> */
+    public function school(): BelongsTo
+    {
+        return $this->belongsTo(School::class);
     }
 
     public function isOwner(): bool

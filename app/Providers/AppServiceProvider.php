@@ -4,7 +4,11 @@ namespace App\Providers;
 
 use App\Http\SignInLimits;
 use App\Http\SoundJson;
-use App\Models\User;
+use App\Models\Drawing;
+use App\Models\PlannedItem;
+use App\Models\Promise;
+use App\Policies\OfALesson;
+use App\Rights\Right;
 use App\School\ChangeLog;
 use App\School\CurrentSchool;
 use Illuminate\Contracts\Routing\ResponseFactory;
@@ -32,7 +36,12 @@ final class AppServiceProvider extends ServiceProvider
         Password::defaults(Password::min(10));
         // What wipes tables is for tests; the demo is made anew by a command that looks where it is.
         DB::prohibitDestructiveCommands($this->app->environment() === 'production');
-        Gate::define('run-school', static fn (User $user): bool => $user->isOwner());
+        foreach (Right::cases() as $right) {
+            Gate::define($right->value, $right->isOf(...));
+        }
+        foreach ([PlannedItem::class, Promise::class, Drawing::class] as $row) {
+            Gate::policy($row, OfALesson::class);
+        }
         ChangeLog::watch();
         RateLimiter::for('sign-in', SignInLimits::of(...));
     }

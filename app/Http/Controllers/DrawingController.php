@@ -46,7 +46,7 @@ final class DrawingController extends Controller
 
     public function destroy(Drawing $drawing): Response
     {
-        $this->authorizeLesson($drawing);
+        Gate::authorize('update', $drawing);
         $drawing->delete();
 
         return response()->noContent();
@@ -55,16 +55,9 @@ final class DrawingController extends Controller
     public function restore(string $drawing): JsonResponse
     {
         $found = Drawing::withTrashed()->findOrFail($drawing);
-        $this->authorizeLesson($found);
+        Gate::authorize('update', $found);
         $found->restore();
 
         return response()->json(Show::drawing($found));
-    }
-
-    private function authorizeLesson(Drawing $drawing): void
-    {
-        if ($drawing->lesson_id !== null) {
-            Gate::authorize('update', Lesson::query()->findOrFail($drawing->lesson_id));
-        }
     }
 }

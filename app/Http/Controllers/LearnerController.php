@@ -15,6 +15,7 @@ use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Support\Facades\Gate;
 use NobleTurn\Core\Record\Need;
 
 /** Learners and their records. A learner is archived, never erased by a press; it can be undone. */
@@ -42,7 +43,7 @@ final class LearnerController extends Controller
         return response()->json([
             ...Show::learner($learner),
             'lessons' => $learner->lessons()->withCount(['rounds' => static fn (Builder $rounds) => StandingMarks::driven($rounds)])->latest('starts_at')->get()->map(fn (Lesson $lesson): array => [
-                ...$lesson->only(['id', 'minutes', 'aim', 'state', 'instructor_id']), 'starts_at' => $lesson->starts_at->toIso8601ZuluString(), 'rounds' => (int) $lesson->getAttribute('rounds_count'),
+                ...$lesson->only(['id', 'minutes', 'state', 'instructor_id']), 'aim' => Gate::allows('view', $lesson) ? $lesson->aim : null, 'starts_at' => $lesson->starts_at->toIso8601ZuluString(), 'rounds' => (int) $lesson->getAttribute('rounds_count'),
             ]),
             'promises' => $learner->promises()->get()->sortByDesc('created_at')->values()->map(fn (Promise $promise): array => Show::promise($promise)),
             ...$skill->of($learner, now()->toDateTimeImmutable())['counts'],

@@ -33,7 +33,7 @@ final class PlannedItemController extends Controller
 
     public function update(Request $request, PlannedItem $item): JsonResponse
     {
-        $this->authorizeLesson($item);
+        Gate::authorize('update', $item);
         $item->update($request->validate(['minutes' => ['required', 'integer', 'between:1,240']]));
 
         return response()->json(Show::item($item->load('place')));
@@ -55,7 +55,7 @@ final class PlannedItemController extends Controller
 
     public function destroy(PlannedItem $item): Response
     {
-        $this->authorizeLesson($item);
+        Gate::authorize('update', $item);
         $item->delete();
 
         return response()->noContent();
@@ -64,14 +64,9 @@ final class PlannedItemController extends Controller
     public function restore(string $item): JsonResponse
     {
         $found = PlannedItem::withTrashed()->findOrFail($item);
-        $this->authorizeLesson($found);
+        Gate::authorize('update', $found);
         $found->restore();
 
         return response()->json(Show::item($found->load('place')));
-    }
-
-    private function authorizeLesson(PlannedItem $item): void
-    {
-        Gate::authorize('update', Lesson::query()->findOrFail($item->lesson_id));
     }
 }

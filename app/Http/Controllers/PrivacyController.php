@@ -3,6 +3,7 @@
 namespace App\Http\Controllers;
 
 use App\Models\Learner;
+use App\Models\Lesson;
 use App\Privacy\Erasure;
 use App\Privacy\LearnerData;
 use App\Privacy\Retention;
@@ -11,6 +12,7 @@ use App\School\CurrentSchool;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\ValidationException;
 
 /** What a learner may ask of the school: all that is kept of them, and an end to it; and how long anybody is kept. */
@@ -19,6 +21,8 @@ final class PrivacyController extends Controller
     public function data(CurrentSchool $current, string $learner): JsonResponse
     {
         $found = $this->find($learner);
+        // It holds every lesson of theirs: where colleagues do not read each other's, it is the owner's to hand out.
+        abort_unless($found->lessons()->get()->every(static fn (Lesson $lesson): bool => Gate::allows('view', $lesson)), 403, 'It holds lessons of colleagues, which only they and the owner read here: ask the owner for it.');
         ChangeLog::note('handed-out', $found);
 
         return response()->json(LearnerData::of($found, $current->school()), options: JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_PRETTY_PRINT);

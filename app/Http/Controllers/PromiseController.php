@@ -24,7 +24,7 @@ final class PromiseController extends Controller
 
     public function update(Request $request, Promise $promise): JsonResponse
     {
-        $this->authorizeLesson($promise);
+        Gate::authorize('update', $promise);
         $said = $request->validate(['kept' => ['required', 'boolean']]);
         $promise->update(['kept_at' => $said['kept'] ? now() : null]);
 
@@ -33,7 +33,7 @@ final class PromiseController extends Controller
 
     public function destroy(Promise $promise): Response
     {
-        $this->authorizeLesson($promise);
+        Gate::authorize('update', $promise);
         $promise->delete();
 
         return response()->noContent();
@@ -42,14 +42,9 @@ final class PromiseController extends Controller
     public function restore(string $promise): JsonResponse
     {
         $found = Promise::withTrashed()->findOrFail($promise);
-        $this->authorizeLesson($found);
+        Gate::authorize('update', $found);
         $found->restore();
 
         return response()->json(Show::promise($found));
-    }
-
-    private function authorizeLesson(Promise $promise): void
-    {
-        Gate::authorize('update', Lesson::query()->findOrFail($promise->lesson_id));
     }
 }

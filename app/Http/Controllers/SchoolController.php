@@ -2,9 +2,11 @@
 
 namespace App\Http\Controllers;
 
+use App\School\CurrentSchool;
 use App\School\Records;
 use App\School\SchoolRecord;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
 
 /** The school as its marks show it, and how far its records are up to date. */
 final class SchoolController extends Controller
@@ -25,6 +27,15 @@ final class SchoolController extends Controller
         $records->bringUpToDate();
 
         return response()->json($this->state($records));
+    }
+
+    /** Whether instructors read each other's lessons. */
+    public function reading(Request $request, CurrentSchool $current): JsonResponse
+    {
+        $said = $request->validate(['colleagues_read' => ['required', 'boolean']]);
+        $current->school()->update($said);
+
+        return response()->json($said);
     }
 
     /** @return array{stale: int, progress: ?array{done: int, of: int}, failed: int} learners left to do, and jobs: at work, and failed a short while ago */

@@ -92,8 +92,7 @@ final class SkillController extends Controller
     /** Taken back, or back in force: never erased. */
     public function withdraw(Request $request, Overruling $overruling): JsonResponse
     {
-        $user = $this->user($request);
-        abort_unless($user->isOwner() || $user->id === $overruling->user_id, 403, 'Only who said it, or the owner, takes it back.');
+        Gate::authorize('update', $overruling);
         $said = $request->validate(['withdrawn' => ['required', 'boolean']]);
         $overruling->update(['withdrawn_at' => $said['withdrawn'] ? now() : null]);
 

@@ -30,7 +30,7 @@ final class Show
     {
         return [
             'user' => ['id' => $user->id, 'name' => $user->name, 'email' => $user->email, 'role' => $user->role],
-            'school' => ['id' => $school->id, 'name' => $school->name, 'time_zone' => $school->time_zone],
+            'school' => [...$school->only(['id', 'name', 'time_zone', 'colleagues_read'])],
             'rules' => self::rules(Doctrine::of($school, $user)),
         ];
     }

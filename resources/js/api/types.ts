@@ -24,6 +24,8 @@ export interface School {
     id: string;
     name: string;
     time_zone: string;
+    /** Whether instructors read each other's lessons. */
+    colleagues_read: boolean;
 }
 
 export type Session = { user: User; school: School; rules: Rules } | { user: null; first_run: boolean };

@@ -8,6 +8,7 @@ import { Sheet } from '@/ui/Sheet';
 import { Failed, Waiting } from '@/ui/State';
 import { HandOver } from './HandOver';
 import { PersonForm } from './PersonForm';
+import { Reading } from './Reading';
 
 const STATES: Record<Person['state'], string> = { invited: 'invited, has not joined yet', joined: '', suspended: 'suspended' };
 
@@ -98,6 +99,7 @@ export function Staff({ onLetters }: { onLetters: () => void }) {
                     </li>
                 ))}
             </ul>
+            <Reading />
             <p className="text-quiet max-w-prose text-sm">
                 Nobody is ever deleted, because their marks carry their name. Whoever leaves is suspended; hand their lessons over first.
             </p>

@@ -74,6 +74,22 @@ describe('the people of a school', () => {
     });
 });
 
+describe('who reads whose lessons', () => {
+    it('is one box, taken back by Undo', async () => {
+        const sent = server({ 'GET people': staff });
+        show(<Staff onLetters={vi.fn()} />);
+        fireEvent.click(await screen.findByRole('checkbox', { name: /^Instructors may open each other’s lessons/ }));
+        await screen.findByText('A lesson is now read only by whoever gives it, and by owners.');
+        fireEvent.click(screen.getByRole('button', { name: 'Undo' }));
+        await waitFor(() =>
+            expect(written(sent).map((one) => [one.path, one.body])).toEqual([
+                ['school/reading', { colleagues_read: false }],
+                ['school/reading', { colleagues_read: true }],
+            ]),
+        );
+    });
+});
+
 describe('an invitation', () => {
     it('loses nothing that was typed where the server refuses it, and names the field', async () => {
         const onKept = vi.fn();
