@@ -57,3 +57,18 @@ it('runs an installation on nothing that only the tests have', function (): void
     expect((string) file_get_contents("{$root}/bin/start"))->toContain("install_php_packages\n")->not->toContain('with-tests')
         ->and((string) file_get_contents("{$root}/bin/test"))->toContain('install_php_packages with-tests');
 });
+
+it('decides nothing of the trade from a routine’s name in the interface', function (): void {
+    $root = dirname(__DIR__, 2).'/resources/js';
+    $found = [];
+    foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator($root, FilesystemIterator::SKIP_DOTS)) as $file) {
+        foreach (explode("\n", (string) file_get_contents((string) $file)) as $i => $line) {
+            // A conflict or a warning has a code of its own.
+            $line = (string) preg_replace('/\b(conflict|warning|problem)\.code\b/', '', $line);
+            if (preg_match('/\b(routine|code)\??\.(startsWith|endsWith|includes|match|split)\(|\b(routine|code)\)? (===|!==) [\'"]|[\'"] (===|!==) (\w+\.)*(routine|code)\b/', $line) === 1 && ! str_contains((string) $file, '.test.')) {
+                $found[] = substr((string) $file, strlen($root) + 1).':'.($i + 1).' '.trim($line);
+            }
+        }
+    }
+    expect($found)->toBe([]);
+});

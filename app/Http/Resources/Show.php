@@ -46,7 +46,7 @@ final class Show
             'limits' => $pack->usualLimits(), 'town_limit' => $pack->speedUnit()->number($pack->townLimit()),
             'device_rule' => ['text' => $pack->deviceRule(), 'source' => $pack->deviceRuleSource()->words()],
             'practice' => (object) $doctrine->answers,
-            'routines' => array_map(static fn (RoutineCode $code): array => ShowCard::line(Card::of($code, $pack, $practice)), Catalogue::codes($pack)),
+            'routines' => array_map(static fn (RoutineCode $code): array => ShowCard::line(Card::of($code, $pack, $practice), $pack), Catalogue::codes($pack)),
         ];
     }
 

@@ -3,6 +3,7 @@
 namespace App\Http\Resources;
 
 use NobleTurn\Core\Compute\Tool\PlannedBy;
+use NobleTurn\Core\Compute\Tool\RoutineFacts;
 use NobleTurn\Core\Judgement\Effect;
 use NobleTurn\Core\Routine\Card;
 use NobleTurn\Core\Routine\Instruction;
@@ -13,12 +14,15 @@ use NobleTurn\Core\Rules\RulePack;
 final class ShowCard
 {
     /** @return array<string, mixed> what a list needs */
-    public static function line(Card $card): array
+    public static function line(Card $card, RulePack $pack): array
     {
         return [
             'code' => $card->code->value, 'title' => $card->title, 'section' => $card->section->value, 'section_title' => $card->sectionTitle,
             'steps' => array_map(static fn (Instruction $step): string => $step->step->value, $card->steps),
             'has_approach' => $card->code->hasApproach(), 'stands' => $card->code->isDoneStanding(),
+            'side' => RoutineFacts::side($card->code, $pack)?->value, 'side_by_exit' => RoutineFacts::sideByExit($card->code, $pack), 'asks' => RoutineFacts::asks($card->code, $pack),
+            'turn_radius_m' => RoutineFacts::turnRadius($card->code, $pack), 'manoeuvre' => RoutineFacts::manoeuvre($card->code, $pack)?->value,
+            'bench' => array_map(static fn (array $page): array => ['with' => (object) $page['with']] + $page, RoutineFacts::bench($card->code, $pack)),
             'planned_by' => PlannedBy::tool($card->code), 'asked_with' => (object) PlannedBy::asked($card->code),
         ];
     }
@@ -27,7 +31,7 @@ final class ShowCard
     public static function whole(Card $card, RulePack $pack): array
     {
         return [
-            ...self::line($card),
+            ...self::line($card, $pack),
             'where' => $card->where, 'direction' => $card->direction, 'afterwards' => $card->afterwards, 'sketch' => $card->sketch->value,
             'side' => $card->side?->value, 'find' => $card->find,
             'steps' => array_map(static fn (Instruction $step): array => self::step($step, $card->says[$step->step->value] ?? []), $card->steps),

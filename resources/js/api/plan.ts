@@ -156,6 +156,8 @@ export interface ApproachPlan {
         control: string;
         light: Light;
         exit: WayOut;
+        /** Off our road into another, with no line before it. */
+        turns_off: boolean;
         view_from_m: number;
         room_m: number | null;
         openings: Stretch[];

@@ -1,4 +1,4 @@
-import type { RoadInputs } from './plan';
+import type { RoadInputs, WayOut } from './plan';
 import type { Side } from './types';
 
 /** The rules of a place and the catalogue in its words. */
@@ -23,6 +23,18 @@ export interface RoutineLine {
     planned_by: 'approach' | FastRoad | null;
     /** What its tool is asked with besides the road. */
     asked_with: Record<string, string>;
+    /** The side the way goes to, or the car; null where it keeps its place. */
+    side: Side | null;
+    /** The same by way out, where it hangs on that. */
+    side_by_exit: Record<WayOut, Side | null> | null;
+    /** Which of a place's fields it needs, of those that only some routines have. */
+    asks: ('control' | 'exit' | 'light' | 'turn_radius_m')[];
+    /** How tight its turn is where nobody measured it. */
+    turn_radius_m: number | null;
+    /** What is judged at a place where it waits for a gap. */
+    manoeuvre: string | null;
+    /** Pages of the bench that reckon what it asks. */
+    bench: { words: string; page: string; with: Record<string, string | number> }[];
 }
 
 /** Tools that plan a routine without an approach. */

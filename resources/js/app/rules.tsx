@@ -1,5 +1,5 @@
 import { createContext, useContext, type ReactNode } from 'react';
-import type { ApproachInputs, FastRoad, RoadInputs, RoutineCode, Rules } from '@/api/types';
+import type { ApproachInputs, FastRoad, RoadInputs, RoutineCode, RoutineLine, Rules, Side } from '@/api/types';
 import { useSession } from './session';
 
 /** Exact. */
@@ -21,6 +21,16 @@ export function useRules(): Rules {
 export function useRoutineName(): (code: RoutineCode) => string {
     const { routines } = useRules();
     return (code) => routines.find((routine) => routine.code === code)?.title ?? code.replaceAll('-', ' ');
+}
+
+/** What is known of a routine under the rules in force; undefined where it is taught under other rules only. */
+export function useRoutine(code: RoutineCode | undefined): RoutineLine | undefined {
+    return useRules().routines.find((routine) => routine.code === code);
+}
+
+/** The side a routine goes to at a place; where it keeps its place, the side that traffic keeps. */
+export function sideAt(routine: RoutineLine | undefined, road: RoadInputs | undefined, rules: Rules): Side {
+    return (routine?.side_by_exit ? routine.side_by_exit[road?.exit ?? 'ahead'] : routine?.side) ?? rules.keeps;
 }
 
 /** What plans a routine at a place: its approach, as nearly everything, or a tool of fast roads. */

@@ -31,11 +31,7 @@ export const hasJudgement = (routine: RoutineCode, drawings: Drawing[], rules: R
     manoeuvreOf(routine, rules) !== null || drawings.some((drawing) => drawing.tool === 'roundabout');
 
 /** The gap tool’s name for what a routine waits for, if it waits for a gap. */
-function manoeuvreOf(routine: RoutineCode, rules: Rules): string | null {
-    const across = rules.keeps === 'left' ? 'right' : 'left';
-    if (routine === 'cross' || routine.startsWith('emerge-')) return routine;
-    return routine === `turn-${across}` || routine === `lights-${across}` || routine === 'centre-lane-left' ? 'turn-across' : null;
-}
+const manoeuvreOf = (routine: RoutineCode, rules: Rules): string | null => rules.routines.find((one) => one.code === routine)?.manoeuvre ?? null;
 
 interface GapFigures {
     critical_gap_s: number;

@@ -1,8 +1,8 @@
 import { post, put } from '@/api/client';
 import type { Light, Place, RoadInputs, Stretch, WayOut } from '@/api/types';
-import { limitOf, unitWords, usePlanned, useRules, withLimit } from '@/app/rules';
-import { hasLights, hasLine, hasWayOut, LIGHTS, WAYS_OUT } from '@/routines/kinds';
+import { limitOf, unitWords, usePlanned, useRoutine, useRules, withLimit } from '@/app/rules';
 import { RoutineSelect } from '@/routines/RoutineSelect';
+import { LIGHTS, WAYS_OUT } from '@/routines/words';
 import { Field } from '@/ui/Field';
 import { Options } from '@/ui/Options';
 import { FormFoot } from '@/ui/FormFoot';
@@ -42,15 +42,16 @@ export function PlaceForm({ place, onKept }: Props) {
     });
     const { values, errors, set } = form;
     const { by: planned } = usePlanned()(values.routine);
+    const asks = useRoutine(values.routine)?.asks ?? [];
     const approach: RoadInputs =
         planned !== 'approach'
             ? slipOf(planned, values.slip, values, rules)
             : {
                   ...withLimit({}, values.limit, rules),
-                  ...(hasWayOut(values.routine) ? { exit: values.exit } : {}),
-                  ...(hasLights(values.routine) ? { light: values.light } : {}),
+                  ...(asks.includes('exit') ? { exit: values.exit } : {}),
+                  ...(asks.includes('light') ? { light: values.light } : {}),
                   ...(road.then ? { then: road.then } : {}),
-                  ...(hasLine(values.routine) && values.control ? { control: values.control as RoadInputs['control'] } : {}),
+                  ...(asks.includes('control') && values.control ? { control: values.control as RoadInputs['control'] } : {}),
                   ...(values.view === 'measured' ? { view_from_m: values.view_from_m } : { view: values.view as RoadInputs['view'] }),
                   ...(values.slope ? { gradient: values.slope / 100 } : {}),
                   ...(values.one_way ? { one_way: true } : {}),
@@ -96,21 +97,21 @@ export function PlaceForm({ place, onKept }: Props) {
                 ) : null}
                 {planned === 'approach' && (
                     <>
-                        {hasWayOut(values.routine) && (
+                        {asks.includes('exit') && (
                             <Field label="Way out" errors={errors['approach.exit']}>
                                 <select value={values.exit} onChange={(event) => set('exit', event.target.value as WayOut)}>
                                     <Options of={WAYS_OUT} />
                                 </select>
                             </Field>
                         )}
-                        {hasLights(values.routine) && (
+                        {asks.includes('light') && (
                             <Field label="Lights, as they usually are" errors={errors['approach.light']}>
                                 <select value={values.light} onChange={(event) => set('light', event.target.value as Light)}>
                                     <Options of={LIGHTS} />
                                 </select>
                             </Field>
                         )}
-                        {hasLine(values.routine) && (
+                        {asks.includes('control') && (
                             <Field label="Line" errors={errors['approach.control']}>
                                 <select value={values.control} onChange={(event) => set('control', event.target.value)}>
                                     <option value="">Give way</option>

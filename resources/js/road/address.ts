@@ -19,6 +19,6 @@ export function roadAddress(planned: FastRoad, road: RoadInputs, routine: Routin
         case 'overtake':
             return `/bench/overtake?${known({ limit, other: 0, oncoming: limit, slope })}`;
         case 'lane-change':
-            return `/bench/lane-change?${known({ speed: limit, limit, slope, to: routine.endsWith('left') ? 'left' : 'right', others: '[]' })}`;
+            return `/bench/lane-change?${known({ speed: limit, limit, slope, to: rules.routines.find((one) => one.code === routine)?.asked_with.to, others: '[]' })}`;
     }
 }

@@ -17,7 +17,7 @@ export function RoadBand({ plan, layout, at }: { plan: Drawable; layout: StripLa
         <g>
             <rect x={4} y={road.top - footway} width={lineX - 4} height={road.bottom - road.top + 2 * footway} fill="var(--verge)" />
             <rect x={4} y={road.top} width={lineX - 4} height={road.bottom - road.top} fill="var(--road)" />
-            {!meets && !plan.routine.startsWith('turn') ? (
+            {!meets && !place.turns_off ? (
                 <rect x={lineX} y={road.top - footway} width={scale.width - lineX} height={road.bottom - road.top + 2 * footway} fill="var(--road)" />
             ) : meets ? (
                 <rect x={lineX} y={road.top - footway - 6} width={scale.width - lineX} height={road.bottom - road.top + 2 * footway + 12} fill="var(--road)" />

@@ -8,6 +8,7 @@ use NobleTurn\Core\Motion\Phase;
 use NobleTurn\Core\Place\Approach;
 use NobleTurn\Core\Place\Stretch;
 use NobleTurn\Core\Plan\ApproachPlan;
+use NobleTurn\Core\Plan\Arrival;
 use NobleTurn\Core\Plan\Conflict;
 use NobleTurn\Core\Plan\Demand;
 use NobleTurn\Core\Plan\GearChange;
@@ -143,6 +144,7 @@ final class ApproachPresenter
             'control' => $approach->control->value,
             'light' => $approach->light->value,
             'exit' => $approach->wayOut->value,
+            'turns_off' => $approach->demand->arrival === Arrival::Turning,
             'view_from_m' => $approach->viewFromMetres,
             'room_m' => $approach->room?->inMetres(),
             'openings' => array_map($stretch, $approach->openings),

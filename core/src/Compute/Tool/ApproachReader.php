@@ -33,9 +33,9 @@ final class ApproachReader
     /** Two lanes of 3.65 m (assumed; the usual single carriageway). */
     private const ROAD_WIDTH_M = 7.3;
 
-    private const RADIUS_TOWARDS_KERB_M = 8.0;
+    public const RADIUS_TOWARDS_KERB_M = 8.0;
 
-    private const RADIUS_ACROSS_M = 11.0;
+    public const RADIUS_ACROSS_M = 11.0;
 
     /** @throws BadInput where fields contradict each other */
     public static function read(Values $input): Approach

@@ -51,7 +51,7 @@ final class ApproachSchema
             'gear_changes' => Out::list(Out::object(['from' => Out::integer('gear'), 'to' => Out::integer('gear'), 'down_m' => $metres('clutch down'), 'up_m' => $metres('clutch up')])),
             'gear_after_line' => Out::integer('gear to go on in', nullable: true),
             'place' => Out::object([
-                'keeps' => ['enum' => ['left', 'right']], 'road_width_m' => Out::number('kerb to kerb'), 'one_way' => Out::flag('one-way'), 'control' => Out::text('what governs the line'), 'light' => Out::text('what the lights show'), 'exit' => Out::text('way out'),
+                'keeps' => ['enum' => ['left', 'right']], 'road_width_m' => Out::number('kerb to kerb'), 'one_way' => Out::flag('one-way'), 'control' => Out::text('what governs the line'), 'light' => Out::text('what the lights show'), 'exit' => Out::text('way out'), 'turns_off' => Out::flag('off our road into another, with no line before it'),
                 'view_from_m' => $metres('where the view opens'), 'room_m' => Out::number('room before the line', nullable: true),
                 'openings' => $stretch, 'parked' => $stretch, 'car_length_m' => Out::number('of the vehicle'), 'car_width_m' => Out::number('of the vehicle'),
                 'lateral_usual_m' => Out::number('middle of our lane, from the nearside kerb'), 'lateral_target_m' => Out::number('place for the turn'),

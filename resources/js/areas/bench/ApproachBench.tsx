@@ -2,13 +2,13 @@ import { useMemo } from 'react';
 import type { ApproachInputs, Light, WayOut } from '@/api/types';
 import { reader, write, type BenchState } from '@/approach/address';
 import { ApproachView } from '@/approach/ApproachView';
-import { limitOf, unitWords, useRoutineName, useRules, withLimit } from '@/app/rules';
+import { limitOf, unitWords, useRoutine, useRoutineName, useRules, withLimit } from '@/app/rules';
 import { useAddress } from '@/app/useAddress';
 import { KeepDrawing } from '@/drawings/KeepDrawing';
 import { StretchList } from '@/places/StretchList';
 import { QuestionFields } from '@/practice/QuestionFields';
 import { useDoctrines } from '@/practice/useDoctrines';
-import { hasLights, hasLine, hasTurn, hasWayOut, LIGHTS, WAYS_OUT } from '@/routines/kinds';
+import { LIGHTS, WAYS_OUT } from '@/routines/words';
 import { RoutineSelect } from '@/routines/RoutineSelect';
 import { Field } from '@/ui/Field';
 import { Options } from '@/ui/Options';
@@ -20,6 +20,8 @@ export function ApproachBench() {
     const name = useRoutineName();
     const read = useMemo(() => reader(rules), [rules]);
     const [state, setState] = useAddress(read, write);
+    const routine = useRoutine(state.road.routine);
+    const asks = routine?.asks ?? [];
     const doctrines = useDoctrines();
     const moving = doctrines.data?.questions.filter((question) => question.moves) ?? [];
     const change = (part: Partial<BenchState>) => setState((before) => ({ ...before, ...part }));
@@ -64,7 +66,7 @@ export function ApproachBench() {
                             ))}
                     </select>
                 </Field>
-                {hasLine(state.road.routine) && (
+                {asks.includes('control') && (
                     <Field label="Line">
                         <select value={state.road.control ?? 'give-way'} onChange={(event) => road({ control: event.target.value as 'give-way' | 'stop' })}>
                             <option value="give-way">Give way</option>
@@ -72,14 +74,14 @@ export function ApproachBench() {
                         </select>
                     </Field>
                 )}
-                {hasWayOut(state.road.routine) && (
+                {asks.includes('exit') && (
                     <Field label="Way out">
                         <select value={state.road.exit ?? 'ahead'} onChange={(event) => road({ exit: event.target.value as WayOut })}>
                             <Options of={WAYS_OUT} />
                         </select>
                     </Field>
                 )}
-                {hasLights(state.road.routine) && (
+                {asks.includes('light') && (
                     <Field label="Lights">
                         <select value={state.road.light ?? 'green'} onChange={(event) => road({ light: event.target.value as Light })}>
                             <Options of={LIGHTS} />
@@ -123,14 +125,14 @@ export function ApproachBench() {
                         onChange={(event) => road({ road_width_m: number(event.target.value) })}
                     />
                 </Field>
-                {hasTurn(state.road.routine) && (
+                {asks.includes('turn_radius_m') && (
                     <Field label="Radius of the turn, m">
                         <input
                             type="number"
                             min={3}
                             max={60}
                             step={0.5}
-                            placeholder={state.road.routine.endsWith(rules.keeps) ? '8' : '11'}
+                            placeholder={routine?.turn_radius_m?.toString()}
                             value={state.road.turn_radius_m ?? ''}
                             onChange={(event) => road({ turn_radius_m: number(event.target.value) })}
                         />

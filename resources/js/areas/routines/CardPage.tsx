@@ -6,10 +6,15 @@ import type { Conditions } from '@/approach/Controls';
 import { useRules, withLimit } from '@/app/rules';
 import { Judgement } from '@/judgement/Judgement';
 import { RoadBrief } from '@/road/RoadBrief';
-import { benchFor } from '@/routines/kinds';
 import { Sketch } from '@/routines/Sketch';
 import { StepList } from '@/routines/StepList';
 import { BesideIt } from './BesideIt';
+
+/** A page of the bench as it begins for a routine. */
+const benchPage = (page: string, begins: Record<string, string | number>): string => {
+    const asked = new URLSearchParams(Object.entries(begins).map(([key, value]) => [key, String(value)])).toString();
+    return `/bench/${page}${asked && `?${asked}`}`;
+};
 
 /** One routine as it is explained at the kerb: sketch, strip, reasons, the usual mistake of each step, and where it runs otherwise. */
 export function CardPage({ card, cards }: { card: RoutineCard; cards: RoutineCard[] }) {
@@ -68,10 +73,10 @@ export function CardPage({ card, cards }: { card: RoutineCard; cards: RoutineCar
                     </p>
                 </div>
             </header>
-            {benchFor(card.code, rules.keeps).length > 0 && (
+            {card.bench.length > 0 && (
                 <nav aria-label="On the bench" className="screen-only flex flex-wrap gap-x-6">
-                    {benchFor(card.code, rules.keeps).map(([words, to]) => (
-                        <Link key={to} className="link min-h-12 content-center" to={to}>
+                    {card.bench.map(({ words, page, with: begins }) => (
+                        <Link key={page} className="link min-h-12 content-center" to={benchPage(page, begins)}>
                             {words}
                         </Link>
                     ))}

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { get } from '@/api/client';
 import type { LessonLine, Today } from '@/api/types';
-import { useRoutineName } from '@/app/rules';
+import { sideAt, useRoutineName, useRules } from '@/app/rules';
 import { useClock, useSession } from '@/app/session';
 import { StepIcon } from '@/strip/glyphs';
 import { Empty, Failed, Waiting } from '@/ui/State';
@@ -40,6 +40,7 @@ export function TodayPage() {
 
 function Next({ lesson, isToday }: { lesson: NonNullable<Today['next']>; isToday: boolean }) {
     const name = useRoutineName();
+    const rules = useRules();
     const clock = useClock();
     return (
         <section aria-labelledby="next" className="grid gap-6 lg:grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)]">
@@ -71,7 +72,14 @@ function Next({ lesson, isToday }: { lesson: NonNullable<Today['next']>; isToday
                     <ol>
                         {lesson.items.map((item) => (
                             <li key={item.id} className="border-hair flex min-h-14 items-center gap-3 border-b py-2">
-                                <StepIcon step="position" side={item.routine.endsWith('left') ? 'left' : 'right'} />
+                                <StepIcon
+                                    step="position"
+                                    side={sideAt(
+                                        rules.routines.find((one) => one.code === item.routine),
+                                        item.place.approach,
+                                        rules,
+                                    )}
+                                />
                                 <span className="min-w-0 flex-1">
                                     <span className="block font-semibold">{item.place.name}</span>
                                     <span className="text-quiet text-sm">{name(item.routine)}</span>

@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import { OUTCOMES, type Lesson, type Step } from '@/api/types';
 import { useSingleKeys } from '@/app/keys';
 import { useMarksQueue } from '@/app/marks';
-import { useRoutineName, useRules } from '@/app/rules';
+import { sideAt, useRoutine, useRoutineName, useRules } from '@/app/rules';
 import { useClock } from '@/app/session';
 import { Empty, Waiting } from '@/ui/State';
 import { ConditionsKey } from './ConditionsKey';
@@ -26,11 +26,13 @@ export function DriveFace({ lesson }: { lesson: Lesson }) {
 function Marking({ lesson }: { lesson: Lesson }) {
     const [moving, setMoving] = useState(false);
     const [step, setStep] = useState<Step>('mirrors');
-    const { device_rule } = useRules();
+    const rules = useRules();
+    const { device_rule } = rules;
     const name = useRoutineName();
     const clock = useClock();
     const drive = useDrive(lesson);
     const { item, round, stands, steps } = drive;
+    const routine = useRoutine(drive.routine);
     const current = steps.includes(step) ? step : (steps[0] ?? 'mirrors');
     const at = steps.indexOf(current);
     const newRound = () => {
@@ -137,7 +139,7 @@ function Marking({ lesson }: { lesson: Lesson }) {
                 <MarkGrid
                     steps={steps}
                     stands={stands}
-                    side={drive.routine?.endsWith('left') ? 'left' : 'right'}
+                    side={sideAt(routine, elsewhere ? undefined : item.place.approach, rules)}
                     current={current}
                     onCurrent={setStep}
                     onMark={drive.mark}

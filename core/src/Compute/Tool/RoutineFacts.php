@@ -1,0 +1,115 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Compute\Tool;
+
+use NobleTurn\Core\Judgement\Manoeuvre;
+use NobleTurn\Core\Place\Light;
+use NobleTurn\Core\Place\WayOut;
+use NobleTurn\Core\Plan\Arrival;
+use NobleTurn\Core\Plan\Demand;
+use NobleTurn\Core\Routine\RoutineCode as R;
+use NobleTurn\Core\Rules\Flank;
+use NobleTurn\Core\Rules\RulePack;
+use NobleTurn\Core\Rules\Side;
+
+/** What is true of a routine under a pack and asked for wherever it is shown: nobody needs to read it out of its name. */
+final class RoutineFacts
+{
+    /** Wheels and kerbs of the steering page for a turn on the kerb's side and across, m (assumed). */
+    private const KERB_NEAR_M = 6;
+
+    private const KERB_ACROSS_M = 8;
+
+    /** The side the way goes to, or the car; null where it keeps its place. */
+    public static function side(R $routine, RulePack $pack, WayOut $exit = WayOut::Ahead): ?Side
+    {
+        return Demand::side($routine, $pack, $exit);
+    }
+
+    /** @return ?array<string, ?string> the side by way out, where it hangs on that */
+    public static function sideByExit(R $routine, RulePack $pack): ?array
+    {
+        if (! in_array('exit', self::asks($routine, $pack), true)) {
+            return null;
+        }
+
+        return array_combine(array_column(WayOut::cases(), 'value'), array_map(static fn (WayOut $exit): ?string => self::side($routine, $pack, $exit)?->value, WayOut::cases()));
+    }
+
+    /** @return list<string> which fields of an approach make a difference to its plan, of those that only some routines have */
+    public static function asks(R $routine, RulePack $pack): array
+    {
+        if (! $routine->hasApproach()) {
+            return [];
+        }
+        $demand = static fn (Light $light): Demand => Demand::of($routine, $pack, WayOut::Ahead, $light);
+        $arrival = $demand(Light::Green)->arrival;
+
+        $byExit = self::side($routine, $pack, WayOut::Left) !== self::side($routine, $pack, WayOut::Right);
+
+        return array_keys(array_filter([
+            // Onto a roundabout one gives way: nobody need say so.
+            'control' => $arrival === Arrival::Line && ! $byExit,
+            'exit' => $byExit,
+            'light' => $arrival !== $demand(Light::Red)->arrival,
+            'turn_radius_m' => $arrival === Arrival::Turning,
+        ]));
+    }
+
+    /** How tight the turn is where nobody measured it, m; null where there is none. */
+    public static function turnRadius(R $routine, RulePack $pack): ?float
+    {
+        if (! in_array('turn_radius_m', self::asks($routine, $pack), true)) {
+            return null;
+        }
+
+        return self::isAcross($routine, $pack) ? ApproachReader::RADIUS_ACROSS_M : ApproachReader::RADIUS_TOWARDS_KERB_M;
+    }
+
+    /** What is judged where the routine waits for a gap; null where it waits for none. */
+    public static function manoeuvre(R $routine, RulePack $pack): ?Manoeuvre
+    {
+        return match ($routine) {
+            R::EmergeLeft => Manoeuvre::EmergeLeft,
+            R::EmergeRight => Manoeuvre::EmergeRight,
+            R::Cross => Manoeuvre::Cross,
+            R::TurnLeft, R::TurnRight, R::LightsLeft, R::LightsRight, R::CentreLaneLeft => self::isAcross($routine, $pack) ? Manoeuvre::TurnAcross : null,
+            default => null,
+        };
+    }
+
+    /**
+     * Pages of the bench that reckon what the routine asks: what is asked there, the page, and what it begins with.
+     *
+     * @return list<array{words: string, page: string, with: array<string, string|int>}>
+     */
+    public static function bench(R $routine, RulePack $pack): array
+    {
+        $page = static fn (string $words, string $page, array $with = []): array => ['words' => $words, 'page' => $page, 'with' => $with];
+        $manoeuvre = self::manoeuvre($routine, $pack);
+        $wheel = $page('How much wheel?', 'steering', ['kerb' => self::isAcross($routine, $pack) ? self::KERB_ACROSS_M : self::KERB_NEAR_M]);
+
+        return match ($routine) {
+            R::EmergeLeft, R::EmergeRight, R::Cross => [$page('Is the gap long enough?', 'gap', ['manoeuvre' => $manoeuvre->value ?? ''])],
+            R::TurnLeft, R::TurnRight, R::LightsLeft, R::LightsRight, R::CentreLaneLeft, R::RightOnRed => [...($manoeuvre === null ? [] : [$page('Is the gap long enough?', 'gap', ['manoeuvre' => $manoeuvre->value])]), $wheel],
+            R::Roundabout, R::MiniRoundabout => [$page('Which lane?', 'roundabout')],
+            R::PullUpRightReverse, R::BackUp => [$page('How it runs backwards', 'reversing')],
+            R::BayIn => [$page('Where the bay begins', 'reversing', ['exercise' => 'bay'])],
+            R::LongLeft, R::LongRight => [$page('Does it get round?', 'long-vehicle')],
+            R::Height => [$page('Does it pass?', 'clearance')],
+            R::Join => [$page('Is the slip long enough?', 'join'), $page('What the gears can do', 'gears')],
+            R::Leave => [$page('What is due where', 'leave')],
+            R::Overtake => [$page('Is the view long enough?', 'overtake'), $page('What the gears can do', 'gears')],
+            R::LaneChangeLeft, R::LaneChangeRight, R::Merge, R::LongLaneChange => [$page('Which gap, faster or easier?', 'lane-change', ['to' => ($routine->namedSide() ?? Flank::Off->side($pack))->value])],
+            R::GearChange => [$page('What the gears can do', 'gears')],
+            default => [],
+        };
+    }
+
+    private static function isAcross(R $routine, RulePack $pack): bool
+    {
+        return self::side($routine, $pack) === Flank::Off->side($pack);
+    }
+}
