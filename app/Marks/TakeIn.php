@@ -12,6 +12,7 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\ValidationException;
+use NobleTurn\Core\Record\MarkLog;
 use NobleTurn\Core\Record\PressTime;
 
 /**
@@ -177,9 +178,7 @@ final class TakeIn
         }
         $mark = new Mark([
             'id' => $id, ...$facts, 'user_id' => $user->id, 'pressed_at' => $pressed, 'server_at' => $now,
-            'slot' => $corrected->slot ?? match ($facts['kind']) {
-                'step' => $facts['step'], 'moment' => "moment {$id}", default => $facts['kind']
-            },
+            'slot' => MarkLog::slot($facts['kind'], $facts['step'], $id, $corrected?->slot),
             'after_read' => $corrected !== null && $round->lesson->learner->marks_read_at?->isAfter($corrected->server_at) === true,
         ]);
         $mark->school_id = $user->school_id;
@@ -195,7 +194,7 @@ final class TakeIn
     private function later(array $touched, array $sent): array
     {
         $latest = [];
-        foreach (Mark::query()->whereIn('round_id', array_keys($touched))->orderBy('pressed_at')->orderBy('id')->get() as $mark) {
+        foreach (Mark::query()->whereIn('round_id', array_keys($touched))->orderBy('pressed_at')->orderByRaw(StandingMarks::BY_ID)->get() as $mark) {
             if (isset($touched[$mark->round_id][$mark->slot])) {
                 $latest["{$mark->round_id} {$mark->slot}"] = $mark;
             }

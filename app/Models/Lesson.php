@@ -69,7 +69,7 @@ final class Lesson extends Model
     /** @return HasMany<Round, $this> */
     public function rounds(): HasMany
     {
-        return tap($this->hasMany(Round::class), fn ($relation) => $relation->orderBy('began_at')->orderBy('id'));
+        return tap($this->hasMany(Round::class), fn ($relation) => $relation->orderBy('began_at')->orderByRaw('CAST(rounds.id AS CHAR)'));
     }
 
     /** @return HasMany<Promise, $this> */

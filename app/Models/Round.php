@@ -55,6 +55,6 @@ final class Round extends Model
     /** @return HasMany<Mark, $this> */
     public function marks(): HasMany
     {
-        return tap($this->hasMany(Mark::class), fn ($relation) => $relation->orderBy('pressed_at')->orderBy('id'));
+        return tap($this->hasMany(Mark::class), fn ($relation) => $relation->orderBy('pressed_at')->orderByRaw('CAST(marks.id AS CHAR)'));
     }
 }

@@ -1,5 +1,6 @@
 <?php
 
+use App\Marks\StandingMarks;
 use App\Models\Mark;
 use App\Models\Round;
 use App\Models\SkillAnswer;
@@ -155,4 +156,29 @@ it('still answers where broken text was stored before it was checked', function 
     foreach (['today', 'learners', "learners/{$this->at['learner']->id}", "learners/{$this->at['learner']->id}/skill", "lessons/{$this->at['lesson']->id}", 'school/learners'] as $path) {
         $this->getJson("api/{$path}")->assertOk();
     }
+});
+
+it('lets the same stand in the words of a query as in those of the core', function (): void {
+    $cases = json_decode((string) file_get_contents(base_path('tests/answers/mark-log.json')), true, 16, JSON_THROW_ON_ERROR);
+    $at = $this->lesson($user = $this->user($this->school()));
+    $this->actingAs($user);
+    $moment = fn (int $pressed): string => '2026-05-20 10:00:00.'.str_pad((string) $pressed, 3, '0', STR_PAD_LEFT);
+    $rounds = [];
+    foreach ($cases as $i => $case) {
+        $rounds[$i] = (string) Str::uuid7();
+        DB::table('rounds')->insert(['id' => $rounds[$i], 'school_id' => $user->school_id, 'lesson_id' => $at['lesson']->id, 'place_id' => $at['place']->id, 'routine' => 'emerge-right', 'conditions' => '{}', 'device_at' => $moment(0), 'began_at' => $moment($i), 'server_at' => $moment(0)]);
+        foreach ($case['marks'] as $mark) {
+            DB::table('marks')->insert([
+                ...array_diff_key($mark, ['pressed' => 0]), 'conditions' => $mark['conditions'] === null ? null : json_encode($mark['conditions']),
+                'school_id' => $user->school_id, 'round_id' => $rounds[$i], 'user_id' => $user->id, 'device_at' => $moment(0), 'server_at' => $moment(0), 'pressed_at' => $moment($mark['pressed']),
+            ]);
+        }
+    }
+    $driven = Round::query()->tap(fn ($query) => StandingMarks::driven($query->getQuery()))->pluck('id')->flip();
+    foreach ($cases as $i => $case) {
+        $stands = Mark::query()->where('round_id', $rounds[$i])->tap(fn ($query) => StandingMarks::only($query->getQuery()))->pluck('id')->all();
+        expect($stands)->toEqualCanonicalizing($case['stands'])->and($driven->has($rounds[$i]))->toBe($case['driven']);
+    }
+    // And read row by row, as the record does.
+    expect(StandingMarks::of($at['learner']))->toHaveCount(count(array_filter($cases, fn (array $case): bool => $case['driven'])));
 });

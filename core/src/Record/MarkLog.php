@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Record;
+
+use NobleTurn\Core\Routine\RoutineCode;
+
+/**
+ * The log of a round, to which marks are only ever added, and what stands of it: in each slot the latest press, unless it takes back
+ * what was there. The one place of that rule; the database's own word for it (StandingMarks::only) and the interface's (queue/standing.ts)
+ * are held to it by tests/answers/mark-log.json.
+ *
+ * @phpstan-type Row object{kind: string, slot: string, step: ?string, outcome: ?string, taught: ?string, out_of_order: bool|int, conditions: mixed, withdrawn: bool|int}
+ */
+final class MarkLog
+{
+    private const STEP = 'step';
+
+    private const MOMENT = 'moment';
+
+    /**
+     * The one thing of a round a mark speaks of: its step, its kind, or one moment. A mark that corrects another speaks of the same.
+     *
+     * @param  ?string  $corrected  the slot of the mark it corrects
+     */
+    public static function slot(string $kind, ?string $step, string $id, ?string $corrected): string
+    {
+        return $corrected ?? match ($kind) {
+            self::STEP => $step ?? self::STEP,
+            self::MOMENT => self::MOMENT." {$id}",
+            default => $kind,
+        };
+    }
+
+    /**
+     * @template T of \stdClass|object{slot: string, withdrawn: bool|int}
+     *
+     * @param  iterable<T>  $marks  rows with slot and withdrawn, in the order of their presses; at the same moment by id
+     * @return list<T> those that stand
+     */
+    public static function standing(iterable $marks): array
+    {
+        $latest = [];
+        foreach ($marks as $mark) {
+            $latest[$mark->slot] = $mark;
+        }
+
+        return array_values(array_filter($latest, static fn (object $mark): bool => ! $mark->withdrawn));
+    }
+
+    /**
+     * A round as everything that reads the record sees it.
+     *
+     * @param  array<array-key, mixed>  $conditions  as noted when the round began; a later mark of them stands instead
+     * @param  iterable<\stdClass|Row>  $marks  in the order of their presses
+     * @return ?MarkedRound null where nothing that was said of it stands
+     */
+    public static function round(string $lesson, \DateTimeImmutable $at, string $routine, string $place, array $conditions, iterable $marks): ?MarkedRound
+    {
+        $steps = [];
+        $taught = null;
+        $heldBack = $moment = false;
+        foreach (self::standing($marks) as $mark) {
+            match ($mark->kind) {
+                self::STEP => $steps[(string) $mark->step] = new StepMark(Outcome::from((string) $mark->outcome), (bool) $mark->out_of_order),
+                'taught' => $taught = Taught::from((string) $mark->taught),
+                'held-back-rightly' => $heldBack = true,
+                self::MOMENT => $moment = true,
+                'conditions' => $conditions = is_array($mark->conditions) ? $mark->conditions : (array) json_decode((string) $mark->conditions, true),
+                default => null,
+            };
+        }
+
+        return $steps === [] && $taught === null && ! $heldBack && ! $moment ? null
+            : new MarkedRound($lesson, $at, RoutineCode::from($routine), $steps, $taught, $heldBack, Conditions::of($conditions), $place);
+    }
+}

@@ -1,0 +1,101 @@
+<?php
+
+declare(strict_types=1);
+
+use NobleTurn\Core\Record\MarkLog;
+use NobleTurn\Core\Record\Outcome;
+use NobleTurn\Core\Routine\Step;
+
+/** Logs of rounds and what stands of them: the database's word for the rule and the interface's are held to the same file. */
+const MARK_LOG = __DIR__.'/../../../tests/answers/mark-log.json';
+
+/**
+ * Random logs, the same every time: presses that arrive in any order, at the same moment, corrected and taken back by several hands.
+ *
+ * @return list<list<array<string, mixed>>> rows of each round, in the order in which they arrived
+ */
+function randomLogs(): array
+{
+    $chance = new Random\Randomizer(new Random\Engine\Mt19937(20260527));
+    $id = static fn (): string => vsprintf('%s-%s-4%s-8%s-%s', array_map(static fn (int $length): string => substr(bin2hex($chance->getBytes(6)), 0, $length), [8, 4, 3, 3, 12]));
+    $logs = [];
+    for ($round = 0; $round < 80; $round++) {
+        $rows = [];
+        $marks = $chance->getInt(0, 10);
+        for ($i = 0; $i < $marks; $i++) {
+            $before = $rows !== [] && $chance->getInt(0, 2) === 0 ? $rows[$chance->getInt(0, count($rows) - 1)] : null;
+            $kind = $before['kind'] ?? ['step', 'step', 'step', 'taught', 'held-back-rightly', 'moment', 'conditions'][$chance->getInt(0, 6)];
+            $withdrawn = $before !== null && $chance->getInt(0, 1) === 1;
+            $step = $before['step'] ?? ($kind === 'step' ? Step::cases()[$chance->getInt(0, 4)]->value : null);
+            $mark = [
+                'id' => $id(), 'kind' => $kind, 'step' => $step,
+                'outcome' => $kind === 'step' && ! $withdrawn ? Outcome::cases()[$chance->getInt(0, 4)]->value : null,
+                'taught' => $kind === 'taught' && ! $withdrawn ? ['shown', 'talked-through'][$chance->getInt(0, 1)] : null,
+                'conditions' => $kind === 'conditions' && ! $withdrawn ? ['light' => ['day', 'night'][$chance->getInt(0, 1)]] : null,
+                'out_of_order' => $kind === 'step' && ! $withdrawn && $chance->getInt(0, 4) === 0,
+                'corrects_id' => $before['id'] ?? null, 'withdrawn' => $withdrawn,
+                // Few moments, so that some are the same; a correction is after what it corrects.
+                'pressed' => max($chance->getInt(0, 6), ($before['pressed'] ?? -1) + ($before === null ? 0 : 1)),
+            ];
+            $mark['slot'] = MarkLog::slot($mark['kind'], $mark['step'], $mark['id'], $before['slot'] ?? null);
+            $rows[] = $mark;
+        }
+        $logs[] = $rows;
+    }
+
+    return $logs;
+}
+
+/** @param  list<array<string, mixed>>  $rows */
+function inOrderOfPresses(array $rows): array
+{
+    usort($rows, static fn (array $a, array $b): int => [$a['pressed'], $a['id']] <=> [$b['pressed'], $b['id']]);
+
+    return array_map(static fn (array $row): object => (object) $row, $rows);
+}
+
+it('lets in each slot the latest press stand, unless it takes back what was there', function (): void {
+    $emptied = 0;
+    foreach (randomLogs() as $rows) {
+        $stands = array_column(MarkLog::standing(inOrderOfPresses($rows)), 'id');
+        $slots = array_unique(array_column($rows, 'slot'));
+        $expected = [];
+        foreach ($slots as $slot) {
+            $of = array_filter($rows, static fn (array $row): bool => $row['slot'] === $slot);
+            // No other of the slot is later: said without sorting.
+            $latest = array_values(array_filter($of, static fn (array $one): bool => array_filter($of, static fn (array $other): bool => $other['pressed'] > $one['pressed'] || ($other['pressed'] === $one['pressed'] && $other['id'] > $one['id'])) === []));
+            expect($latest)->toHaveCount(1);
+            if (! $latest[0]['withdrawn']) {
+                $expected[] = $latest[0]['id'];
+            }
+        }
+        expect($stands)->toEqualCanonicalizing($expected);
+        $round = MarkLog::round('l', new DateTimeImmutable, 'emerge-right', 'p', ['light' => 'day'], inOrderOfPresses($rows));
+        $says = array_filter(MarkLog::standing(inOrderOfPresses($rows)), static fn (object $mark): bool => $mark->kind !== 'conditions');
+        expect($round === null)->toBe($says === []);
+        $emptied += $rows !== [] && $round === null ? 1 : 0;
+    }
+    // Rounds that were emptied by undoing are among them.
+    expect($emptied)->toBeGreaterThan(2);
+});
+
+it('keeps a correction in the slot of what it corrects, however long the chain', function (): void {
+    $slot = MarkLog::slot('moment', null, 'a', null);
+    for ($i = 0; $i < 5; $i++) {
+        $slot = MarkLog::slot('moment', null, "b{$i}", $slot);
+    }
+    expect($slot)->toBe('moment a')->and(MarkLog::slot('step', 'look', 'x', null))->toBe('look')->and(MarkLog::slot('taught', null, 'x', null))->toBe('taught');
+});
+
+it('is written down for those who say the rule in other words', function (): void {
+    $cases = array_map(static fn (array $rows): array => [
+        'marks' => $rows,
+        'stands' => array_column(MarkLog::standing(inOrderOfPresses($rows)), 'id'),
+        'driven' => MarkLog::round('l', new DateTimeImmutable, 'emerge-right', 'p', [], inOrderOfPresses($rows)) !== null,
+    ], randomLogs());
+    $text = "[\n".implode(",\n", array_map(static fn (array $case): string => json_encode($case, JSON_THROW_ON_ERROR), $cases))."\n]\n";
+    if (getenv('NOBLE_TURN_RECORD')) {
+        file_put_contents(MARK_LOG, $text);
+    }
+    expect((string) file_get_contents(MARK_LOG))->toBe($text);
+});
