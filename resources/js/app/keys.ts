@@ -18,17 +18,16 @@ const isPlain = (event: KeyboardEvent): boolean => !event.ctrlKey && !event.meta
 export function useAreaKeys(): boolean {
     const navigate = useNavigate();
     const { key: page } = useLocation();
-    // On which page g was pressed; on the next one nothing is awaited.
-    const [askedOn, setAskedOn] = useState<string | null>(null);
+    const [asked, setAsked] = useState(false);
     const state = useRef<'here' | 'asked' | 'leaving'>('here');
     useEffect(() => {
-        // The new page stands.
-        state.current = 'here';
+        // The page that was gone to stands. One that came by itself takes no g away that was pressed as it came.
+        if (state.current === 'leaving') state.current = 'here';
     }, [page]);
     useEffect(() => {
         const be = (next: typeof state.current) => {
             state.current = next;
-            setAskedOn(next === 'asked' ? page : null);
+            setAsked(next === 'asked');
         };
         const press = (event: KeyboardEvent) => {
             if (!isPlain(event) || isTyping(event) || MODIFIERS.includes(event.key)) return;
@@ -49,8 +48,8 @@ export function useAreaKeys(): boolean {
             window.removeEventListener('keydown', press, true);
             window.removeEventListener('pointerdown', stop, true);
         };
-    }, [navigate, page]);
-    return askedOn === page;
+    }, [navigate]);
+    return asked;
 }
 
 /**
