@@ -2,14 +2,12 @@
 
 namespace App\People;
 
+use App\Jobs\SendLetter;
 use App\Models\Letter;
 use App\Models\School;
 use App\Models\User;
 use App\School\CurrentSchool;
 use Illuminate\Support\Carbon;
-use Illuminate\Support\Facades\Log;
-use Illuminate\Support\Facades\Mail;
-use Throwable;
 
 /**
  * Letters that let somebody in: the first time, or after a password was forgotten. They wait in the school's outbox, where the owner
@@ -32,10 +30,12 @@ final readonly class Letters
             $way = rtrim((string) config('app.url'), '/').'/way-in#'.http_build_query(['email' => $user->email, 'token' => WaysIn::open($user)]);
             [$subject, $body] = $kind === 'invitation' ? self::invitation($user, $school, $way, $ends) : self::password($user, $school, $way, $ends);
 
-            return Letter::query()->create([
-                'user_id' => $user->id, 'kind' => $kind, 'subject' => $subject,
-                'body' => self::goesByMail($user, $subject, $body) ? null : $body, 'created_at' => now(), 'ends_at' => $ends,
-            ]);
+            $letter = Letter::query()->create(['user_id' => $user->id, 'kind' => $kind, 'subject' => $subject, 'body' => $body, 'created_at' => now(), 'ends_at' => $ends]);
+            if (self::mailIsSetUp()) {
+                SendLetter::dispatch($letter->id);
+            }
+
+            return $letter;
         });
     }
 
@@ -43,23 +43,6 @@ final readonly class Letters
     public static function mailIsSetUp(): bool
     {
         return config('mail.default') !== 'outbox';
-    }
-
-    private static function goesByMail(User $user, string $subject, string $body): bool
-    {
-        if (! self::mailIsSetUp()) {
-            return false;
-        }
-        try {
-            Mail::raw($body, static fn ($mail) => $mail->to($user->email, $user->name)->subject($subject));
-
-            return true;
-        } catch (Throwable $failed) {
-            // It stays in the outbox: the owner can still hand it on.
-            Log::error('A letter could not be sent by mail.', ['class' => $failed::class]);
-
-            return false;
-        }
     }
 
     /** @return array{string, string} */

@@ -1,11 +1,13 @@
 <?php
 
+use App\Jobs\SendLetter;
 use App\Models\Change;
 use App\Models\Letter;
 use App\Models\User;
 use App\School\CurrentSchool;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Mail;
+use Illuminate\Support\Facades\Queue;
 
 beforeEach(function (): void {
     $this->school = $this->school();
@@ -94,6 +96,16 @@ it('sends letters by mail where that is set up, and keeps no way in beside them'
     config(['mail.default' => 'smtp', 'mail.mailers.smtp.host' => '127.0.0.1', 'mail.mailers.smtp.port' => 1]);
     ($this->invite)('second@example.test');
     $this->getJson('api/letters')->assertJsonPath('letters.0.by_mail', false)->assertJsonPath('letters.0.to.email', 'second@example.test');
+});
+
+it('leaves sending to the worker: asking takes no longer where there is an account', function (): void {
+    config(['mail.default' => 'array']);
+    Queue::fake();
+    $this->user($this->school, 'instructor', 'sam@example.test');
+    $known = $this->postJson('api/forgotten-password', ['email' => 'sam@example.test'])->assertStatus(202)->json();
+    expect($this->postJson('api/forgotten-password', ['email' => 'nobody@example.test'])->assertStatus(202)->json())->toBe($known)
+        ->and(Mail::mailer('array')->getSymfonyTransport()->messages())->toBeEmpty();
+    Queue::assertPushed(SendLetter::class, 1);
 });
 
 it('suspends somebody at once, wherever they are signed in, and lets them in again', function (): void {
