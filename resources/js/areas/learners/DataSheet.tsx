@@ -10,9 +10,10 @@ type Mark = Lesson['rounds'][number]['marks'][number];
 export function markWords(mark: Mark, corrected: boolean): string {
     const what =
         mark.kind === 'step'
-            ? `${mark.step}: ${mark.outcome}${mark.out_of_order ? ', out of order' : ''}`
+            ? // A withdrawal says no outcome: only what it takes back.
+              `${mark.step}${mark.outcome ? `: ${mark.outcome}` : ''}${mark.out_of_order ? ', out of order' : ''}`
             : mark.kind === 'taught'
-              ? `taught: ${mark.taught === 'shown' ? 'shown' : 'talked through'}`
+              ? `taught${mark.taught ? `: ${mark.taught === 'shown' ? 'shown' : 'talked through'}` : ''}`
               : mark.kind === 'held-back-rightly'
                 ? 'correctly waited'
                 : mark.kind;
