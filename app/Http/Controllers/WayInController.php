@@ -37,8 +37,8 @@ final class WayInController extends Controller
         }
 
         return response()->json(['message' => Letters::mailIsSetUp()
-            ? 'If there is an account with this address, a letter is on its way to it.'
-            : 'If there is an account with this address, a letter is in the outbox of your school: ask its owner for it.'], 202);
+            ? 'If there is an account with this email, a letter is on its way to it.'
+            : 'If there is an account with this email, a letter is in the outbox of your school: ask its owner for it.'], 202);
     }
 
     /** A password is chosen: the letter is used up, other sessions end, and the person is in. */

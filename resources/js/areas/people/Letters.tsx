@@ -41,7 +41,9 @@ export function Letters() {
                         </div>
                         {letter.body ? (
                             <>
-                                <pre className="bg-wash overflow-x-auto rounded-lg p-3 font-sans text-sm break-all whitespace-pre-wrap">{letter.body}</pre>
+                                <pre className="bg-wash overflow-x-auto rounded-lg p-3 font-sans text-sm whitespace-pre-wrap [overflow-wrap:anywhere]">
+                                    {letter.body}
+                                </pre>
                                 <button
                                     type="button"
                                     className="key justify-self-start"
