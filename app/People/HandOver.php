@@ -36,13 +36,8 @@ final class HandOver
         if ($learners !== null && Learner::withTrashed()->whereKey(array_unique($learners))->count() !== count(array_unique($learners))) {
             throw ValidationException::withMessages(['learners' => 'One of them is no learner of this school.']);
         }
-        $lessons = self::ahead($from)->when($learners !== null, fn (Builder $ahead) => $ahead->whereIn('learner_id', $learners ?? []))->lockForUpdate()->get();
-        foreach ($lessons as $lesson) {
-            $lesson->instructor_id = $to->id;
-            $lesson->save();
-        }
 
-        return $lessons->count();
+        return self::ahead($from)->when($learners !== null, fn (Builder $ahead) => $ahead->whereIn('learner_id', $learners ?? []))->toBase()->update(['instructor_id' => $to->id, 'updated_at' => now()]);
     }
 
     /** @return Builder<Lesson> */

@@ -1,9 +1,10 @@
 import { useQuery } from '@tanstack/react-query';
-import { Link, useSearchParams } from 'react-router';
+import { Link } from 'react-router';
 import { get } from '@/api/client';
 import type { Teaching } from '@/api/skill';
 import { useSession } from '@/app/session';
 import { Failed, Waiting } from '@/ui/State';
+import { useView, Views } from '@/ui/Views';
 import { Causes } from './Causes';
 import { LearnersAtAGlance } from './LearnersAtAGlance';
 import { PlacesDriven } from './PlacesDriven';
@@ -14,9 +15,7 @@ const VIEWS = { learners: 'Learners', routines: 'Routines', causes: 'Why help is
 /** The school as its marks show it: who stands where, what is taught worst or never, why and where help is needed. */
 export function SchoolPage() {
     const { school, user } = useSession();
-    const [address, setAddress] = useSearchParams();
-    const asked = address.get('show') ?? '';
-    const view = asked in VIEWS ? (asked as keyof typeof VIEWS) : 'learners';
+    const [view, show] = useView(VIEWS);
     return (
         <div className="grid gap-5">
             <header className="grid gap-2">
@@ -28,19 +27,7 @@ export function SchoolPage() {
                         </Link>
                     )}
                 </div>
-                <div className="flex flex-wrap gap-1" role="group" aria-label="What to show">
-                    {(Object.keys(VIEWS) as (keyof typeof VIEWS)[]).map((key) => (
-                        <button
-                            key={key}
-                            type="button"
-                            className="key"
-                            aria-pressed={view === key}
-                            onClick={() => setAddress({ show: key }, { replace: true })}
-                        >
-                            {VIEWS[key]}
-                        </button>
-                    ))}
-                </div>
+                <Views views={VIEWS} view={view} onView={show} />
             </header>
             {view === 'learners' ? <LearnersAtAGlance /> : <Taught view={view} />}
         </div>
