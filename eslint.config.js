@@ -3,7 +3,7 @@ import { defineConfig } from 'eslint/config';
 import tseslint from 'typescript-eslint';
 
 export default defineConfig(
-    { ignores: ['public', 'vendor', 'node_modules', 'var'] },
+    { ignores: ['resources/js/api/contract.ts', 'public', 'vendor', 'node_modules', 'var'] },
     tseslint.configs.strictTypeChecked,
     reactHooks.configs.flat.recommended,
     {

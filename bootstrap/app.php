@@ -1,6 +1,7 @@
 <?php
 
 use App\Console\ComputeCommand;
+use App\Console\ContractCommand;
 use App\Console\InstallationCommand;
 use App\Console\RulesCommand;
 use App\Http\Middleware\PlainInput;
@@ -17,7 +18,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
         web: __DIR__.'/../routes/web.php',
     )
-    ->withCommands([ComputeCommand::class, InstallationCommand::class, RulesCommand::class])
+    ->withCommands([ComputeCommand::class, ContractCommand::class, InstallationCommand::class, RulesCommand::class])
     ->withMiddleware(function (Middleware $middleware): void {
         // The interface and its API share one origin: no other may ask.
         $middleware->remove(HandleCors::class);

@@ -1,5 +1,6 @@
 <?php
 
+use App\Contract\Document;
 use App\Http\Controllers\ChangeController;
 use App\Http\Controllers\ComputeController;
 use App\Http\Controllers\DoctrineController;
@@ -34,6 +35,7 @@ use Illuminate\Support\Facades\Route;
 Route::get('up', UpController::class)->withoutMiddleware('web');
 
 Route::prefix('api')->group(function (): void {
+    Route::get('openapi.json', fn () => response()->file(Document::path(), ['Content-Type' => 'application/json']));
     Route::get('session', [SessionController::class, 'show']);
     Route::post('session', [SessionController::class, 'store'])->middleware('throttle:sign-in');
     Route::post('forgotten-password', [WayInController::class, 'ask'])->middleware('throttle:sign-in');

@@ -21,6 +21,7 @@ use Illuminate\Foundation\Testing\TestCase;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use Illuminate\Testing\TestResponse;
 use RuntimeException;
 
 /** Tests of the application on a real MariaDB. Refuses any database that is not named as a test's. */
@@ -38,6 +39,17 @@ abstract class FeatureTestCase extends TestCase
         }
 
         return $app;
+    }
+
+    /** Whatever a test asks of the API, it is answered as the document of the API says. */
+    public function call($method, $uri, $parameters = [], $cookies = [], $files = [], $server = [], $content = null): TestResponse
+    {
+        $response = parent::call($method, $uri, $parameters, $cookies, $files, $server, $content);
+        if (str_starts_with(ltrim($uri, '/'), 'api/') && $method !== 'HEAD' && str_contains((string) $response->headers->get('Content-Type'), 'json')) {
+            self::assertSame([], Contract::answerErrors($method, $uri, $response->baseResponse), "{$method} {$uri}: ".mb_substr((string) $response->getContent(), 0, 500));
+        }
+
+        return $response;
     }
 
     protected function school(string $name = 'Test School'): School
@@ -68,7 +80,7 @@ abstract class FeatureTestCase extends TestCase
         return $this->app->make(CurrentSchool::class)->within($school, function () use ($instructor): array {
             $learner = Learner::query()->create(['name' => 'Test Learner', 'transmission' => 'manual', 'level' => 'developing']);
             $vehicle = Vehicle::query()->create(['name' => 'Test Car', 'transmission' => 'manual', 'controls' => 'standard', 'length_m' => 4.5, 'width_m' => 1.8]);
-            $place = Place::query()->create(['name' => 'Here into There', 'routine' => 'emerge-right', 'approach' => ['limit_mph' => 30]]);
+            $place = Place::query()->create(['name' => 'Here into There', 'routine' => 'emerge-right', 'road' => ['kind' => 'junction', 'version' => 1, 'limit_mph' => 30]]);
             $lesson = new Lesson(['learner_id' => $learner->id, 'vehicle_id' => $vehicle->id, 'starts_at' => now(), 'minutes' => 60]);
             $lesson->instructor_id = $instructor->id;
             $lesson->save();
@@ -92,10 +104,10 @@ abstract class FeatureTestCase extends TestCase
         $at = $this->lesson($owner);
         $this->app->make(CurrentSchool::class)->within(School::query()->findOrFail($owner->school_id), function () use (&$at, $owner): void {
             $lesson = $at['lesson'];
-            $at['item'] = PlannedItem::query()->create(['lesson_id' => $lesson->id, 'place_id' => $at['place']->id, 'routine' => 'emerge-right', 'ordinal' => 1, 'minutes' => 10]);
+            $at['item'] = PlannedItem::query()->create(['lesson_id' => $lesson->id, 'place_id' => $at['place']->id, 'ordinal' => 1, 'minutes' => 10]);
             $at['promise'] = Promise::query()->create(['lesson_id' => $lesson->id, 'learner_id' => $lesson->learner_id, 'kind' => 'homework', 'text' => 'x']);
             $at['overruling'] = Overruling::query()->create(['learner_id' => $lesson->learner_id, 'user_id' => $owner->id, 'routine' => 'emerge-right', 'step' => 'look', 'level' => 'mostly', 'reason' => 'x']);
-            $at['drawing'] = Drawing::query()->create(['place_id' => $at['place']->id, 'lesson_id' => $lesson->id, 'title' => 'x', 'tool' => 'gap', 'state' => '']);
+            $at['drawing'] = Drawing::query()->create(['place_id' => $at['place']->id, 'lesson_id' => $lesson->id, 'title' => 'x', 'page' => 'gap', 'state' => '']);
         });
         $ids = array_map(static fn (Model $row): string => $row->id, $at) + ['person' => $colleague->id, 'successor' => $owner->id, 'session' => $session, 'round' => (string) Str::uuid7(), 'mark' => (string) Str::uuid7()];
         $this->actingAs($owner)->postJson('api/sync', [

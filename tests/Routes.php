@@ -18,14 +18,14 @@ final class Routes
     {
         $learner = ['name' => 'x', 'transmission' => 'manual', 'level' => 'beginner'];
         $car = ['name' => 'x', 'transmission' => 'manual', 'controls' => 'standard', 'length_m' => 4, 'width_m' => 1.8];
-        $place = ['name' => 'x', 'routine' => 'emerge-left', 'approach' => ['limit_mph' => 30]];
+        $place = ['name' => 'x', 'routine' => 'emerge-left', 'road' => ['limit_mph' => 30]];
         $doctrine = ['pack' => 'gb', 'practice' => new stdClass];
         $newRound = (string) Str::uuid7();
 
         return [
             'GET today' => [], 'GET routines' => [], 'GET doctrines' => [], 'GET ping' => [], 'PUT doctrines/school' => $doctrine, 'PUT doctrines/mine' => $doctrine, 'PUT learners/{learner}/doctrine' => $doctrine,
             'POST compute/{tool}' => ['speed_mph' => 30],
-            'POST sync' => ['rounds' => [['id' => $newRound, 'lesson_id' => $ids['lesson'], 'place_id' => $ids['place'], 'routine' => 'emerge-right', 'device_at' => '2026-05-20T10:00:00Z']], 'marks' => [['id' => (string) Str::uuid7(), 'round_id' => $ids['round'], 'kind' => 'step', 'step' => 'look', 'outcome' => 'missed', 'corrects_id' => $ids['mark'], 'device_at' => '2026-05-20T10:00:01Z']]],
+            'POST sync' => ['rounds' => [['id' => $newRound, 'lesson_id' => $ids['lesson'], 'place_id' => $ids['place'], 'routine' => 'emerge-right', 'plan' => ['tool' => 'approach', 'inputs' => ['routine' => 'emerge-right'], 'version' => '0.2.0'], 'device_at' => '2026-05-20T10:00:00Z']], 'marks' => [['id' => (string) Str::uuid7(), 'round_id' => $ids['round'], 'kind' => 'step', 'step' => 'look', 'outcome' => 'missed', 'corrects_id' => $ids['mark'], 'device_at' => '2026-05-20T10:00:01Z']]],
             'POST lessons' => ['learner_id' => $ids['learner'], 'vehicle_id' => $ids['vehicle'], 'starts_at' => '2026-05-20T10:00:00Z', 'minutes' => 60],
             'GET lessons/{lesson}' => [], 'PATCH lessons/{lesson}' => ['aim' => 'x'], 'GET lessons/{lesson}/changed' => [],
             'POST lessons/{lesson}/items' => ['place_id' => $ids['place']], 'PUT lessons/{lesson}/order' => ['items' => [$ids['item']]], 'PATCH items/{item}' => ['minutes' => 12], 'DELETE items/{item}' => [], 'POST items/{item}/restore' => [],
@@ -35,7 +35,7 @@ final class Routes
             'GET learners/{learner}/skill/{routine}/{step}' => [], 'POST learners/{learner}/overrulings' => ['routine' => 'emerge-right', 'step' => 'look', 'level' => 'mostly', 'reason' => 'x'], 'PATCH overrulings/{overruling}' => ['withdrawn' => true],
             'PUT learners/{learner}' => $learner, 'DELETE learners/{learner}' => [], 'POST learners/{learner}/restore' => [],
             'GET vehicle-kinds' => [], 'GET vehicles' => [], 'POST vehicles' => $car, 'PUT vehicles/{vehicle}' => $car, 'DELETE vehicles/{vehicle}' => [], 'POST vehicles/{vehicle}/restore' => [],
-            'GET places' => [], 'POST places' => $place, 'GET places/{place}/lessons' => [], 'POST places/{place}/drawings' => ['title' => 'x', 'tool' => 'gap', 'state' => '', 'lesson_id' => $ids['lesson']], 'DELETE drawings/{drawing}' => [], 'POST drawings/{drawing}/restore' => [],
+            'GET places' => [], 'POST places' => $place, 'GET places/{place}/lessons' => [], 'POST places/{place}/drawings' => ['title' => 'x', 'page' => 'gap', 'state' => '', 'asked' => ['tool' => 'gap', 'inputs' => ['manoeuvre' => 'cross', 'other_speed_mph' => 30, 'other_distance_m' => 90]], 'lesson_id' => $ids['lesson']], 'DELETE drawings/{drawing}' => [], 'POST drawings/{drawing}/restore' => [],
             'PUT places/{place}' => $place, 'DELETE places/{place}' => [], 'POST places/{place}/restore' => [],
             'PUT school/reading' => ['colleagues_read' => false],
             'GET people' => [], 'POST people' => ['name' => 'x', 'email' => Str::random(8).'@example.test', 'role' => 'instructor'], 'PUT people/{person}' => ['name' => 'x', 'email' => Str::random(8).'@example.test', 'role' => 'owner'],

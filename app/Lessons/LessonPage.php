@@ -25,6 +25,7 @@ final class LessonPage
     {
         $lesson->load(['learner', 'vehicle', 'instructor', 'items.place.drawings', 'rounds.marks', 'rounds.place', 'promises']);
         $doctrine = Doctrine::of($this->current->school(), $lesson->instructor, $lesson->learner);
+        $plans = new Plans($lesson, $doctrine);
         $debrief = Debrief::of(
             array_values(array_filter($lesson->rounds->map(fn (Round $round) => StandingMarks::round($round))->all())),
             $doctrine->pack(),
@@ -38,10 +39,7 @@ final class LessonPage
             'went_well' => $lesson->went_well,
             'worked_on' => $lesson->worked_on,
             'self_rating' => (object) $lesson->self_rating,
-            'items' => $lesson->items->map(fn (PlannedItem $item): array => [
-                ...Show::item($item),
-                'drawings' => $item->place->drawings->whereIn('lesson_id', [null, $lesson->id])->values()->map(fn (Drawing $drawing): array => Show::drawing($drawing)),
-            ]),
+            'items' => $lesson->items->map(fn (PlannedItem $item): array => self::shown($item, $plans)),
             // What this learner goes by in this car: points kept for another car would mislead.
             'reference_points' => array_values(array_filter($lesson->learner->reference_points, fn (array $point): bool => in_array($point['vehicle_id'] ?? null, [null, $lesson->vehicle_id], true))),
             'rounds' => $this->numbered($lesson),
@@ -50,13 +48,24 @@ final class LessonPage
                 ->latest()->get()->map(fn (Promise $promise): array => Show::promise($promise)),
             'debrief' => $this->debrief($debrief),
             'rules' => Show::rules($doctrine),
-            // Inputs that every plan of this lesson shares: the pack, the doctrine, the car and the learner.
-            'plan_defaults' => [
-                'pack' => $doctrine->pack,
-                'practice' => (object) $doctrine->answers,
-                'vehicle' => $lesson->vehicle->forCore(),
-                'learner_level' => $lesson->learner->level,
-            ],
+        ];
+    }
+
+    /** @return array<string, mixed> one place on the plan, as the page shows it */
+    public function item(PlannedItem $item): array
+    {
+        $lesson = Lesson::query()->with(['learner', 'vehicle', 'instructor'])->findOrFail($item->lesson_id);
+
+        return self::shown($item->load('place.drawings'), new Plans($lesson, Doctrine::of($this->current->school(), $lesson->instructor, $lesson->learner)));
+    }
+
+    /** @return array<string, mixed> */
+    private static function shown(PlannedItem $item, Plans $plans): array
+    {
+        return [
+            ...Show::item($item),
+            'plan' => $plans->at($item->place),
+            'drawings' => $item->place->drawings->whereIn('lesson_id', [null, $item->lesson_id])->values()->map(fn (Drawing $drawing): array => Show::drawing($drawing)),
         ];
     }
 

@@ -77,7 +77,7 @@ final class TakeIn
         $known = Round::query()->whereKey(array_column($rounds, 'id'))->get()->keyBy('id');
         foreach ($rounds as $said) {
             $at = self::moment($said['device_at']);
-            $facts = ['lesson_id' => $said['lesson_id'], 'place_id' => $said['place_id'], 'routine' => $said['routine'], 'conditions' => $said['conditions'] ?? [], 'device_at' => $at];
+            $facts = ['lesson_id' => $said['lesson_id'], 'place_id' => $said['place_id'], 'routine' => $said['routine'], 'conditions' => $said['conditions'] ?? [], 'plan' => $said['plan'] ?? null, 'device_at' => $at];
             $round = $known->get($said['id']);
             if ($round !== null) {
                 $this->sameOrRefuse('rounds', $round->id, $facts, $round->only(array_keys($facts)));

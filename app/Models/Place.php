@@ -8,11 +8,11 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\SoftDeletes;
 
 /**
- * A junction as it is driven: one approach and the routine it is good for.
+ * A road as it is driven and the routine it is good for.
  *
  * @property string $name
  * @property string $routine
- * @property array<string, mixed> $approach inputs of the approach tool that belong to the road
+ * @property array<string, mixed> $road as `NobleTurn\Core\Road\Road` writes it
  * @property ?string $note
  * @property \Illuminate\Database\Eloquent\Collection<int, Drawing> $drawings
  */
@@ -20,7 +20,7 @@ final class Place extends Model
 {
     use BelongsToSchool, SoftDeletes;
 
-    protected $fillable = ['name', 'routine', 'approach', 'note'];
+    protected $fillable = ['name', 'routine', 'road', 'note'];
 
     /** @return HasMany<Drawing, $this> */
     public function drawings(): HasMany
@@ -28,9 +28,15 @@ final class Place extends Model
         return $this->hasMany(Drawing::class);
     }
 
+    /** @return array<string, mixed> what was measured of its road */
+    public function facts(): array
+    {
+        return array_diff_key($this->road, ['kind' => 0, 'version' => 0]);
+    }
+
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['approach' => 'array'];
+        return ['road' => 'array'];
     }
 }

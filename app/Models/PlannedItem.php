@@ -9,11 +9,10 @@ use Illuminate\Database\Eloquent\SoftDeletes;
 use Illuminate\Database\Eloquent\SoftDeletingScope;
 
 /**
- * One place on the plan of a lesson.
+ * One place on the plan of a lesson: what is done there is the place's.
  *
  * @property string $lesson_id
  * @property string $place_id
- * @property string $routine
  * @property int $ordinal
  * @property int $minutes
  * @property Place $place
@@ -22,7 +21,7 @@ final class PlannedItem extends Model
 {
     use BelongsToSchool, SoftDeletes;
 
-    protected $fillable = ['lesson_id', 'place_id', 'routine', 'ordinal', 'minutes'];
+    protected $fillable = ['lesson_id', 'place_id', 'ordinal', 'minutes'];
 
     /** @return BelongsTo<Place, $this> */
     public function place(): BelongsTo

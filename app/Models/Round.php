@@ -17,6 +17,7 @@ use Illuminate\Support\Carbon;
  * @property string $place_id
  * @property string $routine
  * @property array<string, string> $conditions
+ * @property ?array{tool: string, inputs: array<string, mixed>, version: string} $plan what it was driven against; null for one of before plans were kept
  * @property Carbon $device_at as the device's clock said
  * @property Carbon $began_at as far as the clocks tell
  * @property Carbon $server_at
@@ -32,12 +33,12 @@ final class Round extends Model
 
     protected $dateFormat = 'Y-m-d H:i:s.v';
 
-    protected $fillable = ['id', 'lesson_id', 'place_id', 'routine', 'conditions', 'device_at', 'began_at', 'server_at'];
+    protected $fillable = ['id', 'lesson_id', 'place_id', 'routine', 'conditions', 'plan', 'device_at', 'began_at', 'server_at'];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['conditions' => 'array', 'device_at' => 'datetime', 'began_at' => 'datetime', 'server_at' => 'datetime'];
+        return ['conditions' => 'array', 'plan' => 'array', 'device_at' => 'datetime', 'began_at' => 'datetime', 'server_at' => 'datetime'];
     }
 
     /** @return BelongsTo<Lesson, $this> */

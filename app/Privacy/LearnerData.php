@@ -16,7 +16,7 @@ use App\Models\School;
 /** Everything that is kept of one learner, in words and numbers that somebody else can read. Described by docs/schemas/learner-data.json. */
 final class LearnerData
 {
-    public const FORMAT = 'noble-turn-learner-data/1';
+    public const FORMAT = 'noble-turn-learner-data/2';
 
     /** @return array<string, mixed> */
     public static function of(Learner $learner, School $school): array
@@ -33,7 +33,7 @@ final class LearnerData
             'overrulings' => Overruling::query()->with('user')->where('learner_id', $learner->id)->orderBy('created_at')->get()->map(static fn (Overruling $one): array => [
                 ...$one->only(['routine', 'step', 'level', 'reason']), 'by' => $one->user->name, 'at' => $one->created_at->toIso8601ZuluString(), 'withdrawn_at' => $one->withdrawn_at?->toIso8601ZuluString(),
             ])->all(),
-            'drawings' => Drawing::withTrashed()->whereIn('lesson_id', $lessons->pluck('id'))->orderBy('created_at')->get()->map(static fn (Drawing $drawing): array => $drawing->only(['lesson_id', 'title', 'tool', 'state']))->all(),
+            'drawings' => Drawing::withTrashed()->whereIn('lesson_id', $lessons->pluck('id'))->orderBy('created_at')->get()->map(static fn (Drawing $drawing): array => $drawing->only(['lesson_id', 'title', 'page', 'state', 'asked']))->all(),
             'changes' => Change::query()->with('user')->where('subject_id', $learner->id)->orderBy('at')->get()->map(static fn (Change $change): array => [
                 'at' => $change->at->toIso8601ZuluString(), 'by' => $change->user->name, 'what' => $change->what, 'fields' => $change->details['fields'] ?? [],
             ])->all(),
@@ -49,9 +49,9 @@ final class LearnerData
             'instructor' => $lesson->instructor->name,
             'car' => $lesson->vehicle->name,
             'own_ratings' => (object) $lesson->self_rating,
-            'planned' => $lesson->items->map(static fn (PlannedItem $item): array => ['place' => $item->place->name, ...$item->only(['routine', 'minutes'])])->all(),
+            'planned' => $lesson->items->map(static fn (PlannedItem $item): array => ['place' => $item->place->name, 'routine' => $item->place->routine, 'minutes' => $item->minutes])->all(),
             // Every mark as it was made, corrections and withdrawals beside what they correct.
-            'rounds' => $lesson->rounds->map(static fn (Round $round): array => array_diff_key(Show::round($round), ['lesson_id' => 0]))->all(),
+            'rounds' => $lesson->rounds->map(static fn (Round $round): array => ['plan' => $round->plan] + array_diff_key(Show::round($round), ['lesson_id' => 0]))->all(),
         ];
     }
 }

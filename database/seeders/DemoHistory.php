@@ -46,7 +46,7 @@ final class DemoHistory
             [$newRounds, $newMarks] = $this->drive($lesson, $this->chosen($n), 5 + mt_rand(0, 3), $n);
             array_push($rounds, ...$newRounds);
             foreach (array_values(array_unique(array_column($newRounds, 'place_id'))) as $k => $place) {
-                PlannedItem::query()->create(['lesson_id' => $lesson->id, 'place_id' => $place, 'routine' => array_column($newRounds, 'routine', 'place_id')[$place], 'ordinal' => $k + 1, 'minutes' => 12]);
+                PlannedItem::query()->create(['lesson_id' => $lesson->id, 'place_id' => $place, 'ordinal' => $k + 1, 'minutes' => 12]);
             }
             array_push($marks, ...$newMarks);
             $this->promises($lesson, $n, $lessons);
@@ -127,7 +127,7 @@ final class DemoHistory
     {
         $there = $at->copy()->setTimezone($this->zone);
         $winter = $there->month >= 10 || $there->month <= 2;
-        $limit = $place->approach['limit_mph'] ?? null;
+        $limit = $place->road['limit_mph'] ?? null;
 
         return [
             'traffic' => ['quiet', 'quiet', 'moderate', 'moderate', 'busy'][mt_rand(0, 4)],

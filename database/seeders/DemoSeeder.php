@@ -15,6 +15,9 @@ use App\School\CurrentSchool;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
+use NobleTurn\Core\Road\Road;
+use NobleTurn\Core\Routine\RoutineCode;
+use NobleTurn\Core\Rules\RulePacks;
 use RuntimeException;
 
 /**
@@ -54,7 +57,7 @@ final class DemoSeeder extends Seeder
         $tutor = $this->user($school, 'Ansel Thorpe', self::EMAIL, 'instructor');
         $manual = Vehicle::query()->create(['name' => 'The blue hatch', 'transmission' => 'manual', 'controls' => 'standard', 'length_m' => 4.1, 'width_m' => 1.75, 'figures' => ['tyre' => '185/65R15', 'final_drive' => 4.2, 'ratios' => [3.7, 2.0, 1.36, 1.03, 0.82], 'mass_kg' => 1310, 'wheelbase_m' => 2.52, 'turning_circle_m' => 10.2, 'height_m' => 1.48]]);
         $automatic = Vehicle::query()->create(['name' => 'The grey automatic', 'transmission' => 'automatic', 'controls' => 'standard', 'length_m' => 4.4, 'width_m' => 1.8]);
-        $places = array_map(fn (array $place): Place => Place::query()->create($place), DemoWorld::places());
+        $places = self::places(DemoWorld::places(), 'gb');
         foreach ($places as $place) {
             if (isset(DemoWorld::drawings()[$place->name])) {
                 $place->drawings()->create(DemoWorld::drawings()[$place->name]);
@@ -76,18 +79,27 @@ final class DemoSeeder extends Seeder
         $this->today($histories);
     }
 
+    /**
+     * @param  non-empty-list<array{name: string, routine: string, road: array<string, mixed>, note?: string}>  $places
+     * @return non-empty-list<Place>
+     */
+    private static function places(array $places, string $pack): array
+    {
+        return array_map(static fn (array $place): Place => Place::query()->create(['road' => Road::of(RoutineCode::from($place['routine']), $place['road'], RulePacks::byCode($pack))->toArray()] + $place), $places);
+    }
+
     /** A colleague at the branch overseas, where traffic keeps right: own pack, own places, one learner and their lesson. */
     private function branch(School $school, Vehicle $car): void
     {
         $there = $this->user($school, 'Odile Marchetti', 'branch@harbourschool.test', 'instructor');
         $there->forceFill(['pack' => 'na'])->save();
-        $places = array_map(fn (array $place): Place => Place::query()->create($place), DemoWorld::placesKeepingRight());
+        $places = self::places(DemoWorld::placesKeepingRight(), 'na');
         $learner = Learner::query()->create(['name' => 'Remy Castellan', 'level' => 'beginner', 'transmission' => 'automatic', 'pick_up' => 'Heron Court 12', 'pack' => 'na']);
         $lesson = new Lesson(['learner_id' => $learner->id, 'vehicle_id' => $car->id, 'starts_at' => now(self::ZONE)->addDay()->setTime(11, 0)->utc(), 'minutes' => 60, 'aim' => 'The full stop before right on red']);
         $lesson->instructor_id = $there->id;
         $lesson->save();
         foreach ([0, 1, 2] as $i) {
-            PlannedItem::query()->create(['lesson_id' => $lesson->id, 'place_id' => $places[$i]->id, 'routine' => $places[$i]->routine, 'ordinal' => $i + 1, 'minutes' => 15]);
+            PlannedItem::query()->create(['lesson_id' => $lesson->id, 'place_id' => $places[$i]->id, 'ordinal' => $i + 1, 'minutes' => 15]);
         }
     }
 
@@ -138,7 +150,7 @@ final class DemoSeeder extends Seeder
                     if ($day === 0 && $k === 0) {
                         $place = $places[0];
                     }
-                    PlannedItem::query()->create(['lesson_id' => $lesson->id, 'place_id' => $place->id, 'routine' => $place->routine, 'ordinal' => $k + 1, 'minutes' => [15, 12, 18][$k]]);
+                    PlannedItem::query()->create(['lesson_id' => $lesson->id, 'place_id' => $place->id, 'ordinal' => $k + 1, 'minutes' => [15, 12, 18][$k]]);
                 }
             }
         }

@@ -2,8 +2,8 @@
 
 use App\Models\Learner;
 use App\Models\Place;
-use NobleTurn\Core\Compute\Tool\PlannedBy;
 use NobleTurn\Core\Compute\Toolbox;
+use NobleTurn\Core\Road\Road;
 use NobleTurn\Core\Routine\RoutineCode;
 use NobleTurn\Core\Rules\RulePacks;
 
@@ -11,12 +11,12 @@ beforeEach(function (): void {
     $this->instructor = $this->user($this->school());
     $this->at = $this->lesson($this->instructor);
     $this->actingAs($this->instructor);
+    $this->plan = fn (): array => $this->postJson("api/lessons/{$this->at['lesson']->id}/items", ['place_id' => $this->at['place']->id])->assertCreated()->json();
 });
 
 it('plans a lesson: places added, ordered, taken off and put back', function (): void {
     $lesson = $this->at['lesson']->id;
-    $add = fn (): string => $this->postJson("api/lessons/{$lesson}/items", ['place_id' => $this->at['place']->id])->assertCreated()->json('id');
-    [$first, $second] = [$add(), $add()];
+    [$first, $second] = [($this->plan)()['id'], ($this->plan)()['id']];
     $this->putJson("api/lessons/{$lesson}/order", ['items' => [$second, $first]])->assertNoContent();
     expect(array_column($this->getJson("api/lessons/{$lesson}")->json('items'), 'id'))->toBe([$second, $first]);
     $this->deleteJson("api/items/{$second}")->assertNoContent();
@@ -26,10 +26,10 @@ it('plans a lesson: places added, ordered, taken off and put back', function ():
 });
 
 it('keeps only places the core can plan, and says why not in its words', function (): void {
-    $place = ['name' => 'A into B', 'routine' => 'emerge-left', 'approach' => ['limit_mph' => 30, 'openings' => [['side' => 'left', 'from_m' => 60, 'to_m' => 55.5]]]];
-    $this->postJson('api/places', $place)->assertCreated()->assertJsonPath('approach.openings.0.to_m', 55.5);
-    $this->postJson('api/places', ['approach' => ['limit_mph' => -3]] + $place)->assertUnprocessable()->assertJsonValidationErrors('approach.limit_mph');
-    $this->postJson('api/places', ['approach' => ['speed_mph' => 30]] + $place)->assertUnprocessable()->assertJsonValidationErrors('approach');
+    $place = ['name' => 'A into B', 'routine' => 'emerge-left', 'road' => ['limit_mph' => 30, 'openings' => [['side' => 'left', 'from_m' => 60, 'to_m' => 55.5]]]];
+    $this->postJson('api/places', $place)->assertCreated()->assertJsonPath('road.openings.0.to_m', 55.5);
+    $this->postJson('api/places', ['road' => ['limit_mph' => -3]] + $place)->assertUnprocessable()->assertJsonValidationErrors('road.limit_mph');
+    $this->postJson('api/places', ['road' => ['speed_mph' => 30]] + $place)->assertUnprocessable()->assertJsonValidationErrors('road.speed_mph');
     expect(Place::query()->count())->toBe(2);
 });
 
@@ -41,9 +41,11 @@ it('keeps of a car what the core understands, names what it does not, and plans 
     $this->putJson("api/vehicles/{$id}", $car + ['figures' => ['horns' => 2]])->assertUnprocessable()->assertJsonValidationErrors('figures');
     $this->putJson("api/vehicles/{$id}", $car + ['figures' => ['wheelbase_m' => 2.4]])->assertOk()->assertJsonPath('figures.wheelbase_m', 2.4)->assertJsonMissingPath('figures.tyre');
     $this->at['lesson']->update(['vehicle_id' => $id]);
-    $defaults = $this->getJson("api/lessons/{$this->at['lesson']->id}")->json('plan_defaults');
-    expect($defaults['vehicle']['wheelbase_m'])->toBe(2.4);
-    $this->postJson('api/compute/approach', $defaults + ['routine' => 'emerge-right'])->assertOk();
+    // What is put on the plan comes back as the lesson shows it.
+    expect(($this->plan)())->toBe($this->getJson("api/lessons/{$this->at['lesson']->id}")->json('items.0'));
+    $plan = $this->getJson("api/lessons/{$this->at['lesson']->id}")->json('items.0.plan');
+    expect($plan['inputs']['vehicle']['wheelbase_m'])->toBe(2.4);
+    $this->postJson("api/compute/{$plan['tool']}", $plan['inputs'])->assertOk()->assertJsonPath('version.core', $plan['version']);
     $this->deleteJson("api/vehicles/{$id}")->assertNoContent();
     expect(array_column($this->getJson('api/vehicles')->json(), 'id'))->not->toContain($id);
     // A lesson keeps the car it was given in.
@@ -92,8 +94,8 @@ it('shows the school’s day, not the server’s', function (): void {
 it('keeps a page of the bench with a place, or for one lesson’s brief there', function (): void {
     $place = $this->at['place']->id;
     $lesson = $this->at['lesson']->id;
-    $keep = fn (array $more = []) => $this->postJson("api/places/{$place}/drawings", ['title' => 'The wheel for this corner', 'tool' => 'steering', 'state' => 'kerb=6', ...$more]);
-    $keep(['tool' => '../learners'])->assertUnprocessable()->assertJsonValidationErrors('tool');
+    $keep = fn (array $more = []) => $this->postJson("api/places/{$place}/drawings", ['title' => 'The wheel for this corner', 'page' => 'steering', 'state' => 'kerb=6', 'asked' => ['tool' => 'steering', 'inputs' => ['wheelbase_m' => 2.6, 'radius_m' => 6]], ...$more]);
+    $keep(['page' => '../learners'])->assertUnprocessable()->assertJsonValidationErrors('page');
     $keep(['lesson_id' => $lesson])->assertUnprocessable()->assertJsonValidationErrors('lesson_id');
     $this->postJson("api/lessons/{$lesson}/items", ['place_id' => $place])->assertCreated();
     expect(array_column($this->getJson("api/places/{$place}/lessons")->json(), 'id'))->toBe([$lesson]);
@@ -122,16 +124,17 @@ it('shows a learner’s reference points in the car they belong to, and no other
 
 it('resolves pack and practice from the school, the instructor and the learner, question by question', function (): void {
     $lesson = "api/lessons/{$this->at['lesson']->id}";
+    ($this->plan)();
     $owner = $this->user(App\Models\School::query()->findOrFail($this->instructor->school_id), 'owner');
     $this->putJson('api/doctrines/school', ['pack' => 'ie', 'practice' => []])->assertForbidden();
     $this->actingAs($owner)->putJson('api/doctrines/school', ['pack' => 'ie', 'practice' => ['gears' => 'sequential', 'signal' => 'car-lengths']])->assertOk();
     $this->actingAs($this->instructor->fresh());
-    expect($this->getJson($lesson)->json('plan_defaults'))->toMatchArray(['pack' => 'ie'])->and($this->getJson($lesson)->json('plan_defaults.practice.gears'))->toBe('sequential');
+    expect($this->getJson($lesson)->json('items.0.plan.inputs'))->toMatchArray(['pack' => 'ie', 'routine' => 'emerge-right', 'limit_mph' => 30])->and($this->getJson($lesson)->json('items.0.plan.inputs.practice.gears'))->toBe('sequential');
     $this->putJson('api/doctrines/mine', ['pack' => null, 'practice' => ['signal' => 'braking-lead', 'leave_marker' => 200]])->assertOk()->assertJsonPath('mine.practice.leave_marker', 200);
     $this->putJson("api/learners/{$this->at['learner']->id}/doctrine", ['pack' => 'na', 'practice' => ['steps' => 'six']])->assertOk();
-    $defaults = $this->getJson($lesson)->json('plan_defaults');
-    expect($defaults['pack'])->toBe('na')->and($defaults['practice'])->toBe(['gears' => 'sequential', 'signal' => 'braking-lead', 'leave_marker' => 200, 'steps' => 'six']);
-    $this->postJson('api/compute/approach', $defaults + ['routine' => 'emerge-right'])->assertOk()->assertJsonPath('place.keeps', 'right');
+    $inputs = $this->getJson($lesson)->json('items.0.plan.inputs');
+    expect($inputs['pack'])->toBe('na')->and($inputs['practice'])->toBe(['gears' => 'sequential', 'signal' => 'braking-lead', 'leave_marker' => 200, 'steps' => 'six']);
+    $this->postJson('api/compute/approach', $inputs)->assertOk()->assertJsonPath('place.keeps', 'right');
     $this->putJson('api/doctrines/mine', ['practice' => ['gears' => 'none at all']])->assertUnprocessable()->assertJsonValidationErrors('practice.gears');
     $this->putJson('api/doctrines/mine', ['pack' => 'zz', 'practice' => []])->assertUnprocessable()->assertJsonValidationErrors('pack');
     expect(count($this->getJson('api/routines?pack=na')->json()))->toBeGreaterThan(40)->and($this->getJson('api/session')->json('rules.pack'))->toBe('ie');
@@ -141,21 +144,21 @@ it('has demo places the core can plan, every one under its own pack', function (
     foreach (['gb' => Database\Seeders\DemoWorld::places(), 'na' => Database\Seeders\DemoWorld::placesKeepingRight()] as $pack => $places) {
         foreach ($places as $place) {
             $routine = RoutineCode::from($place['routine']);
-            $tool = PlannedBy::tool($routine);
-            $plan = Toolbox::run((string) $tool, PlannedBy::inputs($routine, $place['approach'], RulePacks::byCode($pack)));
-            expect($plan[$tool === 'approach' ? 'steps' : 'assumptions'])->not->toBeEmpty($place['name']);
+            $road = Road::of($routine, $place['road'], RulePacks::byCode($pack));
+            $plan = Toolbox::run($road->tool()->name(), $road->inputs());
+            expect($plan[$road->tool()->name() === 'approach' ? 'steps' : 'assumptions'])->not->toBeEmpty($place['name']);
         }
     }
 });
 
 it('keeps slip roads as places for the tools that plan them, and nothing for a routine that belongs to no place', function (): void {
-    $slip = ['name' => 'Slip', 'routine' => 'join', 'approach' => ['slip_length_m' => 200, 'entry_speed_mph' => 30, 'main_speed_mph' => 60]];
-    $this->postJson('api/places', $slip)->assertCreated()->assertJsonPath('approach.slip_length_m', 200);
-    $this->postJson('api/places', ['approach' => ['entry_speed_mph' => 70] + $slip['approach']] + $slip)->assertUnprocessable()->assertJsonValidationErrors('approach.entry_speed_mps');
-    $this->postJson('api/places', ['approach' => ['openings' => []] + $slip['approach']] + $slip)->assertUnprocessable()->assertJsonValidationErrors('approach');
-    $this->postJson('api/places', ['routine' => 'overtake', 'approach' => ['limit_mph' => 60]] + $slip)->assertCreated();
-    $this->postJson('api/places', ['routine' => 'lane-change-left', 'approach' => ['limit_mph' => 40]] + $slip)->assertCreated();
-    $this->postJson('api/places', ['routine' => 'vehicle-check', 'approach' => []] + $slip)->assertUnprocessable()->assertJsonValidationErrors('routine');
+    $slip = ['name' => 'Slip', 'routine' => 'join', 'road' => ['slip_length_m' => 200, 'entry_speed_mph' => 30, 'main_speed_mph' => 60]];
+    $this->postJson('api/places', $slip)->assertCreated()->assertJsonPath('road.slip_length_m', 200);
+    $this->postJson('api/places', ['road' => ['entry_speed_mph' => 70] + $slip['road']] + $slip)->assertUnprocessable()->assertJsonValidationErrors('road.entry_speed_mps');
+    $this->postJson('api/places', ['road' => ['openings' => []] + $slip['road']] + $slip)->assertUnprocessable()->assertJsonValidationErrors('road.openings');
+    $this->postJson('api/places', ['routine' => 'overtake', 'road' => ['limit_mph' => 60]] + $slip)->assertCreated();
+    $this->postJson('api/places', ['routine' => 'lane-change-left', 'road' => ['limit_mph' => 40]] + $slip)->assertCreated();
+    $this->postJson('api/places', ['routine' => 'vehicle-check', 'road' => []] + $slip)->assertUnprocessable()->assertJsonValidationErrors('routine');
 });
 
 it('orders routines by what a learner’s record asks for, of the own school only', function (): void {
@@ -169,4 +172,34 @@ it('says what the marks mean, of the own school’s learners only', function ():
     $learner = $this->at['lesson']->learner_id;
     $this->getJson("api/learners/{$learner}/skill")->assertOk()->assertJsonStructure(['cells', 'holds_back']);
     $this->actingAs($this->user($this->school()))->getJson("api/learners/{$learner}/skill")->assertNotFound();
+});
+
+it('has demo pages of the bench whose tools answer what they were asked', function (): void {
+    $places = array_column(Database\Seeders\DemoWorld::places(), 'routine', 'name');
+    foreach (Database\Seeders\DemoWorld::drawings() as $place => $drawing) {
+        expect($places)->toHaveKey($place)->and(Toolbox::run($drawing['asked']['tool'], $drawing['asked']['inputs'])['version']['core'])->toBe($drawing['asked']['version']);
+    }
+});
+
+it('plans a lesson’s place as the place is now, whatever it was when it was put on the plan', function (): void {
+    $place = $this->at['place'];
+    $lesson = "api/lessons/{$this->at['lesson']->id}";
+    ($this->plan)();
+    $this->postJson('api/sync', ['rounds' => [['id' => (string) Illuminate\Support\Str::uuid7(), 'lesson_id' => $this->at['lesson']->id, 'place_id' => $place->id, 'routine' => 'emerge-right', 'device_at' => '2026-05-20T10:00:00Z']], 'marks' => []])->assertOk();
+    $slip = ['name' => $place->name, 'routine' => 'join', 'road' => ['slip_length_m' => 200, 'entry_speed_mph' => 30, 'main_speed_mph' => 60]];
+    $this->putJson("api/places/{$place->id}", $slip)->assertOk()->assertJsonPath('road.kind', 'slip')->assertJsonPath('road.version', 1);
+    $item = $this->getJson($lesson)->json('items.0');
+    expect($item['routine'])->toBe('join')->and($item['plan']['tool'])->toBe('join')->and($item['plan']['inputs'])->not->toHaveKeys(['kind', 'version']);
+    $this->postJson("api/compute/{$item['plan']['tool']}", $item['plan']['inputs'])->assertOk();
+    // The rounds that were driven there keep their own routine.
+    expect($this->getJson($lesson)->json('rounds.0.routine'))->toBe('emerge-right');
+});
+
+it('keeps a page of the bench with what its tool was asked, and refuses what the tool does not understand', function (): void {
+    $page = ['title' => 'Gap here', 'page' => 'gap', 'state' => 'distance=90', 'lesson_id' => null, 'asked' => ['tool' => 'gap', 'inputs' => ['manoeuvre' => 'cross', 'other_speed_mph' => 30, 'other_distance_m' => 90]]];
+    $kept = $this->postJson("api/places/{$this->at['place']->id}/drawings", $page)->assertCreated()->json('asked');
+    expect($kept)->toBe($page['asked'] + ['version' => Toolbox::VERSION]);
+    $this->postJson("api/places/{$this->at['place']->id}/drawings", ['asked' => ['tool' => 'gap', 'inputs' => ['manoeuvre' => 'fly']]] + $page)->assertUnprocessable()->assertJsonValidationErrors('asked.inputs.manoeuvre');
+    $this->postJson("api/places/{$this->at['place']->id}/drawings", ['asked' => ['tool' => 'crystal-ball', 'inputs' => []]] + $page)->assertUnprocessable()->assertJsonValidationErrors('asked.tool');
+    $this->postJson("api/places/{$this->at['place']->id}/drawings", array_diff_key($page, ['asked' => 0]))->assertUnprocessable()->assertJsonValidationErrors('asked');
 });

@@ -76,3 +76,20 @@ it('takes all of a batch or nothing', function (): void {
     $this->postJson('api/sync', ['rounds' => [$this->round], 'marks' => [($this->mark)(), ($this->mark)(['round_id' => (string) Str::uuid7()])]])->assertUnprocessable();
     expect(Round::query()->count())->toBe(0)->and(Mark::query()->count())->toBe(0);
 });
+
+it('keeps with a round the plan it was driven against, and takes one that has none', function (): void {
+    $plan = $this->postJson("api/lessons/{$this->at['lesson']->id}/items", ['place_id' => $this->at['place']->id])->assertCreated()->json('plan');
+    $old = ['id' => (string) Str::uuid7()] + $this->round;
+    $batch = ['rounds' => [['plan' => $plan] + $this->round, $old], 'marks' => []];
+    $this->postJson('api/sync', $batch)->assertOk();
+    expect(Round::query()->findOrFail($this->roundId)->plan)->toBe($plan)->and(Round::query()->findOrFail($old['id'])->plan)->toBeNull();
+    // The same again is known; another plan for it is not.
+    $this->postJson('api/sync', $batch)->assertOk();
+    $this->postJson('api/sync', ['rounds' => [['plan' => ['version' => '9.9.9'] + $plan] + $this->round], 'marks' => []])->assertUnprocessable()->assertJsonValidationErrors('rounds');
+    // A plan of a tool that is gone is kept as it is: a round is never refused for what it was driven against.
+    $gone = ['id' => (string) Str::uuid7(), 'plan' => ['tool' => 'crystal-ball', 'inputs' => ['x' => 1], 'version' => '0.0.1']] + $this->round;
+    $this->postJson('api/sync', ['rounds' => [$gone], 'marks' => []])->assertOk();
+    foreach ([['tool' => 'approach'], ['tool' => 'approach', 'inputs' => ['x' => str_repeat('y', 20_000)], 'version' => '1'], ['tool' => 'approach', 'inputs' => [], 'version' => '1', 'more' => 1]] as $bad) {
+        $this->postJson('api/sync', ['rounds' => [['id' => (string) Str::uuid7(), 'plan' => $bad] + $this->round], 'marks' => []])->assertUnprocessable();
+    }
+});

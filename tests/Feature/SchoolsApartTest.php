@@ -20,7 +20,7 @@ beforeEach(function (): void {
     $this->our = $this->lesson($this->ours);
     app(CurrentSchool::class)->within(App\Models\School::findOrFail($this->theirs->school_id), function (): void {
         $lesson = $this->their['lesson'];
-        $this->their['item'] = PlannedItem::query()->create(['lesson_id' => $lesson->id, 'place_id' => $this->their['place']->id, 'routine' => 'emerge-right', 'ordinal' => 1, 'minutes' => 10]);
+        $this->their['item'] = PlannedItem::query()->create(['lesson_id' => $lesson->id, 'place_id' => $this->their['place']->id, 'ordinal' => 1, 'minutes' => 10]);
         $this->their['overruling'] = Overruling::query()->create(['learner_id' => $lesson->learner_id, 'user_id' => $this->theirs->id, 'routine' => 'emerge-right', 'step' => 'look', 'level' => 'mostly', 'reason' => 'Theirs alone']);
         $this->their['promise'] = Promise::query()->create(['lesson_id' => $lesson->id, 'learner_id' => $lesson->learner_id, 'kind' => 'homework', 'text' => 'Theirs alone']);
     });

@@ -38,8 +38,10 @@ beforeEach(function (): void {
 it('keeps an answer until the record changes: a new mark, a correction, a word of the instructor, a rating', function (): void {
     ($this->drive)([['position' => 'prompted']], $this->at);
     $first = ($this->cell)();
-    DB::table('skill_answers')->where('learner_id', $this->learner)->update(['body' => json_encode(['cells' => [['step' => 'position', 'estimate' => 'kept']]])]);
-    expect(($this->cell)()['estimate'])->toBe('kept');
+    $kept = json_decode((string) DB::table('skill_answers')->where('learner_id', $this->learner)->value('body'), true);
+    $kept['cells'][0]['estimate'] = 0.123;
+    DB::table('skill_answers')->where('learner_id', $this->learner)->update(['body' => json_encode($kept)]);
+    expect(($this->cell)()['estimate'])->toBe(0.123);
     $said = ($this->drive)([['position' => 'unaided']], $this->at);
     $second = ($this->cell)();
     expect($second['evidence'])->toBe(2)->and($second['estimate'])->toBeGreaterThan($first['estimate']);
@@ -134,7 +136,7 @@ it('says what could not be worked out, and does not try it over and over', funct
     $this->postJson('api/sync', ['rounds' => [], 'marks' => [['id' => (string) Str::uuid7(), 'round_id' => $broken, 'kind' => 'held-back-rightly', 'device_at' => now()->toIso8601ZuluString()]]])->assertOk();
     config(['queue.default' => 'database']);
     $this->postJson('api/school/records')->assertOk()->assertJson(['stale' => 1, 'progress' => ['done' => 0, 'of' => 1], 'failed' => 0]);
-    Artisan::call('queue:work', ['--stop-when-empty' => true, '--sleep' => 0]);
+    Artisan::call('queue:work', ['--stop-when-empty' => true, '--sleep' => 0, '--memory' => 1024]);
     $this->postJson('api/school/records')->assertOk()->assertJson(['stale' => 1, 'progress' => null, 'failed' => 1]);
     expect(DB::table('jobs')->count())->toBe(0);
     $this->travel(11)->minutes();

@@ -175,7 +175,7 @@ test('all that is kept of a learner is read, saved as a file and printed; then t
     const [file] = await Promise.all([owner.waitForEvent('download'), owner.getByRole('button', { name: 'Save as a file' }).click()]);
     const saved = JSON.parse(readFileSync(await file.path(), 'utf8')) as { format: string; learner: { phone: string } };
     expect([saved.format, saved.learner.phone, file.suggestedFilename()]).toEqual([
-        'noble-turn-learner-data/1',
+        'noble-turn-learner-data/2',
         '0100 200300',
         expect.stringMatching(/^Wanda-Wren-\d{4}-\d{2}-\d{2}\.json$/),
     ]);

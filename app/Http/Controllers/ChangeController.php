@@ -2,6 +2,7 @@
 
 namespace App\Http\Controllers;
 
+use App\Contract\Taken;
 use App\Models\Change;
 use App\Models\Learner;
 use App\Models\Place;
@@ -18,7 +19,7 @@ final class ChangeController extends Controller
 
     public function index(Request $request): JsonResponse
     {
-        $said = $request->validate(['before' => ['sometimes', 'uuid']]);
+        $said = $request->validate(Taken::changes());
         $before = isset($said['before']) ? Change::query()->whereKey($said['before'])->firstOrFail() : null;
         // Several may be of one moment: their ids tell them apart.
         $changes = Change::query()->with('user')->when($before !== null, fn (Builder $changes) => $changes->whereRaw('(at, id) < (?, ?)', [$before?->at->format('Y-m-d H:i:s.v'), $before?->id]))->latest('at')->orderByDesc('id')->limit(self::SHOWN + 1)->get();

@@ -2,6 +2,7 @@
 
 namespace App\Http\Controllers;
 
+use App\Contract\Taken;
 use App\Models\Learner;
 use App\School\CurrentSchool;
 use App\School\Doctrine;
@@ -63,7 +64,7 @@ final class DoctrineController extends Controller
     private function said(Request $request, bool $required = false): array
     {
         /** @var array{pack?: ?string} $said */
-        $said = $request->validate(['pack' => [$required ? 'required' : 'nullable', 'in:'.implode(',', RulePacks::codes())]]);
+        $said = $request->validate(Taken::doctrine($required));
 
         return ['pack' => $said['pack'] ?? null, 'practice' => Doctrine::checked($request->json()->all()['practice'] ?? [])];
     }

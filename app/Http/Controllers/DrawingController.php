@@ -2,6 +2,7 @@
 
 namespace App\Http\Controllers;
 
+use App\Contract\Taken;
 use App\Http\Resources\Show;
 use App\Models\Drawing;
 use App\Models\Lesson;
@@ -11,18 +12,16 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\ValidationException;
+use NobleTurn\Core\Compute\Toolbox;
+use NobleTurn\Core\Fault\BadInput;
 
 /** Pages of the bench kept with a place, or for one lesson's brief at that place. */
 final class DrawingController extends Controller
 {
     public function store(Request $request, Place $place): JsonResponse
     {
-        $said = $request->validate([
-            'title' => ['required', 'string', 'max:120'],
-            'tool' => ['required', 'string', 'max:40', 'regex:/^[a-z][a-z-]*$/'],
-            'state' => ['present', 'nullable', 'string', 'max:2000'],
-            'lesson_id' => ['nullable', 'uuid'],
-        ]);
+        $said = $request->validate(Taken::drawing());
+        $asked = self::asked($said['asked']['tool'], $request->json()->all()['asked']['inputs'] ?? []);
         if (isset($said['lesson_id'])) {
             $lesson = Lesson::query()->whereKey($said['lesson_id'])->firstOrFail();
             Gate::authorize('update', $lesson);
@@ -31,7 +30,7 @@ final class DrawingController extends Controller
             }
         }
 
-        return response()->json(Show::drawing(Drawing::query()->create([...$said, 'state' => $said['state'] ?? '', 'place_id' => $place->id])), 201);
+        return response()->json(Show::drawing(Drawing::query()->create([...$said, 'state' => $said['state'] ?? '', 'asked' => $asked, 'place_id' => $place->id])), 201);
     }
 
     /** Lessons to come of the signed-in instructor that have this place on their plan. */
@@ -59,5 +58,21 @@ final class DrawingController extends Controller
         $found->restore();
 
         return response()->json(Show::drawing($found));
+    }
+
+    /**
+     * What the page's tool is asked, sound under the rules of today.
+     *
+     * @return array{tool: string, inputs: mixed, version: string}
+     */
+    private static function asked(string $tool, mixed $inputs): array
+    {
+        try {
+            Toolbox::ask($tool, $inputs);
+        } catch (BadInput $bad) {
+            throw ValidationException::withMessages(array_combine(array_map(static fn (string $field): string => "asked.inputs.{$field}", array_keys($bad->errors)), array_values($bad->errors)));
+        }
+
+        return ['tool' => $tool, 'inputs' => $inputs, 'version' => Toolbox::VERSION];
     }
 }

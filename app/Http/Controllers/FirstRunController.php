@@ -2,33 +2,24 @@
 
 namespace App\Http\Controllers;
 
+use App\Contract\Taken;
 use App\Http\Arrival;
 use App\Http\Resources\Show;
 use App\Installation\Installation;
 use App\Installation\Kind;
 use App\Models\School;
 use App\Models\User;
-use App\Rules\HardToGuess;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Validation\Rules\Password;
-use NobleTurn\Core\Rules\RulePacks;
 
 /** The first visit to an empty installation: the school and its owner. Closed as soon as there is one. */
 final class FirstRunController extends Controller
 {
     public function __invoke(Request $request): JsonResponse
     {
-        $said = $request->validate([
-            'school' => ['required', 'string', 'max:120'],
-            'time_zone' => ['required', 'timezone:all'],
-            'pack' => ['required', 'in:'.implode(',', RulePacks::codes())],
-            'name' => ['required', 'string', 'max:120'],
-            'email' => ['required', 'email', 'max:190'],
-            'password' => ['required', 'string', 'max:200', Password::defaults(), new HardToGuess(is_string($request->input('email')) ? $request->input('email') : '')],
-        ]);
+        $said = $request->validate(Taken::firstRun(is_string($request->input('email')) ? $request->input('email') : ''));
         [$school, $owner] = DB::transaction(function () use ($said): array {
             abort_if(Installation::kind() === Kind::Demo, 403, 'This installation is the demo: a school of your own is set up in another one.');
             Installation::beOwn();

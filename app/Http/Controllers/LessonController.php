@@ -2,6 +2,7 @@
 
 namespace App\Http\Controllers;
 
+use App\Contract\Taken;
 use App\Http\Resources\Show;
 use App\Lessons\LessonPage;
 use App\Models\Learner;
@@ -11,8 +12,6 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Gate;
-use Illuminate\Validation\Rule;
-use NobleTurn\Core\Record\Outcome;
 use NobleTurn\Core\Routine\Step;
 
 /** Lessons: booked, read as one page, and written on before and after. Rounds and marks come through the queue. */
@@ -27,13 +26,7 @@ final class LessonController extends Controller
 
     public function store(Request $request): JsonResponse
     {
-        $said = $request->validate([
-            'learner_id' => ['required', 'uuid'],
-            'vehicle_id' => ['required', 'uuid'],
-            'starts_at' => ['required', 'date'],
-            'minutes' => ['required', 'integer', 'between:15,480'],
-            'aim' => ['nullable', 'string', 'max:300'],
-        ]);
+        $said = $request->validate(Taken::lesson());
         // Narrowed to the school by their scopes: another school's learner is simply not there.
         Learner::query()->findOrFail($said['learner_id']);
         Vehicle::query()->findOrFail($said['vehicle_id']);
@@ -48,16 +41,7 @@ final class LessonController extends Controller
     {
         Gate::authorize('update', $lesson);
         $steps = array_map(static fn (Step $step): string => $step->value, Step::cases());
-        $said = $request->validate([
-            'aim' => ['sometimes', 'nullable', 'string', 'max:300'],
-            'starts_at' => ['sometimes', 'date'],
-            'minutes' => ['sometimes', 'integer', 'between:15,480'],
-            'state' => ['sometimes', Rule::in(['planned', 'done', 'cancelled'])],
-            'went_well' => ['sometimes', 'nullable', 'string', 'max:500'],
-            'worked_on' => ['sometimes', 'nullable', 'string', 'max:500'],
-            'self_rating' => ['sometimes', 'array:'.implode(',', $steps)],
-            'self_rating.*' => [Rule::enum(Outcome::class)->except([Outcome::Intervened])],
-        ]);
+        $said = $request->validate(Taken::lessonChanges());
         if (isset($said['starts_at'])) {
             $said['starts_at'] = Carbon::parse($said['starts_at'])->utc();
         }

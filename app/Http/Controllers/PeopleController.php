@@ -2,6 +2,7 @@
 
 namespace App\Http\Controllers;
 
+use App\Contract\Taken;
 use App\Models\User;
 use App\People\Devices;
 use App\People\HandOver;
@@ -13,7 +14,6 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 
 /** The people of a school, for its owner: invited, renamed, suspended, their learners handed over. Nobody is ever removed: marks carry their name. */
@@ -99,14 +99,14 @@ final class PeopleController extends Controller
     /** What handing over would mean: whose lessons, and where they would lie on top of others. */
     public function lessonsAhead(Request $request, Staff $staff, HandOver $handOver, string $person): JsonResponse
     {
-        $to = $request->validate(['to' => ['sometimes', 'string', 'max:36']])['to'] ?? null;
+        $to = $request->validate(Taken::lessonsAhead())['to'] ?? null;
 
         return response()->json($handOver->plan($staff->find($person), $to === null ? null : $staff->find($to)));
     }
 
     public function handOver(Request $request, Staff $staff, HandOver $handOver, string $person): JsonResponse
     {
-        $said = $request->validate(['to' => ['required', 'uuid'], 'learners' => ['sometimes', 'array', 'max:500'], 'learners.*' => ['uuid']]);
+        $said = $request->validate(Taken::handOver());
         [$from, $to] = [$staff->find($person), $staff->find($said['to'])];
         if ($to->id === $from->id || $to->isSuspended()) {
             throw ValidationException::withMessages(['to' => $to->id === $from->id ? 'Choose somebody else.' : 'Choose somebody who is not suspended.']);
@@ -129,11 +129,7 @@ final class PeopleController extends Controller
         $request->merge(['email' => is_string($email) ? mb_strtolower(trim($email)) : $email]);
 
         /** @var array{name: string, email: string, role: string} $said */
-        $said = $request->validate([
-            'name' => ['required', 'string', 'max:120'],
-            'email' => ['bail', 'required', 'string', 'email', 'max:190', Rule::unique('users', 'email')->ignore($person?->id)],
-            'role' => ['required', 'in:owner,instructor'],
-        ]);
+        $said = $request->validate(Taken::person($person));
 
         return $said;
     }

@@ -2,6 +2,7 @@
 
 namespace App\Http\Controllers;
 
+use App\Contract\Taken;
 use App\Http\Resources\Show;
 use App\Models\Drawing;
 use App\Models\Place;
@@ -10,14 +11,12 @@ use App\School\Doctrine;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
-use NobleTurn\Core\Compute\Tool\PlannedBy;
-use NobleTurn\Core\Compute\Toolbox;
 use NobleTurn\Core\Fault\BadInput;
+use NobleTurn\Core\Road\Road;
 use NobleTurn\Core\Routine\RoutineCode;
 
-/** Places to teach at. What the core cannot plan is not kept: its own sentence says why. */
+/** Places to teach at. A road that the core cannot construct is not kept: its own sentence says why. */
 final class PlaceController extends Controller
 {
     public function index(): JsonResponse
@@ -59,23 +58,24 @@ final class PlaceController extends Controller
     private function facts(Request $request, CurrentSchool $current): array
     {
         /** @var array{name: string, routine: string, note?: ?string} $said */
-        $said = $request->validate([
-            'name' => ['required', 'string', 'max:160'],
-            'routine' => ['required', Rule::enum(RoutineCode::class)],
-            'note' => ['nullable', 'string', 'max:500'],
-            'approach' => ['present', 'array'],
-        ]);
-        $routine = RoutineCode::from($said['routine']);
-        $tool = PlannedBy::tool($routine) ?? throw ValidationException::withMessages(['routine' => 'This routine belongs to no place: it has its card.']);
-        $request->validate(['approach' => ['array:'.implode(',', PlannedBy::fields($routine))]]);
-        /** @var array<string, mixed> $approach */
-        $approach = $request->json()->all()['approach'] ?? [];
+        $said = $request->validate(Taken::place());
+        /** @var array<string, mixed> $facts */
+        $facts = $request->json()->all()['road'] ?? [];
         try {
-            Toolbox::run($tool, PlannedBy::inputs($routine, $approach, Doctrine::of($current->school(), $this->user($request))->pack()));
+            $road = Road::of(RoutineCode::from($said['routine']), $facts, Doctrine::of($current->school(), $this->user($request))->pack());
         } catch (BadInput $bad) {
-            throw ValidationException::withMessages(array_combine(array_map(static fn (string $field): string => "approach.{$field}", array_keys($bad->errors)), array_values($bad->errors)));
+            throw ValidationException::withMessages(self::ofTheRoad($bad->errors));
         }
 
-        return ['name' => $said['name'], 'routine' => $said['routine'], 'note' => $said['note'] ?? null, 'approach' => $approach];
+        return ['name' => $said['name'], 'routine' => $said['routine'], 'note' => $said['note'] ?? null, 'road' => $road->toArray()];
+    }
+
+    /**
+     * @param  array<string, list<string>>  $errors
+     * @return array<string, list<string>>
+     */
+    private static function ofTheRoad(array $errors): array
+    {
+        return array_combine(array_map(static fn (string $field): string => $field === 'routine' ? $field : "road.{$field}", array_keys($errors)), array_values($errors));
     }
 }

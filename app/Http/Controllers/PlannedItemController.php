@@ -2,7 +2,8 @@
 
 namespace App\Http\Controllers;
 
-use App\Http\Resources\Show;
+use App\Contract\Taken;
+use App\Lessons\LessonPage;
 use App\Models\Lesson;
 use App\Models\Place;
 use App\Models\PlannedItem;
@@ -15,35 +16,34 @@ use Illuminate\Support\Facades\Gate;
 /** The places on the plan of a lesson: added, put in order, taken off and put back. */
 final class PlannedItemController extends Controller
 {
-    public function store(Request $request, Lesson $lesson): JsonResponse
+    public function store(Request $request, Lesson $lesson, LessonPage $page): JsonResponse
     {
         Gate::authorize('update', $lesson);
-        $said = $request->validate(['place_id' => ['required', 'uuid'], 'minutes' => ['sometimes', 'integer', 'between:1,240']]);
+        $said = $request->validate(Taken::item());
         $place = Place::query()->whereKey($said['place_id'])->firstOrFail();
         $item = PlannedItem::query()->create([
             'lesson_id' => $lesson->id,
             'place_id' => $place->id,
-            'routine' => $place->routine,
             'ordinal' => (int) $lesson->items()->max('ordinal') + 1,
             'minutes' => $said['minutes'] ?? 12,
         ]);
 
-        return response()->json(Show::item($item->load('place')), 201);
+        return response()->json($page->item($item), 201);
     }
 
-    public function update(Request $request, PlannedItem $item): JsonResponse
+    public function update(Request $request, PlannedItem $item, LessonPage $page): JsonResponse
     {
         Gate::authorize('update', $item);
-        $item->update($request->validate(['minutes' => ['required', 'integer', 'between:1,240']]));
+        $item->update($request->validate(Taken::itemMinutes()));
 
-        return response()->json(Show::item($item->load('place')));
+        return response()->json($page->item($item));
     }
 
     /** All ids of the lesson's items in their new order. */
     public function order(Request $request, Lesson $lesson): Response
     {
         Gate::authorize('update', $lesson);
-        $said = $request->validate(['items' => ['required', 'array', 'max:60'], 'items.*' => ['uuid', 'distinct']]);
+        $said = $request->validate(Taken::order());
         DB::transaction(function () use ($said, $lesson): void {
             foreach ($said['items'] as $i => $id) {
                 $lesson->items()->whereKey($id)->firstOrFail()->update(['ordinal' => $i + 1]);
@@ -61,12 +61,12 @@ final class PlannedItemController extends Controller
         return response()->noContent();
     }
 
-    public function restore(string $item): JsonResponse
+    public function restore(LessonPage $page, string $item): JsonResponse
     {
         $found = PlannedItem::withTrashed()->findOrFail($item);
         Gate::authorize('update', $found);
         $found->restore();
 
-        return response()->json(Show::item($found->load('place')));
+        return response()->json($page->item($found));
     }
 }

@@ -2,6 +2,7 @@
 
 namespace App\Http\Controllers;
 
+use App\Contract\Taken;
 use App\Models\Learner;
 use App\Models\Lesson;
 use App\Privacy\Erasure;
@@ -32,7 +33,7 @@ final class PrivacyController extends Controller
     public function erase(Request $request, string $learner): Response
     {
         $found = $this->find($learner);
-        $said = $request->validate(['name' => ['required', 'string', 'max:120']]);
+        $said = $request->validate(Taken::erasure());
         if (trim($said['name']) !== trim($found->name)) {
             throw ValidationException::withMessages(['name' => 'This is not the learner’s name as it is kept here.']);
         }
@@ -49,7 +50,7 @@ final class PrivacyController extends Controller
     public function setRetention(Request $request, CurrentSchool $current, Retention $retention): JsonResponse
     {
         $months = ['present', 'nullable', 'integer', 'between:1,240'];
-        $said = $request->validate(['keep_months' => $months, 'keep_minors_months' => $months]);
+        $said = $request->validate(Taken::retention());
         if ($said['keep_months'] !== null && $said['keep_minors_months'] !== null && $said['keep_minors_months'] > $said['keep_months']) {
             throw ValidationException::withMessages(['keep_minors_months' => 'Minors are never kept longer than others.']);
         }
@@ -62,7 +63,7 @@ final class PrivacyController extends Controller
     public function keep(Request $request, CurrentSchool $current, Retention $retention, string $learner): JsonResponse
     {
         $found = $this->find($learner);
-        $said = $request->validate(['until' => ['bail', 'present', 'nullable', 'string', 'regex:/^\d{4}-\d{2}-\d{2}$/D', 'date_format:Y-m-d', 'after:today', 'before:'.now()->addYears(5)->toDateString()]]);
+        $said = $request->validate(Taken::keep());
         $found->update(['keep_until' => $said['until']]);
 
         return $this->retention($current, $retention);

@@ -2,6 +2,7 @@
 
 namespace App\Http\Controllers;
 
+use App\Contract\Taken;
 use App\Http\Resources\Show;
 use App\Models\Lesson;
 use App\Models\Promise;
@@ -16,7 +17,7 @@ final class PromiseController extends Controller
     public function store(Request $request, Lesson $lesson): JsonResponse
     {
         Gate::authorize('update', $lesson);
-        $said = $request->validate(['kind' => ['required', 'in:promise,homework'], 'text' => ['required', 'string', 'max:300']]);
+        $said = $request->validate(Taken::promise());
         $promise = Promise::query()->create([...$said, 'lesson_id' => $lesson->id, 'learner_id' => $lesson->learner_id]);
 
         return response()->json(Show::promise($promise), 201);
@@ -25,7 +26,7 @@ final class PromiseController extends Controller
     public function update(Request $request, Promise $promise): JsonResponse
     {
         Gate::authorize('update', $promise);
-        $said = $request->validate(['kept' => ['required', 'boolean']]);
+        $said = $request->validate(Taken::promiseKept());
         $promise->update(['kept_at' => $said['kept'] ? now() : null]);
 
         return response()->json(Show::promise($promise));

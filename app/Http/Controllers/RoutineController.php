@@ -2,6 +2,7 @@
 
 namespace App\Http\Controllers;
 
+use App\Contract\Taken;
 use App\Http\Resources\ShowCard;
 use App\School\CurrentSchool;
 use App\School\Doctrine;
@@ -19,11 +20,7 @@ final class RoutineController extends Controller
 {
     public function __invoke(Request $request, CurrentSchool $current): JsonResponse
     {
-        $said = $request->validate([
-            'pack' => ['sometimes', 'in:'.implode(',', RulePacks::codes())],
-            'level' => ['sometimes', 'in:beginner,developing,independent'],
-            'clutch' => ['sometimes', 'boolean'],
-        ]);
+        $said = $request->validate(Taken::routines());
         $doctrine = Doctrine::of($current->school(), $this->user($request));
         $pack = isset($said['pack']) ? RulePacks::byCode($said['pack']) : $doctrine->pack();
         $level = isset($said['level']) ? LearnerLevel::from($said['level']) : null;

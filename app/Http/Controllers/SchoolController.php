@@ -2,6 +2,7 @@
 
 namespace App\Http\Controllers;
 
+use App\Contract\Taken;
 use App\School\CurrentSchool;
 use App\School\Records;
 use App\School\SchoolRecord;
@@ -32,10 +33,10 @@ final class SchoolController extends Controller
     /** Whether instructors read each other's lessons. */
     public function reading(Request $request, CurrentSchool $current): JsonResponse
     {
-        $said = $request->validate(['colleagues_read' => ['required', 'boolean']]);
+        $said = $request->validate(Taken::reading());
         $current->school()->update($said);
 
-        return response()->json($said);
+        return response()->json($current->school()->only(['colleagues_read']));
     }
 
     /** @return array{stale: int, progress: ?array{done: int, of: int}, failed: int} learners left to do, and jobs: at work, and failed a short while ago */

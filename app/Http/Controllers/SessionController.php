@@ -2,12 +2,12 @@
 
 namespace App\Http\Controllers;
 
+use App\Contract\Taken;
 use App\Http\Arrival;
 use App\Http\Resources\Show;
 use App\Models\School;
 use App\Models\User;
 use App\People\Devices;
-use App\Rules\HardToGuess;
 use App\School\CurrentSchool;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
@@ -38,7 +38,7 @@ final class SessionController extends Controller
 
     public function store(Request $request): JsonResponse
     {
-        $said = $request->validate(['email' => ['required', 'string', 'max:190'], 'password' => ['required', 'string', 'max:200']]);
+        $said = $request->validate(Taken::signIn());
         // Who is suspended is told no more than who has no account.
         if (! Auth::attempt(['email' => mb_strtolower(trim($said['email'])), 'password' => $said['password'], fn (Builder $people) => $people->whereNull('suspended_at')])) {
             throw ValidationException::withMessages(['email' => 'That email and password don’t match.']);
@@ -60,10 +60,7 @@ final class SessionController extends Controller
     /** A new password ends the user's other sessions. */
     public function updatePassword(Request $request, Devices $devices): Response
     {
-        $said = $request->validate([
-            'current_password' => ['required', 'string'],
-            'password' => ['required', 'string', 'max:200', Password::defaults(), new HardToGuess($this->user($request)->email)],
-        ]);
+        $said = $request->validate(Taken::password($this->user($request)->email));
         $user = $this->user($request);
         if (! Hash::check($said['current_password'], $user->password)) {
             throw ValidationException::withMessages(['current_password' => 'This is not the present password.']);

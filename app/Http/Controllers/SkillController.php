@@ -2,6 +2,7 @@
 
 namespace App\Http\Controllers;
 
+use App\Contract\Taken;
 use App\Marks\LearnerSkill;
 use App\Marks\MarksBehind;
 use App\Models\Learner;
@@ -10,14 +11,12 @@ use App\Models\Overruling;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
-use Illuminate\Validation\Rule;
 use NobleTurn\Core\Record\Conditions;
 use NobleTurn\Core\Routine\Catalogue\Catalogue;
 use NobleTurn\Core\Routine\Routine;
 use NobleTurn\Core\Routine\RoutineCode;
 use NobleTurn\Core\Routine\Section;
 use NobleTurn\Core\Routine\Step;
-use NobleTurn\Core\Skill\Level;
 
 /** What the marks mean: today, behind one step of one routine, and by one lesson; and what an instructor says against them. */
 final class SkillController extends Controller
@@ -48,12 +47,7 @@ final class SkillController extends Controller
     /** The marks that say what holds a learner back: of a step, a section, a routine or in some conditions. */
     public function marks(Request $request, Learner $learner): JsonResponse
     {
-        $said = $request->validate([
-            'step' => ['nullable', Rule::enum(Step::class)],
-            'section' => ['nullable', Rule::enum(Section::class)],
-            'routine' => ['nullable', Rule::enum(RoutineCode::class)],
-            'condition' => ['nullable', Rule::in(array_merge(...array_values(Conditions::KINDS)))],
-        ]);
+        $said = $request->validate(Taken::marksBehind());
         LearnerSkill::isRead($learner);
         $routines = isset($said['routine']) ? [RoutineCode::from($said['routine'])] : null;
         if (isset($said['section'])) {
@@ -75,12 +69,7 @@ final class SkillController extends Controller
 
     public function overrule(Request $request, Learner $learner): JsonResponse
     {
-        $said = $request->validate([
-            'routine' => ['required', Rule::enum(RoutineCode::class)],
-            'step' => ['required', Rule::enum(Step::class)],
-            'level' => ['required', Rule::enum(Level::class)],
-            'reason' => ['required', 'string', 'max:300'],
-        ], ['reason.required' => 'Say why: both your word and the marks stay on record.']);
+        $said = $request->validate(Taken::overruling(), ['reason.required' => 'Say why: both your word and the marks stay on record.']);
         $pack = $this->skill->pack($learner);
         $code = RoutineCode::from($said['routine']);
         abort_unless(in_array($code, Catalogue::codes($pack), true) && Catalogue::routine($code, $pack)->has(Step::from($said['step'])), 422, 'The routine has no such step under the rules this learner learns by.');
@@ -93,7 +82,7 @@ final class SkillController extends Controller
     public function withdraw(Request $request, Overruling $overruling): JsonResponse
     {
         Gate::authorize('update', $overruling);
-        $said = $request->validate(['withdrawn' => ['required', 'boolean']]);
+        $said = $request->validate(Taken::withdrawn());
         $overruling->update(['withdrawn_at' => $said['withdrawn'] ? now() : null]);
 
         return response()->json(self::said($overruling->load('user')));

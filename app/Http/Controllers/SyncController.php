@@ -2,6 +2,7 @@
 
 namespace App\Http\Controllers;
 
+use App\Contract\Taken;
 use App\Http\Allowance;
 use App\Http\Resources\Show;
 use App\Marks\TakeIn;
@@ -10,50 +11,17 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
-use NobleTurn\Core\Record\Conditions;
-use NobleTurn\Core\Record\Outcome;
-use NobleTurn\Core\Record\Taught;
-use NobleTurn\Core\Routine\RoutineCode;
-use NobleTurn\Core\Routine\Step;
 
 /** Where a device's queue of rounds and marks arrives. Sending the same again changes nothing. */
 final class SyncController extends Controller
 {
-    /** What a clock may say and a row can keep. */
-    private const TIME = ['bail', 'string', 'date', 'after:2000-01-01', 'before:2100-01-01'];
-
     /** What it takes to look at a round or a mark and keep it, ms (measured). */
     private const AN_EVENT_MS = 2.0;
 
     public function __invoke(Request $request, TakeIn $takeIn, Allowance $allowance): JsonResponse
     {
         $allowance->take($this->user($request), 'sync', self::AN_EVENT_MS * (count((array) $request->json('rounds')) + count((array) $request->json('marks'))));
-        $said = $request->validate([
-            // The device's clock at this moment: how far it is off is taken off its times.
-            'sent_at' => ['sometimes', ...self::TIME],
-            'rounds' => ['present', 'array', 'max:100'],
-            'rounds.*.id' => ['required', 'uuid'],
-            'rounds.*.lesson_id' => ['required', 'uuid'],
-            'rounds.*.place_id' => ['required', 'uuid', Rule::exists('places', 'id')->where('school_id', $this->user($request)->school_id)],
-            'rounds.*.routine' => ['required', Rule::enum(RoutineCode::class)],
-            ...self::conditions('rounds.*.conditions'),
-            'rounds.*.device_at' => ['required', ...self::TIME],
-            'rounds.*.made_by' => ['sometimes', 'uuid'],
-            'marks' => ['present', 'array', 'max:500'],
-            'marks.*.id' => ['required', 'uuid'],
-            'marks.*.round_id' => ['required', 'uuid'],
-            'marks.*.kind' => ['required', 'in:step,held-back-rightly,taught,moment,conditions'],
-            'marks.*.step' => ['nullable', Rule::enum(Step::class)],
-            'marks.*.outcome' => ['nullable', Rule::enum(Outcome::class)],
-            'marks.*.taught' => ['nullable', Rule::enum(Taught::class)],
-            ...self::conditions('marks.*.conditions'),
-            'marks.*.out_of_order' => ['sometimes', 'boolean'],
-            'marks.*.note' => ['nullable', 'string', 'max:300'],
-            'marks.*.corrects_id' => ['nullable', 'uuid'],
-            'marks.*.withdrawn' => ['sometimes', 'boolean'],
-            'marks.*.device_at' => ['required', ...self::TIME],
-            'marks.*.made_by' => ['sometimes', 'uuid'],
-        ]);
+        $said = $request->validate([...Taken::batch(), 'rounds.*.place_id' => ['required', 'uuid', Rule::exists('places', 'id')->where('school_id', $this->user($request)->school_id)]]);
         /** @var list<array<string, mixed>> $rounds */
         $rounds = $said['rounds'];
         /** @var list<array<string, mixed>> $marks */
@@ -69,17 +37,6 @@ final class SyncController extends Controller
         $taken = $takeIn($user, $rounds, $marks, isset($said['sent_at']) ? Carbon::parse($said['sent_at'])->utc() : null);
 
         return response()->json([...$taken, 'stands' => array_map(Show::mark(...), $taken['stands'])]);
-    }
-
-    /** @return array<string, list<mixed>> */
-    private static function conditions(string $field): array
-    {
-        $rules = [$field => ['sometimes', 'nullable', 'array:'.implode(',', array_keys(Conditions::KINDS))]];
-        foreach (Conditions::KINDS as $kind => $names) {
-            $rules["{$field}.{$kind}"] = ['sometimes', Rule::in($names)];
-        }
-
-        return $rules;
     }
 
     /** @param  array<string, mixed>  $mark */

@@ -2,6 +2,7 @@
 
 namespace App\Http\Controllers;
 
+use App\Contract\Taken;
 use App\Http\Resources\Show;
 use App\Models\Lesson;
 use App\Models\PlannedItem;
@@ -18,7 +19,7 @@ final class TodayController extends Controller
     public function __invoke(Request $request, CurrentSchool $current): JsonResponse
     {
         $zone = $current->school()->time_zone;
-        $said = $request->validate(['day' => ['sometimes', 'nullable', 'date_format:Y-m-d', 'after:2000-01-01', 'before:2100-01-01']]);
+        $said = $request->validate(Taken::day());
         $day = Carbon::parse($said['day'] ?? now($zone)->toDateString(), $zone);
         $mine = fn () => Lesson::query()->where('instructor_id', $this->user($request)->id);
         $lessons = $mine()->whereBetween('starts_at', [$day->copy()->utc(), $day->copy()->endOfDay()->utc()])->oldest('starts_at')->get();

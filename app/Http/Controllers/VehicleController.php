@@ -2,6 +2,7 @@
 
 namespace App\Http\Controllers;
 
+use App\Contract\Taken;
 use App\Http\Resources\Show;
 use App\Models\Vehicle;
 use Illuminate\Http\JsonResponse;
@@ -18,7 +19,7 @@ use NobleTurn\Core\Vehicle\Vehicle as Kind;
 final class VehicleController extends Controller
 {
     /** Fields of the core's vehicle that a school may know; names, kinds and bounds are the core's. */
-    private const FIGURES = [
+    public const FIGURES = [
         'like', 'shift_time_s', 'ratios', 'final_drive', 'tyre', 'idle_rpm', 'red_line_rpm', 'torque_nm', 'torque_rpm', 'power_kw', 'power_rpm', 'engine_braking_mps2', 'mass_kg',
         'drag_area_m2', 'rolling', 'wheelbase_m', 'front_overhang_m', 'rear_overhang_m', 'track_m', 'height_m', 'steering_ratio', 'turning_circle_m',
     ];
@@ -68,14 +69,7 @@ final class VehicleController extends Controller
     /** @return array<string, mixed> */
     private function facts(Request $request): array
     {
-        $said = $request->validate([
-            'name' => ['required', 'string', 'max:120'],
-            'transmission' => ['required', 'in:manual,automatic'],
-            'controls' => ['required', 'in:standard,hand'],
-            'length_m' => ['sometimes', 'numeric', 'between:2,25'],
-            'width_m' => ['sometimes', 'numeric', 'between:1.2,3'],
-            'figures' => ['sometimes', 'array:'.implode(',', self::FIGURES)],
-        ]);
+        $said = $request->validate(Taken::vehicle(self::FIGURES));
         $figures = $request->json()->all()['figures'] ?? [];
         try {
             Toolbox::run('engine', ['vehicle' => [...$figures, 'transmission' => $said['transmission'], 'controls' => $said['controls']], 'speed_mps' => 1.0]);

@@ -2,6 +2,7 @@
 
 namespace App\Http\Controllers;
 
+use App\Contract\Taken;
 use App\Http\Arrival;
 use App\Http\Resources\Show;
 use App\Models\School;
@@ -9,13 +10,11 @@ use App\Models\User;
 use App\People\Devices;
 use App\People\Letters;
 use App\People\WaysIn;
-use App\Rules\HardToGuess;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Str;
-use Illuminate\Validation\Rules\Password as PasswordRule;
 use Illuminate\Validation\ValidationException;
 
 /** The way in without a password: asked for by whoever forgot theirs, and used once, by letter. */
@@ -26,7 +25,7 @@ final class WayInController extends Controller
     /** Says the same whoever asks, and takes as long: nobody learns here who has an account. */
     public function ask(Request $request, Letters $letters): JsonResponse
     {
-        $said = $request->validate(['email' => ['required', 'string', 'email', 'max:190']]);
+        $said = $request->validate(Taken::forgottenPassword());
         $user = $this->called($said['email']);
         // Who is only invited has a letter already; and a letter that was just written is left standing.
         $waits = $user?->joined_at === null || $user->isSuspended() || WaysIn::isFresh($user);
@@ -44,11 +43,7 @@ final class WayInController extends Controller
     /** A password is chosen: the letter is used up, other sessions end, and the person is in. */
     public function take(Request $request, Devices $devices): JsonResponse
     {
-        $said = $request->validate([
-            'email' => ['required', 'string', 'email', 'max:190'],
-            'token' => ['required', 'string', 'max:100'],
-            'password' => ['required', 'string', 'max:200', PasswordRule::defaults(), new HardToGuess(is_string($request->input('email')) ? $request->input('email') : '')],
-        ]);
+        $said = $request->validate(Taken::wayIn(is_string($request->input('email')) ? $request->input('email') : ''));
         $user = $this->called($said['email']);
         if ($user === null || $user->isSuspended()) {
             Hash::check($said['token'], Hash::make(Str::random(8)));

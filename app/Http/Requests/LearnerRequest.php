@@ -2,6 +2,7 @@
 
 namespace App\Http\Requests;
 
+use App\Contract\Taken;
 use App\Models\Learner;
 use App\School\CurrentSchool;
 use Illuminate\Foundation\Http\FormRequest;
@@ -14,22 +15,9 @@ final class LearnerRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'name' => ['required', 'string', 'max:120'],
-            'phone' => ['nullable', 'string', 'max:40'],
-            'email' => ['nullable', 'email', 'max:190'],
-            'pick_up' => ['nullable', 'string', 'max:190'],
-            'licence_seen_on' => ['nullable', 'date', 'before_or_equal:tomorrow'],
-            'eyesight_checked_on' => ['nullable', 'date', 'before_or_equal:tomorrow'],
-            'transmission' => ['required', 'in:manual,automatic'],
-            'level' => ['required', 'in:beginner,developing,independent'],
-            'is_minor' => ['sometimes', 'boolean'],
+            ...Taken::learner(),
             'guardian_name' => [Rule::requiredIf($this->isOfAMinor()), 'nullable', 'string', 'max:120'],
-            'guardian_contact' => ['nullable', 'string', 'max:190'],
-            'guardian_consent_on' => ['nullable', 'date', 'before_or_equal:tomorrow'],
-            'reference_points' => ['sometimes', 'array', 'max:20'],
-            'reference_points.*.what' => ['required', 'string', 'max:120'],
             'reference_points.*.vehicle_id' => ['nullable', 'uuid', Rule::exists('vehicles', 'id')->where('school_id', app(CurrentSchool::class)->id())],
-            'reference_points.*.where' => ['required', 'string', 'max:200'],
         ];
     }
 

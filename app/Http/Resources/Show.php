@@ -71,13 +71,13 @@ final class Show
     /** @return array<string, mixed> */
     public static function place(Place $place): array
     {
-        return [...$place->only(['id', 'name', 'routine', 'note']), 'approach' => (object) $place->approach];
+        return [...$place->only(['id', 'name', 'routine', 'note']), 'road' => $place->road];
     }
 
     /** @return array<string, mixed> */
     public static function drawing(Drawing $drawing): array
     {
-        return $drawing->only(['id', 'place_id', 'lesson_id', 'title', 'tool', 'state']);
+        return $drawing->only(['id', 'place_id', 'lesson_id', 'title', 'page', 'state', 'asked']);
     }
 
     /** @return array<string, mixed> */
@@ -89,7 +89,7 @@ final class Show
     /** @return array<string, mixed> */
     public static function item(PlannedItem $item): array
     {
-        return [...$item->only(['id', 'routine', 'ordinal', 'minutes']), 'place' => self::place($item->place)];
+        return [...$item->only(['id', 'ordinal', 'minutes']), 'routine' => $item->place->routine, 'place' => self::place($item->place)];
     }
 
     /** @return array<string, mixed> a line on Today; learner and vehicle must be loaded */

@@ -56,4 +56,28 @@ final class Out
             'additionalProperties' => false,
         ];
     }
+
+    /**
+     * One of a few words.
+     *
+     * @param  list<string>|class-string<\BackedEnum>  $values
+     * @return array<string, mixed>
+     */
+    public static function choice(array|string $values, string $about = '', bool $nullable = false): array
+    {
+        $words = is_array($values) ? $values : array_map(static fn (\BackedEnum $case): string => (string) $case->value, $values::cases());
+
+        return ['type' => $nullable ? ['string', 'null'] : 'string', 'enum' => $nullable ? [...$words, null] : $words] + ($about === '' ? [] : ['description' => $about]);
+    }
+
+    /**
+     * What is null where there is none.
+     *
+     * @param  array<string, mixed>  $object
+     * @return array<string, mixed>
+     */
+    public static function maybe(array $object, string $about = ''): array
+    {
+        return ['type' => ['object', 'null']] + $object + ($about === '' ? [] : ['description' => $about]);
+    }
 }

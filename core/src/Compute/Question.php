@@ -15,9 +15,10 @@ final readonly class Question
     /**
      * @param  non-empty-list<array{at: ?float, values: Values}>  $asked  one, or one for each value of a sweep
      * @param  ?string  $swept  the field that varies
+     * @param  bool  $folded  what is the same in every answer is said once
      * @param  float  $effort  steps, see Effort
      */
-    private function __construct(private Tool $tool, private array $asked, private ?string $swept, public float $effort)
+    private function __construct(private Tool $tool, private array $asked, private ?string $swept, private bool $folded, public float $effort)
     {
     }
 
@@ -26,9 +27,21 @@ final readonly class Question
      *
      * @throws BadInput where it is more work than one request may ask for
      */
-    public static function of(Tool $tool, array $asked, ?string $swept): self
+    public static function of(Tool $tool, array $asked, ?string $swept, bool $folded = false): self
     {
-        return new self($tool, $asked, $swept, Effort::of(array_map(static fn (array $one): float => $tool->effort($one['values']), $asked)));
+        return new self($tool, $asked, $swept, $folded, Effort::of(array_map(static fn (array $one): float => $tool->effort($one['values']), $asked)));
+    }
+
+    /**
+     * What it means is constructed, and nothing planned: enough to know that it can be.
+     *
+     * @throws BadInput where fields contradict each other
+     */
+    public function sound(): void
+    {
+        foreach ($this->asked as $one) {
+            self::sensibly(fn (): object => $this->tool instanceof ReadsAScene ? $this->tool->scene($one['values']) : $this->tool->answer($one['values']));
+        }
     }
 
     /**
@@ -42,21 +55,21 @@ final readonly class Question
             return $this->one($this->asked[0]['values']);
         }
 
-        return [
-            'tool' => $this->tool->name(), 'version' => ['core' => Toolbox::VERSION], 'sweep' => $this->swept,
-            'answers' => array_map(fn (array $one): array => ['at' => $one['at']] + $this->one($one['values']), $this->asked),
-        ];
+        $swept = ['tool' => $this->tool->name(), 'version' => ['core' => Toolbox::VERSION], 'sweep' => $this->swept];
+        $answers = array_map(fn (array $one): array => $this->one($one['values']), $this->asked);
+        $at = fn (array $rows): array => array_map(static fn (array $one, array $row): array => ['at' => $one['at']] + $row, $this->asked, $rows);
+        if (! $this->folded) {
+            return $swept + ['answers' => $at($answers)];
+        }
+        $folded = Folded::of($answers);
+
+        return $swept + ['common' => $folded['common'], 'answers' => $at($folded['rows'])];
     }
 
     /** @return array<string, mixed> */
     private function one(Values $values): array
     {
-        try {
-            $answer = $this->tool->answer($values);
-        } catch (InvalidQuantity $absurd) {
-            // Each field is within its bounds, and yet together they mean something absurd.
-            throw BadInput::field('(input)', 'means something absurd: '.$absurd->getMessage());
-        }
+        $answer = self::sensibly(fn (): Answer => $this->tool->answer($values));
 
         return [
             'tool' => $this->tool->name(),
@@ -67,5 +80,23 @@ final readonly class Question
                 'code' => $warning->code, 'message' => $warning->message, 'data' => $warning->data === [] ? new \stdClass : $warning->data,
             ], $answer->warnings),
         ];
+    }
+
+    /**
+     * @template T
+     *
+     * @param  callable(): T  $do
+     * @return T
+     *
+     * @throws BadInput
+     */
+    private static function sensibly(callable $do): mixed
+    {
+        try {
+            return $do();
+        } catch (InvalidQuantity $absurd) {
+            // Each field is within its bounds, and yet together they mean something absurd.
+            throw BadInput::field('(input)', 'means something absurd: '.$absurd->getMessage());
+        }
     }
 }

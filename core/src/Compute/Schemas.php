@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace NobleTurn\Core\Compute;
 
 use NobleTurn\Core\Compute\Field\ChoiceField;
+use NobleTurn\Core\Compute\Field\FlagField;
 use NobleTurn\Core\Compute\Field\NumberField;
 
 /** JSON Schema (2020-12) of the input and output of a tool, as printed by `compute --schema`. */
@@ -31,7 +32,7 @@ final class Schemas
 
         return [
             'input' => ['$schema' => self::DIALECT, 'title' => $tool->name().' input', 'description' => $tool->about()] + $input,
-            'output' => ['$schema' => self::DIALECT, 'title' => $tool->name().' output', 'oneOf' => [self::answer($tool, swept: false), ...($sweeps ? [self::swept($tool)] : [])]],
+            'output' => ['$schema' => self::DIALECT, 'title' => $tool->name().' output', 'oneOf' => [self::answer($tool, swept: false), ...($sweeps ? [self::swept($tool), self::folded($tool)] : [])]],
         ];
     }
 
@@ -47,6 +48,7 @@ final class Schemas
             (new NumberField('from', 'first value', -1.0e5, 1.0e5))->required(),
             (new NumberField('to', 'last value', -1.0e5, 1.0e5))->required(),
             (new NumberField('step', 'between two values', 1.0e-4, 1.0e5))->required(),
+            new FlagField('folded', 'what is the same in every answer is said once, in common; the answers hold the rest'),
         );
     }
 
@@ -89,6 +91,24 @@ final class Schemas
             'version' => Out::object(['core' => Out::text('version of the core')]),
             'sweep' => Out::text('the swept field'),
             'answers' => Out::list(self::answer($tool, swept: true)),
+        ]);
+    }
+
+    /**
+     * Any part of an answer may stand in `common` or in the rows, see Folded.
+     *
+     * @return array<string, mixed>
+     */
+    private static function folded(Tool $tool): array
+    {
+        $part = ['type' => 'object'];
+
+        return Out::object([
+            'tool' => ['const' => $tool->name()],
+            'version' => Out::object(['core' => Out::text('version of the core')]),
+            'sweep' => Out::text('the swept field'),
+            'common' => $part + ['additionalProperties' => true, 'description' => 'what is the same in every answer'],
+            'answers' => Out::list($part + ['properties' => ['at' => Out::number('the swept field’s value')], 'required' => ['at'], 'additionalProperties' => true], 'what is left of each; entries of a list are told apart by step, name, code or question'),
         ]);
     }
 }

@@ -94,7 +94,7 @@ final class Toolbox
             }
         }
 
-        return Question::of($tool, array_map(static fn (float $value): array => ['at' => $value, 'values' => self::read($shape, [$sweep['field'] => $value] + $raw)], $sweep['values']), $sweep['field']);
+        return Question::of($tool, array_map(static fn (float $value): array => ['at' => $value, 'values' => self::read($shape, [$sweep['field'] => $value] + $raw)], $sweep['values']), $sweep['field'], $sweep['folded']);
     }
 
     private static function read(Shape $shape, mixed $raw): Values
@@ -107,7 +107,7 @@ final class Toolbox
     }
 
     /**
-     * @return array{field: string, values: non-empty-list<float>}
+     * @return array{field: string, values: non-empty-list<float>, folded: bool}
      *
      * @throws BadInput
      */
@@ -129,6 +129,7 @@ final class Toolbox
 
         return [
             'field' => $values?->text('field') ?? '',
+            'folded' => $values?->flag('folded') ?? false,
             'values' => array_map(static fn (int $i): float => round($from + $i * $step, 9), range(0, $count - 1)),
         ];
     }

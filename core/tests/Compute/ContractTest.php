@@ -47,6 +47,8 @@ it('answers as its schema says, single and swept', function (string $tool): void
     $answer = Toolbox::run($tool, $sweep);
     expect(array_column($answer['answers'], 'at'))->toEqualWithDelta([$from, $from + $step, $from + 2 * $step, $to], 1e-9)
         ->and(fitsSchema($answer, $schemas['output']))->toBeTrue();
+    $sweep['sweep']['folded'] = true;
+    expect(fitsSchema($sweep, $schemas['input']))->toBeTrue()->and(fitsSchema(Toolbox::run($tool, $sweep), $schemas['output']))->toBeTrue();
 })->with(array_keys(Inputs::LEAST));
 
 it('answers any drawn approach as its schema says', function (): void {

@@ -1,4 +1,8 @@
-/** One door to the server: JSON both ways, the CSRF token from its cookie, problems as one kind of error. */
+import createClient, { type MaybeOptionalInit } from 'openapi-fetch';
+import type { PathsWithMethod, RequiredKeysOf } from 'openapi-typescript-helpers';
+import type { paths } from './contract';
+
+/** One door to the server, typed by its document: the CSRF token from its cookie, problems as one kind of error. */
 
 export class Problem extends Error {
     constructor(
@@ -27,46 +31,61 @@ export function whenSomebodyElse(act: () => void): void {
     onSomebodyElse = act;
 }
 
-type Method = 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE';
+const BASE = `${window.location.origin}/api`;
 
 function token(): string {
     const cookie = document.cookie.split('; ').find((part) => part.startsWith('XSRF-TOKEN='));
     return cookie ? decodeURIComponent(cookie.slice('XSRF-TOKEN='.length)) : '';
 }
 
-async function once(method: Method, path: string, body?: unknown): Promise<Response> {
+async function once(request: Request): Promise<Response> {
+    request.headers.set('Accept', 'application/json');
+    request.headers.set('X-XSRF-TOKEN', token());
+    if (whose) request.headers.set('X-Signed-In-As', whose);
     try {
-        return await fetch(`/api/${path}`, {
-            method,
-            credentials: 'same-origin',
-            headers: {
-                Accept: 'application/json',
-                'X-XSRF-TOKEN': token(),
-                ...(whose ? { 'X-Signed-In-As': whose } : {}),
-                ...(body === undefined ? {} : { 'Content-Type': 'application/json' }),
-            },
-            body: body === undefined ? undefined : JSON.stringify(body),
-        });
+        return await fetch(request);
     } catch {
         throw new Problem(0, 'The server cannot be reached.');
     }
 }
 
-export async function ask<T>(method: Method, path: string, body?: unknown): Promise<T> {
-    let answer = await once(method, path, body);
+async function send(request: Request): Promise<Response> {
+    const again = request.clone();
+    let answer = await once(request);
     if (answer.status === 419) {
         // The token ran out while the tablet slept: fetch a new one and say the same again.
-        await once('GET', 'session');
-        answer = await once(method, path, body);
+        await once(new Request(`${BASE}/session`));
+        answer = await once(again);
     }
     if (answer.status === 409) onSomebodyElse();
-    if (answer.ok) return (answer.status === 204 ? undefined : await answer.json()) as T;
+    if (answer.ok) return answer;
     const said = (await answer.json().catch(() => ({}))) as { message?: string; errors?: Record<string, string[]> };
     throw new Problem(answer.status, said.message || 'Something went wrong.', said.errors);
 }
 
-export const get = <T>(path: string) => ask<T>('GET', path);
-export const post = <T>(path: string, body: unknown = {}) => ask<T>('POST', path, body);
-export const put = <T>(path: string, body: unknown) => ask<T>('PUT', path, body);
-export const patch = <T>(path: string, body: unknown) => ask<T>('PATCH', path, body);
-export const remove = (path: string) => ask<unknown>('DELETE', path);
+const client = createClient<paths>({ baseUrl: BASE, fetch: send });
+
+type Method = 'get' | 'post' | 'put' | 'patch' | 'delete';
+type Good = 200 | 201 | 202;
+/** What an address answers where all goes well; nothing where it answers with nothing. */
+export type Answered<P extends keyof paths, M extends Method> = paths[P][M] extends { responses: infer R }
+    ? { [Status in keyof R & Good]: R[Status] extends { content: { 'application/json': infer A } } ? A : undefined }[keyof R & Good]
+    : undefined;
+
+/** What an address needs besides itself: nothing, where it has no ids and takes nothing. */
+type Init<P extends keyof paths, M extends Method> =
+    RequiredKeysOf<MaybeOptionalInit<paths[P], M>> extends never ? [init?: MaybeOptionalInit<paths[P], M>] : [init: MaybeOptionalInit<paths[P], M>];
+
+// The library's own types ask for a whole union of addresses at once, which is too much of it to be checked: each is typed below.
+const request = client.request as unknown as (method: Method, path: string, init?: object) => Promise<{ data?: unknown }>;
+
+const asking =
+    <M extends Method>(method: M) =>
+    async <P extends PathsWithMethod<paths, M>>(path: P, ...init: Init<P, M>): Promise<Answered<P, M>> =>
+        (await request(method, path, init[0])).data as Answered<P, M>;
+
+/** Asks by method and address: `api.GET('/lessons/{lesson}', at({ lesson: id }))`. What goes wrong is thrown as a Problem. */
+export const api = { GET: asking('get'), POST: asking('post'), PUT: asking('put'), PATCH: asking('patch'), DELETE: asking('delete') };
+
+/** The ids in an address. */
+export const at = <Ids>(path: Ids): { params: { path: Ids } } => ({ params: { path } });

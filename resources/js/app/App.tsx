@@ -1,8 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { lazy, Suspense } from 'react';
 import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
-import { belongTo, get } from '@/api/client';
-import type { Session } from '@/api/types';
+import { api, belongTo } from '@/api/client';
 import { FirstRun } from '@/areas/account/FirstRun';
 import { SignIn } from '@/areas/account/SignIn';
 import { WayIn, wayInOf } from '@/areas/account/WayIn';
@@ -81,7 +80,7 @@ const router = createBrowserRouter([
 ]);
 
 export function App() {
-    const session = useQuery({ queryKey: ['session'], queryFn: () => get<Session>('session'), staleTime: Infinity, refetchOnWindowFocus: false });
+    const session = useQuery({ queryKey: ['session'], queryFn: () => api.GET('/session'), staleTime: Infinity, refetchOnWindowFocus: false });
     belongTo(session.data?.user?.id ?? '');
     const wayIn = wayInOf(window.location);
     if (session.isLoading) return <Waiting />;

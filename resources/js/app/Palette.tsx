@@ -2,8 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Command } from 'cmdk';
 import { Dialog } from 'radix-ui';
 import { useNavigate } from 'react-router';
-import { get } from '@/api/client';
-import type { LearnerLine, Today } from '@/api/types';
+import { api } from '@/api/client';
 import { AREAS } from './areas';
 import { useRules } from './rules';
 
@@ -11,8 +10,8 @@ import { useRules } from './rules';
 export function Palette({ open, onOpenChange }: { open: boolean; onOpenChange: (open: boolean) => void }) {
     const navigate = useNavigate();
     const { routines } = useRules();
-    const learners = useQuery({ queryKey: ['learners'], queryFn: () => get<LearnerLine[]>('learners'), enabled: open });
-    const today = useQuery({ queryKey: ['today'], queryFn: () => get<Today>('today'), enabled: open });
+    const learners = useQuery({ queryKey: ['learners'], queryFn: () => api.GET('/learners'), enabled: open });
+    const today = useQuery({ queryKey: ['today'], queryFn: () => api.GET('/today'), enabled: open });
     const go = (to: string) => {
         onOpenChange(false);
         void navigate(to);

@@ -9,14 +9,22 @@ import { KeysHelp } from './KeysHelp';
 import { Palette } from './Palette';
 import { useSession } from './session';
 
+const isDriving = (path: string): boolean => /^\/lessons\/[^/]+\/drive$/.test(path);
+
 /** The frame around every page: areas on the left, on a phone at the foot; what still waits to be sent is said. */
 export function Shell() {
     const client = useQueryClient();
     const session = useSession();
     const [help, setHelp] = useState(false);
     const [palette, setPalette] = useState(false);
+    // What was sent is known here already: an open lesson is not fetched again for it, only known to have changed. What the server makes
+    // of the marks is fetched when a page that shows it is open or opened.
     const sent = useCallback(
-        () => Promise.all([client.invalidateQueries({ queryKey: ['lesson'] }), client.invalidateQueries({ queryKey: ['learner'] })]),
+        () =>
+            Promise.all([
+                client.invalidateQueries({ queryKey: ['lesson'], refetchType: isDriving(window.location.pathname) ? 'none' : 'active' }),
+                client.invalidateQueries({ queryKey: ['learner'] }),
+            ]),
         [client],
     );
     useFlushing(session.user.id, sent);

@@ -1,12 +1,12 @@
 import { useEffect, useSyncExternalStore } from 'react';
-import { post } from '@/api/client';
-import { Queue, type Taken } from '@/queue/queue';
+import { api } from '@/api/client';
+import { Queue } from '@/queue/queue';
 import { askToPersist, BrowserStore } from '@/queue/store';
 
 const store = new BrowserStore();
 
 /** The one queue of this device. It says what its clock shows, so that a wrong one can be taken off its times. */
-export const marksQueue = new Queue(store, (batch) => post<Taken>('sync', { ...batch, sent_at: new Date().toISOString() }));
+export const marksQueue = new Queue(store, (batch) => api.POST('/sync', { body: { ...batch, sent_at: new Date().toISOString() } }));
 
 export function useMarksQueue() {
     return useSyncExternalStore(marksQueue.subscribe, marksQueue.state);

@@ -1,16 +1,15 @@
 import { describe, expect, it } from 'vitest';
-import type { RoadInputs, RoutineLine, Rules } from '@/api/types';
+import type { RoadFacts, RoutineLine, Rules } from '@/api/types';
 import { roadAddress } from '@/road/address';
 import { answer } from '@/testing/answers';
 import { sideAt } from './rules';
-import type { SignedIn } from './session';
 
 /** As the application answers a school in Great Britain; and what is otherwise where traffic keeps right. */
-const { rules } = answer<SignedIn>('session');
+const { rules } = answer('session');
 const line = (code: string): RoutineLine => rules.routines.find((routine) => routine.code === code)!;
 
 describe('facts that come with a routine', () => {
-    it.each<[string, RoadInputs | undefined, string]>([
+    it.each<[string, RoadFacts | undefined, string]>([
         ['emerge-left', undefined, 'left'],
         ['turn-right', undefined, 'right'],
         // Not in their names: what is passed, who is met, which way out.

@@ -1,5 +1,5 @@
 import { createContext, useContext, type ReactNode } from 'react';
-import type { ApproachInputs, FastRoad, RoadInputs, RoutineCode, RoutineLine, Rules, Side } from '@/api/types';
+import type { ApproachAsked, FastRoad, Road, RoadFacts, RoutineLine, Rules, Side } from '@/api/types';
 import { useSession } from './session';
 
 /** Exact. */
@@ -18,23 +18,23 @@ export function useRules(): Rules {
 }
 
 /** A routine's name in the words of the place; its code where it is taught under other rules only. */
-export function useRoutineName(): (code: RoutineCode) => string {
+export function useRoutineName(): (code: string) => string {
     const { routines } = useRules();
     return (code) => routines.find((routine) => routine.code === code)?.title ?? code.replaceAll('-', ' ');
 }
 
 /** What is known of a routine under the rules in force; undefined where it is taught under other rules only. */
-export function useRoutine(code: RoutineCode | undefined): RoutineLine | undefined {
+export function useRoutine(code: string | undefined): RoutineLine | undefined {
     return useRules().routines.find((routine) => routine.code === code);
 }
 
 /** The side a routine goes to at a place; where it keeps its place, the side that traffic keeps. */
-export function sideAt(routine: RoutineLine | undefined, road: RoadInputs | undefined, rules: Rules): Side {
+export function sideAt(routine: RoutineLine | undefined, road: RoadFacts | undefined, rules: Rules): Side {
     return (routine?.side_by_exit ? routine.side_by_exit[road?.exit ?? 'ahead'] : routine?.side) ?? rules.keeps;
 }
 
 /** What plans a routine at a place: its approach, as nearly everything, or a tool of fast roads. */
-export function usePlanned(): (code: RoutineCode) => { by: 'approach' | FastRoad; askedWith: Record<string, string> } {
+export function usePlanned(): (code: string) => { by: 'approach' | FastRoad; askedWith: Record<string, string> } {
     const { routines } = useRules();
     return (code) => {
         const routine = routines.find((candidate) => candidate.code === code);
@@ -44,16 +44,25 @@ export function usePlanned(): (code: RoutineCode) => { by: 'approach' | FastRoad
 
 type Unit = Rules['speed_unit'];
 
+/** What was measured of a road, without what is said about the record itself. */
+export function factsOf({ kind: _, version: __, ...facts }: RoadFacts): Omit<RoadFacts, 'kind' | 'version'> {
+    return facts;
+}
+
+/** A road in two words, for a list. */
+export const roadWords = (road: Road, rules: Rules): string =>
+    road.kind === 'slip' ? `slip road of ${road.slip_length_m} m` : `${limitOf(road, rules)} ${unitWords(rules.speed_unit)}`;
+
 export const unitWords = (unit: Unit): string => (unit === 'mph' ? 'mph' : 'km/h');
 
 /** A road's limit as a number in a unit, whichever it was written in; the town's limit where none is. */
-export function limitOf(road: RoadInputs, rules: Rules): number {
+export function limitOf(road: RoadFacts, rules: Rules): number {
     if (rules.speed_unit === 'mph') return road.limit_mph ?? (road.limit_kmh === undefined ? rules.town_limit : Math.round(road.limit_kmh / KMH_IN_A_MPH));
     return road.limit_kmh ?? (road.limit_mph === undefined ? rules.town_limit : Math.round(road.limit_mph * KMH_IN_A_MPH));
 }
 
 /** The same road with its limit written in the place's unit. */
-export function withLimit<T extends RoadInputs>(road: T, limit: number, rules: Rules): T {
+export function withLimit<T extends Pick<RoadFacts, 'limit_mph' | 'limit_kmh'>>(road: T, limit: number, rules: Rules): T {
     const { limit_mph: _, limit_kmh: __, ...rest } = road;
     return { ...rest, [rules.speed_unit === 'mph' ? 'limit_mph' : 'limit_kmh']: limit } as unknown as T;
 }
@@ -64,7 +73,7 @@ export const speedRange = (unit: Unit) => (unit === 'mph' ? { from: 5, to: 70, s
 export const speedField = (unit: Unit): 'speed_mph' | 'speed_kmh' => (unit === 'mph' ? 'speed_mph' : 'speed_kmh');
 
 /** Inputs every plan shares that is not of a lesson: the pack and the practice in force. */
-export function usePlanRules(): Pick<ApproachInputs, 'pack' | 'practice'> {
+export function usePlanRules(): Pick<ApproachAsked, 'pack' | 'practice'> {
     const rules = useRules();
     return { pack: rules.pack, practice: rules.practice };
 }

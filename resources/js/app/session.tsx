@@ -1,11 +1,5 @@
 import { createContext, useContext } from 'react';
-import type { Rules, School, User } from '@/api/types';
-
-export interface SignedIn {
-    user: User;
-    school: School;
-    rules: Rules;
-}
+import type { SignedIn } from '@/api/types';
 
 export const SessionContext = createContext<SignedIn | null>(null);
 

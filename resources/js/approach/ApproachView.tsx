@@ -1,5 +1,5 @@
 import { useMemo, useState, type ReactNode } from 'react';
-import type { ApproachInputs, StripStep } from '@/api/types';
+import type { ApproachAsked, StripStep } from '@/api/types';
 import { speedField, speedRange, useRules } from '@/app/rules';
 import { wantedFrom } from '@/strip/layout';
 import { Strip } from '@/strip/Strip';
@@ -15,7 +15,7 @@ import { usePlay } from './usePlay';
 
 interface Props {
     /** What belongs to the place, the car and the doctrine; the conditions are laid over it. */
-    inputs: ApproachInputs;
+    inputs: ApproachAsked;
     conditions: Conditions;
     onConditions: (conditions: Conditions) => void;
     /** What stands before the controls, on their line where there is room. */
@@ -27,7 +27,7 @@ export function ApproachView({ inputs, conditions, onConditions, lead }: Props) 
     const [step, setStep] = useState<StripStep>('signal');
     const { speed_unit: unit } = useRules();
     const range = speedRange(unit);
-    const asked = useMemo<ApproachInputs>(() => {
+    const asked = useMemo<ApproachAsked>(() => {
         const { gradient: _, ...rest } = inputs;
         return { ...rest, surface: conditions.surface, close_follower: conditions.follower };
     }, [inputs, conditions.surface, conditions.follower]);

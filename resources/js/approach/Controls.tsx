@@ -1,5 +1,6 @@
 import { Slider } from '@/ui/Slider';
-import { speedRange, unitWords, useRules } from '@/app/rules';
+import type { ApproachAsked, Rules } from '@/api/types';
+import { speedField, speedRange, unitWords, useRules } from '@/app/rules';
 import { GRADIENTS } from '@/strip/useApproach';
 
 /** What changes from one drive to the next at the same place. */
@@ -9,6 +10,12 @@ export interface Conditions {
     surface: 'dry' | 'wet';
     follower: boolean;
 }
+
+/** The same as the plan's tool takes it. */
+export const asDriven = ({ speed, gradient, surface, follower }: Conditions, unit: Rules['speed_unit']): ApproachAsked => ({
+    ...{ gradient, surface, close_follower: follower },
+    [speedField(unit)]: speed,
+});
 
 const slope = (gradient: number) =>
     Math.abs(gradient) < 0.005 ? 'level' : `${Math.round(Math.abs(gradient) * 100)} % ${gradient > 0 ? 'uphill' : 'downhill'}`;

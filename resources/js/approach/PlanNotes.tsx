@@ -1,9 +1,9 @@
-import type { ApproachPlan } from '@/api/types';
+import type { DrawnPlan } from '@/api/types';
 import { Figures } from '@/compute/Figures';
 import { approachSpeed, spoken, wayIsKnown } from '@/strip/words';
 
 /** What had to give way, what to know, and what every figure rests on. */
-export function PlanNotes({ plan }: { plan: ApproachPlan }) {
+export function PlanNotes({ plan }: { plan: DrawnPlan }) {
     const conflicts = plan.conflicts.filter((conflict) => !conflict.code.startsWith('signal'));
     return (
         <section aria-label="Behind the plan" className="not-on-card grid gap-3">

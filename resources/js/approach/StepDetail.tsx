@@ -1,8 +1,8 @@
-import type { ApproachPlan, PlanStep } from '@/api/types';
+import type { DrawnPlan, PlanStep } from '@/api/types';
 import { seconds, spoken, STEP_WORDS } from '@/strip/words';
 
 /** One step in words: where, why there, and the usual mistake. */
-export function StepDetail({ plan, step }: { plan: ApproachPlan; step: PlanStep }) {
+export function StepDetail({ plan, step }: { plan: DrawnPlan; step: PlanStep }) {
     const moved = step.step === 'signal' ? plan.conflicts.filter((conflict) => conflict.code.startsWith('signal')) : [];
     const [earliest, latest] = [spoken(step.earliest_m, plan.length_unit), spoken(step.latest_m, plan.length_unit)];
     return (

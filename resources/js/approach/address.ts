@@ -1,13 +1,13 @@
-import type { ApproachInputs, Practice, RoadInputs, RoutineCode, Rules } from '@/api/types';
+import type { ApproachAsked, Practice, RoadFacts, RoutineCode, Rules } from '@/api/types';
 import { limitOf, speedRange } from '@/app/rules';
 import type { Conditions } from './Controls';
 
 /** The state of the bench in its address, so that it can be shared and come back to. */
 export interface BenchState {
-    road: RoadInputs & { routine: RoutineCode; passing_on?: ApproachInputs['passing_on']; comfort_decel_mps2?: number };
+    road: RoadFacts & { routine: RoutineCode; passing_on?: ApproachAsked['passing_on']; comfort_decel_mps2?: number };
     conditions: Conditions;
     car: string;
-    level: NonNullable<ApproachInputs['learner_level']>;
+    level: NonNullable<ApproachAsked['learner_level']>;
     /** Answers that differ from the practice in force. */
     practice: Practice;
 }

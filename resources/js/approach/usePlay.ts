@@ -1,6 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import type { StripStep } from '@/api/types';
-import type { Drawable } from '@/strip/layout';
+import type { Drawable, StripStep } from '@/api/types';
 import { readAt } from '@/strip/scale';
 
 /** A moment after the line before the played approach is over, s. */

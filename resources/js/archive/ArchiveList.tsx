@@ -1,6 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { get, post } from '@/api/client';
-import type { Archive } from '@/api/people';
+import { api } from '@/api/client';
+import type { Archive } from '@/api/types';
+import { restore } from './restore';
 import { useClock } from '@/app/session';
 import { useNotice } from '@/ui/Notice';
 
@@ -9,11 +10,11 @@ export function ArchiveList({ of }: { of: keyof Archive }) {
     const client = useQueryClient();
     const notice = useNotice();
     const clock = useClock();
-    const archive = useQuery({ queryKey: [of, 'archive'], queryFn: () => get<Archive>('archived') });
+    const archive = useQuery({ queryKey: [of, 'archive'], queryFn: () => api.GET('/archived') });
     const rows = archive.data?.[of] ?? [];
     if (rows.length === 0) return null;
-    const restore = async (id: string, name: string) => {
-        await post(`${of}/${id}/restore`);
+    const bringBack = async (id: string, name: string) => {
+        await restore[of](id);
         await client.invalidateQueries({ queryKey: [of] });
         notice({ text: `${name} is back.` });
     };
@@ -28,7 +29,7 @@ export function ArchiveList({ of }: { of: keyof Archive }) {
                             {clock.short(row.at)}
                             {row.by && `, by ${row.by}`}
                         </span>
-                        <button type="button" className="key ml-auto" aria-label={`Bring ${row.name} back`} onClick={() => void restore(row.id, row.name)}>
+                        <button type="button" className="key ml-auto" aria-label={`Bring ${row.name} back`} onClick={() => void bringBack(row.id, row.name)}>
                             Bring back
                         </button>
                     </li>

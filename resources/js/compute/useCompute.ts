@@ -1,24 +1,24 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { post } from '@/api/client';
+import { compute, sweep, type Asked, type Sweep, type Tool } from '@/api/tools';
 import { nearest } from '@/strip/useApproach';
 
 /** Asks one of the core's tools; the last picture stays until the new answer comes. */
-export function useCompute<T>(tool: string, inputs: object) {
+export function useCompute<T extends Tool>(tool: T, inputs: Asked<T>) {
     return useQuery({
         queryKey: ['compute', tool, inputs],
-        queryFn: () => post<T>(`compute/${tool}`, inputs),
+        queryFn: () => compute(tool, inputs),
         placeholderData: keepPreviousData,
         staleTime: Infinity,
     });
 }
 
 /** Asks for a whole range of one field at once and shows the nearest, so that a slider is followed at once. */
-export function useSwept<T extends { at?: number }>(
-    tool: string,
-    inputs: object,
-    sweep: { field: string; from: number; to: number; step: number },
-    value: number,
-) {
-    const { data, error, isLoading, isPlaceholderData } = useCompute<{ answers: T[] }>(tool, { ...inputs, sweep });
-    return { data: data && nearest(data.answers, value), error, isLoading, isPlaceholderData };
+export function useSwept<T extends Tool>(tool: T, inputs: Asked<T>, over: Sweep<T>, value: number) {
+    const { data, error, isLoading, isPlaceholderData } = useQuery({
+        queryKey: ['sweep', tool, inputs, over],
+        queryFn: () => sweep(tool, inputs, over),
+        placeholderData: keepPreviousData,
+        staleTime: Infinity,
+    });
+    return { data: data && nearest(data, value), error, isLoading, isPlaceholderData };
 }

@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import { post, remove } from '@/api/client';
+import { api, at } from '@/api/client';
 import type { Drawing } from '@/api/types';
 import { useNotice } from '@/ui/Notice';
 
@@ -8,15 +8,18 @@ export function DrawingLinks({ drawings, onChanged }: { drawings: Drawing[]; onC
     const notice = useNotice();
     if (drawings.length === 0) return null;
     const putAway = async (drawing: Drawing) => {
-        await remove(`drawings/${drawing.id}`);
+        await api.DELETE('/drawings/{drawing}', at({ drawing: drawing.id }));
         await onChanged();
-        notice({ text: `${drawing.title} is archived.`, undo: () => void post(`drawings/${drawing.id}/restore`).then(() => onChanged()) });
+        notice({
+            text: `${drawing.title} is archived.`,
+            undo: () => void api.POST('/drawings/{drawing}/restore', at({ drawing: drawing.id })).then(() => onChanged()),
+        });
     };
     return (
         <ul aria-label="Kept from the bench" className="screen-only flex flex-wrap gap-2">
             {drawings.map((drawing) => (
                 <li key={drawing.id} className="border-hair flex max-w-full items-center rounded-lg border-2">
-                    <Link className="link min-h-12 min-w-0 content-center px-3" to={`/bench/${drawing.tool}?${drawing.state}`}>
+                    <Link className="link min-h-12 min-w-0 content-center px-3" to={`/bench/${drawing.page}?${drawing.state}`}>
                         {drawing.title}
                         {drawing.lesson_id && <span className="text-quiet"> · this lesson</span>}
                     </Link>

@@ -1,8 +1,8 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useLocation } from 'react-router';
-import { get, post } from '@/api/client';
-import type { Drawing, Lesson, LessonLine, Place } from '@/api/types';
+import { api, at } from '@/api/client';
+import type { Lesson, ToolAsked } from '@/api/types';
 import { useClock } from '@/app/session';
 import { Field } from '@/ui/Field';
 import { FormFoot } from '@/ui/FormFoot';
@@ -11,7 +11,7 @@ import { Sheet } from '@/ui/Sheet';
 import { useForm } from '@/ui/useForm';
 
 /** Keeps this page of the bench, as it stands, with a place or for the brief of one lesson there. */
-export function KeepDrawing({ title }: { title: string }) {
+export function KeepDrawing({ title, asked }: { title: string; asked: ToolAsked }) {
     const [open, setOpen] = useState(false);
     return (
         <>
@@ -24,27 +24,30 @@ export function KeepDrawing({ title }: { title: string }) {
                 open={open}
                 onOpenChange={setOpen}
             >
-                {open && <KeepForm title={title} onKept={() => setOpen(false)} />}
+                {open && <KeepForm title={title} asked={asked} onKept={() => setOpen(false)} />}
             </Sheet>
         </>
     );
 }
 
-function KeepForm({ title, onKept }: { title: string; onKept: () => void }) {
+function KeepForm({ title, asked, onKept }: { title: string; asked: ToolAsked; onKept: () => void }) {
     const { pathname, search } = useLocation();
     const client = useQueryClient();
     const clock = useClock();
     const notice = useNotice();
-    const places = useQuery({ queryKey: ['places'], queryFn: () => get<Place[]>('places') });
+    const places = useQuery({ queryKey: ['places'], queryFn: () => api.GET('/places') });
     const { values, errors, set, busy, message, submit } = useForm({ title, place_id: '', lesson_id: '' });
     const lessons = useQuery({
         queryKey: ['lessons-at', values.place_id],
-        queryFn: () => get<LessonLine[]>(`places/${values.place_id}/lessons`),
+        queryFn: () => api.GET('/places/{place}/lessons', at({ place: values.place_id })),
         enabled: values.place_id !== '',
     });
     const keep = async () => {
-        const tool = pathname.split('/').pop() ?? '';
-        await post<Drawing>(`places/${values.place_id}/drawings`, { title: values.title, tool, state: search.slice(1), lesson_id: values.lesson_id || null });
+        const page = pathname.split('/').pop() ?? '';
+        await api.POST('/places/{place}/drawings', {
+            ...at({ place: values.place_id }),
+            body: { title: values.title, page, state: search.slice(1), asked, lesson_id: values.lesson_id || null },
+        });
         await client.invalidateQueries({ queryKey: ['places'] });
         if (values.lesson_id) await client.invalidateQueries({ queryKey: ['lesson', values.lesson_id] satisfies [string, Lesson['id']] });
         notice({ text: `Kept with ${places.data?.find((place) => place.id === values.place_id)?.name ?? 'the place'}.` });

@@ -1,14 +1,14 @@
 import { Link } from 'react-router';
-import type { Drawing, RoadInputs, RoutineCode, Rules } from '@/api/types';
+import type { Drawing, LanesAsked, RoadFacts, RoutineCode, RoutineLine, Rules } from '@/api/types';
 import { limitOf, speedField, unitWords, useRules } from '@/app/rules';
 import { useCompute } from '@/compute/useCompute';
 import { spoken } from '@/strip/words';
 import { NotShown } from '@/ui/NotShown';
-import { asked, read, type LanesAnswer } from './ring';
+import { asked, read } from './ring';
 
 interface Props {
     routine: RoutineCode;
-    road: RoadInputs;
+    road: RoadFacts;
     /** What is kept with the place: a roundabout or junction drawn there answers which lane. */
     drawings?: Drawing[];
 }
@@ -17,7 +17,7 @@ interface Props {
 export function Judgement({ routine, road, drawings = [] }: Props) {
     const rules = useRules();
     const manoeuvre = manoeuvreOf(routine, rules);
-    const drawn = drawings.find((drawing) => drawing.tool === 'roundabout');
+    const drawn = drawings.find((drawing) => drawing.page === 'roundabout');
     return (
         <>
             {manoeuvre && <GapLine manoeuvre={manoeuvre} road={road} />}
@@ -28,26 +28,19 @@ export function Judgement({ routine, road, drawings = [] }: Props) {
 
 /** Whether there is anything to say of a place. */
 export const hasJudgement = (routine: RoutineCode, drawings: Drawing[], rules: Rules): boolean =>
-    manoeuvreOf(routine, rules) !== null || drawings.some((drawing) => drawing.tool === 'roundabout');
+    manoeuvreOf(routine, rules) !== null || drawings.some((drawing) => drawing.page === 'roundabout');
 
 /** The gap tool’s name for what a routine waits for, if it waits for a gap. */
-const manoeuvreOf = (routine: RoutineCode, rules: Rules): string | null => rules.routines.find((one) => one.code === routine)?.manoeuvre ?? null;
-
-interface GapFigures {
-    critical_gap_s: number;
-    critical_gap_m: number;
-    published_gap_s: number;
-    sight_distance_m: number;
-}
+const manoeuvreOf = (routine: RoutineCode, rules: Rules): RoutineLine['manoeuvre'] => rules.routines.find((one) => one.code === routine)?.manoeuvre ?? null;
 
 /** Long enough to say nothing of itself: only the least gap is asked for. */
 const FAR_M = 200;
 
-function GapLine({ manoeuvre, road }: { manoeuvre: string; road: RoadInputs }) {
+function GapLine({ manoeuvre, road }: { manoeuvre: NonNullable<RoutineLine['manoeuvre']>; road: RoadFacts }) {
     const rules = useRules();
     const limit = limitOf(road, rules);
     const gradient = road.gradient ?? 0;
-    const { data, error, refetch } = useCompute<GapFigures>('gap', {
+    const { data, error, refetch } = useCompute('gap', {
         pack: rules.pack,
         manoeuvre,
         [speedField(rules.speed_unit).replace('speed', 'other_speed')]: limit,
@@ -73,15 +66,18 @@ function GapLine({ manoeuvre, road }: { manoeuvre: string; road: RoadInputs }) {
     );
 }
 
+/** What a kept drawing asks; null for one of before this was kept, whose address says it. Whether it is still understood, the core says. */
+const askedOf = ({ asked: kept }: Drawing): LanesAsked | null => (kept?.tool === 'lanes' ? kept.inputs : null);
+
 function LaneLine({ drawing }: { drawing: Drawing }) {
     const rules = useRules();
-    const state = read(new URLSearchParams(drawing.state));
-    const { data, error, refetch } = useCompute<LanesAnswer>('lanes', asked(state, rules.pack, speedField(rules.speed_unit)));
+    const inputs = askedOf(drawing) ?? asked(read(new URLSearchParams(drawing.state)), rules.pack, speedField(rules.speed_unit));
+    const { data, error, refetch } = useCompute('lanes', inputs);
     if (!data) return error && <NotShown what="The lane here is not shown" error={error} retry={() => void refetch()} />;
     const others = data.acceptable_lanes.slice(1).map((lane) => lane.lane);
     return (
         <p aria-label="The lane here">
-            {state.from} to {state.to}: <strong>lane {data.approach_lane}</strong>, out in lane {data.exit_lane}
+            {inputs.from} to {inputs.to}: <strong>lane {data.approach_lane}</strong>, out in lane {data.exit_lane}
             {others.length > 0 && `; lane ${others.join(' or ')} would do`}; known by {spoken(data.decide_by_m, rules.length_unit)}, taken by{' '}
             {spoken(data.lane_by_m, rules.length_unit)} before the line.{' '}
             <Link className="link screen-only" to={`/bench/roundabout?${drawing.state}`}>

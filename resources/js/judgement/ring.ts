@@ -1,3 +1,5 @@
+import type { LanesAnswer, LanesAsked } from '@/api/types';
+
 /** A roundabout or junction as it is drawn and asked about: arms by angle in driving order, lanes from 1 at the nearside. */
 export interface DrawnLane {
     to: string[];
@@ -35,43 +37,7 @@ export interface RingState {
 }
 
 /** One thing met or due on the way, in the order of time. */
-export interface Met {
-    kind: 'direction-sign' | 'lane-sign' | 'markings' | 'change-lane' | 'mirrors' | 'signal' | 'line' | 'move' | 'leave';
-    at_m: number;
-    time_s: number;
-    text: string;
-    mirrors: string[];
-    side: 'left' | 'right' | null;
-    angle_deg: number | null;
-}
-
-interface Stretch {
-    after: string;
-    sector: number;
-    lane: number;
-    to_lane: number;
-    action: 'keep' | 'move-out' | 'move-in' | 'leave';
-    mirrors: string[];
-}
-
-export interface LanesAnswer {
-    approach_lane: number;
-    exit_lane: number;
-    cost: number;
-    clock: string;
-    path: Stretch[];
-    signals: { where: string; side: 'left' | 'right' | null; off: string }[];
-    seconds_on_it: number;
-    acceptable_lanes: { lane: number; exit_lane: number; cost: number; extra: number; why: string[]; path: Stretch[] }[];
-    reasons: string[];
-    onward: { lane: number; changes: number; distance_m: number; needed_m: number; fits: boolean } | null;
-    lane_by_m: number;
-    decide_by_m: number;
-    met: Met[];
-    links: { sector: number; lane: number; to_lane: number | null }[];
-    assumptions: import('@/api/types').Assumption[];
-    warnings: { code: string; message: string }[];
-}
+export type Met = LanesAnswer['met'][number];
 
 export const START: RingState = {
     layout: 'roundabout',
@@ -96,7 +62,7 @@ export const START: RingState = {
 /** Hours only count as a pair. */
 const lane = ({ to, bus, bus_from, bus_until }: DrawnLane) => ({ to, ...(bus ? { bus } : {}), ...(bus_from && bus_until ? { bus_from, bus_until } : {}) });
 
-export const asked = (state: RingState, pack: string, speedField: string) => ({
+export const asked = (state: RingState, pack: LanesAsked['pack'], speedField: 'speed_mph' | 'speed_kmh'): LanesAsked => ({
     pack,
     layout: state.layout,
     arms: state.arms.map((arm) => ({ name: arm.name, angle_deg: arm.angle, approach_lanes: arm.lanes.map(lane), exit_lanes: arm.exits })),

@@ -1,5 +1,5 @@
-import { post, put } from '@/api/client';
-import type { Light, Place, RoadInputs, Stretch, WayOut } from '@/api/types';
+import { api, at } from '@/api/client';
+import type { Light, Place, RoadFacts, Stretch, WayOut } from '@/api/types';
 import { limitOf, unitWords, usePlanned, useRoutine, useRules, withLimit } from '@/app/rules';
 import { RoutineSelect } from '@/routines/RoutineSelect';
 import { LIGHTS, WAYS_OUT } from '@/routines/words';
@@ -19,40 +19,40 @@ interface Props {
 /** Describes a junction by what can be seen and paced out there. What is left empty takes the named default. */
 export function PlaceForm({ place, onKept }: Props) {
     const rules = useRules();
-    const road = place?.approach ?? {};
+    const kept: RoadFacts = place?.road ?? {};
     const form = useForm({
         name: place?.name ?? '',
         routine: place?.routine ?? 'emerge-right',
-        limit: limitOf(road, rules),
-        exit: road.exit ?? 'ahead',
-        light: road.light ?? 'green',
-        control: road.control ?? '',
-        view: road.view_from_m !== undefined ? 'measured' : (road.view ?? 'open'),
-        view_from_m: road.view_from_m ?? 10,
-        slope: Math.round((road.gradient ?? 0) * 100),
-        one_way: road.one_way ?? false,
-        road_width_m: road.road_width_m?.toString() ?? '',
-        room_m: road.room_m?.toString() ?? '',
-        sign_m: road.sign?.at_m.toString() ?? '',
-        sign_legible_m: road.sign?.legible_m?.toString() ?? '',
-        slip: slipFrom(road, rules),
-        openings: road.openings ?? ([] as Stretch[]),
-        parked: road.parked ?? ([] as Stretch[]),
+        limit: limitOf(kept, rules),
+        exit: kept.exit ?? 'ahead',
+        light: kept.light ?? 'green',
+        control: kept.control ?? '',
+        view: kept.view_from_m !== undefined ? 'measured' : (kept.view ?? 'open'),
+        view_from_m: kept.view_from_m ?? 10,
+        slope: Math.round((kept.gradient ?? 0) * 100),
+        one_way: kept.one_way ?? false,
+        road_width_m: kept.road_width_m?.toString() ?? '',
+        room_m: kept.room_m?.toString() ?? '',
+        sign_m: kept.sign?.at_m.toString() ?? '',
+        sign_legible_m: kept.sign?.legible_m?.toString() ?? '',
+        slip: slipFrom(kept, rules),
+        openings: kept.openings ?? ([] as Stretch[]),
+        parked: kept.parked ?? ([] as Stretch[]),
         note: place?.note ?? '',
     });
     const { values, errors, set } = form;
     const { by: planned } = usePlanned()(values.routine);
     const asks = useRoutine(values.routine)?.asks ?? [];
-    const approach: RoadInputs =
+    const road: RoadFacts =
         planned !== 'approach'
             ? slipOf(planned, values.slip, values, rules)
             : {
                   ...withLimit({}, values.limit, rules),
                   ...(asks.includes('exit') ? { exit: values.exit } : {}),
                   ...(asks.includes('light') ? { light: values.light } : {}),
-                  ...(road.then ? { then: road.then } : {}),
-                  ...(asks.includes('control') && values.control ? { control: values.control as RoadInputs['control'] } : {}),
-                  ...(values.view === 'measured' ? { view_from_m: values.view_from_m } : { view: values.view as RoadInputs['view'] }),
+                  ...(kept.then ? { then: kept.then } : {}),
+                  ...(asks.includes('control') && values.control ? { control: values.control as RoadFacts['control'] } : {}),
+                  ...(values.view === 'measured' ? { view_from_m: values.view_from_m } : { view: values.view as RoadFacts['view'] }),
                   ...(values.slope ? { gradient: values.slope / 100 } : {}),
                   ...(values.one_way ? { one_way: true } : {}),
                   ...(values.road_width_m ? { road_width_m: Number(values.road_width_m) } : {}),
@@ -62,12 +62,12 @@ export function PlaceForm({ place, onKept }: Props) {
                       : {}),
                   ...(values.openings.length ? { openings: values.openings } : {}),
                   ...(values.parked.length ? { parked: values.parked } : {}),
-                  ...(road.turn_radius_m ? { turn_radius_m: road.turn_radius_m } : {}),
+                  ...(asks.includes('turn_radius_m') && kept.turn_radius_m ? { turn_radius_m: kept.turn_radius_m } : {}),
               };
     const keep = () =>
         form.submit(async () => {
-            const body = { name: values.name, routine: values.routine, note: values.note, approach };
-            await onKept(place ? await put<Place>(`places/${place.id}`, body) : await post<Place>('places', body));
+            const body = { name: values.name, routine: values.routine, note: values.note, road };
+            await onKept(place ? await api.PUT('/places/{place}', { ...at({ place: place.id }), body }) : await api.POST('/places', { body }));
         });
     return (
         <form
@@ -85,11 +85,11 @@ export function PlaceForm({ place, onKept }: Props) {
             </Field>
             <div className="grid gap-4 sm:grid-cols-2">
                 {planned !== 'join' && planned !== 'leave' && (
-                    <Field label={`Limit, ${unitWords(rules.speed_unit)}`} errors={errors['approach.limit_mph'] ?? errors['approach.limit_kmh']}>
+                    <Field label={`Limit, ${unitWords(rules.speed_unit)}`} errors={errors['road.limit_mph'] ?? errors['road.limit_kmh']}>
                         <input type="number" required min={5} max={100} value={values.limit} onChange={(event) => set('limit', event.target.valueAsNumber)} />
                     </Field>
                 )}
-                <Field label="Slope, %" hint="Uphill +, downhill −" errors={errors['approach.gradient']}>
+                <Field label="Slope, %" hint="Uphill +, downhill −" errors={errors['road.gradient']}>
                     <input type="number" min={-30} max={30} value={values.slope} onChange={(event) => set('slope', event.target.valueAsNumber || 0)} />
                 </Field>
                 {planned === 'join' || planned === 'leave' ? (
@@ -98,28 +98,28 @@ export function PlaceForm({ place, onKept }: Props) {
                 {planned === 'approach' && (
                     <>
                         {asks.includes('exit') && (
-                            <Field label="Way out" errors={errors['approach.exit']}>
+                            <Field label="Way out" errors={errors['road.exit']}>
                                 <select value={values.exit} onChange={(event) => set('exit', event.target.value as WayOut)}>
                                     <Options of={WAYS_OUT} />
                                 </select>
                             </Field>
                         )}
                         {asks.includes('light') && (
-                            <Field label="Lights, as they usually are" errors={errors['approach.light']}>
+                            <Field label="Lights, as they usually are" errors={errors['road.light']}>
                                 <select value={values.light} onChange={(event) => set('light', event.target.value as Light)}>
                                     <Options of={LIGHTS} />
                                 </select>
                             </Field>
                         )}
                         {asks.includes('control') && (
-                            <Field label="Line" errors={errors['approach.control']}>
+                            <Field label="Line" errors={errors['road.control']}>
                                 <select value={values.control} onChange={(event) => set('control', event.target.value)}>
                                     <option value="">Give way</option>
                                     <option value="stop">Stop</option>
                                 </select>
                             </Field>
                         )}
-                        <Field label="View into the other road" errors={errors['approach.view']}>
+                        <Field label="View into the other road" errors={errors['road.view']}>
                             <select value={values.view} onChange={(event) => set('view', event.target.value)}>
                                 <option value="open">Open: from 20 m or more</option>
                                 <option value="restricted">Restricted</option>
@@ -128,7 +128,7 @@ export function PlaceForm({ place, onKept }: Props) {
                             </select>
                         </Field>
                         {values.view === 'measured' && (
-                            <Field label="View opens at, m" errors={errors['approach.view_from_m']}>
+                            <Field label="View opens at, m" errors={errors['road.view_from_m']}>
                                 <input
                                     type="number"
                                     min={0}
@@ -138,17 +138,17 @@ export function PlaceForm({ place, onKept }: Props) {
                                 />
                             </Field>
                         )}
-                        <Field label="Road, kerb to kerb, m" hint="Empty: 7.3, assumed" errors={errors['approach.road_width_m']}>
+                        <Field label="Road, kerb to kerb, m" hint="Empty: 7.3, assumed" errors={errors['road.road_width_m']}>
                             <input inputMode="decimal" value={values.road_width_m} onChange={(event) => set('road_width_m', event.target.value)} />
                         </Field>
-                        <Field label="Room before the line, m" hint="Only where it is short" errors={errors['approach.room_m']}>
+                        <Field label="Room before the line, m" hint="Only where it is short" errors={errors['road.room_m']}>
                             <input inputMode="decimal" value={values.room_m} onChange={(event) => set('room_m', event.target.value)} />
                         </Field>
-                        <Field label="Direction sign before the line, m" hint="For driving by the signs" errors={errors['approach.sign.at_m']}>
+                        <Field label="Direction sign before the line, m" hint="For driving by the signs" errors={errors['road.sign.at_m']}>
                             <input inputMode="decimal" value={values.sign_m} onChange={(event) => set('sign_m', event.target.value)} />
                         </Field>
                         {values.sign_m && (
-                            <Field label="Sign legible from, m" hint="Empty: 50, assumed" errors={errors['approach.sign.legible_m']}>
+                            <Field label="Sign legible from, m" hint="Empty: 50, assumed" errors={errors['road.sign.legible_m']}>
                                 <input inputMode="decimal" value={values.sign_legible_m} onChange={(event) => set('sign_legible_m', event.target.value)} />
                             </Field>
                         )}

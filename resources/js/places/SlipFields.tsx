@@ -14,7 +14,7 @@ export function SlipFields({ kind, value, errors, onChange }: Props) {
     const rules = useRules();
     const unit = unitWords(rules.speed_unit);
     const number = (label: string, key: Exclude<keyof SlipValues, 'next_turn'>, field: string, hint?: string, required = false) => (
-        <Field label={label} hint={hint} errors={errors[`approach.${field}`]}>
+        <Field label={label} hint={hint} errors={errors[`road.${field}`]}>
             <input inputMode="decimal" required={required} value={value[key]} onChange={(event) => onChange({ ...value, [key]: event.target.value })} />
         </Field>
     );
@@ -37,7 +37,7 @@ export function SlipFields({ kind, value, errors, onChange }: Props) {
                     {value.bend_radius_m !== '' && number('Bend begins after, m', 'bend_from_m', 'bend_from_m', 'Empty: half-way')}
                     {number('Lower limit after, m', 'lower_limit_m', 'lower_limit_m', 'Empty: not on it')}
                     {number('Lanes', 'lanes', 'lanes', 'Empty: 1')}
-                    <Field label="Then" errors={errors['approach.next_turn']}>
+                    <Field label="Then" errors={errors['road.next_turn']}>
                         <select value={value.next_turn} onChange={(event) => onChange({ ...value, next_turn: event.target.value as SlipValues['next_turn'] })}>
                             <option value="">Straight on</option>
                             <option value="left">Left</option>

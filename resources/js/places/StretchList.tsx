@@ -53,7 +53,7 @@ export function StretchList({ title, value, onChange, errors, field }: Props) {
                     >
                         ✕
                     </button>
-                    {[`approach.${field}.${i}.from_m`, `approach.${field}.${i}.to_m`]
+                    {[`road.${field}.${i}.from_m`, `road.${field}.${i}.to_m`]
                         .flatMap((name) => errors[name] ?? [])
                         .map((sentence) => (
                             <p key={sentence} role="alert" className="w-full font-semibold">

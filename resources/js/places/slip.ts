@@ -1,4 +1,4 @@
-import type { RoadInputs, Rules, Side } from '@/api/types';
+import type { RoadFacts, Rules, Side } from '@/api/types';
 import { withLimit } from '@/app/rules';
 
 /** A slip road as its form holds it: numbers as typed, speeds in the unit of the rules. */
@@ -19,7 +19,7 @@ export interface SlipValues {
 
 const text = (value: number | undefined, otherwise = '') => value?.toString() ?? otherwise;
 
-export function slipFrom(road: RoadInputs, rules: Rules): SlipValues {
+export function slipFrom(road: RoadFacts, rules: Rules): SlipValues {
     const mph = rules.speed_unit === 'mph';
     return {
         slip_length_m: text(road.slip_length_m, '200'),
@@ -38,7 +38,7 @@ export function slipFrom(road: RoadInputs, rules: Rules): SlipValues {
 }
 
 /** The fields of the place that its tool takes; what is left empty takes the named default. */
-export function slipOf(planned: string | null, slip: SlipValues, road: { slope: number; limit: number }, rules: Rules): RoadInputs {
+export function slipOf(planned: string | null, slip: SlipValues, road: { slope: number; limit: number }, rules: Rules): RoadFacts {
     const gradient = road.slope ? { gradient: road.slope / 100 } : {};
     if (planned !== 'join' && planned !== 'leave') return { ...withLimit({}, road.limit, rules), ...gradient };
     const unit = rules.speed_unit;

@@ -34,7 +34,7 @@ export function DoctrineForm({ value, above, packs, questions, onKeep }: Props) 
         >
             <div className="grid gap-x-8 gap-y-3 sm:grid-cols-[minmax(0,1fr)_minmax(0,2fr)]">
                 <Field label="Rules of the road" errors={errors.pack}>
-                    <select value={values.pack ?? ''} onChange={(event) => set('pack', event.target.value || null)}>
+                    <select value={values.pack ?? ''} onChange={(event) => set('pack', (event.target.value || null) as Doctrine['pack'])}>
                         {above && <option value="">As above: {packs.find((candidate) => candidate.code === above.pack)?.name}</option>}
                         {packs.map((candidate) => (
                             <option key={candidate.code} value={candidate.code}>

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { post } from '@/api/client';
-import type { ApproachInputs, ApproachPlan, Practice, Question, StripStep } from '@/api/types';
+import { compute } from '@/api/tools';
+import type { ApproachAsked, Pack, Practice, Question, StripStep } from '@/api/types';
 import { limitOf, useRoutineName, useRules, withLimit } from '@/app/rules';
 import { wantedFrom } from '@/strip/layout';
 import { Strip } from '@/strip/Strip';
@@ -9,7 +9,7 @@ import { onItsAxis, STEP_WORDS } from '@/strip/words';
 import { NotShown } from '@/ui/NotShown';
 
 /** What an answer changes: the strip on which it moves points, or the sentence it puts on a card. */
-export function Preview({ question, practice, pack, standing }: { question: Question; practice: Practice; pack: string; standing: string }) {
+export function Preview({ question, practice, pack, standing }: { question: Question; practice: Practice; pack: Pack; standing: string }) {
     const value = String(practice[question.key] ?? standing);
     const option = question.options.find((candidate) => candidate.value === value) ?? question.options[0]!;
     const name = useRoutineName();
@@ -29,14 +29,14 @@ export function Preview({ question, practice, pack, standing }: { question: Ques
     );
 }
 
-function OnAStrip({ question, practice, pack }: { question: Question; practice: Practice; pack: string }) {
+function OnAStrip({ question, practice, pack }: { question: Question; practice: Practice; pack: Pack }) {
     const rules = useRules();
     const name = useRoutineName();
     const [step, setStep] = useState<StripStep>(question.step);
-    const inputs: ApproachInputs = { pack, routine: question.shows_on, ...withLimit({}, limitOf({}, rules), rules), practice };
+    const inputs: ApproachAsked = { pack, routine: question.shows_on, ...withLimit({}, limitOf({}, rules), rules), practice };
     const plan = useQuery({
         queryKey: ['plan', inputs],
-        queryFn: () => post<ApproachPlan>('compute/approach', inputs),
+        queryFn: () => compute('approach', inputs),
         staleTime: Infinity,
         placeholderData: (before) => before,
     });

@@ -1,6 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { get } from '@/api/client';
-import type { Doctrines } from '@/api/types';
+import { api } from '@/api/client';
 
 /** Packs, questions, and what school and instructor have chosen. */
-export const useDoctrines = () => useQuery({ queryKey: ['doctrines'], queryFn: () => get<Doctrines>('doctrines'), staleTime: Infinity });
+export const useDoctrines = () => useQuery({ queryKey: ['doctrines'], queryFn: () => api.GET('/doctrines'), staleTime: Infinity });

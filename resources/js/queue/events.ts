@@ -1,10 +1,10 @@
 import type { Problem } from '@/api/client';
-import type { Mark, Round } from '@/api/types';
+import type { Mark, paths, Planned, Round, Taken as Arrived } from '@/api/types';
 
 /** What waits to be sent, where it waits, and what comes back. */
 
-/** A round without its marks, as it is sent. */
-export type RoundEvent = Omit<Round, 'marks' | 'ordinal'>;
+/** A round without its marks, with the plan it was driven against; one of before plans were kept waits without. */
+export type RoundEvent = Omit<Round, 'marks' | 'ordinal'> & { plan?: Planned };
 export type QueueEvent = { seq: number; kind: 'round'; user: string; round: RoundEvent } | { seq: number; kind: 'mark'; user: string; mark: Mark };
 export type NewEvent = { kind: 'round'; round: RoundEvent } | { kind: 'mark'; mark: Mark };
 
@@ -16,15 +16,11 @@ export interface Store {
 }
 
 /** What is sent: each event says who made it, so that it is never stored under another name. */
-export interface Batch {
-    rounds: (RoundEvent & { made_by: string })[];
-    marks: (Mark & { made_by: string })[];
-}
+export type Batch = Omit<Body, 'sent_at'>;
+type Body = paths['/sync']['post']['requestBody']['content']['application/json'];
 
 /** What comes back: marks that others pressed later in the same place of a round. */
-export interface Taken {
-    stands: Mark[];
-}
+export type Taken = Pick<Arrived, 'stands'>;
 
 export type Send = (batch: Batch) => Promise<Taken>;
 
@@ -65,10 +61,19 @@ export function meaning(problem: Problem): Trouble | 'refused' {
     return REFUSALS.includes(problem.status) ? 'refused' : 'broken';
 }
 
-/** Events as they are sent, each with who made it. */
+const roundAsSent = ({ id, lesson_id, place_id, routine, conditions, plan, device_at }: RoundEvent) => ({
+    ...{ id, lesson_id, place_id, routine, conditions, device_at },
+    ...(plan ? { plan } : {}),
+});
+
+const markAsSent = ({ id, round_id, kind, step, outcome, taught, conditions, out_of_order, note, corrects_id, withdrawn, device_at }: Mark) => ({
+    ...{ id, round_id, kind, step, outcome, taught, conditions, out_of_order, note, corrects_id, withdrawn, device_at },
+});
+
+/** Events as they are sent, each with who made it; what only this device makes of them stays here. */
 export function asBatch(events: QueueEvent[]): Batch {
     return {
-        rounds: events.flatMap((event) => (event.kind === 'round' ? [{ ...event.round, made_by: event.user }] : [])),
-        marks: events.flatMap((event) => (event.kind === 'mark' ? [{ ...event.mark, made_by: event.user }] : [])),
+        rounds: events.flatMap((event) => (event.kind === 'round' ? [{ ...roundAsSent(event.round), made_by: event.user }] : [])),
+        marks: events.flatMap((event) => (event.kind === 'mark' ? [{ ...markAsSent(event.mark), made_by: event.user }] : [])),
     };
 }

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { Problem } from '@/api/client';
 import type { Mark } from '@/api/types';
-import { Queue, type Batch, type NewEvent, type QueueEvent, type Send, type Store } from './queue';
+import { Queue, type Batch, type NewEvent, type QueueEvent, type Send, type Store, type Taken } from './queue';
 
 /** A device's store that outlives its page. */
 class Memory implements Store {
@@ -24,7 +24,7 @@ const round = (id: string): NewEvent => ({
 /** A server that takes each id once, and can be told to fail. */
 function server() {
     const taken: string[] = [];
-    const state = { answer: (_ids: string[], _batch: Batch): Problem | null => null, stands: [] as Mark[], calls: 0 };
+    const state = { answer: (_ids: string[], _batch: Batch): Problem | null => null, stands: [] as Taken['stands'], calls: 0 };
     const send: Send = (batch) => {
         state.calls++;
         const ids = [...batch.rounds.map((one) => one.id), ...batch.marks.map((one) => one.id)];
@@ -203,7 +203,7 @@ describe('the queue', () => {
         const { state, send } = server();
         const queue = new Queue(new Memory(), send);
         await queue.load('u', nothing);
-        const theirs = (mark('theirs') as { mark: Mark }).mark;
+        const theirs = (mark('theirs') as { mark: Mark }).mark as Taken['stands'][number];
         state.stands = [theirs];
         queue.add(round('r1'), mark('a'));
         await queue.flush();

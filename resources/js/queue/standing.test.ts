@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Mark } from '@/api/types';
-import { answer } from '@/testing/answers';
+import { markLog } from '@/testing/answers';
 import { inOrder, isEmpty, slotsOf, standing } from './standing';
 
 interface Row extends Omit<Mark, 'round_id' | 'note' | 'device_at' | 'pressed_at'> {
@@ -14,7 +14,7 @@ interface Case {
 }
 
 /** Logs of rounds with what stands of them, as the core says; the database is held to the same. */
-const cases = answer<Case[]>('mark-log');
+const cases = markLog<Case>();
 const moment = (pressed: number): string => new Date(Date.parse('2026-05-20T10:00:00Z') + pressed).toISOString();
 const asMark = ({ pressed, slot: _, ...row }: Row): Mark => ({ ...row, round_id: 'r', note: null, device_at: moment(pressed), pressed_at: moment(pressed) });
 

@@ -2,11 +2,11 @@ import { at } from './columns';
 import { Draggable } from './Draggable';
 import { Body, Mark, RoadFrame } from './RoadFrame';
 import { LORRY_M, CAR_M, nameOf, type Other } from './others';
-import type { ChangeAnswer } from './types';
+import type { LaneChangeAnswer } from '@/api/types';
 import { inMps } from './words';
 
 interface Props {
-    option: ChangeAnswer['options'][number];
+    option: LaneChangeAnswer['options'][number];
     others: Other[];
     unit: 'mph' | 'kmh';
     to: 'left' | 'right';

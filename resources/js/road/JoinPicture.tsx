@@ -3,7 +3,7 @@ import { Draggable } from './Draggable';
 import { LANE, MainRoad, turned } from './MainRoad';
 import { Body, Mark, RoadFrame, type RoadScale } from './RoadFrame';
 import { SpeedBand } from './SpeedBand';
-import type { JoinAnswer } from './types';
+import type { JoinAnswer } from '@/api/types';
 
 interface Props {
     answer: JoinAnswer;

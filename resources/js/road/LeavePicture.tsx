@@ -2,7 +2,7 @@ import { readAt } from '@/strip/scale';
 import { LANE, MainRoad, turned } from './MainRoad';
 import { Body, Mark, RoadFrame, type RoadScale } from './RoadFrame';
 import { SpeedBand } from './SpeedBand';
-import type { LeaveAnswer } from './types';
+import type { LeaveAnswer } from '@/api/types';
 
 interface Props {
     answer: LeaveAnswer;

@@ -1,6 +1,6 @@
 import { at } from './columns';
 import { Body, Mark, RoadFrame } from './RoadFrame';
-import type { OvertakeAnswer } from './types';
+import type { OvertakeAnswer } from '@/api/types';
 
 interface Props {
     answer: OvertakeAnswer;

@@ -1,21 +1,20 @@
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
-import type { FastRoad, Practice, RoadInputs, RoutineCode, Rules } from '@/api/types';
-import { unitWords, usePlanned, useRules } from '@/app/rules';
+import type { Answer } from '@/api/tools';
+import type { FastPlan, FastRoad, RoadFacts, RoutineCode, Rules } from '@/api/types';
+import { unitWords, useRules } from '@/app/rules';
 import { useCompute } from '@/compute/useCompute';
 import { spoken } from '@/strip/words';
 import { NotShown } from '@/ui/NotShown';
 import { roadAddress } from './address';
 import { JoinPicture } from './JoinPicture';
 import { LeavePicture } from './LeavePicture';
-import type { ChangeAnswer, JoinAnswer, LeaveAnswer, OvertakeAnswer } from './types';
 import { speedWords } from './words';
 
 interface Props {
+    plan: Pick<FastPlan, 'tool' | 'inputs'>;
     routine: RoutineCode;
-    road: RoadInputs;
-    vehicle?: unknown;
-    practice: Practice;
+    road: RoadFacts;
     /** Not a place but an ordinary road of its kind. */
     ordinary?: boolean;
     /** Without its picture where there is little room. */
@@ -23,56 +22,21 @@ interface Props {
 }
 
 /** What a fast road asks at a place: the picture of the bench with its few figures. */
-export function RoadBrief({ routine, road, vehicle, practice, ordinary = false, compact = false }: Props) {
+export function RoadBrief({ plan, routine, road, ordinary = false, compact = false }: Props) {
     const rules = useRules();
-    const { by, askedWith } = usePlanned()(routine);
-    return by === 'approach' ? null : (
-        <Told
-            planned={by}
-            askedWith={askedWith}
-            routine={routine}
-            road={road}
-            vehicle={vehicle}
-            practice={practice}
-            ordinary={ordinary}
-            compact={compact}
-            rules={rules}
-        />
-    );
-}
-
-function Told({
-    planned,
-    askedWith,
-    routine,
-    road,
-    vehicle,
-    practice,
-    ordinary,
-    compact,
-    rules,
-}: Props & { planned: FastRoad; askedWith: Record<string, string>; rules: Rules }) {
     const unit = rules.speed_unit;
-    const asked = {
-        pack: rules.pack,
-        ...(vehicle ? { vehicle } : {}),
-        // Overtaking is the same under every practice.
-        ...(planned === 'overtake' ? {} : { practice }),
-        ...askedWith,
-        ...road,
-    };
-    const { data, error, refetch } = useCompute<JoinAnswer | LeaveAnswer | OvertakeAnswer | ChangeAnswer>(planned, asked);
+    const { data, error, refetch } = useCompute(plan.tool, plan.inputs);
     if (!data) return error && <NotShown what="What this road asks is not shown" error={error} retry={() => void refetch()} />;
     const far = (metres: number) => spoken(metres, rules.length_unit);
     const fast = (speed: number) => speedWords(speed, unit);
-    const [picture, words] = told(planned, data, road, rules.keeps, rules.length_unit, far, fast);
+    const [picture, words] = told(data, road, rules.keeps, rules.length_unit, far, fast);
     return (
         <div className="grid gap-2">
             {!compact && picture}
             <p aria-label="On this road">
                 {ordinary && `${said(road, rules)}: `}
                 {words}{' '}
-                <Link className="link screen-only" to={roadAddress(planned, road, routine, rules)}>
+                <Link className="link screen-only" to={roadAddress(plan.tool, road, routine, rules)}>
                     On the bench
                 </Link>
             </p>
@@ -86,22 +50,21 @@ function Told({
 }
 
 /** An ordinary road in words; its figures are assumed and say so. */
-function said(road: RoadInputs, rules: Rules): string {
+function said(road: RoadFacts, rules: Rules): string {
     const limit = rules.speed_unit === 'mph' ? (road.main_speed_mph ?? road.limit_mph) : (road.main_speed_kmh ?? road.limit_kmh);
     return `On an ordinary ${road.slip_length_m === undefined ? 'road' : `slip road of ${road.slip_length_m} m`} at ${limit} ${unitWords(rules.speed_unit)} (assumed)`;
 }
 
 function told(
-    planned: FastRoad,
-    data: unknown,
-    road: RoadInputs,
+    data: Answer<FastRoad>,
+    road: RoadFacts,
     keeps: 'left' | 'right',
     unit: 'm' | 'ft',
     far: (metres: number) => string,
     fast: (speed: number) => string,
 ): [ReactNode, string] {
-    if (planned === 'join') {
-        const join = data as JoinAnswer;
+    if (data.tool === 'join') {
+        const join = data;
         return [
             <JoinPicture
                 key="join"
@@ -116,16 +79,16 @@ function told(
             `${join.accel_needed_mps2.toFixed(1)} m/s² are needed over the ${far(join.counts_m)} that count, the car has ${join.accel_available_mps2.toFixed(1)}; in gear ${join.gear} it joins at ${fast(join.speed_at_end_mps)}. The main road is seen from ${far(join.view_from_m)} before the end.`,
         ];
     }
-    if (planned === 'leave') {
-        const leave = data as LeaveAnswer;
+    if (data.tool === 'leave') {
+        const leave = data;
         const signal = leave.events.find((event) => event.kind === 'signal');
         return [
             <LeavePicture key="leave" answer={leave} slip={road.slip_length_m ?? 0} keeps={keeps} unit={unit} toGo={0} words={fast} />,
             `Signal ${far(signal?.at_m ?? 0)} before it, no brake on the main road; then evenly ${leave.decel_mps2.toFixed(1)} m/s², ${leave.late_half_decel_mps2.toFixed(1)} if it is left to the second half.${leave.bend_speed_mps === null ? '' : ` ${fast(leave.bend_speed_mps)} before the bend.`} Lane ${leave.slip_lane}. ${leave.slip_lane_reason}`,
         ];
     }
-    if (planned === 'overtake') {
-        const over = data as OvertakeAnswer;
+    if (data.tool === 'overtake') {
+        const over = data;
         return [
             null,
             over.time_s === null || over.sight_needed_m === null
@@ -133,7 +96,7 @@ function told(
                 : `Somebody at ${fast(over.other_speed_mps)} takes ${over.time_s.toFixed(1)} s and ${far(over.sight_needed_m)} of view to pass; no return after ${over.point_of_no_return_s?.toFixed(1) ?? '–'} s. Dropping back is a right decision.`,
         ];
     }
-    const change = data as ChangeAnswer;
+    const change = data;
     const move = change.checks.find((check) => check.at === 'move')?.time_s ?? 0;
     const metres = change.options.find((option) => option.kind === 'wait')?.metres_m ?? 0;
     return [

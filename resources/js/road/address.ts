@@ -1,10 +1,10 @@
-import type { FastRoad, RoadInputs, RoutineCode, Rules } from '@/api/types';
+import type { FastRoad, RoadFacts, RoutineCode, Rules } from '@/api/types';
 import { limitOf } from '@/app/rules';
 
 const SLIP = { join: 250, leave: 250 } as const;
 
 /** The page of the bench that shows a place without an approach, in its state. */
-export function roadAddress(planned: FastRoad, road: RoadInputs, routine: RoutineCode, rules: Rules): string {
+export function roadAddress(planned: FastRoad, road: RoadFacts, routine: RoutineCode, rules: Rules): string {
     const mph = rules.speed_unit === 'mph';
     const known = (values: Record<string, number | string | undefined>) =>
         new URLSearchParams(Object.entries(values).flatMap(([key, value]) => (value === undefined ? [] : [[key, String(value)]]))).toString();

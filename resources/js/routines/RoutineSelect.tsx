@@ -19,7 +19,7 @@ export function RoutineSelect({ value, onChange, ...field }: Props) {
         sections.set(routine.section_title, [...(sections.get(routine.section_title) ?? []), routine]);
     }
     return (
-        <select {...field} value={value} onChange={(event) => onChange(event.target.value)}>
+        <select {...field} value={value} onChange={(event) => onChange(event.target.value as RoutineCode)}>
             {[...sections].map(([title, lines]) => (
                 <optgroup key={title} label={title}>
                     {lines.map((routine) => (

@@ -1,4 +1,4 @@
-import type { RoadInputs, Side, Stretch } from '@/api/types';
+import type { RoadFacts, Side, Stretch } from '@/api/types';
 import { FORMS } from './sketch/forms';
 import { HALF, Line, MID } from './sketch/parts';
 
@@ -35,7 +35,7 @@ interface Props {
     keeps: Side;
     title: string;
     /** The same description the strip is drawn from: its line, openings, parked cars and way out show here too. */
-    place?: Partial<RoadInputs>;
+    place?: Partial<RoadFacts>;
     size?: number;
 }
 
@@ -46,7 +46,7 @@ const APPROACHED = new Set(['t-junction', 'crossroads', 'lights', 'side-road']);
 const SHOWN = 80;
 
 /** What stands and opens along our road, and a stop line where the place has one. */
-function AlongTheWay({ place, keeps }: { place: Partial<RoadInputs>; keeps: Side }) {
+function AlongTheWay({ place, keeps }: { place: Partial<RoadFacts>; keeps: Side }) {
     const y = (metres: number) => 108 + (Math.min(SHOWN, metres) / SHOWN) * 84;
     const onLeft = (stretch: Stretch) => (stretch.side === 'left') === (keeps === 'left');
     return (

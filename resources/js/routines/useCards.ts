@@ -1,11 +1,15 @@
 import { useQuery } from '@tanstack/react-query';
-import { get } from '@/api/client';
-import type { RoutineCard } from '@/api/types';
+import { api } from '@/api/client';
+import type { Pack } from '@/api/types';
 import { useRules } from '@/app/rules';
 
 /** Every card of the catalogue in the words of the rules in force, or of another pack's. */
-export function useCards(pack?: string) {
+export function useCards(pack?: Pack) {
     const rules = useRules();
     const wanted = pack ?? rules.pack;
-    return useQuery({ queryKey: ['routines', wanted, rules.practice], queryFn: () => get<RoutineCard[]>(`routines?pack=${wanted}`), staleTime: Infinity });
+    return useQuery({
+        queryKey: ['routines', wanted, rules.practice],
+        queryFn: () => api.GET('/routines', { params: { query: { pack: wanted } } }),
+        staleTime: Infinity,
+    });
 }

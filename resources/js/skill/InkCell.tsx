@@ -1,5 +1,5 @@
 import { useId } from 'react';
-import type { Believed } from '@/api/skill';
+import type { Believed } from '@/api/types';
 
 const SIDE = 22;
 /** Ranges narrower than this are drawn without hatching. */

@@ -1,4 +1,4 @@
-import type { Believed } from '@/api/skill';
+import type { Believed } from '@/api/types';
 
 /** A chance on a scale from never to always: the band is its range, the bar the estimate; a hollow bar is where it was before. */
 export function RangeBand({ believed, before = null }: { believed: Believed; before?: Believed | null }) {

@@ -1,4 +1,4 @@
-import type { HeldBackBy, SkillLevel } from '@/api/skill';
+import type { HeldBackBy, SkillLevel } from '@/api/types';
 import type { Conditions, RoutineCode, Rules } from '@/api/types';
 import { STEP_WORDS } from '@/strip/words';
 

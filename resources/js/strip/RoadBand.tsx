@@ -1,5 +1,5 @@
-import type { Stretch } from '@/api/types';
-import type { Drawable, StripLayout } from './layout';
+import type { Drawable, Stretch } from '@/api/types';
+import type { StripLayout } from './layout';
 import { readAt } from './scale';
 
 /** What governs a line behind which another road is met. */

@@ -1,5 +1,5 @@
 import { useRef } from 'react';
-import type { ApproachPlan, StripStep } from '@/api/types';
+import type { Drawable, StripStep } from '@/api/types';
 import { Glyph } from './glyphs';
 import { freeSide, wantedFrom } from './layout';
 import { makeScale, ticks } from './scale';
@@ -7,7 +7,7 @@ import { useWidth } from './useWidth';
 import { inUnit, spoken } from './words';
 
 /** The strip folded into one line: windows and glyphs on the axis, the figure of the current step. */
-export function StepLine({ plan, current, onStep }: { plan: ApproachPlan; current: StripStep; onStep: (step: StripStep) => void }) {
+export function StepLine({ plan, current, onStep }: { plan: Drawable; current: StripStep; onStep: (step: StripStep) => void }) {
     const frame = useRef<HTMLDivElement>(null);
     const width = useWidth(frame);
     const scale = makeScale(width - 18, wantedFrom(plan), 0, 4);

@@ -1,16 +1,16 @@
 import { execFileSync } from 'node:child_process';
 import { cleanup, fireEvent, render, screen, within } from '@testing-library/react';
 import { afterEach, beforeAll, describe, expect, it, vi } from 'vitest';
-import type { ApproachPlan, StripStep } from '@/api/types';
+import type { ApproachAnswer, StripStep } from '@/api/types';
 import { Strip } from './Strip';
 
 /** The core's own answer: what is drawn is tested on what is really computed. */
 const ask = (input: object) =>
     JSON.parse(
         execFileSync('php', ['artisan', 'compute', 'approach'], { input: JSON.stringify({ routine: 'emerge-right', limit_mph: 30, ...input }) }).toString(),
-    ) as ApproachPlan;
+    ) as ApproachAnswer;
 
-let plan: ApproachPlan;
+let plan: ApproachAnswer;
 beforeAll(() => {
     plan = ask({});
     // jsdom lays nothing out: every frame is as wide as a tablet's.

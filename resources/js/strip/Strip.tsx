@@ -1,7 +1,7 @@
 import { useId, useRef, type KeyboardEvent } from 'react';
-import type { StripStep } from '@/api/types';
+import type { Drawable, StripStep } from '@/api/types';
 import { Glyph } from './glyphs';
-import { layOut, ROW, type Drawable, type StripLayout } from './layout';
+import { layOut, ROW, type StripLayout } from './layout';
 import { RoadBand } from './RoadBand';
 import { SpeedGrip } from './SpeedGrip';
 import { StripTable } from './StripTable';

@@ -1,4 +1,4 @@
-import type { Drawable } from './layout';
+import type { Drawable } from '@/api/types';
 import { inUnit, STEP_WORDS } from './words';
 
 const UNITS = { m: 'metres', ft: 'feet', s: 'seconds' };

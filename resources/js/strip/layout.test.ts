@@ -1,18 +1,18 @@
 import { execFileSync } from 'node:child_process';
 import { beforeAll, describe, expect, it } from 'vitest';
-import type { ApproachInputs, ApproachPlan } from '@/api/types';
+import type { ApproachAnswer, ApproachAsked, DrawnPlan } from '@/api/types';
 import { freeSide, layOut, wantedFrom } from './layout';
 import { makeScale, ticks, readAt, secondTicks } from './scale';
 import { nearest } from './useApproach';
 import { onItsAxis, spoken } from './words';
 
 /** The core's own answer, by the command line: what is drawn is tested on what is really computed. */
-function plan(input: Partial<ApproachInputs>): ApproachPlan {
+function plan(input: Partial<ApproachAsked>): ApproachAnswer {
     const said = execFileSync('php', ['artisan', 'compute', 'approach'], { input: JSON.stringify({ routine: 'emerge-right', limit_mph: 30, ...input }) });
-    return JSON.parse(said.toString()) as ApproachPlan;
+    return JSON.parse(said.toString()) as ApproachAnswer;
 }
 
-const plans: Record<string, ApproachPlan> = {};
+const plans: Record<string, DrawnPlan> = {};
 beforeAll(() => {
     plans.town = plan({});
     plans.slow = plan({ speed_mph: 20 });
@@ -89,7 +89,7 @@ describe('the strip', () => {
     });
 
     it('picks the nearest answer of a sweep', () => {
-        const answers = [10, 20, 30].map((at) => ({ at }) as ApproachPlan);
+        const answers = [10, 20, 30].map((at) => ({ at }) as DrawnPlan);
         expect(nearest(answers, 24)?.at).toBe(20);
         expect(nearest([], 24)).toBeUndefined();
     });

@@ -1,4 +1,4 @@
-import type { ApproachPlan, LengthUnit, StripStep } from '@/api/types';
+import type { Drawable, LengthUnit, StripStep } from '@/api/types';
 import { inUnit, wayIsKnown } from './words';
 import { makeScale, ticks, readAt, secondTicks, type Scale } from './scale';
 
@@ -53,7 +53,6 @@ const GLYPH = 18;
 const LETTER = 6.7;
 
 /** A plan as far as it is drawn: a second hazard's has no figures of its own. */
-export type Drawable = Omit<ApproachPlan, 'version' | 'assumptions' | 'warnings'>;
 
 export interface LayoutOptions {
     width: number;

@@ -1,4 +1,4 @@
-import type { ApproachPlan, LengthUnit, Outcome, StripStep } from '@/api/types';
+import type { Drawable, DrawnPlan, LengthUnit, Outcome, StripStep } from '@/api/types';
 
 export const STEP_WORDS: Record<StripStep, string> = { mirrors: 'Mirrors', signal: 'Signal', position: 'Position', speed: 'Speed', gear: 'Gear', look: 'Look' };
 
@@ -28,7 +28,7 @@ export const inUnit = (metres: number, unit: LengthUnit): number => (unit === 'f
 export const spoken = (value: number, unit: LengthUnit): string => (unit === 's' ? `${value.toFixed(1)} s` : `${Math.round(inUnit(value, unit))} ${unit}`);
 
 /** A plan whose car stands, with its seconds in the place of metres: it is drawn on the same strip. */
-export function onItsAxis<T extends Omit<ApproachPlan, 'version' | 'assumptions' | 'warnings'>>(plan: T): T {
+export function onItsAxis<T extends Drawable>(plan: T): Omit<T, 'length_unit'> & Pick<Drawable, 'length_unit'> {
     if (plan.axis === 'distance') return plan;
     return {
         ...plan,
@@ -40,7 +40,7 @@ export function onItsAxis<T extends Omit<ApproachPlan, 'version' | 'assumptions'
 }
 
 /** By where the way has to be known, and from whom. */
-export function wayIsKnown(plan: Pick<ApproachPlan, 'sign' | 'length_unit'>, said: number): string {
+export function wayIsKnown(plan: Pick<DrawnPlan, 'sign' | 'length_unit'>, said: number): string {
     const { sign, length_unit: unit } = plan;
     if (!sign) return `say the direction by ${spoken(said, unit)}`;
     return sign.in_time
@@ -51,6 +51,6 @@ export function wayIsKnown(plan: Pick<ApproachPlan, 'sign' | 'length_unit'>, sai
 export const seconds = (value: number) => `${value.toFixed(1)} s`;
 
 /** The approach speed in the unit of the pack. */
-export function approachSpeed(plan: ApproachPlan): string {
+export function approachSpeed(plan: Drawable): string {
     return plan.approach_speed_kmh === undefined ? `${Math.round(plan.approach_speed_mph ?? 0)} mph` : `${Math.round(plan.approach_speed_kmh)} km/h`;
 }

@@ -2,21 +2,11 @@ import { Problem } from '@/api/client';
 import { useCompute } from '@/compute/useCompute';
 import type { CoreVehicle } from './vehicle';
 
-interface Engine {
-    run: { reached: boolean; time_s: number; distance_m: number } | null;
-    gears: { gear: number; rpm: number; top_speed_mph?: number; top_speed_kmh?: number; accel_available_mps2: number }[];
-}
-interface Steering {
-    turning_circle_m: number;
-    minimum_radius_m: number;
-    turns: number;
-}
-
 /** What the figures mean, as they are typed: the revs at 30 mph, the top speed of each gear, how tightly it turns. */
 export function Consequences({ vehicle }: { vehicle: CoreVehicle }) {
-    const engine = useCompute<Engine>('engine', { vehicle, speed_mph: 30 });
-    const steering = useCompute<Steering>('steering', { vehicle, radius_m: 15 });
-    const pull = useCompute<Engine>('engine', { vehicle, speed_mph: 30, to_speed_mph: 50 });
+    const engine = useCompute('engine', { vehicle, speed_mph: 30 });
+    const steering = useCompute('steering', { vehicle, radius_m: 15 });
+    const pull = useCompute('engine', { vehicle, speed_mph: 30, to_speed_mph: 50 });
     const errors = [engine.error, steering.error].flatMap((error) => (error instanceof Problem ? Object.entries(error.errors) : []));
     return (
         <section aria-label="What these figures mean" aria-live="polite" className="bg-raised border-hair grid gap-2 rounded-xl border-2 p-4">

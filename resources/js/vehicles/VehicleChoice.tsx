@@ -1,23 +1,25 @@
 import { useQuery } from '@tanstack/react-query';
-import { get } from '@/api/client';
-import type { Vehicle, VehicleKind } from '@/api/types';
+import { api } from '@/api/client';
+import type { VehicleAsked } from '@/api/types';
 import { Field } from '@/ui/Field';
-import { forCore, type CoreVehicle } from './vehicle';
+import { forCore } from './vehicle';
 
-export const DEFAULT_KIND = 'small-petrol-hatch';
+type KindName = Extract<VehicleAsked, string>;
+export const DEFAULT_KIND = 'small-petrol-hatch' satisfies KindName;
 
-export const useCars = () => useQuery({ queryKey: ['vehicles'], queryFn: () => get<Vehicle[]>('vehicles') });
+export const useCars = () => useQuery({ queryKey: ['vehicles'], queryFn: () => api.GET('/vehicles') });
 
 /** The kinds the core knows, with every figure that fills a gap. */
-export const useKinds = () => useQuery({ queryKey: ['vehicle-kinds'], queryFn: () => get<VehicleKind[]>('vehicle-kinds'), staleTime: Infinity });
+export const useKinds = () => useQuery({ queryKey: ['vehicle-kinds'], queryFn: () => api.GET('/vehicle-kinds'), staleTime: Infinity });
 
 /** What a tool is asked about: a kind by its name, or a car of the school by its figures. */
-export function useVehicle(chosen: string): string | CoreVehicle {
+export function useVehicle(chosen: string): VehicleAsked {
     const cars = useCars();
     const kinds = useKinds();
     const own = cars.data?.find((car) => car.id === chosen);
     if (own) return forCore(own);
-    return kinds.data && !kinds.data.some((kind) => kind.id === chosen) ? DEFAULT_KIND : /^[a-z-]+$/.test(chosen) ? chosen : DEFAULT_KIND;
+    const isKind = (name: string): name is KindName => kinds.data?.some((kind) => kind.id === name) ?? /^[a-z-]+$/.test(name);
+    return isKind(chosen) ? chosen : DEFAULT_KIND;
 }
 
 export function VehicleChoice({ value, onChange }: { value: string; onChange: (vehicle: string) => void }) {

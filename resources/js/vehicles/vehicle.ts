@@ -1,7 +1,7 @@
-import type { Vehicle } from '@/api/types';
+import type { Vehicle, VehicleAsked, VehicleFigures } from '@/api/types';
 
 /** A car of the school as the core's tools take it. */
-export type CoreVehicle = Record<string, unknown>;
+export type CoreVehicle = Exclude<VehicleAsked, string>;
 
 export function forCore({ name, transmission, controls, length_m, width_m, figures }: Omit<Vehicle, 'id'>): CoreVehicle {
     return { ...figures, ...(name ? { name } : {}), transmission, controls, length_m, width_m };
@@ -29,7 +29,7 @@ export const FIGURES = [
 export type Typed = Partial<Record<(typeof FIGURES)[number][0], string>>;
 
 /** What was typed, as the core reads it; what is left empty is left out and takes the demo car's figure. */
-export function read(typed: Typed): Record<string, unknown> {
+export function read(typed: Typed): VehicleFigures {
     const number = (text: string) => (text.trim() !== '' && Number.isFinite(Number(text.replace(',', '.'))) ? Number(text.replace(',', '.')) : text);
     return Object.fromEntries(
         FIGURES.flatMap(([key]): [string, unknown][] => {
@@ -41,7 +41,7 @@ export function read(typed: Typed): Record<string, unknown> {
     );
 }
 
-export function typed(figures: Record<string, unknown>): Typed {
+export function typed(figures: VehicleFigures): Typed {
     return Object.fromEntries(
         FIGURES.flatMap(([key]) => (key in figures ? [[key, Array.isArray(figures[key]) ? figures[key].join(' ') : String(figures[key])]] : [])),
     );

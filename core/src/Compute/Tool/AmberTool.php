@@ -64,7 +64,7 @@ final class AmberTool implements Tool
             'accel_needed_mps2' => Out::number('to be over in time by gaining speed; 0 where it is not needed. Never a plan', nullable: true),
             'point_of_no_return_m' => Out::number('nearer than this the car goes on'),
             'covered_by_amber_m' => Out::number('nearer than this it is over before red'),
-            'stretch' => ['type' => ['object', 'null'], 'description' => 'where neither fits; null where there is none', 'properties' => ['from_m' => Out::number('far end'), 'to_m' => Out::number('near end')]],
+            'stretch' => Out::maybe(Out::object(['from_m' => Out::number('far end'), 'to_m' => Out::number('near end')]), 'where neither fits; null where there is none'),
             'vanishing_speed_mps' => Out::number('at and below it there is no such stretch'),
             'vanishing_speed_mph' => Out::number('in the pack’s unit'),
             'amber_s' => Out::number('how long it is amber'),

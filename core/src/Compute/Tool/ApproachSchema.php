@@ -5,25 +5,51 @@ declare(strict_types=1);
 namespace NobleTurn\Core\Compute\Tool;
 
 use NobleTurn\Core\Compute\Out;
+use NobleTurn\Core\Motion\Phase;
+use NobleTurn\Core\Place\Control;
+use NobleTurn\Core\Place\Light;
+use NobleTurn\Core\Place\WayOut;
 use NobleTurn\Core\Plan\Between;
+use NobleTurn\Core\Routine\RoutineCode;
 use NobleTurn\Core\Routine\Step;
 
 /** What the answer of the approach tool holds. */
 final class ApproachSchema
 {
+    /** In the unit of the pack only. */
+    private const HEADLINES = ['approach_speed_mph', 'approach_speed_kmh', 'line_speed_mph', 'line_speed_kmh'];
+
+    private const SIDES = ['left', 'right'];
+
     /** @return array<string, array<string, mixed>> */
     public static function of(): array
     {
+        return self::plan() + ['then' => Out::maybe(Out::object([
+            'verdict' => Out::choice(Between::class),
+            'message' => Out::text('sentence for the user'),
+            'room_m' => Out::number('from the end of the first to the second line'),
+            'reached_mps' => Out::number('speed between them'),
+            'earliest_m' => Out::number('where the second routine may begin, metres to its own line'),
+            'say_together' => Out::flag('both directions have to be said before the first'),
+            'direction' => Out::text('how they are said'),
+            'plan' => Out::maybe(Out::object(self::plan() + ['then' => ['type' => 'null']], self::HEADLINES), 'the second plan, on its own axis'),
+        ]), 'the hazard after this one, where one was given')];
+    }
+
+    /** @return array<string, array<string, mixed>> */
+    private static function plan(): array
+    {
         $metres = static fn (string $about): array => Out::number("{$about}, metres to the line");
-        $stretch = Out::list(Out::object(['side' => ['enum' => ['left', 'right']], 'from_m' => $metres('far end'), 'to_m' => $metres('near end')]));
+        $steps = [...array_map(static fn (Step $step): string => $step->value, Step::cases()), 'gear'];
+        $stretch = Out::list(Out::object(['side' => Out::choice(self::SIDES), 'from_m' => $metres('far end'), 'to_m' => $metres('near end')]));
         $column = static fn (string $about, string $type = 'number', bool $nullable = false): array => Out::list(['type' => $nullable ? [$type, 'null'] : $type], $about);
 
         return [
-            'length_unit' => ['enum' => ['m', 'ft'], 'description' => 'in which short distances are spoken there; the fields stay in metres'],
-            'axis' => ['enum' => ['distance', 'time'], 'description' => 'time where the car stands all along: every place is then 0 and the steps are told apart by their seconds'],
-            'routine' => Out::text('the routine planned'),
+            'length_unit' => Out::choice(['m', 'ft'], 'in which short distances are spoken there; the fields stay in metres'),
+            'axis' => Out::choice(['distance', 'time'], 'time where the car stands all along: every place is then 0 and the steps are told apart by their seconds'),
+            'routine' => Out::choice(RoutineCode::class, 'the routine planned'),
             'title' => Out::text('its name'),
-            'turn_side' => ['enum' => ['left', 'right', null], 'description' => 'the side turned or moved to; null where none is'],
+            'turn_side' => Out::choice(self::SIDES, 'the side turned or moved to; null where none is', nullable: true),
             'fits' => Out::flag('whether every rule holds at the speed asked for'),
             'speed_to_fit_mps' => Out::number('where it does not fit: the speed the plan is for', nullable: true),
             ...CommonFields::headlineSpeedSchema('approach_speed', 'speed the plan starts with'),
@@ -34,24 +60,24 @@ final class ApproachSchema
             'peak_decel_mps2' => Out::number('hardest slowing of the plan'),
             'signal_rule_m' => Out::number('where the practice’s rule of thumb puts the signal', nullable: true),
             'direction' => Out::text('how the instructor asks for it'),
-            'sign' => ['type' => ['object', 'null'], 'description' => 'where a sign says the way instead', 'properties' => [
+            'sign' => Out::maybe(Out::object([
                 'at_m' => $metres('the sign'), 'from_m' => $metres('where it can first be read'), 'by_m' => $metres('by where reading it must begin'),
                 'spare_s' => Out::number('between the two; negative where the sign comes too late'), 'in_time' => Out::flag('whether it can be read before the mirrors are due'),
-            ]],
+            ]), 'where a sign says the way instead'),
             'steps' => Out::list(Out::object([
-                'step' => ['enum' => [...array_map(static fn (Step $step): string => $step->value, Step::cases()), 'gear']],
+                'step' => Out::choice($steps),
                 'earliest_m' => $metres('before it would mislead'), 'best_m' => $metres('the point named at the kerb'),
                 'latest_m' => $metres('after it another rule breaks'), 'end_m' => $metres('where it is done'),
                 'best_s' => Out::number('seconds to go'), 'speed_mps' => Out::number('speed there'),
                 'gear' => Out::integer('gear there; null without a clutch', nullable: true),
                 'do' => Out::text('what'), 'why' => Out::text('reason'), 'usual_mistake' => Out::text('what goes wrong'), 'watch' => Out::text('what the instructor watches'), 'says' => Out::list(['type' => 'string'], 'what the practice adds'), 'source' => Out::text('status of the instruction'),
             ])),
-            'groups' => Out::list(Out::object(['name' => Out::text('as the practice counts'), 'steps' => Out::list(['type' => 'string'])]), 'the steps as the practice counts them'),
-            'phases' => Out::list(Out::object(['phase' => Out::text('what the foot does'), 'from_m' => $metres('start'), 'to_m' => $metres('end'), 'decel_mps2' => Out::number('slowing'), 'brake' => Out::flag('whether the brake is needed for it')])),
+            'groups' => Out::list(Out::object(['name' => Out::text('as the practice counts'), 'steps' => Out::list(Out::choice($steps))]), 'the steps as the practice counts them'),
+            'phases' => Out::list(Out::object(['phase' => Out::choice(Phase::class, 'what the foot does'), 'from_m' => $metres('start'), 'to_m' => $metres('end'), 'decel_mps2' => Out::number('slowing'), 'brake' => Out::flag('whether the brake is needed for it')])),
             'gear_changes' => Out::list(Out::object(['from' => Out::integer('gear'), 'to' => Out::integer('gear'), 'down_m' => $metres('clutch down'), 'up_m' => $metres('clutch up')])),
             'gear_after_line' => Out::integer('gear to go on in', nullable: true),
             'place' => Out::object([
-                'keeps' => ['enum' => ['left', 'right']], 'road_width_m' => Out::number('kerb to kerb'), 'one_way' => Out::flag('one-way'), 'control' => Out::text('what governs the line'), 'light' => Out::text('what the lights show'), 'exit' => Out::text('way out'), 'turns_off' => Out::flag('off our road into another, with no line before it'),
+                'keeps' => Out::choice(self::SIDES), 'road_width_m' => Out::number('kerb to kerb'), 'one_way' => Out::flag('one-way'), 'control' => Out::choice(Control::class, 'what governs the line'), 'light' => Out::choice(Light::class, 'what the lights show'), 'exit' => Out::choice(WayOut::class, 'way out'), 'turns_off' => Out::flag('off our road into another, with no line before it'),
                 'view_from_m' => $metres('where the view opens'), 'room_m' => Out::number('room before the line', nullable: true),
                 'openings' => $stretch, 'parked' => $stretch, 'car_length_m' => Out::number('of the vehicle'), 'car_width_m' => Out::number('of the vehicle'),
                 'lateral_usual_m' => Out::number('middle of our lane, from the nearside kerb'), 'lateral_target_m' => Out::number('place for the turn'),
@@ -65,16 +91,6 @@ final class ApproachSchema
                 'shift_m' => Out::number('how far it was moved, + earlier', nullable: true), 'done' => Out::text('what the plan did'), 'message' => Out::text('sentence for the user'), 'data' => ['type' => 'object'],
             ])),
             'practice' => Out::list(Out::object(['question' => Out::text('what practices differ in'), 'text' => Out::text('the question in words'), 'value' => Out::text('the choice used'), 'words' => Out::text('the choice in words'), 'reason' => Out::text('why one would')])),
-            'then' => ['type' => ['object', 'null'], 'description' => 'the hazard after this one, where one was given', 'properties' => [
-                'verdict' => ['enum' => array_map(static fn (Between $between): string => $between->value, Between::cases())],
-                'message' => Out::text('sentence for the user'),
-                'room_m' => Out::number('from the end of the first to the second line'),
-                'reached_mps' => Out::number('speed between them'),
-                'earliest_m' => $metres('where the second routine may begin, to its own line'),
-                'say_together' => Out::flag('both directions have to be said before the first'),
-                'direction' => Out::text('how they are said'),
-                'plan' => ['type' => ['object', 'null'], 'description' => 'the second plan, on its own axis'],
-            ]],
         ];
     }
 }

@@ -12,10 +12,11 @@ use NobleTurn\Core\Compute\Field\ObjectField;
 use NobleTurn\Core\Compute\Field\QuantityField;
 use NobleTurn\Core\Compute\Kind;
 use NobleTurn\Core\Compute\QuickAnswer;
+use NobleTurn\Core\Compute\ReadsAScene;
 use NobleTurn\Core\Compute\Shape;
-use NobleTurn\Core\Compute\Tool;
 use NobleTurn\Core\Compute\Values;
 use NobleTurn\Core\Fault\BadInput;
+use NobleTurn\Core\Place\Approach;
 use NobleTurn\Core\Place\Control;
 use NobleTurn\Core\Place\Light;
 use NobleTurn\Core\Place\View;
@@ -28,7 +29,7 @@ use NobleTurn\Core\Routine\RoutineCode;
 use NobleTurn\Core\Rules\Side;
 
 /** Where and when each step of a routine belongs on one approach. */
-final class ApproachTool implements Tool
+final class ApproachTool implements ReadsAScene
 {
     use QuickAnswer;
 
@@ -89,12 +90,21 @@ final class ApproachTool implements Tool
         return ApproachSchema::of();
     }
 
+    public function scene(Values $input): Approach
+    {
+        if ($input->has('then') && $input->choice('routine', RoutineCode::class)?->isDoneStanding() !== true) {
+            ThenField::second($input, $input->object('then') ?? new Values([]));
+        }
+
+        return self::first($input);
+    }
+
     public function answer(Values $input): Answer
     {
         if ($input->choice('routine', RoutineCode::class)?->isDoneStanding() === true) {
             return self::standing($input);
         }
-        $plan = ApproachPlanner::plan(ApproachReader::read($input));
+        $plan = ApproachPlanner::plan(self::first($input));
 
         return new Answer(
             $plan->approach->pack->code(),
@@ -105,12 +115,18 @@ final class ApproachTool implements Tool
         );
     }
 
-    private static function standing(Values $input): Answer
+    private static function first(Values $input): Approach
     {
-        if ($input->has('then')) {
+        if ($input->has('then') && $input->choice('routine', RoutineCode::class)?->isDoneStanding() === true) {
             throw BadInput::field('then', 'must not be given where the car stands.');
         }
-        $approach = ApproachReader::read($input);
+
+        return ApproachReader::read($input);
+    }
+
+    private static function standing(Values $input): Answer
+    {
+        $approach = self::first($input);
         $plan = StandingPlan::of($approach->vehicle->hasClutch(), $approach->gradient->inRiseOverRun() > 0.02);
         $card = Card::of($approach->routine, $approach->pack, $approach->practice, $approach->vehicle->hasClutch(), $approach->level);
 

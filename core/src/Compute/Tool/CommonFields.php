@@ -6,6 +6,7 @@ namespace NobleTurn\Core\Compute\Tool;
 
 use NobleTurn\Core\Compute\Field\ChoiceField;
 use NobleTurn\Core\Compute\Field\NumberField;
+use NobleTurn\Core\Compute\Out;
 use NobleTurn\Core\Compute\Values;
 use NobleTurn\Core\Place\Surface;
 use NobleTurn\Core\Quantity\Gradient;
@@ -71,9 +72,9 @@ final class CommonFields
     /** @return array<string, array<string, mixed>> schema of a headline speed */
     public static function headlineSpeedSchema(string $name, string $about): array
     {
-        $properties = ["{$name}_mps" => ['type' => ['number', 'null'], 'description' => $about]];
+        $properties = ["{$name}_mps" => Out::number($about)];
         foreach (SpeedUnit::cases() as $unit) {
-            $properties["{$name}_{$unit->value}"] = ['type' => ['number', 'null'], 'description' => "{$about}, in the pack's unit"];
+            $properties["{$name}_{$unit->value}"] = Out::number("{$about}, in the pack's unit");
         }
 
         return $properties;

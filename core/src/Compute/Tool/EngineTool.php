@@ -76,20 +76,20 @@ final class EngineTool implements Tool
             'rev_change' => Out::number('what the change asks of the revs, + to be added', nullable: true),
             'over_rev' => Out::flag('whether the red line is passed, before or after the change'),
             'labours' => Out::flag('whether the engine labours, before or after the change'),
-            'rule_of_thumb' => ['type' => ['object', 'null'], 'description' => 'what is said of such a change, and whether these ratios agree', 'properties' => [
+            'rule_of_thumb' => Out::maybe(Out::object([
                 'at_rpm' => Out::number('engine speed it speaks of'), 'low' => Out::number('least'), 'high' => Out::number('most'),
                 'agrees' => Out::flag('within 150 rpm'), 'message' => Out::text('sentence for the user'),
-            ]],
+            ]), 'what is said of such a change, and whether these ratios agree'),
             'best_gear' => Out::integer('gear for the purpose'),
             'choices' => Out::list(Out::object([
                 'purpose' => ['enum' => array_map(static fn (Purpose $purpose): string => $purpose->value, Purpose::cases())],
                 'gear' => Out::integer('gear'), 'accel_mps2' => Out::number('acceleration available in it'), 'reason' => Out::text('why'),
             ]), 'the gear for each purpose'),
-            'run' => ['type' => ['object', 'null'], 'description' => 'full gas up to to_speed; null without one', 'properties' => [
+            'run' => Out::maybe(Out::object([
                 'reached' => Out::flag('whether the speed is reached at all'), 'time_s' => Out::number('seconds it takes'), 'distance_m' => Out::number('metres it takes'),
                 'speed_mps' => Out::number('reached'), 'gear' => Out::integer('at the end'),
                 'changes' => Out::list(Out::object(['at_mps' => Out::number('road speed'), 'from_gear' => Out::integer('before'), 'to_gear' => Out::integer('after')]), 'up, at nine tenths of the red line'),
-            ]],
+            ]), 'full gas up to to_speed; null without one'),
             'idle_rpm' => Out::number('idling speed; 0 for a motor'),
             'red_line_rpm' => Out::number('highest engine speed'),
             'gears' => Out::list(Out::object([

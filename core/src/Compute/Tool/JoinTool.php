@@ -10,8 +10,8 @@ use NobleTurn\Core\Compute\Field\FlagField;
 use NobleTurn\Core\Compute\Field\NumberField;
 use NobleTurn\Core\Compute\Field\QuantityField;
 use NobleTurn\Core\Compute\Kind;
+use NobleTurn\Core\Compute\ReadsAScene;
 use NobleTurn\Core\Compute\Shape;
-use NobleTurn\Core\Compute\Tool;
 use NobleTurn\Core\Compute\Values;
 use NobleTurn\Core\FastRoad\Joining;
 use NobleTurn\Core\FastRoad\Room;
@@ -22,7 +22,7 @@ use NobleTurn\Core\Vehicle\GearChoice;
 use NobleTurn\Core\Vehicle\Purpose;
 
 /** Joining a fast road from a slip road. */
-final class JoinTool implements Tool
+final class JoinTool implements ReadsAScene
 {
     public function name(): string
     {
@@ -65,6 +65,11 @@ final class JoinTool implements Tool
     public function effort(Values $input): float
     {
         return Effort::QUICK + 150.0 * count($input->objects('vehicles'));
+    }
+
+    public function scene(Values $input): Joining
+    {
+        return self::read($input, CommonFields::pack($input));
     }
 
     public function answer(Values $input): Answer

@@ -10,8 +10,8 @@ use NobleTurn\Core\Compute\Field\ChoiceField;
 use NobleTurn\Core\Compute\Field\QuantityField;
 use NobleTurn\Core\Compute\Kind;
 use NobleTurn\Core\Compute\Out;
+use NobleTurn\Core\Compute\ReadsAScene;
 use NobleTurn\Core\Compute\Shape;
-use NobleTurn\Core\Compute\Tool;
 use NobleTurn\Core\Compute\Values;
 use NobleTurn\Core\FastRoad\LaneChange;
 use NobleTurn\Core\FastRoad\Neighbour;
@@ -29,7 +29,7 @@ use NobleTurn\Core\Vehicle\Purpose;
 use NobleTurn\Core\Vehicle\Vehicle;
 
 /** Into which gap, faster or easier, with the checks in the order of pack and practice. */
-final class LaneChangeTool implements Tool
+final class LaneChangeTool implements ReadsAScene
 {
     /** Seen as passing: faster by more than this, and no further behind, m/s and m (assumed). */
     private const PASSES_BY = 0.5;
@@ -91,6 +91,11 @@ final class LaneChangeTool implements Tool
     public function effort(Values $input): float
     {
         return Effort::QUICK + 80.0 * count($input->objects('vehicles'));
+    }
+
+    public function scene(Values $input): LaneChange
+    {
+        return self::read($input, CommonFields::pack($input), $input->choice('to', Side::class) ?? throw BadInput::field('to', 'is missing.'), VehicleField::read($input));
     }
 
     public function answer(Values $input): Answer

@@ -117,10 +117,10 @@ final class LanesTool implements Tool
                 'path' => $path,
             ]), 'usable lanes, cheapest first'),
             'reasons' => Out::list(['type' => 'string'], 'why this lane'),
-            'onward' => ['type' => ['object', 'null'], 'description' => 'the next junction, where one was given', 'properties' => [
+            'onward' => Out::maybe(Out::object([
                 'lane' => Out::integer('it wants'), 'changes' => Out::integer('of lane on the way there'), 'distance_m' => Out::number('to its line'),
                 'needed_m' => Out::number('for the changes, one at a time'), 'fits' => Out::flag('whether there is room for them'), 'begin_by_m' => Out::number('before its line, where the first must begin'),
-            ]],
+            ]), 'the next junction, where one was given'),
             'lane_by_m' => Out::number('by where our lane must have been taken, metres to the line'),
             'decide_by_m' => Out::number('by where the way must be known for it, metres to the line'),
             'met' => Out::list(Out::object([

@@ -11,8 +11,8 @@ use NobleTurn\Core\Compute\Field\QuantityField;
 use NobleTurn\Core\Compute\Kind;
 use NobleTurn\Core\Compute\Out;
 use NobleTurn\Core\Compute\QuickAnswer;
+use NobleTurn\Core\Compute\ReadsAScene;
 use NobleTurn\Core\Compute\Shape;
-use NobleTurn\Core\Compute\Tool;
 use NobleTurn\Core\Compute\Values;
 use NobleTurn\Core\FastRoad\Leaving;
 use NobleTurn\Core\Fault\BadInput;
@@ -24,7 +24,7 @@ use NobleTurn\Core\Rules\Side;
 use NobleTurn\Core\Rules\Source;
 
 /** Leaving a fast road by a slip road. */
-final class LeaveTool implements Tool
+final class LeaveTool implements ReadsAScene
 {
     use QuickAnswer;
 
@@ -80,6 +80,11 @@ final class LeaveTool implements Tool
             'fits' => Out::flag('whether it needs no harsh brake'),
             'profile' => Out::object(['distance_m' => $column('metres to the beginning of the slip road'), 'time_s' => $column('seconds to it'), 'speed_mps' => $column('speed'), 'decel_mps2' => $column('deceleration')]),
         ];
+    }
+
+    public function scene(Values $input): Leaving
+    {
+        return self::read($input);
     }
 
     public function answer(Values $input): Answer

@@ -10,8 +10,8 @@ use NobleTurn\Core\Compute\Field\NumberField;
 use NobleTurn\Core\Compute\Field\QuantityField;
 use NobleTurn\Core\Compute\Kind;
 use NobleTurn\Core\Compute\Out;
+use NobleTurn\Core\Compute\ReadsAScene;
 use NobleTurn\Core\Compute\Shape;
-use NobleTurn\Core\Compute\Tool;
 use NobleTurn\Core\Compute\Values;
 use NobleTurn\Core\FastRoad\Neighbour;
 use NobleTurn\Core\FastRoad\Overtaking;
@@ -28,7 +28,7 @@ use NobleTurn\Core\Vehicle\Performance;
 use NobleTurn\Core\Vehicle\Purpose;
 
 /** Whether the view is long enough to pass, and from when on there is no going back. */
-final class OvertakeTool implements Tool
+final class OvertakeTool implements ReadsAScene
 {
     private const STEP_S = 0.25;
 
@@ -97,6 +97,11 @@ final class OvertakeTool implements Tool
     {
         // Both ways are driven through in small steps of time.
         return 800.0;
+    }
+
+    public function scene(Values $input): Overtaking
+    {
+        return self::read($input);
     }
 
     public function answer(Values $input): Answer

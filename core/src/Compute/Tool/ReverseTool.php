@@ -75,11 +75,11 @@ final class ReverseTool implements Tool
                 'y_m' => Out::list(['type' => 'number'], 'and to the side of the kerb or bay'),
                 'heading_deg' => Out::list(['type' => 'number'], 'turned since the start'), 'kerb_gap_m' => Out::list(['type' => ['number', 'null']], 'rear wheel to kerb'),
             ]),
-            'bay' => ['type' => ['object', 'null'], 'description' => 'where to begin, and the room it takes', 'properties' => [
+            'bay' => Out::maybe(Out::object([
                 'radius_m' => Out::number('of the rear axle’s middle'), 'past_m' => Out::number('rear axle past the bay’s middle at the start'), 'off_m' => Out::number('rear axle’s middle from the bay’s mouth at the start'),
                 'aisle_needed_m' => Out::number('from the mouth to the front’s swing'), 'side_room_m' => Out::number('left on each side in the bay'), 'width_m' => Out::number('of the bay'), 'depth_m' => Out::number('of the bay'), 'road_wheel_deg' => Out::number('angle of the front wheels'),
                 'hand_wheel_turns' => Out::number('held through the arc'), 'fits' => ['type' => ['boolean', 'null'], 'description' => 'in the aisle given'],
-            ]],
+            ]), 'where to begin, and the room it takes'),
             'control' => Out::text('what holds the pace'),
             'looks' => Out::list(['enum' => ['ahead', 'interior', 'left-mirror', 'right-mirror', 'left-shoulder', 'right-shoulder', 'rear']], 'before moving, in this order; then mainly to the rear'),
             'car' => CarShape::schema(),

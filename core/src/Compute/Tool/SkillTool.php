@@ -20,6 +20,7 @@ use NobleTurn\Core\Record\Conditions;
 use NobleTurn\Core\Record\Outcome;
 use NobleTurn\Core\Record\Taught;
 use NobleTurn\Core\Routine\RoutineCode;
+use NobleTurn\Core\Routine\Section;
 use NobleTurn\Core\Routine\Step;
 use NobleTurn\Core\Rules\Assumption;
 use NobleTurn\Core\Rules\Source;
@@ -90,24 +91,25 @@ final class SkillTool implements Tool
     public function output(): array
     {
         $chance = static fn (string $about): array => Out::number("{$about}, 0 to 1");
-        $step = ['enum' => array_map(static fn (Step $one): string => $one->value, Step::cases())];
+        $routine = Out::choice(RoutineCode::class);
+        $step = Out::choice(Step::class);
 
         return [
             'cells' => Out::list(Out::object([
-                'routine' => Out::text('driven'), 'step' => $step, 'estimate' => $chance('unaided in the reference conditions today'), 'low' => $chance('lower end of the 80 % range'), 'high' => $chance('its upper end'),
+                'routine' => $routine, 'step' => $step, 'estimate' => $chance('unaided in the reference conditions today'), 'low' => $chance('lower end of the 80 % range'), 'high' => $chance('its upper end'),
                 'evidence' => Out::integer('marks behind it'), 'lessons' => Out::integer('in so many lessons'), 'last' => Out::text('when it was last marked'),
                 'level' => ['enum' => array_column(Level::cases(), 'value'), 'description' => 'the estimate in a word'], 'unsure' => Out::flag('whether the range is so wide that it is a guess'),
                 'trend' => ['enum' => ['rising', 'steady', 'falling', 'unknown']],
                 'fading' => Out::flag('whether its routine was not driven for long'), 'faded_by' => $chance('what it lost since'),
-                'said' => ['type' => ['string', 'null'], 'description' => 'the level of the last overruling'], 'marks_alone' => ['type' => ['number', 'null'], 'description' => 'the estimate without it'],
+                'said' => Out::choice(Level::class, 'the level of the last overruling', nullable: true), 'marks_alone' => ['type' => ['number', 'null'], 'description' => 'the estimate without it'],
             ])),
-            'weakest' => Out::list(Out::object(['routine' => Out::text('driven'), 'step' => $step]), 'the cells that stand lowest, lowest first'),
+            'weakest' => Out::list(Out::object(['routine' => $routine, 'step' => $step]), 'the cells that stand lowest, lowest first'),
             'holds_back' => Out::list(Out::object([
-                'step' => ['type' => ['string', 'null'], 'description' => 'null where it is about a routine'], 'section' => ['type' => ['string', 'null'], 'description' => 'of the catalogue; null where it is everywhere'], 'routine' => ['type' => ['string', 'null'], 'description' => 'null where it is about a step'], 'condition' => ['type' => ['string', 'null'], 'description' => 'such as busy, where it is about conditions'],
+                'step' => Out::choice(Step::class, 'null where it is about a routine', nullable: true), 'section' => Out::choice(Section::class, 'of the catalogue; null where it is everywhere', nullable: true), 'routine' => Out::choice(RoutineCode::class, 'null where it is about a step', nullable: true), 'condition' => Out::choice(array_merge(...array_values(Conditions::KINDS)), 'where it is about conditions', nullable: true),
                 'deficit' => Out::number('below its like, logits'), 'gain' => Out::number('by which the average chance would rise'), 'evidence' => Out::integer('marks it rests on'),
             ]), 'most first'),
-            'never_done' => Out::list(Out::text('a routine'), 'of the pack, nobody marked or showed it'), 'only_shown' => Out::list(Out::text('a routine')),
-            'not_for_long' => Out::list(Out::object(['routine' => Out::text('driven before'), 'days' => Out::integer('since')]), 'longest first'),
+            'never_done' => Out::list($routine, 'of the pack, nobody marked or showed it'), 'only_shown' => Out::list($routine),
+            'not_for_long' => Out::list(Out::object(['routine' => $routine, 'days' => Out::integer('since')]), 'longest first'),
             'own_ratings' => Out::list(Out::object([
                 'step' => $step, 'lessons' => Out::integer('compared'), 'said' => Out::number('average rung, 0 intervened to 4 unaided'), 'marked' => Out::number('the same of the marks'),
                 'leans' => ['enum' => ['lower', 'alike', 'higher'], 'description' => 'of the learner beside the marks'],

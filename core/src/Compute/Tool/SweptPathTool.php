@@ -63,7 +63,7 @@ final class SweptPathTool implements Tool
 
     public function output(): array
     {
-        $point = Out::list(['type' => 'number'], 'x and y, m');
+        $point = ['type' => 'array', 'prefixItems' => [['type' => 'number'], ['type' => 'number']], 'items' => false, 'minItems' => 2, 'description' => 'x and y, m'];
         $nullable = static fn (string $about): array => Out::number($about, nullable: true);
 
         return [
@@ -78,17 +78,17 @@ final class SweptPathTool implements Tool
             'outer_radius_max_m' => $nullable('farthest; null off a circle'),
             'tail_swing_m' => Out::number('how far a rear corner swings out at the beginning'),
             'fits' => ['type' => ['boolean', 'null'], 'description' => 'between the kerbs given; null without kerbs'],
-            'reach_m' => ['type' => ['object', 'null'], 'description' => 'farthest any body comes to either side of the path; null for a bend', 'properties' => ['left' => Out::number('m'), 'right' => Out::number('m')]],
+            'reach_m' => Out::maybe(Out::object(['left' => Out::number('m'), 'right' => Out::number('m')]), 'farthest any body comes to either side of the path; null for a bend'),
             'spare_inside_m' => $nullable('room left at the inner kerb; negative where it is mounted'),
             'spare_outside_m' => $nullable('room left at the outer kerb'),
             'spare_left_m' => $nullable('room left at a kerb that runs beside the path on its left'),
             'spare_right_m' => $nullable('and on its right'),
-            'line' => ['type' => ['object', 'null'], 'description' => 'the line through the bend that leaves most room', 'properties' => [
+            'line' => Out::maybe(Out::object([
                 'entry_from_kerb_m' => Out::number('front axle’s middle from the inner kerb before the bend'),
                 'exit_from_kerb_m' => Out::number('and after it'),
                 'radius_m' => Out::number('of the front axle’s middle'),
                 'begin_at_m' => Out::number('front axle past the beginning of the kerb’s curve when it starts to turn; negative before it'),
-            ]],
+            ]), 'the line through the bend that leaves most room'),
             'frames' => Out::list(Out::list(Out::list($point), 'four corners of a unit'), 'positions along the way'),
             'traces' => Out::object([
                 'path' => Out::list($point, 'front axle’s middle'),

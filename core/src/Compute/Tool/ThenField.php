@@ -41,6 +41,16 @@ final class ThenField
         ));
     }
 
+    /** @throws BadInput where what is said of the second contradicts itself */
+    public static function second(Values $input, Values $then): Approach
+    {
+        try {
+            return ApproachReader::read($input->without(self::OF_THE_FIRST)->and($then));
+        } catch (BadInput $bad) {
+            throw BadInput::of(array_combine(array_map(static fn (string $field): string => "then.{$field}", array_keys($bad->errors)), array_values($bad->errors)));
+        }
+    }
+
     /** @return ?array<string, mixed> */
     public static function answer(Values $input, ApproachPlan $first): ?array
     {
@@ -49,11 +59,7 @@ final class ThenField
             return null;
         }
         $distance = $then->distance('distance') ?? throw BadInput::field('then.distance_m', 'is missing.');
-        try {
-            $second = ApproachReader::read($input->without(self::OF_THE_FIRST)->and($then));
-        } catch (BadInput $bad) {
-            throw BadInput::of(array_combine(array_map(static fn (string $field): string => "then.{$field}", array_keys($bad->errors)), array_values($bad->errors)));
-        }
+        $second = self::second($input, $then);
         $chained = Chained::after($first, $second, $distance);
         $body = $chained->second === null ? null : ApproachPresenter::body($chained->second);
         $unit = $second->pack->speedUnit();

@@ -1,7 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { put, remove } from '@/api/client';
+import { api } from '@/api/client';
 import { useMarksQueue } from '@/app/marks';
 import { useSession } from '@/app/session';
 import { setTheme, theme, type Theme } from '@/app/theme';
@@ -24,8 +24,8 @@ export function AccountPage() {
     const { waiting } = useMarksQueue();
     const [chosen, choose] = useState(theme());
     const form = useForm({ current_password: '', password: '' });
-    const leave = async (path: string) => {
-        await remove(path);
+    const leave = async (everywhere: boolean) => {
+        await (everywhere ? api.DELETE('/sessions') : api.DELETE('/session'));
         client.clear();
         await client.invalidateQueries();
         window.location.assign('/');
@@ -91,7 +91,7 @@ export function AccountPage() {
                     onSubmit={(event) => {
                         event.preventDefault();
                         void form
-                            .submit(() => put('password', form.values))
+                            .submit(() => api.PUT('/password', { body: form.values }))
                             .then((done) => {
                                 if (!done) return;
                                 form.setValues({ current_password: '', password: '' });
@@ -133,10 +133,10 @@ export function AccountPage() {
                     <p className="font-semibold">▸ {waiting.length} marks are not sent yet. They stay on this device and go when you sign in here again.</p>
                 )}
                 <div className="flex flex-wrap gap-3">
-                    <button type="button" className="key" onClick={() => void leave('session')}>
+                    <button type="button" className="key" onClick={() => void leave(false)}>
                         Sign out
                     </button>
-                    <button type="button" className="key" onClick={() => void leave('sessions')}>
+                    <button type="button" className="key" onClick={() => void leave(true)}>
                         Sign out everywhere
                     </button>
                 </div>

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
-import { post, put } from '@/api/client';
-import type { Vehicle } from '@/api/types';
+import { api, at } from '@/api/client';
+import type { Vehicle, VehicleFigures } from '@/api/types';
 import { Field } from '@/ui/Field';
 import { FormFoot } from '@/ui/FormFoot';
 import { useForm } from '@/ui/useForm';
@@ -16,7 +16,7 @@ export function CarForm({ car, onKept, children }: { car?: Vehicle; onKept: (car
         controls: car?.controls ?? 'standard',
         length_m: car?.length_m ?? 4.5,
         width_m: car?.width_m ?? 1.8,
-        like: typeof car?.figures.like === 'string' ? car.figures.like : DEFAULT_KIND,
+        like: car?.figures.like ?? DEFAULT_KIND,
         figures: typed(car?.figures ?? {}),
     });
     const kinds = useKinds();
@@ -24,7 +24,7 @@ export function CarForm({ car, onKept, children }: { car?: Vehicle; onKept: (car
     const { like, ...rest } = values;
     const facts = { ...rest, figures: { ...read(values.figures), ...(like === DEFAULT_KIND ? {} : { like }) } };
     /** Another kind brings its own gearbox, controls and size; what was typed of the data sheet stays. */
-    const choose = (id: string) => {
+    const choose = (id: NonNullable<VehicleFigures['like']>) => {
         const next = kinds.data?.find((one) => one.id === id);
         if (next) setValues({ ...values, like: id, transmission: next.transmission, controls: next.controls, length_m: next.length_m, width_m: next.width_m });
     };
@@ -33,14 +33,21 @@ export function CarForm({ car, onKept, children }: { car?: Vehicle; onKept: (car
             className="grid gap-4"
             onSubmit={(event) => {
                 event.preventDefault();
-                void submit(async () => await onKept(car ? await put<Vehicle>(`vehicles/${car.id}`, facts) : await post<Vehicle>('vehicles', facts)));
+                void submit(
+                    async () =>
+                        await onKept(
+                            car
+                                ? await api.PUT('/vehicles/{vehicle}', { ...at({ vehicle: car.id }), body: facts })
+                                : await api.POST('/vehicles', { body: facts }),
+                        ),
+                );
             }}
         >
             <Field label="What you call it" errors={errors.name}>
                 <input required maxLength={120} autoFocus value={values.name} onChange={(event) => set('name', event.target.value)} />
             </Field>
             <Field label="Most like" hint="Fills in what you do not know of it." errors={errors['figures.like']}>
-                <select value={values.like} onChange={(event) => choose(event.target.value)}>
+                <select value={values.like} onChange={(event) => choose(event.target.value as NonNullable<VehicleFigures['like']>)}>
                     {kinds.data?.map((one) => (
                         <option key={one.id} value={one.id}>
                             {one.name}

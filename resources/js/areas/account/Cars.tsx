@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { get, post, remove } from '@/api/client';
+import { api, at } from '@/api/client';
 import type { Vehicle } from '@/api/types';
 import { ArchiveList } from '@/archive/ArchiveList';
 import { useNotice } from '@/ui/Notice';
@@ -12,12 +12,12 @@ export function Cars() {
     const client = useQueryClient();
     const notice = useNotice();
     const [open, setOpen] = useState<Vehicle | 'new' | null>(null);
-    const cars = useQuery({ queryKey: ['vehicles'], queryFn: () => get<Vehicle[]>('vehicles') });
+    const cars = useQuery({ queryKey: ['vehicles'], queryFn: () => api.GET('/vehicles') });
     const refresh = () => client.invalidateQueries({ queryKey: ['vehicles'] });
     const putAway = async (car: Vehicle) => {
-        await remove(`vehicles/${car.id}`);
+        await api.DELETE('/vehicles/{vehicle}', at({ vehicle: car.id }));
         await refresh();
-        notice({ text: `${car.name} is archived.`, undo: () => void post(`vehicles/${car.id}/restore`).then(refresh) });
+        notice({ text: `${car.name} is archived.`, undo: () => void api.POST('/vehicles/{vehicle}/restore', at({ vehicle: car.id })).then(refresh) });
     };
     return (
         <section className="grid gap-3" aria-labelledby="cars">

@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { get, remove } from '@/api/client';
-import type { Device } from '@/api/people';
+import { api, at } from '@/api/client';
+import type { Device } from '@/api/types';
 import { useClock } from '@/app/session';
 import { useNotice } from '@/ui/Notice';
 
@@ -9,9 +9,9 @@ export function Devices() {
     const client = useQueryClient();
     const clock = useClock();
     const notice = useNotice();
-    const devices = useQuery({ queryKey: ['sessions'], queryFn: () => get<Device[]>('sessions'), staleTime: 0 });
+    const devices = useQuery({ queryKey: ['sessions'], queryFn: () => api.GET('/sessions'), staleTime: 0 });
     const end = async (device: Device) => {
-        await remove(`sessions/${device.id}`);
+        await api.DELETE('/sessions/{session}', at({ session: device.id }));
         await client.invalidateQueries({ queryKey: ['sessions'] });
         notice({ text: `Signed out on ${device.device}.` });
     };

@@ -1,7 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { post } from '@/api/client';
-import type { Session } from '@/api/types';
+import { api } from '@/api/client';
+import type { LearnerFacts, Pack, Session } from '@/api/types';
 import { Field } from '@/ui/Field';
 import { FormFoot } from '@/ui/FormFoot';
 import { useForm } from '@/ui/useForm';
@@ -15,7 +15,7 @@ export function FirstRun() {
     const client = useQueryClient();
     const [step, setStep] = useState<'school' | 'car' | 'learner'>('school');
     const [session, setSession] = useState<Session | null>(null);
-    const school = useForm({
+    const school = useForm<{ school: string; time_zone: string; pack: Pack; name: string; email: string; password: string }>({
         school: '',
         time_zone: Intl.DateTimeFormat().resolvedOptions().timeZone || 'Europe/London',
         pack: 'gb',
@@ -23,7 +23,12 @@ export function FirstRun() {
         email: '',
         password: '',
     });
-    const learner = useForm({ name: '', pick_up: '', transmission: 'manual', level: 'beginner' });
+    const learner = useForm<Pick<LearnerFacts, 'name' | 'transmission' | 'level'> & { pick_up: string }>({
+        name: '',
+        pick_up: '',
+        transmission: 'manual',
+        level: 'beginner',
+    });
     const finish = () => client.setQueryData(['session'], session);
 
     if (step === 'school') {
@@ -33,7 +38,9 @@ export function FirstRun() {
                     className="grid gap-4"
                     onSubmit={(event) => {
                         event.preventDefault();
-                        void school.submit(async () => setSession(await post<Session>('first-run', school.values))).then((done) => done && setStep('car'));
+                        void school
+                            .submit(async () => setSession(await api.POST('/first-run', { body: school.values })))
+                            .then((done) => done && setStep('car'));
                     }}
                 >
                     <Field label="Name of the school" errors={school.errors.school}>
@@ -47,7 +54,7 @@ export function FirstRun() {
                         </select>
                     </Field>
                     <Field label="Rules of the road" errors={school.errors.pack} hint="It can be changed later, also for one instructor or learner.">
-                        <select value={school.values.pack} onChange={(event) => school.set('pack', event.target.value)}>
+                        <select value={school.values.pack} onChange={(event) => school.set('pack', event.target.value as Pack)}>
                             <option value="gb">Great Britain: keep left, mph</option>
                             <option value="ie">Ireland: keep left, km/h</option>
                             <option value="na">North America: keep right, mph</option>
@@ -105,7 +112,7 @@ export function FirstRun() {
                 className="grid gap-4"
                 onSubmit={(event) => {
                     event.preventDefault();
-                    void learner.submit(() => post('learners', learner.values)).then((done) => done && finish());
+                    void learner.submit(() => api.POST('/learners', { body: learner.values })).then((done) => done && finish());
                 }}
             >
                 <Field label="Name" errors={learner.errors.name}>
@@ -115,7 +122,10 @@ export function FirstRun() {
                     <input maxLength={190} value={learner.values.pick_up} onChange={(event) => learner.set('pick_up', event.target.value)} />
                 </Field>
                 <Field label="Learns on" errors={learner.errors.transmission}>
-                    <select value={learner.values.transmission} onChange={(event) => learner.set('transmission', event.target.value)}>
+                    <select
+                        value={learner.values.transmission}
+                        onChange={(event) => learner.set('transmission', event.target.value as LearnerFacts['transmission'])}
+                    >
                         <option value="manual">Manual</option>
                         <option value="automatic">Automatic</option>
                     </select>

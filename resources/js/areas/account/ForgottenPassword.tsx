@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { post } from '@/api/client';
+import { api } from '@/api/client';
 import { Field } from '@/ui/Field';
 import { FormFoot } from '@/ui/FormFoot';
 import { useForm } from '@/ui/useForm';
@@ -30,7 +30,7 @@ export function ForgottenPassword({ email, onBack }: { email: string; onBack: ()
             className="grid gap-4"
             onSubmit={(event) => {
                 event.preventDefault();
-                void form.submit(async () => setSaid((await post<{ message: string }>('forgotten-password', form.values)).message));
+                void form.submit(async () => setSaid((await api.POST('/forgotten-password', { body: form.values })).message));
             }}
         >
             <Field label="Email" errors={form.errors.email}>

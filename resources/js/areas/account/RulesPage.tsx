@@ -1,7 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { put } from '@/api/client';
+import { api } from '@/api/client';
 import type { Doctrine } from '@/api/types';
 import { useSession } from '@/app/session';
 import { DoctrineForm } from '@/practice/DoctrineForm';
@@ -11,7 +11,7 @@ import { Failed, Waiting } from '@/ui/State';
 
 /** Whose rules: the school's for everybody, the instructor's own over them. */
 export function RulesPage() {
-    const { user, school } = useSession();
+    const { user, school, rules } = useSession();
     const client = useQueryClient();
     const notice = useNotice();
     const doctrines = useDoctrines();
@@ -20,7 +20,9 @@ export function RulesPage() {
     if (!doctrines.data) return <Failed error={doctrines.error} retry={() => void doctrines.refetch()} />;
     const { packs, questions } = doctrines.data;
     const keep = async (doctrine: Doctrine) => {
-        await put(`doctrines/${whose}`, doctrine);
+        await (whose === 'school'
+            ? api.PUT('/doctrines/school', { body: { ...doctrine, pack: doctrine.pack ?? doctrines.data.school.pack ?? rules.pack } })
+            : api.PUT('/doctrines/mine', { body: doctrine }));
         await client.invalidateQueries();
         notice({ text: 'Kept: plans and cards follow it from now on.' });
     };

@@ -1,6 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { post } from '@/api/client';
-import type { Session } from '@/api/types';
+import { api } from '@/api/client';
 import { countWaiting } from '@/app/marks';
 import { useState } from 'react';
 import { Field } from '@/ui/Field';
@@ -13,7 +12,7 @@ export function SignIn() {
     const client = useQueryClient();
     const form = useForm({ email: '', password: '' });
     const waiting = useQuery({ queryKey: ['waiting'], queryFn: countWaiting, staleTime: 0 });
-    const signIn = () => form.submit(async () => client.setQueryData(['session'], await post<Session>('session', form.values)));
+    const signIn = () => form.submit(async () => client.setQueryData(['session'], await api.POST('/session', { body: form.values })));
     const [forgotten, setForgotten] = useState(false);
     if (forgotten) {
         return (

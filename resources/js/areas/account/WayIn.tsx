@@ -1,7 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { post } from '@/api/client';
-import type { Session } from '@/api/types';
+import { api } from '@/api/client';
 import { Field } from '@/ui/Field';
 import { FormFoot } from '@/ui/FormFoot';
 import { useForm } from '@/ui/useForm';
@@ -21,7 +20,7 @@ export function WayIn({ email, token }: { email: string; token: string }) {
     const [shown, setShown] = useState(false);
     const choose = () =>
         form.submit(async () => {
-            const session = await post<Session>('way-in', { email, token, ...form.values });
+            const session = await api.POST('/way-in', { body: { email, token, ...form.values } });
             // The link is spent: going back must not lead here again.
             window.history.replaceState(null, '', '/');
             // Whatever was read here before was somebody else's.

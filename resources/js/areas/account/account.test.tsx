@@ -1,6 +1,5 @@
 import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import type { Archive, Device } from '@/api/people';
 import { ArchiveList } from '@/archive/ArchiveList';
 import { answer, server, show, written } from '@/testing/answers';
 import { Devices } from './Devices';
@@ -20,7 +19,7 @@ describe('the way in by letter', () => {
     });
 
     it('sends what the link said with the password, and leaves the link behind', async () => {
-        const sent = server({ 'POST way-in': answer<object>('session') });
+        const sent = server({ 'POST way-in': answer('session') });
         window.history.replaceState(null, '', '/way-in#email=a@b.test&token=12ab');
         show(<WayIn email="a@b.test" token="12ab" />);
         fireEvent.change(screen.getByLabelText('Password'), { target: { value: 'three old boats' } });
@@ -65,7 +64,7 @@ describe('a forgotten password', () => {
 
 describe('where one is signed in', () => {
     it('can be ended anywhere but here', async () => {
-        const [recorded] = answer<Device[]>('sessions');
+        const [recorded] = answer('sessions');
         const here = { ...recorded!, id: 'here', here: true, device: 'Firefox on Linux' };
         const sent = server({ 'GET sessions': [here, recorded!] });
         show(<Devices />);
@@ -79,18 +78,18 @@ describe('where one is signed in', () => {
 
 describe('what was archived', () => {
     it('stands at the foot of its list with who did it, and comes back on one press', async () => {
-        const archive = answer<Archive>('archived');
+        const archive = answer('archived');
         const sent = server({ 'GET archived': archive });
         show(<ArchiveList of="learners" />);
         expect(await screen.findByText('Archived (1)')).toBeTruthy();
         expect(screen.getByText(/by Una Ridge/)).toBeTruthy();
         fireEvent.click(screen.getByRole('button', { name: 'Bring Gus Away back', hidden: true }));
         await screen.findByText('Gus Away is back.');
-        expect(written(sent)).toEqual([{ method: 'POST', path: `learners/${archive.learners[0]!.id}/restore`, body: {} }]);
+        expect(written(sent)).toEqual([{ method: 'POST', path: `learners/${archive.learners[0]!.id}/restore`, body: undefined }]);
     });
 
     it('takes no room where there is nothing', async () => {
-        const sent = server({ 'GET archived': answer<Archive>('archived') });
+        const sent = server({ 'GET archived': answer('archived') });
         const { container } = show(<ArchiveList of="vehicles" />);
         await waitFor(() => expect(sent).toHaveLength(1));
         expect(container.querySelector('details')).toBeNull();

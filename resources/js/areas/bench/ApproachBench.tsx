@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
-import type { ApproachInputs, Light, WayOut } from '@/api/types';
+import type { ApproachAsked, Light, RoutineCode, WayOut } from '@/api/types';
 import { reader, write, type BenchState } from '@/approach/address';
+import { asDriven } from '@/approach/Controls';
 import { ApproachView } from '@/approach/ApproachView';
 import { limitOf, unitWords, useRoutine, useRoutineName, useRules, withLimit } from '@/app/rules';
 import { useAddress } from '@/app/useAddress';
@@ -10,6 +11,7 @@ import { QuestionFields } from '@/practice/QuestionFields';
 import { useDoctrines } from '@/practice/useDoctrines';
 import { LIGHTS, WAYS_OUT } from '@/routines/words';
 import { RoutineSelect } from '@/routines/RoutineSelect';
+import { useVehicle } from '@/vehicles/VehicleChoice';
 import { Field } from '@/ui/Field';
 import { Options } from '@/ui/Options';
 import { BenchNav } from './BenchPage';
@@ -27,15 +29,16 @@ export function ApproachBench() {
     const change = (part: Partial<BenchState>) => setState((before) => ({ ...before, ...part }));
     const setRoad = (next: BenchState['road']) => change({ road: strip(next) });
     const road = (part: Partial<BenchState['road']>) => setRoad({ ...state.road, ...part });
-    const inputs = useMemo<ApproachInputs>(
+    const vehicle = useVehicle(state.car);
+    const inputs = useMemo<ApproachAsked>(
         () => ({
             pack: rules.pack,
             ...withLimit(state.road, limitOf(state.road, rules), rules),
-            vehicle: state.car,
+            vehicle,
             learner_level: state.level,
             practice: { ...rules.practice, ...state.practice },
         }),
-        [rules, state.road, state.car, state.level, state.practice],
+        [rules, state.road, vehicle, state.level, state.practice],
     );
     const number = (text: string) => (text === '' ? undefined : Number(text));
     return (
@@ -44,7 +47,10 @@ export function ApproachBench() {
             <header className="flex flex-wrap items-baseline gap-x-6">
                 <h1 className="text-3xl">Approach</h1>
                 <p className="text-quiet">{name(state.road.routine)}</p>
-                <KeepDrawing title={name(state.road.routine)} />
+                <KeepDrawing
+                    title={name(state.road.routine)}
+                    asked={{ tool: 'approach', inputs: { ...inputs, ...asDriven(state.conditions, rules.speed_unit) } }}
+                />
             </header>
             <ApproachView inputs={inputs} conditions={state.conditions} onConditions={(conditions) => change({ conditions })} />
             <section
@@ -161,7 +167,7 @@ export function ApproachBench() {
                 <Field label="Somebody passing">
                     <select
                         value={state.road.passing_on ?? ''}
-                        onChange={(event) => road({ passing_on: (event.target.value || undefined) as ApproachInputs['passing_on'] })}
+                        onChange={(event) => road({ passing_on: (event.target.value || undefined) as ApproachAsked['passing_on'] })}
                     >
                         <option value="">Nobody</option>
                         <option value="left">On the left</option>
@@ -183,7 +189,7 @@ export function ApproachBench() {
                         onChange={(event) =>
                             road({
                                 then: event.target.value
-                                    ? { ...state.road.then, routine: event.target.value, distance_m: state.road.then?.distance_m ?? 60 }
+                                    ? { ...state.road.then, routine: event.target.value as RoutineCode, distance_m: state.road.then?.distance_m ?? 60 }
                                     : undefined,
                             })
                         }
@@ -235,5 +241,5 @@ export function ApproachBench() {
 }
 
 function strip(road: BenchState['road']): BenchState['road'] {
-    return Object.fromEntries(Object.entries(road).filter(([, value]) => value !== undefined)) as BenchState['road'];
+    return Object.fromEntries(Object.entries(road as Record<string, unknown>).filter(([, value]) => value !== undefined)) as BenchState['road'];
 }

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { NavLink } from 'react-router';
-import type { Assumption } from '@/api/types';
+import type { Assumption, ToolAsked } from '@/api/types';
 import { Figures, Warnings } from '@/compute/Figures';
 import { KeepDrawing } from '@/drawings/KeepDrawing';
 import { Failed, Waiting } from '@/ui/State';
@@ -40,6 +40,8 @@ export function BenchNav() {
 interface Props {
     title: string;
     about: string;
+    /** What its tool is asked as the page stands: kept with a place. */
+    asked: ToolAsked;
     controls: ReactNode;
     answer: { assumptions: Assumption[]; warnings: { code: string; message: string }[] } | undefined;
     error: unknown;
@@ -47,14 +49,14 @@ interface Props {
 }
 
 /** What every tool but the approach shares: controls, the picture with its numbers, what to know, what it rests on. */
-export function BenchPage({ title, about, controls, answer, error, children }: Props) {
+export function BenchPage({ title, about, asked, controls, answer, error, children }: Props) {
     return (
         <div className="grid gap-4">
             <BenchNav />
             <header className="flex flex-wrap items-baseline gap-x-6">
                 <h1 className="text-3xl">{title}</h1>
                 <p className="text-quiet">{about}</p>
-                <KeepDrawing title={title} />
+                <KeepDrawing title={title} asked={asked} />
             </header>
             <div className="screen-only flex flex-wrap items-end gap-x-5 gap-y-3">{controls}</div>
             {error ? <Failed error={error} /> : answer ? children : <Waiting />}

@@ -1,12 +1,7 @@
+import type { GapAnswer } from '@/api/types';
+
 /** The outline of a car as the core tells it, m. */
-export interface Shape {
-    wheelbase_m: number;
-    width_m: number;
-    track_m: number;
-    front_overhang_m: number;
-    rear_overhang_m: number;
-    height_m: number;
-}
+export type Shape = GapAnswer['car'];
 
 /** A car from above with its rear axle's middle at the origin, pointing along x; front wheels turned by so many degrees, + to its left. */
 export function CarFromAbove({ car, steer, ghost = false }: { car: Shape; steer: number; ghost?: boolean }) {

@@ -1,17 +1,8 @@
-import type { Assumption } from '@/api/types';
+import type { ClearanceAnswer, ClearanceAsked } from '@/api/types';
 import { flat, useAddress } from '@/app/useAddress';
 import { useCompute } from '@/compute/useCompute';
 import { Field } from '@/ui/Field';
 import { BenchPage } from './BenchPage';
-
-interface Answer {
-    clearance_m: number | null;
-    clearance_ft_in: string;
-    vehicle_height_ft_in: string;
-    verdict: 'passes' | 'within-the-margin' | 'does-not-pass';
-    assumptions: Assumption[];
-    warnings: { code: string; message: string }[];
-}
 
 const address = flat({ vehicle: '4.0', sign: '13\'9"', load: '', margin: '0.075' });
 const VERDICTS = { passes: 'It passes', 'within-the-margin': 'Too close: within the margin', 'does-not-pass': 'It does not pass' };
@@ -23,12 +14,13 @@ const height = (name: string, text: string) => (/['’]|ft/.test(text) ? { [`${n
 export function ClearanceBench() {
     const [state, setState] = useAddress(address.read, address.write);
     const set = (part: Partial<typeof state>) => setState((before) => ({ ...before, ...part }));
-    const { data, error } = useCompute<Answer>('clearance', {
+    const inputs: ClearanceAsked = {
         ...height('vehicle_height', state.vehicle),
         ...height('sign_height', state.sign),
         ...(state.load ? { load_height_m: Number(state.load.replace(',', '.')) } : {}),
         margin_m: Number(state.margin.replace(',', '.')),
-    });
+    };
+    const { data, error } = useCompute('clearance', inputs);
     const entry = (label: string, field: keyof typeof state, hint: string) => (
         <Field label={label} hint={hint}>
             <input value={state[field]} maxLength={12} onChange={(event) => set({ [field]: event.target.value })} />
@@ -38,6 +30,7 @@ export function ClearanceBench() {
         <BenchPage
             title="Clearance"
             about="Height against the sign"
+            asked={{ tool: 'clearance', inputs }}
             answer={data}
             error={error}
             controls={
@@ -70,7 +63,7 @@ export function ClearanceBench() {
 }
 
 /** Beam and box; the gap between them is drawn much larger than the rest, and no larger than the picture, so that centimetres are seen. */
-function BridgePicture({ clearance, verdict }: { clearance: number; verdict: Answer['verdict'] }) {
+function BridgePicture({ clearance, verdict }: { clearance: number; verdict: ClearanceAnswer['verdict'] }) {
     const gap = Math.max(-60, Math.min(110, clearance * 150));
     const beam = 110;
     const top = beam + gap;

@@ -1,3 +1,4 @@
+import type { GapAnswer, GapAsked } from '@/api/types';
 import { flat } from '@/app/useAddress';
 import { useSwept } from '@/compute/useCompute';
 import { Check } from '@/ui/Check';
@@ -10,7 +11,6 @@ import { Big, BenchPage } from './BenchPage';
 import { SlopeSlider, SpeedSlider } from './sliders';
 import { useBench } from './useBench';
 import { GapBar, GapPicture } from './gap/GapPicture';
-import type { GapAnswer } from './gap/geometry';
 import { MomentKeys } from '@/road/MomentKeys';
 import { useMoment } from '@/road/useMoment';
 
@@ -36,9 +36,10 @@ const CRAWL = 2;
 /** Is it long enough: both cars on one time slider, the place where go becomes wait, and what the other driver would have to do. */
 export function GapBench() {
     const { rules, state, set, vehicle, field } = useBench(address);
-    const inputs = {
+    const manoeuvre = state.manoeuvre in MANOEUVRES ? (state.manoeuvre as keyof typeof MANOEUVRES) : 'emerge-right';
+    const inputs: GapAsked = {
         pack: rules.pack,
-        manoeuvre: state.manoeuvre in MANOEUVRES ? state.manoeuvre : 'emerge-right',
+        manoeuvre,
         vehicle,
         [field('other_speed')]: state.speed,
         lanes: state.lanes,
@@ -49,7 +50,7 @@ export function GapBench() {
         ...(state.turner ? { oncoming_turner: true } : {}),
         ...(state.sight > 0 ? { sight_m: state.sight } : {}),
     };
-    const { data, error } = useSwept<GapAnswer>('gap', inputs, { field: 'other_distance_m', from: 10, to: 300, step: 5 }, state.distance);
+    const { data, error } = useSwept('gap', inputs, { field: 'other_distance_m', from: 10, to: 300, step: 5 }, state.distance);
     const speed = data?.other_speed_mps ?? 0;
     const longest = data ? Math.min(14, Math.max(6, Math.ceil(data.critical_gap_s + 2))) : 10;
     const moment = useMoment(longest);
@@ -59,6 +60,7 @@ export function GapBench() {
         <BenchPage
             title="Gap"
             about="What it asks of us, and of the other driver if we went"
+            asked={{ tool: 'gap', inputs: { ...inputs, other_distance_m: state.distance } }}
             answer={data}
             error={error}
             controls={
@@ -101,14 +103,7 @@ export function GapBench() {
                 <div className="grid gap-4">
                     <div className="grid gap-x-6 gap-y-3 lg:grid-cols-[minmax(0,1.6fr)_minmax(0,1fr)]">
                         <div className="grid content-start gap-3">
-                            <GapPicture
-                                answer={data}
-                                manoeuvre={inputs.manoeuvre}
-                                keeps={rules.keeps}
-                                distance={state.distance}
-                                speed={speed}
-                                seconds={seconds}
-                            />
+                            <GapPicture answer={data} manoeuvre={manoeuvre} keeps={rules.keeps} distance={state.distance} speed={speed} seconds={seconds} />
                             <MomentKeys moment={moment} longest={longest} play="If we went" label="After the decision" />
                             {data.sides.map((side) => (
                                 <GapBar

@@ -1,9 +1,8 @@
 import { useId, useRef } from 'react';
-import type { Rules } from '@/api/types';
+import type { EngineAnswer, Rules } from '@/api/types';
 import { unitWords } from '@/app/rules';
 import { inMps } from '@/road/words';
 import { useWidth } from '@/strip/useWidth';
-import type { EngineAnswer } from './GearsBench';
 
 const HEIGHT = 360;
 const LEFT = 46;

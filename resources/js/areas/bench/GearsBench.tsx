@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import type { Assumption, Rules } from '@/api/types';
-import { speedRange, unitWords } from '@/app/rules';
+import type { EngineAnswer, Rules } from '@/api/types';
+import { speedField, speedRange, unitWords } from '@/app/rules';
 import { flat } from '@/app/useAddress';
 import { useCompute, useSwept } from '@/compute/useCompute';
 import { speedWords } from '@/road/words';
@@ -11,36 +11,6 @@ import { VehicleChoice } from '@/vehicles/VehicleChoice';
 import { Big, BenchPage } from './BenchPage';
 import { GearChart } from './GearChart';
 import { useBench } from './useBench';
-
-export interface EngineAnswer {
-    at?: number;
-    speed_mps: number;
-    gear: number;
-    rpm: number;
-    rpm_after_shift: number | null;
-    rev_change: number | null;
-    over_rev: boolean;
-    labours: boolean;
-    rule_of_thumb: { message: string; agrees: boolean } | null;
-    best_gear: number;
-    idle_rpm: number;
-    red_line_rpm: number;
-    run: { reached: boolean; time_s: number; distance_m: number; speed_mps: number; gear: number; changes: { from_gear: number; to_gear: number }[] } | null;
-    choices: { purpose: string; gear: number; accel_mps2: number; reason: string }[];
-    gears: {
-        gear: number;
-        rpm: number;
-        top_speed_mps: number;
-        speed_at_idle_mps: number;
-        speed_per_1000_rpm_mps: number;
-        accel_available_mps2: number;
-        engine_braking_mps2: number;
-        labours: boolean;
-        over_revs: boolean;
-    }[];
-    assumptions: Assumption[];
-    warnings: { code: string; message: string }[];
-}
 
 const address = flat({ vehicle: 'small-petrol-hatch', speed: 30, slope: 0, from: 3, to: 2, upTo: 50 });
 const PURPOSES: Record<string, string> = { cruise: 'to hold the speed', pull: 'to pull', 'slip-road': 'on a slip road, 20 mph more', creep: 'to creep' };
@@ -53,15 +23,15 @@ export function GearsBench() {
     const [many, setMany] = useState(1);
     const gear = (wanted: number) => Math.min(many, Math.max(1, wanted));
     const inputs = { vehicle, gradient: state.slope / 100, ...(many > 1 ? { from_gear: gear(state.from), to_gear: gear(state.to) } : {}) };
-    const { data, error, isPlaceholderData } = useSwept<EngineAnswer>(
+    const { data, error, isPlaceholderData } = useSwept(
         'engine',
         inputs,
-        { field: field('speed'), from: range.step, to: range.to, step: range.step },
+        { field: speedField(rules.speed_unit), from: range.step, to: range.to, step: range.step },
         state.speed,
     );
     // How many gears there are, the answer knows: only then is a change asked for.
     if (data && !isPlaceholderData && data.gears.length !== many) setMany(data.gears.length);
-    const run = useCompute<EngineAnswer>('engine', {
+    const run = useCompute('engine', {
         vehicle,
         gradient: state.slope / 100,
         [field('speed')]: state.speed,
@@ -81,6 +51,7 @@ export function GearsBench() {
         <BenchPage
             title="Gears"
             about="What the revs do, and what each gear can still pull"
+            asked={{ tool: 'engine', inputs: { ...inputs, [field('speed')]: state.speed } }}
             answer={data}
             error={error}
             controls={

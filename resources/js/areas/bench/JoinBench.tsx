@@ -12,7 +12,7 @@ import { JoinPicture } from '@/road/JoinPicture';
 import { MomentKeys } from '@/road/MomentKeys';
 import { asked, readOthers, type Other } from '@/road/others';
 import { OthersForm } from '@/road/OthersForm';
-import type { JoinAnswer } from '@/road/types';
+import type { JoinAnswer, JoinAsked } from '@/api/types';
 import { useMoment } from '@/road/useMoment';
 import { speedWords } from '@/road/words';
 
@@ -38,7 +38,7 @@ const address = flat({
 export function JoinBench() {
     const { rules, state, set, vehicle, field } = useBench(address);
     const others = readOthers(state.others);
-    const { data, error } = useCompute<JoinAnswer>('join', {
+    const inputs: JoinAsked = {
         pack: rules.pack,
         practice: rules.practice,
         vehicle,
@@ -50,13 +50,15 @@ export function JoinBench() {
         slip_angle_deg: state.angle,
         solid_line_m: Math.min(state.solid, state.slip),
         vehicles: asked(others, speedField(rules.speed_unit)),
-    });
+    };
+    const { data, error } = useCompute('join', inputs);
     const longest = data ? Math.ceil(data.profile.time_s[data.profile.time_s.length - 1]!) : 10;
     const moment = useMoment(longest, data?.choice_s);
     return (
         <BenchPage
             title="Join"
             about="Whether the slip road is long enough, ahead of or behind whom, and by where it is decided"
+            asked={{ tool: 'join', inputs }}
             answer={data}
             error={error}
             controls={

@@ -1,3 +1,4 @@
+import type { LaneChangeAsked } from '@/api/types';
 import { useState } from 'react';
 import { unitWords } from '@/app/rules';
 import { flat } from '@/app/useAddress';
@@ -12,7 +13,6 @@ import { ChangePicture } from '@/road/ChangePicture';
 import { MomentKeys } from '@/road/MomentKeys';
 import { asked, readOthers, type Other } from '@/road/others';
 import { OthersForm } from '@/road/OthersForm';
-import type { ChangeAnswer } from '@/road/types';
 import { useMoment } from '@/road/useMoment';
 import { speedWords } from '@/road/words';
 
@@ -40,7 +40,7 @@ export function LaneChangeBench() {
     const [chosen, setChosen] = useState<string | null>(null);
     const others = readOthers(state.others);
     const to = state.to === 'left' ? 'left' : 'right';
-    const { data, error } = useCompute<ChangeAnswer>('lane-change', {
+    const inputs: LaneChangeAsked = {
         pack: rules.pack,
         practice: rules.practice,
         vehicle,
@@ -52,7 +52,8 @@ export function LaneChangeBench() {
         ...(state.room > 0 ? { room_m: state.room } : {}),
         ...(state.junction > 0 ? { junction_m: state.junction } : {}),
         ...(state.second > 0 ? { second_junction_m: state.second } : {}),
-    });
+    };
+    const { data, error } = useCompute('lane-change', inputs);
     const shown = data?.options.find((option) => option.kind === (chosen ?? data.best)) ?? data?.options[0];
     const longest = shown ? Math.ceil(shown.time_s + 5) : 10;
     const moment = useMoment(longest);
@@ -60,6 +61,7 @@ export function LaneChangeBench() {
         <BenchPage
             title="Lane change"
             about="Faster into the gap ahead, easier into the one behind, or wait"
+            asked={{ tool: 'lane-change', inputs }}
             answer={data}
             error={error}
             controls={

@@ -10,7 +10,7 @@ import { MetresSlider, SlopeSlider, SpeedSlider } from './sliders';
 import { useBench } from './useBench';
 import { LeavePicture } from '@/road/LeavePicture';
 import { MomentKeys } from '@/road/MomentKeys';
-import type { LeaveAnswer } from '@/road/types';
+import type { LeaveAnswer, LeaveAsked } from '@/api/types';
 import { useMoment } from '@/road/useMoment';
 import { inMps, speedWords } from '@/road/words';
 
@@ -24,7 +24,7 @@ const SHOWN = 320;
 /** Signs, signal, brake, lane and gear on the way off, in their places. */
 export function LeaveBench() {
     const { rules, state, set, vehicle, field } = useBench(address);
-    const { data, error } = useCompute<LeaveAnswer>('leave', {
+    const inputs: LeaveAsked = {
         pack: rules.pack,
         practice: rules.practice,
         vehicle,
@@ -36,7 +36,8 @@ export function LeaveBench() {
         ...(state.turn === 'left' || state.turn === 'right' ? { next_turn: state.turn } : {}),
         ...(state.radius > 0 ? { bend_radius_m: state.radius, bend_from_m: Math.min(state.bend, state.slip) } : {}),
         ...(state.lower > 0 ? { lower_limit_m: Math.min(state.lower, state.slip) } : {}),
-    });
+    };
+    const { data, error } = useCompute('leave', inputs);
     const onIt = data ? -data.profile.time_s[data.profile.time_s.length - 1]! : 10;
     const before = SHOWN / Math.max(3, inMps(state.main, rules.speed_unit));
     const longest = Math.ceil(before + onIt);
@@ -45,6 +46,7 @@ export function LeaveBench() {
         <BenchPage
             title="Leave"
             about="Signs, signal, brake, lane and gear in their places"
+            asked={{ tool: 'leave', inputs }}
             answer={data}
             error={error}
             controls={

@@ -1,3 +1,4 @@
+import type { SweptPathAnswer, SweptPathAsked } from '@/api/types';
 import { flat, useAddress } from '@/app/useAddress';
 import { useCompute } from '@/compute/useCompute';
 import { Field } from '@/ui/Field';
@@ -8,7 +9,7 @@ import { Big, BenchPage } from './BenchPage';
 import { BendPicture } from './long/BendPicture';
 import { UnitsTable } from './long/UnitsTable';
 import { WayPicture } from './long/WayPicture';
-import { EXITS, readUnits, roundabout, sBend, writeUnits, type Exit, type SweptAnswer } from './long/ways';
+import { EXITS, readUnits, roundabout, sBend, writeUnits, type Exit } from './long/ways';
 
 const address = flat({
     way: 'bend',
@@ -31,7 +32,7 @@ const EXIT_WORDS: Record<Exit, string> = { left: 'First, to the left', over: 'St
 const metres = (value: number) => `${value} m`;
 
 /** What the core is asked: a corner's best line is looked for, every other way is followed as it is. */
-function asked(state: State): object {
+function asked(state: State): SweptPathAsked {
     if (state.way === 's-bend')
         return { path: { pieces: sBend(state.radius, Math.min(80, state.angle), state.between) }, kerbs: { left_m: state.left, right_m: state.right } };
     if (state.way === 'roundabout')
@@ -51,7 +52,8 @@ export function LongVehicleBench() {
     const like = cars.data?.find((car) => car.id === state.vehicle)?.figures.like ?? state.vehicle;
     const kind = kinds.data?.find((one) => one.id === like) ?? kinds.data?.find((one) => one.id === DEFAULT_KIND);
     const own = readUnits(state.units);
-    const { data, error, isPlaceholderData } = useCompute<SweptAnswer>('swept-path', { ...(own.length > 0 ? { units: own } : { vehicle }), ...asked(state) });
+    const inputs: SweptPathAsked = { ...(own.length > 0 ? { units: own } : { vehicle }), ...asked(state) };
+    const { data, error, isPlaceholderData } = useCompute('swept-path', inputs);
     const spares = data ? [data.spare_inside_m, data.spare_outside_m, data.spare_left_m, data.spare_right_m].filter((spare) => spare !== null) : [];
     const spare = Math.min(...spares);
     const to = (step: number, least: number, most: number, value: number) => Math.min(most, Math.max(least, Math.round(value / step) * step));
@@ -59,6 +61,7 @@ export function LongVehicleBench() {
         <BenchPage
             title="Long vehicle"
             about="Where every wheel goes, and what is left at the kerbs"
+            asked={{ tool: 'swept-path', inputs }}
             answer={data}
             error={error}
             controls={
@@ -195,7 +198,7 @@ export function LongVehicleBench() {
     );
 }
 
-function Numbers({ answer }: { answer: SweptAnswer }) {
+function Numbers({ answer }: { answer: SweptPathAnswer }) {
     const m = (value: number | null) => (value ?? 0).toFixed(2);
     return (
         <dl className="grid grid-cols-2 gap-3">

@@ -1,3 +1,4 @@
+import type { OvertakeAsked } from '@/api/types';
 import { flat } from '@/app/useAddress';
 import { useCompute } from '@/compute/useCompute';
 import { spoken } from '@/strip/words';
@@ -10,7 +11,6 @@ import { useBench } from './useBench';
 import { MomentKeys } from '@/road/MomentKeys';
 import { CAR_M, LORRY_M } from '@/road/others';
 import { OvertakePicture } from '@/road/OvertakePicture';
-import type { OvertakeAnswer } from '@/road/types';
 import { useMoment } from '@/road/useMoment';
 import { fromMps, inMps, speedWords } from '@/road/words';
 
@@ -31,7 +31,7 @@ const HEADS = { go: 'Long enough', marginal: 'Hardly any left: wait', 'drop-back
 /** Is the view long enough to pass, and from when on is there no going back. */
 export function OvertakeBench() {
     const { rules, state, set, vehicle, field } = useBench(address);
-    const { data, error } = useCompute<OvertakeAnswer>('overtake', {
+    const inputs: OvertakeAsked = {
         pack: rules.pack,
         vehicle,
         [field('limit')]: state.limit,
@@ -42,7 +42,8 @@ export function OvertakeBench() {
         ...(state.rehearsal ? { rehearsal: true } : { sight_m: state.sight }),
         ...(state.gear > 0 ? { gear: state.gear } : {}),
         ...(state.hold ? { hold_gear: true } : {}),
-    });
+    };
+    const { data, error } = useCompute('overtake', inputs);
     const longest = data ? Math.ceil((data.time_s ?? 10) + 1) : 10;
     const moment = useMoment(longest);
     const now = data ? Math.min(data.profile.time_s.length - 1, Math.round(moment.seconds / 0.25)) : 0;
@@ -50,6 +51,7 @@ export function OvertakeBench() {
         <BenchPage
             title="Overtake"
             about="Whether the view is long enough, and from when on there is no going back"
+            asked={{ tool: 'overtake', inputs }}
             answer={data}
             error={error}
             controls={

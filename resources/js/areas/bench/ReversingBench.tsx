@@ -1,4 +1,5 @@
-import type { Assumption } from '@/api/types';
+import type { Sweep } from '@/api/tools';
+import type { ReverseAnswer, ReverseAsked } from '@/api/types';
 import { useRules } from '@/app/rules';
 import { flat, useAddress } from '@/app/useAddress';
 import { useSwept } from '@/compute/useCompute';
@@ -7,34 +8,7 @@ import { Options } from '@/ui/Options';
 import { Slider } from '@/ui/Slider';
 import { useVehicle, VehicleChoice } from '@/vehicles/VehicleChoice';
 import { Big, BenchPage } from './BenchPage';
-import { CarFromAbove, type Shape } from './CarShape';
-
-interface Answer {
-    at?: number;
-    length_m: number;
-    time_s: number;
-    end_gap_m: number | null;
-    touches_at_m: number | null;
-    correct_turns: number | null;
-    gap_by_angle: { angle_deg: number; end_gap_m: number }[];
-    path: { x_m: number[]; y_m: number[]; heading_deg: number[]; distance_m: number[]; kerb_gap_m: (number | null)[] };
-    bay: {
-        radius_m: number;
-        past_m: number;
-        off_m: number;
-        aisle_needed_m: number;
-        side_room_m: number;
-        width_m: number;
-        depth_m: number;
-        road_wheel_deg: number;
-        hand_wheel_turns: number;
-    } | null;
-    control: string;
-    looks: string[];
-    car: Shape;
-    assumptions: Assumption[];
-    warnings: { code: string; message: string }[];
-}
+import { CarFromAbove } from './CarShape';
 
 const EXERCISES = { 'pull-up-right-reverse': 'Back along the kerb on the right', bay: 'Into a bay', ramp: 'Down or up a ramp' };
 const address = flat({ exercise: 'pull-up-right-reverse', vehicle: 'small-petrol-hatch', angle: 2, gap: 0.3, slope: 0 });
@@ -46,19 +20,21 @@ export function ReversingBench() {
     const set = (part: Partial<typeof state>) => setState((before) => ({ ...before, ...part }));
     const vehicle = useVehicle(state.vehicle);
     const kerb = state.exercise === 'pull-up-right-reverse';
-    const inputs = {
+    const inputs: ReverseAsked = {
         pack: rules.pack,
-        exercise: state.exercise,
+        exercise: state.exercise as ReverseAsked['exercise'],
         vehicle,
         ...(kerb ? { kerb_gap_m: state.gap } : {}),
         ...(kerb ? { gradient: state.slope / 100 } : {}),
     };
-    const sweep = kerb ? { field: 'angle_deg', from: -3, to: 6, step: 0.5 } : { field: 'gradient', from: -0.15, to: 0.15, step: 0.01 };
-    const { data, error } = useSwept<Answer>('reverse', inputs, sweep, kerb ? state.angle : state.slope / 100);
+    const over: Sweep<'reverse'> = kerb ? { field: 'angle_deg', from: -3, to: 6, step: 0.5 } : { field: 'gradient', from: -0.15, to: 0.15, step: 0.01 };
+    const at = kerb ? state.angle : state.slope / 100;
+    const { data, error } = useSwept('reverse', inputs, over, at);
     return (
         <BenchPage
             title="Reversing"
             about="At a slow walking pace"
+            asked={{ tool: 'reverse', inputs: { ...inputs, [over.field ?? '']: at } }}
             answer={data}
             error={error}
             controls={
@@ -158,7 +134,7 @@ export function ReversingBench() {
 const FRAME = 'bg-raised border-hair w-full rounded-xl border-2';
 
 /** The car along the kerb on its right, the way back drawn; the kerb at the foot. */
-function KerbPicture({ answer, kerb, gap, angle }: { answer: Answer; kerb: boolean; gap: number; angle: number }) {
+function KerbPicture({ answer, kerb, gap, angle }: { answer: ReverseAnswer; kerb: boolean; gap: number; angle: number }) {
     const { car, length_m: length } = answer;
     const front = car.wheelbase_m + car.front_overhang_m;
     const kerbY = gap + car.track_m / 2;
@@ -189,7 +165,7 @@ function KerbPicture({ answer, kerb, gap, angle }: { answer: Answer; kerb: boole
 }
 
 /** The bay above, the car driving past it to the right and going back into it. */
-function BayPicture({ answer }: { answer: Answer }) {
+function BayPicture({ answer }: { answer: ReverseAnswer }) {
     const { car, path } = answer;
     const bay = answer.bay!;
     const { width_m: width, depth_m: depth } = bay;

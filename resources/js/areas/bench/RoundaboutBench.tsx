@@ -1,3 +1,4 @@
+import type { LanesAnswer } from '@/api/types';
 import { useState } from 'react';
 import { speedField, useRules } from '@/app/rules';
 import { useAddress } from '@/app/useAddress';
@@ -11,7 +12,7 @@ import { SpeedSlider } from './sliders';
 import { ArmsForm } from './ring/ArmsForm';
 import { AsMet } from './ring/AsMet';
 import { NextForm } from './ring/NextForm';
-import { asked, painted, read, withLanes, write, type LanesAnswer, type RingState } from '@/judgement/ring';
+import { asked, painted, read, withLanes, write, type RingState } from '@/judgement/ring';
 import type { ChosenLane } from './ring/Paint';
 import { RingPicture } from './ring/RingPicture';
 
@@ -26,7 +27,8 @@ export function RoundaboutBench() {
     const set = (part: Partial<RingState>) => setState((before) => ({ ...before, ...part }));
     const [ghost, setGhost] = useState<number | null>(null);
     const [chosen, setChosen] = useState<ChosenLane | null>(null);
-    const { data, error, isPlaceholderData } = useCompute<LanesAnswer>('lanes', asked(state, rules.pack, speedField(rules.speed_unit)));
+    const inputs = asked(state, rules.pack, speedField(rules.speed_unit));
+    const { data, error, isPlaceholderData } = useCompute('lanes', inputs);
     const ours = state.arms.find((arm) => arm.name === state.from)?.lanes.length ?? 1;
     const names = state.arms.map((arm) => arm.name);
     const choose = (label: string, value: string, change: (name: string) => void) => (
@@ -42,6 +44,7 @@ export function RoundaboutBench() {
         <BenchPage
             title="Lanes"
             about="Which lane, why, and what the others would cost"
+            asked={{ tool: 'lanes', inputs }}
             // What cannot be reached is said beside the picture, which stays to be changed.
             answer={data ?? (error ? { assumptions: [], warnings: [] } : undefined)}
             error={null}

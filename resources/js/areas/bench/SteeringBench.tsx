@@ -1,32 +1,11 @@
-import type { Assumption } from '@/api/types';
+import type { SteeringAnswer, SteeringAsked } from '@/api/types';
 import { useRules } from '@/app/rules';
 import { flat, useAddress } from '@/app/useAddress';
 import { useCompute } from '@/compute/useCompute';
 import { Slider } from '@/ui/Slider';
 import { useVehicle, VehicleChoice } from '@/vehicles/VehicleChoice';
 import { Big, BenchPage } from './BenchPage';
-import { CarFromAbove, HandWheel, type Shape } from './CarShape';
-
-interface Answer {
-    at?: number;
-    radius_m: number;
-    minimum_radius_m: number;
-    road_wheel_deg: number;
-    hand_wheel_deg: number;
-    turns: number;
-    taught_turns: number[];
-    agrees_with_taught: boolean;
-    comfortable_speed_mph?: number;
-    comfortable_speed_kmh?: number;
-    inner_clearance_m: number | null;
-    outer_clearance_m: number | null;
-    cut_in_m: number;
-    steer_from_m: number;
-    straighten_deg: number;
-    car: Shape;
-    assumptions: Assumption[];
-    warnings: { code: string; message: string }[];
-}
+import { CarFromAbove, HandWheel } from './CarShape';
 
 const address = flat({ vehicle: 'small-petrol-hatch', kerb: 6, gap: 0.5, lane: 3.65 });
 /** How much wheel for a corner along the kerb, when to begin, when to straighten. */
@@ -35,18 +14,20 @@ export function SteeringBench() {
     const [state, setState] = useAddress(address.read, address.write);
     const set = (part: Partial<typeof state>) => setState((before) => ({ ...before, ...part }));
     const vehicle = useVehicle(state.vehicle);
-    const { data, error } = useCompute<Answer>('steering', {
+    const inputs: SteeringAsked = {
         pack: rules.pack,
         vehicle,
         kerb_radius_m: state.kerb,
         kerb_gap_m: state.gap,
         lane_width_m: state.lane,
-    });
+    };
+    const { data, error } = useCompute('steering', inputs);
     const speed = data?.comfortable_speed_mph === undefined ? `${data?.comfortable_speed_kmh} km/h` : `${Math.round(data.comfortable_speed_mph)} mph`;
     return (
         <BenchPage
             title="Steering"
             about="A right-angle corner along the kerb"
+            asked={{ tool: 'steering', inputs }}
             answer={data}
             error={error}
             controls={
@@ -126,7 +107,7 @@ export function SteeringBench() {
 }
 
 /** The corner from above, the kerb's middle at the lower left; the car half-way round. */
-function CornerPicture({ answer, kerb, lane }: { answer: Answer; kerb: number; lane: number }) {
+function CornerPicture({ answer, kerb, lane }: { answer: SteeringAnswer; kerb: number; lane: number }) {
     const around = kerb + lane + 3.5;
     const view = around + 7;
     // Places count x to the right and y up from the kerb's middle; on the screen y runs down.

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
-import { get } from '@/api/client';
-import type { CellEvidence, Skill } from '@/api/skill';
+import { api, at } from '@/api/client';
+import type { Skill } from '@/api/types';
 import { OUTCOMES, type RoutineCode, type Step, type Tally } from '@/api/types';
 import { useRoutineName } from '@/app/rules';
 import { useClock } from '@/app/session';
@@ -28,7 +28,7 @@ export function CellSheet({ learner, routine, step, tallies, skill, onClose }: P
     const clock = useClock();
     const evidence = useQuery({
         queryKey: ['learner', learner, 'skill', routine, step],
-        queryFn: () => get<CellEvidence>(`learners/${learner}/skill/${routine}/${step}`),
+        queryFn: () => api.GET('/learners/{learner}/skill/{routine}/{step}', at({ learner, routine, step })),
     });
     const cell = skill.cells.find((one) => one.routine === routine && one.step === step)!;
     const tally = tallies.find((one) => one.routine === routine && one.step === step)!;

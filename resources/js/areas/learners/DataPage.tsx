@@ -1,8 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { get } from '@/api/client';
-import type { LearnerData } from '@/api/learnerData';
+import { api, at } from '@/api/client';
+import type { LearnerData } from '@/api/types';
 import { useClock, useSession } from '@/app/session';
 import { Sheet } from '@/ui/Sheet';
 import { Failed, Waiting } from '@/ui/State';
@@ -18,7 +18,7 @@ export function DataPage() {
     // Each time it is taken out is noted: once a visit is enough.
     const taken = useQuery({
         queryKey: ['learner', id, 'data'],
-        queryFn: () => get<LearnerData>(`learners/${id}/data`),
+        queryFn: () => api.GET('/learners/{learner}/data', at({ learner: id })),
         staleTime: Infinity,
         gcTime: 0,
         refetchOnWindowFocus: false,

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import type { LearnerData } from '@/api/learnerData';
+import type { LearnerData } from '@/api/types';
 import { useRoutineName } from '@/app/rules';
 import { useClock } from '@/app/session';
 

@@ -1,6 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
-import { post } from '@/api/client';
+import { api, at } from '@/api/client';
 import { Field } from '@/ui/Field';
 import { FormFoot } from '@/ui/FormFoot';
 import { useNotice } from '@/ui/Notice';
@@ -14,7 +14,7 @@ export function EraseForm({ id, name }: { id: string; name: string }) {
     const form = useForm({ name: '' });
     const erase = () =>
         form.submit(async () => {
-            await post(`learners/${id}/erasure`, form.values);
+            await api.POST('/learners/{learner}/erasure', { ...at({ learner: id }), body: form.values });
             await navigate('/learners');
             client.removeQueries({ queryKey: ['learner', id] });
             await client.invalidateQueries();

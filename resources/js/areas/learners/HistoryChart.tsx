@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import type { CellEvidence } from '@/api/skill';
+import type { CellEvidence } from '@/api/types';
 import { useClock } from '@/app/session';
 import { percent } from '@/skill/words';
 

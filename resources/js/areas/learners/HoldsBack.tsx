@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { get } from '@/api/client';
-import type { HeldBackBy, MarkBehind, Skill } from '@/api/skill';
+import { api } from '@/api/client';
+import type { HeldBackBy, Skill } from '@/api/types';
 import { useRoutineName, useRules } from '@/app/rules';
 import { heldBackBy, mostOf } from '@/skill/words';
 import { Sheet } from '@/ui/Sheet';
@@ -47,10 +47,10 @@ export function HoldsBack({ learner, skill }: { learner: string; skill: Skill })
 
 function MarksThatSaySo({ learner, one, title, onClose }: { learner: string; one: HeldBackBy; title: string; onClose: () => void }) {
     const { step, section, routine, condition } = one;
-    const asked = new URLSearchParams(Object.entries({ step, section, routine, condition }).filter((field): field is [string, string] => field[1] !== null));
+    const asked = { step, section, routine, condition };
     const marks = useQuery({
-        queryKey: ['learner', learner, 'marks', asked.toString()],
-        queryFn: () => get<MarkBehind[]>(`learners/${learner}/marks?${asked}`),
+        queryKey: ['learner', learner, 'marks', asked],
+        queryFn: () => api.GET('/learners/{learner}/marks', { params: { path: { learner }, query: asked } }),
     });
     return (
         <Sheet title={title} about="The newest marks that say so, best and worst alike." open onOpenChange={(open) => !open && onClose()}>

@@ -13,7 +13,7 @@ export function HoursTable({ hours }: { hours: Hours }) {
             </h2>
             <dl className="grid grid-cols-[7rem_1fr] gap-x-3 gap-y-2">
                 {KINDS.map((kind) => {
-                    const parts = Object.entries(hours.minutes[kind] ?? {}).filter(([, minutes]) => minutes > 0);
+                    const parts = Object.entries(hours.minutes[kind]).filter(([, minutes]) => minutes > 0);
                     return (
                         <div key={kind} className="contents">
                             <dt className="text-quiet">{CONDITIONS[kind].title}</dt>

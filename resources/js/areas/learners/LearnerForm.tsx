@@ -1,4 +1,4 @@
-import { post, put } from '@/api/client';
+import { api, at } from '@/api/client';
 import type { LearnerFacts, Level, ReferencePoint } from '@/api/types';
 import { Field } from '@/ui/Field';
 import { FormFoot } from '@/ui/FormFoot';
@@ -42,7 +42,11 @@ export function LearnerForm({ learner, onKept }: { learner?: LearnerFacts; onKep
                 event.preventDefault();
                 void form.submit(
                     async () =>
-                        await onKept(learner ? await put<LearnerFacts>(`learners/${learner.id}`, values) : await post<LearnerFacts>('learners', values)),
+                        await onKept(
+                            learner
+                                ? await api.PUT('/learners/{learner}', { ...at({ learner: learner.id }), body: values })
+                                : await api.POST('/learners', { body: values }),
+                        ),
                 );
             }}
         >

@@ -1,9 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { get, patch, post, remove } from '@/api/client';
-import type { Skill } from '@/api/skill';
-import type { LearnerRecord } from '@/api/types';
+import { api, at } from '@/api/client';
 import { useClock } from '@/app/session';
 import { useNotice } from '@/ui/Notice';
 import { Sheet } from '@/ui/Sheet';
@@ -24,17 +22,20 @@ export function LearnerPage() {
     const notice = useNotice();
     const clock = useClock();
     const [editing, setEditing] = useState(false);
-    const learner = useQuery({ queryKey: ['learner', id], queryFn: () => get<LearnerRecord>(`learners/${id}`) });
-    const skill = useQuery({ queryKey: ['learner', id, 'skill'], queryFn: () => get<Skill>(`learners/${id}/skill`) });
+    const learner = useQuery({ queryKey: ['learner', id], queryFn: () => api.GET('/learners/{learner}', at({ learner: id })) });
+    const skill = useQuery({ queryKey: ['learner', id, 'skill'], queryFn: () => api.GET('/learners/{learner}/skill', at({ learner: id })) });
     const refresh = () => Promise.all([client.invalidateQueries({ queryKey: ['learner'] }), client.invalidateQueries({ queryKey: ['learners'] })]);
     if (learner.isLoading) return <Waiting />;
     if (!learner.data) return <Failed error={learner.error} retry={() => void learner.refetch()} />;
     const { data } = learner;
     const putAway = async () => {
-        await remove(`learners/${id}`);
+        await api.DELETE('/learners/{learner}', at({ learner: id }));
         await refresh();
         void navigate('/learners');
-        notice({ text: `${data.name} is archived; the record is kept.`, undo: () => void post(`learners/${id}/restore`).then(refresh) });
+        notice({
+            text: `${data.name} is archived; the record is kept.`,
+            undo: () => void api.POST('/learners/{learner}/restore', at({ learner: id })).then(refresh),
+        });
     };
     const open = data.promises.filter((promise) => promise.kept_at === null);
     return (
@@ -119,7 +120,11 @@ export function LearnerPage() {
                                                 type="checkbox"
                                                 className="size-6"
                                                 checked={false}
-                                                onChange={() => void patch(`promises/${promise.id}`, { kept: true }).then(refresh)}
+                                                onChange={() =>
+                                                    void api
+                                                        .PATCH('/promises/{promise}', { ...at({ promise: promise.id }), body: { kept: true } })
+                                                        .then(refresh)
+                                                }
                                             />
                                             {promise.text}
                                             {promise.kind === 'homework' && <span className="text-quiet"> · homework</span>}

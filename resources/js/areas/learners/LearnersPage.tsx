@@ -1,8 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { get } from '@/api/client';
-import type { LearnerLine } from '@/api/types';
+import { api } from '@/api/client';
 import { ArchiveList } from '@/archive/ArchiveList';
 import { Sheet } from '@/ui/Sheet';
 import { Empty, Failed, Waiting } from '@/ui/State';
@@ -12,7 +11,7 @@ export function LearnersPage() {
     const client = useQueryClient();
     const navigate = useNavigate();
     const [adding, setAdding] = useState(false);
-    const learners = useQuery({ queryKey: ['learners'], queryFn: () => get<LearnerLine[]>('learners') });
+    const learners = useQuery({ queryKey: ['learners'], queryFn: () => api.GET('/learners') });
     if (learners.isLoading) return <Waiting />;
     if (!learners.data) return <Failed error={learners.error} retry={() => void learners.refetch()} />;
     return (

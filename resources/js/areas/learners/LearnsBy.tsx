@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { put } from '@/api/client';
+import { api, at } from '@/api/client';
 import type { LearnerFacts } from '@/api/types';
 import { useRules } from '@/app/rules';
 import { DoctrineForm } from '@/practice/DoctrineForm';
@@ -27,7 +27,7 @@ export function LearnsBy({ learner, onKept }: { learner: LearnerFacts; onKept: (
                         packs={doctrines.data.packs}
                         questions={doctrines.data.questions}
                         onKeep={async (doctrine) => {
-                            await put(`learners/${learner.id}/doctrine`, doctrine);
+                            await api.PUT('/learners/{learner}/doctrine', { ...at({ learner: learner.id }), body: doctrine });
                             await onKept();
                             setOpen(false);
                             notice({ text: `Plans of ${learner.name} follow it from now on.` });

@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import type { MarkBehind } from '@/api/skill';
+import type { MarkBehind } from '@/api/types';
 import { useClock } from '@/app/session';
 import { ClockAhead } from '@/skill/ClockAhead';
 import { noted } from '@/skill/words';

@@ -1,7 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { patch, post } from '@/api/client';
-import { SKILL_LEVELS, type Overruling, type SkillLevel } from '@/api/skill';
+import { api, at } from '@/api/client';
+import { SKILL_LEVELS, type Overruling, type SkillLevel } from '@/api/types';
 import type { RoutineCode, Step } from '@/api/types';
 import { useClock, useSession } from '@/app/session';
 import { LEVEL_WORDS } from '@/skill/words';
@@ -24,9 +24,10 @@ export function Overrule({ learner, routine, step, said }: Props) {
     const [trouble, setTrouble] = useState<string[]>([]);
     const refresh = () => Promise.all([client.invalidateQueries({ queryKey: ['learner', learner] }), client.invalidateQueries({ queryKey: ['school'] })]);
     const keep = async () => {
+        if (!level) return;
         if (!reason.trim()) return setTrouble(['Say why: both your word and the marks stay on record.']);
         try {
-            await post(`learners/${learner}/overrulings`, { routine, step, level, reason });
+            await api.POST('/learners/{learner}/overrulings', { ...at({ learner }), body: { routine, step, level, reason } });
         } catch (error) {
             return setTrouble([error instanceof Error ? error.message : 'That could not be kept.']);
         }
@@ -35,7 +36,8 @@ export function Overrule({ learner, routine, step, said }: Props) {
         setTrouble([]);
         await refresh();
     };
-    const withdraw = (one: Overruling) => void patch(`overrulings/${one.id}`, { withdrawn: one.withdrawn_at === null }).then(refresh);
+    const withdraw = (one: Overruling) =>
+        void api.PATCH('/overrulings/{overruling}', { ...at({ overruling: one.id }), body: { withdrawn: one.withdrawn_at === null } }).then(refresh);
     return (
         <section aria-labelledby="cell-overrule" className="grid gap-2">
             <h3 id="cell-overrule" className="text-lg">

@@ -1,4 +1,4 @@
-import type { Skill } from '@/api/skill';
+import type { Skill } from '@/api/types';
 import { OUTCOMES } from '@/api/types';
 import { StepIcon } from '@/strip/glyphs';
 import { OUTCOME_WORDS, STEP_WORDS } from '@/strip/words';

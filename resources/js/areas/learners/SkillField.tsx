@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { Skill, SkillCell } from '@/api/skill';
+import type { Skill, SkillCell } from '@/api/types';
 import { STEPS, type RoutineCode, type Rules, type Step, type Tally } from '@/api/types';
 import { useRoutineName, useRules } from '@/app/rules';
 import { InkCell } from '@/skill/InkCell';

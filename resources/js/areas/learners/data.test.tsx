@@ -1,6 +1,6 @@
 import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import type { LearnerData } from '@/api/learnerData';
+import type { LearnerData } from '@/api/types';
 import { answer, server, show, written } from '@/testing/answers';
 import { DataSheet, markWords } from './DataSheet';
 import { EraseForm } from './EraseForm';
@@ -10,7 +10,7 @@ afterEach(() => {
     vi.unstubAllGlobals();
 });
 
-const data = answer<LearnerData>('learner-data');
+const data = answer('learner-data');
 type Mark = LearnerData['lessons'][number]['rounds'][number]['marks'][number];
 
 /** Every text somebody wrote or said, wherever it stands in what is handed out; ids, clocks and codes are not for reading. */
@@ -51,7 +51,7 @@ describe('all that is kept of a learner, as a sheet', () => {
             ...data,
             learner: { ...data.learner, email: 'wanda@example.test', pick_up: '3 Wren Row' },
             lessons: [{ ...lesson, aim: 'An aim', went_well: 'What went well', worked_on: 'What to improve' }],
-            drawings: [{ lesson_id: lesson.id, title: 'A drawing' }],
+            drawings: [{ lesson_id: lesson.id, title: 'A drawing', page: 'gap', state: '', asked: null }],
         };
         const { container } = show(<DataSheet data={full} />);
         for (const text of texts({ ...full, learner: { ...full.learner, name: undefined }, changes: full.changes.map(({ by }) => ({ by })) })) {
@@ -78,7 +78,7 @@ describe('all that is kept of a learner, as a sheet', () => {
         [{ kind: 'moment', note: 'Cyclist' }, false, 'moment, “Cyclist”'],
     ])('%#: a mark in words', (mark, corrected, words) => {
         const whole: Mark = {
-            id: 'x',
+            ...data.lessons[0]!.rounds[0]!.marks[0]!,
             kind: 'step',
             step: null,
             outcome: null,
@@ -87,7 +87,6 @@ describe('all that is kept of a learner, as a sheet', () => {
             note: null,
             corrects_id: null,
             withdrawn: false,
-            pressed_at: '',
         };
         expect(markWords({ ...whole, ...mark }, corrected)).toBe(words);
     });

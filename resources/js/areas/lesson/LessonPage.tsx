@@ -1,7 +1,7 @@
-import { useQuery } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useEffect } from 'react';
 import { NavLink, Navigate, useParams } from 'react-router';
-import { get } from '@/api/client';
-import type { Lesson } from '@/api/types';
+import { api, at } from '@/api/client';
 import { RulesOf } from '@/app/rules';
 import { useClock } from '@/app/session';
 import { Failed, Waiting } from '@/ui/State';
@@ -16,7 +16,12 @@ const LABELS: Record<keyof typeof FACES, string> = { plan: 'Plan', drive: 'Drive
 export function LessonPage() {
     const { id = '', face = '' } = useParams();
     const clock = useClock();
-    const lesson = useQuery({ queryKey: ['lesson', id], queryFn: () => get<Lesson>(`lessons/${id}`) });
+    const client = useQueryClient();
+    const lesson = useQuery({ queryKey: ['lesson', id], queryFn: () => api.GET('/lessons/{lesson}', at({ lesson: id })) });
+    // Drive goes by what it knows; the others show what the server makes of it.
+    useEffect(() => {
+        if (face !== 'drive') void client.refetchQueries({ queryKey: ['lesson', id], exact: true, predicate: (query) => query.state.isInvalidated });
+    }, [client, face, id]);
     if (!(face in FACES)) return <Navigate to={`/lessons/${id}/plan`} replace />;
     if (lesson.isLoading) return <Waiting />;
     if (!lesson.data) return <Failed error={lesson.error} retry={() => void lesson.refetch()} />;

@@ -1,5 +1,5 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { patch } from '@/api/client';
+import { api, at } from '@/api/client';
 import type { Lesson } from '@/api/types';
 
 /** Writes on the lesson and keeps every page that shows it fresh. */
@@ -12,7 +12,7 @@ export function useLesson(id: string) {
             client.invalidateQueries({ queryKey: ['learner'] }),
         ]);
     const write = async (facts: Partial<Pick<Lesson, 'aim' | 'state' | 'went_well' | 'worked_on' | 'self_rating'>>) => {
-        client.setQueryData(['lesson', id], await patch<Lesson>(`lessons/${id}`, facts));
+        client.setQueryData(['lesson', id], await api.PATCH('/lessons/{lesson}', { ...at({ lesson: id }), body: facts }));
         await Promise.all([client.invalidateQueries({ queryKey: ['today'] }), client.invalidateQueries({ queryKey: ['learner'] })]);
     };
     return { refresh, write };

@@ -1,15 +1,11 @@
 import { useInfiniteQuery, useQueryClient } from '@tanstack/react-query';
-import { get, post } from '@/api/client';
-import type { Change } from '@/api/people';
+import { api } from '@/api/client';
+import type { Change } from '@/api/types';
+import { restore } from '@/archive/restore';
 import { useClock } from '@/app/session';
 import { useNotice } from '@/ui/Notice';
 import { Empty, Failed, Waiting } from '@/ui/State';
 import { byDay, LISTS, said, takenBack } from './changes';
-
-interface Part {
-    more: boolean;
-    changes: Change[];
-}
 
 /** Who changed what, latest first; what was archived can be brought back from here. */
 export function Changes() {
@@ -18,7 +14,7 @@ export function Changes() {
     const notice = useNotice();
     const parts = useInfiniteQuery({
         queryKey: ['changes'],
-        queryFn: ({ pageParam }) => get<Part>(`changes${pageParam ? `?before=${pageParam}` : ''}`),
+        queryFn: ({ pageParam }) => api.GET('/changes', { params: { query: pageParam ? { before: pageParam } : {} } }),
         initialPageParam: '',
         getNextPageParam: (part) => (part.more ? part.changes[part.changes.length - 1]?.id : undefined),
         staleTime: 0,
@@ -36,7 +32,7 @@ export function Changes() {
     const open = takenBack(changes);
     const bringBack = async (change: Change) => {
         const list = LISTS[change.kind]!;
-        await post(`${list}/${change.subject_id}/restore`);
+        await restore[list](change.subject_id);
         await Promise.all([client.invalidateQueries({ queryKey: ['changes'] }), client.invalidateQueries({ queryKey: [list] })]);
         notice({ text: `${change.name} is back.` });
     };

@@ -1,7 +1,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { get, post } from '@/api/client';
-import type { LessonsAhead, Person } from '@/api/people';
+import { api, at } from '@/api/client';
+import type { Person } from '@/api/types';
 import { useClock } from '@/app/session';
 import { Check } from '@/ui/Check';
 import { Field } from '@/ui/Field';
@@ -19,7 +19,7 @@ export function HandOver({ from, colleagues, onDone }: { from: Person; colleague
     const { to } = form.values;
     const ahead = useQuery({
         queryKey: ['people', from.id, 'ahead', to],
-        queryFn: () => get<LessonsAhead>(`people/${from.id}/lessons-ahead${to ? `?to=${to}` : ''}`),
+        queryFn: () => api.GET('/people/{person}/lessons-ahead', { params: { path: { person: from.id }, query: to ? { to } : {} } }),
         placeholderData: keepPreviousData,
         enabled: to !== '',
     });
@@ -33,7 +33,10 @@ export function HandOver({ from, colleagues, onDone }: { from: Person; colleague
     const colleague = colleagues.find((person) => person.id === to)?.name ?? '';
     const give = () =>
         form.submit(async () => {
-            const { moved } = await post<{ moved: number }>(`people/${from.id}/hand-over`, { to, learners: given.map((learner) => learner.id) });
+            const { moved } = await api.POST('/people/{person}/hand-over', {
+                ...at({ person: from.id }),
+                body: { to, learners: given.map((learner) => learner.id) },
+            });
             await onDone(`${lessons(moved)} handed over to ${colleague}.`);
         });
     return (

@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { get, put } from '@/api/client';
-import type { Keeping as Kept } from '@/api/people';
+import { api, at } from '@/api/client';
+import type { Keeping as Kept } from '@/api/types';
 import { useClock } from '@/app/session';
 import { Field } from '@/ui/Field';
 import { FormFoot } from '@/ui/FormFoot';
@@ -11,7 +11,7 @@ import { useForm } from '@/ui/useForm';
 /** How long learners are kept after their last lesson, and whose records end soon. */
 export function Keeping() {
     const client = useQueryClient();
-    const kept = useQuery({ queryKey: ['keeping'], queryFn: () => get<Kept>('retention') });
+    const kept = useQuery({ queryKey: ['keeping'], queryFn: () => api.GET('/retention') });
     if (kept.isLoading) return <Waiting />;
     if (!kept.data) return <Failed error={kept.error} retry={() => void kept.refetch()} />;
     const take = (next: Kept) => void client.setQueryData(['keeping'], next);
@@ -30,7 +30,7 @@ function Setting({ kept, onKept }: { kept: Kept; onKept: (next: Kept) => void })
     const form = useForm({ all: kept.keep_months?.toString() ?? '', minors: kept.keep_minors_months?.toString() ?? '' });
     const keep = () =>
         form.submit(async () => {
-            onKept(await put<Kept>('retention', { keep_months: months(form.values.all), keep_minors_months: months(form.values.minors) }));
+            onKept(await api.PUT('/retention', { body: { keep_months: months(form.values.all), keep_minors_months: months(form.values.minors) } }));
             notice({ text: 'Saved.' });
         });
     return (
@@ -85,10 +85,10 @@ function Coming({ kept, onKept }: { kept: Kept; onKept: (next: Kept) => void }) 
     };
     const keepLonger = async (one: Kept['coming'][number]) => {
         const until = later(one.erased_on);
-        onKept(await put<Kept>(`learners/${one.id}/keep`, { until }));
+        onKept(await api.PUT('/learners/{learner}/keep', { ...at({ learner: one.id }), body: { until } }));
         notice({
             text: `${one.name} is kept a year longer.`,
-            undo: () => void put<Kept>(`learners/${one.id}/keep`, { until: one.keep_until }).then(onKept),
+            undo: () => void api.PUT('/learners/{learner}/keep', { ...at({ learner: one.id }), body: { until: one.keep_until } }).then(onKept),
         });
     };
     return (

@@ -1,6 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { get } from '@/api/client';
-import type { Letter } from '@/api/people';
+import { api } from '@/api/client';
 import { useClock } from '@/app/session';
 import { useNotice } from '@/ui/Notice';
 import { Empty, Failed, Waiting } from '@/ui/State';
@@ -9,7 +8,7 @@ import { Empty, Failed, Waiting } from '@/ui/State';
 export function Letters() {
     const clock = useClock();
     const notice = useNotice();
-    const outbox = useQuery({ queryKey: ['letters'], queryFn: () => get<{ mail: boolean; letters: Letter[] }>('letters'), staleTime: 0 });
+    const outbox = useQuery({ queryKey: ['letters'], queryFn: () => api.GET('/letters'), staleTime: 0 });
     if (outbox.isLoading) return <Waiting />;
     if (!outbox.data) return <Failed error={outbox.error} retry={() => void outbox.refetch()} />;
     const { mail, letters } = outbox.data;

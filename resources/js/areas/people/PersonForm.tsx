@@ -1,5 +1,5 @@
-import { post, put } from '@/api/client';
-import type { Person } from '@/api/people';
+import { api, at } from '@/api/client';
+import type { Person } from '@/api/types';
 import { Field } from '@/ui/Field';
 import { FormFoot } from '@/ui/FormFoot';
 import { useForm } from '@/ui/useForm';
@@ -8,7 +8,13 @@ import { useForm } from '@/ui/useForm';
 export function PersonForm({ person, onKept }: { person?: Person; onKept: (person: Person) => Promise<void> }) {
     const form = useForm({ name: person?.name ?? '', email: person?.email ?? '', role: person?.role ?? 'instructor' });
     const keep = () =>
-        form.submit(async () => onKept(person ? await put<Person>(`people/${person.id}`, form.values) : await post<Person>('people', form.values)));
+        form.submit(async () =>
+            onKept(
+                person
+                    ? await api.PUT('/people/{person}', { ...at({ person: person.id }), body: form.values })
+                    : await api.POST('/people', { body: form.values }),
+            ),
+        );
     return (
         <form
             className="grid gap-4"

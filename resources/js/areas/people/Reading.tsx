@@ -1,5 +1,5 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { put } from '@/api/client';
+import { api } from '@/api/client';
 import type { Session } from '@/api/types';
 import { useSession } from '@/app/session';
 import { Check } from '@/ui/Check';
@@ -11,7 +11,7 @@ export function Reading() {
     const client = useQueryClient();
     const notice = useNotice();
     const choose = async (colleagues_read: boolean) => {
-        await put('school/reading', { colleagues_read });
+        await api.PUT('/school/reading', { body: { colleagues_read } });
         client.setQueryData<Session>(['session'], (session) =>
             session && session.user !== null ? { ...session, school: { ...session.school, colleagues_read } } : session,
         );

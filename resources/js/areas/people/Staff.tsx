@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { get, post, remove } from '@/api/client';
-import type { People, Person } from '@/api/people';
+import { api, at } from '@/api/client';
+import type { Person } from '@/api/types';
 import { useClock, useSession } from '@/app/session';
 import { useNotice } from '@/ui/Notice';
 import { Sheet } from '@/ui/Sheet';
@@ -21,28 +21,28 @@ export function Staff({ onLetters }: { onLetters: () => void }) {
     const clock = useClock();
     const { user } = useSession();
     const [doing, setDoing] = useState<Doing | null>(null);
-    const staff = useQuery({ queryKey: ['people'], queryFn: () => get<People>('people') });
+    const staff = useQuery({ queryKey: ['people'], queryFn: () => api.GET('/people') });
     if (staff.isLoading) return <Waiting />;
     if (!staff.data) return <Failed error={staff.error} retry={() => void staff.refetch()} />;
     const { people, mail } = staff.data;
     const refresh = () => Promise.all([client.invalidateQueries({ queryKey: ['people'] }), client.invalidateQueries({ queryKey: ['letters'] })]);
     const waits = (person: Person) => (mail ? `A letter is on its way to ${person.email}.` : `The letter to ${person.name} is in the outbox: hand it on.`);
     const write = async (person: Person) => {
-        await post(`people/${person.id}/letter`);
+        await api.POST('/people/{person}/letter', at({ person: person.id }));
         await refresh();
         notice({ text: waits(person) });
         if (!mail) onLetters();
     };
     const suspend = async (person: Person) => {
-        await post(`people/${person.id}/suspension`);
+        await api.POST('/people/{person}/suspension', at({ person: person.id }));
         await refresh();
         notice({
             text: `${person.name} is signed out everywhere and cannot come in.`,
-            undo: () => void remove(`people/${person.id}/suspension`).then(refresh),
+            undo: () => void api.DELETE('/people/{person}/suspension', at({ person: person.id })).then(refresh),
         });
     };
     const letIn = async (person: Person) => {
-        await remove(`people/${person.id}/suspension`);
+        await api.DELETE('/people/{person}/suspension', at({ person: person.id }));
         await refresh();
         notice({ text: `${person.name} can sign in again.` });
     };

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { Change } from '@/api/people';
+import type { Change } from '@/api/types';
 import { byDay, said, takenBack } from './changes';
 
 let n = 0;

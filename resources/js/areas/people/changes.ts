@@ -1,4 +1,4 @@
-import type { Change } from '@/api/people';
+import type { Archive, Change } from '@/api/types';
 
 const KINDS: Record<Change['kind'], string> = { learner: 'the learner', place: 'the place', car: 'the car', person: '', school: 'the school' };
 
@@ -27,6 +27,8 @@ const FIELDS: Record<string, string> = {
     keep_months: 'how long learners are kept',
     keep_minors_months: 'how long minors are kept',
     routine: 'routine',
+    road: 'measurements',
+    // As it was called before.
     approach: 'measurements',
     note: 'note',
     controls: 'controls',
@@ -76,7 +78,7 @@ export function byDay(changes: Change[], day: (moment: string) => string): { day
 }
 
 /** Where what was archived is listed, by kind; a person or a school is never archived. */
-export const LISTS: Partial<Record<Change['kind'], string>> = { learner: 'learners', place: 'places', car: 'vehicles' };
+export const LISTS: Partial<Record<Change['kind'], keyof Archive>> = { learner: 'learners', place: 'places', car: 'vehicles' };
 
 /** Ids of the changes that can be taken back: a thing was archived, and nothing has happened to it since. Latest first. */
 export function takenBack(changes: Change[]): Set<string> {

@@ -1,7 +1,6 @@
 import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import type { Keeping as Kept, Letter, LessonsAhead, People, Person } from '@/api/people';
-import type { SignedIn } from '@/app/session';
+import type { People, Person } from '@/api/types';
 import { answer, server, show, written } from '@/testing/answers';
 import { HandOver } from './HandOver';
 import { Keeping } from './Keeping';
@@ -15,9 +14,9 @@ afterEach(() => {
     vi.unstubAllGlobals();
 });
 
-const recorded = answer<People>('people');
+const recorded = answer('people');
 // Each answer was recorded in a school of its own: the owner who is signed in here is the one of that list.
-const me = answer<SignedIn>('session').user;
+const me = answer('session').user;
 const staff: People = { ...recorded, people: recorded.people.map((person) => (person.name === me.name ? { ...person, id: me.id } : person)) };
 const by = (name: string): Person => staff.people.find((person) => person.name === name)!;
 const row = async (name: string) => within((await screen.findByRole('heading', { name: new RegExp(`^${name}`) })).closest('li')!);
@@ -45,7 +44,7 @@ describe('the people of a school', () => {
         const path = `people/${by('Lev Heath').id}/suspension`;
         await waitFor(() =>
             expect(written(sent)).toEqual([
-                { method: 'POST', path, body: {} },
+                { method: 'POST', path, body: undefined },
                 { method: 'DELETE', path, body: undefined },
             ]),
         );
@@ -108,7 +107,7 @@ describe('an invitation', () => {
 });
 
 describe('handing over', () => {
-    const ahead = answer<LessonsAhead>('lessons-ahead');
+    const ahead = answer('lessons-ahead');
     const colleagues = [by('Sunniva Oar')];
     const path = `people/${by('Lev Heath').id}/lessons-ahead?to=${colleagues[0]!.id}`;
 
@@ -143,7 +142,7 @@ describe('handing over', () => {
 });
 
 describe('the outbox', () => {
-    const outbox = answer<{ mail: boolean; letters: Letter[] }>('letters');
+    const outbox = answer('letters');
 
     it('shows a letter whole while it opens, and no way in once it does not', async () => {
         server({ 'GET letters': outbox });
@@ -172,7 +171,7 @@ describe('the outbox', () => {
 });
 
 describe('how long learners are kept', () => {
-    const kept = answer<Kept>('retention');
+    const kept = answer('retention');
 
     it('sends an empty box as “for ever”, and shows what the server says of minors', async () => {
         const sent = server({

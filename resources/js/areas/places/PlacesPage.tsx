@@ -1,9 +1,9 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { get, post, remove } from '@/api/client';
+import { api, at } from '@/api/client';
 import type { Place } from '@/api/types';
-import { limitOf, unitWords, usePlanned, useRoutineName, useRules } from '@/app/rules';
+import { factsOf, roadWords, usePlanned, useRoutineName, useRules } from '@/app/rules';
 import { benchAddress } from '@/approach/address';
 import { ArchiveList } from '@/archive/ArchiveList';
 import { DrawingLinks } from '@/drawings/DrawingLinks';
@@ -20,21 +20,17 @@ export function PlacesPage() {
     const name = useRoutineName();
     const notice = useNotice();
     const [editing, setEditing] = useState<Place | 'new' | null>(null);
-    const places = useQuery({ queryKey: ['places'], queryFn: () => get<Place[]>('places') });
+    const places = useQuery({ queryKey: ['places'], queryFn: () => api.GET('/places') });
     const planned = usePlanned();
     const address = (place: Place) => {
         const { by } = planned(place.routine);
-        return by === 'approach' ? benchAddress({ ...place.approach, routine: place.routine }, rules) : roadAddress(by, place.approach, place.routine, rules);
+        return by === 'approach' ? benchAddress({ ...factsOf(place.road), routine: place.routine }, rules) : roadAddress(by, place.road, place.routine, rules);
     };
-    const measure = (place: Place) =>
-        place.approach.slip_length_m === undefined
-            ? `${limitOf(place.approach, rules)} ${unitWords(rules.speed_unit)}`
-            : `slip road of ${place.approach.slip_length_m} m`;
     const refresh = () => client.invalidateQueries({ queryKey: ['places'] });
     const putAway = async (place: Place) => {
-        await remove(`places/${place.id}`);
+        await api.DELETE('/places/{place}', at({ place: place.id }));
         await refresh();
-        notice({ text: `${place.name} is archived.`, undo: () => void post(`places/${place.id}/restore`).then(refresh) });
+        notice({ text: `${place.name} is archived.`, undo: () => void api.POST('/places/{place}/restore', at({ place: place.id })).then(refresh) });
     };
     if (places.isLoading) return <Waiting />;
     if (!places.data) return <Failed error={places.error} retry={() => void places.refetch()} />;
@@ -57,10 +53,10 @@ export function PlacesPage() {
                         <div className="min-w-60 flex-1">
                             <h2 className="text-lg">{place.name}</h2>
                             <p className="text-quiet text-sm">
-                                {name(place.routine)} · {measure(place)}
+                                {name(place.routine)} · {roadWords(place.road, rules)}
                                 {place.note && ` · ${place.note}`}
                             </p>
-                            <DrawingLinks drawings={place.drawings ?? []} onChanged={refresh} />
+                            <DrawingLinks drawings={place.drawings} onChanged={refresh} />
                         </div>
                         <Link className="key" to={address(place)}>
                             Plan

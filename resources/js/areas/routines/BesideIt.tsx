@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { post } from '@/api/client';
-import type { ApproachInputs, ApproachPlan, RoutineCard, StripStep } from '@/api/types';
+import { compute } from '@/api/tools';
+import type { ApproachAsked, Drawable, RoutineCard, StripStep } from '@/api/types';
 import type { Conditions } from '@/approach/Controls';
 import { speedField, speedRange, unitWords, useRules } from '@/app/rules';
 import { useDoctrines } from '@/practice/useDoctrines';
@@ -10,23 +10,23 @@ import { Strip } from '@/strip/Strip';
 import { inUnit, onItsAxis, spoken, STEP_WORDS } from '@/strip/words';
 import { Field } from '@/ui/Field';
 
-const usePlan = (inputs: ApproachInputs) =>
+const usePlan = (inputs: ApproachAsked) =>
     useQuery({
         queryKey: ['plan', inputs],
-        queryFn: () => post<ApproachPlan>('compute/approach', inputs),
+        queryFn: () => compute('approach', inputs),
         staleTime: Infinity,
         placeholderData: (before) => before,
     });
 
 /** The same approach twice: another speed, a wet road, or another practice beside the one in force. */
-export function BesideIt({ card, inputs, conditions }: { card: RoutineCard; inputs: ApproachInputs; conditions: Conditions }) {
+export function BesideIt({ card, inputs, conditions }: { card: RoutineCard; inputs: ApproachAsked; conditions: Conditions }) {
     const rules = useRules();
     const doctrines = useDoctrines();
     const [other, setOther] = useState('');
     const [open, setOpen] = useState(false);
     const field = speedField(rules.speed_unit);
     const range = speedRange(rules.speed_unit);
-    const mine: ApproachInputs = {
+    const mine: ApproachAsked = {
         ...inputs,
         [field]: conditions.speed,
         gradient: conditions.gradient,
@@ -46,7 +46,7 @@ export function BesideIt({ card, inputs, conditions }: { card: RoutineCard; inpu
                     inputs: { practice: { ...rules.practice, [question.key]: option.value } },
                 })),
         );
-    const choices: { key: string; words: string; inputs: Partial<ApproachInputs> }[] = [
+    const choices: { key: string; words: string; inputs: Partial<ApproachAsked> }[] = [
         {
             key: 'surface',
             words: conditions.surface === 'wet' ? 'On a dry road' : 'On a wet road',
@@ -81,14 +81,14 @@ export function BesideIt({ card, inputs, conditions }: { card: RoutineCard; inpu
     );
 }
 
-function Pair({ mine, other, words }: { mine: ApproachInputs; other: ApproachInputs; words: string }) {
+function Pair({ mine, other, words }: { mine: ApproachAsked; other: ApproachAsked; words: string }) {
     const [step, setStep] = useState<StripStep>('signal');
     const [one, two] = [usePlan(mine).data, usePlan(other).data];
     if (!one || !two) return null;
     const plans = [onItsAxis(one), onItsAxis(two)] as const;
     const from = Math.max(...plans.map(wantedFrom));
     const names = [...new Set(plans.flatMap((plan) => plan.steps.map((candidate) => candidate.step)))];
-    const at = (plan: ApproachPlan, name: StripStep) => plan.steps.find((candidate) => candidate.step === name)?.best_m;
+    const at = (plan: Drawable, name: StripStep) => plan.steps.find((candidate) => candidate.step === name)?.best_m;
     const unit = plans[0].length_unit;
     return (
         <>

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import type { ApproachInputs, RoutineCard } from '@/api/types';
+import type { ApproachAsked, FastPlan, RoutineCard, Rules } from '@/api/types';
 import { ApproachView } from '@/approach/ApproachView';
 import type { Conditions } from '@/approach/Controls';
 import { useRules, withLimit } from '@/app/rules';
@@ -9,6 +9,13 @@ import { RoadBrief } from '@/road/RoadBrief';
 import { Sketch } from '@/routines/Sketch';
 import { StepList } from '@/routines/StepList';
 import { BesideIt } from './BesideIt';
+
+/** What its tool is asked on an ordinary road. */
+const ordinaryPlan = ({ planned_by, asked_with, ordinary_road }: RoutineCard, { pack, practice }: Rules) =>
+    ({ tool: planned_by, inputs: { pack, ...(planned_by === 'overtake' ? {} : { practice }), ...asked_with, ...ordinary_road } }) as Pick<
+        FastPlan,
+        'tool' | 'inputs'
+    >;
 
 /** A page of the bench as it begins for a routine. */
 const benchPage = (page: string, begins: Record<string, string | number>): string => {
@@ -22,7 +29,7 @@ export function CardPage({ card, cards }: { card: RoutineCard; cards: RoutineCar
     const [conditions, setConditions] = useState<Conditions>({ speed: rules.town_limit, gradient: 0, surface: 'dry', follower: false });
     const [variant, setVariant] = useState<number | null>(null);
     const chosen = variant === null ? undefined : card.variants[variant];
-    const inputs = useMemo<ApproachInputs>(
+    const inputs = useMemo<ApproachAsked>(
         () => ({ pack: rules.pack, practice: rules.practice, routine: card.code, ...withLimit({}, rules.town_limit, rules), ...(chosen?.inputs ?? {}) }),
         [rules, card.code, chosen],
     );
@@ -117,7 +124,7 @@ export function CardPage({ card, cards }: { card: RoutineCard; cards: RoutineCar
             )}
             <div className="not-on-card grid gap-2 empty:hidden">
                 {Object.keys(card.ordinary_road).length > 0 && (
-                    <RoadBrief routine={card.code} road={card.ordinary_road} ordinary practice={rules.practice} compact />
+                    <RoadBrief plan={ordinaryPlan(card, rules)} routine={card.code} road={card.ordinary_road} ordinary compact />
                 )}
                 <Judgement routine={card.code} road={withLimit({}, conditions.speed, rules)} />
             </div>

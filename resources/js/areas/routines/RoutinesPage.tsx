@@ -1,8 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
-import { get } from '@/api/client';
-import type { LearnerLine, RoutineCard } from '@/api/types';
+import { api } from '@/api/client';
+import type { RoutineCard } from '@/api/types';
 import { useRules } from '@/app/rules';
 import { useCards } from '@/routines/useCards';
 import { Empty, Failed, Waiting } from '@/ui/State';
@@ -49,7 +49,7 @@ function CardList({ cards }: { cards: RoutineCard[] }) {
     const rules = useRules();
     const [params, setParams] = useSearchParams();
     const [words, setWords] = useState('');
-    const learners = useQuery({ queryKey: ['learners'], queryFn: () => get<LearnerLine[]>('learners') });
+    const learners = useQuery({ queryKey: ['learners'], queryFn: () => api.GET('/learners') });
     const texts = useMemo(() => new Map(cards.map((card) => [card.code, textOf(card)])), [cards]);
     const wanted = words.toLowerCase().split(/\s+/).filter(Boolean);
     const found = cards.filter((card) => wanted.every((word) => texts.get(card.code)?.includes(word)));

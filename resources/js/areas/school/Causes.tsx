@@ -1,4 +1,4 @@
-import type { Teaching } from '@/api/skill';
+import type { Teaching } from '@/api/types';
 import { useRoutineName } from '@/app/rules';
 import { percent } from '@/skill/words';
 import { STEP_WORDS } from '@/strip/words';

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
-import type { RecordsState, SchoolLearner } from '@/api/skill';
+import type { RecordsState, SchoolLearner } from '@/api/types';
 import { STEPS } from '@/api/types';
 import { useRoutineName, useRules } from '@/app/rules';
 import { useClock } from '@/app/session';

@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import type { Teaching } from '@/api/skill';
+import type { Teaching } from '@/api/types';
 import { useRoutineName } from '@/app/rules';
 import { STEP_WORDS } from '@/strip/words';
 import { DataTable } from '@/ui/DataTable';

@@ -1,4 +1,4 @@
-import type { Teaching } from '@/api/skill';
+import type { Teaching } from '@/api/types';
 import { useRoutineName } from '@/app/rules';
 import { InkCell } from '@/skill/InkCell';
 import { percent } from '@/skill/words';

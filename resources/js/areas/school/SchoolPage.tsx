@@ -1,7 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
-import { get } from '@/api/client';
-import type { Teaching } from '@/api/skill';
+import { api } from '@/api/client';
 import { useSession } from '@/app/session';
 import { Failed, Waiting } from '@/ui/State';
 import { useView, Views } from '@/ui/Views';
@@ -35,7 +34,7 @@ export function SchoolPage() {
 }
 
 function Taught({ view }: { view: 'routines' | 'causes' | 'places' }) {
-    const teaching = useQuery({ queryKey: ['school', 'teaching'], queryFn: () => get<Teaching>('school/teaching') });
+    const teaching = useQuery({ queryKey: ['school', 'teaching'], queryFn: () => api.GET('/school/teaching') });
     if (teaching.isLoading) return <Waiting />;
     if (!teaching.data) return <Failed error={teaching.error} retry={() => void teaching.refetch()} />;
     if (view === 'routines') return <RoutinesTaught routines={teaching.data.routines} />;

@@ -1,4 +1,4 @@
-import type { Share } from '@/api/skill';
+import type { Share } from '@/api/types';
 import { percent } from '@/skill/words';
 
 /** So many of so many: the bar is what the share may be, its line what it was. */

@@ -1,8 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { get, post } from '@/api/client';
-import type { LearnerLine, LessonLine, Vehicle } from '@/api/types';
+import { api } from '@/api/client';
 import { useSession } from '@/app/session';
 import { Field } from '@/ui/Field';
 import { Sheet } from '@/ui/Sheet';
@@ -23,8 +22,8 @@ function Form({ onDone }: { onDone: () => void }) {
     const { school } = useSession();
     const navigate = useNavigate();
     const client = useQueryClient();
-    const learners = useQuery({ queryKey: ['learners'], queryFn: () => get<LearnerLine[]>('learners') });
-    const vehicles = useQuery({ queryKey: ['vehicles'], queryFn: () => get<Vehicle[]>('vehicles') });
+    const learners = useQuery({ queryKey: ['learners'], queryFn: () => api.GET('/learners') });
+    const vehicles = useQuery({ queryKey: ['vehicles'], queryFn: () => api.GET('/vehicles') });
     const [soon] = useState(() => wallClock(new Date(Math.ceil(Date.now() / 1_800_000) * 1_800_000), school.time_zone));
     const form = useForm({
         learner_id: '',
@@ -38,12 +37,14 @@ function Form({ onDone }: { onDone: () => void }) {
     const fitting = vehicles.data?.filter((vehicle) => !learner || vehicle.transmission === learner.transmission) ?? [];
     const book = () =>
         form.submit(async () => {
-            const lesson = await post<LessonLine>('lessons', {
-                learner_id: values.learner_id,
-                vehicle_id: values.vehicle_id || (fitting[0] ?? vehicles.data?.[0])?.id,
-                starts_at: momentOf(values.at, school.time_zone).toISOString(),
-                minutes: values.minutes,
-                aim: values.aim,
+            const lesson = await api.POST('/lessons', {
+                body: {
+                    learner_id: values.learner_id,
+                    vehicle_id: values.vehicle_id || ((fitting[0] ?? vehicles.data?.[0])?.id ?? ''),
+                    starts_at: momentOf(values.at, school.time_zone).toISOString(),
+                    minutes: values.minutes,
+                    aim: values.aim,
+                },
             });
             await client.invalidateQueries({ queryKey: ['today'] });
             onDone();

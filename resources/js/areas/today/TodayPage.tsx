@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { get } from '@/api/client';
+import { api } from '@/api/client';
 import type { LessonLine, Today } from '@/api/types';
 import { sideAt, useRoutineName, useRules } from '@/app/rules';
 import { useClock, useSession } from '@/app/session';
@@ -15,7 +15,7 @@ export function TodayPage() {
     const clock = useClock();
     const { user } = useSession();
     const [booking, setBooking] = useState(false);
-    const today = useQuery({ queryKey: ['today'], queryFn: () => get<Today>('today') });
+    const today = useQuery({ queryKey: ['today'], queryFn: () => api.GET('/today') });
     if (today.isLoading) return <Waiting />;
     if (today.error || !today.data) return <Failed error={today.error} retry={() => void today.refetch()} />;
     const { lessons, next, unfinished } = today.data;
@@ -76,7 +76,7 @@ function Next({ lesson, isToday }: { lesson: NonNullable<Today['next']>; isToday
                                     step="position"
                                     side={sideAt(
                                         rules.routines.find((one) => one.code === item.routine),
-                                        item.place.approach,
+                                        item.place.road,
                                         rules,
                                     )}
                                 />

@@ -1,5 +1,6 @@
+import type { GapAnswer } from '@/api/types';
 import { CarFromAbove } from '../CarShape';
-import { metresAt, oursAt, type GapAnswer, type Pose } from './geometry';
+import { metresAt, oursAt, type Pose } from './geometry';
 
 interface Props {
     answer: GapAnswer;

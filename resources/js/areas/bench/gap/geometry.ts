@@ -1,35 +1,7 @@
+import type { GapAnswer } from '@/api/types';
 import { readAt } from '@/strip/scale';
 
-export interface GapSide {
-    from: 'left' | 'right' | 'ahead';
-    joined: boolean;
-    time_needed_s: number;
-    time_available_s: number;
-    margin_s: number;
-    other_decel_needed_mps2: number | null;
-    verdict: 'go' | 'marginal' | 'wait';
-}
-
-export interface GapAnswer {
-    at?: number;
-    verdict: 'go' | 'marginal' | 'wait';
-    message: string;
-    other_speed_mps: number;
-    worst: GapSide['from'];
-    margin_s: number;
-    other_decel_needed_mps2: number | null;
-    critical_gap_s: number;
-    critical_gap_m: number;
-    published_gap_s: number;
-    accepted_headway_s: number;
-    sight_distance_m: number;
-    sides: GapSide[];
-    motion: { time_s: number[]; ours_m: number[]; speed_mps: number[] };
-    path: { straight_m: number; radius_m: number; turned_deg: number; turn_m: number; lane_width_m: number; lanes: number };
-    car: import('../CarShape').Shape;
-    assumptions: import('@/api/types').Assumption[];
-    warnings: { code: string; message: string }[];
-}
+export type GapSide = GapAnswer['sides'][number];
 
 export interface Pose {
     x: number;

@@ -1,8 +1,9 @@
+import type { SweptPathAnswer } from '@/api/types';
 import { Drawn, points } from './Drawn';
-import type { Point, SweptAnswer } from './ways';
+import type { Point } from './ways';
 
 interface Props {
-    answer: SweptAnswer;
+    answer: SweptPathAnswer;
     kerb: number;
     entry: number;
     exit: number;

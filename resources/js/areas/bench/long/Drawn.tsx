@@ -1,5 +1,6 @@
+import type { SweptPathAnswer } from '@/api/types';
 import { useRef, useState, type ReactNode } from 'react';
-import type { Point, SweptAnswer } from './ways';
+import type { Point } from './ways';
 
 /** Points as an attribute of SVG: on the screen y runs down. */
 export const points = (line: Point[]) => line.map(([x, y]) => `${x.toFixed(2)},${(-y).toFixed(2)}`).join(' ');
@@ -11,7 +12,7 @@ export interface Grip {
 }
 
 interface Props {
-    answer: SweptAnswer;
+    answer: SweptPathAnswer;
     label: string;
     /** What must be seen whole, m. */
     frame: Point[];

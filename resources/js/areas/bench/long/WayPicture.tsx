@@ -1,8 +1,9 @@
+import type { SweptPathAnswer } from '@/api/types';
 import { Drawn, points } from './Drawn';
-import { beside, type Point, type SweptAnswer } from './ways';
+import { beside, type Point } from './ways';
 
 interface Props {
-    answer: SweptAnswer;
+    answer: SweptPathAnswer;
     left: number;
     right: number;
     onLeft: (metres: number) => void;

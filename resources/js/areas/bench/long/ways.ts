@@ -2,22 +2,6 @@ import type { VehicleUnit } from '@/api/types';
 
 export type Point = [number, number];
 
-export interface SweptAnswer {
-    off_tracking_m: { most: number };
-    tail_swing_m: number;
-    fits: boolean | null;
-    spare_inside_m: number | null;
-    spare_outside_m: number | null;
-    spare_left_m: number | null;
-    spare_right_m: number | null;
-    reach_m: { left: number; right: number } | null;
-    line: { entry_from_kerb_m: number; exit_from_kerb_m: number; radius_m: number; begin_at_m: number } | null;
-    frames: Point[][][];
-    traces: { path: Point[]; outer: Point[]; inner: Point[] };
-    assumptions: import('@/api/types').Assumption[];
-    warnings: { code: string; message: string }[];
-}
-
 type Piece = { length_m: number } | { radius_m: number; angle_deg: number };
 
 /** Heading of the car when it leaves a roundabout, from the way it came: + to the left. */

@@ -1,8 +1,8 @@
-import type { Side } from '@/api/types';
+import type { LanesAnswer, Side } from '@/api/types';
 import { Glyph } from '@/strip/glyphs';
 import { spoken } from '@/strip/words';
 import { Sign } from './Sign';
-import type { LanesAnswer, Met, RingState } from '@/judgement/ring';
+import type { Met, RingState } from '@/judgement/ring';
 
 const NAMES: Record<Met['kind'], string> = {
     'direction-sign': 'Direction sign',

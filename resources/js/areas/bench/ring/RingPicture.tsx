@@ -1,9 +1,9 @@
 import { useRef, useState } from 'react';
-import type { Side } from '@/api/types';
+import type { LanesAnswer, Side } from '@/api/types';
 import { Glyph } from '@/strip/glyphs';
 import { geometry, ISLAND, LANE, LONG } from './geometry';
 import { Paint, type ChosenLane } from './Paint';
-import type { LanesAnswer, RingState } from '@/judgement/ring';
+import type { RingState } from '@/judgement/ring';
 
 type Geometry = ReturnType<typeof geometry>;
 

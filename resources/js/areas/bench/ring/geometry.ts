@@ -1,5 +1,5 @@
-import type { Side } from '@/api/types';
-import { bend, type LanesAnswer, type RingState } from '@/judgement/ring';
+import type { LanesAnswer, Side } from '@/api/types';
+import { bend, type RingState } from '@/judgement/ring';
 
 export const LANE = 9;
 export const ISLAND = 26;

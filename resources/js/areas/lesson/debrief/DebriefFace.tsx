@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { post, remove } from '@/api/client';
+import { api, at } from '@/api/client';
 import type { Lesson, Promised } from '@/api/types';
 import { useMarksQueue } from '@/app/marks';
 import { driven, withMade } from '@/queue/standing';
@@ -68,14 +68,14 @@ function PromiseList({ lesson, kind, title, add }: { lesson: Lesson; kind: Promi
     const [text, setText] = useState('');
     const keep = async () => {
         if (!text.trim()) return;
-        await post(`lessons/${lesson.id}/promises`, { kind, text });
+        await api.POST('/lessons/{lesson}/promises', { ...at({ lesson: lesson.id }), body: { kind, text } });
         setText('');
         await refresh();
     };
     const drop = async (promise: Promised) => {
-        await remove(`promises/${promise.id}`);
+        await api.DELETE('/promises/{promise}', at({ promise: promise.id }));
         await refresh();
-        notice({ text: 'Taken off.', undo: () => void post(`promises/${promise.id}/restore`).then(refresh) });
+        notice({ text: 'Taken off.', undo: () => void api.POST('/promises/{promise}/restore', at({ promise: promise.id })).then(refresh) });
     };
     return (
         <section aria-label={title} className="grid content-start gap-2">

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { get } from '@/api/client';
-import type { Changed } from '@/api/skill';
+import { api, at } from '@/api/client';
+import type { Changed } from '@/api/types';
 import type { Lesson } from '@/api/types';
 import { useRoutineName } from '@/app/rules';
 import { RangeBand } from '@/skill/RangeBand';
@@ -18,7 +18,10 @@ const LEVEL = 1;
 export function WhatChanged({ lesson }: { lesson: Lesson }) {
     const [all, setAll] = useState(false);
     const name = useRoutineName();
-    const changed = useQuery({ queryKey: ['lesson', lesson.id, 'changed'], queryFn: () => get<Changed[]>(`lessons/${lesson.id}/changed`) });
+    const changed = useQuery({
+        queryKey: ['lesson', lesson.id, 'changed'],
+        queryFn: () => api.GET('/lessons/{lesson}/changed', at({ lesson: lesson.id })),
+    });
     if (changed.error && !changed.data)
         return <NotShown what="What this lesson changed is not shown" error={changed.error} retry={() => void changed.refetch()} />;
     if (!changed.data || changed.data.length === 0) return null;

@@ -1,13 +1,12 @@
-import type { Lesson, PlannedItem, Round } from '@/api/types';
-import { usePlanned, useRules } from '@/app/rules';
+import type { Lesson, LessonItem, Round } from '@/api/types';
+import { useRules } from '@/app/rules';
 import { hasJudgement, Judgement } from '@/judgement/Judgement';
 import { RoadBrief } from '@/road/RoadBrief';
 
 /** What the judgement at the driven places takes, to hold what happened against. */
 export function WhatItTook({ lesson, rounds }: { lesson: Lesson; rounds: Round[] }) {
     const rules = useRules();
-    const planned = usePlanned();
-    const isFast = (item: PlannedItem) => planned(item.routine).by !== 'approach';
+    const isFast = (item: LessonItem) => item.plan.tool !== 'approach';
     const driven = new Set(rounds.map((round) => round.place));
     const items = lesson.items.filter(
         (item, i, all) =>
@@ -22,8 +21,8 @@ export function WhatItTook({ lesson, rounds }: { lesson: Lesson; rounds: Round[]
                 {items.map((item) => (
                     <li key={item.id}>
                         <span className="font-semibold">{item.place.name}</span>
-                        <RoadBrief routine={item.routine} road={item.place.approach} practice={rules.practice} compact />
-                        <Judgement routine={item.routine} road={item.place.approach} drawings={item.drawings} />
+                        {item.plan.tool !== 'approach' && <RoadBrief plan={item.plan} routine={item.routine} road={item.place.road} compact />}
+                        <Judgement routine={item.routine} road={item.place.road} drawings={item.drawings} />
                     </li>
                 ))}
             </ul>

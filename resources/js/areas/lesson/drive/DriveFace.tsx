@@ -134,12 +134,12 @@ function Marking({ lesson }: { lesson: Lesson }) {
                         </button>
                     </p>
                 ) : (
-                    !elsewhere && <SmallStrip lesson={lesson} item={item} step={current} onStep={setStep} />
+                    !elsewhere && <SmallStrip item={item} step={current} onStep={setStep} />
                 )}
                 <MarkGrid
                     steps={steps}
                     stands={stands}
-                    side={sideAt(routine, elsewhere ? undefined : item.place.approach, rules)}
+                    side={sideAt(routine, elsewhere ? undefined : item.place.road, rules)}
                     current={current}
                     onCurrent={setStep}
                     onMark={drive.mark}

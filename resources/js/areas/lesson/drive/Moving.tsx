@@ -1,4 +1,4 @@
-import type { Rules } from '@/api/rules';
+import type { Rules } from '@/api/types';
 
 interface Props {
     /** Which round a press goes into, in words. */

@@ -1,20 +1,17 @@
-import { useQuery } from '@tanstack/react-query';
-import { post } from '@/api/client';
-import type { ApproachPlan, Lesson, PlannedItem, Step } from '@/api/types';
-import { usePlanned } from '@/app/rules';
+import { skipToken, useQuery } from '@tanstack/react-query';
+import { compute } from '@/api/tools';
+import type { LessonItem, Step } from '@/api/types';
 import { onItsAxis, spoken, STEP_WORDS } from '@/strip/words';
 import { StepLine } from '@/strip/StepLine';
 import { NotShown } from '@/ui/NotShown';
 
 /** The place's strip, as small as it stays readable: where each step belongs, beside the keys that mark it. */
-export function SmallStrip({ lesson, item, step, onStep }: { lesson: Lesson; item: PlannedItem; step: Step; onStep: (step: Step) => void }) {
-    const { by: planned } = usePlanned()(item.routine);
-    const inputs = { ...lesson.plan_defaults, ...item.place.approach, routine: item.routine };
+export function SmallStrip({ item, step, onStep }: { item: LessonItem; step: Step; onStep: (step: Step) => void }) {
+    const asked = item.plan.tool === 'approach' ? item.plan.inputs : null;
     const plan = useQuery({
-        queryKey: ['plan', inputs],
-        queryFn: () => post<ApproachPlan>('compute/approach', inputs),
+        queryKey: ['plan', asked],
+        queryFn: asked === null ? skipToken : () => compute('approach', asked),
         staleTime: Infinity,
-        enabled: planned === 'approach',
     });
     if (!plan.data) return plan.error && <NotShown what="The strip is not shown" error={plan.error} retry={() => void plan.refetch()} />;
     const drawn = onItsAxis(plan.data);

@@ -11,7 +11,8 @@ import { uuid7 } from '@/queue/uuid';
 import { keepVisit, keptVisit, type Visit } from './visit';
 
 /** Only what was noted. */
-const written = (conditions: Conditions): Conditions => Object.fromEntries(Object.entries(conditions).filter(([, said]) => said));
+const written = (conditions: Conditions): Conditions =>
+    Object.fromEntries(Object.entries(conditions as Record<string, string | undefined>).filter(([, said]) => said));
 
 const stepSlot = (which: Step): Slot => ({ kind: 'step', step: which });
 
@@ -53,7 +54,7 @@ export function useDrive(lesson: Lesson) {
         if (!item) return null;
         const place = { lesson_id: lesson.id, place_id: item.place.id, place: item.place.name, routine: item.routine };
         const id = uuid7();
-        return { id, begun: [{ kind: 'round', round: { id, ...place, conditions: written(conditions), device_at: at } }] };
+        return { id, begun: [{ kind: 'round', round: { id, ...place, conditions: written(conditions), plan: item.plan, device_at: at } }] };
     };
     const keep = ({ events, press }: Written, begun: NewEvent[] = []): void => {
         marksQueue.add(...begun, ...events);

@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { get, post } from '@/api/client';
-import type { Lesson, Place, PlannedItem } from '@/api/types';
+import { api, at } from '@/api/client';
+import type { Lesson, Place } from '@/api/types';
 import { PlaceForm } from '@/places/PlaceForm';
 import { Sheet } from '@/ui/Sheet';
 import { useLesson } from '../useLesson';
@@ -14,7 +14,7 @@ interface Props {
     onOpenChange: (open: boolean) => void;
     onAdded: (id: string) => void;
 }
-import { limitOf, unitWords, useRoutineName, useRules } from '@/app/rules';
+import { roadWords, useRoutineName, useRules } from '@/app/rules';
 
 /** Chooses a place of the school for the lesson, or describes a new one on the spot. */
 export function AddPlace({ lesson, words: wanted = '', open, onOpenChange, onAdded }: Props) {
@@ -24,9 +24,9 @@ export function AddPlace({ lesson, words: wanted = '', open, onOpenChange, onAdd
     const { refresh } = useLesson(lesson.id);
     const [describing, setDescribing] = useState(false);
     const [words, setWords] = useState(wanted);
-    const places = useQuery({ queryKey: ['places'], queryFn: () => get<Place[]>('places'), enabled: open });
+    const places = useQuery({ queryKey: ['places'], queryFn: () => api.GET('/places'), enabled: open });
     const add = async (place: Place) => {
-        const item = await post<PlannedItem>(`lessons/${lesson.id}/items`, { place_id: place.id });
+        const item = await api.POST('/lessons/{lesson}/items', { ...at({ lesson: lesson.id }), body: { place_id: place.id } });
         await refresh();
         onAdded(item.id);
         onOpenChange(false);
@@ -64,10 +64,7 @@ export function AddPlace({ lesson, words: wanted = '', open, onOpenChange, onAdd
                                 <button type="button" className="hover:bg-wash min-h-14 w-full px-2 py-2 text-left" onClick={() => void add(place)}>
                                     <span className="block font-semibold">{place.name}</span>
                                     <span className="text-quiet text-sm">
-                                        {name(place.routine)} ·{' '}
-                                        {place.approach.slip_length_m === undefined
-                                            ? `${limitOf(place.approach, rules)} ${unitWords(rules.speed_unit)}`
-                                            : `slip road of ${place.approach.slip_length_m} m`}
+                                        {name(place.routine)} · {roadWords(place.road, rules)}
                                     </span>
                                 </button>
                             </li>

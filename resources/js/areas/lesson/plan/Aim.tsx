@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { Lesson } from '@/api/types';
-import { patch } from '@/api/client';
+import { api, at } from '@/api/client';
 import { useLesson } from '../useLesson';
 
 /** The aim, written in place, and what was promised for this lesson. */
@@ -33,7 +33,9 @@ export function Aim({ lesson }: { lesson: Lesson }) {
                                         type="checkbox"
                                         className="size-6"
                                         checked={false}
-                                        onChange={() => void patch(`promises/${promise.id}`, { kept: true }).then(refresh)}
+                                        onChange={() =>
+                                            void api.PATCH('/promises/{promise}', { ...at({ promise: promise.id }), body: { kept: true } }).then(refresh)
+                                        }
                                     />
                                     <span>{promise.text}</span>
                                 </label>

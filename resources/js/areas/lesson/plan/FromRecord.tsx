@@ -1,8 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState, type ReactNode } from 'react';
-import { get } from '@/api/client';
-import type { Skill } from '@/api/skill';
-import type { Lesson, Place, RoutineCode } from '@/api/types';
+import { api, at } from '@/api/client';
+import type { Lesson, RoutineCode } from '@/api/types';
 import { useRoutineName, useRules } from '@/app/rules';
 import { ago, heldBackBy, percent } from '@/skill/words';
 import { STEP_WORDS } from '@/strip/words';
@@ -15,8 +14,11 @@ export function FromRecord({ lesson, onAdd }: { lesson: Lesson; onAdd: (words: s
     const [open, setOpen] = useState(false);
     const name = useRoutineName();
     const rules = useRules();
-    const skill = useQuery({ queryKey: ['learner', lesson.learner.id, 'skill'], queryFn: () => get<Skill>(`learners/${lesson.learner.id}/skill`) });
-    const places = useQuery({ queryKey: ['places'], queryFn: () => get<Place[]>('places'), enabled: open });
+    const skill = useQuery({
+        queryKey: ['learner', lesson.learner.id, 'skill'],
+        queryFn: () => api.GET('/learners/{learner}/skill', at({ learner: lesson.learner.id })),
+    });
+    const places = useQuery({ queryKey: ['places'], queryFn: () => api.GET('/places'), enabled: open });
     if (!skill.data) return skill.error && <NotShown what="What the record asks for is not shown" error={skill.error} retry={() => void skill.refetch()} />;
     const { holds_back, not_for_long, never_done, only_shown, cells, weakest } = skill.data;
     if (cells.length === 0 && only_shown.length === 0) return <p className="text-quiet">The record is empty: nothing has been marked yet.</p>;

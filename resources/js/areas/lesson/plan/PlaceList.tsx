@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { post, put, remove } from '@/api/client';
+import { api, at } from '@/api/client';
 import type { Lesson, PlannedItem } from '@/api/types';
 import { useNotice } from '@/ui/Notice';
 import { Empty } from '@/ui/State';
@@ -18,13 +18,16 @@ export function PlaceList({ lesson, openId, onOpen }: { lesson: Lesson; openId: 
         const from = ids.indexOf(item.id);
         ids.splice(from, 1);
         ids.splice(from + by, 0, item.id);
-        await put(`lessons/${lesson.id}/order`, { items: ids });
+        await api.PUT('/lessons/{lesson}/order', { ...at({ lesson: lesson.id }), body: { items: ids } });
         await refresh();
     };
     const takeOff = async (item: PlannedItem) => {
-        await remove(`items/${item.id}`);
+        await api.DELETE('/items/{item}', at({ item: item.id }));
         await refresh();
-        notice({ text: `${item.place.name} is off the plan.`, undo: () => void post(`items/${item.id}/restore`).then(refresh) });
+        notice({
+            text: `${item.place.name} is off the plan.`,
+            undo: () => void api.POST('/items/{item}/restore', at({ item: item.id })).then(refresh),
+        });
     };
     return (
         <section aria-label="Places of this lesson" className="grid gap-2">

@@ -1,0 +1,22 @@
+<?php
+
+namespace App\Console;
+
+use App\Contract\Document;
+use Illuminate\Console\Command;
+use Illuminate\Support\Facades\File;
+
+/** Writes the document of the API, from which the interface's types are made. */
+final class ContractCommand extends Command
+{
+    protected $signature = 'contract';
+
+    protected $description = 'Write docs/openapi.json from the shapes and rules of the API';
+
+    public function handle(): int
+    {
+        File::put(Document::path(), Document::json());
+
+        return self::SUCCESS;
+    }
+}

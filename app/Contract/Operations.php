@@ -1,0 +1,155 @@
+<?php
+
+namespace App\Contract;
+
+use App\Http\Controllers\VehicleController;
+use NobleTurn\Core\Compute\Tool;
+use NobleTurn\Core\Compute\Toolbox;
+
+/** Every address of the API, by method and path, in the order of routes/web.php. */
+final class Operations
+{
+    /** @return array<string, Operation> */
+    public static function all(): array
+    {
+        return [...self::account(), ...self::tools(), ...self::rules(), ...self::lessons(), ...self::learners(), ...self::places(), ...self::school()];
+    }
+
+    /** @return array<string, Operation> */
+    private static function account(): array
+    {
+        return [
+            'GET session' => Operation::reads('Who is signed in', 'Session'),
+            'POST session' => Operation::writes('Signs in', Taken::signIn(), 'SignedIn'),
+            'POST forgotten-password' => Operation::writes('Asks for a letter with a way in', Taken::forgottenPassword(), 'Said', 202),
+            'POST way-in' => Operation::writes('Chooses a password by a letter, and signs in', Taken::wayIn(), 'SignedIn'),
+            'POST first-run' => Operation::writes('Sets up the first school and its owner', Taken::firstRun(), 'SignedIn', 201),
+            'GET openapi.json' => Operation::reads('This document', ['type' => 'object']),
+            'DELETE session' => Operation::writes('Signs out', [], null),
+            'GET sessions' => Operation::reads('Where one is signed in', Shapes::listOf('Device')),
+            'DELETE sessions' => Operation::writes('Signs out everywhere', [], null),
+            'DELETE sessions/{session}' => Operation::writes('Signs out on one device', [], null),
+            'PUT password' => Operation::writes('Changes the own password', Taken::password(), null),
+            'GET ping' => Operation::writes('Answers with nothing: others are measured against it', [], null),
+        ];
+    }
+
+    /** @return array<string, Operation> */
+    private static function tools(): array
+    {
+        $computes = static function (Tool $tool): Operation {
+            $name = ToolShapes::name($tool);
+            $swept = $tool->input()->numericProperties() === [] ? [] : [Shapes::ref("{$name}Sweep"), Shapes::ref("{$name}Folded")];
+
+            return Operation::computes($tool->about(), Shapes::ref("{$name}Asked"), $swept === [] ? Shapes::ref("{$name}Answer") : ['oneOf' => [Shapes::ref("{$name}Answer"), ...$swept]]);
+        };
+
+        return array_combine(array_map(static fn (string $name): string => "POST compute/{$name}", Toolbox::names()), array_map($computes, Toolbox::all()));
+    }
+
+    /** @return array<string, Operation> */
+    private static function rules(): array
+    {
+        $practice = ['practice' => Shapes::ref('Practice')];
+
+        return [
+            'GET routines' => Operation::reads('The catalogue: every card in the words of a pack', Shapes::listOf('RoutineCard'), Taken::routines()),
+            'GET doctrines' => Operation::reads('Packs, questions of practice, and what is chosen', 'Doctrines'),
+            'PUT doctrines/mine' => Operation::writes('Chooses the own pack and practice', Taken::doctrine(), 'Doctrines', inside: $practice),
+            'PUT doctrines/school' => Operation::writes('Chooses the school’s', Taken::doctrine(required: true), 'Doctrines', inside: $practice),
+            'PUT learners/{learner}/doctrine' => Operation::writes('Chooses a learner’s', Taken::doctrine(), 'Doctrine', inside: $practice),
+            'GET vehicle-kinds' => Operation::reads('Kinds of vehicle that fill the gaps of one that is like them', Shapes::listOf('VehicleKind')),
+        ];
+    }
+
+    /** @return array<string, Operation> */
+    private static function lessons(): array
+    {
+        return [
+            'GET today' => Operation::reads('The day of who is signed in', 'Today', Taken::day()),
+            'POST lessons' => Operation::writes('Books a lesson', Taken::lesson(), 'LessonLine', 201),
+            'GET lessons/{lesson}' => Operation::reads('A lesson as one page', 'Lesson'),
+            'PATCH lessons/{lesson}' => Operation::writes('Writes on a lesson', Taken::lessonChanges(), 'Lesson'),
+            'GET lessons/{lesson}/changed' => Operation::reads('What a lesson changed, most first', Shapes::listOf('Changed')),
+            'POST lessons/{lesson}/items' => Operation::writes('Puts a place on the plan', Taken::item(), 'LessonItem', 201),
+            'PUT lessons/{lesson}/order' => Operation::writes('Puts the plan in order', Taken::order(), null),
+            'PATCH items/{item}' => Operation::writes('Gives a place its minutes', Taken::itemMinutes(), 'LessonItem'),
+            'DELETE items/{item}' => Operation::writes('Takes a place off the plan', [], null),
+            'POST items/{item}/restore' => Operation::writes('Puts it back', [], 'LessonItem'),
+            'POST lessons/{lesson}/promises' => Operation::writes('Notes a promise or homework', Taken::promise(), 'Promised', 201),
+            'PATCH promises/{promise}' => Operation::writes('Says whether it was kept', Taken::promiseKept(), 'Promised'),
+            'DELETE promises/{promise}' => Operation::writes('Takes it away', [], null),
+            'POST promises/{promise}/restore' => Operation::writes('Puts it back', [], 'Promised'),
+            'POST sync' => Operation::writes('Takes rounds and marks from a device’s queue; sending the same again changes nothing', Taken::batch(), 'Taken'),
+        ];
+    }
+
+    /** @return array<string, Operation> */
+    private static function learners(): array
+    {
+        return [
+            'GET learners' => Operation::reads('The school’s learners', Shapes::listOf('LearnerLine')),
+            'POST learners' => Operation::writes('Adds a learner', Taken::learner(), 'LearnerFacts', 201),
+            'GET learners/{learner}' => Operation::reads('A learner with their record', 'LearnerRecord'),
+            'PUT learners/{learner}' => Operation::writes('Changes a learner’s facts', Taken::learner(), 'LearnerFacts'),
+            'DELETE learners/{learner}' => Operation::writes('Archives a learner', [], null),
+            'POST learners/{learner}/restore' => Operation::writes('Brings a learner back', [], 'LearnerFacts'),
+            'GET learners/{learner}/needs' => Operation::reads('Routines in the order in which the record asks for them', Shapes::listOf('RoutineNeed')),
+            'GET learners/{learner}/skill' => Operation::reads('What the marks say today', 'Skill'),
+            'GET learners/{learner}/marks' => Operation::reads('The marks of a step, a section, a routine or in some conditions', Shapes::listOf('MarkBehind'), Taken::marksBehind()),
+            'GET learners/{learner}/skill/{routine}/{step}' => Operation::reads('Everything behind one step of one routine', 'CellEvidence'),
+            'POST learners/{learner}/overrulings' => Operation::writes('Says otherwise than the marks', Taken::overruling(), 'Overruling', 201),
+            'PATCH overrulings/{overruling}' => Operation::writes('Takes that back, or puts it in force again', Taken::withdrawn(), 'Overruling'),
+            'GET learners/{learner}/data' => Operation::reads('Everything kept of a learner', 'LearnerData'),
+            'PUT learners/{learner}/keep' => Operation::writes('Keeps a learner longer than the setting says', Taken::keep(), 'Keeping'),
+            'POST learners/{learner}/erasure' => Operation::writes('Erases a learner; cannot be undone', Taken::erasure(), null),
+            'GET archived' => Operation::reads('What was archived and can be brought back', 'Archive'),
+        ];
+    }
+
+    /** @return array<string, Operation> */
+    private static function places(): array
+    {
+        $road = ['road' => Shapes::ref('RoadFacts')];
+
+        return [
+            'GET places' => Operation::reads('The school’s places', Shapes::listOf('PlaceWithDrawings')),
+            'POST places' => Operation::writes('Adds a place', Taken::place(), 'Place', 201, inside: $road),
+            'PUT places/{place}' => Operation::writes('Describes a place anew', Taken::place(), 'Place', inside: $road),
+            'DELETE places/{place}' => Operation::writes('Archives a place', [], null),
+            'POST places/{place}/restore' => Operation::writes('Brings a place back', [], 'Place'),
+            'GET places/{place}/lessons' => Operation::reads('Lessons to come that have this place on their plan', Shapes::listOf('LessonLine')),
+            'POST places/{place}/drawings' => Operation::writes('Keeps a page of the bench with a place', Taken::drawing(), 'Drawing', 201, inside: ['asked' => Shapes::ref('ToolAsked')]),
+            'DELETE drawings/{drawing}' => Operation::writes('Archives it', [], null),
+            'POST drawings/{drawing}/restore' => Operation::writes('Brings it back', [], 'Drawing'),
+            'GET vehicles' => Operation::reads('The school’s cars', Shapes::listOf('Vehicle')),
+            'POST vehicles' => Operation::writes('Adds a car', Taken::vehicle(VehicleController::FIGURES), 'Vehicle', 201, inside: ['figures' => Shapes::ref('VehicleFigures')]),
+            'PUT vehicles/{vehicle}' => Operation::writes('Describes a car anew', Taken::vehicle(VehicleController::FIGURES), 'Vehicle', inside: ['figures' => Shapes::ref('VehicleFigures')]),
+            'DELETE vehicles/{vehicle}' => Operation::writes('Archives a car', [], null),
+            'POST vehicles/{vehicle}/restore' => Operation::writes('Brings a car back', [], 'Vehicle'),
+        ];
+    }
+
+    /** @return array<string, Operation> */
+    private static function school(): array
+    {
+        return [
+            'GET school/learners' => Operation::reads('Every learner with what their marks say', 'SchoolLearners'),
+            'GET school/teaching' => Operation::reads('What is taught worst or never, where and why', 'Teaching'),
+            'POST school/records' => Operation::writes('Brings records up to date in the background', [], 'RecordsState'),
+            'PUT school/reading' => Operation::writes('Says whether instructors read each other’s lessons', Taken::reading(), 'Reading'),
+            'GET people' => Operation::reads('The people of the school', 'People'),
+            'POST people' => Operation::writes('Invites somebody', Taken::person(), 'Person', 201),
+            'PUT people/{person}' => Operation::writes('Changes somebody’s name, email or role', Taken::person(), 'Person'),
+            'POST people/{person}/letter' => Operation::writes('Writes another letter', [], 'Person'),
+            'POST people/{person}/suspension' => Operation::writes('Suspends somebody', [], 'Person'),
+            'DELETE people/{person}/suspension' => Operation::reads('Lets them in again', 'Person'),
+            'GET people/{person}/lessons-ahead' => Operation::reads('What handing over would mean', 'LessonsAhead', Taken::lessonsAhead()),
+            'POST people/{person}/hand-over' => Operation::writes('Hands lessons over', Taken::handOver(), 'Moved'),
+            'GET letters' => Operation::reads('The outbox', 'Letters'),
+            'GET changes' => Operation::reads('What was changed, the last first', 'Changes', Taken::changes()),
+            'GET retention' => Operation::reads('How long anybody is kept', 'Keeping'),
+            'PUT retention' => Operation::writes('Sets how long', Taken::retention(), 'Keeping'),
+        ];
+    }
+}

@@ -1,0 +1,298 @@
+<?php
+
+namespace App\Contract;
+
+use App\Models\User;
+use App\Rules\HardToGuess;
+use App\Rules\NotTooLarge;
+use Illuminate\Validation\Rule;
+use Illuminate\Validation\Rules\Password;
+use NobleTurn\Core\Compute\Toolbox;
+use NobleTurn\Core\Record\Conditions;
+use NobleTurn\Core\Record\Outcome;
+use NobleTurn\Core\Record\Taught;
+use NobleTurn\Core\Routine\RoutineCode;
+use NobleTurn\Core\Routine\Section;
+use NobleTurn\Core\Routine\Step;
+use NobleTurn\Core\Rules\RulePacks;
+use NobleTurn\Core\Skill\Level;
+
+/** What each address takes: the rules it is checked by, from which the document of the API is made too. */
+final class Taken
+{
+    /** What a clock may say and a row can keep. */
+    private const TIME = ['bail', 'string', 'date', 'after:2000-01-01', 'before:2100-01-01'];
+
+    /** The most a plan's inputs take, bytes of JSON: a long place has about two thousand. */
+    private const A_PLAN = 20_000;
+
+    private const EMAIL = ['required', 'string', 'email', 'max:190'];
+
+    private const NAME = ['required', 'string', 'max:120'];
+
+    private const A_DAY = ['nullable', 'date', 'before_or_equal:tomorrow'];
+
+    /** @return array<string, list<mixed>> */
+    public static function signIn(): array
+    {
+        return ['email' => ['required', 'string', 'max:190'], 'password' => ['required', 'string', 'max:200']];
+    }
+
+    /** @return array<string, list<mixed>> */
+    public static function forgottenPassword(): array
+    {
+        return ['email' => self::EMAIL];
+    }
+
+    /** @return array<string, list<mixed>> */
+    public static function wayIn(string $email = ''): array
+    {
+        return ['email' => self::EMAIL, 'token' => ['required', 'string', 'max:100'], 'password' => self::newPassword($email)];
+    }
+
+    /** @return array<string, list<mixed>> */
+    public static function firstRun(string $email = ''): array
+    {
+        return ['school' => self::NAME, 'time_zone' => ['required', 'string', 'timezone:all'], 'pack' => ['required', self::pack()], 'name' => self::NAME, 'email' => self::EMAIL, 'password' => self::newPassword($email)];
+    }
+
+    /** @return array<string, list<mixed>> */
+    public static function password(string $email = ''): array
+    {
+        return ['current_password' => ['required', 'string'], 'password' => self::newPassword($email)];
+    }
+
+    /** @return array<string, list<mixed>> of an address */
+    public static function routines(): array
+    {
+        return ['pack' => ['sometimes', self::pack()], 'level' => ['sometimes', 'in:beginner,developing,independent'], 'clutch' => ['sometimes', 'boolean']];
+    }
+
+    /** @return array<string, list<mixed>> the answers are the core's to check */
+    public static function doctrine(bool $required = false): array
+    {
+        return ['pack' => [$required ? 'required' : 'nullable', self::pack()]];
+    }
+
+    /** @return array<string, list<mixed>> of an address */
+    public static function day(): array
+    {
+        return ['day' => ['sometimes', 'nullable', 'date_format:Y-m-d', 'after:2000-01-01', 'before:2100-01-01']];
+    }
+
+    /** @return array<string, list<mixed>> */
+    public static function lesson(): array
+    {
+        return ['learner_id' => ['required', 'uuid'], 'vehicle_id' => ['required', 'uuid'], 'starts_at' => ['required', 'date'], 'minutes' => ['required', 'integer', 'between:15,480'], 'aim' => ['nullable', 'string', 'max:300']];
+    }
+
+    /** @return array<string, list<mixed>> */
+    public static function lessonChanges(): array
+    {
+        return [
+            'aim' => ['sometimes', 'nullable', 'string', 'max:300'], 'starts_at' => ['sometimes', 'date'], 'minutes' => ['sometimes', 'integer', 'between:15,480'],
+            'state' => ['sometimes', Rule::in(['planned', 'done', 'cancelled'])],
+            'went_well' => ['sometimes', 'nullable', 'string', 'max:500'], 'worked_on' => ['sometimes', 'nullable', 'string', 'max:500'],
+            'self_rating' => ['sometimes', 'array:'.implode(',', array_column(Step::cases(), 'value'))],
+            'self_rating.*' => [Rule::enum(Outcome::class)->except([Outcome::Intervened])],
+        ];
+    }
+
+    /** @return array<string, list<mixed>> */
+    public static function item(): array
+    {
+        return ['place_id' => ['required', 'uuid'], 'minutes' => ['sometimes', 'integer', 'between:1,240']];
+    }
+
+    /** @return array<string, list<mixed>> */
+    public static function itemMinutes(): array
+    {
+        return ['minutes' => ['required', 'integer', 'between:1,240']];
+    }
+
+    /** @return array<string, list<mixed>> all ids of the lesson's items in their new order */
+    public static function order(): array
+    {
+        return ['items' => ['required', 'array', 'max:60'], 'items.*' => ['uuid', 'distinct']];
+    }
+
+    /** @return array<string, list<mixed>> */
+    public static function promise(): array
+    {
+        return ['kind' => ['required', 'in:promise,homework'], 'text' => ['required', 'string', 'max:300']];
+    }
+
+    /** @return array<string, list<mixed>> */
+    public static function promiseKept(): array
+    {
+        return ['kept' => ['required', 'boolean']];
+    }
+
+    /** @return array<string, list<mixed>> rounds and marks from a device's queue */
+    public static function batch(): array
+    {
+        return [
+            // The device's clock at this moment: how far it is off is taken off its times.
+            'sent_at' => ['sometimes', ...self::TIME],
+            'rounds' => ['present', 'array', 'max:100'],
+            'rounds.*.id' => ['required', 'uuid'],
+            'rounds.*.lesson_id' => ['required', 'uuid'],
+            'rounds.*.place_id' => ['required', 'uuid'],
+            'rounds.*.routine' => ['required', Rule::enum(RoutineCode::class)],
+            ...self::conditions('rounds.*.conditions'),
+            // What it was driven against, as the device had it: kept, whatever has become of the tool since.
+            'rounds.*.plan' => ['sometimes', 'nullable', 'array:tool,inputs,version', new NotTooLarge(self::A_PLAN)],
+            'rounds.*.plan.tool' => ['required_with:rounds.*.plan', 'string', 'max:40'],
+            'rounds.*.plan.inputs' => ['required_with:rounds.*.plan', 'array'],
+            'rounds.*.plan.version' => ['required_with:rounds.*.plan', 'string', 'max:40'],
+            'rounds.*.device_at' => ['required', ...self::TIME],
+            'rounds.*.made_by' => ['sometimes', 'uuid'],
+            'marks' => ['present', 'array', 'max:500'],
+            'marks.*.id' => ['required', 'uuid'],
+            'marks.*.round_id' => ['required', 'uuid'],
+            'marks.*.kind' => ['required', 'in:step,held-back-rightly,taught,moment,conditions'],
+            'marks.*.step' => ['nullable', Rule::enum(Step::class)],
+            'marks.*.outcome' => ['nullable', Rule::enum(Outcome::class)],
+            'marks.*.taught' => ['nullable', Rule::enum(Taught::class)],
+            ...self::conditions('marks.*.conditions'),
+            'marks.*.out_of_order' => ['sometimes', 'boolean'],
+            'marks.*.note' => ['nullable', 'string', 'max:300'],
+            'marks.*.corrects_id' => ['nullable', 'uuid'],
+            'marks.*.withdrawn' => ['sometimes', 'boolean'],
+            'marks.*.device_at' => ['required', ...self::TIME],
+            'marks.*.made_by' => ['sometimes', 'uuid'],
+        ];
+    }
+
+    /** @return array<string, list<mixed>> as little as needed; a minor needs a guardian */
+    public static function learner(): array
+    {
+        return [
+            'name' => self::NAME, 'phone' => ['nullable', 'string', 'max:40'], 'email' => ['nullable', 'email', 'max:190'], 'pick_up' => ['nullable', 'string', 'max:190'],
+            'licence_seen_on' => self::A_DAY, 'eyesight_checked_on' => self::A_DAY,
+            'transmission' => ['required', 'in:manual,automatic'], 'level' => ['required', 'in:beginner,developing,independent'],
+            'is_minor' => ['sometimes', 'boolean'], 'guardian_name' => ['nullable', 'string', 'max:120'], 'guardian_contact' => ['nullable', 'string', 'max:190'], 'guardian_consent_on' => self::A_DAY,
+            'reference_points' => ['sometimes', 'array', 'max:20'],
+            'reference_points.*.what' => ['required', 'string', 'max:120'],
+            'reference_points.*.vehicle_id' => ['nullable', 'uuid'],
+            'reference_points.*.where' => ['required', 'string', 'max:200'],
+        ];
+    }
+
+    /** @return array<string, list<mixed>> of an address: the marks of a step, a section, a routine or in some conditions */
+    public static function marksBehind(): array
+    {
+        return ['step' => ['nullable', Rule::enum(Step::class)], 'section' => ['nullable', Rule::enum(Section::class)], 'routine' => ['nullable', Rule::enum(RoutineCode::class)], 'condition' => ['nullable', Rule::in(array_merge(...array_values(Conditions::KINDS)))]];
+    }
+
+    /** @return array<string, list<mixed>> */
+    public static function overruling(): array
+    {
+        return ['routine' => ['required', Rule::enum(RoutineCode::class)], 'step' => ['required', Rule::enum(Step::class)], 'level' => ['required', Rule::enum(Level::class)], 'reason' => ['required', 'string', 'max:300']];
+    }
+
+    /** @return array<string, list<mixed>> */
+    public static function withdrawn(): array
+    {
+        return ['withdrawn' => ['required', 'boolean']];
+    }
+
+    /** @return array<string, list<mixed>> what stands in the road is the core's to check */
+    public static function place(): array
+    {
+        return ['name' => ['required', 'string', 'max:160'], 'routine' => ['required', Rule::enum(RoutineCode::class)], 'note' => ['nullable', 'string', 'max:500'], 'road' => ['present', 'array']];
+    }
+
+    /** @return array<string, list<mixed>> what the tool is asked is the core's to check */
+    public static function drawing(): array
+    {
+        return [
+            'title' => self::NAME, 'page' => ['required', 'string', 'max:40', 'regex:/^[a-z][a-z-]*$/'], 'state' => ['present', 'nullable', 'string', 'max:2000'], 'lesson_id' => ['nullable', 'uuid'],
+            'asked' => ['required', 'array:tool,inputs'], 'asked.tool' => ['required', Rule::in(Toolbox::names())], 'asked.inputs' => ['present', 'array'],
+        ];
+    }
+
+    /**
+     * @param  list<string>  $figures  which of the core's fields a school may know of its car
+     * @return array<string, list<mixed>>
+     */
+    public static function vehicle(array $figures): array
+    {
+        return [
+            'name' => self::NAME, 'transmission' => ['required', 'in:manual,automatic'], 'controls' => ['required', 'in:standard,hand'],
+            'length_m' => ['sometimes', 'numeric', 'between:2,25'], 'width_m' => ['sometimes', 'numeric', 'between:1.2,3'], 'figures' => ['sometimes', 'array:'.implode(',', $figures)],
+        ];
+    }
+
+    /** @return array<string, list<mixed>> */
+    public static function reading(): array
+    {
+        return ['colleagues_read' => ['required', 'boolean']];
+    }
+
+    /** @return array<string, list<mixed>> */
+    public static function person(?User $known = null): array
+    {
+        return ['name' => self::NAME, 'email' => ['bail', ...self::EMAIL, Rule::unique('users', 'email')->ignore($known?->id)], 'role' => ['required', 'in:owner,instructor']];
+    }
+
+    /** @return array<string, list<mixed>> of an address */
+    public static function lessonsAhead(): array
+    {
+        return ['to' => ['sometimes', 'string', 'max:36']];
+    }
+
+    /** @return array<string, list<mixed>> */
+    public static function handOver(): array
+    {
+        return ['to' => ['required', 'uuid'], 'learners' => ['sometimes', 'array', 'max:500'], 'learners.*' => ['uuid']];
+    }
+
+    /** @return array<string, list<mixed>> of an address */
+    public static function changes(): array
+    {
+        return ['before' => ['sometimes', 'uuid']];
+    }
+
+    /** @return array<string, list<mixed>> */
+    public static function retention(): array
+    {
+        $months = ['present', 'nullable', 'integer', 'between:1,240'];
+
+        return ['keep_months' => $months, 'keep_minors_months' => $months];
+    }
+
+    /** @return array<string, list<mixed>> */
+    public static function keep(): array
+    {
+        return ['until' => ['bail', 'present', 'nullable', 'string', 'regex:/^\d{4}-\d{2}-\d{2}$/D', 'date_format:Y-m-d', 'after:today', 'before:'.now()->addYears(5)->toDateString()]];
+    }
+
+    /** @return array<string, list<mixed>> the name is typed once more: this cannot be undone */
+    public static function erasure(): array
+    {
+        return ['name' => self::NAME];
+    }
+
+    /** @return list<mixed> */
+    private static function newPassword(string $email): array
+    {
+        return ['required', 'string', 'max:200', Password::defaults(), new HardToGuess($email)];
+    }
+
+    private static function pack(): string
+    {
+        return 'in:'.implode(',', RulePacks::codes());
+    }
+
+    /** @return array<string, list<mixed>> */
+    private static function conditions(string $field): array
+    {
+        $rules = [$field => ['sometimes', 'nullable', 'array:'.implode(',', array_keys(Conditions::KINDS))]];
+        foreach (Conditions::KINDS as $kind => $names) {
+            $rules["{$field}.{$kind}"] = ['sometimes', Rule::in($names)];
+        }
+
+        return $rules;
+    }
+}
