@@ -38,7 +38,7 @@ final readonly class SchoolRecord
                     ...$learner->only(['id', 'name', 'level']),
                     'lessons_done' => (int) $learner->getAttribute('lessons_done'),
                     'last_lesson_at' => is_string($last) ? str_replace(' ', 'T', $last).'Z' : null,
-                    'skill' => $answer === null ? null : ['day' => $answer->day, ...array_diff_key($answer->glance, ['cells' => 0, 'only_shown' => 0])],
+                    'skill' => $answer === null ? null : ['day' => $answer->day, 'steps' => (object) $answer->glance['steps']] + array_diff_key($answer->glance, ['cells' => 0, 'only_shown' => 0]),
                 ];
             })->all());
     }

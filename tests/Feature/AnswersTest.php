@@ -5,29 +5,12 @@ use App\Models\School;
 use App\School\CurrentSchool;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
+use Tests\Recording;
 
 /*
  * Answers of the real application, recorded in tests/answers, on which the components of the interface are tested. Here they are held
  * against what is answered today, field by field and type by type; NOBLE_TURN_RECORD=1 records them anew.
  */
-
-/** What an answer is made of: the names and types of everything in it; of a list, all that its entries are. */
-function made(mixed $value): mixed
-{
-    if (is_object($value)) {
-        $of = array_map(made(...), (array) $value);
-        ksort($of);
-
-        return $of;
-    }
-    if (! is_array($value)) {
-        return is_string($value) && preg_match('/^\d{4}-\d{2}-\d{2}T[\d:.]+Z$/', $value) === 1 ? 'moment' : get_debug_type($value);
-    }
-    $of = array_unique(array_map(fn (mixed $one): string => json_encode(made($one), JSON_THROW_ON_ERROR), $value));
-    sort($of);
-
-    return ['each of' => array_values($of)];
-}
 
 beforeEach(function (): void {
     $this->travelTo('2026-05-20 12:00:00');
@@ -65,13 +48,7 @@ beforeEach(function (): void {
 it('answers as it was recorded for the components', function (string $name, Closure $ask): void {
     /** @var TestResponse $answer */
     $answer = $ask($this)->assertOk();
-    $file = base_path("tests/answers/{$name}.json");
-    $said = json_decode((string) $answer->getContent(), flags: JSON_THROW_ON_ERROR);
-    if (getenv('NOBLE_TURN_RECORD')) {
-        file_put_contents($file, json_encode($said, JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR)."\n");
-    }
-    $recorded = json_decode((string) file_get_contents($file), flags: JSON_THROW_ON_ERROR);
-    expect(made($said))->toBe(made($recorded));
+    Recording::hold($name, json_decode((string) $answer->getContent(), flags: JSON_THROW_ON_ERROR));
 })->with([
     'people' => ['people', fn ($test) => $test->getJson('api/people')],
     'letters' => ['letters', fn ($test) => $test->getJson('api/letters')],

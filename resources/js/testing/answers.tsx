@@ -4,23 +4,53 @@ import { render } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { MemoryRouter } from 'react-router';
 import { vi } from 'vitest';
-import type { ApproachFolded, ApproachSweep, Archive, Changes, Device, Keeping, LearnerData, LessonsAhead, Letters, People, SignedIn } from '@/api/types';
+import type * as Api from '@/api/types';
 import { SessionContext } from '@/app/session';
+import { unfold } from '@/compute/folded';
 import { NoticeProvider } from '@/ui/Notice';
 
 /** For tests of components: answers of the real application (tests/answers), and what a component asked and sent. */
 
-/** Answers of the real application as they were recorded, by name; AnswersTest holds each against what is answered today. */
+/** Answers of the real application as they were recorded, by name; AnswersTest and DemoAnswersTest hold each against what is answered today. */
 interface Recorded {
-    archived: Archive;
-    changes: Changes;
-    'learner-data': LearnerData;
-    'lessons-ahead': LessonsAhead;
-    letters: Letters;
-    people: People;
-    retention: Keeping;
-    session: SignedIn;
-    sessions: Device[];
+    archived: Api.Archive;
+    changes: Api.Changes;
+    'learner-data': Api.LearnerData;
+    'lessons-ahead': Api.LessonsAhead;
+    letters: Api.Letters;
+    people: Api.People;
+    retention: Api.Keeping;
+    session: Api.SignedIn;
+    sessions: Api.Device[];
+    'demo-cell': Api.CellEvidence;
+    'demo-changed': Api.Changed[];
+    'demo-doctrines': Api.Doctrines;
+    'demo-learner': Api.LearnerRecord;
+    'demo-learners': Api.LearnerLine[];
+    'demo-lesson-driven': Api.Lesson;
+    'demo-lesson-planned': Api.Lesson;
+    'demo-marks-behind': Api.MarkBehind[];
+    'demo-needs': Api.RoutineNeed[];
+    'demo-places': Api.PlaceWithDrawings[];
+    'demo-routines': Api.RoutineCard[];
+    'demo-school-learners': Api.SchoolLearners;
+    'demo-skill': Api.Skill;
+    'demo-teaching': Api.Teaching;
+    'demo-today': Api.Today;
+    'demo-vehicle-kinds': Api.VehicleKind[];
+    'demo-vehicles': Api.Vehicle[];
+    'tool-approach': Api.ApproachFolded;
+    'tool-clearance': Api.ClearanceAnswer;
+    'tool-engine': Api.EngineFolded;
+    'tool-gap': Api.GapFolded;
+    'tool-join': Api.JoinAnswer;
+    'tool-lane-change': Api.LaneChangeAnswer;
+    'tool-lanes': Api.LanesAnswer;
+    'tool-leave': Api.LeaveAnswer;
+    'tool-overtake': Api.OvertakeAnswer;
+    'tool-reverse': Api.ReverseFolded;
+    'tool-steering': Api.SteeringAnswer;
+    'tool-swept-path': Api.SweptPathAnswer;
 }
 
 const recorded = (name: string): unknown => JSON.parse(readFileSync(`tests/answers/${name}.json`, 'utf8'));
@@ -31,7 +61,7 @@ export const answer = <Name extends keyof Recorded>(name: Name): Recorded[Name] 
 export const markLog = <Case,>(): Case[] => recorded('mark-log') as Case[];
 
 /** One sweep of the core, folded and plain. */
-export const sweep = recorded('sweep') as { folded: ApproachFolded; plain: ApproachSweep };
+export const sweep = recorded('sweep') as { folded: Api.ApproachFolded; plain: Api.ApproachSweep };
 
 export interface Sent {
     method: string;
@@ -57,11 +87,32 @@ export function server(replies: Record<string, Reply>): Sent[] {
     return sent;
 }
 
-/** What was written, without what was only read. */
-export const written = (sent: Sent[]): Sent[] => sent.filter((one) => one.method !== 'GET');
+/** What was written, without what was only read or worked out. */
+export const written = (sent: Sent[]): Sent[] => sent.filter((one) => one.method !== 'GET' && !one.path.startsWith('compute/'));
+
+/** A tool as it answers: a range as it was recorded, a single question with one of its rows, whole. */
+export const tool =
+    (name: Extract<keyof Recorded, `tool-${string}`>) =>
+    ({ body }: Sent): object => {
+        const said = answer(name);
+        return 'common' in said && !(body as { sweep?: object }).sweep ? unfold<object>(said)[0]! : said;
+    };
+
+/** What a page measures itself by; here it is as wide as a tablet. */
+class AsWideAsATablet implements ResizeObserver {
+    constructor(private readonly told: ResizeObserverCallback) {}
+    observe(target: Element): void {
+        this.told([{ target, contentRect: { width: 900, height: 600 } } as ResizeObserverEntry], this);
+    }
+    unobserve(): void {}
+    disconnect(): void {}
+}
 
 /** Draws a component as a signed-in user sees it. */
 export function show(what: ReactNode, role: 'owner' | 'instructor' = 'owner', at = '/') {
+    vi.stubGlobal('ResizeObserver', AsWideAsATablet);
+    Element.prototype.scrollIntoView = () => undefined;
+    Element.prototype.scrollTo = () => undefined;
     const session = answer('session');
     const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
     return render(

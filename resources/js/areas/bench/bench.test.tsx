@@ -1,0 +1,120 @@
+import { cleanup, screen, waitFor } from '@testing-library/react';
+import type { ReactNode } from 'react';
+import { afterEach, describe, expect, it, vi } from 'vitest';
+import { unfold } from '@/compute/folded';
+import type { EngineAnswer, GapAnswer, ReverseAnswer } from '@/api/types';
+import { answer, server, show, tool, written } from '@/testing/answers';
+import { ApproachBench } from './ApproachBench';
+import { ClearanceBench } from './ClearanceBench';
+import { GapBench } from './GapBench';
+import { GearsBench } from './GearsBench';
+import { JoinBench } from './JoinBench';
+import { LaneChangeBench } from './LaneChangeBench';
+import { LeaveBench } from './LeaveBench';
+import { LongVehicleBench } from './LongVehicleBench';
+import { OvertakeBench } from './OvertakeBench';
+import { ReversingBench } from './ReversingBench';
+import { RoundaboutBench } from './RoundaboutBench';
+import { SteeringBench } from './SteeringBench';
+
+/** Each page of the bench on an answer of its tool: what is drawn is what the core said, and what is kept is what it was asked. */
+
+const [join, leave, overtake, change, lanes] = [
+    answer('tool-join'),
+    answer('tool-leave'),
+    answer('tool-overtake'),
+    answer('tool-lane-change'),
+    answer('tool-lanes'),
+];
+const [swept, steering, clearance] = [answer('tool-swept-path'), answer('tool-steering'), answer('tool-clearance')];
+const gap = unfold<GapAnswer>(answer('tool-gap'));
+const engine = unfold<EngineAnswer>(answer('tool-engine'));
+const reverse = unfold<ReverseAnswer>(answer('tool-reverse'));
+const round = (metres: number) => String(Math.round(metres));
+
+const PAGES: [string, ReactNode, string, string, string[]][] = [
+    ['gap', <GapBench key="p" />, '/bench/gap?distance=110', 'gap', [gap.find((one) => one.at === 110)!.message, gap[0]!.critical_gap_s.toFixed(1)]],
+    ['gears', <GearsBench key="p" />, '/bench/gears?speed=30', 'engine', [round(engine.find((one) => one.at === 30)!.gears[2]!.rpm)]],
+    ['reversing', <ReversingBench key="p" />, '/bench/reversing?angle=2', 'reverse', [reverse.find((one) => one.at === 2)!.control]],
+    ['join', <JoinBench key="p" />, '/bench/join', 'join', [join.accel_needed_mps2.toFixed(1), join.glances[0]!.why]],
+    ['leave', <LeaveBench key="p" />, '/bench/leave', 'leave', [leave.slip_lane_reason]],
+    ['overtake', <OvertakeBench key="p" />, '/bench/overtake', 'overtake', [overtake.message]],
+    ['lane change', <LaneChangeBench key="p" />, '/bench/lane-change', 'lane-change', [change.message]],
+    ['steering', <SteeringBench key="p" />, '/bench/steering', 'steering', [steering.turns.toFixed(2)]],
+    ['clearance', <ClearanceBench key="p" />, '/bench/clearance', 'clearance', [clearance.clearance_ft_in]],
+    ['lanes', <RoundaboutBench key="p" />, '/bench/roundabout', 'lanes', [lanes.reasons[0]!]],
+    ['long vehicle', <LongVehicleBench key="p" />, '/bench/long-vehicle', 'swept-path', [swept.off_tracking_m.most.toFixed(2)]],
+];
+
+const others = {
+    'GET vehicles': answer('demo-vehicles'),
+    'GET vehicle-kinds': answer('demo-vehicle-kinds'),
+    'GET places': answer('demo-places'),
+    'GET doctrines': answer('demo-doctrines'),
+};
+const recorded = {
+    gap: 'tool-gap',
+    engine: 'tool-engine',
+    reverse: 'tool-reverse',
+    join: 'tool-join',
+    leave: 'tool-leave',
+    overtake: 'tool-overtake',
+    'lane-change': 'tool-lane-change',
+    steering: 'tool-steering',
+    clearance: 'tool-clearance',
+    lanes: 'tool-lanes',
+    'swept-path': 'tool-swept-path',
+} as const;
+const tools = Object.fromEntries(Object.entries(recorded).map(([name, file]) => [`POST compute/${name}`, tool(file)]));
+
+afterEach(() => {
+    cleanup();
+    vi.unstubAllGlobals();
+});
+
+describe.each(PAGES)('the page %s', (_, page, at, name, says) => {
+    it('says what its tool answered, and what that rests on', async () => {
+        server({ ...others, ...tools });
+        const { container } = show(page, 'instructor', at);
+        await waitFor(() => expect(container.textContent).toContain(says[0]));
+        for (const said of says) expect(container.textContent).toContain(said);
+        expect(container.querySelectorAll('details table tr').length).toBeGreaterThan(0);
+        expect(container.textContent).not.toMatch(/NaN|undefined|\[object/);
+    });
+
+    it('is kept with what its tool was asked', async () => {
+        const place = answer('demo-places')[0]!;
+        const sent = server({ ...others, ...tools, [`GET places/${place.id}/lessons`]: [], [`POST places/${place.id}/drawings`]: place.drawings[0] ?? {} });
+        const { container } = show(page, 'instructor', at);
+        await waitFor(() => expect(container.textContent).toContain(says[0]));
+        screen.getByRole('button', { name: 'Keep with a place' }).click();
+        const choice = await screen.findByLabelText<HTMLSelectElement>(/^Place/);
+        await waitFor(() => expect(choice.options.length).toBeGreaterThan(5));
+        choice.value = place.id;
+        choice.dispatchEvent(new Event('change', { bubbles: true }));
+        screen.getByRole('button', { name: 'Keep' }).click();
+        const kept = await waitFor(
+            () => written(sent).find((one) => one.path.endsWith('/drawings'))!.body as { asked: { tool: string; inputs: Record<string, unknown> } },
+        );
+        expect(kept.asked.tool).toBe(name);
+        // What is kept is one question the tool was really asked, with its slider where it stands.
+        const asked = sent.filter((one) => one.path === `compute/${name}`).map((one) => one.body as Record<string, unknown>);
+        const { sweep, ...rest } = asked[0]!;
+        expect(kept.asked.inputs).toMatchObject(rest);
+        if (sweep) expect(kept.asked.inputs).toHaveProperty((sweep as { field: string }).field);
+    });
+});
+
+describe('the page approach', () => {
+    it('asks once for each control at rest, and draws the plan nearest to it', async () => {
+        const sent = server({ ...others, 'POST compute/approach': tool('tool-approach') });
+        const { container } = show(
+            <ApproachBench />,
+            'instructor',
+            `/bench/approach?road=${encodeURIComponent('{"routine":"emerge-right","limit_mph":30}')}&speed=30`,
+        );
+        await waitFor(() => expect(container.querySelector('svg')).toBeTruthy());
+        const asked = sent.filter((one) => one.path === 'compute/approach').map((one) => (one.body as { sweep: { field: string } }).sweep.field);
+        expect(asked.sort()).toEqual(['gradient', 'speed_mph']);
+    });
+});

@@ -1,0 +1,88 @@
+import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { afterEach, describe, expect, it, vi } from 'vitest';
+import type { PlaceWithDrawings, Road } from '@/api/types';
+import { PlaceForm } from '@/places/PlaceForm';
+import { answer, server, show, written } from '@/testing/answers';
+import { PlacesPage } from './PlacesPage';
+
+const places = answer('demo-places');
+const of = (kind: Road['kind']): PlaceWithDrawings => places.find((place) => place.road.kind === kind)!;
+
+afterEach(() => {
+    cleanup();
+    vi.unstubAllGlobals();
+});
+
+describe('the places of a school', () => {
+    it('are listed with what is measured of each, a slip road by its length', async () => {
+        server({ 'GET places': places });
+        show(<PlacesPage />);
+        const row = async (name: string) => within((await screen.findByRole('heading', { name })).closest('li')!);
+        const slip = of('slip');
+        expect((await row(slip.name)).getByText(new RegExp(`slip road of ${slip.road.kind === 'slip' ? slip.road.slip_length_m : ''} m`))).toBeTruthy();
+        const junction = of('junction');
+        expect((await row(junction.name)).getByText(new RegExp(`${junction.road.kind === 'junction' ? junction.road.limit_mph : ''} mph`))).toBeTruthy();
+    });
+
+    it('lead to the page of the bench that plans them, without a word of how they are kept', async () => {
+        server({ 'GET places': places });
+        show(<PlacesPage />);
+        await screen.findByRole('heading', { name: places[0]!.name });
+        const links = screen.getAllByRole('link').map((link) => link.getAttribute('href')!);
+        expect(links.filter((href) => href.startsWith('/bench/approach')).length).toBeGreaterThan(20);
+        expect(links.some((href) => href.startsWith('/bench/join'))).toBe(true);
+        expect(links.join()).not.toMatch(/kind|version/);
+    });
+
+    it('show what was kept from the bench, and put it away on one press', async () => {
+        const sent = server({ 'GET places': places });
+        show(<PlacesPage />);
+        const kept = places.flatMap((place) => place.drawings)[0]!;
+        const link = await screen.findByRole('link', { name: kept.title });
+        expect(link.getAttribute('href')).toBe(`/bench/${kept.page}?${kept.state}`);
+        screen.getByRole('button', { name: `Archive ${kept.title}` }).click();
+        await waitFor(() => expect(written(sent)).toEqual([{ method: 'DELETE', path: `drawings/${kept.id}`, body: undefined }]));
+    });
+});
+
+describe('describing a place', () => {
+    const keep = async (place: PlaceWithDrawings) => {
+        const sent = server({ [`PUT places/${place.id}`]: place });
+        show(<PlaceForm place={place} onKept={vi.fn()} />);
+        screen.getByRole('button', { name: 'Keep the place' }).click();
+        await waitFor(() => expect(written(sent)).toHaveLength(1));
+        return written(sent)[0]!.body as { routine: string; road: Record<string, unknown> };
+    };
+
+    it.each(['junction', 'roundabout', 'slip', 'stretch', 'kerb'] as const)('keeps every fact of a %s as it was, where nothing is changed', async (kind) => {
+        const place = of(kind);
+        const { kind: _, version: __, ...facts } = place.road as Record<string, unknown>;
+        const kept = await keep(place);
+        expect(kept.routine).toBe(place.routine);
+        expect(kept.road).toMatchObject(facts);
+        expect(kept.road).not.toHaveProperty('kind');
+    });
+
+    it('lets go of what only the routine before was asked', async () => {
+        const turn = places.find((place) => place.road.kind === 'junction' && place.road.turn_radius_m !== undefined)!;
+        const sent = server({ [`PUT places/${turn.id}`]: turn });
+        show(<PlaceForm place={turn} onKept={vi.fn()} />);
+        fireEvent.change(screen.getByLabelText(/^Routine/), { target: { value: 'hump' } });
+        screen.getByRole('button', { name: 'Keep the place' }).click();
+        await waitFor(() => expect(written(sent)).toHaveLength(1));
+        expect((written(sent)[0]!.body as { road: object }).road).not.toHaveProperty('turn_radius_m');
+    });
+
+    it('puts what the core said beside the field it is about, and loses nothing', async () => {
+        const slip = of('slip');
+        server({ [`PUT places/${slip.id}`]: { message: 'no', errors: { 'road.slip_length_m': ['must lie between 20 and 2000.'] } } });
+        const kept = vi.fn();
+        show(<PlaceForm place={slip} onKept={kept} />);
+        const length = screen.getByLabelText<HTMLInputElement>(/^Slip road, m/);
+        fireEvent.change(length, { target: { value: '3' } });
+        screen.getByRole('button', { name: 'Keep the place' }).click();
+        expect(await screen.findByText('must lie between 20 and 2000.', { exact: false })).toBeTruthy();
+        expect(length.value).toBe('3');
+        expect(kept).not.toHaveBeenCalled();
+    });
+});
