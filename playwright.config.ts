@@ -1,16 +1,23 @@
 import { defineConfig } from '@playwright/test';
+import { signedIn } from './tests/e2e/support';
 
-/** The application is started by bin/test, which says where it is. */
+/**
+ * The applications are started by bin/test, which says where they are: each worker has one with a database of its own, so that tests
+ * run beside each other and in any order.
+ */
+const APPS = (process.env.APP_URL ?? '').split(',');
+const MINE = Number(process.env.TEST_PARALLEL_INDEX ?? 0);
+
 export default defineConfig({
     testDir: 'tests/e2e',
     outputDir: 'var/test/e2e',
-    workers: 1,
+    workers: APPS.length,
     retries: 0,
     timeout: 60_000,
     expect: { timeout: 20_000 },
     reporter: 'list',
     use: {
-        baseURL: process.env.APP_URL,
+        baseURL: APPS[MINE],
         viewport: { width: 1280, height: 800 },
         screenshot: 'only-on-failure',
         launchOptions: {
@@ -28,8 +35,8 @@ export default defineConfig({
             name: 'demo',
             testIgnore: ['first-run.spec.ts', 'sign-in.setup.ts', 'screenshots.spec.ts'],
             dependencies: ['sign-in'],
-            use: { storageState: 'var/test/signed-in.json' },
+            use: { storageState: signedIn(MINE) },
         },
-        { name: 'screenshots', testMatch: 'screenshots.spec.ts', dependencies: ['sign-in'], use: { storageState: 'var/test/signed-in.json' } },
+        { name: 'screenshots', testMatch: 'screenshots.spec.ts', dependencies: ['sign-in'], use: { storageState: signedIn(MINE) } },
     ],
 });

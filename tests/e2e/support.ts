@@ -3,8 +3,8 @@ import { expect, type Page } from '@playwright/test';
 
 export const INSTRUCTOR = { email: 'instructor@harbourschool.test', password: 'demo-harbour' };
 
-/** Where the instructor's session is kept between tests. */
-export const SIGNED_IN = 'var/test/signed-in.json';
+/** Where the instructor's session with each application is kept between tests. */
+export const signedIn = (app: number): string => `var/test/signed-in-${app}.json`;
 
 export async function signIn(page: Page, who = INSTRUCTOR): Promise<void> {
     await page.goto('/');
