@@ -6,6 +6,7 @@ use App\Http\Resources\Show;
 use App\Models\Learner;
 use App\Models\Mark;
 use App\Models\Round;
+use Illuminate\Database\Eloquent\Builder;
 use NobleTurn\Core\Routine\RoutineCode;
 use NobleTurn\Core\Routine\Step;
 
@@ -13,6 +14,8 @@ use NobleTurn\Core\Routine\Step;
 final class MarksBehind
 {
     private const MOST = 60;
+
+    private const HELD_BACK = 'held-back-rightly';
 
     /**
      * @param  ?list<RoutineCode>  $routines  null for all
@@ -25,20 +28,24 @@ final class MarksBehind
         if ($routines !== null) {
             $rounds->whereIn('routine', array_map(static fn (RoutineCode $code): string => $code->value, $routines));
         }
-        $marks = Mark::query()->where('kind', 'step')->whereIn('round_id', $rounds->select('id'))->tap(StandingMarks::only(...));
+        // Who held back rightly has looked: that press stands behind the look, unless the look was marked itself.
+        $says = $step === null || $step === Step::Look ? ['step', self::HELD_BACK] : ['step'];
+        $marks = Mark::query()->whereIn('kind', $says)->whereIn('round_id', $rounds->select('id'))->tap(StandingMarks::only(...));
         if ($step !== null) {
-            $marks->where('step', $step->value);
+            $marks->where(static fn (Builder $of) => $of->where('step', $step->value)->orWhere('kind', self::HELD_BACK));
         }
         $shown = [];
         foreach ($marks->with('round.place', 'round.marks')->orderByDesc('pressed_at')->orderByDesc('id')->lazy(self::MOST) as $mark) {
             $standing = StandingMarks::round($mark->round);
             $noted = array_filter($standing?->conditions->noted() ?? []);
-            if ($condition !== null && ! in_array($condition, $noted, true)) {
+            $heldBack = $mark->kind === self::HELD_BACK;
+            if (($condition !== null && ! in_array($condition, $noted, true)) || ($heldBack && isset($standing?->marks[Step::Look->value]))) {
                 continue;
             }
+            $says = $heldBack ? $standing?->says(Step::Look) : null;
             $shown[] = [
                 'id' => $mark->id, 'lesson' => $mark->round->lesson_id, 'place' => $mark->round->place->name, 'at' => $mark->round->began_at->format('Y-m-d\TH:i:s\Z'),
-                'step' => $mark->step, 'outcome' => $mark->outcome, 'out_of_order' => $mark->out_of_order, 'note' => $mark->note,
+                'step' => $heldBack ? Step::Look->value : $mark->step, 'outcome' => $says?->outcome->value ?? $mark->outcome, 'held_back' => $heldBack, 'out_of_order' => $mark->out_of_order, 'note' => $mark->note,
                 'taught' => $standing?->taught?->value, 'conditions' => (object) $noted,
                 'was' => self::was($mark), 'clock_ahead' => Show::isClockAhead($mark),
             ];

@@ -123,12 +123,15 @@ final class DrivenRounds
     {
         $bit = '(1 << (FIELD(marks.step, '.implode(', ', array_map(static fn (Step $step): string => "'{$step->value}'", Step::cases())).') - 1))';
         $bits = static fn (string $where): string => "BIT_OR(IF(marks.kind = 'step' AND {$where}, {$bit}, 0))";
+        // Who held back rightly has looked (MarkedRound::says); that the look was marked otherwise, its own bits say.
+        $look = 1 << (int) array_search(Step::Look, Step::cases(), true);
+        $marked = "{$bits('TRUE')} | BIT_OR(IF(marks.kind = 'held-back-rightly', {$look}, 0))";
 
         return DB::table('marks')->join('rounds', 'rounds.id', '=', 'marks.round_id')->join('lessons', 'lessons.id', '=', 'rounds.lesson_id')
-            ->where('marks.school_id', $school)->whereIn('marks.kind', ['step', 'taught'])->tap(StandingMarks::only(...))
+            ->where('marks.school_id', $school)->whereIn('marks.kind', ['step', 'taught', 'held-back-rightly'])->tap(StandingMarks::only(...))
             ->groupBy('marks.round_id', 'rounds.place_id', 'rounds.routine', 'lessons.learner_id')
-            ->havingRaw("SUM(marks.kind = 'taught') = 0 AND SUM(marks.kind = 'step') > 0")
-            ->selectRaw('rounds.place_id, rounds.routine, lessons.learner_id, '.$bits('TRUE').' AS marked, '.$bits(self::HELPED).' AS helped, '.$bits(self::FAILED).' AS failed');
+            ->havingRaw("SUM(marks.kind = 'taught') = 0 AND SUM(marks.kind <> 'taught') > 0")
+            ->selectRaw('rounds.place_id, rounds.routine, lessons.learner_id, '.$marked.' AS marked, '.$bits(self::HELPED).' AS helped, '.$bits(self::FAILED).' AS failed');
     }
 
     /** @return list<int> one for each step, in their order */

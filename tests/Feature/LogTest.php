@@ -1,12 +1,17 @@
 <?php
 
+use App\Marks\MarksBehind;
 use App\Marks\StandingMarks;
 use App\Models\Mark;
 use App\Models\Round;
 use App\Models\SkillAnswer;
+use App\School\DrivenRounds;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use NobleTurn\Core\Record\Tally;
+use NobleTurn\Core\Routine\RoutineCode;
+use NobleTurn\Core\Routine\Step;
 
 beforeEach(function (): void {
     $this->school = $this->school();
@@ -180,5 +185,18 @@ it('lets the same stand in the words of a query as in those of the core', functi
         expect($stands)->toEqualCanonicalizing($case['stands'])->and($driven->has($rounds[$i]))->toBe($case['driven']);
     }
     // And read row by row, as the record does.
-    expect(StandingMarks::of($at['learner']))->toHaveCount(count(array_filter($cases, fn (array $case): bool => $case['driven'])));
+    $read = StandingMarks::of($at['learner']);
+    expect($read)->toHaveCount(count(array_filter($cases, fn (array $case): bool => $case['driven'])));
+    // What each counts as: the database's own count for the school, the record's tally, and the marks that are shown for a figure.
+    $school = array_column((new DrivenRounds($user->school_id))->steps(), null, 'step');
+    $heldBack = 0;
+    foreach (Step::cases() as $step) {
+        $tally = Tally::of(RoutineCode::EmergeRight, $step, $read);
+        $shown = array_filter(MarksBehind::of($at['learner'], [RoutineCode::EmergeRight], $step), static fn (array $mark): bool => $mark['taught'] === null);
+        $outcomes = array_count_values(array_column($shown, 'outcome'));
+        expect($school[$step->value]['marks'])->toBe($tally->marked(), $step->value)
+            ->and($outcomes)->toEqual(array_filter($tally->counts), $step->value);
+        $heldBack += count(array_filter($shown, static fn (array $mark): bool => $mark['held_back']));
+    }
+    expect($heldBack)->toBeGreaterThan(2);
 });

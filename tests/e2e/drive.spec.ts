@@ -148,3 +148,19 @@ for (const [width, height, what] of [
         await expect(moments.getByRole('listitem')).toHaveCount(2);
     });
 }
+
+test('no key moves under a finger while the strip of the place is still on its way', async ({ page }) => {
+    const lesson = await newLesson(page);
+    let letGo = () => undefined as void;
+    const held = new Promise<void>((resolve) => (letGo = resolve));
+    await page.route('**/api/compute/approach', async (route) => {
+        await held;
+        await route.continue();
+    });
+    await page.goto(`/lessons/${lesson.id}/drive`);
+    const key = page.getByRole('button', { name: 'Speed reminded', exact: true });
+    const before = await key.boundingBox();
+    letGo();
+    await expect(page.locator('figure svg').first()).toBeVisible();
+    expect(await key.boundingBox()).toEqual(before);
+});

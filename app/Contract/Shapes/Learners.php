@@ -65,7 +65,7 @@ final class Learners
             'Skill' => Out::object(['cells' => Shapes::listOf('SkillCell'), 'holds_back' => Shapes::listOf('HeldBackBy'), 'own_ratings' => Shapes::listOf('OwnRating')] + ToolShapes::shared(array_diff_key($tool, ['predicted' => 0]))),
             'Overruling' => Out::object(['id' => Shapes::id()] + $of + ['level' => Shapes::ref('SkillLevel'), 'reason' => Out::text(''), 'user_id' => Shapes::id(), 'by' => Out::text('who said it'), 'at' => Shapes::moment(), 'withdrawn_at' => Shapes::moment(nullable: true)]),
             'MarkBehind' => Out::object([
-                'id' => Shapes::id(), 'lesson' => Shapes::id(), 'place' => Out::text('its name'), 'at' => Shapes::moment(), 'step' => Shapes::ref('Step'), 'outcome' => Shapes::ref('Outcome'), 'out_of_order' => Out::flag(''), 'note' => Out::text('', nullable: true),
+                'id' => Shapes::id(), 'lesson' => Shapes::id(), 'place' => Out::text('its name'), 'at' => Shapes::moment(), 'step' => Shapes::ref('Step'), 'outcome' => Shapes::ref('Outcome'), 'held_back' => Out::flag('a right decision to hold back: a clean look'), 'out_of_order' => Out::flag(''), 'note' => Out::text('', nullable: true),
                 'taught' => Shapes::refOrNull('Taught'), 'conditions' => Shapes::ref('Conditions'), 'was' => Shapes::refOrNull('Outcome') + ['description' => 'what was said before, where somebody had read it'], 'clock_ahead' => Out::flag(''),
             ]),
             'CellEvidence' => Out::object([

@@ -43,10 +43,10 @@ final readonly class Debrief
         }
         [$routine, $step] = $worst;
         $fault = Catalogue::routine($routine, $pack)->instruction($step)->spoken(new Wording($pack, Demand::side($routine, $pack)), $hasClutch);
-        $marked = array_values(array_filter($evidence, static fn (MarkedRound $round): bool => $round->mark($step) !== null));
-        $faulty = array_values(array_filter($marked, static fn (MarkedRound $round): bool => $round->mark($step)?->isClean() === false));
+        $marked = array_values(array_filter($evidence, static fn (MarkedRound $round): bool => $round->says($step) !== null));
+        $faulty = array_values(array_filter($marked, static fn (MarkedRound $round): bool => $round->says($step)?->isClean() === false));
         $cause = $fault->causeIn;
-        $seen = $cause === null ? [] : array_filter($faulty, static fn (MarkedRound $round): bool => $round->mark($cause)?->isClean() === false);
+        $seen = $cause === null ? [] : array_filter($faulty, static fn (MarkedRound $round): bool => $round->says($cause)?->isClean() === false);
 
         return new self($well, $wellRounds, $held, $routine, $fault, count($faulty), count($marked), count($seen));
     }
@@ -62,7 +62,7 @@ final readonly class Debrief
     {
         $best = [null, 0];
         foreach (Step::cases() as $step) {
-            $marks = array_values(array_filter(array_map(static fn (MarkedRound $round): ?StepMark => $round->mark($step), $rounds)));
+            $marks = array_values(array_filter(array_map(static fn (MarkedRound $round): ?StepMark => $round->says($step), $rounds)));
             $clean = count(array_filter($marks, static fn (StepMark $mark): bool => $mark->isClean()));
             if ($clean > 0 && $clean === count($marks) && $clean >= $best[1]) {
                 $best = [$step, $clean];
@@ -90,7 +90,7 @@ final readonly class Debrief
                 if (! Catalogue::routine($round->routine, $pack)->has($step)) {
                     continue;
                 }
-                $byRoutine[$round->routine->value] = ($byRoutine[$round->routine->value] ?? 0) + ($round->mark($step)?->support() ?? 0);
+                $byRoutine[$round->routine->value] = ($byRoutine[$round->routine->value] ?? 0) + ($round->says($step)?->support() ?? 0);
             }
             if ($byRoutine !== [] && array_sum($byRoutine) > $most) {
                 $most = array_sum($byRoutine);

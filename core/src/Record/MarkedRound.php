@@ -23,14 +23,25 @@ final readonly class MarkedRound
     ) {
     }
 
-    public function mark(Step $step): ?StepMark
+    /**
+     * What the round says of a step, for whatever is counted, drawn or estimated: as it was marked; and who decided rightly to hold
+     * back has looked as one should, unless the look was marked itself (common practice, no source). Null where it says nothing.
+     * The one place of that rule: DrivenRounds says it to the database, queue/standing.ts to the interface, held to mark-log.json.
+     */
+    public function says(Step $step): ?StepMark
     {
-        return $this->marks[$step->value] ?? null;
+        return $this->marks[$step->value] ?? ($step === Step::Look && $this->heldBackRightly ? new StepMark(Outcome::Unaided) : null);
     }
 
-    /** Whether the round says anything of what the learner can do. */
+    /** Whether the round says anything of what the learner can do: what was shown or talked through is practice, not evidence. */
     public function isEvidence(): bool
     {
         return $this->taught === null;
+    }
+
+    /** Whether it says anything of any step. */
+    public function saysSomething(): bool
+    {
+        return $this->marks !== [] || $this->heldBackRightly;
     }
 }

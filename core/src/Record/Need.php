@@ -52,14 +52,14 @@ final readonly class Need
     private static function of(Routine $routine, array $rounds, \DateTimeImmutable $today): self
     {
         $last = $rounds[0]->at ?? null;
-        $evidence = array_slice(array_values(array_filter($rounds, static fn (MarkedRound $round): bool => $round->isEvidence() && $round->marks !== [])), 0, self::LAST);
+        $evidence = array_slice(array_values(array_filter($rounds, static fn (MarkedRound $round): bool => $round->isEvidence() && $round->saysSomething())), 0, self::LAST);
         if ($evidence === []) {
             return new self($routine->code, $rounds === [] ? NeedKind::NeverDriven : NeedKind::OnlyShown, null, 0, 0, $last);
         }
         [$worst, $helped, $of] = [null, 0, count($evidence)];
         $weak = false;
         foreach (Step::cases() as $step) {
-            $marks = array_values(array_filter(array_map(static fn (MarkedRound $round): ?StepMark => $round->mark($step), $evidence)));
+            $marks = array_values(array_filter(array_map(static fn (MarkedRound $round): ?StepMark => $round->says($step), $evidence)));
             $unclean = count(array_filter($marks, static fn (StepMark $mark): bool => ! $mark->isClean()));
             if (! $routine->has($step) || $unclean === 0) {
                 continue;

@@ -39,7 +39,7 @@ final readonly class Tally
 
                 continue;
             }
-            $mark = $round->mark($step);
+            $mark = $round->says($step);
             if ($mark === null) {
                 continue;
             }

@@ -48,7 +48,7 @@ final readonly class Evidence
         $taught = ! $round->isEvidence();
         $found = [];
         foreach (Step::cases() as $step) {
-            $mark = $round->mark($step) ?? ($taught || ($step === Step::Look && $round->heldBackRightly) ? new StepMark(Outcome::Unaided) : null);
+            $mark = $round->says($step) ?? ($taught ? new StepMark(Outcome::Unaided) : null);
             if ($mark !== null && $routine->has($step)) {
                 $found[] = new self($round->lesson, $round->at, $round->routine, $step, $mark, $round->conditions, $marker, $taught, $round->place);
             }

@@ -2,9 +2,17 @@
 
 declare(strict_types=1);
 
+use NobleTurn\Core\Record\Debrief;
+use NobleTurn\Core\Record\MarkedRound;
 use NobleTurn\Core\Record\MarkLog;
 use NobleTurn\Core\Record\Outcome;
+use NobleTurn\Core\Record\StepMark;
+use NobleTurn\Core\Record\Tally;
+use NobleTurn\Core\Routine\Catalogue\Catalogue;
+use NobleTurn\Core\Routine\RoutineCode;
 use NobleTurn\Core\Routine\Step;
+use NobleTurn\Core\Rules\RulePacks;
+use NobleTurn\Core\Skill\Evidence;
 
 /** Logs of rounds and what stands of them: the database's word for the rule and the interface's are held to the same file. */
 const MARK_LOG = __DIR__.'/../../../tests/answers/mark-log.json';
@@ -87,11 +95,32 @@ it('keeps a correction in the slot of what it corrects, however long the chain',
     expect($slot)->toBe('moment a')->and(MarkLog::slot('step', 'look', 'x', null))->toBe('look')->and(MarkLog::slot('taught', null, 'x', null))->toBe('taught');
 });
 
+it('counts a right decision to hold back as a clean look, and a look that was marked as it was marked', function (): void {
+    $at = new DateTimeImmutable('2026-05-20 10:00');
+    $round = static fn (array $marks, bool $held = true): MarkedRound => new MarkedRound('l', $at, RoutineCode::EmergeRight, $marks, heldBackRightly: $held);
+    $missed = new StepMark(Outcome::Missed);
+    expect($round([])->says(Step::Look))->toEqual(new StepMark(Outcome::Unaided))
+        ->and($round(['look' => $missed])->says(Step::Look))->toBe($missed)
+        ->and($round([])->says(Step::Signal))->toBeNull()
+        ->and($round([], held: false)->says(Step::Look))->toBeNull()
+        ->and([$round([])->saysSomething(), $round([], held: false)->saysSomething()])->toBe([true, false]);
+    // The same in all that is counted: the tally, what the record asks for, the debrief and the estimate.
+    $rounds = [$round([]), $round(['look' => $missed]), $round(['signal' => new StepMark(Outcome::Unaided)])];
+    $tally = Tally::of(RoutineCode::EmergeRight, Step::Look, $rounds);
+    $debrief = Debrief::of($rounds, RulePacks::byCode('gb'), true);
+    $routine = Catalogue::routine(RoutineCode::EmergeRight, RulePacks::byCode('gb'));
+    $looks = array_filter(array_merge(...array_map(static fn (MarkedRound $one): array => Evidence::ofRound($one, $routine), $rounds)), static fn (Evidence $one): bool => $one->step === Step::Look);
+    expect([$tally->marked(), $tally->counts['unaided'], $tally->counts['missed']])->toBe([3, 2, 1])
+        ->and([$debrief->faultRounds, $debrief->faultOf, $debrief->heldBackRightly])->toBe([1, 3, 3])
+        ->and($looks)->toHaveCount(3);
+});
+
 it('is written down for those who say the rule in other words', function (): void {
     $cases = array_map(static fn (array $rows): array => [
         'marks' => $rows,
         'stands' => array_column(MarkLog::standing(inOrderOfPresses($rows)), 'id'),
-        'driven' => MarkLog::round('l', new DateTimeImmutable, 'emerge-right', 'p', [], inOrderOfPresses($rows)) !== null,
+        'driven' => ($round = MarkLog::round('l', new DateTimeImmutable, 'emerge-right', 'p', [], inOrderOfPresses($rows))) !== null,
+        'says' => (object) array_filter(array_combine(array_column(Step::cases(), 'value'), array_map(static fn (Step $step): ?string => $round?->says($step)?->outcome->value, Step::cases()))),
     ], randomLogs());
     $text = "[\n".implode(",\n", array_map(static fn (array $case): string => json_encode($case, JSON_THROW_ON_ERROR), $cases))."\n]\n";
     if (getenv('NOBLE_TURN_RECORD')) {

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import type { Mark } from '@/api/types';
+import { STEPS, type Mark, type Outcome, type Step } from '@/api/types';
 import { markLog } from '@/testing/answers';
-import { inOrder, isEmpty, slotsOf, standing } from './standing';
+import { inOrder, isEmpty, says, slotsOf, standing } from './standing';
 
 interface Row extends Omit<Mark, 'round_id' | 'note' | 'device_at' | 'pressed_at'> {
     pressed: number;
@@ -11,6 +11,8 @@ interface Case {
     marks: Row[];
     stands: string[];
     driven: boolean;
+    /** By step, as the core counts it. */
+    says: Partial<Record<Step, Outcome>>;
 }
 
 /** Logs of rounds with what stands of them, as the core says; the database is held to the same. */
@@ -28,6 +30,16 @@ describe('what stands of a log', () => {
                 expect(isEmpty(found)).toBe(!driven);
             }
         }
+    });
+
+    it('counts each step as the core counts it, a right decision to hold back as a clean look', () => {
+        let heldBack = 0;
+        for (const { marks, says: expected } of cases) {
+            const found = standing(marks.map(asMark));
+            for (const step of STEPS) expect(says(found, step)).toBe(expected[step] ?? null);
+            if (found.heldBack && !found.steps.look) heldBack += 1;
+        }
+        expect(heldBack).toBeGreaterThan(2);
     });
 
     it('finds the slot the server keeps with each mark', () => {

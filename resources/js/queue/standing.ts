@@ -71,6 +71,9 @@ export function standing(marks: readonly Mark[]): Standing {
     return result;
 }
 
+/** What a round says of a step, as the core counts it: as it was marked; who held back rightly has looked. Null where it says nothing. */
+export const says = ({ steps, heldBack }: Standing, step: Step): Outcome | null => steps[step]?.outcome ?? (step === 'look' && heldBack ? 'unaided' : null);
+
 /** Whether nothing that was said of it stands: a round emptied by undoing is none. */
 export const isEmpty = ({ steps, taught, heldBack, moments }: Standing): boolean =>
     Object.keys(steps).length === 0 && !taught && !heldBack && moments.length === 0;

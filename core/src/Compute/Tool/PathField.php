@@ -29,11 +29,12 @@ final class PathField
             new NumberField('angle_deg', 'of an arc, + to the left', -360.0, 360.0),
         );
 
-        return new ObjectField('path', 'of the middle of the first unit’s front axle: an arc, pieces, or points', new Shape(
+        return new ObjectField('path', 'of the middle of the first unit’s front axle: an arc, pieces, points, or a way that is driven often', new Shape(
             new QuantityField('radius', 'of an arc, straight before and after it', Kind::Distance, 1.0, 500.0),
             new NumberField('angle_deg', 'of the arc, + to the left; default 90', -540.0, 540.0),
             new ListField('pieces', 'straights and arcs one after the other', new ObjectField('piece', 'length_m, or radius_m and angle_deg', $piece), 40),
             new ListField('points', 'metres: x ahead, y to the left', new ListField('point', 'x and y', new NumberField('xy', 'm', -500.0, 500.0), 2), 400),
+            ...WaysField::fields(),
         ));
     }
 
@@ -48,9 +49,9 @@ final class PathField
     public static function arc(Values $input, array $units): ?array
     {
         $path = $input->object('path') ?? throw BadInput::field('path', 'is missing (or bend).');
-        $given = array_values(array_filter(['radius', 'pieces', 'points'], $path->has(...)));
+        $given = array_values(array_filter(['radius', 'pieces', 'points', 's_bend', 'roundabout'], $path->has(...)));
         if (count($given) !== 1) {
-            throw BadInput::field('path', 'must have one of radius_m, pieces, points.');
+            throw BadInput::field('path', 'must have one of radius_m, pieces, points, s_bend, roundabout.');
         }
         if ($given[0] !== 'radius') {
             return null;
@@ -82,6 +83,9 @@ final class PathField
         foreach ($path->objects('pieces') as $piece) {
             $length += $piece->distance('length')?->inMetres() ?? $arc($piece);
         }
+        foreach (WaysField::pieces($path, CommonFields::pack($input)) as $piece) {
+            $length += $piece['length'] ?? $piece['radius'] * abs($piece['angle']);
+        }
         $before = null;
         foreach ($path->lists('points') as $point) {
             $length += $before === null || count($before) < 2 || count($point) < 2 ? 0.0 : hypot($point[0] - $before[0], $point[1] - $before[1]);
@@ -97,7 +101,7 @@ final class PathField
         if ($path->has('points')) {
             return self::throughPoints($path->lists('points'), $step);
         }
-        $pieces = [];
+        $pieces = WaysField::pieces($path, CommonFields::pack($input));
         foreach ($path->objects('pieces') as $i => $piece) {
             $length = $piece->distance('length')?->inMetres();
             $radius = $piece->distance('radius')?->inMetres();

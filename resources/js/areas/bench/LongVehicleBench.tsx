@@ -1,4 +1,5 @@
-import type { SweptPathAnswer, SweptPathAsked } from '@/api/types';
+import type { Pack, SweptPathAnswer, SweptPathAsked, WayOut } from '@/api/types';
+import { useRules } from '@/app/rules';
 import { flat, useAddress } from '@/app/useAddress';
 import { useCompute } from '@/compute/useCompute';
 import { Field } from '@/ui/Field';
@@ -9,7 +10,7 @@ import { Big, BenchPage } from './BenchPage';
 import { BendPicture } from './long/BendPicture';
 import { UnitsTable } from './long/UnitsTable';
 import { WayPicture } from './long/WayPicture';
-import { EXITS, readUnits, roundabout, sBend, writeUnits, type Exit } from './long/ways';
+import { readUnits, writeUnits } from './long/ways';
 
 const address = flat({
     way: 'bend',
@@ -21,23 +22,27 @@ const address = flat({
     angle: 90,
     radius: 14,
     between: 4,
-    out: 'over',
+    out: 'ahead',
     left: 3.5,
     right: 3.5,
 });
 type State = ReturnType<typeof address.read>;
 
 const WAYS = { bend: 'A corner', 's-bend': 'An S-bend', roundabout: 'A roundabout' };
-const EXIT_WORDS: Record<Exit, string> = { left: 'First, to the left', over: 'Straight over', right: 'To the right', back: 'Back where it came from' };
+const EXIT_WORDS: Record<WayOut, string> = { left: 'To the left', ahead: 'Straight over', right: 'To the right', back: 'Back where it came from' };
 const metres = (value: number) => `${value} m`;
 
 /** What the core is asked: a corner's best line is looked for, every other way is followed as it is. */
-function asked(state: State): SweptPathAsked {
+function asked(state: State, pack: Pack): SweptPathAsked {
     if (state.way === 's-bend')
-        return { path: { pieces: sBend(state.radius, Math.min(80, state.angle), state.between) }, kerbs: { left_m: state.left, right_m: state.right } };
+        return {
+            path: { s_bend: { radius_m: state.radius, angle_deg: Math.min(80, state.angle), between_m: state.between } },
+            kerbs: { left_m: state.left, right_m: state.right },
+        };
     if (state.way === 'roundabout')
         return {
-            path: { pieces: roundabout(state.radius, 15, state.out in EXITS ? (state.out as Exit) : 'over', 1) },
+            pack,
+            path: { roundabout: { radius_m: state.radius, exit: state.out in EXIT_WORDS ? (state.out as WayOut) : 'ahead' } },
             kerbs: { left_m: state.left, right_m: state.right },
         };
     return { bend: { kerb_radius_m: state.kerb, entry_width_m: state.entry, exit_width_m: state.exit, angle_deg: state.angle } };
@@ -47,12 +52,13 @@ function asked(state: State): SweptPathAsked {
 export function LongVehicleBench() {
     const [state, setState] = useAddress(address.read, address.write);
     const set = (part: Partial<State>) => setState((before) => ({ ...before, ...part }));
+    const rules = useRules();
     const vehicle = useVehicle(state.vehicle);
     const [kinds, cars] = [useKinds(), useCars()];
     const like = cars.data?.find((car) => car.id === state.vehicle)?.figures.like ?? state.vehicle;
     const kind = kinds.data?.find((one) => one.id === like) ?? kinds.data?.find((one) => one.id === DEFAULT_KIND);
     const own = readUnits(state.units);
-    const inputs: SweptPathAsked = { ...(own.length > 0 ? { units: own } : { vehicle }), ...asked(state) };
+    const inputs: SweptPathAsked = { ...(own.length > 0 ? { units: own } : { vehicle }), ...asked(state, rules.pack) };
     const { data, error, isPlaceholderData } = useCompute('swept-path', inputs);
     const spares = data ? [data.spare_inside_m, data.spare_outside_m, data.spare_left_m, data.spare_right_m].filter((spare) => spare !== null) : [];
     const spare = Math.min(...spares);

@@ -2,33 +2,6 @@ import type { VehicleUnit } from '@/api/types';
 
 export type Point = [number, number];
 
-type Piece = { length_m: number } | { radius_m: number; angle_deg: number };
-
-/** Heading of the car when it leaves a roundabout, from the way it came: + to the left. */
-export const EXITS = { left: 90, over: 0, right: -90, back: -180 };
-export type Exit = keyof typeof EXITS;
-
-/** Angle from the entry's direction to the roundabout's, at entry and at exit. */
-const DEFLECTION = 50;
-
-/** Out to one side and back again. */
-export const sBend = (radius: number, angle: number, between: number): Piece[] => [
-    { length_m: 12 },
-    { radius_m: radius, angle_deg: angle },
-    ...(between > 0 ? [{ length_m: between }] : []),
-    { radius_m: radius, angle_deg: -angle },
-    { length_m: 25 },
-];
-
-/** In, round and out: keeping left the way round turns right. `side` is 1 keeping left, -1 keeping right. */
-export const roundabout = (radius: number, deflectionRadius: number, exit: Exit, side: 1 | -1): Piece[] => [
-    { length_m: 12 },
-    { radius_m: deflectionRadius, angle_deg: side * DEFLECTION },
-    { radius_m: radius, angle_deg: side * (EXITS[exit] - 2 * DEFLECTION) },
-    { radius_m: deflectionRadius, angle_deg: side * DEFLECTION },
-    { length_m: 25 },
-];
-
 const FIELDS = ['wheelbase_m', 'width_m', 'front_overhang_m', 'rear_overhang_m', 'hitch_offset_m'] as const;
 
 /** Units as they stand in the address, one after the other. */

@@ -1,5 +1,5 @@
 import { STEPS, type Lesson, type Round, type Step } from '@/api/types';
-import { standing } from '@/queue/standing';
+import { says, standing } from '@/queue/standing';
 import { StepIcon } from '@/strip/glyphs';
 import { STEP_WORDS } from '@/strip/words';
 import { useLesson } from '../useLesson';
@@ -16,8 +16,8 @@ export function SelfRating({ lesson, rounds }: { lesson: Lesson; rounds: Round[]
     const { write } = useLesson(lesson.id);
     const evidence = rounds.map((round) => standing(round.marks)).filter((stands) => !stands.taught);
     const logged = (step: Step) => {
-        const marks = evidence.flatMap((stands) => (stands.steps[step] ? [stands.steps[step]] : []));
-        return marks.length === 0 ? 'not marked' : `unaided in ${marks.filter((mark) => mark.outcome === 'unaided').length} of ${marks.length}`;
+        const said = evidence.map((stands) => says(stands, step)).filter((outcome) => outcome !== null);
+        return said.length === 0 ? 'not marked' : `unaided in ${said.filter((outcome) => outcome === 'unaided').length} of ${said.length}`;
     };
     return (
         <section aria-labelledby="self" className="grid gap-2">

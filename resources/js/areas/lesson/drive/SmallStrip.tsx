@@ -13,15 +13,19 @@ export function SmallStrip({ item, step, onStep }: { item: LessonItem; step: Ste
         queryFn: asked === null ? skipToken : () => compute('approach', asked),
         staleTime: Infinity,
     });
-    if (!plan.data) return plan.error && <NotShown what="The strip is not shown" error={plan.error} retry={() => void plan.refetch()} />;
-    const drawn = onItsAxis(plan.data);
-    const now = drawn.steps.find((candidate) => candidate.step === step) ?? drawn.steps[0]!;
+    if (asked === null) return null;
+    if (plan.error) return <NotShown what="The strip is not shown" error={plan.error} retry={() => void plan.refetch()} />;
+    const drawn = plan.data && onItsAxis(plan.data);
+    const now = drawn && (drawn.steps.find((candidate) => candidate.step === step) ?? drawn.steps[0]!);
     return (
-        <figure>
-            <StepLine plan={drawn} current={step} onStep={(next) => next !== 'gear' && onStep(next)} />
-            <figcaption className="sr-only">
-                {STEP_WORDS[now.step]} belongs at {spoken(now.best_m, drawn.length_unit)}
-            </figcaption>
+        // As high before the plan is there as after: keys that moved under a finger would miss the press or mark another step.
+        <figure className="min-h-[66px]">
+            {drawn && <StepLine plan={drawn} current={step} onStep={(next) => next !== 'gear' && onStep(next)} />}
+            {drawn && now && (
+                <figcaption className="sr-only">
+                    {STEP_WORDS[now.step]} belongs at {spoken(now.best_m, drawn.length_unit)}
+                </figcaption>
+            )}
         </figure>
     );
 }
