@@ -151,7 +151,7 @@ for (const [width, height, what] of [
 
 test('no key moves under a finger while the strip of the place is still on its way', async ({ page }) => {
     const lesson = await newLesson(page);
-    let letGo = () => undefined as void;
+    let letGo: () => void = () => undefined;
     const held = new Promise<void>((resolve) => (letGo = resolve));
     await page.route('**/api/compute/approach', async (route) => {
         await held;

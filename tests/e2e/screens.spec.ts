@@ -1,6 +1,9 @@
 import { expect, test, type Page } from '@playwright/test';
 import { api, complaints, expectNoAxeFinding, expectSound } from './support';
 
+// Nothing is written here: the long walks are shared out.
+test.describe.configure({ mode: 'parallel' });
+
 interface Line {
     id: string;
     name: string;
