@@ -72,3 +72,25 @@ it('decides nothing of the trade from a routine’s name in the interface', func
     }
     expect($found)->toBe([]);
 });
+
+it('asks the server through one door, and describes none of its answers by hand', function (): void {
+    $root = dirname(__DIR__, 2).'/resources/js';
+    $found = [];
+    foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator($root, FilesystemIterator::SKIP_DOTS)) as $file) {
+        $path = substr((string) $file, strlen($root) + 1);
+        // Made from the document, and not kept.
+        if ($path === 'api/contract.ts' || str_contains($path, '.test.')) {
+            continue;
+        }
+        $text = (string) file_get_contents((string) $file);
+        $wrong = array_filter([
+            'fetches past api/client' => $path !== 'api/client.ts' && preg_match('/\bfetch\(/', $text) === 1,
+            'says what an answer is' => preg_match('/\bapi\.(GET|POST|PUT|PATCH|DELETE)<|\b(compute|useCompute|sweep|useSwept)<(?!T extends )|api\.(GET|POST|PUT|PATCH|DELETE)\([^;]*?\)\)? as (?!Said\b)\w/', $text) === 1,
+            'describes an answer in api/' => str_starts_with($path, 'api/') && preg_match('/^(export )?interface /m', $text) === 1,
+            // Fields that only an answer has: they are the document's to name.
+            'describes an answer' => preg_match('/^    (assumptions|warnings|profile|instructor_id|lessons_done|critical_gap_s|off_tracking_m)\??: /m', (string) preg_replace('/answer: \{ assumptions.*/', '', $text)) === 1,
+        ]);
+        array_push($found, ...array_map(static fn (string $what): string => "{$path} {$what}", array_keys($wrong)));
+    }
+    expect($found)->toBe([]);
+});
