@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 use NobleTurn\Core\Compute\Schemas;
 use NobleTurn\Core\Compute\Toolbox;
+use NobleTurn\Core\Rules\Practices;
+use NobleTurn\Core\Rules\RulePacks;
 use NobleTurn\Core\Tests\Approaches;
 use NobleTurn\Core\Tests\Ask;
 use NobleTurn\Core\Tests\Inputs;
@@ -131,3 +133,21 @@ it('keeps docs/schemas current', function (string $tool): void {
     $kept = file_get_contents(dirname(__DIR__, 3)."/docs/schemas/{$tool}.json");
     expect(json_decode((string) $kept, true))->toBe(json_decode(json_encode(Schemas::of(Toolbox::tool($tool)), JSON_PRESERVE_ZERO_FRACTION), true));
 })->with(array_keys(Inputs::LEAST));
+
+it('says of each question of practice the default that is really taken, under every pack', function (): void {
+    $about = Schemas::of(Toolbox::tool('approach'))['input']['properties']['practice']['properties'];
+    $differ = 0;
+    foreach (Practices::all() as $question) {
+        $said = $about[$question->key]['description'];
+        foreach (RulePacks::all() as $pack) {
+            $default = $question->default($pack);
+            // Left out is the same as said: the plan does not change.
+            $plain = Toolbox::run('approach', ['pack' => $pack->code(), 'routine' => 'emerge-right']);
+            $given = Toolbox::run('approach', ['pack' => $pack->code(), 'routine' => 'emerge-right', 'practice' => [$question->key => ctype_digit($default) ? (int) $default : $default]]);
+            expect($given['steps'])->toBe($plain['steps'], "{$question->key} under {$pack->code()}")
+                ->and($said)->toMatch("/default (.*, )?{$default}( under [a-z ]*{$pack->code()}|$)/");
+            $differ += str_contains($said, "{$default} under") ? 1 : 0;
+        }
+    }
+    expect($differ)->toBeGreaterThan(2);
+});

@@ -13,6 +13,7 @@ use NobleTurn\Core\Rules\Practice;
 use NobleTurn\Core\Rules\Practices;
 use NobleTurn\Core\Rules\Question;
 use NobleTurn\Core\Rules\RulePack;
+use NobleTurn\Core\Rules\RulePacks;
 
 /** The practice of an input: one field for each question; what is not said takes the default. */
 final class PracticeField
@@ -25,7 +26,7 @@ final class PracticeField
     public static function shape(): Shape
     {
         return new Shape(...array_map(static fn (Question $question): ChoiceField => new ChoiceField(
-            $question->key, $question->text.'; default '.$question->options[0]->value, self::values($question),
+            $question->key, $question->text.'; default '.self::defaults($question), self::values($question),
         ), Practices::all()));
     }
 
@@ -41,6 +42,20 @@ final class PracticeField
         }
 
         return new Practice($answers, $pack);
+    }
+
+    /** What is taken where nothing is said: one answer, or one for each pack. */
+    private static function defaults(Question $question): string
+    {
+        $packs = [];
+        foreach (RulePacks::all() as $pack) {
+            $packs[$question->default($pack)][] = $pack->code();
+        }
+        if (count($packs) === 1) {
+            return (string) array_key_first($packs);
+        }
+
+        return implode(', ', array_map(static fn (string|int $value, array $codes): string => "{$value} under ".implode(' and ', $codes), array_keys($packs), $packs));
     }
 
     /** @return list<string|int> numbers as numbers */
