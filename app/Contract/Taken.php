@@ -11,11 +11,11 @@ use NobleTurn\Core\Compute\Toolbox;
 use NobleTurn\Core\Record\Conditions;
 use NobleTurn\Core\Record\Outcome;
 use NobleTurn\Core\Record\Taught;
-use NobleTurn\Core\Routine\RoutineCode;
 use NobleTurn\Core\Routine\Section;
-use NobleTurn\Core\Routine\Step;
 use NobleTurn\Core\Rules\RulePacks;
 use NobleTurn\Core\Skill\Level;
+use NobleTurn\Core\Trade\RoutineCode;
+use NobleTurn\Core\Trade\Step;
 
 /** What each address takes: the rules it is checked by, from which the document of the API is made too. */
 final class Taken

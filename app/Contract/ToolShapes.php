@@ -9,10 +9,10 @@ use NobleTurn\Core\Compute\Tool;
 use NobleTurn\Core\Compute\Tool\PracticeField;
 use NobleTurn\Core\Compute\Toolbox;
 use NobleTurn\Core\Place\WayOut;
-use NobleTurn\Core\Routine\RoutineCode;
-use NobleTurn\Core\Routine\Step;
-use NobleTurn\Core\Rules\Side;
 use NobleTurn\Core\Skill\Level;
+use NobleTurn\Core\Trade\RoutineCode;
+use NobleTurn\Core\Trade\Side;
+use NobleTurn\Core\Trade\Step;
 
 /** What the core's tools are asked and answer, from their own schemas; what many of them share stands once. */
 final class ToolShapes

@@ -7,7 +7,7 @@ use App\Models\Place;
 use App\School\Doctrine;
 use NobleTurn\Core\Compute\Tool\PlannedBy;
 use NobleTurn\Core\Compute\Toolbox;
-use NobleTurn\Core\Routine\RoutineCode;
+use NobleTurn\Core\Trade\RoutineCode;
 
 /** What a place of a lesson is planned with: the road is the place's, the rules, the car and the learner are the lesson's. */
 final readonly class Plans

@@ -10,14 +10,14 @@ use App\School\CurrentSchool;
 use App\School\Doctrine;
 use NobleTurn\Core\Compute\Tool\SkillPresenter;
 use NobleTurn\Core\Record\Outcome;
-use NobleTurn\Core\Routine\RoutineCode;
-use NobleTurn\Core\Routine\Step;
 use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Skill\Changed;
 use NobleTurn\Core\Skill\Evidence;
 use NobleTurn\Core\Skill\History;
 use NobleTurn\Core\Skill\Level;
 use NobleTurn\Core\Skill\Overruling;
+use NobleTurn\Core\Trade\RoutineCode;
+use NobleTurn\Core\Trade\Step;
 
 /**
  * What a learner's marks say today. Fitting a long record takes longer than a page may, so the answer is kept, and found again by a

@@ -7,8 +7,8 @@ use App\Models\Learner;
 use App\Models\Mark;
 use App\Models\Round;
 use Illuminate\Database\Eloquent\Builder;
-use NobleTurn\Core\Routine\RoutineCode;
-use NobleTurn\Core\Routine\Step;
+use NobleTurn\Core\Trade\RoutineCode;
+use NobleTurn\Core\Trade\Step;
 
 /** The marks behind a figure: of some routines, of one step or all, in some conditions or any; corrections beside what they corrected. */
 final class MarksBehind

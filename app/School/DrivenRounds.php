@@ -5,7 +5,7 @@ namespace App\School;
 use App\Marks\StandingMarks;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
-use NobleTurn\Core\Routine\Step;
+use NobleTurn\Core\Trade\Step;
 
 /**
  * Every round of a school that is evidence, counted by place, routine and which of its steps were marked, helped and failed: a

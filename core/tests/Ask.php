@@ -10,7 +10,7 @@ use NobleTurn\Core\Compute\Tool\ApproachTool;
 use NobleTurn\Core\Compute\Toolbox;
 use NobleTurn\Core\Compute\Values;
 use NobleTurn\Core\Fault\BadInput;
-use NobleTurn\Core\Place\Approach;
+use NobleTurn\Core\Plan\Approach;
 use NobleTurn\Core\Plan\ApproachPlan;
 use NobleTurn\Core\Plan\ApproachPlanner;
 

@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Tests;
 
-use NobleTurn\Core\Judgement\Effect;
-use NobleTurn\Core\Place\Approach;
 use NobleTurn\Core\Place\Stretch;
-use NobleTurn\Core\Place\Surface;
+use NobleTurn\Core\Plan\Approach;
 use NobleTurn\Core\Quantity\Acceleration;
 use NobleTurn\Core\Quantity\Distance;
 use NobleTurn\Core\Quantity\Duration;
@@ -17,9 +15,11 @@ use NobleTurn\Core\Rules\GreatBritain;
 use NobleTurn\Core\Rules\LengthUnit;
 use NobleTurn\Core\Rules\PeopleRule;
 use NobleTurn\Core\Rules\RulePack;
-use NobleTurn\Core\Rules\Side;
 use NobleTurn\Core\Rules\Source;
 use NobleTurn\Core\Rules\SpeedUnit;
+use NobleTurn\Core\Trade\Effect;
+use NobleTurn\Core\Trade\Side;
+use NobleTurn\Core\Trade\Surface;
 
 /** Great Britain with traffic on the other side and nothing else changed: for tests only. */
 final readonly class MirroredBritain implements RulePack

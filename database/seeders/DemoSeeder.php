@@ -16,8 +16,8 @@ use Illuminate\Database\Seeder;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use NobleTurn\Core\Road\Road;
-use NobleTurn\Core\Routine\RoutineCode;
 use NobleTurn\Core\Rules\RulePacks;
+use NobleTurn\Core\Trade\RoutineCode;
 use RuntimeException;
 
 /**

@@ -19,28 +19,6 @@ arch('models stay behind controllers, use cases and policies')
     ->expect('App\Models')
     ->not->toUse(['App\Http', 'App\Marks', 'App\Lessons']);
 
-it('keeps the interface’s rooms apart', function (): void {
-    $root = dirname(__DIR__, 2).'/resources/js';
-    $found = [];
-    $files = new RecursiveIteratorIterator(new RecursiveDirectoryIterator($root, FilesystemIterator::SKIP_DOTS));
-    foreach ($files as $file) {
-        $path = substr((string) $file, strlen($root) + 1);
-        preg_match_all("/from '@\/([^']+)'/", (string) file_get_contents((string) $file), $imports);
-        $room = explode('/', $path)[0];
-        foreach ($imports[1] as $import) {
-            $lower = ['ui' => ['areas', 'app', 'strip', 'approach', 'places', 'queue'], 'strip' => ['areas', 'app', 'approach', 'places', 'compute'], 'compute' => ['areas', 'app', 'approach', 'places', 'vehicles'], 'vehicles' => ['areas', 'app', 'approach', 'places', 'strip'], 'api' => ['areas', 'app', 'strip'], 'queue' => ['areas', 'app', 'strip', 'ui']];
-            if (in_array(explode('/', $import)[0], $lower[$room] ?? [], true)) {
-                $found[] = "{$path} imports {$import}";
-            }
-            // No area looks into another.
-            if ($room === 'areas' && str_starts_with($import, 'areas/') && explode('/', $import)[1] !== explode('/', $path)[1]) {
-                $found[] = "{$path} imports {$import}";
-            }
-        }
-    }
-    expect($found)->toBe([]);
-});
-
 it('runs an installation on nothing that only the tests have', function (): void {
     $root = dirname(__DIR__, 2);
     $found = [];

@@ -4,8 +4,8 @@ use App\Models\Learner;
 use App\Models\Place;
 use NobleTurn\Core\Compute\Toolbox;
 use NobleTurn\Core\Road\Road;
-use NobleTurn\Core\Routine\RoutineCode;
 use NobleTurn\Core\Rules\RulePacks;
+use NobleTurn\Core\Trade\RoutineCode;
 
 beforeEach(function (): void {
     $this->instructor = $this->user($this->school());

@@ -8,7 +8,7 @@ use App\School\CurrentSchool;
 use App\School\Doctrine;
 use Illuminate\Support\Facades\DB;
 use NobleTurn\Core\Road\Road;
-use NobleTurn\Core\Routine\RoutineCode;
+use NobleTurn\Core\Trade\RoutineCode;
 
 /*
  * The demo as it was before roads had kinds, items copied no routine and rounds kept no plan: a back-up made by the code of that day

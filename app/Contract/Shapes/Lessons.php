@@ -7,7 +7,7 @@ use NobleTurn\Core\Compute\Out;
 use NobleTurn\Core\Record\Conditions;
 use NobleTurn\Core\Record\Outcome;
 use NobleTurn\Core\Record\Taught;
-use NobleTurn\Core\Routine\LearnerLevel;
+use NobleTurn\Core\Trade\LearnerLevel;
 
 /** Lessons: the day, one lesson as a page, its plan, rounds and marks. */
 final class Lessons

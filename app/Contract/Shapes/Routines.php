@@ -4,12 +4,12 @@ namespace App\Contract\Shapes;
 
 use App\Contract\Shapes;
 use NobleTurn\Core\Compute\Out;
-use NobleTurn\Core\Judgement\Effect;
 use NobleTurn\Core\Judgement\Manoeuvre;
 use NobleTurn\Core\Place\WayOut;
-use NobleTurn\Core\Routine\RoutineCode;
-use NobleTurn\Core\Routine\Step;
 use NobleTurn\Core\Rules\RulePacks;
+use NobleTurn\Core\Trade\Effect;
+use NobleTurn\Core\Trade\RoutineCode;
+use NobleTurn\Core\Trade\Step;
 
 /** The rules of a place, the catalogue in its words, and what practices differ in. */
 final class Routines

@@ -4,7 +4,7 @@ namespace App\Contract\Shapes;
 
 use App\Contract\Shapes;
 use NobleTurn\Core\Compute\Out;
-use NobleTurn\Core\Routine\Step;
+use NobleTurn\Core\Trade\Step;
 
 /** The school as its marks show it, its people, and what it keeps of them. */
 final class School

@@ -8,7 +8,6 @@ use App\School\CurrentSchool;
 use App\School\Doctrine;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use NobleTurn\Core\Routine\RoutineCode;
 use NobleTurn\Core\Routine\Wording;
 use NobleTurn\Core\Rules\Figure;
 use NobleTurn\Core\Rules\Option;
@@ -16,6 +15,7 @@ use NobleTurn\Core\Rules\Practices;
 use NobleTurn\Core\Rules\Question;
 use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Rules\RulePacks;
+use NobleTurn\Core\Trade\RoutineCode;
 
 /** Which rules and which doctrine: what can be chosen, and what the school, an instructor and a learner have chosen. */
 final class DoctrineController extends Controller

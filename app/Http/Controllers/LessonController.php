@@ -12,7 +12,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Gate;
-use NobleTurn\Core\Routine\Step;
+use NobleTurn\Core\Trade\Step;
 
 /** Lessons: booked, read as one page, and written on before and after. Rounds and marks come through the queue. */
 final class LessonController extends Controller

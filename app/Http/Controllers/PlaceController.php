@@ -14,7 +14,7 @@ use Illuminate\Http\Response;
 use Illuminate\Validation\ValidationException;
 use NobleTurn\Core\Fault\BadInput;
 use NobleTurn\Core\Road\Road;
-use NobleTurn\Core\Routine\RoutineCode;
+use NobleTurn\Core\Trade\RoutineCode;
 
 /** Places to teach at. A road that the core cannot construct is not kept: its own sentence says why. */
 final class PlaceController extends Controller

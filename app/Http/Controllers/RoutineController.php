@@ -11,9 +11,9 @@ use Illuminate\Http\Request;
 use NobleTurn\Core\Place\WayOut;
 use NobleTurn\Core\Routine\Card;
 use NobleTurn\Core\Routine\Catalogue\Catalogue;
-use NobleTurn\Core\Routine\LearnerLevel;
-use NobleTurn\Core\Routine\RoutineCode;
 use NobleTurn\Core\Rules\RulePacks;
+use NobleTurn\Core\Trade\LearnerLevel;
+use NobleTurn\Core\Trade\RoutineCode;
 
 /** The catalogue: every card in the words of a pack, under the practice of whoever is signed in. */
 final class RoutineController extends Controller

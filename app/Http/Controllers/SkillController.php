@@ -14,9 +14,9 @@ use Illuminate\Support\Facades\Gate;
 use NobleTurn\Core\Record\Conditions;
 use NobleTurn\Core\Routine\Catalogue\Catalogue;
 use NobleTurn\Core\Routine\Routine;
-use NobleTurn\Core\Routine\RoutineCode;
 use NobleTurn\Core\Routine\Section;
-use NobleTurn\Core\Routine\Step;
+use NobleTurn\Core\Trade\RoutineCode;
+use NobleTurn\Core\Trade\Step;
 
 /** What the marks mean: today, behind one step of one routine, and by one lesson; and what an instructor says against them. */
 final class SkillController extends Controller

@@ -17,7 +17,7 @@ use App\School\Doctrine;
 use NobleTurn\Core\Record\PressTime;
 use NobleTurn\Core\Routine\Card;
 use NobleTurn\Core\Routine\Catalogue\Catalogue;
-use NobleTurn\Core\Routine\RoutineCode;
+use NobleTurn\Core\Trade\RoutineCode;
 
 /** The rows of the database as the interface reads them; nothing goes out that is not named here. */
 final class Show

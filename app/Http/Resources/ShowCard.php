@@ -4,11 +4,11 @@ namespace App\Http\Resources;
 
 use NobleTurn\Core\Compute\Tool\PlannedBy;
 use NobleTurn\Core\Compute\Tool\RoutineFacts;
-use NobleTurn\Core\Judgement\Effect;
 use NobleTurn\Core\Routine\Card;
 use NobleTurn\Core\Routine\Instruction;
 use NobleTurn\Core\Routine\Variant;
 use NobleTurn\Core\Rules\RulePack;
+use NobleTurn\Core\Trade\Effect;
 
 /** A card of the catalogue as the interface reads it. */
 final class ShowCard

@@ -7,7 +7,7 @@ declare(strict_types=1);
 use NobleTurn\Core\Compute\Toolbox;
 use NobleTurn\Core\Routine\Card;
 use NobleTurn\Core\Routine\Catalogue\Catalogue;
-use NobleTurn\Core\Routine\RoutineCode;
+use NobleTurn\Core\Trade\RoutineCode;
 use NobleTurn\Core\Rules\Practice;
 use NobleTurn\Core\Rules\RulePacks;
 

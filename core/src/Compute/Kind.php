@@ -28,16 +28,6 @@ enum Kind
         };
     }
 
-    public function siUnit(): string
-    {
-        return match ($this) {
-            self::Speed => 'm/s',
-            self::Distance => 'm',
-            self::Duration => 's',
-            self::Acceleration => 'm/s2',
-        };
-    }
-
     /** How many SI units one of the suffix's unit is. */
     public function factor(string $suffix): float
     {

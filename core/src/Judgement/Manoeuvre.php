@@ -6,7 +6,7 @@ namespace NobleTurn\Core\Judgement;
 
 use NobleTurn\Core\Rules\Flank;
 use NobleTurn\Core\Rules\RulePack;
-use NobleTurn\Core\Rules\Side;
+use NobleTurn\Core\Trade\Side;
 
 /** What is to be done through a gap. Sides as the driver sees them. */
 enum Manoeuvre: string

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Judgement;
 
-use NobleTurn\Core\Place\Surface;
 use NobleTurn\Core\Quantity\Acceleration;
 use NobleTurn\Core\Quantity\Gradient;
 use NobleTurn\Core\Quantity\Speed;
+use NobleTurn\Core\Trade\Surface;
 
 /** Thinking and braking distance to a stop. Null braking where the hill pulls harder than the brakes can hold. */
 final readonly class Stopping

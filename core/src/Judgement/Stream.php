@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace NobleTurn\Core\Judgement;
 
 use NobleTurn\Core\Motion\PullAway;
-use NobleTurn\Core\Rules\Side;
+use NobleTurn\Core\Trade\Side;
 
 /**
  * What one stream asks of a gap: our car has to be out of its way, or ahead of it at its speed, before its next vehicle

@@ -83,18 +83,6 @@ final readonly class Profile
         return $seconds <= 0.0 ? 0.0 : $this->lengthInMetres() + ($seconds - $this->lengthInSeconds()) * $this->approachSpeed();
     }
 
-    /** Where the first segment of a phase begins, or null where the phase does not occur. */
-    public function startOf(Phase $phase): ?float
-    {
-        foreach ($this->segments as $i => $segment) {
-            if ($segment->phase === $phase) {
-                return $this->endMetres[$i] + $segment->metres;
-            }
-        }
-
-        return null;
-    }
-
     /** The last place, seen from far, at which the car is not slower than this; 0 where it never gets slower. */
     public function placeWhereSpeedFallsTo(float $speed): float
     {

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Motion;
 
-use NobleTurn\Core\Place\Approach;
+use NobleTurn\Core\Quantity\Acceleration;
+use NobleTurn\Core\Quantity\Gradient;
+use NobleTurn\Core\Trade\Surface;
 
 /**
  * How hard the car slows in each phase, m/s2. All are what the car does (kinematic), whatever share of it
@@ -41,13 +43,18 @@ final readonly class Slowing
     ) {
     }
 
-    public static function on(Approach $approach): self
+    /**
+     * @param  Acceleration  $engineBraking  of the car off the gas on the level
+     * @param  Acceleration  $comfort  mean deceleration that feels comfortable on a dry road
+     * @param  bool  $isFollowedClosely  somebody close behind is given longer
+     */
+    public static function on(Surface $surface, Gradient $gradient, Acceleration $engineBraking, Acceleration $comfort, bool $isFollowedClosely): self
     {
-        $uphill = $approach->gradient->slowing();
-        $natural = $approach->vehicle->engineBraking->inMetresPerSecondSquared() + $uphill;
-        $held = self::SHARE_OF_GRIP * ($approach->surface->grip() * $approach->gradient->pressing() + $uphill);
-        $dry = $approach->comfort->inMetresPerSecondSquared() * ($approach->follower->isClose ? self::LIGHTER_FOR_FOLLOWER : 1.0);
-        $firm = min(self::FIRM_SHARE * $dry * $approach->surface->shareOfComfort(), max(self::LEAST, $held));
+        $uphill = $gradient->slowing();
+        $natural = $engineBraking->inMetresPerSecondSquared() + $uphill;
+        $held = self::SHARE_OF_GRIP * ($surface->grip() * $gradient->pressing() + $uphill);
+        $dry = $comfort->inMetresPerSecondSquared() * ($isFollowedClosely ? self::LIGHTER_FOR_FOLLOWER : 1.0);
+        $firm = min(self::FIRM_SHARE * $dry * $surface->shareOfComfort(), max(self::LEAST, $held));
         $easingOff = max(0.0, min($natural, self::MOST_EASING_OFF, $firm));
         // The light parts are light enough for a wet road as they are: only the firm part is softened by the surface.
         $gentle = max(min(self::GENTLE_SHARE * $dry, $firm), $easingOff);

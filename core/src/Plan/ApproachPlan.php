@@ -4,10 +4,9 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Plan;
 
-use NobleTurn\Core\Place\Approach;
 use NobleTurn\Core\Routine\Card;
-use NobleTurn\Core\Routine\Step;
 use NobleTurn\Core\Rules\Assumption;
+use NobleTurn\Core\Trade\Step;
 
 /** Where and when each step belongs on one approach, with everything that had to give way for it. */
 final readonly class ApproachPlan

@@ -4,19 +4,19 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Plan;
 
-use NobleTurn\Core\Place\Approach;
-use NobleTurn\Core\Place\Surface;
 use NobleTurn\Core\Plan\Clash\Clashes;
 use NobleTurn\Core\Quantity\Speed;
+use NobleTurn\Core\Routine\Arrival;
 use NobleTurn\Core\Routine\Card;
 use NobleTurn\Core\Routine\Catalogue\Catalogue;
 use NobleTurn\Core\Routine\Instruction;
-use NobleTurn\Core\Routine\Step;
 use NobleTurn\Core\Routine\Wording;
 use NobleTurn\Core\Rules\Assumption;
 use NobleTurn\Core\Rules\Flank;
 use NobleTurn\Core\Rules\Source;
 use NobleTurn\Core\Rules\StepCount;
+use NobleTurn\Core\Trade\Step;
+use NobleTurn\Core\Trade\Surface;
 
 /**
  * Plans an approach backwards from the line: the latest comfortable way to do the routine at the

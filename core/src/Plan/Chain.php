@@ -7,7 +7,6 @@ namespace NobleTurn\Core\Plan;
 use NobleTurn\Core\Motion\ApproachMotion;
 use NobleTurn\Core\Motion\Profile;
 use NobleTurn\Core\Motion\Slowing;
-use NobleTurn\Core\Place\Approach;
 use NobleTurn\Core\Place\Stretch;
 use NobleTurn\Core\Rules\Flank;
 use NobleTurn\Core\Rules\SignalRule;
@@ -42,7 +41,7 @@ final readonly class Chain
 
     public static function for(Approach $approach, Timing $timing): self
     {
-        $slowing = Slowing::on($approach);
+        $slowing = Slowing::on($approach->surface, $approach->gradient, $approach->vehicle->engineBraking, $approach->comfort, $approach->follower->isClose);
         $line = LineSpeed::for($approach, $timing);
         $profile = self::motion($approach, $timing, $slowing, $line->metresPerSecond);
         $demand = $approach->demand;

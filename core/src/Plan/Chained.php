@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Plan;
 
-use NobleTurn\Core\Place\Approach;
 use NobleTurn\Core\Quantity\Distance;
 use NobleTurn\Core\Quantity\Speed;
+use NobleTurn\Core\Routine\Target;
 
 /**
  * Two hazards close together. What is left between them after the first is done is the room of the second: gathering

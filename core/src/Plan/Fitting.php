@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Plan;
 
-use NobleTurn\Core\Place\Approach;
 use NobleTurn\Core\Quantity\Speed;
 
 /**

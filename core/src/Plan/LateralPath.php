@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Plan;
 
-use NobleTurn\Core\Place\Approach;
 use NobleTurn\Core\Place\Stretch;
+use NobleTurn\Core\Routine\Target;
 use NobleTurn\Core\Rules\Flank;
 use NobleTurn\Core\Rules\NearPlace;
 

@@ -6,14 +6,14 @@ namespace NobleTurn\Core\Plan;
 
 use NobleTurn\Core\Fault\BadInput;
 use NobleTurn\Core\Judgement\AmberStretch;
-use NobleTurn\Core\Place\Approach;
 use NobleTurn\Core\Place\Control;
 use NobleTurn\Core\Quantity\Speed;
-use NobleTurn\Core\Routine\LearnerLevel;
-use NobleTurn\Core\Routine\RoutineCode;
+use NobleTurn\Core\Routine\Arrival;
 use NobleTurn\Core\Rules\Assumption;
 use NobleTurn\Core\Rules\JunctionHabit;
 use NobleTurn\Core\Rules\Source;
+use NobleTurn\Core\Trade\LearnerLevel;
+use NobleTurn\Core\Trade\RoutineCode;
 use NobleTurn\Core\Vehicle\Corner;
 
 /** The speed wanted at the line, or where steering starts, with the reason for it. */

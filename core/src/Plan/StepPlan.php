@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace NobleTurn\Core\Plan;
 
 use NobleTurn\Core\Routine\Instruction;
-use NobleTurn\Core\Routine\Step;
+use NobleTurn\Core\Trade\Step;
 
 /** One step of a plan: where, when, how fast, and how it is explained. */
 final readonly class StepPlan

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Plan;
 
+use NobleTurn\Core\Routine\Demand;
 use NobleTurn\Core\Rules\Assumption;
 use NobleTurn\Core\Rules\LookHabit;
 use NobleTurn\Core\Rules\Source;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Plan;
 
-use NobleTurn\Core\Routine\Step;
+use NobleTurn\Core\Trade\Step;
 
 /** Lays a window around each step of a chain. */
 final class Windows

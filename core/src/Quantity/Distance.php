@@ -24,30 +24,8 @@ final readonly class Distance
         return new self(Bounds::check('distance', $value, 0.0, 100_000.0, 'm'));
     }
 
-    /** @throws InvalidQuantity */
-    public static function ofYards(float $value): self
-    {
-        return self::ofMetres($value * self::METRES_IN_A_YARD);
-    }
-
-    /** @throws InvalidQuantity */
-    public static function ofFeet(float $value): self
-    {
-        return self::ofMetres($value * self::METRES_IN_A_FOOT);
-    }
-
     public function inMetres(): float
     {
         return $this->metres;
-    }
-
-    public function inYards(): float
-    {
-        return $this->metres / self::METRES_IN_A_YARD;
-    }
-
-    public function inFeet(): float
-    {
-        return $this->metres / self::METRES_IN_A_FOOT;
     }
 }

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Record;
 
-use NobleTurn\Core\Plan\Demand;
 use NobleTurn\Core\Routine\Catalogue\Catalogue;
+use NobleTurn\Core\Routine\Demand;
 use NobleTurn\Core\Routine\Instruction;
-use NobleTurn\Core\Routine\RoutineCode;
-use NobleTurn\Core\Routine\Step;
 use NobleTurn\Core\Routine\Wording;
 use NobleTurn\Core\Rules\RulePack;
+use NobleTurn\Core\Trade\RoutineCode;
+use NobleTurn\Core\Trade\Step;
 
 /**
  * What a lesson's marks suggest to talk about: one thing that went well, one fault with its likely cause one

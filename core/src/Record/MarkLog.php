@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Record;
 
-use NobleTurn\Core\Routine\RoutineCode;
+use NobleTurn\Core\Trade\RoutineCode;
 
 /**
  * The log of a round, to which marks are only ever added, and what stands of it: in each slot the latest press, unless it takes back

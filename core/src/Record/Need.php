@@ -6,9 +6,9 @@ namespace NobleTurn\Core\Record;
 
 use NobleTurn\Core\Routine\Catalogue\Catalogue;
 use NobleTurn\Core\Routine\Routine;
-use NobleTurn\Core\Routine\RoutineCode;
-use NobleTurn\Core\Routine\Step;
 use NobleTurn\Core\Rules\RulePack;
+use NobleTurn\Core\Trade\RoutineCode;
+use NobleTurn\Core\Trade\Step;
 
 /** What a learner's record asks of one routine, from counts over its last rounds; no score. All thresholds assumed. */
 final readonly class Need

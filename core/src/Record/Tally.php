@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Record;
 
-use NobleTurn\Core\Routine\RoutineCode;
-use NobleTurn\Core\Routine\Step;
+use NobleTurn\Core\Trade\RoutineCode;
+use NobleTurn\Core\Trade\Step;
 
 /** Honest counts of one step of one routine: how often with how much support. No score. */
 final readonly class Tally

@@ -9,8 +9,8 @@ use NobleTurn\Core\Compute\Tool;
 use NobleTurn\Core\Compute\Tool\PlannedBy;
 use NobleTurn\Core\Compute\Toolbox;
 use NobleTurn\Core\Fault\BadInput;
-use NobleTurn\Core\Routine\RoutineCode;
 use NobleTurn\Core\Rules\RulePack;
+use NobleTurn\Core\Trade\RoutineCode;
 
 /**
  * The road of a place: its kind, what was measured there, and the version in which that is written. One that can be constructed

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace NobleTurn\Core\Road;
 
 use NobleTurn\Core\Compute\Tool\PlannedBy;
-use NobleTurn\Core\Routine\RoutineCode as R;
+use NobleTurn\Core\Trade\RoutineCode as R;
 
 /** What kind of road a place is, and which facts such a road has. */
 enum RoadKind: string

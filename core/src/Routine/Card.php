@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace NobleTurn\Core\Routine;
 
 use NobleTurn\Core\Place\WayOut;
-use NobleTurn\Core\Plan\Demand;
 use NobleTurn\Core\Routine\Catalogue\Catalogue;
 use NobleTurn\Core\Rules\Practice;
 use NobleTurn\Core\Rules\RulePack;
-use NobleTurn\Core\Rules\Side;
+use NobleTurn\Core\Trade\LearnerLevel;
+use NobleTurn\Core\Trade\RoutineCode;
+use NobleTurn\Core\Trade\Side;
+use NobleTurn\Core\Trade\Step;
 
 /** A routine as it is explained at one kerb: in the words of a place, under a practice, for a car and a learner's level. */
 final readonly class Card

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace NobleTurn\Core\Routine;
 
 use NobleTurn\Core\Rules\Source;
+use NobleTurn\Core\Trade\LearnerLevel;
+use NobleTurn\Core\Trade\Step;
 
 /**
  * One step of one routine as an instructor explains it at the kerb, with the fault seen most and its likely cause one

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Routine;
 
+use NobleTurn\Core\Trade\RoutineCode;
+use NobleTurn\Core\Trade\Step;
+
 /** A routine of the catalogue: where it applies, its steps, and how it is asked for. */
 final readonly class Routine
 {

@@ -7,7 +7,7 @@ namespace NobleTurn\Core\Routine;
 use NobleTurn\Core\Quantity\Distance;
 use NobleTurn\Core\Quantity\Speed;
 use NobleTurn\Core\Rules\RulePack;
-use NobleTurn\Core\Rules\Side;
+use NobleTurn\Core\Trade\Side;
 
 /**
  * Turns a text of the catalogue into the words of a place: `{turn}`, `{away}`, `{near}`, `{off}` are sides, `{m:10}` and

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Rules;
 
+use NobleTurn\Core\Trade\Side;
+
 /** A side as the road sees it: `near` is the kerb's side, `off` the side of oncoming traffic, whichever hand that is. */
 enum Flank: string
 {

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Rules;
 
-use NobleTurn\Core\Judgement\Effect;
-use NobleTurn\Core\Place\Surface;
 use NobleTurn\Core\Quantity\Distance;
 use NobleTurn\Core\Quantity\Duration;
 use NobleTurn\Core\Quantity\Speed;
+use NobleTurn\Core\Trade\Effect;
+use NobleTurn\Core\Trade\Surface;
 
 /** Great Britain: traffic keeps left, limits in mph, short distances in metres in class and yards on signs. */
 final readonly class GreatBritain implements RulePack

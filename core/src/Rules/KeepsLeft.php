@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Rules;
 
-use NobleTurn\Core\Place\Surface;
 use NobleTurn\Core\Quantity\Acceleration;
 use NobleTurn\Core\Quantity\Duration;
 use NobleTurn\Core\Quantity\Speed;
+use NobleTurn\Core\Trade\Side;
+use NobleTurn\Core\Trade\Surface;
 
 /** What Great Britain and Ireland have in common; each says for itself where a figure of it comes from. */
 trait KeepsLeft

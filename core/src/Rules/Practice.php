@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Rules;
 
-use NobleTurn\Core\Routine\RoutineCode;
+use NobleTurn\Core\Trade\RoutineCode;
 
 /**
  * The doctrine an instructor teaches by, on top of a rule pack: one answer to each question of `Practices`.

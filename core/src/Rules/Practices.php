@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Rules;
 
-use NobleTurn\Core\Routine\RoutineCode as R;
-use NobleTurn\Core\Routine\Step;
+use NobleTurn\Core\Trade\RoutineCode as R;
+use NobleTurn\Core\Trade\Step;
 
 /**
  * Where good instructors disagree. All of it is common practice with no source; the first option is the default

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Rules;
 
-use NobleTurn\Core\Routine\RoutineCode;
-use NobleTurn\Core\Routine\Step;
+use NobleTurn\Core\Trade\RoutineCode;
+use NobleTurn\Core\Trade\Step;
 
 /** A question good instructors answer differently: the choices with their reasons, the default, and where it shows. */
 final readonly class Question

@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Rules;
 
-use NobleTurn\Core\Judgement\Effect;
-use NobleTurn\Core\Place\Surface;
 use NobleTurn\Core\Quantity\Acceleration;
 use NobleTurn\Core\Quantity\Distance;
 use NobleTurn\Core\Quantity\Duration;
 use NobleTurn\Core\Quantity\Speed;
+use NobleTurn\Core\Trade\Effect;
+use NobleTurn\Core\Trade\Side;
+use NobleTurn\Core\Trade\Surface;
 
 /**
  * What the law and the handbook of a place fix, and the words it is said in. A practice (the doctrine of an

@@ -6,9 +6,9 @@ namespace NobleTurn\Core\School;
 
 use NobleTurn\Core\Routine\Catalogue\Catalogue;
 use NobleTurn\Core\Routine\Routine;
-use NobleTurn\Core\Routine\RoutineCode;
-use NobleTurn\Core\Routine\Step;
 use NobleTurn\Core\Rules\RulePack;
+use NobleTurn\Core\Trade\RoutineCode;
+use NobleTurn\Core\Trade\Step;
 
 /**
  * How often a step of a routine needed help in a school, and how often the step that the catalogue names as its likely cause was

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\School;
 
-use NobleTurn\Core\Routine\RoutineCode;
-use NobleTurn\Core\Routine\Step;
+use NobleTurn\Core\Trade\RoutineCode;
+use NobleTurn\Core\Trade\Step;
 
 /** How often a place was failed, beside the same routine at the school's other places: who drives it counts as well as what it is. */
 final readonly class PlaceDriven

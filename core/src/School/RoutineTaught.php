@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\School;
 
-use NobleTurn\Core\Routine\RoutineCode;
 use NobleTurn\Core\Skill\Belief;
+use NobleTurn\Core\Trade\RoutineCode;
 
 /**
  * How a routine stands over all learners of a school. Each learner counts once, however many marks they have; the range is

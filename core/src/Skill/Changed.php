@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Skill;
 
-use NobleTurn\Core\Routine\RoutineCode;
-use NobleTurn\Core\Routine\Step;
 use NobleTurn\Core\Rules\RulePack;
+use NobleTurn\Core\Trade\RoutineCode;
+use NobleTurn\Core\Trade\Step;
 
 /** What one lesson changed in what is believed of a step of a routine: before it and after it, both for the moment it ended. */
 final readonly class Changed

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace NobleTurn\Core\Skill;
 
 use NobleTurn\Core\Record\Conditions;
-use NobleTurn\Core\Routine\RoutineCode;
 use NobleTurn\Core\Routine\Section;
-use NobleTurn\Core\Routine\Step;
 use NobleTurn\Core\Rules\RulePack;
+use NobleTurn\Core\Trade\RoutineCode;
+use NobleTurn\Core\Trade\Step;
 
 /**
  * What is believed of a learner after all marks.

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Skill;
 
-use NobleTurn\Core\Routine\RoutineCode;
-use NobleTurn\Core\Routine\Step;
 use NobleTurn\Core\Rules\RulePack;
+use NobleTurn\Core\Trade\RoutineCode;
+use NobleTurn\Core\Trade\Step;
 
 /** What was to be believed of one step of one routine after each lesson that marked it, from what was known by then. */
 final readonly class History

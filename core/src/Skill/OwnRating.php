@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace NobleTurn\Core\Skill;
 
 use NobleTurn\Core\Record\Outcome;
-use NobleTurn\Core\Routine\Step;
+use NobleTurn\Core\Trade\Step;
 
 /**
  * A learner's own rating of a step beside the marks of the same lessons. It moves no estimate: it is an opinion to talk about,

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace NobleTurn\Core\Skill;
 
 use NobleTurn\Core\Routine\Catalogue\Catalogue;
-use NobleTurn\Core\Routine\RoutineCode;
 use NobleTurn\Core\Routine\Section;
-use NobleTurn\Core\Routine\Step;
 use NobleTurn\Core\Rules\RulePack;
+use NobleTurn\Core\Trade\RoutineCode;
+use NobleTurn\Core\Trade\Step;
 
 /** What the ability at a step of a routine is the sum of, besides its own part, with the spread of each prior. */
 final class Parts

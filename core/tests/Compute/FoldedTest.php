@@ -8,7 +8,7 @@ use NobleTurn\Core\Tests\Inputs;
 
 /*
  * A sweep that says once what is the same in every answer says the same as one that does not. The rule by which it is put together
- * again is short, and held in both languages by one recorded sweep: the interface reads it in resources/js/compute/folded.test.ts.
+ * again is short, and held in both languages by one recorded sweep: the interface reads it in resources/js/api/folded.test.ts.
  */
 
 /** What a tool's contract test varies, and inputs of every kind of road, so that lists come and go along the range. */

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 use NobleTurn\Core\Plan\ApproachPlanner;
 use NobleTurn\Core\Quantity\Speed;
-use NobleTurn\Core\Routine\Step;
 use NobleTurn\Core\Tests\Approaches;
 use NobleTurn\Core\Tests\Ask;
 use NobleTurn\Core\Tests\MirroredBritain;
+use NobleTurn\Core\Trade\Step;
 
 define('CASES', (int) (getenv('NOBLE_TURN_CASES') ?: 600));
 

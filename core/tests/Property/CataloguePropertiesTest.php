@@ -5,15 +5,15 @@ declare(strict_types=1);
 use NobleTurn\Core\Docs\RuleBook;
 use NobleTurn\Core\Routine\Card;
 use NobleTurn\Core\Routine\Catalogue\Catalogue;
-use NobleTurn\Core\Routine\LearnerLevel;
-use NobleTurn\Core\Routine\RoutineCode;
-use NobleTurn\Core\Routine\Step;
 use NobleTurn\Core\Rules\Practice;
 use NobleTurn\Core\Rules\Practices;
 use NobleTurn\Core\Rules\RulePacks;
 use NobleTurn\Core\Tests\Approaches;
 use NobleTurn\Core\Tests\Ask;
 use NobleTurn\Core\Tests\MirroredBritain;
+use NobleTurn\Core\Trade\LearnerLevel;
+use NobleTurn\Core\Trade\RoutineCode;
+use NobleTurn\Core\Trade\Step;
 
 /** @return iterable<string, Card> every card of every pack, with and without a clutch, for every level */
 function everyCard(): iterable

@@ -6,10 +6,10 @@ use NobleTurn\Core\Compute\Tool\RoutineFacts;
 use NobleTurn\Core\Compute\Toolbox;
 use NobleTurn\Core\Place\WayOut;
 use NobleTurn\Core\Routine\Catalogue\Catalogue;
-use NobleTurn\Core\Routine\RoutineCode;
 use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Rules\RulePacks;
-use NobleTurn\Core\Rules\Side;
+use NobleTurn\Core\Trade\RoutineCode;
+use NobleTurn\Core\Trade\Side;
 
 function plannedSay(RoutineCode $routine, RulePack $pack, array $more = []): string
 {

@@ -7,9 +7,7 @@ use NobleTurn\Core\Record\Outcome;
 use NobleTurn\Core\Record\StepMark;
 use NobleTurn\Core\Record\Taught;
 use NobleTurn\Core\Routine\Catalogue\Catalogue;
-use NobleTurn\Core\Routine\RoutineCode;
 use NobleTurn\Core\Routine\Section;
-use NobleTurn\Core\Routine\Step;
 use NobleTurn\Core\Rules\GreatBritain;
 use NobleTurn\Core\Skill\Changed;
 use NobleTurn\Core\Skill\Evidence;
@@ -21,6 +19,8 @@ use NobleTurn\Core\Skill\OwnRating;
 use NobleTurn\Core\Tests\Approaches;
 use NobleTurn\Core\Tests\Ask;
 use NobleTurn\Core\Tests\SimulatedLearner;
+use NobleTurn\Core\Trade\RoutineCode;
+use NobleTurn\Core\Trade\Step;
 
 /** Seeds from here on were not looked at while the model's figures were chosen. */
 const UNSEEN = 900_000;

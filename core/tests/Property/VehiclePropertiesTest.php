@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use NobleTurn\Core\Motion\BendLine;
 use NobleTurn\Core\Motion\Path;
 use NobleTurn\Core\Motion\SweptPath;
 use NobleTurn\Core\Place\Bend;
@@ -9,7 +10,6 @@ use NobleTurn\Core\Quantity\Gradient;
 use NobleTurn\Core\Quantity\Speed;
 use NobleTurn\Core\Tests\Approaches;
 use NobleTurn\Core\Tests\Ask;
-use NobleTurn\Core\Vehicle\BendLine;
 use NobleTurn\Core\Vehicle\DemoVehicles;
 use NobleTurn\Core\Vehicle\FullGas;
 use NobleTurn\Core\Vehicle\GearChoice;

@@ -9,10 +9,10 @@ use NobleTurn\Core\Record\Outcome;
 use NobleTurn\Core\Record\StepMark;
 use NobleTurn\Core\Record\Tally;
 use NobleTurn\Core\Routine\Catalogue\Catalogue;
-use NobleTurn\Core\Routine\RoutineCode;
-use NobleTurn\Core\Routine\Step;
 use NobleTurn\Core\Rules\RulePacks;
 use NobleTurn\Core\Skill\Evidence;
+use NobleTurn\Core\Trade\RoutineCode;
+use NobleTurn\Core\Trade\Step;
 
 /** Logs of rounds and what stands of them: the database's word for the rule and the interface's are held to the same file. */
 const MARK_LOG = __DIR__.'/../../../tests/answers/mark-log.json';

@@ -11,9 +11,9 @@ use NobleTurn\Core\Record\StepMark;
 use NobleTurn\Core\Record\Tally;
 use NobleTurn\Core\Record\Taught;
 use NobleTurn\Core\Routine\Catalogue\Catalogue;
-use NobleTurn\Core\Routine\RoutineCode;
-use NobleTurn\Core\Routine\Step;
 use NobleTurn\Core\Rules\GreatBritain;
+use NobleTurn\Core\Trade\RoutineCode;
+use NobleTurn\Core\Trade\Step;
 
 /** @param  array<string, string>  $outcomes step => outcome, "!" in front for out of order */
 function round_(array $outcomes, string $lesson = 'a', string $at = '2026-05-01', ?Taught $taught = null, RoutineCode $routine = RoutineCode::EmergeRight): MarkedRound

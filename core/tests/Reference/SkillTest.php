@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 use NobleTurn\Core\Record\Outcome;
 use NobleTurn\Core\Record\StepMark;
-use NobleTurn\Core\Routine\RoutineCode;
-use NobleTurn\Core\Routine\Step;
 use NobleTurn\Core\Rules\GreatBritain;
 use NobleTurn\Core\Skill\Belief;
 use NobleTurn\Core\Skill\Evidence;
@@ -13,6 +11,8 @@ use NobleTurn\Core\Skill\Fit;
 use NobleTurn\Core\Skill\Ladder;
 use NobleTurn\Core\Skill\Linear;
 use NobleTurn\Core\Skill\Model;
+use NobleTurn\Core\Trade\RoutineCode;
+use NobleTurn\Core\Trade\Step;
 
 it('has the derivatives of its likelihood, by differences', function (): void {
     foreach (range(0, 4) as $rank) {

@@ -7,9 +7,9 @@ use NobleTurn\Core\Compute\Toolbox;
 use NobleTurn\Core\Fault\BadInput;
 use NobleTurn\Core\Road\Road;
 use NobleTurn\Core\Road\RoadKind;
-use NobleTurn\Core\Routine\RoutineCode;
 use NobleTurn\Core\Rules\RulePacks;
 use NobleTurn\Core\Tests\Approaches;
+use NobleTurn\Core\Trade\RoutineCode;
 use Opis\JsonSchema\Validator;
 
 /* What is kept of a place's road: whatever can be constructed can be planned, and what cannot is refused by the name of its field. */

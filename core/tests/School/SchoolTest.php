@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 use NobleTurn\Core\Record\Conditions;
 use NobleTurn\Core\Record\Hours;
-use NobleTurn\Core\Routine\RoutineCode;
-use NobleTurn\Core\Routine\Step;
 use NobleTurn\Core\Rules\GreatBritain;
 use NobleTurn\Core\School\Failure;
 use NobleTurn\Core\School\PlaceDriven;
 use NobleTurn\Core\School\RoutineTaught;
 use NobleTurn\Core\School\Share;
 use NobleTurn\Core\Tests\Approaches;
+use NobleTurn\Core\Trade\RoutineCode;
+use NobleTurn\Core\Trade\Step;
 
 it('gives shares the interval whose ends a test would just not refuse (Wilson 1927, from memory: the score equation)', function (): void {
     foreach ([[0, 1], [1, 1], [0, 10], [3, 10], [50, 100], [997, 1000]] as [$count, $of]) {

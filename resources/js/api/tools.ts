@@ -1,4 +1,4 @@
-import { unfold } from '@/compute/folded';
+import { unfold } from './folded';
 import { api } from './client';
 import type { paths } from './contract';
 

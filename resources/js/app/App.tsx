@@ -8,7 +8,7 @@ import { WayIn, wayInOf } from '@/areas/account/WayIn';
 import { TodayPage } from '@/areas/today/TodayPage';
 import { Failed, Waiting } from '@/ui/State';
 import { NotFound } from './NotFound';
-import { SessionContext } from './session';
+import { SessionContext } from '@/session/session';
 import { Shell } from './Shell';
 
 // Today comes with the first load; every other area is fetched when it is gone to.

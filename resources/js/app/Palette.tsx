@@ -3,8 +3,8 @@ import { Command } from 'cmdk';
 import { Dialog } from 'radix-ui';
 import { useNavigate } from 'react-router';
 import { api } from '@/api/client';
-import { AREAS } from './areas';
-import { useRules } from './rules';
+import { AREAS } from '@/keys/areas';
+import { useRules } from '@/rules/rules';
 
 /** Finds learners, today's lessons and pages by a few letters. */
 export function Palette({ open, onOpenChange }: { open: boolean; onOpenChange: (open: boolean) => void }) {

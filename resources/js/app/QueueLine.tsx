@@ -1,8 +1,8 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import type { QueueState, Trouble } from '@/queue/queue';
-import { useMarksQueue } from './marks';
-import { useSession } from './session';
+import { useMarksQueue } from '@/queue/marks';
+import { useSession } from '@/session/session';
 
 const WHY: Record<Trouble, string> = {
     'out-of-reach': 'They go by themselves when there is signal.',

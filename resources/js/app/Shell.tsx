@@ -1,13 +1,13 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useState } from 'react';
 import { NavLink, Outlet, useLocation } from 'react-router';
-import { AREAS } from './areas';
-import { useAreaKeys } from './keys';
-import { useFlushing } from './marks';
+import { AREAS } from '@/keys/areas';
+import { useAreaKeys } from '@/keys/keys';
+import { useFlushing } from '@/queue/marks';
 import { QueueLine } from './QueueLine';
 import { KeysHelp } from './KeysHelp';
 import { Palette } from './Palette';
-import { useSession } from './session';
+import { useSession } from '@/session/session';
 
 const isDriving = (path: string): boolean => /^\/lessons\/[^/]+\/drive$/.test(path);
 

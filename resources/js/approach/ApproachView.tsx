@@ -1,6 +1,6 @@
 import { useMemo, useState, type ReactNode } from 'react';
 import type { ApproachAsked, StripStep } from '@/api/types';
-import { speedField, speedRange, useRules } from '@/app/rules';
+import { speedField, speedRange, useRules } from '@/rules/rules';
 import { wantedFrom } from '@/strip/layout';
 import { Strip } from '@/strip/Strip';
 import { useApproach } from '@/strip/useApproach';

@@ -1,6 +1,6 @@
 import { Slider } from '@/ui/Slider';
 import type { ApproachAsked, Rules } from '@/api/types';
-import { speedField, speedRange, unitWords, useRules } from '@/app/rules';
+import { speedField, speedRange, unitWords, useRules } from '@/rules/rules';
 import { GRADIENTS } from '@/strip/useApproach';
 
 /** What changes from one drive to the next at the same place. */

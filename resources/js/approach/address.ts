@@ -1,5 +1,5 @@
 import type { ApproachAsked, Practice, RoadFacts, RoutineCode, Rules } from '@/api/types';
-import { limitOf, speedRange } from '@/app/rules';
+import { limitOf, speedRange } from '@/rules/rules';
 import type { Conditions } from './Controls';
 
 /** The state of the bench in its address, so that it can be shared and come back to. */

@@ -2,7 +2,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { api } from '@/api/client';
 import type { Archive } from '@/api/types';
 import { restore } from './restore';
-import { useClock } from '@/app/session';
+import { useClock } from '@/session/session';
 import { useNotice } from '@/ui/Notice';
 
 /** What was archived, by whom, at the foot of the list it came from; one press brings it back. */

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { useLocation } from 'react-router';
 import { api, at } from '@/api/client';
 import type { Lesson, ToolAsked } from '@/api/types';
-import { useClock } from '@/app/session';
+import { useClock } from '@/session/session';
 import { Field } from '@/ui/Field';
 import { FormFoot } from '@/ui/FormFoot';
 import { useNotice } from '@/ui/Notice';

@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import type { Drawing, LanesAsked, RoadFacts, RoutineCode, RoutineLine, Rules } from '@/api/types';
-import { limitOf, speedField, unitWords, useRules } from '@/app/rules';
+import { limitOf, speedField, unitWords, useRules } from '@/rules/rules';
 import { useCompute } from '@/compute/useCompute';
 import { spoken } from '@/strip/words';
 import { NotShown } from '@/ui/NotShown';

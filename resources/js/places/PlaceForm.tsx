@@ -1,6 +1,6 @@
 import { api, at } from '@/api/client';
 import type { Light, Place, RoadFacts, Stretch, WayOut } from '@/api/types';
-import { limitOf, unitWords, usePlanned, useRoutine, useRules, withLimit } from '@/app/rules';
+import { limitOf, unitWords, usePlanned, useRoutine, useRules, withLimit } from '@/rules/rules';
 import { RoutineSelect } from '@/routines/RoutineSelect';
 import { LIGHTS, WAYS_OUT } from '@/routines/words';
 import { Field } from '@/ui/Field';

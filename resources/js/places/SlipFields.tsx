@@ -1,4 +1,4 @@
-import { unitWords, useRules } from '@/app/rules';
+import { unitWords, useRules } from '@/rules/rules';
 import { Field } from '@/ui/Field';
 import type { SlipValues } from './slip';
 

@@ -1,5 +1,5 @@
 import type { RoadFacts, Rules, Side } from '@/api/types';
-import { withLimit } from '@/app/rules';
+import { withLimit } from '@/rules/rules';
 
 /** A slip road as its form holds it: numbers as typed, speeds in the unit of the rules. */
 export interface SlipValues {

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { compute } from '@/api/tools';
 import type { ApproachAsked, Pack, Practice, Question, StripStep } from '@/api/types';
-import { limitOf, useRoutineName, useRules, withLimit } from '@/app/rules';
+import { limitOf, useRoutineName, useRules, withLimit } from '@/rules/rules';
 import { wantedFrom } from '@/strip/layout';
 import { Strip } from '@/strip/Strip';
 import { onItsAxis, STEP_WORDS } from '@/strip/words';

@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { Answer } from '@/api/tools';
 import type { FastPlan, FastRoad, RoadFacts, RoutineCode, Rules } from '@/api/types';
-import { unitWords, useRules } from '@/app/rules';
+import { unitWords, useRules } from '@/rules/rules';
 import { useCompute } from '@/compute/useCompute';
 import { spoken } from '@/strip/words';
 import { NotShown } from '@/ui/NotShown';

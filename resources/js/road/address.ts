@@ -1,5 +1,5 @@
 import type { FastRoad, RoadFacts, RoutineCode, Rules } from '@/api/types';
-import { limitOf } from '@/app/rules';
+import { limitOf } from '@/rules/rules';
 
 const SLIP = { join: 250, leave: 250 } as const;
 

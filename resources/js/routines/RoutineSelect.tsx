@@ -1,5 +1,5 @@
 import type { RoutineCode, RoutineLine } from '@/api/types';
-import { useRules } from '@/app/rules';
+import { useRules } from '@/rules/rules';
 
 interface Props {
     value: RoutineCode;

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { api } from '@/api/client';
 import type { Pack } from '@/api/types';
-import { useRules } from '@/app/rules';
+import { useRules } from '@/rules/rules';
 
 /** Every card of the catalogue in the words of the rules in force, or of another pack's. */
 export function useCards(pack?: Pack) {

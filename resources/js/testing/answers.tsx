@@ -5,8 +5,8 @@ import type { ReactNode } from 'react';
 import { MemoryRouter } from 'react-router';
 import { vi } from 'vitest';
 import type * as Api from '@/api/types';
-import { SessionContext } from '@/app/session';
-import { unfold } from '@/compute/folded';
+import { SessionContext } from '@/session/session';
+import { unfold } from '@/api/folded';
 import { NoticeProvider } from '@/ui/Notice';
 
 /** For tests of components: answers of the real application (tests/answers), and what a component asked and sent. */

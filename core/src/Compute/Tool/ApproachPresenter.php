@@ -5,16 +5,16 @@ declare(strict_types=1);
 namespace NobleTurn\Core\Compute\Tool;
 
 use NobleTurn\Core\Motion\Phase;
-use NobleTurn\Core\Place\Approach;
 use NobleTurn\Core\Place\Stretch;
+use NobleTurn\Core\Plan\Approach;
 use NobleTurn\Core\Plan\ApproachPlan;
-use NobleTurn\Core\Plan\Arrival;
 use NobleTurn\Core\Plan\Conflict;
-use NobleTurn\Core\Plan\Demand;
 use NobleTurn\Core\Plan\GearChange;
 use NobleTurn\Core\Plan\LateralPath;
 use NobleTurn\Core\Plan\StepPlan;
+use NobleTurn\Core\Routine\Arrival;
 use NobleTurn\Core\Routine\Card;
+use NobleTurn\Core\Routine\Demand;
 use NobleTurn\Core\Rules\StepCount;
 
 /** An approach plan as the arrays of the tool's answer, described by `ApproachSchema`. */

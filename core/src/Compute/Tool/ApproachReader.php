@@ -6,26 +6,26 @@ namespace NobleTurn\Core\Compute\Tool;
 
 use NobleTurn\Core\Compute\Values;
 use NobleTurn\Core\Fault\BadInput;
-use NobleTurn\Core\Place\Approach;
 use NobleTurn\Core\Place\Control;
 use NobleTurn\Core\Place\DirectionSign;
 use NobleTurn\Core\Place\Follower;
 use NobleTurn\Core\Place\Light;
 use NobleTurn\Core\Place\Stretch;
-use NobleTurn\Core\Place\Surface;
 use NobleTurn\Core\Place\View;
 use NobleTurn\Core\Place\WayOut;
-use NobleTurn\Core\Plan\Arrival;
-use NobleTurn\Core\Plan\Demand;
+use NobleTurn\Core\Plan\Approach;
 use NobleTurn\Core\Quantity\Acceleration;
 use NobleTurn\Core\Quantity\Distance;
+use NobleTurn\Core\Routine\Arrival;
 use NobleTurn\Core\Routine\Catalogue\Catalogue;
-use NobleTurn\Core\Routine\LearnerLevel;
-use NobleTurn\Core\Routine\RoutineCode;
+use NobleTurn\Core\Routine\Demand;
 use NobleTurn\Core\Rules\Assumption;
 use NobleTurn\Core\Rules\Flank;
 use NobleTurn\Core\Rules\RulePack;
-use NobleTurn\Core\Rules\Side;
+use NobleTurn\Core\Trade\LearnerLevel;
+use NobleTurn\Core\Trade\RoutineCode;
+use NobleTurn\Core\Trade\Side;
+use NobleTurn\Core\Trade\Surface;
 
 /** From the fields of the approach tool to the approach they mean, and the list of what was filled in. */
 final class ApproachReader

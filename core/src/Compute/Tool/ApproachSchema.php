@@ -10,8 +10,8 @@ use NobleTurn\Core\Place\Control;
 use NobleTurn\Core\Place\Light;
 use NobleTurn\Core\Place\WayOut;
 use NobleTurn\Core\Plan\Between;
-use NobleTurn\Core\Routine\RoutineCode;
-use NobleTurn\Core\Routine\Step;
+use NobleTurn\Core\Trade\RoutineCode;
+use NobleTurn\Core\Trade\Step;
 
 /** What the answer of the approach tool holds. */
 final class ApproachSchema

@@ -16,17 +16,17 @@ use NobleTurn\Core\Compute\ReadsAScene;
 use NobleTurn\Core\Compute\Shape;
 use NobleTurn\Core\Compute\Values;
 use NobleTurn\Core\Fault\BadInput;
-use NobleTurn\Core\Place\Approach;
 use NobleTurn\Core\Place\Control;
 use NobleTurn\Core\Place\Light;
 use NobleTurn\Core\Place\View;
 use NobleTurn\Core\Place\WayOut;
+use NobleTurn\Core\Plan\Approach;
 use NobleTurn\Core\Plan\ApproachPlanner;
 use NobleTurn\Core\Plan\StandingPlan;
 use NobleTurn\Core\Routine\Card;
-use NobleTurn\Core\Routine\LearnerLevel;
-use NobleTurn\Core\Routine\RoutineCode;
-use NobleTurn\Core\Rules\Side;
+use NobleTurn\Core\Trade\LearnerLevel;
+use NobleTurn\Core\Trade\RoutineCode;
+use NobleTurn\Core\Trade\Side;
 
 /** Where and when each step of a routine belongs on one approach. */
 final class ApproachTool implements ReadsAScene

@@ -8,7 +8,6 @@ use NobleTurn\Core\Compute\Field\ChoiceField;
 use NobleTurn\Core\Compute\Field\NumberField;
 use NobleTurn\Core\Compute\Out;
 use NobleTurn\Core\Compute\Values;
-use NobleTurn\Core\Place\Surface;
 use NobleTurn\Core\Quantity\Gradient;
 use NobleTurn\Core\Quantity\Speed;
 use NobleTurn\Core\Rules\Assumption;
@@ -16,6 +15,7 @@ use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Rules\RulePacks;
 use NobleTurn\Core\Rules\Source;
 use NobleTurn\Core\Rules\SpeedUnit;
+use NobleTurn\Core\Trade\Surface;
 
 /** Fields that several tools share, read with the same defaults and named as assumptions where they were not given. */
 final class CommonFields

@@ -15,12 +15,12 @@ use NobleTurn\Core\Compute\Tool;
 use NobleTurn\Core\Compute\Values;
 use NobleTurn\Core\Fault\BadInput;
 use NobleTurn\Core\Judgement\Following;
-use NobleTurn\Core\Place\Surface;
 use NobleTurn\Core\Plan\Warning;
 use NobleTurn\Core\Quantity\Distance;
 use NobleTurn\Core\Quantity\Duration;
 use NobleTurn\Core\Rules\Assumption;
 use NobleTurn\Core\Rules\Source;
+use NobleTurn\Core\Trade\Surface;
 
 /** A counted gap held against the one wanted. */
 final class FollowingTool implements Tool

@@ -11,7 +11,7 @@ use NobleTurn\Core\Plan\Warning;
 use NobleTurn\Core\Quantity\Speed;
 use NobleTurn\Core\Rules\Practice;
 use NobleTurn\Core\Rules\RulePack;
-use NobleTurn\Core\Rules\Side;
+use NobleTurn\Core\Trade\Side;
 
 /** A lane change in words and figures: each way, what to do, the checks in their order, what to know. */
 final class LaneChangePresenter

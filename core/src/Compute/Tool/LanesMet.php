@@ -11,10 +11,10 @@ use NobleTurn\Core\Lanes\Route;
 use NobleTurn\Core\Place\DirectionSign;
 use NobleTurn\Core\Plan\ApproachPlanner;
 use NobleTurn\Core\Plan\Warning;
-use NobleTurn\Core\Routine\Step;
 use NobleTurn\Core\Rules\Assumption;
 use NobleTurn\Core\Rules\Flank;
 use NobleTurn\Core\Rules\Source;
+use NobleTurn\Core\Trade\Step;
 
 /** Signs and steps in the order in which a learner meets them, from the first sign to the exit. */
 final readonly class LanesMet

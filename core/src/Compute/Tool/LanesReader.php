@@ -16,7 +16,7 @@ use NobleTurn\Core\Lanes\Trip;
 use NobleTurn\Core\Quantity\Speed;
 use NobleTurn\Core\Rules\Flank;
 use NobleTurn\Core\Rules\RulePack;
-use NobleTurn\Core\Rules\Side;
+use NobleTurn\Core\Trade\Side;
 
 /** From the fields of the lanes tool to the junction, seen from our own arm, and the trip through it. */
 final class LanesReader

@@ -24,8 +24,8 @@ use NobleTurn\Core\Lanes\Layout;
 use NobleTurn\Core\Lanes\Onward;
 use NobleTurn\Core\Lanes\Route;
 use NobleTurn\Core\Rules\Assumption;
-use NobleTurn\Core\Rules\Side;
 use NobleTurn\Core\Rules\Source;
+use NobleTurn\Core\Trade\Side;
 
 /** Which lane at a roundabout, why, and what the other usable ones would cost. */
 final class LanesTool implements Tool

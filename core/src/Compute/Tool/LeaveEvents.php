@@ -12,7 +12,7 @@ use NobleTurn\Core\Quantity\Speed;
 use NobleTurn\Core\Rules\Flank;
 use NobleTurn\Core\Rules\Practice;
 use NobleTurn\Core\Rules\RulePack;
-use NobleTurn\Core\Rules\Side;
+use NobleTurn\Core\Trade\Side;
 use NobleTurn\Core\Vehicle\GearChoice;
 use NobleTurn\Core\Vehicle\Purpose;
 use NobleTurn\Core\Vehicle\Vehicle;

@@ -20,8 +20,8 @@ use NobleTurn\Core\Plan\Warning;
 use NobleTurn\Core\Quantity\Speed;
 use NobleTurn\Core\Rules\Assumption;
 use NobleTurn\Core\Rules\RulePack;
-use NobleTurn\Core\Rules\Side;
 use NobleTurn\Core\Rules\Source;
+use NobleTurn\Core\Trade\Side;
 
 /** Leaving a fast road by a slip road. */
 final class LeaveTool implements ReadsAScene

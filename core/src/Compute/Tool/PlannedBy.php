@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Compute\Tool;
 
-use NobleTurn\Core\Routine\RoutineCode as R;
 use NobleTurn\Core\Rules\RulePack;
-use NobleTurn\Core\Rules\Side;
 use NobleTurn\Core\Rules\SpeedUnit;
+use NobleTurn\Core\Trade\RoutineCode as R;
+use NobleTurn\Core\Trade\Side;
 
 /** Which tool plans a routine at a place, and with which of the place's fields. */
 final class PlannedBy

@@ -7,12 +7,12 @@ namespace NobleTurn\Core\Compute\Tool;
 use NobleTurn\Core\Judgement\Manoeuvre;
 use NobleTurn\Core\Place\Light;
 use NobleTurn\Core\Place\WayOut;
-use NobleTurn\Core\Plan\Arrival;
-use NobleTurn\Core\Plan\Demand;
-use NobleTurn\Core\Routine\RoutineCode as R;
+use NobleTurn\Core\Routine\Arrival;
+use NobleTurn\Core\Routine\Demand;
 use NobleTurn\Core\Rules\Flank;
 use NobleTurn\Core\Rules\RulePack;
-use NobleTurn\Core\Rules\Side;
+use NobleTurn\Core\Trade\RoutineCode as R;
+use NobleTurn\Core\Trade\Side;
 
 /** What is true of a routine under a pack and asked for wherever it is shown: nobody needs to read it out of its name. */
 final class RoutineFacts

@@ -10,12 +10,12 @@ use NobleTurn\Core\Record\Conditions;
 use NobleTurn\Core\Record\Outcome;
 use NobleTurn\Core\Record\StepMark;
 use NobleTurn\Core\Routine\Catalogue\Catalogue;
-use NobleTurn\Core\Routine\RoutineCode;
-use NobleTurn\Core\Routine\Step;
 use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Skill\Evidence;
 use NobleTurn\Core\Skill\Level;
 use NobleTurn\Core\Skill\Overruling;
+use NobleTurn\Core\Trade\RoutineCode;
+use NobleTurn\Core\Trade\Step;
 
 /** From the fields of the skill tool to evidence. */
 final class SkillReader

@@ -19,9 +19,7 @@ use NobleTurn\Core\Plan\Warning;
 use NobleTurn\Core\Record\Conditions;
 use NobleTurn\Core\Record\Outcome;
 use NobleTurn\Core\Record\Taught;
-use NobleTurn\Core\Routine\RoutineCode;
 use NobleTurn\Core\Routine\Section;
-use NobleTurn\Core\Routine\Step;
 use NobleTurn\Core\Rules\Assumption;
 use NobleTurn\Core\Rules\Source;
 use NobleTurn\Core\Skill\Difficulty;
@@ -29,6 +27,8 @@ use NobleTurn\Core\Skill\Fit;
 use NobleTurn\Core\Skill\Ladder;
 use NobleTurn\Core\Skill\Level;
 use NobleTurn\Core\Skill\Model;
+use NobleTurn\Core\Trade\RoutineCode;
+use NobleTurn\Core\Trade\Step;
 
 /** What the marks say a learner can do unaided today, how surely, and what holds back most. */
 final class SkillTool implements Tool

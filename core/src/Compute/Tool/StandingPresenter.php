@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Compute\Tool;
 
-use NobleTurn\Core\Place\Approach;
+use NobleTurn\Core\Plan\Approach;
 use NobleTurn\Core\Plan\StandingPlan;
 use NobleTurn\Core\Routine\Card;
-use NobleTurn\Core\Routine\Step;
+use NobleTurn\Core\Trade\Step;
 
 /** Moving off in the shape of an approach plan whose every place is 0 and whose axis is time. */
 final class StandingPresenter

@@ -16,10 +16,10 @@ use NobleTurn\Core\Compute\Values;
 use NobleTurn\Core\Fault\BadInput;
 use NobleTurn\Core\Judgement\Stopping;
 use NobleTurn\Core\Judgement\StoppingModel;
-use NobleTurn\Core\Place\Surface;
 use NobleTurn\Core\Plan\Warning;
 use NobleTurn\Core\Rules\Assumption;
 use NobleTurn\Core\Rules\Source;
+use NobleTurn\Core\Trade\Surface;
 
 /** Thinking, braking and total distance to a stop. */
 final class StoppingTool implements Tool

@@ -16,13 +16,13 @@ use NobleTurn\Core\Compute\Tool;
 use NobleTurn\Core\Compute\Values;
 use NobleTurn\Core\Fault\BadInput;
 use NobleTurn\Core\Motion\ArcReach;
+use NobleTurn\Core\Motion\BendLine;
 use NobleTurn\Core\Motion\PathReach;
 use NobleTurn\Core\Motion\SweptPath;
 use NobleTurn\Core\Place\Bend;
 use NobleTurn\Core\Plan\Warning;
 use NobleTurn\Core\Rules\Assumption;
 use NobleTurn\Core\Rules\Source;
-use NobleTurn\Core\Vehicle\BendLine;
 use NobleTurn\Core\Vehicle\Unit;
 
 /** The room a vehicle sweeps along a path, and whether it fits between kerbs. */

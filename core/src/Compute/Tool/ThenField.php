@@ -11,16 +11,16 @@ use NobleTurn\Core\Compute\Kind;
 use NobleTurn\Core\Compute\Shape;
 use NobleTurn\Core\Compute\Values;
 use NobleTurn\Core\Fault\BadInput;
-use NobleTurn\Core\Place\Approach;
 use NobleTurn\Core\Place\Control;
 use NobleTurn\Core\Place\Light;
 use NobleTurn\Core\Place\View;
 use NobleTurn\Core\Place\WayOut;
+use NobleTurn\Core\Plan\Approach;
 use NobleTurn\Core\Plan\ApproachPlan;
 use NobleTurn\Core\Plan\Chained;
 use NobleTurn\Core\Quantity\Speed;
 use NobleTurn\Core\Routine\Card;
-use NobleTurn\Core\Routine\RoutineCode;
+use NobleTurn\Core\Trade\RoutineCode;
 
 /** A second hazard close behind the first: what differs from it; everything else is the same drive. */
 final class ThenField

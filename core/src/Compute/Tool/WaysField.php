@@ -14,8 +14,8 @@ use NobleTurn\Core\Compute\Values;
 use NobleTurn\Core\Place\WayOut;
 use NobleTurn\Core\Rules\Assumption;
 use NobleTurn\Core\Rules\RulePack;
-use NobleTurn\Core\Rules\Side;
 use NobleTurn\Core\Rules\Source;
+use NobleTurn\Core\Trade\Side;
 
 /** Ways that are driven often, as straights and arcs one after the other: an S-bend, and round a roundabout. */
 final class WaysField

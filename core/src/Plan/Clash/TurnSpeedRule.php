@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Plan\Clash;
 
-use NobleTurn\Core\Plan\Arrival;
 use NobleTurn\Core\Plan\Conflict;
 use NobleTurn\Core\Plan\Fitting;
 use NobleTurn\Core\Plan\LineSpeed;
 use NobleTurn\Core\Quantity\Speed;
+use NobleTurn\Core\Routine\Arrival;
 
 /** "About 15 mph or less" round a left turn, held against what such a corner asks of the tyres: v^2 / r. */
 final class TurnSpeedRule implements Clash

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace NobleTurn\Core\Routine\Catalogue;
 
 use NobleTurn\Core\Routine\Routine;
-use NobleTurn\Core\Routine\RoutineCode;
 use NobleTurn\Core\Routine\Section;
 use NobleTurn\Core\Routine\Sketch;
+use NobleTurn\Core\Trade\RoutineCode;
 
 /** Bays, ramps and the long vehicle that wants to join. Common practice, no source. */
 final class BaysAndRamps

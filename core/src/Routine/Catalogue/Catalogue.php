@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace NobleTurn\Core\Routine\Catalogue;
 
 use NobleTurn\Core\Routine\Routine;
-use NobleTurn\Core\Routine\RoutineCode as R;
 use NobleTurn\Core\Rules\Flank;
 use NobleTurn\Core\Rules\RulePack;
+use NobleTurn\Core\Trade\RoutineCode as R;
 
 /** Every routine that is taught. A turn is written once for each flank: towards the kerb, or across the road. */
 final class Catalogue
@@ -77,7 +77,7 @@ final class Catalogue
     public static function codes(RulePack $pack, bool $hasClutch = true): array
     {
         // Pulling up is a routine of our own kerb; the far one is an exercise of its own, where there is one at all.
-        $far = $pack->keeps()->other() === \NobleTurn\Core\Rules\Side::Right ? R::PullUpRight : R::PullUpLeft;
+        $far = $pack->keeps()->other() === \NobleTurn\Core\Trade\Side::Right ? R::PullUpRight : R::PullUpLeft;
 
         /** @var non-empty-list<R> */
         return array_values(array_filter(R::cases(), static fn (R $code): bool => $code !== $far && ($hasClutch || ! $code->needsClutch()) && in_array($pack->code(), self::ONLY_IN[$code->value] ?? [$pack->code()], true)));

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace NobleTurn\Core\Routine\Catalogue;
 
 use NobleTurn\Core\Routine\Routine;
-use NobleTurn\Core\Routine\RoutineCode;
 use NobleTurn\Core\Routine\Section;
 use NobleTurn\Core\Routine\Sketch;
 use NobleTurn\Core\Routine\Variant;
+use NobleTurn\Core\Trade\RoutineCode;
 
 /** Turns that only some laws know: on red, at an all-way stop, from a centre lane. Common practice; the law’s own figures are in the pack. */
 final class LocalRules

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace NobleTurn\Core\Routine\Catalogue;
 
 use NobleTurn\Core\Routine\Routine;
-use NobleTurn\Core\Routine\RoutineCode;
 use NobleTurn\Core\Routine\Section;
 use NobleTurn\Core\Routine\Sketch;
 use NobleTurn\Core\Routine\Variant;
+use NobleTurn\Core\Trade\RoutineCode;
 
 /** Passing a moving vehicle, and the hands and feet it all rests on. Common practice, no source. */
 final class OvertakingAndControl

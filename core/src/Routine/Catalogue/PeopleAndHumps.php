@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace NobleTurn\Core\Routine\Catalogue;
 
 use NobleTurn\Core\Routine\Routine;
-use NobleTurn\Core\Routine\RoutineCode;
 use NobleTurn\Core\Routine\Section;
 use NobleTurn\Core\Routine\Sketch;
 use NobleTurn\Core\Routine\Variant;
+use NobleTurn\Core\Trade\RoutineCode;
 
 /** What slows us without being passed: people, humps, a siren. Common practice, no source. */
 final class PeopleAndHumps

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace NobleTurn\Core\Routine\Catalogue;
 
 use NobleTurn\Core\Routine\Routine;
-use NobleTurn\Core\Routine\RoutineCode;
 use NobleTurn\Core\Routine\Section;
 use NobleTurn\Core\Routine\Sketch;
 use NobleTurn\Core\Routine\Variant;
+use NobleTurn\Core\Trade\RoutineCode;
 
 /** Roundabouts, large and small. Common practice; signals on the approach after the rule named in the pack. */
 final class Roundabouts

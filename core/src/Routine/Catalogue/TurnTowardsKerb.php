@@ -6,11 +6,11 @@ namespace NobleTurn\Core\Routine\Catalogue;
 
 use NobleTurn\Core\Routine\Instruction;
 use NobleTurn\Core\Routine\Routine;
-use NobleTurn\Core\Routine\RoutineCode;
 use NobleTurn\Core\Routine\Section;
 use NobleTurn\Core\Routine\Sketch;
-use NobleTurn\Core\Routine\Step;
 use NobleTurn\Core\Routine\Variant;
+use NobleTurn\Core\Trade\RoutineCode;
+use NobleTurn\Core\Trade\Step;
 
 /** Off the main road on the {kerb}'s side. Common practice, no source. */
 final class TurnTowardsKerb

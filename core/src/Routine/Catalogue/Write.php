@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace NobleTurn\Core\Routine\Catalogue;
 
 use NobleTurn\Core\Routine\Instruction;
-use NobleTurn\Core\Routine\Step;
+use NobleTurn\Core\Trade\Step;
 
 /** Short hand for the catalogue's authors: a step's texts in the order do, why, usual mistake, likely cause, remedy, drill. */
 final class Write

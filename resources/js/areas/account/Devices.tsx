@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, at } from '@/api/client';
 import type { Device } from '@/api/types';
-import { useClock } from '@/app/session';
+import { useClock } from '@/session/session';
 import { useNotice } from '@/ui/Notice';
 
 /** Where the user is signed in, with an end to each. */

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { api } from '@/api/client';
 import type { Doctrine } from '@/api/types';
-import { useSession } from '@/app/session';
+import { useSession } from '@/session/session';
 import { DoctrineForm } from '@/practice/DoctrineForm';
 import { useDoctrines } from '@/practice/useDoctrines';
 import { useNotice } from '@/ui/Notice';

@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { api } from '@/api/client';
-import { countWaiting } from '@/app/marks';
+import { countWaiting } from '@/queue/marks';
 import { useState } from 'react';
 import { Field } from '@/ui/Field';
 import { FormFoot } from '@/ui/FormFoot';

@@ -1,5 +1,5 @@
 import type { ClearanceAnswer, ClearanceAsked } from '@/api/types';
-import { flat, useAddress } from '@/app/useAddress';
+import { flat, useAddress } from '@/address/useAddress';
 import { useCompute } from '@/compute/useCompute';
 import { Field } from '@/ui/Field';
 import { BenchPage } from './BenchPage';

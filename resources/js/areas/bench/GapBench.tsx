@@ -1,5 +1,5 @@
 import type { GapAnswer, GapAsked } from '@/api/types';
-import { flat } from '@/app/useAddress';
+import { flat } from '@/address/useAddress';
 import { useSwept } from '@/compute/useCompute';
 import { Check } from '@/ui/Check';
 import { DataTable } from '@/ui/DataTable';

@@ -1,6 +1,6 @@
 import { useId, useRef } from 'react';
 import type { EngineAnswer, Rules } from '@/api/types';
-import { unitWords } from '@/app/rules';
+import { unitWords } from '@/rules/rules';
 import { inMps } from '@/road/words';
 import { useWidth } from '@/strip/useWidth';
 

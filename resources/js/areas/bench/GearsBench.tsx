@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { EngineAnswer, Rules } from '@/api/types';
-import { speedField, speedRange, unitWords } from '@/app/rules';
-import { flat } from '@/app/useAddress';
+import { speedField, speedRange, unitWords } from '@/rules/rules';
+import { flat } from '@/address/useAddress';
 import { useCompute, useSwept } from '@/compute/useCompute';
 import { speedWords } from '@/road/words';
 import { DataTable } from '@/ui/DataTable';

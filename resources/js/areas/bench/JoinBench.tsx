@@ -1,5 +1,5 @@
-import { speedField, unitWords } from '@/app/rules';
-import { flat } from '@/app/useAddress';
+import { speedField, unitWords } from '@/rules/rules';
+import { flat } from '@/address/useAddress';
 import { useCompute } from '@/compute/useCompute';
 import { spoken } from '@/strip/words';
 import { DataTable } from '@/ui/DataTable';

@@ -1,7 +1,7 @@
 import type { LaneChangeAsked } from '@/api/types';
 import { useState } from 'react';
-import { unitWords } from '@/app/rules';
-import { flat } from '@/app/useAddress';
+import { unitWords } from '@/rules/rules';
+import { flat } from '@/address/useAddress';
 import { useCompute } from '@/compute/useCompute';
 import { spoken } from '@/strip/words';
 import { Field } from '@/ui/Field';

@@ -1,4 +1,4 @@
-import { flat } from '@/app/useAddress';
+import { flat } from '@/address/useAddress';
 import { useCompute } from '@/compute/useCompute';
 import { spoken } from '@/strip/words';
 import { DataTable } from '@/ui/DataTable';

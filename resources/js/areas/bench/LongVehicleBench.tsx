@@ -1,6 +1,6 @@
 import type { Pack, SweptPathAnswer, SweptPathAsked, WayOut } from '@/api/types';
-import { useRules } from '@/app/rules';
-import { flat, useAddress } from '@/app/useAddress';
+import { useRules } from '@/rules/rules';
+import { flat, useAddress } from '@/address/useAddress';
 import { useCompute } from '@/compute/useCompute';
 import { Field } from '@/ui/Field';
 import { Options } from '@/ui/Options';

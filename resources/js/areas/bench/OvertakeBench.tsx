@@ -1,5 +1,5 @@
 import type { OvertakeAsked } from '@/api/types';
-import { flat } from '@/app/useAddress';
+import { flat } from '@/address/useAddress';
 import { useCompute } from '@/compute/useCompute';
 import { spoken } from '@/strip/words';
 import { Check } from '@/ui/Check';

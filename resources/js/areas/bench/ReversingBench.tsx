@@ -1,7 +1,7 @@
 import type { Sweep } from '@/api/tools';
 import type { ReverseAnswer, ReverseAsked } from '@/api/types';
-import { useRules } from '@/app/rules';
-import { flat, useAddress } from '@/app/useAddress';
+import { useRules } from '@/rules/rules';
+import { flat, useAddress } from '@/address/useAddress';
 import { useSwept } from '@/compute/useCompute';
 import { Field } from '@/ui/Field';
 import { Options } from '@/ui/Options';

@@ -1,7 +1,7 @@
 import type { LanesAnswer } from '@/api/types';
 import { useState } from 'react';
-import { speedField, useRules } from '@/app/rules';
-import { useAddress } from '@/app/useAddress';
+import { speedField, useRules } from '@/rules/rules';
+import { useAddress } from '@/address/useAddress';
 import { useCompute } from '@/compute/useCompute';
 import { Check } from '@/ui/Check';
 import { Field } from '@/ui/Field';

@@ -1,6 +1,6 @@
 import type { SteeringAnswer, SteeringAsked } from '@/api/types';
-import { useRules } from '@/app/rules';
-import { flat, useAddress } from '@/app/useAddress';
+import { useRules } from '@/rules/rules';
+import { flat, useAddress } from '@/address/useAddress';
 import { useCompute } from '@/compute/useCompute';
 import { Slider } from '@/ui/Slider';
 import { useVehicle, VehicleChoice } from '@/vehicles/VehicleChoice';

@@ -1,7 +1,7 @@
 import { cleanup, screen, waitFor } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import { unfold } from '@/compute/folded';
+import { unfold } from '@/api/folded';
 import type { EngineAnswer, GapAnswer, ReverseAnswer } from '@/api/types';
 import { answer, server, show, tool, written } from '@/testing/answers';
 import { ApproachBench } from './ApproachBench';

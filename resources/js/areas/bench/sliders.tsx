@@ -1,4 +1,4 @@
-import { speedRange, unitWords, useRules } from '@/app/rules';
+import { speedRange, unitWords, useRules } from '@/rules/rules';
 import { Slider } from '@/ui/Slider';
 
 interface Props {

@@ -1,6 +1,6 @@
 import type { Rules } from '@/api/types';
-import { speedField, useRules } from '@/app/rules';
-import { useAddress } from '@/app/useAddress';
+import { speedField, useRules } from '@/rules/rules';
+import { useAddress } from '@/address/useAddress';
 import { useVehicle } from '@/vehicles/VehicleChoice';
 
 interface Address<T> {

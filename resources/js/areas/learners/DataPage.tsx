@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { api, at } from '@/api/client';
 import type { LearnerData } from '@/api/types';
-import { useClock, useSession } from '@/app/session';
+import { useClock, useSession } from '@/session/session';
 import { Sheet } from '@/ui/Sheet';
 import { Failed, Waiting } from '@/ui/State';
 import { DataSheet } from './DataSheet';

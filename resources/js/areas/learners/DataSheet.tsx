@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import type { LearnerData } from '@/api/types';
-import { useRoutineName } from '@/app/rules';
-import { useClock } from '@/app/session';
+import { useRoutineName } from '@/rules/rules';
+import { useClock } from '@/session/session';
 
 type Lesson = LearnerData['lessons'][number];
 type Mark = Lesson['rounds'][number]['marks'][number];

@@ -1,5 +1,5 @@
 import type { LearnerFacts } from '@/api/types';
-import { useClock } from '@/app/session';
+import { useClock } from '@/session/session';
 import { useCars } from '@/vehicles/VehicleChoice';
 
 export function Facts({ learner }: { learner: LearnerFacts }) {

@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import type { CellEvidence } from '@/api/types';
-import { useClock } from '@/app/session';
+import { useClock } from '@/session/session';
 import { percent } from '@/skill/words';
 
 const HIGH = 110;

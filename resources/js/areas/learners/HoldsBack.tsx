@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api } from '@/api/client';
 import type { HeldBackBy, Skill } from '@/api/types';
-import { useRoutineName, useRules } from '@/app/rules';
+import { useRoutineName, useRules } from '@/rules/rules';
 import { heldBackBy, mostOf } from '@/skill/words';
 import { Sheet } from '@/ui/Sheet';
 import { Failed, Waiting } from '@/ui/State';

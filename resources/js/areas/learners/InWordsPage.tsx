@@ -4,7 +4,7 @@ import { Link, useParams } from 'react-router';
 import { api, at } from '@/api/client';
 import type { Skill, SkillCell } from '@/api/types';
 import type { LearnerRecord, RoutineCode } from '@/api/types';
-import { useRoutineName, useRules } from '@/app/rules';
+import { useRoutineName, useRules } from '@/rules/rules';
 import { ago, heldBackBy, LEVEL_WORDS, mostOf } from '@/skill/words';
 import { STEP_WORDS } from '@/strip/words';
 import { Failed, Waiting } from '@/ui/State';

@@ -2,7 +2,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { api, at } from '@/api/client';
-import { useClock } from '@/app/session';
+import { useClock } from '@/session/session';
 import { useNotice } from '@/ui/Notice';
 import { Sheet } from '@/ui/Sheet';
 import { Empty, Failed, Waiting } from '@/ui/State';

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { api, at } from '@/api/client';
 import type { LearnerFacts } from '@/api/types';
-import { useRules } from '@/app/rules';
+import { useRules } from '@/rules/rules';
 import { DoctrineForm } from '@/practice/DoctrineForm';
 import { useDoctrines } from '@/practice/useDoctrines';
 import { useNotice } from '@/ui/Notice';

@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import type { MarkBehind } from '@/api/types';
-import { useClock } from '@/app/session';
+import { useClock } from '@/session/session';
 import { ClockAhead } from '@/skill/ClockAhead';
 import { noted } from '@/skill/words';
 import { Ink } from '@/strip/Ink';

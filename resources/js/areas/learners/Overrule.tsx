@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { api, at } from '@/api/client';
 import { SKILL_LEVELS, type Overruling, type SkillLevel } from '@/api/types';
 import type { RoutineCode, Step } from '@/api/types';
-import { useClock, useSession } from '@/app/session';
+import { useClock, useSession } from '@/session/session';
 import { LEVEL_WORDS } from '@/skill/words';
 import { Field } from '@/ui/Field';
 

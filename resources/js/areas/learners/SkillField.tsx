@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { Skill, SkillCell } from '@/api/types';
 import { STEPS, type RoutineCode, type Rules, type Step, type Tally } from '@/api/types';
-import { useRoutineName, useRules } from '@/app/rules';
+import { useRoutineName, useRules } from '@/rules/rules';
 import { InkCell } from '@/skill/InkCell';
 import { percent } from '@/skill/words';
 import { StepIcon } from '@/strip/glyphs';

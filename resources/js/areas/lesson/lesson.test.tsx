@@ -1,8 +1,8 @@
 import { cleanup, screen, waitFor, within } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Lesson } from '@/api/types';
-import { marksQueue } from '@/app/marks';
-import { RulesOf } from '@/app/rules';
+import { marksQueue } from '@/queue/marks';
+import { RulesOf } from '@/rules/rules';
 import { answer, server, show, tool, written, type Sent } from '@/testing/answers';
 import { DebriefFace } from './debrief/DebriefFace';
 import { DriveFace } from './drive/DriveFace';

@@ -2,7 +2,7 @@ import { useInfiniteQuery, useQueryClient } from '@tanstack/react-query';
 import { api } from '@/api/client';
 import type { Change } from '@/api/types';
 import { restore } from '@/archive/restore';
-import { useClock } from '@/app/session';
+import { useClock } from '@/session/session';
 import { useNotice } from '@/ui/Notice';
 import { Empty, Failed, Waiting } from '@/ui/State';
 import { byDay, LISTS, said, takenBack } from './changes';

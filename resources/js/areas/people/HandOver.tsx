@@ -2,7 +2,7 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, at } from '@/api/client';
 import type { Person } from '@/api/types';
-import { useClock } from '@/app/session';
+import { useClock } from '@/session/session';
 import { Check } from '@/ui/Check';
 import { Field } from '@/ui/Field';
 import { FormFoot } from '@/ui/FormFoot';

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { api } from '@/api/client';
-import { useClock } from '@/app/session';
+import { useClock } from '@/session/session';
 import { useNotice } from '@/ui/Notice';
 import { Empty, Failed, Waiting } from '@/ui/State';
 

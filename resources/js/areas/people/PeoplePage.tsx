@@ -1,4 +1,4 @@
-import { useSession } from '@/app/session';
+import { useSession } from '@/session/session';
 import { Failed } from '@/ui/State';
 import { useView, Views } from '@/ui/Views';
 import { Problem } from '@/api/client';

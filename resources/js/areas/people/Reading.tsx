@@ -1,7 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { api } from '@/api/client';
 import type { Session } from '@/api/types';
-import { useSession } from '@/app/session';
+import { useSession } from '@/session/session';
 import { Check } from '@/ui/Check';
 import { useNotice } from '@/ui/Notice';
 

@@ -2,7 +2,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, at } from '@/api/client';
 import type { Person } from '@/api/types';
-import { useClock, useSession } from '@/app/session';
+import { useClock, useSession } from '@/session/session';
 import { useNotice } from '@/ui/Notice';
 import { Sheet } from '@/ui/Sheet';
 import { Failed, Waiting } from '@/ui/State';

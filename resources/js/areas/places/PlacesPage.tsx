@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, at } from '@/api/client';
 import type { Place } from '@/api/types';
-import { factsOf, roadWords, usePlanned, useRoutineName, useRules } from '@/app/rules';
+import { factsOf, roadWords, usePlanned, useRoutineName, useRules } from '@/rules/rules';
 import { benchAddress } from '@/approach/address';
 import { ArchiveList } from '@/archive/ArchiveList';
 import { DrawingLinks } from '@/drawings/DrawingLinks';

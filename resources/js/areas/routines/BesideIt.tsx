@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { compute } from '@/api/tools';
 import type { ApproachAsked, Drawable, RoutineCard, StripStep } from '@/api/types';
 import type { Conditions } from '@/approach/Controls';
-import { speedField, speedRange, unitWords, useRules } from '@/app/rules';
+import { speedField, speedRange, unitWords, useRules } from '@/rules/rules';
 import { useDoctrines } from '@/practice/useDoctrines';
 import { wantedFrom } from '@/strip/layout';
 import { Strip } from '@/strip/Strip';

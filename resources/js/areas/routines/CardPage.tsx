@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import type { ApproachAsked, FastPlan, RoutineCard, Rules } from '@/api/types';
 import { ApproachView } from '@/approach/ApproachView';
 import type { Conditions } from '@/approach/Controls';
-import { useRules, withLimit } from '@/app/rules';
+import { useRules, withLimit } from '@/rules/rules';
 import { Judgement } from '@/judgement/Judgement';
 import { RoadBrief } from '@/road/RoadBrief';
 import { Sketch } from '@/routines/Sketch';

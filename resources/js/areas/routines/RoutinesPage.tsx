@@ -3,7 +3,7 @@ import { useMemo, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { api } from '@/api/client';
 import type { RoutineCard } from '@/api/types';
-import { useRules } from '@/app/rules';
+import { useRules } from '@/rules/rules';
 import { useCards } from '@/routines/useCards';
 import { Empty, Failed, Waiting } from '@/ui/State';
 import { CardPage } from './CardPage';

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { RoutineCard } from '@/api/types';
-import { useRules } from '@/app/rules';
+import { useRules } from '@/rules/rules';
 import { Sketch } from '@/routines/Sketch';
 
 /** Cards under one heading. */

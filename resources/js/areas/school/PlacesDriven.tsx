@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import type { Teaching } from '@/api/types';
-import { useRoutineName } from '@/app/rules';
+import { useRoutineName } from '@/rules/rules';
 import { STEP_WORDS } from '@/strip/words';
 import { DataTable } from '@/ui/DataTable';
 import { SharePicture } from './SharePicture';

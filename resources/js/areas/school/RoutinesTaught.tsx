@@ -1,5 +1,5 @@
 import type { Teaching } from '@/api/types';
-import { useRoutineName } from '@/app/rules';
+import { useRoutineName } from '@/rules/rules';
 import { InkCell } from '@/skill/InkCell';
 import { percent } from '@/skill/words';
 import { STEP_WORDS } from '@/strip/words';

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { api } from '@/api/client';
-import { useSession } from '@/app/session';
+import { useSession } from '@/session/session';
 import { Failed, Waiting } from '@/ui/State';
 import { useView, Views } from '@/ui/Views';
 import { Causes } from './Causes';

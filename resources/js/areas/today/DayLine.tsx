@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import type { LessonLine } from '@/api/types';
-import { useClock } from '@/app/session';
+import { useClock } from '@/session/session';
 
 /** The day as one line: lessons to scale, the gaps between them said. */
 export function DayLine({ lessons, nextId }: { lessons: LessonLine[]; nextId?: string }) {

@@ -2,7 +2,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api } from '@/api/client';
-import { useSession } from '@/app/session';
+import { useSession } from '@/session/session';
 import { Field } from '@/ui/Field';
 import { Sheet } from '@/ui/Sheet';
 import { FormFoot } from '@/ui/FormFoot';

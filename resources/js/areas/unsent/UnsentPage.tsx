@@ -1,6 +1,6 @@
 import type { RoundEvent, QueueEvent, Refusal } from '@/queue/queue';
-import { marksQueue, useMarksQueue } from '@/app/marks';
-import { useClock } from '@/app/session';
+import { marksQueue, useMarksQueue } from '@/queue/marks';
+import { useClock } from '@/session/session';
 import { OUTCOME_WORDS, STEP_WORDS } from '@/strip/words';
 import { useNotice } from '@/ui/Notice';
 import { Empty } from '@/ui/State';

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { api, at } from '@/api/client';
 import type { Lesson, Promised } from '@/api/types';
-import { useMarksQueue } from '@/app/marks';
+import { useMarksQueue } from '@/queue/marks';
 import { driven, withMade } from '@/queue/standing';
 import { useNotice } from '@/ui/Notice';
 import { useLesson } from '../useLesson';

@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import type { Lesson, Round } from '@/api/types';
-import { useClock } from '@/app/session';
+import { useClock } from '@/session/session';
 import { openMoments } from '../openMoments';
 
 /** What was marked while moving and nobody has said yet what it was. */

@@ -1,5 +1,5 @@
 import { STEPS, type Round } from '@/api/types';
-import { useClock } from '@/app/session';
+import { useClock } from '@/session/session';
 import { conditionsOf, standing } from '@/queue/standing';
 import { ClockAhead } from '@/skill/ClockAhead';
 import { noted } from '@/skill/words';

@@ -1,5 +1,5 @@
 import type { Lesson } from '@/api/types';
-import { useRoutineName } from '@/app/rules';
+import { useRoutineName } from '@/rules/rules';
 import { StepIcon } from '@/strip/glyphs';
 import { STEP_WORDS } from '@/strip/words';
 

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { api, at } from '@/api/client';
 import type { Changed } from '@/api/types';
 import type { Lesson } from '@/api/types';
-import { useRoutineName } from '@/app/rules';
+import { useRoutineName } from '@/rules/rules';
 import { RangeBand } from '@/skill/RangeBand';
 import { percent } from '@/skill/words';
 import { StepIcon } from '@/strip/glyphs';

@@ -1,5 +1,5 @@
 import type { Lesson, LessonItem, Round } from '@/api/types';
-import { useRules } from '@/app/rules';
+import { useRules } from '@/rules/rules';
 import { hasJudgement, Judgement } from '@/judgement/Judgement';
 import { RoadBrief } from '@/road/RoadBrief';
 

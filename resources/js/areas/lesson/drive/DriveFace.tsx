@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { OUTCOMES, type Lesson, type Step } from '@/api/types';
-import { useSingleKeys } from '@/app/keys';
-import { useMarksQueue } from '@/app/marks';
-import { sideAt, useRoutine, useRoutineName, useRules } from '@/app/rules';
-import { useClock } from '@/app/session';
+import { useSingleKeys } from '@/keys/keys';
+import { useMarksQueue } from '@/queue/marks';
+import { sideAt, useRoutine, useRoutineName, useRules } from '@/rules/rules';
+import { useClock } from '@/session/session';
 import { Empty, Waiting } from '@/ui/State';
 import { ConditionsKey } from './ConditionsKey';
 import { MarkGrid } from './MarkGrid';

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { OUTCOMES, type Mark, type Outcome, type Round, type Step } from '@/api/types';
-import { useRules } from '@/app/rules';
-import { useClock } from '@/app/session';
+import { useRules } from '@/rules/rules';
+import { useClock } from '@/session/session';
 import type { Settled } from '@/queue/press';
 import { standing } from '@/queue/standing';
 import { StepIcon } from '@/strip/glyphs';

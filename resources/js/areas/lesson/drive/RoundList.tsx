@@ -1,6 +1,6 @@
 import type { Round } from '@/api/types';
 import { STEPS } from '@/api/types';
-import { useClock } from '@/app/session';
+import { useClock } from '@/session/session';
 import { standing } from '@/queue/standing';
 import { Ink } from '@/strip/Ink';
 import { OUTCOME_WORDS, STEP_WORDS } from '@/strip/words';

@@ -1,8 +1,8 @@
 import { useEffect, useMemo, useState } from 'react';
 import { STEPS, type Conditions, type Lesson, type Mark, type Outcome, type Round, type Step, type Taught } from '@/api/types';
-import { marksQueue, useMarksQueue } from '@/app/marks';
-import { useRules } from '@/app/rules';
-import { useSession } from '@/app/session';
+import { marksQueue, useMarksQueue } from '@/queue/marks';
+import { useRules } from '@/rules/rules';
+import { useSession } from '@/session/session';
 import type { NewEvent } from '@/queue/queue';
 import { conditionsOf, driven, isEmpty, standing, withMade } from '@/queue/standing';
 import { momentIn, pressing, pressTime, settling, takingBack, type Settled, type Written } from '@/queue/press';

@@ -14,7 +14,7 @@ interface Props {
     onOpenChange: (open: boolean) => void;
     onAdded: (id: string) => void;
 }
-import { roadWords, useRoutineName, useRules } from '@/app/rules';
+import { roadWords, useRoutineName, useRules } from '@/rules/rules';
 
 /** Chooses a place of the school for the lesson, or describes a new one on the spot. */
 export function AddPlace({ lesson, words: wanted = '', open, onOpenChange, onAdded }: Props) {

@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import type { Lesson, LessonItem, Road, Rules } from '@/api/types';
 import { ApproachView } from '@/approach/ApproachView';
 import type { Conditions } from '@/approach/Controls';
-import { limitOf, unitWords, useRoutineName, useRules, withLimit } from '@/app/rules';
+import { limitOf, unitWords, useRoutineName, useRules, withLimit } from '@/rules/rules';
 import { DrawingLinks } from '@/drawings/DrawingLinks';
 import { Judgement } from '@/judgement/Judgement';
 import { RoadBrief } from '@/road/RoadBrief';

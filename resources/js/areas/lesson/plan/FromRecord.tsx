@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState, type ReactNode } from 'react';
 import { api, at } from '@/api/client';
 import type { Lesson, RoutineCode } from '@/api/types';
-import { useRoutineName, useRules } from '@/app/rules';
+import { useRoutineName, useRules } from '@/rules/rules';
 import { ago, heldBackBy, percent } from '@/skill/words';
 import { STEP_WORDS } from '@/strip/words';
 import { NotShown } from '@/ui/NotShown';

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace NobleTurn\Core\Plan;
+namespace NobleTurn\Core\Routine;
 
 /** How fast an approach may arrive. */
 enum Arrival

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace NobleTurn\Core\Routine;
+namespace NobleTurn\Core\Trade;
 
 /** The five steps, in the order they are taught. The gear belongs to Speed. */
 enum Step: string

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace NobleTurn\Core\Judgement;
+namespace NobleTurn\Core\Trade;
 
 /** What a fault did to others. */
 enum Effect: string

@@ -1,7 +1,7 @@
 import { useEffect, useSyncExternalStore } from 'react';
 import { api } from '@/api/client';
-import { Queue } from '@/queue/queue';
-import { askToPersist, BrowserStore } from '@/queue/store';
+import { Queue } from './queue';
+import { askToPersist, BrowserStore } from './store';
 
 const store = new BrowserStore();
 

@@ -2,11 +2,10 @@
 
 declare(strict_types=1);
 
-namespace NobleTurn\Core\Vehicle;
+namespace NobleTurn\Core\Motion;
 
-use NobleTurn\Core\Motion\Path;
-use NobleTurn\Core\Motion\SweptPath;
 use NobleTurn\Core\Place\Bend;
+use NobleTurn\Core\Vehicle\Unit;
 
 /** A line through a bend for the front axle's middle - how far out, where to begin, how tight - and the room it leaves. */
 final readonly class BendLine

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace NobleTurn\Core\Rules;
+namespace NobleTurn\Core\Trade;
 
 /** A side as the driver sees it. */
 enum Side: string

@@ -2,18 +2,25 @@
 
 declare(strict_types=1);
 
-namespace NobleTurn\Core\Place;
+namespace NobleTurn\Core\Plan;
 
-use NobleTurn\Core\Plan\Demand;
+use NobleTurn\Core\Place\Control;
+use NobleTurn\Core\Place\DirectionSign;
+use NobleTurn\Core\Place\Follower;
+use NobleTurn\Core\Place\Light;
+use NobleTurn\Core\Place\Stretch;
+use NobleTurn\Core\Place\WayOut;
 use NobleTurn\Core\Quantity\Acceleration;
 use NobleTurn\Core\Quantity\Distance;
 use NobleTurn\Core\Quantity\Gradient;
 use NobleTurn\Core\Quantity\Speed;
-use NobleTurn\Core\Routine\LearnerLevel;
-use NobleTurn\Core\Routine\RoutineCode;
+use NobleTurn\Core\Routine\Demand;
 use NobleTurn\Core\Rules\Flank;
 use NobleTurn\Core\Rules\Practice;
 use NobleTurn\Core\Rules\RulePack;
+use NobleTurn\Core\Trade\LearnerLevel;
+use NobleTurn\Core\Trade\RoutineCode;
+use NobleTurn\Core\Trade\Surface;
 use NobleTurn\Core\Vehicle\Vehicle;
 
 /**

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace NobleTurn\Core\Routine;
+namespace NobleTurn\Core\Trade;
 
 enum LearnerLevel: string
 {

@@ -1,6 +1,6 @@
 import { createContext, useContext, type ReactNode } from 'react';
-import type { ApproachAsked, FastRoad, Road, RoadFacts, RoutineLine, Rules, Side } from '@/api/types';
-import { useSession } from './session';
+import type { FastRoad, Road, RoadFacts, RoutineLine, Rules, Side } from '@/api/types';
+import { useSession } from '@/session/session';
 
 /** Exact. */
 const KMH_IN_A_MPH = 1.609344;
@@ -71,9 +71,3 @@ export function withLimit<T extends Pick<RoadFacts, 'limit_mph' | 'limit_kmh'>>(
 export const speedRange = (unit: Unit) => (unit === 'mph' ? { from: 5, to: 70, step: 1 } : { from: 10, to: 120, step: 2 });
 
 export const speedField = (unit: Unit): 'speed_mph' | 'speed_kmh' => (unit === 'mph' ? 'speed_mph' : 'speed_kmh');
-
-/** Inputs every plan shares that is not of a lesson: the pack and the practice in force. */
-export function usePlanRules(): Pick<ApproachAsked, 'pack' | 'practice'> {
-    const rules = useRules();
-    return { pack: rules.pack, practice: rules.practice };
-}

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace NobleTurn\Core\Place;
+namespace NobleTurn\Core\Trade;
 
 /** What the tyres have under them. */
 enum Surface: string

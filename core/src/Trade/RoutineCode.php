@@ -2,9 +2,7 @@
 
 declare(strict_types=1);
 
-namespace NobleTurn\Core\Routine;
-
-use NobleTurn\Core\Rules\Side;
+namespace NobleTurn\Core\Trade;
 
 /** The routines that can be planned, marked and explained. Left and right as the driver sees them. */
 enum RoutineCode: string

@@ -2,16 +2,16 @@
 
 declare(strict_types=1);
 
-namespace NobleTurn\Core\Plan;
+namespace NobleTurn\Core\Routine;
 
 use NobleTurn\Core\Place\Light;
 use NobleTurn\Core\Place\WayOut;
 use NobleTurn\Core\Quantity\Speed;
-use NobleTurn\Core\Routine\RoutineCode as R;
-use NobleTurn\Core\Routine\Step;
 use NobleTurn\Core\Rules\Flank;
 use NobleTurn\Core\Rules\RulePack;
-use NobleTurn\Core\Rules\Side;
+use NobleTurn\Core\Trade\RoutineCode as R;
+use NobleTurn\Core\Trade\Side;
+use NobleTurn\Core\Trade\Step;
 
 /** What a routine asks of the car on its approach: what is announced, where it moves to, how fast it may arrive. */
 final readonly class Demand
