@@ -10,6 +10,7 @@ use NobleTurn\Core\Quantity\Acceleration;
 use NobleTurn\Core\Quantity\Distance;
 use NobleTurn\Core\Quantity\Duration;
 use NobleTurn\Core\Quantity\Speed;
+use NobleTurn\Core\Rules\ExitSigns;
 use NobleTurn\Core\Rules\Flank;
 use NobleTurn\Core\Rules\GreatBritain;
 use NobleTurn\Core\Rules\LengthUnit;
@@ -174,11 +175,6 @@ final readonly class MirroredBritain implements RulePack
         return $this->britain->walkingSpeedSource();
     }
 
-    public function signalsFirstForLaneChange(): bool
-    {
-        return $this->britain->signalsFirstForLaneChange();
-    }
-
     public function signalsOnApproachToRoundabout(): bool
     {
         return $this->britain->signalsOnApproachToRoundabout();
@@ -207,5 +203,25 @@ final readonly class MirroredBritain implements RulePack
     public function figures(): array
     {
         return $this->britain->figures();
+    }
+
+    public function exitSigns(): ExitSigns
+    {
+        return $this->britain->exitSigns();
+    }
+
+    public function lacks(): array
+    {
+        return $this->britain->lacks();
+    }
+
+    public function usualAnswers(): array
+    {
+        return $this->britain->usualAnswers();
+    }
+
+    public function roundaboutSignalSource(): Source
+    {
+        return $this->britain->roundaboutSignalSource();
     }
 }

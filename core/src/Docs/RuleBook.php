@@ -77,8 +77,9 @@ final class RuleBook
             foreach ($question->options as $option) {
                 $text .= "- `{$option->value}`: {$wording->say($option->words)}. {$wording->say($option->reason)}".($option->says === '' ? '' : " Card: {$wording->say($option->says)}")."\n";
             }
-            foreach ($question->defaultIn as $code => $value) {
-                $text .= "\nDefault in `{$code}`: `{$value}`.\n";
+            foreach (RulePacks::all() as $other) {
+                $usual = $question->default($other);
+                $text .= $usual === $question->options[0]->value ? '' : "\nDefault in `{$other->code()}`: `{$usual}`.\n";
             }
         }
 

@@ -8,6 +8,7 @@ use NobleTurn\Core\Quantity\Distance;
 use NobleTurn\Core\Quantity\Duration;
 use NobleTurn\Core\Quantity\Speed;
 use NobleTurn\Core\Trade\Effect;
+use NobleTurn\Core\Trade\RoutineCode;
 use NobleTurn\Core\Trade\Surface;
 
 /** Great Britain: traffic keeps left, limits in mph, short distances in metres in class and yards on signs. */
@@ -143,5 +144,27 @@ final readonly class GreatBritain implements RulePack
             new Figure('companion', 'Accompanying driver', '21 or over, licence held 3 years', Source::fromMemory('driving licence rules')),
             new Figure('scheme', 'Marking scheme', 'gb-car: at most 15 driving faults, none serious or dangerous', Source::fromMemory('driving test guidance')),
         ];
+    }
+
+    public function exitSigns(): ExitSigns
+    {
+        $mile = 1760.0 * Distance::METRES_IN_A_YARD;
+
+        return ExitSigns::withMarkers(Distance::ofMetres($mile), '1 mile', Distance::ofMetres($mile / 2.0), [300, 200, 100], 'yd', Distance::METRES_IN_A_YARD, Source::fromMemory('Highway Code, information signs'));
+    }
+
+    public function lacks(): array
+    {
+        return [RoutineCode::AllWayStop, RoutineCode::CentreLaneLeft, RoutineCode::Alley, RoutineCode::BackUp];
+    }
+
+    public function usualAnswers(): array
+    {
+        return [];
+    }
+
+    public function roundaboutSignalSource(): Source
+    {
+        return Source::fromMemory('Highway Code, rule 186');
     }
 }

@@ -8,6 +8,7 @@ use NobleTurn\Core\Quantity\Distance;
 use NobleTurn\Core\Quantity\Duration;
 use NobleTurn\Core\Quantity\Speed;
 use NobleTurn\Core\Trade\Effect;
+use NobleTurn\Core\Trade\RoutineCode;
 use NobleTurn\Core\Trade\Surface;
 
 /** Ireland: traffic keeps left, limits in km/h, distances in metres. */
@@ -143,5 +144,25 @@ final readonly class Ireland implements RulePack
             new Figure('companion', 'Accompanying driver', 'licence held 2 years', Source::fromMemory('driving licence rules')),
             new Figure('scheme', 'Marking scheme', 'ie-car: no grade 3, fewer than 9 grade 2', Source::fromMemory('driving test guidance')),
         ];
+    }
+
+    public function exitSigns(): ExitSigns
+    {
+        return ExitSigns::withMarkers(Distance::ofMetres(1000.0), '1 km', Distance::ofMetres(500.0), [300, 200, 100], 'm', 1.0, Source::fromMemory('Rules of the Road'));
+    }
+
+    public function lacks(): array
+    {
+        return [RoutineCode::PullUpRightReverse, RoutineCode::AllWayStop, RoutineCode::CentreLaneLeft, RoutineCode::Alley, RoutineCode::BackUp];
+    }
+
+    public function usualAnswers(): array
+    {
+        return [];
+    }
+
+    public function roundaboutSignalSource(): Source
+    {
+        return Source::fromMemory('Rules of the Road');
     }
 }

@@ -68,11 +68,6 @@ trait KeepsLeft
         return Source::assumed();
     }
 
-    public function signalsFirstForLaneChange(): bool
-    {
-        return false;
-    }
-
     public function signalsOnApproachToRoundabout(): bool
     {
         return true;

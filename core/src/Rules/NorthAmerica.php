@@ -9,6 +9,7 @@ use NobleTurn\Core\Quantity\Distance;
 use NobleTurn\Core\Quantity\Duration;
 use NobleTurn\Core\Quantity\Speed;
 use NobleTurn\Core\Trade\Effect;
+use NobleTurn\Core\Trade\RoutineCode;
 use NobleTurn\Core\Trade\Side;
 use NobleTurn\Core\Trade\Surface;
 
@@ -148,11 +149,6 @@ final readonly class NorthAmerica implements RulePack
         return Source::fromMemory('MUTCD, 3.5 ft/s');
     }
 
-    public function signalsFirstForLaneChange(): bool
-    {
-        return true;
-    }
-
     public function signalsOnApproachToRoundabout(): bool
     {
         return false;
@@ -244,5 +240,27 @@ final readonly class NorthAmerica implements RulePack
             new Figure('companion', 'Accompanying driver', '25 or over, or a parent (for minors)', Source::fromMemory('state licensing rules')),
             new Figure('scheme', 'Marking scheme', 'na-ca-car: at most 15 scored errors, none critical', Source::fromMemory('driving test guidance')),
         ];
+    }
+
+    public function exitSigns(): ExitSigns
+    {
+        $mile = 1760.0 * Distance::METRES_IN_A_YARD;
+
+        return ExitSigns::withoutMarkers(Distance::ofMetres($mile), '1 mile', Distance::ofMetres($mile / 2.0), Distance::ofMetres(100.0 * Distance::METRES_IN_A_FOOT), Source::fromMemory('MUTCD'));
+    }
+
+    public function lacks(): array
+    {
+        return [RoutineCode::PullUpRightReverse, RoutineCode::MiniRoundabout];
+    }
+
+    public function usualAnswers(): array
+    {
+        return ['order' => 'signal-first', 'mirror_set_up' => 'out'];
+    }
+
+    public function roundaboutSignalSource(): Source
+    {
+        return Source::fromMemory('state handbook');
     }
 }

@@ -59,7 +59,7 @@ final class Practices
             new Question('order', 'Mirrors or signal first', Step::Mirrors, self::LANES, [
                 new Option('mirrors-first', 'Mirrors, time to think, then signal', 'Nothing is announced that what is behind forbids.', 'Mirrors first and time to think; only then the signal.'),
                 new Option('signal-first', 'Signal, then interior, ahead, side, ahead, shoulder', 'The wish is announced, the move is decided by what is then seen.', 'Signal first, then interior, ahead, door mirror, ahead, shoulder, and only then the move.'),
-            ], defaultIn: ['na' => 'signal-first']),
+            ]),
             new Question('steps', 'Steps of the routine', Step::Speed, [], [
                 new Option('five', 'Five, the gear inside Speed', 'Gear follows from the speed reached; one thought.'),
                 new Option('six', 'Six, the gear a step of its own', 'A beginner finds the gear easier as its own step after the brake.'),
@@ -158,7 +158,7 @@ final class Practices
             new Question('mirror_set_up', 'Side-mirror set-up', Step::Mirrors, [R::VehicleCheck], [
                 new Option('sliver', 'A sliver of our own car visible', 'The own flank tells what the mirror points at.', 'Door mirrors: a sliver of the own flank at the inner edge, the horizon in the middle.'),
                 new Option('out', 'Turned further out', 'The blind spot shrinks; the own flank is seen by leaning.', 'Door mirrors turned out until the own flank is seen only when leaning.'),
-            ], defaultIn: ['na' => 'out']),
+            ]),
         ];
     }
 

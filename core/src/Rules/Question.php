@@ -14,7 +14,6 @@ final readonly class Question
      * @param  non-empty-list<Option>  $options
      * @param  list<RoutineCode>  $routines  on whose cards and plans it shows; empty: on every one
      * @param  bool  $moves  whether it moves points of a plan
-     * @param  array<string, string>  $defaultIn  by pack code, where it is not the first of the options
      */
     public function __construct(
         public string $key,
@@ -23,13 +22,12 @@ final readonly class Question
         public array $routines,
         public array $options,
         public bool $moves = false,
-        public array $defaultIn = [],
     ) {
     }
 
     public function default(RulePack $pack): string
     {
-        return $this->defaultIn[$pack->code()] ?? $this->options[0]->value;
+        return $pack->usualAnswers()[$this->key] ?? $this->options[0]->value;
     }
 
     public function option(string $value): Option

@@ -9,6 +9,7 @@ use NobleTurn\Core\Quantity\Distance;
 use NobleTurn\Core\Quantity\Duration;
 use NobleTurn\Core\Quantity\Speed;
 use NobleTurn\Core\Trade\Effect;
+use NobleTurn\Core\Trade\RoutineCode;
 use NobleTurn\Core\Trade\Side;
 use NobleTurn\Core\Trade\Surface;
 
@@ -82,8 +83,17 @@ interface RulePack
 
     public function walkingSpeedSource(): Source;
 
-    /** The signal for a lane change before the mirrors, as taught in North America. */
-    public function signalsFirstForLaneChange(): bool;
+    /** What stands before a way off a fast road. */
+    public function exitSigns(): ExitSigns;
+
+    /** @return list<RoutineCode> routines of the catalogue that are not taught there, beside a turn on red where that is not allowed */
+    public function lacks(): array;
+
+    /** @return array<string, string> answers to questions of practice that are usual there, where they are not the first of the options */
+    public function usualAnswers(): array;
+
+    /** Where its rule for signals at roundabouts stands. */
+    public function roundaboutSignalSource(): Source;
 
     /** Whether going straight over a roundabout wants a signal on the approach, and the turn across it one from the start. */
     public function signalsOnApproachToRoundabout(): bool;

@@ -17,15 +17,21 @@ use NobleTurn\Core\Tests\Inputs;
  */
 const GOLDEN = __DIR__.'/golden.json';
 
-/** Six digits are kept: machines may differ in the last ones. */
+/** Six digits are kept: machines may differ in the last ones. The order of the names in an object says nothing. */
 function rounded(mixed $value): mixed
 {
-    return match (true) {
-        is_float($value) => (float) sprintf('%.6g', $value),
-        is_object($value) => (object) array_map(rounded(...), (array) $value),
-        is_array($value) => array_map(rounded(...), $value),
-        default => $value,
-    };
+    if (is_float($value)) {
+        return (float) sprintf('%.6g', $value);
+    }
+    if (! is_array($value) && ! is_object($value)) {
+        return $value;
+    }
+    $parts = array_map(rounded(...), (array) $value);
+    if (is_object($value) || ! array_is_list($parts)) {
+        ksort($parts);
+    }
+
+    return is_object($value) ? (object) $parts : $parts;
 }
 
 /** @return array<string, string> what each tool says to the fixed questions, as hashes */

@@ -31,7 +31,8 @@ export function whenSomebodyElse(act: () => void): void {
     onSomebodyElse = act;
 }
 
-const BASE = `${window.location.origin}/api`;
+/** Where there is no window (the queue is tested without one) nothing is sent by this client either. */
+const BASE = `${typeof window === 'undefined' ? '' : window.location.origin}/api`;
 
 function token(): string {
     const cookie = document.cookie.split('; ').find((part) => part.startsWith('XSRF-TOKEN='));

@@ -167,7 +167,7 @@ final class LanesTool implements Tool
             ...array_map(static fn (string $name): Assumption => new Assumption(Costs::WORDS[$name], $asked->trip->costs->of($name), 'counts', $input->object('costs')?->has($name) === true ? Source::given() : Source::assumed()), array_keys(Costs::DEFAULTS)),
             ...($asked->layout === Layout::Junction ? [] : [
                 new Assumption('circulating lanes', $asked->ring->lanes, '', $input->has('circulating_lanes') ? Source::given() : Source::assumed()),
-                new Assumption('signals at roundabouts', 'rule of the pack', '', Source::fromMemory($pack->code() === 'gb' ? 'Highway Code, rule 186' : ($pack->code() === 'ie' ? 'Rules of the Road' : 'state handbook'))),
+                new Assumption('signals at roundabouts', 'rule of the pack', '', $pack->roundaboutSignalSource()),
             ]),
             new Assumption('radius driven on it', $asked->radius, 'm', $input->has('ring_radius') ? Source::given() : Source::assumed()),
             new Assumption('one change of lane, mirrors to end', Onward::CHANGE_S, 's', Source::commonPractice()),

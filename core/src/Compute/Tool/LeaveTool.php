@@ -14,6 +14,9 @@ use NobleTurn\Core\Compute\QuickAnswer;
 use NobleTurn\Core\Compute\ReadsAScene;
 use NobleTurn\Core\Compute\Shape;
 use NobleTurn\Core\Compute\Values;
+use NobleTurn\Core\FastRoad\LeaveEvent;
+use NobleTurn\Core\FastRoad\LeaveEventKind;
+use NobleTurn\Core\FastRoad\LeavePlan;
 use NobleTurn\Core\FastRoad\Leaving;
 use NobleTurn\Core\Fault\BadInput;
 use NobleTurn\Core\Plan\Warning;
@@ -66,7 +69,7 @@ final class LeaveTool implements ReadsAScene
 
         return [
             'events' => Out::list(Out::object([
-                'kind' => ['enum' => LeaveEvents::KINDS], 'at_m' => Out::number('metres to the beginning of the slip road, negative on it'), 'time_s' => Out::number('seconds to it, negative on it'),
+                'kind' => ['enum' => array_column(LeaveEventKind::cases(), 'value')], 'at_m' => Out::number('metres to the beginning of the slip road, negative on it'), 'time_s' => Out::number('seconds to it, negative on it'),
                 'speed_mps' => Out::number('there'), 'text' => Out::text('in words'), 'side' => ['type' => ['string', 'null'], 'enum' => ['left', 'right', null]], 'gear' => Out::integer('taken there', nullable: true),
             ]), 'in the order in which they come'),
             'decel_mps2' => Out::number('mean over the hardest stretch'),
@@ -91,12 +94,12 @@ final class LeaveTool implements ReadsAScene
     {
         $pack = CommonFields::pack($input);
         $leaving = self::read($input);
-        $events = new LeaveEvents($leaving, $input, $pack);
-        [$lane, $reason] = $events->lane();
+        $plan = self::plan($input, $leaving, $pack);
+        [$lane, $reason] = $plan->lane();
         $late = ($leaving->main ** 2 - $leaving->end ** 2) / $leaving->length;
 
         return new Answer($pack->code(), $pack->version(), [
-            'events' => $events->rows(),
+            'events' => array_map(static fn (LeaveEvent $event): array => self::row($event, $plan), $plan->events()),
             'decel_mps2' => round($leaving->mean(), 3),
             'peak_decel_mps2' => round($leaving->peak(), 3),
             'late_half_decel_mps2' => round(max(0.0, $late), 3),
@@ -106,12 +109,12 @@ final class LeaveTool implements ReadsAScene
             'slip_lane_reason' => $reason,
             'verdict' => self::verdict($leaving, $input),
             'fits' => self::verdict($leaving, $input) !== 'harsh',
-            'profile' => self::profile($leaving, $events),
+            'profile' => self::profile($plan),
         ], [
             new Assumption('straight on the slip road before the brake', Leaving::SETTLE_S, 's', Source::assumed()),
             new Assumption('comfortable in a bend', Leaving::SIDEWAYS, 'm/s2', Source::assumed()),
             new Assumption('harsh from', Leaving::HARSH, 'm/s2', Source::commonPractice()),
-            new Assumption('markers', $events->markersInWords(), '', Source::fromMemory($pack->code() === 'gb' ? 'Highway Code, information signs' : ($pack->code() === 'ie' ? 'Rules of the Road' : 'MUTCD'))),
+            new Assumption('markers', $pack->exitSigns()->inWords(), '', $pack->exitSigns()->source),
             ...CommonFields::defaults($input, CommonFields::default('end_speed', round($leaving->end, 2), 'm/s'), CommonFields::default('gradient', 0.0, 'rise over run'), CommonFields::default('surface', 'dry'), CommonFields::default('lanes', 1)),
         ], self::warnings($leaving, $input, $pack));
     }
@@ -138,15 +141,33 @@ final class LeaveTool implements ReadsAScene
         return new Leaving($main, $length, $end, $bend, $input->distance('bend_length')?->inMetres() ?? 40.0, $radius);
     }
 
-    /** @return array<string, list<float>> */
-    private static function profile(Leaving $leaving, LeaveEvents $events): array
+    private static function plan(Values $input, Leaving $leaving, RulePack $pack): LeavePlan
     {
+        return new LeavePlan(
+            $leaving, $pack, PracticeField::read($input, $pack), VehicleField::read($input), CommonFields::gradient($input),
+            ArmsReader::whole($input, 'lanes') ?? 1, $input->choice('next_turn', Side::class), $input->distance('lower_limit')?->inMetres(),
+        );
+    }
+
+    /** @return array<string, mixed> */
+    private static function row(LeaveEvent $event, LeavePlan $plan): array
+    {
+        return [
+            'kind' => $event->kind->value, 'at_m' => round(-$event->placeMetres, 1) + 0.0, 'time_s' => round($plan->secondsTo($event->placeMetres), 1) + 0.0,
+            'speed_mps' => round($plan->leaving->speedAt($event->placeMetres), 2), 'text' => $event->text, 'side' => $event->side?->value, 'gear' => $event->gear,
+        ];
+    }
+
+    /** @return array<string, list<float>> */
+    private static function profile(LeavePlan $plan): array
+    {
+        $leaving = $plan->leaving;
         $columns = ['distance_m' => [], 'time_s' => [], 'speed_mps' => [], 'decel_mps2' => []];
         $last = $leaving->length;
         for ($place = -400.0; $place < $last + self::STEP_M; $place += self::STEP_M) {
             $at = min($last, $place);
             $columns['distance_m'][] = round(-$at, 2);
-            $columns['time_s'][] = round($events->secondsTo($at), 3);
+            $columns['time_s'][] = round($plan->secondsTo($at), 3);
             $columns['speed_mps'][] = round($leaving->speedAt($at), 3);
             $columns['decel_mps2'][] = round($leaving->decelerationAt($at), 3);
         }

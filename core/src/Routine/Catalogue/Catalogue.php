@@ -8,21 +8,11 @@ use NobleTurn\Core\Routine\Routine;
 use NobleTurn\Core\Rules\Flank;
 use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Trade\RoutineCode as R;
+use NobleTurn\Core\Trade\Side;
 
 /** Every routine that is taught. A turn is written once for each flank: towards the kerb, or across the road. */
 final class Catalogue
 {
-    /** Routines of one place only, and the packs that have them. */
-    private const ONLY_IN = [
-        'pull-up-right-reverse' => ['gb'],
-        'mini-roundabout' => ['gb', 'ie'],
-        'right-on-red' => ['na'],
-        'all-way-stop' => ['na'],
-        'centre-lane-left' => ['na'],
-        'alley' => ['na'],
-        'back-up' => ['na'],
-    ];
-
     public static function routine(R $code, RulePack $pack): Routine
     {
         $near = $code->namedSide() === null || Flank::of($code->namedSide(), $pack) === Flank::Near;
@@ -77,10 +67,10 @@ final class Catalogue
     public static function codes(RulePack $pack, bool $hasClutch = true): array
     {
         // Pulling up is a routine of our own kerb; the far one is an exercise of its own, where there is one at all.
-        $far = $pack->keeps()->other() === \NobleTurn\Core\Trade\Side::Right ? R::PullUpRight : R::PullUpLeft;
+        $not = [$pack->keeps() === Side::Left ? R::PullUpRight : R::PullUpLeft, ...$pack->lacks(), ...($pack->turnOnRed() ? [] : [R::RightOnRed])];
 
         /** @var non-empty-list<R> */
-        return array_values(array_filter(R::cases(), static fn (R $code): bool => $code !== $far && ($hasClutch || ! $code->needsClutch()) && in_array($pack->code(), self::ONLY_IN[$code->value] ?? [$pack->code()], true)));
+        return array_values(array_filter(R::cases(), static fn (R $code): bool => ($hasClutch || ! $code->needsClutch()) && ! in_array($code, $not, true)));
     }
 
     /** @return non-empty-list<Routine> */

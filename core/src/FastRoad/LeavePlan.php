@@ -1,0 +1,177 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\FastRoad;
+
+use NobleTurn\Core\Plan\Timing;
+use NobleTurn\Core\Quantity\Gradient;
+use NobleTurn\Core\Quantity\Speed;
+use NobleTurn\Core\Rules\Flank;
+use NobleTurn\Core\Rules\Practice;
+use NobleTurn\Core\Rules\RulePack;
+use NobleTurn\Core\Trade\Side;
+use NobleTurn\Core\Vehicle\GearChoice;
+use NobleTurn\Core\Vehicle\Purpose;
+use NobleTurn\Core\Vehicle\Vehicle;
+
+/** Leaving a fast road as it is taught: signs, mirrors, signal, brake, gear and the next signal, each at its place. */
+final readonly class LeavePlan
+{
+    /** Without markers the signal is given so long before the exit (California handbook, from memory), s. */
+    private const SIGNAL_S = 5.0;
+
+    /** Shorter than this there is no waiting with the next signal, and no lane change on it (assumed), m. */
+    public const SHORT_M = 200.0;
+
+    private const STEP_M = 1.0;
+
+    /** Mirrors and a thought before a signal, s: as in an approach plan. */
+    private float $mirrorSeconds;
+
+    /** @var list<float> seconds from the beginning of the slip road to each metre of it */
+    private array $seconds;
+
+    public function __construct(
+        public Leaving $leaving,
+        private RulePack $pack,
+        private Practice $practice,
+        private Vehicle $vehicle,
+        private Gradient $gradient,
+        /** Of the slip road, side by side. */
+        private int $lanes = 1,
+        /** Where we turn at its end. */
+        private ?Side $nextTurn = null,
+        /** Where a lower limit begins, from the beginning of the slip road. */
+        private ?float $lowerLimitMetres = null,
+    ) {
+        $timing = Timing::planned($practice->look);
+        $this->mirrorSeconds = $timing->mirrors + $timing->think;
+        $seconds = [0.0];
+        for ($place = 0.0; $place < $leaving->length; $place += self::STEP_M) {
+            $next = min($leaving->length, $place + self::STEP_M);
+            $seconds[] = $seconds[count($seconds) - 1] + 2.0 * ($next - $place) / max(0.1, $leaving->speedAt($place) + $leaving->speedAt($next));
+        }
+        $this->seconds = $seconds;
+    }
+
+    /** Seconds to the beginning of the slip road, negative on it; the place is metres from its beginning. */
+    public function secondsTo(float $placeMetres): float
+    {
+        if ($placeMetres <= 0.0) {
+            return -$placeMetres / $this->leaving->main;
+        }
+        $i = (int) floor($placeMetres / self::STEP_M);
+        $last = count($this->seconds) - 1;
+        if ($i >= $last) {
+            return -$this->seconds[$last];
+        }
+
+        return -($this->seconds[$i] + ($placeMetres / self::STEP_M - $i) * ($this->seconds[$i + 1] - $this->seconds[$i]));
+    }
+
+    /** @return array{int, string} lane of the slip road and why */
+    public function lane(): array
+    {
+        $off = $this->nextTurn !== null && Flank::of($this->nextTurn, $this->pack) === Flank::Off;
+        if ($this->lanes === 1) {
+            return [1, 'There is only one.'];
+        }
+        if (! $off) {
+            return [1, 'The nearside one: nothing asks for another.'];
+        }
+        if ($this->practice->answer('slip_lane') === 'straight') {
+            return [$this->lanes, 'Straight into the lane of the turn to come: one decision fewer at speed.'];
+        }
+
+        return $this->leaving->length < self::SHORT_M
+            ? [$this->lanes, 'Straight into the lane of the turn to come: the slip road is too short for a change on it.']
+            : [1, 'The nearside one first; over to the lane of the turn with a full routine, as there is room.'];
+    }
+
+    /** @return list<LeaveEvent> in the order in which they are met */
+    public function events(): array
+    {
+        $near = Flank::Near->side($this->pack);
+        $signal = $this->signalMetres();
+        $events = [
+            ...$this->signs(),
+            new LeaveEvent(LeaveEventKind::Mirrors, -($signal + $this->mirrorSeconds * $this->leaving->main), "interior, {$near->value}"),
+            new LeaveEvent(LeaveEventKind::Signal, -$signal, 'to leave', $near),
+            new LeaveEvent(LeaveEventKind::Slip, 0.0, 'onto it at the speed of the main road'),
+            ...$this->onTheSlip(),
+            new LeaveEvent(LeaveEventKind::End, $this->leaving->length, 'the line'),
+        ];
+        usort($events, LeaveEvent::inOrder(...));
+
+        return $events;
+    }
+
+    /** Before the exit: at the practice's marker, or by time where there are none. */
+    private function signalMetres(): float
+    {
+        $signs = $this->pack->exitSigns();
+
+        return $signs->signalAtLeast === null
+            ? $signs->markerMetres((float) $this->practice->answer('leave_marker'))
+            : max($signs->signalAtLeast->inMetres(), self::SIGNAL_S * $this->leaving->main);
+    }
+
+    /** @return list<LeaveEvent> */
+    private function signs(): array
+    {
+        $signs = $this->pack->exitSigns();
+
+        return [
+            new LeaveEvent(LeaveEventKind::Sign, -$signs->first->inMetres(), $signs->firstInWords),
+            new LeaveEvent(LeaveEventKind::NearLane, -$signs->laneBy->inMetres(), 'in the nearside lane by here'),
+            ...array_map(static fn (int $number): LeaveEvent => new LeaveEvent(LeaveEventKind::Marker, -$signs->markerMetres($number), "{$number} {$signs->markerUnit}"), $signs->markers),
+        ];
+    }
+
+    /** @return list<LeaveEvent> */
+    private function onTheSlip(): array
+    {
+        $leaving = $this->leaving;
+        $cancel = min($leaving->length / 4.0, 0.5 * Leaving::SETTLE_S * $leaving->main);
+        $events = [new LeaveEvent(LeaveEventKind::Cancel, $cancel, 'at once')];
+        foreach ($leaving->stages as $i => $stage) {
+            $events[] = new LeaveEvent(LeaveEventKind::Brake, $stage['from'], $i === 0 ? 'gently, more firmly, easing at the end' : 'again after the bend');
+        }
+        if ($this->lowerLimitMetres !== null) {
+            $events[] = new LeaveEvent(LeaveEventKind::LowerLimit, $this->lowerLimitMetres, 'read the speed');
+        }
+        if ($leaving->bendFrom !== null && $leaving->bendSpeed() !== null) {
+            $events[] = new LeaveEvent(LeaveEventKind::Bend, $leaving->bendFrom, 'no brake in it');
+        }
+        if ($this->nextTurn !== null) {
+            $atOnce = $this->practice->answer('leave_signal') === 'at-once' || $leaving->length < self::SHORT_M;
+            $at = $atOnce ? min($leaving->length / 3.0, $cancel + $this->mirrorSeconds * $leaving->main) : $leaving->length / 2.0;
+            $events[] = new LeaveEvent(LeaveEventKind::NextMirrors, ($cancel + $at) / 2.0, "interior, {$this->nextTurn->value}");
+            $events[] = new LeaveEvent(LeaveEventKind::NextSignal, $at, $atOnce ? 'anew, as soon as the mirrors are done' : 'half-way along', $this->nextTurn);
+        }
+
+        return [...$events, ...$this->gears()];
+    }
+
+    /** @return list<LeaveEvent> one block change once the speed for it is there, and before a bend */
+    private function gears(): array
+    {
+        if (! $this->vehicle->hasClutch()) {
+            return [];
+        }
+        $events = [];
+        $held = GearChoice::for($this->vehicle, Purpose::Cruise, Speed::ofMetresPerSecond($this->leaving->main), $this->gradient)->gear;
+        foreach ($this->leaving->stages as ['end' => $speed, 'to' => $until]) {
+            $gear = max(2, GearChoice::for($this->vehicle, Purpose::Pull, Speed::ofMetresPerSecond(max(2.0, $speed)), $this->gradient)->gear);
+            if ($gear < $held) {
+                // A little before the speed is reached, clutch up before the bend or the line.
+                $at = min($until - 1.0, $this->leaving->placeOf(max($speed * 1.3, $speed + 2.0)));
+                $events[] = new LeaveEvent(LeaveEventKind::Gear, max(0.0, $at), "{$held} to {$gear} in one", gear: $gear);
+                $held = $gear;
+            }
+        }
+
+        return $events;
+    }
+}
