@@ -16,6 +16,7 @@ use NobleTurn\Core\Skill\Evidence;
 use NobleTurn\Core\Skill\History;
 use NobleTurn\Core\Skill\Level;
 use NobleTurn\Core\Skill\Overruling;
+use NobleTurn\Core\Skill\Record;
 use NobleTurn\Core\Trade\RoutineCode;
 use NobleTurn\Core\Trade\Step;
 
@@ -45,7 +46,7 @@ final readonly class LearnerSkill
             return $kept->body;
         }
         $marked = StandingMarks::of($learner);
-        $body = SkillPresenter::body(SkillEvidence::of($learner, $marked, $pack), $pack, $now, $this->words($learner), $this->ratings($learner))
+        $body = SkillPresenter::body(new Record(SkillEvidence::of($learner, $marked, $pack), $pack, $now, $this->words($learner), $this->ratings($learner)))
             + ['counts' => LearnerCounts::of($learner, $marked)];
         // In one go: a page and the worker may both have found it old.
         SkillAnswer::query()->upsert([[

@@ -57,30 +57,30 @@ final readonly class Joining
         return 2.0 * ($begin - $place) / ($this->speedAt($begin) + $this->speedAt($place));
     }
 
-    /** @return list<Option> ahead of and behind each vehicle seen; without one, the free road */
-    public function options(): array
+    /** @return list<WayIn> ahead of and behind each vehicle seen; without one, the free road */
+    public function waysIn(): array
     {
         $tried = $this->tried(0);
         $latest = $this->latest();
         if ($this->seen === []) {
-            return [$this->option(null, null, $tried, $latest)];
+            return [$this->wayIn(null, null, $tried, $latest)];
         }
-        $options = [];
+        $waysIn = [];
         foreach (array_keys($this->seen) as $i) {
-            $options[] = $this->option($i, true, $tried, $latest);
-            $options[] = $this->option($i, false, $tried, $latest);
+            $waysIn[] = $this->wayIn($i, true, $tried, $latest);
+            $waysIn[] = $this->wayIn($i, false, $tried, $latest);
         }
 
-        return $options;
+        return $waysIn;
     }
 
-    /** @param  list<Option>  $options */
-    public static function best(array $options): ?Option
+    /** @param  list<WayIn>  $waysIn */
+    public static function best(array $waysIn): ?WayIn
     {
         $best = null;
-        foreach ($options as $option) {
-            if ($option->feasible && ($best === null || $option->effort < $best->effort - 1e-9)) {
-                $best = $option;
+        foreach ($waysIn as $wayIn) {
+            if ($wayIn->feasible && ($best === null || $wayIn->effort < $best->effort - 1e-9)) {
+                $best = $wayIn;
             }
         }
 
@@ -91,7 +91,7 @@ final readonly class Joining
      * @param  non-empty-list<array{a: float, end: float, seconds: float, spare: float, behind: list<bool>}>  $tried
      * @param  array<string, float>  $latest
      */
-    private function option(?int $which, ?bool $ahead, array $tried, array $latest): Option
+    private function wayIn(?int $which, ?bool $ahead, array $tried, array $latest): WayIn
     {
         $best = null;
         $mine = array_values(array_filter($tried, static fn (array $one): bool => $which === null || ($one['behind'][$which] ?? null) === $ahead));
@@ -109,7 +109,7 @@ final readonly class Joining
             $gap = $this->room->seconds($this->slip->chooseFrom() - $this->slip->joinAt(), $best['end'], $this->seen[$which]->frontAt($best['seconds']), $this->seen[$which]);
         }
 
-        return new Option(
+        return new WayIn(
             $which, $ahead, $shown['a'], $shown['end'], $shown['seconds'], $gap, $best['spare'] ?? -INF,
             $latest[self::key($which, $ahead)] ?? null, abs($shown['a'] - $this->natural),
         );

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace NobleTurn\Core\FastRoad;
 
 use NobleTurn\Core\Plan\ApproachPlanner;
+use NobleTurn\Core\Trade\Surface;
 use NobleTurn\Core\Vehicle\Corner;
 
 /**
@@ -42,6 +43,24 @@ final readonly class Leaving
         public ?float $bendRadius,
     ) {
         $this->stages = $this->stages();
+    }
+
+    /** How the brake feels on this surface: `even`, `firm` or `harsh`. */
+    public function braking(Surface $surface): string
+    {
+        $share = $surface->shareOfComfort();
+
+        return match (true) {
+            $this->peak() > self::HARSH * $share => 'harsh',
+            $this->peak() > self::FIRM * $share => 'firm',
+            default => 'even',
+        };
+    }
+
+    /** Mean deceleration where the brake is used only on the last half, m/s2. */
+    public function lateHalf(): float
+    {
+        return max(0.0, ($this->main ** 2 - $this->end ** 2) / $this->length);
     }
 
     public function bendSpeed(): ?float

@@ -42,7 +42,7 @@ final readonly class Onward
     }
 
     /** Room for so many changes, one at a time, m. */
-    public function needed(int $exitLane): float
+    public function neededMetres(int $exitLane): float
     {
         return $this->changes($exitLane) * self::CHANGE_S * $this->speed;
     }

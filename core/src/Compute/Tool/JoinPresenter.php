@@ -6,13 +6,14 @@ namespace NobleTurn\Core\Compute\Tool;
 
 use NobleTurn\Core\Compute\Out;
 use NobleTurn\Core\Compute\Values;
+use NobleTurn\Core\FastRoad\Glance;
 use NobleTurn\Core\FastRoad\Joining;
-use NobleTurn\Core\FastRoad\Option;
+use NobleTurn\Core\FastRoad\JoinPlan;
 use NobleTurn\Core\FastRoad\Room;
+use NobleTurn\Core\FastRoad\WayIn;
 use NobleTurn\Core\Plan\Warning;
 use NobleTurn\Core\Quantity\Speed;
 use NobleTurn\Core\Rules\Assumption;
-use NobleTurn\Core\Rules\Flank;
 use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Rules\Source;
 
@@ -21,19 +22,6 @@ final class JoinPresenter
 {
     /** Between slip and main road where nothing is said, degrees (assumed). */
     public const ANGLE = 4.0;
-
-    /** A shoulder glance (assumed), s; the last one so long before joining. */
-    private const GLANCE_S = 0.5;
-
-    private const LAST_GLANCE_S = 1.5;
-
-    /** Comfortable braking to a stop as the last resort, m/s2 (assumed). */
-    private const STOPPING = 2.5;
-
-    /** Joining slower than the traffic by more than this is said, m/s: 10 mph (assumed). */
-    private const TOO_SLOW = 4.47;
-
-    private const STEP_S = 0.25;
 
     /** @return array<string, array<string, mixed>> */
     public static function schema(): array
@@ -67,79 +55,62 @@ final class JoinPresenter
         ];
     }
 
-    /**
-     * @param  list<Option>  $options
-     * @return array<string, mixed>
-     */
-    public static function body(Joining $joining, array $options, ?Option $best, RulePack $pack): array
+    /** @return array<string, mixed> */
+    public static function body(JoinPlan $plan): array
     {
+        $joining = $plan->joining;
         $slip = $joining->slip;
-        // A way in that joins at a crawl is open, but nobody would wait to decide for it.
-        $open = array_values(array_filter($options, static fn (Option $option): bool => $option->feasible && ($option === $best || $option->endSpeed >= $joining->main - self::TOO_SLOW)));
-        $latest = array_map(static fn (Option $option): float => $option->latest ?? 0.0, $open);
-        $shown = $best ?? new Option(null, null, $joining->natural, $joining->speedAt($slip->joinAt()), 0.0, null, -1.0, null, 0.0);
-        $run = JoinRun::of($joining, $shown, self::STEP_S);
 
         return [
-            'feasible' => $best !== null,
+            'feasible' => $plan->best !== null,
             'accel_needed_mps2' => round($joining->needed, 3),
             'accel_available_mps2' => round($joining->available, 3),
             'counts_m' => round($slip->counts(), 1),
-            'speed_at_end_mps' => round($shown->endSpeed, 3),
+            'speed_at_end_mps' => round($plan->shown->endSpeed, 3),
             'gear' => $joining->gear,
             'view_from_m' => round($slip->viewFrom, 1), 'choose_from_m' => round($slip->chooseFrom(), 1), 'join_at_m' => round($slip->joinAt(), 1),
             'solid_until_m' => round($slip->solidUntil, 1), 'limit_sign_m' => round($slip->gainFrom(), 1),
-            'options' => array_map(static fn (Option $option): array => [
-                'vehicle' => $option->which === null ? null : $joining->seen[$option->which]->name,
-                'where' => $option->which === null ? 'free' : ($option->ahead === true ? 'ahead' : 'behind'),
-                'accel_mps2' => round($option->acceleration, 2), 'speed_mps' => round($option->endSpeed, 2), 'time_s' => round($option->seconds, 2),
-                'gap_s' => $option->gapSeconds === null ? null : round($option->gapSeconds, 2), 'spare_m' => is_infinite($option->spareMetres) ? null : round($option->spareMetres, 1),
-                'effort_mps2' => round($option->effort, 2), ...self::between($joining, $option), 'feasible' => $option->feasible, 'latest_m' => $option->latest === null ? null : round($option->latest, 1),
-            ], $options),
-            'best' => $best === null ? null : (int) array_search($best, $options, true),
-            'decide_by_m' => $latest === [] ? null : round(max($latest), 1),
-            'glances' => self::glances($joining, $run, $pack),
+            'options' => array_map(static fn (WayIn $wayIn): array => self::wayIn($wayIn, $plan), $plan->waysIn),
+            'best' => $plan->best === null ? null : (int) array_search($plan->best, $plan->waysIn, true),
+            'decide_by_m' => self::rounded($plan->decideByMetres(), 1),
+            'glances' => array_map(static fn (Glance $glance): array => [
+                'at_m' => round($glance->placeMetres, 1), 'time_s' => round($glance->seconds, 1), 'at' => $glance->at, 'covers_m' => round($glance->coversMetres, 1), 'why' => $glance->why,
+            ], $plan->glances()),
             'signal_m' => round($slip->chooseFrom(), 1),
-            'stop_from_m' => round(min($slip->length, $shown->endSpeed ** 2 / (2.0 * self::STOPPING)), 1),
-            'profile' => $run->columns,
-            'others' => $run->others,
-            'choice_s' => round($run->choiceSeconds, 2),
+            'stop_from_m' => round($plan->stopFromMetres(), 1),
+            'profile' => [
+                'time_s' => self::column($plan->run->columns['time_s'], 2), 'distance_m' => self::column($plan->run->columns['distance_m'], 2),
+                'speed_mps' => self::column($plan->run->columns['speed_mps'], 3), 'gear' => $plan->run->columns['gear'],
+            ],
+            'others' => array_map(static fn (array $other): array => ['distance_m' => self::column($other['distance_m'], 2)] + $other, $plan->run->others),
+            'choice_s' => round($plan->run->choiceSeconds, 2),
         ];
     }
 
-    /** @return array{behind_of: ?string, ahead_of: ?string} the neighbours on both sides where we join */
-    private static function between(Joining $joining, Option $option): array
+    /** @return array<string, mixed> */
+    private static function wayIn(WayIn $wayIn, JoinPlan $plan): array
     {
-        $ours = $joining->slip->chooseFrom() - $joining->slip->joinAt();
-        $near = ['behind_of' => [null, INF], 'ahead_of' => [null, INF]];
-        foreach ($joining->seen as $other) {
-            $by = $other->frontAt($option->seconds) - $ours;
-            $side = $by >= 0.0 ? 'behind_of' : 'ahead_of';
-            if (abs($by) < $near[$side][1]) {
-                $near[$side] = [$other->name, abs($by)];
-            }
-        }
-
-        return ['behind_of' => $near['behind_of'][0], 'ahead_of' => $near['ahead_of'][0]];
+        return [
+            'vehicle' => $wayIn->which === null ? null : $plan->joining->seen[$wayIn->which]->name,
+            'where' => $wayIn->which === null ? 'free' : ($wayIn->ahead === true ? 'ahead' : 'behind'),
+            'accel_mps2' => round($wayIn->acceleration, 2), 'speed_mps' => round($wayIn->endSpeed, 2), 'time_s' => round($wayIn->seconds, 2),
+            'gap_s' => self::rounded($wayIn->gapSeconds, 2), 'spare_m' => is_infinite($wayIn->spareMetres) ? null : round($wayIn->spareMetres, 1),
+            'effort_mps2' => round($wayIn->effort, 2), ...$plan->between($wayIn), 'feasible' => $wayIn->feasible, 'latest_m' => self::rounded($wayIn->latest, 1),
+        ];
     }
 
-    /** @return list<array{at_m: float, time_s: float, at: string, covers_m: float, why: string}> */
-    private static function glances(Joining $joining, JoinRun $run, RulePack $pack): array
+    private static function rounded(?float $value, int $digits): ?float
     {
-        $slip = $joining->slip;
-        $off = Flank::Off->side($pack)->value;
-        $first = min($slip->viewFrom, $slip->length);
-        $last = min($first, $slip->joinAt() + self::LAST_GLANCE_S * $joining->speedAt($slip->joinAt()));
-        $glances = [
-            [$slip->length, "{$off}-mirror", 'it shows only the slip itself at first'],
-            [$first, "{$off}-shoulder", 'as soon as the main road can be seen, wheel straight'],
-            [($first + $last) / 2.0, "{$off}-shoulder", 'a second one, to judge their speed'],
-            [$last, "{$off}-shoulder", 'the last, just before joining'],
-        ];
+        return $value === null ? null : round($value, $digits);
+    }
 
-        return array_map(static fn (array $glance): array => [
-            'at_m' => round($glance[0], 1), 'time_s' => round($run->secondsAt($glance[0]), 1), 'at' => $glance[1], 'covers_m' => round(self::GLANCE_S * $run->speedAt($glance[0]), 1), 'why' => $glance[2],
-        ], $glances);
+    /**
+     * @param  list<float>  $values
+     * @return list<float>
+     */
+    private static function column(array $values, int $digits): array
+    {
+        return array_map(static fn (float $value): float => round($value, $digits), $values);
     }
 
     /** @return list<Assumption> */
@@ -148,7 +119,7 @@ final class JoinPresenter
         return [
             new Assumption('easing behind a slower vehicle once joined', Room::EASING, 'm/s2', Source::assumed()),
             new Assumption('gaining ahead of a faster one once joined', Room::GAINING, 'm/s2', Source::assumed()),
-            new Assumption('a shoulder glance', self::GLANCE_S, 's', Source::assumed()),
+            new Assumption('a shoulder glance', JoinPlan::GLANCE_S, 's', Source::assumed()),
             new Assumption('others keep their speed', true, '', Source::assumed()),
             new Assumption('gap of the pack once joined', $pack->followingGap(CommonFields::surface($input))->inSeconds(), 's', $pack->followingGapSource(CommonFields::surface($input))),
             ...CommonFields::defaults(
@@ -159,26 +130,24 @@ final class JoinPresenter
         ];
     }
 
-    /**
-     * @param  list<Option>  $options
-     * @return list<Warning>
-     */
-    public static function warnings(Joining $joining, array $options, ?Option $best, bool $leavingAcross, RulePack $pack): array
+    /** @return list<Warning> */
+    public static function warnings(JoinPlan $plan, bool $leavingAcross, RulePack $pack): array
     {
-        $unit = $pack->speedUnit();
-        $words = static fn (float $speed): string => $unit->words(Speed::ofMetresPerSecond($speed));
+        $joining = $plan->joining;
+        $best = $plan->best;
+        $words = static fn (float $speed): string => $pack->speedUnit()->words(Speed::ofMetresPerSecond($speed));
         $found = [];
-        $reached = $joining->fullGas->speedAfter($joining->slip->counts());
-        if ($reached < $joining->main - self::TOO_SLOW) {
-            $found[] = new Warning('too-slow-for-the-road', "Even with the gas fully down the slip ends at {$words($reached)}, the traffic drives {$words($joining->main)}: go on only into a long gap, or take another road.");
+        $reached = $words($plan->reachedMetresPerSecond());
+        if ($plan->isTooSlowForTheRoad()) {
+            $found[] = new Warning('too-slow-for-the-road', "Even with the gas fully down the slip ends at {$reached}, the traffic drives {$words($joining->main)}: go on only into a long gap, or take another road.");
         } elseif ($joining->needed > $joining->available + 1e-6) {
-            $found[] = new Warning('not-quite-the-speed', "The slip ends at {$words($reached)}, a little under the traffic’s {$words($joining->main)}.");
+            $found[] = new Warning('not-quite-the-speed', "The slip ends at {$reached}, a little under the traffic’s {$words($joining->main)}.");
         }
-        if ($best !== null && $best->endSpeed < $joining->main - self::TOO_SLOW && $reached >= $joining->main - self::TOO_SLOW) {
+        if ($best !== null && $plan->joinsSlowly()) {
             $found[] = new Warning('joins-slowly', "This way in joins at {$words($best->endSpeed)} where the traffic drives {$words($joining->main)}: everybody seen is past by then; whoever comes after has to be looked for again.");
         }
         if ($best === null) {
-            $easing = array_filter($options, static fn (Option $option): bool => $option->ahead === false);
+            $easing = array_filter($plan->waysIn, static fn (WayIn $wayIn): bool => $wayIn->ahead === false);
             $found[] = new Warning('no-gap-seen', $easing === [] ? 'No way in fits: ease off early and let it change.' : 'No gap among those seen has room on both sides: ease off now, while the slip is long, and look again. A stop at the end is the last resort.');
         }
         if ($joining->slip->viewFrom <= $joining->slip->joinAt() + 20.0) {

@@ -14,6 +14,7 @@ use NobleTurn\Core\Compute\ReadsAScene;
 use NobleTurn\Core\Compute\Shape;
 use NobleTurn\Core\Compute\Values;
 use NobleTurn\Core\FastRoad\Joining;
+use NobleTurn\Core\FastRoad\JoinPlan;
 use NobleTurn\Core\FastRoad\Room;
 use NobleTurn\Core\FastRoad\Slip;
 use NobleTurn\Core\Fault\BadInput;
@@ -76,10 +77,12 @@ final class JoinTool implements ReadsAScene
     {
         $pack = CommonFields::pack($input);
         $joining = self::read($input, $pack);
-        $options = $joining->options();
-        $best = Joining::best($options);
+        $plan = new JoinPlan($joining, $pack);
 
-        return new Answer($pack->code(), $pack->version(), JoinPresenter::body($joining, $options, $best, $pack), JoinPresenter::assumptions($input, $joining, $pack), JoinPresenter::warnings($joining, $options, $best, $input->flag('leaving_across') ?? false, $pack));
+        return new Answer(
+            $pack->code(), $pack->version(), JoinPresenter::body($plan), JoinPresenter::assumptions($input, $joining, $pack),
+            JoinPresenter::warnings($plan, $input->flag('leaving_across') ?? false, $pack),
+        );
     }
 
     private static function read(Values $input, RulePack $pack): Joining

@@ -4,71 +4,108 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Compute\Tool;
 
+use NobleTurn\Core\Compute\Out;
 use NobleTurn\Core\Lanes\Costs;
-use NobleTurn\Core\Lanes\Layout;
+use NobleTurn\Core\Lanes\LaneQuestion;
+use NobleTurn\Core\Lanes\LaneRoute;
+use NobleTurn\Core\Lanes\Met;
+use NobleTurn\Core\Lanes\MetKind;
 use NobleTurn\Core\Lanes\Route;
-use NobleTurn\Core\Rules\Flank;
-use NobleTurn\Core\Rules\Practice;
+use NobleTurn\Core\Plan\Warning;
 
-/** A route in words: stretch by stretch, signals, and why. */
+/** A way through a junction as the arrays of the tool's answer. */
 final class LanesPresenter
 {
-    /** Less time than this on it leaves none for an exit signal, s (assumed). */
-    private const TOO_SHORT_S = 3.0;
-
-    /** @return list<array{after: string, sector: int, lane: int, to_lane: int, action: string, mirrors: list<string>}> */
-    public static function path(AskedLanes $asked, Route $route): array
+    /** @return array<string, array<string, mixed>> */
+    public static function schema(): array
     {
-        $near = Flank::Near->side($asked->pack)->value;
-        $off = Flank::Off->side($asked->pack)->value;
-        if ($asked->layout === Layout::Junction) {
-            return [['after' => $asked->arm(0)->name, 'sector' => 0, 'lane' => $route->approachLane, 'to_lane' => $route->approachLane, 'action' => 'leave', 'mirrors' => ['interior', ($asked->trip->clock() > 0 ? $off : $near).'-mirror']]];
-        }
-        $rows = [];
-        foreach ($route->moves as $move) {
-            $last = $move['sector'] === $asked->trip->sectors - 1;
-            $outward = $move['to'] < $move['lane'];
-            $changes = $move['to'] !== $move['lane'];
-            $side = $outward ? $near : $off;
-            $rows[] = [
-                'after' => $asked->arm($move['sector'])->name, 'sector' => $move['sector'], 'lane' => $move['lane'], 'to_lane' => $move['to'],
-                'action' => $changes ? ($outward ? 'move-out' : 'move-in') : ($last ? 'leave' : 'keep'),
-                'mirrors' => [...($changes ? ['interior', "{$side}-mirror", "{$side}-shoulder"] : []), ...($last ? ['interior', "{$near}-mirror"] : [])],
-            ];
-        }
+        $sides = ['type' => ['string', 'null'], 'enum' => ['left', 'right', null]];
 
-        return $rows;
+        $path = Out::list(Out::object([
+            'after' => Out::text('arm the stretch begins at'), 'sector' => Out::integer('0 first'), 'lane' => Out::integer('it begins in'), 'to_lane' => Out::integer('it ends in'),
+            'action' => ['enum' => ['keep', 'move-out', 'move-in', 'leave']], 'mirrors' => Out::list(['type' => 'string'], 'looks that are due, in order'),
+        ]), 'stretch by stretch');
+
+        return [
+            'approach_lane' => Out::integer('from 1 at the nearside'),
+            'exit_lane' => Out::integer('lane we leave in'),
+            'cost' => Out::number('of this way'),
+            'clock' => ['enum' => ['before-twelve', 'twelve', 'after-twelve']],
+            'path' => $path,
+            'signals' => Out::list(Out::object(['where' => Out::text('approach, or the arm passed'), 'side' => $sides, 'off' => Out::text('where it is cancelled')]), 'where on and where off'),
+            'seconds_on_it' => Out::number('at an unhurried speed round it'),
+            'acceptable_lanes' => Out::list(Out::object([
+                'lane' => Out::integer('approach lane'), 'exit_lane' => Out::integer('it leaves in'), 'cost' => Out::number('of its best way'), 'extra' => Out::number('more than the best'), 'why' => Out::list(['type' => 'string'], 'what it counts'),
+                'path' => $path,
+            ]), 'usable lanes, cheapest first'),
+            'reasons' => Out::list(['type' => 'string'], 'why this lane'),
+            'onward' => Out::maybe(Out::object([
+                'lane' => Out::integer('it wants'), 'changes' => Out::integer('of lane on the way there'), 'distance_m' => Out::number('to its line'),
+                'needed_m' => Out::number('for the changes, one at a time'), 'fits' => Out::flag('whether there is room for them'), 'begin_by_m' => Out::number('before its line, where the first must begin'),
+            ]), 'the next junction, where one was given'),
+            'lane_by_m' => Out::number('by where our lane must have been taken, metres to the line'),
+            'decide_by_m' => Out::number('by where the way must be known for it, metres to the line'),
+            'met' => Out::list(Out::object([
+                'kind' => ['enum' => array_column(MetKind::cases(), 'value')], 'at_m' => Out::number('metres to the line, negative beyond it'), 'time_s' => Out::number('seconds to the line, negative after it'),
+                'text' => Out::text('in words'), 'mirrors' => Out::list(['type' => 'string'], 'looks that are due'), 'side' => $sides, 'angle_deg' => Out::number('on the roundabout: from our arm', nullable: true),
+            ]), 'signs met and steps due, in the order of time'),
+            'links' => Out::list(Out::object(['sector' => Out::integer('0 first'), 'lane' => Out::integer('circulating lane'), 'to_lane' => Out::integer('it becomes; null where it ends at the next arm', nullable: true)]), 'spirals and lanes that end, given or generated'),
+        ];
     }
 
-    /** @return list<array{where: string, side: ?string, off: string}> */
-    public static function signals(AskedLanes $asked, Practice $practice): array
+    /**
+     * @param  array<int, Route>  $routes  by approach lane, cheapest first
+     * @return array<string, mixed>
+     */
+    public static function body(LaneQuestion $question, LaneRoute $best, array $routes): array
     {
-        $near = Flank::Near->side($asked->pack)->value;
-        if ($asked->layout === Layout::Junction) {
-            $side = match ($asked->trip->clock()) {
-                -1 => $near, 0 => null, default => Flank::Off->side($asked->pack)->value
-            };
+        return [
+            'approach_lane' => $best->route->approachLane,
+            'exit_lane' => $best->route->exitLane,
+            'cost' => round($best->route->cost(), 3),
+            'clock' => match ($question->trip->clock()) {
+                -1 => 'before-twelve', 0 => 'twelve', default => 'after-twelve'
+            },
+            'path' => $question->path($best->route),
+            'signals' => array_map(static fn (array $signal): array => ['where' => $signal['where'], 'side' => $signal['side']?->value, 'off' => $signal['off']], $best->signals),
+            'seconds_on_it' => round($question->secondsOnIt(), 1),
+            'acceptable_lanes' => array_map(static fn (Route $route): array => [
+                'lane' => $route->approachLane, 'exit_lane' => $route->exitLane, 'cost' => round($route->cost(), 3), 'extra' => round($route->cost() - $best->route->cost(), 3),
+                'why' => self::why($route), 'path' => $question->path($route),
+            ], array_values($routes)),
+            'reasons' => $best->reasons(count($routes)),
+            'onward' => self::onward($best),
+            'lane_by_m' => round($best->way->laneByMetres, 1),
+            'decide_by_m' => round($best->way->decideByMetres(), 1),
+            'met' => array_map(self::met(...), $best->met()),
+            'links' => $question->ring->links(),
+        ];
+    }
 
-            return [['where' => 'approach', 'side' => $side, 'off' => $side === null ? '' : 'after the turn']];
+    /** @return list<Warning> */
+    public static function warnings(LaneQuestion $question, LaneRoute $best): array
+    {
+        $unit = $question->pack->lengthUnit();
+        $found = [];
+        if (! $best->signComesInTime()) {
+            $legible = $best->signLegibleMetres();
+            $found[] = new Warning('sign-too-late', sprintf(
+                'The sign can be read from %s before the line; for this lane it would have to be %s. Say the lane, or let another usable one do.',
+                $unit->place($legible), $unit->place($best->way->decideByMetres()),
+            ), ['legible_m' => $legible]);
         }
-        $first = $asked->trip->sectors === 1;
-        $approach = match (true) {
-            $first => $near,
-            $asked->trip->clock() > 0 && $asked->pack->signalsOnApproachToRoundabout() => Flank::Off->side($asked->pack)->value,
-            default => null,
-        };
-        $before = $asked->arm($asked->trip->sectors - 1)->name;
-        $signals = [['where' => 'approach', 'side' => $approach, 'off' => $first ? 'after the exit' : ($approach === null ? '' : "at {$before}, for the exit")]];
-        $none = $asked->mini && ($practice->answer('mini_exit') === 'never' || $asked->secondsOnIt() < self::TOO_SHORT_S);
-        if (! $first && ! $none) {
-            $signals[] = ['where' => $before, 'side' => $near, 'off' => 'after the exit'];
+        $ahead = $best->ahead();
+        if ($ahead !== null && ! $ahead->fits) {
+            $found[] = new Warning('no-room-for-changes', sprintf(
+                'The way to the next junction is %s; its lane would take %s. Choose the lane for it here, or another way.', $unit->place(round($ahead->distanceMetres, 1)), $unit->place(round($ahead->neededMetres, 1)),
+            ));
         }
 
-        return $signals;
+        return $found;
     }
 
     /** @return list<string> */
-    public static function why(Route $route): array
+    private static function why(Route $route): array
     {
         $said = [];
         foreach ($route->counts as $name => $value) {
@@ -80,42 +117,23 @@ final class LanesPresenter
         return $said;
     }
 
-    /** @return non-empty-list<string> */
-    public static function reasons(AskedLanes $asked, Route $best, int $usable): array
+    /** @return ?array<string, mixed> */
+    private static function onward(LaneRoute $best): ?array
     {
-        $painted = $asked->ring->arms[0]->approach[$best->approachLane - 1] !== [];
-        $reasons = [$painted ? "It is painted for {$asked->target()->name}." : 'Nothing is painted: the clock decides.'];
-        if ($usable === 1) {
-            $reasons[] = 'It is the only lane that leads there.';
-        }
-        $reasons[] = $best->exitLane === 1 ? 'It brings the car out in the nearside lane.' : "It leaves in lane {$best->exitLane}.";
-        $onward = $asked->trip->onward;
-        if ($onward !== null) {
-            $changes = $onward->changes($best->exitLane);
-            $reasons[] = $changes === 0 ? "It comes out in the lane that {$onward->to} needs next." : "It leaves {$changes} ".($changes === 1 ? 'change' : 'changes')." of lane for {$onward->to}.";
-        }
-        if ($asked->layout === Layout::Junction) {
-            return $reasons;
-        }
-        $changes = count(array_filter($best->moves, static fn (array $move): bool => $move['lane'] !== $move['to']));
-        $reasons[] = $changes === 0 ? 'No change of lane on the way.' : "With {$changes} ".($changes === 1 ? 'change' : 'changes').' of lane on the way.';
+        $ahead = $best->ahead();
 
-        return $reasons;
+        return $ahead === null ? null : [
+            'lane' => $ahead->lane, 'changes' => $ahead->changes, 'distance_m' => round($ahead->distanceMetres, 1),
+            'needed_m' => round($ahead->neededMetres, 1), 'fits' => $ahead->fits, 'begin_by_m' => round(max(0.0, $ahead->neededMetres), 1),
+        ];
     }
 
-    /** @return ?array<string, mixed> the next junction: the lane it wants, and whether there is room to take it */
-    public static function onward(AskedLanes $asked, Route $best): ?array
+    /** @return array<string, mixed> */
+    private static function met(Met $met): array
     {
-        $onward = $asked->trip->onward;
-        if ($onward === null) {
-            return null;
-        }
-        $needed = $onward->needed($best->exitLane);
-
         return [
-            'lane' => $onward->laneFor($best->exitLane), 'changes' => $onward->changes($best->exitLane), 'distance_m' => round($onward->metres, 1),
-            'needed_m' => round($needed, 1), 'fits' => $onward->forced($best->exitLane) === 0,
-            'begin_by_m' => round(max(0.0, $needed), 1),
+            'kind' => $met->kind->value, 'at_m' => round($met->atMetres, 1), 'time_s' => round($met->seconds, 1), 'text' => $met->text, 'mirrors' => $met->mirrors,
+            'side' => $met->side?->value, 'angle_deg' => $met->angleDegrees === null ? null : round($met->angleDegrees, 1),
         ];
     }
 }

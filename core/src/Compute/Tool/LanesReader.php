@@ -8,6 +8,7 @@ use NobleTurn\Core\Compute\Values;
 use NobleTurn\Core\Fault\BadInput;
 use NobleTurn\Core\Lanes\Arm;
 use NobleTurn\Core\Lanes\Costs;
+use NobleTurn\Core\Lanes\LaneQuestion;
 use NobleTurn\Core\Lanes\Layout;
 use NobleTurn\Core\Lanes\Onward;
 use NobleTurn\Core\Lanes\Ring;
@@ -28,7 +29,7 @@ final class LanesReader
     /** A corner of an ordinary junction. */
     private const CORNER_M = 10.0;
 
-    public static function read(Values $input, RulePack $pack): AskedLanes
+    public static function read(Values $input, RulePack $pack): LaneQuestion
     {
         $arms = self::fromOurs($input, ArmsReader::read($input));
         $names = array_map(static fn (Arm $arm): string => $arm->name, $arms);
@@ -51,11 +52,21 @@ final class LanesReader
         $costs = $input->object('costs');
         $given = array_filter(array_combine(array_keys(Costs::DEFAULTS), array_map(static fn (string $name): ?float => $costs?->number($name), array_keys(Costs::DEFAULTS))), static fn (?float $value): bool => $value !== null);
 
-        return new AskedLanes($pack, new Ring($arms, $lanes, ...self::links($input, $arms, $names, $lanes)), new Trip(
+        return new LaneQuestion($pack, new Ring($arms, $lanes, ...self::links($input, $arms, $names, $lanes)), new Trip(
             $to === 0 ? count($arms) : $to, $to === 0 ? 360.0 : ($arms[$to] ?? $arms[0])->angle, $input->flag('passing') ?? false,
             $next === null ? null : Flank::of($next, $pack) === Flank::Off, $input->distance('next_turn_in')?->inMetres() ?? ($next === null ? null : 100.0), new Costs($given),
             self::onward($input, $speed),
         ), $input->distance('ring_radius')?->inMetres() ?? ($layout === Layout::Junction ? self::CORNER_M : ($mini ? self::MINI_RADIUS_M : self::RADIUS_M)), $mini, $layout, $speed, self::inLane($input, $arms[0]));
+    }
+
+    /** The approach to it, as the approach tool takes it: the same limit, practice and car. */
+    public static function approach(LaneQuestion $question, Values $input): Values
+    {
+        $at = $question->layout === Layout::Junction
+            ? ['routine' => "lights-{$question->way()}"]
+            : ['routine' => $question->mini ? 'mini-roundabout' : 'roundabout', 'exit' => $question->trip->angle >= 359.0 ? 'back' : $question->way()];
+
+        return new Values([...$at, 'pack' => $question->pack->code(), 'limit' => $question->speed, ...array_filter(['practice' => $input->object('practice')])]);
     }
 
     /**

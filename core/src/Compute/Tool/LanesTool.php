@@ -13,16 +13,19 @@ use NobleTurn\Core\Compute\Field\ObjectField;
 use NobleTurn\Core\Compute\Field\QuantityField;
 use NobleTurn\Core\Compute\Field\TextField;
 use NobleTurn\Core\Compute\Kind;
-use NobleTurn\Core\Compute\Out;
 use NobleTurn\Core\Compute\QuickAnswer;
 use NobleTurn\Core\Compute\Shape;
 use NobleTurn\Core\Compute\Tool;
 use NobleTurn\Core\Compute\Values;
 use NobleTurn\Core\Fault\BadInput;
 use NobleTurn\Core\Lanes\Costs;
+use NobleTurn\Core\Lanes\LaneQuestion;
+use NobleTurn\Core\Lanes\LaneRoute;
 use NobleTurn\Core\Lanes\Layout;
 use NobleTurn\Core\Lanes\Onward;
-use NobleTurn\Core\Lanes\Route;
+use NobleTurn\Core\Lanes\SignsBefore;
+use NobleTurn\Core\Place\DirectionSign;
+use NobleTurn\Core\Plan\ApproachPlanner;
 use NobleTurn\Core\Rules\Assumption;
 use NobleTurn\Core\Rules\Source;
 use NobleTurn\Core\Trade\Side;
@@ -97,81 +100,51 @@ final class LanesTool implements Tool
 
     public function output(): array
     {
-        $sides = ['type' => ['string', 'null'], 'enum' => ['left', 'right', null]];
-
-        $path = Out::list(Out::object([
-            'after' => Out::text('arm the stretch begins at'), 'sector' => Out::integer('0 first'), 'lane' => Out::integer('it begins in'), 'to_lane' => Out::integer('it ends in'),
-            'action' => ['enum' => ['keep', 'move-out', 'move-in', 'leave']], 'mirrors' => Out::list(['type' => 'string'], 'looks that are due, in order'),
-        ]), 'stretch by stretch');
-
-        return [
-            'approach_lane' => Out::integer('from 1 at the nearside'),
-            'exit_lane' => Out::integer('lane we leave in'),
-            'cost' => Out::number('of this way'),
-            'clock' => ['enum' => ['before-twelve', 'twelve', 'after-twelve']],
-            'path' => $path,
-            'signals' => Out::list(Out::object(['where' => Out::text('approach, or the arm passed'), 'side' => $sides, 'off' => Out::text('where it is cancelled')]), 'where on and where off'),
-            'seconds_on_it' => Out::number('at an unhurried speed round it'),
-            'acceptable_lanes' => Out::list(Out::object([
-                'lane' => Out::integer('approach lane'), 'exit_lane' => Out::integer('it leaves in'), 'cost' => Out::number('of its best way'), 'extra' => Out::number('more than the best'), 'why' => Out::list(['type' => 'string'], 'what it counts'),
-                'path' => $path,
-            ]), 'usable lanes, cheapest first'),
-            'reasons' => Out::list(['type' => 'string'], 'why this lane'),
-            'onward' => Out::maybe(Out::object([
-                'lane' => Out::integer('it wants'), 'changes' => Out::integer('of lane on the way there'), 'distance_m' => Out::number('to its line'),
-                'needed_m' => Out::number('for the changes, one at a time'), 'fits' => Out::flag('whether there is room for them'), 'begin_by_m' => Out::number('before its line, where the first must begin'),
-            ]), 'the next junction, where one was given'),
-            'lane_by_m' => Out::number('by where our lane must have been taken, metres to the line'),
-            'decide_by_m' => Out::number('by where the way must be known for it, metres to the line'),
-            'met' => Out::list(Out::object([
-                'kind' => ['enum' => LanesMet::KINDS], 'at_m' => Out::number('metres to the line, negative beyond it'), 'time_s' => Out::number('seconds to the line, negative after it'),
-                'text' => Out::text('in words'), 'mirrors' => Out::list(['type' => 'string'], 'looks that are due'), 'side' => $sides, 'angle_deg' => Out::number('on the roundabout: from our arm', nullable: true),
-            ]), 'signs met and steps due, in the order of time'),
-            'links' => Out::list(Out::object(['sector' => Out::integer('0 first'), 'lane' => Out::integer('circulating lane'), 'to_lane' => Out::integer('it becomes; null where it ends at the next arm', nullable: true)]), 'spirals and lanes that end, given or generated'),
-        ];
+        return LanesPresenter::schema();
     }
 
     public function answer(Values $input): Answer
     {
         $pack = CommonFields::pack($input);
-        $asked = LanesReader::read($input, $pack);
-        $routes = $asked->routes();
+        $question = LanesReader::read($input, $pack);
+        $routes = $question->routes();
         if ($routes === []) {
-            throw BadInput::field('to', "cannot be reached: no approach lane of {$asked->arm(0)->name} leads to {$asked->target()->name}.");
+            throw BadInput::field('to', "cannot be reached: no approach lane of {$question->arm(0)->name} leads to {$question->target()->name}.");
         }
-        $best = $routes[array_key_first($routes)];
-        $signals = LanesPresenter::signals($asked, PracticeField::read($input, $pack));
-        $met = new LanesMet($asked, $best, $signals, $input);
+        $best = new LaneRoute(
+            $question, $routes[array_key_first($routes)], PracticeField::read($input, $pack), ApproachPlanner::plan(ApproachReader::read(LanesReader::approach($question, $input))), self::signs($input),
+        );
 
-        return new Answer($pack->code(), $pack->version(), [
-            'approach_lane' => $best->approachLane,
-            'exit_lane' => $best->exitLane,
-            'cost' => round($best->cost(), 3),
-            'clock' => match ($asked->trip->clock()) {
-                -1 => 'before-twelve', 0 => 'twelve', default => 'after-twelve'
-            },
-            'path' => LanesPresenter::path($asked, $best),
-            'signals' => $signals,
-            'seconds_on_it' => round($asked->secondsOnIt(), 1),
-            'acceptable_lanes' => array_map(static fn (Route $route): array => [
-                'lane' => $route->approachLane, 'exit_lane' => $route->exitLane, 'cost' => round($route->cost(), 3), 'extra' => round($route->cost() - $best->cost(), 3), 'why' => LanesPresenter::why($route),
-                'path' => LanesPresenter::path($asked, $route),
-            ], array_values($routes)),
-            'reasons' => LanesPresenter::reasons($asked, $best, count($routes)),
-            'onward' => LanesPresenter::onward($asked, $best),
-            'lane_by_m' => round($met->way->laneByMetres, 1),
-            'decide_by_m' => round($met->way->decideByMetres(), 1),
-            'met' => $met->rows(),
-            'links' => $asked->ring->links(),
-        ], [
-            ...array_map(static fn (string $name): Assumption => new Assumption(Costs::WORDS[$name], $asked->trip->costs->of($name), 'counts', $input->object('costs')?->has($name) === true ? Source::given() : Source::assumed()), array_keys(Costs::DEFAULTS)),
-            ...($asked->layout === Layout::Junction ? [] : [
-                new Assumption('circulating lanes', $asked->ring->lanes, '', $input->has('circulating_lanes') ? Source::given() : Source::assumed()),
-                new Assumption('signals at roundabouts', 'rule of the pack', '', $pack->roundaboutSignalSource()),
+        return new Answer($pack->code(), $pack->version(), LanesPresenter::body($question, $best, $routes), self::assumptions($input, $question, $best), LanesPresenter::warnings($question, $best));
+    }
+
+    private static function signs(Values $input): SignsBefore
+    {
+        $given = static fn (string $field): ?float => $input->distance($field)?->inMetres();
+
+        return new SignsBefore($given('direction_sign') ?? SignsBefore::DIRECTION_SIGN_M, $given('lane_sign') ?? SignsBefore::LANE_SIGN_M, $given('markings') ?? SignsBefore::MARKINGS_M);
+    }
+
+    /** @return list<Assumption> */
+    private static function assumptions(Values $input, LaneQuestion $question, LaneRoute $best): array
+    {
+        $source = static fn (bool $given): Source => $given ? Source::given() : Source::assumed();
+        $costs = $input->object('costs');
+
+        return [
+            ...array_map(static fn (string $name): Assumption => new Assumption(Costs::WORDS[$name], $question->trip->costs->of($name), 'counts', $source($costs?->has($name) === true)), array_keys(Costs::DEFAULTS)),
+            ...($question->layout === Layout::Junction ? [] : [
+                new Assumption('circulating lanes', $question->ring->lanes, '', $source($input->has('circulating_lanes'))),
+                new Assumption('signals at roundabouts', 'rule of the pack', '', $question->pack->roundaboutSignalSource()),
             ]),
-            new Assumption('radius driven on it', $asked->radius, 'm', $input->has('ring_radius') ? Source::given() : Source::assumed()),
+            new Assumption('radius driven on it', $question->radiusMetres, 'm', $source($input->has('ring_radius'))),
             new Assumption('one change of lane, mirrors to end', Onward::CHANGE_S, 's', Source::commonPractice()),
-            ...$met->assumptions(),
-        ], $met->warnings());
+            new Assumption('reading a sign', $best->way->readSeconds, 's', Source::assumed()),
+            CommonFields::default('sign legible from', DirectionSign::LEGIBLE_M, 'm'),
+            ...CommonFields::defaults(
+                $input, CommonFields::default('direction_sign', SignsBefore::DIRECTION_SIGN_M, 'm'), CommonFields::default('lane_sign', SignsBefore::LANE_SIGN_M, 'm'),
+                CommonFields::default('markings', SignsBefore::MARKINGS_M, 'm'),
+            ),
+        ];
     }
 }

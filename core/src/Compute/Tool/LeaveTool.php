@@ -96,19 +96,19 @@ final class LeaveTool implements ReadsAScene
         $leaving = self::read($input);
         $plan = self::plan($input, $leaving, $pack);
         [$lane, $reason] = $plan->lane();
-        $late = ($leaving->main ** 2 - $leaving->end ** 2) / $leaving->length;
+        $verdict = $leaving->braking(CommonFields::surface($input));
 
         return new Answer($pack->code(), $pack->version(), [
             'events' => array_map(static fn (LeaveEvent $event): array => self::row($event, $plan), $plan->events()),
             'decel_mps2' => round($leaving->mean(), 3),
             'peak_decel_mps2' => round($leaving->peak(), 3),
-            'late_half_decel_mps2' => round(max(0.0, $late), 3),
+            'late_half_decel_mps2' => round($leaving->lateHalf(), 3),
             'brake_from_m' => round(-($leaving->stages[0]['from'] ?? $leaving->length), 1),
             'bend_speed_mps' => $leaving->bendSpeed() === null ? null : round($leaving->bendSpeed(), 2),
             'slip_lane' => $lane,
             'slip_lane_reason' => $reason,
-            'verdict' => self::verdict($leaving, $input),
-            'fits' => self::verdict($leaving, $input) !== 'harsh',
+            'verdict' => $verdict,
+            'fits' => $verdict !== 'harsh',
             'profile' => self::profile($plan),
         ], [
             new Assumption('straight on the slip road before the brake', Leaving::SETTLE_S, 's', Source::assumed()),
@@ -175,22 +175,11 @@ final class LeaveTool implements ReadsAScene
         return $columns;
     }
 
-    private static function verdict(Leaving $leaving, Values $input): string
-    {
-        $share = CommonFields::surface($input)->shareOfComfort();
-
-        return match (true) {
-            $leaving->peak() > Leaving::HARSH * $share => 'harsh',
-            $leaving->peak() > Leaving::FIRM * $share => 'firm',
-            default => 'even',
-        };
-    }
-
     /** @return list<Warning> */
     private static function warnings(Leaving $leaving, Values $input, RulePack $pack): array
     {
         $found = [];
-        $verdict = self::verdict($leaving, $input);
+        $verdict = $leaving->braking(CommonFields::surface($input));
         $words = static fn (float $speed): string => $pack->speedUnit()->words(Speed::ofMetresPerSecond($speed));
         if ($verdict === 'harsh') {
             $found[] = new Warning('harsh-braking', sprintf('The brake would reach %.1f m/s²: harsh here. Nobody slows on the main road for it; look for it earlier and be ready for a firm brake at once.', $leaving->peak()));

@@ -14,13 +14,13 @@ use NobleTurn\Core\Compute\ReadsAScene;
 use NobleTurn\Core\Compute\Shape;
 use NobleTurn\Core\Compute\Values;
 use NobleTurn\Core\FastRoad\Neighbour;
+use NobleTurn\Core\FastRoad\OvertakePlan;
 use NobleTurn\Core\FastRoad\Overtaking;
 use NobleTurn\Core\FastRoad\PassingSight;
 use NobleTurn\Core\Fault\BadInput;
 use NobleTurn\Core\Plan\Warning;
 use NobleTurn\Core\Quantity\Speed;
 use NobleTurn\Core\Rules\Assumption;
-use NobleTurn\Core\Rules\Flank;
 use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Rules\Source;
 use NobleTurn\Core\Vehicle\GearChoice;
@@ -31,12 +31,6 @@ use NobleTurn\Core\Vehicle\Purpose;
 final class OvertakeTool implements ReadsAScene
 {
     private const STEP_S = 0.25;
-
-    /** Somebody worth overtaking drives this share of the limit (assumed). */
-    private const SLOWER = 2.0 / 3.0;
-
-    /** Within this share of the sight needed it is a near thing (assumed). */
-    private const NEAR = 1.15;
 
     public function name(): string
     {
@@ -109,34 +103,31 @@ final class OvertakeTool implements ReadsAScene
         $pack = CommonFields::pack($input);
         $over = self::read($input);
         $sight = $input->distance('sight')?->inMetres();
-        $rehearsal = $input->flag('rehearsal') ?? false;
-        $needed = $rehearsal ? null : $over->sightNeeded();
+        $plan = new OvertakePlan($over, $pack, $sight, $input->flag('rehearsal') ?? false);
         $surface = CommonFields::surface($input);
         $follow = $pack->followingGap($surface)->inSeconds() * $over->other;
-        if ($sight !== null && ! $rehearsal && $sight < $follow) {
+        if ($sight !== null && ! $plan->rehearsal && $sight < $follow) {
             throw BadInput::field('sight_m', sprintf('must be more than the following gap of %.0f m: nobody sees less than that.', $follow));
         }
-        $verdict = self::verdict($over, $sight, $needed, $rehearsal);
         $end = $over->seconds;
-        $rpm = $end === null ? null : (new Performance($over->vehicle))->rpm(Speed::ofMetresPerSecond($over->run->speedAt($end)), $over->run->gearAt($end));
         $finite = static fn (?float $value, int $digits): ?float => $value === null || is_infinite($value) ? null : round($value, $digits);
 
         return new Answer($pack->code(), $pack->version(), [
-            'verdict' => $verdict,
-            'message' => self::message($verdict, $over, $sight, $needed, $pack),
+            'verdict' => $plan->verdict,
+            'message' => self::message($plan, $pack),
             'time_s' => $finite($end, 2),
             'distance_m' => $end === null ? null : round($over->metres(), 1),
             'other_speed_mps' => round($over->other, 3),
             'relative_m' => round($over->relative(), 1),
-            'sight_needed_m' => $finite($needed, 1),
+            'sight_needed_m' => $finite($plan->sightNeededMetres, 1),
             'sight_published_m' => round(PassingSight::metres($over->limit), 0),
             'difference' => PassingSight::WHY,
             'gear' => $over->gear,
             'speed_at_end_mps' => $end === null ? null : round($over->run->speedAt($end), 2),
-            'rpm_at_end' => $finite($rpm, 0),
-            'over_rev' => $rpm !== null && $rpm >= $over->vehicle->engine->redLineRpm - 1.0,
+            'rpm_at_end' => $finite($plan->rpmAtEnd(), 0),
+            'over_rev' => $plan->overRevs(),
             'point_of_no_return_s' => $finite($over->pointOfNoReturn(), 2),
-            'steps' => self::steps($over, $pack),
+            'steps' => array_map(static fn (array $step): array => ['time_s' => round($step['seconds'], 1), 'step' => $step['step'], 'text' => $step['text']], $plan->steps()),
             'follow_m' => round($follow, 1), 'position_m' => round(Overtaking::POSITION_S * $over->other, 1),
             'profile' => self::profile($over),
             'our_length_m' => $over->vehicle->length->inMetres(), 'other_length_m' => $over->otherLength,
@@ -147,13 +138,13 @@ final class OvertakeTool implements ReadsAScene
             new Assumption('giving up: brake', Overtaking::BRAKE, 'm/s2', Source::assumed()),
             new Assumption('passing sight distance of road design', round(PassingSight::metres($over->limit), 0), 'm', Source::fromMemory(PassingSight::DOCUMENT)),
             ...CommonFields::defaults($input, CommonFields::default('other_length', Neighbour::LENGTH_M, 'm'), CommonFields::default('other_speed', round($over->other, 2), 'm/s'), CommonFields::default('oncoming_speed', round($over->oncoming, 2), 'm/s'), CommonFields::default('return_gap', Overtaking::RETURN_S, 's'), CommonFields::default('gear', $over->gear), CommonFields::default('gradient', 0.0, 'rise over run'), CommonFields::default('vehicle', $over->vehicle->name)),
-        ], self::warnings($over, $rehearsal, $rpm));
+        ], self::warnings($plan));
     }
 
     private static function read(Values $input): Overtaking
     {
         $limit = $input->speed('limit') ?? throw BadInput::field('limit_mps', 'is missing.');
-        $other = $input->speed('other_speed') ?? Speed::ofMetresPerSecond(self::SLOWER * $limit->inMetresPerSecond());
+        $other = $input->speed('other_speed') ?? Speed::ofMetresPerSecond(OvertakePlan::SLOWER_SHARE * $limit->inMetresPerSecond());
         if ($other->inMetresPerSecond() >= $limit->inMetresPerSecond() - 0.5) {
             throw BadInput::field('other_speed_mps', 'must be below the limit: there is nothing to overtake lawfully.');
         }
@@ -173,22 +164,13 @@ final class OvertakeTool implements ReadsAScene
         );
     }
 
-    private static function verdict(Overtaking $over, ?float $sight, ?float $needed, bool $rehearsal): string
+    private static function message(OvertakePlan $plan, RulePack $pack): string
     {
-        return match (true) {
-            $over->seconds === null => 'drop-back',
-            $rehearsal => 'go',
-            $sight === null => 'unknown',
-            $needed === null || $sight >= self::NEAR * $needed => 'go',
-            $sight >= $needed => 'marginal',
-            default => 'drop-back',
-        };
-    }
-
-    private static function message(string $verdict, Overtaking $over, ?float $sight, ?float $needed, RulePack $pack): string
-    {
+        $over = $plan->overtaking;
+        $verdict = $plan->verdict;
+        $needed = $plan->sightNeededMetres;
         $far = $pack->lengthUnit()->place($needed === null || is_infinite($needed) ? 0.0 : $needed);
-        $seen = $pack->lengthUnit()->place($sight ?? 0.0);
+        $seen = $pack->lengthUnit()->place($plan->sightMetres ?? 0.0);
 
         return match (true) {
             $over->seconds === null => 'Never done: the car gains nothing on them here. Drop back: a right decision.',
@@ -198,24 +180,6 @@ final class OvertakeTool implements ReadsAScene
             $verdict === 'marginal' => "{$far} are needed, {$seen} seen: hardly any left. Wait for a better one.",
             default => "{$far} are needed, only {$seen} seen: drop back. That is a right decision and marked as one.",
         };
-    }
-
-    /** @return list<array{time_s: float, step: string, text: string}> */
-    private static function steps(Overtaking $over, RulePack $pack): array
-    {
-        $off = Flank::Off->side($pack)->value;
-        $near = Flank::Near->side($pack)->value;
-        $end = $over->seconds ?? 0.0;
-        $steps = [
-            [-9.0, 'mirrors', "interior, {$off}: nobody about to pass us"], [-7.0, 'position', "up to half a second behind, a little {$off}"],
-            [-4.5, 'gear', "{$over->gear}: the one that pulls"], [-3.5, 'mirrors', "{$off} again, shoulder"], [-2.5, 'signal', $off],
-            [0.0, 'speed', 'still clear: gas fully down'],
-        ];
-        if ($over->seconds !== null) {
-            $steps = [...$steps, [max(0.0, $end - 1.5), 'mirrors', "interior, {$near}: the passed one is seen behind"], [$end, 'position', "back {$near}, signal off, gap opened again"]];
-        }
-
-        return array_map(static fn (array $step): array => ['time_s' => round($step[0], 1), 'step' => $step[1], 'text' => $step[2]], $steps);
     }
 
     /** @return array<string, list<float|int>> */
@@ -240,16 +204,16 @@ final class OvertakeTool implements ReadsAScene
     }
 
     /** @return list<Warning> */
-    private static function warnings(Overtaking $over, bool $rehearsal, ?float $rpm): array
+    private static function warnings(OvertakePlan $plan): array
     {
         $found = [];
-        if ($over->limit - $over->other < 4.5) {
+        if ($plan->gainsLittle()) {
             $found[] = new Warning('little-to-gain', 'The difference to the limit is small: a long way beside them for seconds saved.');
         }
-        if ($rpm !== null && $rpm >= $over->vehicle->engine->redLineRpm - 1.0) {
+        if ($plan->overRevs()) {
             $found[] = new Warning('over-rev', 'The gear runs out at the red line before the other is passed: the next one up pulls on.');
         }
-        if ($rehearsal) {
+        if ($plan->rehearsal) {
             $found[] = new Warning('rehearsal', 'A dual carriageway is the safe double: same steps, same order, nobody coming the other way.');
         } else {
             $found[] = new Warning('only-where-lawful', 'Needed, lawful and a long view: never near a bend, a brow, a dip that can hide a car, or a junction.');

@@ -17,10 +17,12 @@ use NobleTurn\Core\Compute\Values;
 use NobleTurn\Core\Fault\BadInput;
 use NobleTurn\Core\Plan\Warning;
 use NobleTurn\Core\Rules\Assumption;
-use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Rules\Source;
+use NobleTurn\Core\Vehicle\BayWay;
 use NobleTurn\Core\Vehicle\Chassis;
+use NobleTurn\Core\Vehicle\ReversePlan;
 use NobleTurn\Core\Vehicle\Reversing;
+use NobleTurn\Core\Vehicle\ReversingExercise;
 use NobleTurn\Core\Vehicle\Vehicle;
 
 /** Reversing exercises: the way, the time at walking pace, how the kerb comes nearer, the order of looks. */
@@ -44,7 +46,7 @@ final class ReverseTool implements Tool
     {
         return new Shape(
             CommonFields::packField(),
-            (new ChoiceField('exercise', 'what is done', ['pull-up-right-reverse', 'bay', 'ramp']))->required(),
+            (new ChoiceField('exercise', 'what is done', array_column(ReversingExercise::cases(), 'value')))->required(),
             VehicleField::field(),
             new QuantityField('distance', 'to go back; default two car lengths', Kind::Distance, 0.5, 60.0),
             new QuantityField('kerb_gap', 'rear wheel to kerb at the start; default 0.3 m', Kind::Distance, 0.0, 5.0),
@@ -90,18 +92,19 @@ final class ReverseTool implements Tool
     {
         $pack = CommonFields::pack($input);
         $vehicle = VehicleField::read($input);
-        $exercise = $input->text('exercise') ?? '';
-        $pace = $input->speed('speed')?->inMetresPerSecond() ?? Reversing::PACE;
-        $body = $exercise === 'bay' ? self::bay($input, $vehicle->chassis, $pace) : self::back($input, $vehicle, $exercise, $pace);
+        $exercise = ReversingExercise::from($input->text('exercise') ?? '');
+        $plan = new ReversePlan($pack, $vehicle, $exercise, CommonFields::gradient($input));
+        $pace = $input->speed('speed')?->inMetresPerSecond() ?? Reversing::PACE_MPS;
+        $body = $exercise === ReversingExercise::Bay ? self::bay($input, $vehicle->chassis, $pace) : self::back($input, $vehicle, $exercise, $pace);
 
         return new Answer($pack->code(), $pack->version(), [
             ...$body,
-            'control' => self::control($input, $vehicle),
-            'looks' => self::looks($pack, $exercise),
+            'control' => $plan->control(),
+            'looks' => $plan->looks(),
             'car' => CarShape::of($vehicle->chassis),
         ], [
             new Assumption('pace', $pace, 'm/s', $input->has('speed') ? Source::given() : Source::assumed()),
-            ...($exercise === 'bay' ? CommonFields::defaults($input, CommonFields::default('bay_width', 2.4, 'm'), CommonFields::default('bay_depth', 4.8, 'm'), CommonFields::default('radius', (float) ($body['bay']['radius_m'] ?? 0.0), 'm')) : []),
+            ...($exercise === ReversingExercise::Bay ? CommonFields::defaults($input, CommonFields::default('bay_width', BayWay::WIDTH_M, 'm'), CommonFields::default('bay_depth', BayWay::DEPTH_M, 'm'), CommonFields::default('radius', (float) ($body['bay']['radius_m'] ?? 0.0), 'm')) : []),
             new Assumption('order of looks', 'all round before moving', '', Source::commonPractice()),
             ...CommonFields::defaults($input, CommonFields::default('vehicle', $vehicle->name), CommonFields::default('gradient', 0.0, 'rise over run')),
         ], ($body['touches_at_m'] ?? null) !== null
@@ -109,9 +112,9 @@ final class ReverseTool implements Tool
     }
 
     /** @return array<string, mixed> */
-    private static function back(Values $input, Vehicle $vehicle, string $exercise, float $pace): array
+    private static function back(Values $input, Vehicle $vehicle, ReversingExercise $exercise, float $pace): array
     {
-        $alongKerb = $exercise === 'pull-up-right-reverse';
+        $alongKerb = $exercise === ReversingExercise::AlongTheFarKerb;
         foreach (['radius' => 'radius_m', 'bay_width' => 'bay_width_m', 'bay_depth' => 'bay_depth_m', 'aisle' => 'aisle_m'] as $key => $field) {
             if ($input->has($key)) {
                 throw BadInput::field($field, 'belongs to the bay.');
@@ -128,18 +131,18 @@ final class ReverseTool implements Tool
             $path['x_m'][] = round(-$gone, 3);
             $path['y_m'][] = 0.0;
             $path['heading_deg'][] = 0.0;
-            $path['kerb_gap_m'][] = $alongKerb ? round(Reversing::gapAfter($gap, $angle, $gone), 4) : null;
+            $path['kerb_gap_m'][] = $alongKerb ? round(Reversing::gapAfterMetres($gap, $angle, $gone), 4) : null;
         }
-        $touches = $alongKerb ? Reversing::touchesAt($gap, $angle, $distance) : null;
+        $touches = $alongKerb ? Reversing::touchesAtMetres($gap, $angle, $distance) : null;
 
         return [
             'length_m' => round($distance, 3),
             'time_s' => round($distance / $pace, 2),
-            'end_gap_m' => $alongKerb ? round(Reversing::gapAfter($gap, $angle, $distance), 4) : null,
+            'end_gap_m' => $alongKerb ? round(Reversing::gapAfterMetres($gap, $angle, $distance), 4) : null,
             'touches_at_m' => $touches === null ? null : round($touches, 3),
-            'correct_turns' => $alongKerb ? round(Reversing::turnsToCorrect($vehicle->chassis, $angle), 3) : null,
+            'correct_turns' => $alongKerb ? round(Reversing::correctingTurns($vehicle->chassis, $angle), 3) : null,
             'gap_by_angle' => $alongKerb ? array_map(static fn (int $degrees): array => [
-                'angle_deg' => (float) $degrees, 'end_gap_m' => round(Reversing::gapAfter($gap, $degrees * M_PI / 180.0, $distance), 4),
+                'angle_deg' => (float) $degrees, 'end_gap_m' => round(Reversing::gapAfterMetres($gap, $degrees * M_PI / 180.0, $distance), 4),
             ], [-3, -2, -1, 0, 1, 2, 3, 5]) : [],
             'path' => $path,
             'bay' => null,
@@ -154,70 +157,40 @@ final class ReverseTool implements Tool
                 throw BadInput::field($field, 'belongs to the kerb, not to the bay.');
             }
         }
-        $radius = $input->distance('radius')?->inMetres() ?? 1.1 * $chassis->minimumRadius();
+        $radius = $input->distance('radius')?->inMetres() ?? BayWay::usualRadiusMetres($chassis);
         if ($radius < $chassis->minimumRadius()) {
             throw BadInput::field('radius_m', sprintf('is tighter than this vehicle steers: %.1f m at the least.', $chassis->minimumRadius()));
         }
-        $width = $input->distance('bay_width')?->inMetres() ?? 2.4;
-        $depth = $input->distance('bay_depth')?->inMetres() ?? 4.8;
-        $bay = Reversing::bay($chassis, $radius, $width, $depth);
-        if ($bay['side'] < 0.0) {
+        $bay = new BayWay($chassis, $radius, $input->distance('bay_width')?->inMetres() ?? BayWay::WIDTH_M, $input->distance('bay_depth')?->inMetres() ?? BayWay::DEPTH_M);
+        if ($bay->sideMetres < 0.0) {
             throw BadInput::field('bay_width_m', 'is less than the width of the vehicle.');
         }
         $aisle = $input->distance('aisle')?->inMetres();
         $path = ['distance_m' => [], 'time_s' => [], 'x_m' => [], 'y_m' => [], 'heading_deg' => [], 'kerb_gap_m' => []];
         for ($i = 0; $i <= self::POINTS; $i++) {
-            $gone = $bay['length'] * $i / self::POINTS;
-            $turned = min($gone / $radius, M_PI_2);
-            $straight = $gone - $turned * $radius;
+            $gone = $bay->lengthMetres * $i / self::POINTS;
+            $at = $bay->at($gone);
             $path['distance_m'][] = round($gone, 3);
             $path['time_s'][] = round($gone / $pace, 3);
-            $path['x_m'][] = round(-$radius * sin($turned), 3);
-            $path['y_m'][] = round($radius * (1.0 - cos($turned)) + $straight, 3);
-            $path['heading_deg'][] = round($turned * 180.0 / M_PI, 2);
+            $path['x_m'][] = round($at['x'], 3);
+            $path['y_m'][] = round($at['y'], 3);
+            $path['heading_deg'][] = round($at['heading'], 2);
             $path['kerb_gap_m'][] = null;
         }
 
         return [
-            'length_m' => round($bay['length'], 3),
-            'time_s' => round($bay['length'] / $pace, 2),
+            'length_m' => round($bay->lengthMetres, 3),
+            'time_s' => round($bay->lengthMetres / $pace, 2),
             'end_gap_m' => null,
             'touches_at_m' => null,
             'correct_turns' => null,
             'gap_by_angle' => [],
             'path' => $path,
             'bay' => [
-                'radius_m' => round($radius, 3), 'past_m' => round($bay['past'], 3), 'off_m' => round($bay['off'], 3), 'aisle_needed_m' => round($bay['aisle'], 3),
-                'side_room_m' => round($bay['side'], 3), 'width_m' => $width, 'depth_m' => $depth, 'road_wheel_deg' => round($chassis->roadWheelAngle($radius) * 180.0 / M_PI, 2),
-                'hand_wheel_turns' => round($chassis->handWheelAngle($radius) / (2.0 * M_PI), 3), 'fits' => $aisle === null ? null : $bay['aisle'] <= $aisle,
+                'radius_m' => round($radius, 3), 'past_m' => round($bay->pastMetres, 3), 'off_m' => round($bay->offMetres, 3), 'aisle_needed_m' => round($bay->aisleMetres, 3),
+                'side_room_m' => round($bay->sideMetres, 3), 'width_m' => $bay->widthMetres, 'depth_m' => $bay->depthMetres, 'road_wheel_deg' => round($bay->roadWheelDegrees(), 2),
+                'hand_wheel_turns' => round($bay->handWheelTurns(), 3), 'fits' => $aisle === null ? null : $bay->fits($aisle),
             ],
         ];
-    }
-
-    /** The gradient is that of the way ahead: going back, a road that rises ahead falls. */
-    private static function control(Values $input, Vehicle $vehicle): string
-    {
-        $rise = -CommonFields::gradient($input)->inRiseOverRun();
-        $clutch = $vehicle->hasClutch();
-
-        return match (true) {
-            $rise < -0.01 && $clutch => 'Downhill backwards: clutch down, reverse selected so that its lamp warns, the foot brake alone sets the pace.',
-            $rise < -0.01 => 'Downhill backwards: the foot brake alone sets the pace.',
-            $rise > 0.01 && $clutch => 'Uphill backwards: biting point with a little gas, the clutch sets the pace.',
-            $rise > 0.01 => 'Uphill backwards: a little gas, the foot ready for the brake.',
-            $clutch => 'On the level: the clutch about the biting point sets the pace, brake to steady.',
-            default => 'On the level: the brake sets the pace against the creep.',
-        };
-    }
-
-    /** @return non-empty-list<string> from ahead round by the road side to the rear window (common practice) */
-    private static function looks(RulePack $pack, string $exercise): array
-    {
-        [$kerb, $road] = $exercise === 'pull-up-right-reverse' ? ['right', 'left'] : ['left', 'right'];
-        if ($pack->keeps()->value === 'right') {
-            [$kerb, $road] = [$road, $kerb];
-        }
-
-        return ['ahead', "{$kerb}-shoulder", "{$kerb}-mirror", 'interior', "{$road}-mirror", "{$road}-shoulder", 'rear'];
     }
 }

@@ -4,62 +4,37 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Compute\Tool;
 
-use NobleTurn\Core\Record\Need;
-use NobleTurn\Core\Record\Outcome;
-use NobleTurn\Core\Routine\Catalogue\Catalogue;
-use NobleTurn\Core\Routine\Routine;
-use NobleTurn\Core\Routine\Section;
-use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Skill\Belief;
-use NobleTurn\Core\Skill\Evidence;
-use NobleTurn\Core\Skill\Fit;
+use NobleTurn\Core\Skill\Cell;
 use NobleTurn\Core\Skill\HoldsBack;
-use NobleTurn\Core\Skill\Level;
-use NobleTurn\Core\Skill\Overruling;
 use NobleTurn\Core\Skill\OwnRating;
+use NobleTurn\Core\Skill\Record;
+use NobleTurn\Core\Trade\RoutineCode;
 
-/** What the marks say as the arrays of the tool's answer. */
+/** A learner's record as the arrays of the tool's answer. */
 final class SkillPresenter
 {
-    /** A trend is said where the estimate without the last lessons differs by more than this (assumed). */
-    private const RISES_BY = 0.05;
-
-    private const LAST_LESSONS = 3;
-
-    private const MOST_NAMED = 5;
-
-    private const MOST_WEAK = 4;
-
     private const LEANS = [-1 => 'lower', 0 => 'alike', 1 => 'higher'];
 
-    /**
-     * @param  list<Evidence>  $evidence  in the order of time, up to today
-     * @param  list<Overruling>  $words  up to today
-     * @param  array<string, array<string, Outcome>>  $ratings  the learner's own, by lesson and step, oldest first
-     * @return array<string, mixed>
-     */
-    public static function body(array $evidence, RulePack $pack, \DateTimeImmutable $today, array $words = [], array $ratings = [], ?Fit $fit = null): array
+    /** @return array<string, mixed> */
+    public static function body(Record $record): array
     {
-        $fit ??= Fit::of($evidence, $pack, $today, words: $words);
-        $lessons = array_values(array_unique(array_map(static fn (Evidence $one): string => $one->lesson, $evidence)));
-        $early = array_slice($lessons, 0, max(0, count($lessons) - self::LAST_LESSONS));
-        $then = $early === [] ? null : Fit::of(array_values(array_filter($evidence, static fn (Evidence $one): bool => in_array($one->lesson, $early, true))), $pack, $today);
-        $alone = $words === [] ? null : Fit::of($evidence, $pack, $today);
-
-        $cells = self::cells($fit, $then, $alone, $evidence, $words, $today);
-        $weakest = $cells;
-        usort($weakest, static fn (array $a, array $b): int => $a['estimate'] <=> $b['estimate']);
+        $notDone = $record->notDone();
+        $codes = static fn (array $routines): array => array_map(static fn (RoutineCode $code): string => $code->value, $routines);
 
         return [
-            'cells' => $cells,
-            'weakest' => array_map(static fn (array $cell): array => ['routine' => $cell['routine'], 'step' => $cell['step']], array_slice($weakest, 0, self::MOST_WEAK)),
+            'cells' => array_map(self::cell(...), $record->cells),
+            'weakest' => array_map(static fn (Cell $cell): array => ['routine' => $cell->routine->value, 'step' => $cell->step->value], $record->weakest()),
             'holds_back' => array_map(static fn (HoldsBack $one): array => [
-                'step' => $one->step?->value, 'section' => $one->section?->value, 'routine' => $one->routine?->value, 'condition' => $one->condition, 'deficit' => round($one->deficit, 2), 'gain' => round($one->gain, 3), 'evidence' => $one->evidence,
-            ], array_slice(HoldsBack::of($fit, $evidence), 0, self::MOST_NAMED)),
-            ...self::routines($evidence, $pack, $today),
+                'step' => $one->step?->value, 'section' => $one->section?->value, 'routine' => $one->routine?->value, 'condition' => $one->condition,
+                'deficit' => round($one->deficit, 2), 'gain' => round($one->gain, 3), 'evidence' => $one->evidence,
+            ], $record->holdsBack()),
+            'never_done' => $codes($notDone['never']),
+            'only_shown' => $codes($notDone['shown']),
+            'not_for_long' => array_map(static fn (array $one): array => ['routine' => $one['routine']->value, 'days' => $one['days']], $notDone['long']),
             'own_ratings' => array_map(static fn (OwnRating $one): array => [
                 'step' => $one->step->value, 'lessons' => $one->lessons, 'said' => round($one->said, 2), 'marked' => round($one->marked, 2), 'leans' => self::LEANS[$one->leans()],
-            ], OwnRating::of($ratings, $evidence)),
+            ], $record->ownRatings()),
         ];
     }
 
@@ -98,89 +73,14 @@ final class SkillPresenter
         return ['estimate' => round($belief->unaided(), 4), 'low' => round($low, 4), 'high' => round($high, 4)];
     }
 
-    /**
-     * What was never done, what was only shown, and what was not done for long.
-     *
-     * @param  list<Evidence>  $evidence
-     * @return array{never_done: list<string>, only_shown: list<string>, not_for_long: list<array{routine: string, days: int}>}
-     */
-    private static function routines(array $evidence, RulePack $pack, \DateTimeImmutable $today): array
+    /** @return array<string, mixed> */
+    private static function cell(Cell $cell): array
     {
-        $last = $marked = [];
-        foreach ($evidence as $one) {
-            $last[$one->routine->value] = $one->at;
-            $marked[$one->routine->value] = ($marked[$one->routine->value] ?? false) || ! $one->taught;
-        }
-        $never = $shown = $long = [];
-        $drivesLong = array_filter(Catalogue::all($pack), static fn (Routine $routine): bool => $routine->section === Section::LongVehicles && isset($last[$routine->code->value])) !== [];
-        foreach (Catalogue::all($pack) as $routine) {
-            // A long vehicle wants another licence: its routines are no hole in a car driver's record.
-            if ($routine->section === Section::LongVehicles && ! $drivesLong) {
-                continue;
-            }
-            $code = $routine->code;
-            $at = $last[$code->value] ?? null;
-            $days = $at === null ? 0 : self::days($at, $today);
-            match (true) {
-                $at === null => $never[] = $code->value,
-                ! ($marked[$code->value] ?? false) => $shown[] = $code->value,
-                $days > Need::DAYS => $long[] = ['routine' => $code->value, 'days' => $days],
-                default => null,
-            };
-        }
-        usort($long, static fn (array $a, array $b): int => $b['days'] <=> $a['days']);
-
-        return ['never_done' => $never, 'only_shown' => $shown, 'not_for_long' => $long];
-    }
-
-    private static function days(\DateTimeImmutable $at, \DateTimeImmutable $today): int
-    {
-        return max(0, intdiv($today->getTimestamp() - $at->getTimestamp(), 86_400));
-    }
-
-    /**
-     * @param  list<Evidence>  $evidence
-     * @param  list<Overruling>  $words
-     * @return list<array<string, mixed>>
-     */
-    private static function cells(Fit $fit, ?Fit $then, ?Fit $alone, array $evidence, array $words, \DateTimeImmutable $today): array
-    {
-        $found = $driven = [];
-        foreach ($evidence as $one) {
-            $driven[$one->routine->value] = max($driven[$one->routine->value] ?? $one->at, $one->at);
-            if (! $one->taught) {
-                $found[$one->cell()][] = $one;
-            }
-        }
-        ksort($found);
-        $known = $then === null ? [] : array_flip($then->marked());
-        $said = [];
-        foreach ($words as $word) {
-            $said[$word->cell()] = $word;
-        }
-        $rows = [];
-        foreach ($found as $cell => $marks) {
-            [$routine, $step] = [$marks[0]->routine, $marks[0]->step];
-            $belief = $fit->belief($routine, $step);
-            ['estimate' => $now, 'low' => $low, 'high' => $high] = self::belief($belief);
-            // Of the marks alone: an instructor's word is no progress.
-            $rose = isset($known[$cell]) && $then !== null ? ($alone ?? $fit)->belief($routine, $step)->unaided() - $then->belief($routine, $step)->unaided() : null;
-            $faded = $fit->faded($routine);
-            $word = $said[$cell] ?? null;
-            $rows[] = [
-                'routine' => $routine->value, 'step' => $step->value, 'estimate' => $now, 'low' => $low, 'high' => $high,
-                'level' => Level::of($now)->value, 'unsure' => $high - $low > Level::GUESS,
-                'evidence' => count($marks),
-                'lessons' => count(array_unique(array_map(static fn (Evidence $one): string => $one->lesson, $marks))),
-                'last' => max(array_map(static fn (Evidence $one): \DateTimeImmutable => $one->at, $marks))->format('Y-m-d\TH:i:s\Z'),
-                'trend' => $rose === null ? 'unknown' : ($rose > self::RISES_BY ? 'rising' : ($rose < -self::RISES_BY ? 'falling' : 'steady')),
-                'fading' => self::days($driven[$routine->value] ?? $today, $today) > Need::DAYS,
-                'faded_by' => round((new Belief($belief->mean + $faded, $belief->variance))->unaided() - $belief->unaided(), 4),
-                'said' => $word === null ? null : Level::of($word->chance)->value,
-                'marks_alone' => $word === null || $alone === null ? null : round($alone->belief($routine, $step)->unaided(), 4),
-            ];
-        }
-
-        return $rows;
+        return [
+            'routine' => $cell->routine->value, 'step' => $cell->step->value, ...self::belief($cell->belief),
+            'level' => $cell->level()->value, 'unsure' => $cell->isUnsure(), 'evidence' => $cell->marks, 'lessons' => $cell->lessons,
+            'last' => $cell->last->format('Y-m-d\TH:i:s\Z'), 'trend' => $cell->trend->value, 'fading' => $cell->fading, 'faded_by' => round($cell->fadedByChance, 4),
+            'said' => $cell->said?->value, 'marks_alone' => $cell->chanceByMarksAlone === null ? null : round($cell->chanceByMarksAlone, 4),
+        ];
     }
 }

@@ -27,6 +27,8 @@ use NobleTurn\Core\Skill\Fit;
 use NobleTurn\Core\Skill\Ladder;
 use NobleTurn\Core\Skill\Level;
 use NobleTurn\Core\Skill\Model;
+use NobleTurn\Core\Skill\Record;
+use NobleTurn\Core\Skill\Trend;
 use NobleTurn\Core\Trade\RoutineCode;
 use NobleTurn\Core\Trade\Step;
 
@@ -99,7 +101,7 @@ final class SkillTool implements Tool
                 'routine' => $routine, 'step' => $step, 'estimate' => $chance('unaided in the reference conditions today'), 'low' => $chance('lower end of the 80 % range'), 'high' => $chance('its upper end'),
                 'evidence' => Out::integer('marks behind it'), 'lessons' => Out::integer('in so many lessons'), 'last' => Out::text('when it was last marked'),
                 'level' => ['enum' => array_column(Level::cases(), 'value'), 'description' => 'the estimate in a word'], 'unsure' => Out::flag('whether the range is so wide that it is a guess'),
-                'trend' => ['enum' => ['rising', 'steady', 'falling', 'unknown']],
+                'trend' => Out::choice(Trend::class, 'over the last lessons, by the marks alone'),
                 'fading' => Out::flag('whether its routine was not driven for long'), 'faded_by' => $chance('what it lost since'),
                 'said' => Out::choice(Level::class, 'the level of the last overruling', nullable: true), 'marks_alone' => ['type' => ['number', 'null'], 'description' => 'the estimate without it'],
             ])),
@@ -131,7 +133,7 @@ final class SkillTool implements Tool
         $words = SkillReader::words($input, $pack, $today);
         $fit = Fit::of($evidence, $pack, $today, words: $words);
 
-        return new Answer($pack->code(), $pack->version(), SkillPresenter::body($evidence, $pack, $today, $words, SkillReader::ratings($input), $fit) + [
+        return new Answer($pack->code(), $pack->version(), SkillPresenter::body(new Record($evidence, $pack, $today, $words, SkillReader::ratings($input), $fit)) + [
             'predicted' => array_map(static function (Values $next) use ($fit): array {
                 $routine = $next->choice('routine', RoutineCode::class) ?? RoutineCode::EmergeRight;
                 $belief = $fit->belief($routine, $next->choice('step', Step::class) ?? Step::Mirrors, SkillReader::day($next->text('at') ?? '', 'predict.at'));

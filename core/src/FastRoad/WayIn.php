@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace NobleTurn\Core\FastRoad;
 
 /** One way of joining, held against everybody seen. */
-final readonly class Option
+final readonly class WayIn
 {
     public bool $feasible;
 

@@ -2,11 +2,8 @@
 
 declare(strict_types=1);
 
-namespace NobleTurn\Core\Compute\Tool;
+namespace NobleTurn\Core\FastRoad;
 
-use NobleTurn\Core\FastRoad\Joining;
-use NobleTurn\Core\FastRoad\Neighbour;
-use NobleTurn\Core\FastRoad\Option;
 use NobleTurn\Core\Vehicle\FullGas;
 
 /** The drive along a slip as columns: steady to the limit sign, evenly to the choice, as chosen to where we join. */
@@ -21,7 +18,7 @@ final readonly class JoinRun
     {
     }
 
-    public static function of(Joining $joining, Option $option, float $step): self
+    public static function of(Joining $joining, WayIn $wayIn, float $stepSeconds): self
     {
         $slip = $joining->slip;
         $choice = $slip->chooseFrom();
@@ -29,48 +26,48 @@ final readonly class JoinRun
         $pieces = [
             ['from' => $slip->length, 'to' => $gain, 'speed' => $joining->entry, 'a' => 0.0],
             ['from' => $gain, 'to' => $choice, 'speed' => $joining->entry, 'a' => $joining->natural],
-            ['from' => $choice, 'to' => $slip->joinAt(), 'speed' => $joining->speedAt($choice), 'a' => $option->acceleration],
-            ['from' => $slip->joinAt(), 'to' => -2.0 * $option->endSpeed, 'speed' => $option->endSpeed, 'a' => 0.0],
+            ['from' => $choice, 'to' => $slip->joinAt(), 'speed' => $joining->speedAt($choice), 'a' => $wayIn->acceleration],
+            ['from' => $slip->joinAt(), 'to' => -2.0 * $wayIn->endSpeed, 'speed' => $wayIn->endSpeed, 'a' => 0.0],
         ];
         $self = new self(['time_s' => [], 'distance_m' => [], 'speed_mps' => [], 'gear' => []], [], 0.0, $pieces);
         $begin = $self->secondsAt($choice);
         $columns = ['time_s' => [], 'distance_m' => [], 'speed_mps' => [], 'gear' => []];
         $gear = $joining->gear;
-        $last = $self->secondsAt(-2.0 * $option->endSpeed);
-        for ($t = 0.0; $t <= $last + 1e-9; $t += $step) {
+        $last = $self->secondsAt(-2.0 * $wayIn->endSpeed);
+        for ($t = 0.0; $t <= $last + 1e-9; $t += $stepSeconds) {
             [$place, $speed] = $self->at($t);
             while ($gear < $joining->vehicle->gearbox->topGear() && $speed > FullGas::CHANGE_AT * $joining->vehicle->gearbox->metresPerSecondAt($joining->vehicle->engine->redLineRpm, $gear)) {
                 $gear++;
             }
-            $columns['time_s'][] = round($t, 2);
-            $columns['distance_m'][] = round($place, 2);
-            $columns['speed_mps'][] = round($speed, 3);
+            $columns['time_s'][] = $t;
+            $columns['distance_m'][] = $place;
+            $columns['speed_mps'][] = $speed;
             $columns['gear'][] = $gear;
         }
         $others = array_map(static fn (Neighbour $other): array => [
             'name' => $other->name, 'length_m' => $other->length,
-            'distance_m' => array_map(static fn (float $t): float => round($choice - $other->frontAt($t - $begin), 2), $columns['time_s']),
+            'distance_m' => array_map(static fn (float $t): float => $choice - $other->frontAt($t - $begin), $columns['time_s']),
         ], $joining->seen);
 
         return new self($columns, $others, $begin, $pieces);
     }
 
-    public function secondsAt(float $place): float
+    public function secondsAt(float $placeMetres): float
     {
         $seconds = 0.0;
         foreach ($this->pieces as $piece) {
-            $metres = $piece['from'] - max($piece['to'], min($piece['from'], $place));
+            $metres = $piece['from'] - max($piece['to'], min($piece['from'], $placeMetres));
             $seconds += 2.0 * $metres / max(0.2, $piece['speed'] + self::after($piece, $metres));
         }
 
         return $seconds;
     }
 
-    public function speedAt(float $place): float
+    public function metresPerSecondAt(float $placeMetres): float
     {
         foreach ($this->pieces as $piece) {
-            if ($place >= $piece['to']) {
-                return self::after($piece, max(0.0, $piece['from'] - $place));
+            if ($placeMetres >= $piece['to']) {
+                return self::after($piece, max(0.0, $piece['from'] - $placeMetres));
             }
         }
 

@@ -1,0 +1,156 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Skill;
+
+use NobleTurn\Core\Record\Need;
+use NobleTurn\Core\Record\Outcome;
+use NobleTurn\Core\Routine\Catalogue\Catalogue;
+use NobleTurn\Core\Routine\Routine;
+use NobleTurn\Core\Routine\Section;
+use NobleTurn\Core\Rules\RulePack;
+use NobleTurn\Core\Trade\RoutineCode;
+
+/** What the marks say of a learner: every step of a routine that was marked, what is weakest, what holds back, and what was never done. */
+final readonly class Record
+{
+    private const LAST_LESSONS = 3;
+
+    private const MOST_NAMED = 5;
+
+    private const MOST_WEAK = 4;
+
+    public Fit $fit;
+
+    /** @var list<Cell> by routine and step */
+    public array $cells;
+
+    /**
+     * @param  list<Evidence>  $evidence  in the order of time, up to today
+     * @param  list<Overruling>  $words  up to today
+     * @param  array<string, array<string, Outcome>>  $ratings  the learner's own, by lesson and step, oldest first
+     */
+    public function __construct(
+        private array $evidence, private RulePack $pack, private \DateTimeImmutable $today, private array $words = [], private array $ratings = [], ?Fit $fit = null,
+    ) {
+        $this->fit = $fit ?? Fit::of($evidence, $pack, $today, words: $words);
+        $this->cells = $this->cells();
+    }
+
+    /** @return list<Cell> the cells that stand lowest, lowest first */
+    public function weakest(): array
+    {
+        $cells = $this->cells;
+        usort($cells, static fn (Cell $a, Cell $b): int => round($a->belief->unaided(), 4) <=> round($b->belief->unaided(), 4));
+
+        return array_slice($cells, 0, self::MOST_WEAK);
+    }
+
+    /** @return list<HoldsBack> most first */
+    public function holdsBack(): array
+    {
+        return array_slice(HoldsBack::of($this->fit, $this->evidence), 0, self::MOST_NAMED);
+    }
+
+    /** @return list<OwnRating> */
+    public function ownRatings(): array
+    {
+        return OwnRating::of($this->ratings, $this->evidence);
+    }
+
+    /** @return array{never: list<RoutineCode>, shown: list<RoutineCode>, long: list<array{routine: RoutineCode, days: int}>} never done, only shown, and not done for long, longest first */
+    public function notDone(): array
+    {
+        $last = $marked = [];
+        foreach ($this->evidence as $one) {
+            $last[$one->routine->value] = $one->at;
+            $marked[$one->routine->value] = ($marked[$one->routine->value] ?? false) || ! $one->taught;
+        }
+        $never = $shown = $long = [];
+        foreach ($this->routines($last) as $code) {
+            $at = $last[$code->value] ?? null;
+            $days = $at === null ? 0 : $this->daysSince($at);
+            match (true) {
+                $at === null => $never[] = $code,
+                ! ($marked[$code->value] ?? false) => $shown[] = $code,
+                $days > Need::DAYS => $long[] = ['routine' => $code, 'days' => $days],
+                default => null,
+            };
+        }
+        usort($long, static fn (array $a, array $b): int => $b['days'] <=> $a['days']);
+
+        return ['never' => $never, 'shown' => $shown, 'long' => $long];
+    }
+
+    /**
+     * A long vehicle wants another licence: its routines are no hole in a car driver's record.
+     *
+     * @param  array<string, \DateTimeImmutable>  $last  when each routine was last driven
+     * @return list<RoutineCode>
+     */
+    private function routines(array $last): array
+    {
+        $all = Catalogue::all($this->pack);
+        $drivesLong = array_filter($all, static fn (Routine $routine): bool => $routine->section === Section::LongVehicles && isset($last[$routine->code->value])) !== [];
+
+        return array_values(array_map(
+            static fn (Routine $routine): RoutineCode => $routine->code,
+            array_filter($all, static fn (Routine $routine): bool => $drivesLong || $routine->section !== Section::LongVehicles),
+        ));
+    }
+
+    /** What was believed before the last lessons; null where there was nothing. */
+    private function before(): ?Fit
+    {
+        $lessons = array_values(array_unique(array_map(static fn (Evidence $one): string => $one->lesson, $this->evidence)));
+        $early = array_slice($lessons, 0, max(0, count($lessons) - self::LAST_LESSONS));
+
+        return $early === [] ? null : Fit::of(array_values(array_filter($this->evidence, static fn (Evidence $one): bool => in_array($one->lesson, $early, true))), $this->pack, $this->today);
+    }
+
+    /** @return list<Cell> */
+    private function cells(): array
+    {
+        $found = $driven = [];
+        foreach ($this->evidence as $one) {
+            $driven[$one->routine->value] = max($driven[$one->routine->value] ?? $one->at, $one->at);
+            if (! $one->taught) {
+                $found[$one->cell()][] = $one;
+            }
+        }
+        ksort($found);
+        $before = $this->before();
+        $known = $before === null ? [] : array_flip($before->marked());
+        $alone = $this->words === [] ? null : Fit::of($this->evidence, $this->pack, $this->today);
+        $said = [];
+        foreach ($this->words as $word) {
+            $said[$word->cell()] = $word;
+        }
+        $cells = [];
+        foreach ($found as $cell => $marks) {
+            [$routine, $step] = [$marks[0]->routine, $marks[0]->step];
+            $belief = $this->fit->belief($routine, $step);
+            // Of the marks alone: an instructor's word is no progress.
+            $rose = isset($known[$cell]) && $before !== null ? ($alone ?? $this->fit)->belief($routine, $step)->unaided() - $before->belief($routine, $step)->unaided() : null;
+            $word = $said[$cell] ?? null;
+            $cells[] = new Cell(
+                $routine, $step, $belief, count($marks),
+                count(array_unique(array_map(static fn (Evidence $one): string => $one->lesson, $marks))),
+                max(array_map(static fn (Evidence $one): \DateTimeImmutable => $one->at, $marks)),
+                Trend::of($rose),
+                $this->daysSince($driven[$routine->value] ?? $this->today) > Need::DAYS,
+                (new Belief($belief->mean + $this->fit->faded($routine), $belief->variance))->unaided() - $belief->unaided(),
+                $word === null ? null : Level::of($word->chance),
+                $word === null || $alone === null ? null : $alone->belief($routine, $step)->unaided(),
+            );
+        }
+
+        return $cells;
+    }
+
+    private function daysSince(\DateTimeImmutable $at): int
+    {
+        return max(0, intdiv($this->today->getTimestamp() - $at->getTimestamp(), 86_400));
+    }
+}

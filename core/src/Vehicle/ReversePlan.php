@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Vehicle;
+
+use NobleTurn\Core\Quantity\Gradient;
+use NobleTurn\Core\Rules\RulePack;
+use NobleTurn\Core\Trade\Side;
+
+/** Going backwards as it is taught: what holds the pace, and the looks before it. */
+final readonly class ReversePlan
+{
+    /** Flatter than this the hill neither drives nor holds the car (assumed), rise over run. */
+    private const LEVEL = 0.01;
+
+    public function __construct(private RulePack $pack, private Vehicle $vehicle, private ReversingExercise $exercise, private Gradient $gradient)
+    {
+    }
+
+    /** The gradient is that of the way ahead: going back, a road that rises ahead falls. */
+    public function control(): string
+    {
+        $rise = -$this->gradient->inRiseOverRun();
+        $clutch = $this->vehicle->hasClutch();
+
+        return match (true) {
+            $rise < -self::LEVEL && $clutch => 'Downhill backwards: clutch down, reverse selected so that its lamp warns, the foot brake alone sets the pace.',
+            $rise < -self::LEVEL => 'Downhill backwards: the foot brake alone sets the pace.',
+            $rise > self::LEVEL && $clutch => 'Uphill backwards: biting point with a little gas, the clutch sets the pace.',
+            $rise > self::LEVEL => 'Uphill backwards: a little gas, the foot ready for the brake.',
+            $clutch => 'On the level: the clutch about the biting point sets the pace, brake to steady.',
+            default => 'On the level: the brake sets the pace against the creep.',
+        };
+    }
+
+    /** @return non-empty-list<string> from ahead round by the road side to the rear window (common practice) */
+    public function looks(): array
+    {
+        $kerb = $this->kerb()->value;
+        $road = $this->kerb()->other()->value;
+
+        return ['ahead', "{$kerb}-shoulder", "{$kerb}-mirror", 'interior', "{$road}-mirror", "{$road}-shoulder", 'rear'];
+    }
+
+    /** The side the kerb is on: the far one after pulling up across the road. */
+    private function kerb(): Side
+    {
+        $ours = $this->pack->keeps();
+
+        return $this->exercise === ReversingExercise::AlongTheFarKerb ? $ours->other() : $ours;
+    }
+}
