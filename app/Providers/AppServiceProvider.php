@@ -19,6 +19,8 @@ use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
 use Illuminate\Validation\Rules\Password;
+use NobleTurn\Core\Rules\RulePack;
+use NobleTurn\Core\Rules\RulePacks;
 
 final class AppServiceProvider extends ServiceProvider
 {
@@ -30,6 +32,7 @@ final class AppServiceProvider extends ServiceProvider
 
     public function boot(): void
     {
+        RulePacks::bring(...self::packs());
         JsonResource::withoutWrapping();
         // While building and testing; a live lesson is not broken off for a lazy query.
         Model::shouldBeStrict(! $this->app->environment('production'));
@@ -44,5 +47,18 @@ final class AppServiceProvider extends ServiceProvider
         }
         ChangeLog::watch();
         RateLimiter::for('sign-in', SignInLimits::of(...));
+    }
+
+    /** @return list<RulePack> that this installation brings along */
+    private static function packs(): array
+    {
+        /** @var list<string> $classes */
+        $classes = config('packs.brought');
+
+        return array_map(static function (string $class): RulePack {
+            $pack = class_exists($class) ? new $class : null;
+
+            return $pack instanceof RulePack ? $pack : throw new \RuntimeException("NOBLE_TURN_PACKS names {$class}, which is no rule pack.");
+        }, $classes);
     }
 }

@@ -16,7 +16,7 @@ final class Account
             'Role' => Out::choice(['owner', 'instructor']),
             'School' => Out::object(['id' => Shapes::id(), 'name' => Out::text(''), 'time_zone' => Out::text('of the IANA database'), 'colleagues_read' => Out::flag('whether instructors read each other’s lessons')]),
             'SignedIn' => Out::object(['user' => Shapes::ref('User'), 'school' => Shapes::ref('School'), 'rules' => Shapes::ref('Rules')]),
-            'NobodySignedIn' => Out::object(['user' => ['type' => 'null'], 'first_run' => Out::flag('whether the first school is still to be set up')]),
+            'NobodySignedIn' => Out::object(['user' => ['type' => 'null'], 'first_run' => Out::flag('whether the first school is still to be set up'), 'packs' => Shapes::listOf('PackLine') + ['description' => 'for the first school; empty where there is one']]),
             'Session' => ['oneOf' => [Shapes::ref('SignedIn'), Shapes::ref('NobodySignedIn')]],
             'Device' => Out::object(['id' => Out::text('to end it with'), 'here' => Out::flag('the one that asks'), 'device' => Out::text('as far as its browser says'), 'address' => Out::text('of its network', nullable: true), 'last_at' => Shapes::moment()]),
             'Said' => Out::object(['message' => Out::text('sentence for the user')]),

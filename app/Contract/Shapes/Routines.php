@@ -32,6 +32,7 @@ final class Routines
                 'pack' => Shapes::ref('Pack'), 'pack_name' => Out::text(''), 'keeps' => Shapes::ref('Side'), 'speed_unit' => Out::choice(['mph', 'kmh']), 'length_unit' => Out::choice(['m', 'ft']),
                 'limits' => Out::list(Out::number('in the speed unit')), 'town_limit' => Out::number('in the speed unit'),
                 'device_rule' => Out::object(['text' => Out::text('whether whoever supervises may hold a device while the car moves, as a sentence to that person'), 'source' => Out::text('')]),
+                'words' => Shapes::byName(Out::text(''), 'the place’s own words, by the word the interface is written with'),
                 'practice' => Shapes::ref('Practice'), 'routines' => Shapes::listOf('RoutineLine'),
             ]),
             'RoutineLine' => $line,
@@ -51,6 +52,9 @@ final class Routines
                 'choices' => Shapes::listOf('Choice'),
                 'severity' => Out::list(Out::object(['effect' => Out::choice(Effect::class), 'words' => Out::text(''), 'severity' => Out::text('under the scheme of the pack')])),
                 'ordinary_road' => Shapes::ref('RoadFacts') + ['description' => 'for a card that is not about one place; empty where an approach is planned'],
+            ]),
+            'PackLine' => Out::object([
+                'code' => Shapes::ref('Pack'), 'name' => Out::text('as it is chosen from a list'), 'keeps' => Shapes::ref('Side'), 'speed_unit' => Out::choice(['mph', 'kmh']), 'length_unit' => Out::choice(['m', 'ft']),
             ]),
             'PackFacts' => Out::object([
                 'code' => Shapes::ref('Pack'), 'name' => Out::text(''), 'keeps' => Shapes::ref('Side'), 'version' => Out::text(''),

@@ -32,7 +32,7 @@ final class DoctrineController extends Controller
 
         return response()->json([
             'packs' => array_map(self::pack(...), RulePacks::all()),
-            'questions' => array_map(fn (Question $question): array => self::question($question, $pack), Practices::all()),
+            'questions' => array_map(fn (Question $question): array => self::question($question, $pack), Practices::under($pack)),
             'school' => ['pack' => $school->pack, 'practice' => (object) $school->practice],
             'mine' => ['pack' => $user->pack, 'practice' => (object) $user->practice],
         ]);

@@ -17,6 +17,7 @@ use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Validation\Rules\Password;
 use Illuminate\Validation\ValidationException;
+use NobleTurn\Core\Rules\RulePacks;
 
 /** Signing in and out, and the own password. */
 final class SessionController extends Controller
@@ -25,12 +26,14 @@ final class SessionController extends Controller
     {
     }
 
-    /** Who is signed in; with nobody, whether the first school is still to be set up. */
+    /** Who is signed in; with nobody, whether the first school is still to be set up, and by which rules it may be. */
     public function show(Request $request): JsonResponse
     {
         $user = $request->user();
         if (! $user instanceof User || $user->isSuspended()) {
-            return response()->json(['user' => null, 'first_run' => ! School::query()->exists()]);
+            $none = ! School::query()->exists();
+
+            return response()->json(['user' => null, 'first_run' => $none, 'packs' => $none ? array_map(Show::pack(...), RulePacks::all()) : []]);
         }
 
         return response()->json(Show::me($this->user($request), $this->school->school()));

@@ -17,6 +17,7 @@ use App\School\Doctrine;
 use NobleTurn\Core\Record\PressTime;
 use NobleTurn\Core\Routine\Card;
 use NobleTurn\Core\Routine\Catalogue\Catalogue;
+use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Trade\RoutineCode;
 
 /** The rows of the database as the interface reads them; nothing goes out that is not named here. */
@@ -45,9 +46,16 @@ final class Show
             'pack' => $pack->code(), 'pack_name' => $pack->name(), 'keeps' => $pack->keeps()->value, 'speed_unit' => $pack->speedUnit()->value, 'length_unit' => $pack->lengthUnit()->value,
             'limits' => $pack->usualLimits(), 'town_limit' => $pack->speedUnit()->number($pack->townLimit()),
             'device_rule' => ['text' => $pack->deviceRule(), 'source' => $pack->deviceRuleSource()->words()],
+            'words' => (object) $pack->words(),
             'practice' => (object) $doctrine->answers,
             'routines' => array_map(static fn (RoutineCode $code): array => ShowCard::line(Card::of($code, $pack, $practice), $pack), Catalogue::codes($pack)),
         ];
+    }
+
+    /** @return array<string, string> a rule pack in the line of a list */
+    public static function pack(RulePack $pack): array
+    {
+        return ['code' => $pack->code(), 'name' => $pack->name(), 'keeps' => $pack->keeps()->value, 'speed_unit' => $pack->speedUnit()->value, 'length_unit' => $pack->lengthUnit()->value];
     }
 
     /** @return array<string, mixed> */

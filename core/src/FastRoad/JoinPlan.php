@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\FastRoad;
 
+use NobleTurn\Core\Routine\Wording;
 use NobleTurn\Core\Rules\Flank;
 use NobleTurn\Core\Rules\RulePack;
 
@@ -99,7 +100,7 @@ final readonly class JoinPlan
         $last = min($first, $slip->joinAt() + self::LAST_GLANCE_S * $this->joining->speedAt($slip->joinAt()));
 
         return [
-            $this->glance($slip->length, "{$off}-mirror", 'it shows only the slip itself at first'),
+            $this->glance($slip->length, "{$off}-mirror", Wording::part($this->pack, 'it shows only the {slip road} itself at first')),
             $this->glance($first, "{$off}-shoulder", 'as soon as the main road can be seen, wheel straight'),
             $this->glance(($first + $last) / 2.0, "{$off}-shoulder", 'a second one, to judge their speed'),
             $this->glance($last, "{$off}-shoulder", 'the last, just before joining'),

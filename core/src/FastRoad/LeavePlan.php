@@ -7,6 +7,7 @@ namespace NobleTurn\Core\FastRoad;
 use NobleTurn\Core\Plan\Timing;
 use NobleTurn\Core\Quantity\Gradient;
 use NobleTurn\Core\Quantity\Speed;
+use NobleTurn\Core\Routine\Wording;
 use NobleTurn\Core\Rules\Flank;
 use NobleTurn\Core\Rules\Practice;
 use NobleTurn\Core\Rules\RulePack;
@@ -25,6 +26,9 @@ final readonly class LeavePlan
     public const SHORT_M = 200.0;
 
     private const STEP_M = 1.0;
+
+    /** Which of the posts the practice means, the farthest first. */
+    private const POST = ['300' => 0, '200' => 1];
 
     /** Mirrors and a thought before a signal, s: as in an approach plan. */
     private float $mirrorSeconds;
@@ -78,15 +82,15 @@ final readonly class LeavePlan
             return [1, 'There is only one.'];
         }
         if (! $off) {
-            return [1, 'The nearside one: nothing asks for another.'];
+            return [1, Wording::in($this->pack, 'The {near} one: nothing asks for another.')];
         }
         if ($this->practice->answer('slip_lane') === 'straight') {
             return [$this->lanes, 'Straight into the lane of the turn to come: one decision fewer at speed.'];
         }
 
         return $this->leaving->length < self::SHORT_M
-            ? [$this->lanes, 'Straight into the lane of the turn to come: the slip road is too short for a change on it.']
-            : [1, 'The nearside one first; over to the lane of the turn with a full routine, as there is room.'];
+            ? [$this->lanes, Wording::in($this->pack, 'Straight into the lane of the turn to come: the {slip road} is too short for a change on it.')]
+            : [1, Wording::in($this->pack, 'The {near} one first; over to the lane of the turn with a full routine, as there is room.')];
     }
 
     /** @return list<LeaveEvent> in the order in which they are met */
@@ -113,7 +117,7 @@ final readonly class LeavePlan
         $signs = $this->pack->exitSigns();
 
         return $signs->signalAtLeast === null
-            ? $signs->markerMetres((float) $this->practice->answer('leave_marker'))
+            ? $signs->markerMetres($signs->markers[self::POST[$this->practice->answer('leave_marker')]] ?? $signs->markers[0])
             : max($signs->signalAtLeast->inMetres(), self::SIGNAL_S * $this->leaving->main);
     }
 
@@ -124,7 +128,7 @@ final readonly class LeavePlan
 
         return [
             new LeaveEvent(LeaveEventKind::Sign, -$signs->first->inMetres(), $signs->firstInWords),
-            new LeaveEvent(LeaveEventKind::NearLane, -$signs->laneBy->inMetres(), 'in the nearside lane by here'),
+            new LeaveEvent(LeaveEventKind::NearLane, -$signs->laneBy->inMetres(), Wording::part($this->pack, 'in the {near} lane by here')),
             ...array_map(static fn (int $number): LeaveEvent => new LeaveEvent(LeaveEventKind::Marker, -$signs->markerMetres($number), "{$number} {$signs->markerUnit}"), $signs->markers),
         ];
     }

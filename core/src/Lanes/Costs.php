@@ -22,11 +22,11 @@ final readonly class Costs
     public const WORDS = [
         'lane_change' => 'a change of lane on the roundabout',
         'late_change' => 'that change comes just before the exit',
-        'leaving_off_side' => 'leaving in a lane that is not the nearside one',
+        'leaving_off_side' => 'leaving in a lane that is not the {near} one',
         'no_room_after' => 'no room to move over after the exit',
         'turn_soon' => 'the wrong side for the turn soon after',
-        'change_after' => 'a change of lane before the next junction',
-        'forced_after' => 'a change for which the way to the next junction is too short',
+        'change_after' => 'a change of lane before the next {junction}',
+        'forced_after' => 'a change for which the way to the next {junction} is too short',
         'against_clock' => 'against the clock rule, where nothing is painted',
         'sector' => 'each stretch between two arms',
     ];

@@ -6,6 +6,7 @@ namespace NobleTurn\Core\Lanes;
 
 use NobleTurn\Core\Place\DirectionSign;
 use NobleTurn\Core\Plan\ApproachPlan;
+use NobleTurn\Core\Routine\Wording;
 use NobleTurn\Core\Rules\Flank;
 use NobleTurn\Core\Rules\Practice;
 use NobleTurn\Core\Trade\Side;
@@ -66,7 +67,7 @@ final readonly class LaneRoute
         if ($usableLanes === 1) {
             $reasons[] = 'It is the only lane that leads there.';
         }
-        $reasons[] = $this->route->exitLane === 1 ? 'It brings the car out in the nearside lane.' : "It leaves in lane {$this->route->exitLane}.";
+        $reasons[] = $this->route->exitLane === 1 ? Wording::in($this->question->pack, 'It brings the car out in the {near} lane.') : "It leaves in lane {$this->route->exitLane}.";
         $onward = $this->question->trip->onward;
         if ($onward !== null) {
             $changes = $onward->changes($this->route->exitLane);
@@ -154,11 +155,11 @@ final readonly class LaneRoute
         }
         $signal = $this->signals[0]['side'];
         $mirror = $signal ?? Flank::Near->side($this->question->pack);
-        $met[] = new Met(MetKind::Mirrors, $this->way->laneByMetres, $this->way->secondsAt($this->way->laneByMetres), 'for the junction', ['interior', "{$mirror->value}-mirror"]);
+        $met[] = new Met(MetKind::Mirrors, $this->way->laneByMetres, $this->way->secondsAt($this->way->laneByMetres), Wording::part($this->question->pack, 'for the {junction}'), ['interior', "{$mirror->value}-mirror"]);
         if ($signal !== null && $this->way->signalMetres !== null) {
             $met[] = new Met(MetKind::Signal, $this->way->signalMetres, $this->way->secondsAt($this->way->signalMetres), $signal->value, [], $signal);
         }
-        $met[] = new Met(MetKind::Line, 0.0, 0.0, 'give way, look, go');
+        $met[] = new Met(MetKind::Line, 0.0, 0.0, Wording::part($this->question->pack, '{give way}, look, go'));
 
         return $met;
     }

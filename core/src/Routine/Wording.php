@@ -11,7 +11,7 @@ use NobleTurn\Core\Trade\Side;
 
 /**
  * Turns a text of the catalogue into the words of a place: `{turn}`, `{away}`, `{near}`, `{off}` are sides, `{m:10}` and
- * `{mph:20}` quantities in the units spoken there, and any other word in braces the pack's own word for it, or itself.
+ * `{mph:20}` quantities in the units spoken there, `{marker:1}` the first post before a way off, and any other word in braces the pack's own word for it, or itself.
  */
 final readonly class Wording
 {
@@ -19,9 +19,26 @@ final readonly class Wording
     {
     }
 
+    /** A text about no turn in the words of a place, as a sentence. */
+    public static function in(RulePack $pack, string $text): string
+    {
+        return (new self($pack, null))->say($text);
+    }
+
+    /** The same as part of a sentence: it begins as it is written. */
+    public static function part(RulePack $pack, string $text): string
+    {
+        return (new self($pack, null))->words($text);
+    }
+
     public function say(string $text): string
     {
-        return ucfirst(preg_replace_callback('/\{([^{}]+)\}/', fn (array $found): string => $this->word($found[1]), $text) ?? $text);
+        return ucfirst($this->words($text));
+    }
+
+    private function words(string $text): string
+    {
+        return preg_replace_callback('/\{([^{}]+)\}/', fn (array $found): string => $this->word($found[1]), $text) ?? $text;
     }
 
     private function word(string $name): string
@@ -34,11 +51,16 @@ final readonly class Wording
             return $this->pack->speedUnit()->words(Speed::ofMilesPerHour((float) substr($name, 4)));
         }
 
+        if (str_starts_with($name, 'marker:')) {
+            return $this->pack->exitSigns()->markerInWords((int) substr($name, 7));
+        }
+
         return match ($name) {
             'turn' => ($this->turn ?? $near)->value,
             'away' => ($this->turn ?? $near)->other()->value,
             'near' => $near->value,
             'off' => $near->other()->value,
+            'lane by' => $this->pack->exitSigns()->laneByInWords,
             default => $this->pack->words()[$name] ?? (ctype_upper($name[0]) ? ucfirst($this->own(lcfirst($name))) : $this->own($name)),
         };
     }

@@ -16,6 +16,8 @@ final readonly class ExitSigns
         public string $firstInWords,
         /** By where one is in the lane that leaves. */
         public Distance $laneBy,
+        /** As it is spoken. */
+        public string $laneByInWords,
         public array $markers,
         /** What the numbers on the posts are, short. */
         public string $markerUnit,
@@ -27,20 +29,26 @@ final readonly class ExitSigns
     }
 
     /** @param  non-empty-list<int>  $markers  farthest first */
-    public static function withMarkers(Distance $first, string $firstInWords, Distance $laneBy, array $markers, string $unit, float $metresOfUnit, Source $source): self
+    public static function withMarkers(Distance $first, string $firstInWords, Distance $laneBy, string $laneByInWords, array $markers, string $unit, float $metresOfUnit, Source $source): self
     {
-        return new self($first, $firstInWords, $laneBy, $markers, $unit, $metresOfUnit, null, $source);
+        return new self($first, $firstInWords, $laneBy, $laneByInWords, $markers, $unit, $metresOfUnit, null, $source);
     }
 
-    public static function withoutMarkers(Distance $first, string $firstInWords, Distance $laneBy, Distance $signalAtLeast, Source $source): self
+    public static function withoutMarkers(Distance $first, string $firstInWords, Distance $laneBy, string $laneByInWords, Distance $signalAtLeast, Source $source): self
     {
-        return new self($first, $firstInWords, $laneBy, [], '', 0.0, $signalAtLeast, $source);
+        return new self($first, $firstInWords, $laneBy, $laneByInWords, [], '', 0.0, $signalAtLeast, $source);
     }
 
-    /** How far before the exit the post with this number stands, m. */
+    /** How far before the exit the post with this number stands. */
     public function markerMetres(float $number): float
     {
         return $number * $this->metresOfMarkerUnit;
+    }
+
+    /** The post the routine counts as its first, second or third, as it is said: "300 yd". */
+    public function markerInWords(int $nth): string
+    {
+        return isset($this->markers[$nth - 1]) ? "{$this->markers[$nth - 1]} {$this->markerUnit}" : '';
     }
 
     public function inWords(): string

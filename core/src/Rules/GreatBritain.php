@@ -150,7 +150,7 @@ final readonly class GreatBritain implements RulePack
     {
         $mile = 1760.0 * Distance::METRES_IN_A_YARD;
 
-        return ExitSigns::withMarkers(Distance::ofMetres($mile), '1 mile', Distance::ofMetres($mile / 2.0), [300, 200, 100], 'yd', Distance::METRES_IN_A_YARD, Source::fromMemory('Highway Code, information signs'));
+        return ExitSigns::withMarkers(Distance::ofMetres($mile), '1 mile', Distance::ofMetres($mile / 2.0), 'half a mile', [300, 200, 100], 'yd', Distance::METRES_IN_A_YARD, Source::fromMemory('Highway Code, information signs'));
     }
 
     public function lacks(): array

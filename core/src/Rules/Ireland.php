@@ -148,7 +148,7 @@ final readonly class Ireland implements RulePack
 
     public function exitSigns(): ExitSigns
     {
-        return ExitSigns::withMarkers(Distance::ofMetres(1000.0), '1 km', Distance::ofMetres(500.0), [300, 200, 100], 'm', 1.0, Source::fromMemory('Rules of the Road'));
+        return ExitSigns::withMarkers(Distance::ofMetres(1000.0), '1 km', Distance::ofMetres(500.0), '500 m', [300, 200, 100], 'm', 1.0, Source::fromMemory('Rules of the Road'));
     }
 
     public function lacks(): array

@@ -246,7 +246,7 @@ final readonly class NorthAmerica implements RulePack
     {
         $mile = 1760.0 * Distance::METRES_IN_A_YARD;
 
-        return ExitSigns::withoutMarkers(Distance::ofMetres($mile), '1 mile', Distance::ofMetres($mile / 2.0), Distance::ofMetres(100.0 * Distance::METRES_IN_A_FOOT), Source::fromMemory('MUTCD'));
+        return ExitSigns::withoutMarkers(Distance::ofMetres($mile), '1 mile', Distance::ofMetres($mile / 2.0), 'half a mile', Distance::ofMetres(100.0 * Distance::METRES_IN_A_FOOT), Source::fromMemory('MUTCD'));
     }
 
     public function lacks(): array

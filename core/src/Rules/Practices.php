@@ -32,6 +32,12 @@ final class Practices
         return $all === [] ? throw new \LogicException('There are no questions.') : array_values($all);
     }
 
+    /** @return list<Question> those that can be asked there */
+    public static function under(RulePack $pack): array
+    {
+        return array_values(array_filter(self::known(), static fn (Question $question): bool => $question->isAskedUnder($pack)));
+    }
+
     public static function question(string $key): Question
     {
         return self::known()[$key] ?? throw new \LogicException("There is no question {$key}.");
@@ -89,19 +95,19 @@ final class Practices
                 new Option('block', 'One block change to the gear needed', 'One change leaves more attention for the road.'),
                 new Option('sequential', 'Down through the gears, second while still rolling', 'Each lower gear helps to hold the speed just reached.'),
             ], moves: true),
-            new Question('gear_at_line', 'Gear at a T-junction', Step::Speed, self::LINES, [
+            new Question('gear_at_line', 'Gear at a {T-junction}', Step::Speed, self::LINES, [
                 new Option('second-then-first', 'Second, then first if the view is closed; after stopping for beginners', 'Second rolls quietly; first is needed only where the car all but stands.', 'Second as a rule, first where the view is closed or after a stop.'),
                 new Option('first-on-the-move', 'First, ready on the move', 'Whatever the decision, the gear for it is there.', 'First is taken on the move, below walking pace, before the last look.'),
                 new Option('first-after-stop', 'First only after stopping', 'A moving gear change never disturbs the looking.', 'Stop, then first, then look.'),
             ]),
             new Question('clutch', 'Clutch down while rolling', Step::Speed, [], [
-                new Option('fault-if-fast', 'A fault before braking, or longer than a change above about 10 mph', 'With the clutch down the engine no longer helps to slow.', 'The clutch stays up while the car is fast: a fault before the brake, or for longer than a change.'),
+                new Option('fault-if-fast', 'A fault before braking, or longer than a change above about {mph:10}', 'With the clutch down the engine no longer helps to slow.', 'The clutch stays up while the car is fast: a fault before the brake, or for longer than a change.'),
                 new Option('last-lengths', 'The last two or three car lengths are fine', 'Before a stop the engine has nothing left to give.', 'Before a stop the clutch may be down for the last two or three car lengths; on a slope it is the way to creep.'),
             ]),
-            new Question('t_junction', 'At any T-junction', Step::Speed, self::LINES, [
+            new Question('t_junction', 'At any {T-junction}', Step::Speed, self::LINES, [
                 new Option('by-level', 'By level: stop first for beginners, roll later', 'A beginner looks better from rest; later a clear line is rolled over slowly.'),
                 new Option('stop-first', 'Stop at the line first, then gear, observe, go', 'From rest there is time for gear, looks and decision one after the other.'),
-                new Option('ready-to-roll', 'First gear ready on the move, roll if clear', 'A give-way line asks for readiness, not for a stop.'),
+                new Option('ready-to-roll', 'First gear ready on the move, roll if clear', 'A {give-way line} asks for readiness, not for a stop.'),
             ], moves: true),
             new Question('waiting', 'Waiting', Step::Speed, [...self::LIGHTS, R::QueueStop, R::RailCrossing], [
                 new Option('by-length', 'A short wait in gear, a long one secured', 'The feet rest where the wait is long and are ready where it is not.', 'A short wait: in gear, foot brake. A long one: parking brake and neutral.'),
@@ -133,7 +139,7 @@ final class Practices
     private static function looking(): array
     {
         return [
-            new Question('look', 'Looking at a T-junction', Step::Look, self::LINES, [
+            new Question('look', 'Looking at a {T-junction}', Step::Look, self::LINES, [
                 new Option('alternate', 'Keep alternating until clear', 'Looking goes on until it is clear; both ways and back is the least.'),
                 new Option('right-left-right', '{off}, {near}, {off} as the minimum', 'A fixed minimum is easy to hold on to.'),
             ], moves: true),
@@ -177,18 +183,18 @@ final class Practices
                 new Option('larger', 'On larger ones', 'Those waiting can go sooner.', 'An exit signal on the larger ones.'),
             ]),
             new Question('joining', 'Joining', Step::Speed, [R::Join], [
-                new Option('whole-slip', 'Stay {near}, use the whole slip, join near its end', 'Time for everybody to see everybody.', 'Stay {near} and use the whole {slip road}; the speed is matched as early as it allows.'),
+                new Option('whole-slip', 'Stay {near}, use the whole {slip}, join near its end', 'Time for everybody to see everybody.', 'Stay {near} and use the whole {slip road}; the speed is matched as early as it allows.'),
                 new Option('first-gap', 'Reach traffic speed first and take the first clear gap', 'The gap seen is the gap used.', 'Traffic speed first, then the first clear gap; never over a solid line.'),
             ]),
             new Question('leave_marker', 'Signal to leave', Step::Signal, [R::Leave], [
-                new Option('300', 'At the 300 marker', 'Those behind know it before they have to act.', 'Signal at the 300 {yd} marker.'),
-                new Option('200', 'At the 200 marker', 'Near enough to be meant.', 'Signal at the 200 {yd} marker.'),
-            ]),
-            new Question('leave_signal', 'Next signal on the leaving slip', Step::Signal, [R::Leave], [
-                new Option('half-way', 'Cancel at once, wait, signal half-way along; at once on a short one', 'Two signals that touch are read as one.', 'Cancel at once; the signal for the junction comes half-way along, at once where the {slip road} is short.'),
+                new Option('300', 'At the {marker:1} marker', 'Those behind know it before they have to act.', 'Signal at the {marker:1} marker.'),
+                new Option('200', 'At the {marker:2} marker', 'Near enough to be meant.', 'Signal at the {marker:2} marker.'),
+            ], needsMarkers: true),
+            new Question('leave_signal', 'Next signal on the leaving {slip}', Step::Signal, [R::Leave], [
+                new Option('half-way', 'Cancel at once, wait, signal half-way along; at once on a short one', 'Two signals that touch are read as one.', 'Cancel at once; the signal for the {junction} comes half-way along, at once where the {slip road} is short.'),
                 new Option('at-once', 'Cancel, mirrors, signal anew at once', 'Nothing is left to remember.', 'Cancel, mirrors, and signal anew at once.'),
             ]),
-            new Question('slip_lane', 'Lane on the slip when turning {off} soon', Step::Position, [R::Leave], [
+            new Question('slip_lane', 'Lane on the {slip} when turning {off} soon', Step::Position, [R::Leave], [
                 new Option('by-length', '{near} first and over later; straight into the {off} one only where it is short', 'A lane change needs room.', '{near} lane of the {slip road} first, over with a full routine; straight into the {off} one only where it is short.'),
                 new Option('straight', 'Straight into the {off} lane always', 'One decision fewer at speed.', 'Straight into the {off} lane of the {slip road}.'),
             ]),

@@ -14,6 +14,7 @@ final readonly class Question
      * @param  non-empty-list<Option>  $options
      * @param  list<RoutineCode>  $routines  on whose cards and plans it shows; empty: on every one
      * @param  bool  $moves  whether it moves points of a plan
+     * @param  bool  $needsMarkers  whether it is about the posts before a way off
      */
     public function __construct(
         public string $key,
@@ -22,12 +23,21 @@ final readonly class Question
         public array $routines,
         public array $options,
         public bool $moves = false,
+        private bool $needsMarkers = false,
     ) {
     }
 
     public function default(RulePack $pack): string
     {
         return $pack->usualAnswers()[$this->key] ?? $this->options[0]->value;
+    }
+
+    /** Whether it can be asked there: a choice about posts that do not stand, or a routine nobody has, would change nothing. */
+    public function isAskedUnder(RulePack $pack): bool
+    {
+        $taught = array_filter($this->routines, static fn (RoutineCode $code): bool => ! in_array($code, $pack->lacks(), true));
+
+        return (! $this->needsMarkers || $pack->exitSigns()->markers !== []) && ($this->routines === [] || $taught !== []);
     }
 
     public function option(string $value): Option

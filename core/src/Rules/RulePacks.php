@@ -6,13 +6,33 @@ namespace NobleTurn\Core\Rules;
 
 use NobleTurn\Core\Fault\UnknownName;
 
-/** The rule packs that ship with the core. */
+/** The rule packs there are: those that ship with the core, and those that whoever uses it brings along. */
 final class RulePacks
 {
+    /** @var list<RulePack> */
+    private static array $brought = [];
+
+    /** @return non-empty-list<RulePack> */
+    public static function shipped(): array
+    {
+        return [new GreatBritain, new Ireland, new NorthAmerica];
+    }
+
+    /** Packs beside the shipped ones, in the place of any brought before. A code of its own is asked of each. */
+    public static function bring(RulePack ...$packs): void
+    {
+        self::$brought = array_values($packs);
+        $codes = self::codes();
+        if (count(array_unique($codes)) < count($codes)) {
+            self::$brought = [];
+            throw new \LogicException('Two rule packs have one code: '.implode(', ', array_keys(array_filter(array_count_values($codes), static fn (int $times): bool => $times > 1))).'.');
+        }
+    }
+
     /** @return non-empty-list<RulePack> */
     public static function all(): array
     {
-        return [new GreatBritain, new Ireland, new NorthAmerica];
+        return [...self::shipped(), ...self::$brought];
     }
 
     /** @return non-empty-list<string> */

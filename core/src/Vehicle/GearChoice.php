@@ -89,6 +89,6 @@ final readonly class GearChoice
 
         return $best === null
             ? [$top, 'the highest there is: no gear reaches the end of this below the red line']
-            : [$best, $top > 1 && $byItself ? 'the gearbox drops to it with the gas right down' : ($top > 1 ? 'pulls hardest from beginning to end without racing the engine' : 'the only one')];
+            : [$best, $top > 1 && $byItself ? 'the {gearbox} drops to it with the gas right down' : ($top > 1 ? 'pulls hardest from beginning to end without racing the engine' : 'the only one')];
     }
 }

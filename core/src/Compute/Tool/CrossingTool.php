@@ -16,6 +16,7 @@ use NobleTurn\Core\Compute\Tool;
 use NobleTurn\Core\Compute\Values;
 use NobleTurn\Core\Fault\BadInput;
 use NobleTurn\Core\Judgement\PersonCrossing;
+use NobleTurn\Core\Routine\Wording;
 use NobleTurn\Core\Rules\Assumption;
 use NobleTurn\Core\Rules\PeopleRule;
 use NobleTurn\Core\Rules\Practice;
@@ -90,7 +91,7 @@ final class CrossingTool implements Tool
             'rule' => $pack->peopleRule()->value,
         ], [
             new Assumption('walking speed', $person->walking, 'm/s', $input->has('walking') ? Source::given() : $pack->walkingSpeedSource()),
-            new Assumption('to whom we give way', $pack->peopleRule()->value, '', $pack->peopleRuleSource()),
+            new Assumption(Wording::part($pack, 'to whom we {give way}'), $pack->peopleRule()->value, '', $pack->peopleRuleSource()),
             ...($input->has('our_path') ? [] : [new Assumption('our path', sprintf('%.1f to %.1f', $person->pathFrom, $person->pathTo), 'm', Source::assumed())]),
             ...CommonFields::defaults($input, CommonFields::default('waiting', false)),
         ], []);

@@ -20,6 +20,7 @@ use NobleTurn\Core\Fault\BadInput;
 use NobleTurn\Core\Plan\Warning;
 use NobleTurn\Core\Quantity\Gradient;
 use NobleTurn\Core\Quantity\Speed;
+use NobleTurn\Core\Routine\Wording;
 use NobleTurn\Core\Rules\Assumption;
 use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Rules\Source;
@@ -137,7 +138,7 @@ final class EngineTool implements Tool
             'rule_of_thumb' => $rule === null ? null : ['at_rpm' => $rule->atRpm, 'low' => $rule->low, 'high' => $rule->high, 'agrees' => $rule->agrees, 'message' => $rule->message],
             'best_gear' => GearChoice::for($vehicle, $wanted, $speed, $gradient)->gear,
             'choices' => array_map(static fn (GearChoice $choice): array => [
-                'purpose' => $choice->purpose->value, 'gear' => $choice->gear, 'accel_mps2' => round($choice->acceleration, 3), 'reason' => $choice->reason,
+                'purpose' => $choice->purpose->value, 'gear' => $choice->gear, 'accel_mps2' => round($choice->acceleration, 3), 'reason' => Wording::part($pack, $choice->reason),
             ], $choices),
             'run' => self::run($input, $vehicle, $speed, $gradient),
             'idle_rpm' => round($vehicle->engine->idleRpm, 1),

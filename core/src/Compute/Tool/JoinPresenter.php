@@ -13,6 +13,7 @@ use NobleTurn\Core\FastRoad\Room;
 use NobleTurn\Core\FastRoad\WayIn;
 use NobleTurn\Core\Plan\Warning;
 use NobleTurn\Core\Quantity\Speed;
+use NobleTurn\Core\Routine\Wording;
 use NobleTurn\Core\Rules\Assumption;
 use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Rules\Source;
@@ -126,7 +127,7 @@ final class JoinPresenter
                 $input, CommonFields::default('gap', $pack->followingGap(CommonFields::surface($input))->inSeconds() / 2.0, 's'), CommonFields::default('limit_change', 0.0, 'm'),
                 CommonFields::default('gradient', 0.0, 'rise over run'), CommonFields::default('surface', 'dry'), CommonFields::default('gear', $joining->gear), CommonFields::default('vehicle', $joining->vehicle->name),
             ),
-            ...($input->has('view_from') ? [] : [CommonFields::default('main road seen from, by the slip’s angle', round($joining->slip->viewFrom, 1), 'm')]),
+            ...($input->has('view_from') ? [] : [CommonFields::default(Wording::part($pack, 'main road seen from, by the angle of the {slip road}'), round($joining->slip->viewFrom, 1), 'm')]),
         ];
     }
 
@@ -139,19 +140,19 @@ final class JoinPresenter
         $found = [];
         $reached = $words($plan->reachedMetresPerSecond());
         if ($plan->isTooSlowForTheRoad()) {
-            $found[] = new Warning('too-slow-for-the-road', "Even with the gas fully down the slip ends at {$reached}, the traffic drives {$words($joining->main)}: go on only into a long gap, or take another road.");
+            $found[] = new Warning('too-slow-for-the-road', Wording::in($pack, "Even with the gas fully down the {slip road} ends at {$reached}, the traffic drives {$words($joining->main)}: go on only into a long gap, or take another road."));
         } elseif ($joining->needed > $joining->available + 1e-6) {
-            $found[] = new Warning('not-quite-the-speed', "The slip ends at {$reached}, a little under the traffic’s {$words($joining->main)}.");
+            $found[] = new Warning('not-quite-the-speed', Wording::in($pack, "The {slip road} ends at {$reached}, a little under the traffic’s {$words($joining->main)}."));
         }
         if ($best !== null && $plan->joinsSlowly()) {
             $found[] = new Warning('joins-slowly', "This way in joins at {$words($best->endSpeed)} where the traffic drives {$words($joining->main)}: everybody seen is past by then; whoever comes after has to be looked for again.");
         }
         if ($best === null) {
             $easing = array_filter($plan->waysIn, static fn (WayIn $wayIn): bool => $wayIn->ahead === false);
-            $found[] = new Warning('no-gap-seen', $easing === [] ? 'No way in fits: ease off early and let it change.' : 'No gap among those seen has room on both sides: ease off now, while the slip is long, and look again. A stop at the end is the last resort.');
+            $found[] = new Warning('no-gap-seen', $easing === [] ? 'No way in fits: ease off early and let it change.' : Wording::in($pack, 'No gap among those seen has room on both sides: ease off now, while the {slip road} is long, and look again. A stop at the end is the last resort.'));
         }
         if ($joining->slip->viewFrom <= $joining->slip->joinAt() + 20.0) {
-            $found[] = new Warning('seen-late', 'The main road is seen only at the end: slower on the slip, ready for whatever comes into view.');
+            $found[] = new Warning('seen-late', Wording::in($pack, 'The main road is seen only at the end: slower on the {slip road}, ready for whatever comes into view.'));
         }
         if ($best !== null) {
             $found = [...$found, ...NeighboursField::meeting($joining->seen, $best->seconds)];

@@ -9,6 +9,7 @@ use NobleTurn\Core\FastRoad\LaneChange;
 use NobleTurn\Core\FastRoad\Neighbour;
 use NobleTurn\Core\Plan\Warning;
 use NobleTurn\Core\Quantity\Speed;
+use NobleTurn\Core\Routine\Wording;
 use NobleTurn\Core\Rules\Practice;
 use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Trade\Side;
@@ -33,7 +34,7 @@ final class LaneChangePresenter
             return 'Not into this lane: it is for buses at this hour. Only its hours count; enter after its end marking.';
         }
         if ($junction !== null && $junction < $takes) {
-            return sprintf('A change takes %s at this speed, the junction is %s away: not safe now, at the next.', $pack->lengthUnit()->place($takes), $pack->lengthUnit()->place($junction));
+            return sprintf(Wording::in($pack, 'A change takes %s at this speed, the {junction} is %s away: not safe now, at the next.'), $pack->lengthUnit()->place($takes), $pack->lengthUnit()->place($junction));
         }
         if ($best === null) {
             return 'No gap fits for now: stay, ease off, look again; a late direction may be declined.';

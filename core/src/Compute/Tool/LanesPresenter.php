@@ -12,6 +12,8 @@ use NobleTurn\Core\Lanes\Met;
 use NobleTurn\Core\Lanes\MetKind;
 use NobleTurn\Core\Lanes\Route;
 use NobleTurn\Core\Plan\Warning;
+use NobleTurn\Core\Routine\Wording;
+use NobleTurn\Core\Rules\RulePack;
 
 /** A way through a junction as the arrays of the tool's answer. */
 final class LanesPresenter
@@ -71,7 +73,7 @@ final class LanesPresenter
             'seconds_on_it' => round($question->secondsOnIt(), 1),
             'acceptable_lanes' => array_map(static fn (Route $route): array => [
                 'lane' => $route->approachLane, 'exit_lane' => $route->exitLane, 'cost' => round($route->cost(), 3), 'extra' => round($route->cost() - $best->route->cost(), 3),
-                'why' => self::why($route), 'path' => $question->path($route),
+                'why' => self::why($route, $question->pack), 'path' => $question->path($route),
             ], array_values($routes)),
             'reasons' => $best->reasons(count($routes)),
             'onward' => self::onward($best),
@@ -97,7 +99,7 @@ final class LanesPresenter
         $ahead = $best->ahead();
         if ($ahead !== null && ! $ahead->fits) {
             $found[] = new Warning('no-room-for-changes', sprintf(
-                'The way to the next junction is %s; its lane would take %s. Choose the lane for it here, or another way.', $unit->place(round($ahead->distanceMetres, 1)), $unit->place(round($ahead->neededMetres, 1)),
+                Wording::in($question->pack, 'The way to the next {junction} is %s; its lane would take %s. Choose the lane for it here, or another way.'), $unit->place(round($ahead->distanceMetres, 1)), $unit->place(round($ahead->neededMetres, 1)),
             ));
         }
 
@@ -105,12 +107,12 @@ final class LanesPresenter
     }
 
     /** @return list<string> */
-    private static function why(Route $route): array
+    private static function why(Route $route, RulePack $pack): array
     {
         $said = [];
         foreach ($route->counts as $name => $value) {
             if ($name !== 'sector' && $value > 0.0) {
-                $said[] = Costs::WORDS[$name].': '.round($value, 2);
+                $said[] = Wording::part($pack, Costs::WORDS[$name]).': '.round($value, 2);
             }
         }
 

@@ -26,6 +26,7 @@ use NobleTurn\Core\Lanes\Onward;
 use NobleTurn\Core\Lanes\SignsBefore;
 use NobleTurn\Core\Place\DirectionSign;
 use NobleTurn\Core\Plan\ApproachPlanner;
+use NobleTurn\Core\Routine\Wording;
 use NobleTurn\Core\Rules\Assumption;
 use NobleTurn\Core\Rules\Source;
 use NobleTurn\Core\Trade\Side;
@@ -132,7 +133,7 @@ final class LanesTool implements Tool
         $costs = $input->object('costs');
 
         return [
-            ...array_map(static fn (string $name): Assumption => new Assumption(Costs::WORDS[$name], $question->trip->costs->of($name), 'counts', $source($costs?->has($name) === true)), array_keys(Costs::DEFAULTS)),
+            ...array_map(static fn (string $name): Assumption => new Assumption(Wording::part($question->pack, Costs::WORDS[$name]), $question->trip->costs->of($name), 'counts', $source($costs?->has($name) === true)), array_keys(Costs::DEFAULTS)),
             ...($question->layout === Layout::Junction ? [] : [
                 new Assumption('circulating lanes', $question->ring->lanes, '', $source($input->has('circulating_lanes'))),
                 new Assumption('signals at roundabouts', 'rule of the pack', '', $question->pack->roundaboutSignalSource()),

@@ -21,6 +21,7 @@ use NobleTurn\Core\FastRoad\Leaving;
 use NobleTurn\Core\Fault\BadInput;
 use NobleTurn\Core\Plan\Warning;
 use NobleTurn\Core\Quantity\Speed;
+use NobleTurn\Core\Routine\Wording;
 use NobleTurn\Core\Rules\Assumption;
 use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Rules\Source;
@@ -111,7 +112,7 @@ final class LeaveTool implements ReadsAScene
             'fits' => $verdict !== 'harsh',
             'profile' => self::profile($plan),
         ], [
-            new Assumption('straight on the slip road before the brake', Leaving::SETTLE_S, 's', Source::assumed()),
+            new Assumption(Wording::part($pack, 'straight on the {slip road} before the brake'), Leaving::SETTLE_S, 's', Source::assumed()),
             new Assumption('comfortable in a bend', Leaving::SIDEWAYS, 'm/s2', Source::assumed()),
             new Assumption('harsh from', Leaving::HARSH, 'm/s2', Source::commonPractice()),
             new Assumption('markers', $pack->exitSigns()->inWords(), '', $pack->exitSigns()->source),

@@ -20,6 +20,7 @@ use NobleTurn\Core\FastRoad\PassingSight;
 use NobleTurn\Core\Fault\BadInput;
 use NobleTurn\Core\Plan\Warning;
 use NobleTurn\Core\Quantity\Speed;
+use NobleTurn\Core\Routine\Wording;
 use NobleTurn\Core\Rules\Assumption;
 use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Rules\Source;
@@ -121,7 +122,7 @@ final class OvertakeTool implements ReadsAScene
             'relative_m' => round($over->relative(), 1),
             'sight_needed_m' => $finite($plan->sightNeededMetres, 1),
             'sight_published_m' => round(PassingSight::metres($over->limit), 0),
-            'difference' => PassingSight::WHY,
+            'difference' => Wording::in($pack, PassingSight::WHY),
             'gear' => $over->gear,
             'speed_at_end_mps' => $end === null ? null : round($over->run->speedAt($end), 2),
             'rpm_at_end' => $finite($plan->rpmAtEnd(), 0),
@@ -132,13 +133,13 @@ final class OvertakeTool implements ReadsAScene
             'profile' => self::profile($over),
             'our_length_m' => $over->vehicle->length->inMetres(), 'other_length_m' => $over->otherLength,
         ], [
-            new Assumption('behind it in the overtaking position', Overtaking::POSITION_S, 's', Source::commonPractice()),
+            new Assumption(Wording::part($pack, 'behind it in the {overtaking} position'), Overtaking::POSITION_S, 's', Source::commonPractice()),
             new Assumption('margin to the oncoming vehicle', Overtaking::MARGIN_S, 's of its way', Source::assumed()),
             new Assumption('giving up: reaction', Overtaking::REACTION_S, 's', Source::assumed()),
             new Assumption('giving up: brake', Overtaking::BRAKE, 'm/s2', Source::assumed()),
             new Assumption('passing sight distance of road design', round(PassingSight::metres($over->limit), 0), 'm', Source::fromMemory(PassingSight::DOCUMENT)),
             ...CommonFields::defaults($input, CommonFields::default('other_length', Neighbour::LENGTH_M, 'm'), CommonFields::default('other_speed', round($over->other, 2), 'm/s'), CommonFields::default('oncoming_speed', round($over->oncoming, 2), 'm/s'), CommonFields::default('return_gap', Overtaking::RETURN_S, 's'), CommonFields::default('gear', $over->gear), CommonFields::default('gradient', 0.0, 'rise over run'), CommonFields::default('vehicle', $over->vehicle->name)),
-        ], self::warnings($plan));
+        ], self::warnings($plan, $pack));
     }
 
     private static function read(Values $input): Overtaking
@@ -204,7 +205,7 @@ final class OvertakeTool implements ReadsAScene
     }
 
     /** @return list<Warning> */
-    private static function warnings(OvertakePlan $plan): array
+    private static function warnings(OvertakePlan $plan, RulePack $pack): array
     {
         $found = [];
         if ($plan->gainsLittle()) {
@@ -214,9 +215,9 @@ final class OvertakeTool implements ReadsAScene
             $found[] = new Warning('over-rev', 'The gear runs out at the red line before the other is passed: the next one up pulls on.');
         }
         if ($plan->rehearsal) {
-            $found[] = new Warning('rehearsal', 'A dual carriageway is the safe double: same steps, same order, nobody coming the other way.');
+            $found[] = new Warning('rehearsal', Wording::in($pack, 'A {dual carriageway} is the safe double: same steps, same order, nobody coming the other way.'));
         } else {
-            $found[] = new Warning('only-where-lawful', 'Needed, lawful and a long view: never near a bend, a brow, a dip that can hide a car, or a junction.');
+            $found[] = new Warning('only-where-lawful', Wording::in($pack, 'Needed, lawful and a long view: never near a bend, a brow, a dip that can hide a car, or a {junction}.'));
         }
 
         return $found;

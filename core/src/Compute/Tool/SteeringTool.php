@@ -15,6 +15,7 @@ use NobleTurn\Core\Compute\Tool;
 use NobleTurn\Core\Compute\Values;
 use NobleTurn\Core\Fault\BadInput;
 use NobleTurn\Core\Plan\Warning;
+use NobleTurn\Core\Routine\Wording;
 use NobleTurn\Core\Rules\Assumption;
 use NobleTurn\Core\Rules\Source;
 use NobleTurn\Core\Vehicle\Chassis;
@@ -113,8 +114,8 @@ final class SteeringTool implements Tool
         ], [
             new Assumption('wheelbase', $chassis->wheelbase, 'm', $input->has('wheelbase') || $input->object('vehicle')?->has('wheelbase') === true ? Source::given() : Source::assumed()),
             new Assumption('steering ratio', $chassis->steeringRatio, '', $input->has('steering_ratio') || $input->object('vehicle')?->has('steering_ratio') === true ? Source::given() : Source::assumed()),
-            new Assumption('turning circle, kerb to kerb', round($chassis->turningCircle, 2), 'm', $input->object('vehicle')?->has('turning_circle') === true ? Source::given() : Source::assumed()),
-            new Assumption('turns taught for a right-angle corner on the kerb’s side', '0.5 to 0.75', '', Source::commonPractice()),
+            new Assumption(Wording::part($pack, 'turning circle, {kerb} to {kerb}'), round($chassis->turningCircle, 2), 'm', $input->object('vehicle')?->has('turning_circle') === true ? Source::given() : Source::assumed()),
+            new Assumption(Wording::part($pack, 'turns taught for a right-angle corner on the {near} side'), '0.5 to 0.75', '', Source::commonPractice()),
             new Assumption('time to turn the wheel, and to bring it back', Corner::WHEEL_S, 's', Source::assumed()),
             new Assumption('comfortable sideways acceleration', Corner::COMFORTABLE_SIDEWAYS, 'm/s2', Source::assumed()),
             ...CommonFields::defaults($input, CommonFields::default('angle_deg', 90.0)),

@@ -9,6 +9,7 @@ use NobleTurn\Core\Plan\Conflict;
 use NobleTurn\Core\Plan\Fitting;
 use NobleTurn\Core\Plan\Obstacle;
 use NobleTurn\Core\Quantity\Speed;
+use NobleTurn\Core\Routine\Wording;
 
 /** The routine does not fit at the speed asked for: which step gave way, and at what lower speed the whole of it fits. */
 final class DoesNotFit implements Clash
@@ -44,7 +45,7 @@ final class DoesNotFit implements Clash
         $say = $fitted->approach->pack->lengthUnit()->place(...);
 
         return match ($obstacle) {
-            Obstacle::Grip => ['the tyres must hold the car', null, null, 'On this slope and surface the tyres cannot hold the car.'],
+            Obstacle::Grip => [Wording::part($fitted->approach->pack, 'the {tyres} must hold the car'), null, null, Wording::in($fitted->approach->pack, 'On this slope and surface the {tyres} cannot hold the car.')],
             Obstacle::Room => ['the whole routine before the line', $fitted->approach->room?->inMetres(), null, sprintf('Only %s are left before the line, less than the routine takes at the speed asked for.', $say($fitted->approach->room?->inMetres() ?? 0.0))],
             Obstacle::Opening => ['signal only after the opening', Chain::lastOpening($fitted->approach)?->nearMetres, null, sprintf('The opening at %s would take an earlier signal as its own, and after it there is no time for the signal to be seen.', $say(Chain::lastOpening($fitted->approach)->nearMetres ?? 0.0))],
             Obstacle::Parked => ['position done before firm braking', $fitted->clearOfParked(), null, sprintf('The parked cars are only clear at %s, too near to regain the place before firm braking.', $say($fitted->clearOfParked() ?? 0.0))],

@@ -40,7 +40,7 @@ final class BaysAndRamps
                     'One mirror all the way; the tail out before the lane is seen.',
                     'Too fast to turn the head.',
                     'A hand’s breadth, a look to each side, a hand’s breadth.',
-                    'With the instructor outside giving way signs: stop at once at each.',
+                    'With the instructor outside, waving to stop: stop at once at each wave.',
                 ),
             ],
             Section::MovingOff, 'Back out of the space when it is safe.', Sketch::Bay, [], 'parking, {car park}, reversing, slope',

@@ -90,7 +90,7 @@ final class CrossingOver
             [
                 new Variant('Green seen for long', 'Ease to a speed at which a change finds an answer.', ['light' => 'green-long']),
                 new Variant('Red', 'Stop at the line, before box and crossing.', ['light' => 'red']),
-                new Variant('Changing', 'Amber: stop if it can be done without harsh braking.', ['light' => 'changing']),
+                new Variant('Changing', '{Amber}: stop if it can be done without harsh braking.', ['light' => 'changing']),
                 new Variant('Close follower on a long green', 'A touch of brake early shows the lights.', ['light' => 'green-long', 'close_follower' => true]),
                 new Variant('Cycle box, box {junction}, keep-clear', 'All of them stay empty: stop before, also when the car ahead stands beyond.'),
             ],

@@ -184,11 +184,11 @@ final class Lanes
             RoutineCode::Leave, 'Leave by a {slip road}', 'Off a {dual carriageway} or {motorway}.', 'The lower limit: speed feels slower than it is; read the dial.',
             [
                 Write::mirrors(
-                    'At the first sign; {near} lane by half a mile; interior and {near} mirror again at the marker.',
+                    'At the first sign; {near} lane by {lane by}; interior and {near} mirror again at the marker.',
                     'Those who will pass us and then cut in are behind now.',
                     'First mirror at the last marker.',
                     'The sign was read and not used.',
-                    'Sign, mirror, lane: half a mile before.',
+                    'Sign, mirror, lane: {lane by} before.',
                     'Call each sign’s distance in seconds.',
                 ),
                 Write::signal(
@@ -226,7 +226,7 @@ final class Lanes
                 ),
             ],
             Section::FastRoads, 'Leave at the next exit, please.', Sketch::SlipOff,
-            [new Variant('Very short', 'Firmly, straight from its beginning.'), new Variant('Queue on it', 'Hazards on while the last one; brake earlier and lighter.')],
+            [new Variant('Very short', 'Firmly, straight from its beginning.'), new Variant('Queue on it', '{Hazards} on while the last one; brake earlier and lighter.')],
             'exit, slip, motorway, too fast, countdown',
         );
     }

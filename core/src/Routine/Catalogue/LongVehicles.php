@@ -114,15 +114,15 @@ final class LongVehicles
             [
                 Write::mirrors(
                     'As soon as the sign is read: turning off needs the lane beside.',
-                    'The last place to turn off is often a mile before.',
+                    'The last place to turn off is often far before.',
                     'Nothing until the bridge is in sight.',
                     'Own height not known, so the sign said nothing.',
                     'Own height written where it is seen.',
                     'What is ours in feet and inches, and in metres?',
                 ),
                 Write::speed(
-                    'In doubt stop before it, hazards on, in a place seen from behind.',
-                    'A bridge does not give way.',
+                    'In doubt stop before it, {hazards} on, in a place seen from behind.',
+                    'A bridge does not move.',
                     'Slower, hoping.',
                     'No way round was looked for in time.',
                     'Lower than ours means not at all.',

@@ -105,7 +105,7 @@ final class PeopleAndHumps
                     'Radio off, window a hand open; say from where each sound comes.',
                 ),
                 Write::signal(
-                    'Signal {near} as the place is found; hazards where we stand.',
+                    'Signal {near} as the place is found; {hazards} where we stand.',
                     'It tells their driver that we know.',
                     'None: they have to guess.',
                     'Not yet known where it is.',

@@ -99,7 +99,7 @@ final class RailsAndAlleys
                     'Stops along a bike lane.',
                 ),
                 Write::signal(
-                    'Signal {near} to stop; hazards are not for driving.',
+                    'Signal {near} to stop; {hazards} are not for driving.',
                     'Those behind go round in time.',
                     'Stopped first, signalled afterwards.',
                     'Mirrors as a formality.',
