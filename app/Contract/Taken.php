@@ -207,7 +207,7 @@ final class Taken
     public static function drawing(): array
     {
         return [
-            'title' => self::NAME, 'page' => ['required', 'string', 'max:40', 'regex:/^[a-z][a-z-]*$/'], 'state' => ['present', 'nullable', 'string', 'max:2000'], 'lesson_id' => ['nullable', 'uuid'],
+            'title' => self::NAME, 'page' => ['required', Rule::in(Toolbox::names())], 'state' => ['present', 'nullable', 'string', 'max:2000'], 'lesson_id' => ['nullable', 'uuid'],
             'asked' => ['required', 'array:tool,inputs'], 'asked.tool' => ['required', Rule::in(Toolbox::names())], 'asked.inputs' => ['present', 'array'],
         ];
     }

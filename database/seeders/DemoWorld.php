@@ -83,8 +83,8 @@ final class DemoWorld
 
         return [
             'Quay Street into Chandlers Row' => ['title' => 'How much wheel for this corner', 'page' => 'steering', 'state' => 'kerb=7', 'asked' => $asked('steering', ['vehicle' => 'small-petrol-hatch', 'kerb_radius_m' => 7, 'kerb_gap_m' => 0.5, 'lane_width_m' => 3.65])],
-            'Lifeboat roundabout to Gull Road' => ['title' => 'Lanes of the Lifeboat roundabout', 'page' => 'roundabout', 'state' => http_build_query(['ring' => json_encode($ring)]), 'asked' => $asked('lanes', ['layout' => 'roundabout', 'arms' => $arms, 'from' => $ring['from'], 'to' => $ring['to'], 'speed_mph' => $ring['speed'], 'in_lane' => $ring['lane'], 'spirals_by_paint' => true])],
-            'Lower Mole into Net Loft Square' => ['title' => 'The delivery lorry that comes round here', 'page' => 'long-vehicle', 'state' => 'vehicle=rigid-lorry&kerb=5', 'asked' => $asked('swept-path', ['vehicle' => 'rigid-lorry', 'bend' => ['kerb_radius_m' => 5, 'entry_width_m' => 3.65, 'exit_width_m' => 7.3, 'angle_deg' => 90]])],
+            'Lifeboat roundabout to Gull Road' => ['title' => 'Lanes of the Lifeboat roundabout', 'page' => 'lanes', 'state' => http_build_query(['ring' => json_encode($ring)]), 'asked' => $asked('lanes', ['layout' => 'roundabout', 'arms' => $arms, 'from' => $ring['from'], 'to' => $ring['to'], 'speed_mph' => $ring['speed'], 'in_lane' => $ring['lane'], 'spirals_by_paint' => true])],
+            'Lower Mole into Net Loft Square' => ['title' => 'The delivery lorry that comes round here', 'page' => 'swept-path', 'state' => 'vehicle=rigid-lorry&kerb=5', 'asked' => $asked('swept-path', ['vehicle' => 'rigid-lorry', 'bend' => ['kerb_radius_m' => 5, 'entry_width_m' => 3.65, 'exit_width_m' => 7.3, 'angle_deg' => 90]])],
         ];
     }
 

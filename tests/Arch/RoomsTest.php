@@ -9,7 +9,7 @@
 const CORE = ['Fault', 'Quantity', 'Trade', 'Rules', 'Place', 'Vehicle', 'Motion', 'Judgement', 'Routine', 'Plan', 'FastRoad', 'Lanes', 'Record', 'Skill', 'School', 'Compute', 'Road', 'Docs'];
 
 const INTERFACE_ROOMS = [
-    'api', 'address', 'keys', 'ui', 'session', 'rules', 'queue', 'strip', 'skill', 'compute', 'vehicles', 'routines', 'road', 'judgement', 'approach', 'practice',
+    'api', 'keys', 'ui', 'session', 'rules', 'bench', 'queue', 'strip', 'skill', 'compute', 'vehicles', 'routines', 'road', 'judgement', 'approach', 'practice',
     'places', 'drawings', 'archive', 'areas', 'app', 'testing', 'main.tsx',
 ];
 

@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test';
 
 test('gears: what the revs do on a change, by slider and by key, kept in the address', async ({ page }) => {
-    await page.goto('/bench/gears');
+    await page.goto('/bench/engine');
     // 30 mph on the demo car: 2131 rpm in third, 3196 in second.
     await expect(page.getByText('Add 1065 rpm before the clutch comes up.')).toBeVisible();
     await page.getByLabel('To', { exact: true }).selectOption('4');
@@ -21,16 +21,16 @@ test('steering and reversing follow their sliders', async ({ page }) => {
     await expect.poll(turns).toBeGreaterThan(0.8);
     for (let i = 0; i < 4; i++) await page.getByRole('button', { name: 'Kerb radius: more' }).click();
     await expect(page.getByText('Here that fits.')).toBeVisible();
-    await page.goto('/bench/reversing?angle=-2');
+    await page.goto('/bench/reverse?angle=-2');
     await expect(page.getByText(/never wait for contact/)).toBeVisible();
     for (let i = 0; i < 4; i++) await page.getByRole('button', { name: 'Angle: more' }).click();
     await expect(page.getByText(/never wait for contact/)).toHaveCount(0);
 });
 
 test('a long vehicle fits a wide bend and not a narrow one; a bridge is read in feet and inches', async ({ page }) => {
-    await page.goto('/bench/long-vehicle');
+    await page.goto('/bench/swept-path');
     await expect(page.getByText(/^Fits with \d\.\d\d m to spare$/)).toBeVisible();
-    await page.goto('/bench/long-vehicle?kerb=3&entry=3&exit=3');
+    await page.goto('/bench/swept-path?kerb=3&entry=3&exit=3');
     await expect(page.getByText(/^Does not fit: \d\.\d\d m missing$/)).toBeVisible();
     await expect(page.getByText(/Take another way/)).toBeVisible();
     await page.goto('/bench/clearance');
@@ -44,7 +44,7 @@ test('a long vehicle fits a wide bend and not a narrow one; a bridge is read in 
 });
 
 test('kerbs are dragged, units typed, other ways driven, and the page is kept with a place and comes back', async ({ page }) => {
-    await page.goto('/bench/long-vehicle');
+    await page.goto('/bench/swept-path');
     const verdict = page.getByText(/^(Fits with|Does not fit: \d)/);
     await expect(verdict).toContainText('Fits with');
     const before = await verdict.innerText();
@@ -83,9 +83,9 @@ test('kerbs are dragged, units typed, other ways driven, and the page is kept wi
 });
 
 test('a kerb that is dragged to where nothing fits says how much is missing', async ({ page }) => {
-    await page.goto('/bench/long-vehicle?way=s-bend&left=1.5&right=1.5');
+    await page.goto('/bench/swept-path?way=s-bend&left=1.5&right=1.5');
     await expect(page.getByText(/^Does not fit: \d\.\d\d m missing$/)).toBeVisible();
-    await page.goto('/bench/long-vehicle?way=s-bend&left=9&right=9');
+    await page.goto('/bench/swept-path?way=s-bend&left=9&right=9');
     await expect(page.getByText(/^Fits with/)).toBeVisible();
 });
 
@@ -117,7 +117,7 @@ test('a gap: go becomes wait where the mark is, both cars move on one time, and 
 });
 
 test('a roundabout is drawn from its arms, turned by hand, painted anew, and says what cannot be reached', async ({ page }) => {
-    await page.goto('/bench/roundabout');
+    await page.goto('/bench/lanes');
     const answer = page.getByRole('status').first();
     await expect(answer).toHaveText('Lane 2, out in lane 1');
     await page.getByLabel('To', { exact: true }).selectOption('Skerry Way');
@@ -156,7 +156,7 @@ test('a roundabout is drawn from its arms, turned by hand, painted anew, and say
 });
 
 test('the same lanes on spirals, on to the next junction, with signs in the order in which they are met', async ({ page }) => {
-    await page.goto('/bench/roundabout');
+    await page.goto('/bench/lanes');
     const moves = page.getByRole('region', { name: 'On the way round' });
     await expect(moves).toContainText('move out');
     await page.getByLabel('Spirals as painted').check();

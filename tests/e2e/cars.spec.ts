@@ -19,7 +19,7 @@ test('a car is entered with what it means as it is typed, then used on the bench
     await page.getByRole('button', { name: 'Keep the car' }).click();
     await expect(page.getByText('The test hatch')).toBeVisible();
 
-    await page.goto('/bench/gears');
+    await page.goto('/bench/engine');
     await page.getByLabel('Vehicle').selectOption('The test hatch');
     await expect(page.getByText('Add 918 rpm before the clutch comes up.')).toBeVisible();
     await page.getByLabel('Vehicle').selectOption('Small electric car');

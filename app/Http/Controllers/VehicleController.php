@@ -5,10 +5,13 @@ namespace App\Http\Controllers;
 use App\Contract\Taken;
 use App\Http\Resources\Show;
 use App\Models\Vehicle;
+use App\School\CurrentSchool;
+use App\School\Doctrine;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Validation\ValidationException;
+use NobleTurn\Core\Compute\Tool\VehicleField;
 use NobleTurn\Core\Compute\Tool\VehicleFigures;
 use NobleTurn\Core\Compute\Toolbox;
 use NobleTurn\Core\Fault\BadInput;
@@ -30,10 +33,12 @@ final class VehicleController extends Controller
     }
 
     /** Kinds of vehicle to begin from, with the figures that fill the gaps of one that is like them. */
-    public function kinds(): JsonResponse
+    public function kinds(Request $request, CurrentSchool $current): JsonResponse
     {
+        $pack = Doctrine::of($current->school(), $this->user($request))->pack();
+
         return response()->json(array_map(static fn (Kind $kind): array => [
-            'id' => $kind->id, 'name' => ucfirst($kind->name), 'transmission' => $kind->transmission->value, 'controls' => $kind->controls->value,
+            'id' => $kind->id, 'name' => ucfirst(VehicleField::named($kind, $pack)), 'transmission' => $kind->transmission->value, 'controls' => $kind->controls->value,
             'length_m' => $kind->length->inMetres(), 'width_m' => $kind->width->inMetres(),
             'electric' => $kind->engine->isElectric, 'figures' => VehicleFigures::of($kind), 'units' => VehicleFigures::units($kind),
         ], DemoVehicles::all()));

@@ -23,7 +23,7 @@ final readonly class NorthAmerica implements RulePack
 
     public function name(): string
     {
-        return 'North America (keep right)';
+        return 'North America';
     }
 
     public function version(): string

@@ -81,7 +81,7 @@ final class DemoVehicles
     private static function rigidLorry(): Vehicle
     {
         return new Vehicle(
-            'rigid-lorry', 'rigid lorry', Transmission::Manual, Controls::Standard,
+            'rigid-lorry', 'rigid {lorry}', Transmission::Manual, Controls::Standard,
             length: Distance::ofMetres(9.4),
             width: Distance::ofMetres(2.5),
             gearbox: Gearbox::of([6.9, 4.0, 2.5, 1.6, 1.0, 0.78], 4.1, Tyre::fromMarking('265/70R19.5')),
@@ -95,7 +95,7 @@ final class DemoVehicles
     private static function articulatedLorry(): Vehicle
     {
         return new Vehicle(
-            'articulated-lorry', 'articulated lorry', Transmission::Automatic, Controls::Standard,
+            'articulated-lorry', 'articulated {lorry}', Transmission::Automatic, Controls::Standard,
             length: Distance::ofMetres(16.5),
             width: Distance::ofMetres(2.55),
             gearbox: Gearbox::of([11.7, 9.2, 7.1, 5.6, 4.4, 3.4, 2.6, 2.1, 1.6, 1.28, 1.0, 0.78], 3.1, Tyre::fromMarking('315/70R22.5')),

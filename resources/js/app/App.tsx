@@ -5,7 +5,10 @@ import { api, belongTo } from '@/api/client';
 import { FirstRun } from '@/areas/account/FirstRun';
 import { SignIn } from '@/areas/account/SignIn';
 import { WayIn, wayInOf } from '@/areas/account/WayIn';
+import { Moved } from '@/areas/bench/Moved';
+import { DRAWN } from '@/areas/bench/pages';
 import { TodayPage } from '@/areas/today/TodayPage';
+import { CALLED_BEFORE, type BenchTool } from '@/bench/pages';
 import { Failed, Waiting } from '@/ui/State';
 import { NotFound } from './NotFound';
 import { SessionContext } from '@/session/session';
@@ -21,18 +24,6 @@ const SchoolPage = lazy(() => import('@/areas/school/SchoolPage').then((area) =>
 const PeoplePage = lazy(() => import('@/areas/people/PeoplePage').then((area) => ({ default: area.PeoplePage })));
 const PlacesPage = lazy(() => import('@/areas/places/PlacesPage').then((area) => ({ default: area.PlacesPage })));
 const RoutinesPage = lazy(() => import('@/areas/routines/RoutinesPage').then((area) => ({ default: area.RoutinesPage })));
-const ApproachBench = lazy(() => import('@/areas/bench/ApproachBench').then((area) => ({ default: area.ApproachBench })));
-const RoundaboutBench = lazy(() => import('@/areas/bench/RoundaboutBench').then((area) => ({ default: area.RoundaboutBench })));
-const JoinBench = lazy(() => import('@/areas/bench/JoinBench').then((area) => ({ default: area.JoinBench })));
-const LeaveBench = lazy(() => import('@/areas/bench/LeaveBench').then((area) => ({ default: area.LeaveBench })));
-const LaneChangeBench = lazy(() => import('@/areas/bench/LaneChangeBench').then((area) => ({ default: area.LaneChangeBench })));
-const OvertakeBench = lazy(() => import('@/areas/bench/OvertakeBench').then((area) => ({ default: area.OvertakeBench })));
-const GapBench = lazy(() => import('@/areas/bench/GapBench').then((area) => ({ default: area.GapBench })));
-const GearsBench = lazy(() => import('@/areas/bench/GearsBench').then((area) => ({ default: area.GearsBench })));
-const SteeringBench = lazy(() => import('@/areas/bench/SteeringBench').then((area) => ({ default: area.SteeringBench })));
-const ReversingBench = lazy(() => import('@/areas/bench/ReversingBench').then((area) => ({ default: area.ReversingBench })));
-const LongVehicleBench = lazy(() => import('@/areas/bench/LongVehicleBench').then((area) => ({ default: area.LongVehicleBench })));
-const ClearanceBench = lazy(() => import('@/areas/bench/ClearanceBench').then((area) => ({ default: area.ClearanceBench })));
 const UnsentPage = lazy(() => import('@/areas/unsent/UnsentPage').then((area) => ({ default: area.UnsentPage })));
 const RulesPage = lazy(() => import('@/areas/account/RulesPage').then((area) => ({ default: area.RulesPage })));
 const AccountPage = lazy(() => import('@/areas/account/AccountPage').then((area) => ({ default: area.AccountPage })));
@@ -59,18 +50,8 @@ const router = createBrowserRouter([
             { path: 'routines', element: page(RoutinesPage) },
             { path: 'routines/:code', element: page(RoutinesPage) },
             { path: 'bench', element: <Navigate to="/bench/approach" replace /> },
-            { path: 'bench/approach', element: page(ApproachBench) },
-            { path: 'bench/gap', element: page(GapBench) },
-            { path: 'bench/roundabout', element: page(RoundaboutBench) },
-            { path: 'bench/join', element: page(JoinBench) },
-            { path: 'bench/leave', element: page(LeaveBench) },
-            { path: 'bench/lane-change', element: page(LaneChangeBench) },
-            { path: 'bench/overtake', element: page(OvertakeBench) },
-            { path: 'bench/gears', element: page(GearsBench) },
-            { path: 'bench/steering', element: page(SteeringBench) },
-            { path: 'bench/reversing', element: page(ReversingBench) },
-            { path: 'bench/long-vehicle', element: page(LongVehicleBench) },
-            { path: 'bench/clearance', element: page(ClearanceBench) },
+            ...(Object.keys(DRAWN) as BenchTool[]).map((tool) => ({ path: `bench/${tool}`, element: page(DRAWN[tool]) })),
+            ...Object.entries(CALLED_BEFORE).map(([before, tool]) => ({ path: `bench/${before}`, element: <Moved to={tool} /> })),
             { path: 'unsent', element: page(UnsentPage) },
             { path: 'account', element: page(AccountPage) },
             { path: 'account/rules', element: page(RulesPage) },
@@ -92,7 +73,7 @@ export function App() {
         );
     }
     if (wayIn) return <WayIn {...wayIn} />;
-    if (!session.data || session.data.user === null) return session.data?.first_run ? <FirstRun /> : <SignIn />;
+    if (!session.data || session.data.user === null) return session.data?.first_run ? <FirstRun packs={session.data.packs} /> : <SignIn />;
     return (
         <SessionContext value={session.data}>
             <RouterProvider router={router} />

@@ -1,13 +1,15 @@
 import { useMemo, useState, type ReactNode } from 'react';
 import type { ApproachAsked, StripStep } from '@/api/types';
-import { speedField, speedRange, useRules } from '@/rules/rules';
+import { useRules } from '@/rules/rules';
+import { speedField, speedRange } from '@/rules/speed';
 import { wantedFrom } from '@/strip/layout';
 import { Strip } from '@/strip/Strip';
 import { useApproach } from '@/strip/useApproach';
 import { onItsAxis } from '@/strip/words';
 import { NotShown } from '@/ui/NotShown';
 import { Failed, Waiting } from '@/ui/State';
-import { Controls, type Conditions } from './Controls';
+import { Controls } from './Controls';
+import type { Conditions } from '@/bench/approach';
 import { NextHazard } from './NextHazard';
 import { PlanNotes } from './PlanNotes';
 import { StepDetail } from './StepDetail';

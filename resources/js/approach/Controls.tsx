@@ -1,15 +1,9 @@
+import type { Conditions } from '@/bench/approach';
 import { Slider } from '@/ui/Slider';
 import type { ApproachAsked, Rules } from '@/api/types';
-import { speedField, speedRange, unitWords, useRules } from '@/rules/rules';
+import { useRules } from '@/rules/rules';
+import { speedField, speedRange, unitWords } from '@/rules/speed';
 import { GRADIENTS } from '@/strip/useApproach';
-
-/** What changes from one drive to the next at the same place. */
-export interface Conditions {
-    speed: number;
-    gradient: number;
-    surface: 'dry' | 'wet';
-    follower: boolean;
-}
 
 /** The same as the plan's tool takes it. */
 export const asDriven = ({ speed, gradient, surface, follower }: Conditions, unit: Rules['speed_unit']): ApproachAsked => ({

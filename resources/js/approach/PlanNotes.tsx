@@ -1,9 +1,12 @@
 import type { DrawnPlan } from '@/api/types';
 import { Figures } from '@/compute/Figures';
-import { approachSpeed, spoken, wayIsKnown } from '@/strip/words';
+import { useRules } from '@/rules/rules';
+import { speedWords } from '@/rules/speed';
+import { spoken, wayIsKnown } from '@/strip/words';
 
 /** What had to give way, what to know, and what every figure rests on. */
 export function PlanNotes({ plan }: { plan: DrawnPlan }) {
+    const rules = useRules();
     const conflicts = plan.conflicts.filter((conflict) => !conflict.code.startsWith('signal'));
     return (
         <section aria-label="Behind the plan" className="not-on-card grid gap-3">
@@ -28,7 +31,7 @@ export function PlanNotes({ plan }: { plan: DrawnPlan }) {
             )}
             <p className="text-quiet">
                 {plan.fits ? '' : 'Planned at '}
-                {plan.axis === 'distance' && approachSpeed(plan)}
+                {plan.axis === 'distance' && speedWords(plan.approach_speed_mps, rules.speed_unit)}
                 {plan.fits ? '' : ', the highest speed at which it fits'}
                 {plan.axis === 'distance' && ' · '}
                 {plan.sign?.in_time ? wayIsKnown(plan, plan.say_at_m) : `“${plan.direction}” said by ${spoken(plan.say_at_m, plan.length_unit)}`}

@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Drawable, StripStep } from '@/api/types';
-import { readAt } from '@/strip/scale';
+import { readAt } from '@/ui/columns';
 
 /** A moment after the line before the played approach is over, s. */
 const REST = 0.8;

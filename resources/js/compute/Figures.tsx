@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import type { Assumption } from '@/api/types';
+import { useSay } from '@/rules/rules';
 import { STATUS_WORDS } from '@/strip/words';
 
 /** What to know of an answer. */
@@ -18,8 +19,12 @@ export function Warnings({ warnings }: { warnings: { code: string; message: stri
     );
 }
 
+/** Codes that stand for something with a name of its own. */
+const VALUES: Record<string, string> = { 'give-way': '{give-way line}', stop: 'stop line' };
+
 /** Every figure an answer rests on, with where it comes from; one press away. */
 export function Figures({ assumptions, title, children }: { assumptions: Assumption[]; title: string; children?: ReactNode }) {
+    const say = useSay();
     return (
         <details className="text-sm">
             <summary className="link min-h-12 cursor-pointer content-center font-semibold">{title}</summary>
@@ -32,7 +37,7 @@ export function Figures({ assumptions, title, children }: { assumptions: Assumpt
                                     {assumption.name.replaceAll('_', ' ')}
                                 </th>
                                 <td className="py-1 pr-3 font-semibold whitespace-nowrap">
-                                    {String(assumption.value)} {assumption.unit}
+                                    {say(VALUES[String(assumption.value)] ?? String(assumption.value))} {assumption.unit}
                                 </td>
                                 <td className="text-quiet py-1">
                                     {STATUS_WORDS[assumption.status]}

@@ -31,7 +31,7 @@ export function KeepDrawing({ title, asked }: { title: string; asked: ToolAsked 
 }
 
 function KeepForm({ title, asked, onKept }: { title: string; asked: ToolAsked; onKept: () => void }) {
-    const { pathname, search } = useLocation();
+    const { search } = useLocation();
     const client = useQueryClient();
     const clock = useClock();
     const notice = useNotice();
@@ -43,10 +43,9 @@ function KeepForm({ title, asked, onKept }: { title: string; asked: ToolAsked; o
         enabled: values.place_id !== '',
     });
     const keep = async () => {
-        const page = pathname.split('/').pop() ?? '';
         await api.POST('/places/{place}/drawings', {
             ...at({ place: values.place_id }),
-            body: { title: values.title, page, state: search.slice(1), asked, lesson_id: values.lesson_id || null },
+            body: { title: values.title, page: asked.tool, state: search.slice(1), asked, lesson_id: values.lesson_id || null },
         });
         await client.invalidateQueries({ queryKey: ['places'] });
         if (values.lesson_id) await client.invalidateQueries({ queryKey: ['lesson', values.lesson_id] satisfies [string, Lesson['id']] });

@@ -1,10 +1,12 @@
 import { Link } from 'react-router';
 import type { Drawing, LanesAsked, RoadFacts, RoutineCode, RoutineLine, Rules } from '@/api/types';
-import { limitOf, speedField, unitWords, useRules } from '@/rules/rules';
+import { limitOf, useRules } from '@/rules/rules';
+import { speedField, unitWords } from '@/rules/speed';
 import { useCompute } from '@/compute/useCompute';
 import { spoken } from '@/strip/words';
 import { NotShown } from '@/ui/NotShown';
-import { asked, read } from './ring';
+import { addressOf } from '@/bench/pages';
+import { asked, lanes } from '@/bench/ring';
 
 interface Props {
     routine: RoutineCode;
@@ -48,18 +50,13 @@ function GapLine({ manoeuvre, road }: { manoeuvre: NonNullable<RoutineLine['mano
         gradient,
     });
     if (!data) return error && <NotShown what="The gap here is not shown" error={error} retry={() => void refetch()} />;
-    const address = new URLSearchParams({
-        manoeuvre,
-        speed: String(limit),
-        distance: String(Math.round(data.critical_gap_m / 5) * 5),
-        slope: String(Math.round(gradient * 100)),
-    });
+    const address = addressOf('gap', { manoeuvre, speed: limit, distance: Math.round(data.critical_gap_m / 5) * 5, slope: Math.round(gradient * 100) }, rules);
     return (
         <p aria-label="The gap here">
             The gap to go in, from rest: <strong className="tabular">{data.critical_gap_s.toFixed(1)} s</strong>, at {limit} {unitWords(rules.speed_unit)}{' '}
             <strong className="tabular">{spoken(data.critical_gap_m, rules.length_unit)}</strong>; road design reckons with {data.published_gap_s.toFixed(1)} s
             and a view of {spoken(data.sight_distance_m, rules.length_unit)}.{' '}
-            <Link className="link screen-only" to={`/bench/gap?${address.toString()}`}>
+            <Link className="link screen-only" to={address}>
                 On the bench
             </Link>
         </p>
@@ -71,7 +68,7 @@ const askedOf = ({ asked: kept }: Drawing): LanesAsked | null => (kept?.tool ===
 
 function LaneLine({ drawing }: { drawing: Drawing }) {
     const rules = useRules();
-    const inputs = askedOf(drawing) ?? asked(read(new URLSearchParams(drawing.state)), rules.pack, speedField(rules.speed_unit));
+    const inputs = askedOf(drawing) ?? asked(lanes(rules).read(new URLSearchParams(drawing.state)), rules.pack, speedField(rules.speed_unit));
     const { data, error, refetch } = useCompute('lanes', inputs);
     if (!data) return error && <NotShown what="The lane here is not shown" error={error} retry={() => void refetch()} />;
     const others = data.acceptable_lanes.slice(1).map((lane) => lane.lane);
@@ -80,7 +77,7 @@ function LaneLine({ drawing }: { drawing: Drawing }) {
             {inputs.from} to {inputs.to}: <strong>lane {data.approach_lane}</strong>, out in lane {data.exit_lane}
             {others.length > 0 && `; lane ${others.join(' or ')} would do`}; known by {spoken(data.decide_by_m, rules.length_unit)}, taken by{' '}
             {spoken(data.lane_by_m, rules.length_unit)} before the line.{' '}
-            <Link className="link screen-only" to={`/bench/roundabout?${drawing.state}`}>
+            <Link className="link screen-only" to={`/bench/lanes?${drawing.state}`}>
                 On the bench
             </Link>
         </p>

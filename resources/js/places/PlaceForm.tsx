@@ -1,6 +1,7 @@
 import { api, at } from '@/api/client';
 import type { Light, Place, RoadFacts, Stretch, WayOut } from '@/api/types';
-import { limitOf, unitWords, usePlanned, useRoutine, useRules, withLimit } from '@/rules/rules';
+import { limitOf, usePlanned, useRoutine, useRules, useSay, withLimit } from '@/rules/rules';
+import { unitWords } from '@/rules/speed';
 import { RoutineSelect } from '@/routines/RoutineSelect';
 import { LIGHTS, WAYS_OUT } from '@/routines/words';
 import { Field } from '@/ui/Field';
@@ -19,6 +20,7 @@ interface Props {
 /** Describes a junction by what can be seen and paced out there. What is left empty takes the named default. */
 export function PlaceForm({ place, onKept }: Props) {
     const rules = useRules();
+    const say = useSay();
     const kept: RoadFacts = place?.road ?? {};
     const form = useForm({
         name: place?.name ?? '',
@@ -114,7 +116,7 @@ export function PlaceForm({ place, onKept }: Props) {
                         {asks.includes('control') && (
                             <Field label="Line" errors={errors['road.control']}>
                                 <select value={values.control} onChange={(event) => set('control', event.target.value)}>
-                                    <option value="">Give way</option>
+                                    <option value="">{say('{Give way}')}</option>
                                     <option value="stop">Stop</option>
                                 </select>
                             </Field>
@@ -138,7 +140,7 @@ export function PlaceForm({ place, onKept }: Props) {
                                 />
                             </Field>
                         )}
-                        <Field label="Road, kerb to kerb, m" hint="Empty: 7.3, assumed" errors={errors['road.road_width_m']}>
+                        <Field label={say('Road, {kerb} to {kerb}, m')} hint="Empty: 7.3, assumed" errors={errors['road.road_width_m']}>
                             <input inputMode="decimal" value={values.road_width_m} onChange={(event) => set('road_width_m', event.target.value)} />
                         </Field>
                         <Field label="Room before the line, m" hint="Only where it is short" errors={errors['road.room_m']}>

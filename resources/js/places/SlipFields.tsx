@@ -1,4 +1,5 @@
-import { unitWords, useRules } from '@/rules/rules';
+import { useRules } from '@/rules/rules';
+import { unitWords } from '@/rules/speed';
 import { Field } from '@/ui/Field';
 import type { SlipValues } from './slip';
 

@@ -1,9 +1,10 @@
-import { at } from './columns';
+import { readAt } from '@/ui/columns';
 import { Draggable } from './Draggable';
 import { Body, Mark, RoadFrame } from './RoadFrame';
-import { LORRY_M, CAR_M, nameOf, type Other } from './others';
+import { LORRY_M, CAR_M, nameOf, type Other } from '@/bench/others';
 import type { LaneChangeAnswer } from '@/api/types';
-import { inMps } from './words';
+import { useRules } from '@/rules/rules';
+import { inMps } from '@/rules/speed';
 
 interface Props {
     option: LaneChangeAnswer['options'][number];
@@ -22,8 +23,9 @@ const REACH = 130;
 
 /** Both lanes as seen from above, moving along with us: who closes in comes nearer, who is slower falls back. */
 export function ChangePicture({ option, others, unit, to, seconds, room, onDrag }: Props) {
-    const ours = at(option.motion, 'ours_m', seconds);
-    const over = at(option.motion, 'over', seconds);
+    const rules = useRules();
+    const ours = readAt(option.motion.time_s, option.motion.ours_m, seconds);
+    const over = readAt(option.motion.time_s, option.motion.over, seconds);
     const target = to === 'left' ? 30 + LANE / 2 : 30 + LANE * 1.5;
     const own = to === 'left' ? 30 + LANE * 1.5 : 30 + LANE / 2;
     return (
@@ -64,7 +66,7 @@ export function ChangePicture({ option, others, unit, to, seconds, room, onDrag 
                                         textAnchor="middle"
                                         fill="var(--quiet)"
                                     >
-                                        {nameOf(other, i)}
+                                        {nameOf(other, i, rules)}
                                     </text>
                                 </Draggable>
                             );

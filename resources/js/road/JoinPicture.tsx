@@ -1,4 +1,5 @@
-import { at } from './columns';
+import { useSay } from '@/rules/rules';
+import { readAt } from '@/ui/columns';
 import { Draggable } from './Draggable';
 import { LANE, MainRoad, turned } from './MainRoad';
 import { Body, Mark, RoadFrame, type RoadScale } from './RoadFrame';
@@ -24,7 +25,8 @@ const SLIP_FAR = 34;
 
 /** The slip road from above with everybody on it at one moment, what is seen over the shoulder, and where it is decided. */
 export function JoinPicture({ answer, slip, keeps, unit, seconds, words, onDrag }: Props) {
-    const here = at(answer.profile, 'distance_m', seconds);
+    const say = useSay();
+    const here = readAt(answer.profile.time_s, answer.profile.distance_m, seconds);
     const near = MAIN.top - LANE / 2;
     /** Middle of the slip: far from the road at its beginning, beside it where the solid line ends, in it beyond where we join. */
     const slipY = (metres: number) => {
@@ -43,7 +45,7 @@ export function JoinPicture({ answer, slip, keeps, unit, seconds, words, onDrag 
             height={HEIGHT}
             unit={unit}
             zero="end"
-            label={`The slip road after ${seconds.toFixed(1)} s: ${Math.round(here)} m to its end at ${words(at(answer.profile, 'speed_mps', seconds))}`}
+            label={`${say('The {slip road}')} after ${seconds.toFixed(1)} s: ${Math.round(here)} m to its end at ${words(readAt(answer.profile.time_s, answer.profile.speed_mps, seconds))}`}
         >
             {(scale) => (
                 <>
@@ -121,4 +123,4 @@ function surface(scale: RoadScale, slip: number, slipY: (metres: number) => numb
     return `M${far.join(' L')} L${scale.x(-25).toFixed(1)},${y(MAIN.top).toFixed(1)} L${near.join(' L')} Z`;
 }
 
-const valueAt = (times: number[], column: number[], seconds: number) => at({ time_s: times, value: column }, 'value', seconds);
+const valueAt = (times: number[], column: number[], seconds: number) => readAt(times, column, seconds);

@@ -1,4 +1,5 @@
-import { readAt } from '@/strip/scale';
+import { useSay } from '@/rules/rules';
+import { readAt } from '@/ui/columns';
 import { LANE, MainRoad, turned } from './MainRoad';
 import { Body, Mark, RoadFrame, type RoadScale } from './RoadFrame';
 import { SpeedBand } from './SpeedBand';
@@ -29,6 +30,7 @@ const SHORT: Record<string, string> = {
 
 /** The way off from above, with what is due where; the axis is metres to the beginning of the slip road. */
 export function LeavePicture({ answer, slip, keeps, unit, toGo, words }: Props) {
+    const say = useSay();
     const { profile } = answer;
     // Columns run down to the end of the slip: the place at this moment.
     const here = readAt(profile.time_s, profile.distance_m, toGo);
@@ -47,8 +49,8 @@ export function LeavePicture({ answer, slip, keeps, unit, toGo, words }: Props) 
             to={-slip - 15}
             height={HEIGHT}
             unit={unit}
-            zero="slip"
-            label={`Leaving: ${Math.round(here)} m to the slip road at ${words(readAt(profile.distance_m, profile.speed_mps, here))}`}
+            zero={say('{slip}')}
+            label={`Leaving: ${Math.round(here)} m to ${say('the {slip road}')} at ${words(readAt(profile.distance_m, profile.speed_mps, here))}`}
         >
             {(scale) => (
                 <>

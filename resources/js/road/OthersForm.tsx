@@ -1,7 +1,10 @@
-import { MOST, nameOf, type Other } from './others';
+import { useRules } from '@/rules/rules';
+import { inWords } from '@/rules/words';
+import { MOST, nameOf, type Other } from '@/bench/others';
 
 /** Vehicles beside us, typed: how far ahead or behind, how fast, how long. */
 export function OthersForm({ title, value, unit, onChange }: { title: string; value: Other[]; unit: string; onChange: (value: Other[]) => void }) {
+    const rules = useRules();
     const set = (at: number, part: Partial<Other>) => onChange(value.map((one, i) => (i === at ? { ...one, ...part } : one)));
     return (
         <fieldset className="grid gap-2">
@@ -9,11 +12,11 @@ export function OthersForm({ title, value, unit, onChange }: { title: string; va
             <ul className="flex flex-wrap gap-x-8 gap-y-2">
                 {value.map((one, i) => (
                     <li key={i} className="flex flex-wrap items-center gap-2">
-                        <span className="w-16 font-semibold">{nameOf(one, i)}</span>
+                        <span className="w-16 font-semibold">{nameOf(one, i, rules)}</span>
                         <input
                             type="number"
                             className="entry w-24"
-                            aria-label={`${nameOf(one, i)}, metres ahead of us`}
+                            aria-label={`${nameOf(one, i, rules)}, metres ahead of us`}
                             min={-400}
                             max={400}
                             step={5}
@@ -24,7 +27,7 @@ export function OthersForm({ title, value, unit, onChange }: { title: string; va
                         <input
                             type="number"
                             className="entry w-24"
-                            aria-label={`${nameOf(one, i)}, speed`}
+                            aria-label={`${nameOf(one, i, rules)}, speed`}
                             min={5}
                             max={130}
                             value={one.speed}
@@ -32,12 +35,12 @@ export function OthersForm({ title, value, unit, onChange }: { title: string; va
                         />
                         {unit}
                         <button type="button" className="key" aria-pressed={one.long} onClick={() => set(i, { long: !one.long })}>
-                            Lorry
+                            {inWords('{Lorry}', rules)}
                         </button>
                         <button
                             type="button"
                             className="min-h-12 min-w-12 text-lg"
-                            aria-label={`Take ${nameOf(one, i)} away`}
+                            aria-label={`Take ${nameOf(one, i, rules)} away`}
                             onClick={() => onChange(value.filter((_, n) => n !== i))}
                         >
                             ✕

@@ -1,4 +1,4 @@
-import { at } from './columns';
+import { readAt } from '@/ui/columns';
 import { Body, Mark, RoadFrame } from './RoadFrame';
 import type { OvertakeAnswer } from '@/api/types';
 
@@ -19,8 +19,8 @@ const TOP = 34;
 /** Both lanes from above: us, the passed one, whoever may come where the view ends; where the view ends, and where there is no going back. */
 export function OvertakePicture({ answer, keeps, unit, seconds, sight, oncoming }: Props) {
     const { profile } = answer;
-    const ours = at(profile, 'ours_m', seconds);
-    const other = at(profile, 'other_m', seconds);
+    const ours = readAt(profile.time_s, profile.ours_m, seconds);
+    const other = readAt(profile.time_s, profile.other_m, seconds);
     const coming = sight === null || oncoming === null ? null : sight - oncoming * seconds;
     const far = Math.max(answer.sight_needed_m ?? 0, sight ?? 0, profile.ours_m[profile.ours_m.length - 1]! + 20) * 1.04;
     const ownLane = keeps === 'left' ? TOP + LANE / 2 : TOP + LANE * 1.5;
@@ -29,7 +29,7 @@ export function OvertakePicture({ answer, keeps, unit, seconds, sight, oncoming 
     const out = Math.min(1, Math.max(0, seconds / 1.5));
     const back = end === null ? 0 : Math.min(1, Math.max(0, (seconds - (end - 1.5)) / 1.5));
     const y = ownLane + (theirLane - ownLane) * Math.min(out, 1 - back);
-    const noReturn = answer.point_of_no_return_s === null ? null : at(profile, 'ours_m', answer.point_of_no_return_s);
+    const noReturn = answer.point_of_no_return_s === null ? null : readAt(profile.time_s, profile.ours_m, answer.point_of_no_return_s);
     return (
         <RoadFrame from={-30} to={far} height={HEIGHT} unit={unit} zero="start" label={`After ${seconds.toFixed(1)} s: ${answer.message}`}>
             {(scale) => {

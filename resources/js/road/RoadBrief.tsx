@@ -1,15 +1,17 @@
+import { inWords } from '@/rules/words';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { Answer } from '@/api/tools';
 import type { FastPlan, FastRoad, RoadFacts, RoutineCode, Rules } from '@/api/types';
-import { unitWords, useRules } from '@/rules/rules';
+import { useRules } from '@/rules/rules';
+import { unitWords } from '@/rules/speed';
 import { useCompute } from '@/compute/useCompute';
 import { spoken } from '@/strip/words';
 import { NotShown } from '@/ui/NotShown';
-import { roadAddress } from './address';
+import { placeAddress } from '@/bench/places';
 import { JoinPicture } from './JoinPicture';
 import { LeavePicture } from './LeavePicture';
-import { speedWords } from './words';
+import { speedWords } from '@/rules/speed';
 
 interface Props {
     plan: Pick<FastPlan, 'tool' | 'inputs'>;
@@ -36,7 +38,7 @@ export function RoadBrief({ plan, routine, road, ordinary = false, compact = fal
             <p aria-label="On this road">
                 {ordinary && `${said(road, rules)}: `}
                 {words}{' '}
-                <Link className="link screen-only" to={roadAddress(plan.tool, road, routine, rules)}>
+                <Link className="link screen-only" to={placeAddress(plan.tool, road, routine, rules)}>
                     On the bench
                 </Link>
             </p>
@@ -52,7 +54,7 @@ export function RoadBrief({ plan, routine, road, ordinary = false, compact = fal
 /** An ordinary road in words; its figures are assumed and say so. */
 function said(road: RoadFacts, rules: Rules): string {
     const limit = rules.speed_unit === 'mph' ? (road.main_speed_mph ?? road.limit_mph) : (road.main_speed_kmh ?? road.limit_kmh);
-    return `On an ordinary ${road.slip_length_m === undefined ? 'road' : `slip road of ${road.slip_length_m} m`} at ${limit} ${unitWords(rules.speed_unit)} (assumed)`;
+    return `On an ordinary ${road.slip_length_m === undefined ? 'road' : inWords(`{slip road} of ${road.slip_length_m} m`, rules)} at ${limit} ${unitWords(rules.speed_unit)} (assumed)`;
 }
 
 function told(

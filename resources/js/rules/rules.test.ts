@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { RoadFacts, RoutineLine, Rules } from '@/api/types';
-import { roadAddress } from '@/road/address';
+import { placeAddress } from '@/bench/places';
 import { answer } from '@/testing/answers';
 import { sideAt } from './rules';
 
@@ -34,7 +34,7 @@ describe('facts that come with a routine', () => {
     });
 
     it('opens the lane-change page on the side the routine is about', () => {
-        expect(roadAddress('lane-change', {}, 'lane-change-left', rules)).toContain('to=left');
-        expect(roadAddress('lane-change', {}, 'lane-change-right', rules)).toContain('to=right');
+        expect(placeAddress('lane-change', {}, 'lane-change-left', rules)).toContain('to=left');
+        expect(placeAddress('lane-change', {}, 'lane-change-right', rules)).toContain('to=right');
     });
 });

@@ -1,9 +1,8 @@
 import { createContext, useContext, type ReactNode } from 'react';
 import type { FastRoad, Road, RoadFacts, RoutineLine, Rules, Side } from '@/api/types';
 import { useSession } from '@/session/session';
-
-/** Exact. */
-const KMH_IN_A_MPH = 1.609344;
+import { inWords } from './words';
+import { converted, saidSpeed } from './speed';
 
 const RulesContext = createContext<Rules | null>(null);
 
@@ -42,8 +41,6 @@ export function usePlanned(): (code: string) => { by: 'approach' | FastRoad; ask
     };
 }
 
-type Unit = Rules['speed_unit'];
-
 /** What was measured of a road, without what is said about the record itself. */
 export function factsOf({ kind: _, version: __, ...facts }: RoadFacts): Omit<RoadFacts, 'kind' | 'version'> {
     return facts;
@@ -51,23 +48,23 @@ export function factsOf({ kind: _, version: __, ...facts }: RoadFacts): Omit<Roa
 
 /** A road in two words, for a list. */
 export const roadWords = (road: Road, rules: Rules): string =>
-    road.kind === 'slip' ? `slip road of ${road.slip_length_m} m` : `${limitOf(road, rules)} ${unitWords(rules.speed_unit)}`;
-
-export const unitWords = (unit: Unit): string => (unit === 'mph' ? 'mph' : 'km/h');
+    road.kind === 'slip' ? inWords(`{slip road} of ${road.slip_length_m} m`, rules) : saidSpeed(limitOf(road, rules), rules.speed_unit);
 
 /** A road's limit as a number in a unit, whichever it was written in; the town's limit where none is. */
 export function limitOf(road: RoadFacts, rules: Rules): number {
-    if (rules.speed_unit === 'mph') return road.limit_mph ?? (road.limit_kmh === undefined ? rules.town_limit : Math.round(road.limit_kmh / KMH_IN_A_MPH));
-    return road.limit_kmh ?? (road.limit_mph === undefined ? rules.town_limit : Math.round(road.limit_mph * KMH_IN_A_MPH));
+    const [here, there] = rules.speed_unit === 'mph' ? [road.limit_mph, road.limit_kmh] : [road.limit_kmh, road.limit_mph];
+    if (here !== undefined) return here;
+    return there === undefined ? rules.town_limit : Math.round(converted(there, rules.speed_unit === 'mph' ? 'kmh' : 'mph', rules.speed_unit));
 }
 
 /** The same road with its limit written in the place's unit. */
 export function withLimit<T extends Pick<RoadFacts, 'limit_mph' | 'limit_kmh'>>(road: T, limit: number, rules: Rules): T {
     const { limit_mph: _, limit_kmh: __, ...rest } = road;
-    return { ...rest, [rules.speed_unit === 'mph' ? 'limit_mph' : 'limit_kmh']: limit } as unknown as T;
+    return { ...rest, [`limit_${rules.speed_unit}`]: limit } as unknown as T;
 }
 
-/** Speeds a slider offers, in the place's unit. */
-export const speedRange = (unit: Unit) => (unit === 'mph' ? { from: 5, to: 70, step: 1 } : { from: 10, to: 120, step: 2 });
-
-export const speedField = (unit: Unit): 'speed_mph' | 'speed_kmh' => (unit === 'mph' ? 'speed_mph' : 'speed_kmh');
+/** Says a text of the interface in the words of the place. */
+export function useSay(): (text: string) => string {
+    const rules = useRules();
+    return (text) => inWords(text, rules);
+}

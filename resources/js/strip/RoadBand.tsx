@@ -1,6 +1,6 @@
 import type { Drawable, Stretch } from '@/api/types';
 import type { StripLayout } from './layout';
-import { readAt } from './scale';
+import { readAt } from '@/ui/columns';
 
 /** What governs a line behind which another road is met. */
 const CROSSES = new Set(['give-way', 'stop', 'signals', 'all-way-stop']);

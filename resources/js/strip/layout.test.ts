@@ -2,7 +2,8 @@ import { execFileSync } from 'node:child_process';
 import { beforeAll, describe, expect, it } from 'vitest';
 import type { ApproachAnswer, ApproachAsked, DrawnPlan } from '@/api/types';
 import { freeSide, layOut, wantedFrom } from './layout';
-import { makeScale, ticks, readAt, secondTicks } from './scale';
+import { makeScale, ticks, secondTicks } from './scale';
+import { readAt } from '@/ui/columns';
 import { nearest } from './useApproach';
 import { onItsAxis, spoken } from './words';
 

@@ -1,6 +1,7 @@
 import type { Drawable, LengthUnit, StripStep } from '@/api/types';
 import { inUnit, wayIsKnown } from './words';
-import { makeScale, ticks, readAt, secondTicks, type Scale } from './scale';
+import { makeScale, ticks, secondTicks, type Scale } from './scale';
+import { readAt } from '@/ui/columns';
 
 /** Everything the strip draws, as numbers: no drawing in here, and nothing of the trade. */
 export interface StripLayout {

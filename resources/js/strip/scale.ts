@@ -31,16 +31,6 @@ export function ticks(from: number, wanted: number, metresInAUnit = 1): { at: nu
     return Array.from({ length: Math.floor(far / step) + 1 }, (_, i) => ({ at: i * step, metres: i * step * metresInAUnit }));
 }
 
-/** Reads a column of the profile at a distance, between its rows. Columns run from far to the line. */
-export function readAt(distances: number[], column: number[], metres: number): number {
-    const last = distances.length - 1;
-    if (metres >= distances[0]!) return column[0]!;
-    if (metres <= distances[last]!) return column[last]!;
-    const i = distances.findIndex((distance) => distance <= metres);
-    const [d0, d1, c0, c1] = [distances[i - 1]!, distances[i]!, column[i - 1]!, column[i]!];
-    return d0 === d1 ? c1 : c0 + ((d0 - metres) / (d0 - d1)) * (c1 - c0);
-}
-
 /** Where each whole second to go falls, thinned so that labels keep `gap` pixels between them. */
 export function secondTicks(distances: number[], times: number[], scale: Scale, gap: number): { second: number; x: number }[] {
     const ticks: { second: number; x: number }[] = [];

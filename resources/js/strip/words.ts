@@ -19,7 +19,7 @@ export const STATUS_WORDS = {
 } as const;
 
 /** Exact. */
-const METRES_IN_A_FOOT = 0.3048;
+export const METRES_IN_A_FOOT = 0.3048;
 
 /** A number of metres in the unit of the axis. */
 export const inUnit = (metres: number, unit: LengthUnit): number => (unit === 'ft' ? metres / METRES_IN_A_FOOT : metres);
@@ -49,8 +49,3 @@ export function wayIsKnown(plan: Pick<DrawnPlan, 'sign' | 'length_unit'>, said: 
 }
 
 export const seconds = (value: number) => `${value.toFixed(1)} s`;
-
-/** The approach speed in the unit of the pack. */
-export function approachSpeed(plan: Drawable): string {
-    return plan.approach_speed_kmh === undefined ? `${Math.round(plan.approach_speed_mph ?? 0)} mph` : `${Math.round(plan.approach_speed_kmh)} km/h`;
-}

@@ -1,12 +1,17 @@
 import { Problem } from '@/api/client';
+import { useRules, useSay } from '@/rules/rules';
+import { fromMps, saidSpeed, speedField, unitWords, usual } from '@/rules/speed';
 import { useCompute } from '@/compute/useCompute';
 import type { CoreVehicle } from './vehicle';
 
-/** What the figures mean, as they are typed: the revs at 30 mph, the top speed of each gear, how tightly it turns. */
+/** What the figures mean, as they are typed: the revs in town, the top speed of each gear, how tightly it turns. */
 export function Consequences({ vehicle }: { vehicle: CoreVehicle }) {
-    const engine = useCompute('engine', { vehicle, speed_mph: 30 });
-    const steering = useCompute('steering', { vehicle, radius_m: 15 });
-    const pull = useCompute('engine', { vehicle, speed_mph: 30, to_speed_mph: 50 });
+    const say = useSay();
+    const { pack, speed_unit: unit } = useRules();
+    const [slow, fast] = [usual(30, unit), usual(50, unit)];
+    const engine = useCompute('engine', { pack, vehicle, [speedField(unit)]: slow });
+    const steering = useCompute('steering', { pack, vehicle, radius_m: 15 });
+    const pull = useCompute('engine', { pack, vehicle, [speedField(unit)]: slow, [`to_${speedField(unit)}`]: fast });
     const errors = [engine.error, steering.error].flatMap((error) => (error instanceof Problem ? Object.entries(error.errors) : []));
     return (
         <section aria-label="What these figures mean" aria-live="polite" className="bg-raised border-hair grid gap-2 rounded-xl border-2 p-4">
@@ -36,7 +41,7 @@ export function Consequences({ vehicle }: { vehicle: CoreVehicle }) {
                                 </tr>
                                 <tr>
                                     <th scope="row" className="text-quiet font-normal">
-                                        rpm at 30 mph
+                                        rpm at {saidSpeed(slow, unit)}
                                     </th>
                                     {engine.data.gears.map((gear) => (
                                         <td key={gear.gear}>{Math.round(gear.rpm)}</td>
@@ -44,10 +49,10 @@ export function Consequences({ vehicle }: { vehicle: CoreVehicle }) {
                                 </tr>
                                 <tr>
                                     <th scope="row" className="text-quiet font-normal">
-                                        Red line at, {engine.data.gears[0]?.top_speed_mph === undefined ? 'km/h' : 'mph'}
+                                        Red line at, {unitWords(unit)}
                                     </th>
                                     {engine.data.gears.map((gear) => (
-                                        <td key={gear.gear}>{(gear.top_speed_mph ?? gear.top_speed_kmh ?? 0).toFixed(0)}</td>
+                                        <td key={gear.gear}>{fromMps(gear.top_speed_mps, unit).toFixed(0)}</td>
                                     ))}
                                 </tr>
                             </tbody>
@@ -55,12 +60,13 @@ export function Consequences({ vehicle }: { vehicle: CoreVehicle }) {
                     )}
                     {pull.data?.run?.reached && (
                         <p>
-                            From 30 to 50 mph with full gas on the level: {pull.data.run.time_s.toFixed(1)} s, {Math.round(pull.data.run.distance_m)} m.
+                            From {slow} to {saidSpeed(fast, unit)} with full gas on the level: {pull.data.run.time_s.toFixed(1)} s,{' '}
+                            {Math.round(pull.data.run.distance_m)} m.
                         </p>
                     )}
                     {steering.data && (
                         <p>
-                            Turning circle {steering.data.turning_circle_m.toFixed(1)} m kerb to kerb; the rear axle’s middle turns on{' '}
+                            Turning circle {steering.data.turning_circle_m.toFixed(1)} m {say('{kerb} to {kerb}')}; the rear axle’s middle turns on{' '}
                             {steering.data.minimum_radius_m.toFixed(1)} m at the least. A 15 m radius takes {steering.data.turns.toFixed(2)} of a turn.
                         </p>
                     )}

@@ -7,9 +7,9 @@ export function forCore({ name, transmission, controls, length_m, width_m, figur
     return { ...figures, ...(name ? { name } : {}), transmission, controls, length_m, width_m };
 }
 
-/** Figures of the core's vehicle that a data sheet prints, in the order a form asks for them. */
+/** Figures of the core's vehicle that a data sheet prints, in the order a form asks for them; labels as `useSay` says them. */
 export const FIGURES = [
-    ['tyre', 'Tyre'],
+    ['tyre', '{Tyre}'],
     ['final_drive', 'Final drive'],
     ['ratios', 'Gear ratios, first to top'],
     ['shift_time_s', 'A whole change of gear, s'],
@@ -21,7 +21,7 @@ export const FIGURES = [
     ['idle_rpm', 'Idle, rpm'],
     ['red_line_rpm', 'Red line, rpm'],
     ['wheelbase_m', 'Wheelbase, m'],
-    ['turning_circle_m', 'Turning circle, kerb to kerb, m'],
+    ['turning_circle_m', 'Turning circle, {kerb} to {kerb}, m'],
     ['steering_ratio', 'Steering ratio'],
     ['height_m', 'Height, m'],
 ] as const;

@@ -102,7 +102,7 @@ final class ApproachReader
                 CommonFields::default('gradient', 0.0, 'rise over run'),
                 CommonFields::default('control', $approach->control->value),
                 CommonFields::default('road_width', $approach->roadWidth->inMetres(), 'm'),
-                CommonFields::default('vehicle', $approach->vehicle->name),
+                CommonFields::default('vehicle', VehicleField::named($approach->vehicle, $approach->pack)),
                 CommonFields::default('learner_level', $approach->level->value),
                 CommonFields::default('comfort_decel', $approach->comfort->inMetresPerSecondSquared(), 'm/s2'),
             ),

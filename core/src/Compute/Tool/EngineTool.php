@@ -144,7 +144,7 @@ final class EngineTool implements Tool
             'idle_rpm' => round($vehicle->engine->idleRpm, 1),
             'red_line_rpm' => round($vehicle->engine->redLineRpm, 1),
             'gears' => array_map(static fn (int $one): array => self::row($pack, $vehicle, $performance, $one, $speed, $gradient), range(1, $vehicle->gearbox->topGear())),
-        ], self::assumptions($vehicle, $input, $wanted), $overRev
+        ], self::assumptions($vehicle, $input, $wanted, $pack), $overRev
             ? [new Warning('over-rev', 'The engine would turn above its red line: brake first, or choose a higher gear.')] : []);
     }
 
@@ -215,7 +215,7 @@ final class EngineTool implements Tool
     }
 
     /** @return list<Assumption> */
-    private static function assumptions(Vehicle $vehicle, Values $input, Purpose $purpose): array
+    private static function assumptions(Vehicle $vehicle, Values $input, Purpose $purpose, RulePack $pack): array
     {
         $own = $input->object('vehicle');
         // A figure is given where it stands in the vehicle's own object or beside it, and assumed where the demo's fills in.
@@ -225,8 +225,8 @@ final class EngineTool implements Tool
         $engine = $vehicle->engine;
 
         return [
-            new Assumption('vehicle', $vehicle->name, '', $input->has('vehicle') ? Source::given() : Source::assumed()),
-            $figure('tyre', $vehicle->gearbox->tyre->marking, '', 'tyre'),
+            new Assumption('vehicle', VehicleField::named($vehicle, $pack), '', $input->has('vehicle') ? Source::given() : Source::assumed()),
+            $figure(Wording::part($pack, '{tyre}'), $vehicle->gearbox->tyre->marking, '', 'tyre'),
             $figure('final drive', $vehicle->gearbox->finalDrive, '', 'final_drive'),
             $figure('gear ratios', implode(' ', $vehicle->gearbox->ratios), '', 'ratios'),
             $figure('peak torque', round($engine->peakTorqueNm, 1), 'Nm', 'torque_nm'),

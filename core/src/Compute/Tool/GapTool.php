@@ -147,7 +147,7 @@ final class GapTool implements Tool
             new Assumption('room left between bodies', Stream::ROOM, 'm', Source::assumed()),
             new Assumption('gap of road design', round($gap->published, 2), 's', Source::fromMemory(GapStandard::DOCUMENT)),
             new Assumption('headway half of all drivers accept', $gap->accepted, 's', Source::fromMemory(GapStandard::HEADWAYS)),
-            new Assumption('vehicle', $gap->vehicle->name, '', $input->has('vehicle') ? Source::given() : Source::assumed()),
+            new Assumption('vehicle', VehicleField::named($gap->vehicle, $pack), '', $input->has('vehicle') ? Source::given() : Source::assumed()),
             ...CommonFields::defaults($input, CommonFields::default('other_from', 'both'), CommonFields::default('rolling', 0.0, 'm/s'), CommonFields::default('lane_width', $gap->laneWidth, 'm'), CommonFields::default('lanes', $gap->lanes), CommonFields::default('gradient', 0.0, 'rise over run'), CommonFields::default('surface', 'dry')),
         ];
     }

@@ -125,7 +125,7 @@ final class JoinPresenter
             new Assumption('gap of the pack once joined', $pack->followingGap(CommonFields::surface($input))->inSeconds(), 's', $pack->followingGapSource(CommonFields::surface($input))),
             ...CommonFields::defaults(
                 $input, CommonFields::default('gap', $pack->followingGap(CommonFields::surface($input))->inSeconds() / 2.0, 's'), CommonFields::default('limit_change', 0.0, 'm'),
-                CommonFields::default('gradient', 0.0, 'rise over run'), CommonFields::default('surface', 'dry'), CommonFields::default('gear', $joining->gear), CommonFields::default('vehicle', $joining->vehicle->name),
+                CommonFields::default('gradient', 0.0, 'rise over run'), CommonFields::default('surface', 'dry'), CommonFields::default('gear', $joining->gear), CommonFields::default('vehicle', VehicleField::named($joining->vehicle, $pack)),
             ),
             ...($input->has('view_from') ? [] : [CommonFields::default(Wording::part($pack, 'main road seen from, by the angle of the {slip road}'), round($joining->slip->viewFrom, 1), 'm')]),
         ];

@@ -161,7 +161,7 @@ final class LaneChangeTool implements ReadsAScene
             new Assumption('the move itself', LaneChange::MOVE_S, 's', Source::assumed()),
             new Assumption('acceleration used', PullAway::SHARE, 'of what the car has', Source::assumed()),
             new Assumption('others keep their speed', true, '', Source::assumed()),
-            ...CommonFields::defaults($input, CommonFields::default('gap', $pack->followingGap(CommonFields::surface($input))->inSeconds() / 2.0, 's'), CommonFields::default('gradient', 0.0, 'rise over run'), CommonFields::default('surface', 'dry'), CommonFields::default('vehicle', $vehicle->name)),
+            ...CommonFields::defaults($input, CommonFields::default('gap', $pack->followingGap(CommonFields::surface($input))->inSeconds() / 2.0, 's'), CommonFields::default('gradient', 0.0, 'rise over run'), CommonFields::default('surface', 'dry'), CommonFields::default('vehicle', VehicleField::named($vehicle, $pack))),
         ];
     }
 }

@@ -138,7 +138,7 @@ final class OvertakeTool implements ReadsAScene
             new Assumption('giving up: reaction', Overtaking::REACTION_S, 's', Source::assumed()),
             new Assumption('giving up: brake', Overtaking::BRAKE, 'm/s2', Source::assumed()),
             new Assumption('passing sight distance of road design', round(PassingSight::metres($over->limit), 0), 'm', Source::fromMemory(PassingSight::DOCUMENT)),
-            ...CommonFields::defaults($input, CommonFields::default('other_length', Neighbour::LENGTH_M, 'm'), CommonFields::default('other_speed', round($over->other, 2), 'm/s'), CommonFields::default('oncoming_speed', round($over->oncoming, 2), 'm/s'), CommonFields::default('return_gap', Overtaking::RETURN_S, 's'), CommonFields::default('gear', $over->gear), CommonFields::default('gradient', 0.0, 'rise over run'), CommonFields::default('vehicle', $over->vehicle->name)),
+            ...CommonFields::defaults($input, CommonFields::default('other_length', Neighbour::LENGTH_M, 'm'), CommonFields::default('other_speed', round($over->other, 2), 'm/s'), CommonFields::default('oncoming_speed', round($over->oncoming, 2), 'm/s'), CommonFields::default('return_gap', Overtaking::RETURN_S, 's'), CommonFields::default('gear', $over->gear), CommonFields::default('gradient', 0.0, 'rise over run'), CommonFields::default('vehicle', VehicleField::named($over->vehicle, $pack))),
         ], self::warnings($plan, $pack));
     }
 

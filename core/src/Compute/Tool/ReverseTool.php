@@ -106,7 +106,7 @@ final class ReverseTool implements Tool
             new Assumption('pace', $pace, 'm/s', $input->has('speed') ? Source::given() : Source::assumed()),
             ...($exercise === ReversingExercise::Bay ? CommonFields::defaults($input, CommonFields::default('bay_width', BayWay::WIDTH_M, 'm'), CommonFields::default('bay_depth', BayWay::DEPTH_M, 'm'), CommonFields::default('radius', (float) ($body['bay']['radius_m'] ?? 0.0), 'm')) : []),
             new Assumption('order of looks', 'all round before moving', '', Source::commonPractice()),
-            ...CommonFields::defaults($input, CommonFields::default('vehicle', $vehicle->name), CommonFields::default('gradient', 0.0, 'rise over run')),
+            ...CommonFields::defaults($input, CommonFields::default('vehicle', VehicleField::named($vehicle, $pack)), CommonFields::default('gradient', 0.0, 'rise over run')),
         ], ($body['touches_at_m'] ?? null) !== null
             ? [new Warning('touches-the-kerb', 'About to touch: never wait for contact. Look round, pull forward, adjust, stop, look, again.', ['at_m' => round((float) $body['touches_at_m'], 2)])] : []);
     }

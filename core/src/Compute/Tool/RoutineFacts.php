@@ -9,6 +9,7 @@ use NobleTurn\Core\Place\Light;
 use NobleTurn\Core\Place\WayOut;
 use NobleTurn\Core\Routine\Arrival;
 use NobleTurn\Core\Routine\Demand;
+use NobleTurn\Core\Routine\Wording;
 use NobleTurn\Core\Rules\Flank;
 use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Trade\RoutineCode as R;
@@ -81,7 +82,7 @@ final class RoutineFacts
     }
 
     /**
-     * Pages of the bench that reckon what the routine asks: what is asked there, the page, and what it begins with.
+     * Pages of the bench that reckon what the routine asks: what is asked there, the page (called after its tool), and what it begins with.
      *
      * @return list<array{words: string, page: string, with: array<string, string|int>}>
      */
@@ -94,16 +95,16 @@ final class RoutineFacts
         return match ($routine) {
             R::EmergeLeft, R::EmergeRight, R::Cross => [$page('Is the gap long enough?', 'gap', ['manoeuvre' => $manoeuvre->value ?? ''])],
             R::TurnLeft, R::TurnRight, R::LightsLeft, R::LightsRight, R::CentreLaneLeft, R::RightOnRed => [...($manoeuvre === null ? [] : [$page('Is the gap long enough?', 'gap', ['manoeuvre' => $manoeuvre->value])]), $wheel],
-            R::Roundabout, R::MiniRoundabout => [$page('Which lane?', 'roundabout')],
-            R::PullUpRightReverse, R::BackUp => [$page('How it runs backwards', 'reversing')],
-            R::BayIn => [$page('Where the bay begins', 'reversing', ['exercise' => 'bay'])],
-            R::LongLeft, R::LongRight => [$page('Does it get round?', 'long-vehicle')],
+            R::Roundabout, R::MiniRoundabout => [$page('Which lane?', 'lanes')],
+            R::PullUpRightReverse, R::BackUp => [$page('How it runs backwards', 'reverse')],
+            R::BayIn => [$page('Where the bay begins', 'reverse', ['exercise' => 'bay'])],
+            R::LongLeft, R::LongRight => [$page('Does it get round?', 'swept-path')],
             R::Height => [$page('Does it pass?', 'clearance')],
-            R::Join => [$page('Is the slip long enough?', 'join'), $page('What the gears can do', 'gears')],
+            R::Join => [$page(Wording::in($pack, 'Is the {slip road} long enough?'), 'join'), $page('What the gears can do', 'engine')],
             R::Leave => [$page('What is due where', 'leave')],
-            R::Overtake => [$page('Is the view long enough?', 'overtake'), $page('What the gears can do', 'gears')],
+            R::Overtake => [$page('Is the view long enough?', 'overtake'), $page('What the gears can do', 'engine')],
             R::LaneChangeLeft, R::LaneChangeRight, R::Merge, R::LongLaneChange => [$page('Which gap, faster or easier?', 'lane-change', ['to' => ($routine->namedSide() ?? Flank::Off->side($pack))->value])],
-            R::GearChange => [$page('What the gears can do', 'gears')],
+            R::GearChange => [$page('What the gears can do', 'engine')],
             default => [],
         };
     }

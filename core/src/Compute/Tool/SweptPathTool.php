@@ -146,7 +146,7 @@ final class SweptPathTool implements Tool
         ], [
             new Assumption('low speed: no wheel slips sideways', true, '', Source::assumed()),
             new Assumption('integration step', $line === null ? $step : 0.25, 'm', $input->has('step') ? Source::given() : Source::assumed()),
-            ...($input->has('units') ? [] : [new Assumption('vehicle', VehicleField::read($input)->name, '', $input->has('vehicle') ? Source::given() : Source::assumed())]),
+            ...($input->has('units') ? [] : [new Assumption('vehicle', VehicleField::named(VehicleField::read($input), $pack), '', $input->has('vehicle') ? Source::given() : Source::assumed())]),
             ...WaysField::defaults($input->object('path') ?? new Values([])),
         ], $spares !== [] && min($spares) < 0.0
             ? [new Warning('does-not-fit', 'It does not fit: '.($line === null ? 'take another line.' : 'even the best line leaves the lane. Take another way, or have the road cleared.'), ['missing_m' => round(-min($spares), 3)])] : []);

@@ -14,6 +14,8 @@ use NobleTurn\Core\Compute\Kind;
 use NobleTurn\Core\Compute\Shape;
 use NobleTurn\Core\Compute\Values;
 use NobleTurn\Core\Fault\BadInput;
+use NobleTurn\Core\Routine\Wording;
+use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Vehicle\Body;
 use NobleTurn\Core\Vehicle\Chassis;
 use NobleTurn\Core\Vehicle\Controls;
@@ -168,5 +170,11 @@ final class VehicleField
         } catch (BadInput $bad) {
             throw BadInput::of(array_combine(array_map(static fn (string $field): string => "{$object}.{$field}", array_keys($bad->errors)), array_values($bad->errors)));
         }
+    }
+
+    /** Its name in the words of the place: those that ship with the core are written with them. */
+    public static function named(Vehicle $vehicle, RulePack $pack): string
+    {
+        return Wording::part($pack, $vehicle->name);
     }
 }

@@ -6,10 +6,12 @@ import { FormFoot } from '@/ui/FormFoot';
 import { useForm } from '@/ui/useForm';
 import { Consequences } from '@/vehicles/Consequences';
 import { DEFAULT_KIND, useKinds } from '@/vehicles/VehicleChoice';
+import { useSay } from '@/rules/rules';
 import { FIGURES, forCore, read, typed } from '@/vehicles/vehicle';
 
 /** A car of the school: what plans, briefs and marks need to know of it. */
 export function CarForm({ car, onKept, children }: { car?: Vehicle; onKept: (car: Vehicle) => unknown; children?: ReactNode }) {
+    const say = useSay();
     const { values, setValues, errors, set, busy, message, submit } = useForm({
         name: car?.name ?? '',
         transmission: car?.transmission ?? 'manual',
@@ -98,7 +100,7 @@ export function CarForm({ car, onKept, children }: { car?: Vehicle; onKept: (car
                         {FIGURES.filter(([key]) => !kind || key in kind.figures).map(([key, label]) => (
                             <Field
                                 key={key}
-                                label={label}
+                                label={say(label)}
                                 errors={Object.entries(errors).flatMap(([field, said]) =>
                                     field === `figures.${key}` || field.startsWith(`figures.${key}.`) ? said : [],
                                 )}

@@ -1,7 +1,9 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api } from '@/api/client';
-import type { LearnerFacts, Pack, Session } from '@/api/types';
+import type { LearnerFacts, Pack, PackLine, Session } from '@/api/types';
+import { SessionContext } from '@/session/session';
+import { unitWords } from '@/rules/speed';
 import { Field } from '@/ui/Field';
 import { FormFoot } from '@/ui/FormFoot';
 import { useForm } from '@/ui/useForm';
@@ -11,14 +13,14 @@ import { Front } from './Front';
 const ZONES = typeof Intl.supportedValuesOf === 'function' ? Intl.supportedValuesOf('timeZone') : ['Europe/London'];
 
 /** The first visit to an empty installation: school and owner, then the first car, then the first learner. */
-export function FirstRun() {
+export function FirstRun({ packs }: { packs: PackLine[] }) {
     const client = useQueryClient();
     const [step, setStep] = useState<'school' | 'car' | 'learner'>('school');
     const [session, setSession] = useState<Session | null>(null);
     const school = useForm<{ school: string; time_zone: string; pack: Pack; name: string; email: string; password: string }>({
         school: '',
         time_zone: Intl.DateTimeFormat().resolvedOptions().timeZone || 'Europe/London',
-        pack: 'gb',
+        pack: packs[0]?.code ?? 'gb',
         name: '',
         email: '',
         password: '',
@@ -55,9 +57,11 @@ export function FirstRun() {
                     </Field>
                     <Field label="Rules of the road" errors={school.errors.pack} hint="It can be changed later, also for one instructor or learner.">
                         <select value={school.values.pack} onChange={(event) => school.set('pack', event.target.value as Pack)}>
-                            <option value="gb">Great Britain: keep left, mph</option>
-                            <option value="ie">Ireland: keep left, km/h</option>
-                            <option value="na">North America: keep right, mph</option>
+                            {packs.map((pack) => (
+                                <option key={pack.code} value={pack.code}>
+                                    {pack.name}: keep {pack.keeps}, {unitWords(pack.speed_unit)}
+                                </option>
+                            ))}
                         </select>
                     </Field>
                     <Field label="Your name" errors={school.errors.name}>
@@ -95,14 +99,16 @@ export function FirstRun() {
             </Front>
         );
     }
-    if (step === 'car') {
+    if (step === 'car' && session?.user) {
         return (
             <Front title="First car · 2 of 3">
-                <CarForm onKept={() => setStep('learner')}>
-                    <button type="button" className="key" data-tone="bare" onClick={finish}>
-                        Later
-                    </button>
-                </CarForm>
+                <SessionContext value={session}>
+                    <CarForm onKept={() => setStep('learner')}>
+                        <button type="button" className="key" data-tone="bare" onClick={finish}>
+                            Later
+                        </button>
+                    </CarForm>
+                </SessionContext>
             </Front>
         );
     }

@@ -1,10 +1,11 @@
 import { useMemo } from 'react';
 import type { ApproachAsked, Light, RoutineCode, WayOut } from '@/api/types';
-import { reader, write, type BenchState } from '@/approach/address';
+import type { ApproachState } from '@/bench/approach';
+import { PAGES } from '@/bench/pages';
 import { asDriven } from '@/approach/Controls';
 import { ApproachView } from '@/approach/ApproachView';
-import { limitOf, unitWords, useRoutine, useRoutineName, useRules, withLimit } from '@/rules/rules';
-import { useAddress } from '@/address/useAddress';
+import { limitOf, useRoutine, useRoutineName, withLimit } from '@/rules/rules';
+import { unitWords } from '@/rules/speed';
 import { KeepDrawing } from '@/drawings/KeepDrawing';
 import { StretchList } from '@/places/StretchList';
 import { QuestionFields } from '@/practice/QuestionFields';
@@ -15,20 +16,18 @@ import { useVehicle } from '@/vehicles/VehicleChoice';
 import { Field } from '@/ui/Field';
 import { Options } from '@/ui/Options';
 import { BenchNav } from './BenchPage';
+import { usePage } from './useBench';
 
 /** Will it fit? The approach with everything that can be asked of it; its state is the address. */
 export function ApproachBench() {
-    const rules = useRules();
     const name = useRoutineName();
-    const read = useMemo(() => reader(rules), [rules]);
-    const [state, setState] = useAddress(read, write);
+    const { rules, say, state, set } = usePage('approach');
     const routine = useRoutine(state.road.routine);
     const asks = routine?.asks ?? [];
     const doctrines = useDoctrines();
     const moving = doctrines.data?.questions.filter((question) => question.moves) ?? [];
-    const change = (part: Partial<BenchState>) => setState((before) => ({ ...before, ...part }));
-    const setRoad = (next: BenchState['road']) => change({ road: strip(next) });
-    const road = (part: Partial<BenchState['road']>) => setRoad({ ...state.road, ...part });
+    const setRoad = (next: ApproachState['road']) => set({ road: strip(next) });
+    const road = (part: Partial<ApproachState['road']>) => setRoad({ ...state.road, ...part });
     const vehicle = useVehicle(state.car);
     const inputs = useMemo<ApproachAsked>(
         () => ({
@@ -45,14 +44,14 @@ export function ApproachBench() {
         <div className="grid gap-4">
             <BenchNav />
             <header className="flex flex-wrap items-baseline gap-x-6">
-                <h1 className="text-3xl">Approach</h1>
+                <h1 className="text-3xl">{say(PAGES.approach.title)}</h1>
                 <p className="text-quiet">{name(state.road.routine)}</p>
                 <KeepDrawing
                     title={name(state.road.routine)}
                     asked={{ tool: 'approach', inputs: { ...inputs, ...asDriven(state.conditions, rules.speed_unit) } }}
                 />
             </header>
-            <ApproachView inputs={inputs} conditions={state.conditions} onConditions={(conditions) => change({ conditions })} />
+            <ApproachView inputs={inputs} conditions={state.conditions} onConditions={(conditions) => set({ conditions })} />
             <section
                 aria-label="The place, the car and the practice"
                 className="border-hair screen-only grid gap-4 border-t-2 pt-4 sm:grid-cols-2 lg:grid-cols-4"
@@ -75,7 +74,7 @@ export function ApproachBench() {
                 {asks.includes('control') && (
                     <Field label="Line">
                         <select value={state.road.control ?? 'give-way'} onChange={(event) => road({ control: event.target.value as 'give-way' | 'stop' })}>
-                            <option value="give-way">Give way</option>
+                            <option value="give-way">{say('{Give way}')}</option>
                             <option value="stop">Stop</option>
                         </select>
                     </Field>
@@ -97,7 +96,7 @@ export function ApproachBench() {
                 <Field label="View">
                     <select
                         value={state.road.view ?? 'open'}
-                        onChange={(event) => road({ view: event.target.value as BenchState['road']['view'], view_from_m: undefined })}
+                        onChange={(event) => road({ view: event.target.value as ApproachState['road']['view'], view_from_m: undefined })}
                     >
                         <option value="open">Open</option>
                         <option value="restricted">Restricted</option>
@@ -105,7 +104,7 @@ export function ApproachBench() {
                     </select>
                 </Field>
                 <Field label="Car">
-                    <select value={state.car} onChange={(event) => change({ car: event.target.value })}>
+                    <select value={state.car} onChange={(event) => set({ car: event.target.value })}>
                         <option value="small-petrol-hatch">Small petrol hatch, manual</option>
                         <option value="small-automatic">Small automatic</option>
                         <option value="small-electric">Small electric car</option>
@@ -113,13 +112,13 @@ export function ApproachBench() {
                     </select>
                 </Field>
                 <Field label="Learner">
-                    <select value={state.level} onChange={(event) => change({ level: event.target.value as BenchState['level'] })}>
+                    <select value={state.level} onChange={(event) => set({ level: event.target.value as ApproachState['level'] })}>
                         <option value="beginner">Beginner</option>
                         <option value="developing">Developing</option>
                         <option value="independent">Independent</option>
                     </select>
                 </Field>
-                <QuestionFields questions={moving} value={state.practice} onChange={(practice) => change({ practice })} otherwise={() => 'As in force'} />
+                <QuestionFields questions={moving} value={state.practice} onChange={(practice) => set({ practice })} otherwise={() => 'As in force'} />
                 <Field label="Road width, m">
                     <input
                         type="number"
@@ -240,6 +239,6 @@ export function ApproachBench() {
     );
 }
 
-function strip(road: BenchState['road']): BenchState['road'] {
-    return Object.fromEntries(Object.entries(road as Record<string, unknown>).filter(([, value]) => value !== undefined)) as BenchState['road'];
+function strip(road: ApproachState['road']): ApproachState['road'] {
+    return Object.fromEntries(Object.entries(road as Record<string, unknown>).filter(([, value]) => value !== undefined)) as ApproachState['road'];
 }

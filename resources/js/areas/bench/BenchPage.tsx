@@ -1,36 +1,24 @@
 import type { ReactNode } from 'react';
 import { NavLink } from 'react-router';
 import type { Assumption, ToolAsked } from '@/api/types';
+import { PAGES, type BenchTool } from '@/bench/pages';
+import { useSay } from '@/rules/rules';
 import { Figures, Warnings } from '@/compute/Figures';
 import { KeepDrawing } from '@/drawings/KeepDrawing';
 import { Failed, Waiting } from '@/ui/State';
 
-const TOOLS = [
-    ['approach', 'Approach'],
-    ['gap', 'Gap'],
-    ['roundabout', 'Lanes'],
-    ['join', 'Join'],
-    ['leave', 'Leave'],
-    ['lane-change', 'Lane change'],
-    ['overtake', 'Overtake'],
-    ['gears', 'Gears'],
-    ['steering', 'Steering'],
-    ['reversing', 'Reversing'],
-    ['long-vehicle', 'Long vehicle'],
-    ['clearance', 'Clearance'],
-] as const;
-
-/** The tools of the bench, one press from each other. */
+/** The pages of the bench, one press from each other. */
 export function BenchNav() {
+    const say = useSay();
     return (
         <nav aria-label="Tools of the bench" className="screen-only relative -mt-2 flex gap-1 overflow-x-auto">
-            {TOOLS.map(([path, label]) => (
+            {Object.entries(PAGES).map(([tool, { title }]) => (
                 <NavLink
-                    key={path}
-                    to={`/bench/${path}`}
+                    key={tool}
+                    to={`/bench/${tool}`}
                     className="aria-[current=page]:border-ink text-quiet aria-[current=page]:text-ink flex min-h-12 items-center border-b-4 border-transparent px-2 font-semibold whitespace-nowrap"
                 >
-                    {label}
+                    {say(title)}
                 </NavLink>
             ))}
         </nav>
@@ -38,10 +26,8 @@ export function BenchNav() {
 }
 
 interface Props {
-    title: string;
-    about: string;
     /** What its tool is asked as the page stands: kept with a place. */
-    asked: ToolAsked;
+    asked: Extract<ToolAsked, { tool: BenchTool }>;
     controls: ReactNode;
     answer: { assumptions: Assumption[]; warnings: { code: string; message: string }[] } | undefined;
     error: unknown;
@@ -49,14 +35,16 @@ interface Props {
 }
 
 /** What every tool but the approach shares: controls, the picture with its numbers, what to know, what it rests on. */
-export function BenchPage({ title, about, asked, controls, answer, error, children }: Props) {
+export function BenchPage({ asked, controls, answer, error, children }: Props) {
+    const say = useSay();
+    const { title, about } = PAGES[asked.tool];
     return (
         <div className="grid gap-4">
             <BenchNav />
             <header className="flex flex-wrap items-baseline gap-x-6">
-                <h1 className="text-3xl">{title}</h1>
-                <p className="text-quiet">{about}</p>
-                <KeepDrawing title={title} asked={asked} />
+                <h1 className="text-3xl">{say(title)}</h1>
+                <p className="text-quiet">{say(about)}</p>
+                <KeepDrawing title={say(title)} asked={asked} />
             </header>
             <div className="screen-only flex flex-wrap items-end gap-x-5 gap-y-3">{controls}</div>
             {error ? <Failed error={error} /> : answer ? children : <Waiting />}

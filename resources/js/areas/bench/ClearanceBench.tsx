@@ -1,10 +1,9 @@
 import type { ClearanceAnswer, ClearanceAsked } from '@/api/types';
-import { flat, useAddress } from '@/address/useAddress';
 import { useCompute } from '@/compute/useCompute';
 import { Field } from '@/ui/Field';
 import { BenchPage } from './BenchPage';
+import { usePage } from './useBench';
 
-const address = flat({ vehicle: '4.0', sign: '13\'9"', load: '', margin: '0.075' });
 const VERDICTS = { passes: 'It passes', 'within-the-margin': 'Too close: within the margin', 'does-not-pass': 'It does not pass' };
 
 /** A height as typed: metres, or feet and inches. */
@@ -12,8 +11,7 @@ const height = (name: string, text: string) => (/['’]|ft/.test(text) ? { [`${n
 
 /** Is it too high for the bridge? */
 export function ClearanceBench() {
-    const [state, setState] = useAddress(address.read, address.write);
-    const set = (part: Partial<typeof state>) => setState((before) => ({ ...before, ...part }));
+    const { state, set } = usePage('clearance');
     const inputs: ClearanceAsked = {
         ...height('vehicle_height', state.vehicle),
         ...height('sign_height', state.sign),
@@ -28,8 +26,6 @@ export function ClearanceBench() {
     );
     return (
         <BenchPage
-            title="Clearance"
-            about="Height against the sign"
             asked={{ tool: 'clearance', inputs }}
             answer={data}
             error={error}

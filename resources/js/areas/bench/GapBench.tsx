@@ -1,5 +1,4 @@
 import type { GapAnswer, GapAsked } from '@/api/types';
-import { flat } from '@/address/useAddress';
 import { useSwept } from '@/compute/useCompute';
 import { Check } from '@/ui/Check';
 import { DataTable } from '@/ui/DataTable';
@@ -14,20 +13,6 @@ import { GapBar, GapPicture } from './gap/GapPicture';
 import { MomentKeys } from '@/road/MomentKeys';
 import { useMoment } from '@/road/useMoment';
 
-const address = flat({
-    manoeuvre: 'emerge-right',
-    vehicle: 'small-petrol-hatch',
-    speed: 30,
-    distance: 90,
-    rolling: false,
-    lanes: 1,
-    slope: 0,
-    people: 0,
-    long: false,
-    turner: false,
-    sight: 0,
-});
-
 const MANOEUVRES = { 'emerge-left': 'Emerge left', 'emerge-right': 'Emerge right', cross: 'Straight over', 'turn-across': 'Turn off across oncoming' };
 const HEADS = { go: 'Go', marginal: 'Marginal: let it go', wait: 'Wait' };
 /** A crawl over the line, m/s. */
@@ -35,7 +20,7 @@ const CRAWL = 2;
 
 /** Is it long enough: both cars on one time slider, the place where go becomes wait, and what the other driver would have to do. */
 export function GapBench() {
-    const { rules, state, set, vehicle, field } = useBench(address);
+    const { rules, state, set, vehicle, field } = useBench('gap');
     const manoeuvre = state.manoeuvre in MANOEUVRES ? (state.manoeuvre as keyof typeof MANOEUVRES) : 'emerge-right';
     const inputs: GapAsked = {
         pack: rules.pack,
@@ -58,8 +43,6 @@ export function GapBench() {
     const metres = (value: number) => `${value} m`;
     return (
         <BenchPage
-            title="Gap"
-            about="What it asks of us, and of the other driver if we went"
             asked={{ tool: 'gap', inputs: { ...inputs, other_distance_m: state.distance } }}
             answer={data}
             error={error}

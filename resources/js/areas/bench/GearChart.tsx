@@ -1,7 +1,7 @@
 import { useId, useRef } from 'react';
 import type { EngineAnswer, Rules } from '@/api/types';
-import { unitWords } from '@/rules/rules';
-import { inMps } from '@/road/words';
+import { unitWords } from '@/rules/speed';
+import { inMps } from '@/rules/speed';
 import { useWidth } from '@/strip/useWidth';
 
 const HEIGHT = 360;

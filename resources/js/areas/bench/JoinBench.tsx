@@ -1,5 +1,4 @@
-import { speedField, unitWords } from '@/rules/rules';
-import { flat } from '@/address/useAddress';
+import { speedField, unitWords } from '@/rules/speed';
 import { useCompute } from '@/compute/useCompute';
 import { spoken } from '@/strip/words';
 import { DataTable } from '@/ui/DataTable';
@@ -10,33 +9,15 @@ import { MetresSlider, SlopeSlider, SpeedSlider } from './sliders';
 import { useBench } from './useBench';
 import { JoinPicture } from '@/road/JoinPicture';
 import { MomentKeys } from '@/road/MomentKeys';
-import { asked, readOthers, type Other } from '@/road/others';
+import { asked, readOthers } from '@/bench/others';
 import { OthersForm } from '@/road/OthersForm';
 import type { JoinAnswer, JoinAsked } from '@/api/types';
 import { useMoment } from '@/road/useMoment';
-import { speedWords } from '@/road/words';
-
-const PRESENT: Other[] = [
-    { at: 45, speed: 54, long: true },
-    { at: -95, speed: 58, long: false },
-    { at: -190, speed: 60, long: false },
-];
-
-const address = flat({
-    vehicle: 'small-petrol-hatch',
-    slip: 250,
-    entry: 30,
-    main: 56,
-    slope: 0,
-    sign: 40,
-    angle: 5,
-    solid: 110,
-    others: JSON.stringify(PRESENT),
-});
+import { speedWords } from '@/rules/speed';
 
 /** Does this slip road give enough room, ahead of or behind whom, and by where is it decided. */
 export function JoinBench() {
-    const { rules, state, set, vehicle, field } = useBench(address);
+    const { rules, say, state, set, vehicle, field } = useBench('join');
     const others = readOthers(state.others);
     const inputs: JoinAsked = {
         pack: rules.pack,
@@ -49,22 +30,20 @@ export function JoinBench() {
         limit_change_m: Math.min(state.sign, state.slip),
         slip_angle_deg: state.angle,
         solid_line_m: Math.min(state.solid, state.slip),
-        vehicles: asked(others, speedField(rules.speed_unit)),
+        vehicles: asked(others, speedField(rules.speed_unit), rules),
     };
     const { data, error } = useCompute('join', inputs);
     const longest = data ? Math.ceil(data.profile.time_s[data.profile.time_s.length - 1]!) : 10;
     const moment = useMoment(longest, data?.choice_s);
     return (
         <BenchPage
-            title="Join"
-            about="Whether the slip road is long enough, ahead of or behind whom, and by where it is decided"
             asked={{ tool: 'join', inputs }}
             answer={data}
             error={error}
             controls={
                 <>
                     <VehicleChoice value={state.vehicle} onChange={(next) => set({ vehicle: next })} />
-                    <MetresSlider label="Slip" value={state.slip} min={60} max={600} onChange={(slip) => set({ slip })} />
+                    <MetresSlider label={say('{Slip road}')} value={state.slip} min={60} max={600} onChange={(slip) => set({ slip })} />
                     <SpeedSlider label="Onto it at" value={state.entry} onChange={(entry) => set({ entry })} />
                     <SpeedSlider label="Traffic" value={state.main} onChange={(main) => set({ main })} />
                     <SlopeSlider value={state.slope} onChange={(slope) => set({ slope })} />

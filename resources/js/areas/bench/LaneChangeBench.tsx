@@ -1,7 +1,6 @@
 import type { LaneChangeAsked } from '@/api/types';
 import { useState } from 'react';
-import { unitWords } from '@/rules/rules';
-import { flat } from '@/address/useAddress';
+import { unitWords } from '@/rules/speed';
 import { useCompute } from '@/compute/useCompute';
 import { spoken } from '@/strip/words';
 import { Field } from '@/ui/Field';
@@ -11,32 +10,16 @@ import { MetresSlider, SlopeSlider, SpeedSlider } from './sliders';
 import { useBench } from './useBench';
 import { ChangePicture } from '@/road/ChangePicture';
 import { MomentKeys } from '@/road/MomentKeys';
-import { asked, readOthers, type Other } from '@/road/others';
+import { asked, readOthers } from '@/bench/others';
 import { OthersForm } from '@/road/OthersForm';
 import { useMoment } from '@/road/useMoment';
-import { speedWords } from '@/road/words';
+import { speedWords } from '@/rules/speed';
 
-const PRESENT: Other[] = [
-    { at: 25, speed: 39, long: false },
-    { at: -12, speed: 38, long: false },
-    { at: -70, speed: 36, long: true },
-];
-const address = flat({
-    vehicle: 'small-petrol-hatch',
-    speed: 35,
-    limit: 40,
-    to: 'right',
-    room: 0,
-    junction: 0,
-    second: 0,
-    slope: 0,
-    others: JSON.stringify(PRESENT),
-});
 const WORDS = { 'faster-ahead': 'Faster, into the gap ahead', 'easier-behind': 'Easier, into the gap behind', wait: 'As we are, waiting for it' };
 
 /** Faster into the gap ahead, easier into the one behind, or wait: with the gaps, the checks, and where it must be done. */
 export function LaneChangeBench() {
-    const { rules, state, set, vehicle, field } = useBench(address);
+    const { rules, say, state, set, vehicle, field } = useBench('lane-change');
     const [chosen, setChosen] = useState<string | null>(null);
     const others = readOthers(state.others);
     const to = state.to === 'left' ? 'left' : 'right';
@@ -48,7 +31,7 @@ export function LaneChangeBench() {
         [field('limit')]: state.limit,
         to,
         gradient: state.slope / 100,
-        vehicles: asked(others, field('speed'), { lane: to }),
+        vehicles: asked(others, field('speed'), rules, { lane: to }),
         ...(state.room > 0 ? { room_m: state.room } : {}),
         ...(state.junction > 0 ? { junction_m: state.junction } : {}),
         ...(state.second > 0 ? { second_junction_m: state.second } : {}),
@@ -59,8 +42,6 @@ export function LaneChangeBench() {
     const moment = useMoment(longest);
     return (
         <BenchPage
-            title="Lane change"
-            about="Faster into the gap ahead, easier into the one behind, or wait"
             asked={{ tool: 'lane-change', inputs }}
             answer={data}
             error={error}
@@ -77,7 +58,7 @@ export function LaneChangeBench() {
                     <SpeedSlider label="Limit" value={state.limit} onChange={(limit) => set({ limit })} />
                     <MetresSlider label="Our lane ends in" value={state.room} min={0} max={500} none="it goes on" onChange={(room) => set({ room })} />
                     <MetresSlider
-                        label="Needed for a junction in"
+                        label={say('Needed for a {junction} in')}
                         value={state.junction}
                         min={0}
                         max={500}
@@ -151,13 +132,13 @@ export function LaneChangeBench() {
                                 </ol>
                             </section>
                             {data.lane_by_m !== null && (
-                                <p>For the junction the change begins {spoken(data.lane_by_m, rules.length_unit)} before it at the latest.</p>
+                                <p>{say(`For the {junction} the change begins ${spoken(data.lane_by_m, rules.length_unit)} before it at the latest.`)}</p>
                             )}
                             {data.junctions && (
                                 <p>
                                     {data.junctions === 'room-between'
-                                        ? 'Between the two junctions there is room for the change.'
-                                        : 'The lane of the second junction is taken before the first; then cancel.'}
+                                        ? say('Between the two {junctions} there is room for the change.')
+                                        : say('The lane of the second {junction} is taken before the first; then cancel.')}
                                 </p>
                             )}
                         </div>

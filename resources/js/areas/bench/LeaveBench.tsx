@@ -1,4 +1,3 @@
-import { flat } from '@/address/useAddress';
 import { useCompute } from '@/compute/useCompute';
 import { spoken } from '@/strip/words';
 import { DataTable } from '@/ui/DataTable';
@@ -7,14 +6,13 @@ import { Slider } from '@/ui/Slider';
 import { VehicleChoice } from '@/vehicles/VehicleChoice';
 import { Big, BenchPage } from './BenchPage';
 import { MetresSlider, SlopeSlider, SpeedSlider } from './sliders';
+import { useSay } from '@/rules/rules';
 import { useBench } from './useBench';
 import { LeavePicture } from '@/road/LeavePicture';
 import { MomentKeys } from '@/road/MomentKeys';
 import type { LeaveAnswer, LeaveAsked } from '@/api/types';
 import { useMoment } from '@/road/useMoment';
-import { inMps, speedWords } from '@/road/words';
-
-const address = flat({ vehicle: 'small-petrol-hatch', main: 70, slip: 250, end: 15, turn: 'right', slope: 0, lanes: 2, radius: 0, bend: 120, lower: 0 });
+import { inMps, speedWords } from '@/rules/speed';
 
 const HEADS = { even: 'One even brake does', firm: 'A firm brake, from the beginning', harsh: 'Harsh: too short for this speed' };
 
@@ -23,7 +21,7 @@ const SHOWN = 320;
 
 /** Signs, signal, brake, lane and gear on the way off, in their places. */
 export function LeaveBench() {
-    const { rules, state, set, vehicle, field } = useBench(address);
+    const { rules, say, state, set, vehicle, field } = useBench('leave');
     const inputs: LeaveAsked = {
         pack: rules.pack,
         practice: rules.practice,
@@ -44,8 +42,6 @@ export function LeaveBench() {
     const moment = useMoment(longest);
     return (
         <BenchPage
-            title="Leave"
-            about="Signs, signal, brake, lane and gear in their places"
             asked={{ tool: 'leave', inputs }}
             answer={data}
             error={error}
@@ -53,7 +49,7 @@ export function LeaveBench() {
                 <>
                     <VehicleChoice value={state.vehicle} onChange={(next) => set({ vehicle: next })} />
                     <SpeedSlider label="Main road" value={state.main} onChange={(main) => set({ main })} />
-                    <MetresSlider label="Slip" value={state.slip} min={50} max={600} onChange={(slip) => set({ slip })} />
+                    <MetresSlider label={say('{Slip road}')} value={state.slip} min={50} max={600} onChange={(slip) => set({ slip })} />
                     <SpeedSlider label="At its end" from={0} value={state.end} onChange={(end) => set({ end })} />
                     <SlopeSlider value={state.slope} onChange={(slope) => set({ slope })} />
                     <Field label="Then">
@@ -63,7 +59,15 @@ export function LeaveBench() {
                             <option value="right">Right</option>
                         </select>
                     </Field>
-                    <Slider label="Lanes of the slip" value={state.lanes} min={1} max={3} step={1} words={String} onChange={(lanes) => set({ lanes })} />
+                    <Slider
+                        label={say('Lanes of the {slip road}')}
+                        value={state.lanes}
+                        min={1}
+                        max={3}
+                        step={1}
+                        words={String}
+                        onChange={(lanes) => set({ lanes })}
+                    />
                     <MetresSlider label="Bend" value={state.radius} min={0} max={200} none="none" onChange={(radius) => set({ radius })} />
                     {state.radius > 0 && <MetresSlider label="Bend begins" value={state.bend} min={20} max={500} onChange={(bend) => set({ bend })} />}
                     <MetresSlider label="Lower limit after" value={state.lower} min={0} max={500} none="not on it" onChange={(lower) => set({ lower })} />
@@ -91,10 +95,12 @@ export function LeaveBench() {
                                 <Big label="Its hardest" value={data.peak_decel_mps2.toFixed(1)} unit="m/s²" />
                                 <Big label="Left to the second half" value={data.late_half_decel_mps2.toFixed(1)} unit="m/s²" />
                                 {data.bend_speed_mps !== null && <Big label="Before the bend" value={speedWords(data.bend_speed_mps, rules.speed_unit)} />}
-                                <Big label="Lane of the slip" value={String(data.slip_lane)} />
+                                <Big label={say('Lane of the {slip road}')} value={String(data.slip_lane)} />
                             </dl>
                             <p>{data.slip_lane_reason}</p>
-                            <p className="text-quiet text-sm">Slowing on the main road impedes those behind: its speed is kept until on the slip road.</p>
+                            <p className="text-quiet text-sm">
+                                {say('Slowing on the main road impedes those behind: its speed is kept until on the {slip road}.')}
+                            </p>
                         </div>
                         <Events answer={data} unit={rules.length_unit} words={(value) => speedWords(value, rules.speed_unit)} />
                     </div>
@@ -105,6 +111,7 @@ export function LeaveBench() {
 }
 
 function Events({ answer, unit, words }: { answer: LeaveAnswer; unit: 'm' | 'ft'; words: (speed: number) => string }) {
+    const say = useSay();
     return (
         <DataTable
             label="In their order"
@@ -114,7 +121,8 @@ function Events({ answer, unit, words }: { answer: LeaveAnswer; unit: 'm' | 'ft'
                 key: i,
                 head: (
                     <>
-                        <span className="font-semibold">{NAMES[event.kind] ?? event.kind}</span> <span className="text-quiet">{event.side ?? event.text}</span>
+                        <span className="font-semibold">{say(NAMES[event.kind] ?? event.kind)}</span>{' '}
+                        <span className="text-quiet">{event.side ?? event.text}</span>
                     </>
                 ),
                 cells: [
@@ -133,7 +141,7 @@ const NAMES: Record<string, string> = {
     marker: 'Marker',
     mirrors: 'Mirrors',
     signal: 'Signal',
-    slip: 'Slip road',
+    slip: '{Slip road}',
     cancel: 'Cancel',
     brake: 'Brake',
     'lower-limit': 'Lower limit',

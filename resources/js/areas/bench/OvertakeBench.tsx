@@ -1,5 +1,4 @@
 import type { OvertakeAsked } from '@/api/types';
-import { flat } from '@/address/useAddress';
 import { useCompute } from '@/compute/useCompute';
 import { spoken } from '@/strip/words';
 import { Check } from '@/ui/Check';
@@ -9,28 +8,16 @@ import { Big, BenchPage } from './BenchPage';
 import { MetresSlider, SlopeSlider, SpeedSlider } from './sliders';
 import { useBench } from './useBench';
 import { MomentKeys } from '@/road/MomentKeys';
-import { CAR_M, LORRY_M } from '@/road/others';
+import { CAR_M, LORRY_M } from '@/bench/others';
 import { OvertakePicture } from '@/road/OvertakePicture';
 import { useMoment } from '@/road/useMoment';
-import { fromMps, inMps, speedWords } from '@/road/words';
+import { fromMps, inMps, speedWords } from '@/rules/speed';
 
-const address = flat({
-    vehicle: 'small-petrol-hatch',
-    limit: 60,
-    other: 40,
-    long: false,
-    oncoming: 60,
-    sight: 400,
-    slope: 0,
-    gear: 0,
-    hold: false,
-    rehearsal: false,
-});
 const HEADS = { go: 'Long enough', marginal: 'Hardly any left: wait', 'drop-back': 'Drop back: that is right', unknown: 'Needs this much' };
 
 /** Is the view long enough to pass, and from when on is there no going back. */
 export function OvertakeBench() {
-    const { rules, state, set, vehicle, field } = useBench(address);
+    const { rules, say, state, set, vehicle, field } = useBench('overtake');
     const inputs: OvertakeAsked = {
         pack: rules.pack,
         vehicle,
@@ -49,8 +36,6 @@ export function OvertakeBench() {
     const now = data ? Math.min(data.profile.time_s.length - 1, Math.round(moment.seconds / 0.25)) : 0;
     return (
         <BenchPage
-            title="Overtake"
-            about="Whether the view is long enough, and from when on there is no going back"
             asked={{ tool: 'overtake', inputs }}
             answer={data}
             error={error}
@@ -75,9 +60,9 @@ export function OvertakeBench() {
                         words={(value) => (value === 0 ? 'that pulls' : String(value))}
                         onChange={(gear) => set({ gear })}
                     />
-                    <Check label="A lorry" checked={state.long} onChange={(long) => set({ long })} />
+                    <Check label={say('A {lorry}')} checked={state.long} onChange={(long) => set({ long })} />
                     <Check label="Stay in the gear" checked={state.hold} onChange={(hold) => set({ hold })} />
-                    <Check label="Rehearsed on a dual carriageway" checked={state.rehearsal} onChange={(rehearsal) => set({ rehearsal })} />
+                    <Check label={say('Rehearsed on a {dual carriageway}')} checked={state.rehearsal} onChange={(rehearsal) => set({ rehearsal })} />
                 </>
             }
         >

@@ -1,18 +1,15 @@
 import type { SteeringAnswer, SteeringAsked } from '@/api/types';
-import { useRules } from '@/rules/rules';
-import { flat, useAddress } from '@/address/useAddress';
 import { useCompute } from '@/compute/useCompute';
 import { Slider } from '@/ui/Slider';
 import { useVehicle, VehicleChoice } from '@/vehicles/VehicleChoice';
 import { Big, BenchPage } from './BenchPage';
+import { speedWords } from '@/rules/speed';
+import { usePage } from './useBench';
 import { CarFromAbove, HandWheel } from './CarShape';
 
-const address = flat({ vehicle: 'small-petrol-hatch', kerb: 6, gap: 0.5, lane: 3.65 });
 /** How much wheel for a corner along the kerb, when to begin, when to straighten. */
 export function SteeringBench() {
-    const rules = useRules();
-    const [state, setState] = useAddress(address.read, address.write);
-    const set = (part: Partial<typeof state>) => setState((before) => ({ ...before, ...part }));
+    const { rules, say, state, set } = usePage('steering');
     const vehicle = useVehicle(state.vehicle);
     const inputs: SteeringAsked = {
         pack: rules.pack,
@@ -22,11 +19,9 @@ export function SteeringBench() {
         lane_width_m: state.lane,
     };
     const { data, error } = useCompute('steering', inputs);
-    const speed = data?.comfortable_speed_mph === undefined ? `${data?.comfortable_speed_kmh} km/h` : `${Math.round(data.comfortable_speed_mph)} mph`;
+    const speed = speedWords(data?.comfortable_speed_mps ?? 0, rules.speed_unit);
     return (
         <BenchPage
-            title="Steering"
-            about="A right-angle corner along the kerb"
             asked={{ tool: 'steering', inputs }}
             answer={data}
             error={error}
@@ -34,7 +29,7 @@ export function SteeringBench() {
                 <>
                     <VehicleChoice value={state.vehicle} onChange={(vehicle) => set({ vehicle })} />
                     <Slider
-                        label="Kerb radius"
+                        label={say('{Kerb} radius')}
                         value={state.kerb}
                         min={2}
                         max={25}
@@ -43,7 +38,7 @@ export function SteeringBench() {
                         onChange={(value) => set({ kerb: value })}
                     />
                     <Slider
-                        label="From the kerb"
+                        label={say('From the {kerb}')}
                         value={state.gap}
                         min={0.2}
                         max={3}
@@ -83,12 +78,12 @@ export function SteeringBench() {
                                 [
                                     [
                                         'Begin with the bumper',
-                                        `${Math.abs(data.steer_from_m).toFixed(1)} m ${data.steer_from_m < 0 ? 'before' : 'past'} the start of the kerb’s curve`,
+                                        `${Math.abs(data.steer_from_m).toFixed(1)} m ${data.steer_from_m < 0 ? 'before' : 'past'} the start of the curve`,
                                     ],
                                     ['Straighten with', `${Math.round(data.straighten_deg)}° still to turn`],
                                     ['Front wheels', `${data.road_wheel_deg.toFixed(1)}°`],
                                     ['Rear wheels cut in', `${data.cut_in_m.toFixed(2)} m`],
-                                    ['Left at the kerb', `${data.inner_clearance_m?.toFixed(2) ?? '–'} m`],
+                                    [say('Left at the {kerb}'), `${data.inner_clearance_m?.toFixed(2) ?? '–'} m`],
                                     ['Left at the lane’s edge', `${data.outer_clearance_m?.toFixed(2) ?? '–'} m`],
                                     ['Tightest it steers', `${data.minimum_radius_m.toFixed(1)} m radius`],
                                 ] as const

@@ -7,14 +7,14 @@ import { answer, server, show, tool, written } from '@/testing/answers';
 import { ApproachBench } from './ApproachBench';
 import { ClearanceBench } from './ClearanceBench';
 import { GapBench } from './GapBench';
-import { GearsBench } from './GearsBench';
+import { EngineBench } from './EngineBench';
 import { JoinBench } from './JoinBench';
 import { LaneChangeBench } from './LaneChangeBench';
 import { LeaveBench } from './LeaveBench';
-import { LongVehicleBench } from './LongVehicleBench';
+import { SweptPathBench } from './SweptPathBench';
 import { OvertakeBench } from './OvertakeBench';
-import { ReversingBench } from './ReversingBench';
-import { RoundaboutBench } from './RoundaboutBench';
+import { ReverseBench } from './ReverseBench';
+import { LanesBench } from './LanesBench';
 import { SteeringBench } from './SteeringBench';
 
 /** Each page of the bench on an answer of its tool: what is drawn is what the core said, and what is kept is what it was asked. */
@@ -34,16 +34,16 @@ const round = (metres: number) => String(Math.round(metres));
 
 const PAGES: [string, ReactNode, string, string, string[]][] = [
     ['gap', <GapBench key="p" />, '/bench/gap?distance=110', 'gap', [gap.find((one) => one.at === 110)!.message, gap[0]!.critical_gap_s.toFixed(1)]],
-    ['gears', <GearsBench key="p" />, '/bench/gears?speed=30', 'engine', [round(engine.find((one) => one.at === 30)!.gears[2]!.rpm)]],
-    ['reversing', <ReversingBench key="p" />, '/bench/reversing?angle=2', 'reverse', [reverse.find((one) => one.at === 2)!.control]],
+    ['gears', <EngineBench key="p" />, '/bench/engine?speed=30', 'engine', [round(engine.find((one) => one.at === 30)!.gears[2]!.rpm)]],
+    ['reversing', <ReverseBench key="p" />, '/bench/reverse?angle=2', 'reverse', [reverse.find((one) => one.at === 2)!.control]],
     ['join', <JoinBench key="p" />, '/bench/join', 'join', [join.accel_needed_mps2.toFixed(1), join.glances[0]!.why]],
     ['leave', <LeaveBench key="p" />, '/bench/leave', 'leave', [leave.slip_lane_reason]],
     ['overtake', <OvertakeBench key="p" />, '/bench/overtake', 'overtake', [overtake.message]],
     ['lane change', <LaneChangeBench key="p" />, '/bench/lane-change', 'lane-change', [change.message]],
     ['steering', <SteeringBench key="p" />, '/bench/steering', 'steering', [steering.turns.toFixed(2)]],
     ['clearance', <ClearanceBench key="p" />, '/bench/clearance', 'clearance', [clearance.clearance_ft_in]],
-    ['lanes', <RoundaboutBench key="p" />, '/bench/roundabout', 'lanes', [lanes.reasons[0]!]],
-    ['long vehicle', <LongVehicleBench key="p" />, '/bench/long-vehicle', 'swept-path', [swept.off_tracking_m.most.toFixed(2)]],
+    ['lanes', <LanesBench key="p" />, '/bench/lanes', 'lanes', [lanes.reasons[0]!]],
+    ['long vehicle', <SweptPathBench key="p" />, '/bench/swept-path', 'swept-path', [swept.off_tracking_m.most.toFixed(2)]],
 ];
 
 const others = {

@@ -1,4 +1,6 @@
-import { speedRange, unitWords, useRules } from '@/rules/rules';
+import { useRules } from '@/rules/rules';
+import { saidSpeed, speedRange } from '@/rules/speed';
+import { METRES_IN_A_FOOT, spoken } from '@/strip/words';
 import { Slider } from '@/ui/Slider';
 
 interface Props {
@@ -18,22 +20,26 @@ export function SpeedSlider({ label, value, onChange, from }: Props & { from?: n
             min={from ?? range.from}
             max={range.to}
             step={range.step}
-            words={(speed) => `${speed} ${unitWords(unit)}`}
+            words={(speed) => saidSpeed(speed, unit)}
             onChange={onChange}
         />
     );
 }
 
-/** Metres in tens; at nothing it says what nothing means, where it may be nothing. */
+/** Tens of metres, or 25 feet. */
+const STEPS_M = { m: 10, ft: 25 * METRES_IN_A_FOOT };
+
+/** A distance in the unit of the rules, kept in metres; at nothing it says what nothing means, where it may be nothing. */
 export function MetresSlider({ label, value, onChange, min, max, none }: Props & { min: number; max: number; none?: string }) {
+    const { length_unit: unit } = useRules();
     return (
         <Slider
             label={label}
             value={value}
             min={min}
             max={max}
-            step={10}
-            words={(metres) => (none !== undefined && metres === 0 ? none : `${metres} m`)}
+            step={STEPS_M[unit]}
+            words={(metres) => (none !== undefined && metres === 0 ? none : spoken(metres, unit))}
             onChange={onChange}
         />
     );

@@ -1,31 +1,31 @@
-import type { Rules } from '@/api/types';
-import { speedField, useRules } from '@/rules/rules';
-import { useAddress } from '@/address/useAddress';
+import { useMemo } from 'react';
+import type { Codec } from '@/bench/flat';
+import { PAGES, type BenchTool, type StateOf } from '@/bench/pages';
+import { useAddress } from '@/bench/useAddress';
+import { useRules, useSay } from '@/rules/rules';
 import { useVehicle } from '@/vehicles/VehicleChoice';
 
-interface Address<T> {
-    read: (params: URLSearchParams) => T;
-    write: (state: T) => URLSearchParams;
-}
-
-export interface Bench<T> {
-    rules: Rules;
-    state: T;
-    set: (part: Partial<T>) => void;
-    vehicle: ReturnType<typeof useVehicle>;
-    /** A speed's field in the unit of the rules: `main_speed` to `main_speed_mph`. */
-    field: (name: string) => string;
-}
-
-/** What every page about driving a vehicle begins with: its state in the address, its vehicle, the rules. */
-export function useBench<T extends { vehicle: string }>(address: Address<T>): Bench<T> {
+/** What every page of the bench begins with: its state in the address, the rules and their words. */
+export function usePage<Tool extends BenchTool>(tool: Tool) {
     const rules = useRules();
-    const [state, setState] = useAddress(address.read, address.write);
+    const codec = useMemo(() => PAGES[tool].address(rules) as unknown as Codec<StateOf<Tool>>, [tool, rules]);
+    const [state, setState] = useAddress(codec);
     return {
         rules,
+        say: useSay(),
         state,
-        set: (part) => setState((before) => ({ ...before, ...part })),
-        vehicle: useVehicle(state.vehicle),
-        field: (name) => speedField(rules.speed_unit).replace('speed', name),
+        setState,
+        set: (part: Partial<StateOf<Tool>>) => setState((before) => ({ ...before, ...part })),
+        /** A speed's field in the unit of the rules: `main_speed` to `main_speed_mph`. */
+        field: (name: string) => `${name}_${rules.speed_unit}`,
     };
+}
+
+/** Pages whose state has a vehicle. */
+type Driven = { [Tool in BenchTool]: StateOf<Tool> extends { vehicle: string } ? Tool : never }[BenchTool];
+
+/** What every page about driving a vehicle begins with. */
+export function useBench<Tool extends Driven>(tool: Tool) {
+    const page = usePage(tool);
+    return { ...page, vehicle: useVehicle((page.state as { vehicle: string }).vehicle) };
 }

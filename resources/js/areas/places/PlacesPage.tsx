@@ -4,11 +4,10 @@ import { Link } from 'react-router';
 import { api, at } from '@/api/client';
 import type { Place } from '@/api/types';
 import { factsOf, roadWords, usePlanned, useRoutineName, useRules } from '@/rules/rules';
-import { benchAddress } from '@/approach/address';
 import { ArchiveList } from '@/archive/ArchiveList';
 import { DrawingLinks } from '@/drawings/DrawingLinks';
 import { PlaceForm } from '@/places/PlaceForm';
-import { roadAddress } from '@/road/address';
+import { placeAddress } from '@/bench/places';
 import { useNotice } from '@/ui/Notice';
 import { Sheet } from '@/ui/Sheet';
 import { Empty, Failed, Waiting } from '@/ui/State';
@@ -24,7 +23,7 @@ export function PlacesPage() {
     const planned = usePlanned();
     const address = (place: Place) => {
         const { by } = planned(place.routine);
-        return by === 'approach' ? benchAddress({ ...factsOf(place.road), routine: place.routine }, rules) : roadAddress(by, place.road, place.routine, rules);
+        return placeAddress(by, factsOf(place.road), place.routine, rules);
     };
     const refresh = () => client.invalidateQueries({ queryKey: ['places'] });
     const putAway = async (place: Place) => {

@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import type { ApproachAsked, FastPlan, RoutineCard, Rules } from '@/api/types';
 import { ApproachView } from '@/approach/ApproachView';
-import type { Conditions } from '@/approach/Controls';
+import type { Conditions } from '@/bench/approach';
 import { useRules, withLimit } from '@/rules/rules';
 import { Judgement } from '@/judgement/Judgement';
 import { RoadBrief } from '@/road/RoadBrief';

@@ -1,5 +1,5 @@
 import type { GapAnswer } from '@/api/types';
-import { readAt } from '@/strip/scale';
+import { readAt } from '@/ui/columns';
 
 export type GapSide = GapAnswer['sides'][number];
 
@@ -35,6 +35,5 @@ export function oursAt(metres: number, path: GapAnswer['path'], manoeuvre: strin
 export function metresAt(motion: GapAnswer['motion'], seconds: number): number {
     const last = motion.time_s.length - 1;
     if (seconds >= motion.time_s[last]!) return motion.ours_m[last]! + (seconds - motion.time_s[last]!) * motion.speed_mps[last]!;
-    // The columns run forwards; the reader wants them falling.
-    return readAt([...motion.time_s].reverse(), [...motion.ours_m].reverse(), seconds);
+    return readAt(motion.time_s, motion.ours_m, seconds);
 }

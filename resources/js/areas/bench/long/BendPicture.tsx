@@ -1,3 +1,4 @@
+import { useSay } from '@/rules/rules';
 import type { SweptPathAnswer } from '@/api/types';
 import { Drawn, points } from './Drawn';
 import type { Point } from './ways';
@@ -15,6 +16,7 @@ interface Props {
 
 /** A corner between kerbs, the middle of the inner kerb's arc at the origin. */
 export function BendPicture({ answer, kerb, entry, exit, angle, onKerb, onEntry, onExit }: Props) {
+    const say = useSay();
     const turn = (angle * Math.PI) / 180;
     const [before, after] = [16, 16];
     // On the straight after the bend: so far from the kerb's middle, so far along.
@@ -27,10 +29,10 @@ export function BendPicture({ answer, kerb, entry, exit, angle, onKerb, onEntry,
     return (
         <Drawn
             answer={answer}
-            label={answer.fits ? 'The vehicle stays between the kerbs' : 'The vehicle leaves the lane'}
+            label={answer.fits ? 'The vehicle stays within the road' : 'The vehicle leaves the lane'}
             frame={[...inner, ...outer]}
             grips={[
-                { label: 'Kerb radius', at: arcAt(0.5), onMove: ([x, y]) => onKerb(Math.hypot(x, y)) },
+                { label: say('{Kerb} radius'), at: arcAt(0.5), onMove: ([x, y]) => onKerb(Math.hypot(x, y)) },
                 { label: 'Lane before', at: [-before * 0.6, -kerb - entry], onMove: ([, y]) => onEntry(-y - kerb) },
                 { label: 'Lane after', at: exitAt(kerb + exit, after * 0.6), onMove: ([x, y]) => onExit(x * Math.sin(turn) - y * Math.cos(turn) - kerb) },
             ]}

@@ -1,3 +1,4 @@
+import { useSay } from '@/rules/rules';
 import type { SweptPathAnswer } from '@/api/types';
 import { Drawn, points } from './Drawn';
 import { beside, type Point } from './ways';
@@ -12,6 +13,7 @@ interface Props {
 
 /** Any way between two kerbs that run beside it. */
 export function WayPicture({ answer, left, right, onLeft, onRight }: Props) {
+    const say = useSay();
     const { path } = answer.traces;
     const [leftKerb, rightKerb] = [beside(path, left), beside(path, -right)];
     const at = Math.floor(path.length * 0.42);
@@ -22,11 +24,11 @@ export function WayPicture({ answer, left, right, onLeft, onRight }: Props) {
     return (
         <Drawn
             answer={answer}
-            label={answer.fits ? 'The vehicle stays between the kerbs' : 'The vehicle mounts a kerb'}
+            label={answer.fits ? 'The vehicle stays within the road' : 'The vehicle leaves the road'}
             frame={[...leftKerb, ...rightKerb]}
             grips={[
-                { label: 'Kerb on the left', at: leftKerb[at] ?? [0, 0], onMove: (to) => onLeft(aside(to)) },
-                { label: 'Kerb on the right', at: rightKerb[at] ?? [0, 0], onMove: (to) => onRight(-aside(to)) },
+                { label: say('{Kerb} on the left'), at: leftKerb[at] ?? [0, 0], onMove: (to) => onLeft(aside(to)) },
+                { label: say('{Kerb} on the right'), at: rightKerb[at] ?? [0, 0], onMove: (to) => onRight(-aside(to)) },
             ]}
         >
             <polygon points={`${points(leftKerb)} ${points([...rightKerb].reverse())}`} fill="var(--road)" />

@@ -1,4 +1,4 @@
-import { freshName, MOST_LANES, painted, widestGap, withLanes, type DrawnArm, type RingState } from '@/judgement/ring';
+import { freshName, MOST_LANES, painted, widestGap, withLanes, type DrawnArm, type RingState } from '@/bench/ring';
 
 const MOST_ARMS = 8;
 

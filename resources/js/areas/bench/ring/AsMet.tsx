@@ -2,7 +2,7 @@ import type { LanesAnswer, Side } from '@/api/types';
 import { Glyph } from '@/strip/glyphs';
 import { spoken } from '@/strip/words';
 import { Sign } from './Sign';
-import type { Met, RingState } from '@/judgement/ring';
+import type { Met, RingState } from '@/bench/ring';
 
 const NAMES: Record<Met['kind'], string> = {
     'direction-sign': 'Direction sign',

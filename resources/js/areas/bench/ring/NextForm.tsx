@@ -1,20 +1,22 @@
-import type { NextJunction } from '@/judgement/ring';
+import type { NextJunction } from '@/bench/ring';
+import { useSay } from '@/rules/rules';
 
 const MOST = 4;
 
 /** The junction after the exit: how far, which lanes, and where we go there. */
 export function NextForm({ value, onChange }: { value: NextJunction; onChange: (value: NextJunction) => void }) {
+    const say = useSay();
     const names = [...new Set(value.lanes.filter(Boolean))];
     const lanes = (next: string[]) => onChange({ ...value, lanes: next, to: next.includes(value.to) ? value.to : (next.find(Boolean) ?? value.to) });
     return (
         <fieldset className="flex flex-wrap items-end gap-3">
-            <legend className="pb-1 text-lg font-semibold">The next junction</legend>
+            <legend className="pb-1 text-lg font-semibold">{say('The next {junction}')}</legend>
             <label className="flex items-center gap-2">
                 after
                 <input
                     type="number"
                     className="entry w-24"
-                    aria-label="Metres to the next junction"
+                    aria-label={say('Metres to the next {junction}')}
                     min={1}
                     max={5000}
                     value={value.metres}
@@ -24,7 +26,7 @@ export function NextForm({ value, onChange }: { value: NextJunction; onChange: (
             </label>
             <select
                 className="entry w-44"
-                aria-label="Way at the next junction"
+                aria-label={say('Way at the next {junction}')}
                 value={value.to}
                 onChange={(event) => onChange({ ...value, to: event.target.value })}
             >

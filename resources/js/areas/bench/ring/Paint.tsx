@@ -1,4 +1,4 @@
-import type { RingState } from '@/judgement/ring';
+import type { RingState } from '@/bench/ring';
 import type { geometry } from './geometry';
 
 export interface ChosenLane {

@@ -3,7 +3,7 @@ import type { LanesAnswer, Side } from '@/api/types';
 import { Glyph } from '@/strip/glyphs';
 import { geometry, ISLAND, LANE, LONG } from './geometry';
 import { Paint, type ChosenLane } from './Paint';
-import type { RingState } from '@/judgement/ring';
+import type { RingState } from '@/bench/ring';
 
 type Geometry = ReturnType<typeof geometry>;
 

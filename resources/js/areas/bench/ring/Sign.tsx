@@ -1,6 +1,6 @@
 import type { Side } from '@/api/types';
 import { geometry, type Point } from './geometry';
-import { bend, type RingState } from '@/judgement/ring';
+import { bend, type RingState } from '@/bench/ring';
 
 interface Props {
     kind: 'direction-sign' | 'lane-sign' | 'markings' | 'line';

@@ -1,5 +1,5 @@
 import type { LanesAnswer, Side } from '@/api/types';
-import { bend, type RingState } from '@/judgement/ring';
+import { bend, type RingState } from '@/bench/ring';
 
 export const LANE = 9;
 export const ISLAND = 26;

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { flat } from './useAddress';
+import { flat } from './flat';
 
 describe('plain state in an address', () => {
     const { read: from, write } = flat<{ speed: number; car: string; wet: boolean }>({ speed: 30, car: 'hatch', wet: false });

@@ -1,23 +1,19 @@
 import type { Sweep } from '@/api/tools';
 import type { ReverseAnswer, ReverseAsked } from '@/api/types';
-import { useRules } from '@/rules/rules';
-import { flat, useAddress } from '@/address/useAddress';
 import { useSwept } from '@/compute/useCompute';
 import { Field } from '@/ui/Field';
 import { Options } from '@/ui/Options';
 import { Slider } from '@/ui/Slider';
 import { useVehicle, VehicleChoice } from '@/vehicles/VehicleChoice';
 import { Big, BenchPage } from './BenchPage';
+import { usePage } from './useBench';
 import { CarFromAbove } from './CarShape';
 
-const EXERCISES = { 'pull-up-right-reverse': 'Back along the kerb on the right', bay: 'Into a bay', ramp: 'Down or up a ramp' };
-const address = flat({ exercise: 'pull-up-right-reverse', vehicle: 'small-petrol-hatch', angle: 2, gap: 0.3, slope: 0 });
+const EXERCISES = { 'pull-up-right-reverse': 'Back along the {kerb} on the {off}', bay: 'Into a bay', ramp: 'Down or up a ramp' };
 
 /** Going back: how the kerb comes nearer, where a bay begins, the order of looks. */
-export function ReversingBench() {
-    const rules = useRules();
-    const [state, setState] = useAddress(address.read, address.write);
-    const set = (part: Partial<typeof state>) => setState((before) => ({ ...before, ...part }));
+export function ReverseBench() {
+    const { rules, say, state, set } = usePage('reverse');
     const vehicle = useVehicle(state.vehicle);
     const kerb = state.exercise === 'pull-up-right-reverse';
     const inputs: ReverseAsked = {
@@ -32,8 +28,6 @@ export function ReversingBench() {
     const { data, error } = useSwept('reverse', inputs, over, at);
     return (
         <BenchPage
-            title="Reversing"
-            about="At a slow walking pace"
             asked={{ tool: 'reverse', inputs: { ...inputs, [over.field ?? '']: at } }}
             answer={data}
             error={error}
@@ -41,7 +35,7 @@ export function ReversingBench() {
                 <>
                     <Field label="Exercise">
                         <select value={state.exercise} onChange={(event) => set({ exercise: event.target.value })}>
-                            <Options of={EXERCISES} />
+                            <Options of={EXERCISES} say={say} />
                         </select>
                     </Field>
                     <VehicleChoice value={state.vehicle} onChange={(vehicle) => set({ vehicle })} />
@@ -58,7 +52,7 @@ export function ReversingBench() {
                     )}
                     {kerb && (
                         <Slider
-                            label="Kerb"
+                            label={say('{Kerb}')}
                             value={state.gap}
                             min={0.1}
                             max={1.5}
@@ -86,7 +80,7 @@ export function ReversingBench() {
                         <dl className="grid grid-cols-2 gap-3">
                             <Big label="Way" value={data.length_m.toFixed(1)} unit="m" />
                             <Big label="Time" value={Math.round(data.time_s).toString()} unit="s" />
-                            {data.end_gap_m !== null && <Big label="Kerb at the end" value={data.end_gap_m.toFixed(2)} unit="m" />}
+                            {data.end_gap_m !== null && <Big label={say('{Kerb} at the end')} value={data.end_gap_m.toFixed(2)} unit="m" />}
                             {data.correct_turns !== null && data.correct_turns > 0 && (
                                 <Big label="Taken out by" value={data.correct_turns.toFixed(2)} unit="turn" />
                             )}
@@ -107,7 +101,7 @@ export function ReversingBench() {
                         </div>
                         {data.gap_by_angle.length > 0 && (
                             <table className="w-full text-left">
-                                <caption className="text-left font-semibold">Kerb at the end, by the angle at the start</caption>
+                                <caption className="text-left font-semibold">{say('{Kerb} at the end, by the angle at the start')}</caption>
                                 <tbody>
                                     <tr className="border-hair border-b">
                                         {data.gap_by_angle.map((row) => (
@@ -149,7 +143,7 @@ function KerbPicture({ answer, kerb, gap, angle }: { answer: ReverseAnswer; kerb
             viewBox={`${-length - 3} -4.2 ${length + front + 4.5} 7.2`}
             className={FRAME}
             role="img"
-            aria-label={`Back ${length.toFixed(1)} m along the kerb; ${answer.end_gap_m === null ? '' : `${answer.end_gap_m.toFixed(2)} m from it at the end`}`}
+            aria-label={`Back ${length.toFixed(1)} m; ${answer.end_gap_m === null ? '' : `${answer.end_gap_m.toFixed(2)} m from it at the end`}`}
         >
             <rect x={-length - 4} y={-5} width={length + front + 8} height={5 + kerbY} fill="var(--road)" />
             {kerb && <line x1={-length - 4} x2={front + 4} y1={kerbY} y2={kerbY} stroke="var(--ink)" strokeWidth={0.14} />}

@@ -1,4 +1,6 @@
-import type { LanesAnswer, LanesAsked } from '@/api/types';
+import type { LanesAnswer, LanesAsked, Rules } from '@/api/types';
+import { usual } from '@/rules/speed';
+import type { Codec } from './flat';
 
 /** A roundabout or junction as it is drawn and asked about: arms by angle in driving order, lanes from 1 at the nearside. */
 export interface DrawnLane {
@@ -39,7 +41,7 @@ export interface RingState {
 /** One thing met or due on the way, in the order of time. */
 export type Met = LanesAnswer['met'][number];
 
-export const START: RingState = {
+const START: RingState = {
     layout: 'roundabout',
     arms: [
         { name: 'Ferry Rise', angle: 0, lanes: [{ to: ['Gull Road', 'Skerry Way'] }, { to: ['Skerry Way', 'Mast Lane'] }], exits: 1 },
@@ -80,23 +82,27 @@ export const asked = (state: RingState, pack: LanesAsked['pack'], speedField: 's
     ...(state.time ? { time: state.time } : {}),
 });
 
-export const write = (state: RingState) => new URLSearchParams({ ring: JSON.stringify(state) });
+const write = (state: RingState) => new URLSearchParams({ ring: JSON.stringify(state) });
 
 /** What cannot be read is left at the start: an address typed by hand must not break the page. */
-export function read(params: URLSearchParams): RingState {
-    try {
-        const said = JSON.parse(params.get('ring') ?? 'null') as Partial<RingState> | null;
-        if (!said || !Array.isArray(said.arms) || said.arms.length < 2) return START;
-        const arms = said.arms.filter(
-            (arm) => typeof arm.name === 'string' && Number.isFinite(arm.angle) && Array.isArray(arm.lanes) && Number.isFinite(arm.exits),
-        );
-        const names = arms.map((arm) => arm.name);
-        const known = (name: unknown, otherwise: string) => (typeof name === 'string' && names.includes(name) ? name : otherwise);
-        return arms.length < 2 ? START : { ...START, ...said, arms, from: known(said.from, names[0]!), to: known(said.to, names[1]!) };
-    } catch {
-        return START;
-    }
-}
+const read =
+    (start: RingState) =>
+    (params: URLSearchParams): RingState => {
+        try {
+            const said = JSON.parse(params.get('ring') ?? 'null') as Partial<RingState> | null;
+            if (!said || !Array.isArray(said.arms) || said.arms.length < 2) return start;
+            const arms = said.arms.filter(
+                (arm) => typeof arm.name === 'string' && Number.isFinite(arm.angle) && Array.isArray(arm.lanes) && Number.isFinite(arm.exits),
+            );
+            const names = arms.map((arm) => arm.name);
+            const known = (name: unknown, otherwise: string) => (typeof name === 'string' && names.includes(name) ? name : otherwise);
+            return arms.length < 2 ? start : { ...start, ...said, arms, from: known(said.from, names[0]!), to: known(said.to, names[1]!) };
+        } catch {
+            return start;
+        }
+    };
+
+export const lanes = (rules: Rules): Codec<RingState> => ({ read: read({ ...START, speed: usual(START.speed, rules.speed_unit) }), write });
 
 /** Which way an arrow bends from one arm to another: -1 to the kerb's side, 0 ahead, 1 across. */
 export function bend(from: number, to: number): -1 | 0 | 1 {

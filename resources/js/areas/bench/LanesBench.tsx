@@ -1,30 +1,28 @@
 import type { LanesAnswer } from '@/api/types';
 import { useState } from 'react';
-import { speedField, useRules } from '@/rules/rules';
-import { useAddress } from '@/address/useAddress';
+import { speedField } from '@/rules/speed';
 import { useCompute } from '@/compute/useCompute';
 import { Check } from '@/ui/Check';
 import { Field } from '@/ui/Field';
 import { Options } from '@/ui/Options';
 import { Slider } from '@/ui/Slider';
 import { Big, BenchPage } from './BenchPage';
+import { usePage } from './useBench';
 import { SpeedSlider } from './sliders';
 import { ArmsForm } from './ring/ArmsForm';
 import { AsMet } from './ring/AsMet';
 import { NextForm } from './ring/NextForm';
-import { asked, painted, read, withLanes, write, type RingState } from '@/judgement/ring';
+import { asked, painted, withLanes, type RingState } from '@/bench/ring';
 import type { ChosenLane } from './ring/Paint';
 import { RingPicture } from './ring/RingPicture';
 
-const LAYOUTS = { roundabout: 'Roundabout', junction: 'Junction with lanes' };
-const NEXT = { '': 'Nothing', left: 'A turn left', right: 'A turn right', junction: 'A junction with lanes' };
+const LAYOUTS = { roundabout: 'Roundabout', junction: '{Junction} with lanes' };
+const NEXT = { '': 'Nothing', left: 'A turn left', right: 'A turn right', junction: 'A {junction} with lanes' };
 const LOOKS = (look: string) => look.replaceAll('-', ' ');
 
 /** Which lane, why, and what the others would cost: a roundabout drawn from its arms and lanes. */
-export function RoundaboutBench() {
-    const rules = useRules();
-    const [state, setState] = useAddress<RingState>(read, write);
-    const set = (part: Partial<RingState>) => setState((before) => ({ ...before, ...part }));
+export function LanesBench() {
+    const { rules, say, state, set, setState } = usePage('lanes');
     const [ghost, setGhost] = useState<number | null>(null);
     const [chosen, setChosen] = useState<ChosenLane | null>(null);
     const inputs = asked(state, rules.pack, speedField(rules.speed_unit));
@@ -42,8 +40,6 @@ export function RoundaboutBench() {
     );
     return (
         <BenchPage
-            title="Lanes"
-            about="Which lane, why, and what the others would cost"
             asked={{ tool: 'lanes', inputs }}
             // What cannot be reached is said beside the picture, which stays to be changed.
             answer={data ?? (error ? { assumptions: [], warnings: [] } : undefined)}
@@ -52,14 +48,14 @@ export function RoundaboutBench() {
                 <>
                     <Field label="Layout">
                         <select value={state.layout} onChange={(event) => set({ layout: event.target.value as RingState['layout'] })}>
-                            <Options of={LAYOUTS} />
+                            <Options of={LAYOUTS} say={say} />
                         </select>
                     </Field>
                     {choose('From', state.from, (from) => set({ from }))}
                     {choose('To', state.to, (to) => set({ to }))}
                     <Field label="Then soon">
                         <select value={state.next} onChange={(event) => set({ next: event.target.value as RingState['next'] })}>
-                            <Options of={NEXT} />
+                            <Options of={NEXT} say={say} />
                         </select>
                     </Field>
                     <SpeedSlider label="Approach" value={state.speed} onChange={(speed) => set({ speed })} />

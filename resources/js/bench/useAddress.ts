@@ -1,5 +1,6 @@
 import { useEffect, useState, type Dispatch, type SetStateAction } from 'react';
 import { useSearchParams } from 'react-router';
+import type { Codec } from './flat';
 
 /** The address follows the state this long after it rests, ms: a drag must not wait for it. */
 const REST = 200;
@@ -8,7 +9,7 @@ const REST = 200;
 const ON_THE_WAY = 8;
 
 /** State that lives in the page's address, so that it can be shared and come back to. It changes at once, the address a moment later. */
-export function useAddress<T>(read: (params: URLSearchParams) => T, write: (state: T) => URLSearchParams): [T, Dispatch<SetStateAction<T>>] {
+export function useAddress<T>({ read, write }: Codec<T>): [T, Dispatch<SetStateAction<T>>] {
     const [params, setParams] = useSearchParams();
     const there = params.toString();
     const [state, setState] = useState(() => read(params));
@@ -30,21 +31,4 @@ export function useAddress<T>(read: (params: URLSearchParams) => T, write: (stat
         return () => clearTimeout(timer);
     }, [state, seen, write, setParams]);
     return [state, setState];
-}
-
-type Flat = Record<string, string | number | boolean>;
-/** A default says of which kind a value is, not that it stays what it is. */
-type Kinds<T extends Flat> = { [K in keyof T]: T[K] extends boolean ? boolean : T[K] extends number ? number : string };
-
-/** Reads and writes a page's plain state; what cannot be read keeps its default: an address typed by hand must not break the page. */
-export function flat<T extends Flat>(defaults: T): { read: (params: URLSearchParams) => Kinds<T>; write: (state: Kinds<T>) => URLSearchParams } {
-    const one = (raw: string | null, otherwise: Flat[string]): Flat[string] => {
-        if (raw === null) return otherwise;
-        if (typeof otherwise === 'number') return raw !== '' && Number.isFinite(Number(raw)) ? Number(raw) : otherwise;
-        return typeof otherwise === 'boolean' ? raw === 'true' : raw;
-    };
-    return {
-        read: (params) => Object.fromEntries(Object.entries(defaults).map(([key, value]) => [key, one(params.get(key), value)])) as Kinds<T>,
-        write: (state) => new URLSearchParams(Object.entries(state).map(([key, value]) => [key, String(value)])),
-    };
 }

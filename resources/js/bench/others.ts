@@ -1,3 +1,7 @@
+import type { Rules } from '@/api/types';
+import { inWords } from '@/rules/words';
+import { converted } from '@/rules/speed';
+
 /** Vehicles beside us as a page keeps them in its address. */
 export interface Other {
     /** Front bumper to front bumper, + ahead of us, m. */
@@ -26,7 +30,11 @@ export function readOthers(raw: string): Other[] {
     }
 }
 
-export const asked = (others: Other[], speedField: string, more: object = {}) =>
-    others.map((one, i) => ({ name: nameOf(one, i), distance_m: one.at, [speedField]: one.speed, length_m: one.long ? LORRY_M : CAR_M, ...more }));
+/** Those a page begins with, written in mph. */
+export const beginningWith = (others: Other[], rules: Rules): string =>
+    JSON.stringify(others.map((one) => ({ ...one, speed: Math.round(converted(one.speed, 'mph', rules.speed_unit)) })));
 
-export const nameOf = (one: Other, i: number) => `${one.long ? 'lorry' : 'car'} ${i + 1}`;
+export const asked = (others: Other[], speedField: string, rules: Rules, more: object = {}) =>
+    others.map((one, i) => ({ name: nameOf(one, i, rules), distance_m: one.at, [speedField]: one.speed, length_m: one.long ? LORRY_M : CAR_M, ...more }));
+
+export const nameOf = (one: Other, i: number, rules: Rules) => `${inWords(one.long ? '{lorry}' : 'car', rules)} ${i + 1}`;

@@ -1,9 +1,8 @@
 import { useState } from 'react';
 import type { EngineAnswer, Rules } from '@/api/types';
-import { speedField, speedRange, unitWords } from '@/rules/rules';
-import { flat } from '@/address/useAddress';
+import { speedField, speedRange, saidSpeed } from '@/rules/speed';
 import { useCompute, useSwept } from '@/compute/useCompute';
-import { speedWords } from '@/road/words';
+import { speedWords } from '@/rules/speed';
 import { DataTable } from '@/ui/DataTable';
 import { Field } from '@/ui/Field';
 import { Slider } from '@/ui/Slider';
@@ -12,17 +11,16 @@ import { Big, BenchPage } from './BenchPage';
 import { GearChart } from './GearChart';
 import { useBench } from './useBench';
 
-const address = flat({ vehicle: 'small-petrol-hatch', speed: 30, slope: 0, from: 3, to: 2, upTo: 50 });
-const PURPOSES: Record<string, string> = { cruise: 'to hold the speed', pull: 'to pull', 'slip-road': 'on a slip road, 20 mph more', creep: 'to creep' };
+const PURPOSES: Record<string, string> = { cruise: 'to hold the speed', pull: 'to pull', 'slip-road': 'on a {slip road}, {mph:20} more', creep: 'to creep' };
 
 /** Engine speed against road speed in every gear, and what a change asks of the revs. */
-export function GearsBench() {
-    const { rules, state, set, vehicle, field } = useBench(address);
+export function EngineBench() {
+    const { rules, say, state, set, vehicle, field } = useBench('engine');
     const range = speedRange(rules.speed_unit);
-    const said = (value: number) => `${value} ${unitWords(rules.speed_unit)}`;
+    const said = (value: number) => saidSpeed(value, rules.speed_unit);
     const [many, setMany] = useState(1);
     const gear = (wanted: number) => Math.min(many, Math.max(1, wanted));
-    const inputs = { vehicle, gradient: state.slope / 100, ...(many > 1 ? { from_gear: gear(state.from), to_gear: gear(state.to) } : {}) };
+    const inputs = { pack: rules.pack, vehicle, gradient: state.slope / 100, ...(many > 1 ? { from_gear: gear(state.from), to_gear: gear(state.to) } : {}) };
     const { data, error, isPlaceholderData } = useSwept(
         'engine',
         inputs,
@@ -32,6 +30,7 @@ export function GearsBench() {
     // How many gears there are, the answer knows: only then is a change asked for.
     if (data && !isPlaceholderData && data.gears.length !== many) setMany(data.gears.length);
     const run = useCompute('engine', {
+        pack: rules.pack,
         vehicle,
         gradient: state.slope / 100,
         [field('speed')]: state.speed,
@@ -49,8 +48,6 @@ export function GearsBench() {
     );
     return (
         <BenchPage
-            title="Gears"
-            about="What the revs do, and what each gear can still pull"
             asked={{ tool: 'engine', inputs: { ...inputs, [field('speed')]: state.speed } }}
             answer={data}
             error={error}
@@ -118,7 +115,7 @@ export function GearsBench() {
                             {data.choices.map((choice) => (
                                 <li key={choice.purpose}>
                                     <span className="font-semibold">
-                                        {PURPOSES[choice.purpose]}: {choice.gear}
+                                        {say(PURPOSES[choice.purpose] ?? '')}: {choice.gear}
                                     </span>{' '}
                                     <span className="text-quiet text-sm">{choice.reason}</span>
                                 </li>

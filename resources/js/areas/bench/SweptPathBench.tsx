@@ -1,39 +1,26 @@
-import type { Pack, SweptPathAnswer, SweptPathAsked, WayOut } from '@/api/types';
-import { useRules } from '@/rules/rules';
-import { flat, useAddress } from '@/address/useAddress';
+import type { SweptPathAnswer, SweptPathAsked, WayOut } from '@/api/types';
 import { useCompute } from '@/compute/useCompute';
 import { Field } from '@/ui/Field';
 import { Options } from '@/ui/Options';
 import { Slider } from '@/ui/Slider';
 import { DEFAULT_KIND, useCars, useKinds, useVehicle, VehicleChoice } from '@/vehicles/VehicleChoice';
 import { Big, BenchPage } from './BenchPage';
+import type { StateOf } from '@/bench/pages';
+import { useSay } from '@/rules/rules';
+import { usePage } from './useBench';
 import { BendPicture } from './long/BendPicture';
 import { UnitsTable } from './long/UnitsTable';
 import { WayPicture } from './long/WayPicture';
 import { readUnits, writeUnits } from './long/ways';
 
-const address = flat({
-    way: 'bend',
-    vehicle: 'articulated-lorry',
-    units: '',
-    kerb: 9,
-    entry: 4,
-    exit: 7.3,
-    angle: 90,
-    radius: 14,
-    between: 4,
-    out: 'ahead',
-    left: 3.5,
-    right: 3.5,
-});
-type State = ReturnType<typeof address.read>;
+type State = StateOf<'swept-path'>;
 
 const WAYS = { bend: 'A corner', 's-bend': 'An S-bend', roundabout: 'A roundabout' };
 const EXIT_WORDS: Record<WayOut, string> = { left: 'To the left', ahead: 'Straight over', right: 'To the right', back: 'Back where it came from' };
 const metres = (value: number) => `${value} m`;
 
 /** What the core is asked: a corner's best line is looked for, every other way is followed as it is. */
-function asked(state: State, pack: Pack): SweptPathAsked {
+function asked(state: State): SweptPathAsked {
     if (state.way === 's-bend')
         return {
             path: { s_bend: { radius_m: state.radius, angle_deg: Math.min(80, state.angle), between_m: state.between } },
@@ -41,7 +28,6 @@ function asked(state: State, pack: Pack): SweptPathAsked {
         };
     if (state.way === 'roundabout')
         return {
-            pack,
             path: { roundabout: { radius_m: state.radius, exit: state.out in EXIT_WORDS ? (state.out as WayOut) : 'ahead' } },
             kerbs: { left_m: state.left, right_m: state.right },
         };
@@ -49,24 +35,20 @@ function asked(state: State, pack: Pack): SweptPathAsked {
 }
 
 /** Does it get round: a corner with its best line, an S-bend or a roundabout, to scale, with what is left at the kerbs. */
-export function LongVehicleBench() {
-    const [state, setState] = useAddress(address.read, address.write);
-    const set = (part: Partial<State>) => setState((before) => ({ ...before, ...part }));
-    const rules = useRules();
+export function SweptPathBench() {
+    const { rules, say, state, set } = usePage('swept-path');
     const vehicle = useVehicle(state.vehicle);
     const [kinds, cars] = [useKinds(), useCars()];
     const like = cars.data?.find((car) => car.id === state.vehicle)?.figures.like ?? state.vehicle;
     const kind = kinds.data?.find((one) => one.id === like) ?? kinds.data?.find((one) => one.id === DEFAULT_KIND);
     const own = readUnits(state.units);
-    const inputs: SweptPathAsked = { ...(own.length > 0 ? { units: own } : { vehicle }), ...asked(state, rules.pack) };
+    const inputs: SweptPathAsked = { pack: rules.pack, ...(own.length > 0 ? { units: own } : { vehicle }), ...asked(state) };
     const { data, error, isPlaceholderData } = useCompute('swept-path', inputs);
     const spares = data ? [data.spare_inside_m, data.spare_outside_m, data.spare_left_m, data.spare_right_m].filter((spare) => spare !== null) : [];
     const spare = Math.min(...spares);
     const to = (step: number, least: number, most: number, value: number) => Math.min(most, Math.max(least, Math.round(value / step) * step));
     return (
         <BenchPage
-            title="Long vehicle"
-            about="Where every wheel goes, and what is left at the kerbs"
             asked={{ tool: 'swept-path', inputs }}
             answer={data}
             error={error}
@@ -87,7 +69,15 @@ export function LongVehicleBench() {
                     )}
                     {state.way === 'bend' ? (
                         <>
-                            <Slider label="Kerb radius" value={state.kerb} min={1} max={30} step={0.5} words={metres} onChange={(kerb) => set({ kerb })} />
+                            <Slider
+                                label={say('{Kerb} radius')}
+                                value={state.kerb}
+                                min={1}
+                                max={30}
+                                step={0.5}
+                                words={metres}
+                                onChange={(kerb) => set({ kerb })}
+                            />
                             <Slider
                                 label="Lane before"
                                 value={state.entry}
@@ -122,7 +112,7 @@ export function LongVehicleBench() {
                                 />
                             )}
                             <Slider
-                                label="Kerb on the left"
+                                label={say('{Kerb} on the left')}
                                 value={state.left}
                                 min={1.5}
                                 max={12}
@@ -131,7 +121,7 @@ export function LongVehicleBench() {
                                 onChange={(left) => set({ left })}
                             />
                             <Slider
-                                label="Kerb on the right"
+                                label={say('{Kerb} on the right')}
                                 value={state.right}
                                 min={1.5}
                                 max={12}
@@ -187,8 +177,8 @@ export function LongVehicleBench() {
                         <Numbers answer={data} />
                         <p className="text-quiet">
                             {data.line
-                                ? '“From the kerb” is the middle of the front axle. Places along the way count from where the kerb begins to curve. '
-                                : 'The dashed line is the middle of the front axle; the kerbs run beside it. '}
+                                ? say('“From the {kerb}” is the middle of the front axle. Places along the way count from where the {kerb} begins to curve. ')
+                                : say('The dashed line is the middle of the front axle; the {kerb}s run beside it. ')}
                             Mirrors, signal and a look along the inside before and all the way round.
                         </p>
                     </div>
@@ -205,13 +195,14 @@ export function LongVehicleBench() {
 }
 
 function Numbers({ answer }: { answer: SweptPathAnswer }) {
+    const say = useSay();
     const m = (value: number | null) => (value ?? 0).toFixed(2);
     return (
         <dl className="grid grid-cols-2 gap-3">
             {answer.line && (
                 <>
-                    <Big label="From the kerb before" value={m(answer.line.entry_from_kerb_m)} unit="m" />
-                    <Big label="From the kerb after" value={m(answer.line.exit_from_kerb_m)} unit="m" />
+                    <Big label={say('From the {kerb} before')} value={m(answer.line.entry_from_kerb_m)} unit="m" />
+                    <Big label={say('From the {kerb} after')} value={m(answer.line.exit_from_kerb_m)} unit="m" />
                     <Big
                         label={answer.line.begin_at_m < 0 ? 'Begin before the curve' : 'Begin past the curve’s start'}
                         value={Math.abs(answer.line.begin_at_m).toFixed(1)}
@@ -224,7 +215,7 @@ function Numbers({ answer }: { answer: SweptPathAnswer }) {
             <Big label="Tail swings out" value={m(answer.tail_swing_m)} unit="m" />
             {answer.line ? (
                 <>
-                    <Big label="Left at the kerb" value={m(answer.spare_inside_m)} unit="m" />
+                    <Big label={say('Left at the {kerb}')} value={m(answer.spare_inside_m)} unit="m" />
                     <Big label="Left at the outer edge" value={m(answer.spare_outside_m)} unit="m" />
                 </>
             ) : (

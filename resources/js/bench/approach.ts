@@ -1,9 +1,18 @@
 import type { ApproachAsked, Practice, RoadFacts, RoutineCode, Rules } from '@/api/types';
-import { limitOf, speedRange } from '@/rules/rules';
-import type { Conditions } from './Controls';
+import { limitOf } from '@/rules/rules';
+import { speedRange } from '@/rules/speed';
+import { objectIn, type Codec } from './flat';
 
-/** The state of the bench in its address, so that it can be shared and come back to. */
-export interface BenchState {
+/** What changes from one drive to the next at the same place. */
+export interface Conditions {
+    speed: number;
+    gradient: number;
+    surface: 'dry' | 'wet';
+    follower: boolean;
+}
+
+/** The state of the page in its address, so that it can be shared and come back to. */
+export interface ApproachState {
     road: RoadFacts & { routine: RoutineCode; passing_on?: ApproachAsked['passing_on']; comfort_decel_mps2?: number };
     conditions: Conditions;
     car: string;
@@ -12,12 +21,7 @@ export interface BenchState {
     practice: Practice;
 }
 
-export function benchAddress(road: BenchState['road'], rules: Rules): string {
-    const conditions: Conditions = { speed: limitOf(road, rules), gradient: road.gradient ?? 0, surface: 'dry', follower: false };
-    return `/bench/approach?${write({ road, conditions, car: 'small-petrol-hatch', level: 'developing', practice: {} }).toString()}`;
-}
-
-export function write(state: BenchState): URLSearchParams {
+function write(state: ApproachState): URLSearchParams {
     const { gradient: _, ...road } = state.road;
     return new URLSearchParams({
         road: JSON.stringify(road),
@@ -31,25 +35,15 @@ export function write(state: BenchState): URLSearchParams {
     });
 }
 
-/** What was written as JSON, where it is an object; an address typed by hand must not break the page. */
-function object(raw: string | null): Record<string, unknown> | null {
-    try {
-        const said: unknown = JSON.parse(raw ?? 'null');
-        return said && typeof said === 'object' && !Array.isArray(said) ? (said as Record<string, unknown>) : null;
-    } catch {
-        return null;
-    }
-}
-
-export const reader =
+const reader =
     (rules: Rules) =>
-    (params: URLSearchParams): BenchState => {
+    (params: URLSearchParams): ApproachState => {
         const number = (name: string, otherwise: number) => {
             const raw = params.get(name);
             return raw !== null && Number.isFinite(Number(raw)) ? Number(raw) : otherwise;
         };
-        const said = object(params.get('road'));
-        const road: BenchState['road'] = said && 'routine' in said ? (said as unknown as BenchState['road']) : { routine: 'emerge-right' };
+        const said = objectIn(params.get('road'));
+        const road: ApproachState['road'] = said && 'routine' in said ? (said as unknown as ApproachState['road']) : { routine: 'emerge-right' };
         const range = speedRange(rules.speed_unit);
         return {
             road,
@@ -60,7 +54,18 @@ export const reader =
                 follower: params.get('close') !== null,
             },
             car: params.get('car') ?? 'small-petrol-hatch',
-            level: (params.get('level') as BenchState['level'] | null) ?? 'developing',
-            practice: (object(params.get('practice')) ?? {}) as Practice,
+            level: (params.get('level') as ApproachState['level'] | null) ?? 'developing',
+            practice: (objectIn(params.get('practice')) ?? {}) as Practice,
         };
     };
+
+/** A place as this page begins with it. */
+export const atPlace = (road: ApproachState['road'], rules: Rules): ApproachState => ({
+    road,
+    conditions: { speed: limitOf(road, rules), gradient: road.gradient ?? 0, surface: 'dry', follower: false },
+    car: 'small-petrol-hatch',
+    level: 'developing',
+    practice: {},
+});
+
+export const approach = (rules: Rules): Codec<ApproachState> => ({ read: reader(rules), write });

@@ -1,0 +1,93 @@
+import type { Rules } from '@/api/types';
+import { usual } from '@/rules/speed';
+import { approach } from './approach';
+import { flat, type Codec } from './flat';
+import { beginningWith } from './others';
+import { lanes } from './ring';
+
+/** A page of the bench: its words, as `useSay` says them, and how its state stands in its address. */
+interface Page<State> {
+    title: string;
+    about: string;
+    address: (rules: Rules) => Codec<State>;
+}
+
+const page = <State>(title: string, about: string, address: (rules: Rules) => Codec<State>): Page<State> => ({ title, about, address });
+
+const CAR = 'small-petrol-hatch';
+
+/** Every page of the bench, by the tool it asks, in the order of their tabs. Speeds are written in mph and begin as they would be signed elsewhere. */
+export const PAGES = {
+    approach: page('Approach', 'Where and when each step belongs', approach),
+    gap: page('Gap', 'What it asks of us, and of the other driver if we went', ({ speed_unit: unit }) =>
+        flat({
+            ...{ manoeuvre: 'emerge-right', vehicle: CAR, speed: usual(30, unit), distance: 90, rolling: false },
+            ...{ lanes: 1, slope: 0, people: 0, long: false, turner: false, sight: 0 },
+        }),
+    ),
+    lanes: page('Lanes', 'Which lane, why, and what the others would cost', lanes),
+    join: page('Join', 'Whether the {slip road} is long enough, ahead of or behind whom, and by where it is decided', (rules) =>
+        flat({
+            ...{ vehicle: CAR, slip: 250, entry: usual(30, rules.speed_unit), main: usual(56, rules.speed_unit), slope: 0, sign: 40, angle: 5, solid: 110 },
+            others: beginningWith(
+                [
+                    { at: 45, speed: 54, long: true },
+                    { at: -95, speed: 58, long: false },
+                    { at: -190, speed: 60, long: false },
+                ],
+                rules,
+            ),
+        }),
+    ),
+    leave: page('Leave', 'Signs, signal, brake, lane and gear in their places', ({ speed_unit: unit }) =>
+        flat({
+            ...{ vehicle: CAR, main: usual(70, unit), slip: 250, end: usual(15, unit), turn: 'right' },
+            ...{ slope: 0, lanes: 2, radius: 0, bend: 120, lower: 0 },
+        }),
+    ),
+    'lane-change': page('Lane change', 'Faster into the gap ahead, easier into the one behind, or wait', (rules) =>
+        flat({
+            ...{ vehicle: CAR, speed: usual(35, rules.speed_unit), limit: usual(40, rules.speed_unit), to: 'right', room: 0, junction: 0, second: 0, slope: 0 },
+            others: beginningWith(
+                [
+                    { at: 25, speed: 39, long: false },
+                    { at: -12, speed: 38, long: false },
+                    { at: -70, speed: 36, long: true },
+                ],
+                rules,
+            ),
+        }),
+    ),
+    overtake: page('{Overtake}', 'Whether the view is long enough, and from when on there is no going back', ({ speed_unit: unit }) =>
+        flat({
+            ...{ vehicle: CAR, limit: usual(60, unit), other: usual(40, unit), long: false, oncoming: usual(60, unit), sight: 400 },
+            ...{ slope: 0, gear: 0, hold: false, rehearsal: false },
+        }),
+    ),
+    engine: page('Gears', 'What the revs do, and what each gear can still pull', ({ speed_unit: unit }) =>
+        flat({ vehicle: CAR, speed: usual(30, unit), slope: 0, from: 3, to: 2, upTo: usual(50, unit) }),
+    ),
+    steering: page('Steering', 'A right-angle corner along the {kerb}', () => flat({ vehicle: CAR, kerb: 6, gap: 0.5, lane: 3.65 })),
+    reverse: page('Reversing', 'At a slow walking pace', () => flat({ exercise: 'pull-up-right-reverse', vehicle: CAR, angle: 2, gap: 0.3, slope: 0 })),
+    'swept-path': page('Long vehicle', 'Where every wheel goes, and what is left at the {kerb}s', () =>
+        flat({
+            ...{ way: 'bend', vehicle: 'articulated-lorry', units: '', kerb: 9, entry: 4, exit: 7.3, angle: 90 },
+            ...{ radius: 14, between: 4, out: 'ahead', left: 3.5, right: 3.5 },
+        }),
+    ),
+    clearance: page('Clearance', 'Height against the sign', ({ speed_unit: unit }) =>
+        flat({ vehicle: '4.0', sign: unit === 'mph' ? '13\'9"' : '4.2', load: '', margin: '0.075' }),
+    ),
+} as const;
+
+export type BenchTool = keyof typeof PAGES;
+export type StateOf<Tool extends BenchTool> = ReturnType<ReturnType<(typeof PAGES)[Tool]['address']>['read']>;
+
+/** What pages were called before they were called after their tools: kept links lead on. */
+export const CALLED_BEFORE: Record<string, BenchTool> = { roundabout: 'lanes', gears: 'engine', reversing: 'reverse', 'long-vehicle': 'swept-path' };
+
+/** The address of a page that differs from how it begins by so much. */
+export function addressOf<Tool extends BenchTool>(tool: Tool, state: Partial<StateOf<Tool>>, rules: Rules): string {
+    const codec = PAGES[tool].address(rules) as unknown as Codec<StateOf<Tool>>;
+    return `/bench/${tool}?${codec.write({ ...codec.read(new URLSearchParams()), ...state }).toString()}`;
+}
