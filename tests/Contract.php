@@ -38,7 +38,10 @@ final class Contract
             return self::errors(self::content($response), '#/components/schemas/Problem');
         }
 
-        return isset($responses[$status]['content']) ? self::errors(self::content($response), self::pointer(['paths', $path, strtolower($method), 'responses', $status, 'content', 'application/json', 'schema'])) : [];
+        return isset($responses[$status]['content']) ? self::errors(
+            self::content($response),
+            self::pointer(['paths', $path, strtolower($method), 'responses', $status, 'content', 'application/json', 'schema']),
+        ) : [];
     }
 
     /**
@@ -54,7 +57,10 @@ final class Contract
             return $body === [] ? [] : ["{$method} {$path} is not said to take anything."];
         }
 
-        return self::errors(json_encode((object) $body, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION), self::pointer(['paths', $path, strtolower($method), 'requestBody', 'content', 'application/json', 'schema']));
+        return self::errors(
+            json_encode((object) $body, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION),
+            self::pointer(['paths', $path, strtolower($method), 'requestBody', 'content', 'application/json', 'schema']),
+        );
     }
 
     /** @return list<string> every address of the document, as "METHOD path" */
@@ -80,7 +86,12 @@ final class Contract
     private static function path(string $method, string $uri): ?string
     {
         $asked = '/'.explode('?', preg_replace('#^/?api/#', '', $uri))[0];
-        $fits = array_filter(array_keys(self::document()['paths']), static fn (string $path): bool => isset(self::document()['paths'][$path][strtolower($method)]) && preg_match('#^'.preg_replace('#\\\{\w+\\\}#', '[^/]+', preg_quote($path, '#')).'$#', $asked) === 1);
+        $fits = array_filter(
+            array_keys(self::document()['paths']),
+            static fn (string $path): bool => isset(self::document()['paths'][$path][strtolower($method)]) && preg_match(
+                '#^'.preg_replace('#\\\{\w+\\\}#', '[^/]+', preg_quote($path, '#')).'$#', $asked,
+            ) === 1,
+        );
         usort($fits, static fn (string $one, string $other): int => substr_count($one, '{') <=> substr_count($other, '{'));
 
         return $fits[0] ?? null;

@@ -46,7 +46,10 @@ abstract class FeatureTestCase extends TestCase
     {
         $response = parent::call($method, $uri, $parameters, $cookies, $files, $server, $content);
         if (str_starts_with(ltrim($uri, '/'), 'api/') && $method !== 'HEAD' && str_contains((string) $response->headers->get('Content-Type'), 'json')) {
-            self::assertSame([], Contract::answerErrors($method, $uri, $response->baseResponse), "{$method} {$uri}: ".mb_substr((string) $response->getContent(), 0, 500));
+            self::assertSame(
+                [], Contract::answerErrors($method, $uri, $response->baseResponse),
+                "{$method} {$uri}: ".mb_substr((string) $response->getContent(), 0, 500),
+            );
         }
 
         return $response;
@@ -79,8 +82,12 @@ abstract class FeatureTestCase extends TestCase
 
         return $this->app->make(CurrentSchool::class)->within($school, function () use ($instructor): array {
             $learner = Learner::query()->create(['name' => 'Test Learner', 'transmission' => 'manual', 'level' => 'developing']);
-            $vehicle = Vehicle::query()->create(['name' => 'Test Car', 'transmission' => 'manual', 'controls' => 'standard', 'length_m' => 4.5, 'width_m' => 1.8]);
-            $place = Place::query()->create(['name' => 'Here into There', 'routine' => 'emerge-right', 'road' => ['kind' => 'junction', 'version' => 1, 'limit_mph' => 30]]);
+            $vehicle = Vehicle::query()->create([
+                'name' => 'Test Car', 'transmission' => 'manual', 'controls' => 'standard', 'length_m' => 4.5, 'width_m' => 1.8,
+            ]);
+            $place = Place::query()->create([
+                'name' => 'Here into There', 'routine' => 'emerge-right', 'road' => ['kind' => 'junction', 'version' => 1, 'limit_mph' => 30],
+            ]);
             $lesson = new Lesson(['learner_id' => $learner->id, 'vehicle_id' => $vehicle->id, 'starts_at' => now(), 'minutes' => 60]);
             $lesson->instructor_id = $instructor->id;
             $lesson->save();
@@ -106,13 +113,31 @@ abstract class FeatureTestCase extends TestCase
             $lesson = $at['lesson'];
             $at['item'] = PlannedItem::query()->create(['lesson_id' => $lesson->id, 'place_id' => $at['place']->id, 'ordinal' => 1, 'minutes' => 10]);
             $at['promise'] = Promise::query()->create(['lesson_id' => $lesson->id, 'learner_id' => $lesson->learner_id, 'kind' => 'homework', 'text' => 'x']);
-            $at['overruling'] = Overruling::query()->create(['learner_id' => $lesson->learner_id, 'user_id' => $owner->id, 'routine' => 'emerge-right', 'step' => 'look', 'level' => 'mostly', 'reason' => 'x']);
-            $at['drawing'] = Drawing::query()->create(['place_id' => $at['place']->id, 'lesson_id' => $lesson->id, 'title' => 'x', 'page' => 'gap', 'state' => '']);
+            $at['overruling'] = Overruling::query()->create([
+                'learner_id' => $lesson->learner_id, 'user_id' => $owner->id, 'routine' => 'emerge-right', 'step' => 'look', 'level' => 'mostly',
+                'reason' => 'x',
+            ]);
+            $at['drawing'] = Drawing::query()->create([
+                'place_id' => $at['place']->id, 'lesson_id' => $lesson->id, 'title' => 'x', 'page' => 'gap', 'state' => '',
+            ]);
         });
-        $ids = array_map(static fn (Model $row): string => $row->id, $at) + ['person' => $colleague->id, 'successor' => $owner->id, 'session' => $session, 'round' => (string) Str::uuid7(), 'mark' => (string) Str::uuid7()];
+        $ids = array_map(static fn (Model $row): string => $row->id, $at) + [
+            'person' => $colleague->id, 'successor' => $owner->id, 'session' => $session, 'round' => (string) Str::uuid7(),
+            'mark' => (string) Str::uuid7(),
+        ];
         $this->actingAs($owner)->postJson('api/sync', [
-            'rounds' => [['id' => $ids['round'], 'lesson_id' => $ids['lesson'], 'place_id' => $ids['place'], 'routine' => 'emerge-right', 'device_at' => '2026-05-20T10:00:00Z']],
-            'marks' => [['id' => $ids['mark'], 'round_id' => $ids['round'], 'kind' => 'step', 'step' => 'look', 'outcome' => 'missed', 'device_at' => '2026-05-20T10:00:01Z']],
+            'rounds' => [
+                [
+                    'id' => $ids['round'], 'lesson_id' => $ids['lesson'], 'place_id' => $ids['place'], 'routine' => 'emerge-right',
+                    'device_at' => '2026-05-20T10:00:00Z',
+                ],
+            ],
+            'marks' => [
+                [
+                    'id' => $ids['mark'], 'round_id' => $ids['round'], 'kind' => 'step', 'step' => 'look', 'outcome' => 'missed',
+                    'device_at' => '2026-05-20T10:00:01Z',
+                ],
+            ],
         ])->assertOk();
 
         return ['owner' => $owner, 'ids' => $ids];

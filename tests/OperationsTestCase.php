@@ -84,16 +84,42 @@ abstract class OperationsTestCase extends TestCase
         $now = '2026-05-20 10:00:00';
         $school = $this->insert('schools', ['name' => 'Old School', 'time_zone' => 'UTC', 'pack' => 'gb', 'practice' => '{}']);
         $user = $this->insert('users', ['school_id' => $school, 'name' => 'O', 'email' => 'o@old.test', 'password' => 'x', 'role' => 'owner']);
-        $learner = $this->insert('learners', ['school_id' => $school, 'name' => "Zoë \u{1F697}", 'transmission' => 'manual', 'level' => 'beginner', 'reference_points' => '[]']);
-        $vehicle = $this->insert('vehicles', ['school_id' => $school, 'name' => 'Car', 'transmission' => 'manual', 'controls' => 'standard', 'length_m' => 4.15, 'width_m' => 1.75]);
+        $learner = $this->insert(
+            'learners',
+            ['school_id' => $school, 'name' => "Zoë \u{1F697}", 'transmission' => 'manual', 'level' => 'beginner', 'reference_points' => '[]'],
+        );
+        $vehicle = $this->insert(
+            'vehicles',
+            ['school_id' => $school, 'name' => 'Car', 'transmission' => 'manual', 'controls' => 'standard', 'length_m' => 4.15, 'width_m' => 1.75],
+        );
         $place = $this->insert('places', ['school_id' => $school, 'name' => 'Here', 'routine' => 'emerge-right', 'approach' => '{"limit_mph":30}']);
-        $lesson = $this->insert('lessons', ['school_id' => $school, 'learner_id' => $learner, 'instructor_id' => $user, 'vehicle_id' => $vehicle, 'starts_at' => $now, 'minutes' => 60, 'self_rating' => '{}']);
-        $round = $this->insert('rounds', ['school_id' => $school, 'lesson_id' => $lesson, 'place_id' => $place, 'routine' => 'emerge-right', 'ordinal' => 1, 'conditions' => '{}', 'device_at' => $now, 'server_at' => $now]);
-        $mark = fn (array $what): string => $this->insert('marks', ['school_id' => $school, 'round_id' => $round, 'kind' => 'step', 'step' => 'look', 'user_id' => $user, 'device_at' => $now, 'server_at' => $now, ...$what]);
+        $lesson = $this->insert(
+            'lessons',
+            [
+                'school_id' => $school, 'learner_id' => $learner, 'instructor_id' => $user, 'vehicle_id' => $vehicle, 'starts_at' => $now,
+                'minutes' => 60, 'self_rating' => '{}',
+            ],
+        );
+        $round = $this->insert(
+            'rounds',
+            [
+                'school_id' => $school, 'lesson_id' => $lesson, 'place_id' => $place, 'routine' => 'emerge-right', 'ordinal' => 1,
+                'conditions' => '{}', 'device_at' => $now, 'server_at' => $now,
+            ],
+        );
+        $mark = fn (array $what): string => $this->insert(
+            'marks',
+            [
+                'school_id' => $school, 'round_id' => $round, 'kind' => 'step', 'step' => 'look', 'user_id' => $user, 'device_at' => $now,
+                'server_at' => $now, ...$what,
+            ],
+        );
         $first = $mark(['outcome' => 'missed']);
         $second = $mark(['outcome' => 'unaided', 'corrects_id' => $first, 'server_at' => '2026-05-20 12:00:00']);
         // A device of then did not repeat what it withdrew, and its clock was ahead.
-        $third = $mark(['step' => null, 'corrects_id' => $second, 'withdrawn' => 1, 'device_at' => '2026-05-21 09:00:00', 'server_at' => '2026-05-20 12:00:01']);
+        $third = $mark([
+            'step' => null, 'corrects_id' => $second, 'withdrawn' => 1, 'device_at' => '2026-05-21 09:00:00', 'server_at' => '2026-05-20 12:00:01',
+        ]);
         $moment = $mark(['kind' => 'moment', 'step' => null]);
 
         return compact('school', 'learner', 'round', 'first', 'second', 'third', 'moment');

@@ -74,7 +74,9 @@ final class InstallationCommand extends Command
         BackupFile::checked($this->file());
         if ($unfinished->what() !== Unfinished::RESTORE && Tables::holdAnything()) {
             if (! $this->option('replace')) {
-                throw new RuntimeException('There is data here already. Restore into another installation, or say --replace: then what is here is written to a back-up first.');
+                throw new RuntimeException(
+                    'There is data here already. Restore into another installation, or say --replace: then what is here is written to a back-up first.',
+                );
             }
             $before = self::keep().'/before-restore-'.gmdate('Ymd-His').'.jsonl.gz';
             Backup::to($before);
@@ -84,7 +86,9 @@ final class InstallationCommand extends Command
         $this->say(Restore::from($this->file()));
         $again = ErasedList::again(app(CurrentSchool::class));
         if ($again > 0) {
-            $this->line($again === 1 ? 'One learner had been erased since, and is erased again.' : "{$again} learners had been erased since, and are erased again.");
+            $this->line(
+                $again === 1 ? 'One learner had been erased since, and is erased again.' : "{$again} learners had been erased since, and are erased again.",
+            );
         }
         $unfinished->end();
     }
@@ -100,7 +104,16 @@ final class InstallationCommand extends Command
     private function letters(): void
     {
         /** @var list<Letter> $letters */
-        $letters = Letter::query()->withoutGlobalScope('school')->with('user')->whereNotNull('body')->where('ends_at', '>', now())->orderBy('created_at')->get()->keyBy('user_id')->values()->all();
+        $letters = Letter::query()
+            ->withoutGlobalScope('school')
+            ->with('user')
+            ->whereNotNull('body')
+            ->where('ends_at', '>', now())
+            ->orderBy('created_at')
+            ->get()
+            ->keyBy('user_id')
+            ->values()
+            ->all();
         $open = array_filter($letters, static fn (Letter $letter): bool => WaysIn::standingOpen([$letter->user->email]) !== []);
         foreach ($open as $letter) {
             $this->line("To {$letter->user->name} <{$letter->user->email}>\n{$letter->subject}\n\n{$letter->body}\n");

@@ -20,14 +20,27 @@ final class Document
 
         return [
             'openapi' => '3.1.0',
-            'info' => ['title' => 'Noble Turn', 'version' => Toolbox::VERSION, 'description' => 'What the interface asks and is answered. Moments are UTC; quantities carry their unit in their name.'],
+            'info' => [
+                'title' => 'Noble Turn', 'version' => Toolbox::VERSION,
+                'description' => 'What the interface asks and is answered. Moments are UTC; quantities carry their unit in their name.',
+            ],
             'servers' => [['url' => '/api']],
             'security' => [['session' => []]],
             'paths' => $paths,
             'components' => [
                 'schemas' => Shapes::all(),
-                'securitySchemes' => ['session' => ['type' => 'apiKey', 'in' => 'cookie', 'name' => 'noble_turn_session', 'description' => 'Whoever writes sends the cookie XSRF-TOKEN back as the header X-XSRF-TOKEN.']],
-                'responses' => ['Problem' => ['description' => 'What is wrong, in a sentence, and with which fields', 'content' => ['application/json' => ['schema' => Shapes::ref('Problem')]]]],
+                'securitySchemes' => [
+                    'session' => [
+                        'type' => 'apiKey', 'in' => 'cookie', 'name' => 'noble_turn_session',
+                        'description' => 'Whoever writes sends the cookie XSRF-TOKEN back as the header X-XSRF-TOKEN.',
+                    ],
+                ],
+                'responses' => [
+                    'Problem' => [
+                        'description' => 'What is wrong, in a sentence, and with which fields',
+                        'content' => ['application/json' => ['schema' => Shapes::ref('Problem')]],
+                    ],
+                ],
             ],
         ];
     }
@@ -40,7 +53,10 @@ final class Document
 
     public static function json(): string
     {
-        return preg_replace_callback('/^(?: {4})+/m', static fn (array $indent): string => str_repeat(' ', intdiv(strlen($indent[0]), 4)), json_encode(self::whole(), self::JSON))."\n";
+        return preg_replace_callback(
+            '/^(?: {4})+/m', static fn (array $indent): string => str_repeat(' ', intdiv(strlen($indent[0]), 4)),
+            json_encode(self::whole(), self::JSON),
+        )."\n";
     }
 
     /** @return array<string, mixed> */
@@ -59,7 +75,9 @@ final class Document
             $said['requestBody'] = ['required' => true, 'content' => ['application/json' => ['schema' => $operation->body]]];
         }
         $said['responses'] = [
-            (string) $operation->status => ['description' => $operation->answer === null ? 'Done' : 'The answer'] + ($operation->answer === null ? [] : ['content' => ['application/json' => ['schema' => $operation->answer]]]),
+            (string) $operation->status => [
+                'description' => $operation->answer === null ? 'Done' : 'The answer',
+            ] + ($operation->answer === null ? [] : ['content' => ['application/json' => ['schema' => $operation->answer]]]),
             'default' => ['$ref' => '#/components/responses/Problem'],
         ];
         // Whoever asks these has not signed in yet.

@@ -30,7 +30,10 @@ final readonly class Operation
      */
     public static function writes(string $about, array $takes, string|array|null $answer, int $status = 200, array $inside = []): self
     {
-        return new self($about, $answer === null ? 204 : $status, $answer === null ? null : self::schema($answer), $takes === [] && $inside === [] ? null : RulesSchema::of($takes + array_map(static fn (): array => ['sometimes'], $inside), $inside));
+        return new self(
+            $about, $answer === null ? 204 : $status, $answer === null ? null : self::schema($answer),
+            $takes === [] && $inside === [] ? null : RulesSchema::of($takes + array_map(static fn (): array => ['sometimes'], $inside), $inside),
+        );
     }
 
     /**

@@ -41,7 +41,10 @@ final class Operations
             $name = ToolShapes::name($tool);
             $swept = $tool->input()->numericProperties() === [] ? [] : [Shapes::ref("{$name}Sweep"), Shapes::ref("{$name}Folded")];
 
-            return Operation::computes($tool->about(), Shapes::ref("{$name}Asked"), $swept === [] ? Shapes::ref("{$name}Answer") : ['oneOf' => [Shapes::ref("{$name}Answer"), ...$swept]]);
+            return Operation::computes(
+                $tool->about(), Shapes::ref("{$name}Asked"),
+                $swept === [] ? Shapes::ref("{$name}Answer") : ['oneOf' => [Shapes::ref("{$name}Answer"), ...$swept]],
+            );
         };
 
         return array_combine(array_map(static fn (string $name): string => "POST compute/{$name}", Toolbox::names()), array_map($computes, Toolbox::all()));
@@ -96,7 +99,9 @@ final class Operations
             'POST learners/{learner}/restore' => Operation::writes('Brings a learner back', [], 'LearnerFacts'),
             'GET learners/{learner}/needs' => Operation::reads('Routines in the order in which the record asks for them', Shapes::listOf('RoutineNeed')),
             'GET learners/{learner}/skill' => Operation::reads('What the marks say today', 'Skill'),
-            'GET learners/{learner}/marks' => Operation::reads('The marks of a step, a section, a routine or in some conditions', Shapes::listOf('MarkBehind'), Taken::marksBehind()),
+            'GET learners/{learner}/marks' => Operation::reads(
+                'The marks of a step, a section, a routine or in some conditions', Shapes::listOf('MarkBehind'), Taken::marksBehind(),
+            ),
             'GET learners/{learner}/skill/{routine}/{step}' => Operation::reads('Everything behind one step of one routine', 'CellEvidence'),
             'POST learners/{learner}/overrulings' => Operation::writes('Says otherwise than the marks', Taken::overruling(), 'Overruling', 201),
             'PATCH overrulings/{overruling}' => Operation::writes('Takes that back, or puts it in force again', Taken::withdrawn(), 'Overruling'),
@@ -119,12 +124,18 @@ final class Operations
             'DELETE places/{place}' => Operation::writes('Archives a place', [], null),
             'POST places/{place}/restore' => Operation::writes('Brings a place back', [], 'Place'),
             'GET places/{place}/lessons' => Operation::reads('Lessons to come that have this place on their plan', Shapes::listOf('LessonLine')),
-            'POST places/{place}/drawings' => Operation::writes('Keeps a page of the bench with a place', Taken::drawing(), 'Drawing', 201, inside: ['asked' => Shapes::ref('ToolAsked')]),
+            'POST places/{place}/drawings' => Operation::writes(
+                'Keeps a page of the bench with a place', Taken::drawing(), 'Drawing', 201, inside: ['asked' => Shapes::ref('ToolAsked')],
+            ),
             'DELETE drawings/{drawing}' => Operation::writes('Archives it', [], null),
             'POST drawings/{drawing}/restore' => Operation::writes('Brings it back', [], 'Drawing'),
             'GET vehicles' => Operation::reads('The school’s cars', Shapes::listOf('Vehicle')),
-            'POST vehicles' => Operation::writes('Adds a car', Taken::vehicle(VehicleController::FIGURES), 'Vehicle', 201, inside: ['figures' => Shapes::ref('VehicleFigures')]),
-            'PUT vehicles/{vehicle}' => Operation::writes('Describes a car anew', Taken::vehicle(VehicleController::FIGURES), 'Vehicle', inside: ['figures' => Shapes::ref('VehicleFigures')]),
+            'POST vehicles' => Operation::writes(
+                'Adds a car', Taken::vehicle(VehicleController::FIGURES), 'Vehicle', 201, inside: ['figures' => Shapes::ref('VehicleFigures')],
+            ),
+            'PUT vehicles/{vehicle}' => Operation::writes(
+                'Describes a car anew', Taken::vehicle(VehicleController::FIGURES), 'Vehicle', inside: ['figures' => Shapes::ref('VehicleFigures')],
+            ),
             'DELETE vehicles/{vehicle}' => Operation::writes('Archives a car', [], null),
             'POST vehicles/{vehicle}/restore' => Operation::writes('Brings a car back', [], 'Vehicle'),
         ];

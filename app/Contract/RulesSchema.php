@@ -97,9 +97,16 @@ final class RulesSchema
 
         return match (true) {
             $words !== null => Out::choice($words),
-            isset($fields['*']) && $names === null => Out::list(self::value($fields['*'][''], array_diff_key($fields['*'], ['' => 0]))) + self::bounds($rules, 'maxItems'),
-            $names !== null && isset($fields['*']) => ['type' => 'object', 'properties' => array_fill_keys(explode(',', $names), self::value($fields['*'][''], [])), 'additionalProperties' => false],
-            $names !== null => ['type' => 'object', 'additionalProperties' => false] + ($fields === [] ? ['properties' => array_fill_keys(explode(',', $names), (object) [])] : self::object($fields, [])),
+            isset($fields['*']) && $names === null => Out::list(
+                self::value($fields['*'][''], array_diff_key($fields['*'], ['' => 0])),
+            ) + self::bounds($rules, 'maxItems'),
+            $names !== null && isset($fields['*']) => [
+                'type' => 'object', 'properties' => array_fill_keys(explode(',', $names), self::value($fields['*'][''], [])),
+                'additionalProperties' => false,
+            ],
+            $names !== null => [
+                'type' => 'object', 'additionalProperties' => false,
+            ] + ($fields === [] ? ['properties' => array_fill_keys(explode(',', $names), (object) [])] : self::object($fields, [])),
             $fields !== [] => self::object($fields, []),
             in_array('array', $rules, true) => ['type' => ['object', 'array']],
             in_array('boolean', $rules, true) => ['type' => 'boolean'],
@@ -162,7 +169,12 @@ final class RulesSchema
                 $enum = (new ReflectionProperty($rule, 'type'))->getValue($rule);
                 $except = (array) (new ReflectionProperty($rule, 'except'))->getValue($rule);
 
-                return array_values(array_map(static fn (\BackedEnum $case): string => (string) $case->value, array_filter($enum::cases(), static fn (\BackedEnum $case): bool => ! in_array($case, $except, true))));
+                return array_values(
+                    array_map(
+                        static fn (\BackedEnum $case): string => (string) $case->value,
+                        array_filter($enum::cases(), static fn (\BackedEnum $case): bool => ! in_array($case, $except, true)),
+                    ),
+                );
             }
             $said = $rule instanceof In || $rule instanceof Stringable ? (string) $rule : $rule;
             if (is_string($said) && str_starts_with($said, 'in:')) {

@@ -16,7 +16,10 @@ final class Shapes
     /** @return array<string, array<string, mixed>> */
     public static function all(): array
     {
-        return [...Account::shapes(), ...Routines::shapes(), ...Places::shapes(), ...Lessons::shapes(), ...Learners::shapes(), ...School::shapes(), ...ToolShapes::all()];
+        return [
+            ...Account::shapes(), ...Routines::shapes(), ...Places::shapes(), ...Lessons::shapes(), ...Learners::shapes(), ...School::shapes(),
+            ...ToolShapes::all(),
+        ];
     }
 
     /** @return array{'$ref': string} */
@@ -70,6 +73,9 @@ final class Shapes
      */
     public static function with(array $shape, array $more): array
     {
-        return Out::object([...$shape['properties'], ...$more], array_values(array_map(strval(...), array_diff(array_keys($shape['properties']), $shape['required'], array_keys($more)))));
+        return Out::object(
+            [...$shape['properties'], ...$more],
+            array_values(array_map(strval(...), array_diff(array_keys($shape['properties']), $shape['required'], array_keys($more)))),
+        );
     }
 }

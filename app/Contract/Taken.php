@@ -53,7 +53,10 @@ final class Taken
     /** @return array<string, list<mixed>> */
     public static function firstRun(string $email = ''): array
     {
-        return ['school' => self::NAME, 'time_zone' => ['required', 'string', 'timezone:all'], 'pack' => ['required', self::pack()], 'name' => self::NAME, 'email' => self::EMAIL, 'password' => self::newPassword($email)];
+        return [
+            'school' => self::NAME, 'time_zone' => ['required', 'string', 'timezone:all'], 'pack' => ['required', self::pack()], 'name' => self::NAME,
+            'email' => self::EMAIL, 'password' => self::newPassword($email),
+        ];
     }
 
     /** @return array<string, list<mixed>> */
@@ -83,14 +86,18 @@ final class Taken
     /** @return array<string, list<mixed>> */
     public static function lesson(): array
     {
-        return ['learner_id' => ['required', 'uuid'], 'vehicle_id' => ['required', 'uuid'], 'starts_at' => ['required', 'date'], 'minutes' => ['required', 'integer', 'between:15,480'], 'aim' => ['nullable', 'string', 'max:300']];
+        return [
+            'learner_id' => ['required', 'uuid'], 'vehicle_id' => ['required', 'uuid'], 'starts_at' => ['required', 'date'],
+            'minutes' => ['required', 'integer', 'between:15,480'], 'aim' => ['nullable', 'string', 'max:300'],
+        ];
     }
 
     /** @return array<string, list<mixed>> */
     public static function lessonChanges(): array
     {
         return [
-            'aim' => ['sometimes', 'nullable', 'string', 'max:300'], 'starts_at' => ['sometimes', 'date'], 'minutes' => ['sometimes', 'integer', 'between:15,480'],
+            'aim' => ['sometimes', 'nullable', 'string', 'max:300'], 'starts_at' => ['sometimes', 'date'],
+            'minutes' => ['sometimes', 'integer', 'between:15,480'],
             'state' => ['sometimes', Rule::in(['planned', 'done', 'cancelled'])],
             'went_well' => ['sometimes', 'nullable', 'string', 'max:500'], 'worked_on' => ['sometimes', 'nullable', 'string', 'max:500'],
             'self_rating' => ['sometimes', 'array:'.implode(',', array_column(Step::cases(), 'value'))],
@@ -168,10 +175,12 @@ final class Taken
     public static function learner(): array
     {
         return [
-            'name' => self::NAME, 'phone' => ['nullable', 'string', 'max:40'], 'email' => ['nullable', 'email', 'max:190'], 'pick_up' => ['nullable', 'string', 'max:190'],
+            'name' => self::NAME, 'phone' => ['nullable', 'string', 'max:40'], 'email' => ['nullable', 'email', 'max:190'],
+            'pick_up' => ['nullable', 'string', 'max:190'],
             'licence_seen_on' => self::A_DAY, 'eyesight_checked_on' => self::A_DAY,
             'transmission' => ['required', 'in:manual,automatic'], 'level' => ['required', 'in:beginner,developing,independent'],
-            'is_minor' => ['sometimes', 'boolean'], 'guardian_name' => ['nullable', 'string', 'max:120'], 'guardian_contact' => ['nullable', 'string', 'max:190'], 'guardian_consent_on' => self::A_DAY,
+            'is_minor' => ['sometimes', 'boolean'], 'guardian_name' => ['nullable', 'string', 'max:120'],
+            'guardian_contact' => ['nullable', 'string', 'max:190'], 'guardian_consent_on' => self::A_DAY,
             'reference_points' => ['sometimes', 'array', 'max:20'],
             'reference_points.*.what' => ['required', 'string', 'max:120'],
             'reference_points.*.vehicle_id' => ['nullable', 'uuid'],
@@ -182,13 +191,20 @@ final class Taken
     /** @return array<string, list<mixed>> of an address: the marks of a step, a section, a routine or in some conditions */
     public static function marksBehind(): array
     {
-        return ['step' => ['nullable', Rule::enum(Step::class)], 'section' => ['nullable', Rule::enum(Section::class)], 'routine' => ['nullable', Rule::enum(RoutineCode::class)], 'condition' => ['nullable', Rule::in(array_merge(...array_values(Conditions::KINDS)))]];
+        return [
+            'step' => ['nullable', Rule::enum(Step::class)], 'section' => ['nullable', Rule::enum(Section::class)],
+            'routine' => ['nullable', Rule::enum(RoutineCode::class)],
+            'condition' => ['nullable', Rule::in(array_merge(...array_values(Conditions::KINDS)))],
+        ];
     }
 
     /** @return array<string, list<mixed>> */
     public static function overruling(): array
     {
-        return ['routine' => ['required', Rule::enum(RoutineCode::class)], 'step' => ['required', Rule::enum(Step::class)], 'level' => ['required', Rule::enum(Level::class)], 'reason' => ['required', 'string', 'max:300']];
+        return [
+            'routine' => ['required', Rule::enum(RoutineCode::class)], 'step' => ['required', Rule::enum(Step::class)],
+            'level' => ['required', Rule::enum(Level::class)], 'reason' => ['required', 'string', 'max:300'],
+        ];
     }
 
     /** @return array<string, list<mixed>> */
@@ -200,14 +216,18 @@ final class Taken
     /** @return array<string, list<mixed>> what stands in the road is the core's to check */
     public static function place(): array
     {
-        return ['name' => ['required', 'string', 'max:160'], 'routine' => ['required', Rule::enum(RoutineCode::class)], 'note' => ['nullable', 'string', 'max:500'], 'road' => ['present', 'array']];
+        return [
+            'name' => ['required', 'string', 'max:160'], 'routine' => ['required', Rule::enum(RoutineCode::class)],
+            'note' => ['nullable', 'string', 'max:500'], 'road' => ['present', 'array'],
+        ];
     }
 
     /** @return array<string, list<mixed>> what the tool is asked is the core's to check */
     public static function drawing(): array
     {
         return [
-            'title' => self::NAME, 'page' => ['required', Rule::in(Toolbox::names())], 'state' => ['present', 'nullable', 'string', 'max:2000'], 'lesson_id' => ['nullable', 'uuid'],
+            'title' => self::NAME, 'page' => ['required', Rule::in(Toolbox::names())], 'state' => ['present', 'nullable', 'string', 'max:2000'],
+            'lesson_id' => ['nullable', 'uuid'],
             'asked' => ['required', 'array:tool,inputs'], 'asked.tool' => ['required', Rule::in(Toolbox::names())], 'asked.inputs' => ['present', 'array'],
         ];
     }
@@ -220,7 +240,8 @@ final class Taken
     {
         return [
             'name' => self::NAME, 'transmission' => ['required', 'in:manual,automatic'], 'controls' => ['required', 'in:standard,hand'],
-            'length_m' => ['sometimes', 'numeric', 'between:2,25'], 'width_m' => ['sometimes', 'numeric', 'between:1.2,3'], 'figures' => ['sometimes', 'array:'.implode(',', $figures)],
+            'length_m' => ['sometimes', 'numeric', 'between:2,25'], 'width_m' => ['sometimes', 'numeric', 'between:1.2,3'],
+            'figures' => ['sometimes', 'array:'.implode(',', $figures)],
         ];
     }
 
@@ -233,7 +254,10 @@ final class Taken
     /** @return array<string, list<mixed>> */
     public static function person(?User $known = null): array
     {
-        return ['name' => self::NAME, 'email' => ['bail', ...self::EMAIL, Rule::unique('users', 'email')->ignore($known?->id)], 'role' => ['required', 'in:owner,instructor']];
+        return [
+            'name' => self::NAME, 'email' => ['bail', ...self::EMAIL, Rule::unique('users', 'email')->ignore($known?->id)],
+            'role' => ['required', 'in:owner,instructor'],
+        ];
     }
 
     /** @return array<string, list<mixed>> of an address */
@@ -265,7 +289,12 @@ final class Taken
     /** @return array<string, list<mixed>> */
     public static function keep(): array
     {
-        return ['until' => ['bail', 'present', 'nullable', 'string', 'regex:/^\d{4}-\d{2}-\d{2}$/D', 'date_format:Y-m-d', 'after:today', 'before:'.now()->addYears(5)->toDateString()]];
+        return [
+            'until' => [
+                'bail', 'present', 'nullable', 'string', 'regex:/^\d{4}-\d{2}-\d{2}$/D', 'date_format:Y-m-d', 'after:today',
+                'before:'.now()->addYears(5)->toDateString(),
+            ],
+        ];
     }
 
     /** @return array<string, list<mixed>> the name is typed once more: this cannot be undone */

@@ -49,19 +49,29 @@ final class ToolShapes
     {
         $object = self::field('vehicle')['oneOf'][1] ?? self::field('vehicle')['anyOf'][1];
 
-        return ['type' => 'object', 'properties' => array_diff_key($object['properties'], ['name' => 0, 'transmission' => 0, 'controls' => 0]), 'additionalProperties' => false];
+        return [
+            'type' => 'object', 'properties' => array_diff_key($object['properties'], ['name' => 0, 'transmission' => 0, 'controls' => 0]),
+            'additionalProperties' => false,
+        ];
     }
 
     /** @return array<string, mixed> any tool with its own inputs */
     public static function any(): array
     {
-        return ['oneOf' => array_map(static fn (Tool $tool): array => Out::object(['tool' => ['const' => $tool->name()], 'inputs' => Shapes::ref(self::name($tool).'Asked')]), Toolbox::all())];
+        return [
+            'oneOf' => array_map(
+                static fn (Tool $tool): array => Out::object(['tool' => ['const' => $tool->name()], 'inputs' => Shapes::ref(self::name($tool).'Asked')]),
+                Toolbox::all(),
+            ),
+        ];
     }
 
     /** @return array<string, mixed> what plans a routine at a place is asked there: one of few tools, each with its own inputs */
     public static function planned(): array
     {
-        $of = static fn (Tool $tool): array => Out::object(['tool' => ['const' => $tool->name()], 'inputs' => Shapes::ref(self::name($tool).'Asked'), 'version' => Out::text('of the core')]);
+        $of = static fn (Tool $tool): array => Out::object([
+            'tool' => ['const' => $tool->name()], 'inputs' => Shapes::ref(self::name($tool).'Asked'), 'version' => Out::text('of the core'),
+        ]);
 
         return ['oneOf' => array_values(array_map($of, array_filter(Toolbox::all(), static fn (Tool $tool): bool => $tool instanceof ReadsAScene)))];
     }

@@ -32,7 +32,9 @@ final class ProblemRenderer
             ? response()->json(['message' => 'There is nothing at this address.'], 404) : null);
         $exceptions->map(QueryException::class, fn (QueryException $failed) => match (true) {
             self::isOutOfReach($failed) => new ServiceUnavailableHttpException(10, 'The database is out of reach.', $failed),
-            self::isWithoutRoom($failed) => new HttpException(self::NO_ROOM, 'The server’s disk is full: nothing can be kept until there is room again.', $failed),
+            self::isWithoutRoom($failed) => new HttpException(
+                self::NO_ROOM, 'The server’s disk is full: nothing can be kept until there is room again.', $failed,
+            ),
             default => $failed,
         });
         // A failed query would carry its values into the log, and with them names and telephone numbers.
@@ -46,7 +48,9 @@ final class ProblemRenderer
     /** Errors of MariaDB where a table, a file or the disk has no room left, whatever storage engine found it. */
     private static function isWithoutRoom(QueryException $failed): bool
     {
-        return in_array($failed->errorInfo[1] ?? null, [1021, 1114], true) || preg_match('/\b(errcode|errno|error):? ?28\b/i', (string) ($failed->errorInfo[2] ?? '')) === 1;
+        return in_array($failed->errorInfo[1] ?? null, [1021, 1114], true) || preg_match(
+            '/\b(errcode|errno|error):? ?28\b/i', (string) ($failed->errorInfo[2] ?? ''),
+        ) === 1;
     }
 
     private static function isOutOfReach(QueryException $failed): bool

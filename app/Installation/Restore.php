@@ -26,7 +26,9 @@ final class Restore
         $known = Tables::knownMigrations();
         $unknown = array_diff($said['migrations'], array_keys($known));
         if ($unknown !== []) {
-            throw new RuntimeException('The back-up was made by a newer Noble Turn than this one: bring this one up to date first. It does not know '.implode(', ', $unknown).'.');
+            throw new RuntimeException(
+                'The back-up was made by a newer Noble Turn than this one: bring this one up to date first. It does not know '.implode(', ', $unknown).'.',
+            );
         }
         Schema::dropAllTables();
         self::migrate(array_values(array_intersect_key($known, array_flip($said['migrations']))));

@@ -25,9 +25,15 @@ final class Tidy
 
         return array_filter([
             'sessions' => DB::table('sessions')->where('last_activity', '<', $seconds - 60 * (int) config('session.lifetime'))->delete(),
-            'cache' => DB::table('cache')->where('expiration', '<', $seconds)->delete() + DB::table('cache_locks')->where('expiration', '<', $seconds)->delete(),
+            'cache' => DB::table('cache')
+                ->where('expiration', '<', $seconds)
+                ->delete() + DB::table('cache_locks')
+                ->where('expiration', '<', $seconds)
+                ->delete(),
             'batches' => DB::table('job_batches')->where('created_at', '<', $now->copy()->subDays(self::BATCHES_DAYS)->getTimestamp())->delete(),
-            'ways in' => DB::table('password_reset_tokens')->where('created_at', '<', $now->copy()->subMinutes((int) config('auth.passwords.invitations.expire')))->delete(),
+            'ways in' => DB::table('password_reset_tokens')->where(
+                'created_at', '<', $now->copy()->subMinutes((int) config('auth.passwords.invitations.expire')),
+            )->delete(),
             'letters' => DB::table('letters')->where('created_at', '<', $now->copy()->subDays(self::LETTERS_DAYS))->delete(),
             'changes' => DB::table('changes')->where('at', '<', $now->copy()->subMonths(self::CHANGES_MONTHS))->delete(),
             'learners erased' => Retention::run($current),

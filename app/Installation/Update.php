@@ -50,7 +50,13 @@ final readonly class Update
                 Restore::from($before, upToDate: false);
                 $this->unfinished->end();
             }
-            throw new UpdateFailed('The tables could not be brought up to date; '.($before === null ? 'there was nothing in them yet' : 'all data is as it was before').'. '.$why->getMessage(), previous: $why);
+            throw new UpdateFailed(
+                'The tables could not be brought up to date; '
+                    .($before === null ? 'there was nothing in them yet' : 'all data is as it was before')
+                    .'. '
+                    .$why->getMessage(),
+                previous: $why,
+            );
         }
         $this->unfinished->end();
         $this->thinOut();
@@ -76,7 +82,9 @@ final readonly class Update
                 Schema::dropAllTables();
                 break;
             case Unfinished::RESTORE:
-                throw new UpdateFailed('A restore into this installation was broken off: run bin/restore again. What was here before it, if anything, is in '.$this->keep.'.');
+                throw new UpdateFailed(
+                    'A restore into this installation was broken off: run bin/restore again. What was here before it, if anything, is in '.$this->keep.'.',
+                );
         }
         $this->unfinished->end();
     }

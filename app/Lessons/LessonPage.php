@@ -34,14 +34,23 @@ final class LessonPage
 
         return [
             ...Show::lessonLine($lesson),
-            'number' => Lesson::query()->where('learner_id', $lesson->learner_id)->where('state', '!=', 'cancelled')->where('starts_at', '<=', $lesson->starts_at)->count(),
+            'number' => Lesson::query()
+                ->where('learner_id', $lesson->learner_id)
+                ->where('state', '!=', 'cancelled')
+                ->where('starts_at', '<=', $lesson->starts_at)
+                ->count(),
             'instructor' => $lesson->instructor->only(['id', 'name']),
             'went_well' => $lesson->went_well,
             'worked_on' => $lesson->worked_on,
             'self_rating' => (object) $lesson->self_rating,
             'items' => $lesson->items->map(fn (PlannedItem $item): array => self::shown($item, $plans)),
             // What this learner goes by in this car: points kept for another car would mislead.
-            'reference_points' => array_values(array_filter($lesson->learner->reference_points, fn (array $point): bool => in_array($point['vehicle_id'] ?? null, [null, $lesson->vehicle_id], true))),
+            'reference_points' => array_values(
+                array_filter(
+                    $lesson->learner->reference_points,
+                    fn (array $point): bool => in_array($point['vehicle_id'] ?? null, [null, $lesson->vehicle_id], true),
+                ),
+            ),
             'rounds' => $this->numbered($lesson),
             'promises' => $lesson->promises->map(fn (Promise $promise): array => Show::promise($promise))->values(),
             'promised_before' => Promise::query()->where('learner_id', $lesson->learner_id)->where('lesson_id', '!=', $lesson->id)->whereNull('kept_at')
@@ -65,7 +74,9 @@ final class LessonPage
         return [
             ...Show::item($item),
             'plan' => $plans->at($item->place),
-            'drawings' => $item->place->drawings->whereIn('lesson_id', [null, $item->lesson_id])->values()->map(fn (Drawing $drawing): array => Show::drawing($drawing)),
+            'drawings' => $item->place->drawings->whereIn('lesson_id', [null, $item->lesson_id])->values()->map(
+                fn (Drawing $drawing): array => Show::drawing($drawing),
+            ),
         ];
     }
 

@@ -22,8 +22,15 @@ final readonly class Plans
         $routine = RoutineCode::from($place->routine);
         $tool = PlannedBy::tool($routine) ?? '';
         $fields = Toolbox::tool($tool)->input()->properties();
-        $shared = ['practice' => (object) $this->doctrine->answers, 'vehicle' => $this->lesson->vehicle->forCore(), 'learner_level' => $this->lesson->learner->level];
+        $shared = [
+            'practice' => (object) $this->doctrine->answers, 'vehicle' => $this->lesson->vehicle->forCore(),
+            'learner_level' => $this->lesson->learner->level,
+        ];
 
-        return ['tool' => $tool, 'inputs' => PlannedBy::inputs($routine, $place->facts(), $this->doctrine->pack()) + array_intersect_key($shared, $fields), 'version' => Toolbox::VERSION];
+        return [
+            'tool' => $tool,
+            'inputs' => PlannedBy::inputs($routine, $place->facts(), $this->doctrine->pack()) + array_intersect_key($shared, $fields),
+            'version' => Toolbox::VERSION,
+        ];
     }
 }

@@ -35,8 +35,12 @@ final readonly class Basis
         // The school is said of all three: their indexes begin with it.
         $marks = $within(Mark::query()->toBase()->join('rounds', 'rounds.id', '=', 'marks.round_id')->join('lessons', 'lessons.id', '=', 'rounds.lesson_id')
             ->where('rounds.school_id', $this->current->id())->where('lessons.school_id', $this->current->id()), 'lessons.learner_id')
-            ->groupBy('lessons.learner_id')->selectRaw('lessons.learner_id, COUNT(*) AS marks, '.self::mixed('marks.id').' AS mixed')->get()->keyBy('learner_id');
-        $said = $within(Overruling::query(), 'learner_id')->orderBy('id')->toBase()->get(['id', 'learner_id', 'routine', 'step', 'level', 'withdrawn_at', 'created_at'])->groupBy('learner_id');
+            ->groupBy('lessons.learner_id')->selectRaw(
+                'lessons.learner_id, COUNT(*) AS marks, '.self::mixed('marks.id').' AS mixed',
+            )->get()->keyBy('learner_id');
+        $said = $within(Overruling::query(), 'learner_id')->orderBy('id')->toBase()->get([
+            'id', 'learner_id', 'routine', 'step', 'level', 'withdrawn_at', 'created_at',
+        ])->groupBy('learner_id');
         $instructors = User::query()->where('school_id', $this->current->id())->get()->keyBy('id');
         $school = $this->current->school();
         $found = [];
@@ -58,6 +62,9 @@ final readonly class Basis
     /** @param  list<mixed>  $rows */
     private static function hash(RulePack $pack, \DateTimeImmutable $now, array $rows): string
     {
-        return hash('sha256', json_encode([Toolbox::VERSION, $pack->code(), $pack->version(), $now->format('Y-m-d'), $rows], JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE));
+        return hash(
+            'sha256',
+            json_encode([Toolbox::VERSION, $pack->code(), $pack->version(), $now->format('Y-m-d'), $rows], JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE),
+        );
     }
 }

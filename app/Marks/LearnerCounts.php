@@ -17,7 +17,8 @@ final class LearnerCounts
     public static function of(Learner $learner, array $marked): array
     {
         return ['rounds' => count($marked), 'hours' => self::hours($learner, $marked), 'tallies' => array_map(static fn (Tally $tally): array => [
-            'routine' => $tally->routine->value, 'step' => $tally->step->value, 'counts' => $tally->counts, 'marked' => $tally->marked(), 'out_of_order' => $tally->outOfOrder, 'taught' => $tally->taught,
+            'routine' => $tally->routine->value, 'step' => $tally->step->value, 'counts' => $tally->counts, 'marked' => $tally->marked(),
+            'out_of_order' => $tally->outOfOrder, 'taught' => $tally->taught,
         ], Tally::all($marked))];
     }
 
@@ -34,9 +35,20 @@ final class LearnerCounts
             $rounds[$round->lesson][] = $round->conditions;
         }
         // A lesson that is over but was never closed was driven all the same where rounds were marked in it.
-        $driven = $learner->lessons()->toBase()->get(['id', 'minutes', 'state'])->filter(static fn (object $lesson): bool => $lesson->state === 'done' || isset($rounds[$lesson->id]));
-        $hours = Hours::of(array_values($driven->map(static fn (object $lesson): array => ['minutes' => (float) $lesson->minutes, 'rounds' => $rounds[$lesson->id] ?? []])->all()));
+        $driven = $learner->lessons()->toBase()->get(['id', 'minutes', 'state'])->filter(
+            static fn (object $lesson): bool => $lesson->state === 'done' || isset($rounds[$lesson->id]),
+        );
+        $hours = Hours::of(
+            array_values(
+                $driven->map(static fn (object $lesson): array => ['minutes' => (float) $lesson->minutes, 'rounds' => $rounds[$lesson->id] ?? []])->all(),
+            ),
+        );
 
-        return ['total' => $hours->total, 'minutes' => array_map(static fn (array $kind): array => array_map(static fn (float $minutes): float => round($minutes, 1), $kind), $hours->minutes)];
+        return [
+            'total' => $hours->total,
+            'minutes' => array_map(
+                static fn (array $kind): array => array_map(static fn (float $minutes): float => round($minutes, 1), $kind), $hours->minutes,
+            ),
+        ];
     }
 }

@@ -51,7 +51,8 @@ final readonly class LearnerSkill
         // In one go: a page and the worker may both have found it old.
         SkillAnswer::query()->upsert([[
             'learner_id' => $learner->id, 'school_id' => $learner->school_id, 'stands_for' => $standsFor, 'day' => $now->format('Y-m-d'),
-            'body' => json_encode($body, JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE), 'glance' => json_encode(SkillPresenter::glance($body), JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE),
+            'body' => json_encode($body, JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE),
+            'glance' => json_encode(SkillPresenter::glance($body), JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE),
         ]], ['learner_id'], ['stands_for', 'day', 'body', 'glance']);
 
         return $body;
@@ -63,7 +64,8 @@ final readonly class LearnerSkill
         $pack = $this->pack($learner);
 
         return array_map(static fn (History $one): array => [
-            'lesson' => $one->lesson, 'at' => $one->at->format('Y-m-d\TH:i:s\Z'), 'unaided' => $one->unaided, 'of' => $one->of, ...SkillPresenter::belief($one->belief),
+            'lesson' => $one->lesson, 'at' => $one->at->format('Y-m-d\TH:i:s\Z'), 'unaided' => $one->unaided, 'of' => $one->of,
+            ...SkillPresenter::belief($one->belief),
         ], History::of($this->evidence($learner, $pack), $this->words($learner), $pack, $routine, $step));
     }
 
@@ -74,7 +76,8 @@ final readonly class LearnerSkill
 
         return array_map(static fn (Changed $one): array => [
             'routine' => $one->routine->value, 'step' => $one->step->value, 'marks' => $one->marks, 'unaided' => $one->unaided,
-            'before' => $one->before === null ? null : SkillPresenter::belief($one->before), 'after' => SkillPresenter::belief($one->after), 'by' => round($one->by(), 4),
+            'before' => $one->before === null ? null : SkillPresenter::belief($one->before), 'after' => SkillPresenter::belief($one->after),
+            'by' => round($one->by(), 4),
         ], Changed::in($lesson->id, $this->evidence($lesson->learner, $pack), $this->words($lesson->learner), $pack));
     }
 
@@ -94,13 +97,23 @@ final readonly class LearnerSkill
     private function words(Learner $learner): array
     {
         return array_values(Said::query()->where('learner_id', $learner->id)->whereNull('withdrawn_at')->orderBy('created_at')->orderBy('id')->get()
-            ->map(static fn (Said $said): Overruling => new Overruling($said->created_at->toDateTimeImmutable(), RoutineCode::from($said->routine), Step::from($said->step), Level::from($said->level)->chance()))->all());
+            ->map(
+                static fn (Said $said): Overruling => new Overruling(
+                    $said->created_at->toDateTimeImmutable(), RoutineCode::from($said->routine), Step::from($said->step),
+                    Level::from($said->level)->chance(),
+                ),
+            )
+            ->all());
     }
 
     /** @return array<string, array<string, Outcome>> by lesson and step, oldest first */
     private function ratings(Learner $learner): array
     {
         return $learner->lessons()->orderBy('starts_at')->get(['id', 'self_rating'])
-            ->mapWithKeys(static fn (Lesson $lesson): array => [$lesson->id => array_map(static fn (string $said): Outcome => Outcome::from($said), $lesson->self_rating)])->all();
+            ->mapWithKeys(
+                static fn (Lesson $lesson): array => [
+                    $lesson->id => array_map(static fn (string $said): Outcome => Outcome::from($said), $lesson->self_rating),
+                ],
+            )->all();
     }
 }

@@ -44,8 +44,10 @@ final class MarksBehind
             }
             $says = $heldBack ? $standing?->says(Step::Look) : null;
             $shown[] = [
-                'id' => $mark->id, 'lesson' => $mark->round->lesson_id, 'place' => $mark->round->place->name, 'at' => $mark->round->began_at->format('Y-m-d\TH:i:s\Z'),
-                'step' => $heldBack ? Step::Look->value : $mark->step, 'outcome' => $says?->outcome->value ?? $mark->outcome, 'held_back' => $heldBack, 'out_of_order' => $mark->out_of_order, 'note' => $mark->note,
+                'id' => $mark->id, 'lesson' => $mark->round->lesson_id, 'place' => $mark->round->place->name,
+                'at' => $mark->round->began_at->format('Y-m-d\TH:i:s\Z'),
+                'step' => $heldBack ? Step::Look->value : $mark->step, 'outcome' => $says?->outcome->value ?? $mark->outcome,
+                'held_back' => $heldBack, 'out_of_order' => $mark->out_of_order, 'note' => $mark->note,
                 'taught' => $standing?->taught?->value, 'conditions' => (object) $noted,
                 'was' => self::was($mark), 'clock_ahead' => Show::isClockAhead($mark),
             ];

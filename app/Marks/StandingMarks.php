@@ -54,11 +54,14 @@ final class StandingMarks
             ->toBase()->get(['id', 'lesson_id', 'place_id', 'routine', 'conditions', 'began_at']);
         /** @var array<string, list<\stdClass>> $marks */
         $marks = Mark::query()->toBase()->whereIn('round_id', $rounds->pluck('id'))->orderBy('pressed_at')->orderByRaw(self::BY_ID)
-            ->get(['round_id', 'kind', 'slot', 'step', 'outcome', 'taught', 'out_of_order', 'conditions', 'withdrawn'])->groupBy('round_id')->map(static fn (Collection $of): array => $of->all())->all();
+            ->get([
+                'round_id', 'kind', 'slot', 'step', 'outcome', 'taught', 'out_of_order', 'conditions', 'withdrawn',
+            ])->groupBy('round_id')->map(static fn (Collection $of): array => $of->all())->all();
         $utc = new \DateTimeZone('UTC');
 
         return array_values(array_filter($rounds->map(static fn (object $round): ?MarkedRound => MarkLog::round(
-            $round->lesson_id, new \DateTimeImmutable($round->began_at, $utc), $round->routine, $round->place_id, (array) json_decode((string) $round->conditions, true), $marks[$round->id] ?? [],
+            $round->lesson_id, new \DateTimeImmutable($round->began_at, $utc), $round->routine, $round->place_id,
+            (array) json_decode((string) $round->conditions, true), $marks[$round->id] ?? [],
         ))->all()));
     }
 }

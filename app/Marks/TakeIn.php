@@ -28,7 +28,10 @@ final class TakeIn
     /** How often a batch is tried that met its own twin on the way. */
     private const TRIES = 3;
 
-    private const UNSAID = ['step' => null, 'outcome' => null, 'taught' => null, 'conditions' => null, 'out_of_order' => false, 'note' => null, 'corrects_id' => null, 'withdrawn' => false];
+    private const UNSAID = [
+        'step' => null, 'outcome' => null, 'taught' => null, 'conditions' => null, 'out_of_order' => false, 'note' => null, 'corrects_id' => null,
+        'withdrawn' => false,
+    ];
 
     /**
      * @param  list<array<string, mixed>>  $rounds
@@ -61,7 +64,9 @@ final class TakeIn
         $press = PressTime::between($sent?->toDateTimeImmutable(), $now->toDateTimeImmutable());
         // One batch of a lesson at a time: who waits here sees all that the other wrote.
         $driven = Round::query()->whereKey(array_unique(array_column($marks, 'round_id')))->pluck('lesson_id')->all();
-        $lessons = Lesson::query()->whereKey(array_unique([...array_column($rounds, 'lesson_id'), ...$driven]))->orderBy('id')->lockForUpdate()->get()->keyBy('id');
+        $lessons = Lesson::query()->whereKey(
+            array_unique([...array_column($rounds, 'lesson_id'), ...$driven]),
+        )->orderBy('id')->lockForUpdate()->get()->keyBy('id');
         $this->rounds($rounds, $lessons, $press, $now);
         $stands = $this->marks($user, $marks, $press, $now);
 
@@ -77,16 +82,24 @@ final class TakeIn
         $known = Round::query()->whereKey(array_column($rounds, 'id'))->get()->keyBy('id');
         foreach ($rounds as $said) {
             $at = self::moment($said['device_at']);
-            $facts = ['lesson_id' => $said['lesson_id'], 'place_id' => $said['place_id'], 'routine' => $said['routine'], 'conditions' => $said['conditions'] ?? [], 'plan' => $said['plan'] ?? null, 'device_at' => $at];
+            $facts = [
+                'lesson_id' => $said['lesson_id'], 'place_id' => $said['place_id'], 'routine' => $said['routine'],
+                'conditions' => $said['conditions'] ?? [], 'plan' => $said['plan'] ?? null, 'device_at' => $at,
+            ];
             $round = $known->get($said['id']);
             if ($round !== null) {
                 $this->sameOrRefuse('rounds', $round->id, $facts, $round->only(array_keys($facts)));
 
                 continue;
             }
-            $lesson = $lessons->get($said['lesson_id']) ?? throw ValidationException::withMessages(['rounds' => 'A round belongs to no lesson of this school.']);
+            $lesson = $lessons->get($said['lesson_id']) ?? throw ValidationException::withMessages([
+                'rounds' => 'A round belongs to no lesson of this school.',
+            ]);
             Gate::authorize('mark', $lesson);
-            $known[$said['id']] = Round::query()->create(['id' => $said['id'], ...$facts, 'began_at' => $press->of($at->toDateTimeImmutable(), $now->toDateTimeImmutable()), 'server_at' => $now]);
+            $known[$said['id']] = Round::query()->create([
+                'id' => $said['id'], ...$facts, 'began_at' => $press->of($at->toDateTimeImmutable(), $now->toDateTimeImmutable()),
+                'server_at' => $now,
+            ]);
         }
     }
 
@@ -156,7 +169,10 @@ final class TakeIn
      */
     private static function facts(array $said, ?Mark $corrected): array
     {
-        $facts = [...self::UNSAID, ...array_intersect_key($said, self::UNSAID), 'round_id' => $said['round_id'], 'kind' => $said['kind'], 'device_at' => self::moment($said['device_at'])];
+        $facts = [
+            ...self::UNSAID, ...array_intersect_key($said, self::UNSAID), 'round_id' => $said['round_id'], 'kind' => $said['kind'],
+            'device_at' => self::moment($said['device_at']),
+        ];
         if ($facts['withdrawn'] && $corrected !== null) {
             $facts = [...$facts, 'kind' => $corrected->kind, 'step' => $corrected->step];
         }
@@ -217,7 +233,9 @@ final class TakeIn
         foreach ($said as $name => $value) {
             $same = $value instanceof Carbon ? $value->equalTo($known[$name]) : (is_array($value) ? $value == $known[$name] : $value === $known[$name]);
             if (! $same) {
-                throw ValidationException::withMessages([$field => "The id {$id} is known with another {$name}: nothing logged is changed, send a correction."]);
+                throw ValidationException::withMessages([
+                    $field => "The id {$id} is known with another {$name}: nothing logged is changed, send a correction.",
+                ]);
             }
         }
     }

@@ -42,7 +42,8 @@ final class Learner extends Model
     {
         return [
             'licence_seen_on' => 'date', 'eyesight_checked_on' => 'date', 'guardian_consent_on' => 'date',
-            'marks_read_at' => 'datetime', 'erased_at' => 'datetime', 'keep_until' => 'date', 'is_minor' => 'boolean', 'reference_points' => 'array', 'practice' => 'array',
+            'marks_read_at' => 'datetime', 'erased_at' => 'datetime', 'keep_until' => 'date', 'is_minor' => 'boolean', 'reference_points' => 'array',
+            'practice' => 'array',
         ];
     }
 

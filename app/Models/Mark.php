@@ -36,12 +36,18 @@ final class Mark extends Model
 
     protected $dateFormat = 'Y-m-d H:i:s.v';
 
-    protected $fillable = ['id', 'round_id', 'kind', 'slot', 'step', 'outcome', 'taught', 'conditions', 'out_of_order', 'note', 'corrects_id', 'withdrawn', 'after_read', 'user_id', 'device_at', 'pressed_at', 'server_at'];
+    protected $fillable = [
+        'id', 'round_id', 'kind', 'slot', 'step', 'outcome', 'taught', 'conditions', 'out_of_order', 'note', 'corrects_id', 'withdrawn', 'after_read',
+        'user_id', 'device_at', 'pressed_at', 'server_at',
+    ];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['conditions' => 'array', 'out_of_order' => 'boolean', 'withdrawn' => 'boolean', 'after_read' => 'boolean', 'pressed_at' => 'datetime', 'device_at' => 'datetime', 'server_at' => 'datetime'];
+        return [
+            'conditions' => 'array', 'out_of_order' => 'boolean', 'withdrawn' => 'boolean', 'after_read' => 'boolean', 'pressed_at' => 'datetime',
+            'device_at' => 'datetime', 'server_at' => 'datetime',
+        ];
     }
 
     /** @return BelongsTo<Round, $this> */

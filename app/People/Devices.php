@@ -20,7 +20,9 @@ final class Devices
     /** @return list<array{id: string, here: bool, device: string, address: ?string, last_at: string}> the latest used first */
     public function of(User $user, string $here): array
     {
-        return array_values(DB::table('sessions')->where('user_id', $user->id)->where('last_activity', '>', now()->getTimestamp() - 60 * (int) config('session.lifetime'))->orderByDesc('last_activity')->get()
+        return array_values(DB::table('sessions')->where('user_id', $user->id)->where(
+            'last_activity', '>', now()->getTimestamp() - 60 * (int) config('session.lifetime'),
+        )->orderByDesc('last_activity')->get()
             ->map(static fn (object $row): array => [
                 'id' => self::name((string) $row->id), 'here' => $row->id === $here, 'device' => self::device((string) $row->user_agent),
                 'address' => $row->ip_address, 'last_at' => gmdate('Y-m-d\TH:i:s\Z', (int) $row->last_activity),
@@ -30,7 +32,9 @@ final class Devices
     /** @throws NotFoundHttpException where the person has no such session */
     public function end(User $user, string $name): void
     {
-        $id = DB::table('sessions')->where('user_id', $user->id)->pluck('id')->first(static fn (mixed $id): bool => hash_equals(self::name((string) $id), $name));
+        $id = DB::table('sessions')->where('user_id', $user->id)->pluck('id')->first(
+            static fn (mixed $id): bool => hash_equals(self::name((string) $id), $name),
+        );
         abort_if($id === null, 404);
         DB::table('sessions')->where('id', $id)->delete();
     }
@@ -52,7 +56,9 @@ final class Devices
     /** What a browser calls itself, in two words. */
     private static function device(string $agent): string
     {
-        $find = static fn (array $names): ?string => array_values(array_filter($names, static fn (string $part): bool => str_contains($agent, $part), ARRAY_FILTER_USE_KEY))[0] ?? null;
+        $find = static fn (array $names): ?string => array_values(
+            array_filter($names, static fn (string $part): bool => str_contains($agent, $part), ARRAY_FILTER_USE_KEY),
+        )[0] ?? null;
         $words = array_filter([$find(self::BROWSERS), $find(self::SYSTEMS)]);
 
         return $words === [] ? 'Unknown device' : implode(' on ', $words);

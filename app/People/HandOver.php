@@ -37,7 +37,9 @@ final class HandOver
             throw ValidationException::withMessages(['learners' => 'One of them is no learner of this school.']);
         }
 
-        return self::ahead($from)->when($learners !== null, fn (Builder $ahead) => $ahead->whereIn('learner_id', $learners ?? []))->toBase()->update(['instructor_id' => $to->id, 'updated_at' => now()]);
+        return self::ahead($from)->when(
+            $learners !== null, fn (Builder $ahead) => $ahead->whereIn('learner_id', $learners ?? []),
+        )->toBase()->update(['instructor_id' => $to->id, 'updated_at' => now()]);
     }
 
     /** @return Builder<Lesson> */
@@ -53,7 +55,9 @@ final class HandOver
     private static function clashes(Collection $lessons, User $to): array
     {
         $end = static fn (Lesson $lesson): Carbon => $lesson->starts_at->copy()->addMinutes($lesson->minutes);
-        $own = Lesson::query()->with('learner')->where('instructor_id', $to->id)->where('state', 'planned')->whereRaw('starts_at + INTERVAL minutes MINUTE > ?', [now()])->orderBy('starts_at')->get();
+        $own = Lesson::query()->with('learner')->where('instructor_id', $to->id)->where('state', 'planned')->whereRaw(
+            'starts_at + INTERVAL minutes MINUTE > ?', [now()],
+        )->orderBy('starts_at')->get();
         $clashes = [];
         foreach ($lessons as $lesson) {
             $on = $own->first(static fn (Lesson $mine): bool => $mine->starts_at < $end($lesson) && $lesson->starts_at < $end($mine));

@@ -30,7 +30,9 @@ final readonly class Letters
             $way = rtrim((string) config('app.url'), '/').'/way-in#'.http_build_query(['email' => $user->email, 'token' => WaysIn::open($user)]);
             [$subject, $body] = $kind === 'invitation' ? self::invitation($user, $school, $way, $ends) : self::password($user, $school, $way, $ends);
 
-            $letter = Letter::query()->create(['user_id' => $user->id, 'kind' => $kind, 'subject' => $subject, 'body' => $body, 'created_at' => now(), 'ends_at' => $ends]);
+            $letter = Letter::query()->create([
+                'user_id' => $user->id, 'kind' => $kind, 'subject' => $subject, 'body' => $body, 'created_at' => now(), 'ends_at' => $ends,
+            ]);
             if (self::mailIsSetUp()) {
                 SendLetter::dispatch($letter->id);
             }

@@ -24,11 +24,26 @@ final readonly class Staff
     /** @return list<array<string, mixed>> by name, whoever is suspended last */
     public function all(): array
     {
-        $people = User::query()->where('school_id', $this->current->id())->get()->sortBy(static fn (User $user): array => [$user->isSuspended(), mb_strtolower($user->name)]);
-        $ahead = Lesson::query()->where('state', 'planned')->where('starts_at', '>', now())->groupBy('instructor_id')->selectRaw('instructor_id, COUNT(*) AS lessons')->pluck('lessons', 'instructor_id');
-        $seen = DB::table('sessions')->whereIn('user_id', $people->pluck('id'))->groupBy('user_id')->selectRaw('user_id, MAX(last_activity) AS at')->pluck('at', 'user_id');
+        $people = User::query()->where('school_id', $this->current->id())->get()->sortBy(
+            static fn (User $user): array => [$user->isSuspended(), mb_strtolower($user->name)],
+        );
+        $ahead = Lesson::query()
+            ->where('state', 'planned')
+            ->where('starts_at', '>', now())
+            ->groupBy('instructor_id')
+            ->selectRaw('instructor_id, COUNT(*) AS lessons')
+            ->pluck('lessons', 'instructor_id');
+        $seen = DB::table('sessions')
+            ->whereIn('user_id', $people->pluck('id'))
+            ->groupBy('user_id')
+            ->selectRaw('user_id, MAX(last_activity) AS at')
+            ->pluck('at', 'user_id');
 
-        return array_values($people->map(fn (User $user): array => $this->shown($user, (int) ($ahead[$user->id] ?? 0), isset($seen[$user->id]) ? (int) $seen[$user->id] : null))->all());
+        return array_values(
+            $people->map(
+                fn (User $user): array => $this->shown($user, (int) ($ahead[$user->id] ?? 0), isset($seen[$user->id]) ? (int) $seen[$user->id] : null),
+            )->all(),
+        );
     }
 
     /** @return array<string, mixed> */

@@ -36,7 +36,9 @@ final class Erasure
             ]);
             $lessons = Lesson::query()->where('learner_id', $learner->id)->pluck('id');
             Lesson::query()->whereKey($lessons)->toBase()->update(['aim' => null, 'went_well' => null, 'worked_on' => null]);
-            Mark::query()->toBase()->whereIn('round_id', Round::query()->whereIn('lesson_id', $lessons)->pluck('id'))->whereNotNull('note')->update(['note' => null]);
+            Mark::query()->toBase()->whereIn(
+                'round_id', Round::query()->whereIn('lesson_id', $lessons)->pluck('id'),
+            )->whereNotNull('note')->update(['note' => null]);
             Promise::withTrashed()->where('learner_id', $learner->id)->forceDelete();
             Drawing::withTrashed()->whereIn('lesson_id', $lessons)->forceDelete();
             Overruling::query()->where('learner_id', $learner->id)->toBase()->update(['reason' => '']);

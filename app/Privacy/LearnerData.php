@@ -27,13 +27,26 @@ final class LearnerData
             'format' => self::FORMAT,
             'made_at' => now()->toIso8601ZuluString(),
             'school' => $school->name,
-            'learner' => [...Show::learner($learner), 'kept_since' => $learner->getAttribute('created_at')?->toIso8601ZuluString(), 'keep_until' => $learner->keep_until?->toDateString()],
+            'learner' => [
+                ...Show::learner($learner), 'kept_since' => $learner->getAttribute('created_at')?->toIso8601ZuluString(),
+                'keep_until' => $learner->keep_until?->toDateString(),
+            ],
             'lessons' => $lessons->map(self::lesson(...))->values()->all(),
-            'promises' => Promise::withTrashed()->where('learner_id', $learner->id)->orderBy('created_at')->get()->map(static fn (Promise $promise): array => Show::promise($promise))->all(),
-            'overrulings' => Overruling::query()->with('user')->where('learner_id', $learner->id)->orderBy('created_at')->get()->map(static fn (Overruling $one): array => [
-                ...$one->only(['routine', 'step', 'level', 'reason']), 'by' => $one->user->name, 'at' => $one->created_at->toIso8601ZuluString(), 'withdrawn_at' => $one->withdrawn_at?->toIso8601ZuluString(),
-            ])->all(),
-            'drawings' => Drawing::withTrashed()->whereIn('lesson_id', $lessons->pluck('id'))->orderBy('created_at')->get()->map(static fn (Drawing $drawing): array => $drawing->only(['lesson_id', 'title', 'page', 'state', 'asked']))->all(),
+            'promises' => Promise::withTrashed()->where('learner_id', $learner->id)->orderBy('created_at')->get()->map(
+                static fn (Promise $promise): array => Show::promise($promise),
+            )->all(),
+            'overrulings' => Overruling::query()
+                ->with('user')
+                ->where('learner_id', $learner->id)
+                ->orderBy('created_at')
+                ->get()
+                ->map(static fn (Overruling $one): array => [
+                    ...$one->only(['routine', 'step', 'level', 'reason']), 'by' => $one->user->name, 'at' => $one->created_at->toIso8601ZuluString(),
+                    'withdrawn_at' => $one->withdrawn_at?->toIso8601ZuluString(),
+                ])->all(),
+            'drawings' => Drawing::withTrashed()->whereIn('lesson_id', $lessons->pluck('id'))->orderBy('created_at')->get()->map(
+                static fn (Drawing $drawing): array => $drawing->only(['lesson_id', 'title', 'page', 'state', 'asked']),
+            )->all(),
             'changes' => Change::query()->with('user')->where('subject_id', $learner->id)->orderBy('at')->get()->map(static fn (Change $change): array => [
                 'at' => $change->at->toIso8601ZuluString(), 'by' => $change->user->name, 'what' => $change->what, 'fields' => $change->details['fields'] ?? [],
             ])->all(),
@@ -49,9 +62,13 @@ final class LearnerData
             'instructor' => $lesson->instructor->name,
             'car' => $lesson->vehicle->name,
             'own_ratings' => (object) $lesson->self_rating,
-            'planned' => $lesson->items->map(static fn (PlannedItem $item): array => ['place' => $item->place->name, 'routine' => $item->place->routine, 'minutes' => $item->minutes])->all(),
+            'planned' => $lesson->items->map(
+                static fn (PlannedItem $item): array => ['place' => $item->place->name, 'routine' => $item->place->routine, 'minutes' => $item->minutes],
+            )->all(),
             // Every mark as it was made, corrections and withdrawals beside what they correct.
-            'rounds' => $lesson->rounds->map(static fn (Round $round): array => ['plan' => $round->plan] + array_diff_key(Show::round($round), ['lesson_id' => 0]))->all(),
+            'rounds' => $lesson->rounds->map(
+                static fn (Round $round): array => ['plan' => $round->plan] + array_diff_key(Show::round($round), ['lesson_id' => 0]),
+            )->all(),
         ];
     }
 }

@@ -21,7 +21,10 @@ final readonly class Retention
     public function coming(): array
     {
         $coming = array_filter($this->ends(), static fn (array $one): bool => $one['erased_on'] <= now()->addDays(self::TOLD_DAYS)->toDateString());
-        usort($coming, static fn (array $a, array $b): int => [! $a['is_minor'], $a['erased_on'], $a['name']] <=> [! $b['is_minor'], $b['erased_on'], $b['name']]);
+        usort(
+            $coming,
+            static fn (array $a, array $b): int => [! $a['is_minor'], $a['erased_on'], $a['name']] <=> [! $b['is_minor'], $b['erased_on'], $b['name']],
+        );
 
         return $coming;
     }
@@ -57,7 +60,8 @@ final readonly class Retention
             $last = Carbon::parse((string) ($learner->getAttribute('last_lesson_at') ?? $learner->getAttribute('created_at')));
             $end = $last->copy()->addMonthsNoOverflow($months)->max($learner->keep_until ?? $last);
             $ends[] = [
-                'id' => $learner->id, 'name' => $learner->name, 'is_minor' => $learner->is_minor, 'last_at' => $last->toIso8601ZuluString(), 'erased_on' => $end->toDateString(), 'keep_until' => $learner->keep_until?->toDateString(),
+                'id' => $learner->id, 'name' => $learner->name, 'is_minor' => $learner->is_minor, 'last_at' => $last->toIso8601ZuluString(),
+                'erased_on' => $end->toDateString(), 'keep_until' => $learner->keep_until?->toDateString(),
             ];
         }
 
@@ -67,7 +71,10 @@ final readonly class Retention
     /** For a minor the shorter of the two: nobody is kept longer for being young. */
     private static function months(School $school, bool $isMinor): ?int
     {
-        $of = array_filter($isMinor ? [$school->keep_months, $school->keep_minors_months] : [$school->keep_months], static fn (?int $months): bool => $months !== null);
+        $of = array_filter(
+            $isMinor ? [$school->keep_months, $school->keep_minors_months] : [$school->keep_months],
+            static fn (?int $months): bool => $months !== null,
+        );
 
         return $of === [] ? null : min($of);
     }

@@ -35,11 +35,22 @@ final class DrivenRounds
         DB::insert('CREATE TEMPORARY TABLE driven_rounds AS '.$rounds->toSql(), $rounds->getBindings());
         $this->kinds = array_values(DB::table('driven_rounds')->groupBy('place_id', 'routine', 'marked', 'helped', 'failed')
             ->selectRaw('place_id, routine, marked, helped, failed, COUNT(*) AS rounds')->get()
-            ->map(static fn (object $row): array => ['place' => $row->place_id, 'routine' => $row->routine, 'marked' => (int) $row->marked, 'helped' => (int) $row->helped, 'failed' => (int) $row->failed, 'rounds' => (int) $row->rounds])->all());
-        $each = array_map(static fn (int $bit, Step $step): string => "COUNT(DISTINCT IF(marked & {$bit}, learner_id, NULL)) AS `{$step->value}`", self::bits(), Step::cases());
+            ->map(
+                static fn (object $row): array => [
+                    'place' => $row->place_id, 'routine' => $row->routine, 'marked' => (int) $row->marked, 'helped' => (int) $row->helped,
+                    'failed' => (int) $row->failed, 'rounds' => (int) $row->rounds,
+                ],
+            )
+            ->all());
+        $each = array_map(
+            static fn (int $bit, Step $step): string => "COUNT(DISTINCT IF(marked & {$bit}, learner_id, NULL)) AS `{$step->value}`", self::bits(),
+            Step::cases(),
+        );
         $this->learnersByStep = DB::table('driven_rounds')->groupBy('routine')->selectRaw('routine, '.implode(', ', $each))->get()
             ->mapWithKeys(static fn (object $row): array => [$row->routine => array_map(intval(...), array_diff_key((array) $row, ['routine' => 0]))])->all();
-        $this->learnersByPlace = DB::table('driven_rounds')->groupBy('place_id', 'routine')->selectRaw('place_id, routine, COUNT(DISTINCT learner_id) AS learners')->get()
+        $this->learnersByPlace = DB::table('driven_rounds')->groupBy('place_id', 'routine')->selectRaw(
+            'place_id, routine, COUNT(DISTINCT learner_id) AS learners',
+        )->get()
             ->mapWithKeys(static fn (object $row): array => ["{$row->place_id} {$row->routine}" => (int) $row->learners])->all();
         DB::statement('DROP TEMPORARY TABLE driven_rounds');
     }
@@ -51,7 +62,10 @@ final class DrivenRounds
         foreach ($this->kinds as $kind) {
             foreach (array_combine(self::bits(), Step::cases()) as $bit => $step) {
                 if (($kind['marked'] & $bit) !== 0) {
-                    $row = $found["{$kind['routine']}.{$step->value}"] ?? ['routine' => $kind['routine'], 'step' => $step->value, 'marks' => 0, 'helped' => 0, 'learners' => $this->learnersByStep[$kind['routine']][$step->value]];
+                    $row = $found["{$kind['routine']}.{$step->value}"] ?? [
+                        'routine' => $kind['routine'], 'step' => $step->value, 'marks' => 0, 'helped' => 0,
+                        'learners' => $this->learnersByStep[$kind['routine']][$step->value],
+                    ];
                     $row['marks'] += $kind['rounds'];
                     $row['helped'] += ($kind['helped'] & $bit) !== 0 ? $kind['rounds'] : 0;
                     $found["{$kind['routine']}.{$step->value}"] = $row;
@@ -73,7 +87,10 @@ final class DrivenRounds
                     if ($bit !== $otherBit && ($kind['marked'] & $bit) !== 0 && ($kind['marked'] & $otherBit) !== 0) {
                         $helped = ($kind['helped'] & $bit) !== 0;
                         $key = "{$kind['routine']}.{$step->value}.{$other->value}.".(int) $helped;
-                        $row = $found[$key] ?? ['routine' => $kind['routine'], 'step' => $step->value, 'other' => $other->value, 'helped' => $helped, 'rounds' => 0, 'other_helped' => 0];
+                        $row = $found[$key] ?? [
+                            'routine' => $kind['routine'], 'step' => $step->value, 'other' => $other->value, 'helped' => $helped, 'rounds' => 0,
+                            'other_helped' => 0,
+                        ];
                         $row['rounds'] += $kind['rounds'];
                         $row['other_helped'] += ($kind['helped'] & $otherBit) !== 0 ? $kind['rounds'] : 0;
                         $found[$key] = $row;
@@ -91,7 +108,9 @@ final class DrivenRounds
         $found = [];
         foreach ($this->kinds as $kind) {
             $key = "{$kind['place']} {$kind['routine']}";
-            $row = $found[$key] ?? ['place' => $kind['place'], 'routine' => $kind['routine'], 'rounds' => 0, 'failed' => 0, 'learners' => $this->learnersByPlace[$key]];
+            $row = $found[$key] ?? [
+                'place' => $kind['place'], 'routine' => $kind['routine'], 'rounds' => 0, 'failed' => 0, 'learners' => $this->learnersByPlace[$key],
+            ];
             $row['rounds'] += $kind['rounds'];
             $row['failed'] += $kind['failed'] !== 0 ? $kind['rounds'] : 0;
             $found[$key] = $row;
@@ -131,7 +150,15 @@ final class DrivenRounds
             ->where('marks.school_id', $school)->whereIn('marks.kind', ['step', 'taught', 'held-back-rightly'])->tap(StandingMarks::only(...))
             ->groupBy('marks.round_id', 'rounds.place_id', 'rounds.routine', 'lessons.learner_id')
             ->havingRaw("SUM(marks.kind = 'taught') = 0 AND SUM(marks.kind <> 'taught') > 0")
-            ->selectRaw('rounds.place_id, rounds.routine, lessons.learner_id, '.$marked.' AS marked, '.$bits(self::HELPED).' AS helped, '.$bits(self::FAILED).' AS failed');
+            ->selectRaw(
+                'rounds.place_id, rounds.routine, lessons.learner_id, '
+                    .$marked
+                    .' AS marked, '
+                    .$bits(self::HELPED)
+                    .' AS helped, '
+                    .$bits(self::FAILED)
+                    .' AS failed',
+            );
     }
 
     /** @return list<int> one for each step, in their order */

@@ -26,7 +26,12 @@ final readonly class Records
     {
         $answers = SkillAnswer::query()->toBase()->pluck('stands_for', 'learner_id');
 
-        return array_keys(array_filter($this->basis->of(null, now()->toDateTimeImmutable()), static fn (string $now, string $id): bool => $answers->get($id) !== $now, ARRAY_FILTER_USE_BOTH));
+        return array_keys(
+            array_filter(
+                $this->basis->of(null, now()->toDateTimeImmutable()), static fn (string $now, string $id): bool => $answers->get($id) !== $now,
+                ARRAY_FILTER_USE_BOTH,
+            ),
+        );
     }
 
     /** Begins a batch where one is needed and none is going on. */
@@ -39,7 +44,9 @@ final readonly class Records
             if ($going !== null || $stale === []) {
                 return $going;
             }
-            $batch = Bus::batch(array_map(fn (array $part): BringUpToDate => new BringUpToDate($this->current->id(), $part), array_chunk($stale, self::AT_ONCE)))
+            $batch = Bus::batch(
+                array_map(fn (array $part): BringUpToDate => new BringUpToDate($this->current->id(), $part), array_chunk($stale, self::AT_ONCE)),
+            )
                 ->name('records')->allowFailures()->dispatch();
             Cache::put($this->key(), $batch->id, now()->addDay());
 

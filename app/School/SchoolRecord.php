@@ -38,7 +38,9 @@ final readonly class SchoolRecord
                     ...$learner->only(['id', 'name', 'level']),
                     'lessons_done' => (int) $learner->getAttribute('lessons_done'),
                     'last_lesson_at' => is_string($last) ? str_replace(' ', 'T', $last).'Z' : null,
-                    'skill' => $answer === null ? null : ['day' => $answer->day, 'steps' => (object) $answer->glance['steps']] + array_diff_key($answer->glance, ['cells' => 0, 'only_shown' => 0]),
+                    'skill' => $answer === null ? null : [
+                        'day' => $answer->day, 'steps' => (object) $answer->glance['steps'],
+                    ] + array_diff_key($answer->glance, ['cells' => 0, 'only_shown' => 0]),
                 ];
             })->all());
     }
@@ -47,8 +49,10 @@ final readonly class SchoolRecord
     public function teaching(): array
     {
         $stands = 'teaching '.hash('sha256', json_encode([
-            $this->current->id(), $this->pack()->code(), $this->pack()->version(), Toolbox::VERSION, Mark::query()->toBase()->selectRaw('COUNT(*) AS marks, '.Basis::mixed('id').' AS mixed')->first(),
-            Learner::query()->orderBy('id')->pluck('id'), Place::withTrashed()->orderBy('id')->toBase()->get(['id', 'name']), SkillAnswer::query()->orderBy('learner_id')->pluck('stands_for'),
+            $this->current->id(), $this->pack()->code(), $this->pack()->version(), Toolbox::VERSION,
+            Mark::query()->toBase()->selectRaw('COUNT(*) AS marks, '.Basis::mixed('id').' AS mixed')->first(),
+            Learner::query()->orderBy('id')->pluck('id'), Place::withTrashed()->orderBy('id')->toBase()->get(['id', 'name']),
+            SkillAnswer::query()->orderBy('learner_id')->pluck('stands_for'),
         ], JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE));
 
         return Cache::remember($stands, now()->addDay(), function (): array {
@@ -64,10 +68,13 @@ final readonly class SchoolRecord
         $pack = $this->pack();
         $there = Learner::query()->pluck('id')->flip();
         $answers = SkillAnswer::query()->get(['learner_id', 'glance'])->filter(static fn (SkillAnswer $answer): bool => $there->has($answer->learner_id));
-        $learners = array_values($answers->map(static fn (SkillAnswer $answer): array => ['cells' => $answer->glance['cells'], 'shown' => $answer->glance['only_shown']])->all());
+        $learners = array_values(
+            $answers->map(static fn (SkillAnswer $answer): array => ['cells' => $answer->glance['cells'], 'shown' => $answer->glance['only_shown']])->all(),
+        );
 
         return array_map(static fn (RoutineTaught $one): array => [
-            'routine' => $one->routine->value, 'learners' => $one->learners, 'only_shown' => $one->onlyShown, 'never' => $one->never, 'enough' => $one->isEnough(),
+            'routine' => $one->routine->value, 'learners' => $one->learners, 'only_shown' => $one->onlyShown, 'never' => $one->never,
+            'enough' => $one->isEnough(),
             'average' => self::rounded($one->average), 'low' => self::rounded($one->low), 'high' => self::rounded($one->high), 'weakest' => $one->weakest,
         ], RoutineTaught::of(Catalogue::codes($pack), $learners));
     }
@@ -76,8 +83,10 @@ final readonly class SchoolRecord
     private function failures(DrivenRounds $driven): array
     {
         return array_map(static fn (Failure $one): array => [
-            'routine' => $one->routine->value, 'step' => $one->step->value, 'helped' => self::share($one->helped), 'learners' => $one->learners, 'enough' => $one->isEnough(),
-            'cause' => $one->cause?->value, 'cause_shows' => $one->causeShows(), 'with' => $one->with === null ? null : self::share($one->with), 'without' => $one->without === null ? null : self::share($one->without),
+            'routine' => $one->routine->value, 'step' => $one->step->value, 'helped' => self::share($one->helped), 'learners' => $one->learners,
+            'enough' => $one->isEnough(),
+            'cause' => $one->cause?->value, 'cause_shows' => $one->causeShows(), 'with' => $one->with === null ? null : self::share($one->with),
+            'without' => $one->without === null ? null : self::share($one->without),
         ], Failure::of($driven->steps(), $driven->pairs(), $this->pack()));
     }
 
@@ -87,8 +96,10 @@ final readonly class SchoolRecord
         $names = Place::withTrashed()->pluck('name', 'id');
 
         return array_map(static fn (PlaceDriven $one): array => [
-            'place' => $one->place, 'name' => $names[$one->place] ?? '', 'routine' => $one->routine->value, 'failed' => self::share($one->failed), 'learners' => $one->learners,
-            'enough' => $one->isEnough(), 'fails_more' => $one->failsMore(), 'elsewhere' => self::share($one->elsewhere), 'step' => $one->step?->value, 'step_rounds' => $one->stepRounds,
+            'place' => $one->place, 'name' => $names[$one->place] ?? '', 'routine' => $one->routine->value, 'failed' => self::share($one->failed),
+            'learners' => $one->learners,
+            'enough' => $one->isEnough(), 'fails_more' => $one->failsMore(), 'elsewhere' => self::share($one->elsewhere),
+            'step' => $one->step?->value, 'step_rounds' => $one->stepRounds,
         ], PlaceDriven::of($driven->places(), $driven->failedSteps()));
     }
 

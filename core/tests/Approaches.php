@@ -38,7 +38,10 @@ final class Approaches
             'one_way' => $this->one([false, false, true]),
             'vehicle' => $this->one(['small-petrol-hatch', 'small-petrol-hatch', 'small-automatic', 'small-electric', 'hand-controls']),
             'learner_level' => $this->one(['beginner', 'developing', 'independent']),
-            'practice' => ['signal' => $this->one(['limit-number', 'car-lengths', 'braking-lead']), 'gears' => $this->one(['block', 'sequential']), 't_junction' => $this->one(['by-level', 'stop-first', 'ready-to-roll'])],
+            'practice' => [
+                'signal' => $this->one(['limit-number', 'car-lengths', 'braking-lead']), 'gears' => $this->one(['block', 'sequential']),
+                't_junction' => $this->one(['by-level', 'stop-first', 'ready-to-roll']),
+            ],
         ];
         $input += $this->one([['view' => 'open'], ['view' => 'restricted'], ['view' => 'closed'], ['view_from_m' => $this->number(0, 60)]]);
         $input += $this->one([[], [], ['control' => 'stop'], ['control' => 'give-way']]);

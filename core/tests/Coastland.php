@@ -156,7 +156,9 @@ final readonly class Coastland implements RulePack
 
     public function exitSigns(): ExitSigns
     {
-        return ExitSigns::withMarkers(Distance::ofMetres(1500.0), '1500 m', Distance::ofMetres(750.0), '750 m', [240, 160, 80], 'm', 1.0, Source::fromMemory(self::CODE));
+        return ExitSigns::withMarkers(
+            Distance::ofMetres(1500.0), '1500 m', Distance::ofMetres(750.0), '750 m', [240, 160, 80], 'm', 1.0, Source::fromMemory(self::CODE),
+        );
     }
 
     public function lacks(): array

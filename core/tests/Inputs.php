@@ -15,23 +15,55 @@ final class Inputs
         'amber' => ['pack' => 'gb', 'speed_mph' => 30, 'distance_m' => 42],
         'crossing' => ['pack' => 'na', 'road_width_m' => 14, 'island_at_m' => 7, 'person_at_m' => 0, 'towards_us' => true],
         'gap' => ['pack' => 'gb', 'manoeuvre' => 'emerge-right', 'other_speed_mph' => 30, 'other_distance_m' => 90],
-        'lanes' => ['pack' => 'gb', 'arms' => [['name' => 'home', 'angle_deg' => 0, 'approach_lanes' => [['to' => ['first', 'second']], ['to' => ['second', 'third']]]], ['name' => 'first', 'angle_deg' => 90], ['name' => 'second', 'angle_deg' => 180], ['name' => 'third', 'angle_deg' => 270]], 'from' => 'home', 'to' => 'third'],
-        'lane-change' => ['pack' => 'na', 'speed_mph' => 35, 'limit_mph' => 45, 'to' => 'right', 'vehicles' => [['lane' => 'right', 'distance_m' => -5, 'speed_mph' => 40]]],
+        'lanes' => [
+            'pack' => 'gb',
+            'arms' => [
+                ['name' => 'home', 'angle_deg' => 0, 'approach_lanes' => [['to' => ['first', 'second']], ['to' => ['second', 'third']]]],
+                ['name' => 'first', 'angle_deg' => 90], ['name' => 'second', 'angle_deg' => 180], ['name' => 'third', 'angle_deg' => 270],
+            ],
+            'from' => 'home', 'to' => 'third',
+        ],
+        'lane-change' => [
+            'pack' => 'na', 'speed_mph' => 35, 'limit_mph' => 45, 'to' => 'right',
+            'vehicles' => [['lane' => 'right', 'distance_m' => -5, 'speed_mph' => 40]],
+        ],
         'join' => ['pack' => 'gb', 'slip_length_m' => 180, 'entry_speed_mph' => 30, 'main_speed_mph' => 50, 'gradient' => 0],
         'leave' => ['pack' => 'gb', 'main_speed_mph' => 70, 'slip_length_m' => 250, 'end_speed_mph' => 15, 'next_turn' => 'right'],
         'overtake' => ['pack' => 'gb', 'limit_mph' => 60, 'other_speed_mph' => 40, 'oncoming_speed_mph' => 60, 'sight_m' => 400],
-        'skill' => ['pack' => 'gb', 'today' => '2026-05-20', 'marks' => [['at' => '2026-05-01T10:02:00Z', 'routine' => 'emerge-right', 'step' => 'position', 'outcome' => 'prompted', 'conditions' => ['traffic' => 'quiet', 'light' => 'day', 'surface' => 'dry', 'road' => 'town']]], 'predict' => [['at' => '2026-05-21T10:00:00Z', 'routine' => 'emerge-left', 'step' => 'position']]],
-        'engine' => ['tyre' => '195/65R15', 'final_drive' => 4.06, 'ratios' => [3.6, 1.95, 1.3, 0.97, 0.78], 'speed_mph' => 30, 'from_gear' => 2, 'to_gear' => 3],
+        'skill' => [
+            'pack' => 'gb', 'today' => '2026-05-20',
+            'marks' => [
+                [
+                    'at' => '2026-05-01T10:02:00Z', 'routine' => 'emerge-right', 'step' => 'position', 'outcome' => 'prompted',
+                    'conditions' => ['traffic' => 'quiet', 'light' => 'day', 'surface' => 'dry', 'road' => 'town'],
+                ],
+            ],
+            'predict' => [['at' => '2026-05-21T10:00:00Z', 'routine' => 'emerge-left', 'step' => 'position']],
+        ],
+        'engine' => [
+            'tyre' => '195/65R15', 'final_drive' => 4.06, 'ratios' => [3.6, 1.95, 1.3, 0.97, 0.78], 'speed_mph' => 30, 'from_gear' => 2,
+            'to_gear' => 3,
+        ],
         'steering' => ['wheelbase_m' => 2.6, 'steering_ratio' => 15.5, 'radius_m' => 8],
-        'swept-path' => ['units' => [['wheelbase_m' => 3.8, 'front_overhang_m' => 1.4, 'rear_overhang_m' => 0.9, 'width_m' => 2.5, 'hitch_offset_m' => -0.6], ['wheelbase_m' => 7.7, 'rear_overhang_m' => 3.3, 'width_m' => 2.55]], 'path' => ['radius_m' => 12.5, 'angle_deg' => 90]],
+        'swept-path' => [
+            'units' => [
+                ['wheelbase_m' => 3.8, 'front_overhang_m' => 1.4, 'rear_overhang_m' => 0.9, 'width_m' => 2.5, 'hitch_offset_m' => -0.6],
+                ['wheelbase_m' => 7.7, 'rear_overhang_m' => 3.3, 'width_m' => 2.55],
+            ],
+            'path' => ['radius_m' => 12.5, 'angle_deg' => 90],
+        ],
         'reverse' => ['pack' => 'gb', 'exercise' => 'pull-up-right-reverse', 'distance_m' => 9, 'kerb_gap_m' => 0.3, 'angle_deg' => 2],
         'clearance' => ['vehicle_height_m' => 4.2, 'sign_height_ft_in' => "13'9\""],
     ];
 
     /** A field of each tool that can be swept, with values. */
     public const SWEPT = [
-        'lane-change' => ['speed_mph', 25, 40, 5], 'join' => ['slip_length_m', 100, 250, 50], 'leave' => ['slip_length_m', 100, 250, 50], 'overtake' => ['sight_m', 200, 500, 100],
-        'stopping' => ['speed_mph', 10, 40, 10], 'amber' => ['distance_m', 10, 70, 20], 'gap' => ['other_distance_m', 30, 120, 30], 'lanes' => ['next_turn_in_m', 50, 200, 50], 'crossing' => ['person_at_m', 0, 12, 4], 'following' => ['speed_mph', 10, 40, 10], 'approach' => ['speed_mph', 10, 40, 10], 'engine' => ['speed_mph', 10, 40, 10],
-        'steering' => ['radius_m', 5, 20, 5], 'swept-path' => ['step_m', 0.2, 0.8, 0.2], 'reverse' => ['angle_deg', -2, 4, 2], 'clearance' => ['vehicle_height_m', 3, 4.5, 0.5],
+        'lane-change' => ['speed_mph', 25, 40, 5], 'join' => ['slip_length_m', 100, 250, 50], 'leave' => ['slip_length_m', 100, 250, 50],
+        'overtake' => ['sight_m', 200, 500, 100],
+        'stopping' => ['speed_mph', 10, 40, 10], 'amber' => ['distance_m', 10, 70, 20], 'gap' => ['other_distance_m', 30, 120, 30],
+        'lanes' => ['next_turn_in_m', 50, 200, 50], 'crossing' => ['person_at_m', 0, 12, 4], 'following' => ['speed_mph', 10, 40, 10],
+        'approach' => ['speed_mph', 10, 40, 10], 'engine' => ['speed_mph', 10, 40, 10],
+        'steering' => ['radius_m', 5, 20, 5], 'swept-path' => ['step_m', 0.2, 0.8, 0.2], 'reverse' => ['angle_deg', -2, 4, 2],
+        'clearance' => ['vehicle_height_m', 3, 4.5, 0.5],
     ];
 }

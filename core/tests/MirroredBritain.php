@@ -46,7 +46,8 @@ final readonly class MirroredBritain implements RulePack
         return new Approach(
             $pack, $read->practice, $read->routine, $read->vehicle, $read->level, $read->limit, $read->speed, $read->lineSpeed, $radius,
             $read->gradient, $read->surface, $read->control, $read->viewFromMetres, $read->room, array_map($turn, $read->openings),
-            array_map($turn, $read->parked), $read->follower, $read->passingOn?->other(), $read->oneWay, $read->roadWidth, $read->comfort, $read->wayOut, $read->light,
+            array_map($turn, $read->parked), $read->follower, $read->passingOn?->other(), $read->oneWay, $read->roadWidth, $read->comfort,
+            $read->wayOut, $read->light,
         );
     }
 

@@ -23,7 +23,10 @@ final class SimulatedLearner
 {
     public const KINDS = ['fast', 'slow', 'forgetful', 'step-weak', 'condition-weak'];
 
-    private const ROUTINES = ['turn-left', 'turn-right', 'emerge-left', 'emerge-right', 'cross', 'lights-left', 'lights-right', 'roundabout', 'mini-roundabout', 'pass-parked'];
+    private const ROUTINES = [
+        'turn-left', 'turn-right', 'emerge-left', 'emerge-right', 'cross', 'lights-left', 'lights-right', 'roundabout', 'mini-roundabout',
+        'pass-parked',
+    ];
 
     private const LOAD = ['quiet' => 0.0, 'moderate' => 0.2, 'busy' => 0.5, 'day' => 0.0, 'dusk' => 0.1, 'night' => 0.25, 'dry' => 0.0, 'wet' => 0.15];
 
@@ -55,8 +58,10 @@ final class SimulatedLearner
 
     private int $lesson = 0;
 
-    public function __construct(private readonly Approaches $draw, public readonly string $kind, ?Step $weakStep = null, ?Section $weakSection = null, float $by = 0.0, float $spread = 1.0)
-    {
+    public function __construct(
+        private readonly Approaches $draw, public readonly string $kind, ?Step $weakStep = null, ?Section $weakSection = null, float $by = 0.0,
+        float $spread = 1.0,
+    ) {
         $this->rate = match ($kind) {
             'fast' => 0.2, 'slow' => 0.04, default => 0.1
         };
@@ -90,7 +95,10 @@ final class SimulatedLearner
         for ($i = 0; $i < $rounds; $i++) {
             $routine = RoutineCode::from($this->draw->one($known));
             $at = $this->now->modify("+{$i} minutes");
-            $conditions = new Conditions($this->draw->one(['quiet', 'moderate', 'busy']), $this->draw->one(['day', 'day', 'dusk', 'night']), $this->draw->one(['dry', 'dry', 'wet']), 'town');
+            $conditions = new Conditions(
+                $this->draw->one(['quiet', 'moderate', 'busy']), $this->draw->one(['day', 'day', 'dusk', 'night']),
+                $this->draw->one(['dry', 'dry', 'wet']), 'town',
+            );
             $load = self::LOAD[$conditions->traffic] + self::LOAD[$conditions->light] + self::LOAD[$conditions->surface];
             $place = "{$routine->value} ".$this->draw->one(['a', 'b', 'c']);
             $harder = $this->places[$place] ??= 0.3 * $this->normal();

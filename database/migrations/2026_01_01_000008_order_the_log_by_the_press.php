@@ -15,7 +15,10 @@ return new class extends RepeatableMigration
     {
         $this->addColumns('learners', 'marks_read_at', 'ADD marks_read_at DATETIME(3) NULL');
         $this->addColumns('rounds', 'began_at', 'ADD began_at DATETIME(3) NULL AFTER device_at');
-        $this->addColumns('marks', 'slot', 'ADD slot VARCHAR(48) NULL AFTER kind, ADD pressed_at DATETIME(3) NULL AFTER device_at, ADD after_read BOOLEAN NOT NULL DEFAULT 0 AFTER withdrawn');
+        $this->addColumns(
+            'marks', 'slot',
+            'ADD slot VARCHAR(48) NULL AFTER kind, ADD pressed_at DATETIME(3) NULL AFTER device_at, ADD after_read BOOLEAN NOT NULL DEFAULT 0 AFTER withdrawn',
+        );
         AppendOnly::lifted('rounds', function (): void {
             DB::statement('UPDATE rounds SET began_at = LEAST(device_at, server_at) WHERE began_at IS NULL');
         });
@@ -33,7 +36,9 @@ return new class extends RepeatableMigration
             }
         });
         DB::statement('ALTER TABLE rounds MODIFY began_at DATETIME(3) NOT NULL, DROP COLUMN IF EXISTS ordinal');
-        DB::statement('ALTER TABLE marks MODIFY slot VARCHAR(48) NOT NULL, MODIFY pressed_at DATETIME(3) NOT NULL, ADD INDEX IF NOT EXISTS marks_standing (round_id, slot, pressed_at, id)');
+        DB::statement(
+            'ALTER TABLE marks MODIFY slot VARCHAR(48) NOT NULL, MODIFY pressed_at DATETIME(3) NOT NULL, ADD INDEX IF NOT EXISTS marks_standing (round_id, slot, pressed_at, id)',
+        );
         // Two devices may correct the same mark: the later press stands, and both are kept.
         DB::statement('ALTER TABLE marks ADD INDEX IF NOT EXISTS marks_corrects_id_index (corrects_id), DROP INDEX IF EXISTS marks_corrects_id_unique');
     }

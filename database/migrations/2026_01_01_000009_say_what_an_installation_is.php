@@ -20,7 +20,9 @@ return new class extends RepeatableMigration
                 $table->enum('kind', ['demo', 'own'])->nullable();
             });
         }
-        $own = DB::table('schools')->whereNotExists(fn ($owner) => $owner->from('users')->whereColumn('users.school_id', 'schools.id')->whereIn('email', self::OF_THE_DEMO))->exists();
+        $own = DB::table('schools')->whereNotExists(
+            fn ($owner) => $owner->from('users')->whereColumn('users.school_id', 'schools.id')->whereIn('email', self::OF_THE_DEMO),
+        )->exists();
         $kind = $own ? 'own' : (DB::table('schools')->exists() ? 'demo' : null);
         DB::table('installations')->insertOrIgnore(['id' => 1, 'kind' => $kind]);
     }

@@ -15,10 +15,18 @@ return new class extends RepeatableMigration
         // Who was there before had a password: nobody had been invited yet.
         DB::statement('UPDATE users SET joined_at = COALESCE(created_at, NOW()) WHERE joined_at IS NULL');
         $this->addColumns('learners', 'erased_at', 'ADD erased_at DATETIME NULL AFTER deleted_at, ADD keep_until DATE NULL AFTER erased_at');
-        $this->addColumns('schools', 'keep_months', 'ADD keep_months SMALLINT UNSIGNED NULL AFTER practice, ADD keep_minors_months SMALLINT UNSIGNED NULL AFTER keep_months');
-        $this->check('schools', 'schools_keep', '(keep_months IS NULL OR keep_months BETWEEN 1 AND 240) AND (keep_minors_months IS NULL OR keep_minors_months BETWEEN 1 AND 240)');
+        $this->addColumns(
+            'schools', 'keep_months',
+            'ADD keep_months SMALLINT UNSIGNED NULL AFTER practice, ADD keep_minors_months SMALLINT UNSIGNED NULL AFTER keep_months',
+        );
+        $this->check(
+            'schools', 'schools_keep',
+            '(keep_months IS NULL OR keep_months BETWEEN 1 AND 240) AND (keep_minors_months IS NULL OR keep_minors_months BETWEEN 1 AND 240)',
+        );
         $this->clear(['changes', 'letters', 'password_reset_tokens']);
-        DB::statement('CREATE TABLE password_reset_tokens (email VARCHAR(190) CHARACTER SET utf8mb4 COLLATE utf8mb4_bin NOT NULL PRIMARY KEY, token VARCHAR(255) NOT NULL, created_at TIMESTAMP NULL)');
+        DB::statement(
+            'CREATE TABLE password_reset_tokens (email VARCHAR(190) CHARACTER SET utf8mb4 COLLATE utf8mb4_bin NOT NULL PRIMARY KEY, token VARCHAR(255) NOT NULL, created_at TIMESTAMP NULL)',
+        );
         Schema::create('letters', function (Blueprint $table): void {
             $table->uuid('id')->primary();
             $table->foreignUuid('school_id')->constrained();

@@ -35,7 +35,12 @@ return new class extends RepeatableMigration
         $this->addColumns('places', 'road', 'ADD road JSON NULL AFTER routine');
         if (Schema::hasColumn('places', 'approach')) {
             foreach (DB::table('places')->whereNull('road')->get(['id', 'routine', 'approach']) as $place) {
-                DB::table('places')->where('id', $place->id)->update(['road' => json_encode(self::road((string) $place->routine, (array) json_decode((string) $place->approach, true)), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION)]);
+                DB::table('places')->where('id', $place->id)->update([
+                    'road' => json_encode(
+                        self::road((string) $place->routine, (array) json_decode((string) $place->approach, true)),
+                        JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION,
+                    ),
+                ]);
             }
             DB::statement('ALTER TABLE places MODIFY road JSON NOT NULL, DROP COLUMN approach');
         }

@@ -83,7 +83,11 @@ final class DemoHistory
             $at = $lesson->starts_at->copy()->addMinutes(8 + intdiv($round * 48, $times));
             $conditions = $this->conditions($place, $at, $wet);
             $id = (string) Str::uuid7();
-            $rounds[] = ['id' => $id, 'school_id' => $this->learner->school_id, 'lesson_id' => $lesson->id, 'place_id' => $place->id, 'routine' => $place->routine, 'conditions' => json_encode($conditions), 'device_at' => $at->format('Y-m-d H:i:s.v'), 'began_at' => $at->format('Y-m-d H:i:s.v'), 'server_at' => $at->format('Y-m-d H:i:s.v')];
+            $rounds[] = [
+                'id' => $id, 'school_id' => $this->learner->school_id, 'lesson_id' => $lesson->id, 'place_id' => $place->id,
+                'routine' => $place->routine, 'conditions' => json_encode($conditions), 'device_at' => $at->format('Y-m-d H:i:s.v'),
+                'began_at' => $at->format('Y-m-d H:i:s.v'), 'server_at' => $at->format('Y-m-d H:i:s.v'),
+            ];
             array_push($marks, ...$this->marks($id, $at->format('Y-m-d H:i:s.v'), $n, $round, $conditions));
         }
 
@@ -104,7 +108,11 @@ final class DemoHistory
 
     private function lesson(CarbonInterface $startsAt, int $n): Lesson
     {
-        $lesson = new Lesson(['learner_id' => $this->learner->id, 'vehicle_id' => $this->car->id, 'starts_at' => $startsAt, 'minutes' => 60, 'aim' => 'Work on '.$this->weak, 'state' => 'done', 'self_rating' => $n % 2 === 0 ? $this->rated($n) : [], 'went_well' => 'Calm at every line.']);
+        $lesson = new Lesson([
+            'learner_id' => $this->learner->id, 'vehicle_id' => $this->car->id, 'starts_at' => $startsAt, 'minutes' => 60,
+            'aim' => 'Work on '.$this->weak, 'state' => 'done', 'self_rating' => $n % 2 === 0 ? $this->rated($n) : [],
+            'went_well' => 'Calm at every line.',
+        ]);
         $lesson->instructor_id = $this->instructor->id;
         $lesson->save();
 
@@ -116,7 +124,9 @@ final class DemoHistory
     {
         $said = [];
         foreach (self::STEPS as $step) {
-            $said[$step] = $step === $this->overrates ? 'unaided' : ($step === $this->weak ? ['prompted', 'reminded'][min(1, intdiv($n, 6))] : ['prompted', 'reminded', 'unaided'][min(2, intdiv($n + 1, 3))]);
+            $said[$step] = $step === $this->overrates
+                ? 'unaided'
+                : ($step === $this->weak ? ['prompted', 'reminded'][min(1, intdiv($n, 6))] : ['prompted', 'reminded', 'unaided'][min(2, intdiv($n + 1, 3))]);
         }
 
         return $said;
@@ -145,13 +155,19 @@ final class DemoHistory
      */
     private function marks(string $round, string $at, int $n, int $ordinal, array $conditions): array
     {
-        $mark = fn (array $what): array => ['id' => (string) Str::uuid7(), 'school_id' => $this->learner->school_id, 'round_id' => $round, 'kind' => 'step', 'step' => null, 'outcome' => null, 'taught' => null, 'out_of_order' => false, 'user_id' => $this->instructor->id, 'device_at' => $at, 'pressed_at' => $at, 'server_at' => $at, 'slot' => $what['step'] ?? $what['kind'], ...$what];
+        $mark = fn (array $what): array => [
+            'id' => (string) Str::uuid7(), 'school_id' => $this->learner->school_id, 'round_id' => $round, 'kind' => 'step', 'step' => null,
+            'outcome' => null, 'taught' => null, 'out_of_order' => false, 'user_id' => $this->instructor->id, 'device_at' => $at, 'pressed_at' => $at,
+            'server_at' => $at, 'slot' => $what['step'] ?? $what['kind'], ...$what,
+        ];
         if ($n === 0 && $ordinal === 0) {
             return [$mark(['kind' => 'taught', 'taught' => 'shown'])];
         }
         $marks = [];
         foreach (self::STEPS as $step) {
-            $sure = 0.4 + 0.06 * min(9, $n) + 0.02 * $ordinal - ($step === $this->weak ? 0.35 : 0.0) - ['quiet' => 0.0, 'moderate' => 0.05, 'busy' => 0.12][$conditions['traffic']] - (in_array($this->weakIn, $conditions, true) ? 0.4 : 0.0);
+            $sure = 0.4 + 0.06 * min(9, $n) + 0.02 * $ordinal - ($step === $this->weak ? 0.35 : 0.0) - [
+                'quiet' => 0.0, 'moderate' => 0.05, 'busy' => 0.12,
+            ][$conditions['traffic']] - (in_array($this->weakIn, $conditions, true) ? 0.4 : 0.0);
             $chance = mt_rand() / mt_getrandmax();
             $outcome = match (true) {
                 $chance < $sure => 'unaided',
@@ -173,10 +189,16 @@ final class DemoHistory
     {
         $last = $n === $lessons - 1;
         if ($n % 2 === 1 || $last) {
-            Promise::query()->create(['lesson_id' => $lesson->id, 'learner_id' => $this->learner->id, 'kind' => 'homework', 'text' => 'As a passenger, say “mirrors” before each turn', 'kept_at' => $last ? null : now()]);
+            Promise::query()->create([
+                'lesson_id' => $lesson->id, 'learner_id' => $this->learner->id, 'kind' => 'homework',
+                'text' => 'As a passenger, say “mirrors” before each turn', 'kept_at' => $last ? null : now(),
+            ]);
         }
         if ($last) {
-            Promise::query()->create(['lesson_id' => $lesson->id, 'learner_id' => $this->learner->id, 'kind' => 'promise', 'text' => 'Begin with a quiet right turn before Battery Hill']);
+            Promise::query()->create([
+                'lesson_id' => $lesson->id, 'learner_id' => $this->learner->id, 'kind' => 'promise',
+                'text' => 'Begin with a quiet right turn before Battery Hill',
+            ]);
         }
     }
 }

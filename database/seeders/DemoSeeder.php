@@ -55,8 +55,16 @@ final class DemoSeeder extends Seeder
     {
         $owner = $this->user($school, 'Maud Rennick', 'owner@harbourschool.test', 'owner');
         $tutor = $this->user($school, 'Ansel Thorpe', self::EMAIL, 'instructor');
-        $manual = Vehicle::query()->create(['name' => 'The blue hatch', 'transmission' => 'manual', 'controls' => 'standard', 'length_m' => 4.1, 'width_m' => 1.75, 'figures' => ['tyre' => '185/65R15', 'final_drive' => 4.2, 'ratios' => [3.7, 2.0, 1.36, 1.03, 0.82], 'mass_kg' => 1310, 'wheelbase_m' => 2.52, 'turning_circle_m' => 10.2, 'height_m' => 1.48]]);
-        $automatic = Vehicle::query()->create(['name' => 'The grey automatic', 'transmission' => 'automatic', 'controls' => 'standard', 'length_m' => 4.4, 'width_m' => 1.8]);
+        $manual = Vehicle::query()->create([
+            'name' => 'The blue hatch', 'transmission' => 'manual', 'controls' => 'standard', 'length_m' => 4.1, 'width_m' => 1.75,
+            'figures' => [
+                'tyre' => '185/65R15', 'final_drive' => 4.2, 'ratios' => [3.7, 2.0, 1.36, 1.03, 0.82], 'mass_kg' => 1310, 'wheelbase_m' => 2.52,
+                'turning_circle_m' => 10.2, 'height_m' => 1.48,
+            ],
+        ]);
+        $automatic = Vehicle::query()->create([
+            'name' => 'The grey automatic', 'transmission' => 'automatic', 'controls' => 'standard', 'length_m' => 4.4, 'width_m' => 1.8,
+        ]);
         $places = self::places(DemoWorld::places(), 'gb');
         foreach ($places as $place) {
             if (isset(DemoWorld::drawings()[$place->name])) {
@@ -68,7 +76,10 @@ final class DemoSeeder extends Seeder
             $learner = Learner::query()->create($person['facts']);
             $car = $learner->transmission === 'manual' ? $manual : $automatic;
             $learner->update(['reference_points' => array_map(fn (array $point): array => [...$point, 'vehicle_id' => $car->id], $learner->reference_points)]);
-            $histories[$learner->id] = new DemoHistory($learner, $person['weak'], $car, $i % 4 === 3 ? $owner : $tutor, $places, self::ZONE, $person['weakIn'], $person['overrates'], $person['paused']);
+            $histories[$learner->id] = new DemoHistory(
+                $learner, $person['weak'], $car, $i % 4 === 3 ? $owner : $tutor, $places, self::ZONE, $person['weakIn'], $person['overrates'],
+                $person['paused'],
+            );
             $histories[$learner->id]->past($person['lessons'], $i);
             foreach ($person['overruled'] as $said) {
                 Overruling::query()->create([...$said, 'learner_id' => $learner->id, 'user_id' => $tutor->id]);
@@ -85,7 +96,12 @@ final class DemoSeeder extends Seeder
      */
     private static function places(array $places, string $pack): array
     {
-        return array_map(static fn (array $place): Place => Place::query()->create(['road' => Road::of(RoutineCode::from($place['routine']), $place['road'], RulePacks::byCode($pack))->toArray()] + $place), $places);
+        return array_map(
+            static fn (array $place): Place => Place::query()->create(
+                ['road' => Road::of(RoutineCode::from($place['routine']), $place['road'], RulePacks::byCode($pack))->toArray()] + $place,
+            ),
+            $places,
+        );
     }
 
     /** A colleague at the branch overseas, where traffic keeps right: own pack, own places, one learner and their lesson. */
@@ -94,8 +110,13 @@ final class DemoSeeder extends Seeder
         $there = $this->user($school, 'Odile Marchetti', 'branch@harbourschool.test', 'instructor');
         $there->forceFill(['pack' => 'na'])->save();
         $places = self::places(DemoWorld::placesKeepingRight(), 'na');
-        $learner = Learner::query()->create(['name' => 'Remy Castellan', 'level' => 'beginner', 'transmission' => 'automatic', 'pick_up' => 'Heron Court 12', 'pack' => 'na']);
-        $lesson = new Lesson(['learner_id' => $learner->id, 'vehicle_id' => $car->id, 'starts_at' => now(self::ZONE)->addDay()->setTime(11, 0)->utc(), 'minutes' => 60, 'aim' => 'The full stop before right on red']);
+        $learner = Learner::query()->create([
+            'name' => 'Remy Castellan', 'level' => 'beginner', 'transmission' => 'automatic', 'pick_up' => 'Heron Court 12', 'pack' => 'na',
+        ]);
+        $lesson = new Lesson([
+            'learner_id' => $learner->id, 'vehicle_id' => $car->id, 'starts_at' => now(self::ZONE)->addDay()->setTime(11, 0)->utc(), 'minutes' => 60,
+            'aim' => 'The full stop before right on red',
+        ]);
         $lesson->instructor_id = $there->id;
         $lesson->save();
         foreach ([0, 1, 2] as $i) {
@@ -141,7 +162,10 @@ final class DemoSeeder extends Seeder
                     'vehicle_id' => $learner->transmission === 'manual' ? $manual->id : $automatic->id,
                     'starts_at' => $today->copy()->addDays($day)->setTime($hour, $minute)->utc(),
                     'minutes' => $minutes,
-                    'aim' => ['Position on right turns, before the brake', 'Looking both ways before deciding', 'Signal after the mirrors, not with them', 'Slow early, then look'][($day + $n) % 4],
+                    'aim' => [
+                        'Position on right turns, before the brake', 'Looking both ways before deciding', 'Signal after the mirrors, not with them',
+                        'Slow early, then look',
+                    ][($day + $n) % 4],
                 ]);
                 $lesson->instructor_id = $tutor->id;
                 $lesson->save();

@@ -56,14 +56,26 @@ final class ManyLearnersSeeder extends Seeder
             $learner = Learner::query()->create(['name' => sprintf('Learner %04d', $i), 'transmission' => 'manual', 'level' => 'developing']);
             for ($n = 0; $n < self::LESSONS; $n++) {
                 $at = now()->subDays(7 * (self::LESSONS - $n))->format('Y-m-d H:i:s');
-                $lesson = ['id' => (string) Str::uuid7(), 'school_id' => $school->id, 'learner_id' => $learner->id, 'instructor_id' => $owner->id, 'vehicle_id' => $car->id, 'starts_at' => $at, 'minutes' => 60, 'state' => 'done', 'self_rating' => '{}', 'created_at' => $at, 'updated_at' => $at];
+                $lesson = [
+                    'id' => (string) Str::uuid7(), 'school_id' => $school->id, 'learner_id' => $learner->id, 'instructor_id' => $owner->id,
+                    'vehicle_id' => $car->id, 'starts_at' => $at, 'minutes' => 60, 'state' => 'done', 'self_rating' => '{}', 'created_at' => $at,
+                    'updated_at' => $at,
+                ];
                 $lessons[] = $lesson;
                 for ($k = 0; $k < self::ROUNDS; $k++) {
                     $place = $places[mt_rand(0, count($places) - 1)];
-                    $round = ['id' => (string) Str::uuid7(), 'school_id' => $school->id, 'lesson_id' => $lesson['id'], 'place_id' => $place->id, 'routine' => $place->routine, 'conditions' => '{"traffic":"quiet"}', 'device_at' => $at, 'began_at' => $at, 'server_at' => $at];
+                    $round = [
+                        'id' => (string) Str::uuid7(), 'school_id' => $school->id, 'lesson_id' => $lesson['id'], 'place_id' => $place->id,
+                        'routine' => $place->routine, 'conditions' => '{"traffic":"quiet"}', 'device_at' => $at, 'began_at' => $at,
+                        'server_at' => $at,
+                    ];
                     $rounds[] = $round;
                     foreach (self::STEPS as $step) {
-                        $marks[] = ['id' => (string) Str::uuid7(), 'school_id' => $school->id, 'round_id' => $round['id'], 'kind' => 'step', 'slot' => $step, 'step' => $step, 'outcome' => self::OUTCOMES[mt_rand(0, 5)], 'user_id' => $owner->id, 'device_at' => $at, 'pressed_at' => $at, 'server_at' => $at];
+                        $marks[] = [
+                            'id' => (string) Str::uuid7(), 'school_id' => $school->id, 'round_id' => $round['id'], 'kind' => 'step', 'slot' => $step,
+                            'step' => $step, 'outcome' => self::OUTCOMES[mt_rand(0, 5)], 'user_id' => $owner->id, 'device_at' => $at,
+                            'pressed_at' => $at, 'server_at' => $at,
+                        ];
                     }
                 }
             }

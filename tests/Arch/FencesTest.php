@@ -23,7 +23,9 @@ it('runs an installation on nothing that only the tests have', function (): void
     $root = dirname(__DIR__, 2);
     $found = [];
     foreach (['app', 'core/src', 'database', 'bootstrap', 'config', 'routes', 'artisan'] as $room) {
-        $files = is_dir("{$root}/{$room}") ? new RecursiveIteratorIterator(new RecursiveDirectoryIterator("{$root}/{$room}", FilesystemIterator::SKIP_DOTS)) : [new SplFileInfo("{$root}/{$room}")];
+        $files = is_dir("{$root}/{$room}") ? new RecursiveIteratorIterator(
+            new RecursiveDirectoryIterator("{$root}/{$room}", FilesystemIterator::SKIP_DOTS),
+        ) : [new SplFileInfo("{$root}/{$room}")];
         foreach ($files as $file) {
             if (preg_match('/^use (Pest|PHPUnit|Mockery|Opis|PHPStan|NunoMaduro|Faker|Tests|NobleTurn\\\\Core\\\\Tests)\\\\/m', (string) file_get_contents((string) $file), $use) === 1) {
                 $found[] = "{$file} uses {$use[1]}";
@@ -43,7 +45,13 @@ it('decides nothing of the trade from a routine’s name in the interface', func
         foreach (explode("\n", (string) file_get_contents((string) $file)) as $i => $line) {
             // A conflict or a warning has a code of its own.
             $line = (string) preg_replace('/\b(conflict|warning|problem)\.code\b/', '', $line);
-            if (preg_match('/\b(routine|code)\??\.(startsWith|endsWith|includes|match|split)\(|\b(routine|code)\)? (===|!==) [\'"]|[\'"] (===|!==) (\w+\.)*(routine|code)\b/', $line) === 1 && ! str_contains((string) $file, '.test.')) {
+            if (
+                preg_match(
+                    '/\b(routine|code)\??\.(startsWith|endsWith|includes|match|split)\(|\b(routine|code)\)? (===|!==) [\'"]|[\'"] (===|!==) (\w+\.)*(routine|code)\b/',
+                    $line,
+                ) === 1
+                && ! str_contains((string) $file, '.test.')
+            ) {
                 $found[] = substr((string) $file, strlen($root) + 1).':'.($i + 1).' '.trim($line);
             }
         }
@@ -63,12 +71,37 @@ it('asks the server through one door, and describes none of its answers by hand'
         $text = (string) file_get_contents((string) $file);
         $wrong = array_filter([
             'fetches past api/client' => $path !== 'api/client.ts' && preg_match('/\bfetch\(/', $text) === 1,
-            'says what an answer is' => preg_match('/\bapi\.(GET|POST|PUT|PATCH|DELETE)<|\b(compute|useCompute|sweep|useSwept)<(?!T extends )|api\.(GET|POST|PUT|PATCH|DELETE)\([^;]*?\)\)? as (?!Said\b)\w/', $text) === 1,
+            'says what an answer is' => preg_match(
+                '/\bapi\.(GET|POST|PUT|PATCH|DELETE)<|\b(compute|useCompute|sweep|useSwept)<(?!T extends )|api\.(GET|POST|PUT|PATCH|DELETE)\([^;]*?\)\)? as (?!Said\b)\w/',
+                $text,
+            ) === 1,
             'describes an answer in api/' => str_starts_with($path, 'api/') && preg_match('/^(export )?interface /m', $text) === 1,
             // Fields that only an answer has: they are the document's to name.
-            'describes an answer' => preg_match('/^    (assumptions|warnings|profile|instructor_id|lessons_done|critical_gap_s|off_tracking_m)\??: /m', (string) preg_replace('/answer: \{ assumptions.*/', '', $text)) === 1,
+            'describes an answer' => preg_match(
+                '/^    (assumptions|warnings|profile|instructor_id|lessons_done|critical_gap_s|off_tracking_m)\??: /m',
+                (string) preg_replace('/answer: \{ assumptions.*/', '', $text),
+            ) === 1,
         ]);
         array_push($found, ...array_map(static fn (string $what): string => "{$path} {$what}", array_keys($wrong)));
+    }
+    expect($found)->toBe([]);
+});
+
+it('writes no line that is longer than a screen is wide, but for a sentence or a shape that is one thing', function (): void {
+    $root = dirname(__DIR__, 2);
+    $found = [];
+    foreach (['app', 'core/src', 'database', 'resources/js'] as $folder) {
+        foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator("{$root}/{$folder}", FilesystemIterator::SKIP_DOTS)) as $file) {
+            if (preg_match('/\.(php|tsx?)$/', (string) $file) !== 1 || str_ends_with((string) $file, 'api/contract.ts')) {
+                continue;
+            }
+            foreach (explode("\n", (string) file_get_contents((string) $file)) as $i => $line) {
+                // A string, a class list or a docblock of the length that makes the line long stays whole.
+                if (mb_strlen($line) > 160 && preg_match('~^\s*(/\*)?\*|([\'"`>]).{70,}|^\s*[A-Z].{100,}~u', $line) !== 1) {
+                    $found[] = substr((string) $file, strlen($root) + 1).':'.($i + 1);
+                }
+            }
+        }
     }
     expect($found)->toBe([]);
 });

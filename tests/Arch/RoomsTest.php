@@ -6,7 +6,10 @@
  */
 
 /** From the ground up; README and docs/decisions/0001 draw them. */
-const CORE = ['Fault', 'Quantity', 'Trade', 'Rules', 'Place', 'Vehicle', 'Motion', 'Judgement', 'Routine', 'Plan', 'FastRoad', 'Lanes', 'Record', 'Skill', 'School', 'Compute', 'Road', 'Docs'];
+const CORE = [
+    'Fault', 'Quantity', 'Trade', 'Rules', 'Place', 'Vehicle', 'Motion', 'Judgement', 'Routine', 'Plan', 'FastRoad', 'Lanes', 'Record', 'Skill',
+    'School', 'Compute', 'Road', 'Docs',
+];
 
 const INTERFACE_ROOMS = [
     'api', 'keys', 'ui', 'session', 'rules', 'bench', 'queue', 'strip', 'skill', 'compute', 'vehicles', 'routines', 'road', 'judgement', 'approach', 'practice',
@@ -122,6 +125,8 @@ it('would see a circle, however it is written', function (): void {
     file_put_contents("{$root}/js/ui/b.tsx", "export * from '@/api/a';");
     file_put_contents("{$root}/js/areas/one/c.ts", "import { d } from '../two/d';");
     expect(looksUp(coreGraph("{$root}/core"), CORE))->toBe(['Rules knows Plan: Rules/A.php'])
-        ->and(looksUp(interfaceGraph("{$root}/js"), INTERFACE_ROOMS))->toEqualCanonicalizing(['api knows ui: api/a.ts imports ui/b', 'areas knows areas: areas/one/c.ts imports areas/two/d']);
+        ->and(looksUp(interfaceGraph("{$root}/js"), INTERFACE_ROOMS))->toEqualCanonicalizing([
+            'api knows ui: api/a.ts imports ui/b', 'areas knows areas: areas/one/c.ts imports areas/two/d',
+        ]);
     exec('rm -rf '.escapeshellarg($root));
 });

@@ -34,10 +34,20 @@ beforeEach(function (): void {
     $this->travel(1)->seconds();
     $this->postJson("api/people/{$stays->id}/letter")->assertOk();
     $this->postJson("api/people/{$ids['person']}/suspension")->assertOk();
-    DB::table('sessions')->where('user_id', $this->owner->id)->update(['user_agent' => 'Mozilla/5.0 (iPad) Safari/605', 'ip_address' => '192.0.2.7', 'last_activity' => now()->getTimestamp()]);
+    DB::table('sessions')->where('user_id', $this->owner->id)->update([
+        'user_agent' => 'Mozilla/5.0 (iPad) Safari/605', 'ip_address' => '192.0.2.7', 'last_activity' => now()->getTimestamp(),
+    ]);
     $this->travel(1)->seconds();
-    $this->putJson("api/learners/{$ids['learner']}", ['name' => 'Wanda Wren', 'transmission' => 'manual', 'level' => 'developing', 'phone' => '0123 456', 'is_minor' => true, 'guardian_name' => 'Walter Wren', 'reference_points' => [['what' => 'kerb under the mirror', 'where' => '0.5 m']]])->assertOk();
-    $away = app(CurrentSchool::class)->within($school, fn () => Learner::query()->create(['name' => 'Gus Away', 'transmission' => 'manual', 'level' => 'beginner']));
+    $this->putJson(
+        "api/learners/{$ids['learner']}",
+        [
+            'name' => 'Wanda Wren', 'transmission' => 'manual', 'level' => 'developing', 'phone' => '0123 456', 'is_minor' => true,
+            'guardian_name' => 'Walter Wren', 'reference_points' => [['what' => 'kerb under the mirror', 'where' => '0.5 m']],
+        ],
+    )->assertOk();
+    $away = app(CurrentSchool::class)->within(
+        $school, fn () => Learner::query()->create(['name' => 'Gus Away', 'transmission' => 'manual', 'level' => 'beginner']),
+    );
     $this->deleteJson("api/learners/{$away->id}")->assertNoContent();
     $this->travel(1)->seconds();
     $this->deleteJson("api/places/{$ids['place']}")->assertNoContent();

@@ -33,7 +33,14 @@ it('names every address of the API, and none that is not there', function (): vo
         }
         foreach (array_diff($route->methods(), ['HEAD']) as $method) {
             $path = substr($route->uri(), strlen('api/'));
-            array_push($there, ...($path === 'compute/{tool}' ? array_map(static fn (string $tool): string => "{$method} compute/{$tool}", Toolbox::names()) : ["{$method} {$path}"]));
+            array_push(
+                $there,
+                ...(
+                    $path === 'compute/{tool}'
+                        ? array_map(static fn (string $tool): string => "{$method} compute/{$tool}", Toolbox::names())
+                        : ["{$method} {$path}"]
+                ),
+            );
         }
     }
     expect(Contract::operations())->toEqualCanonicalizing($there);
@@ -88,7 +95,9 @@ it('finds out an answer that is not as it is said', function (): void {
     expect(Contract::answerErrors('GET', 'api/retention', $answer(['keep_months' => null, 'keep_minors_months' => 12, 'coming' => []])))->toBe([])
         ->and(Contract::answerErrors('GET', 'api/retention', $answer(['keep_months' => 'ten', 'keep_minors_months' => 12, 'coming' => []])))->not->toBe([])
         ->and(Contract::answerErrors('GET', 'api/retention', $answer(['keep_months' => null, 'keep_minors_months' => 12])))->not->toBe([])
-        ->and(Contract::answerErrors('GET', 'api/retention', $answer(['keep_months' => null, 'keep_minors_months' => 12, 'coming' => [], 'more' => 1])))->not->toBe([])
+        ->and(
+            Contract::answerErrors('GET', 'api/retention', $answer(['keep_months' => null, 'keep_minors_months' => 12, 'coming' => [], 'more' => 1])),
+        )->not->toBe([])
         ->and(Contract::answerErrors('GET', 'api/retention', $answer([], 201)))->not->toBe([])
         ->and(Contract::answerErrors('GET', 'api/nowhere', $answer([])))->not->toBe([])
         ->and(Contract::answerErrors('GET', 'api/nowhere', $answer(['message' => 'There is nothing at this address.'], 404)))->toBe([]);
@@ -114,6 +123,30 @@ it('says of what is taken what the rules say', function (array $rules, mixed $va
     'nothing at all' => [Taken::lessonChanges(), new stdClass, true],
     'months' => [Taken::retention(), ['keep_months' => null, 'keep_minors_months' => 12], true],
     'months left out' => [Taken::retention(), ['keep_months' => 12], false],
-    'a mark' => [Taken::batch(), ['rounds' => [], 'marks' => [['id' => '0190a6b2-7e6f-7b6e-8c55-0a3f6c1d2e3f', 'round_id' => '0190a6b2-7e6f-7b6e-8c55-0a3f6c1d2e3f', 'kind' => 'conditions', 'conditions' => ['light' => 'dusk'], 'device_at' => '2026-05-20T10:00:00Z']]], true],
-    'conditions nobody knows' => [Taken::batch(), ['rounds' => [], 'marks' => [['id' => '0190a6b2-7e6f-7b6e-8c55-0a3f6c1d2e3f', 'round_id' => '0190a6b2-7e6f-7b6e-8c55-0a3f6c1d2e3f', 'kind' => 'conditions', 'conditions' => ['light' => 'neon'], 'device_at' => '2026-05-20T10:00:00Z']]], false],
+    'a mark' => [
+        Taken::batch(),
+        [
+            'rounds' => [],
+            'marks' => [
+                [
+                    'id' => '0190a6b2-7e6f-7b6e-8c55-0a3f6c1d2e3f', 'round_id' => '0190a6b2-7e6f-7b6e-8c55-0a3f6c1d2e3f', 'kind' => 'conditions',
+                    'conditions' => ['light' => 'dusk'], 'device_at' => '2026-05-20T10:00:00Z',
+                ],
+            ],
+        ],
+        true,
+    ],
+    'conditions nobody knows' => [
+        Taken::batch(),
+        [
+            'rounds' => [],
+            'marks' => [
+                [
+                    'id' => '0190a6b2-7e6f-7b6e-8c55-0a3f6c1d2e3f', 'round_id' => '0190a6b2-7e6f-7b6e-8c55-0a3f6c1d2e3f', 'kind' => 'conditions',
+                    'conditions' => ['light' => 'neon'], 'device_at' => '2026-05-20T10:00:00Z',
+                ],
+            ],
+        ],
+        false,
+    ],
 ]);

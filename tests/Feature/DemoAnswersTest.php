@@ -19,14 +19,23 @@ it('answers a day of the demo as it was recorded', function (): void {
     config(['queue.default' => 'sync']);
     $this->postJson('api/school/records')->assertOk();
     $today = $this->getJson('api/today')->assertOk()->json();
-    $driven = Lesson::query()->where('instructor_id', $instructor->id)->where('state', 'done')->withCount('rounds')->orderByDesc('starts_at')->get()->firstWhere('rounds_count', '>', 5);
+    $driven = Lesson::query()
+        ->where('instructor_id', $instructor->id)
+        ->where('state', 'done')
+        ->withCount('rounds')
+        ->orderByDesc('starts_at')
+        ->get()
+        ->firstWhere('rounds_count', '>', 5);
     $learner = $driven->learner_id;
     $cell = collect($this->getJson("api/learners/{$learner}/skill")->json('cells'))->sortByDesc('evidence')->first();
     $few = static fn (int $many): Closure => static fn (array $list): array => array_slice($list, 0, $many);
     $asks = [
-        'today' => ['today', null], 'lesson-planned' => ["lessons/{$today['next']['id']}", null], 'lesson-driven' => ["lessons/{$driven->id}", null], 'changed' => ["lessons/{$driven->id}/changed", null],
-        'learners' => ['learners', null], 'learner' => ["learners/{$learner}", null], 'skill' => ["learners/{$learner}/skill", null], 'needs' => ["learners/{$learner}/needs", null],
-        'cell' => ["learners/{$learner}/skill/{$cell['routine']}/{$cell['step']}", null], 'marks-behind' => ["learners/{$learner}/marks?step={$cell['step']}", null],
+        'today' => ['today', null], 'lesson-planned' => ["lessons/{$today['next']['id']}", null], 'lesson-driven' => ["lessons/{$driven->id}", null],
+        'changed' => ["lessons/{$driven->id}/changed", null],
+        'learners' => ['learners', null], 'learner' => ["learners/{$learner}", null], 'skill' => ["learners/{$learner}/skill", null],
+        'needs' => ["learners/{$learner}/needs", null],
+        'cell' => ["learners/{$learner}/skill/{$cell['routine']}/{$cell['step']}", null],
+        'marks-behind' => ["learners/{$learner}/marks?step={$cell['step']}", null],
         'places' => ['places', null], 'vehicles' => ['vehicles', null], 'vehicle-kinds' => ['vehicle-kinds', null], 'doctrines' => ['doctrines', null],
         'routines' => ['routines?pack=gb', $few(12)], 'school-learners' => ['school/learners', null], 'teaching' => ['school/teaching', null],
     ];
@@ -40,19 +49,56 @@ it('answers the tools of the bench as they were recorded', function (string $too
     $this->actingAs($this->user($this->school()));
     Recording::hold("tool-{$tool}", json_decode((string) $this->postJson("api/compute/{$tool}", $inputs)->assertOk()->getContent()));
 })->with([
-    'gap' => ['gap', ['pack' => 'gb', 'manoeuvre' => 'emerge-right', 'other_speed_mph' => 30, 'sweep' => ['field' => 'other_distance_m', 'from' => 30, 'to' => 150, 'step' => 40, 'folded' => true]]],
-    'engine' => ['engine', ['pack' => 'gb', 'from_gear' => 3, 'to_gear' => 2, 'sweep' => ['field' => 'speed_mph', 'from' => 10, 'to' => 50, 'step' => 20, 'folded' => true]]],
-    'reverse' => ['reverse', ['pack' => 'gb', 'exercise' => 'pull-up-right-reverse', 'kerb_gap_m' => 0.3, 'sweep' => ['field' => 'angle_deg', 'from' => -2, 'to' => 2, 'step' => 2, 'folded' => true]]],
-    'approach' => ['approach', ['pack' => 'gb', 'routine' => 'emerge-right', 'limit_mph' => 30, 'sweep' => ['field' => 'speed_mph', 'from' => 10, 'to' => 40, 'step' => 10, 'folded' => true]]],
-    'join' => ['join', ['pack' => 'gb', 'slip_length_m' => 250, 'entry_speed_mph' => 30, 'main_speed_mph' => 60, 'vehicles' => [['name' => 'lorry', 'distance_m' => -40, 'speed_mph' => 56]]]],
+    'gap' => [
+        'gap',
+        [
+            'pack' => 'gb', 'manoeuvre' => 'emerge-right', 'other_speed_mph' => 30,
+            'sweep' => ['field' => 'other_distance_m', 'from' => 30, 'to' => 150, 'step' => 40, 'folded' => true],
+        ],
+    ],
+    'engine' => [
+        'engine',
+        ['pack' => 'gb', 'from_gear' => 3, 'to_gear' => 2, 'sweep' => ['field' => 'speed_mph', 'from' => 10, 'to' => 50, 'step' => 20, 'folded' => true]],
+    ],
+    'reverse' => [
+        'reverse',
+        [
+            'pack' => 'gb', 'exercise' => 'pull-up-right-reverse', 'kerb_gap_m' => 0.3,
+            'sweep' => ['field' => 'angle_deg', 'from' => -2, 'to' => 2, 'step' => 2, 'folded' => true],
+        ],
+    ],
+    'approach' => [
+        'approach',
+        [
+            'pack' => 'gb', 'routine' => 'emerge-right', 'limit_mph' => 30,
+            'sweep' => ['field' => 'speed_mph', 'from' => 10, 'to' => 40, 'step' => 10, 'folded' => true],
+        ],
+    ],
+    'join' => [
+        'join',
+        [
+            'pack' => 'gb', 'slip_length_m' => 250, 'entry_speed_mph' => 30, 'main_speed_mph' => 60,
+            'vehicles' => [['name' => 'lorry', 'distance_m' => -40, 'speed_mph' => 56]],
+        ],
+    ],
     'leave' => ['leave', ['pack' => 'gb', 'slip_length_m' => 250, 'main_speed_mph' => 70, 'end_speed_mph' => 15, 'next_turn' => 'right']],
     'overtake' => ['overtake', ['pack' => 'gb', 'limit_mph' => 60, 'other_speed_mph' => 40, 'oncoming_speed_mph' => 60, 'sight_m' => 400]],
-    'lane-change' => ['lane-change', ['pack' => 'gb', 'speed_mph' => 50, 'limit_mph' => 60, 'to' => 'right', 'vehicles' => [['lane' => 'right', 'distance_m' => -25, 'speed_mph' => 60]]]],
+    'lane-change' => [
+        'lane-change',
+        ['pack' => 'gb', 'speed_mph' => 50, 'limit_mph' => 60, 'to' => 'right', 'vehicles' => [['lane' => 'right', 'distance_m' => -25, 'speed_mph' => 60]]],
+    ],
     'steering' => ['steering', ['pack' => 'gb', 'kerb_radius_m' => 6, 'kerb_gap_m' => 0.5, 'lane_width_m' => 3.65]],
-    'swept-path' => ['swept-path', ['vehicle' => 'rigid-lorry', 'bend' => ['kerb_radius_m' => 6, 'entry_width_m' => 4, 'exit_width_m' => 7.3, 'angle_deg' => 90]]],
+    'swept-path' => [
+        'swept-path', ['vehicle' => 'rigid-lorry', 'bend' => ['kerb_radius_m' => 6, 'entry_width_m' => 4, 'exit_width_m' => 7.3, 'angle_deg' => 90]],
+    ],
     'clearance' => ['clearance', ['vehicle_height_m' => 4.0, 'sign_height_ft_in' => "13'9\""]],
     'lanes' => ['lanes', ['pack' => 'gb', 'layout' => 'roundabout', 'arms' => [
-        ['name' => 'Ferry Rise', 'angle_deg' => 0, 'approach_lanes' => [['to' => ['Gull Road', 'Skerry Way']], ['to' => ['Skerry Way', 'Mast Lane']]], 'exit_lanes' => 1], ['name' => 'Gull Road', 'angle_deg' => 90, 'approach_lanes' => [['to' => []]], 'exit_lanes' => 1],
-        ['name' => 'Skerry Way', 'angle_deg' => 180, 'approach_lanes' => [['to' => []], ['to' => []]], 'exit_lanes' => 2], ['name' => 'Mast Lane', 'angle_deg' => 270, 'approach_lanes' => [['to' => []]], 'exit_lanes' => 1],
+        [
+            'name' => 'Ferry Rise', 'angle_deg' => 0,
+            'approach_lanes' => [['to' => ['Gull Road', 'Skerry Way']], ['to' => ['Skerry Way', 'Mast Lane']]], 'exit_lanes' => 1,
+        ],
+        ['name' => 'Gull Road', 'angle_deg' => 90, 'approach_lanes' => [['to' => []]], 'exit_lanes' => 1],
+        ['name' => 'Skerry Way', 'angle_deg' => 180, 'approach_lanes' => [['to' => []], ['to' => []]], 'exit_lanes' => 2],
+        ['name' => 'Mast Lane', 'angle_deg' => 270, 'approach_lanes' => [['to' => []]], 'exit_lanes' => 1],
     ], 'from' => 'Ferry Rise', 'to' => 'Mast Lane', 'speed_mph' => 30, 'in_lane' => 1]],
 ]);

@@ -17,12 +17,21 @@ it('answers no request with an error of its own', function (): void {
     for ($i = 0; $i < 5000; $i++) {
         $sent = $fuzz->request();
         DB::beginTransaction();
-        $answer = $this->actingAs($ours['owner'])->call($sent['method'], $sent['uri'], server: ['CONTENT_TYPE' => $sent['type'], 'HTTP_ACCEPT' => 'application/json'], content: $sent['body']);
+        $answer = $this->actingAs($ours['owner'])->call(
+            $sent['method'], $sent['uri'], server: ['CONTENT_TYPE' => $sent['type'], 'HTTP_ACCEPT' => 'application/json'], content: $sent['body'],
+        );
         DB::rollBack();
         $status = $answer->status();
         $answers[$status] = ($answers[$status] ?? 0) + 1;
         if ($status >= 500) {
-            $errors[] = "{$status} {$sent['method']} {$sent['uri']} {$sent['type']} ".substr($sent['body'], 0, 300).' -> '.class_basename($answer->exception ?? 'none').': '.substr((string) $answer->exception?->getMessage(), 0, 200);
+            $errors[] = "{$status} {$sent['method']} {$sent['uri']} {$sent['type']} "
+                .substr($sent['body'], 0, 300)
+                .' -> '
+                .class_basename($answer->exception ?? 'none')
+                .': '
+                .substr(
+                    (string) $answer->exception?->getMessage(), 0, 200,
+                );
         }
     }
     ksort($answers);

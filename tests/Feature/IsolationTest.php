@@ -11,7 +11,9 @@ use Tests\Routes;
 beforeEach(function (): void {
     $this->theirs = $this->world('Theirs');
     $this->ours = $this->world('Ours');
-    $this->rows = fn (): array => collect(DB::select('SHOW TABLES'))->map(fn ($row) => current((array) $row))->reject(fn ($table) => in_array($table, ['sessions', 'cache', 'migrations', 'skill_answers'], true))
+    $this->rows = fn (): array => collect(DB::select('SHOW TABLES'))->map(fn ($row) => current((array) $row))->reject(
+        fn ($table) => in_array($table, ['sessions', 'cache', 'migrations', 'skill_answers'], true),
+    )
         ->mapWithKeys(fn ($table) => [$table => DB::table($table)->orderByRaw('1')->get()->toArray()])->all();
 });
 
@@ -39,7 +41,9 @@ it('gives and takes nothing of another school, whichever id is theirs', function
         $said = json_encode($body);
         foreach ($this->ours['ids'] as $name => $id) {
             if (str_contains($said, $id)) {
-                $attempts["{$route} with their {$name} in the body"] = [Routes::addressed($route, $this->ours['ids']), json_decode(str_replace($id, $this->theirs['ids'][$name], $said), true)];
+                $attempts["{$route} with their {$name} in the body"] = [
+                    Routes::addressed($route, $this->ours['ids']), json_decode(str_replace($id, $this->theirs['ids'][$name], $said), true),
+                ];
             }
         }
         foreach ($attempts as $what => [[$method, $uri], $sent]) {
@@ -62,7 +66,11 @@ it('lets a colleague read a lesson and write nothing in it', function (): void {
     $refused = 0;
     foreach (Routes::withBodies($this->ours['ids']) as $route => $body) {
         [$method, $uri] = Routes::addressed($route, $this->ours['ids']);
-        if ($method === 'GET' || preg_match($common, $route) === 1 && ! in_array($route, ['POST places/{place}/drawings', 'PUT learners/{learner}/keep', 'POST learners/{learner}/erasure'], true)) {
+        if (
+            $method === 'GET'
+            || preg_match($common, $route) === 1
+            && ! in_array($route, ['POST places/{place}/drawings', 'PUT learners/{learner}/keep', 'POST learners/{learner}/erasure'], true)
+        ) {
             continue;
         }
         DB::beginTransaction();

@@ -11,7 +11,9 @@ beforeEach(function (): void {
     $this->instructor = $this->user($this->school());
     $this->at = $this->lesson($this->instructor);
     $this->actingAs($this->instructor);
-    $this->plan = fn (): array => $this->postJson("api/lessons/{$this->at['lesson']->id}/items", ['place_id' => $this->at['place']->id])->assertCreated()->json();
+    $this->plan = fn (): array => $this->postJson(
+        "api/lessons/{$this->at['lesson']->id}/items", ['place_id' => $this->at['place']->id],
+    )->assertCreated()->json();
 });
 
 it('plans a lesson: places added, ordered, taken off and put back', function (): void {
@@ -26,7 +28,10 @@ it('plans a lesson: places added, ordered, taken off and put back', function ():
 });
 
 it('keeps only places the core can plan, and says why not in its words', function (): void {
-    $place = ['name' => 'A into B', 'routine' => 'emerge-left', 'road' => ['limit_mph' => 30, 'openings' => [['side' => 'left', 'from_m' => 60, 'to_m' => 55.5]]]];
+    $place = [
+        'name' => 'A into B', 'routine' => 'emerge-left',
+        'road' => ['limit_mph' => 30, 'openings' => [['side' => 'left', 'from_m' => 60, 'to_m' => 55.5]]],
+    ];
     $this->postJson('api/places', $place)->assertCreated()->assertJsonPath('road.openings.0.to_m', 55.5);
     $this->postJson('api/places', ['road' => ['limit_mph' => -3]] + $place)->assertUnprocessable()->assertJsonValidationErrors('road.limit_mph');
     $this->postJson('api/places', ['road' => ['speed_mph' => 30]] + $place)->assertUnprocessable()->assertJsonValidationErrors('road.speed_mph');
@@ -35,11 +40,17 @@ it('keeps only places the core can plan, and says why not in its words', functio
 
 it('keeps of a car what the core understands, names what it does not, and plans with it', function (): void {
     $car = ['name' => 'The red one', 'transmission' => 'manual', 'controls' => 'standard', 'length_m' => 4.2, 'width_m' => 1.8];
-    $id = $this->postJson('api/vehicles', $car + ['figures' => ['tyre' => '185/60R15', 'mass_kg' => 1200]])->assertCreated()->assertJsonPath('figures.mass_kg', 1200)->json('id');
-    $this->putJson("api/vehicles/{$id}", $car + ['figures' => ['ratios' => [1.3, 1.95]]])->assertUnprocessable()->assertJsonValidationErrors('figures.ratios.1');
+    $id = $this->postJson(
+        'api/vehicles', $car + ['figures' => ['tyre' => '185/60R15', 'mass_kg' => 1200]],
+    )->assertCreated()->assertJsonPath('figures.mass_kg', 1200)->json('id');
+    $this->putJson(
+        "api/vehicles/{$id}", $car + ['figures' => ['ratios' => [1.3, 1.95]]],
+    )->assertUnprocessable()->assertJsonValidationErrors('figures.ratios.1');
     $this->putJson("api/vehicles/{$id}", $car + ['figures' => ['mass_kg' => 0]])->assertUnprocessable()->assertJsonValidationErrors('figures.mass_kg');
     $this->putJson("api/vehicles/{$id}", $car + ['figures' => ['horns' => 2]])->assertUnprocessable()->assertJsonValidationErrors('figures');
-    $this->putJson("api/vehicles/{$id}", $car + ['figures' => ['wheelbase_m' => 2.4]])->assertOk()->assertJsonPath('figures.wheelbase_m', 2.4)->assertJsonMissingPath('figures.tyre');
+    $this->putJson(
+        "api/vehicles/{$id}", $car + ['figures' => ['wheelbase_m' => 2.4]],
+    )->assertOk()->assertJsonPath('figures.wheelbase_m', 2.4)->assertJsonMissingPath('figures.tyre');
     $this->at['lesson']->update(['vehicle_id' => $id]);
     // What is put on the plan comes back as the lesson shows it.
     expect(($this->plan)())->toBe($this->getJson("api/lessons/{$this->at['lesson']->id}")->json('items.0'));
@@ -76,7 +87,13 @@ it('rates, promises, closes, and shows what was promised in the next lesson', fu
     $this->patchJson($uri, ['self_rating' => ['gear' => 'missed']])->assertUnprocessable();
     $promise = $this->postJson("{$uri}/promises", ['kind' => 'promise', 'text' => 'The quiet one first'])->assertCreated()->json('id');
     $this->patchJson($uri, ['state' => 'done'])->assertOk();
-    $next = $this->postJson('api/lessons', ['learner_id' => $this->at['learner']->id, 'vehicle_id' => $this->at['vehicle']->id, 'starts_at' => now()->addHours(3)->toIso8601String(), 'minutes' => 60])->assertCreated()->json('id');
+    $next = $this->postJson(
+        'api/lessons',
+        [
+            'learner_id' => $this->at['learner']->id, 'vehicle_id' => $this->at['vehicle']->id, 'starts_at' => now()->addHours(3)->toIso8601String(),
+            'minutes' => 60,
+        ],
+    )->assertCreated()->json('id');
     expect($this->getJson("api/lessons/{$next}")->json('promised_before.0.text'))->toBe('The quiet one first')
         ->and($this->getJson("api/lessons/{$next}")->json('number'))->toBe(2);
     $this->patchJson("api/promises/{$promise}", ['kept' => true])->assertOk();
@@ -94,7 +111,13 @@ it('shows the school’s day, not the server’s', function (): void {
 it('keeps a page of the bench with a place, or for one lesson’s brief there', function (): void {
     $place = $this->at['place']->id;
     $lesson = $this->at['lesson']->id;
-    $keep = fn (array $more = []) => $this->postJson("api/places/{$place}/drawings", ['title' => 'The wheel for this corner', 'page' => 'steering', 'state' => 'kerb=6', 'asked' => ['tool' => 'steering', 'inputs' => ['wheelbase_m' => 2.6, 'radius_m' => 6]], ...$more]);
+    $keep = fn (array $more = []) => $this->postJson(
+        "api/places/{$place}/drawings",
+        [
+            'title' => 'The wheel for this corner', 'page' => 'steering', 'state' => 'kerb=6',
+            'asked' => ['tool' => 'steering', 'inputs' => ['wheelbase_m' => 2.6, 'radius_m' => 6]], ...$more,
+        ],
+    );
     $keep(['page' => '../learners'])->assertUnprocessable()->assertJsonValidationErrors('page');
     $keep(['lesson_id' => $lesson])->assertUnprocessable()->assertJsonValidationErrors('lesson_id');
     $this->postJson("api/lessons/{$lesson}/items", ['place_id' => $place])->assertCreated();
@@ -114,12 +137,17 @@ it('keeps a page of the bench with a place, or for one lesson’s brief there', 
 it('shows a learner’s reference points in the car they belong to, and no other', function (): void {
     [$learner, $car] = [$this->at['learner'], $this->at['vehicle']->id];
     $other = $this->postJson('api/vehicles', ['name' => 'Other', 'transmission' => 'manual', 'controls' => 'standard'])->assertCreated()->json('id');
-    $points = [['what' => 'Touching', 'where' => 'wiper', 'vehicle_id' => $car], ['what' => 'Steer now', 'where' => 'vent', 'vehicle_id' => $other], ['what' => 'Stop', 'where' => 'mirror', 'vehicle_id' => null]];
+    $points = [
+        ['what' => 'Touching', 'where' => 'wiper', 'vehicle_id' => $car], ['what' => 'Steer now', 'where' => 'vent', 'vehicle_id' => $other],
+        ['what' => 'Stop', 'where' => 'mirror', 'vehicle_id' => null],
+    ];
     $facts = ['name' => 'N', 'transmission' => 'manual', 'level' => 'beginner'];
     $this->putJson("api/learners/{$learner->id}", $facts + ['reference_points' => $points])->assertOk();
     expect(array_column($this->getJson("api/lessons/{$this->at['lesson']->id}")->json('reference_points'), 'what'))->toBe(['Touching', 'Stop']);
     $this->actingAs($this->user($this->school()));
-    $this->postJson('api/learners', $facts + ['reference_points' => $points])->assertUnprocessable()->assertJsonValidationErrors('reference_points.0.vehicle_id');
+    $this->postJson(
+        'api/learners', $facts + ['reference_points' => $points],
+    )->assertUnprocessable()->assertJsonValidationErrors('reference_points.0.vehicle_id');
 });
 
 it('resolves pack and practice from the school, the instructor and the learner, question by question', function (): void {
@@ -129,11 +157,17 @@ it('resolves pack and practice from the school, the instructor and the learner, 
     $this->putJson('api/doctrines/school', ['pack' => 'ie', 'practice' => []])->assertForbidden();
     $this->actingAs($owner)->putJson('api/doctrines/school', ['pack' => 'ie', 'practice' => ['gears' => 'sequential', 'signal' => 'car-lengths']])->assertOk();
     $this->actingAs($this->instructor->fresh());
-    expect($this->getJson($lesson)->json('items.0.plan.inputs'))->toMatchArray(['pack' => 'ie', 'routine' => 'emerge-right', 'limit_mph' => 30])->and($this->getJson($lesson)->json('items.0.plan.inputs.practice.gears'))->toBe('sequential');
-    $this->putJson('api/doctrines/mine', ['pack' => null, 'practice' => ['signal' => 'braking-lead', 'leave_marker' => 200]])->assertOk()->assertJsonPath('mine.practice.leave_marker', 200);
+    expect($this->getJson($lesson)->json('items.0.plan.inputs'))->toMatchArray(['pack' => 'ie', 'routine' => 'emerge-right', 'limit_mph' => 30])->and(
+        $this->getJson($lesson)->json('items.0.plan.inputs.practice.gears'),
+    )->toBe('sequential');
+    $this->putJson(
+        'api/doctrines/mine', ['pack' => null, 'practice' => ['signal' => 'braking-lead', 'leave_marker' => 200]],
+    )->assertOk()->assertJsonPath('mine.practice.leave_marker', 200);
     $this->putJson("api/learners/{$this->at['learner']->id}/doctrine", ['pack' => 'na', 'practice' => ['steps' => 'six']])->assertOk();
     $inputs = $this->getJson($lesson)->json('items.0.plan.inputs');
-    expect($inputs['pack'])->toBe('na')->and($inputs['practice'])->toBe(['gears' => 'sequential', 'signal' => 'braking-lead', 'leave_marker' => 200, 'steps' => 'six']);
+    expect($inputs['pack'])->toBe('na')->and($inputs['practice'])->toBe([
+        'gears' => 'sequential', 'signal' => 'braking-lead', 'leave_marker' => 200, 'steps' => 'six',
+    ]);
     $this->postJson('api/compute/approach', $inputs)->assertOk()->assertJsonPath('place.keeps', 'right');
     $this->putJson('api/doctrines/mine', ['practice' => ['gears' => 'none at all']])->assertUnprocessable()->assertJsonValidationErrors('practice.gears');
     $this->putJson('api/doctrines/mine', ['pack' => 'zz', 'practice' => []])->assertUnprocessable()->assertJsonValidationErrors('pack');
@@ -154,7 +188,9 @@ it('has demo places the core can plan, every one under its own pack', function (
 it('keeps slip roads as places for the tools that plan them, and nothing for a routine that belongs to no place', function (): void {
     $slip = ['name' => 'Slip', 'routine' => 'join', 'road' => ['slip_length_m' => 200, 'entry_speed_mph' => 30, 'main_speed_mph' => 60]];
     $this->postJson('api/places', $slip)->assertCreated()->assertJsonPath('road.slip_length_m', 200);
-    $this->postJson('api/places', ['road' => ['entry_speed_mph' => 70] + $slip['road']] + $slip)->assertUnprocessable()->assertJsonValidationErrors('road.entry_speed_mps');
+    $this->postJson(
+        'api/places', ['road' => ['entry_speed_mph' => 70] + $slip['road']] + $slip,
+    )->assertUnprocessable()->assertJsonValidationErrors('road.entry_speed_mps');
     $this->postJson('api/places', ['road' => ['openings' => []] + $slip['road']] + $slip)->assertUnprocessable()->assertJsonValidationErrors('road.openings');
     $this->postJson('api/places', ['routine' => 'overtake', 'road' => ['limit_mph' => 60]] + $slip)->assertCreated();
     $this->postJson('api/places', ['routine' => 'lane-change-left', 'road' => ['limit_mph' => 40]] + $slip)->assertCreated();
@@ -177,7 +213,9 @@ it('says what the marks mean, of the own school’s learners only', function ():
 it('has demo pages of the bench whose tools answer what they were asked', function (): void {
     $places = array_column(Database\Seeders\DemoWorld::places(), 'routine', 'name');
     foreach (Database\Seeders\DemoWorld::drawings() as $place => $drawing) {
-        expect($places)->toHaveKey($place)->and(Toolbox::run($drawing['asked']['tool'], $drawing['asked']['inputs'])['version']['core'])->toBe($drawing['asked']['version']);
+        expect($places)->toHaveKey($place)->and(
+            Toolbox::run($drawing['asked']['tool'], $drawing['asked']['inputs'])['version']['core'],
+        )->toBe($drawing['asked']['version']);
     }
 });
 
@@ -185,7 +223,18 @@ it('plans a lesson’s place as the place is now, whatever it was when it was pu
     $place = $this->at['place'];
     $lesson = "api/lessons/{$this->at['lesson']->id}";
     ($this->plan)();
-    $this->postJson('api/sync', ['rounds' => [['id' => (string) Illuminate\Support\Str::uuid7(), 'lesson_id' => $this->at['lesson']->id, 'place_id' => $place->id, 'routine' => 'emerge-right', 'device_at' => '2026-05-20T10:00:00Z']], 'marks' => []])->assertOk();
+    $this->postJson(
+        'api/sync',
+        [
+            'rounds' => [
+                [
+                    'id' => (string) Illuminate\Support\Str::uuid7(), 'lesson_id' => $this->at['lesson']->id, 'place_id' => $place->id,
+                    'routine' => 'emerge-right', 'device_at' => '2026-05-20T10:00:00Z',
+                ],
+            ],
+            'marks' => [],
+        ],
+    )->assertOk();
     $slip = ['name' => $place->name, 'routine' => 'join', 'road' => ['slip_length_m' => 200, 'entry_speed_mph' => 30, 'main_speed_mph' => 60]];
     $this->putJson("api/places/{$place->id}", $slip)->assertOk()->assertJsonPath('road.kind', 'slip')->assertJsonPath('road.version', 1);
     $item = $this->getJson($lesson)->json('items.0');
@@ -196,10 +245,19 @@ it('plans a lesson’s place as the place is now, whatever it was when it was pu
 });
 
 it('keeps a page of the bench with what its tool was asked, and refuses what the tool does not understand', function (): void {
-    $page = ['title' => 'Gap here', 'page' => 'gap', 'state' => 'distance=90', 'lesson_id' => null, 'asked' => ['tool' => 'gap', 'inputs' => ['manoeuvre' => 'cross', 'other_speed_mph' => 30, 'other_distance_m' => 90]]];
+    $page = [
+        'title' => 'Gap here', 'page' => 'gap', 'state' => 'distance=90', 'lesson_id' => null,
+        'asked' => ['tool' => 'gap', 'inputs' => ['manoeuvre' => 'cross', 'other_speed_mph' => 30, 'other_distance_m' => 90]],
+    ];
     $kept = $this->postJson("api/places/{$this->at['place']->id}/drawings", $page)->assertCreated()->json('asked');
     expect($kept)->toBe($page['asked'] + ['version' => Toolbox::VERSION]);
-    $this->postJson("api/places/{$this->at['place']->id}/drawings", ['asked' => ['tool' => 'gap', 'inputs' => ['manoeuvre' => 'fly']]] + $page)->assertUnprocessable()->assertJsonValidationErrors('asked.inputs.manoeuvre');
-    $this->postJson("api/places/{$this->at['place']->id}/drawings", ['asked' => ['tool' => 'crystal-ball', 'inputs' => []]] + $page)->assertUnprocessable()->assertJsonValidationErrors('asked.tool');
-    $this->postJson("api/places/{$this->at['place']->id}/drawings", array_diff_key($page, ['asked' => 0]))->assertUnprocessable()->assertJsonValidationErrors('asked');
+    $this->postJson(
+        "api/places/{$this->at['place']->id}/drawings", ['asked' => ['tool' => 'gap', 'inputs' => ['manoeuvre' => 'fly']]] + $page,
+    )->assertUnprocessable()->assertJsonValidationErrors('asked.inputs.manoeuvre');
+    $this->postJson(
+        "api/places/{$this->at['place']->id}/drawings", ['asked' => ['tool' => 'crystal-ball', 'inputs' => []]] + $page,
+    )->assertUnprocessable()->assertJsonValidationErrors('asked.tool');
+    $this->postJson(
+        "api/places/{$this->at['place']->id}/drawings", array_diff_key($page, ['asked' => 0]),
+    )->assertUnprocessable()->assertJsonValidationErrors('asked');
 });

@@ -61,7 +61,9 @@ it('locks nobody out of their own account: a device that has signed in before is
     // The cookie of one account opens no other.
     $this->user($this->school('Other'), 'owner', 'paul@school.test');
     for ($i = 0; $i < 40; $i++) {
-        $last = $this->withServerVariables(['REMOTE_ADDR' => "198.51.100.{$i}"])->postJson('api/session', ['email' => 'paul@school.test', 'password' => "guess {$i}"]);
+        $last = $this->withServerVariables(['REMOTE_ADDR' => "198.51.100.{$i}"])->postJson(
+            'api/session', ['email' => 'paul@school.test', 'password' => "guess {$i}"],
+        );
     }
     $last->assertTooManyRequests();
     // And itself may guess no faster than any.

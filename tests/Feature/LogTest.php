@@ -19,11 +19,19 @@ beforeEach(function (): void {
     $this->at = $this->lesson($this->instructor);
     $this->actingAs($this->instructor);
     $this->travelTo(Carbon::parse('2026-05-20T10:30:00Z'));
-    $this->round = ['id' => (string) Str::uuid7(), 'lesson_id' => $this->at['lesson']->id, 'place_id' => $this->at['place']->id, 'routine' => 'emerge-right', 'device_at' => '2026-05-20T10:00:00.250Z'];
-    $this->mark = fn (array $what = []): array => ['id' => (string) Str::uuid7(), 'round_id' => $this->round['id'], 'kind' => 'step', 'step' => 'position', 'outcome' => 'prompted', 'device_at' => '2026-05-20T10:02:00.500Z', ...$what];
+    $this->round = [
+        'id' => (string) Str::uuid7(), 'lesson_id' => $this->at['lesson']->id, 'place_id' => $this->at['place']->id, 'routine' => 'emerge-right',
+        'device_at' => '2026-05-20T10:00:00.250Z',
+    ];
+    $this->mark = fn (array $what = []): array => [
+        'id' => (string) Str::uuid7(), 'round_id' => $this->round['id'], 'kind' => 'step', 'step' => 'position', 'outcome' => 'prompted',
+        'device_at' => '2026-05-20T10:02:00.500Z', ...$what,
+    ];
     $this->sync = fn (array $marks, array $rounds = [], array $more = []) => $this->postJson('api/sync', ['rounds' => $rounds, 'marks' => $marks, ...$more]);
     $this->rounds = fn (): array => $this->getJson("api/lessons/{$this->at['lesson']->id}")->assertOk()->json('rounds');
-    $this->counted = fn (string $step = 'position'): ?array => collect($this->getJson("api/learners/{$this->at['learner']->id}")->json('tallies'))->firstWhere('step', $step);
+    $this->counted = fn (string $step = 'position'): ?array => collect(
+        $this->getJson("api/learners/{$this->at['learner']->id}")->json('tallies'),
+    )->firstWhere('step', $step);
 });
 
 it('keeps both corrections of one mark and says which stands, whichever arrives first', function (array $order): void {
@@ -56,7 +64,9 @@ it('lets the later press stand of two devices that marked the same, though the e
 
 it('takes off a clock that is hours off, keeps what it said, and lets a correction follow what it corrects whatever the clock says', function (): void {
     // Another tablet, three hours ahead, marked first; this one, right, marked later.
-    ($this->sync)([($this->mark)(['outcome' => 'missed', 'device_at' => '2026-05-20T13:10:00Z'])], [$this->round], ['sent_at' => '2026-05-20T13:30:00Z'])->assertOk();
+    ($this->sync)(
+        [($this->mark)(['outcome' => 'missed', 'device_at' => '2026-05-20T13:10:00Z'])], [$this->round], ['sent_at' => '2026-05-20T13:30:00Z'],
+    )->assertOk();
     $right = ($this->mark)(['outcome' => 'unaided', 'device_at' => '2026-05-20T10:20:00Z']);
     ($this->sync)([$right], [], ['sent_at' => '2026-05-20T10:30:00Z'])->assertOk();
     expect(($this->counted)()['counts']['unaided'])->toBe(1);
@@ -80,8 +90,13 @@ it('numbers rounds as they were driven, whichever device made them, and gives no
     [$second, $first, $emptied] = [$round('2026-05-20T10:08:00Z'), $round('2026-05-20T10:01:00Z'), $round('2026-05-20T10:05:00Z')];
     $slip = ($this->mark)(['round_id' => $emptied['id']]);
     ($this->sync)([($this->mark)(['round_id' => $second['id']])], [$second])->assertOk();
-    ($this->sync)([($this->mark)(['round_id' => $first['id']]), $slip, ($this->mark)(['round_id' => $emptied['id'], 'corrects_id' => $slip['id'], 'withdrawn' => true])], [$first, $emptied])->assertOk();
-    expect(array_map(fn (array $round): array => [$round['id'], $round['ordinal']], ($this->rounds)()))->toBe([[$first['id'], 1], [$emptied['id'], null], [$second['id'], 2]]);
+    ($this->sync)(
+        [($this->mark)(['round_id' => $first['id']]), $slip, ($this->mark)(['round_id' => $emptied['id'], 'corrects_id' => $slip['id'], 'withdrawn' => true])],
+        [$first, $emptied],
+    )->assertOk();
+    expect(
+        array_map(fn (array $round): array => [$round['id'], $round['ordinal']], ($this->rounds)()),
+    )->toBe([[$first['id'], 1], [$emptied['id'], null], [$second['id'], 2]]);
     $record = $this->getJson("api/learners/{$this->at['learner']->id}")->json();
     expect($record['rounds'])->toBe(2)->and($record['lessons'][0]['rounds'])->toBe(2)->and(Round::query()->count())->toBe(3);
 });
@@ -122,7 +137,8 @@ it('refuses an id that comes back with another word, order, time or withdrawal',
     // The same, said in another way, is the same.
     ($this->sync)([['device_at' => '2026-05-20T11:02:00.500+01:00', 'withdrawn' => false] + $mark])->assertOk();
 })->with([
-    [['note' => 'by the bus'], 'another note'], [['out_of_order' => false], 'another out_of_order'], [['device_at' => '2026-05-20T10:02:00.501Z'], 'another device_at'], [['note' => null], 'another note'],
+    [['note' => 'by the bus'], 'another note'], [['out_of_order' => false], 'another out_of_order'],
+    [['device_at' => '2026-05-20T10:02:00.501Z'], 'another device_at'], [['note' => null], 'another note'],
 ]);
 
 it('refuses a correction that speaks of something else', function (): void {
@@ -136,7 +152,9 @@ it('finds a kept answer only while everything it was computed from is the same',
     ($this->sync)([($this->mark)(['outcome' => 'missed'])], [$this->round])->assertOk();
     $learner = $this->at['learner']->id;
     $estimate = fn (): float => collect($this->getJson("api/learners/{$learner}/skill")->json('cells'))->firstWhere('step', 'position')['estimate'];
-    $word = fn (string $level): string => $this->postJson("api/learners/{$learner}/overrulings", ['routine' => 'emerge-right', 'step' => 'position', 'level' => $level, 'reason' => 'x'])->assertCreated()->json('id');
+    $word = fn (string $level): string => $this->postJson(
+        "api/learners/{$learner}/overrulings", ['routine' => 'emerge-right', 'step' => 'position', 'level' => $level, 'reason' => 'x'],
+    )->assertCreated()->json('id');
     $high = $word('nearly-always');
     $low = $word('seldom');
     $this->patchJson("api/overrulings/{$low}", ['withdrawn' => true])->assertOk();
@@ -171,11 +189,15 @@ it('lets the same stand in the words of a query as in those of the core', functi
     $rounds = [];
     foreach ($cases as $i => $case) {
         $rounds[$i] = (string) Str::uuid7();
-        DB::table('rounds')->insert(['id' => $rounds[$i], 'school_id' => $user->school_id, 'lesson_id' => $at['lesson']->id, 'place_id' => $at['place']->id, 'routine' => 'emerge-right', 'conditions' => '{}', 'device_at' => $moment(0), 'began_at' => $moment($i), 'server_at' => $moment(0)]);
+        DB::table('rounds')->insert([
+            'id' => $rounds[$i], 'school_id' => $user->school_id, 'lesson_id' => $at['lesson']->id, 'place_id' => $at['place']->id,
+            'routine' => 'emerge-right', 'conditions' => '{}', 'device_at' => $moment(0), 'began_at' => $moment($i), 'server_at' => $moment(0),
+        ]);
         foreach ($case['marks'] as $mark) {
             DB::table('marks')->insert([
                 ...array_diff_key($mark, ['pressed' => 0]), 'conditions' => $mark['conditions'] === null ? null : json_encode($mark['conditions']),
-                'school_id' => $user->school_id, 'round_id' => $rounds[$i], 'user_id' => $user->id, 'device_at' => $moment(0), 'server_at' => $moment(0), 'pressed_at' => $moment($mark['pressed']),
+                'school_id' => $user->school_id, 'round_id' => $rounds[$i], 'user_id' => $user->id, 'device_at' => $moment(0),
+                'server_at' => $moment(0), 'pressed_at' => $moment($mark['pressed']),
             ]);
         }
     }

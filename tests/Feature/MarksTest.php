@@ -11,8 +11,14 @@ beforeEach(function (): void {
     $this->at = $this->lesson($this->instructor);
     $this->actingAs($this->instructor);
     $this->roundId = (string) Str::uuid7();
-    $this->round = ['id' => $this->roundId, 'lesson_id' => $this->at['lesson']->id, 'place_id' => $this->at['place']->id, 'routine' => 'emerge-right', 'device_at' => '2026-05-20T10:00:00.250Z'];
-    $this->mark = fn (array $what = []): array => ['id' => (string) Str::uuid7(), 'round_id' => $this->roundId, 'kind' => 'step', 'step' => 'position', 'outcome' => 'prompted', 'device_at' => '2026-05-20T10:02:00.500Z', ...$what];
+    $this->round = [
+        'id' => $this->roundId, 'lesson_id' => $this->at['lesson']->id, 'place_id' => $this->at['place']->id, 'routine' => 'emerge-right',
+        'device_at' => '2026-05-20T10:00:00.250Z',
+    ];
+    $this->mark = fn (array $what = []): array => [
+        'id' => (string) Str::uuid7(), 'round_id' => $this->roundId, 'kind' => 'step', 'step' => 'position', 'outcome' => 'prompted',
+        'device_at' => '2026-05-20T10:02:00.500Z', ...$what,
+    ];
 });
 
 it('takes a batch in, and the same batch again changes nothing', function (): void {
@@ -45,7 +51,9 @@ it('keeps a correction beside the original, and counts what stands', function ()
     $this->postJson('api/sync', ['rounds' => [$this->round], 'marks' => [$wrong, $right, $gone, $withdrawn]])->assertOk();
     expect(Mark::query()->count())->toBe(4);
     $record = $this->getJson("api/learners/{$this->at['learner']->id}")->json('tallies');
-    $cell = fn (string $step): array => collect($record)->firstWhere(fn (array $tally): bool => $tally['routine'] === 'emerge-right' && $tally['step'] === $step);
+    $cell = fn (string $step): array => collect($record)->firstWhere(
+        fn (array $tally): bool => $tally['routine'] === 'emerge-right' && $tally['step'] === $step,
+    );
     expect($cell('position')['counts']['unaided'])->toBe(1)->and($cell('position')['marked'])->toBe(1)->and($cell('look')['marked'])->toBe(0);
 });
 
@@ -73,7 +81,9 @@ it('refuses marks that say nothing or too much, by field', function (array $what
 ]);
 
 it('takes all of a batch or nothing', function (): void {
-    $this->postJson('api/sync', ['rounds' => [$this->round], 'marks' => [($this->mark)(), ($this->mark)(['round_id' => (string) Str::uuid7()])]])->assertUnprocessable();
+    $this->postJson(
+        'api/sync', ['rounds' => [$this->round], 'marks' => [($this->mark)(), ($this->mark)(['round_id' => (string) Str::uuid7()])]],
+    )->assertUnprocessable();
     expect(Round::query()->count())->toBe(0)->and(Mark::query()->count())->toBe(0);
 });
 
@@ -85,7 +95,9 @@ it('keeps with a round the plan it was driven against, and takes one that has no
     expect(Round::query()->findOrFail($this->roundId)->plan)->toBe($plan)->and(Round::query()->findOrFail($old['id'])->plan)->toBeNull();
     // The same again is known; another plan for it is not.
     $this->postJson('api/sync', $batch)->assertOk();
-    $this->postJson('api/sync', ['rounds' => [['plan' => ['version' => '9.9.9'] + $plan] + $this->round], 'marks' => []])->assertUnprocessable()->assertJsonValidationErrors('rounds');
+    $this->postJson(
+        'api/sync', ['rounds' => [['plan' => ['version' => '9.9.9'] + $plan] + $this->round], 'marks' => []],
+    )->assertUnprocessable()->assertJsonValidationErrors('rounds');
     // A plan of a tool that is gone is kept as it is: a round is never refused for what it was driven against.
     $gone = ['id' => (string) Str::uuid7(), 'plan' => ['tool' => 'crystal-ball', 'inputs' => ['x' => 1], 'version' => '0.0.1']] + $this->round;
     $this->postJson('api/sync', ['rounds' => [$gone], 'marks' => []])->assertOk();

@@ -20,7 +20,9 @@ beforeEach(function (): void {
         return $said;
     };
     $this->invite = function (string $email = 'new@example.test'): User {
-        $this->actingAs($this->owner)->postJson('api/people', ['name' => 'Nia New', 'email' => $email, 'role' => 'instructor'])->assertCreated()->assertJsonPath('state', 'invited');
+        $this->actingAs($this->owner)->postJson(
+            'api/people', ['name' => 'Nia New', 'email' => $email, 'role' => 'instructor'],
+        )->assertCreated()->assertJsonPath('state', 'invited');
 
         return User::query()->where('email', mb_strtolower($email))->sole();
     };
@@ -28,7 +30,9 @@ beforeEach(function (): void {
 
 it('invites somebody by a letter, once', function (): void {
     $person = ($this->invite)('New@Example.test');
-    $this->postJson('api/people', ['name' => 'Again', 'email' => 'NEW@example.test', 'role' => 'instructor'])->assertUnprocessable()->assertJsonValidationErrors('email');
+    $this->postJson(
+        'api/people', ['name' => 'Again', 'email' => 'NEW@example.test', 'role' => 'instructor'],
+    )->assertUnprocessable()->assertJsonValidationErrors('email');
     $letter = $this->getJson('api/letters')->assertOk()->assertJsonPath('letters.0.opens', true)->assertJsonPath('mail', false)->json('letters.0');
     expect($letter['to']['email'])->toBe('new@example.test')->and($letter['body'])->toContain('Nia New')->toContain(config('app.url').'/way-in#');
     $way = ($this->wayIn)();
@@ -36,7 +40,9 @@ it('invites somebody by a letter, once', function (): void {
     $this->postJson('api/session', ['email' => 'new@example.test', 'password' => ''])->assertUnprocessable();
     $this->postJson('api/way-in', ['password' => 'short'] + $way)->assertUnprocessable()->assertJsonValidationErrors('password');
     $this->postJson('api/way-in', ['token' => 'guessed', 'password' => 'a-good-long-one'] + $way)->assertUnprocessable()->assertJsonValidationErrors('token');
-    $this->postJson('api/way-in', ['password' => 'a-good-long-one'] + $way)->assertOk()->assertJsonPath('user.id', $person->id)->assertJsonPath('user.role', 'instructor');
+    $this->postJson(
+        'api/way-in', ['password' => 'a-good-long-one'] + $way,
+    )->assertOk()->assertJsonPath('user.id', $person->id)->assertJsonPath('user.role', 'instructor');
     $this->getJson('api/learners')->assertOk();
     expect($person->refresh()->joined_at)->not->toBeNull();
     auth()->logout();
@@ -65,7 +71,9 @@ it('gives a forgotten password back by the outbox, and says the same to whoever 
     $person = $this->user($this->school, 'instructor', 'sam@example.test');
     DB::table('sessions')->insert(['id' => 'elsewhere', 'user_id' => $person->id, 'payload' => '', 'last_activity' => time()]);
     $known = $this->postJson('api/forgotten-password', ['email' => 'SAM@example.test'])->assertStatus(202)->json();
-    expect($this->postJson('api/forgotten-password', ['email' => 'nobody@example.test'])->assertStatus(202)->json())->toBe($known)->and($known['message'])->toContain('outbox');
+    expect(
+        $this->postJson('api/forgotten-password', ['email' => 'nobody@example.test'])->assertStatus(202)->json(),
+    )->toBe($known)->and($known['message'])->toContain('outbox');
     app(CurrentSchool::class)->within($this->school, fn () => expect(Letter::query()->count())->toBe(1)->and(Letter::query()->sole()->kind)->toBe('password'));
     // Asking on and on makes no letter useless.
     $way = app(CurrentSchool::class)->within($this->school, $this->wayIn);
@@ -90,7 +98,9 @@ it('sends letters by mail where that is set up, and keeps no way in beside them'
     config(['mail.default' => 'array']);
     ($this->invite)();
     $sent = Mail::mailer('array')->getSymfonyTransport()->messages();
-    expect($sent)->toHaveCount(1)->and($sent[0]->getOriginalMessage()->getTextBody())->toContain('/way-in#')->and($sent[0]->getOriginalMessage()->getTo()[0]->getAddress())->toBe('new@example.test');
+    expect($sent)->toHaveCount(1)->and($sent[0]->getOriginalMessage()->getTextBody())->toContain('/way-in#')->and(
+        $sent[0]->getOriginalMessage()->getTo()[0]->getAddress(),
+    )->toBe('new@example.test');
     $this->getJson('api/letters')->assertJsonPath('letters.0.by_mail', true)->assertJsonPath('letters.0.body', null);
     // A mail server that cannot be reached leaves the letter where the owner finds it.
     config(['mail.default' => 'smtp', 'mail.mailers.smtp.host' => '127.0.0.1', 'mail.mailers.smtp.port' => 1]);
@@ -161,23 +171,34 @@ it('hands over the lessons ahead, and says where two would lie on top of each ot
 
 it('keeps these things to the owner', function (string $method, string $uri): void {
     $person = $this->user($this->school);
-    $this->actingAs($person)->json($method, str_replace('{id}', $person->id, $uri), ['name' => 'x', 'email' => 'x@example.test', 'role' => 'owner', 'to' => $this->owner->id])->assertForbidden();
+    $this->actingAs($person)->json(
+        $method, str_replace('{id}', $person->id, $uri), ['name' => 'x', 'email' => 'x@example.test', 'role' => 'owner', 'to' => $this->owner->id],
+    )->assertForbidden();
     expect($person->refresh()->role)->toBe('instructor');
-})->with([['GET', 'api/people'], ['POST', 'api/people'], ['PUT', 'api/people/{id}'], ['POST', 'api/people/{id}/letter'], ['POST', 'api/people/{id}/suspension'], ['DELETE', 'api/people/{id}/suspension'], ['GET', 'api/people/{id}/lessons-ahead'], ['POST', 'api/people/{id}/hand-over'], ['GET', 'api/letters'], ['GET', 'api/changes'], ['GET', 'api/retention'], ['PUT', 'api/retention']]);
+})->with([['GET', 'api/people'], ['POST', 'api/people'], ['PUT', 'api/people/{id}'], ['POST', 'api/people/{id}/letter'],
+    ['POST', 'api/people/{id}/suspension'], ['DELETE', 'api/people/{id}/suspension'], ['GET', 'api/people/{id}/lessons-ahead'],
+    ['POST', 'api/people/{id}/hand-over'], ['GET', 'api/letters'], ['GET', 'api/changes'], ['GET', 'api/retention'], ['PUT', 'api/retention']]);
 
 it('keeps who changed what, and says who archived a thing', function (): void {
     $at = $this->lesson($this->user($this->school));
     $colleague = $this->user($this->school);
-    $this->actingAs($colleague)->putJson("api/learners/{$at['learner']->id}", ['name' => 'Test Learner', 'transmission' => 'manual', 'level' => 'independent'])->assertOk();
+    $this->actingAs($colleague)->putJson(
+        "api/learners/{$at['learner']->id}", ['name' => 'Test Learner', 'transmission' => 'manual', 'level' => 'independent'],
+    )->assertOk();
     $this->travel(1)->seconds();
     $this->deleteJson("api/learners/{$at['learner']->id}")->assertNoContent();
     $this->deleteJson("api/places/{$at['place']->id}")->assertNoContent();
     $away = $this->getJson('api/archived')->assertOk()->json();
-    expect($away['learners'][0])->toMatchArray(['id' => $at['learner']->id, 'name' => 'Test Learner', 'by' => $colleague->name])->and($away['places'])->toHaveCount(1)->and($away['vehicles'])->toBe([]);
+    expect($away['learners'][0])->toMatchArray([
+        'id' => $at['learner']->id, 'name' => 'Test Learner', 'by' => $colleague->name,
+    ])->and($away['places'])->toHaveCount(1)->and($away['vehicles'])->toBe([]);
     $this->postJson("api/learners/{$at['learner']->id}/restore")->assertOk();
     $changes = $this->actingAs($this->owner)->getJson('api/changes')->assertOk()->json('changes');
     $said = array_map(fn (array $change): string => "{$change['by']} {$change['what']} {$change['kind']} {$change['name']}", $changes);
-    expect($said)->toContain("{$colleague->name} changed learner Test Learner", "{$colleague->name} archived learner Test Learner", "{$colleague->name} restored learner Test Learner")
+    expect($said)->toContain(
+        "{$colleague->name} changed learner Test Learner", "{$colleague->name} archived learner Test Learner",
+        "{$colleague->name} restored learner Test Learner",
+    )
         ->and(collect($changes)->firstWhere('what', 'changed')['details']['fields'])->toBe(['level'])
         ->and(array_column($changes, 'at'))->toBe(collect($changes)->pluck('at')->sortDesc()->values()->all());
     // Reading, marks and the like are no changes.
@@ -191,7 +212,10 @@ it('keeps who changed what, and says who archived a thing', function (): void {
 it('lists where somebody is signed in, and ends one of them or all', function (): void {
     $agent = 'Mozilla/5.0 (iPad; CPU OS 17_0 like Mac OS X) AppleWebKit/605 Version/17.0 Safari/605';
     foreach (['tablet' => $this->owner->id, 'phone' => $this->owner->id, 'others' => $this->user($this->school)->id] as $id => $user) {
-        DB::table('sessions')->insert(['id' => $id, 'user_id' => $user, 'ip_address' => '192.0.2.7', 'user_agent' => $id === 'tablet' ? $agent : 'curl', 'payload' => '', 'last_activity' => time() - ($id === 'phone' ? 60 : 0)]);
+        DB::table('sessions')->insert([
+            'id' => $id, 'user_id' => $user, 'ip_address' => '192.0.2.7', 'user_agent' => $id === 'tablet' ? $agent : 'curl', 'payload' => '',
+            'last_activity' => time() - ($id === 'phone' ? 60 : 0),
+        ]);
     }
     $this->actingAs($this->owner);
     $listed = $this->getJson('api/sessions')->assertOk()->json();
@@ -247,9 +271,13 @@ it('makes an invited person an owner only where it says so, and never by what a 
     $person = ($this->invite)();
     $way = ($this->wayIn)();
     auth()->logout();
-    $this->postJson('api/way-in', ['password' => 'a-good-long-one', 'role' => 'owner', 'school_id' => $this->school('Other')->id, 'joined_at' => null] + $way)->assertOk()->assertJsonPath('user.role', 'instructor');
+    $this->postJson(
+        'api/way-in', ['password' => 'a-good-long-one', 'role' => 'owner', 'school_id' => $this->school('Other')->id, 'joined_at' => null] + $way,
+    )->assertOk()->assertJsonPath('user.role', 'instructor');
     expect($person->refresh()->school_id)->toBe($this->school->id);
-    $this->actingAs($this->owner)->postJson('api/people', ['name' => 'x', 'email' => 'boss@example.test', 'role' => 'admin'])->assertUnprocessable()->assertJsonValidationErrors('role');
+    $this->actingAs($this->owner)->postJson(
+        'api/people', ['name' => 'x', 'email' => 'boss@example.test', 'role' => 'admin'],
+    )->assertUnprocessable()->assertJsonValidationErrors('role');
 });
 
 it('reads the log of changes in parts, without a gap or a repeat', function (): void {

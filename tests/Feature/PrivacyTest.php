@@ -15,15 +15,32 @@ beforeEach(function (): void {
     $world = $this->world('Ours');
     [$this->owner, $this->ids] = [$world['owner'], $world['ids']];
     $this->actingAs($this->owner);
-    $this->putJson("api/learners/{$this->ids['learner']}", ['name' => 'Wanda Wren', 'transmission' => 'manual', 'level' => 'developing', 'phone' => '0123 456', 'email' => 'wanda@example.test', 'pick_up' => '3 Wren Row', 'is_minor' => true, 'guardian_name' => 'Walter Wren', 'guardian_contact' => '0123 457', 'reference_points' => [['what' => WRITTEN, 'where' => 'x']]])->assertOk();
+    $this->putJson(
+        "api/learners/{$this->ids['learner']}",
+        [
+            'name' => 'Wanda Wren', 'transmission' => 'manual', 'level' => 'developing', 'phone' => '0123 456', 'email' => 'wanda@example.test',
+            'pick_up' => '3 Wren Row', 'is_minor' => true, 'guardian_name' => 'Walter Wren', 'guardian_contact' => '0123 457',
+            'reference_points' => [['what' => WRITTEN, 'where' => 'x']],
+        ],
+    )->assertOk();
     $this->patchJson("api/lessons/{$this->ids['lesson']}", ['aim' => WRITTEN, 'went_well' => WRITTEN, 'worked_on' => WRITTEN])->assertOk();
     $this->postJson("api/lessons/{$this->ids['lesson']}/promises", ['kind' => 'promise', 'text' => WRITTEN])->assertCreated();
-    $this->postJson("api/learners/{$this->ids['learner']}/overrulings", ['routine' => 'emerge-right', 'step' => 'look', 'level' => 'mostly', 'reason' => WRITTEN])->assertSuccessful();
+    $this->postJson(
+        "api/learners/{$this->ids['learner']}/overrulings", ['routine' => 'emerge-right', 'step' => 'look', 'level' => 'mostly', 'reason' => WRITTEN],
+    )->assertSuccessful();
     $this->mark = (string) Str::uuid7();
-    $this->batch = ['rounds' => [], 'marks' => [['id' => $this->mark, 'round_id' => $this->ids['round'], 'kind' => 'moment', 'note' => WRITTEN, 'device_at' => '2026-05-20T10:00:05Z']]];
+    $this->batch = [
+        'rounds' => [],
+        'marks' => [['id' => $this->mark, 'round_id' => $this->ids['round'], 'kind' => 'moment', 'note' => WRITTEN, 'device_at' => '2026-05-20T10:00:05Z']],
+    ];
     $this->postJson('api/sync', $this->batch)->assertOk();
     /** Every text of the school's tables, to search through. */
-    $this->everything = fn (): string => json_encode(collect(DB::select('SHOW TABLES'))->map(fn ($row) => current((array) $row))->reject(fn ($table) => in_array($table, ['sessions', 'cache', 'migrations'], true))->map(fn ($table) => DB::table($table)->get())->all(), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE);
+    $this->everything = fn (): string => json_encode(
+        collect(DB::select('SHOW TABLES'))->map(fn ($row) => current((array) $row))->reject(
+            fn ($table) => in_array($table, ['sessions', 'cache', 'migrations'], true),
+        )->map(fn ($table) => DB::table($table)->get())->all(),
+        JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE,
+    );
 });
 
 it('hands out everything that is kept of a learner, as its schema says', function (): void {
@@ -40,7 +57,10 @@ it('hands out everything that is kept of a learner, as its schema says', functio
 });
 
 it('erases whom it is about and what was written by hand, and keeps what was driven', function (): void {
-    $counts = fn (): array => [DB::table('marks')->count(), DB::table('rounds')->count(), DB::table('lessons')->count(), DB::table('marks')->where('outcome', 'missed')->count()];
+    $counts = fn (): array => [
+        DB::table('marks')->count(), DB::table('rounds')->count(), DB::table('lessons')->count(),
+        DB::table('marks')->where('outcome', 'missed')->count(),
+    ];
     $before = $counts();
     $uri = "api/learners/{$this->ids['learner']}/erasure";
     $this->postJson($uri, ['name' => 'Wanda'])->assertUnprocessable()->assertJsonValidationErrors('name');
@@ -54,14 +74,19 @@ it('erases whom it is about and what was written by hand, and keeps what was dri
     $this->getJson("api/learners/{$this->ids['learner']}/data")->assertNotFound();
     $this->postJson("api/learners/{$this->ids['learner']}/restore")->assertNotFound();
     $this->postJson($uri, ['name' => 'Erased learner'])->assertNotFound();
-    expect($this->getJson('api/archived')->json('learners'))->toBe([])->and($this->getJson('api/changes')->json('changes.0'))->toMatchArray(['what' => 'erased', 'name' => 'Erased learner']);
+    expect(
+        $this->getJson('api/archived')->json('learners'),
+    )->toBe([])->and($this->getJson('api/changes')->json('changes.0'))->toMatchArray(['what' => 'erased', 'name' => 'Erased learner']);
     // The lesson is still there to be read, and names nobody.
     $this->getJson("api/lessons/{$this->ids['lesson']}")->assertOk()->assertJsonPath('learner.name', 'Erased learner');
     $this->getJson('api/school/teaching')->assertOk();
     // And nobody writes anything more about them.
     $this->patchJson("api/lessons/{$this->ids['lesson']}", ['aim' => 'Wanda again'])->assertForbidden();
     $this->postJson("api/lessons/{$this->ids['lesson']}/promises", ['kind' => 'promise', 'text' => 'Wanda again'])->assertForbidden();
-    $this->postJson("api/learners/{$this->ids['learner']}/overrulings", ['routine' => 'emerge-right', 'step' => 'look', 'level' => 'mostly', 'reason' => 'Wanda again'])->assertNotFound();
+    $this->postJson(
+        "api/learners/{$this->ids['learner']}/overrulings",
+        ['routine' => 'emerge-right', 'step' => 'look', 'level' => 'mostly', 'reason' => 'Wanda again'],
+    )->assertNotFound();
 });
 
 it('takes in what still waited on a device, without a word about who is erased', function (): void {
@@ -84,7 +109,9 @@ it('lets nobody else blank a mark, nor anything but a note of one who is erased'
 
 it('tells who goes soon, minors first, and erases them on their day and not before', function (): void {
     $school = School::query()->findOrFail($this->owner->school_id);
-    $grown = app(CurrentSchool::class)->within($school, fn () => Learner::query()->create(['name' => 'Grown Up', 'transmission' => 'manual', 'level' => 'developing']));
+    $grown = app(CurrentSchool::class)->within(
+        $school, fn () => Learner::query()->create(['name' => 'Grown Up', 'transmission' => 'manual', 'level' => 'developing']),
+    );
     DB::table('lessons')->update(['starts_at' => now()]);
     $this->putJson('api/retention', ['keep_months' => 12, 'keep_minors_months' => 24])->assertUnprocessable()->assertJsonValidationErrors('keep_minors_months');
     $this->putJson('api/retention', ['keep_months' => 24, 'keep_minors_months' => 12])->assertOk()->assertJsonPath('coming', []);
@@ -102,7 +129,9 @@ it('tells who goes soon, minors first, and erases them on their day and not befo
     $later(fn () => $this->travel(31)->days());
     expect($run())->toBe(0);
     $this->putJson("api/learners/{$this->ids['learner']}/keep", ['until' => null])->assertOk();
-    expect($run())->toBe(1)->and(DB::table('learners')->where('id', $this->ids['learner'])->value('name'))->toBe('Erased learner')->and($grown->refresh()->name)->toBe('Grown Up');
+    expect($run())->toBe(1)->and(
+        DB::table('learners')->where('id', $this->ids['learner'])->value('name'),
+    )->toBe('Erased learner')->and($grown->refresh()->name)->toBe('Grown Up');
     // And once more changes nothing.
     expect($run())->toBe(0);
     $this->travel(13)->months();

@@ -20,7 +20,9 @@ it('gives every address one right, and each right at least one address', functio
         }
     }
     expect(count($rights))->toBe(count(Routes::guarded()))
-        ->and(array_values(array_unique(array_map(fn (Right $right): string => $right->value, $rights))))->toEqualCanonicalizing(array_column(Right::cases(), 'value'));
+        ->and(
+            array_values(array_unique(array_map(fn (Right $right): string => $right->value, $rights))),
+        )->toEqualCanonicalizing(array_column(Right::cases(), 'value'));
 });
 
 it('refuses each role what the table does not give it, and lets it as far as the row where it does', function (Role $role): void {
@@ -31,7 +33,11 @@ it('refuses each role what the table does not give it, and lets it as far as the
     $refused = $given = 0;
     foreach (Routes::withBodies($world['ids']) as $route => $body) {
         [$method, $uri] = Routes::addressed($route, $world['ids']);
-        $right = NamesItsRight::rightOf(collect(Route::getRoutes()->getRoutes())->first(fn ($one) => in_array($method, $one->methods(), true) && 'api/'.explode(' ', $route)[1] === $one->uri()));
+        $right = NamesItsRight::rightOf(
+            collect(Route::getRoutes()->getRoutes())->first(
+                fn ($one) => in_array($method, $one->methods(), true) && 'api/'.explode(' ', $route)[1] === $one->uri(),
+            ),
+        );
         DB::beginTransaction();
         $before = DB::table('changes')->count();
         $status = $this->actingAs($user)->json($method, $uri, $body)->status();
@@ -44,7 +50,19 @@ it('refuses each role what the table does not give it, and lets it as far as the
         DB::rollBack();
     }
     expect([$given, $refused])->toBe(match ($role) {
-        Role::Owner => [$given, 0], Role::Instructor => [$given, count(array_filter(array_keys(Routes::withBodies($world['ids'])), fn (string $route): bool => preg_match('#^(PUT school/reading|PUT doctrines/school|\w+ people|GET letters|GET changes|\w+ retention|PUT learners/\{learner\}/keep|POST learners/\{learner\}/erasure)#', $route) === 1))],
+        Role::Owner => [$given, 0],
+        Role::Instructor => [
+            $given,
+            count(
+                array_filter(
+                    array_keys(Routes::withBodies($world['ids'])),
+                    fn (string $route): bool => preg_match(
+                        '#^(PUT school/reading|PUT doctrines/school|\w+ people|GET letters|GET changes|\w+ retention|PUT learners/\{learner\}/keep|POST learners/\{learner\}/erasure)#',
+                        $route,
+                    ) === 1,
+                ),
+            ),
+        ],
         default => [10, $given + $refused - 10],
     });
 })->with(Role::cases());

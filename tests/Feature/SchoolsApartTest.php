@@ -20,15 +20,26 @@ beforeEach(function (): void {
     $this->our = $this->lesson($this->ours);
     app(CurrentSchool::class)->within(App\Models\School::findOrFail($this->theirs->school_id), function (): void {
         $lesson = $this->their['lesson'];
-        $this->their['item'] = PlannedItem::query()->create(['lesson_id' => $lesson->id, 'place_id' => $this->their['place']->id, 'ordinal' => 1, 'minutes' => 10]);
-        $this->their['overruling'] = Overruling::query()->create(['learner_id' => $lesson->learner_id, 'user_id' => $this->theirs->id, 'routine' => 'emerge-right', 'step' => 'look', 'level' => 'mostly', 'reason' => 'Theirs alone']);
-        $this->their['promise'] = Promise::query()->create(['lesson_id' => $lesson->id, 'learner_id' => $lesson->learner_id, 'kind' => 'homework', 'text' => 'Theirs alone']);
+        $this->their['item'] = PlannedItem::query()->create([
+            'lesson_id' => $lesson->id, 'place_id' => $this->their['place']->id, 'ordinal' => 1, 'minutes' => 10,
+        ]);
+        $this->their['overruling'] = Overruling::query()->create([
+            'learner_id' => $lesson->learner_id, 'user_id' => $this->theirs->id, 'routine' => 'emerge-right', 'step' => 'look', 'level' => 'mostly',
+            'reason' => 'Theirs alone',
+        ]);
+        $this->their['promise'] = Promise::query()->create([
+            'lesson_id' => $lesson->id, 'learner_id' => $lesson->learner_id, 'kind' => 'homework', 'text' => 'Theirs alone',
+        ]);
     });
     $this->actingAs($this->ours);
 });
 
 it('finds nothing of another school at any address that takes an id', function (): void {
-    $ids = ['lesson' => $this->their['lesson']->id, 'learner' => $this->their['learner']->id, 'place' => $this->their['place']->id, 'item' => $this->their['item']->id, 'promise' => $this->their['promise']->id, 'vehicle' => $this->their['vehicle']->id, 'overruling' => $this->their['overruling']->id];
+    $ids = [
+        'lesson' => $this->their['lesson']->id, 'learner' => $this->their['learner']->id, 'place' => $this->their['place']->id,
+        'item' => $this->their['item']->id, 'promise' => $this->their['promise']->id, 'vehicle' => $this->their['vehicle']->id,
+        'overruling' => $this->their['overruling']->id,
+    ];
     $tried = 0;
     foreach (Route::getRoutes() as $route) {
         foreach ($route->parameterNames() as $name) {
@@ -39,7 +50,14 @@ it('finds nothing of another school at any address that takes an id', function (
                 $known = $ids + ['routine' => 'emerge-right', 'step' => 'look'];
                 $uri = str_replace(array_map(fn ($key) => '{'.$key.'}', array_keys($known)), $known, $route->uri());
                 expect($uri)->not->toContain('{');
-                $this->json($method, $uri, ['place_id' => $this->their['place']->id, 'items' => [$ids['item']], 'kind' => 'promise', 'text' => 'x', 'kept' => true, 'minutes' => 10, 'name' => 'x', 'transmission' => 'manual', 'level' => 'beginner', 'controls' => 'standard', 'routine' => 'emerge-left', 'approach' => [], 'step' => 'look', 'level' => 'mostly', 'reason' => 'x', 'withdrawn' => true])
+                $this->json(
+                    $method, $uri,
+                    [
+                        'place_id' => $this->their['place']->id, 'items' => [$ids['item']], 'kind' => 'promise', 'text' => 'x', 'kept' => true,
+                        'minutes' => 10, 'name' => 'x', 'transmission' => 'manual', 'level' => 'beginner', 'controls' => 'standard',
+                        'routine' => 'emerge-left', 'approach' => [], 'step' => 'look', 'level' => 'mostly', 'reason' => 'x', 'withdrawn' => true,
+                    ],
+                )
                     ->assertNotFound();
                 $tried++;
             }
@@ -57,17 +75,36 @@ it('lists only its own', function (): void {
 });
 
 it('takes nothing of another school into a new row', function (): void {
-    $this->postJson('api/lessons', ['learner_id' => $this->their['learner']->id, 'vehicle_id' => $this->our['vehicle']->id, 'starts_at' => now()->toIso8601String(), 'minutes' => 60])->assertNotFound();
-    $this->postJson('api/lessons', ['learner_id' => $this->our['learner']->id, 'vehicle_id' => $this->their['vehicle']->id, 'starts_at' => now()->toIso8601String(), 'minutes' => 60])->assertNotFound();
+    $this->postJson(
+        'api/lessons',
+        ['learner_id' => $this->their['learner']->id, 'vehicle_id' => $this->our['vehicle']->id, 'starts_at' => now()->toIso8601String(), 'minutes' => 60],
+    )->assertNotFound();
+    $this->postJson(
+        'api/lessons',
+        ['learner_id' => $this->our['learner']->id, 'vehicle_id' => $this->their['vehicle']->id, 'starts_at' => now()->toIso8601String(), 'minutes' => 60],
+    )->assertNotFound();
     $this->postJson("api/lessons/{$this->our['lesson']->id}/items", ['place_id' => $this->their['place']->id])->assertNotFound();
-    $round = fn (array $what): array => ['rounds' => [['id' => (string) Str::uuid7(), 'lesson_id' => $this->our['lesson']->id, 'place_id' => $this->our['place']->id, 'routine' => 'emerge-right', 'device_at' => now()->toIso8601String(), ...$what]], 'marks' => []];
+    $round = fn (array $what): array => [
+        'rounds' => [
+            [
+                'id' => (string) Str::uuid7(), 'lesson_id' => $this->our['lesson']->id, 'place_id' => $this->our['place']->id,
+                'routine' => 'emerge-right', 'device_at' => now()->toIso8601String(), ...$what,
+            ],
+        ],
+        'marks' => [],
+    ];
     $this->postJson('api/sync', $round(['lesson_id' => $this->their['lesson']->id]))->assertUnprocessable();
     $this->postJson('api/sync', $round(['place_id' => $this->their['place']->id]))->assertUnprocessable();
     expect(DB::table('rounds')->count())->toBe(0);
 });
 
 it('is refused by the database itself, whatever the code does', function (): void {
-    expect(fn () => DB::table('promises')->insert(['id' => (string) Str::uuid7(), 'school_id' => $this->ours->school_id, 'lesson_id' => $this->their['lesson']->id, 'learner_id' => $this->our['learner']->id, 'kind' => 'promise', 'text' => 'x']))
+    expect(
+        fn () => DB::table('promises')->insert([
+            'id' => (string) Str::uuid7(), 'school_id' => $this->ours->school_id, 'lesson_id' => $this->their['lesson']->id,
+            'learner_id' => $this->our['learner']->id, 'kind' => 'promise', 'text' => 'x',
+        ]),
+    )
         ->toThrow(QueryException::class, 'foreign key');
 });
 

@@ -9,7 +9,9 @@ use Illuminate\Support\Facades\DB;
 it('signs in, and slows down guessing', function (): void {
     $user = $this->user($this->school());
     $this->postJson('api/session', ['email' => $user->email, 'password' => 'wrong'])->assertUnprocessable()->assertJsonValidationErrors('email');
-    $this->postJson('api/session', ['email' => $user->email, 'password' => 'long-enough-1'])->assertOk()->assertJsonPath('user.id', $user->id)->assertJsonMissingPath('user.password');
+    $this->postJson(
+        'api/session', ['email' => $user->email, 'password' => 'long-enough-1'],
+    )->assertOk()->assertJsonPath('user.id', $user->id)->assertJsonMissingPath('user.password');
     $this->deleteJson('api/session')->assertNoContent();
     foreach (range(1, 6) as $_) {
         $last = $this->postJson('api/session', ['email' => $user->email, 'password' => 'guess']);
@@ -22,10 +24,16 @@ it('changes the password only with the present one, and ends other sessions ever
     $this->actingAs($user);
     $other = ['user_id' => $user->id, 'payload' => '', 'last_activity' => time()];
     DB::table('sessions')->insert(['id' => 'elsewhere'] + $other);
-    $this->putJson('api/password', ['current_password' => 'no', 'password' => 'another-long-1'])->assertUnprocessable()->assertJsonValidationErrors('current_password');
-    $this->putJson('api/password', ['current_password' => 'long-enough-1', 'password' => 'short'])->assertUnprocessable()->assertJsonValidationErrors('password');
+    $this->putJson(
+        'api/password', ['current_password' => 'no', 'password' => 'another-long-1'],
+    )->assertUnprocessable()->assertJsonValidationErrors('current_password');
+    $this->putJson(
+        'api/password', ['current_password' => 'long-enough-1', 'password' => 'short'],
+    )->assertUnprocessable()->assertJsonValidationErrors('password');
     $this->putJson('api/password', ['current_password' => 'long-enough-1', 'password' => 'another-long-1'])->assertNoContent();
-    expect(DB::table('sessions')->where('user_id', $user->id)->count())->toBe(0)->and(auth()->validate(['email' => $user->email, 'password' => 'another-long-1']))->toBeTrue();
+    expect(DB::table('sessions')->where('user_id', $user->id)->count())->toBe(0)->and(
+        auth()->validate(['email' => $user->email, 'password' => 'another-long-1']),
+    )->toBeTrue();
     DB::table('sessions')->insert(['id' => 'elsewhere'] + $other);
     $this->deleteJson('api/sessions')->assertNoContent();
     expect(DB::table('sessions')->where('user_id', $user->id)->count())->toBe(0);
@@ -54,7 +62,9 @@ it('answers every page with the headers that keep strangers’ scripts out', fun
 it('leaves closed what a form must not set', function (): void {
     $user = $this->user($this->school());
     $foreign = $this->school('Foreign');
-    $this->actingAs($user)->postJson('api/vehicles', ['name' => 'Car', 'transmission' => 'manual', 'controls' => 'standard', 'school_id' => $foreign->id, 'id' => 'x'])->assertCreated();
+    $this->actingAs($user)->postJson(
+        'api/vehicles', ['name' => 'Car', 'transmission' => 'manual', 'controls' => 'standard', 'school_id' => $foreign->id, 'id' => 'x'],
+    )->assertCreated();
     expect(Vehicle::query()->sole()->school_id)->toBe($user->school_id);
 });
 
@@ -115,7 +125,9 @@ it('reads every byte of a password, and takes those that were kept another way',
     $this->actingAs($user);
     $long = str_repeat('correct horse ', 6);
     $this->putJson('api/password', ['current_password' => 'long-enough-1', 'password' => "{$long}A"])->assertNoContent();
-    expect(auth()->validate(['email' => $user->email, 'password' => "{$long}A"]))->toBeTrue()->and(auth()->validate(['email' => $user->email, 'password' => "{$long}B"]))->toBeFalse();
+    expect(
+        auth()->validate(['email' => $user->email, 'password' => "{$long}A"]),
+    )->toBeTrue()->and(auth()->validate(['email' => $user->email, 'password' => "{$long}B"]))->toBeFalse();
     DB::table('users')->where('id', $user->id)->update(['password' => password_hash('of before, 1', PASSWORD_BCRYPT, ['cost' => 4])]);
     $this->postJson('api/session', ['email' => $user->email, 'password' => 'of before, 1'])->assertOk();
     expect(password_get_info($user->refresh()->password)['algoName'])->toBe('argon2id');
@@ -123,8 +135,11 @@ it('reads every byte of a password, and takes those that were kept another way',
 
 it('refuses passwords that anybody would try first', function (string $password): void {
     $user = $this->user($this->school(), 'instructor', 'petra.lindqvist@school.test');
-    $this->actingAs($user)->putJson('api/password', ['current_password' => 'long-enough-1', 'password' => $password])->assertUnprocessable()->assertJsonValidationErrors('password');
-})->with(['password123', 'Password2026!', '1234567890', '9876543210', 'qwertyuiop', 'aaaaaaaaaaaa', 'abababababab', 'demo-harbour', 'petra.lindqvist@school.test', 'Petra.Lindqvist1', 'iloveyou!!!']);
+    $this->actingAs($user)->putJson(
+        'api/password', ['current_password' => 'long-enough-1', 'password' => $password],
+    )->assertUnprocessable()->assertJsonValidationErrors('password');
+})->with(['password123', 'Password2026!', '1234567890', '9876543210', 'qwertyuiop', 'aaaaaaaaaaaa', 'abababababab', 'demo-harbour',
+    'petra.lindqvist@school.test', 'Petra.Lindqvist1', 'iloveyou!!!']);
 
 it('says truly whether it can do its work, and names nobody else’s address', function (): void {
     config(['installation.keep' => sys_get_temp_dir()]);
@@ -132,7 +147,9 @@ it('says truly whether it can do its work, and names nobody else’s address', f
     DB::table('jobs')->insert(['queue' => 'default', 'payload' => '{}', 'attempts' => 0, 'available_at' => time() - 3600, 'created_at' => time() - 3600]);
     $this->get('up')->assertStatus(503)->assertJson(['worker' => false, 'database' => true]);
     // One waits long while another is being done: work goes on.
-    DB::table('jobs')->insert(['queue' => 'default', 'payload' => '{}', 'attempts' => 1, 'reserved_at' => time(), 'available_at' => time(), 'created_at' => time()]);
+    DB::table('jobs')->insert([
+        'queue' => 'default', 'payload' => '{}', 'attempts' => 1, 'reserved_at' => time(), 'available_at' => time(), 'created_at' => time(),
+    ]);
     $this->get('up')->assertOk();
     DB::table('jobs')->delete();
     config(['installation.keep' => '/nowhere/at/all']);
@@ -158,4 +175,5 @@ it('names nothing of its inside where it finds nothing', function (string $uri):
     $this->actingAs($this->user($this->school()));
     $answer = $this->getJson($uri)->assertNotFound();
     expect($answer->json('message'))->not->toContain('\\')->not->toContain('model')->not->toBeEmpty();
-})->with(['api/lessons/none', 'api/learners/018f0000-0000-7000-8000-000000000000', 'api/learners/018f0000-0000-7000-8000-000000000000/skill/emerge-right/elbow', 'api/no/such/address']);
+})->with(['api/lessons/none', 'api/learners/018f0000-0000-7000-8000-000000000000',
+    'api/learners/018f0000-0000-7000-8000-000000000000/skill/emerge-right/elbow', 'api/no/such/address']);

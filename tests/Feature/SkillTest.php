@@ -20,9 +20,15 @@ beforeEach(function (): void {
         $said = ['rounds' => [], 'marks' => []];
         foreach ($rounds as $marks) {
             $round = (string) Str::uuid7();
-            $said['rounds'][] = ['id' => $round, 'lesson_id' => $at['lesson']->id, 'place_id' => $at['place']->id, 'routine' => 'emerge-right', 'conditions' => $conditions, 'device_at' => now()->subHour()->toIso8601ZuluString()];
+            $said['rounds'][] = [
+                'id' => $round, 'lesson_id' => $at['lesson']->id, 'place_id' => $at['place']->id, 'routine' => 'emerge-right',
+                'conditions' => $conditions, 'device_at' => now()->subHour()->toIso8601ZuluString(),
+            ];
             foreach ($marks as $step => $outcome) {
-                $said['marks'][] = ['id' => (string) Str::uuid7(), 'round_id' => $round, 'kind' => 'step', 'step' => $step, 'outcome' => $outcome, 'device_at' => now()->subHour()->toIso8601ZuluString()];
+                $said['marks'][] = [
+                    'id' => (string) Str::uuid7(), 'round_id' => $round, 'kind' => 'step', 'step' => $step, 'outcome' => $outcome,
+                    'device_at' => now()->subHour()->toIso8601ZuluString(),
+                ];
             }
             foreach ($more as $mark) {
                 $said['marks'][] = ['id' => (string) Str::uuid7(), 'round_id' => $round, 'device_at' => now()->subHour()->toIso8601ZuluString(), ...$mark];
@@ -32,7 +38,9 @@ beforeEach(function (): void {
 
         return $said;
     };
-    $this->cell = fn (string $step = 'position'): ?array => collect($this->getJson("api/learners/{$this->learner}/skill")->assertOk()->json('cells'))->firstWhere('step', $step);
+    $this->cell = fn (string $step = 'position'): ?array => collect(
+        $this->getJson("api/learners/{$this->learner}/skill")->assertOk()->json('cells'),
+    )->firstWhere('step', $step);
 });
 
 it('keeps an answer until the record changes: a new mark, a correction, a word of the instructor, a rating', function (): void {
@@ -45,7 +53,18 @@ it('keeps an answer until the record changes: a new mark, a correction, a word o
     $said = ($this->drive)([['position' => 'unaided']], $this->at);
     $second = ($this->cell)();
     expect($second['evidence'])->toBe(2)->and($second['estimate'])->toBeGreaterThan($first['estimate']);
-    $this->postJson('api/sync', ['rounds' => [], 'marks' => [['id' => (string) Str::uuid7(), 'round_id' => $said['rounds'][0]['id'], 'kind' => 'step', 'step' => 'position', 'outcome' => 'missed', 'corrects_id' => $said['marks'][0]['id'], 'device_at' => now()->toIso8601ZuluString()]]])->assertOk();
+    $this->postJson(
+        'api/sync',
+        [
+            'rounds' => [],
+            'marks' => [
+                [
+                    'id' => (string) Str::uuid7(), 'round_id' => $said['rounds'][0]['id'], 'kind' => 'step', 'step' => 'position',
+                    'outcome' => 'missed', 'corrects_id' => $said['marks'][0]['id'], 'device_at' => now()->toIso8601ZuluString(),
+                ],
+            ],
+        ],
+    )->assertOk();
     $third = ($this->cell)();
     expect($third['evidence'])->toBe(2)->and($third['estimate'])->toBeLessThan($second['estimate']);
     $marks = $this->getJson("api/learners/{$this->learner}/skill/emerge-right/position")->json('marks');
@@ -59,7 +78,9 @@ it('lets an instructor overrule with a reason, both kept, taken back only by who
     $alone = ($this->cell)()['estimate'];
     $word = ['routine' => 'emerge-right', 'step' => 'position', 'level' => 'nearly-always'];
     $this->postJson("api/learners/{$this->learner}/overrulings", $word)->assertUnprocessable()->assertJsonValidationErrors('reason');
-    $this->postJson("api/learners/{$this->learner}/overrulings", ['level' => 'splendid', 'reason' => 'x'] + $word)->assertUnprocessable()->assertJsonValidationErrors('level');
+    $this->postJson(
+        "api/learners/{$this->learner}/overrulings", ['level' => 'splendid', 'reason' => 'x'] + $word,
+    )->assertUnprocessable()->assertJsonValidationErrors('level');
     $this->postJson("api/learners/{$this->learner}/overrulings", ['routine' => 'hump', 'step' => 'signal', 'reason' => 'x'] + $word)->assertUnprocessable();
     $id = $this->postJson("api/learners/{$this->learner}/overrulings", $word + ['reason' => 'A lorry hid the line both times.'])->assertCreated()->json('id');
     $said = ($this->cell)();
@@ -67,15 +88,34 @@ it('lets an instructor overrule with a reason, both kept, taken back only by who
     $this->actingAs($this->user($this->school))->patchJson("api/overrulings/{$id}", ['withdrawn' => true])->assertForbidden();
     $this->actingAs($this->user($this->school, 'owner'))->patchJson("api/overrulings/{$id}", ['withdrawn' => true])->assertOk();
     $kept = $this->getJson("api/learners/{$this->learner}/skill/emerge-right/position")->json('overrulings.0');
-    expect(($this->cell)())->said->toBeNull()->estimate->toEqualWithDelta($alone, 0.001)->and($kept['reason'])->toBe('A lorry hid the line both times.')->and($kept['withdrawn_at'])->not->toBeNull();
+    expect(($this->cell)())
+        ->said
+        ->toBeNull()
+        ->estimate
+        ->toEqualWithDelta($alone, 0.001)
+        ->and($kept['reason'])
+        ->toBe('A lorry hid the line both times.')
+        ->and($kept['withdrawn_at'])
+        ->not
+        ->toBeNull();
 });
 
 it('takes conditions with the round or beside it, refuses unknown ones by name, and counts the hours in them', function (): void {
     $said = ($this->drive)([['position' => 'prompted']], $this->at, ['traffic' => 'quiet', 'road' => 'town']);
     $quiet = ($this->cell)()['estimate'];
-    $conditions = fn (array $what): array => ['rounds' => [], 'marks' => [['id' => (string) Str::uuid7(), 'round_id' => $said['rounds'][0]['id'], 'kind' => 'conditions', 'device_at' => now()->toIso8601ZuluString(), ...$what]]];
+    $conditions = fn (array $what): array => [
+        'rounds' => [],
+        'marks' => [
+            [
+                'id' => (string) Str::uuid7(), 'round_id' => $said['rounds'][0]['id'], 'kind' => 'conditions',
+                'device_at' => now()->toIso8601ZuluString(), ...$what,
+            ],
+        ],
+    ];
     $this->postJson('api/sync', $conditions([]))->assertUnprocessable()->assertJsonValidationErrors('marks.0.conditions');
-    $this->postJson('api/sync', $conditions(['conditions' => ['traffic' => 'loud']]))->assertUnprocessable()->assertJsonValidationErrors('marks.0.conditions.traffic');
+    $this->postJson(
+        'api/sync', $conditions(['conditions' => ['traffic' => 'loud']]),
+    )->assertUnprocessable()->assertJsonValidationErrors('marks.0.conditions.traffic');
     $this->postJson('api/sync', $conditions(['conditions' => ['traffic' => 'busy', 'light' => 'night']]))->assertOk();
     expect(($this->cell)()['estimate'])->toBeGreaterThan($quiet);
     $hours = $this->getJson("api/learners/{$this->learner}")->json('hours');
@@ -87,7 +127,12 @@ it('shows the marks behind what holds back, by step, section, routine or conditi
     ($this->drive)([['position' => 'prompted']], $this->at, ['traffic' => 'quiet']);
     $marks = fn (string $asked): array => array_column($this->getJson("api/learners/{$this->learner}/marks?{$asked}")->assertOk()->json(), 'outcome');
     expect($marks(''))->toHaveCount(3)->and($marks('step=position&section=emerging'))->toEqualCanonicalizing(['missed', 'prompted'])
-        ->and($marks('condition=busy'))->toEqualCanonicalizing(['missed', 'unaided'])->and($marks('routine=turn-left'))->toBe([])->and($marks('section=turning'))->toBe([]);
+        ->and($marks('condition=busy'))
+        ->toEqualCanonicalizing(['missed', 'unaided'])
+        ->and($marks('routine=turn-left'))
+        ->toBe([])
+        ->and($marks('section=turning'))
+        ->toBe([]);
     $this->getJson("api/learners/{$this->learner}/marks?condition=loud")->assertUnprocessable()->assertJsonValidationErrors('condition');
 });
 
@@ -108,13 +153,31 @@ it('brings the records of a school up to date in the background, its own alone, 
     ($this->drive)(array_fill(0, 10, ['signal' => 'unaided', 'position' => 'unaided']), $this->at);
     ($this->drive)([['position' => 'missed']], $this->at, [], [['kind' => 'taught', 'taught' => 'shown']]);
     $said = ($this->drive)([['position' => 'missed']], $this->at);
-    $this->postJson('api/sync', ['rounds' => [], 'marks' => [['id' => (string) Str::uuid7(), 'round_id' => $said['rounds'][0]['id'], 'kind' => 'step', 'corrects_id' => $said['marks'][0]['id'], 'withdrawn' => true, 'device_at' => now()->toIso8601ZuluString()]]])->assertOk();
+    $this->postJson(
+        'api/sync',
+        [
+            'rounds' => [],
+            'marks' => [
+                [
+                    'id' => (string) Str::uuid7(), 'round_id' => $said['rounds'][0]['id'], 'kind' => 'step', 'corrects_id' => $said['marks'][0]['id'],
+                    'withdrawn' => true, 'device_at' => now()->toIso8601ZuluString(),
+                ],
+            ],
+        ],
+    )->assertOk();
 
     $before = $this->getJson('api/school/learners')->assertOk()->json();
     expect($before['learners'])->toHaveCount(1)->and($before['learners'][0]['skill'])->toBeNull()->and($before['stale'])->toBe(1);
     $this->postJson('api/school/records')->assertOk()->assertJson(['stale' => 0, 'progress' => null, 'failed' => 0]);
     $after = $this->getJson('api/school/learners')->json('learners.0.skill');
-    expect($after['marks'])->toBe(40)->and($after['average'])->toBeGreaterThan(0.0)->and(SkillAnswer::query()->count())->toBe(1)->and(DB::table('skill_answers')->count())->toBe(1);
+    expect($after['marks'])
+        ->toBe(40)
+        ->and($after['average'])
+        ->toBeGreaterThan(0.0)
+        ->and(SkillAnswer::query()->count())
+        ->toBe(1)
+        ->and(DB::table('skill_answers')->count())
+        ->toBe(1);
     // Nothing to do: no second batch. A new day makes every answer old.
     Bus::fake();
     $this->postJson('api/school/records')->assertOk();
@@ -124,7 +187,9 @@ it('brings the records of a school up to date in the background, its own alone, 
 
     $teaching = $this->getJson('api/school/teaching')->assertOk()->json();
     $position = collect($teaching['failures'])->firstWhere('step', 'position');
-    expect($position['helped'])->toMatchArray(['count' => 10, 'of' => 20])->and([$position['cause'], $position['with']['count'], $position['with']['of'], $position['without']['count'], $position['without']['of']])->toBe(['signal', 10, 10, 0, 10])
+    expect($position['helped'])->toMatchArray(['count' => 10, 'of' => 20])->and([
+        $position['cause'], $position['with']['count'], $position['with']['of'], $position['without']['count'], $position['without']['of'],
+    ])->toBe(['signal', 10, 10, 0, 10])
         ->and($teaching['places'])->toHaveCount(1)->and($teaching['places'][0]['failed'])->toMatchArray(['count' => 10, 'of' => 20])
         ->and(collect($teaching['routines'])->firstWhere('routine', 'emerge-right')['learners'])->toBe(1);
 });
@@ -132,8 +197,17 @@ it('brings the records of a school up to date in the background, its own alone, 
 it('says what could not be worked out, and does not try it over and over', function (): void {
     ($this->drive)([['position' => 'missed']], $this->at);
     $broken = (string) Str::uuid7();
-    DB::table('rounds')->insert(['id' => $broken, 'school_id' => $this->school->id, 'lesson_id' => $this->at['lesson']->id, 'place_id' => $this->at['place']->id, 'routine' => 'unicycle', 'conditions' => '{}', 'device_at' => now(), 'began_at' => now(), 'server_at' => now()]);
-    $this->postJson('api/sync', ['rounds' => [], 'marks' => [['id' => (string) Str::uuid7(), 'round_id' => $broken, 'kind' => 'held-back-rightly', 'device_at' => now()->toIso8601ZuluString()]]])->assertOk();
+    DB::table('rounds')->insert([
+        'id' => $broken, 'school_id' => $this->school->id, 'lesson_id' => $this->at['lesson']->id, 'place_id' => $this->at['place']->id,
+        'routine' => 'unicycle', 'conditions' => '{}', 'device_at' => now(), 'began_at' => now(), 'server_at' => now(),
+    ]);
+    $this->postJson(
+        'api/sync',
+        [
+            'rounds' => [],
+            'marks' => [['id' => (string) Str::uuid7(), 'round_id' => $broken, 'kind' => 'held-back-rightly', 'device_at' => now()->toIso8601ZuluString()]],
+        ],
+    )->assertOk();
     config(['queue.default' => 'database']);
     $this->postJson('api/school/records')->assertOk()->assertJson(['stale' => 1, 'progress' => ['done' => 0, 'of' => 1], 'failed' => 0]);
     Artisan::call('queue:work', ['--stop-when-empty' => true, '--sleep' => 0, '--memory' => 1024]);

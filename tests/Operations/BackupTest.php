@@ -46,7 +46,10 @@ it('refuses what a newer version made, what is cut, what is changed and what is 
     file_put_contents($file, gzencode(implode("\n", $spoil($lines))."\n"));
     expect(fn () => Restore::from($file))->toThrow(RuntimeException::class, $why)->and(Backup::sums())->toBe($before);
 })->with([
-    'newer' => [fn (array $lines): array => [str_replace('"migrations":["', '"migrations":["2099_01_01_000001_of_later","', $lines[0]), ...array_slice($lines, 1)], 'newer Noble Turn'],
+    'newer' => [
+        fn (array $lines): array => [str_replace('"migrations":["', '"migrations":["2099_01_01_000001_of_later","', $lines[0]), ...array_slice($lines, 1)],
+        'newer Noble Turn',
+    ],
     'another format' => [fn (array $lines): array => [str_replace('"version":1', '"version":2', $lines[0]), ...array_slice($lines, 1)], 'version 2'],
     'cut' => [fn (array $lines): array => array_slice($lines, 0, -1), 'cut off'],
     'changed' => [fn (array $lines): array => array_map(fn (string $line): string => str_replace('"Here"', '"There"', $line), $lines), 'damaged'],
@@ -77,7 +80,10 @@ it('writes all tables as they were at one moment, whatever is marked meanwhile',
     $written = 0;
     DB::connection()->beforeExecuting(function (string $sql) use (&$written): void {
         if (str_contains($sql, 'from `schools`') && $written < 2) {
-            DB::connection('other')->table('schools')->insert(['id' => sprintf('028f0000-0000-7000-8000-%012d', ++$written), 'name' => 'Meanwhile', 'time_zone' => 'UTC', 'pack' => 'gb', 'practice' => '{}']);
+            DB::connection('other')->table('schools')->insert([
+                'id' => sprintf('028f0000-0000-7000-8000-%012d', ++$written), 'name' => 'Meanwhile', 'time_zone' => 'UTC', 'pack' => 'gb',
+                'practice' => '{}',
+            ]);
         }
     });
     expect(Backup::to("{$this->keep}/then.jsonl.gz")['schools']['rows'])->toBe(3000)->and($written)->toBe(2)->and(DB::table('schools')->count())->toBe(3002);
@@ -98,8 +104,12 @@ it('erases again whoever was erased after the back-up was made', function (): vo
         return $said;
     });
     $marks = DB::table('marks')->count();
-    $this->artisan('installation', ['what' => 'restore', 'file' => $file, '--replace' => true])->expectsOutputToContain('One learner had been erased since')->assertSuccessful();
-    expect(DB::table('learners')->where('id', $id)->value('name'))->toBe('Erased learner')->and(DB::table('learners')->where('name', $name)->exists())->toBeFalse()
+    $this->artisan(
+        'installation', ['what' => 'restore', 'file' => $file, '--replace' => true],
+    )->expectsOutputToContain('One learner had been erased since')->assertSuccessful();
+    expect(
+        DB::table('learners')->where('id', $id)->value('name'),
+    )->toBe('Erased learner')->and(DB::table('learners')->where('name', $name)->exists())->toBeFalse()
         ->and(DB::table('marks')->count())->toBe($marks)
         // The list itself names nobody.
         ->and(trim((string) file_get_contents("{$this->keep}/erased")))->toBe($id);

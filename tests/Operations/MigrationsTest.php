@@ -77,7 +77,9 @@ it('puts all data back where an update fails, before whichever statement, and su
     // The log is in the order of the presses, every chain after what it corrects, and locked as before.
     $marks = DB::table('marks')->orderBy('pressed_at')->get()->keyBy('id');
     expect($marks->pluck('id')->all())->toEqualCanonicalizing([$at['first'], $at['moment'], $at['second'], $at['third']])
-        ->and([$marks[$at['first']]->slot, $marks[$at['second']]->slot, $marks[$at['third']]->slot, $marks[$at['third']]->step])->toBe(['look', 'look', 'look', 'look'])
+        ->and([
+            $marks[$at['first']]->slot, $marks[$at['second']]->slot, $marks[$at['third']]->slot, $marks[$at['third']]->step,
+        ])->toBe(['look', 'look', 'look', 'look'])
         ->and($marks[$at['moment']]->slot)->toBe("moment {$at['moment']}")
         ->and($marks[$at['third']]->pressed_at)->toBe('2026-05-20 12:00:01.000')->and($marks[$at['third']]->device_at)->toBe('2026-05-21 09:00:00.000')
         ->and([(bool) $marks[$at['second']]->after_read, (bool) $marks[$at['first']]->after_read])->toBe([true, false])
@@ -88,7 +90,10 @@ it('puts all data back where an update fails, before whichever statement, and su
 
 it('stands three real kills of an update, at a first start and with data', function (string $after): void {
     $start = function (): Process {
-        $process = new Process([PHP_BINARY, 'artisan', 'installation', 'update'], base_path(), ['DB_DATABASE' => self::DATABASE, 'NOBLE_TURN_KEEP' => $this->keep, 'APP_ENV' => 'testing']);
+        $process = new Process(
+            [PHP_BINARY, 'artisan', 'installation', 'update'], base_path(),
+            ['DB_DATABASE' => self::DATABASE, 'NOBLE_TURN_KEEP' => $this->keep, 'APP_ENV' => 'testing'],
+        );
         $process->start();
 
         return $process;
@@ -116,14 +121,18 @@ it('stands three real kills of an update, at a first start and with data', funct
 })->with(['lessons', 'overrulings', 'began_at']);
 
 it('stands real kills while the demo is made anew, and heals by the next start', function (string $when): void {
-    $run = fn (string $what): Process => new Process([PHP_BINARY, 'artisan', 'installation', $what], base_path(), ['DB_DATABASE' => self::DATABASE, 'NOBLE_TURN_KEEP' => $this->keep, 'APP_ENV' => 'testing']);
+    $run = fn (string $what): Process => new Process(
+        [PHP_BINARY, 'artisan', 'installation', $what], base_path(),
+        ['DB_DATABASE' => self::DATABASE, 'NOBLE_TURN_KEEP' => $this->keep, 'APP_ENV' => 'testing'],
+    );
     $this->migrateTo();
     $whole = $this->shape();
     Artisan::call('installation', ['what' => 'demo']);
     $process = $run('fresh-demo');
     $process->start();
     $isThen = fn (): bool => match ($when) {
-        'dropped' => ! Schema::hasTable('marks'), 'half made' => ! Schema::hasTable('skill_answers') && Schema::hasTable('lessons'), 'made' => Schema::hasTable('installations') && DB::table('schools')->doesntExist()
+        'dropped' => ! Schema::hasTable('marks'), 'half made' => ! Schema::hasTable('skill_answers') && Schema::hasTable('lessons'),
+        'made' => Schema::hasTable('installations') && DB::table('schools')->doesntExist()
     };
     $started = microtime(true);
     while ($process->isRunning() && (microtime(true) - $started < 0.2 || ! rescue($isThen, false, false))) {
@@ -140,7 +149,12 @@ it('says what to do where a restore was broken off, and takes it when it is run 
     $this->migrateTo();
     $this->insert('schools', ['name' => 'Mine', 'time_zone' => 'UTC', 'pack' => 'gb', 'practice' => '{}']);
     Backup::to("{$this->keep}/mine.jsonl.gz");
-    $broken = breakOffBefore(40, fn () => Artisan::call('installation', ['what' => 'restore', 'file' => "{$this->keep}/mine.jsonl.gz", '--replace' => true]) === 0 ?: throw new BrokenOff('broken off before'));
+    $broken = breakOffBefore(
+        40,
+        fn () => Artisan::call(
+            'installation', ['what' => 'restore', 'file' => "{$this->keep}/mine.jsonl.gz", '--replace' => true],
+        ) === 0 ?: throw new BrokenOff('broken off before'),
+    );
     expect($broken)->toBeTrue()->and(Artisan::call('installation', ['what' => 'update']))->toBe(1)->and(Artisan::output())->toContain('run bin/restore again')
         ->and(Artisan::call('installation', ['what' => 'restore', 'file' => "{$this->keep}/mine.jsonl.gz"]))->toBe(0)
         ->and(DB::table('schools')->pluck('name')->all())->toBe(['Mine'])->and(Artisan::call('installation', ['what' => 'update']))->toBe(0);
@@ -151,12 +165,20 @@ it('keeps the demo apart from a school of its own', function (): void {
     expect(Artisan::call('installation', ['what' => 'demo']))->toBe(0)->and(Installation::kind())->toBe(Kind::Demo);
     $schools = DB::table('schools')->pluck('id');
     // Made anew where it is the demo.
-    expect(Artisan::call('installation', ['what' => 'fresh-demo']))->toBe(0)->and(DB::table('schools')->count())->toBe(2)->and(DB::table('schools')->pluck('id')->intersect($schools))->toBeEmpty();
-    $this->postJson('api/first-run', ['school' => 'Mine', 'time_zone' => 'UTC', 'pack' => 'gb', 'name' => 'O', 'email' => 'o@mine.test', 'password' => 'a-long-password'])->assertForbidden();
+    expect(
+        Artisan::call('installation', ['what' => 'fresh-demo']),
+    )->toBe(0)->and(DB::table('schools')->count())->toBe(2)->and(DB::table('schools')->pluck('id')->intersect($schools))->toBeEmpty();
+    $this->postJson(
+        'api/first-run',
+        ['school' => 'Mine', 'time_zone' => 'UTC', 'pack' => 'gb', 'name' => 'O', 'email' => 'o@mine.test', 'password' => 'a-long-password'],
+    )->assertForbidden();
 
     Schema::dropAllTables();
     $this->migrateTo();
-    $this->postJson('api/first-run', ['school' => 'Mine', 'time_zone' => 'UTC', 'pack' => 'gb', 'name' => 'O', 'email' => 'o@mine.test', 'password' => 'a-long-password'])->assertCreated();
+    $this->postJson(
+        'api/first-run',
+        ['school' => 'Mine', 'time_zone' => 'UTC', 'pack' => 'gb', 'name' => 'O', 'email' => 'o@mine.test', 'password' => 'a-long-password'],
+    )->assertCreated();
     foreach (['demo', 'fresh-demo'] as $what) {
         expect(Artisan::call('installation', ['what' => $what]))->toBe(1)->and(Artisan::output())->toContain('school’s own');
     }
@@ -173,5 +195,6 @@ it('tells from its schools what an installation of before was', function (array 
     $this->migrateTo();
     expect(Installation::kind()?->value)->toBe($kind);
 })->with([
-    [[], null], [['owner@harbourschool.test', 'owner@lighthouse.test'], 'demo'], [['me@mine.test'], 'own'], [['owner@harbourschool.test', 'me@mine.test'], 'own'],
+    [[], null], [['owner@harbourschool.test', 'owner@lighthouse.test'], 'demo'], [['me@mine.test'], 'own'],
+    [['owner@harbourschool.test', 'me@mine.test'], 'own'],
 ]);

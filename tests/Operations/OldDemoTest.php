@@ -37,8 +37,14 @@ it('keeps every fact of every place, now of a kind and in a version', function (
                 $kinds[$place->road['kind']] = true;
                 expect($place->facts())->toEqual(json_decode($was['approach'], true))->and($place->road['version'])->toBe(Road::VERSION);
                 // What was kept can be constructed under the rules it was kept under.
-                $packs = [Doctrine::of($school)->pack(), ...array_map(static fn (User $user) => Doctrine::of($school, $user)->pack(), User::query()->where('school_id', $school->id)->get()->all())];
-                $kept = array_filter($packs, static fn ($pack): bool => in_array(RoutineCode::from($place->routine), NobleTurn\Core\Routine\Catalogue\Catalogue::codes($pack), true));
+                $packs = [
+                    Doctrine::of($school)->pack(),
+                    ...array_map(static fn (User $user) => Doctrine::of($school, $user)->pack(), User::query()->where('school_id', $school->id)->get()->all()),
+                ];
+                $kept = array_filter(
+                    $packs,
+                    static fn ($pack): bool => in_array(RoutineCode::from($place->routine), NobleTurn\Core\Routine\Catalogue\Catalogue::codes($pack), true),
+                );
                 expect(Road::of(RoutineCode::from($place->routine), $place->road, array_values($kept)[0])->toArray())->toEqual($place->road);
             }
         });

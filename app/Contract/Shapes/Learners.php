@@ -18,26 +18,57 @@ final class Learners
     public static function shapes(): array
     {
         $facts = Out::object([
-            'id' => Shapes::id(), 'name' => Out::text(''), 'phone' => Out::text('', nullable: true), 'email' => Out::text('', nullable: true), 'pick_up' => Out::text('', nullable: true), 'transmission' => Out::choice(['manual', 'automatic']), 'level' => Shapes::ref('Level'),
-            'is_minor' => Out::flag(''), 'guardian_name' => Out::text('', nullable: true), 'guardian_contact' => Out::text('', nullable: true), 'reference_points' => Shapes::listOf('ReferencePoint'),
+            'id' => Shapes::id(), 'name' => Out::text(''), 'phone' => Out::text('', nullable: true), 'email' => Out::text('', nullable: true),
+            'pick_up' => Out::text('', nullable: true), 'transmission' => Out::choice(['manual', 'automatic']), 'level' => Shapes::ref('Level'),
+            'is_minor' => Out::flag(''), 'guardian_name' => Out::text('', nullable: true), 'guardian_contact' => Out::text('', nullable: true),
+            'reference_points' => Shapes::listOf('ReferencePoint'),
             'pack' => Shapes::refOrNull('Pack') + ['description' => 'rule pack, where it is not the school’s'], 'practice' => Shapes::ref('Practice'),
-            'licence_seen_on' => Shapes::day(nullable: true), 'eyesight_checked_on' => Shapes::day(nullable: true), 'guardian_consent_on' => Shapes::day(nullable: true),
+            'licence_seen_on' => Shapes::day(nullable: true), 'eyesight_checked_on' => Shapes::day(nullable: true),
+            'guardian_consent_on' => Shapes::day(nullable: true),
         ]);
         $of = ['routine' => Shapes::ref('RoutineCode'), 'step' => Shapes::ref('Step')];
         $minutes = Shapes::byName(Out::number('minutes'));
 
         return [
-            'ReferencePoint' => Out::object(['what' => Out::text('what the driver sees'), 'where' => Out::text('against what'), 'vehicle_id' => ['type' => ['string', 'null'], 'description' => 'in which car; null where it holds in any']], ['vehicle_id']),
+            'ReferencePoint' => Out::object(
+                [
+                    'what' => Out::text('what the driver sees'), 'where' => Out::text('against what'),
+                    'vehicle_id' => ['type' => ['string', 'null'], 'description' => 'in which car; null where it holds in any'],
+                ],
+                ['vehicle_id'],
+            ),
             'LearnerFacts' => $facts,
-            'LearnerLine' => Out::object(['id' => Shapes::id(), 'name' => Out::text(''), 'level' => Shapes::ref('Level'), 'transmission' => Out::choice(['manual', 'automatic']), 'pick_up' => Out::text('', nullable: true), 'lessons_done' => Out::integer('')]),
-            'Tally' => Out::object($of + ['counts' => Out::object(array_map(static fn (): array => Out::integer('marks'), array_flip(array_column(Outcome::cases(), 'value')))), 'marked' => Out::integer(''), 'out_of_order' => Out::integer(''), 'taught' => Out::integer('')]),
-            'Hours' => Out::object(['total' => Out::number('minutes at the wheel'), 'minutes' => Out::object(array_map(static fn (): array => $minutes, Conditions::KINDS)) + ['description' => 'by kind of conditions and what it was']]),
+            'LearnerLine' => Out::object([
+                'id' => Shapes::id(), 'name' => Out::text(''), 'level' => Shapes::ref('Level'),
+                'transmission' => Out::choice(['manual', 'automatic']), 'pick_up' => Out::text('', nullable: true),
+                'lessons_done' => Out::integer(''),
+            ]),
+            'Tally' => Out::object(
+                $of + [
+                    'counts' => Out::object(array_map(static fn (): array => Out::integer('marks'), array_flip(array_column(Outcome::cases(), 'value')))),
+                    'marked' => Out::integer(''), 'out_of_order' => Out::integer(''), 'taught' => Out::integer(''),
+                ],
+            ),
+            'Hours' => Out::object([
+                'total' => Out::number('minutes at the wheel'),
+                'minutes' => Out::object(
+                    array_map(static fn (): array => $minutes, Conditions::KINDS),
+                ) + ['description' => 'by kind of conditions and what it was'],
+            ]),
             'LearnerRecord' => Shapes::with($facts, [
-                'lessons' => Out::list(Out::object(['id' => Shapes::id(), 'minutes' => Out::integer(''), 'state' => Out::choice(['planned', 'done', 'cancelled']), 'instructor_id' => Shapes::id(), 'aim' => Out::text('', nullable: true), 'starts_at' => Shapes::moment(), 'rounds' => Out::integer('driven')])),
-                'promises' => Shapes::listOf('Promised'), 'rounds' => Out::integer('driven'), 'hours' => Shapes::ref('Hours'), 'tallies' => Shapes::listOf('Tally'),
+                'lessons' => Out::list(
+                    Out::object([
+                        'id' => Shapes::id(), 'minutes' => Out::integer(''), 'state' => Out::choice(['planned', 'done', 'cancelled']),
+                        'instructor_id' => Shapes::id(), 'aim' => Out::text('', nullable: true), 'starts_at' => Shapes::moment(),
+                        'rounds' => Out::integer('driven'),
+                    ]),
+                ),
+                'promises' => Shapes::listOf('Promised'), 'rounds' => Out::integer('driven'), 'hours' => Shapes::ref('Hours'),
+                'tallies' => Shapes::listOf('Tally'),
             ]),
             'RoutineNeed' => Out::object([
-                'routine' => Shapes::ref('RoutineCode'), 'need' => Out::choice(NeedKind::class), 'step' => Shapes::refOrNull('Step'), 'helped' => Out::integer(''), 'of' => Out::integer(''), 'last_at' => Shapes::moment(nullable: true),
+                'routine' => Shapes::ref('RoutineCode'), 'need' => Out::choice(NeedKind::class), 'step' => Shapes::refOrNull('Step'),
+                'helped' => Out::integer(''), 'of' => Out::integer(''), 'last_at' => Shapes::moment(nullable: true),
             ]),
             'SkillLevel' => Out::choice(Level::class, 'an estimate in a word'),
             ...self::skill($of),
@@ -53,7 +84,10 @@ final class Learners
     private static function skill(array $of): array
     {
         $tool = Toolbox::tool('skill')->output();
-        $believed = ['estimate' => Out::number('chance of “unaided”, 0 to 1'), 'low' => Out::number('lower end of its 80 % range'), 'high' => Out::number('its upper end')];
+        $believed = [
+            'estimate' => Out::number('chance of “unaided”, 0 to 1'), 'low' => Out::number('lower end of its 80 % range'),
+            'high' => Out::number('its upper end'),
+        ];
         $cell = ToolShapes::shared($tool['cells'])['items'];
         $marked = ['marks' => Out::integer(''), 'unaided' => Out::integer('')];
 
@@ -62,17 +96,37 @@ final class Learners
             'SkillCell' => $cell,
             'HeldBackBy' => ToolShapes::shared($tool['holds_back'])['items'],
             'OwnRating' => ToolShapes::shared($tool['own_ratings'])['items'],
-            'Skill' => Out::object(['cells' => Shapes::listOf('SkillCell'), 'holds_back' => Shapes::listOf('HeldBackBy'), 'own_ratings' => Shapes::listOf('OwnRating')] + ToolShapes::shared(array_diff_key($tool, ['predicted' => 0]))),
-            'Overruling' => Out::object(['id' => Shapes::id()] + $of + ['level' => Shapes::ref('SkillLevel'), 'reason' => Out::text(''), 'user_id' => Shapes::id(), 'by' => Out::text('who said it'), 'at' => Shapes::moment(), 'withdrawn_at' => Shapes::moment(nullable: true)]),
+            'Skill' => Out::object(
+                [
+                    'cells' => Shapes::listOf('SkillCell'), 'holds_back' => Shapes::listOf('HeldBackBy'),
+                    'own_ratings' => Shapes::listOf('OwnRating'),
+                ] + ToolShapes::shared(array_diff_key($tool, ['predicted' => 0])),
+            ),
+            'Overruling' => Out::object(
+                ['id' => Shapes::id()] + $of + [
+                    'level' => Shapes::ref('SkillLevel'), 'reason' => Out::text(''), 'user_id' => Shapes::id(), 'by' => Out::text('who said it'),
+                    'at' => Shapes::moment(), 'withdrawn_at' => Shapes::moment(nullable: true),
+                ],
+            ),
             'MarkBehind' => Out::object([
-                'id' => Shapes::id(), 'lesson' => Shapes::id(), 'place' => Out::text('its name'), 'at' => Shapes::moment(), 'step' => Shapes::ref('Step'), 'outcome' => Shapes::ref('Outcome'), 'held_back' => Out::flag('a right decision to hold back: a clean look'), 'out_of_order' => Out::flag(''), 'note' => Out::text('', nullable: true),
-                'taught' => Shapes::refOrNull('Taught'), 'conditions' => Shapes::ref('Conditions'), 'was' => Shapes::refOrNull('Outcome') + ['description' => 'what was said before, where somebody had read it'], 'clock_ahead' => Out::flag(''),
+                'id' => Shapes::id(), 'lesson' => Shapes::id(), 'place' => Out::text('its name'), 'at' => Shapes::moment(),
+                'step' => Shapes::ref('Step'), 'outcome' => Shapes::ref('Outcome'),
+                'held_back' => Out::flag('a right decision to hold back: a clean look'), 'out_of_order' => Out::flag(''),
+                'note' => Out::text('', nullable: true),
+                'taught' => Shapes::refOrNull('Taught'), 'conditions' => Shapes::ref('Conditions'),
+                'was' => Shapes::refOrNull('Outcome') + ['description' => 'what was said before, where somebody had read it'],
+                'clock_ahead' => Out::flag(''),
             ]),
             'CellEvidence' => Out::object([
-                'history' => Out::list(Out::object(['lesson' => Shapes::id(), 'at' => Shapes::moment(), 'unaided' => Out::integer(''), 'of' => Out::integer('')] + $believed), 'lesson by lesson'),
+                'history' => Out::list(
+                    Out::object(['lesson' => Shapes::id(), 'at' => Shapes::moment(), 'unaided' => Out::integer(''), 'of' => Out::integer('')] + $believed),
+                    'lesson by lesson',
+                ),
                 'marks' => Shapes::listOf('MarkBehind'), 'overrulings' => Shapes::listOf('Overruling'),
             ]),
-            'Changed' => Out::object($of + $marked + ['before' => Shapes::refOrNull('Believed'), 'after' => Shapes::ref('Believed'), 'by' => Out::number('chance gained')]),
+            'Changed' => Out::object(
+                $of + $marked + ['before' => Shapes::refOrNull('Believed'), 'after' => Shapes::ref('Believed'), 'by' => Out::number('chance gained')],
+            ),
         ];
     }
 }

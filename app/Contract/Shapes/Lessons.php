@@ -16,11 +16,17 @@ final class Lessons
     public static function shapes(): array
     {
         $line = Out::object([
-            'id' => Shapes::id(), 'minutes' => Out::integer(''), 'aim' => Out::text('', nullable: true), 'state' => Out::choice(['planned', 'done', 'cancelled']), 'instructor_id' => Shapes::id(), 'starts_at' => Shapes::moment(),
-            'learner' => Out::object(['id' => Shapes::id(), 'name' => Out::text(''), 'pick_up' => Out::text('', nullable: true), 'level' => Shapes::ref('Level')]),
+            'id' => Shapes::id(), 'minutes' => Out::integer(''), 'aim' => Out::text('', nullable: true),
+            'state' => Out::choice(['planned', 'done', 'cancelled']), 'instructor_id' => Shapes::id(), 'starts_at' => Shapes::moment(),
+            'learner' => Out::object([
+                'id' => Shapes::id(), 'name' => Out::text(''), 'pick_up' => Out::text('', nullable: true), 'level' => Shapes::ref('Level'),
+            ]),
             'vehicle' => Shapes::ref('Vehicle'),
         ]);
-        $item = Out::object(['id' => Shapes::id(), 'routine' => Shapes::ref('RoutineCode'), 'ordinal' => Out::integer('from 1'), 'minutes' => Out::integer(''), 'place' => Shapes::ref('Place')]);
+        $item = Out::object([
+            'id' => Shapes::id(), 'routine' => Shapes::ref('RoutineCode'), 'ordinal' => Out::integer('from 1'), 'minutes' => Out::integer(''),
+            'place' => Shapes::ref('Place'),
+        ]);
         $promised = ['promised' => Shapes::listOf('Promised') + ['description' => 'by the learner or to them, not yet kept']];
 
         return [
@@ -30,24 +36,44 @@ final class Lessons
             'Conditions' => Out::object(array_map(static fn (array $names): array => Out::choice($names), Conditions::KINDS), array_keys(Conditions::KINDS)),
             'LessonLine' => $line,
             'PlannedItem' => $item,
-            'LessonItem' => Shapes::with($item, ['plan' => Shapes::ref('Planned') + ['description' => 'what its tool is asked for this lesson'], 'drawings' => Shapes::listOf('Drawing')]),
-            'Promised' => Out::object(['id' => Shapes::id(), 'lesson_id' => Shapes::id(), 'kind' => Out::choice(['promise', 'homework']), 'text' => Out::text(''), 'kept_at' => Shapes::moment(nullable: true)]),
+            'LessonItem' => Shapes::with(
+                $item,
+                ['plan' => Shapes::ref('Planned') + ['description' => 'what its tool is asked for this lesson'], 'drawings' => Shapes::listOf('Drawing')],
+            ),
+            'Promised' => Out::object([
+                'id' => Shapes::id(), 'lesson_id' => Shapes::id(), 'kind' => Out::choice(['promise', 'homework']), 'text' => Out::text(''),
+                'kept_at' => Shapes::moment(nullable: true),
+            ]),
             'NextLesson' => Shapes::with($line, ['items' => Shapes::listOf('PlannedItem')] + $promised),
-            'Today' => Out::object(['day' => Shapes::day(), 'lessons' => Shapes::listOf('LessonLine'), 'next' => Shapes::refOrNull('NextLesson'), 'unfinished' => Shapes::listOf('LessonLine')]),
+            'Today' => Out::object([
+                'day' => Shapes::day(), 'lessons' => Shapes::listOf('LessonLine'), 'next' => Shapes::refOrNull('NextLesson'),
+                'unfinished' => Shapes::listOf('LessonLine'),
+            ]),
             'Mark' => self::mark(),
             'Round' => self::round(),
             'DebriefFault' => Out::object([
-                'routine' => Shapes::ref('RoutineCode'), 'step' => Shapes::ref('Step'), 'rounds' => Out::integer('in which it went wrong'), 'of' => Out::integer('rounds in which it was marked'), 'cause_step' => Shapes::refOrNull('Step'), 'cause_seen' => Out::integer('rounds that show the cause'),
-                'usual_mistake' => Out::text(''), 'likely_cause' => Out::text(''), 'remedy' => Out::text(''), 'drill' => Out::text(''), 'source' => Out::text(''),
+                'routine' => Shapes::ref('RoutineCode'), 'step' => Shapes::ref('Step'), 'rounds' => Out::integer('in which it went wrong'),
+                'of' => Out::integer('rounds in which it was marked'), 'cause_step' => Shapes::refOrNull('Step'),
+                'cause_seen' => Out::integer('rounds that show the cause'),
+                'usual_mistake' => Out::text(''), 'likely_cause' => Out::text(''), 'remedy' => Out::text(''), 'drill' => Out::text(''),
+                'source' => Out::text(''),
             ]),
             'Lesson' => Shapes::with($line, [
                 'number' => Out::integer('of the learner’s lessons'), 'instructor' => Out::object(['id' => Shapes::id(), 'name' => Out::text('')]),
-                'went_well' => Out::text('', nullable: true), 'worked_on' => Out::text('', nullable: true), 'self_rating' => Shapes::byName(Shapes::ref('Outcome'), 'by step'),
-                'items' => Shapes::listOf('LessonItem'), 'reference_points' => Shapes::listOf('ReferencePoint'), 'rounds' => Shapes::listOf('Round'), 'promises' => Shapes::listOf('Promised'), 'promised_before' => Shapes::listOf('Promised'),
-                'debrief' => Out::object(['well' => Shapes::refOrNull('Step'), 'well_rounds' => Out::integer(''), 'held_back_rightly' => Out::integer(''), 'fault' => Shapes::refOrNull('DebriefFault')]),
+                'went_well' => Out::text('', nullable: true), 'worked_on' => Out::text('', nullable: true),
+                'self_rating' => Shapes::byName(Shapes::ref('Outcome'), 'by step'),
+                'items' => Shapes::listOf('LessonItem'), 'reference_points' => Shapes::listOf('ReferencePoint'), 'rounds' => Shapes::listOf('Round'),
+                'promises' => Shapes::listOf('Promised'), 'promised_before' => Shapes::listOf('Promised'),
+                'debrief' => Out::object([
+                    'well' => Shapes::refOrNull('Step'), 'well_rounds' => Out::integer(''), 'held_back_rightly' => Out::integer(''),
+                    'fault' => Shapes::refOrNull('DebriefFault'),
+                ]),
                 'rules' => Shapes::ref('Rules'),
             ]),
-            'Taken' => Out::object(['rounds' => Out::list(Shapes::id()), 'marks' => Out::list(Shapes::id()), 'stands' => Shapes::listOf('Mark') + ['description' => 'what others pressed later of the same']]),
+            'Taken' => Out::object([
+                'rounds' => Out::list(Shapes::id()), 'marks' => Out::list(Shapes::id()),
+                'stands' => Shapes::listOf('Mark') + ['description' => 'what others pressed later of the same'],
+            ]),
         ];
     }
 
@@ -55,10 +81,15 @@ final class Lessons
     private static function mark(): array
     {
         return Out::object([
-            'id' => Shapes::id('made on the device'), 'round_id' => Shapes::id(), 'kind' => Out::choice(['step', 'held-back-rightly', 'taught', 'moment', 'conditions']),
-            'step' => Shapes::refOrNull('Step'), 'outcome' => Shapes::refOrNull('Outcome'), 'taught' => Shapes::refOrNull('Taught'), 'conditions' => Shapes::refOrNull('Conditions') + ['description' => 'of the round, where they were said after it began'],
-            'out_of_order' => Out::flag(''), 'note' => Out::text('', nullable: true), 'corrects_id' => ['type' => ['string', 'null']], 'withdrawn' => Out::flag(''), 'user_id' => Shapes::id('whose press'),
-            'device_at' => Shapes::moment('as the device’s clock said'), 'pressed_at' => Shapes::moment('as far as the clocks tell: the order in which the log is read'), 'server_at' => Shapes::moment('when it arrived'),
+            'id' => Shapes::id('made on the device'), 'round_id' => Shapes::id(),
+            'kind' => Out::choice(['step', 'held-back-rightly', 'taught', 'moment', 'conditions']),
+            'step' => Shapes::refOrNull('Step'), 'outcome' => Shapes::refOrNull('Outcome'), 'taught' => Shapes::refOrNull('Taught'),
+            'conditions' => Shapes::refOrNull('Conditions') + ['description' => 'of the round, where they were said after it began'],
+            'out_of_order' => Out::flag(''), 'note' => Out::text('', nullable: true), 'corrects_id' => ['type' => ['string', 'null']],
+            'withdrawn' => Out::flag(''), 'user_id' => Shapes::id('whose press'),
+            'device_at' => Shapes::moment('as the device’s clock said'),
+            'pressed_at' => Shapes::moment('as far as the clocks tell: the order in which the log is read'),
+            'server_at' => Shapes::moment('when it arrived'),
             'clock_ahead' => Out::flag('the device’s clock was more than a day ahead'),
         ]);
     }
@@ -67,8 +98,10 @@ final class Lessons
     private static function round(): array
     {
         return Out::object([
-            'id' => Shapes::id('made on the device'), 'lesson_id' => Shapes::id(), 'place_id' => Shapes::id(), 'routine' => Shapes::ref('RoutineCode'), 'place' => Out::text('its name'), 'conditions' => Shapes::ref('Conditions'),
-            'device_at' => Shapes::moment('as the device’s clock said'), 'began_at' => Shapes::moment('as far as the clocks tell'), 'clock_ahead' => Out::flag(''), 'marks' => Shapes::listOf('Mark'),
+            'id' => Shapes::id('made on the device'), 'lesson_id' => Shapes::id(), 'place_id' => Shapes::id(),
+            'routine' => Shapes::ref('RoutineCode'), 'place' => Out::text('its name'), 'conditions' => Shapes::ref('Conditions'),
+            'device_at' => Shapes::moment('as the device’s clock said'), 'began_at' => Shapes::moment('as far as the clocks tell'),
+            'clock_ahead' => Out::flag(''), 'marks' => Shapes::listOf('Mark'),
             'ordinal' => Out::integer('as they were driven; null for one that was emptied by undoing', nullable: true),
         ]);
     }

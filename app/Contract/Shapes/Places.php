@@ -14,10 +14,15 @@ final class Places
     /** @return array<string, array<string, mixed>> */
     public static function shapes(): array
     {
-        $place = Out::object(['id' => Shapes::id(), 'name' => Out::text(''), 'routine' => Shapes::ref('RoutineCode'), 'note' => Out::text('', nullable: true), 'road' => Shapes::ref('Road')]);
+        $place = Out::object([
+            'id' => Shapes::id(), 'name' => Out::text(''), 'routine' => Shapes::ref('RoutineCode'), 'note' => Out::text('', nullable: true),
+            'road' => Shapes::ref('Road'),
+        ]);
         $vehicle = Out::object([
-            'id' => Out::text('of a car of the school, or the name of a kind'), 'name' => Out::text(''), 'transmission' => Out::choice(['manual', 'automatic']), 'controls' => Out::choice(['standard', 'hand']),
-            'length_m' => Out::number('overall'), 'width_m' => Out::number('without mirrors'), 'figures' => ['description' => 'what else is known of it'] + Shapes::ref('VehicleFigures'),
+            'id' => Out::text('of a car of the school, or the name of a kind'), 'name' => Out::text(''),
+            'transmission' => Out::choice(['manual', 'automatic']), 'controls' => Out::choice(['standard', 'hand']),
+            'length_m' => Out::number('overall'), 'width_m' => Out::number('without mirrors'),
+            'figures' => ['description' => 'what else is known of it'] + Shapes::ref('VehicleFigures'),
         ]);
 
         return [
@@ -26,14 +31,21 @@ final class Places
             'PlaceWithDrawings' => Shapes::with($place, ['drawings' => Shapes::listOf('Drawing')]),
             'Planned' => ToolShapes::planned(),
             'ToolAsked' => ToolShapes::any(),
-            'Asked' => Out::object(['tool' => Out::text('of the core'), 'inputs' => Shapes::byName((object) []), 'version' => Out::text('of the core that was asked')]),
+            'Asked' => Out::object([
+                'tool' => Out::text('of the core'), 'inputs' => Shapes::byName((object) []), 'version' => Out::text('of the core that was asked'),
+            ]),
             'Drawing' => Out::object([
-                'id' => Shapes::id(), 'place_id' => Shapes::id(), 'lesson_id' => ['type' => ['string', 'null'], 'description' => 'for the brief of this lesson only'], 'title' => Out::text(''),
-                'page' => Out::text('of the bench'), 'state' => Out::text('query of its address'), 'asked' => Shapes::refOrNull('Asked') + ['description' => 'what its tool was asked; null for one of before this was kept: it stays a link'],
+                'id' => Shapes::id(), 'place_id' => Shapes::id(),
+                'lesson_id' => ['type' => ['string', 'null'], 'description' => 'for the brief of this lesson only'], 'title' => Out::text(''),
+                'page' => Out::text('of the bench'), 'state' => Out::text('query of its address'),
+                'asked' => Shapes::refOrNull('Asked') + ['description' => 'what its tool was asked; null for one of before this was kept: it stays a link'],
             ]),
             'Vehicle' => $vehicle,
             'VehicleFigures' => ToolShapes::vehicleFigures(),
-            'VehicleUnit' => Out::object(['wheelbase_m' => Out::number(''), 'width_m' => Out::number(''), 'front_overhang_m' => Out::number(''), 'rear_overhang_m' => Out::number(''), 'hitch_offset_m' => Out::number('')]),
+            'VehicleUnit' => Out::object([
+                'wheelbase_m' => Out::number(''), 'width_m' => Out::number(''), 'front_overhang_m' => Out::number(''),
+                'rear_overhang_m' => Out::number(''), 'hitch_offset_m' => Out::number(''),
+            ]),
             'VehicleKind' => Shapes::with($vehicle, ['electric' => Out::flag(''), 'units' => Shapes::listOf('VehicleUnit')]),
         ];
     }
@@ -47,11 +59,24 @@ final class Places
             $kinds[ucfirst($kind->value).'Road'] = ToolShapes::shared(Road::schema($kind));
             $facts += Road::schema($kind)['properties'];
         }
-        $facts = ['kind' => Out::choice(RoadKind::class, 'follows from the routine')] + array_diff_key($facts, ['kind' => 0, 'version' => 0]) + ['version' => ['const' => Road::VERSION]];
+        $facts = [
+            'kind' => Out::choice(RoadKind::class, 'follows from the routine'),
+        ] + array_diff_key($facts, ['kind' => 0, 'version' => 0]) + ['version' => ['const' => Road::VERSION]];
 
         return $kinds + [
-            'Road' => ['oneOf' => array_map(Shapes::ref(...), array_keys($kinds)), 'discriminator' => ['propertyName' => 'kind', 'mapping' => array_combine(array_column(RoadKind::cases(), 'value'), array_map(static fn (string $name): string => Shapes::ref($name)['$ref'], array_keys($kinds)))]],
-            'RoadFacts' => ['description' => 'what can be measured of a road; which of it a place takes depends on its routine'] + ToolShapes::shared(Out::object($facts, array_keys($facts))),
+            'Road' => [
+                'oneOf' => array_map(Shapes::ref(...), array_keys($kinds)),
+                'discriminator' => [
+                    'propertyName' => 'kind',
+                    'mapping' => array_combine(
+                        array_column(RoadKind::cases(), 'value'),
+                        array_map(static fn (string $name): string => Shapes::ref($name)['$ref'], array_keys($kinds)),
+                    ),
+                ],
+            ],
+            'RoadFacts' => [
+                'description' => 'what can be measured of a road; which of it a place takes depends on its routine',
+            ] + ToolShapes::shared(Out::object($facts, array_keys($facts))),
         ];
     }
 }

@@ -29,9 +29,13 @@ final class Routines
             'Pack' => Out::choice(RulePacks::codes()),
             'Practice' => Shapes::byName(['type' => ['string', 'number']], 'answers by question; what is left out takes the default'),
             'Rules' => Out::object([
-                'pack' => Shapes::ref('Pack'), 'pack_name' => Out::text(''), 'keeps' => Shapes::ref('Side'), 'speed_unit' => Out::choice(['mph', 'kmh']), 'length_unit' => Out::choice(['m', 'ft']),
+                'pack' => Shapes::ref('Pack'), 'pack_name' => Out::text(''), 'keeps' => Shapes::ref('Side'),
+                'speed_unit' => Out::choice(['mph', 'kmh']), 'length_unit' => Out::choice(['m', 'ft']),
                 'limits' => Out::list(Out::number('in the speed unit')), 'town_limit' => Out::number('in the speed unit'),
-                'device_rule' => Out::object(['text' => Out::text('whether whoever supervises may hold a device while the car moves, as a sentence to that person'), 'source' => Out::text('')]),
+                'device_rule' => Out::object([
+                    'text' => Out::text('whether whoever supervises may hold a device while the car moves, as a sentence to that person'),
+                    'source' => Out::text(''),
+                ]),
                 'words' => Shapes::byName(Out::text(''), 'the place’s own words, by the word the interface is written with'),
                 'practice' => Shapes::ref('Practice'), 'routines' => Shapes::listOf('RoutineLine'),
             ]),
@@ -39,33 +43,48 @@ final class Routines
             'CardStep' => Out::object([
                 'step' => Shapes::ref('Step'), 'do' => Out::text('what'), 'why' => Out::text('reason'), 'usual_mistake' => Out::text('what goes wrong'),
                 'cause_step' => Shapes::refOrNull('Step') + ['description' => 'null for the first step: its cause lies before the routine'],
-                'likely_cause' => Out::text(''), 'remedy' => Out::text(''), 'drill' => Out::text(''), 'for_beginner' => Out::text(''), 'watch' => Out::text('what the instructor watches'), 'says' => $sayings, 'source' => Out::text('status of the instruction'),
+                'likely_cause' => Out::text(''), 'remedy' => Out::text(''), 'drill' => Out::text(''), 'for_beginner' => Out::text(''),
+                'watch' => Out::text('what the instructor watches'), 'says' => $sayings, 'source' => Out::text('status of the instruction'),
             ]),
             'Choice' => Out::object([
-                'question' => Out::text('what practices differ in'), 'text' => Out::text('the question in words'), 'value' => Out::text('the choice in force'), 'words' => Out::text('the choice in words'), 'reason' => Out::text('why one would'),
+                'question' => Out::text('what practices differ in'), 'text' => Out::text('the question in words'),
+                'value' => Out::text('the choice in force'), 'words' => Out::text('the choice in words'), 'reason' => Out::text('why one would'),
                 'says' => Out::text('what it adds to the card'), 'step' => Shapes::ref('Step'), 'moves' => Out::flag('it moves points of a plan'),
             ]),
             'RoutineCard' => Shapes::with($line, [
-                'where' => Out::text(''), 'direction' => Out::text('how the instructor asks for it'), 'afterwards' => Out::text(''), 'sketch' => Out::text('name of its drawing'), 'find' => Out::text('words to find it by'),
+                'where' => Out::text(''), 'direction' => Out::text('how the instructor asks for it'), 'afterwards' => Out::text(''),
+                'sketch' => Out::text('name of its drawing'), 'find' => Out::text('words to find it by'),
                 'steps' => Shapes::listOf('CardStep'),
-                'variants' => Out::list(Out::object(['name' => Out::text(''), 'changes' => Out::text('what it changes'), 'inputs' => Shapes::byName((object) [], 'of its tool')])),
+                'variants' => Out::list(
+                    Out::object(['name' => Out::text(''), 'changes' => Out::text('what it changes'), 'inputs' => Shapes::byName((object) [], 'of its tool')]),
+                ),
                 'choices' => Shapes::listOf('Choice'),
-                'severity' => Out::list(Out::object(['effect' => Out::choice(Effect::class), 'words' => Out::text(''), 'severity' => Out::text('under the scheme of the pack')])),
+                'severity' => Out::list(
+                    Out::object(['effect' => Out::choice(Effect::class), 'words' => Out::text(''), 'severity' => Out::text('under the scheme of the pack')]),
+                ),
                 'ordinary_road' => Shapes::ref('RoadFacts') + ['description' => 'for a card that is not about one place; empty where an approach is planned'],
             ]),
             'PackLine' => Out::object([
-                'code' => Shapes::ref('Pack'), 'name' => Out::text('as it is chosen from a list'), 'keeps' => Shapes::ref('Side'), 'speed_unit' => Out::choice(['mph', 'kmh']), 'length_unit' => Out::choice(['m', 'ft']),
+                'code' => Shapes::ref('Pack'), 'name' => Out::text('as it is chosen from a list'), 'keeps' => Shapes::ref('Side'),
+                'speed_unit' => Out::choice(['mph', 'kmh']), 'length_unit' => Out::choice(['m', 'ft']),
             ]),
             'PackFacts' => Out::object([
                 'code' => Shapes::ref('Pack'), 'name' => Out::text(''), 'keeps' => Shapes::ref('Side'), 'version' => Out::text(''),
                 'figures' => Out::list(Out::object(['key' => Out::text(''), 'name' => Out::text(''), 'value' => Out::text(''), 'status' => Out::text('')])),
             ]),
             'Question' => Out::object([
-                'key' => Out::text(''), 'text' => Out::text(''), 'step' => Shapes::ref('Step'), 'moves' => Out::flag('it moves points of a plan'), 'default' => Out::text('under the pack in force'), 'shows_on' => Shapes::ref('RoutineCode'),
+                'key' => Out::text(''), 'text' => Out::text(''), 'step' => Shapes::ref('Step'), 'moves' => Out::flag('it moves points of a plan'),
+                'default' => Out::text('under the pack in force'), 'shows_on' => Shapes::ref('RoutineCode'),
                 'options' => Out::list(Out::object(['value' => Out::text(''), 'words' => Out::text(''), 'reason' => Out::text(''), 'says' => Out::text('')])),
             ]),
-            'Doctrine' => Out::object(['pack' => Shapes::refOrNull('Pack') + ['description' => 'null and what is left out are as the one above says'], 'practice' => Shapes::ref('Practice')]),
-            'Doctrines' => Out::object(['packs' => Shapes::listOf('PackFacts'), 'questions' => Shapes::listOf('Question'), 'school' => Shapes::ref('Doctrine'), 'mine' => Shapes::ref('Doctrine')]),
+            'Doctrine' => Out::object([
+                'pack' => Shapes::refOrNull('Pack') + ['description' => 'null and what is left out are as the one above says'],
+                'practice' => Shapes::ref('Practice'),
+            ]),
+            'Doctrines' => Out::object([
+                'packs' => Shapes::listOf('PackFacts'), 'questions' => Shapes::listOf('Question'), 'school' => Shapes::ref('Doctrine'),
+                'mine' => Shapes::ref('Doctrine'),
+            ]),
         ];
     }
 
@@ -75,16 +94,28 @@ final class Routines
         $sideOrNull = Shapes::refOrNull('Side');
 
         return Out::object([
-            'code' => Shapes::ref('RoutineCode'), 'title' => Out::text(''), 'section' => Out::text(''), 'section_title' => Out::text(''), 'steps' => Shapes::listOf('Step'),
+            'code' => Shapes::ref('RoutineCode'), 'title' => Out::text(''), 'section' => Out::text(''), 'section_title' => Out::text(''),
+            'steps' => Shapes::listOf('Step'),
             'has_approach' => Out::flag(''), 'stands' => Out::flag('done while the car stands: planned in seconds'),
-            'planned_by' => Out::choice(['approach', 'join', 'leave', 'overtake', 'lane-change'], 'the tool that plans it at a place; null where it belongs to none', nullable: true),
+            'planned_by' => Out::choice(
+                ['approach', 'join', 'leave', 'overtake', 'lane-change'], 'the tool that plans it at a place; null where it belongs to none',
+                nullable: true,
+            ),
             'asked_with' => Shapes::byName(Out::text(''), 'what its tool is asked with besides the road'),
             'side' => $sideOrNull + ['description' => 'the side the way goes to, or the car; null where it keeps its place'],
-            'side_by_exit' => ['type' => ['object', 'null'], 'description' => 'the same by way out, where it hangs on that'] + Out::object(array_fill_keys(array_column(WayOut::cases(), 'value'), $sideOrNull)),
-            'asks' => Out::list(Out::choice(['control', 'exit', 'light', 'turn_radius_m']), 'which of a place’s facts it needs, of those that only some routines have'),
+            'side_by_exit' => [
+                'type' => ['object', 'null'], 'description' => 'the same by way out, where it hangs on that',
+            ] + Out::object(array_fill_keys(array_column(WayOut::cases(), 'value'), $sideOrNull)),
+            'asks' => Out::list(
+                Out::choice(['control', 'exit', 'light', 'turn_radius_m']),
+                'which of a place’s facts it needs, of those that only some routines have',
+            ),
             'turn_radius_m' => Out::number('how tight its turn is where nobody measured it', nullable: true),
             'manoeuvre' => Out::choice(Manoeuvre::class, 'what is judged at a place where it waits for a gap', nullable: true),
-            'bench' => Out::list(Out::object(['words' => Out::text('what is asked there'), 'page' => Out::text(''), 'with' => Shapes::byName(['type' => ['string', 'number']])]), 'pages of the bench that reckon what it asks'),
+            'bench' => Out::list(
+                Out::object(['words' => Out::text('what is asked there'), 'page' => Out::text(''), 'with' => Shapes::byName(['type' => ['string', 'number']])]),
+                'pages of the bench that reckon what it asks',
+            ),
         ]);
     }
 }

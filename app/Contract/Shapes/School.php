@@ -12,7 +12,11 @@ final class School
     /** @return array<string, array<string, mixed>> */
     public static function shapes(): array
     {
-        $state = ['stale' => Out::integer('records left to do'), 'progress' => Out::maybe(Out::object(['done' => Out::integer(''), 'of' => Out::integer('')])), 'failed' => Out::integer('jobs that failed a short while ago')];
+        $state = [
+            'stale' => Out::integer('records left to do'),
+            'progress' => Out::maybe(Out::object(['done' => Out::integer(''), 'of' => Out::integer('')])),
+            'failed' => Out::integer('jobs that failed a short while ago'),
+        ];
         $named = ['id' => Shapes::id(), 'name' => Out::text('')];
         $archived = Out::list(Out::object($named + ['at' => Shapes::moment(), 'by' => Out::text('', nullable: true)]), 'the last archived first');
 
@@ -21,21 +25,49 @@ final class School
             'RecordsState' => Out::object($state),
             'SchoolLearners' => Out::object(['learners' => Shapes::listOf('SchoolLearner')] + $state),
             'Reading' => Out::object(['colleagues_read' => Out::flag('whether instructors read each other’s lessons')]),
-            'Person' => Out::object($named + ['email' => Out::text(''), 'role' => Shapes::ref('Role'), 'state' => Out::choice(['invited', 'joined', 'suspended']), 'lessons_ahead' => Out::integer(''), 'last_seen_at' => Shapes::moment(nullable: true)]),
-            'People' => Out::object(['people' => Shapes::listOf('Person'), 'mail' => Out::flag('whether letters go by mail; otherwise they wait in the outbox')]),
-            'Letter' => Out::object(['id' => Shapes::id(), 'kind' => Out::choice(['invitation', 'password']), 'subject' => Out::text(''), 'to' => Out::object($named + ['email' => Out::text('')]), 'created_at' => Shapes::moment(), 'ends_at' => Shapes::moment(), 'opens' => Out::flag('its link still lets somebody in'), 'by_mail' => Out::flag(''), 'body' => Out::text('', nullable: true)]),
+            'Person' => Out::object(
+                $named + [
+                    'email' => Out::text(''), 'role' => Shapes::ref('Role'), 'state' => Out::choice(['invited', 'joined', 'suspended']),
+                    'lessons_ahead' => Out::integer(''), 'last_seen_at' => Shapes::moment(nullable: true),
+                ],
+            ),
+            'People' => Out::object([
+                'people' => Shapes::listOf('Person'), 'mail' => Out::flag('whether letters go by mail; otherwise they wait in the outbox'),
+            ]),
+            'Letter' => Out::object([
+                'id' => Shapes::id(), 'kind' => Out::choice(['invitation', 'password']), 'subject' => Out::text(''),
+                'to' => Out::object($named + ['email' => Out::text('')]), 'created_at' => Shapes::moment(), 'ends_at' => Shapes::moment(),
+                'opens' => Out::flag('its link still lets somebody in'), 'by_mail' => Out::flag(''), 'body' => Out::text('', nullable: true),
+            ]),
             'Letters' => Out::object(['mail' => Out::flag(''), 'letters' => Shapes::listOf('Letter')]),
-            'LessonsAhead' => Out::object(['learners' => Out::list(Out::object($named + ['lessons' => Out::integer(''), 'next_at' => Shapes::moment()])), 'clashes' => Out::list(Out::object(['starts_at' => Shapes::moment(), 'learner' => Out::text(''), 'with' => Out::text('')]))]),
+            'LessonsAhead' => Out::object([
+                'learners' => Out::list(Out::object($named + ['lessons' => Out::integer(''), 'next_at' => Shapes::moment()])),
+                'clashes' => Out::list(Out::object(['starts_at' => Shapes::moment(), 'learner' => Out::text(''), 'with' => Out::text('')])),
+            ]),
             'Moved' => Out::object(['moved' => Out::integer('lessons handed over')]),
             'Change' => Out::object([
-                'id' => Shapes::id(), 'at' => Shapes::moment(), 'by' => Out::text('who'), 'what' => Out::choice(['added', 'changed', 'archived', 'restored', 'suspended', 'let-in', 'letter', 'handed-over', 'handed-out', 'erased']), 'kind' => Out::choice(['learner', 'place', 'car', 'person', 'school']),
-                'subject_id' => Shapes::id(), 'name' => Out::text(''), 'details' => ['type' => 'object', 'properties' => ['fields' => Out::list(Out::text('')), 'lessons' => Out::integer(''), 'to' => Out::text(''), 'kind' => Out::text('')], 'additionalProperties' => false],
+                'id' => Shapes::id(), 'at' => Shapes::moment(), 'by' => Out::text('who'),
+                'what' => Out::choice(['added', 'changed', 'archived', 'restored', 'suspended', 'let-in', 'letter', 'handed-over', 'handed-out', 'erased']),
+                'kind' => Out::choice(['learner', 'place', 'car', 'person', 'school']),
+                'subject_id' => Shapes::id(), 'name' => Out::text(''),
+                'details' => [
+                    'type' => 'object',
+                    'properties' => ['fields' => Out::list(Out::text('')), 'lessons' => Out::integer(''), 'to' => Out::text(''), 'kind' => Out::text('')],
+                    'additionalProperties' => false,
+                ],
             ]),
             'Changes' => Out::object(['more' => Out::flag(''), 'changes' => Shapes::listOf('Change')]),
             'Archive' => Out::object(['learners' => $archived, 'places' => $archived, 'vehicles' => $archived]),
             'Keeping' => Out::object([
                 'keep_months' => Out::integer('', nullable: true), 'keep_minors_months' => Out::integer('', nullable: true),
-                'coming' => Out::list(Out::object($named + ['is_minor' => Out::flag(''), 'last_at' => Shapes::moment(), 'erased_on' => Shapes::day(), 'keep_until' => Shapes::day(nullable: true)])),
+                'coming' => Out::list(
+                    Out::object(
+                        $named + [
+                            'is_minor' => Out::flag(''), 'last_at' => Shapes::moment(), 'erased_on' => Shapes::day(),
+                            'keep_until' => Shapes::day(nullable: true),
+                        ],
+                    ),
+                ),
             ]),
             'LearnerData' => self::learnerData(),
         ];
@@ -48,17 +80,40 @@ final class School
         $shareOrNull = Shapes::refOrNull('Share');
 
         return [
-            'Share' => Out::object(['count' => Out::integer(''), 'of' => Out::integer(''), 'low' => Out::number('what the share may be'), 'high' => Out::number('')]),
+            'Share' => Out::object([
+                'count' => Out::integer(''), 'of' => Out::integer(''), 'low' => Out::number('what the share may be'), 'high' => Out::number(''),
+            ]),
             'SchoolLearner' => Out::object([
-                'id' => Shapes::id(), 'name' => Out::text(''), 'level' => Shapes::ref('Level'), 'lessons_done' => Out::integer(''), 'last_lesson_at' => Shapes::moment(nullable: true),
+                'id' => Shapes::id(), 'name' => Out::text(''), 'level' => Shapes::ref('Level'), 'lessons_done' => Out::integer(''),
+                'last_lesson_at' => Shapes::moment(nullable: true),
                 'skill' => Out::maybe(Out::object([
-                    'day' => Shapes::day(), 'average' => $chance(), 'steps' => Shapes::byName(Shapes::ref('Believed'), 'by step'), 'marks' => Out::integer(''), 'holds_back' => Shapes::refOrNull('HeldBackBy'), 'never_done' => Out::integer(''), 'not_for_long' => Out::integer(''),
+                    'day' => Shapes::day(), 'average' => $chance(), 'steps' => Shapes::byName(Shapes::ref('Believed'), 'by step'),
+                    'marks' => Out::integer(''), 'holds_back' => Shapes::refOrNull('HeldBackBy'), 'never_done' => Out::integer(''),
+                    'not_for_long' => Out::integer(''),
                 ])),
             ]),
             'Teaching' => Out::object([
-                'routines' => Out::list(Out::object(['routine' => Shapes::ref('RoutineCode'), 'learners' => Out::integer(''), 'only_shown' => Out::integer(''), 'never' => Out::integer(''), 'enough' => Out::flag(''), 'average' => $chance(), 'low' => $chance(), 'high' => $chance(), 'weakest' => Out::choice(Step::class, nullable: true)])),
-                'failures' => Out::list(Out::object(['routine' => Shapes::ref('RoutineCode'), 'step' => Shapes::ref('Step'), 'helped' => Shapes::ref('Share'), 'learners' => Out::integer(''), 'enough' => Out::flag(''), 'cause' => Shapes::refOrNull('Step'), 'cause_shows' => Out::flag(''), 'with' => $shareOrNull, 'without' => $shareOrNull])),
-                'places' => Out::list(Out::object(['place' => Shapes::id(), 'name' => Out::text(''), 'routine' => Shapes::ref('RoutineCode'), 'failed' => Shapes::ref('Share'), 'learners' => Out::integer(''), 'enough' => Out::flag(''), 'fails_more' => Out::flag(''), 'elsewhere' => Shapes::ref('Share'), 'step' => Shapes::refOrNull('Step'), 'step_rounds' => Out::integer('')])),
+                'routines' => Out::list(
+                    Out::object([
+                        'routine' => Shapes::ref('RoutineCode'), 'learners' => Out::integer(''), 'only_shown' => Out::integer(''),
+                        'never' => Out::integer(''), 'enough' => Out::flag(''), 'average' => $chance(), 'low' => $chance(), 'high' => $chance(),
+                        'weakest' => Out::choice(Step::class, nullable: true),
+                    ]),
+                ),
+                'failures' => Out::list(
+                    Out::object([
+                        'routine' => Shapes::ref('RoutineCode'), 'step' => Shapes::ref('Step'), 'helped' => Shapes::ref('Share'),
+                        'learners' => Out::integer(''), 'enough' => Out::flag(''), 'cause' => Shapes::refOrNull('Step'),
+                        'cause_shows' => Out::flag(''), 'with' => $shareOrNull, 'without' => $shareOrNull,
+                    ]),
+                ),
+                'places' => Out::list(
+                    Out::object([
+                        'place' => Shapes::id(), 'name' => Out::text(''), 'routine' => Shapes::ref('RoutineCode'), 'failed' => Shapes::ref('Share'),
+                        'learners' => Out::integer(''), 'enough' => Out::flag(''), 'fails_more' => Out::flag(''), 'elsewhere' => Shapes::ref('Share'),
+                        'step' => Shapes::refOrNull('Step'), 'step_rounds' => Out::integer(''),
+                    ]),
+                ),
             ]),
         ];
     }

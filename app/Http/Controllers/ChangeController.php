@@ -22,16 +22,22 @@ final class ChangeController extends Controller
         $said = $request->validate(Taken::changes());
         $before = isset($said['before']) ? Change::query()->whereKey($said['before'])->firstOrFail() : null;
         // Several may be of one moment: their ids tell them apart.
-        $changes = Change::query()->with('user')->when($before !== null, fn (Builder $changes) => $changes->whereRaw('(at, id) < (?, ?)', [$before?->at->format('Y-m-d H:i:s.v'), $before?->id]))->latest('at')->orderByDesc('id')->limit(self::SHOWN + 1)->get();
+        $changes = Change::query()->with('user')->when(
+            $before !== null, fn (Builder $changes) => $changes->whereRaw('(at, id) < (?, ?)', [$before?->at->format('Y-m-d H:i:s.v'), $before?->id]),
+        )->latest('at')->orderByDesc('id')->limit(self::SHOWN + 1)->get();
 
         return response()->json(['more' => $changes->count() > self::SHOWN, 'changes' => $changes->take(self::SHOWN)->map(static fn (Change $change): array => [
-            ...$change->only(['id', 'what', 'kind', 'subject_id', 'name']), 'details' => (object) $change->details, 'by' => $change->user->name, 'at' => $change->at->format('Y-m-d\TH:i:s.v\Z'),
+            ...$change->only(['id', 'what', 'kind', 'subject_id', 'name']), 'details' => (object) $change->details, 'by' => $change->user->name,
+            'at' => $change->at->format('Y-m-d\TH:i:s.v\Z'),
         ])]);
     }
 
     public function archived(): JsonResponse
     {
-        return response()->json(['learners' => self::archivedOf(Learner::onlyTrashed()->whereNull('erased_at')->get()), 'places' => self::archivedOf(Place::onlyTrashed()->get()), 'vehicles' => self::archivedOf(Vehicle::onlyTrashed()->get())]);
+        return response()->json([
+            'learners' => self::archivedOf(Learner::onlyTrashed()->whereNull('erased_at')->get()),
+            'places' => self::archivedOf(Place::onlyTrashed()->get()), 'vehicles' => self::archivedOf(Vehicle::onlyTrashed()->get()),
+        ]);
     }
 
     /**
@@ -44,7 +50,8 @@ final class ChangeController extends Controller
         $by = Change::query()->with('user')->where('what', 'archived')->whereIn('subject_id', $rows->pluck('id'))->orderBy('at')->get()->keyBy('subject_id');
 
         return array_values($rows->sortByDesc('deleted_at')->map(static fn (Model $row): array => [
-            'id' => (string) $row->getKey(), 'name' => (string) $row->getAttribute('name'), 'at' => $row->getAttribute('deleted_at')->toIso8601ZuluString(), 'by' => $by->get($row->getKey())?->user->name,
+            'id' => (string) $row->getKey(), 'name' => (string) $row->getAttribute('name'),
+            'at' => $row->getAttribute('deleted_at')->toIso8601ZuluString(), 'by' => $by->get($row->getKey())?->user->name,
         ])->all());
     }
 }

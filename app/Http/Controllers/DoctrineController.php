@@ -74,7 +74,12 @@ final class DoctrineController extends Controller
     {
         return [
             'code' => $pack->code(), 'name' => $pack->name(), 'keeps' => $pack->keeps()->value, 'version' => $pack->version(),
-            'figures' => array_map(static fn (Figure $figure): array => ['key' => $figure->key, 'name' => $figure->name, 'value' => $figure->value, 'status' => $figure->source->words()], $pack->figures()),
+            'figures' => array_map(
+                static fn (Figure $figure): array => [
+                    'key' => $figure->key, 'name' => $figure->name, 'value' => $figure->value, 'status' => $figure->source->words(),
+                ],
+                $pack->figures(),
+            ),
         ];
     }
 
@@ -89,7 +94,13 @@ final class DoctrineController extends Controller
             'default' => $question->default($pack),
             // A routine on whose plan or card the choice is seen.
             'shows_on' => $shows->value,
-            'options' => array_map(static fn (Option $option): array => ['value' => $option->value, 'words' => $wording->say($option->words), 'reason' => $wording->say($option->reason), 'says' => $wording->say($option->says)], $question->options),
+            'options' => array_map(
+                static fn (Option $option): array => [
+                    'value' => $option->value, 'words' => $wording->say($option->words), 'reason' => $wording->say($option->reason),
+                    'says' => $wording->say($option->says),
+                ],
+                $question->options,
+            ),
         ];
     }
 }

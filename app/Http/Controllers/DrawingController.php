@@ -30,7 +30,9 @@ final class DrawingController extends Controller
             }
         }
 
-        return response()->json(Show::drawing(Drawing::query()->create([...$said, 'state' => $said['state'] ?? '', 'asked' => $asked, 'place_id' => $place->id])), 201);
+        return response()->json(
+            Show::drawing(Drawing::query()->create([...$said, 'state' => $said['state'] ?? '', 'asked' => $asked, 'place_id' => $place->id])), 201,
+        );
     }
 
     /** Lessons to come of the signed-in instructor that have this place on their plan. */
@@ -70,7 +72,9 @@ final class DrawingController extends Controller
         try {
             Toolbox::ask($tool, $inputs);
         } catch (BadInput $bad) {
-            throw ValidationException::withMessages(array_combine(array_map(static fn (string $field): string => "asked.inputs.{$field}", array_keys($bad->errors)), array_values($bad->errors)));
+            throw ValidationException::withMessages(
+                array_combine(array_map(static fn (string $field): string => "asked.inputs.{$field}", array_keys($bad->errors)), array_values($bad->errors)),
+            );
         }
 
         return ['tool' => $tool, 'inputs' => $inputs, 'version' => Toolbox::VERSION];

@@ -23,7 +23,9 @@ final class LearnerController extends Controller
 {
     public function index(): JsonResponse
     {
-        $learners = Learner::query()->withCount(['lessons as lessons_done' => fn ($lessons) => $lessons->where('state', 'done')])->withMax('lessons as last_lesson_at', 'starts_at')->get()->sortBy('name')->values();
+        $learners = Learner::query()->withCount([
+            'lessons as lessons_done' => fn ($lessons) => $lessons->where('state', 'done'),
+        ])->withMax('lessons as last_lesson_at', 'starts_at')->get()->sortBy('name')->values();
 
         return response()->json($learners->map(fn (Learner $learner): array => [
             ...$learner->only(['id', 'name', 'level', 'transmission', 'pick_up']),
@@ -42,8 +44,11 @@ final class LearnerController extends Controller
 
         return response()->json([
             ...Show::learner($learner),
-            'lessons' => $learner->lessons()->withCount(['rounds' => static fn (Builder $rounds) => StandingMarks::driven($rounds)])->latest('starts_at')->get()->map(fn (Lesson $lesson): array => [
-                ...$lesson->only(['id', 'minutes', 'state', 'instructor_id']), 'aim' => Gate::allows('view', $lesson) ? $lesson->aim : null, 'starts_at' => $lesson->starts_at->toIso8601ZuluString(), 'rounds' => (int) $lesson->getAttribute('rounds_count'),
+            'lessons' => $learner->lessons()->withCount([
+                'rounds' => static fn (Builder $rounds) => StandingMarks::driven($rounds),
+            ])->latest('starts_at')->get()->map(fn (Lesson $lesson): array => [
+                ...$lesson->only(['id', 'minutes', 'state', 'instructor_id']), 'aim' => Gate::allows('view', $lesson) ? $lesson->aim : null,
+                'starts_at' => $lesson->starts_at->toIso8601ZuluString(), 'rounds' => (int) $lesson->getAttribute('rounds_count'),
             ]),
             'promises' => $learner->promises()->get()->sortByDesc('created_at')->values()->map(fn (Promise $promise): array => Show::promise($promise)),
             ...$skill->of($learner, now()->toDateTimeImmutable())['counts'],

@@ -137,7 +137,14 @@ final class PeopleController extends Controller
     /** A school is never left without an owner who can come in. */
     private function notTheLast(User $person, string $field): void
     {
-        $others = User::query()->where('school_id', $person->school_id)->where('role', 'owner')->whereNotNull('joined_at')->whereNull('suspended_at')->where('id', '!=', $person->id)->lockForUpdate()->exists();
+        $others = User::query()
+            ->where('school_id', $person->school_id)
+            ->where('role', 'owner')
+            ->whereNotNull('joined_at')
+            ->whereNull('suspended_at')
+            ->where('id', '!=', $person->id)
+            ->lockForUpdate()
+            ->exists();
         if ($person->isOwner() && ! $others) {
             throw ValidationException::withMessages([$field => 'The school would have no owner left: make somebody else an owner first.']);
         }

@@ -76,6 +76,9 @@ final class PlaceController extends Controller
      */
     private static function ofTheRoad(array $errors): array
     {
-        return array_combine(array_map(static fn (string $field): string => $field === 'routine' ? $field : "road.{$field}", array_keys($errors)), array_values($errors));
+        return array_combine(
+            array_map(static fn (string $field): string => $field === 'routine' ? $field : "road.{$field}", array_keys($errors)),
+            array_values($errors),
+        );
     }
 }

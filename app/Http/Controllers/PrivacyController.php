@@ -23,7 +23,10 @@ final class PrivacyController extends Controller
     {
         $found = $this->find($learner);
         // It holds every lesson of theirs: where colleagues do not read each other's, it is the owner's to hand out.
-        abort_unless($found->lessons()->get()->every(static fn (Lesson $lesson): bool => Gate::allows('view', $lesson)), 403, 'It holds lessons of colleagues, which only they and the owner read here: ask the owner for it.');
+        abort_unless(
+            $found->lessons()->get()->every(static fn (Lesson $lesson): bool => Gate::allows('view', $lesson)), 403,
+            'It holds lessons of colleagues, which only they and the owner read here: ask the owner for it.',
+        );
         ChangeLog::note('handed-out', $found);
 
         return response()->json(LearnerData::of($found, $current->school()), options: JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_PRETTY_PRINT);

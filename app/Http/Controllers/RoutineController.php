@@ -27,7 +27,9 @@ final class RoutineController extends Controller
         $practice = $doctrine->practiceUnder($pack);
 
         return response()->json(array_map(
-            fn (RoutineCode $code): array => ShowCard::whole(Card::of($code, $pack, $practice, $request->boolean('clutch', true), $level, WayOut::Ahead), $pack),
+            fn (RoutineCode $code): array => ShowCard::whole(
+                Card::of($code, $pack, $practice, $request->boolean('clutch', true), $level, WayOut::Ahead), $pack,
+            ),
             Catalogue::codes($pack, $request->boolean('clutch', true)),
         ));
     }

@@ -44,6 +44,9 @@ final class SchoolController extends Controller
     {
         $batch = $records->goingOn();
 
-        return ['stale' => count($records->stale()), 'progress' => $batch === null ? null : ['done' => $batch->processedJobs(), 'of' => $batch->totalJobs], 'failed' => $records->failed()];
+        return [
+            'stale' => count($records->stale()),
+            'progress' => $batch === null ? null : ['done' => $batch->processedJobs(), 'of' => $batch->totalJobs], 'failed' => $records->failed(),
+        ];
     }
 }

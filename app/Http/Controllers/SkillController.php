@@ -51,7 +51,9 @@ final class SkillController extends Controller
         LearnerSkill::isRead($learner);
         $routines = isset($said['routine']) ? [RoutineCode::from($said['routine'])] : null;
         if (isset($said['section'])) {
-            $inIt = array_filter(Catalogue::all($this->skill->pack($learner)), static fn (Routine $routine): bool => $routine->section->value === $said['section']);
+            $inIt = array_filter(
+                Catalogue::all($this->skill->pack($learner)), static fn (Routine $routine): bool => $routine->section->value === $said['section'],
+            );
             $routines = array_values(array_map(static fn (Routine $routine): RoutineCode => $routine->code, $inIt));
         }
 
@@ -72,7 +74,10 @@ final class SkillController extends Controller
         $said = $request->validate(Taken::overruling(), ['reason.required' => 'Say why: both your word and the marks stay on record.']);
         $pack = $this->skill->pack($learner);
         $code = RoutineCode::from($said['routine']);
-        abort_unless(in_array($code, Catalogue::codes($pack), true) && Catalogue::routine($code, $pack)->has(Step::from($said['step'])), 422, 'The routine has no such step under the rules this learner learns by.');
+        abort_unless(
+            in_array($code, Catalogue::codes($pack), true) && Catalogue::routine($code, $pack)->has(Step::from($said['step'])), 422,
+            'The routine has no such step under the rules this learner learns by.',
+        );
         $row = Overruling::query()->create([...$said, 'learner_id' => $learner->id, 'user_id' => $this->user($request)->id]);
 
         return response()->json(self::said($row->load('user')), 201);

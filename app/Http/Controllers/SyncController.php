@@ -21,7 +21,10 @@ final class SyncController extends Controller
     public function __invoke(Request $request, TakeIn $takeIn, Allowance $allowance): JsonResponse
     {
         $allowance->take($this->user($request), 'sync', self::AN_EVENT_MS * (count((array) $request->json('rounds')) + count((array) $request->json('marks'))));
-        $said = $request->validate([...Taken::batch(), 'rounds.*.place_id' => ['required', 'uuid', Rule::exists('places', 'id')->where('school_id', $this->user($request)->school_id)]]);
+        $said = $request->validate([
+            ...Taken::batch(),
+            'rounds.*.place_id' => ['required', 'uuid', Rule::exists('places', 'id')->where('school_id', $this->user($request)->school_id)],
+        ]);
         /** @var list<array<string, mixed>> $rounds */
         $rounds = $said['rounds'];
         /** @var list<array<string, mixed>> $marks */
@@ -29,7 +32,10 @@ final class SyncController extends Controller
         $user = $this->user($request);
         foreach ([...$rounds, ...$marks] as $event) {
             // Another tab has signed somebody else in: these wait on the device for their maker.
-            abort_if(isset($event['made_by']) && $event['made_by'] !== $user->id, 409, 'These marks are somebody else’s: they wait on this device until their maker signs in.');
+            abort_if(
+                isset($event['made_by']) && $event['made_by'] !== $user->id, 409,
+                'These marks are somebody else’s: they wait on this device until their maker signs in.',
+            );
         }
         foreach ($marks as $i => $mark) {
             $this->saysSomething($i, $mark);

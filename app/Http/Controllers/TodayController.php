@@ -24,7 +24,9 @@ final class TodayController extends Controller
         $mine = fn () => Lesson::query()->where('instructor_id', $this->user($request)->id);
         $lessons = $mine()->whereBetween('starts_at', [$day->copy()->utc(), $day->copy()->endOfDay()->utc()])->oldest('starts_at')->get();
         // Lessons whose time is over but which were never closed.
-        $unfinished = $mine()->where('state', 'planned')->whereRaw('DATE_ADD(starts_at, INTERVAL minutes MINUTE) <= ?', [now()])->latest('starts_at')->limit(5)->get();
+        $unfinished = $mine()->where('state', 'planned')->whereRaw(
+            'DATE_ADD(starts_at, INTERVAL minutes MINUTE) <= ?', [now()],
+        )->latest('starts_at')->limit(5)->get();
         $coming = $mine()->where('state', 'planned')->whereRaw('DATE_ADD(starts_at, INTERVAL minutes MINUTE) > ?', [now()])->oldest('starts_at')->first();
         // Who and what of all of them in one go.
         (new Collection([...$lessons, ...$unfinished, ...($coming === null ? [] : [$coming])]))->load(['learner', 'vehicle']);

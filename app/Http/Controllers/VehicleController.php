@@ -23,7 +23,8 @@ final class VehicleController extends Controller
 {
     /** Fields of the core's vehicle that a school may know; names, kinds and bounds are the core's. */
     public const FIGURES = [
-        'like', 'shift_time_s', 'ratios', 'final_drive', 'tyre', 'idle_rpm', 'red_line_rpm', 'torque_nm', 'torque_rpm', 'power_kw', 'power_rpm', 'engine_braking_mps2', 'mass_kg',
+        'like', 'shift_time_s', 'ratios', 'final_drive', 'tyre', 'idle_rpm', 'red_line_rpm', 'torque_nm', 'torque_rpm', 'power_kw', 'power_rpm',
+        'engine_braking_mps2', 'mass_kg',
         'drag_area_m2', 'rolling', 'wheelbase_m', 'front_overhang_m', 'rear_overhang_m', 'track_m', 'height_m', 'steering_ratio', 'turning_circle_m',
     ];
 
@@ -38,7 +39,8 @@ final class VehicleController extends Controller
         $pack = Doctrine::of($current->school(), $this->user($request))->pack();
 
         return response()->json(array_map(static fn (Kind $kind): array => [
-            'id' => $kind->id, 'name' => ucfirst(VehicleField::named($kind, $pack)), 'transmission' => $kind->transmission->value, 'controls' => $kind->controls->value,
+            'id' => $kind->id, 'name' => ucfirst(VehicleField::named($kind, $pack)), 'transmission' => $kind->transmission->value,
+            'controls' => $kind->controls->value,
             'length_m' => $kind->length->inMetres(), 'width_m' => $kind->width->inMetres(),
             'electric' => $kind->engine->isElectric, 'figures' => VehicleFigures::of($kind), 'units' => VehicleFigures::units($kind),
         ], DemoVehicles::all()));

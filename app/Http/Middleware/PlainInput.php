@@ -78,7 +78,11 @@ final class PlainInput
         foreach ($said as $name => $value) {
             if (is_array($value)) {
                 $said[$name] = self::ids($value, $name === 'items');
-            } elseif (is_string($value) && ($isList || $name === 'id' || $name === 'made_by' || str_ends_with((string) $name, '_id')) && preg_match(self::UUID, $value) === 1) {
+            } elseif (
+                is_string($value)
+                && ($isList || $name === 'id' || $name === 'made_by' || str_ends_with((string) $name, '_id'))
+                && preg_match(self::UUID, $value) === 1
+            ) {
                 $said[$name] = strtolower($value);
             }
         }

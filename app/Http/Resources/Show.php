@@ -43,7 +43,8 @@ final class Show
         $practice = $doctrine->practice();
 
         return [
-            'pack' => $pack->code(), 'pack_name' => $pack->name(), 'keeps' => $pack->keeps()->value, 'speed_unit' => $pack->speedUnit()->value, 'length_unit' => $pack->lengthUnit()->value,
+            'pack' => $pack->code(), 'pack_name' => $pack->name(), 'keeps' => $pack->keeps()->value, 'speed_unit' => $pack->speedUnit()->value,
+            'length_unit' => $pack->lengthUnit()->value,
             'limits' => $pack->usualLimits(), 'town_limit' => $pack->speedUnit()->number($pack->townLimit()),
             'device_rule' => ['text' => $pack->deviceRule(), 'source' => $pack->deviceRuleSource()->words()],
             'words' => (object) $pack->words(),
@@ -55,14 +56,20 @@ final class Show
     /** @return array<string, string> a rule pack in the line of a list */
     public static function pack(RulePack $pack): array
     {
-        return ['code' => $pack->code(), 'name' => $pack->name(), 'keeps' => $pack->keeps()->value, 'speed_unit' => $pack->speedUnit()->value, 'length_unit' => $pack->lengthUnit()->value];
+        return [
+            'code' => $pack->code(), 'name' => $pack->name(), 'keeps' => $pack->keeps()->value, 'speed_unit' => $pack->speedUnit()->value,
+            'length_unit' => $pack->lengthUnit()->value,
+        ];
     }
 
     /** @return array<string, mixed> */
     public static function learner(Learner $learner): array
     {
         return [
-            ...$learner->only(['id', 'name', 'phone', 'email', 'pick_up', 'transmission', 'level', 'is_minor', 'guardian_name', 'guardian_contact', 'reference_points', 'pack']),
+            ...$learner->only([
+                'id', 'name', 'phone', 'email', 'pick_up', 'transmission', 'level', 'is_minor', 'guardian_name', 'guardian_contact',
+                'reference_points', 'pack',
+            ]),
             'practice' => (object) $learner->practice,
             'licence_seen_on' => $learner->licence_seen_on?->toDateString(),
             'eyesight_checked_on' => $learner->eyesight_checked_on?->toDateString(),
@@ -135,7 +142,9 @@ final class Show
     public static function mark(Mark $mark): array
     {
         return [
-            ...$mark->only(['id', 'round_id', 'kind', 'step', 'outcome', 'taught', 'conditions', 'out_of_order', 'note', 'corrects_id', 'withdrawn', 'user_id']),
+            ...$mark->only([
+                'id', 'round_id', 'kind', 'step', 'outcome', 'taught', 'conditions', 'out_of_order', 'note', 'corrects_id', 'withdrawn', 'user_id',
+            ]),
             'device_at' => $mark->device_at->format(self::MOMENT),
             'pressed_at' => $mark->pressed_at->format(self::MOMENT),
             'server_at' => $mark->server_at->format(self::MOMENT),

@@ -20,7 +20,8 @@ final class ShowCard
             'code' => $card->code->value, 'title' => $card->title, 'section' => $card->section->value, 'section_title' => $card->sectionTitle,
             'steps' => array_map(static fn (Instruction $step): string => $step->step->value, $card->steps),
             'has_approach' => $card->code->hasApproach(), 'stands' => $card->code->isDoneStanding(),
-            'side' => RoutineFacts::side($card->code, $pack)?->value, 'side_by_exit' => RoutineFacts::sideByExit($card->code, $pack), 'asks' => RoutineFacts::asks($card->code, $pack),
+            'side' => RoutineFacts::side($card->code, $pack)?->value, 'side_by_exit' => RoutineFacts::sideByExit($card->code, $pack),
+            'asks' => RoutineFacts::asks($card->code, $pack),
             'turn_radius_m' => RoutineFacts::turnRadius($card->code, $pack), 'manoeuvre' => RoutineFacts::manoeuvre($card->code, $pack)?->value,
             'bench' => array_map(static fn (array $page): array => ['with' => (object) $page['with']] + $page, RoutineFacts::bench($card->code, $pack)),
             'planned_by' => PlannedBy::tool($card->code), 'asked_with' => (object) PlannedBy::asked($card->code),
@@ -35,9 +36,15 @@ final class ShowCard
             'where' => $card->where, 'direction' => $card->direction, 'afterwards' => $card->afterwards, 'sketch' => $card->sketch->value,
             'side' => $card->side?->value, 'find' => $card->find,
             'steps' => array_map(static fn (Instruction $step): array => self::step($step, $card->says[$step->step->value] ?? []), $card->steps),
-            'variants' => array_map(static fn (Variant $variant): array => ['name' => $variant->name, 'changes' => $variant->changes, 'inputs' => (object) $variant->inputs], $card->variants),
+            'variants' => array_map(
+                static fn (Variant $variant): array => ['name' => $variant->name, 'changes' => $variant->changes, 'inputs' => (object) $variant->inputs],
+                $card->variants,
+            ),
             'choices' => $card->choices, 'ordinary_road' => (object) PlannedBy::ordinary($card->code, $pack),
-            'severity' => array_map(static fn (Effect $effect): array => ['effect' => $effect->value, 'words' => $effect->words(), 'severity' => $pack->severity($effect)], Effect::cases()),
+            'severity' => array_map(
+                static fn (Effect $effect): array => ['effect' => $effect->value, 'words' => $effect->words(), 'severity' => $pack->severity($effect)],
+                Effect::cases(),
+            ),
         ];
     }
 
@@ -48,8 +55,10 @@ final class ShowCard
     private static function step(Instruction $step, array $says): array
     {
         return [
-            'step' => $step->step->value, 'do' => $step->do, 'why' => $step->why, 'usual_mistake' => $step->usualMistake, 'cause_step' => $step->causeIn?->value,
-            'likely_cause' => $step->likelyCause, 'remedy' => $step->remedy, 'drill' => $step->drill, 'for_beginner' => $step->forBeginner, 'watch' => $step->watch,
+            'step' => $step->step->value, 'do' => $step->do, 'why' => $step->why, 'usual_mistake' => $step->usualMistake,
+            'cause_step' => $step->causeIn?->value,
+            'likely_cause' => $step->likelyCause, 'remedy' => $step->remedy, 'drill' => $step->drill, 'for_beginner' => $step->forBeginner,
+            'watch' => $step->watch,
             'says' => $says, 'source' => $step->source()->words(),
         ];
     }

@@ -7,9 +7,9 @@ declare(strict_types=1);
 use NobleTurn\Core\Compute\Toolbox;
 use NobleTurn\Core\Routine\Card;
 use NobleTurn\Core\Routine\Catalogue\Catalogue;
-use NobleTurn\Core\Trade\RoutineCode;
 use NobleTurn\Core\Rules\Practice;
 use NobleTurn\Core\Rules\RulePacks;
+use NobleTurn\Core\Trade\RoutineCode;
 
 /** @return list<array<string, string>> made-up marks, a lesson a week, five steps a round, the same every time */
 function lessonsOfMarks(int $lessons, int $rounds): array
@@ -22,7 +22,10 @@ function lessonsOfMarks(int $lessons, int $rounds): array
         for ($round = 0; $round < $rounds; $round++) {
             for ($mark = 0; $mark < 5; $mark++) {
                 $n = ($lesson * 31 + $round * 17 + $mark * 7) % 97;
-                $marks[] = ['at' => (new DateTimeImmutable('2025-01-06T10:00:00Z'))->modify('+'.(7 * $lesson).' days')->format('Y-m-d\TH:i:s\Z'), 'routine' => $routines[$n % 10], 'step' => $steps[$mark % 3], 'outcome' => $outcomes[min(4, intdiv($n, 12))]];
+                $marks[] = [
+                    'at' => (new DateTimeImmutable('2025-01-06T10:00:00Z'))->modify('+'.(7 * $lesson).' days')->format('Y-m-d\TH:i:s\Z'),
+                    'routine' => $routines[$n % 10], 'step' => $steps[$mark % 3], 'outcome' => $outcomes[min(4, intdiv($n, 12))],
+                ];
             }
         }
     }
@@ -38,23 +41,67 @@ function benchCore(): void
         'stopping' => ['stopping', ['speed_mph' => 30]],
         'following' => ['following', ['speed_mph' => 50, 'gap_s' => 3.2, 'surface' => 'wet']],
         'engine: gear table' => ['engine', ['speed_mph' => 30, 'from_gear' => 2, 'to_gear' => 3]],
-        'swept path: articulated, roundabout, 1 cm' => ['swept-path', ['vehicle' => 'articulated-lorry', 'step_m' => 0.01, 'path' => ['pieces' => [['length_m' => 20], ['radius_m' => 20, 'angle_deg' => -40], ['radius_m' => 14, 'angle_deg' => 180], ['radius_m' => 20, 'angle_deg' => -40], ['length_m' => 20]]]]],
-        'swept path: best line through a bend' => ['swept-path', ['vehicle' => 'articulated-lorry', 'bend' => ['kerb_radius_m' => 8, 'entry_width_m' => 4, 'exit_width_m' => 7.3]]],
+        'swept path: articulated, roundabout, 1 cm' => [
+            'swept-path',
+            [
+                'vehicle' => 'articulated-lorry', 'step_m' => 0.01,
+                'path' => [
+                    'pieces' => [
+                        ['length_m' => 20], ['radius_m' => 20, 'angle_deg' => -40], ['radius_m' => 14, 'angle_deg' => 180],
+                        ['radius_m' => 20, 'angle_deg' => -40], ['length_m' => 20],
+                    ],
+                ],
+            ],
+        ],
+        'swept path: best line through a bend' => [
+            'swept-path', ['vehicle' => 'articulated-lorry', 'bend' => ['kerb_radius_m' => 8, 'entry_width_m' => 4, 'exit_width_m' => 7.3]],
+        ],
         'approach: emerge right at 30' => ['approach', ['routine' => 'emerge-right', 'limit_mph' => 30]],
         'approach: no room, speed has to be found' => ['approach', ['routine' => 'turn-left', 'limit_mph' => 30, 'room_m' => 60]],
-        'approach: two hazards close together' => ['approach', ['routine' => 'turn-left', 'limit_mph' => 30, 'then' => ['routine' => 'turn-right', 'distance_m' => 90]]],
+        'approach: two hazards close together' => [
+            'approach', ['routine' => 'turn-left', 'limit_mph' => 30, 'then' => ['routine' => 'turn-right', 'distance_m' => 90]],
+        ],
         'amber' => ['amber', ['speed_mph' => 30, 'distance_m' => 42]],
         'crossing' => ['crossing', ['road_width_m' => 14, 'person_at_m' => 0, 'towards_us' => true]],
-        'lanes: eight arms, four lanes' => ['lanes', ['from' => 'a0', 'to' => 'a7', 'arms' => array_map(static fn (int $i): array => ['name' => "a{$i}", 'angle_deg' => $i * 45, 'approach_lanes' => [['to' => []], ['to' => []], ['to' => []], ['to' => []]], 'exit_lanes' => 2], range(0, 7))]],
+        'lanes: eight arms, four lanes' => [
+            'lanes',
+            [
+                'from' => 'a0', 'to' => 'a7',
+                'arms' => array_map(
+                    static fn (int $i): array => [
+                        'name' => "a{$i}", 'angle_deg' => $i * 45, 'approach_lanes' => [['to' => []], ['to' => []], ['to' => []], ['to' => []]],
+                        'exit_lanes' => 2,
+                    ],
+                    range(0, 7),
+                ),
+            ],
+        ],
         'gap' => ['gap', ['manoeuvre' => 'emerge-right', 'other_speed_mph' => 30, 'other_distance_m' => 90]],
-        'gap: sweep of 60' => ['gap', ['manoeuvre' => 'emerge-right', 'other_speed_mph' => 30, 'sweep' => ['field' => 'other_distance_m', 'from' => 5, 'to' => 300, 'step' => 5]]],
-        'join: twenty vehicles' => ['join', ['slip_length_m' => 300, 'entry_speed_mph' => 30, 'main_speed_mph' => 60, 'vehicles' => array_map(static fn (int $i): array => ['distance_m' => 100 - $i * 30, 'speed_mph' => 58], range(0, 19))]],
+        'gap: sweep of 60' => [
+            'gap',
+            ['manoeuvre' => 'emerge-right', 'other_speed_mph' => 30, 'sweep' => ['field' => 'other_distance_m', 'from' => 5, 'to' => 300, 'step' => 5]],
+        ],
+        'join: twenty vehicles' => [
+            'join',
+            [
+                'slip_length_m' => 300, 'entry_speed_mph' => 30, 'main_speed_mph' => 60,
+                'vehicles' => array_map(static fn (int $i): array => ['distance_m' => 100 - $i * 30, 'speed_mph' => 58], range(0, 19)),
+            ],
+        ],
         'leave' => ['leave', ['main_speed_mph' => 70, 'slip_length_m' => 250, 'end_speed_mph' => 15, 'next_turn' => 'right']],
-        'lane change' => ['lane-change', ['speed_mph' => 35, 'limit_mph' => 40, 'to' => 'right', 'vehicles' => [['distance_m' => 25, 'speed_mph' => 33], ['distance_m' => -12, 'speed_mph' => 38]]]],
+        'lane change' => [
+            'lane-change',
+            [
+                'speed_mph' => 35, 'limit_mph' => 40, 'to' => 'right',
+                'vehicles' => [['distance_m' => 25, 'speed_mph' => 33], ['distance_m' => -12, 'speed_mph' => 38]],
+            ],
+        ],
         'overtake' => ['overtake', ['limit_mph' => 60, 'other_speed_mph' => 40, 'sight_m' => 400]],
         'skill: 60 lessons of 75 marks' => ['skill', ['today' => '2026-06-01', 'marks' => lessonsOfMarks(60, 15)]],
         'skill: 10 lessons of 150 marks' => ['skill', ['today' => '2026-06-01', 'marks' => lessonsOfMarks(10, 30)]],
-        'approach: sweep of 60' => ['approach', ['routine' => 'emerge-right', 'limit_mph' => 30, 'sweep' => ['field' => 'speed_mph', 'from' => 5, 'to' => 64, 'step' => 1]]],
+        'approach: sweep of 60' => [
+            'approach', ['routine' => 'emerge-right', 'limit_mph' => 30, 'sweep' => ['field' => 'speed_mph', 'from' => 5, 'to' => 64, 'step' => 1]],
+        ],
     ];
     foreach ($cases as $name => [$tool, $input]) {
         $took = medianSeconds(static fn () => Toolbox::run($tool, $input));
@@ -63,7 +110,9 @@ function benchCore(): void
     $pack = RulePacks::byCode('gb');
     foreach ([
         'one card of the catalogue' => static fn () => Card::of(RoutineCode::EmergeRight, $pack, new Practice([], $pack)),
-        'the whole catalogue' => static fn () => array_map(static fn (RoutineCode $code): Card => Card::of($code, $pack, new Practice([], $pack)), Catalogue::codes($pack)),
+        'the whole catalogue' => static fn () => array_map(
+            static fn (RoutineCode $code): Card => Card::of($code, $pack, new Practice([], $pack)), Catalogue::codes($pack),
+        ),
     ] as $name => $work) {
         $took = medianSeconds($work);
         row([$name, number_format(1 / $took), number_format($took / $loop, 1)]);

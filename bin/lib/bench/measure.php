@@ -84,7 +84,10 @@ final class Client
                 $headers[] = 'X-XSRF-TOKEN: '.urldecode($parts[6]);
             }
         }
-        curl_setopt_array($this->curl, [CURLOPT_URL => $this->base.$path, CURLOPT_CUSTOMREQUEST => $method, CURLOPT_HTTPHEADER => $headers, CURLOPT_POSTFIELDS => $json ?? '']);
+        curl_setopt_array(
+            $this->curl,
+            [CURLOPT_URL => $this->base.$path, CURLOPT_CUSTOMREQUEST => $method, CURLOPT_HTTPHEADER => $headers, CURLOPT_POSTFIELDS => $json ?? ''],
+        );
 
         return $this->curl;
     }

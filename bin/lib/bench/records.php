@@ -9,7 +9,13 @@ use Database\Seeders\ManyLearnersSeeder;
 
 function uuid(): string
 {
-    return implode('-', [bin2hex(random_bytes(4)), bin2hex(random_bytes(2)), '4'.substr(bin2hex(random_bytes(2)), 1), '8'.substr(bin2hex(random_bytes(2)), 1), bin2hex(random_bytes(6))]);
+    return implode(
+        '-',
+        [
+            bin2hex(random_bytes(4)), bin2hex(random_bytes(2)), '4'.substr(bin2hex(random_bytes(2)), 1), '8'.substr(bin2hex(random_bytes(2)), 1),
+            bin2hex(random_bytes(6)),
+        ],
+    );
 }
 
 /**
@@ -26,12 +32,21 @@ function benchUpdate(string $base): void
     $car = $client->read('/api/vehicles')[0]['id'];
     $sent = $read = $empty = [];
     for ($run = 0; $run < 8; $run++) {
-        $lesson = json_decode($client->ask('POST', '/api/lessons', json_encode(['learner_id' => $learners[0]['id'], 'vehicle_id' => $car, 'starts_at' => gmdate('c'), 'minutes' => 60], JSON_THROW_ON_ERROR))[1], true)['id'];
+        $lesson = json_decode(
+            $client->ask(
+                'POST', '/api/lessons',
+                json_encode(['learner_id' => $learners[0]['id'], 'vehicle_id' => $car, 'starts_at' => gmdate('c'), 'minutes' => 60], JSON_THROW_ON_ERROR),
+            )[1],
+            true,
+        )['id'];
         $rounds = $marks = [];
         for ($i = 0; $i < 30; $i++) {
             $rounds[] = ['id' => uuid(), 'lesson_id' => $lesson, 'place_id' => $place['id'], 'routine' => $place['routine'], 'device_at' => gmdate('c')];
             foreach (['mirrors', 'signal', 'position', 'speed', 'look'] as $step) {
-                $marks[] = ['id' => uuid(), 'round_id' => $rounds[$i]['id'], 'kind' => 'step', 'step' => $step, 'outcome' => ['missed', 'prompted', 'unaided'][$i % 3], 'device_at' => gmdate('c')];
+                $marks[] = [
+                    'id' => uuid(), 'round_id' => $rounds[$i]['id'], 'kind' => 'step', 'step' => $step,
+                    'outcome' => ['missed', 'prompted', 'unaided'][$i % 3], 'device_at' => gmdate('c'),
+                ];
             }
         }
         $sent[] = $client->ask('POST', '/api/sync', json_encode(['rounds' => $rounds, 'marks' => $marks], JSON_THROW_ON_ERROR))[0];
@@ -39,7 +54,10 @@ function benchUpdate(string $base): void
         $empty[] = $client->ask('GET', '/api/ping')[0];
     }
     $none = percentile($empty, 0.5);
-    row(['A lesson of 150 marks arrives', number_format(percentile($sent, 0.5) * 1000, 1), '', number_format(percentile($sent, 0.5) / $none, 1), '(of an empty request)']);
+    row([
+        'A lesson of 150 marks arrives', number_format(percentile($sent, 0.5) * 1000, 1), '', number_format(percentile($sent, 0.5) / $none, 1),
+        '(of an empty request)',
+    ]);
     row(['the record is worked out anew and read', number_format(percentile($read, 0.5) * 1000, 1), '', number_format(percentile($read, 0.5) / $none, 1)]);
 }
 
@@ -63,11 +81,23 @@ function benchSchool(string $base): void
     } while ($state['stale'] > 0 && hrtime(true) - $start < 1_800_000_000_000);
     $took = (hrtime(true) - $start) / 1e9;
     $empty = percentile($quiet, 0.95);
-    row(['2,000 learners of 100 marks, in the background', number_format($took, 1).' s', number_format(2000 / $took, 0).'/s', number_format($took / 2000 / percentile($quiet, 0.5), 2), '(last column: a learner, of an empty request)']);
-    row(['begun in', number_format($begun * 1000, 1), '', number_format($begun / $empty, 1), 'progress seen: '.implode(' ', array_slice(array_values(array_unique($seen)), 0, 8)).' ...']);
-    row(['an empty request meanwhile', number_format(percentile($meanwhile, 0.5) * 1000, 1), number_format(percentile($meanwhile, 0.95) * 1000, 1), number_format(percentile($meanwhile, 0.95) / $empty, 2)]);
+    row([
+        '2,000 learners of 100 marks, in the background', number_format($took, 1).' s', number_format(2000 / $took, 0).'/s',
+        number_format($took / 2000 / percentile($quiet, 0.5), 2), '(last column: a learner, of an empty request)',
+    ]);
+    row([
+        'begun in', number_format($begun * 1000, 1), '', number_format($begun / $empty, 1),
+        'progress seen: '.implode(' ', array_slice(array_values(array_unique($seen)), 0, 8)).' ...',
+    ]);
+    row([
+        'an empty request meanwhile', number_format(percentile($meanwhile, 0.5) * 1000, 1), number_format(percentile($meanwhile, 0.95) * 1000, 1),
+        number_format(percentile($meanwhile, 0.95) / $empty, 2),
+    ]);
     foreach (['page: School, 2,000 learners' => '/api/school/learners', 'page: School, teaching' => '/api/school/teaching'] as $name => $path) {
         $times = array_map(static fn (): float => $client->ask('GET', $path)[0], range(1, 8));
-        row([$name, number_format(percentile($times, 0.5) * 1000, 1), number_format(percentile($times, 0.95) * 1000, 1), number_format(percentile($times, 0.95) / $empty, 1)]);
+        row([
+            $name, number_format(percentile($times, 0.5) * 1000, 1), number_format(percentile($times, 0.95) * 1000, 1),
+            number_format(percentile($times, 0.95) / $empty, 1),
+        ]);
     }
 }

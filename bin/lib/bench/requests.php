@@ -25,15 +25,38 @@ function benchServer(string $base): void
         'page: Learner, what the marks say' => ['GET', "/api/learners/{$learners[0]['id']}/skill", null],
         'bench: gears' => ['POST', '/api/compute/engine', ['sweep' => ['field' => 'speed_mph', 'from' => 2, 'to' => 70, 'step' => 2]]],
         'bench: gap' => ['POST', '/api/compute/gap', ['manoeuvre' => 'emerge-right', 'other_speed_mph' => 30, 'other_distance_m' => 90]],
-        'bench: roundabout' => ['POST', '/api/compute/lanes', ['from' => 'a0', 'to' => 'a2', 'arms' => array_map(static fn (int $i): array => ['name' => "a{$i}", 'angle_deg' => $i * 90, 'approach_lanes' => [['to' => []], ['to' => []]], 'exit_lanes' => 2], range(0, 3))]],
-        'bench: join' => ['POST', '/api/compute/join', ['slip_length_m' => 250, 'entry_speed_mph' => 30, 'main_speed_mph' => 56, 'vehicles' => [['distance_m' => 45, 'speed_mph' => 54], ['distance_m' => -95, 'speed_mph' => 58], ['distance_m' => -190, 'speed_mph' => 60]]]],
+        'bench: roundabout' => [
+            'POST', '/api/compute/lanes',
+            [
+                'from' => 'a0', 'to' => 'a2',
+                'arms' => array_map(
+                    static fn (int $i): array => [
+                        'name' => "a{$i}", 'angle_deg' => $i * 90, 'approach_lanes' => [['to' => []], ['to' => []]], 'exit_lanes' => 2,
+                    ],
+                    range(0, 3),
+                ),
+            ],
+        ],
+        'bench: join' => [
+            'POST', '/api/compute/join',
+            [
+                'slip_length_m' => 250, 'entry_speed_mph' => 30, 'main_speed_mph' => 56,
+                'vehicles' => [['distance_m' => 45, 'speed_mph' => 54], ['distance_m' => -95, 'speed_mph' => 58], ['distance_m' => -190, 'speed_mph' => 60]],
+            ],
+        ],
         'bench: leave' => ['POST', '/api/compute/leave', ['main_speed_mph' => 70, 'slip_length_m' => 250, 'end_speed_mph' => 15]],
-        'bench: lane change' => ['POST', '/api/compute/lane-change', ['speed_mph' => 35, 'limit_mph' => 40, 'to' => 'right', 'vehicles' => [['distance_m' => 25, 'speed_mph' => 33]]]],
+        'bench: lane change' => [
+            'POST', '/api/compute/lane-change',
+            ['speed_mph' => 35, 'limit_mph' => 40, 'to' => 'right', 'vehicles' => [['distance_m' => 25, 'speed_mph' => 33]]],
+        ],
         'bench: overtake' => ['POST', '/api/compute/overtake', ['limit_mph' => 60, 'other_speed_mph' => 40, 'sight_m' => 400]],
         'bench: steering' => ['POST', '/api/compute/steering', ['kerb_radius_m' => 6, 'lane_width_m' => 3.65]],
         'bench: reversing' => ['POST', '/api/compute/reverse', ['exercise' => 'bay']],
         'bench: clearance' => ['POST', '/api/compute/clearance', ['vehicle_height_m' => 4, 'sign_height_m' => 4.2]],
-        'bench: long vehicle, best line' => ['POST', '/api/compute/swept-path', ['vehicle' => 'articulated-lorry', 'bend' => ['kerb_radius_m' => 8, 'entry_width_m' => 4, 'exit_width_m' => 7.3]]],
+        'bench: long vehicle, best line' => [
+            'POST', '/api/compute/swept-path',
+            ['vehicle' => 'articulated-lorry', 'bend' => ['kerb_radius_m' => 8, 'entry_width_m' => 4, 'exit_width_m' => 7.3]],
+        ],
         'page: Places' => ['GET', '/api/places', null],
         'page: Routines' => ['GET', '/api/routines', null],
     ];
@@ -55,7 +78,11 @@ function benchServer(string $base): void
                 $empty[] = $none;
             }
         }
-        row([$name, number_format(percentile($took, 0.5) * 1000, 1), number_format(percentile($took, 0.95) * 1000, 1), number_format(percentile($took, 0.95) / percentile($empty, 0.95), 2), sprintf('(empty: p50 %.1f, p95 %.1f)', percentile($empty, 0.5) * 1000, percentile($empty, 0.95) * 1000)]);
+        row([
+            $name, number_format(percentile($took, 0.5) * 1000, 1), number_format(percentile($took, 0.95) * 1000, 1),
+            number_format(percentile($took, 0.95) / percentile($empty, 0.95), 2),
+            sprintf('(empty: p50 %.1f, p95 %.1f)', percentile($empty, 0.5) * 1000, percentile($empty, 0.95) * 1000),
+        ]);
     }
 }
 
@@ -72,6 +99,8 @@ function benchFirstPage(): void
         }
     };
     $take('resources/js/main.tsx');
-    $bytes = array_sum(array_map(static fn (string $file): int => strlen((string) gzencode((string) file_get_contents("{$build}/{$file}"), 5)), array_keys($files)));
+    $bytes = array_sum(
+        array_map(static fn (string $file): int => strlen((string) gzencode((string) file_get_contents("{$build}/{$file}"), 5)), array_keys($files)),
+    );
     row(['JavaScript of the first page, compressed', number_format($bytes / 1000, 1).' kB', '', '', '(goal: at most 180 kB)']);
 }

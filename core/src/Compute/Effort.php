@@ -34,9 +34,14 @@ final class Effort
             return $all;
         }
         if (count($answers) === 1) {
-            throw BadInput::field('(input)', sprintf('asks for %s times as much work as one request may: take a larger step, a shorter way or fewer vehicles.', self::times($all)));
+            throw BadInput::field(
+                '(input)',
+                sprintf('asks for %s times as much work as one request may: take a larger step, a shorter way or fewer vehicles.', self::times($all)),
+            );
         }
-        throw BadInput::field('sweep.step', sprintf('asks for %s times as much work as one request may: take fewer answers, or simpler ones.', self::times($all)));
+        throw BadInput::field(
+            'sweep.step', sprintf('asks for %s times as much work as one request may: take fewer answers, or simpler ones.', self::times($all)),
+        );
     }
 
     private static function times(float $all): string

@@ -67,7 +67,9 @@ final class Out
     {
         $words = is_array($values) ? $values : array_map(static fn (\BackedEnum $case): string => (string) $case->value, $values::cases());
 
-        return ['type' => $nullable ? ['string', 'null'] : 'string', 'enum' => $nullable ? [...$words, null] : $words] + ($about === '' ? [] : ['description' => $about]);
+        return [
+            'type' => $nullable ? ['string', 'null'] : 'string', 'enum' => $nullable ? [...$words, null] : $words,
+        ] + ($about === '' ? [] : ['description' => $about]);
     }
 
     /**

@@ -21,7 +21,12 @@ final class Schemas
         $required = ['allOf' => [...$shape->requirements(), ['type' => 'object']]];
         $input = [
             'type' => 'object',
-            'properties' => $shape->properties() + ($sweeps ? ['sweep' => self::sweep($tool)->schema() + ['description' => 'One numeric field over a range: the answer then holds answers[].']] : []),
+            'properties' => $shape
+                ->properties() + (
+                    $sweeps
+                        ? ['sweep' => self::sweep($tool)->schema() + ['description' => 'One numeric field over a range: the answer then holds answers[].']]
+                        : []
+                ),
             'allOf' => [
                 ...$shape->oneUnit(),
                 // The swept field takes its values from the sweep, so with one nothing else need be there for it.
@@ -32,7 +37,10 @@ final class Schemas
 
         return [
             'input' => ['$schema' => self::DIALECT, 'title' => $tool->name().' input', 'description' => $tool->about()] + $input,
-            'output' => ['$schema' => self::DIALECT, 'title' => $tool->name().' output', 'oneOf' => [self::answer($tool, swept: false), ...($sweeps ? [self::swept($tool), self::folded($tool)] : [])]],
+            'output' => [
+                '$schema' => self::DIALECT, 'title' => $tool->name().' output',
+                'oneOf' => [self::answer($tool, swept: false), ...($sweeps ? [self::swept($tool), self::folded($tool)] : [])],
+            ],
         ];
     }
 
@@ -108,7 +116,10 @@ final class Schemas
             'version' => Out::object(['core' => Out::text('version of the core')]),
             'sweep' => Out::text('the swept field'),
             'common' => $part + ['additionalProperties' => true, 'description' => 'what is the same in every answer'],
-            'answers' => Out::list($part + ['properties' => ['at' => Out::number('the swept field’s value')], 'required' => ['at'], 'additionalProperties' => true], 'what is left of each; entries of a list are told apart by step, name, code or question'),
+            'answers' => Out::list(
+                $part + ['properties' => ['at' => Out::number('the swept field’s value')], 'required' => ['at'], 'additionalProperties' => true],
+                'what is left of each; entries of a list are told apart by step, name, code or question',
+            ),
         ]);
     }
 }

@@ -38,7 +38,11 @@ final class Toolbox
     /** @return non-empty-list<Tool> */
     public static function all(): array
     {
-        return [new AmberTool, new ApproachTool, new ClearanceTool, new CrossingTool, new EngineTool, new FollowingTool, new GapTool, new JoinTool, new LaneChangeTool, new LanesTool, new LeaveTool, new OvertakeTool, new ReverseTool, new SkillTool, new SteeringTool, new StoppingTool, new SweptPathTool];
+        return [
+            new AmberTool, new ApproachTool, new ClearanceTool, new CrossingTool, new EngineTool, new FollowingTool, new GapTool, new JoinTool,
+            new LaneChangeTool, new LanesTool, new LeaveTool, new OvertakeTool, new ReverseTool, new SkillTool, new SteeringTool, new StoppingTool,
+            new SweptPathTool,
+        ];
     }
 
     /** @return non-empty-list<string> */
@@ -94,7 +98,14 @@ final class Toolbox
             }
         }
 
-        return Question::of($tool, array_map(static fn (float $value): array => ['at' => $value, 'values' => self::read($shape, [$sweep['field'] => $value] + $raw)], $sweep['values']), $sweep['field'], $sweep['folded']);
+        return Question::of(
+            $tool,
+            array_map(
+                static fn (float $value): array => ['at' => $value, 'values' => self::read($shape, [$sweep['field'] => $value] + $raw)],
+                $sweep['values'],
+            ),
+            $sweep['field'], $sweep['folded'],
+        );
     }
 
     private static function read(Shape $shape, mixed $raw): Values

@@ -121,7 +121,9 @@ final readonly class Values
     {
         $lists = $this->values[$key] ?? [];
 
-        return is_array($lists) ? array_values(array_map(static fn (mixed $list): array => is_array($list) ? array_values(array_filter($list, is_float(...))) : [], $lists)) : [];
+        return is_array($lists) ? array_values(
+            array_map(static fn (mixed $list): array => is_array($list) ? array_values(array_filter($list, is_float(...))) : [], $lists),
+        ) : [];
     }
 
     /** @return list<float> */

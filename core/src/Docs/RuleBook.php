@@ -39,7 +39,10 @@ final class RuleBook
     {
         $text = "# What a plan keeps\n";
         foreach (PlanRule::all() as $rule) {
-            $text .= "\n## {$rule->name}\n\n".self::rows(['When' => $rule->condition, 'Then' => $rule->action, 'Because' => $rule->reason, 'Source' => $rule->source, 'Example' => $rule->example()]);
+            $text .= "\n## {$rule->name}\n\n".self::rows([
+                'When' => $rule->condition, 'Then' => $rule->action, 'Because' => $rule->reason, 'Source' => $rule->source,
+                'Example' => $rule->example(),
+            ]);
         }
 
         return $text;
@@ -72,10 +75,17 @@ final class RuleBook
         $text = "# Where good instructors differ\n\nAll of it common practice, no source. The first answer is the default unless a pack has its own. In the words of {$pack->name()}.\n";
         foreach (Practices::all() as $question) {
             $wording = new Wording($pack, null);
-            $where = $question->routines === [] ? 'every routine' : implode(', ', array_map(static fn ($routine): string => $routine->value, $question->routines));
-            $text .= "\n## {$wording->say($question->text)} (`{$question->key}`)\n\nOn: {$where}; step: {$question->step->value}.".($question->moves ? ' Moves points of a plan.' : '')."\n\n";
+            $where = $question->routines === [] ? 'every routine' : implode(
+                ', ', array_map(static fn ($routine): string => $routine->value, $question->routines),
+            );
+            $text .= "\n## {$wording->say($question->text)} (`{$question->key}`)\n\nOn: {$where}; step: {$question->step->value}
+                ."
+                .($question->moves ? ' Moves points of a plan.' : '')
+                ."\n\n";
             foreach ($question->options as $option) {
-                $text .= "- `{$option->value}`: {$wording->say($option->words)}. {$wording->say($option->reason)}".($option->says === '' ? '' : " Card: {$wording->say($option->says)}")."\n";
+                $text .= "- `{$option->value}`: {$wording->say($option->words)}. {$wording->say($option->reason)}"
+                    .($option->says === '' ? '' : " Card: {$wording->say($option->says)}")
+                    ."\n";
             }
             foreach (RulePacks::all() as $other) {
                 $usual = $question->default($other);
@@ -100,7 +110,8 @@ final class RuleBook
                 ]);
             }
             foreach ($card->variants as $variant) {
-                $text .= "\n- **{$variant->name}.** {$variant->changes}".($variant->inputs === [] ? '' : ' `'.json_encode($variant->inputs, JSON_UNESCAPED_SLASHES).'`');
+                $text .= "\n- **{$variant->name}.** {$variant->changes}"
+                    .($variant->inputs === [] ? '' : ' `'.json_encode($variant->inputs, JSON_UNESCAPED_SLASHES).'`');
             }
             $text .= $card->variants === [] ? '' : "\n";
         }

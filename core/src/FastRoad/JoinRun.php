@@ -36,7 +36,10 @@ final readonly class JoinRun
         $last = $self->secondsAt(-2.0 * $wayIn->endSpeed);
         for ($t = 0.0; $t <= $last + 1e-9; $t += $stepSeconds) {
             [$place, $speed] = $self->at($t);
-            while ($gear < $joining->vehicle->gearbox->topGear() && $speed > FullGas::CHANGE_AT * $joining->vehicle->gearbox->metresPerSecondAt($joining->vehicle->engine->redLineRpm, $gear)) {
+            while (
+                $gear < $joining->vehicle->gearbox->topGear()
+                && $speed > FullGas::CHANGE_AT * $joining->vehicle->gearbox->metresPerSecondAt($joining->vehicle->engine->redLineRpm, $gear)
+            ) {
                 $gear++;
             }
             $columns['time_s'][] = $t;

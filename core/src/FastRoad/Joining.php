@@ -34,8 +34,10 @@ final readonly class Joining
     public float $natural;
 
     /** @param  list<Neighbour>  $seen  as seen where the choice begins */
-    public function __construct(public Slip $slip, public Vehicle $vehicle, public int $gear, public float $entry, public float $main, public float $limit, public Room $room, public array $seen)
-    {
+    public function __construct(
+        public Slip $slip, public Vehicle $vehicle, public int $gear, public float $entry, public float $main, public float $limit, public Room $room,
+        public array $seen,
+    ) {
         $counts = max(0.01, $slip->counts());
         $this->fullGas = Throttle::run($vehicle, $slip->gradient, $entry, $gear, INF, $counts + 1.0);
         $this->needed = ($main ** 2 - $entry ** 2) / (2.0 * $counts);
@@ -97,7 +99,12 @@ final readonly class Joining
         $mine = array_values(array_filter($tried, static fn (array $one): bool => $which === null || ($one['behind'][$which] ?? null) === $ahead));
         foreach ($mine as $one) {
             $effort = abs($one['a'] - $this->natural);
-            $better = $best === null || ($one['spare'] >= 0.0 ? $best['spare'] < 0.0 || $effort < abs($best['a'] - $this->natural) : $best['spare'] < 0.0 && $one['spare'] > $best['spare']);
+            $better = $best === null
+                || (
+                    $one['spare'] >= 0.0
+                        ? $best['spare'] < 0.0 || $effort < abs($best['a'] - $this->natural)
+                        : $best['spare'] < 0.0 && $one['spare'] > $best['spare']
+                );
             if ($better) {
                 $best = $one;
             }
@@ -106,7 +113,9 @@ final readonly class Joining
         $shown = $best ?? $tried[count($tried) - 1];
         $gap = null;
         if ($which !== null && $best !== null) {
-            $gap = $this->room->seconds($this->slip->chooseFrom() - $this->slip->joinAt(), $best['end'], $this->seen[$which]->frontAt($best['seconds']), $this->seen[$which]);
+            $gap = $this->room->seconds(
+                $this->slip->chooseFrom() - $this->slip->joinAt(), $best['end'], $this->seen[$which]->frontAt($best['seconds']), $this->seen[$which],
+            );
         }
 
         return new WayIn(
@@ -191,7 +200,10 @@ final readonly class Joining
     private function gearFor(float $v): int
     {
         $gear = $this->gear;
-        while ($gear < $this->vehicle->gearbox->topGear() && $v > FullGas::CHANGE_AT * $this->vehicle->gearbox->metresPerSecondAt($this->vehicle->engine->redLineRpm, $gear)) {
+        while (
+            $gear < $this->vehicle->gearbox->topGear()
+            && $v > FullGas::CHANGE_AT * $this->vehicle->gearbox->metresPerSecondAt($this->vehicle->engine->redLineRpm, $gear)
+        ) {
             $gear++;
         }
 

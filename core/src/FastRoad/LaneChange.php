@@ -68,7 +68,10 @@ final readonly class LaneChange
         for ($t = self::CHECKS_S; $t <= self::LONGEST; $t += self::EVERY) {
             foreach ($this->accelerations($kind) as $a) {
                 $change = $this->tried($kind, $a, $t);
-                if (($change->feasible && (! $best->feasible || $change->cost() < $best->cost() - 1e-9)) || (! $best->feasible && ! $change->feasible && $change->spare > $best->spare)) {
+                if (
+                    ($change->feasible && (! $best->feasible || $change->cost() < $best->cost() - 1e-9))
+                    || (! $best->feasible && ! $change->feasible && $change->spare > $best->spare)
+                ) {
                     $best = $change;
                 }
             }
@@ -104,7 +107,9 @@ final readonly class LaneChange
         // The speed changes while the checks are made, up to the limit or down to a crawl.
         $reach = $a > 0.0 ? max(0.0, $this->limit - $this->speed) / $a : ($a < 0.0 ? max(0.0, $this->speed - self::SLOWEST) / -$a : INF);
         $v = $this->speed + ($a === 0.0 ? 0.0 : $a * min($seconds, $reach));
-        $change = fn (float $whole, float $spare, ?float $ahead, ?float $behind, bool $inRoom): Change => new Change($kind, $a, $this->speed, $v, $seconds, $whole, $spare, $ahead, $behind, $inRoom);
+        $change = fn (float $whole, float $spare, ?float $ahead, ?float $behind, bool $inRoom): Change => new Change(
+            $kind, $a, $this->speed, $v, $seconds, $whole, $spare, $ahead, $behind, $inRoom,
+        );
         $ours = $change(0.0, 0.0, null, null, true)->metresAt($seconds);
         $whole = $ours + $v * self::MOVE_S;
         $spare = INF;

@@ -129,7 +129,10 @@ final readonly class LeavePlan
         return [
             new LeaveEvent(LeaveEventKind::Sign, -$signs->first->inMetres(), $signs->firstInWords),
             new LeaveEvent(LeaveEventKind::NearLane, -$signs->laneBy->inMetres(), Wording::part($this->pack, 'in the {near} lane by here')),
-            ...array_map(static fn (int $number): LeaveEvent => new LeaveEvent(LeaveEventKind::Marker, -$signs->markerMetres($number), "{$number} {$signs->markerUnit}"), $signs->markers),
+            ...array_map(
+                static fn (int $number): LeaveEvent => new LeaveEvent(LeaveEventKind::Marker, -$signs->markerMetres($number), "{$number} {$signs->markerUnit}"),
+                $signs->markers,
+            ),
         ];
     }
 

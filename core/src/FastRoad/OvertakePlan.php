@@ -46,7 +46,9 @@ final readonly class OvertakePlan
     {
         $end = $this->overtaking->seconds;
 
-        return $end === null ? null : (new Performance($this->overtaking->vehicle))->rpm(Speed::ofMetresPerSecond($this->overtaking->run->speedAt($end)), $this->overtaking->run->gearAt($end));
+        return $end === null ? null : (new Performance($this->overtaking->vehicle))->rpm(
+            Speed::ofMetresPerSecond($this->overtaking->run->speedAt($end)), $this->overtaking->run->gearAt($end),
+        );
     }
 
     /** Whether the gear held runs out at the red line. */

@@ -30,8 +30,9 @@ final readonly class Throttle
     }
 
     /** @param  float  $cap  m/s, where no more is gained */
-    public static function run(Vehicle $vehicle, Gradient $gradient, float $from, int $gear, float $cap, float $over, bool $changes = true, float $step = self::STEP): self
-    {
+    public static function run(
+        Vehicle $vehicle, Gradient $gradient, float $from, int $gear, float $cap, float $over, bool $changes = true, float $step = self::STEP,
+    ): self {
         $performance = new Performance($vehicle);
         $pull = static fn (float $v, int $in): float => $performance->acceleration(Speed::ofMetresPerSecond(max(0.0, $v)), $in, $gradient);
         $roll = static fn (float $v, int $in): float => $performance->rolling(Speed::ofMetresPerSecond(max(0.0, $v)), $in, $gradient);

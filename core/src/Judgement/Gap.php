@@ -63,12 +63,16 @@ final readonly class Gap
             return 'Wait: '.lcfirst($this->waitFor[0]);
         }
         $worst = $this->worst();
-        $gives = sprintf('%.1f s from %s, %.1f s needed', round($worst->available, 2), $worst->from === 'ahead' ? 'ahead' : "the {$worst->from}", round($worst->needed, 2));
+        $gives = sprintf(
+            '%.1f s from %s, %.1f s needed', round($worst->available, 2), $worst->from === 'ahead' ? 'ahead' : "the {$worst->from}",
+            round($worst->needed, 2),
+        );
 
         return match ($worst->verdict()) {
             'go' => "Go: {$gives}.",
             'marginal' => "Marginal: {$gives}. Nobody has to brake, and nothing is left over: the next one.",
-            default => "Wait: {$gives}. ".(is_infinite($worst->asked) ? 'They could not avoid us.' : sprintf('They would have to brake with %.1f m/s².', round($worst->asked, 2))),
+            default => "Wait: {$gives}. "
+                .(is_infinite($worst->asked) ? 'They could not avoid us.' : sprintf('They would have to brake with %.1f m/s².', round($worst->asked, 2))),
         };
     }
 }

@@ -45,7 +45,9 @@ final class LanePlanner
             if ($to < 1 || $to > $ring->lanes) {
                 continue;
             }
-            $rest = $last ? self::leaving($ring, $trip, $to) : ($ring->goesOn($sector, $to) ? self::onward($ring, $trip, $sector + 1, $ring->into($sector + 1, $to), $known) : null);
+            $rest = $last
+                ? self::leaving($ring, $trip, $to)
+                : ($ring->goesOn($sector, $to) ? self::onward($ring, $trip, $sector + 1, $ring->into($sector + 1, $to), $known) : null);
             if ($rest === null) {
                 continue;
             }

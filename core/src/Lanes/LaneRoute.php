@@ -32,9 +32,12 @@ final readonly class LaneRoute
         private SignsBefore $signs,
     ) {
         $this->signals = $this->signals();
-        $signal = $this->signals[0]['side'] === null || ! in_array(Step::Signal, $plan->approach->demand->steps(), true) ? null : $plan->step(Step::Signal)->window->bestMetres;
+        $signal = $this->signals[0]['side'] === null || ! in_array(
+            Step::Signal, $plan->approach->demand->steps(), true,
+        ) ? null : $plan->step(Step::Signal)->window->bestMetres;
         $this->way = new OnTheWay(
-            $plan->chain->profile, $plan->step(Step::Mirrors)->window->bestMetres, $signal, $question->onItMetresPerSecond(), $question->inLane, $route->approachLane, $plan->chain->timing->readSign,
+            $plan->chain->profile, $plan->step(Step::Mirrors)->window->bestMetres, $signal, $question->onItMetresPerSecond(), $question->inLane,
+            $route->approachLane, $plan->chain->timing->readSign,
         );
     }
 
@@ -67,11 +70,15 @@ final readonly class LaneRoute
         if ($usableLanes === 1) {
             $reasons[] = 'It is the only lane that leads there.';
         }
-        $reasons[] = $this->route->exitLane === 1 ? Wording::in($this->question->pack, 'It brings the car out in the {near} lane.') : "It leaves in lane {$this->route->exitLane}.";
+        $reasons[] = $this->route->exitLane === 1 ? Wording::in(
+            $this->question->pack, 'It brings the car out in the {near} lane.',
+        ) : "It leaves in lane {$this->route->exitLane}.";
         $onward = $this->question->trip->onward;
         if ($onward !== null) {
             $changes = $onward->changes($this->route->exitLane);
-            $reasons[] = $changes === 0 ? "It comes out in the lane that {$onward->to} needs next." : "It leaves {$changes} ".($changes === 1 ? 'change' : 'changes')." of lane for {$onward->to}.";
+            $reasons[] = $changes === 0
+                ? "It comes out in the lane that {$onward->to} needs next."
+                : "It leaves {$changes} ".($changes === 1 ? 'change' : 'changes')." of lane for {$onward->to}.";
         }
         if ($this->question->layout === Layout::Junction) {
             return $reasons;
@@ -88,7 +95,8 @@ final readonly class LaneRoute
         $onward = $this->question->trip->onward;
 
         return $onward === null ? null : new Ahead(
-            $onward->laneFor($this->route->exitLane), $onward->changes($this->route->exitLane), $onward->metres, $onward->neededMetres($this->route->exitLane), $onward->forced($this->route->exitLane) === 0,
+            $onward->laneFor($this->route->exitLane), $onward->changes($this->route->exitLane), $onward->metres,
+            $onward->neededMetres($this->route->exitLane), $onward->forced($this->route->exitLane) === 0,
         );
     }
 
@@ -110,7 +118,9 @@ final readonly class LaneRoute
             default => null,
         };
         $before = $this->question->arm($this->question->trip->sectors - 1)->name;
-        $signals = [['where' => 'approach', 'side' => $approach, 'off' => $first ? 'after the exit' : ($approach === null ? '' : "at {$before}, for the exit")]];
+        $signals = [
+            ['where' => 'approach', 'side' => $approach, 'off' => $first ? 'after the exit' : ($approach === null ? '' : "at {$before}, for the exit")],
+        ];
         $none = $this->question->mini && ($this->practice->answer('mini_exit') === 'never' || $this->question->secondsOnIt() < self::TOO_SHORT_S);
         if (! $first && ! $none) {
             $signals[] = ['where' => $before, 'side' => $near, 'off' => 'after the exit'];
@@ -126,9 +136,15 @@ final readonly class LaneRoute
         $painted = array_filter($this->question->arm(0)->approach, static fn (array $names): bool => $names !== []) !== [];
 
         return [
-            new Met(MetKind::DirectionSign, $this->signs->directionSignMetres, $this->way->secondsAt($this->signs->directionSignMetres), "{$to}: {$this->where()}"),
+            new Met(
+                MetKind::DirectionSign, $this->signs->directionSignMetres, $this->way->secondsAt($this->signs->directionSignMetres),
+                "{$to}: {$this->where()}",
+            ),
             ...($painted ? [
-                new Met(MetKind::LaneSign, $this->signs->laneSignMetres, $this->way->secondsAt($this->signs->laneSignMetres), "lane {$this->route->approachLane}: ".implode(', ', $this->question->arm(0)->approach[$this->route->approachLane - 1] ?: [$to])),
+                new Met(
+                    MetKind::LaneSign, $this->signs->laneSignMetres, $this->way->secondsAt($this->signs->laneSignMetres),
+                    "lane {$this->route->approachLane}: ".implode(', ', $this->question->arm(0)->approach[$this->route->approachLane - 1] ?: [$to]),
+                ),
                 new Met(MetKind::Markings, $this->signs->markingsMetres, $this->way->secondsAt($this->signs->markingsMetres), 'the arrows confirm the lane'),
             ] : []),
         ];
@@ -151,11 +167,17 @@ final readonly class LaneRoute
         $step = $this->route->approachLane <=> $this->question->inLane;
         for ($n = 0; $n < $this->way->changes(); $n++) {
             $at = $this->way->changeMetres($n);
-            $met[] = new Met(MetKind::ChangeLane, $at, $this->way->secondsAt($at), 'to lane '.($this->question->inLane + ($n + 1) * $step), ['interior', "{$side->value}-mirror", "{$side->value}-shoulder"], $side);
+            $met[] = new Met(
+                MetKind::ChangeLane, $at, $this->way->secondsAt($at), 'to lane '.($this->question->inLane + ($n + 1) * $step),
+                ['interior', "{$side->value}-mirror", "{$side->value}-shoulder"], $side,
+            );
         }
         $signal = $this->signals[0]['side'];
         $mirror = $signal ?? Flank::Near->side($this->question->pack);
-        $met[] = new Met(MetKind::Mirrors, $this->way->laneByMetres, $this->way->secondsAt($this->way->laneByMetres), Wording::part($this->question->pack, 'for the {junction}'), ['interior', "{$mirror->value}-mirror"]);
+        $met[] = new Met(
+            MetKind::Mirrors, $this->way->laneByMetres, $this->way->secondsAt($this->way->laneByMetres),
+            Wording::part($this->question->pack, 'for the {junction}'), ['interior', "{$mirror->value}-mirror"],
+        );
         if ($signal !== null && $this->way->signalMetres !== null) {
             $met[] = new Met(MetKind::Signal, $this->way->signalMetres, $this->way->secondsAt($this->way->signalMetres), $signal->value, [], $signal);
         }
@@ -170,7 +192,9 @@ final readonly class LaneRoute
         $met = [];
         foreach ($this->question->path($this->route) as $stretch) {
             $begin = $this->question->arm($stretch['sector'])->angle;
-            $end = $this->question->trip->sectors === $stretch['sector'] + 1 ? $this->question->trip->angle : $this->question->arm($stretch['sector'] + 1)->angle;
+            $end = $this->question->trip->sectors === $stretch['sector'] + 1
+                ? $this->question->trip->angle
+                : $this->question->arm($stretch['sector'] + 1)->angle;
             $between = static fn (float $share): float => $begin + $share * ($end - $begin);
             if ($stretch['lane'] !== $stretch['to_lane']) {
                 $side = ($stretch['to_lane'] < $stretch['lane'] ? Flank::Near : Flank::Off)->side($this->question->pack);

@@ -20,7 +20,9 @@ final class Spirals
         $names = array_map(static fn (Arm $arm): string => $arm->name, $arms);
         $place = [];
         foreach ($arms[0]->approach as $i => $painted) {
-            $place[min($i + 1, $lanes)] = $painted === [] ? null : max(array_map(static fn (string $name): int => (int) array_search($name, $names, true) ?: count($names), $painted));
+            $place[min($i + 1, $lanes)] = $painted === [] ? null : max(
+                array_map(static fn (string $name): int => (int) array_search($name, $names, true) ?: count($names), $painted),
+            );
         }
         $spirals = $ends = [];
         $gone = 0;

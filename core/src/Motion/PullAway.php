@@ -45,8 +45,9 @@ final readonly class PullAway
      * @param  float  $wanted  speed at which nothing more is gained, m/s
      * @param  float  $path  m after which nothing more is reckoned once the speed is reached
      */
-    public static function run(Vehicle $vehicle, Gradient $gradient, float $from, float $delay, float $turning, float $comfortable, float $wanted, float $path): self
-    {
+    public static function run(
+        Vehicle $vehicle, Gradient $gradient, float $from, float $delay, float $turning, float $comfortable, float $wanted, float $path,
+    ): self {
         $pull = self::table($vehicle, $gradient, max($from, $wanted));
         [$s, $v] = [0.0, $from];
         [$metres, $speeds] = [[$s], [$v]];

@@ -81,14 +81,22 @@ final class ApproachPlanner
     private static function gearStep(Chain $chain, ?Gears $gears, float $downS): StepPlan
     {
         $best = $chain->metres($downS);
-        $earliest = $chain->profile->placeWhereSpeedFallsTo(max($chain->lineSpeed->metresPerSecond + 1e-6, Speed::ofMilesPerHour(Gears::CLUTCH_RULE_MPH)->inMetresPerSecond()));
+        $earliest = $chain->profile->placeWhereSpeedFallsTo(
+            max($chain->lineSpeed->metresPerSecond + 1e-6, Speed::ofMilesPerHour(Gears::CLUTCH_RULE_MPH)->inMetresPerSecond()),
+        );
         $instruction = Catalogue::routine($chain->approach->routine, $chain->approach->pack)->instruction(Step::Speed);
 
         return new StepPlan(
             Step::Speed,
-            Window::around($best, min($earliest, $chain->metres($chain->brakeS)), $chain->metres($chain->timing->settled + $chain->timing->gearChange), $chain->metres(max(0.0, $downS - $chain->timing->gearChange))),
+            Window::around(
+                $best, min($earliest, $chain->metres($chain->brakeS)), $chain->metres($chain->timing->settled + $chain->timing->gearChange),
+                $chain->metres(max(0.0, $downS - $chain->timing->gearChange)),
+            ),
             $downS, $chain->profile->speedAt($best), $gears?->gearAt($downS),
-            (new Instruction(Step::Speed, $instruction->withClutch !== '' ? $instruction->withClutch : 'The gear for the speed reached; clutch up before the wheel turns.', 'A gear taken after the brake fits the speed; before it, it fights it.', 'Clutch down before the brake has done its work: coasting.', $instruction->likelyCause, $instruction->remedy, $instruction->drill))->spoken(new Wording($chain->approach->pack, null), hasClutch: false),
+            (new Instruction(Step::Speed, $instruction->withClutch !== '' ? $instruction->withClutch : 'The gear for the speed reached; clutch up before the wheel turns.', 'A gear taken after the brake fits the speed; before it, it fights it.', 'Clutch down before the brake has done its work: coasting.', $instruction->likelyCause, $instruction->remedy, $instruction->drill))
+                ->spoken(
+                    new Wording($chain->approach->pack, null), hasClutch: false,
+                ),
         );
     }
 
@@ -102,7 +110,11 @@ final class ApproachPlanner
             $found[] = new Warning('over-the-limit', 'The approach speed is above the limit of the road.');
         }
         if ($slowing->runsAway()) {
-            $found[] = new Warning('downhill-runs-away', 'Off the gas the car gains speed on this hill: hold it with a lower gear or a light brake from further out; the brake lights may then show before the signal.', ['natural_decel_mps2' => round($slowing->natural, 3)]);
+            $found[] = new Warning(
+                'downhill-runs-away',
+                'Off the gas the car gains speed on this hill: hold it with a lower gear or a light brake from further out; the brake lights may then show before the signal.',
+                ['natural_decel_mps2' => round($slowing->natural, 3)],
+            );
         }
         if (! $slowing->needsBrake($chain->profile->peakDeceleration())) {
             $found[] = new Warning('no-brake-needed', 'The hill and the engine slow the car enough: no brake light warns those behind, only the signal.');
@@ -119,10 +131,16 @@ final class ApproachPlanner
             $found[] = new Warning('say-before', 'There is no room to say the direction after the hazard before: say both together.');
         }
         if ($sign?->inTime() === false) {
-            $found[] = new Warning('sign-too-late', 'The sign can only be read when the mirrors should have begun: say the direction here, or let the learner take whatever way the lane they are in leads.', ['spare_s' => round($sign->spareSeconds, 2)]);
+            $found[] = new Warning(
+                'sign-too-late',
+                'The sign can only be read when the mirrors should have begun: say the direction here, or let the learner take whatever way the lane they are in leads.',
+                ['spare_s' => round($sign->spareSeconds, 2)],
+            );
         }
         if ($approach->passingOn !== null && ! $approach->isBeingPassedOnTurnSide()) {
-            $found[] = new Warning('passed-on-the-other-side', 'Somebody passes on the side we turn away from: no change to the plan, one more glance there on leaving.');
+            $found[] = new Warning(
+                'passed-on-the-other-side', 'Somebody passes on the side we turn away from: no change to the plan, one more glance there on leaving.',
+            );
         }
         foreach ($approach->parked as $cars) {
             if ($cars->flank === Flank::Off && ! $approach->oneWay) {
@@ -138,7 +156,9 @@ final class ApproachPlanner
     private static function assumptions(Chain $chain): array
     {
         $approach = $chain->approach;
-        $rule = $chain->ruleMetres === null ? [] : [new Assumption('signal rule of the practice', round($chain->ruleMetres, 2), 'm', $approach->pack->numberRuleSource())];
+        $rule = $chain->ruleMetres === null ? [] : [
+            new Assumption('signal rule of the practice', round($chain->ruleMetres, 2), 'm', $approach->pack->numberRuleSource()),
+        ];
         $share = static fn (string $name, float $value): Assumption => new Assumption($name, round($value, 3), 'm/s2', Source::assumed());
 
         return [
@@ -151,7 +171,11 @@ final class ApproachPlanner
             ...($chain->lineSpeed->metresPerSecond > 0.0 && $approach->demand->arrival === Arrival::Turning
                 ? [$share('comfortable sideways acceleration', LineSpeed::COMFORTABLE_SIDEWAYS)] : []),
             ...$chain->timing->assumptions(),
-            ...($approach->sign === null ? [] : [new Assumption('reading a direction sign and settling what it asks', $chain->timing->readSign, 's', Source::assumed())]),
+            ...(
+                $approach->sign === null
+                    ? []
+                    : [new Assumption('reading a direction sign and settling what it asks', $chain->timing->readSign, 's', Source::assumed())]
+            ),
         ];
     }
 }

@@ -52,7 +52,9 @@ final readonly class Fitting
     /** @param  list<Obstacle>  $obstacles */
     private static function compressed(Approach $approach, array $obstacles): self
     {
-        $fits = static fn (float $factor): bool => Obstacle::before(Chain::for($approach, Timing::planned($approach->practice->look)->compressed($factor))) === [];
+        $fits = static fn (float $factor): bool => Obstacle::before(
+            Chain::for($approach, Timing::planned($approach->practice->look)->compressed($factor)),
+        ) === [];
         $factor = $fits(self::SHORTEST) ? self::highest(self::SHORTEST, 1.0, $fits) : self::SHORTEST;
 
         return new self(Chain::for($approach, Timing::planned($approach->practice->look)->compressed($factor)), $obstacles, $factor);

@@ -48,7 +48,9 @@ final readonly class LineSpeed
             Arrival::Stop => self::because(0.0, 'speed at the line: this routine stops there', Source::commonPractice()),
             Arrival::Turning => self::turning($approach, $arriving),
             Arrival::Line => self::atTheLine($approach, $timing, $arriving),
-            Arrival::Slow => self::because(min($approach->demand->slowTo ?? $arriving, $arriving), 'speed where it begins: slow enough for what may come', Source::assumed()),
+            Arrival::Slow => self::because(
+                min($approach->demand->slowTo ?? $arriving, $arriving), 'speed where it begins: slow enough for what may come', Source::assumed(),
+            ),
             Arrival::Ready => self::because(self::ready($approach, $arriving), 'speed at the lights: where a change finds an answer', Source::assumed()),
             Arrival::Keep => self::because($arriving, 'speed at the line: kept', Source::commonPractice()),
         };
@@ -57,7 +59,9 @@ final readonly class LineSpeed
     private static function turning(Approach $approach, float $arriving): self
     {
 
-        $comfortable = min(sqrt(self::COMFORTABLE_SIDEWAYS * $approach->turnRadius->inMetres()), Speed::ofMilesPerHour(self::TURN_RULE_MPH)->inMetresPerSecond());
+        $comfortable = min(
+            sqrt(self::COMFORTABLE_SIDEWAYS * $approach->turnRadius->inMetres()), Speed::ofMilesPerHour(self::TURN_RULE_MPH)->inMetresPerSecond(),
+        );
 
         return self::because(min($comfortable, $arriving), 'speed where steering starts: comfortable at this radius', Source::assumed());
     }
@@ -90,7 +94,10 @@ final readonly class LineSpeed
     private static function ready(Approach $approach, float $arriving): float
     {
         $pack = $approach->pack;
-        $slowing = AmberStretch::slowing($pack->amberDeceleration()->inMetresPerSecondSquared(), $approach->gradient, $approach->surface->grip(), $approach->surface->shareOfComfort());
+        $slowing = AmberStretch::slowing(
+            $pack->amberDeceleration()->inMetresPerSecondSquared(), $approach->gradient, $approach->surface->grip(),
+            $approach->surface->shareOfComfort(),
+        );
         $stretch = new AmberStretch($arriving, $pack->amber($approach->speed)->inSeconds(), $pack->amberReaction()->inSeconds(), $slowing);
 
         return min($arriving, max(0.8 * $arriving, $stretch->vanishingSpeed()));

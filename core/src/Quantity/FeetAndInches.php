@@ -14,7 +14,10 @@ final class FeetAndInches
     /** @throws BadInput */
     public static function parse(string $text, string $field): Distance
     {
-        if (preg_match('/^\s*(\d{1,2})\s*(?:\'|’|ft)\s*(?:(\d{1,2}(?:\.\d+)?)\s*(?:"|”|\'\'|in)?)?\s*$/u', $text, $parts) !== 1 || (float) ($parts[2] ?? 0) >= 12.0) {
+        if (
+            preg_match('/^\s*(\d{1,2})\s*(?:\'|’|ft)\s*(?:(\d{1,2}(?:\.\d+)?)\s*(?:"|”|\'\'|in)?)?\s*$/u', $text, $parts) !== 1
+            || (float) ($parts[2] ?? 0) >= 12.0
+        ) {
             throw BadInput::field($field, 'must be feet and inches such as 13\'9".');
         }
 

@@ -52,7 +52,10 @@ final readonly class Need
     private static function of(Routine $routine, array $rounds, \DateTimeImmutable $today): self
     {
         $last = $rounds[0]->at ?? null;
-        $evidence = array_slice(array_values(array_filter($rounds, static fn (MarkedRound $round): bool => $round->isEvidence() && $round->saysSomething())), 0, self::LAST);
+        $evidence = array_slice(
+            array_values(array_filter($rounds, static fn (MarkedRound $round): bool => $round->isEvidence() && $round->saysSomething())), 0,
+            self::LAST,
+        );
         if ($evidence === []) {
             return new self($routine->code, $rounds === [] ? NeedKind::NeverDriven : NeedKind::OnlyShown, null, 0, 0, $last);
         }

@@ -44,7 +44,9 @@ final readonly class Road
         $known = array_intersect($kind->fields(), PlannedBy::fields($routine));
         $strange = array_diff(array_keys($facts), $known);
         if ($strange !== []) {
-            throw BadInput::of(array_fill_keys(array_map(strval(...), $strange), ["is not a fact of this place: its routine asks for none or another ({$kind->value})."]));
+            throw BadInput::of(
+                array_fill_keys(array_map(strval(...), $strange), ["is not a fact of this place: its routine asks for none or another ({$kind->value})."]),
+            );
         }
         self::inMetres($facts);
         $road = new self($kind, $routine, $facts, $pack);

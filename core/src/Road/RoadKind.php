@@ -20,7 +20,9 @@ enum RoadKind: string
     case Kerb = 'kerb';
 
     /** Facts of any road with an approach. */
-    private const STREET = ['limit_mph', 'limit_kmh', 'view', 'view_from_m', 'gradient', 'room_m', 'openings', 'parked', 'one_way', 'road_width_m', 'sign', 'then'];
+    private const STREET = [
+        'limit_mph', 'limit_kmh', 'view', 'view_from_m', 'gradient', 'room_m', 'openings', 'parked', 'one_way', 'road_width_m', 'sign', 'then',
+    ];
 
     /** The kind a routine is driven at; null where it belongs to no place. */
     public static function of(R $routine): ?self
@@ -29,7 +31,8 @@ enum RoadKind: string
             R::Join, R::Leave => self::Slip,
             R::Roundabout, R::MiniRoundabout => self::Roundabout,
             R::MoveOff, R::PullUpLeft, R::PullUpRight, R::PullUpRightReverse, R::BackUp => self::Kerb,
-            R::PassParked, R::Meet, R::PassBus, R::People, R::Hump, R::QueueStop, R::RailCrossing, R::LaneChangeLeft, R::LaneChangeRight, R::Overtake => self::Stretch,
+            R::PassParked, R::Meet, R::PassBus, R::People, R::Hump, R::QueueStop, R::RailCrossing, R::LaneChangeLeft, R::LaneChangeRight,
+            R::Overtake => self::Stretch,
             default => self::Junction,
         };
     }

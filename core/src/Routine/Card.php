@@ -40,13 +40,15 @@ final readonly class Card
     ) {
     }
 
-    public static function of(RoutineCode $code, RulePack $pack, Practice $practice, bool $hasClutch = true, ?LearnerLevel $level = null, WayOut $wayOut = WayOut::Ahead): self
-    {
+    public static function of(
+        RoutineCode $code, RulePack $pack, Practice $practice, bool $hasClutch = true, ?LearnerLevel $level = null, WayOut $wayOut = WayOut::Ahead,
+    ): self {
         $routine = Catalogue::routine($code, $pack);
         $side = Demand::side($code, $pack, $wayOut);
         $wording = new Wording($pack, $side);
         $choices = array_map(static fn (array $choice): array => [
-            ...$choice, 'text' => $wording->say($choice['text']), 'words' => $wording->say($choice['words']), 'reason' => $wording->say($choice['reason']), 'says' => $wording->say($choice['says']),
+            ...$choice, 'text' => $wording->say($choice['text']), 'words' => $wording->say($choice['words']),
+            'reason' => $wording->say($choice['reason']), 'says' => $wording->say($choice['says']),
         ], $practice->choices($code));
         $says = [];
         foreach ($choices as $choice) {
@@ -60,7 +62,12 @@ final readonly class Card
             self::direction($routine, $wording, $side), $wording->say($routine->afterwards), $routine->sketch, $side, $wording->say($routine->find),
             array_map(static fn (Instruction $instruction): Instruction => $instruction->spoken($wording, $hasClutch, $level), $routine->instructions),
             $says,
-            array_map(static fn (Variant $variant): Variant => new Variant($wording->say($variant->name), $wording->say($variant->changes), self::sided($variant->inputs, $wording)), $routine->variants),
+            array_map(
+                static fn (Variant $variant): Variant => new Variant(
+                    $wording->say($variant->name), $wording->say($variant->changes), self::sided($variant->inputs, $wording),
+                ),
+                $routine->variants,
+            ),
             $choices,
         );
     }

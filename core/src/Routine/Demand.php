@@ -51,7 +51,9 @@ final readonly class Demand
             R::EmergeLeft, R::EmergeRight => new self($flank, $flank, $flank ?? $near, Target::ForTurn, Arrival::Line),
             R::RightOnRed => new self($flank, $flank, $flank ?? $near, Target::ForTurn, Arrival::Stop),
             R::LightsLeft, R::LightsRight => new self($flank, $flank, $flank ?? $near, Target::ForTurn, $light->stops() ? Arrival::Stop : Arrival::Turning),
-            R::LightsAhead => new self(null, null, $near, Target::Usual, $light->stops() ? Arrival::Stop : ($light === Light::LongGreen ? Arrival::Ready : Arrival::Keep)),
+            R::LightsAhead => new self(
+                null, null, $near, Target::Usual, $light->stops() ? Arrival::Stop : ($light === Light::LongGreen ? Arrival::Ready : Arrival::Keep),
+            ),
             R::AllWayStop => new self($flank, $flank, $flank ?? $near, $flank === null ? Target::Usual : Target::ForTurn, Arrival::Stop),
             R::Roundabout, R::MiniRoundabout => self::roundabout($flank, $pack, $exit),
             R::Cross => new self(null, null, $near, Target::Usual, Arrival::Line),

@@ -29,13 +29,16 @@ final readonly class ExitSigns
     }
 
     /** @param  non-empty-list<int>  $markers  farthest first */
-    public static function withMarkers(Distance $first, string $firstInWords, Distance $laneBy, string $laneByInWords, array $markers, string $unit, float $metresOfUnit, Source $source): self
-    {
+    public static function withMarkers(
+        Distance $first, string $firstInWords, Distance $laneBy, string $laneByInWords, array $markers, string $unit, float $metresOfUnit,
+        Source $source,
+    ): self {
         return new self($first, $firstInWords, $laneBy, $laneByInWords, $markers, $unit, $metresOfUnit, null, $source);
     }
 
-    public static function withoutMarkers(Distance $first, string $firstInWords, Distance $laneBy, string $laneByInWords, Distance $signalAtLeast, Source $source): self
-    {
+    public static function withoutMarkers(
+        Distance $first, string $firstInWords, Distance $laneBy, string $laneByInWords, Distance $signalAtLeast, Source $source,
+    ): self {
         return new self($first, $firstInWords, $laneBy, $laneByInWords, [], '', 0.0, $signalAtLeast, $source);
     }
 

@@ -130,13 +130,23 @@ final readonly class GreatBritain implements RulePack
             new Figure('amber-decision', 'Reaction and slowing for an amber decision', '1.0 s and 3.0 m/s²', Source::assumed()),
             new Figure('on-amber', 'On amber', 'stop unless so close that stopping might cause a collision', Source::fromMemory('Highway Code, light signals')),
             new Figure('red', 'Turn on red', 'never', Source::fromMemory('Highway Code, light signals')),
-            new Figure('people', 'People crossing the road being entered', 'give way also to those waiting', Source::fromMemory('Highway Code, rules H2 and 170')),
+            new Figure(
+                'people', 'People crossing the road being entered', 'give way also to those waiting',
+                Source::fromMemory('Highway Code, rules H2 and 170'),
+            ),
             new Figure('walking', 'Walking speed', '1.2 m/s', Source::assumed()),
             new Figure('roundabout', 'Roundabout priority', 'traffic from the right', Source::fromMemory('Highway Code, rule 185')),
-            new Figure('roundabout-signal', 'Roundabout signals', 'left for the first exit, none on the approach straight over, right for further round; left past the exit before ours', Source::fromMemory('Highway Code, rule 186')),
+            new Figure(
+                'roundabout-signal', 'Roundabout signals',
+                'left for the first exit, none on the approach straight over, right for further round; left past the exit before ours',
+                Source::fromMemory('Highway Code, rule 186'),
+            ),
             new Figure('markers', 'Countdown markers', '300, 200, 100 yd', Source::fromMemory('Highway Code, information signs')),
             new Figure('cycles', 'Passing a cycle', 'at least 1.5 m at up to 30 mph, more when faster', Source::fromMemory('Highway Code, rule 163')),
-            new Figure('pull-up', 'Pull up on the right', 'an exercise of the test; never at night against the flow', Source::fromMemory('Highway Code, rule 248')),
+            new Figure(
+                'pull-up', 'Pull up on the right', 'an exercise of the test; never at night against the flow',
+                Source::fromMemory('Highway Code, rule 248'),
+            ),
             new Figure('rail', 'Rail crossing', 'stop at the line on amber and red', Source::fromMemory('Highway Code, rule 293')),
             new Figure('device', 'Hand-held device', 'not for the driver nor for the person supervising a learner', $this->deviceRuleSource()),
             new Figure('record', 'Learner’s record asked by law', 'none', Source::fromMemory('driving licence rules')),
@@ -150,7 +160,10 @@ final readonly class GreatBritain implements RulePack
     {
         $mile = 1760.0 * Distance::METRES_IN_A_YARD;
 
-        return ExitSigns::withMarkers(Distance::ofMetres($mile), '1 mile', Distance::ofMetres($mile / 2.0), 'half a mile', [300, 200, 100], 'yd', Distance::METRES_IN_A_YARD, Source::fromMemory('Highway Code, information signs'));
+        return ExitSigns::withMarkers(
+            Distance::ofMetres($mile), '1 mile', Distance::ofMetres($mile / 2.0), 'half a mile', [300, 200, 100], 'yd', Distance::METRES_IN_A_YARD,
+            Source::fromMemory('Highway Code, information signs'),
+        );
     }
 
     public function lacks(): array

@@ -130,16 +130,25 @@ final readonly class Ireland implements RulePack
             new Figure('amber-decision', 'Reaction and slowing for an amber decision', '1.0 s and 3.0 m/s²', Source::assumed()),
             new Figure('on-amber', 'On amber', 'stop unless that is unsafe', Source::fromMemory('Rules of the Road')),
             new Figure('red', 'Turn on red', 'never', Source::fromMemory('Rules of the Road')),
-            new Figure('people', 'People crossing the road being entered', 'give way to those who have begun to cross', Source::fromMemory('Rules of the Road')),
+            new Figure(
+                'people', 'People crossing the road being entered', 'give way to those who have begun to cross',
+                Source::fromMemory('Rules of the Road'),
+            ),
             new Figure('walking', 'Walking speed', '1.2 m/s', Source::assumed()),
             new Figure('roundabout', 'Roundabout priority', 'traffic from the right', Source::fromMemory('Rules of the Road')),
-            new Figure('roundabout-signal', 'Roundabout signals', 'by the clock: before 12 left or none, after 12 right; left past the exit before ours', Source::fromMemory('Rules of the Road')),
+            new Figure(
+                'roundabout-signal', 'Roundabout signals', 'by the clock: before 12 left or none, after 12 right; left past the exit before ours',
+                Source::fromMemory('Rules of the Road'),
+            ),
             new Figure('markers', 'Countdown markers', '300, 200, 100 m', Source::fromMemory('Rules of the Road')),
             new Figure('cycles', 'Passing a cycle', '1 m up to 50 km/h, 1.5 m above', Source::fromMemory('Rules of the Road')),
             new Figure('pull-up', 'Pull up on the right', 'not an exercise', Source::fromMemory('driving test guidance')),
             new Figure('rail', 'Rail crossing', 'stop at the line on amber and red', Source::fromMemory('Rules of the Road')),
             new Figure('device', 'Hand-held device', 'not for the driver; be as strict with the instructor', $this->deviceRuleSource()),
-            new Figure('record', 'Learner’s record asked by law', '12 one-hour lessons of essential training, six months', Source::fromMemory('essential driver training rules')),
+            new Figure(
+                'record', 'Learner’s record asked by law', '12 one-hour lessons of essential training, six months',
+                Source::fromMemory('essential driver training rules'),
+            ),
             new Figure('eyesight', 'Eyesight', 'by optician’s report', Source::fromMemory('driving licence rules')),
             new Figure('companion', 'Accompanying driver', 'licence held 2 years', Source::fromMemory('driving licence rules')),
             new Figure('scheme', 'Marking scheme', 'ie-car: no grade 3, fewer than 9 grade 2', Source::fromMemory('driving test guidance')),
@@ -148,7 +157,10 @@ final readonly class Ireland implements RulePack
 
     public function exitSigns(): ExitSigns
     {
-        return ExitSigns::withMarkers(Distance::ofMetres(1000.0), '1 km', Distance::ofMetres(500.0), '500 m', [300, 200, 100], 'm', 1.0, Source::fromMemory('Rules of the Road'));
+        return ExitSigns::withMarkers(
+            Distance::ofMetres(1000.0), '1 km', Distance::ofMetres(500.0), '500 m', [300, 200, 100], 'm', 1.0,
+            Source::fromMemory('Rules of the Road'),
+        );
     }
 
     public function lacks(): array

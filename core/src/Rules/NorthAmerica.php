@@ -215,12 +215,24 @@ final readonly class NorthAmerica implements RulePack
         return [
             new Figure('keeps', 'Side of the road', 'right', Source::fromMemory('state handbooks')),
             new Figure('units', 'Speed and short distances', 'mph; feet', Source::fromMemory('state handbooks')),
-            new Figure('limits', 'Usual limits', '15 mph in an alley, 25 residential and business, 55 two-lane, 65 freeway', Source::fromMemory('state vehicle code')),
-            new Figure('signal', 'Signal rule', 'at least 100 ft before a turn; 5 s before a freeway lane change', Source::fromMemory('state vehicle code and handbook')),
-            new Figure('order', 'Mirrors and signal', 'signal first for a lane change; mirrors and shoulder before it matters for turns', Source::commonPractice()),
+            new Figure(
+                'limits', 'Usual limits', '15 mph in an alley, 25 residential and business, 55 two-lane, 65 freeway',
+                Source::fromMemory('state vehicle code'),
+            ),
+            new Figure(
+                'signal', 'Signal rule', 'at least 100 ft before a turn; 5 s before a freeway lane change',
+                Source::fromMemory('state vehicle code and handbook'),
+            ),
+            new Figure(
+                'order', 'Mirrors and signal', 'signal first for a lane change; mirrors and shoulder before it matters for turns',
+                Source::commonPractice(),
+            ),
             new Figure('gap', 'Gap dry, wet', '3 s, 6 s in the wet (assumed), more on ice', Source::fromMemory('state handbook')),
             new Figure('stopping', 'Stopping distances', 'AASHTO stopping sight distance', Source::fromMemory('AASHTO Green Book')),
-            new Figure('amber', 'Yellow', '3 to 6 s by speed: 1 s + v / (2 × 3.05 m/s²); no red and yellow together', Source::fromMemory('ITE, change intervals')),
+            new Figure(
+                'amber', 'Yellow', '3 to 6 s by speed: 1 s + v / (2 × 3.05 m/s²); no red and yellow together',
+                Source::fromMemory('ITE, change intervals'),
+            ),
             new Figure('amber-decision', 'Reaction and slowing for a yellow decision', '1.0 s and 3.05 m/s²', Source::fromMemory('ITE, change intervals')),
             new Figure('on-amber', 'On yellow', 'may enter; instructors teach to stop', Source::commonPractice()),
             new Figure('red', 'Turn on red', 'right after a full stop unless signed otherwise', Source::fromMemory('state vehicle code')),
@@ -235,7 +247,10 @@ final readonly class NorthAmerica implements RulePack
             new Figure('all-way-stop', 'All-way stop', 'order of arrival; at once: the one on the right', Source::fromMemory('state handbook')),
             new Figure('rail', 'Rail crossing', '15 to 50 ft from the rail when signals flash', Source::fromMemory('state vehicle code')),
             new Figure('device', 'Hand-held device', 'by state; be as strict with the instructor', $this->deviceRuleSource()),
-            new Figure('record', 'Learner’s record asked by law', '50 h practice, 10 of them at night, for minors', Source::fromMemory('state licensing rules')),
+            new Figure(
+                'record', 'Learner’s record asked by law', '50 h practice, 10 of them at night, for minors',
+                Source::fromMemory('state licensing rules'),
+            ),
             new Figure('eyesight', 'Eyesight', 'by office test', Source::fromMemory('state licensing rules')),
             new Figure('companion', 'Accompanying driver', '25 or over, or a parent (for minors)', Source::fromMemory('state licensing rules')),
             new Figure('scheme', 'Marking scheme', 'na-ca-car: at most 15 scored errors, none critical', Source::fromMemory('driving test guidance')),
@@ -246,7 +261,10 @@ final readonly class NorthAmerica implements RulePack
     {
         $mile = 1760.0 * Distance::METRES_IN_A_YARD;
 
-        return ExitSigns::withoutMarkers(Distance::ofMetres($mile), '1 mile', Distance::ofMetres($mile / 2.0), 'half a mile', Distance::ofMetres(100.0 * Distance::METRES_IN_A_FOOT), Source::fromMemory('MUTCD'));
+        return ExitSigns::withoutMarkers(
+            Distance::ofMetres($mile), '1 mile', Distance::ofMetres($mile / 2.0), 'half a mile',
+            Distance::ofMetres(100.0 * Distance::METRES_IN_A_FOOT), Source::fromMemory('MUTCD'),
+        );
     }
 
     public function lacks(): array

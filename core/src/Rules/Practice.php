@@ -47,7 +47,10 @@ final readonly class Practice
         foreach (Practices::under($this->pack) as $question) {
             if ($question->concerns($routine)) {
                 $option = $question->option($this->answer($question->key));
-                $chosen[] = ['question' => $question->key, 'text' => $question->text, 'value' => $option->value, 'words' => $option->words, 'reason' => $option->reason, 'says' => $option->says, 'step' => $question->step->value, 'moves' => $question->moves];
+                $chosen[] = [
+                    'question' => $question->key, 'text' => $question->text, 'value' => $option->value, 'words' => $option->words,
+                    'reason' => $option->reason, 'says' => $option->says, 'step' => $question->step->value, 'moves' => $question->moves,
+                ];
             }
         }
 

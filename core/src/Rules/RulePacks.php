@@ -25,7 +25,11 @@ final class RulePacks
         $codes = self::codes();
         if (count(array_unique($codes)) < count($codes)) {
             self::$brought = [];
-            throw new \LogicException('Two rule packs have one code: '.implode(', ', array_keys(array_filter(array_count_values($codes), static fn (int $times): bool => $times > 1))).'.');
+            throw new \LogicException(
+                'Two rule packs have one code: '.implode(
+                    ', ', array_keys(array_filter(array_count_values($codes), static fn (int $times): bool => $times > 1)),
+                ).'.',
+            );
         }
     }
 

@@ -66,10 +66,17 @@ final readonly class Failure
             if ($routine instanceof Routine && $routine->has($step)) {
                 $cause = $routine->instruction($step)->causeIn;
                 $pair = $cause === null ? [] : $by["{$row['routine']}.{$row['step']}.{$cause->value}"] ?? [];
-                $found[] = new self($routine->code, $step, new Share($row['helped'], $row['marks']), $row['learners'], $cause, $pair[1] ?? null, $pair[0] ?? null);
+                $found[] = new self(
+                    $routine->code, $step, new Share($row['helped'], $row['marks']), $row['learners'], $cause, $pair[1] ?? null, $pair[0] ?? null,
+                );
             }
         }
-        usort($found, static fn (self $a, self $b): int => [! $a->isEnough(), -$a->helped->share(), $a->routine->value, $a->step->value] <=> [! $b->isEnough(), -$b->helped->share(), $b->routine->value, $b->step->value]);
+        usort(
+            $found,
+            static fn (self $a, self $b): int => [
+                ! $a->isEnough(), -$a->helped->share(), $a->routine->value, $a->step->value,
+            ] <=> [! $b->isEnough(), -$b->helped->share(), $b->routine->value, $b->step->value],
+        );
 
         return $found;
     }

@@ -50,7 +50,12 @@ final readonly class PlaceDriven
         $found = [];
         foreach ($places as $row) {
             $same = array_filter($places, static fn (array $other): bool => $other['routine'] === $row['routine'] && $other['place'] !== $row['place']);
-            $here = array_values(array_filter($steps, static fn (array $step): bool => $step['place'] === $row['place'] && $step['routine'] === $row['routine'] && $step['failed'] > 0));
+            $here = array_values(
+                array_filter(
+                    $steps,
+                    static fn (array $step): bool => $step['place'] === $row['place'] && $step['routine'] === $row['routine'] && $step['failed'] > 0,
+                ),
+            );
             usort($here, static fn (array $a, array $b): int => [$b['failed'], $a['step']] <=> [$a['failed'], $b['step']]);
             $found[] = new self(
                 $row['place'], RoutineCode::from($row['routine']), new Share($row['failed'], $row['rounds']), $row['learners'],
@@ -58,7 +63,10 @@ final readonly class PlaceDriven
                 $here === [] ? null : Step::from($here[0]['step']), $here[0]['failed'] ?? 0,
             );
         }
-        usort($found, static fn (self $a, self $b): int => [! $a->isEnough(), -$a->failed->share(), $a->place] <=> [! $b->isEnough(), -$b->failed->share(), $b->place]);
+        usort(
+            $found,
+            static fn (self $a, self $b): int => [! $a->isEnough(), -$a->failed->share(), $a->place] <=> [! $b->isEnough(), -$b->failed->share(), $b->place],
+        );
 
         return $found;
     }

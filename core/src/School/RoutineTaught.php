@@ -44,7 +44,10 @@ final readonly class RoutineTaught
     public static function of(array $routines, array $learners): array
     {
         $taught = array_map(static fn (RoutineCode $routine): self => self::one($routine, $learners), $routines);
-        usort($taught, static fn (self $a, self $b): int => [! $a->isEnough(), $a->average ?? 2.0, -$a->never] <=> [! $b->isEnough(), $b->average ?? 2.0, -$b->never]);
+        usort(
+            $taught,
+            static fn (self $a, self $b): int => [! $a->isEnough(), $a->average ?? 2.0, -$a->never] <=> [! $b->isEnough(), $b->average ?? 2.0, -$b->never],
+        );
 
         return $taught;
     }

@@ -11,7 +11,10 @@ final readonly class Belief
     public const TENTH = 1.2815515655446004;
 
     /** Gauss-Hermite, nine points: nodes and weights (Abramowitz and Stegun, table 25.10). */
-    private const NODES = [[0.0, 0.7202352156060510], [0.7235510187528376, 0.4326515590025557], [1.468553289216668, 0.08847452739437657], [2.266580584531843, 0.004943624275536947], [3.190993201781528, 3.960697726326438e-5]];
+    private const NODES = [
+        [0.0, 0.7202352156060510], [0.7235510187528376, 0.4326515590025557], [1.468553289216668, 0.08847452739437657],
+        [2.266580584531843, 0.004943624275536947], [3.190993201781528, 3.960697726326438e-5],
+    ];
 
     public function __construct(public float $mean, public float $variance)
     {

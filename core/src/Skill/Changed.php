@@ -61,7 +61,12 @@ final readonly class Changed
                 count($ranks[$cell]), count(array_keys($ranks[$cell], Ladder::TOP, true)),
             );
         }
-        usort($found, static fn (self $a, self $b): int => [$a->before === null, -abs($a->by()), $a->routine->value, $a->step->value] <=> [$b->before === null, -abs($b->by()), $b->routine->value, $b->step->value]);
+        usort(
+            $found,
+            static fn (self $a, self $b): int => [
+                $a->before === null, -abs($a->by()), $a->routine->value, $a->step->value,
+            ] <=> [$b->before === null, -abs($b->by()), $b->routine->value, $b->step->value],
+        );
 
         return $found;
     }

@@ -50,7 +50,10 @@ final readonly class HoldsBack
         $marks = array_values(array_filter($evidence, static fn (Evidence $one): bool => ! $one->taught));
         foreach ($marks as $one) {
             $key = $one->cell();
-            $cells[$key] ??= ['routine' => $one->routine, 'step' => $one->step, 'section' => $fit->section($one->routine), 'mean' => $fit->belief($one->routine, $one->step)->mean, 'marks' => 0];
+            $cells[$key] ??= [
+                'routine' => $one->routine, 'step' => $one->step, 'section' => $fit->section($one->routine),
+                'mean' => $fit->belief($one->routine, $one->step)->mean, 'marks' => 0,
+            ];
             $cells[$key]['marks']++;
         }
         $found = self::conditions($fit, $marks, $cells);
@@ -63,7 +66,9 @@ final readonly class HoldsBack
         foreach (array_unique(array_map(static fn (array $cell): string => $cell['routine']->value, $cells)) as $routine) {
             $found[] = self::held($cells, null, null, RoutineCode::from($routine));
         }
-        $found = array_values(array_filter($found, static fn (?self $one): bool => $one !== null && $one->deficit >= self::LEAST_DEFICIT && $one->evidence >= self::LEAST_MARKS));
+        $found = array_values(
+            array_filter($found, static fn (?self $one): bool => $one !== null && $one->deficit >= self::LEAST_DEFICIT && $one->evidence >= self::LEAST_MARKS),
+        );
         usort($found, static fn (self $a, self $b): int => $b->rank <=> $a->rank);
 
         return $found;
@@ -101,9 +106,18 @@ final readonly class HoldsBack
     /** @param  array<string, array{routine: RoutineCode, step: Step, section: Section, mean: float, marks: int}>  $cells */
     private static function held(array $cells, ?Step $step, ?Section $section, ?RoutineCode $routine): ?self
     {
-        $in = array_filter($cells, static fn (array $cell): bool => ($step === null || $cell['step'] === $step) && ($section === null || $cell['section'] === $section) && ($routine === null || $cell['routine'] === $routine));
+        $in = array_filter(
+            $cells,
+            static fn (array $cell): bool => ($step === null || $cell['step'] === $step)
+                && ($section === null || $cell['section'] === $section)
+                && ($routine === null || $cell['routine'] === $routine),
+        );
         // Its like: other steps where it is about a step, other routines where it is about one.
-        $like = array_filter($cells, static fn (array $cell): bool => $routine !== null ? $cell['routine'] !== $routine : $cell['step'] !== $step && ($section === null || $cell['section'] === $section));
+        $like = array_filter(
+            $cells,
+            static fn (array $cell): bool => $routine !== null ? $cell['routine'] !== $routine : $cell['step'] !== $step
+                && ($section === null || $cell['section'] === $section),
+        );
         if ($in === [] || $like === []) {
             return null;
         }
@@ -113,7 +127,10 @@ final readonly class HoldsBack
             default => static fn (array $cell): string => '',
         });
 
-        return new self($step, $section, $routine, null, $deficit, self::gain($in, 0.0, $deficit, count($cells)), (int) array_sum(array_column($in, 'marks')), count($in) ** self::BREADTH * $deficit ** 2);
+        return new self(
+            $step, $section, $routine, null, $deficit, self::gain($in, 0.0, $deficit, count($cells)), (int) array_sum(array_column($in, 'marks')),
+            count($in) ** self::BREADTH * $deficit ** 2,
+        );
     }
 
     /**
@@ -142,7 +159,9 @@ final readonly class HoldsBack
                 $deficit = ($load->mean - 1.0) * $difficulty;
                 // What is sure of it (nine of ten, assumed) stands out, in the share of the marks that were made in it.
                 $rank = (count($cells) * $driven[$kind] / count($marks)) ** self::BREADTH * $sure ** 2;
-                $found[] = new self(null, null, null, $name, $deficit, self::gain($cells, -$load->mean * $difficulty, $deficit, count($cells)), $driven[$kind], $rank);
+                $found[] = new self(
+                    null, null, null, $name, $deficit, self::gain($cells, -$load->mean * $difficulty, $deficit, count($cells)), $driven[$kind], $rank,
+                );
             }
         }
 
@@ -156,6 +175,8 @@ final readonly class HoldsBack
      */
     private static function gain(array $in, float $from, float $by, int $cells): float
     {
-        return array_sum(array_map(static fn (array $cell): float => Ladder::logistic($cell['mean'] + $from + max(0.0, $by)) - Ladder::logistic($cell['mean'] + $from), $in)) / $cells;
+        return array_sum(
+            array_map(static fn (array $cell): float => Ladder::logistic($cell['mean'] + $from + max(0.0, $by)) - Ladder::logistic($cell['mean'] + $from), $in),
+        ) / $cells;
     }
 }

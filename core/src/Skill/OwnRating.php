@@ -60,7 +60,9 @@ final readonly class OwnRating
             }
             $pairs = array_slice($pairs, -self::LESSONS);
             if ($pairs !== []) {
-                $found[] = new self($step, count($pairs), array_sum(array_column($pairs, 0)) / count($pairs), array_sum(array_column($pairs, 1)) / count($pairs));
+                $found[] = new self(
+                    $step, count($pairs), array_sum(array_column($pairs, 0)) / count($pairs), array_sum(array_column($pairs, 1)) / count($pairs),
+                );
             }
         }
 

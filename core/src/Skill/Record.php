@@ -32,7 +32,8 @@ final readonly class Record
      * @param  array<string, array<string, Outcome>>  $ratings  the learner's own, by lesson and step, oldest first
      */
     public function __construct(
-        private array $evidence, private RulePack $pack, private \DateTimeImmutable $today, private array $words = [], private array $ratings = [], ?Fit $fit = null,
+        private array $evidence, private RulePack $pack, private \DateTimeImmutable $today, private array $words = [], private array $ratings = [],
+        ?Fit $fit = null,
     ) {
         $this->fit = $fit ?? Fit::of($evidence, $pack, $today, words: $words);
         $this->cells = $this->cells();
@@ -92,7 +93,9 @@ final readonly class Record
     private function routines(array $last): array
     {
         $all = Catalogue::all($this->pack);
-        $drivesLong = array_filter($all, static fn (Routine $routine): bool => $routine->section === Section::LongVehicles && isset($last[$routine->code->value])) !== [];
+        $drivesLong = array_filter(
+            $all, static fn (Routine $routine): bool => $routine->section === Section::LongVehicles && isset($last[$routine->code->value]),
+        ) !== [];
 
         return array_values(array_map(
             static fn (Routine $routine): RoutineCode => $routine->code,
@@ -106,7 +109,10 @@ final readonly class Record
         $lessons = array_values(array_unique(array_map(static fn (Evidence $one): string => $one->lesson, $this->evidence)));
         $early = array_slice($lessons, 0, max(0, count($lessons) - self::LAST_LESSONS));
 
-        return $early === [] ? null : Fit::of(array_values(array_filter($this->evidence, static fn (Evidence $one): bool => in_array($one->lesson, $early, true))), $this->pack, $this->today);
+        return $early === [] ? null : Fit::of(
+            array_values(array_filter($this->evidence, static fn (Evidence $one): bool => in_array($one->lesson, $early, true))), $this->pack,
+            $this->today,
+        );
     }
 
     /** @return list<Cell> */
@@ -132,7 +138,8 @@ final readonly class Record
             [$routine, $step] = [$marks[0]->routine, $marks[0]->step];
             $belief = $this->fit->belief($routine, $step);
             // Of the marks alone: an instructor's word is no progress.
-            $rose = isset($known[$cell]) && $before !== null ? ($alone ?? $this->fit)->belief($routine, $step)->unaided() - $before->belief($routine, $step)->unaided() : null;
+            $rose = isset($known[$cell])
+                && $before !== null ? ($alone ?? $this->fit)->belief($routine, $step)->unaided() - $before->belief($routine, $step)->unaided() : null;
             $word = $said[$cell] ?? null;
             $cells[] = new Cell(
                 $routine, $step, $belief, count($marks),

@@ -39,7 +39,12 @@ final class Rows
      */
     public function __construct(array $evidence, array $words, private readonly Parts $parts, \DateTimeImmutable $today, private readonly Model $model)
     {
-        usort($evidence, static fn (Evidence $a, Evidence $b): int => [$a->at, $a->lesson, $a->cell(), $a->rank, $a->marker] <=> [$b->at, $b->lesson, $b->cell(), $b->rank, $b->marker]);
+        usort(
+            $evidence,
+            static fn (Evidence $a, Evidence $b): int => [
+                $a->at, $a->lesson, $a->cell(), $a->rank, $a->marker,
+            ] <=> [$b->at, $b->lesson, $b->cell(), $b->rank, $b->marker],
+        );
         $lesson = array_flip(array_values(array_unique(array_map(static fn (Evidence $one): string => $one->lesson, $evidence))));
         $driven = $marks = [];
         foreach ($evidence as $one) {

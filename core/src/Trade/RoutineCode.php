@@ -70,7 +70,8 @@ enum RoutineCode: string
     public function emerges(): bool
     {
         return match ($this) {
-            self::EmergeLeft, self::EmergeRight, self::Cross, self::AllWayStop, self::RightOnRed, self::Alley, self::Roundabout, self::MiniRoundabout, self::RailCrossing => true,
+            self::EmergeLeft, self::EmergeRight, self::Cross, self::AllWayStop, self::RightOnRed, self::Alley, self::Roundabout, self::MiniRoundabout,
+            self::RailCrossing => true,
             default => false,
         };
     }
@@ -80,7 +81,8 @@ enum RoutineCode: string
     {
         return $this->emerges() || match ($this) {
             self::TurnLeft, self::TurnRight, self::LightsAhead, self::LightsLeft, self::LightsRight, self::PassParked, self::Meet, self::PassBus,
-            self::People, self::Hump, self::PullUpLeft, self::PullUpRight, self::PullUpRightReverse, self::CentreLaneLeft, self::BackUp, self::QueueStop, self::MoveOff => true,
+            self::People, self::Hump, self::PullUpLeft, self::PullUpRight, self::PullUpRightReverse, self::CentreLaneLeft, self::BackUp,
+            self::QueueStop, self::MoveOff => true,
             default => false,
         };
     }

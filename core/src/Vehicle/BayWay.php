@@ -29,8 +29,9 @@ final readonly class BayWay
     /** Of the way. */
     public float $lengthMetres;
 
-    public function __construct(private Chassis $chassis, public float $radiusMetres, public float $widthMetres = self::WIDTH_M, public float $depthMetres = self::DEPTH_M)
-    {
+    public function __construct(
+        private Chassis $chassis, public float $radiusMetres, public float $widthMetres = self::WIDTH_M, public float $depthMetres = self::DEPTH_M,
+    ) {
         $this->pastMetres = $radiusMetres;
         $this->offMetres = $radiusMetres;
         $this->aisleMetres = $chassis->outerRadius($radiusMetres);

@@ -28,8 +28,10 @@ final readonly class Chassis
     }
 
     /** @throws BadInput where the turning circle is one that no front wheel could steer */
-    public static function of(float $wheelbase, float $width, float $frontOverhang, float $rearOverhang, float $height, float $steeringRatio, float $turningCircle, ?float $track = null): self
-    {
+    public static function of(
+        float $wheelbase, float $width, float $frontOverhang, float $rearOverhang, float $height, float $steeringRatio, float $turningCircle,
+        ?float $track = null,
+    ): self {
         $track ??= 0.85 * $width;
         if ($turningCircle / 2.0 <= $wheelbase + 0.1 || sqrt(($turningCircle / 2.0) ** 2 - $wheelbase ** 2) <= $track / 2.0) {
             throw BadInput::field('turning_circle_m', 'is too small for this wheelbase.');

@@ -39,7 +39,10 @@ final readonly class Corner
     public static function of(Chassis $chassis, float $radius, float $angle, ?float $speed, ?float $kerbGap = null, string $field = 'radius_m'): self
     {
         if ($radius < $chassis->minimumRadius() - 1e-9) {
-            throw BadInput::field($field, sprintf('is tighter than this vehicle steers: the middle of its rear axle turns on %.1f m at the least.', $chassis->minimumRadius()));
+            throw BadInput::field(
+                $field,
+                sprintf('is tighter than this vehicle steers: the middle of its rear axle turns on %.1f m at the least.', $chassis->minimumRadius()),
+            );
         }
         $comfortable = sqrt(self::COMFORTABLE_SIDEWAYS * $radius);
 

@@ -19,7 +19,10 @@ final class DemoVehicles
         return [
             self::car(self::DEFAULT, 'small petrol hatch', Transmission::Manual, Controls::Standard, 0.7, self::petrol()),
             self::car('small-automatic', 'small automatic', Transmission::Automatic, Controls::Standard, 0.5, self::petrol()),
-            self::car('small-electric', 'small electric car', Transmission::Automatic, Controls::Standard, 1.0, Engine::electric(220.0, 80.0, 12000.0, 0.04), [1.0], 9.0, 1650.0),
+            self::car(
+                'small-electric', 'small electric car', Transmission::Automatic, Controls::Standard, 1.0,
+                Engine::electric(220.0, 80.0, 12000.0, 0.04), [1.0], 9.0, 1650.0,
+            ),
             self::car('hand-controls', 'automatic with hand controls', Transmission::Automatic, Controls::Hand, 0.5, self::petrol()),
             self::loadedVan(),
             self::rigidLorry(),
@@ -50,8 +53,10 @@ final class DemoVehicles
     }
 
     /** @param  list<float>  $ratios */
-    private static function car(string $id, string $name, Transmission $transmission, Controls $controls, float $engineBraking, Engine $engine, array $ratios = [3.6, 1.95, 1.3, 0.97, 0.78], float $finalDrive = 4.06, float $mass = 1250.0): Vehicle
-    {
+    private static function car(
+        string $id, string $name, Transmission $transmission, Controls $controls, float $engineBraking, Engine $engine,
+        array $ratios = [3.6, 1.95, 1.3, 0.97, 0.78], float $finalDrive = 4.06, float $mass = 1250.0,
+    ): Vehicle {
         return new Vehicle(
             $id, $name, $transmission, $controls,
             length: Distance::ofMetres(4.5),

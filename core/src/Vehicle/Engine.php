@@ -40,8 +40,9 @@ final readonly class Engine
      *
      * @throws BadInput where the speeds are out of order, or the torque at the power peak would exceed the peak torque
      */
-    public static function combustion(float $torqueNm, float $torqueRpm, float $powerKw, float $powerRpm, float $idleRpm, float $redLineRpm, float $inertia): self
-    {
+    public static function combustion(
+        float $torqueNm, float $torqueRpm, float $powerKw, float $powerRpm, float $idleRpm, float $redLineRpm, float $inertia,
+    ): self {
         if (! ($idleRpm < $torqueRpm && $torqueRpm < $powerRpm && $powerRpm <= $redLineRpm)) {
             throw BadInput::field('power_rpm', 'must lie above the speed of the torque peak, and both between idle and red line.');
         }

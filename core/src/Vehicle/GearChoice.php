@@ -32,7 +32,10 @@ final readonly class GearChoice
             Purpose::Creep => [1, self::creep($vehicle)],
             Purpose::Cruise => self::cruise($performance, $top, $speed, $gradient, self::LEAST_OF_RED_LINE * $vehicle->engine->redLineRpm),
             Purpose::Pull => self::strongest($vehicle, $speed, $speed, $gradient),
-            Purpose::SlipRoad => self::strongest($vehicle, $speed, Speed::ofMetresPerSecond($speed->inMetresPerSecond() + Speed::ofMilesPerHour(self::SLIP_GAIN_MPH)->inMetresPerSecond()), $gradient),
+            Purpose::SlipRoad => self::strongest(
+                $vehicle, $speed,
+                Speed::ofMetresPerSecond($speed->inMetresPerSecond() + Speed::ofMilesPerHour(self::SLIP_GAIN_MPH)->inMetresPerSecond()), $gradient,
+            ),
         };
 
         return new self($purpose, $gear, $reason, $performance->acceleration($speed, $gear, $gradient));
@@ -51,7 +54,12 @@ final readonly class GearChoice
     private static function cruise(Performance $performance, int $top, Speed $speed, Gradient $gradient, float $leastRpm): array
     {
         for ($gear = $top; $gear > 1; $gear--) {
-            if ($performance->rpm($speed, $gear) >= $leastRpm && ! $performance->labours($speed, $gear) && ! $performance->overRevs($speed, $gear) && $performance->acceleration($speed, $gear, $gradient) >= self::IN_HAND) {
+            if (
+                $performance->rpm($speed, $gear) >= $leastRpm
+                && ! $performance->labours($speed, $gear)
+                && ! $performance->overRevs($speed, $gear)
+                && $performance->acceleration($speed, $gear, $gradient) >= self::IN_HAND
+            ) {
                 return [$gear, 'the highest that turns freely and does not lose speed here'];
             }
         }
@@ -89,6 +97,12 @@ final readonly class GearChoice
 
         return $best === null
             ? [$top, 'the highest there is: no gear reaches the end of this below the red line']
-            : [$best, $top > 1 && $byItself ? 'the {gearbox} drops to it with the gas right down' : ($top > 1 ? 'pulls hardest from beginning to end without racing the engine' : 'the only one')];
+            : [
+                $best,
+                $top > 1
+                    && $byItself
+                        ? 'the {gearbox} drops to it with the gas right down'
+                        : ($top > 1 ? 'pulls hardest from beginning to end without racing the engine' : 'the only one'),
+            ];
     }
 }

@@ -45,7 +45,9 @@ final readonly class RevRule
         $said = $low === $high ? sprintf('about %.0f', $low) : sprintf('%.0f to %.0f', $low, $high);
 
         return new self($at, $low, $high, $agrees, sprintf(
-            $down ? 'Down from about %.0f rpm, add %s is said; these ratios ask %.0f%s.' : 'Up at about %.0f rpm, a drop to %s is said; these ratios give %.0f%s.',
+            $down
+                ? 'Down from about %.0f rpm, add %s is said; these ratios ask %.0f%s.'
+                : 'Up at about %.0f rpm, a drop to %s is said; these ratios give %.0f%s.',
             $at, $said, $measured, $agrees ? '' : ': the rule does not fit this pair of gears',
         ));
     }

@@ -37,7 +37,9 @@ it('answers as its schema says, single and swept', function (string $tool): void
     $schemas = Schemas::of(Toolbox::tool($tool));
     if (! isset(Inputs::SWEPT[$tool])) {
         // Nothing of it is a slider's number.
-        expect(fitsSchema(Inputs::LEAST[$tool], $schemas['input']))->toBeTrue()->and(fitsSchema(Toolbox::run($tool, Inputs::LEAST[$tool]), $schemas['output']))->toBeTrue();
+        expect(fitsSchema(Inputs::LEAST[$tool], $schemas['input']))->toBeTrue()->and(
+            fitsSchema(Toolbox::run($tool, Inputs::LEAST[$tool]), $schemas['output']),
+        )->toBeTrue();
 
         return;
     }
@@ -113,7 +115,14 @@ it('refuses missing, unknown, doubled and contradicting fields by name', functio
     ['join', ['slip_length_m' => 0, 'entry_speed_mph' => 30, 'main_speed_mph' => 50], 'slip_length_m'],
     ['join', ['slip_length_m' => 180, 'entry_speed_mph' => 60, 'main_speed_mph' => 50], 'entry_speed_mps'],
     ['join', ['slip_length_m' => 180, 'entry_speed_mph' => 30, 'main_speed_mph' => 50, 'limit_change_m' => 200], 'limit_change_m'],
-    ['join', ['slip_length_m' => 180, 'entry_speed_mph' => 30, 'main_speed_mph' => 50, 'vehicles' => [['distance_m' => 0, 'speed_mph' => 50], ['distance_m' => 3, 'speed_mph' => 50]]], 'vehicles'],
+    [
+        'join',
+        [
+            'slip_length_m' => 180, 'entry_speed_mph' => 30, 'main_speed_mph' => 50,
+            'vehicles' => [['distance_m' => 0, 'speed_mph' => 50], ['distance_m' => 3, 'speed_mph' => 50]],
+        ],
+        'vehicles',
+    ],
     ['leave', ['main_speed_mph' => 30, 'slip_length_m' => 200, 'end_speed_mph' => 40], 'end_speed_mps'],
     ['leave', ['main_speed_mph' => 70, 'slip_length_m' => 200, 'bend_from_m' => 100], 'bend_radius_m'],
     ['overtake', ['limit_mph' => 40, 'other_speed_mph' => 60], 'other_speed_mps'],
@@ -143,7 +152,10 @@ it('says of each question of practice the default that is really taken, under ev
             $default = $question->default($pack);
             // Left out is the same as said: the plan does not change.
             $plain = Toolbox::run('approach', ['pack' => $pack->code(), 'routine' => 'emerge-right']);
-            $given = Toolbox::run('approach', ['pack' => $pack->code(), 'routine' => 'emerge-right', 'practice' => [$question->key => ctype_digit($default) ? (int) $default : $default]]);
+            $given = Toolbox::run(
+                'approach',
+                ['pack' => $pack->code(), 'routine' => 'emerge-right', 'practice' => [$question->key => ctype_digit($default) ? (int) $default : $default]],
+            );
             expect($given['steps'])->toBe($plain['steps'], "{$question->key} under {$pack->code()}")
                 ->and($said)->toMatch("/default (.*, )?{$default}( under [a-z ]*{$pack->code()}|$)/");
             $differ += str_contains($said, "{$default} under") ? 1 : 0;

@@ -13,10 +13,20 @@ use NobleTurn\Core\Tests\Inputs;
 
 /** What a tool's contract test varies, and inputs of every kind of road, so that lists come and go along the range. */
 const VARIED = [
-    'a turn whose gears, conflicts and warnings come and go' => ['approach', ['routine' => 'emerge-left', 'limit_mph' => 30], ['field' => 'speed_mph', 'from' => 4, 'to' => 70, 'step' => 1.5]],
-    'uphill and downhill' => ['approach', ['routine' => 'emerge-right', 'limit_mph' => 30, 'speed_mph' => 28, 'surface' => 'wet'], ['field' => 'gradient', 'from' => -0.15, 'to' => 0.15, 'step' => 0.01]],
-    'a second hazard that is near or far' => ['approach', ['routine' => 'roundabout', 'limit_kmh' => 50, 'pack' => 'ie', 'then' => ['routine' => 'turn-left', 'distance_m' => 90]], ['field' => 'speed_kmh', 'from' => 20, 'to' => 60, 'step' => 2]],
-    'something comes' => ['gap', ['manoeuvre' => 'emerge-right', 'other_speed_mph' => 30], ['field' => 'other_distance_m', 'from' => 10, 'to' => 300, 'step' => 10]],
+    'a turn whose gears, conflicts and warnings come and go' => [
+        'approach', ['routine' => 'emerge-left', 'limit_mph' => 30], ['field' => 'speed_mph', 'from' => 4, 'to' => 70, 'step' => 1.5],
+    ],
+    'uphill and downhill' => [
+        'approach', ['routine' => 'emerge-right', 'limit_mph' => 30, 'speed_mph' => 28, 'surface' => 'wet'],
+        ['field' => 'gradient', 'from' => -0.15, 'to' => 0.15, 'step' => 0.01],
+    ],
+    'a second hazard that is near or far' => [
+        'approach', ['routine' => 'roundabout', 'limit_kmh' => 50, 'pack' => 'ie', 'then' => ['routine' => 'turn-left', 'distance_m' => 90]],
+        ['field' => 'speed_kmh', 'from' => 20, 'to' => 60, 'step' => 2],
+    ],
+    'something comes' => [
+        'gap', ['manoeuvre' => 'emerge-right', 'other_speed_mph' => 30], ['field' => 'other_distance_m', 'from' => 10, 'to' => 300, 'step' => 10],
+    ],
     'revs' => ['engine', Inputs::LEAST['engine'], ['field' => 'speed_mph', 'from' => 1, 'to' => 70, 'step' => 3]],
 ];
 
@@ -43,7 +53,10 @@ it('says the same folded and unfolded', function (string $tool, array $inputs, a
 })->with(VARIED);
 
 it('says every sentence of a plan once', function (): void {
-    $folded = Toolbox::run('approach', ['routine' => 'emerge-left', 'limit_mph' => 30, 'sweep' => ['field' => 'speed_mph', 'from' => 10, 'to' => 40, 'step' => 1, 'folded' => true]]);
+    $folded = Toolbox::run(
+        'approach',
+        ['routine' => 'emerge-left', 'limit_mph' => 30, 'sweep' => ['field' => 'speed_mph', 'from' => 10, 'to' => 40, 'step' => 1, 'folded' => true]],
+    );
     $said = json_encode($folded, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE);
     foreach ($folded['common']['steps'] as $step) {
         expect(substr_count($said, json_encode($step['why'], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE)))->toBe(1);
@@ -53,8 +66,14 @@ it('says every sentence of a plan once', function (): void {
 
 it('keeps apart what only looks alike', function (): void {
     $answers = [
-        ['list' => [['step' => 'look', 'a' => 1, 'b' => null], ['step' => 'speed', 'a' => 1]], 'twice' => [['code' => 'x'], ['code' => 'x']], 'maybe' => null, 'numbers' => [1, 2], 'empty' => new stdClass, 'none' => []],
-        ['list' => [['step' => 'speed', 'a' => 1], ['step' => 'look', 'a' => 2, 'b' => null]], 'twice' => [['code' => 'x']], 'maybe' => ['a' => 1], 'numbers' => [1, 3], 'empty' => new stdClass, 'none' => [['step' => 'look', 'a' => 1]]],
+        [
+            'list' => [['step' => 'look', 'a' => 1, 'b' => null], ['step' => 'speed', 'a' => 1]], 'twice' => [['code' => 'x'], ['code' => 'x']],
+            'maybe' => null, 'numbers' => [1, 2], 'empty' => new stdClass, 'none' => [],
+        ],
+        [
+            'list' => [['step' => 'speed', 'a' => 1], ['step' => 'look', 'a' => 2, 'b' => null]], 'twice' => [['code' => 'x']], 'maybe' => ['a' => 1],
+            'numbers' => [1, 3], 'empty' => new stdClass, 'none' => [['step' => 'look', 'a' => 1]],
+        ],
         ['list' => [], 'twice' => [], 'maybe' => ['a' => 1], 'numbers' => [1], 'empty' => new stdClass, 'none' => [], 'only here' => 1],
     ];
     $folded = Folded::of($answers);
@@ -72,7 +91,10 @@ it('leaves nothing but the value where there is one answer', function (): void {
 it('is recorded for the interface', function (): void {
     [$tool, $inputs, $sweep] = VARIED['a turn whose gears, conflicts and warnings come and go'];
     $sweep = ['from' => 4, 'to' => 64, 'step' => 30] + $sweep;
-    $recorded = ['folded' => Toolbox::run($tool, $inputs + ['sweep' => $sweep + ['folded' => true]]), 'plain' => Toolbox::run($tool, $inputs + ['sweep' => $sweep])];
+    $recorded = [
+        'folded' => Toolbox::run($tool, $inputs + ['sweep' => $sweep + ['folded' => true]]),
+        'plain' => Toolbox::run($tool, $inputs + ['sweep' => $sweep]),
+    ];
     $file = dirname(__DIR__, 3).'/tests/answers/sweep.json';
     $json = json_encode($recorded, JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION)."\n";
     if (getenv('NOBLE_TURN_RECORD')) {

@@ -64,7 +64,9 @@ it('answers as it did when its version was last moved', function (): void {
     $said = ['version' => Toolbox::VERSION, 'answers' => said()];
     if (getenv('NOBLE_TURN_RECORD')) {
         $before = is_file(GOLDEN) ? json_decode((string) file_get_contents(GOLDEN), true, 8, JSON_THROW_ON_ERROR) : null;
-        expect($before !== null && $before['answers'] !== $said['answers'] && $before['version'] === $said['version'])->toBeFalse('Answers have changed: move Toolbox::VERSION first.');
+        expect(
+            $before !== null && $before['answers'] !== $said['answers'] && $before['version'] === $said['version'],
+        )->toBeFalse('Answers have changed: move Toolbox::VERSION first.');
         file_put_contents(GOLDEN, json_encode($said, JSON_PRETTY_PRINT | JSON_THROW_ON_ERROR)."\n");
     }
     $golden = json_decode((string) file_get_contents(GOLDEN), true, 8, JSON_THROW_ON_ERROR);

@@ -39,7 +39,9 @@ it('is its straights and arcs, said shortly', function (): void {
     $same(['roundabout' => ['radius_m' => 16, 'exit' => 'right']], $pieces($arc(15, 50), $arc(16, -190), $arc(15, 50)));
 });
 
-it('leaves a roundabout in the direction of its exit, whichever side traffic keeps, and is the mirror of itself', function (string $exit, string $mirrored, float $heading): void {
+it('leaves a roundabout in the direction of its exit, whichever side traffic keeps, and is the mirror of itself', function (
+    string $exit, string $mirrored, float $heading,
+): void {
     $britain = endOf(drivenWay(['roundabout' => ['radius_m' => 18, 'exit' => $exit]], 'gb'));
     $america = endOf(drivenWay(['roundabout' => ['radius_m' => 18, 'exit' => $mirrored]], 'na'));
     expect(abs(turnedFrom($britain['heading'], $heading)))->toBeLessThan(1.5)
@@ -58,7 +60,10 @@ it('says what it filled in, and what was given', function (): void {
 });
 
 it('has more off-tracking the tighter the way until its bends in and out decide, without a jump', function (): void {
-    $off = array_map(static fn (int $radius): float => drivenWay(['roundabout' => ['radius_m' => $radius, 'exit' => 'right']])['off_tracking_m']['most'], range(14, 30));
+    $off = array_map(
+        static fn (int $radius): float => drivenWay(['roundabout' => ['radius_m' => $radius, 'exit' => 'right']])['off_tracking_m']['most'],
+        range(14, 30),
+    );
     for ($i = 1; $i < count($off); $i++) {
         expect($off[$i])->toBeLessThanOrEqual($off[$i - 1] + 0.01)->and($off[$i - 1] - $off[$i])->toBeLessThan(0.35);
     }

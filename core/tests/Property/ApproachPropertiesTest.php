@@ -144,7 +144,9 @@ it('gives the mirrored plan for a pack that flips the side and nothing else', fu
             ->and($right->path->target)->toBe($left->path->target)
             ->and(array_map(fn ($conflict) => $conflict->code, $right->conflicts))->toBe(array_map(fn ($conflict) => $conflict->code, $left->conflicts));
         foreach (Step::cases() as $step) {
-            $swap = fn (string $text): string => preg_replace_callback('/left|right/i', fn (array $side): string => ctype_upper($side[0][0]) ? ucfirst($flip[lcfirst($side[0])]) : $flip[$side[0]], $text);
+            $swap = fn (string $text): string => preg_replace_callback(
+                '/left|right/i', fn (array $side): string => ctype_upper($side[0][0]) ? ucfirst($flip[lcfirst($side[0])]) : $flip[$side[0]], $text,
+            );
             expect($right->step($step)->window)->toEqual($left->step($step)->window)
                 ->and($right->step($step)->instruction->do)->toBe($swap($left->step($step)->instruction->do));
         }
@@ -175,7 +177,9 @@ it('stays sane at the edges', function (array $input): void {
     foreach (['emerge-left', 'emerge-right', 'turn-left', 'turn-right'] as $routine) {
         yield "20 m of room, {$routine}" => [['routine' => $routine, 'room_m' => 20]];
         yield "5 m of room, {$routine}" => [['routine' => $routine, 'room_m' => 5]];
-        yield "an opening at the line, {$routine}" => [['routine' => $routine, 'openings' => [['side' => 'left', 'from_m' => 3, 'to_m' => 0], ['side' => 'right', 'from_m' => 3, 'to_m' => 0]]]];
+        yield "an opening at the line, {$routine}" => [
+            ['routine' => $routine, 'openings' => [['side' => 'left', 'from_m' => 3, 'to_m' => 0], ['side' => 'right', 'from_m' => 3, 'to_m' => 0]]],
+        ];
     }
 });
 
@@ -189,7 +193,11 @@ it('keeps within the room, and names the speed at which the routine fits', funct
         if ($plan->fits) {
             return false;
         }
-        $fitting = Ask::plan(['room_m' => 60 + $input['speed_mph'], 'speed_mps' => max(1.5, $plan->chain->profile->approachSpeed() - 1e-3)] + array_diff_key($input, ['speed_mph' => 0]));
+        $fitting = Ask::plan(
+            [
+                'room_m' => 60 + $input['speed_mph'], 'speed_mps' => max(1.5, $plan->chain->profile->approachSpeed() - 1e-3),
+            ] + array_diff_key($input, ['speed_mph' => 0]),
+        );
         expect($plan->step(Step::Mirrors)->window->bestMetres)->toBeLessThanOrEqual(60.01 + $input['speed_mph'])
             ->and($fitting->fits)->toBeTrue();
 
@@ -199,7 +207,10 @@ it('keeps within the room, and names the speed at which the routine fits', funct
 
 it('says that the signal waits for an opening only where the opening would have come after it', function (): void {
     forApproaches(17, function (array $input): ?bool {
-        $plan = Ask::tool('approach', ['openings' => [['side' => str_ends_with($input['routine'], 'left') ? 'left' : 'right', 'from_m' => 60, 'to_m' => 38]]] + $input);
+        $plan = Ask::tool(
+            'approach',
+            ['openings' => [['side' => str_ends_with($input['routine'], 'left') ? 'left' : 'right', 'from_m' => 60, 'to_m' => 38]]] + $input,
+        );
         foreach ($plan['conflicts'] as $conflict) {
             if ($conflict['code'] === 'signal-waits-for-opening') {
                 expect($conflict['rule_m'])->toBeGreaterThan(38.0)->and($conflict['needed_m'])->toBeLessThanOrEqual(38.01);

@@ -22,7 +22,9 @@ function everyCard(): iterable
         foreach ([true, false] as $clutch) {
             foreach (Catalogue::codes($pack, $clutch) as $code) {
                 foreach ([null, LearnerLevel::Beginner] as $level) {
-                    yield "{$pack->code()} {$code->value} ".($clutch ? 'manual' : 'automatic') => Card::of($code, $pack, new Practice([], $pack), $clutch, $level);
+                    yield "{$pack->code()} {$code->value} ".($clutch ? 'manual' : 'automatic') => Card::of(
+                        $code, $pack, new Practice([], $pack), $clutch, $level,
+                    );
                 }
             }
         }
@@ -80,7 +82,9 @@ it('plans every routine that has an approach under every pack, and shows each va
             $card = Card::of($code, $pack, new Practice([], $pack));
             if (! $code->hasApproach()) {
                 expect(Ask::refusal('approach', ['pack' => $pack->code(), 'routine' => $code->value]))->toHaveKey('routine');
-                expect(array_filter($card->variants, static fn ($variant): bool => $variant->inputs !== []))->toBe([], "{$code->value} has inputs and no strip");
+                expect(
+                    array_filter($card->variants, static fn ($variant): bool => $variant->inputs !== []),
+                )->toBe([], "{$code->value} has inputs and no strip");
 
                 continue;
             }
@@ -92,7 +96,9 @@ it('plans every routine that has an approach under every pack, and shows each va
             foreach ($card->variants as $variant) {
                 if ($variant->inputs !== []) {
                     $other = Ask::tool('approach', $asked + $variant->inputs);
-                    expect(json_encode([$other['steps'], $other['profile'], $other['place']]))->not->toBe(json_encode([$plain['steps'], $plain['profile'], $plain['place']]), "{$code->value}: {$variant->name}");
+                    expect(json_encode([$other['steps'], $other['profile'], $other['place']]))->not->toBe(
+                        json_encode([$plain['steps'], $plain['profile'], $plain['place']]), "{$code->value}: {$variant->name}",
+                    );
                 }
             }
         }
@@ -104,9 +110,15 @@ it('keeps the order of the steps in every routine, pack and practice', function 
         $draw = new Approaches($seed);
         $pack = RulePacks::byCode($draw->one(['gb', 'ie', 'na']));
         $code = $draw->one(array_values(array_filter(Catalogue::codes($pack), static fn (RoutineCode $code): bool => $code->hasApproach())));
-        $input = ['routine' => $code->value, 'pack' => $pack->code(), 'exit' => $draw->one(['left', 'ahead', 'right', 'back']), 'light' => $draw->one(['green', 'green-long', 'changing', 'red'])] + $draw->draw();
+        $input = [
+            'routine' => $code->value, 'pack' => $pack->code(), 'exit' => $draw->one(['left', 'ahead', 'right', 'back']),
+            'light' => $draw->one(['green', 'green-long', 'changing', 'red']),
+        ] + $draw->draw();
         unset($input['control']);
-        $input['practice'] += ['steps' => $draw->one(['five', 'six', 'three']), 'look' => $draw->one(['alternate', 'right-left-right']), 'near_place' => $draw->one(['by-width', 'middle', 'to-kerb'])];
+        $input['practice'] += [
+            'steps' => $draw->one(['five', 'six', 'three']), 'look' => $draw->one(['alternate', 'right-left-right']),
+            'near_place' => $draw->one(['by-width', 'middle', 'to-kerb']),
+        ];
         $plan = Ask::tool('approach', $input);
         $before = INF;
         foreach ($plan['steps'] as $step) {
@@ -126,7 +138,13 @@ it('gives each answer of a practice something to be seen: points that move, or a
         foreach (['emerge-left', 'emerge-right', 'turn-left'] as $routine) {
             foreach (['beginner', 'independent'] as $level) {
                 foreach ([[18, 6], [40, 8]] as [$speed, $width]) {
-                    $plan = Ask::tool('approach', ['routine' => $routine, 'limit_mph' => 40, 'speed_mph' => $speed, 'road_width_m' => $width, 'learner_level' => $level, 'practice' => [$question => $value]]);
+                    $plan = Ask::tool(
+                        'approach',
+                        [
+                            'routine' => $routine, 'limit_mph' => 40, 'speed_mph' => $speed, 'road_width_m' => $width, 'learner_level' => $level,
+                            'practice' => [$question => $value],
+                        ],
+                    );
                     $seen .= json_encode([$plan['steps'], $plan['groups'], $plan['place'], $plan['gear_changes']]);
                 }
             }
@@ -147,11 +165,17 @@ it('gives each answer of a practice something to be seen: points that move, or a
 
 it('plans in North America as in Britain with the sides changed, where the packs agree', function (): void {
     // Beyond side, units and words the packs differ in figures of their own: the number rule, people, gaps, lights.
-    $shared = ['turn-left', 'turn-right', 'emerge-left', 'emerge-right', 'cross', 'hump', 'pass-parked', 'meet', 'people', 'queue-stop', 'lights-left', 'lights-right'];
+    $shared = [
+        'turn-left', 'turn-right', 'emerge-left', 'emerge-right', 'cross', 'hump', 'pass-parked', 'meet', 'people', 'queue-stop', 'lights-left',
+        'lights-right',
+    ];
     for ($seed = 1; $seed <= 120; $seed++) {
         $draw = new Approaches($seed);
         $code = RoutineCode::from($draw->one($shared));
-        $input = ['limit_mph' => $draw->one([20, 30, 40]), 'gradient' => $draw->number(-0.06, 0.06), 'road_width_m' => $draw->number(6, 12), 'view' => $draw->one(['open', 'closed']), 'practice' => ['signal' => 'braking-lead']];
+        $input = [
+            'limit_mph' => $draw->one([20, 30, 40]), 'gradient' => $draw->number(-0.06, 0.06), 'road_width_m' => $draw->number(6, 12),
+            'view' => $draw->one(['open', 'closed']), 'practice' => ['signal' => 'braking-lead'],
+        ];
         $britain = Ask::tool('approach', ['pack' => 'gb', 'routine' => $code->value] + $input);
         $america = Ask::tool('approach', ['pack' => 'na', 'routine' => $code->mirrored()->value] + $input);
         foreach (['earliest_m', 'best_m', 'latest_m', 'end_m', 'best_s'] as $field) {

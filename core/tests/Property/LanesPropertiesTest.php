@@ -22,7 +22,10 @@ function drawnRing(Approaches $draw): array
         for ($lane = 0; $lane < $draw->one([1, 1, 2, 3, 4]); $lane++) {
             $approach[] = $draw->one([[], [$draw->one($names)], [$draw->one($names), $draw->one($names)]]);
         }
-        $arms[] = new Arm($name, $i * 360.0 / $count, $approach === [] ? [[]] : $approach, $draw->one([0, 1, 1, 2, 3]), $draw->one([[], [], [1]]), $draw->one([null, 30.0, 200.0]));
+        $arms[] = new Arm(
+            $name, $i * 360.0 / $count, $approach === [] ? [[]] : $approach, $draw->one([0, 1, 1, 2, 3]), $draw->one([[], [], [1]]),
+            $draw->one([null, 30.0, 200.0]),
+        );
     }
     $spirals = $ends = [];
     for ($i = 0; $i < $draw->one([0, 0, 2, 4]); $i++) {
@@ -30,9 +33,15 @@ function drawnRing(Approaches $draw): array
         $ends[$draw->one(range(0, $count - 1)).'.'.$draw->one(range(1, $lanes))] = true;
     }
     $sectors = $draw->one(range(1, $count));
-    $costs = new Costs(['lane_change' => $draw->number(0, 5), 'late_change' => $draw->number(0, 5), 'leaving_off_side' => $draw->number(0, 5), 'turn_soon' => $draw->number(0, 5), 'against_clock' => $draw->number(0, 5)]);
+    $costs = new Costs([
+        'lane_change' => $draw->number(0, 5), 'late_change' => $draw->number(0, 5), 'leaving_off_side' => $draw->number(0, 5),
+        'turn_soon' => $draw->number(0, 5), 'against_clock' => $draw->number(0, 5),
+    ]);
 
-    return [new Ring($arms, $lanes, $spirals, $ends), new Trip($sectors, $sectors * 360.0 / $count, $draw->one([true, false]), $draw->one([null, true, false]), $draw->number(20, 300), $costs)];
+    return [
+        new Ring($arms, $lanes, $spirals, $ends),
+        new Trip($sectors, $sectors * 360.0 / $count, $draw->one([true, false]), $draw->one([null, true, false]), $draw->number(20, 300), $costs),
+    ];
 }
 
 /** Every way there is, tried out one by one; INF where none leads there. */
@@ -46,7 +55,9 @@ function cheapestByTrying(Ring $ring, Trip $trip, int $sector, int $lane): float
         $here = $trip->costs->of('sector') + ($to === $lane ? 0.0 : $trip->costs->of('lane_change'));
         if ($sector === $trip->sectors - 1) {
             $exit = $ring->out($trip->sectors, $to);
-            $rest = $exit === null ? INF : array_sum($trip->exitCosts($exit, $ring->arms[$trip->sectors % count($ring->arms)]->exitRoom)) + ($to === $lane ? 0.0 : $trip->costs->of('late_change'));
+            $rest = $exit === null ? INF : array_sum(
+                $trip->exitCosts($exit, $ring->arms[$trip->sectors % count($ring->arms)]->exitRoom),
+            ) + ($to === $lane ? 0.0 : $trip->costs->of('late_change'));
         } else {
             $rest = $ring->goesOn($sector, $to) ? cheapestByTrying($ring, $trip, $sector + 1, $ring->into($sector + 1, $to)) : INF;
         }
@@ -86,7 +97,9 @@ it('never makes the best way dearer by one more usable lane', function (): void 
         $before = $best($ring);
         $own = $ring->arms[0];
         $wider = new Arm($own->name, $own->angle, [...$own->approach, []], $own->exitLanes, $own->busLanes, $own->exitRoom);
-        expect($best(new Ring([$wider, ...array_slice($ring->arms, 1)], $ring->lanes, [], [])))->toBeLessThanOrEqual($best(new Ring($ring->arms, $ring->lanes, [], [])) + 1e-9, "seed {$seed}: approach");
+        expect($best(new Ring([$wider, ...array_slice($ring->arms, 1)], $ring->lanes, [], [])))->toBeLessThanOrEqual(
+            $best(new Ring($ring->arms, $ring->lanes, [], [])) + 1e-9, "seed {$seed}: approach",
+        );
         $at = $trip->sectors % count($ring->arms);
         $arms = $ring->arms;
         $target = $arms[$at];
@@ -98,7 +111,13 @@ it('never makes the best way dearer by one more usable lane', function (): void 
 });
 
 it('chooses among the acceptable lanes the one with least cost, and mirrors with the pack', function (): void {
-    $arms = fn (Approaches $draw): array => array_map(fn (int $i): array => ['name' => "a{$i}", 'angle_deg' => $i * 72, 'approach_lanes' => array_fill(0, $draw->one([1, 2, 3]), []), 'exit_lanes' => $draw->one([1, 2])], range(0, 4));
+    $arms = fn (Approaches $draw): array => array_map(
+        fn (int $i): array => [
+            'name' => "a{$i}", 'angle_deg' => $i * 72, 'approach_lanes' => array_fill(0, $draw->one([1, 2, 3]), []),
+            'exit_lanes' => $draw->one([1, 2]),
+        ],
+        range(0, 4),
+    );
     $flip = ['left' => 'right', 'right' => 'left'];
     for ($seed = 1; $seed <= 100; $seed++) {
         $draw = new Approaches($seed);
@@ -115,21 +134,34 @@ it('chooses among the acceptable lanes the one with least cost, and mirrors with
 });
 
 it('signals as the Highway Code’s rule 186 says, and names what cannot be reached', function (): void {
-    $four = ['arms' => array_map(fn (string $name, int $angle): array => ['name' => $name, 'angle_deg' => $angle, 'approach_lanes' => [[], []]], ['s', 'w', 'n', 'e'], [0, 90, 180, 270]), 'from' => 's'];
-    $signals = fn (string $to, array $more = []): array => array_map(fn (array $signal): array => [$signal['where'], $signal['side']], Ask::tool('lanes', ['to' => $to] + $more + $four)['signals']);
+    $four = [
+        'arms' => array_map(
+            fn (string $name, int $angle): array => ['name' => $name, 'angle_deg' => $angle, 'approach_lanes' => [[], []]], ['s', 'w', 'n', 'e'],
+            [0, 90, 180, 270],
+        ),
+        'from' => 's',
+    ];
+    $signals = fn (string $to, array $more = []): array => array_map(
+        fn (array $signal): array => [$signal['where'], $signal['side']], Ask::tool('lanes', ['to' => $to] + $more + $four)['signals'],
+    );
     expect($signals('w'))->toBe([['approach', 'left']])
         ->and($signals('n'))->toBe([['approach', null], ['w', 'left']])
         ->and($signals('e'))->toBe([['approach', 'right'], ['n', 'left']])
         ->and($signals('s'))->toBe([['approach', 'right'], ['e', 'left']])
         ->and($signals('n', ['mini' => true]))->toHaveCount(2);
     // A third of the way round a mini takes under three seconds: no time for an exit signal.
-    $small = ['arms' => array_map(fn (string $name, int $angle): array => ['name' => $name, 'angle_deg' => $angle], ['s', 'w', 'n'], [0, 60, 120]), 'from' => 's', 'to' => 'n', 'mini' => true];
+    $small = [
+        'arms' => array_map(fn (string $name, int $angle): array => ['name' => $name, 'angle_deg' => $angle], ['s', 'w', 'n'], [0, 60, 120]),
+        'from' => 's', 'to' => 'n', 'mini' => true,
+    ];
     expect(array_column(Ask::tool('lanes', $small)['signals'], 'where'))->toBe(['approach']);
     $closed = $four;
     $closed['arms'][2]['exit_lanes'] = 0;
     expect(Ask::refusal('lanes', $closed + ['to' => 'n']))->toHaveKey('to')
         ->and(Ask::refusal('lanes', $four + ['to' => 'nowhere']))->toHaveKey('to')
-        ->and(Ask::refusal('lanes', ['arms' => [['name' => 'a', 'angle_deg' => 0], ['name' => 'a', 'angle_deg' => 90]], 'from' => 'a', 'to' => 'a']))->toHaveKey('arms');
+        ->and(
+            Ask::refusal('lanes', ['arms' => [['name' => 'a', 'angle_deg' => 0], ['name' => 'a', 'angle_deg' => 90]], 'from' => 'a', 'to' => 'a']),
+        )->toHaveKey('arms');
 });
 
 it('needs no change of lane on a roundabout whose spirals follow the paint, whatever exit is painted', function (): void {
@@ -162,15 +194,20 @@ it('needs no change of lane on a roundabout whose spirals follow the paint, what
 it('takes lanes through an ordinary junction and on to the next one, and says where there is no room for it', function (): void {
     $arms = [
         ['name' => 'south', 'angle_deg' => 0, 'approach_lanes' => [['to' => ['west', 'north']], ['to' => ['north']], ['to' => ['east']]]],
-        ['name' => 'west', 'angle_deg' => 90, 'exit_lanes' => 1], ['name' => 'north', 'angle_deg' => 180, 'exit_lanes' => 2], ['name' => 'east', 'angle_deg' => 270, 'exit_lanes' => 1],
+        ['name' => 'west', 'angle_deg' => 90, 'exit_lanes' => 1], ['name' => 'north', 'angle_deg' => 180, 'exit_lanes' => 2],
+        ['name' => 'east', 'angle_deg' => 270, 'exit_lanes' => 1],
     ];
-    $ask = fn (string $to, array $more = []): array => Ask::tool('lanes', ['arms' => $arms, 'from' => 'south', 'to' => $to, 'layout' => 'junction', 'speed_mps' => 10.0] + $more);
+    $ask = fn (string $to, array $more = []): array => Ask::tool(
+        'lanes', ['arms' => $arms, 'from' => 'south', 'to' => $to, 'layout' => 'junction', 'speed_mps' => 10.0] + $more,
+    );
     expect([$ask('west')['approach_lane'], $ask('north')['approach_lane'], $ask('east')['approach_lane']])->toBe([1, 1, 3])
         ->and(array_column($ask('west')['signals'], 'side'))->toBe(['left'])
         ->and(array_column($ask('north')['signals'], 'side'))->toBe([null])
         ->and(array_column($ask('east')['signals'], 'side'))->toBe(['right']);
     // Worked by hand: 70 m take one change of 7 s at 10 m/s; the second lane here is right for the turn after.
-    $next = fn (float $metres): array => ['next_junction' => ['to' => 'quay', 'distance_m' => $metres, 'approach_lanes' => [['to' => ['hill']], ['to' => ['quay']]]]];
+    $next = fn (float $metres): array => [
+        'next_junction' => ['to' => 'quay', 'distance_m' => $metres, 'approach_lanes' => [['to' => ['hill']], ['to' => ['quay']]]],
+    ];
     $close = $ask('north', $next(69.0));
     expect([$close['approach_lane'], $close['exit_lane'], $close['onward']['changes'], $close['onward']['fits']])->toBe([2, 2, 0, true])
         // From lane 1: forced (6.0) instead of leaving in lane 2 (2.0).
@@ -192,7 +229,13 @@ it('takes lanes through an ordinary junction and on to the next one, and says wh
 });
 
 it('closes a bus lane in its hours only, and asks for whole hours', function (): void {
-    $arms = fn (array $hours): array => ['arms' => [['name' => 'a', 'angle_deg' => 0, 'approach_lanes' => [$hours, ['to' => []]]], ['name' => 'b', 'angle_deg' => 90], ['name' => 'c', 'angle_deg' => 200]], 'from' => 'a', 'to' => 'b'];
+    $arms = fn (array $hours): array => [
+        'arms' => [
+            ['name' => 'a', 'angle_deg' => 0, 'approach_lanes' => [$hours, ['to' => []]]], ['name' => 'b', 'angle_deg' => 90],
+            ['name' => 'c', 'angle_deg' => 200],
+        ],
+        'from' => 'a', 'to' => 'b',
+    ];
     $hours = ['to' => [], 'bus_from' => '22:00', 'bus_until' => '06:30'];
     $lane = fn (array $more): int => Ask::tool('lanes', $more + $arms($hours))['approach_lane'];
     expect([$lane(['time' => '21:59']), $lane(['time' => '22:00']), $lane(['time' => '06:29']), $lane(['time' => '06:30']), $lane([])])->toBe([1, 2, 2, 1, 2])
@@ -204,8 +247,19 @@ it('tells what is met in the order of time, with our lane taken before the mirro
     for ($seed = 1; $seed <= 80; $seed++) {
         $draw = new Approaches($seed);
         $lanes = $draw->one([1, 2, 3]);
-        $arms = array_map(fn (int $i): array => ['name' => "a{$i}", 'angle_deg' => $i * 72, 'exit_lanes' => $draw->one([1, 2]), 'approach_lanes' => array_fill(0, $lanes, [])], range(0, 4));
-        $way = Ask::tool('lanes', ['arms' => $arms, 'from' => 'a0', 'to' => $draw->one(['a1', 'a2', 'a3', 'a4', 'a0']), 'in_lane' => $draw->one(range(1, $lanes)), 'speed_mph' => $draw->one([20, 30, 40, 50])]);
+        $arms = array_map(
+            fn (int $i): array => [
+                'name' => "a{$i}", 'angle_deg' => $i * 72, 'exit_lanes' => $draw->one([1, 2]), 'approach_lanes' => array_fill(0, $lanes, []),
+            ],
+            range(0, 4),
+        );
+        $way = Ask::tool(
+            'lanes',
+            [
+                'arms' => $arms, 'from' => 'a0', 'to' => $draw->one(['a1', 'a2', 'a3', 'a4', 'a0']), 'in_lane' => $draw->one(range(1, $lanes)),
+                'speed_mph' => $draw->one([20, 30, 40, 50]),
+            ],
+        );
         $times = array_column($way['met'], 'time_s');
         $sorted = $times;
         rsort($sorted);

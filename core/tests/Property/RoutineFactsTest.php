@@ -29,12 +29,19 @@ it('asks of a place exactly what makes a difference to its plan', function (stri
         $asks = RoutineFacts::asks($routine, $pack);
         $plain = plannedSay($routine, $pack);
         foreach (['exit' => ['left', 'right'], 'light' => ['green', 'red']] as $field => [$one, $other]) {
-            expect(in_array($field, $asks, true))->toBe(plannedSay($routine, $pack, [$field => $one]) !== plannedSay($routine, $pack, [$field => $other]), "{$routine->value}: {$field} under {$code}");
+            expect(in_array($field, $asks, true))->toBe(
+                plannedSay($routine, $pack, [$field => $one]) !== plannedSay($routine, $pack, [$field => $other]),
+                "{$routine->value}: {$field} under {$code}",
+            );
         }
         if (in_array('control', $asks, true)) {
-            expect(plannedSay($routine, $pack, ['control' => 'give-way']))->not->toBe(plannedSay($routine, $pack, ['control' => 'stop']), "{$routine->value}: the line under {$code}");
+            expect(plannedSay($routine, $pack, ['control' => 'give-way']))->not->toBe(
+                plannedSay($routine, $pack, ['control' => 'stop']), "{$routine->value}: the line under {$code}",
+            );
         }
-        expect(in_array('turn_radius_m', $asks, true))->toBe($plain !== plannedSay($routine, $pack, ['turn_radius_m' => 25]), "{$routine->value}: the radius under {$code}");
+        expect(in_array('turn_radius_m', $asks, true))->toBe(
+            $plain !== plannedSay($routine, $pack, ['turn_radius_m' => 25]), "{$routine->value}: the radius under {$code}",
+        );
         $tried++;
     }
     expect($tried)->toBeGreaterThan(15);
@@ -56,7 +63,9 @@ it('waits for a gap across oncoming traffic on the side that lies across, whiche
     foreach (RulePacks::codes() as $code) {
         $pack = RulePacks::byCode($code);
         foreach ([RoutineCode::TurnLeft, RoutineCode::TurnRight, RoutineCode::LightsLeft, RoutineCode::LightsRight] as $turn) {
-            expect(RoutineFacts::manoeuvre($turn, $pack)?->value)->toBe($turn->namedSide() === $pack->keeps() ? null : 'turn-across', "{$turn->value} under {$code}");
+            expect(RoutineFacts::manoeuvre($turn, $pack)?->value)->toBe(
+                $turn->namedSide() === $pack->keeps() ? null : 'turn-across', "{$turn->value} under {$code}",
+            );
         }
     }
 });
@@ -68,7 +77,9 @@ it('leads only to pages with a question, and to a gap with a manoeuvre the gap t
             foreach (RoutineFacts::bench($routine, $pack) as $page) {
                 expect($page['words'])->not->toBeEmpty()->and($page['page'])->toMatch('/^[a-z-]+$/');
                 if ($page['page'] === 'gap') {
-                    expect(Toolbox::run('gap', ['pack' => $code, 'manoeuvre' => $page['with']['manoeuvre'], 'other_speed_mph' => 30, 'other_distance_m' => 90]))->toHaveKey('critical_gap_s');
+                    expect(
+                        Toolbox::run('gap', ['pack' => $code, 'manoeuvre' => $page['with']['manoeuvre'], 'other_speed_mph' => 30, 'other_distance_m' => 90]),
+                    )->toHaveKey('critical_gap_s');
                 }
             }
         }

@@ -86,7 +86,12 @@ it('holds the truth in its ranges, and foretells the next mark better than count
         printed(sprintf('%-15s %.3f of %d in the 80 %% range', $kind, $held / $of[$kind], $of[$kind]));
         expect($held / $of[$kind])->toBeGreaterThan(0.6, $kind);
     }
-    printed(sprintf('pooled %.3f; log-loss a mark: %s', $pooled, implode(', ', array_map(fn (string $name, float $sum): string => sprintf('%s %.4f', $name, $sum / $marks), array_keys($loss), $loss))));
+    printed(
+        sprintf(
+            'pooled %.3f; log-loss a mark: %s', $pooled,
+            implode(', ', array_map(fn (string $name, float $sum): string => sprintf('%s %.4f', $name, $sum / $marks), array_keys($loss), $loss)),
+        ),
+    );
     expect($pooled)->toBeGreaterThanOrEqual(0.75)->toBeLessThanOrEqual(0.85)
         ->and($loss['model'])->toBeLessThan(min($loss['last mark'], $loss['moving average'], $loss['all marks']));
 });
@@ -118,7 +123,10 @@ it('names a planted weakness: one step over one section, three lessons of fiftee
             for ($lesson = 0; $lesson < 3; $lesson++) {
                 $learner->drive(15, ['turn-left', 'turn-right', 'emerge-left', 'emerge-right', 'lights-left', 'lights-right']);
             }
-            $named = array_map(fn (HoldsBack $one): bool => $one->step === $step && $one->section === $section, HoldsBack::of(Fit::of($learner->evidence, new GreatBritain, $learner->now->modify('+1 day')), $learner->evidence));
+            $named = array_map(
+                fn (HoldsBack $one): bool => $one->step === $step && $one->section === $section,
+                HoldsBack::of(Fit::of($learner->evidence, new GreatBritain, $learner->now->modify('+1 day')), $learner->evidence),
+            );
             $first += (int) ($named[0] ?? false);
             $firstTwo += (int) (($named[0] ?? false) || ($named[1] ?? false));
         }
@@ -142,7 +150,12 @@ it('names conditions that trouble a learner, and few who are not troubled', func
             $learner->drive(15);
         }
 
-        return array_filter(array_map(fn (HoldsBack $one): ?string => $one->condition, HoldsBack::of(Fit::of($learner->evidence, new GreatBritain, $learner->now->modify('+1 day')), $learner->evidence)));
+        return array_filter(
+            array_map(
+                fn (HoldsBack $one): ?string => $one->condition,
+                HoldsBack::of(Fit::of($learner->evidence, new GreatBritain, $learner->now->modify('+1 day')), $learner->evidence),
+            ),
+        );
     })();
     $share = fn (string $kind): float => count(array_filter(range(1, 25), fn (int $seed): bool => in_array('busy', $named($kind, $seed), true))) / 25;
     [$weak, $other] = [$share('condition-weak'), $share('ordinary')];
@@ -151,8 +164,12 @@ it('names conditions that trouble a learner, and few who are not troubled', func
 });
 
 it('takes an instructor’s word as a weighty look: towards it, gone on from by later marks, beside the marks alone', function (): void {
-    $ask = fn (array $marks, array $words = [], string $today = '2026-06-01'): array => Ask::tool('skill', ['today' => $today, 'marks' => $marks, 'overrulings' => $words])['cells'][0];
-    $word = fn (string $level, string $at = '2026-05-31T18:00:00Z'): array => ['at' => $at, 'routine' => 'emerge-right', 'step' => 'position', 'level' => $level];
+    $ask = fn (array $marks, array $words = [], string $today = '2026-06-01'): array => Ask::tool(
+        'skill', ['today' => $today, 'marks' => $marks, 'overrulings' => $words],
+    )['cells'][0];
+    $word = fn (string $level, string $at = '2026-05-31T18:00:00Z'): array => [
+        'at' => $at, 'routine' => 'emerge-right', 'step' => 'position', 'level' => $level,
+    ];
     $marks = array_fill(0, 6, markedAs('prompted', '2026-05-30T10:00:00Z'));
     $alone = $ask($marks)['estimate'];
     $before = -1.0;
@@ -172,7 +189,9 @@ it('takes an instructor’s word as a weighty look: towards it, gone on from by 
     expect($ask($later, [$word('nearly-always')], '2026-06-11')['estimate'])->toBeLessThan($ask($marks, [$word('nearly-always')])['estimate'] - 0.2)
         // One of tomorrow's is not of today; one of a step the routine has not is refused by name.
         ->and($ask($marks, [$word('nearly-always', '2026-06-09T10:00:00Z')])['said'])->toBeNull()
-        ->and(Ask::refusal('skill', ['today' => '2026-06-01', 'marks' => [], 'overrulings' => [['routine' => 'hump', 'step' => 'signal'] + $word('seldom')]]))->toHaveKey('overrulings.0.step');
+        ->and(
+            Ask::refusal('skill', ['today' => '2026-06-01', 'marks' => [], 'overrulings' => [['routine' => 'hump', 'step' => 'signal'] + $word('seldom')]]),
+        )->toHaveKey('overrulings.0.step');
 });
 
 it('tells lesson by lesson what was to be believed, and by how much a lesson changed it', function (): void {
@@ -204,7 +223,9 @@ it('tells lesson by lesson what was to be believed, and by how much a lesson cha
 it('counts a right decision to hold back as good as a right go, and teaching as practice alone', function (): void {
     $at = new DateTimeImmutable('2026-05-30T10:00:00Z');
     $routine = Catalogue::routine(RoutineCode::EmergeRight, new GreatBritain);
-    $round = fn (array $marks, ?Taught $taught = null, bool $held = false): array => Evidence::ofRound(new MarkedRound('a', $at, RoutineCode::EmergeRight, $marks, $taught, $held), $routine);
+    $round = fn (array $marks, ?Taught $taught = null, bool $held = false): array => Evidence::ofRound(
+        new MarkedRound('a', $at, RoutineCode::EmergeRight, $marks, $taught, $held), $routine,
+    );
     $ranks = fn (array $evidence): array => array_map(fn (Evidence $one): array => [$one->step->value, $one->rank, $one->taught], $evidence);
     expect($ranks($round([], held: true)))->toBe([['look', 4, false]])
         ->and($ranks($round(['look' => new StepMark(Outcome::Prompted)], held: true)))->toBe([['look', 2, false]])
@@ -227,13 +248,16 @@ it('finds where a learner’s own rating parts from the marks', function (): voi
     expect(array_column($found, 'leans', 'step'))->toBe(['signal' => 'alike', 'speed' => 'higher', 'look' => 'lower'])
         ->and($found[1])->toMatchArray(['said' => 4, 'marked' => 2, 'lessons' => OwnRating::LESSONS])
         // It is talked about, never counted.
-        ->and(Ask::tool('skill', ['today' => '2026-06-01', 'marks' => $marks])['cells'])->toBe(Ask::tool('skill', ['today' => '2026-06-01', 'marks' => $marks, 'own_ratings' => $ratings])['cells']);
+        ->and(Ask::tool('skill', ['today' => '2026-06-01', 'marks' => $marks])['cells'])->toBe(
+            Ask::tool('skill', ['today' => '2026-06-01', 'marks' => $marks, 'own_ratings' => $ratings])['cells'],
+        );
 });
 
 it('says what was never done, only shown, and not for long; a long vehicle is no hole in a car driver’s record', function (): void {
     $mark = fn (string $routine, string $at, array $more = []): array => ['at' => $at, 'routine' => $routine, 'step' => 'look', 'outcome' => 'unaided'] + $more;
     $answer = Ask::tool('skill', ['today' => '2026-06-01', 'marks' => [
-        $mark('turn-left', '2026-03-01T10:00:00Z'), $mark('turn-right', '2026-05-30T10:00:00Z'), $mark('roundabout', '2026-05-30T11:00:00Z', ['taught' => 'shown']),
+        $mark('turn-left', '2026-03-01T10:00:00Z'), $mark('turn-right', '2026-05-30T10:00:00Z'),
+        $mark('roundabout', '2026-05-30T11:00:00Z', ['taught' => 'shown']),
     ]]);
     $cell = fn (string $routine): array => array_values(array_filter($answer['cells'], fn (array $cell): bool => $cell['routine'] === $routine))[0];
     expect($answer['not_for_long'])->toBe([['routine' => 'turn-left', 'days' => 92]])->and($answer['only_shown'])->toBe(['roundabout'])
@@ -250,7 +274,14 @@ it('stays sane over a hundred lessons and contradictory marks', function (): voi
     }
     $cell = Ask::tool('skill', ['today' => '2026-05-01', 'marks' => $marks])['cells'][0];
     // Half on their own, half by the instructor's hand: the ladder sees somebody in between, and is none too sure.
-    expect($cell['estimate'])->toBeGreaterThan(0.1)->toBeLessThan(0.6)->and($cell['high'] - $cell['low'])->toBeGreaterThan(0.1)->toBeLessThan(0.6)->and($cell['evidence'])->toBe(400);
+    expect($cell['estimate'])
+        ->toBeGreaterThan(0.1)
+        ->toBeLessThan(0.6)
+        ->and($cell['high'] - $cell['low'])
+        ->toBeGreaterThan(0.1)
+        ->toBeLessThan(0.6)
+        ->and($cell['evidence'])
+        ->toBe(400);
 });
 
 it('gives the same answer in whatever order marks arrive', function (): void {
@@ -258,7 +289,13 @@ it('gives the same answer in whatever order marks arrive', function (): void {
     foreach (range(1, 4) as $lesson) {
         $learner->drive(10);
     }
-    $marks = array_map(fn (Evidence $one): array => ['at' => $one->at->format('Y-m-d\TH:i:s\Z'), 'routine' => $one->routine->value, 'step' => $one->step->value, 'outcome' => ['intervened', 'missed', 'prompted', 'reminded', 'unaided'][$one->rank]], $learner->evidence);
+    $marks = array_map(
+        fn (Evidence $one): array => [
+            'at' => $one->at->format('Y-m-d\TH:i:s\Z'), 'routine' => $one->routine->value, 'step' => $one->step->value,
+            'outcome' => ['intervened', 'missed', 'prompted', 'reminded', 'unaided'][$one->rank],
+        ],
+        $learner->evidence,
+    );
     $ask = fn (array $marks): string => json_encode(Ask::tool('skill', ['today' => '2026-06-01', 'marks' => $marks]), JSON_THROW_ON_ERROR);
     $shuffled = $marks;
     mt_srand(3);
@@ -267,9 +304,16 @@ it('gives the same answer in whatever order marks arrive', function (): void {
 });
 
 it('answers sanely to odd records', function (): void {
-    $ask = fn (array $marks, string $today = '2026-06-01'): array => Ask::tool('skill', ['today' => $today, 'marks' => $marks, 'predict' => [['at' => $today, 'routine' => 'emerge-right', 'step' => 'position']]]);
+    $ask = fn (array $marks, string $today = '2026-06-01'): array => Ask::tool(
+        'skill', ['today' => $today, 'marks' => $marks, 'predict' => [['at' => $today, 'routine' => 'emerge-right', 'step' => 'position']]],
+    );
     $one = fn (array $marks, string $today = '2026-06-01'): array => $ask($marks, $today)['cells'][0];
-    expect($ask([])['cells'])->toBe([])->and(array_sum($ask([])['predicted'][0]))->toEqualWithDelta(1.0, 1e-6)->and(min($ask([])['predicted'][0]))->toBeGreaterThan(0.0);
+    expect($ask([])['cells'])
+        ->toBe([])
+        ->and(array_sum($ask([])['predicted'][0]))
+        ->toEqualWithDelta(1.0, 1e-6)
+        ->and(min($ask([])['predicted'][0]))
+        ->toBeGreaterThan(0.0);
     $day = '2026-05-30T10:00:00Z';
     // Better outcomes, a higher estimate; every rung counts.
     $before = 0.0;
@@ -282,7 +326,9 @@ it('answers sanely to odd records', function (): void {
     $width = fn (array $cell): float => $cell['high'] - $cell['low'];
     $mixed = fn (int $times): array => array_merge(...array_fill(0, $times, [markedAs('prompted', $day), markedAs('reminded', $day)]));
     expect($width($one($mixed(6))))->toBeLessThan($width($one($mixed(1))))
-        ->and($one([markedAs('unaided', $day, ['conditions' => ['traffic' => 'busy']])])['estimate'])->toBeGreaterThan($one([markedAs('unaided', $day, ['conditions' => ['traffic' => 'quiet']])])['estimate']);
+        ->and($one([markedAs('unaided', $day, ['conditions' => ['traffic' => 'busy']])])['estimate'])->toBeGreaterThan(
+            $one([markedAs('unaided', $day, ['conditions' => ['traffic' => 'quiet']])])['estimate'],
+        );
     // Shown says nothing of ability; a year away fades and widens; tomorrow's marks wait, a clock some hours ahead does not.
     expect($ask([markedAs('unaided', $day, ['taught' => 'shown'])])['cells'])->toBe([]);
     $fresh = $one(array_fill(0, 8, markedAs('unaided', $day)));
@@ -294,11 +340,22 @@ it('answers sanely to odd records', function (): void {
     // A slip in the order counts as a prompt at the least.
     expect($one([markedAs('unaided', $day, ['out_of_order' => true])])['estimate'])->toBe($one([markedAs('prompted', $day)])['estimate']);
     expect(Ask::refusal('skill', ['today' => 'soon', 'marks' => []]))->toHaveKey('today')
-        ->and(Ask::refusal('skill', ['today' => '2026-06-01', 'marks' => [['at' => $day, 'routine' => 'hump', 'step' => 'signal', 'outcome' => 'missed']]]))->toHaveKey('marks.0.step');
+        ->and(
+            Ask::refusal('skill', ['today' => '2026-06-01', 'marks' => [['at' => $day, 'routine' => 'hump', 'step' => 'signal', 'outcome' => 'missed']]]),
+        )->toHaveKey('marks.0.step');
 });
 
 it('lets evidence of one skill inform related ones', function (): void {
     $at = '2026-05-30T10:00:00Z';
-    $predict = fn (string $outcome): float => Ask::tool('skill', ['today' => '2026-06-01', 'marks' => array_fill(0, 6, ['at' => $at, 'routine' => 'turn-left', 'step' => 'mirrors', 'outcome' => $outcome]), 'predict' => [['at' => '2026-06-01', 'routine' => 'roundabout', 'step' => 'mirrors'], ['at' => '2026-06-01', 'routine' => 'turn-right', 'step' => 'mirrors']]])['predicted'][0]['unaided'];
+    $predict = fn (string $outcome): float => Ask::tool(
+        'skill',
+        [
+            'today' => '2026-06-01', 'marks' => array_fill(0, 6, ['at' => $at, 'routine' => 'turn-left', 'step' => 'mirrors', 'outcome' => $outcome]),
+            'predict' => [
+                ['at' => '2026-06-01', 'routine' => 'roundabout', 'step' => 'mirrors'],
+                ['at' => '2026-06-01', 'routine' => 'turn-right', 'step' => 'mirrors'],
+            ],
+        ],
+    )['predicted'][0]['unaided'];
     expect($predict('unaided'))->toBeGreaterThan($predict('prompted') + 0.1);
 });

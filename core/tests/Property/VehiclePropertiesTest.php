@@ -24,7 +24,10 @@ function trains(int $count, int $seed): iterable
         $draw = new Approaches($seed + $i);
         $units = [];
         for ($n = $draw->one([1, 2, 2, 3]); $n > 0; $n--) {
-            $units[] = ['wheelbase_m' => $draw->number(2, 8), 'width_m' => $draw->number(1.6, 2.6), 'front_overhang_m' => $draw->number(0, 1.6), 'rear_overhang_m' => $draw->number(0, 3), 'hitch_offset_m' => $draw->number(-0.8, 1.5)];
+            $units[] = [
+                'wheelbase_m' => $draw->number(2, 8), 'width_m' => $draw->number(1.6, 2.6), 'front_overhang_m' => $draw->number(0, 1.6),
+                'rear_overhang_m' => $draw->number(0, 3), 'hitch_offset_m' => $draw->number(-0.8, 1.5),
+            ];
         }
         yield $seed + $i => [$draw, $units];
     }
@@ -70,7 +73,10 @@ it('sweeps the mirrored envelope along the mirrored path', function (): void {
     foreach (trains(15, 70) as $seed => [$draw, $units]) {
         $radius = $draw->number(9, 25);
         $angle = $draw->number(20, 300);
-        [$left, $right] = array_map(static fn (float $side): array => Ask::tool('swept-path', ['units' => $units, 'path' => ['radius_m' => $radius, 'angle_deg' => $side * $angle]]), [1.0, -1.0]);
+        [$left, $right] = array_map(
+            static fn (float $side): array => Ask::tool('swept-path', ['units' => $units, 'path' => ['radius_m' => $radius, 'angle_deg' => $side * $angle]]),
+            [1.0, -1.0],
+        );
         foreach (['inner_radius_min_m', 'outer_radius_max_m', 'tail_swing_m', 'off_tracking_m'] as $field) {
             expect($right[$field])->toEqualWithDelta($left[$field], 1e-3, "seed {$seed}, {$field}");
         }
@@ -107,7 +113,10 @@ it('finds a line through a bend no worse than those of a search over many, and n
                 foreach ([0.3, 0.6, 0.9] as $out) {
                     foreach ([1.0, 1.3, 1.7, 2.4] as $times) {
                         $half = $units[0]->width / 2.0;
-                        $line = BendLine::at($units, $bend, $half + ($entry - 2 * $half) * $in, $half + ($exit - 2 * $half) * $out, max($least, ($kerb + $entry / 2.0) * $times));
+                        $line = BendLine::at(
+                            $units, $bend, $half + ($entry - 2 * $half) * $in, $half + ($exit - 2 * $half) * $out,
+                            max($least, ($kerb + $entry / 2.0) * $times),
+                        );
                         expect($line->spare())->toBeLessThanOrEqual($found + 0.06, "{$id} in {$entry}/{$exit}/{$kerb}");
                     }
                 }
@@ -165,7 +174,13 @@ it('reaches as far beside an arc as round its middle, and mirrored to the other 
         $back = [...$there, ['radius_m' => $radius, 'angle_deg' => -$angle], ['length_m' => 30]];
         $swing = fn (array $pieces): float => Ask::tool('swept-path', ['units' => $units, 'path' => ['pieces' => $pieces]])['tail_swing_m'];
         expect($swing($back))->toBe($swing($there));
-        $kerbs = Ask::tool('swept-path', ['units' => $units, 'path' => ['pieces' => [['length_m' => 20], ['radius_m' => $radius, 'angle_deg' => $angle], ['length_m' => 20]]], 'kerbs' => ['left_m' => $left['reach_m']['left'] + 0.1]]);
+        $kerbs = Ask::tool(
+            'swept-path',
+            [
+                'units' => $units, 'path' => ['pieces' => [['length_m' => 20], ['radius_m' => $radius, 'angle_deg' => $angle], ['length_m' => 20]]],
+                'kerbs' => ['left_m' => $left['reach_m']['left'] + 0.1],
+            ],
+        );
         expect($kerbs['spare_left_m'])->toEqualWithDelta(0.1, 0.01, "seed {$seed}")->and($kerbs['spare_right_m'])->toBeNull();
     }
 });
@@ -173,7 +188,9 @@ it('reaches as far beside an arc as round its middle, and mirrored to the other 
 it('gains speed no sooner uphill, with more mass or with slower changes, and hardly otherwise in finer steps', function (): void {
     foreach (['small-petrol-hatch', 'small-electric', 'small-automatic'] as $like) {
         $time = function (array $figures, float $gradient = 0.0) use ($like): float {
-            $run = Ask::tool('engine', ['vehicle' => ['like' => $like, ...$figures], 'speed_mps' => 5.0, 'to_speed_mps' => 24.0, 'gradient' => $gradient])['run'];
+            $run = Ask::tool(
+                'engine', ['vehicle' => ['like' => $like, ...$figures], 'speed_mps' => 5.0, 'to_speed_mps' => 24.0, 'gradient' => $gradient],
+            )['run'];
             expect($run['reached'])->toBeTrue()->and($run['distance_m'])->toBeGreaterThan(5.0 * $run['time_s'])->toBeLessThan(24.0 * $run['time_s']);
 
             return $run['time_s'];
@@ -182,7 +199,9 @@ it('gains speed no sooner uphill, with more mass or with slower changes, and har
         expect($time(['shift_time_s' => 2.0]))->toBeGreaterThanOrEqual($time(['shift_time_s' => 0.2]));
     }
     $vehicle = DemoVehicles::byId('loaded-van');
-    $run = fn (float $step): float => FullGas::run($vehicle, Speed::ofMetresPerSecond(2.0), Speed::ofMetresPerSecond(25.0), Gradient::ofRiseOverRun(0.02), 1, $step)->distance;
+    $run = fn (float $step): float => FullGas::run(
+        $vehicle, Speed::ofMetresPerSecond(2.0), Speed::ofMetresPerSecond(25.0), Gradient::ofRiseOverRun(0.02), 1, $step,
+    )->distance;
     expect($run(0.02))->toEqualWithDelta($run(0.01), 0.1);
 });
 

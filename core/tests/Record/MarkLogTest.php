@@ -25,7 +25,9 @@ const MARK_LOG = __DIR__.'/../../../tests/answers/mark-log.json';
 function randomLogs(): array
 {
     $chance = new Random\Randomizer(new Random\Engine\Mt19937(20260527));
-    $id = static fn (): string => vsprintf('%s-%s-4%s-8%s-%s', array_map(static fn (int $length): string => substr(bin2hex($chance->getBytes(6)), 0, $length), [8, 4, 3, 3, 12]));
+    $id = static fn (): string => vsprintf(
+        '%s-%s-4%s-8%s-%s', array_map(static fn (int $length): string => substr(bin2hex($chance->getBytes(6)), 0, $length), [8, 4, 3, 3, 12]),
+    );
     $logs = [];
     for ($round = 0; $round < 80; $round++) {
         $rows = [];
@@ -71,7 +73,16 @@ it('lets in each slot the latest press stand, unless it takes back what was ther
         foreach ($slots as $slot) {
             $of = array_filter($rows, static fn (array $row): bool => $row['slot'] === $slot);
             // No other of the slot is later: said without sorting.
-            $latest = array_values(array_filter($of, static fn (array $one): bool => array_filter($of, static fn (array $other): bool => $other['pressed'] > $one['pressed'] || ($other['pressed'] === $one['pressed'] && $other['id'] > $one['id'])) === []));
+            $latest = array_values(
+                array_filter(
+                    $of,
+                    static fn (array $one): bool => array_filter(
+                        $of,
+                        static fn (array $other): bool => $other['pressed'] > $one['pressed']
+                            || ($other['pressed'] === $one['pressed'] && $other['id'] > $one['id']),
+                    ) === [],
+                ),
+            );
             expect($latest)->toHaveCount(1);
             if (! $latest[0]['withdrawn']) {
                 $expected[] = $latest[0]['id'];
@@ -109,7 +120,10 @@ it('counts a right decision to hold back as a clean look, and a look that was ma
     $tally = Tally::of(RoutineCode::EmergeRight, Step::Look, $rounds);
     $debrief = Debrief::of($rounds, RulePacks::byCode('gb'), true);
     $routine = Catalogue::routine(RoutineCode::EmergeRight, RulePacks::byCode('gb'));
-    $looks = array_filter(array_merge(...array_map(static fn (MarkedRound $one): array => Evidence::ofRound($one, $routine), $rounds)), static fn (Evidence $one): bool => $one->step === Step::Look);
+    $looks = array_filter(
+        array_merge(...array_map(static fn (MarkedRound $one): array => Evidence::ofRound($one, $routine), $rounds)),
+        static fn (Evidence $one): bool => $one->step === Step::Look,
+    );
     expect([$tally->marked(), $tally->counts['unaided'], $tally->counts['missed']])->toBe([3, 2, 1])
         ->and([$debrief->faultRounds, $debrief->faultOf, $debrief->heldBackRightly])->toBe([1, 3, 3])
         ->and($looks)->toHaveCount(3);
@@ -120,7 +134,12 @@ it('is written down for those who say the rule in other words', function (): voi
         'marks' => $rows,
         'stands' => array_column(MarkLog::standing(inOrderOfPresses($rows)), 'id'),
         'driven' => ($round = MarkLog::round('l', new DateTimeImmutable, 'emerge-right', 'p', [], inOrderOfPresses($rows))) !== null,
-        'says' => (object) array_filter(array_combine(array_column(Step::cases(), 'value'), array_map(static fn (Step $step): ?string => $round?->says($step)?->outcome->value, Step::cases()))),
+        'says' => (object) array_filter(
+            array_combine(
+                array_column(Step::cases(), 'value'),
+                array_map(static fn (Step $step): ?string => $round?->says($step)?->outcome->value, Step::cases()),
+            ),
+        ),
     ], randomLogs());
     $text = "[\n".implode(",\n", array_map(static fn (array $case): string => json_encode($case, JSON_THROW_ON_ERROR), $cases))."\n]\n";
     if (getenv('NOBLE_TURN_RECORD')) {

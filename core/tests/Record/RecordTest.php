@@ -16,8 +16,9 @@ use NobleTurn\Core\Trade\RoutineCode;
 use NobleTurn\Core\Trade\Step;
 
 /** @param  array<string, string>  $outcomes step => outcome, "!" in front for out of order */
-function round_(array $outcomes, string $lesson = 'a', string $at = '2026-05-01', ?Taught $taught = null, RoutineCode $routine = RoutineCode::EmergeRight): MarkedRound
-{
+function round_(
+    array $outcomes, string $lesson = 'a', string $at = '2026-05-01', ?Taught $taught = null, RoutineCode $routine = RoutineCode::EmergeRight,
+): MarkedRound {
     $marks = array_map(fn (string $said): StepMark => new StepMark(Outcome::from(ltrim($said, '!')), $said[0] === '!'), $outcomes);
 
     return new MarkedRound($lesson, new DateTimeImmutable($at), $routine, $marks, $taught);
@@ -86,7 +87,10 @@ it('puts routines in the order in which the record asks for them', function (): 
         round_([], at: '2026-05-30', taught: Taught::Shown, routine: RoutineCode::Roundabout),
     ];
     $needs = Need::all($rounds, new GreatBritain, $today);
-    $kinds = array_combine(array_map(static fn (Need $need): string => $need->routine->value, $needs), array_map(static fn (Need $need): NeedKind => $need->kind, $needs));
+    $kinds = array_combine(
+        array_map(static fn (Need $need): string => $need->routine->value, $needs),
+        array_map(static fn (Need $need): NeedKind => $need->kind, $needs),
+    );
     expect($kinds['emerge-right'])->toBe(NeedKind::Weak)
         ->and($kinds['turn-left'])->toBe(NeedKind::GoingWell)
         ->and($kinds['turn-right'])->toBe(NeedKind::LongNotDriven)

@@ -42,7 +42,12 @@ it('reckons the leaving examples of the trade, and the times from the markers', 
     $markers = array_values(array_filter($answer['events'], fn (array $event): bool => $event['kind'] === 'marker'));
     expect(array_column($markers, 'time_s'))->toBe([8.8, 5.8, 2.9])->and(array_column($markers, 'at_m'))->toBe([274.3, 182.9, 91.4]);
     // Half a mile, exact; and the practice's marker for the signal.
-    $at = fn (string $kind, array $practice = []): float => array_values(array_filter(Ask::tool('leave', ['main_speed_mph' => 70, 'slip_length_m' => 250, 'practice' => $practice])['events'], fn (array $event): bool => $event['kind'] === $kind))[0]['at_m'];
+    $at = fn (string $kind, array $practice = []): float => array_values(
+        array_filter(
+            Ask::tool('leave', ['main_speed_mph' => 70, 'slip_length_m' => 250, 'practice' => $practice])['events'],
+            fn (array $event): bool => $event['kind'] === $kind,
+        ),
+    )[0]['at_m'];
     expect($at('near-lane'))->toEqualWithDelta(804.7, 0.05)->and($at('signal'))->toBe(274.3)->and($at('signal', ['leave_marker' => 200]))->toBe(182.9);
     // Deceleration lanes of road design to a stop, from memory: 70 mph 615 ft implies 2.6 m/s2 or less from the lane's beginning, no harsh brake.
     expect(Ask::tool('leave', ['main_speed_mph' => 70, 'slip_length_ft' => 615, 'end_speed_mps' => 0])['fits'])->toBeTrue();
@@ -74,7 +79,12 @@ it('passes as a second integration by hand passes', function (): void {
         $v = $next;
         $t += $dt;
     }
-    expect($answer['time_s'])->toEqualWithDelta($t, 0.02)->and($answer['distance_m'])->toEqualWithDelta($x, 0.5)->and($answer['speed_at_end_mps'])->toEqualWithDelta($v, 0.05);
+    expect($answer['time_s'])
+        ->toEqualWithDelta($t, 0.02)
+        ->and($answer['distance_m'])
+        ->toEqualWithDelta($x, 0.5)
+        ->and($answer['speed_at_end_mps'])
+        ->toEqualWithDelta($v, 0.05);
 });
 
 it('errs by less than a centimetre a second when its step is halved', function (): void {

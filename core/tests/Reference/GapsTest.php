@@ -22,7 +22,9 @@ it('agrees with design sight distances where the driver on the main road keeps h
     expect($answer['sight_distance_m'])->toEqualWithDelta(max($answer['critical_gap_s'], 5.5) * 13.4112, 0.1);
     // Crossing and turning off ask nothing of the other driver in either reckoning: ours lie within a second and a half of theirs.
     foreach (['cross' => 6.5, 'turn-across' => 5.5] as $manoeuvre => $published) {
-        expect(Ask::tool('gap', ['manoeuvre' => $manoeuvre, 'other_speed_mph' => 30, 'other_distance_m' => 200])['critical_gap_s'])->toEqualWithDelta($published, 1.5);
+        expect(
+            Ask::tool('gap', ['manoeuvre' => $manoeuvre, 'other_speed_mph' => 30, 'other_distance_m' => 200])['critical_gap_s'],
+        )->toEqualWithDelta($published, 1.5);
     }
     // Joining: design lets the driver behind slow to about seven tenths of his speed, we ask nothing of him. Ours is longer.
     $join = Ask::tool('gap', ['manoeuvre' => 'emerge-right', 'other_speed_mph' => 30, 'other_distance_m' => 100]);
@@ -40,7 +42,8 @@ it('never calls a gap enough that most drivers would leave', function (string $m
         // And not by so much above it that nobody would ever get out.
         ->and($answer['critical_gap_s'] + $passing)->toBeLessThan($accepted + 3.0);
 })->with([
-    ['emerge-right', 'gb', 7.1], ['emerge-left', 'na', 7.1], ['emerge-left', 'gb', 6.2], ['emerge-right', 'na', 6.2], ['cross', 'gb', 6.5], ['turn-across', 'gb', 4.1], ['turn-across', 'na', 4.1],
+    ['emerge-right', 'gb', 7.1], ['emerge-left', 'na', 7.1], ['emerge-left', 'gb', 6.2], ['emerge-right', 'na', 6.2], ['cross', 'gb', 6.5],
+    ['turn-across', 'gb', 4.1], ['turn-across', 'na', 4.1],
 ]);
 
 /** @return array<string, mixed> */
@@ -48,7 +51,8 @@ function drawnGap(Approaches $draw): array
 {
     return [
         'pack' => $draw->one(['gb', 'ie', 'na']), 'manoeuvre' => $draw->one(['emerge-left', 'emerge-right', 'cross', 'turn-across']),
-        'other_speed_mps' => $draw->number(4, 30), 'other_distance_m' => $draw->number(0, 300), 'lanes' => $draw->one([1, 1, 2]), 'gradient' => $draw->number(-0.08, 0.08),
+        'other_speed_mps' => $draw->number(4, 30), 'other_distance_m' => $draw->number(0, 300), 'lanes' => $draw->one([1, 1, 2]),
+        'gradient' => $draw->number(-0.08, 0.08),
         'vehicle' => $draw->one(['small-petrol-hatch', 'small-automatic', 'small-electric', 'loaded-van', 'rigid-lorry', 'articulated-lorry']),
         'rolling_mps' => $draw->one([0, 0, 2.0]),
     ];
@@ -75,7 +79,9 @@ it('never turns go into wait for a wider gap, nor asks more of a slower driver',
 it('gives the mirrored answer where traffic keeps right', function (): void {
     $flip = ['left' => 'right', 'right' => 'left', 'ahead' => 'ahead'];
     foreach (['emerge-left' => 'emerge-right', 'emerge-right' => 'emerge-left', 'cross' => 'cross', 'turn-across' => 'turn-across'] as $here => $there) {
-        $ask = fn (string $pack, string $manoeuvre): array => Ask::tool('gap', ['pack' => $pack, 'manoeuvre' => $manoeuvre, 'other_speed_mph' => 40, 'other_distance_m' => 80]);
+        $ask = fn (string $pack, string $manoeuvre): array => Ask::tool(
+            'gap', ['pack' => $pack, 'manoeuvre' => $manoeuvre, 'other_speed_mph' => 40, 'other_distance_m' => 80],
+        );
         [$gb, $na] = [$ask('gb', $here), $ask('na', $there)];
         expect($na['time_needed_s'])->toBe($gb['time_needed_s'])->and($na['worst'])->toBe($flip[$gb['worst']])
             ->and(array_column($na['sides'], 'from'))->toBe(array_map(fn (string $from): string => $flip[$from], array_column($gb['sides'], 'from')));

@@ -46,7 +46,12 @@ it('times somebody over 14 m as the trade does, and waits by the rule of the pla
     // Common practice, no source: at 1.2 m/s 14 m take about 12 s, to an island half-way about 6 s.
     $person = ['road_width_m' => 14, 'island_at_m' => 7, 'person_at_m' => 0];
     $gb = Ask::tool('crossing', $person + ['towards_us' => true]);
-    expect($gb['seconds_until_over'])->toEqualWithDelta(11.67, 0.01)->and($gb['seconds_until_island'])->toEqualWithDelta(5.83, 0.01)->and($gb['verdict'])->toBe('wait');
+    expect($gb['seconds_until_over'])
+        ->toEqualWithDelta(11.67, 0.01)
+        ->and($gb['seconds_until_island'])
+        ->toEqualWithDelta(5.83, 0.01)
+        ->and($gb['verdict'])
+        ->toBe('wait');
     $waiting = fn (string $pack): string => Ask::tool('crossing', ['pack' => $pack, 'waiting' => true, 'towards_us' => false] + $person)['verdict'];
     expect([$waiting('gb'), $waiting('ie'), $waiting('na')])->toBe(['wait', 'go', 'go']);
     // Going away: until over by default, past the island under the other practice.
@@ -59,7 +64,9 @@ it('times somebody over 14 m as the trade does, and waits by the rule of the pla
 
 it('signals at a roundabout as the rules named in the packs say', function (): void {
     // Highway Code, rule 186: first way out left on approach; right, or full circle: right; between: none on approach.
-    $side = fn (string $pack, string $exit): ?string => in_array('signal', array_column(($plan = Ask::tool('approach', ['pack' => $pack, 'routine' => 'roundabout', 'exit' => $exit]))['steps'], 'step'), true) ? $plan['turn_side'] : null;
+    $side = fn (string $pack, string $exit): ?string => in_array(
+        'signal', array_column(($plan = Ask::tool('approach', ['pack' => $pack, 'routine' => 'roundabout', 'exit' => $exit]))['steps'], 'step'), true,
+    ) ? $plan['turn_side'] : null;
     expect(array_map(fn (string $exit): ?string => $side('gb', $exit), ['left', 'ahead', 'right', 'back']))->toBe(['left', null, 'right', 'right'])
         // Before twelve o'clock left or none, after it right.
         ->and(array_map(fn (string $exit): ?string => $side('ie', $exit), ['left', 'ahead', 'right']))->toBe(['left', null, 'right'])
@@ -82,7 +89,9 @@ it('knows where the packs differ, figure by figure', function (): void {
         ->and([$gb->redAndAmber()?->inSeconds(), $ie->redAndAmber(), $na->redAndAmber()])->toBe([2.0, null, null])
         ->and([$gb->turnOnRed(), $ie->turnOnRed(), $na->turnOnRed()])->toBe([false, false, true]);
     $keys = fn ($pack): array => array_map(static fn ($figure): string => $figure->key, $pack->figures());
-    expect(array_diff($keys($gb), $keys($na)))->toBe([])->and(array_values(array_diff($keys($na), $keys($gb))))->toEqualCanonicalizing(['centre-lane', 'all-way-stop']);
+    expect(array_diff($keys($gb), $keys($na)))->toBe([])->and(
+        array_values(array_diff($keys($na), $keys($gb))),
+    )->toEqualCanonicalizing(['centre-lane', 'all-way-stop']);
     foreach ([$gb, $ie, $na] as $pack) {
         foreach ($pack->figures() as $figure) {
             expect($figure->name.$figure->value)->not->toMatch('/[{}]/')->and($figure->value)->not->toBe('');

@@ -83,7 +83,9 @@ it('signals earlier and brakes lighter for a close follower, earlier for somebod
         ->and($signal(['follower_gap_s' => 3]))->toBe($signal([]))
         ->and($signal(['passing_on' => 'right']))->toBeGreaterThan($signal([]) + 5.0)
         ->and($signal(['passing_on' => 'left']))->toBe($signal([]))
-        ->and(Ask::tool('approach', ['routine' => 'emerge-right', 'close_follower' => true])['peak_decel_mps2'])->toBeLessThan(Ask::tool('approach', ['routine' => 'emerge-right'])['peak_decel_mps2']);
+        ->and(
+            Ask::tool('approach', ['routine' => 'emerge-right', 'close_follower' => true])['peak_decel_mps2'],
+        )->toBeLessThan(Ask::tool('approach', ['routine' => 'emerge-right'])['peak_decel_mps2']);
 });
 
 it('takes the right-hand edge of a one-way street and regains its place after a parked car', function (): void {

@@ -31,7 +31,11 @@ it('averages over its uncertainty as Simpson’s rule does', function (): void {
         [$sum, $n] = [array_fill(0, 5, 0.0), 2000];
         for ($i = 0; $i <= $n; $i++) {
             $x = $mean + $sd * 8.0 * (2.0 * $i / $n - 1.0);
-            $weight = ($i === 0 || $i === $n ? 1.0 : ($i % 2 === 1 ? 4.0 : 2.0)) * 16.0 * $sd / $n / 3.0 * exp(-($x - $mean) ** 2 / 2.0 / $variance) / sqrt(2.0 * M_PI * $variance);
+            $weight = (
+                $i === 0 || $i === $n
+                    ? 1.0
+                    : ($i % 2 === 1 ? 4.0 : 2.0)
+            ) * 16.0 * $sd / $n / 3.0 * exp(-($x - $mean) ** 2 / 2.0 / $variance) / sqrt(2.0 * M_PI * $variance);
             foreach (Ladder::probabilities($x) as $rank => $p) {
                 $sum[$rank] += $weight * $p;
             }
@@ -54,7 +58,10 @@ it('solves what a hand solves', function (): void {
 it('agrees with the exact posterior on a grid where there is one skill only', function (array $outcomes): void {
     $model = new Model;
     $at = new DateTimeImmutable('2026-05-01T10:00:00Z');
-    $marks = array_map(fn (string $outcome): Evidence => new Evidence('a', $at, RoutineCode::EmergeRight, Step::Position, new StepMark(Outcome::from($outcome))), $outcomes);
+    $marks = array_map(
+        fn (string $outcome): Evidence => new Evidence('a', $at, RoutineCode::EmergeRight, Step::Position, new StepMark(Outcome::from($outcome))),
+        $outcomes,
+    );
     $belief = Fit::of($marks, new GreatBritain, $at, $model)->belief(RoutineCode::EmergeRight, Step::Position);
     $variance = $model->learner ** 2 + $model->step ** 2 + $model->routine ** 2 + $model->stepInSection ** 2 + $model->cell ** 2;
     // Marks are read in the order of their rank where they were made at one time.
@@ -74,13 +81,16 @@ it('agrees with the exact posterior on a grid where there is one skill only', fu
     $sd = sqrt($second / $total - $mean ** 2);
     // The mode stands for the mean, its curvature for the spread: within a quarter and a tenth of the spread.
     expect($belief->mean)->toEqualWithDelta($mean, 0.25 * $sd)->and(sqrt($belief->variance - $model->ofTheDay))->toEqualWithDelta($sd, 0.1 * $sd);
-})->with([[['unaided']], [['intervened']], [['prompted', 'reminded', 'unaided']], [['unaided', 'unaided', 'unaided', 'unaided']], [['missed', 'unaided', 'missed', 'unaided', 'reminded', 'reminded']]]);
+})->with([[['unaided']], [['intervened']], [['prompted', 'reminded', 'unaided']], [['unaided', 'unaided', 'unaided', 'unaided']],
+    [['missed', 'unaided', 'missed', 'unaided', 'reminded', 'reminded']]]);
 
 it('agrees with the exact posterior of two related skills, on a grid of both', function (array $here, array $there): void {
     // Position at two routines of one section: what they share makes the covariance of the prior.
     $model = new Model;
     $at = new DateTimeImmutable('2026-05-01T10:00:00Z');
-    $mark = fn (RoutineCode $routine): Closure => fn (string $outcome): Evidence => new Evidence('a', $at, $routine, Step::Position, new StepMark(Outcome::from($outcome)));
+    $mark = fn (RoutineCode $routine): Closure => fn (string $outcome): Evidence => new Evidence(
+        'a', $at, $routine, Step::Position, new StepMark(Outcome::from($outcome)),
+    );
     $marks = [...array_map($mark(RoutineCode::EmergeRight), $here), ...array_map($mark(RoutineCode::EmergeLeft), $there)];
     $fit = Fit::of($marks, new GreatBritain, $at, $model);
     $shared = $model->learner ** 2 + $model->step ** 2 + $model->stepInSection ** 2;
@@ -90,7 +100,12 @@ it('agrees with the exact posterior of two related skills, on a grid of both', f
         $ranks = array_map(fn (string $outcome): int => 4 - Outcome::from($outcome)->stepsFromUnaided(), $outcomes);
         sort($ranks);
 
-        return fn (float $a): float => array_product(array_map(fn (int $before, int $rank): float => Ladder::probabilities($a - $model->practice * log((1 + count($ranks)) / (1 + $before)))[$rank], array_keys($ranks), $ranks));
+        return fn (float $a): float => array_product(
+            array_map(
+                fn (int $before, int $rank): float => Ladder::probabilities($a - $model->practice * log((1 + count($ranks)) / (1 + $before)))[$rank],
+                array_keys($ranks), $ranks,
+            ),
+        );
     };
     [$ofHere, $ofThere] = [$likelihood($here), $likelihood($there)];
     [$total, $means, $squares] = [0.0, [0.0, 0.0], [0.0, 0.0]];

@@ -77,7 +77,9 @@ it('turns a semi-trailer of 8.135 m inside 12.5 and 5.3 m', function (): void {
     // Published: directive 96/53/EC: 12.50 m outer, 5.30 m inner radius; the wheelbase that just does it with the
     // kingpin 2.04 m inside the outer circle and 2.55 m of width is sqrt((12.5 - 2.04)^2 - (5.3 + 1.275)^2) = 8.135 m.
     expect(sqrt((12.5 - 2.04) ** 2 - (5.3 + 2.55 / 2) ** 2))->toEqualWithDelta(8.135, 0.001);
-    $circle = fn (float $angle): array => Ask::tool('swept-path', ['units' => [['wheelbase_m' => 8.135, 'width_m' => 2.55]], 'path' => ['radius_m' => 10.46, 'angle_deg' => $angle]]);
+    $circle = fn (float $angle): array => Ask::tool(
+        'swept-path', ['units' => [['wheelbase_m' => 8.135, 'width_m' => 2.55]], 'path' => ['radius_m' => 10.46, 'angle_deg' => $angle]],
+    );
     expect($circle(540)['inner_radius_min_m'])->toEqualWithDelta(5.30, 0.02);
     // Less than the whole circle never cuts in as far.
     expect($circle(120)['inner_radius_min_m'])->toBeGreaterThan(5.6);
@@ -110,7 +112,12 @@ it('agrees with the closed form of a single unit drawn onto a circle', function 
 it('reads feet and inches as signs print them', function (): void {
     // Exact: 13 ft 9 in = 165 x 25.4 mm = 4.191 m.
     $under = fn (float $height): array => Ask::tool('clearance', ['vehicle_height_m' => $height, 'sign_height_ft_in' => "13'9\""]);
-    expect($under(4.0)['clearance_m'])->toEqualWithDelta(0.191, 1e-9)->and($under(4.0)['verdict'])->toBe('passes')->and($under(4.0)['clearance_ft_in'])->toBe("0'7\"")
+    expect($under(4.0)['clearance_m'])
+        ->toEqualWithDelta(0.191, 1e-9)
+        ->and($under(4.0)['verdict'])
+        ->toBe('passes')
+        ->and($under(4.0)['clearance_ft_in'])
+        ->toBe("0'7\"")
         ->and($under(4.15)['verdict'])->toBe('within-the-margin')
         ->and($under(4.2)['verdict'])->toBe('does-not-pass');
 });
@@ -135,7 +142,9 @@ it('agrees with a drive in small steps in time of a unit drawn through an S-bend
 
 it('reverses as the sine of the angle says, and into a bay on one arc', function (): void {
     // Worked by hand: 9 m at 2 degrees is 9 x sin 2 = 0.314 m more at the kerb; towards it, 0.3 m are used up after 0.3 / sin 2 = 8.60 m.
-    $back = fn (float $angle): array => Ask::tool('reverse', ['exercise' => 'pull-up-right-reverse', 'distance_m' => 9, 'kerb_gap_m' => 0.3, 'angle_deg' => $angle]);
+    $back = fn (float $angle): array => Ask::tool(
+        'reverse', ['exercise' => 'pull-up-right-reverse', 'distance_m' => 9, 'kerb_gap_m' => 0.3, 'angle_deg' => $angle],
+    );
     expect($back(2)['end_gap_m'])->toEqualWithDelta(0.614, 0.001)->and($back(2)['touches_at_m'])->toBeNull()
         ->and($back(-2)['touches_at_m'])->toEqualWithDelta(8.596, 0.001)
         ->and($back(2)['time_s'])->toEqualWithDelta(9 / 0.7, 0.01);
@@ -160,11 +169,14 @@ it('gains speed as constant torque and constant power say where nothing resists'
     // Textbook kinematics: v = a t under constant force, and m v^2 / 2 = P t under constant power.
     $motor = Engine::electric(200.0, 60.0, 20000.0, 0.0);
     $free = new Vehicle('free', 'free', Transmission::Automatic, Controls::Standard, Distance::ofMetres(4.5), Distance::ofMetres(1.8),
-        Gearbox::of([1.0], 9.0, Tyre::fromMarking('195/65R15')), $motor, new Body(1500.0, 0.0, 0.0), DemoVehicles::byId('small-electric')->chassis, Acceleration::ofMetresPerSecondSquared(0.5));
+        Gearbox::of([1.0], 9.0, Tyre::fromMarking('195/65R15')), $motor, new Body(1500.0, 0.0, 0.0), DemoVehicles::byId('small-electric')->chassis,
+        Acceleration::ofMetresPerSecondSquared(0.5));
     $mass = 1500.0 * (1.0 + Performance::WHEELS);
     $radius = $free->gearbox->circumferenceInMetres() / (2.0 * M_PI);
     $force = 200.0 * 9.0 * Performance::EFFICIENCY / $radius;
-    $run = fn (float $from, float $to): FullGas => FullGas::run($free, Speed::ofMetresPerSecond($from), Speed::ofMetresPerSecond($to), Gradient::ofRiseOverRun(0.0), 1);
+    $run = fn (float $from, float $to): FullGas => FullGas::run(
+        $free, Speed::ofMetresPerSecond($from), Speed::ofMetresPerSecond($to), Gradient::ofRiseOverRun(0.0), 1,
+    );
     expect($run(0.0, 8.0)->time)->toEqualWithDelta(8.0 / ($force / $mass), 0.005)
         ->and($run(0.0, 8.0)->distance)->toEqualWithDelta(64.0 / (2.0 * $force / $mass), 0.02)
         ->and($run(15.0, 25.0)->time)->toEqualWithDelta($mass * (625.0 - 225.0) / 2.0 / (60000.0 * Performance::EFFICIENCY), 0.01);
@@ -176,6 +188,8 @@ it('fills the gaps of an own vehicle from the kind it is like', function (): voi
     $lorry = ['like' => 'articulated-lorry', 'length_m' => 16.5];
     expect(Ask::tool('swept-path', ['vehicle' => $lorry, 'path' => ['radius_m' => 12.5]])['off_tracking_m'])
         ->toBe(Ask::tool('swept-path', ['vehicle' => 'articulated-lorry', 'path' => ['radius_m' => 12.5]])['off_tracking_m']);
-    expect(Ask::refusal('engine', ['vehicle' => ['like' => 'small-electric', 'transmission' => 'manual'], 'speed_mph' => 20]))->toHaveKey('vehicle.transmission');
+    expect(
+        Ask::refusal('engine', ['vehicle' => ['like' => 'small-electric', 'transmission' => 'manual'], 'speed_mph' => 20]),
+    )->toHaveKey('vehicle.transmission');
     expect(Ask::refusal('engine', ['vehicle' => ['like' => 'small-electric', 'idle_rpm' => 800], 'speed_mph' => 20]))->toHaveKey('vehicle.idle_rpm');
 });

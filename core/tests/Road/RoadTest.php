@@ -31,17 +31,25 @@ function drawnRoad(RoadKind $kind, Approaches $chance): array
 {
     $stretch = static fn (): array => ['side' => $chance->one(['left', 'right']), 'from_m' => $chance->number(0, 120), 'to_m' => $chance->number(0, 120)];
     $all = [
-        'limit_mph' => $chance->one([10, 20, 30, 40, 50, 60, 70]), 'view' => $chance->one(['open', 'restricted', 'closed']), 'gradient' => $chance->number(-0.2, 0.2), 'room_m' => $chance->number(3, 200),
+        'limit_mph' => $chance->one([10, 20, 30, 40, 50, 60, 70]), 'view' => $chance->one(['open', 'restricted', 'closed']),
+        'gradient' => $chance->number(-0.2, 0.2), 'room_m' => $chance->number(3, 200),
         'openings' => [$stretch(), $stretch()], 'parked' => [$stretch()], 'one_way' => $chance->one([true, false]), 'road_width_m' => $chance->number(4, 14),
-        'sign' => ['at_m' => $chance->number(0, 200)], 'then' => ['routine' => $chance->one(['turn-left', 'emerge-right', 'hump', 'roundabout']), 'distance_m' => $chance->number(1, 200)],
-        'control' => $chance->one(['give-way', 'stop', 'none']), 'light' => $chance->one(['green', 'red', 'changing']), 'exit' => $chance->one(['left', 'ahead', 'right', 'back']), 'turn_radius_m' => $chance->number(3, 25),
-        'slip_length_m' => $chance->number(40, 500), 'entry_speed_mph' => $chance->number(5, 60), 'main_speed_mph' => $chance->number(30, 70), 'end_speed_mph' => $chance->number(5, 60),
-        'limit_change_m' => $chance->number(0, 300), 'slip_angle_deg' => $chance->number(1, 20), 'solid_line_m' => $chance->number(0, 300), 'bend_radius_m' => $chance->number(20, 200), 'bend_from_m' => $chance->number(0, 300),
+        'sign' => ['at_m' => $chance->number(0, 200)],
+        'then' => ['routine' => $chance->one(['turn-left', 'emerge-right', 'hump', 'roundabout']), 'distance_m' => $chance->number(1, 200)],
+        'control' => $chance->one(['give-way', 'stop', 'none']), 'light' => $chance->one(['green', 'red', 'changing']),
+        'exit' => $chance->one(['left', 'ahead', 'right', 'back']), 'turn_radius_m' => $chance->number(3, 25),
+        'slip_length_m' => $chance->number(40, 500), 'entry_speed_mph' => $chance->number(5, 60), 'main_speed_mph' => $chance->number(30, 70),
+        'end_speed_mph' => $chance->number(5, 60),
+        'limit_change_m' => $chance->number(0, 300), 'slip_angle_deg' => $chance->number(1, 20), 'solid_line_m' => $chance->number(0, 300),
+        'bend_radius_m' => $chance->number(20, 200), 'bend_from_m' => $chance->number(0, 300),
         'lanes' => $chance->one([1, 2]), 'next_turn' => $chance->one(['left', 'right']), 'lower_limit_m' => $chance->number(0, 300),
     ];
     $needed = ['slip_length_m', 'entry_speed_mph', 'main_speed_mph', 'limit_mph'];
 
-    return array_filter(array_intersect_key($all, array_flip($kind->fields())), static fn (string $name): bool => in_array($name, $needed, true) || $chance->one([true, false, false]), ARRAY_FILTER_USE_KEY);
+    return array_filter(
+        array_intersect_key($all, array_flip($kind->fields())),
+        static fn (string $name): bool => in_array($name, $needed, true) || $chance->one([true, false, false]), ARRAY_FILTER_USE_KEY,
+    );
 }
 
 it('has a kind for every routine that is planned at a place, and for no other', function (): void {
@@ -77,7 +85,9 @@ it('keeps nothing that cannot be planned, and refuses nothing that can', functio
 /** A pack under which the routine is taught. */
 function packThatTeaches(RoutineCode $routine): NobleTurn\Core\Rules\RulePack
 {
-    return array_values(array_filter(RulePacks::all(), static fn ($pack): bool => in_array($routine, NobleTurn\Core\Routine\Catalogue\Catalogue::codes($pack), true)))[0];
+    return array_values(
+        array_filter(RulePacks::all(), static fn ($pack): bool => in_array($routine, NobleTurn\Core\Routine\Catalogue\Catalogue::codes($pack), true)),
+    )[0];
 }
 
 it('comes back as it was written, and fits the schema of its kind', function (string $routine, array $facts): void {
@@ -103,7 +113,9 @@ it('names the field of what is not a road of its kind', function (string $routin
     expect(array_keys(refusedRoad(fn () => Road::of(RoutineCode::from($routine), $facts, RulePacks::byCode('gb')))))->toContain($field);
 })->with([
     'a slip road has no exit of a roundabout' => ['join', ['slip_length_m' => 220, 'entry_speed_mph' => 30, 'main_speed_mph' => 60, 'exit' => 'left'], 'exit'],
-    'the other slip road’s facts' => ['join', ['slip_length_m' => 220, 'entry_speed_mph' => 30, 'main_speed_mph' => 60, 'end_speed_mph' => 15], 'end_speed_mph'],
+    'the other slip road’s facts' => [
+        'join', ['slip_length_m' => 220, 'entry_speed_mph' => 30, 'main_speed_mph' => 60, 'end_speed_mph' => 15], 'end_speed_mph',
+    ],
     'a hump turns nowhere' => ['hump', ['limit_mph' => 30, 'turn_radius_m' => 8], 'turn_radius_m'],
     'whoever drives it is not of the road' => ['emerge-left', ['limit_mph' => 30, 'surface' => 'wet'], 'surface'],
     'out of bounds' => ['emerge-left', ['limit_mph' => -3], 'limit_mph'],
@@ -111,7 +123,9 @@ it('names the field of what is not a road of its kind', function (string $routin
     'two views' => ['emerge-left', ['limit_mph' => 30, 'view' => 'open', 'view_from_m' => 4], 'view_from_m'],
     'the second hazard' => ['turn-left', ['limit_mph' => 30, 'then' => ['routine' => 'join', 'distance_m' => 50]], 'then.routine'],
     'nothing behind what is done standing' => ['move-off', ['limit_mph' => 30, 'then' => ['routine' => 'turn-left', 'distance_m' => 50]], 'then'],
-    'yards, which nobody would look for' => ['emerge-left', ['limit_mph' => 30, 'parked' => [['side' => 'left', 'from_yd' => 60, 'to_yd' => 50]]], 'parked.0.from_yd'],
+    'yards, which nobody would look for' => [
+        'emerge-left', ['limit_mph' => 30, 'parked' => [['side' => 'left', 'from_yd' => 60, 'to_yd' => 50]]], 'parked.0.from_yd',
+    ],
     'another kind' => ['emerge-left', ['kind' => 'slip', 'limit_mph' => 30], 'kind'],
     'a later version' => ['emerge-left', ['version' => 2, 'limit_mph' => 30], 'version'],
     'a routine of no place' => ['siren', ['limit_mph' => 30], 'routine'],

@@ -33,7 +33,10 @@ function foreignTo(RulePack $pack): string
 {
     // What stands before a place is a hazard everywhere; the lamps of that name are not told from it here.
     $words = array_diff(array_keys($pack->words()), ['hazards']);
-    $documents = ['Highway Code', 'Rules of the Road', 'MUTCD', 'state handbook', 'state vehicle code', 'state licensing', 'Traffic Signs Manual', 'driving test guidance'];
+    $documents = [
+        'Highway Code', 'Rules of the Road', 'MUTCD', 'state handbook', 'state vehicle code', 'state licensing', 'Traffic Signs Manual',
+        'driving test guidance',
+    ];
     $own = implode(' ', array_map(static fn ($figure): string => (string) $figure->source->document, $pack->figures()));
     $foreign = [
         ...$words,
@@ -43,7 +46,9 @@ function foreignTo(RulePack $pack): string
         ...($pack->exitSigns()->markerUnit === 'yd' ? [] : ['\d+ ?yards?', '\d+ ?yd']),
     ];
 
-    return '~(?<![\w-])('.implode('|', array_map(static fn (string $word): string => str_contains($word, '?') ? $word : preg_quote($word, '~'), $foreign)).')(?![\w-])~iu';
+    return '~(?<![\w-])('.implode(
+        '|', array_map(static fn (string $word): string => str_contains($word, '?') ? $word : preg_quote($word, '~'), $foreign),
+    ).')(?![\w-])~iu';
 }
 
 /**
@@ -57,7 +62,9 @@ function texts(mixed $value): array
         return str_contains($value, ' ') || preg_match('/^[A-Z]/', $value) === 1 ? [$value] : [];
     }
 
-    return ! $value instanceof UnitEnum && (is_array($value) || is_object($value)) ? array_merge([], ...array_map(texts(...), array_values((array) $value))) : [];
+    return ! $value instanceof UnitEnum && (is_array($value) || is_object($value)) ? array_merge(
+        [], ...array_map(texts(...), array_values((array) $value)),
+    ) : [];
 }
 
 /** The stopping model asked for by name has the source it was published in, whichever pack it is used under. */
@@ -77,18 +84,39 @@ function questions(string $pack): iterable
     }
     $slip = ['pack' => $pack, 'slip_length_m' => 90, 'entry_speed_kmh' => 40, 'main_speed_kmh' => 110, 'gradient' => 0.06];
     yield 'a slip road that is too short' => ['join', $slip];
-    yield 'nobody lets us in' => ['join', ['slip_length_m' => 200, 'gradient' => 0, 'view_from_m' => 30, 'leaving_across' => true, 'vehicles' => [['distance_m' => -8, 'speed_kmh' => 90], ['distance_m' => -30, 'speed_kmh' => 90], ['distance_m' => 16, 'speed_kmh' => 90]]] + $slip];
-    yield 'a slip road of two lanes' => ['leave', ['pack' => $pack, 'main_speed_kmh' => 110, 'slip_length_m' => 300, 'lanes' => 2, 'next_turn' => 'right', 'bend_radius_m' => 40, 'lower_limit_m' => 80]];
+    yield 'nobody lets us in' => [
+        'join',
+        [
+            'slip_length_m' => 200, 'gradient' => 0, 'view_from_m' => 30, 'leaving_across' => true,
+            'vehicles' => [['distance_m' => -8, 'speed_kmh' => 90], ['distance_m' => -30, 'speed_kmh' => 90], ['distance_m' => 16, 'speed_kmh' => 90]],
+        ] + $slip,
+    ];
+    yield 'a slip road of two lanes' => [
+        'leave',
+        ['pack' => $pack, 'main_speed_kmh' => 110, 'slip_length_m' => 300, 'lanes' => 2, 'next_turn' => 'right', 'bend_radius_m' => 40, 'lower_limit_m' => 80],
+    ];
     yield 'a short one' => ['leave', ['pack' => $pack, 'main_speed_kmh' => 110, 'slip_length_m' => 90, 'lanes' => 2, 'next_turn' => 'right']];
-    yield 'off to the near side' => ['leave', ['pack' => $pack, 'main_speed_kmh' => 110, 'slip_length_m' => 90, 'lanes' => 2, 'next_turn' => 'left', 'gradient' => 0.1]];
+    yield 'off to the near side' => [
+        'leave', ['pack' => $pack, 'main_speed_kmh' => 110, 'slip_length_m' => 90, 'lanes' => 2, 'next_turn' => 'left', 'gradient' => 0.1],
+    ];
     yield 'overtaking' => ['overtake', ['pack' => $pack, 'limit_kmh' => 90]];
     yield 'a rehearsal' => ['overtake', ['pack' => $pack, 'limit_kmh' => 90, 'rehearsal' => true]];
-    yield 'no room for a change' => ['lane-change', ['pack' => $pack, 'speed_kmh' => 60, 'limit_kmh' => 70, 'to' => 'right', 'junction_m' => 60, 'second_junction_m' => 90]];
-    yield 'a late sign, a junction close behind' => ['lanes', ['pack' => $pack, 'direction_sign_m' => 20, 'in_lane' => 1, 'next_junction' => ['approach_lanes' => [['to' => ['a']], ['to' => ['b']], ['to' => ['c']]], 'to' => 'c', 'distance_m' => 40]] + Inputs::LEAST['lanes']];
+    yield 'no room for a change' => [
+        'lane-change', ['pack' => $pack, 'speed_kmh' => 60, 'limit_kmh' => 70, 'to' => 'right', 'junction_m' => 60, 'second_junction_m' => 90],
+    ];
+    yield 'a late sign, a junction close behind' => [
+        'lanes',
+        [
+            'pack' => $pack, 'direction_sign_m' => 20, 'in_lane' => 1,
+            'next_junction' => ['approach_lanes' => [['to' => ['a']], ['to' => ['b']], ['to' => ['c']]], 'to' => 'c', 'distance_m' => 40],
+        ] + Inputs::LEAST['lanes'],
+    ];
     yield 'an ordinary junction' => ['lanes', ['pack' => $pack, 'layout' => 'junction'] + Inputs::LEAST['lanes']];
     foreach (Catalogue::codes(RulePacks::byCode($pack)) as $code) {
         yield "approach, {$code->value}" => ['approach', ['pack' => $pack, 'routine' => $code->value]];
-        yield "approach, {$code->value}, tight" => ['approach', ['pack' => $pack, 'routine' => $code->value, 'speed_kmh' => 70, 'room_m' => 35, 'gradient' => -0.1, 'surface' => 'ice']];
+        yield "approach, {$code->value}, tight" => [
+            'approach', ['pack' => $pack, 'routine' => $code->value, 'speed_kmh' => 70, 'room_m' => 35, 'gradient' => -0.1, 'surface' => 'ice'],
+        ];
     }
     $some = new Approaches(5);
     for ($i = 0; $i < 60; $i++) {
@@ -154,9 +182,16 @@ it('tells every pack from the others: what is looked for is found where it belon
 
 it('puts signs and posts where the pack says, and the signal at the post the practice means', function (): void {
     $at = static function (array $answer, LeaveEventKind $kind): array {
-        return array_values(array_map(static fn (array $event): array => [$event['at_m'], $event['text']], array_filter($answer['events'], static fn (array $event): bool => $event['kind'] === $kind->value)));
+        return array_values(
+            array_map(
+                static fn (array $event): array => [$event['at_m'], $event['text']],
+                array_filter($answer['events'], static fn (array $event): bool => $event['kind'] === $kind->value),
+            ),
+        );
     };
-    $leave = static fn (string $pack, array $more = []): array => Ask::tool('leave', ['pack' => $pack] + $more + ['main_speed_kmh' => 110, 'slip_length_m' => 250]);
+    $leave = static fn (string $pack, array $more = []): array => Ask::tool(
+        'leave', ['pack' => $pack] + $more + ['main_speed_kmh' => 110, 'slip_length_m' => 250],
+    );
     $coast = $leave('coast');
     expect($at($coast, LeaveEventKind::Sign))->toBe([[1500.0, '1500 m']])
         ->and($at($coast, LeaveEventKind::Marker))->toBe([[240.0, '240 m'], [160.0, '160 m'], [80.0, '80 m']])
@@ -186,7 +221,9 @@ it('asks no question of practice that would change nothing there', function (): 
 it('has the routines the pack has, a turn on red where that is allowed', function (): void {
     foreach (RulePacks::all() as $pack) {
         $codes = Catalogue::codes($pack);
-        expect(array_intersect(array_map(static fn ($code): string => $code->value, $codes), array_map(static fn ($code): string => $code->value, $pack->lacks())))->toBe([])
+        expect(
+            array_intersect(array_map(static fn ($code): string => $code->value, $codes), array_map(static fn ($code): string => $code->value, $pack->lacks())),
+        )->toBe([])
             ->and(in_array(RoutineCode::RightOnRed, $codes, true))->toBe($pack->turnOnRed());
     }
 });

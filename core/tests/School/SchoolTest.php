@@ -38,7 +38,9 @@ it('orders routines by learners, each counted once, and makes no order of few', 
     expect(array_map(fn (RoutineTaught $one): string => $one->routine->value, $taught))->toBe(['turn-left', 'turn-right', 'emerge-left']);
     [$left, $right, $never] = $taught;
     // By hand: the average of .5 .6 .7 .8 .7 is .66, their variance .013, the half range 1.28155 sqrt(.013 / 5).
-    expect($left)->average->toEqualWithDelta(0.66, 1e-12)->low->toEqualWithDelta(0.66 - 1.2815515655 * sqrt(0.013 / 5), 1e-9)->weakest->toBe('position')->never->toBe(1)
+    expect($left)->average->toEqualWithDelta(0.66, 1e-12)->low->toEqualWithDelta(
+        0.66 - 1.2815515655 * sqrt(0.013 / 5), 1e-9,
+    )->weakest->toBe('position')->never->toBe(1)
         ->and([$right->learners, $right->onlyShown, $right->never, $right->low, $right->isEnough()])->toBe([1, 1, 4, null, false])
         ->and([$never->learners, $never->never, $never->average])->toBe([0, 6, null]);
 });
@@ -49,7 +51,9 @@ it('sets a cause beside how often it was off where the step went well', function
         ['routine' => 'emerge-right', 'step' => 'mirrors', 'marks' => 40, 'helped' => 30, 'learners' => 2],
         ['routine' => 'hump', 'step' => 'signal', 'marks' => 40, 'helped' => 40, 'learners' => 9],
     ];
-    $pair = fn (bool $helped, int $rounds, int $other): array => ['routine' => 'emerge-right', 'step' => 'position', 'other' => 'signal', 'helped' => $helped, 'rounds' => $rounds, 'other_helped' => $other];
+    $pair = fn (bool $helped, int $rounds, int $other): array => [
+        'routine' => 'emerge-right', 'step' => 'position', 'other' => 'signal', 'helped' => $helped, 'rounds' => $rounds, 'other_helped' => $other,
+    ];
     [$position, $mirrors] = $found = Failure::of($steps, [$pair(true, 18, 15), $pair(false, 19, 2)], new GreatBritain);
     // A hump has no signal; two learners are no pattern, however often.
     expect($found)->toHaveCount(2)->and([$position->step, $position->isEnough(), $mirrors->isEnough()])->toBe([Step::Position, true, false])
@@ -58,9 +62,12 @@ it('sets a cause beside how often it was off where the step went well', function
 });
 
 it('sets a place beside the same routine elsewhere', function (): void {
-    $place = fn (string $name, int $rounds, int $failed, int $learners = 4, string $routine = 'emerge-right'): array => ['place' => $name, 'routine' => $routine, 'rounds' => $rounds, 'failed' => $failed, 'learners' => $learners];
+    $place = fn (string $name, int $rounds, int $failed, int $learners = 4, string $routine = 'emerge-right'): array => [
+        'place' => $name, 'routine' => $routine, 'rounds' => $rounds, 'failed' => $failed, 'learners' => $learners,
+    ];
     $found = PlaceDriven::of([$place('even', 40, 10), $place('hard', 40, 30), $place('new', 5, 5), $place('other', 40, 0, 4, 'turn-left')], [
-        ['place' => 'hard', 'routine' => 'emerge-right', 'step' => 'look', 'failed' => 20], ['place' => 'hard', 'routine' => 'emerge-right', 'step' => 'speed', 'failed' => 21],
+        ['place' => 'hard', 'routine' => 'emerge-right', 'step' => 'look', 'failed' => 20],
+        ['place' => 'hard', 'routine' => 'emerge-right', 'step' => 'speed', 'failed' => 21],
     ]);
     expect(array_map(fn (PlaceDriven $one): array => [$one->place, $one->isEnough(), $one->failsMore(), $one->elsewhere->of], $found))
         ->toBe([['hard', true, true, 45], ['even', true, false, 45], ['other', true, false, 0], ['new', false, false, 80]])
@@ -71,7 +78,8 @@ it('spreads time over conditions so that every kind adds up to the whole', funct
     foreach (range(1, 30) as $seed) {
         $draw = new Approaches($seed);
         $lessons = array_map(fn (): array => ['minutes' => $draw->number(30.0, 120.0), 'rounds' => array_map(fn (): Conditions => Conditions::of([
-            'traffic' => $draw->one(['quiet', 'busy', 'loud', null]), 'light' => $draw->one(['day', 'night', 3]), 'surface' => $draw->one(['wet', []]), 'road' => 'town',
+            'traffic' => $draw->one(['quiet', 'busy', 'loud', null]), 'light' => $draw->one(['day', 'night', 3]),
+            'surface' => $draw->one(['wet', []]), 'road' => 'town',
         ]), range(1, (int) $draw->number(1.0, 6.0)))], range(1, 5));
         $lessons[] = ['minutes' => 60.0, 'rounds' => []];
         $hours = Hours::of($lessons);

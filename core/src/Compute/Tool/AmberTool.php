@@ -64,7 +64,9 @@ final class AmberTool implements Tool
             'accel_needed_mps2' => Out::number('to be over in time by gaining speed; 0 where it is not needed. Never a plan', nullable: true),
             'point_of_no_return_m' => Out::number('nearer than this the car goes on'),
             'covered_by_amber_m' => Out::number('nearer than this it is over before red'),
-            'stretch' => Out::maybe(Out::object(['from_m' => Out::number('far end'), 'to_m' => Out::number('near end')]), 'where neither fits; null where there is none'),
+            'stretch' => Out::maybe(
+                Out::object(['from_m' => Out::number('far end'), 'to_m' => Out::number('near end')]), 'where neither fits; null where there is none',
+            ),
             'vanishing_speed_mps' => Out::number('at and below it there is no such stretch'),
             'vanishing_speed_mph' => Out::number('in the pack’s unit'),
             'amber_s' => Out::number('how long it is amber'),
@@ -81,7 +83,8 @@ final class AmberTool implements Tool
         $reaction = $input->duration('reaction') ?? $pack->amberReaction();
         $follower = $input->flag('close_follower') === true;
         $surface = CommonFields::surface($input);
-        $unhurried = ($input->acceleration('decel') ?? $pack->amberDeceleration())->inMetresPerSecondSquared() * ($follower ? Slowing::LIGHTER_FOR_FOLLOWER : 1.0);
+        $unhurried = ($input->acceleration('decel') ?? $pack->amberDeceleration())
+            ->inMetresPerSecondSquared() * ($follower ? Slowing::LIGHTER_FOR_FOLLOWER : 1.0);
         $used = AmberStretch::slowing($unhurried, CommonFields::gradient($input), $surface->grip(), $surface->shareOfComfort());
         $stretch = new AmberStretch($speed->inMetresPerSecond(), $amber->inSeconds(), $reaction->inSeconds(), $used);
         [$noReturn, $covered] = [$stretch->stoppingDistance(), $stretch->coveredByAmber()];
@@ -106,8 +109,14 @@ final class AmberTool implements Tool
         ], [
             new Assumption('amber', round($amber->inSeconds(), 2), 's', $input->has('amber') ? Source::given() : $pack->amberSource()),
             new Assumption('reaction', $reaction->inSeconds(), 's', $input->has('reaction') ? Source::given() : $pack->amberDecisionSource()),
-            new Assumption('unhurried deceleration, dry and level', ($input->acceleration('decel') ?? $pack->amberDeceleration())->inMetresPerSecondSquared(), 'm/s2', $input->has('decel') ? Source::given() : $pack->amberDecisionSource()),
-            ...CommonFields::defaults($input, CommonFields::default('surface', $surface->value), CommonFields::default('gradient', 0.0, 'rise over run'), CommonFields::default('close_follower', false)),
+            new Assumption(
+                'unhurried deceleration, dry and level', ($input->acceleration('decel') ?? $pack->amberDeceleration())->inMetresPerSecondSquared(),
+                'm/s2', $input->has('decel') ? Source::given() : $pack->amberDecisionSource(),
+            ),
+            ...CommonFields::defaults(
+                $input, CommonFields::default('surface', $surface->value), CommonFields::default('gradient', 0.0, 'rise over run'),
+                CommonFields::default('close_follower', false),
+            ),
         ], $needed !== null && $needed > ApproachPlanner::HARSH && ! $canPass ? [new Warning('harsh-braking', sprintf('Stopping here would take %.1f m/s²: harsh. Ease off before the lights where they have been green for long.', $needed))] : []);
     }
 

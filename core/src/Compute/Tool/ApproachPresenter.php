@@ -110,7 +110,13 @@ final class ApproachPresenter
     /** @return list<array{question: string, text: string, value: string, words: string, reason: string}> */
     public static function choices(Card $card): array
     {
-        return array_map(static fn (array $choice): array => ['question' => $choice['question'], 'text' => $choice['text'], 'value' => $choice['value'], 'words' => $choice['words'], 'reason' => $choice['reason']], $card->choices);
+        return array_map(
+            static fn (array $choice): array => [
+                'question' => $choice['question'], 'text' => $choice['text'], 'value' => $choice['value'], 'words' => $choice['words'],
+                'reason' => $choice['reason'],
+            ],
+            $card->choices,
+        );
     }
 
     /** @return list<array{phase: string, from_m: float, to_m: float, decel_mps2: float, brake: bool}> */
@@ -124,7 +130,9 @@ final class ApproachPresenter
                 'from_m' => round($metres, 2),
                 'to_m' => round(max(0.0, $metres - $segment->metres), 2),
                 'decel_mps2' => round($segment->deceleration, 3),
-                'brake' => ! in_array($segment->phase, [Phase::EasingOff, Phase::Holding, Phase::Crawl, Phase::Steady], true) && $plan->chain->slowing->needsBrake($segment->deceleration),
+                'brake' => ! in_array(
+                    $segment->phase, [Phase::EasingOff, Phase::Holding, Phase::Crawl, Phase::Steady], true,
+                ) && $plan->chain->slowing->needsBrake($segment->deceleration),
             ];
             $metres -= $segment->metres;
         }
@@ -135,7 +143,9 @@ final class ApproachPresenter
     /** @return array<string, mixed> the road for drawing; lateral places from the nearside kerb */
     public static function road(Approach $approach, float $usual, float $target): array
     {
-        $stretch = static fn (Stretch $stretch): array => ['side' => $stretch->flank->side($approach->pack)->value, 'from_m' => $stretch->farMetres, 'to_m' => $stretch->nearMetres];
+        $stretch = static fn (Stretch $stretch): array => [
+            'side' => $stretch->flank->side($approach->pack)->value, 'from_m' => $stretch->farMetres, 'to_m' => $stretch->nearMetres,
+        ];
 
         return [
             'keeps' => $approach->pack->keeps()->value,

@@ -45,7 +45,12 @@ final class ApproachReader
         $limit = $input->speed('limit') ?? $pack->townLimit();
         $passing = $input->choice('passing_on', Side::class);
         if (! $routine->hasApproach() || ! in_array($routine, Catalogue::codes($pack), true)) {
-            throw BadInput::field('routine', $routine->hasApproach() ? "is not a routine where traffic keeps as in {$pack->name()}." : 'has no approach to plan: it has its card, and where it needs one its own tool.');
+            throw BadInput::field(
+                'routine',
+                $routine->hasApproach()
+                    ? "is not a routine where traffic keeps as in {$pack->name()}."
+                    : 'has no approach to plan: it has its card, and where it needs one its own tool.',
+            );
         }
         $exit = $input->choice('exit', WayOut::class) ?? WayOut::Ahead;
         $side = Demand::side($routine, $pack, $exit);
@@ -106,8 +111,16 @@ final class ApproachReader
                 CommonFields::default('learner_level', $approach->level->value),
                 CommonFields::default('comfort_decel', $approach->comfort->inMetresPerSecondSquared(), 'm/s2'),
             ),
-            ...($approach->demand->arrival !== Arrival::Turning ? [] : CommonFields::defaults($input, CommonFields::default('turn_radius', $approach->turnRadius->inMetres(), 'm'))),
-            ...($approach->sign === null || $input->object('sign')?->has('legible') === true ? [] : [CommonFields::default('sign legible from', DirectionSign::LEGIBLE_M, 'm')]),
+            ...(
+                $approach->demand->arrival !== Arrival::Turning
+                    ? []
+                    : CommonFields::defaults($input, CommonFields::default('turn_radius', $approach->turnRadius->inMetres(), 'm'))
+            ),
+            ...(
+                $approach->sign === null || $input->object('sign')?->has('legible') === true
+                    ? []
+                    : [CommonFields::default('sign legible from', DirectionSign::LEGIBLE_M, 'm')]
+            ),
             ...($input->has('view_from') ? [] : [CommonFields::default('view opens', $approach->viewFromMetres, 'm')]),
         ];
     }
@@ -126,7 +139,9 @@ final class ApproachReader
     {
         $said = $input->object('sign');
 
-        return $said === null ? null : new DirectionSign($said->distance('at')?->inMetres() ?? 0.0, $said->distance('legible')?->inMetres() ?? DirectionSign::LEGIBLE_M);
+        return $said === null ? null : new DirectionSign(
+            $said->distance('at')?->inMetres() ?? 0.0, $said->distance('legible')?->inMetres() ?? DirectionSign::LEGIBLE_M,
+        );
     }
 
     private static function follower(Values $input): Follower

@@ -42,11 +42,15 @@ final class ApproachSchema
         $metres = static fn (string $about): array => Out::number("{$about}, metres to the line");
         $steps = [...array_map(static fn (Step $step): string => $step->value, Step::cases()), 'gear'];
         $stretch = Out::list(Out::object(['side' => Out::choice(self::SIDES), 'from_m' => $metres('far end'), 'to_m' => $metres('near end')]));
-        $column = static fn (string $about, string $type = 'number', bool $nullable = false): array => Out::list(['type' => $nullable ? [$type, 'null'] : $type], $about);
+        $column = static fn (
+            string $about, string $type = 'number', bool $nullable = false,
+        ): array => Out::list(['type' => $nullable ? [$type, 'null'] : $type], $about);
 
         return [
             'length_unit' => Out::choice(['m', 'ft'], 'in which short distances are spoken there; the fields stay in metres'),
-            'axis' => Out::choice(['distance', 'time'], 'time where the car stands all along: every place is then 0 and the steps are told apart by their seconds'),
+            'axis' => Out::choice(
+                ['distance', 'time'], 'time where the car stands all along: every place is then 0 and the steps are told apart by their seconds',
+            ),
             'routine' => Out::choice(RoutineCode::class, 'the routine planned'),
             'title' => Out::text('its name'),
             'turn_side' => Out::choice(self::SIDES, 'the side turned or moved to; null where none is', nullable: true),
@@ -62,7 +66,8 @@ final class ApproachSchema
             'direction' => Out::text('how the instructor asks for it'),
             'sign' => Out::maybe(Out::object([
                 'at_m' => $metres('the sign'), 'from_m' => $metres('where it can first be read'), 'by_m' => $metres('by where reading it must begin'),
-                'spare_s' => Out::number('between the two; negative where the sign comes too late'), 'in_time' => Out::flag('whether it can be read before the mirrors are due'),
+                'spare_s' => Out::number('between the two; negative where the sign comes too late'),
+                'in_time' => Out::flag('whether it can be read before the mirrors are due'),
             ]), 'where a sign says the way instead'),
             'steps' => Out::list(Out::object([
                 'step' => Out::choice($steps),
@@ -70,27 +75,50 @@ final class ApproachSchema
                 'latest_m' => $metres('after it another rule breaks'), 'end_m' => $metres('where it is done'),
                 'best_s' => Out::number('seconds to go'), 'speed_mps' => Out::number('speed there'),
                 'gear' => Out::integer('gear there; null without a clutch', nullable: true),
-                'do' => Out::text('what'), 'why' => Out::text('reason'), 'usual_mistake' => Out::text('what goes wrong'), 'watch' => Out::text('what the instructor watches'), 'says' => Out::list(['type' => 'string'], 'what the practice adds'), 'source' => Out::text('status of the instruction'),
+                'do' => Out::text('what'), 'why' => Out::text('reason'), 'usual_mistake' => Out::text('what goes wrong'),
+                'watch' => Out::text('what the instructor watches'), 'says' => Out::list(['type' => 'string'], 'what the practice adds'),
+                'source' => Out::text('status of the instruction'),
             ])),
-            'groups' => Out::list(Out::object(['name' => Out::text('as the practice counts'), 'steps' => Out::list(Out::choice($steps))]), 'the steps as the practice counts them'),
-            'phases' => Out::list(Out::object(['phase' => Out::choice(Phase::class, 'what the foot does'), 'from_m' => $metres('start'), 'to_m' => $metres('end'), 'decel_mps2' => Out::number('slowing'), 'brake' => Out::flag('whether the brake is needed for it')])),
-            'gear_changes' => Out::list(Out::object(['from' => Out::integer('gear'), 'to' => Out::integer('gear'), 'down_m' => $metres('clutch down'), 'up_m' => $metres('clutch up')])),
+            'groups' => Out::list(
+                Out::object(['name' => Out::text('as the practice counts'), 'steps' => Out::list(Out::choice($steps))]),
+                'the steps as the practice counts them',
+            ),
+            'phases' => Out::list(
+                Out::object([
+                    'phase' => Out::choice(Phase::class, 'what the foot does'), 'from_m' => $metres('start'), 'to_m' => $metres('end'),
+                    'decel_mps2' => Out::number('slowing'), 'brake' => Out::flag('whether the brake is needed for it'),
+                ]),
+            ),
+            'gear_changes' => Out::list(
+                Out::object(['from' => Out::integer('gear'), 'to' => Out::integer('gear'), 'down_m' => $metres('clutch down'), 'up_m' => $metres('clutch up')]),
+            ),
             'gear_after_line' => Out::integer('gear to go on in', nullable: true),
             'place' => Out::object([
-                'keeps' => Out::choice(self::SIDES), 'road_width_m' => Out::number('kerb to kerb'), 'one_way' => Out::flag('one-way'), 'control' => Out::choice(Control::class, 'what governs the line'), 'light' => Out::choice(Light::class, 'what the lights show'), 'exit' => Out::choice(WayOut::class, 'way out'), 'turns_off' => Out::flag('off our road into another, with no line before it'),
+                'keeps' => Out::choice(self::SIDES), 'road_width_m' => Out::number('kerb to kerb'), 'one_way' => Out::flag('one-way'),
+                'control' => Out::choice(Control::class, 'what governs the line'), 'light' => Out::choice(Light::class, 'what the lights show'),
+                'exit' => Out::choice(WayOut::class, 'way out'), 'turns_off' => Out::flag('off our road into another, with no line before it'),
                 'view_from_m' => $metres('where the view opens'), 'room_m' => Out::number('room before the line', nullable: true),
                 'openings' => $stretch, 'parked' => $stretch, 'car_length_m' => Out::number('of the vehicle'), 'car_width_m' => Out::number('of the vehicle'),
                 'lateral_usual_m' => Out::number('middle of our lane, from the nearside kerb'), 'lateral_target_m' => Out::number('place for the turn'),
             ]),
             'profile' => Out::object([
-                'distance_m' => $column('metres to the line'), 'time_s' => $column('seconds to go'), 'speed_mps' => $column('speed'), 'decel_mps2' => $column('deceleration until the next row'),
-                'gear' => $column('gear', 'integer', true), 'clutch' => $column('up, slipping or down', 'string', true), 'lateral_m' => $column('car’s middle, metres from the nearside kerb'),
+                'distance_m' => $column('metres to the line'), 'time_s' => $column('seconds to go'), 'speed_mps' => $column('speed'),
+                'decel_mps2' => $column('deceleration until the next row'),
+                'gear' => $column('gear', 'integer', true), 'clutch' => $column('up, slipping or down', 'string', true),
+                'lateral_m' => $column('car’s middle, metres from the nearside kerb'),
             ]),
             'conflicts' => Out::list(Out::object([
-                'code' => Out::text('stable name'), 'rule' => Out::text('the rule that gave way'), 'rule_m' => Out::number('its place', nullable: true), 'needed_m' => Out::number('the place taken', nullable: true),
-                'shift_m' => Out::number('how far it was moved, + earlier', nullable: true), 'done' => Out::text('what the plan did'), 'message' => Out::text('sentence for the user'), 'data' => ['type' => 'object'],
+                'code' => Out::text('stable name'), 'rule' => Out::text('the rule that gave way'),
+                'rule_m' => Out::number('its place', nullable: true), 'needed_m' => Out::number('the place taken', nullable: true),
+                'shift_m' => Out::number('how far it was moved, + earlier', nullable: true), 'done' => Out::text('what the plan did'),
+                'message' => Out::text('sentence for the user'), 'data' => ['type' => 'object'],
             ])),
-            'practice' => Out::list(Out::object(['question' => Out::text('what practices differ in'), 'text' => Out::text('the question in words'), 'value' => Out::text('the choice used'), 'words' => Out::text('the choice in words'), 'reason' => Out::text('why one would')])),
+            'practice' => Out::list(
+                Out::object([
+                    'question' => Out::text('what practices differ in'), 'text' => Out::text('the question in words'),
+                    'value' => Out::text('the choice used'), 'words' => Out::text('the choice in words'), 'reason' => Out::text('why one would'),
+                ]),
+            ),
         ];
     }
 }

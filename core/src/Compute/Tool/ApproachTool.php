@@ -81,7 +81,11 @@ final class ApproachTool implements ReadsAScene
             VehicleField::field(),
             PracticeField::field(),
             ChoiceField::of('learner_level', 'default developing', LearnerLevel::class),
-            new QuantityField('comfort_decel', 'mean deceleration that feels comfortable on a dry road, default 2; 0.8 of it is planned with in the wet, 0.2 on ice', Kind::Acceleration, 0.5, 6.0),
+            new QuantityField(
+                'comfort_decel',
+                'mean deceleration that feels comfortable on a dry road, default 2; 0.8 of it is planned with in the wet, 0.2 on ice',
+                Kind::Acceleration, 0.5, 6.0,
+            ),
         );
     }
 
@@ -130,6 +134,9 @@ final class ApproachTool implements ReadsAScene
         $plan = StandingPlan::of($approach->vehicle->hasClutch(), $approach->gradient->inRiseOverRun() > 0.02);
         $card = Card::of($approach->routine, $approach->pack, $approach->practice, $approach->vehicle->hasClutch(), $approach->level);
 
-        return new Answer($approach->pack->code(), $approach->pack->version(), StandingPresenter::body($approach, $plan, $card), [...$plan->assumptions(), ...ApproachReader::defaults($input, $approach)], []);
+        return new Answer(
+            $approach->pack->code(), $approach->pack->version(), StandingPresenter::body($approach, $plan, $card),
+            [...$plan->assumptions(), ...ApproachReader::defaults($input, $approach)], [],
+        );
     }
 }

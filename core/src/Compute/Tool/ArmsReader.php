@@ -18,7 +18,10 @@ final class ArmsReader
         $arms = [];
         foreach ($input->objects('arms') as $i => $arm) {
             [$approach, $bus] = self::lanes($arm, $now, "arms.{$i}.");
-            $arms[] = new Arm($arm->text('name') ?? '', $arm->number('angle_deg') ?? 0.0, $approach, self::whole($arm, 'exit_lanes', "arms.{$i}.") ?? 1, $bus, $arm->distance('exit_room')?->inMetres());
+            $arms[] = new Arm(
+                $arm->text('name') ?? '', $arm->number('angle_deg') ?? 0.0, $approach, self::whole($arm, 'exit_lanes', "arms.{$i}.") ?? 1, $bus,
+                $arm->distance('exit_room')?->inMetres(),
+            );
         }
         if (count($arms) < 2) {
             throw BadInput::field('arms', 'must name at least two roads.');

@@ -24,7 +24,8 @@ final class CarShape
     {
         return Out::object([
             'wheelbase_m' => Out::number('front to rear axle'), 'width_m' => Out::number('overall'), 'track_m' => Out::number('between the wheels'),
-            'front_overhang_m' => Out::number('front axle to bumper'), 'rear_overhang_m' => Out::number('rear axle to bumper'), 'height_m' => Out::number('overall'),
+            'front_overhang_m' => Out::number('front axle to bumper'), 'rear_overhang_m' => Out::number('rear axle to bumper'),
+            'height_m' => Out::number('overall'),
         ]);
     }
 }

@@ -92,7 +92,11 @@ final class CrossingTool implements Tool
         ], [
             new Assumption('walking speed', $person->walking, 'm/s', $input->has('walking') ? Source::given() : $pack->walkingSpeedSource()),
             new Assumption(Wording::part($pack, 'to whom we {give way}'), $pack->peopleRule()->value, '', $pack->peopleRuleSource()),
-            ...($input->has('our_path') ? [] : [new Assumption('our path', sprintf('%.1f to %.1f', $person->pathFrom, $person->pathTo), 'm', Source::assumed())]),
+            ...(
+                $input->has('our_path')
+                    ? []
+                    : [new Assumption('our path', sprintf('%.1f to %.1f', $person->pathFrom, $person->pathTo), 'm', Source::assumed())]
+            ),
             ...CommonFields::defaults($input, CommonFields::default('waiting', false)),
         ], []);
     }
@@ -140,7 +144,10 @@ final class CrossingTool implements Tool
         if ($island !== null && $practice->answer('people') === 'past-island') {
             $wait = max($island, $person->secondsUntilOutOfOurWay());
 
-            return [$wait, $wait > 0.0 ? 'Going away: wait at the least until they are past the island.' : 'Going away and past the island: go, where local law allows.'];
+            return [
+                $wait,
+                $wait > 0.0 ? 'Going away: wait at the least until they are past the island.' : 'Going away and past the island: go, where local law allows.',
+            ];
         }
 
         return [$person->secondsUntilOver(), 'Going away: wait until they are over.'];

@@ -87,9 +87,13 @@ final class EngineTool implements Tool
                 'gear' => Out::integer('gear'), 'accel_mps2' => Out::number('acceleration available in it'), 'reason' => Out::text('why'),
             ]), 'the gear for each purpose'),
             'run' => Out::maybe(Out::object([
-                'reached' => Out::flag('whether the speed is reached at all'), 'time_s' => Out::number('seconds it takes'), 'distance_m' => Out::number('metres it takes'),
+                'reached' => Out::flag('whether the speed is reached at all'), 'time_s' => Out::number('seconds it takes'),
+                'distance_m' => Out::number('metres it takes'),
                 'speed_mps' => Out::number('reached'), 'gear' => Out::integer('at the end'),
-                'changes' => Out::list(Out::object(['at_mps' => Out::number('road speed'), 'from_gear' => Out::integer('before'), 'to_gear' => Out::integer('after')]), 'up, at nine tenths of the red line'),
+                'changes' => Out::list(
+                    Out::object(['at_mps' => Out::number('road speed'), 'from_gear' => Out::integer('before'), 'to_gear' => Out::integer('after')]),
+                    'up, at nine tenths of the red line',
+                ),
             ]), 'full gas up to to_speed; null without one'),
             'idle_rpm' => Out::number('idling speed; 0 for a motor'),
             'red_line_rpm' => Out::number('highest engine speed'),
@@ -135,15 +139,21 @@ final class EngineTool implements Tool
             'rev_change' => $after === null ? null : round($after - $before, 1),
             'over_rev' => $overRev,
             'labours' => $performance->labours($speed, $gear) || ($to !== null && $performance->labours($speed, $to)),
-            'rule_of_thumb' => $rule === null ? null : ['at_rpm' => $rule->atRpm, 'low' => $rule->low, 'high' => $rule->high, 'agrees' => $rule->agrees, 'message' => $rule->message],
+            'rule_of_thumb' => $rule === null ? null : [
+                'at_rpm' => $rule->atRpm, 'low' => $rule->low, 'high' => $rule->high, 'agrees' => $rule->agrees, 'message' => $rule->message,
+            ],
             'best_gear' => GearChoice::for($vehicle, $wanted, $speed, $gradient)->gear,
             'choices' => array_map(static fn (GearChoice $choice): array => [
-                'purpose' => $choice->purpose->value, 'gear' => $choice->gear, 'accel_mps2' => round($choice->acceleration, 3), 'reason' => Wording::part($pack, $choice->reason),
+                'purpose' => $choice->purpose->value, 'gear' => $choice->gear, 'accel_mps2' => round($choice->acceleration, 3),
+                'reason' => Wording::part($pack, $choice->reason),
             ], $choices),
             'run' => self::run($input, $vehicle, $speed, $gradient),
             'idle_rpm' => round($vehicle->engine->idleRpm, 1),
             'red_line_rpm' => round($vehicle->engine->redLineRpm, 1),
-            'gears' => array_map(static fn (int $one): array => self::row($pack, $vehicle, $performance, $one, $speed, $gradient), range(1, $vehicle->gearbox->topGear())),
+            'gears' => array_map(
+                static fn (int $one): array => self::row($pack, $vehicle, $performance, $one, $speed, $gradient),
+                range(1, $vehicle->gearbox->topGear()),
+            ),
         ], self::assumptions($vehicle, $input, $wanted, $pack), $overRev
             ? [new Warning('over-rev', 'The engine would turn above its red line: brake first, or choose a higher gear.')] : []);
     }
@@ -158,11 +168,17 @@ final class EngineTool implements Tool
         if ($to->inMetresPerSecond() <= $from->inMetresPerSecond()) {
             throw BadInput::field('to_speed_mps', 'must be more than the speed it starts from.');
         }
-        $run = FullGas::run($vehicle, $from, $to, $gradient, self::gear($input, 'gear', $vehicle) ?? GearChoice::for($vehicle, Purpose::Pull, $from, $gradient)->gear);
+        $run = FullGas::run(
+            $vehicle, $from, $to, $gradient, self::gear($input, 'gear', $vehicle) ?? GearChoice::for($vehicle, Purpose::Pull, $from, $gradient)->gear,
+        );
 
         return [
-            'reached' => $run->reached, 'time_s' => round($run->time, 2), 'distance_m' => round($run->distance, 1), 'speed_mps' => round($run->speed, 3), 'gear' => $run->gear,
-            'changes' => array_map(static fn (array $change): array => ['at_mps' => round($change['at'], 3), 'from_gear' => $change['from'], 'to_gear' => $change['to']], $run->changes),
+            'reached' => $run->reached, 'time_s' => round($run->time, 2), 'distance_m' => round($run->distance, 1),
+            'speed_mps' => round($run->speed, 3), 'gear' => $run->gear,
+            'changes' => array_map(
+                static fn (array $change): array => ['at_mps' => round($change['at'], 3), 'from_gear' => $change['from'], 'to_gear' => $change['to']],
+                $run->changes,
+            ),
         ];
     }
 

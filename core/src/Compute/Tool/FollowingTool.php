@@ -45,7 +45,8 @@ final class FollowingTool implements Tool
             CommonFields::packField(),
             (new QuantityField('speed', 'ours', Kind::Speed, 0.5, 70.0))->required(),
             CommonFields::surfaceField(),
-            (new EitherField('gap', new QuantityField('gap', 'measured gap as time', Kind::Duration, 0.0, 60.0), new QuantityField('gap', 'measured gap as distance', Kind::Distance, 0.0, 4000.0)))->required(),
+            (new EitherField('gap', new QuantityField('gap', 'measured gap as time', Kind::Duration, 0.0, 60.0), new QuantityField('gap', 'measured gap as distance', Kind::Distance, 0.0, 4000.0)))
+                ->required(),
             new QuantityField('leader_speed', 'of the vehicle ahead, as of one that has dropped in; default ours', Kind::Speed, 0.0, 70.0),
             new QuantityField('vehicle_length', 'length counted as one car; default 4.5 m', Kind::Distance, 1.0, 25.0),
         );
@@ -71,7 +72,10 @@ final class FollowingTool implements Tool
     {
         $found = [];
         if (! $following->opensBeforeStanding) {
-            $found[] = new Warning('slower-than-standing', 'Easing off alone does not open the gap before our own car would stand: wait until the leader is further ahead.');
+            $found[] = new Warning(
+                'slower-than-standing',
+                'Easing off alone does not open the gap before our own car would stand: wait until the leader is further ahead.',
+            );
         }
         if ($following->leastMetres < 0.0) {
             $found[] = new Warning('brake', 'Easing off alone does not do here: brake, mirror first.');
@@ -108,7 +112,9 @@ final class FollowingTool implements Tool
             new Assumption('gap wanted', $following->wantedSeconds, 's', $pack->followingGapSource($surface)),
             new Assumption('easing off', Following::EASING_OFF, 'm/s2', Source::assumed()),
             new Assumption('leader keeps a steady speed', true, '', Source::assumed()),
-            ...CommonFields::defaults($input, CommonFields::default('surface', Surface::Dry->value), CommonFields::default('vehicle_length', self::CAR_LENGTH_M, 'm')),
+            ...CommonFields::defaults(
+                $input, CommonFields::default('surface', Surface::Dry->value), CommonFields::default('vehicle_length', self::CAR_LENGTH_M, 'm'),
+            ),
         ], self::warnings($following));
     }
 }

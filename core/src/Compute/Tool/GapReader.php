@@ -44,7 +44,9 @@ final class GapReader
         $lanes = self::whole($input, 'lanes', 1);
         $rolling = $input->speed('rolling')?->inMetresPerSecond() ?? 0.0;
         $delay = $input->duration('delay')?->inSeconds() ?? ($rolling > 0.0 ? self::DELAY_ROLLING_S : self::DELAY_FROM_REST_S);
-        $radius = $flank === null ? 0.0 : ($input->distance('turn_radius')?->inMetres() ?? ($flank === Flank::Near ? self::RADIUS_NEAR_M : self::RADIUS_ACROSS_M));
+        $radius = $flank === null
+            ? 0.0
+            : ($input->distance('turn_radius')?->inMetres() ?? ($flank === Flank::Near ? self::RADIUS_NEAR_M : self::RADIUS_ACROSS_M));
         $length = self::lengthOf($vehicle);
         $crossed = $lanes * $lane;
         // From the line to the middle of the lane we end in. A wider arc than that has begun before the line.
@@ -56,18 +58,29 @@ final class GapReader
         $along = $radius * cos($turned);
         $surface = CommonFields::surface($input);
         $comfortable = $radius > 0.0 ? sqrt(Corner::COMFORTABLE_SIDEWAYS * max(self::SHARE_ON_ICE, $surface->shareOfComfort()) * $radius) : INF;
-        $ours = PullAway::run($vehicle, CommonFields::gradient($input), $rolling, $delay, $path, max($comfortable, $rolling), max($speed, $rolling), $path + 2.0 * $crossed + $length);
+        $ours = PullAway::run(
+            $vehicle, CommonFields::gradient($input), $rolling, $delay, $path, max($comfortable, $rolling), max($speed, $rolling),
+            $path + 2.0 * $crossed + $length,
+        );
         $streams = self::streams($manoeuvre, $pack, $ours, $speed, $crossed, $path, $along, $radius, $length);
         $from = $input->text('other_from') ?? 'both';
         $counted = array_values(array_filter($streams, static fn (array $stream): bool => $from === 'both' || $stream[0] === $from));
         if ($counted === []) {
             throw BadInput::field('other_from', 'must be a side this manoeuvre meets: '.implode(' or ', array_column($streams, 0)).'.');
         }
-        $sides = array_map(static fn (array $stream): SideGap => new SideGap($stream[0], $stream[1]->joined, $stream[1]->criticalSeconds(), $distance / $speed, $stream[1]->decelerationAsked($distance)), $counted);
+        $sides = array_map(
+            static fn (array $stream): SideGap => new SideGap(
+                $stream[0], $stream[1]->joined, $stream[1]->criticalSeconds(), $distance / $speed, $stream[1]->decelerationAsked($distance),
+            ),
+            $counted,
+        );
 
         return new Gap(
             $sides, self::waitFor($input, $ours, $path), $ours, $vehicle, $speed, $delay,
-            GapStandard::seconds($manoeuvre, $flank, $length, $vehicle->trailers !== [], ($lanes - 1) * ($flank === null ? 2 : 1), CommonFields::gradient($input)->inRiseOverRun()),
+            GapStandard::seconds(
+                $manoeuvre, $flank, $length, $vehicle->trailers !== [], ($lanes - 1) * ($flank === null ? 2 : 1),
+                CommonFields::gradient($input)->inRiseOverRun(),
+            ),
             GapStandard::headway($manoeuvre, $flank),
             $straight, $radius, $turned, $lane, $lanes,
         );
@@ -78,16 +91,23 @@ final class GapReader
      *
      * @return non-empty-list<array{string, Stream}>
      */
-    private static function streams(Manoeuvre $manoeuvre, RulePack $pack, PullAway $ours, float $speed, float $crossed, float $path, float $along, float $radius, float $length): array
-    {
+    private static function streams(
+        Manoeuvre $manoeuvre, RulePack $pack, PullAway $ours, float $speed, float $crossed, float $path, float $along, float $radius, float $length,
+    ): array {
         $first = Flank::Off->side($pack);
         $second = Flank::Near->side($pack);
 
         return match (true) {
             $manoeuvre === Manoeuvre::TurnAcross => [['ahead', Stream::crossed($first, $ours, $speed, self::acrossByTurning($crossed, $radius), $length)]],
-            $manoeuvre === Manoeuvre::Cross => [[$first->value, Stream::crossed($first, $ours, $speed, $crossed, $length)], [$second->value, Stream::crossed($second, $ours, $speed, 2.0 * $crossed, $length)]],
+            $manoeuvre === Manoeuvre::Cross => [
+                [$first->value, Stream::crossed($first, $ours, $speed, $crossed, $length)],
+                [$second->value, Stream::crossed($second, $ours, $speed, 2.0 * $crossed, $length)],
+            ],
             $manoeuvre->flank($pack) === Flank::Near => [[$first->value, Stream::joined($first, $ours, $speed, $path, $along, $length)]],
-            default => [[$first->value, Stream::crossed($first, $ours, $speed, $crossed, $length)], [$second->value, Stream::joined($second, $ours, $speed, $path, $along, $length)]],
+            default => [
+                [$first->value, Stream::crossed($first, $ours, $speed, $crossed, $length)],
+                [$second->value, Stream::joined($second, $ours, $speed, $path, $along, $length)],
+            ],
         };
     }
 

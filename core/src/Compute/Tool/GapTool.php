@@ -85,11 +85,20 @@ final class GapTool implements Tool
             'sight_distance_m' => Out::number('needed: the longer of both gaps at their speed'),
             'sight_enough' => ['type' => ['boolean', 'null'], 'description' => 'null where the sight was not given'],
             'sides' => Out::list(Out::object([
-                'from' => ['enum' => ['left', 'right', 'ahead']], 'joined' => Out::flag('we drive on in this stream'), 'time_needed_s' => Out::number('least gap'), 'time_available_s' => Out::number('this gap'),
-                'margin_s' => Out::number('between them'), 'other_decel_needed_mps2' => Out::number('0, or what it takes; null where nothing would', nullable: true), 'verdict' => $verdict,
+                'from' => ['enum' => ['left', 'right', 'ahead']], 'joined' => Out::flag('we drive on in this stream'),
+                'time_needed_s' => Out::number('least gap'), 'time_available_s' => Out::number('this gap'),
+                'margin_s' => Out::number('between them'),
+                'other_decel_needed_mps2' => Out::number('0, or what it takes; null where nothing would', nullable: true), 'verdict' => $verdict,
             ])),
-            'motion' => Out::object(['time_s' => Out::list(['type' => 'number'], 'from the decision'), 'ours_m' => Out::list(['type' => 'number'], 'front bumper along our path'), 'speed_mps' => Out::list(['type' => 'number'], 'ours')]),
-            'path' => Out::object(['straight_m' => Out::number('before the wheel turns'), 'radius_m' => Out::number('of the turn; 0 straight over'), 'turned_deg' => Out::number('heading already turned at the line'), 'turn_m' => Out::number('along the arc from there'), 'lane_width_m' => Out::number('m'), 'lanes' => Out::integer('each direction')]),
+            'motion' => Out::object([
+                'time_s' => Out::list(['type' => 'number'], 'from the decision'),
+                'ours_m' => Out::list(['type' => 'number'], 'front bumper along our path'), 'speed_mps' => Out::list(['type' => 'number'], 'ours'),
+            ]),
+            'path' => Out::object([
+                'straight_m' => Out::number('before the wheel turns'), 'radius_m' => Out::number('of the turn; 0 straight over'),
+                'turned_deg' => Out::number('heading already turned at the line'), 'turn_m' => Out::number('along the arc from there'),
+                'lane_width_m' => Out::number('m'), 'lanes' => Out::integer('each direction'),
+            ]),
             'car' => CarShape::schema(),
         ];
     }
@@ -130,7 +139,10 @@ final class GapTool implements Tool
                 'ours_m' => array_map(static fn (int $i): float => round($motion->metres[$i], 3), $shown),
                 'speed_mps' => array_map(static fn (int $i): float => round($motion->speeds[$i], 3), $shown),
             ],
-            'path' => ['straight_m' => round($gap->straight, 2), 'radius_m' => round($gap->radius, 2), 'turned_deg' => round($gap->turned * 180.0 / M_PI, 1), 'turn_m' => round($gap->arc(), 2), 'lane_width_m' => $gap->laneWidth, 'lanes' => $gap->lanes],
+            'path' => [
+                'straight_m' => round($gap->straight, 2), 'radius_m' => round($gap->radius, 2), 'turned_deg' => round($gap->turned * 180.0 / M_PI, 1),
+                'turn_m' => round($gap->arc(), 2), 'lane_width_m' => $gap->laneWidth, 'lanes' => $gap->lanes,
+            ],
             'car' => CarShape::of($gap->vehicle->chassis),
         ], self::assumptions($input, $gap, $pack), self::warnings($sight, $needed, $gap));
     }
@@ -148,7 +160,11 @@ final class GapTool implements Tool
             new Assumption('gap of road design', round($gap->published, 2), 's', Source::fromMemory(GapStandard::DOCUMENT)),
             new Assumption('headway half of all drivers accept', $gap->accepted, 's', Source::fromMemory(GapStandard::HEADWAYS)),
             new Assumption('vehicle', VehicleField::named($gap->vehicle, $pack), '', $input->has('vehicle') ? Source::given() : Source::assumed()),
-            ...CommonFields::defaults($input, CommonFields::default('other_from', 'both'), CommonFields::default('rolling', 0.0, 'm/s'), CommonFields::default('lane_width', $gap->laneWidth, 'm'), CommonFields::default('lanes', $gap->lanes), CommonFields::default('gradient', 0.0, 'rise over run'), CommonFields::default('surface', 'dry')),
+            ...CommonFields::defaults(
+                $input, CommonFields::default('other_from', 'both'), CommonFields::default('rolling', 0.0, 'm/s'),
+                CommonFields::default('lane_width', $gap->laneWidth, 'm'), CommonFields::default('lanes', $gap->lanes),
+                CommonFields::default('gradient', 0.0, 'rise over run'), CommonFields::default('surface', 'dry'),
+            ),
         ];
     }
 
@@ -157,7 +173,10 @@ final class GapTool implements Tool
     {
         $found = array_map(static fn (string $reason): Warning => new Warning('wait-first', $reason), $gap->waitFor);
         if ($sight !== null && $sight < $needed) {
-            $found[] = new Warning('sight-too-short', sprintf('Only %.0f m can be seen, %.0f m are needed: creep to where more is seen, listen, or go another way.', $sight, $needed));
+            $found[] = new Warning(
+                'sight-too-short',
+                sprintf('Only %.0f m can be seen, %.0f m are needed: creep to where more is seen, listen, or go another way.', $sight, $needed),
+            );
         }
 
         return $found;

@@ -117,6 +117,9 @@ final class JoinTool implements ReadsAScene
         // Where a line is solid to the end there is no place to join: the reserve gives way.
         $gap = $input->duration('gap')?->inSeconds() ?? $pack->followingGap(CommonFields::surface($input))->inSeconds() / 2.0;
 
-        return new Joining($slip, $vehicle, $gear, $entry->inMetresPerSecond(), $main->inMetresPerSecond(), max($limit->inMetresPerSecond(), $main->inMetresPerSecond()), new Room($gap, $vehicle->length->inMetres()), NeighboursField::read($input));
+        return new Joining(
+            $slip, $vehicle, $gear, $entry->inMetresPerSecond(), $main->inMetresPerSecond(),
+            max($limit->inMetresPerSecond(), $main->inMetresPerSecond()), new Room($gap, $vehicle->length->inMetres()), NeighboursField::read($input),
+        );
     }
 }

@@ -23,8 +23,11 @@ final class LaneChangePresenter
         $finite = static fn (?float $value): ?float => $value === null || is_infinite($value) ? null : round($value, 2);
 
         return [
-            'kind' => $option->kind, 'feasible' => $option->feasible, 'accel_mps2' => round($option->acceleration, 2), 'speed_mps' => round($option->endSpeed, 2), 'time_s' => round($option->seconds, 2),
-            'metres_m' => round($option->metres, 1), 'spare_m' => $finite($option->spare), 'gap_ahead_s' => $finite($option->gapAhead), 'gap_behind_s' => $finite($option->gapBehind), 'in_room' => $option->inRoom, 'motion' => $option->motion(), 'cost' => round($option->cost(), 3),
+            'kind' => $option->kind, 'feasible' => $option->feasible, 'accel_mps2' => round($option->acceleration, 2),
+            'speed_mps' => round($option->endSpeed, 2), 'time_s' => round($option->seconds, 2),
+            'metres_m' => round($option->metres, 1), 'spare_m' => $finite($option->spare), 'gap_ahead_s' => $finite($option->gapAhead),
+            'gap_behind_s' => $finite($option->gapBehind), 'in_room' => $option->inRoom, 'motion' => $option->motion(),
+            'cost' => round($option->cost(), 3),
         ];
     }
 
@@ -34,7 +37,10 @@ final class LaneChangePresenter
             return 'Not into this lane: it is for buses at this hour. Only its hours count; enter after its end marking.';
         }
         if ($junction !== null && $junction < $takes) {
-            return sprintf(Wording::in($pack, 'A change takes %s at this speed, the {junction} is %s away: not safe now, at the next.'), $pack->lengthUnit()->place($takes), $pack->lengthUnit()->place($junction));
+            return sprintf(
+                Wording::in($pack, 'A change takes %s at this speed, the {junction} is %s away: not safe now, at the next.'),
+                $pack->lengthUnit()->place($takes), $pack->lengthUnit()->place($junction),
+            );
         }
         if ($best === null) {
             return 'No gap fits for now: stay, ease off, look again; a late direction may be declined.';
@@ -44,7 +50,9 @@ final class LaneChangePresenter
         return match ($best->kind) {
             'faster-ahead' => sprintf('Faster into the gap ahead: %s in %.1f s.', $words, $best->seconds),
             'easier-behind' => sprintf('Easier into the gap behind: %s in %.1f s.', $words, $best->seconds),
-            default => $best->seconds <= LaneChange::CHECKS_S ? 'As you are: the gap is there.' : sprintf('As you are, and wait: it opens in %.1f s.', $best->seconds),
+            default => $best->seconds <= LaneChange::CHECKS_S ? 'As you are: the gap is there.' : sprintf(
+                'As you are, and wait: it opens in %.1f s.', $best->seconds,
+            ),
         };
     }
 
@@ -89,10 +97,19 @@ final class LaneChangePresenter
             $found[] = new Warning('no-gap', 'Nothing that the car can do in the room there is keeps a gap on both sides.');
         }
         foreach ($passing as $other) {
-            $found[] = new Warning('being-passed', "{$other->name} is passing: let it by, look again, then move. Somebody from the next lane but one may take the same gap.");
+            $found[] = new Warning(
+                'being-passed',
+                "{$other->name} is passing: let it by, look again, then move. Somebody from the next lane but one may take the same gap.",
+            );
         }
         if ($second !== null && $second < $takes) {
-            $found[] = new Warning('two-junctions', sprintf('Between the two lie %s, a change takes %s: the lane of the second before the first, then cancel so as not to seem to turn there.', $pack->lengthUnit()->place($second), $pack->lengthUnit()->place($takes)));
+            $found[] = new Warning(
+                'two-junctions',
+                sprintf(
+                    'Between the two lie %s, a change takes %s: the lane of the second before the first, then cancel so as not to seem to turn there.',
+                    $pack->lengthUnit()->place($second), $pack->lengthUnit()->place($takes),
+                ),
+            );
         }
         if ($junction !== null && $junction < $takes) {
             $found[] = new Warning('too-late', 'Go on and turn at the next: a late direction may be declined.');

@@ -53,7 +53,9 @@ final class LaneChangeTool implements ReadsAScene
             new QuantityField('speed', 'ours; default the limit', Kind::Speed, 1.0, 45.0),
             (new QuantityField('limit', 'of the road', Kind::Speed, 2.0, 45.0))->required(),
             ChoiceField::of('to', 'lane wanted', Side::class)->required(),
-            NeighboursField::field('in the lane wanted and in ours', new ChoiceField('lane', 'which lane it is in; default the one wanted', ['left', 'right', 'own'])),
+            NeighboursField::field(
+                'in the lane wanted and in ours', new ChoiceField('lane', 'which lane it is in; default the one wanted', ['left', 'right', 'own']),
+            ),
             new QuantityField('room', 'until our lane ends', Kind::Distance, 5.0, 5000.0),
             new QuantityField('junction', 'to the junction for which the lane is needed', Kind::Distance, 5.0, 5000.0),
             new QuantityField('second_junction', 'from that one to a second, whose lane is wanted', Kind::Distance, 1.0, 5000.0),
@@ -70,10 +72,18 @@ final class LaneChangeTool implements ReadsAScene
     public function output(): array
     {
         $option = Out::object([
-            'kind' => ['enum' => ['faster-ahead', 'easier-behind', 'wait']], 'feasible' => Out::flag('room everywhere, in time'), 'accel_mps2' => Out::number('negative: easing off'), 'speed_mps' => Out::number('when we move over'),
-            'time_s' => Out::number('until we move over'), 'metres_m' => Out::number('until we are in'), 'spare_m' => Out::number('room in hand to whoever has least; null where nobody is near', nullable: true),
-            'gap_ahead_s' => Out::number('to the next one ahead; null where none is', nullable: true), 'gap_behind_s' => Out::number('the next one behind to us; null where none is', nullable: true), 'in_room' => Out::flag('done where the lane still goes on'),
-            'motion' => Out::object(['time_s' => Out::list(['type' => 'number'], 'from now'), 'ours_m' => Out::list(['type' => 'number'], 'our front, from where it is now'), 'over' => Out::list(['type' => 'number'], 'share of the way into the other lane, 0 to 1')]),
+            'kind' => ['enum' => ['faster-ahead', 'easier-behind', 'wait']], 'feasible' => Out::flag('room everywhere, in time'),
+            'accel_mps2' => Out::number('negative: easing off'), 'speed_mps' => Out::number('when we move over'),
+            'time_s' => Out::number('until we move over'), 'metres_m' => Out::number('until we are in'),
+            'spare_m' => Out::number('room in hand to whoever has least; null where nobody is near', nullable: true),
+            'gap_ahead_s' => Out::number('to the next one ahead; null where none is', nullable: true),
+            'gap_behind_s' => Out::number('the next one behind to us; null where none is', nullable: true),
+            'in_room' => Out::flag('done where the lane still goes on'),
+            'motion' => Out::object([
+                'time_s' => Out::list(['type' => 'number'], 'from now'),
+                'ours_m' => Out::list(['type' => 'number'], 'our front, from where it is now'),
+                'over' => Out::list(['type' => 'number'], 'share of the way into the other lane, 0 to 1'),
+            ]),
             'cost' => Out::number('effort and patience on one scale'),
         ]);
 
@@ -81,10 +91,16 @@ final class LaneChangeTool implements ReadsAScene
             'options' => Out::list($option),
             'best' => ['type' => ['string', 'null'], 'enum' => ['faster-ahead', 'easier-behind', 'wait', null]],
             'message' => Out::text('sentence for the user'),
-            'checks' => Out::list(Out::object(['at' => Out::text('where the eyes go, or signal, or move'), 'time_s' => Out::number('from now')]), 'in the order of pack and practice'),
+            'checks' => Out::list(
+                Out::object(['at' => Out::text('where the eyes go, or signal, or move'), 'time_s' => Out::number('from now')]),
+                'in the order of pack and practice',
+            ),
             'being_passed_by' => Out::list(['type' => 'string'], 'who is passing in the lane wanted'),
             'lane_by_m' => Out::number('where a lane change at this speed has to begin for the junction; null where none was given', nullable: true),
-            'junctions' => ['type' => ['string', 'null'], 'enum' => ['room-between', 'before-the-first', null], 'description' => 'whether the second junction’s lane can wait until after the first'],
+            'junctions' => [
+                'type' => ['string', 'null'], 'enum' => ['room-between', 'before-the-first', null],
+                'description' => 'whether the second junction’s lane can wait until after the first',
+            ],
         ];
     }
 
@@ -95,7 +111,10 @@ final class LaneChangeTool implements ReadsAScene
 
     public function scene(Values $input): LaneChange
     {
-        return self::read($input, CommonFields::pack($input), $input->choice('to', Side::class) ?? throw BadInput::field('to', 'is missing.'), VehicleField::read($input));
+        return self::read(
+            $input, CommonFields::pack($input), $input->choice('to', Side::class) ?? throw BadInput::field('to', 'is missing.'),
+            VehicleField::read($input),
+        );
     }
 
     public function answer(Values $input): Answer
@@ -150,7 +169,14 @@ final class LaneChangeTool implements ReadsAScene
     /** @return list<Neighbour> faster than we are and about to come by in the lane wanted */
     private static function passing(LaneChange $change): array
     {
-        return array_values(array_filter($change->target, static fn (Neighbour $other): bool => $other->speed > $change->speed + self::PASSES_BY && $other->metres <= 0.0 && $other->metres > -self::PASSES_WITHIN));
+        return array_values(
+            array_filter(
+                $change->target,
+                static fn (Neighbour $other): bool => $other->speed > $change->speed + self::PASSES_BY
+                    && $other->metres <= 0.0
+                    && $other->metres > -self::PASSES_WITHIN,
+            ),
+        );
     }
 
     /** @return list<Assumption> */
@@ -161,7 +187,11 @@ final class LaneChangeTool implements ReadsAScene
             new Assumption('the move itself', LaneChange::MOVE_S, 's', Source::assumed()),
             new Assumption('acceleration used', PullAway::SHARE, 'of what the car has', Source::assumed()),
             new Assumption('others keep their speed', true, '', Source::assumed()),
-            ...CommonFields::defaults($input, CommonFields::default('gap', $pack->followingGap(CommonFields::surface($input))->inSeconds() / 2.0, 's'), CommonFields::default('gradient', 0.0, 'rise over run'), CommonFields::default('surface', 'dry'), CommonFields::default('vehicle', VehicleField::named($vehicle, $pack))),
+            ...CommonFields::defaults(
+                $input, CommonFields::default('gap', $pack->followingGap(CommonFields::surface($input))->inSeconds() / 2.0, 's'),
+                CommonFields::default('gradient', 0.0, 'rise over run'), CommonFields::default('surface', 'dry'),
+                CommonFields::default('vehicle', VehicleField::named($vehicle, $pack)),
+            ),
         ];
     }
 }

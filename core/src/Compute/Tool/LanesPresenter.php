@@ -24,7 +24,8 @@ final class LanesPresenter
         $sides = ['type' => ['string', 'null'], 'enum' => ['left', 'right', null]];
 
         $path = Out::list(Out::object([
-            'after' => Out::text('arm the stretch begins at'), 'sector' => Out::integer('0 first'), 'lane' => Out::integer('it begins in'), 'to_lane' => Out::integer('it ends in'),
+            'after' => Out::text('arm the stretch begins at'), 'sector' => Out::integer('0 first'), 'lane' => Out::integer('it begins in'),
+            'to_lane' => Out::integer('it ends in'),
             'action' => ['enum' => ['keep', 'move-out', 'move-in', 'leave']], 'mirrors' => Out::list(['type' => 'string'], 'looks that are due, in order'),
         ]), 'stretch by stretch');
 
@@ -34,24 +35,37 @@ final class LanesPresenter
             'cost' => Out::number('of this way'),
             'clock' => ['enum' => ['before-twelve', 'twelve', 'after-twelve']],
             'path' => $path,
-            'signals' => Out::list(Out::object(['where' => Out::text('approach, or the arm passed'), 'side' => $sides, 'off' => Out::text('where it is cancelled')]), 'where on and where off'),
+            'signals' => Out::list(
+                Out::object(['where' => Out::text('approach, or the arm passed'), 'side' => $sides, 'off' => Out::text('where it is cancelled')]),
+                'where on and where off',
+            ),
             'seconds_on_it' => Out::number('at an unhurried speed round it'),
             'acceptable_lanes' => Out::list(Out::object([
-                'lane' => Out::integer('approach lane'), 'exit_lane' => Out::integer('it leaves in'), 'cost' => Out::number('of its best way'), 'extra' => Out::number('more than the best'), 'why' => Out::list(['type' => 'string'], 'what it counts'),
+                'lane' => Out::integer('approach lane'), 'exit_lane' => Out::integer('it leaves in'), 'cost' => Out::number('of its best way'),
+                'extra' => Out::number('more than the best'), 'why' => Out::list(['type' => 'string'], 'what it counts'),
                 'path' => $path,
             ]), 'usable lanes, cheapest first'),
             'reasons' => Out::list(['type' => 'string'], 'why this lane'),
             'onward' => Out::maybe(Out::object([
                 'lane' => Out::integer('it wants'), 'changes' => Out::integer('of lane on the way there'), 'distance_m' => Out::number('to its line'),
-                'needed_m' => Out::number('for the changes, one at a time'), 'fits' => Out::flag('whether there is room for them'), 'begin_by_m' => Out::number('before its line, where the first must begin'),
+                'needed_m' => Out::number('for the changes, one at a time'), 'fits' => Out::flag('whether there is room for them'),
+                'begin_by_m' => Out::number('before its line, where the first must begin'),
             ]), 'the next junction, where one was given'),
             'lane_by_m' => Out::number('by where our lane must have been taken, metres to the line'),
             'decide_by_m' => Out::number('by where the way must be known for it, metres to the line'),
             'met' => Out::list(Out::object([
-                'kind' => ['enum' => array_column(MetKind::cases(), 'value')], 'at_m' => Out::number('metres to the line, negative beyond it'), 'time_s' => Out::number('seconds to the line, negative after it'),
-                'text' => Out::text('in words'), 'mirrors' => Out::list(['type' => 'string'], 'looks that are due'), 'side' => $sides, 'angle_deg' => Out::number('on the roundabout: from our arm', nullable: true),
+                'kind' => ['enum' => array_column(MetKind::cases(), 'value')], 'at_m' => Out::number('metres to the line, negative beyond it'),
+                'time_s' => Out::number('seconds to the line, negative after it'),
+                'text' => Out::text('in words'), 'mirrors' => Out::list(['type' => 'string'], 'looks that are due'), 'side' => $sides,
+                'angle_deg' => Out::number('on the roundabout: from our arm', nullable: true),
             ]), 'signs met and steps due, in the order of time'),
-            'links' => Out::list(Out::object(['sector' => Out::integer('0 first'), 'lane' => Out::integer('circulating lane'), 'to_lane' => Out::integer('it becomes; null where it ends at the next arm', nullable: true)]), 'spirals and lanes that end, given or generated'),
+            'links' => Out::list(
+                Out::object([
+                    'sector' => Out::integer('0 first'), 'lane' => Out::integer('circulating lane'),
+                    'to_lane' => Out::integer('it becomes; null where it ends at the next arm', nullable: true),
+                ]),
+                'spirals and lanes that end, given or generated',
+            ),
         ];
     }
 
@@ -69,10 +83,14 @@ final class LanesPresenter
                 -1 => 'before-twelve', 0 => 'twelve', default => 'after-twelve'
             },
             'path' => $question->path($best->route),
-            'signals' => array_map(static fn (array $signal): array => ['where' => $signal['where'], 'side' => $signal['side']?->value, 'off' => $signal['off']], $best->signals),
+            'signals' => array_map(
+                static fn (array $signal): array => ['where' => $signal['where'], 'side' => $signal['side']?->value, 'off' => $signal['off']],
+                $best->signals,
+            ),
             'seconds_on_it' => round($question->secondsOnIt(), 1),
             'acceptable_lanes' => array_map(static fn (Route $route): array => [
-                'lane' => $route->approachLane, 'exit_lane' => $route->exitLane, 'cost' => round($route->cost(), 3), 'extra' => round($route->cost() - $best->route->cost(), 3),
+                'lane' => $route->approachLane, 'exit_lane' => $route->exitLane, 'cost' => round($route->cost(), 3),
+                'extra' => round($route->cost() - $best->route->cost(), 3),
                 'why' => self::why($route, $question->pack), 'path' => $question->path($route),
             ], array_values($routes)),
             'reasons' => $best->reasons(count($routes)),
@@ -99,7 +117,8 @@ final class LanesPresenter
         $ahead = $best->ahead();
         if ($ahead !== null && ! $ahead->fits) {
             $found[] = new Warning('no-room-for-changes', sprintf(
-                Wording::in($question->pack, 'The way to the next {junction} is %s; its lane would take %s. Choose the lane for it here, or another way.'), $unit->place(round($ahead->distanceMetres, 1)), $unit->place(round($ahead->neededMetres, 1)),
+                Wording::in($question->pack, 'The way to the next {junction} is %s; its lane would take %s. Choose the lane for it here, or another way.'),
+                $unit->place(round($ahead->distanceMetres, 1)), $unit->place(round($ahead->neededMetres, 1)),
             ));
         }
 
@@ -134,7 +153,8 @@ final class LanesPresenter
     private static function met(Met $met): array
     {
         return [
-            'kind' => $met->kind->value, 'at_m' => round($met->atMetres, 1), 'time_s' => round($met->seconds, 1), 'text' => $met->text, 'mirrors' => $met->mirrors,
+            'kind' => $met->kind->value, 'at_m' => round($met->atMetres, 1), 'time_s' => round($met->seconds, 1), 'text' => $met->text,
+            'mirrors' => $met->mirrors,
             'side' => $met->side?->value, 'angle_deg' => $met->angleDegrees === null ? null : round($met->angleDegrees, 1),
         ];
     }

@@ -50,13 +50,20 @@ final class LanesReader
         $next = $input->choice('next_turn', Side::class);
         $speed = $input->speed('speed') ?? $pack->townLimit();
         $costs = $input->object('costs');
-        $given = array_filter(array_combine(array_keys(Costs::DEFAULTS), array_map(static fn (string $name): ?float => $costs?->number($name), array_keys(Costs::DEFAULTS))), static fn (?float $value): bool => $value !== null);
+        $given = array_filter(
+            array_combine(array_keys(Costs::DEFAULTS), array_map(static fn (string $name): ?float => $costs?->number($name), array_keys(Costs::DEFAULTS))),
+            static fn (?float $value): bool => $value !== null,
+        );
 
         return new LaneQuestion($pack, new Ring($arms, $lanes, ...self::links($input, $arms, $names, $lanes)), new Trip(
             $to === 0 ? count($arms) : $to, $to === 0 ? 360.0 : ($arms[$to] ?? $arms[0])->angle, $input->flag('passing') ?? false,
-            $next === null ? null : Flank::of($next, $pack) === Flank::Off, $input->distance('next_turn_in')?->inMetres() ?? ($next === null ? null : 100.0), new Costs($given),
+            $next === null ? null : Flank::of($next, $pack) === Flank::Off,
+            $input->distance('next_turn_in')?->inMetres() ?? ($next === null ? null : 100.0), new Costs($given),
             self::onward($input, $speed),
-        ), $input->distance('ring_radius')?->inMetres() ?? ($layout === Layout::Junction ? self::CORNER_M : ($mini ? self::MINI_RADIUS_M : self::RADIUS_M)), $mini, $layout, $speed, self::inLane($input, $arms[0]));
+        ), $input->distance('ring_radius')?->inMetres() ?? ($layout === Layout::Junction
+            ? self::CORNER_M
+            : ($mini ? self::MINI_RADIUS_M : self::RADIUS_M)), $mini, $layout, $speed, self::inLane($input,
+                $arms[0]));
     }
 
     /** The approach to it, as the approach tool takes it: the same limit, practice and car. */
@@ -66,7 +73,9 @@ final class LanesReader
             ? ['routine' => "lights-{$question->way()}"]
             : ['routine' => $question->mini ? 'mini-roundabout' : 'roundabout', 'exit' => $question->trip->angle >= 359.0 ? 'back' : $question->way()];
 
-        return new Values([...$at, 'pack' => $question->pack->code(), 'limit' => $question->speed, ...array_filter(['practice' => $input->object('practice')])]);
+        return new Values([
+            ...$at, 'pack' => $question->pack->code(), 'limit' => $question->speed, ...array_filter(['practice' => $input->object('practice')]),
+        ]);
     }
 
     /**
@@ -79,7 +88,12 @@ final class LanesReader
     {
         $from = self::index(array_map(static fn (Arm $arm): string => $arm->name, $arms), $input->text('from') ?? '', 'from');
         $zero = ($arms[$from] ?? $arms[0])->angle;
-        $turned = array_map(static fn (Arm $arm): Arm => new Arm($arm->name, fmod($arm->angle - $zero + 360.0, 360.0), $arm->approach, $arm->exitLanes, $arm->busLanes, $arm->exitRoom), $arms);
+        $turned = array_map(
+            static fn (Arm $arm): Arm => new Arm(
+                $arm->name, fmod($arm->angle - $zero + 360.0, 360.0), $arm->approach, $arm->exitLanes, $arm->busLanes, $arm->exitRoom,
+            ),
+            $arms,
+        );
         usort($turned, static fn (Arm $a, Arm $b): int => $a->angle <=> $b->angle);
 
         return $turned;
@@ -95,7 +109,9 @@ final class LanesReader
         [$spirals, $ends] = $input->flag('spirals_by_paint') === true ? Spirals::byPaint($arms, $lanes) : [[], []];
         foreach ($input->objects('spirals') as $i => $spiral) {
             $lane = self::lane($spiral, 'lane', $lanes, "spirals.{$i}");
-            $spirals[self::index($names, $spiral->text('after') ?? '', "spirals.{$i}.after").".{$lane}"] = self::lane($spiral, 'to_lane', $lanes, "spirals.{$i}");
+            $spirals[self::index($names, $spiral->text('after') ?? '', "spirals.{$i}.after").".{$lane}"] = self::lane(
+                $spiral, 'to_lane', $lanes, "spirals.{$i}",
+            );
         }
         foreach ($input->objects('ends') as $i => $end) {
             $ends[self::index($names, $end->text('after') ?? '', "ends.{$i}.after").'.'.self::lane($end, 'lane', $lanes, "ends.{$i}")] = true;
@@ -114,7 +130,9 @@ final class LanesReader
             throw BadInput::field('next_turn', 'must not be given beside next_junction.');
         }
         $lanes = array_map(static fn (Values $lane): array => $lane->texts('to'), $next->objects('approach_lanes'));
-        $onward = new Onward($lanes === [] ? [[]] : $lanes, $next->text('to') ?? '', $next->distance('distance')?->inMetres() ?? 0.0, $speed->inMetresPerSecond());
+        $onward = new Onward(
+            $lanes === [] ? [[]] : $lanes, $next->text('to') ?? '', $next->distance('distance')?->inMetres() ?? 0.0, $speed->inMetresPerSecond(),
+        );
 
         return $onward->lanes() !== [] ? $onward : throw BadInput::field('next_junction.to', "cannot be reached: no lane there is painted for {$onward->to}.");
     }

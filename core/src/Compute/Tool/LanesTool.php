@@ -73,7 +73,10 @@ final class LanesTool implements Tool
             (new TextField('from', 'arm we come from', 60))->required(),
             (new TextField('to', 'arm we want', 60))->required(),
             new NumberField('circulating_lanes', 'default as many as the widest approach', 1.0, 4.0),
-            new ListField('spirals', 'lanes that lead outward by their paint', new ObjectField('spiral', 'a lane that becomes another', $link('it becomes another')), 20),
+            new ListField(
+                'spirals', 'lanes that lead outward by their paint',
+                new ObjectField('spiral', 'a lane that becomes another', $link('it becomes another')), 20,
+            ),
             new FlagField('spirals_by_paint', 'spirals as the paint of our approach would lead them'),
             new ListField('ends', 'lanes that only lead out', new ObjectField('end', 'a lane that ends at the next arm', $link('it ends at the next arm')), 20),
             ChoiceField::of('next_turn', 'the turn after the exit', Side::class),
@@ -81,7 +84,14 @@ final class LanesTool implements Tool
             new ObjectField('next_junction', 'the junction after the exit, instead of next_turn', new Shape(
                 (new TextField('to', 'where we go there, as painted', 60))->required(),
                 (new QuantityField('distance', 'from the exit to its line', Kind::Distance, 1.0, 5000.0))->required(),
-                new ListField('approach_lanes', 'nearside first; default one without marking', new ObjectField('lane', 'an approach lane', new Shape(new ListField('to', 'names painted on it; nothing: no marking', new TextField('name', 'of a road there', 60), 8))), 4),
+                new ListField(
+                    'approach_lanes', 'nearside first; default one without marking',
+                    new ObjectField(
+                        'lane', 'an approach lane',
+                        new Shape(new ListField('to', 'names painted on it; nothing: no marking', new TextField('name', 'of a road there', 60), 8)),
+                    ),
+                    4,
+                ),
             )),
             BusHours::timeField(),
             new QuantityField('speed', 'on the approach; default the pack’s town limit', Kind::Speed, 2.0, 45.0),
@@ -93,7 +103,9 @@ final class LanesTool implements Tool
             new FlagField('mini', 'a mini-roundabout: the exit signal by the time on it'),
             new QuantityField('ring_radius', 'of the middle of the circulating lanes; default 18 m, 4 m for a mini', Kind::Distance, 2.0, 150.0),
             new ObjectField('costs', 'what each thing counts, instead of the defaults', new Shape(...array_map(
-                static fn (string $name): NumberField => new NumberField($name, Costs::WORDS[$name].'; default '.Costs::DEFAULTS[$name], 0.0, 100.0), array_keys(Costs::DEFAULTS),
+                static fn (string $name): NumberField => new NumberField(
+                    $name, Costs::WORDS[$name].'; default '.Costs::DEFAULTS[$name], 0.0, 100.0,
+                ), array_keys(Costs::DEFAULTS),
             ))),
             PracticeField::field(),
         );
@@ -113,17 +125,24 @@ final class LanesTool implements Tool
             throw BadInput::field('to', "cannot be reached: no approach lane of {$question->arm(0)->name} leads to {$question->target()->name}.");
         }
         $best = new LaneRoute(
-            $question, $routes[array_key_first($routes)], PracticeField::read($input, $pack), ApproachPlanner::plan(ApproachReader::read(LanesReader::approach($question, $input))), self::signs($input),
+            $question, $routes[array_key_first($routes)], PracticeField::read($input, $pack),
+            ApproachPlanner::plan(ApproachReader::read(LanesReader::approach($question, $input))), self::signs($input),
         );
 
-        return new Answer($pack->code(), $pack->version(), LanesPresenter::body($question, $best, $routes), self::assumptions($input, $question, $best), LanesPresenter::warnings($question, $best));
+        return new Answer(
+            $pack->code(), $pack->version(), LanesPresenter::body($question, $best, $routes), self::assumptions($input, $question, $best),
+            LanesPresenter::warnings($question, $best),
+        );
     }
 
     private static function signs(Values $input): SignsBefore
     {
         $given = static fn (string $field): ?float => $input->distance($field)?->inMetres();
 
-        return new SignsBefore($given('direction_sign') ?? SignsBefore::DIRECTION_SIGN_M, $given('lane_sign') ?? SignsBefore::LANE_SIGN_M, $given('markings') ?? SignsBefore::MARKINGS_M);
+        return new SignsBefore(
+            $given('direction_sign') ?? SignsBefore::DIRECTION_SIGN_M, $given('lane_sign') ?? SignsBefore::LANE_SIGN_M,
+            $given('markings') ?? SignsBefore::MARKINGS_M,
+        );
     }
 
     /** @return list<Assumption> */
@@ -133,7 +152,13 @@ final class LanesTool implements Tool
         $costs = $input->object('costs');
 
         return [
-            ...array_map(static fn (string $name): Assumption => new Assumption(Wording::part($question->pack, Costs::WORDS[$name]), $question->trip->costs->of($name), 'counts', $source($costs?->has($name) === true)), array_keys(Costs::DEFAULTS)),
+            ...array_map(
+                static fn (string $name): Assumption => new Assumption(
+                    Wording::part($question->pack, Costs::WORDS[$name]), $question->trip->costs->of($name), 'counts',
+                    $source($costs?->has($name) === true),
+                ),
+                array_keys(Costs::DEFAULTS),
+            ),
             ...($question->layout === Layout::Junction ? [] : [
                 new Assumption('circulating lanes', $question->ring->lanes, '', $source($input->has('circulating_lanes'))),
                 new Assumption('signals at roundabouts', 'rule of the pack', '', $question->pack->roundaboutSignalSource()),
@@ -143,7 +168,8 @@ final class LanesTool implements Tool
             new Assumption('reading a sign', $best->way->readSeconds, 's', Source::assumed()),
             CommonFields::default('sign legible from', DirectionSign::LEGIBLE_M, 'm'),
             ...CommonFields::defaults(
-                $input, CommonFields::default('direction_sign', SignsBefore::DIRECTION_SIGN_M, 'm'), CommonFields::default('lane_sign', SignsBefore::LANE_SIGN_M, 'm'),
+                $input, CommonFields::default('direction_sign', SignsBefore::DIRECTION_SIGN_M, 'm'),
+                CommonFields::default('lane_sign', SignsBefore::LANE_SIGN_M, 'm'),
                 CommonFields::default('markings', SignsBefore::MARKINGS_M, 'm'),
             ),
         ];

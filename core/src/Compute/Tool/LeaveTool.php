@@ -70,8 +70,11 @@ final class LeaveTool implements ReadsAScene
 
         return [
             'events' => Out::list(Out::object([
-                'kind' => ['enum' => array_column(LeaveEventKind::cases(), 'value')], 'at_m' => Out::number('metres to the beginning of the slip road, negative on it'), 'time_s' => Out::number('seconds to it, negative on it'),
-                'speed_mps' => Out::number('there'), 'text' => Out::text('in words'), 'side' => ['type' => ['string', 'null'], 'enum' => ['left', 'right', null]], 'gear' => Out::integer('taken there', nullable: true),
+                'kind' => ['enum' => array_column(LeaveEventKind::cases(), 'value')],
+                'at_m' => Out::number('metres to the beginning of the slip road, negative on it'),
+                'time_s' => Out::number('seconds to it, negative on it'),
+                'speed_mps' => Out::number('there'), 'text' => Out::text('in words'),
+                'side' => ['type' => ['string', 'null'], 'enum' => ['left', 'right', null]], 'gear' => Out::integer('taken there', nullable: true),
             ]), 'in the order in which they come'),
             'decel_mps2' => Out::number('mean over the hardest stretch'),
             'peak_decel_mps2' => Out::number('its hardest moment'),
@@ -82,7 +85,10 @@ final class LeaveTool implements ReadsAScene
             'slip_lane_reason' => Out::text('why'),
             'verdict' => ['enum' => ['even', 'firm', 'harsh'], 'description' => 'one even brake, a firm one from the beginning, or more than should be asked'],
             'fits' => Out::flag('whether it needs no harsh brake'),
-            'profile' => Out::object(['distance_m' => $column('metres to the beginning of the slip road'), 'time_s' => $column('seconds to it'), 'speed_mps' => $column('speed'), 'decel_mps2' => $column('deceleration')]),
+            'profile' => Out::object([
+                'distance_m' => $column('metres to the beginning of the slip road'), 'time_s' => $column('seconds to it'),
+                'speed_mps' => $column('speed'), 'decel_mps2' => $column('deceleration'),
+            ]),
         ];
     }
 
@@ -116,7 +122,10 @@ final class LeaveTool implements ReadsAScene
             new Assumption('comfortable in a bend', Leaving::SIDEWAYS, 'm/s2', Source::assumed()),
             new Assumption('harsh from', Leaving::HARSH, 'm/s2', Source::commonPractice()),
             new Assumption('markers', $pack->exitSigns()->inWords(), '', $pack->exitSigns()->source),
-            ...CommonFields::defaults($input, CommonFields::default('end_speed', round($leaving->end, 2), 'm/s'), CommonFields::default('gradient', 0.0, 'rise over run'), CommonFields::default('surface', 'dry'), CommonFields::default('lanes', 1)),
+            ...CommonFields::defaults(
+                $input, CommonFields::default('end_speed', round($leaving->end, 2), 'm/s'), CommonFields::default('gradient', 0.0, 'rise over run'),
+                CommonFields::default('surface', 'dry'), CommonFields::default('lanes', 1),
+            ),
         ], self::warnings($leaving, $input, $pack));
     }
 
@@ -155,7 +164,8 @@ final class LeaveTool implements ReadsAScene
     {
         return [
             'kind' => $event->kind->value, 'at_m' => round(-$event->placeMetres, 1) + 0.0, 'time_s' => round($plan->secondsTo($event->placeMetres), 1) + 0.0,
-            'speed_mps' => round($plan->leaving->speedAt($event->placeMetres), 2), 'text' => $event->text, 'side' => $event->side?->value, 'gear' => $event->gear,
+            'speed_mps' => round($plan->leaving->speedAt($event->placeMetres), 2), 'text' => $event->text, 'side' => $event->side?->value,
+            'gear' => $event->gear,
         ];
     }
 
@@ -183,7 +193,13 @@ final class LeaveTool implements ReadsAScene
         $verdict = $leaving->braking(CommonFields::surface($input));
         $words = static fn (float $speed): string => $pack->speedUnit()->words(Speed::ofMetresPerSecond($speed));
         if ($verdict === 'harsh') {
-            $found[] = new Warning('harsh-braking', sprintf('The brake would reach %.1f m/s²: harsh here. Nobody slows on the main road for it; look for it earlier and be ready for a firm brake at once.', $leaving->peak()));
+            $found[] = new Warning(
+                'harsh-braking',
+                sprintf(
+                    'The brake would reach %.1f m/s²: harsh here. Nobody slows on the main road for it; look for it earlier and be ready for a firm brake at once.',
+                    $leaving->peak(),
+                ),
+            );
         } elseif ($verdict === 'firm') {
             $found[] = new Warning('firm-braking', 'Short for this speed: firmly on the brake from its beginning on.');
         }

@@ -40,7 +40,10 @@ final class NeighboursField
         $read = [];
         foreach ($input->objects('vehicles') as $i => $one) {
             if ($those === null || $those($one)) {
-                $read[] = new Neighbour($one->text('name') ?? 'vehicle '.($i + 1), $one->number('distance_m') ?? 0.0, $one->speed('speed')?->inMetresPerSecond() ?? 0.0, $one->distance('length')?->inMetres() ?? Neighbour::LENGTH_M);
+                $read[] = new Neighbour(
+                    $one->text('name') ?? 'vehicle '.($i + 1), $one->number('distance_m') ?? 0.0, $one->speed('speed')?->inMetresPerSecond() ?? 0.0,
+                    $one->distance('length')?->inMetres() ?? Neighbour::LENGTH_M,
+                );
             }
         }
         self::apart($read);
@@ -60,7 +63,10 @@ final class NeighboursField
         foreach ($vehicles as $behind) {
             foreach ($vehicles as $ahead) {
                 if ($behind->metres < $ahead->metres && $behind->frontAt($within) > $ahead->frontAt($within) - $ahead->length) {
-                    $found[] = new Warning('others-meet', "At these speeds {$behind->name} would have run into {$ahead->name} by then: one of them will change something, so look again.");
+                    $found[] = new Warning(
+                        'others-meet',
+                        "At these speeds {$behind->name} would have run into {$ahead->name} by then: one of them will change something, so look again.",
+                    );
                 }
             }
         }

@@ -81,9 +81,16 @@ final class OvertakeTool implements ReadsAScene
             'rpm_at_end' => Out::number('on return', nullable: true),
             'over_rev' => Out::flag('whether the red line is reached in the gear held'),
             'point_of_no_return_s' => Out::number('from leaving the lane; before it, giving up is sooner done than going on', nullable: true),
-            'steps' => Out::list(Out::object(['time_s' => Out::number('negative: before leaving the lane'), 'step' => Out::text('which'), 'text' => Out::text('in words')]), 'in their order'),
+            'steps' => Out::list(
+                Out::object(['time_s' => Out::number('negative: before leaving the lane'), 'step' => Out::text('which'), 'text' => Out::text('in words')]),
+                'in their order',
+            ),
             'follow_m' => Out::number('behind it while waiting for a chance'), 'position_m' => Out::number('behind it in the overtaking position'),
-            'profile' => Out::object(['time_s' => $column('from leaving the lane'), 'ours_m' => $column('our front'), 'other_m' => $column('its front, from where ours was'), 'speed_mps' => $column('ours'), 'gear' => $column('ours', 'integer'), 'rpm' => $column('ours')]),
+            'profile' => Out::object([
+                'time_s' => $column('from leaving the lane'), 'ours_m' => $column('our front'),
+                'other_m' => $column('its front, from where ours was'), 'speed_mps' => $column('ours'), 'gear' => $column('ours', 'integer'),
+                'rpm' => $column('ours'),
+            ]),
             'our_length_m' => Out::number('of our vehicle'), 'other_length_m' => Out::number('of the other'),
         ];
     }
@@ -128,7 +135,10 @@ final class OvertakeTool implements ReadsAScene
             'rpm_at_end' => $finite($plan->rpmAtEnd(), 0),
             'over_rev' => $plan->overRevs(),
             'point_of_no_return_s' => $finite($over->pointOfNoReturn(), 2),
-            'steps' => array_map(static fn (array $step): array => ['time_s' => round($step['seconds'], 1), 'step' => $step['step'], 'text' => $step['text']], $plan->steps()),
+            'steps' => array_map(
+                static fn (array $step): array => ['time_s' => round($step['seconds'], 1), 'step' => $step['step'], 'text' => $step['text']],
+                $plan->steps(),
+            ),
             'follow_m' => round($follow, 1), 'position_m' => round(Overtaking::POSITION_S * $over->other, 1),
             'profile' => self::profile($over),
             'our_length_m' => $over->vehicle->length->inMetres(), 'other_length_m' => $over->otherLength,
@@ -137,8 +147,17 @@ final class OvertakeTool implements ReadsAScene
             new Assumption('margin to the oncoming vehicle', Overtaking::MARGIN_S, 's of its way', Source::assumed()),
             new Assumption('giving up: reaction', Overtaking::REACTION_S, 's', Source::assumed()),
             new Assumption('giving up: brake', Overtaking::BRAKE, 'm/s2', Source::assumed()),
-            new Assumption('passing sight distance of road design', round(PassingSight::metres($over->limit), 0), 'm', Source::fromMemory(PassingSight::DOCUMENT)),
-            ...CommonFields::defaults($input, CommonFields::default('other_length', Neighbour::LENGTH_M, 'm'), CommonFields::default('other_speed', round($over->other, 2), 'm/s'), CommonFields::default('oncoming_speed', round($over->oncoming, 2), 'm/s'), CommonFields::default('return_gap', Overtaking::RETURN_S, 's'), CommonFields::default('gear', $over->gear), CommonFields::default('gradient', 0.0, 'rise over run'), CommonFields::default('vehicle', VehicleField::named($over->vehicle, $pack))),
+            new Assumption(
+                'passing sight distance of road design', round(PassingSight::metres($over->limit), 0), 'm',
+                Source::fromMemory(PassingSight::DOCUMENT),
+            ),
+            ...CommonFields::defaults(
+                $input, CommonFields::default('other_length', Neighbour::LENGTH_M, 'm'),
+                CommonFields::default('other_speed', round($over->other, 2), 'm/s'),
+                CommonFields::default('oncoming_speed', round($over->oncoming, 2), 'm/s'),
+                CommonFields::default('return_gap', Overtaking::RETURN_S, 's'), CommonFields::default('gear', $over->gear),
+                CommonFields::default('gradient', 0.0, 'rise over run'), CommonFields::default('vehicle', VehicleField::named($over->vehicle, $pack)),
+            ),
         ], self::warnings($plan, $pack));
     }
 
@@ -160,7 +179,8 @@ final class OvertakeTool implements ReadsAScene
 
         return new Overtaking(
             $vehicle, CommonFields::gradient($input), $gear, $other->inMetresPerSecond(), $input->distance('other_length')?->inMetres() ?? Neighbour::LENGTH_M,
-            $limit->inMetresPerSecond(), $input->speed('oncoming_speed')?->inMetresPerSecond() ?? $limit->inMetresPerSecond(), ! ($input->flag('hold_gear') ?? false),
+            $limit->inMetresPerSecond(), $input->speed('oncoming_speed')?->inMetresPerSecond() ?? $limit->inMetresPerSecond(),
+            ! ($input->flag('hold_gear') ?? false),
             $input->duration('return_gap')?->inSeconds() ?? Overtaking::RETURN_S,
         );
     }
@@ -215,9 +235,14 @@ final class OvertakeTool implements ReadsAScene
             $found[] = new Warning('over-rev', 'The gear runs out at the red line before the other is passed: the next one up pulls on.');
         }
         if ($plan->rehearsal) {
-            $found[] = new Warning('rehearsal', Wording::in($pack, 'A {dual carriageway} is the safe double: same steps, same order, nobody coming the other way.'));
+            $found[] = new Warning(
+                'rehearsal', Wording::in($pack, 'A {dual carriageway} is the safe double: same steps, same order, nobody coming the other way.'),
+            );
         } else {
-            $found[] = new Warning('only-where-lawful', Wording::in($pack, 'Needed, lawful and a long view: never near a bend, a brow, a dip that can hide a car, or a {junction}.'));
+            $found[] = new Warning(
+                'only-where-lawful',
+                Wording::in($pack, 'Needed, lawful and a long view: never near a bend, a brow, a dip that can hide a car, or a {junction}.'),
+            );
         }
 
         return $found;

@@ -58,7 +58,10 @@ final class PathField
         }
         $radius = $path->distance('radius')?->inMetres() ?? 0.0;
         if ($radius <= $units[0]->wheelbase) {
-            throw BadInput::field('path.radius_m', sprintf('must be more than the first unit’s wheelbase of %.2f m: its rear axle would stand still.', $units[0]->wheelbase));
+            throw BadInput::field(
+                'path.radius_m',
+                sprintf('must be more than the first unit’s wheelbase of %.2f m: its rear axle would stand still.', $units[0]->wheelbase),
+            );
         }
 
         return ['radius' => $radius, 'angle' => ($path->number('angle_deg') ?? 90.0) * M_PI / 180.0];

@@ -14,9 +14,18 @@ final class PlannedBy
 {
     /** Inputs of each tool that belong to the road, whoever drives it; speeds in either unit. */
     private const OF_THE_ROAD = [
-        'approach' => ['limit_mph', 'limit_kmh', 'control', 'view', 'view_from_m', 'gradient', 'room_m', 'openings', 'parked', 'one_way', 'road_width_m', 'turn_radius_m', 'exit', 'light', 'sign', 'then'],
-        'join' => ['slip_length_m', 'entry_speed_mph', 'entry_speed_kmh', 'main_speed_mph', 'main_speed_kmh', 'gradient', 'limit_change_m', 'slip_angle_deg', 'solid_line_m'],
-        'leave' => ['slip_length_m', 'main_speed_mph', 'main_speed_kmh', 'end_speed_mph', 'end_speed_kmh', 'gradient', 'bend_radius_m', 'bend_from_m', 'lanes', 'next_turn', 'lower_limit_m'],
+        'approach' => [
+            'limit_mph', 'limit_kmh', 'control', 'view', 'view_from_m', 'gradient', 'room_m', 'openings', 'parked', 'one_way', 'road_width_m',
+            'turn_radius_m', 'exit', 'light', 'sign', 'then',
+        ],
+        'join' => [
+            'slip_length_m', 'entry_speed_mph', 'entry_speed_kmh', 'main_speed_mph', 'main_speed_kmh', 'gradient', 'limit_change_m', 'slip_angle_deg',
+            'solid_line_m',
+        ],
+        'leave' => [
+            'slip_length_m', 'main_speed_mph', 'main_speed_kmh', 'end_speed_mph', 'end_speed_kmh', 'gradient', 'bend_radius_m', 'bend_from_m',
+            'lanes', 'next_turn', 'lower_limit_m',
+        ],
         'overtake' => ['limit_mph', 'limit_kmh', 'gradient'],
         'lane-change' => ['limit_mph', 'limit_kmh', 'gradient'],
     ];

@@ -55,7 +55,10 @@ final class PracticeField
             return (string) array_key_first($packs);
         }
 
-        return implode(', ', array_map(static fn (string|int $value, array $codes): string => "{$value} under ".implode(' and ', $codes), array_keys($packs), $packs));
+        return implode(
+            ', ',
+            array_map(static fn (string|int $value, array $codes): string => "{$value} under ".implode(' and ', $codes), array_keys($packs), $packs),
+        );
     }
 
     /** @return list<string|int> numbers as numbers */

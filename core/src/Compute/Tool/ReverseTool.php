@@ -70,20 +70,30 @@ final class ReverseTool implements Tool
             'end_gap_m' => $nullable('rear wheel to kerb at the end; null where no kerb is followed'),
             'touches_at_m' => $nullable('where the wheel meets the kerb if nothing is done; null where it does not'),
             'correct_turns' => $nullable('of the hand wheel to take the angle out over two metres'),
-            'gap_by_angle' => Out::list(Out::object(['angle_deg' => Out::number('to the kerb'), 'end_gap_m' => Out::number('at the end')]), 'how the gap grows with the angle'),
+            'gap_by_angle' => Out::list(
+                Out::object(['angle_deg' => Out::number('to the kerb'), 'end_gap_m' => Out::number('at the end')]),
+                'how the gap grows with the angle',
+            ),
             'path' => Out::object([
                 'distance_m' => Out::list(['type' => 'number'], 'gone back'), 'time_s' => Out::list(['type' => 'number'], 'since the start'),
                 'x_m' => Out::list(['type' => 'number'], 'rear axle’s middle, along the car’s first direction, + ahead'),
                 'y_m' => Out::list(['type' => 'number'], 'and to the side of the kerb or bay'),
-                'heading_deg' => Out::list(['type' => 'number'], 'turned since the start'), 'kerb_gap_m' => Out::list(['type' => ['number', 'null']], 'rear wheel to kerb'),
+                'heading_deg' => Out::list(['type' => 'number'], 'turned since the start'),
+                'kerb_gap_m' => Out::list(['type' => ['number', 'null']], 'rear wheel to kerb'),
             ]),
             'bay' => Out::maybe(Out::object([
-                'radius_m' => Out::number('of the rear axle’s middle'), 'past_m' => Out::number('rear axle past the bay’s middle at the start'), 'off_m' => Out::number('rear axle’s middle from the bay’s mouth at the start'),
-                'aisle_needed_m' => Out::number('from the mouth to the front’s swing'), 'side_room_m' => Out::number('left on each side in the bay'), 'width_m' => Out::number('of the bay'), 'depth_m' => Out::number('of the bay'), 'road_wheel_deg' => Out::number('angle of the front wheels'),
+                'radius_m' => Out::number('of the rear axle’s middle'), 'past_m' => Out::number('rear axle past the bay’s middle at the start'),
+                'off_m' => Out::number('rear axle’s middle from the bay’s mouth at the start'),
+                'aisle_needed_m' => Out::number('from the mouth to the front’s swing'),
+                'side_room_m' => Out::number('left on each side in the bay'), 'width_m' => Out::number('of the bay'),
+                'depth_m' => Out::number('of the bay'), 'road_wheel_deg' => Out::number('angle of the front wheels'),
                 'hand_wheel_turns' => Out::number('held through the arc'), 'fits' => ['type' => ['boolean', 'null'], 'description' => 'in the aisle given'],
             ]), 'where to begin, and the room it takes'),
             'control' => Out::text('what holds the pace'),
-            'looks' => Out::list(['enum' => ['ahead', 'interior', 'left-mirror', 'right-mirror', 'left-shoulder', 'right-shoulder', 'rear']], 'before moving, in this order; then mainly to the rear'),
+            'looks' => Out::list(
+                ['enum' => ['ahead', 'interior', 'left-mirror', 'right-mirror', 'left-shoulder', 'right-shoulder', 'rear']],
+                'before moving, in this order; then mainly to the rear',
+            ),
             'car' => CarShape::schema(),
         ];
     }
@@ -104,9 +114,19 @@ final class ReverseTool implements Tool
             'car' => CarShape::of($vehicle->chassis),
         ], [
             new Assumption('pace', $pace, 'm/s', $input->has('speed') ? Source::given() : Source::assumed()),
-            ...($exercise === ReversingExercise::Bay ? CommonFields::defaults($input, CommonFields::default('bay_width', BayWay::WIDTH_M, 'm'), CommonFields::default('bay_depth', BayWay::DEPTH_M, 'm'), CommonFields::default('radius', (float) ($body['bay']['radius_m'] ?? 0.0), 'm')) : []),
+            ...(
+                $exercise === ReversingExercise::Bay
+                    ? CommonFields::defaults(
+                        $input, CommonFields::default('bay_width', BayWay::WIDTH_M, 'm'), CommonFields::default('bay_depth', BayWay::DEPTH_M, 'm'),
+                        CommonFields::default('radius', (float) ($body['bay']['radius_m'] ?? 0.0), 'm'),
+                    )
+                    : []
+            ),
             new Assumption('order of looks', 'all round before moving', '', Source::commonPractice()),
-            ...CommonFields::defaults($input, CommonFields::default('vehicle', VehicleField::named($vehicle, $pack)), CommonFields::default('gradient', 0.0, 'rise over run')),
+            ...CommonFields::defaults(
+                $input, CommonFields::default('vehicle', VehicleField::named($vehicle, $pack)),
+                CommonFields::default('gradient', 0.0, 'rise over run'),
+            ),
         ], ($body['touches_at_m'] ?? null) !== null
             ? [new Warning('touches-the-kerb', 'About to touch: never wait for contact. Look round, pull forward, adjust, stop, look, again.', ['at_m' => round((float) $body['touches_at_m'], 2)])] : []);
     }
@@ -161,7 +181,10 @@ final class ReverseTool implements Tool
         if ($radius < $chassis->minimumRadius()) {
             throw BadInput::field('radius_m', sprintf('is tighter than this vehicle steers: %.1f m at the least.', $chassis->minimumRadius()));
         }
-        $bay = new BayWay($chassis, $radius, $input->distance('bay_width')?->inMetres() ?? BayWay::WIDTH_M, $input->distance('bay_depth')?->inMetres() ?? BayWay::DEPTH_M);
+        $bay = new BayWay(
+            $chassis, $radius, $input->distance('bay_width')?->inMetres() ?? BayWay::WIDTH_M,
+            $input->distance('bay_depth')?->inMetres() ?? BayWay::DEPTH_M,
+        );
         if ($bay->sideMetres < 0.0) {
             throw BadInput::field('bay_width_m', 'is less than the width of the vehicle.');
         }
@@ -187,8 +210,10 @@ final class ReverseTool implements Tool
             'gap_by_angle' => [],
             'path' => $path,
             'bay' => [
-                'radius_m' => round($radius, 3), 'past_m' => round($bay->pastMetres, 3), 'off_m' => round($bay->offMetres, 3), 'aisle_needed_m' => round($bay->aisleMetres, 3),
-                'side_room_m' => round($bay->sideMetres, 3), 'width_m' => $bay->widthMetres, 'depth_m' => $bay->depthMetres, 'road_wheel_deg' => round($bay->roadWheelDegrees(), 2),
+                'radius_m' => round($radius, 3), 'past_m' => round($bay->pastMetres, 3), 'off_m' => round($bay->offMetres, 3),
+                'aisle_needed_m' => round($bay->aisleMetres, 3),
+                'side_room_m' => round($bay->sideMetres, 3), 'width_m' => $bay->widthMetres, 'depth_m' => $bay->depthMetres,
+                'road_wheel_deg' => round($bay->roadWheelDegrees(), 2),
                 'hand_wheel_turns' => round($bay->handWheelTurns(), 3), 'fits' => $aisle === null ? null : $bay->fits($aisle),
             ],
         ];

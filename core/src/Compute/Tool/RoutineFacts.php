@@ -36,7 +36,10 @@ final class RoutineFacts
             return null;
         }
 
-        return array_combine(array_column(WayOut::cases(), 'value'), array_map(static fn (WayOut $exit): ?string => self::side($routine, $pack, $exit)?->value, WayOut::cases()));
+        return array_combine(
+            array_column(WayOut::cases(), 'value'),
+            array_map(static fn (WayOut $exit): ?string => self::side($routine, $pack, $exit)?->value, WayOut::cases()),
+        );
     }
 
     /** @return list<string> which fields of an approach make a difference to its plan, of those that only some routines have */
@@ -94,7 +97,8 @@ final class RoutineFacts
 
         return match ($routine) {
             R::EmergeLeft, R::EmergeRight, R::Cross => [$page('Is the gap long enough?', 'gap', ['manoeuvre' => $manoeuvre->value ?? ''])],
-            R::TurnLeft, R::TurnRight, R::LightsLeft, R::LightsRight, R::CentreLaneLeft, R::RightOnRed => [...($manoeuvre === null ? [] : [$page('Is the gap long enough?', 'gap', ['manoeuvre' => $manoeuvre->value])]), $wheel],
+            R::TurnLeft, R::TurnRight, R::LightsLeft, R::LightsRight, R::CentreLaneLeft,
+            R::RightOnRed => [...($manoeuvre === null ? [] : [$page('Is the gap long enough?', 'gap', ['manoeuvre' => $manoeuvre->value])]), $wheel],
             R::Roundabout, R::MiniRoundabout => [$page('Which lane?', 'lanes')],
             R::PullUpRightReverse, R::BackUp => [$page('How it runs backwards', 'reverse')],
             R::BayIn => [$page('Where the bay begins', 'reverse', ['exercise' => 'bay'])],
@@ -103,7 +107,8 @@ final class RoutineFacts
             R::Join => [$page(Wording::in($pack, 'Is the {slip road} long enough?'), 'join'), $page('What the gears can do', 'engine')],
             R::Leave => [$page('What is due where', 'leave')],
             R::Overtake => [$page('Is the view long enough?', 'overtake'), $page('What the gears can do', 'engine')],
-            R::LaneChangeLeft, R::LaneChangeRight, R::Merge, R::LongLaneChange => [$page('Which gap, faster or easier?', 'lane-change', ['to' => ($routine->namedSide() ?? Flank::Off->side($pack))->value])],
+            R::LaneChangeLeft, R::LaneChangeRight, R::Merge,
+            R::LongLaneChange => [$page('Which gap, faster or easier?', 'lane-change', ['to' => ($routine->namedSide() ?? Flank::Off->side($pack))->value])],
             R::GearChange => [$page('What the gears can do', 'engine')],
             default => [],
         };

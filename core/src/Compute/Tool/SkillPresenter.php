@@ -33,7 +33,8 @@ final class SkillPresenter
             'only_shown' => $codes($notDone['shown']),
             'not_for_long' => array_map(static fn (array $one): array => ['routine' => $one['routine']->value, 'days' => $one['days']], $notDone['long']),
             'own_ratings' => array_map(static fn (OwnRating $one): array => [
-                'step' => $one->step->value, 'lessons' => $one->lessons, 'said' => round($one->said, 2), 'marked' => round($one->marked, 2), 'leans' => self::LEANS[$one->leans()],
+                'step' => $one->step->value, 'lessons' => $one->lessons, 'said' => round($one->said, 2), 'marked' => round($one->marked, 2),
+                'leans' => self::LEANS[$one->leans()],
             ], $record->ownRatings()),
         ];
     }
@@ -55,7 +56,10 @@ final class SkillPresenter
 
         return [
             'average' => $body['cells'] === [] ? null : $mean($body['cells'], 'estimate'),
-            'steps' => array_map(static fn (array $of): array => ['estimate' => $mean($of, 'estimate'), 'low' => $mean($of, 'low'), 'high' => $mean($of, 'high')], $steps),
+            'steps' => array_map(
+                static fn (array $of): array => ['estimate' => $mean($of, 'estimate'), 'low' => $mean($of, 'low'), 'high' => $mean($of, 'high')],
+                $steps,
+            ),
             'marks' => (int) array_sum(array_column($body['cells'], 'evidence')),
             'holds_back' => $body['holds_back'][0] ?? null,
             'never_done' => count($body['never_done']),
@@ -79,7 +83,8 @@ final class SkillPresenter
         return [
             'routine' => $cell->routine->value, 'step' => $cell->step->value, ...self::belief($cell->belief),
             'level' => $cell->level()->value, 'unsure' => $cell->isUnsure(), 'evidence' => $cell->marks, 'lessons' => $cell->lessons,
-            'last' => $cell->last->format('Y-m-d\TH:i:s\Z'), 'trend' => $cell->trend->value, 'fading' => $cell->fading, 'faded_by' => round($cell->fadedByChance, 4),
+            'last' => $cell->last->format('Y-m-d\TH:i:s\Z'), 'trend' => $cell->trend->value, 'fading' => $cell->fading,
+            'faded_by' => round($cell->fadedByChance, 4),
             'said' => $cell->said?->value, 'marks_alone' => $cell->chanceByMarksAlone === null ? null : round($cell->chanceByMarksAlone, 4),
         ];
     }

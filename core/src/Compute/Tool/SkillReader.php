@@ -47,7 +47,10 @@ final class SkillReader
             $at = self::day($said->text('at') ?? '', "overrulings.{$i}.at");
             [$routine, $step] = self::cell($said, "overrulings.{$i}", $has);
             if ($at->getTimestamp() <= $today->getTimestamp() + self::AHEAD_S) {
-                $words[] = new Overruling($at, $routine, $step, ($said->choice('level', Level::class) ?? throw BadInput::field("overrulings.{$i}.level", 'is missing.'))->chance());
+                $words[] = new Overruling(
+                    $at, $routine, $step,
+                    ($said->choice('level', Level::class) ?? throw BadInput::field("overrulings.{$i}.level", 'is missing.'))->chance(),
+                );
             }
         }
 

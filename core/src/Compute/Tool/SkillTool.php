@@ -98,22 +98,30 @@ final class SkillTool implements Tool
 
         return [
             'cells' => Out::list(Out::object([
-                'routine' => $routine, 'step' => $step, 'estimate' => $chance('unaided in the reference conditions today'), 'low' => $chance('lower end of the 80 % range'), 'high' => $chance('its upper end'),
+                'routine' => $routine, 'step' => $step, 'estimate' => $chance('unaided in the reference conditions today'),
+                'low' => $chance('lower end of the 80 % range'), 'high' => $chance('its upper end'),
                 'evidence' => Out::integer('marks behind it'), 'lessons' => Out::integer('in so many lessons'), 'last' => Out::text('when it was last marked'),
-                'level' => ['enum' => array_column(Level::cases(), 'value'), 'description' => 'the estimate in a word'], 'unsure' => Out::flag('whether the range is so wide that it is a guess'),
+                'level' => ['enum' => array_column(Level::cases(), 'value'), 'description' => 'the estimate in a word'],
+                'unsure' => Out::flag('whether the range is so wide that it is a guess'),
                 'trend' => Out::choice(Trend::class, 'over the last lessons, by the marks alone'),
                 'fading' => Out::flag('whether its routine was not driven for long'), 'faded_by' => $chance('what it lost since'),
-                'said' => Out::choice(Level::class, 'the level of the last overruling', nullable: true), 'marks_alone' => ['type' => ['number', 'null'], 'description' => 'the estimate without it'],
+                'said' => Out::choice(Level::class, 'the level of the last overruling', nullable: true),
+                'marks_alone' => ['type' => ['number', 'null'], 'description' => 'the estimate without it'],
             ])),
             'weakest' => Out::list(Out::object(['routine' => $routine, 'step' => $step]), 'the cells that stand lowest, lowest first'),
             'holds_back' => Out::list(Out::object([
-                'step' => Out::choice(Step::class, 'null where it is about a routine', nullable: true), 'section' => Out::choice(Section::class, 'of the catalogue; null where it is everywhere', nullable: true), 'routine' => Out::choice(RoutineCode::class, 'null where it is about a step', nullable: true), 'condition' => Out::choice(array_merge(...array_values(Conditions::KINDS)), 'where it is about conditions', nullable: true),
-                'deficit' => Out::number('below its like, logits'), 'gain' => Out::number('by which the average chance would rise'), 'evidence' => Out::integer('marks it rests on'),
+                'step' => Out::choice(Step::class, 'null where it is about a routine', nullable: true),
+                'section' => Out::choice(Section::class, 'of the catalogue; null where it is everywhere', nullable: true),
+                'routine' => Out::choice(RoutineCode::class, 'null where it is about a step', nullable: true),
+                'condition' => Out::choice(array_merge(...array_values(Conditions::KINDS)), 'where it is about conditions', nullable: true),
+                'deficit' => Out::number('below its like, logits'), 'gain' => Out::number('by which the average chance would rise'),
+                'evidence' => Out::integer('marks it rests on'),
             ]), 'most first'),
             'never_done' => Out::list($routine, 'of the pack, nobody marked or showed it'), 'only_shown' => Out::list($routine),
             'not_for_long' => Out::list(Out::object(['routine' => $routine, 'days' => Out::integer('since')]), 'longest first'),
             'own_ratings' => Out::list(Out::object([
-                'step' => $step, 'lessons' => Out::integer('compared'), 'said' => Out::number('average rung, 0 intervened to 4 unaided'), 'marked' => Out::number('the same of the marks'),
+                'step' => $step, 'lessons' => Out::integer('compared'), 'said' => Out::number('average rung, 0 intervened to 4 unaided'),
+                'marked' => Out::number('the same of the marks'),
                 'leans' => ['enum' => ['lower', 'alike', 'higher'], 'description' => 'of the learner beside the marks'],
             ])),
             'predicted' => Out::list(Out::object(array_combine(self::outcomes(), array_map($chance, self::outcomes()))), 'for each entry of predict'),
@@ -133,12 +141,20 @@ final class SkillTool implements Tool
         $words = SkillReader::words($input, $pack, $today);
         $fit = Fit::of($evidence, $pack, $today, words: $words);
 
-        return new Answer($pack->code(), $pack->version(), SkillPresenter::body(new Record($evidence, $pack, $today, $words, SkillReader::ratings($input), $fit)) + [
+        return new Answer($pack->code(), $pack->version(), SkillPresenter::body(
+            new Record($evidence, $pack, $today, $words, SkillReader::ratings($input), $fit),
+        ) + [
             'predicted' => array_map(static function (Values $next) use ($fit): array {
                 $routine = $next->choice('routine', RoutineCode::class) ?? RoutineCode::EmergeRight;
                 $belief = $fit->belief($routine, $next->choice('step', Step::class) ?? Step::Mirrors, SkillReader::day($next->text('at') ?? '', 'predict.at'));
 
-                return array_combine(self::outcomes(), array_map(static fn (float $p): float => round($p, 9), $belief->outcomes($fit->harder(SkillReader::conditions($next)) - $fit->easier($next->text('place')))));
+                return array_combine(
+                    self::outcomes(),
+                    array_map(
+                        static fn (float $p): float => round($p, 9),
+                        $belief->outcomes($fit->harder(SkillReader::conditions($next)) - $fit->easier($next->text('place'))),
+                    ),
+                );
             }, $input->objects('predict')),
         ], self::assumptions(), $ignored === 0 ? [] : [new Warning('future-marks', "{$ignored} ".($ignored === 1 ? 'mark lies' : 'marks lie').' after today and says nothing yet.')]);
     }
@@ -157,7 +173,17 @@ final class SkillTool implements Tool
 
         return [
             new Assumption('cumulative logit, '.(Ladder::TOP + 1).' rungs', 'McCullagh 1980', '', Source::fromMemory('Regression models for ordinal data')),
-            new Assumption('busy traffic, night, wet: harder by', implode(', ', array_map(static fn (Conditions $one): string => (string) Difficulty::of($one), [new Conditions('busy'), new Conditions(light: 'night'), new Conditions(surface: 'wet')])), 'logits', $assumed),
+            new Assumption(
+                'busy traffic, night, wet: harder by',
+                implode(
+                    ', ',
+                    array_map(
+                        static fn (Conditions $one): string => (string) Difficulty::of($one),
+                        [new Conditions('busy'), new Conditions(light: 'night'), new Conditions(surface: 'wet')],
+                    ),
+                ),
+                'logits', $assumed,
+            ),
             new Assumption('easier than unaided: missed, prompted, reminded', implode(', ', Ladder::EASIER), 'logits', $assumed),
             new Assumption('a learner nobody has marked', $model->start, 'logits', $assumed),
             new Assumption('spread of learners', $model->learner, 'logits', $assumed),

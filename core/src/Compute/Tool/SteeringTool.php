@@ -112,16 +112,43 @@ final class SteeringTool implements Tool
             'straighten_deg' => round($corner->straightenWith() * $degrees, 1),
             'car' => CarShape::of($chassis),
         ], [
-            new Assumption('wheelbase', $chassis->wheelbase, 'm', $input->has('wheelbase') || $input->object('vehicle')?->has('wheelbase') === true ? Source::given() : Source::assumed()),
-            new Assumption('steering ratio', $chassis->steeringRatio, '', $input->has('steering_ratio') || $input->object('vehicle')?->has('steering_ratio') === true ? Source::given() : Source::assumed()),
-            new Assumption(Wording::part($pack, 'turning circle, {kerb} to {kerb}'), round($chassis->turningCircle, 2), 'm', $input->object('vehicle')?->has('turning_circle') === true ? Source::given() : Source::assumed()),
+            new Assumption(
+                'wheelbase', $chassis->wheelbase, 'm',
+                $input->has('wheelbase') || $input->object('vehicle')?->has('wheelbase') === true ? Source::given() : Source::assumed(),
+            ),
+            new Assumption(
+                'steering ratio', $chassis->steeringRatio, '',
+                $input->has('steering_ratio') || $input->object('vehicle')?->has('steering_ratio') === true ? Source::given() : Source::assumed(),
+            ),
+            new Assumption(
+                Wording::part($pack, 'turning circle, {kerb} to {kerb}'), round($chassis->turningCircle, 2), 'm',
+                $input->object('vehicle')?->has('turning_circle') === true ? Source::given() : Source::assumed(),
+            ),
             new Assumption(Wording::part($pack, 'turns taught for a right-angle corner on the {near} side'), '0.5 to 0.75', '', Source::commonPractice()),
             new Assumption('time to turn the wheel, and to bring it back', Corner::WHEEL_S, 's', Source::assumed()),
             new Assumption('comfortable sideways acceleration', Corner::COMFORTABLE_SIDEWAYS, 'm/s2', Source::assumed()),
             ...CommonFields::defaults($input, CommonFields::default('angle_deg', 90.0)),
         ], [
-            ...($asked !== null && $asked > $corner->comfortableSpeed() + 1e-9 ? [new Warning('too-fast-for-the-corner', 'Faster than is comfortable round this radius: reckoned at the comfortable speed.', ['sideways_mps2' => round($asked ** 2 / $corner->radius, 2)])] : []),
-            ...($outer !== null && $outer < 0.0 ? [new Warning('outside-the-lane', 'The outer front corner leaves the lane: begin further out, or slower and tighter.', ['outside_m' => round(-$outer, 3)])] : []),
+            ...(
+                $asked !== null && $asked > $corner->comfortableSpeed() + 1e-9
+                    ? [
+                        new Warning(
+                            'too-fast-for-the-corner', 'Faster than is comfortable round this radius: reckoned at the comfortable speed.',
+                            ['sideways_mps2' => round($asked ** 2 / $corner->radius, 2)],
+                        ),
+                    ]
+                    : []
+            ),
+            ...(
+                $outer !== null && $outer < 0.0
+                    ? [
+                        new Warning(
+                            'outside-the-lane', 'The outer front corner leaves the lane: begin further out, or slower and tighter.',
+                            ['outside_m' => round(-$outer, 3)],
+                        ),
+                    ]
+                    : []
+            ),
         ]);
     }
 
@@ -135,7 +162,10 @@ final class SteeringTool implements Tool
         // Another wheelbase with the same lock of the front wheels: the turning circle grows with it.
         $circle = $of->turningCircle * ($wheelbase ?? $of->wheelbase) / $of->wheelbase;
 
-        return Chassis::of($wheelbase ?? $of->wheelbase, $of->width, $of->frontOverhang, $of->rearOverhang, $of->height, $input->number('steering_ratio') ?? $of->steeringRatio, $circle, $of->track);
+        return Chassis::of(
+            $wheelbase ?? $of->wheelbase, $of->width, $of->frontOverhang, $of->rearOverhang, $of->height,
+            $input->number('steering_ratio') ?? $of->steeringRatio, $circle, $of->track,
+        );
     }
 
     private static function corner(Values $input, Chassis $chassis): Corner

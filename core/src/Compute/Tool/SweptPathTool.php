@@ -63,7 +63,10 @@ final class SweptPathTool implements Tool
 
     public function output(): array
     {
-        $point = ['type' => 'array', 'prefixItems' => [['type' => 'number'], ['type' => 'number']], 'items' => false, 'minItems' => 2, 'description' => 'x and y, m'];
+        $point = [
+            'type' => 'array', 'prefixItems' => [['type' => 'number'], ['type' => 'number']], 'items' => false, 'minItems' => 2,
+            'description' => 'x and y, m',
+        ];
         $nullable = static fn (string $about): array => Out::number($about, nullable: true);
 
         return [
@@ -78,7 +81,10 @@ final class SweptPathTool implements Tool
             'outer_radius_max_m' => $nullable('farthest; null off a circle'),
             'tail_swing_m' => Out::number('how far a rear corner swings out at the beginning'),
             'fits' => ['type' => ['boolean', 'null'], 'description' => 'between the kerbs given; null without kerbs'],
-            'reach_m' => Out::maybe(Out::object(['left' => Out::number('m'), 'right' => Out::number('m')]), 'farthest any body comes to either side of the path; null for a bend'),
+            'reach_m' => Out::maybe(
+                Out::object(['left' => Out::number('m'), 'right' => Out::number('m')]),
+                'farthest any body comes to either side of the path; null for a bend',
+            ),
             'spare_inside_m' => $nullable('room left at the inner kerb; negative where it is mounted'),
             'spare_outside_m' => $nullable('room left at the outer kerb'),
             'spare_left_m' => $nullable('room left at a kerb that runs beside the path on its left'),
@@ -103,7 +109,11 @@ final class SweptPathTool implements Tool
         $units = UnitsField::read($input);
         $bend = self::bend($input);
 
-        return Effort::QUICK + ($bend !== null ? BendLine::effort($units, $bend, self::leastRadius($units)) : count($units) * PathField::length($input) / self::step($input));
+        return Effort::QUICK + (
+            $bend !== null
+                ? BendLine::effort($units, $bend, self::leastRadius($units))
+                : count($units) * PathField::length($input) / self::step($input)
+        );
     }
 
     public function answer(Values $input): Answer
@@ -126,7 +136,10 @@ final class SweptPathTool implements Tool
         $spares = array_filter([$spareIn, $spareOut, $spareLeft, $spareRight], static fn (?float $spare): bool => $spare !== null);
 
         return new Answer($pack->code(), $pack->version(), [
-            'off_tracking_m' => ['steady' => $arc === null ? null : $round($steady === null ? null : $arc['radius'] - $steady), 'most' => round(max($off), 4), ...SweptPathPresenter::offByAngle($off, $arc, $swept)],
+            'off_tracking_m' => [
+                'steady' => $arc === null ? null : $round($steady === null ? null : $arc['radius'] - $steady), 'most' => round(max($off), 4),
+                ...SweptPathPresenter::offByAngle($off, $arc, $swept),
+            ],
             'swept_width_m' => $inner === null || $outer === null ? null : round($outer - $inner, 4),
             'inner_radius_min_m' => $round($inner),
             'outer_radius_max_m' => $round($outer),
@@ -146,7 +159,16 @@ final class SweptPathTool implements Tool
         ], [
             new Assumption('low speed: no wheel slips sideways', true, '', Source::assumed()),
             new Assumption('integration step', $line === null ? $step : 0.25, 'm', $input->has('step') ? Source::given() : Source::assumed()),
-            ...($input->has('units') ? [] : [new Assumption('vehicle', VehicleField::named(VehicleField::read($input), $pack), '', $input->has('vehicle') ? Source::given() : Source::assumed())]),
+            ...(
+                $input->has('units')
+                    ? []
+                    : [
+                        new Assumption(
+                            'vehicle', VehicleField::named(VehicleField::read($input), $pack), '',
+                            $input->has('vehicle') ? Source::given() : Source::assumed(),
+                        ),
+                    ]
+            ),
             ...WaysField::defaults($input->object('path') ?? new Values([])),
         ], $spares !== [] && min($spares) < 0.0
             ? [new Warning('does-not-fit', 'It does not fit: '.($line === null ? 'take another line.' : 'even the best line leaves the lane. Take another way, or have the road cleared.'), ['missing_m' => round(-min($spares), 3)])] : []);
@@ -193,7 +215,9 @@ final class SweptPathTool implements Tool
         $in = $kerbs->distance('inner_radius')?->inMetres();
         $out = $kerbs->distance('outer_radius')?->inMetres();
         if ($in === null && $out === null) {
-            return $kerbs->has('left') || $kerbs->has('right') ? [null, null] : throw BadInput::field('kerbs', 'must name an inner or an outer radius, or a kerb to the left or to the right.');
+            return $kerbs->has('left') || $kerbs->has('right') ? [null, null] : throw BadInput::field(
+                'kerbs', 'must name an inner or an outer radius, or a kerb to the left or to the right.',
+            );
         }
         if ($inner === null || $outer === null) {
             throw BadInput::field('kerbs', 'with radii are circles: they need a path that is one arc.');

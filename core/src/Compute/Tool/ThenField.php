@@ -26,7 +26,10 @@ use NobleTurn\Core\Trade\RoutineCode;
 final class ThenField
 {
     /** Fields of the first approach that belong to its road and not to the next. */
-    private const OF_THE_FIRST = ['routine', 'line_speed', 'turn_radius', 'control', 'view', 'view_from', 'room', 'openings', 'parked', 'exit', 'light', 'one_way', 'then', 'passing_on', 'speed', 'sign'];
+    private const OF_THE_FIRST = [
+        'routine', 'line_speed', 'turn_radius', 'control', 'view', 'view_from', 'room', 'openings', 'parked', 'exit', 'light', 'one_way', 'then',
+        'passing_on', 'speed', 'sign',
+    ];
 
     public static function field(): ObjectField
     {
@@ -47,7 +50,9 @@ final class ThenField
         try {
             return ApproachReader::read($input->without(self::OF_THE_FIRST)->and($then));
         } catch (BadInput $bad) {
-            throw BadInput::of(array_combine(array_map(static fn (string $field): string => "then.{$field}", array_keys($bad->errors)), array_values($bad->errors)));
+            throw BadInput::of(
+                array_combine(array_map(static fn (string $field): string => "then.{$field}", array_keys($bad->errors)), array_values($bad->errors)),
+            );
         }
     }
 
@@ -63,7 +68,9 @@ final class ThenField
         $chained = Chained::after($first, $second, $distance);
         $body = $chained->second === null ? null : ApproachPresenter::body($chained->second);
         $unit = $second->pack->speedUnit();
-        $say = static fn (Approach $approach): string => Card::of($approach->routine, $approach->pack, $approach->practice, wayOut: $approach->wayOut)->direction;
+        $say = static fn (Approach $approach): string => Card::of(
+            $approach->routine, $approach->pack, $approach->practice, wayOut: $approach->wayOut,
+        )->direction;
 
         return [
             'verdict' => $chained->between->value,
@@ -72,7 +79,9 @@ final class ThenField
             'reached_mps' => round($chained->reached, 3),
             'earliest_m' => round($chained->earliest, 2),
             'say_together' => $chained->sayTogether,
-            'direction' => $chained->sayTogether ? rtrim($say($first->approach), '. ').'; then: '.lcfirst($say($second)) : $say($first->approach).' After it: '.$say($second),
+            'direction' => $chained->sayTogether
+                ? rtrim($say($first->approach), '. ').'; then: '.lcfirst($say($second))
+                : $say($first->approach).' After it: '.$say($second),
             'plan' => $body,
         ];
     }

@@ -24,7 +24,10 @@ final class UnitsField
             (new QuantityField('width', 'overall', Kind::Distance, 0.5, 5.0))->required(),
             new QuantityField('front_overhang', 'before the front axle, or the coupling; default 0', Kind::Distance, 0.0, 10.0),
             new QuantityField('rear_overhang', 'behind the rear axle; default 0', Kind::Distance, 0.0, 15.0),
-            new NumberField('hitch_offset_m', 'signed place: from the rear axle to the coupling of the next unit, positive behind the axle; default 0', -15.0, 15.0),
+            new NumberField(
+                'hitch_offset_m', 'signed place: from the rear axle to the coupling of the next unit, positive behind the axle; default 0', -15.0,
+                15.0,
+            ),
         )), 5);
     }
 
@@ -40,7 +43,10 @@ final class UnitsField
         $units = [];
         foreach ($input->objects('units') as $i => $unit) {
             $wheelbase = $unit->distance('wheelbase')?->inMetres() ?? 0.0;
-            [$front, $rear, $hitch] = [$unit->distance('front_overhang')?->inMetres() ?? 0.0, $unit->distance('rear_overhang')?->inMetres() ?? 0.0, $unit->number('hitch_offset_m') ?? 0.0];
+            [$front, $rear, $hitch] = [
+                $unit->distance('front_overhang')?->inMetres() ?? 0.0, $unit->distance('rear_overhang')?->inMetres() ?? 0.0,
+                $unit->number('hitch_offset_m') ?? 0.0,
+            ];
             if (-$hitch > $wheelbase || $hitch > $rear + 2.0) {
                 throw BadInput::field("units.{$i}.hitch_offset_m", 'must put the coupling on the unit: between its front point and 2 m behind its tail.');
             }

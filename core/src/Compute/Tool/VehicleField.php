@@ -33,7 +33,10 @@ final class VehicleField
     {
         return new ObjectField('vehicle', 'demo vehicle by id, or its own figures', new Shape(
             new TextField('name', 'what it is called'),
-            new ChoiceField('like', 'demo vehicle whose figures fill the gaps, its motor and trailers included; default '.DemoVehicles::DEFAULT, DemoVehicles::ids()),
+            new ChoiceField(
+                'like', 'demo vehicle whose figures fill the gaps, its motor and trailers included; default '.DemoVehicles::DEFAULT,
+                DemoVehicles::ids(),
+            ),
             ChoiceField::of('transmission', 'default manual', Transmission::class),
             ChoiceField::of('controls', 'default standard', Controls::class),
             new QuantityField('length', 'overall length', Kind::Distance, 2.0, 25.0),
@@ -47,7 +50,10 @@ final class VehicleField
             new NumberField('torque_rpm', 'engine speed of the peak torque', 500.0, 12000.0),
             new NumberField('power_kw', 'peak power', 5.0, 1000.0),
             new NumberField('power_rpm', 'engine speed of the peak power', 800.0, 15000.0),
-            new QuantityField('shift_time', 'a whole change of gear; default '.Vehicle::CHANGE_BY_HAND_S.' s by hand, '.Vehicle::CHANGE_BY_ITSELF_S.' s by itself', Kind::Duration, 0.0, 5.0),
+            new QuantityField(
+                'shift_time', 'a whole change of gear; default '.Vehicle::CHANGE_BY_HAND_S.' s by hand, '.Vehicle::CHANGE_BY_ITSELF_S.' s by itself',
+                Kind::Duration, 0.0, 5.0,
+            ),
             new QuantityField('engine_braking', 'slowing off the gas on the level', Kind::Acceleration, 0.1, 2.5),
             new NumberField('mass_kg', 'with driver, instructor and load', 300.0, 60000.0),
             new NumberField('drag_area_m2', 'drag coefficient times frontal area', 0.2, 12.0),
@@ -97,7 +103,10 @@ final class VehicleField
             $own->distance('width') ?? $demo->width,
             $gearbox,
             self::within('vehicle', static fn (): Engine => self::engine($own, $demo->engine)),
-            new Body($own->number('mass_kg') ?? $demo->body->massKg, $own->number('drag_area_m2') ?? $demo->body->dragAreaM2, $own->number('rolling') ?? $demo->body->rolling),
+            new Body(
+                $own->number('mass_kg') ?? $demo->body->massKg, $own->number('drag_area_m2') ?? $demo->body->dragAreaM2,
+                $own->number('rolling') ?? $demo->body->rolling,
+            ),
             self::within('vehicle', static fn (): Chassis => self::chassis($own, $demo->chassis)),
             $own->acceleration('engine_braking') ?? $demo->engineBraking,
             $demo->trailers,
@@ -127,7 +136,10 @@ final class VehicleField
                 }
             }
 
-            return Engine::electric($own->number('torque_nm') ?? $demo->peakTorqueNm, $own->number('power_kw') ?? $demo->peakPowerKw, $own->number('red_line_rpm') ?? $demo->redLineRpm, $demo->inertia);
+            return Engine::electric(
+                $own->number('torque_nm') ?? $demo->peakTorqueNm, $own->number('power_kw') ?? $demo->peakPowerKw,
+                $own->number('red_line_rpm') ?? $demo->redLineRpm, $demo->inertia,
+            );
         }
 
         return Engine::combustion(
@@ -168,7 +180,9 @@ final class VehicleField
         try {
             return $make();
         } catch (BadInput $bad) {
-            throw BadInput::of(array_combine(array_map(static fn (string $field): string => "{$object}.{$field}", array_keys($bad->errors)), array_values($bad->errors)));
+            throw BadInput::of(
+                array_combine(array_map(static fn (string $field): string => "{$object}.{$field}", array_keys($bad->errors)), array_values($bad->errors)),
+            );
         }
     }
 

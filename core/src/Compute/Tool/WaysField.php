@@ -61,7 +61,10 @@ final class WaysField
             $angle = $bend->number('angle_deg') ?? 40.0;
             $between = $bend->distance('between')?->inMetres() ?? 0.0;
 
-            return [['length' => self::IN_M], $arc($radius, $angle), ...($between > 0.0 ? [['length' => $between]] : []), $arc($radius, -$angle), ['length' => self::OUT_M]];
+            return [
+                ['length' => self::IN_M], $arc($radius, $angle), ...($between > 0.0 ? [['length' => $between]] : []), $arc($radius, -$angle),
+                ['length' => self::OUT_M],
+            ];
         }
         $round = $path->object('roundabout');
         if ($round === null) {
@@ -78,7 +81,10 @@ final class WaysField
         };
         $entry = $arc($round->distance('entry_radius')?->inMetres() ?? self::ENTRY_RADIUS_M, $kept * $aside);
 
-        return [['length' => self::IN_M], $entry, $arc($round->distance('radius')?->inMetres() ?? 0.0, $heading - 2.0 * $kept * $aside), $entry, ['length' => self::OUT_M]];
+        return [
+            ['length' => self::IN_M], $entry, $arc($round->distance('radius')?->inMetres() ?? 0.0, $heading - 2.0 * $kept * $aside), $entry,
+            ['length' => self::OUT_M],
+        ];
     }
 
     /** @return list<Assumption> what was filled in */
@@ -90,8 +96,14 @@ final class WaysField
 
         return match (true) {
             $round !== null => [
-                new Assumption('bends aside at entry and exit', $round->number('deflection_deg') ?? self::DEFLECTION_DEG, 'degrees', $said($round, 'deflection_deg')),
-                new Assumption('radius of the bends in and out', $round->distance('entry_radius')?->inMetres() ?? self::ENTRY_RADIUS_M, 'm', $said($round, 'entry_radius')),
+                new Assumption(
+                    'bends aside at entry and exit', $round->number('deflection_deg') ?? self::DEFLECTION_DEG, 'degrees',
+                    $said($round, 'deflection_deg'),
+                ),
+                new Assumption(
+                    'radius of the bends in and out', $round->distance('entry_radius')?->inMetres() ?? self::ENTRY_RADIUS_M, 'm',
+                    $said($round, 'entry_radius'),
+                ),
             ],
             $bend !== null => [new Assumption('angle of either bend', $bend->number('angle_deg') ?? 40.0, 'degrees', $said($bend, 'angle_deg'))],
             default => [],

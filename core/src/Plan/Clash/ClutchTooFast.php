@@ -31,7 +31,10 @@ final class ClutchTooFast implements Clash
                     null,
                     $place,
                     'clutch-faster',
-                    sprintf('To have the gear settled before steering, the clutch goes down at %s. A lower speed at the line would give it time.', $unit->words(Speed::ofMetresPerSecond($speed))),
+                    sprintf(
+                        'To have the gear settled before steering, the clutch goes down at %s. A lower speed at the line would give it time.',
+                        $unit->words(Speed::ofMetresPerSecond($speed)),
+                    ),
                 );
             }
         }

@@ -27,7 +27,10 @@ final class DoesNotFit implements Clash
         $shortened = $fitting->compression < 1.0;
         $remedy = match (true) {
             $obstacle === Obstacle::Grip => 'Do not drive it: choose another way.',
-            $shortened => sprintf('Even at %s every part has to be shortened to %d %%: thinking time gives way first. Take the mirrors before the turn that comes before, or choose another place.', $speed, max(1, (int) round($fitting->compression * 100))),
+            $shortened => sprintf(
+                'Even at %s every part has to be shortened to %d %%: thinking time gives way first. Take the mirrors before the turn that comes before, or choose another place.',
+                $speed, max(1, (int) round($fitting->compression * 100)),
+            ),
             $obstacle === Obstacle::Parked => "Come past at {$speed} and the whole routine fits behind the parked cars: speed gives way to position.",
             $obstacle === Obstacle::Opening => "Ease off early, be down to {$speed} before the opening, and the signal can wait for it.",
             default => "At {$speed} the whole routine fits.",
@@ -45,10 +48,28 @@ final class DoesNotFit implements Clash
         $say = $fitted->approach->pack->lengthUnit()->place(...);
 
         return match ($obstacle) {
-            Obstacle::Grip => [Wording::part($fitted->approach->pack, 'the {tyres} must hold the car'), null, null, Wording::in($fitted->approach->pack, 'On this slope and surface the {tyres} cannot hold the car.')],
-            Obstacle::Room => ['the whole routine before the line', $fitted->approach->room?->inMetres(), null, sprintf('Only %s are left before the line, less than the routine takes at the speed asked for.', $say($fitted->approach->room?->inMetres() ?? 0.0))],
-            Obstacle::Opening => ['signal only after the opening', Chain::lastOpening($fitted->approach)?->nearMetres, null, sprintf('The opening at %s would take an earlier signal as its own, and after it there is no time for the signal to be seen.', $say(Chain::lastOpening($fitted->approach)->nearMetres ?? 0.0))],
-            Obstacle::Parked => ['position done before firm braking', $fitted->clearOfParked(), null, sprintf('The parked cars are only clear at %s, too near to regain the place before firm braking.', $say($fitted->clearOfParked() ?? 0.0))],
+            Obstacle::Grip => [
+                Wording::part($fitted->approach->pack, 'the {tyres} must hold the car'), null, null,
+                Wording::in($fitted->approach->pack, 'On this slope and surface the {tyres} cannot hold the car.'),
+            ],
+            Obstacle::Room => [
+                'the whole routine before the line', $fitted->approach->room?->inMetres(), null,
+                sprintf(
+                    'Only %s are left before the line, less than the routine takes at the speed asked for.',
+                    $say($fitted->approach->room?->inMetres() ?? 0.0),
+                ),
+            ],
+            Obstacle::Opening => [
+                'signal only after the opening', Chain::lastOpening($fitted->approach)?->nearMetres, null,
+                sprintf(
+                    'The opening at %s would take an earlier signal as its own, and after it there is no time for the signal to be seen.',
+                    $say(Chain::lastOpening($fitted->approach)->nearMetres ?? 0.0),
+                ),
+            ],
+            Obstacle::Parked => [
+                'position done before firm braking', $fitted->clearOfParked(), null,
+                sprintf('The parked cars are only clear at %s, too near to regain the place before firm braking.', $say($fitted->clearOfParked() ?? 0.0)),
+            ],
         };
     }
 }

@@ -26,7 +26,10 @@ final class NoTimeToLook implements Clash
             $view,
             $chain->metres($needs),
             'none',
-            sprintf('The view opens at %s, %.1f s before the line at this speed; both ways and a decision take %.1f s. Stop at the line and look from there.', $chain->approach->pack->lengthUnit()->place($view), $has, $needs),
+            sprintf(
+                'The view opens at %s, %.1f s before the line at this speed; both ways and a decision take %.1f s. Stop at the line and look from there.',
+                $chain->approach->pack->lengthUnit()->place($view), $has, $needs,
+            ),
             ['seconds_to_look_s' => round($has, 2)],
         );
     }

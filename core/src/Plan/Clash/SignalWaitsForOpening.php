@@ -29,7 +29,10 @@ final class SignalWaitsForOpening implements Clash
             $wanted,
             $best,
             'signal-later',
-            sprintf('At %s the signal would seem to mean the opening that ends at %s. It waits until that is passed; there is still time for it to be seen.', $say($wanted), $say($opening->nearMetres)),
+            sprintf(
+                'At %s the signal would seem to mean the opening that ends at %s. It waits until that is passed; there is still time for it to be seen.',
+                $say($wanted), $say($opening->nearMetres),
+            ),
         );
     }
 }

@@ -33,7 +33,10 @@ final class TurnSpeedRule implements Clash
             null,
             null,
             'slower',
-            sprintf('At %s a radius of %s presses sideways with %.1f m/s², where 2 to 3 is comfortable. The plan turns at %s.', $unit->words($rule), $approach->pack->lengthUnit()->place($radius), $sideways, $unit->words(Speed::ofMetresPerSecond($planned))),
+            sprintf(
+                'At %s a radius of %s presses sideways with %.1f m/s², where 2 to 3 is comfortable. The plan turns at %s.', $unit->words($rule),
+                $approach->pack->lengthUnit()->place($radius), $sideways, $unit->words(Speed::ofMetresPerSecond($planned)),
+            ),
             ['sideways_at_rule_mps2' => round($sideways, 2), 'sideways_planned_mps2' => round($planned ** 2 / $radius, 2), 'radius_m' => $radius],
         );
     }

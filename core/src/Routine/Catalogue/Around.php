@@ -61,7 +61,11 @@ final class Around
                 ),
             ],
             Section::Between, 'Follow the road ahead until I say otherwise.', Sketch::Road,
-            [new Variant('Main road bends', 'Followed without a signal.'), new Variant('Somebody hurries behind', 'Room for them to pass, and no faster.'), new Variant('Narrating', 'It costs attention: the instructor talks less as the load rises.')],
+            [
+                new Variant('Main road bends', 'Followed without a signal.'),
+                new Variant('Somebody hurries behind', 'Room for them to pass, and no faster.'),
+                new Variant('Narrating', 'It costs attention: the instructor talks less as the load rises.'),
+            ],
             'scan, observation, following, progress, commentary',
         );
     }

@@ -15,7 +15,8 @@ final class BaysAndRamps
     public static function bayOut(): Routine
     {
         return new Routine(
-            RoutineCode::BayOut, 'Downhill out of a bay, backwards', 'Out of a sloping space into a lane of a {car park} or a street.', 'Stop, first, all round, mirrors.',
+            RoutineCode::BayOut, 'Downhill out of a bay, backwards', 'Out of a sloping space into a lane of a {car park} or a street.',
+            'Stop, first, all round, mirrors.',
             [
                 Write::mirrors(
                     'All round before the lever moves: somebody may stand behind the car already.',
@@ -50,7 +51,8 @@ final class BaysAndRamps
     public static function ramp(): Routine
     {
         return new Routine(
-            RoutineCode::Ramp, 'Ramp or barrier uphill', 'At the ticket machine of a ramp, or any steep start.', 'Straight and clear of the {kerb} before any steering; lights on inside.',
+            RoutineCode::Ramp, 'Ramp or barrier uphill', 'At the ticket machine of a ramp, or any steep start.',
+            'Straight and clear of the {kerb} before any steering; lights on inside.',
             [
                 Write::mirrors(
                     'Interior on the way up and again before the barrier opens.',
@@ -93,7 +95,8 @@ final class BaysAndRamps
     public static function bayIn(): Routine
     {
         return new Routine(
-            RoutineCode::BayIn, 'Into a {kerb} space or bay', 'Forwards or backwards into a marked space.', 'Secure, neutral, cancel; a way out left for later.',
+            RoutineCode::BayIn, 'Into a {kerb} space or bay', 'Forwards or backwards into a marked space.',
+            'Secure, neutral, cancel; a way out left for later.',
             [
                 Write::mirrors(
                     'Interior and the mirror on the side of the space, before slowing for it.',
@@ -144,7 +147,8 @@ final class BaysAndRamps
     public static function longMoveOff(): Routine
     {
         return new Routine(
-            RoutineCode::LongMoveOff, 'Large vehicle joining traffic', 'A long vehicle from rest into a busy road.', 'Stay in gear through repeated stops; mirrors along both flanks once moving.',
+            RoutineCode::LongMoveOff, 'Large vehicle joining traffic', 'A long vehicle from rest into a busy road.',
+            'Stay in gear through repeated stops; mirrors along both flanks once moving.',
             [
                 Write::mirrors(
                     'Scan for a natural gap first, all mirrors in turn, for half a minute or so.',

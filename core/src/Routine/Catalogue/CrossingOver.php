@@ -16,7 +16,8 @@ final class CrossingOver
     public static function cross(): Routine
     {
         return new Routine(
-            RoutineCode::Cross, 'Straight over at {crossroads}', 'From a minor road over a main road into the minor road opposite.', 'Mirrors on the far side; read the limit.',
+            RoutineCode::Cross, 'Straight over at {crossroads}', 'From a minor road over a main road into the minor road opposite.',
+            'Mirrors on the far side; read the limit.',
             [
                 Write::mirrors(
                     'Interior mirror as the line is seen; again before moving off from it.',
@@ -58,7 +59,8 @@ final class CrossingOver
     public static function lightsAhead(): Routine
     {
         return new Routine(
-            RoutineCode::LightsAhead, 'Straight on at traffic lights', 'Any set of lights that is driven straight through; each set on a roundabout too.', 'Interior mirror past them; next hazard.',
+            RoutineCode::LightsAhead, 'Straight on at traffic lights',
+            'Any set of lights that is driven straight through; each set on a roundabout too.', 'Interior mirror past them; next hazard.',
             [
                 Write::mirrors(
                     'Interior mirror at each set, also on green.',
@@ -105,7 +107,11 @@ final class CrossingOver
             : 'People crossing the road you enter; cycles on the {turn} once more; one short look to where a light-jumper would come from, then eyes into the new road.';
 
         return new Routine(
-            $code, 'Turn {turn} at traffic lights', $across ? 'At a crossing of roads or a {T-junction} under lights, across oncoming traffic.' : 'At a crossing of roads or a {T-junction} under lights, to the {kerb}’s side.', 'Cancel; mirrors; any red met now is not ours.',
+            $code, 'Turn {turn} at traffic lights',
+            $across
+                ? 'At a crossing of roads or a {T-junction} under lights, across oncoming traffic.'
+                : 'At a crossing of roads or a {T-junction} under lights, to the {kerb}’s side.',
+            'Cancel; mirrors; any red met now is not ours.',
             [
                 Write::mirrors(
                     'Interior, {turn} mirror at the lane; both door mirrors again before the green is used.',
@@ -124,7 +130,9 @@ final class CrossingOver
                     'Instructor switches it off during waits; the learner must notice.',
                 ),
                 Write::position(
-                    $across ? 'The lane with the {turn} arrow, its {turn} edge; inside the {junction} just before the turning point, wheels straight.' : 'The lane with the {turn} arrow, an ordinary distance from the {kerb}.',
+                    $across
+                        ? 'The lane with the {turn} arrow, its {turn} edge; inside the {junction} just before the turning point, wheels straight.'
+                        : 'The lane with the {turn} arrow, an ordinary distance from the {kerb}.',
                     'Lights have lanes: the wrong one is a promise to everybody.',
                     $across ? 'Half-way across the line, or with the wheels already turned.' : 'Out to the {away}, so that a cycle comes up on the inside.',
                     'The signal was late, and the lane was what was left.',
@@ -143,7 +151,9 @@ final class CrossingOver
                 Write::look(
                     $wait,
                     'Green gives the right to go, never the right to hit somebody.',
-                    $across ? 'The {crossroads} habit at a T under lights: waiting in the middle for nobody; or stopping for the other flow’s red.' : 'A long late look to the {away}: the turn goes wide.',
+                    $across
+                        ? 'The {crossroads} habit at a T under lights: waiting in the middle for nobody; or stopping for the other flow’s red.'
+                        : 'A long late look to the {away}: the turn goes wide.',
                     'Came in too fast to settle beforehand who goes first.',
                     $across ? 'Before it changes: is there anybody opposite at all?' : 'The short look before steering, eyes in the new road while steering.',
                     'Stand beside the {junction}: name which flow goes next and whose red can be seen from inside.',
@@ -153,8 +163,20 @@ final class CrossingOver
             [
                 new Variant('Red', 'The lane and the signal stand through the wait; settle before it changes.', ['light' => 'red']),
                 new Variant('Green seen for long', 'Expect the change: the turning speed helps.', ['light' => 'green-long']),
-                new Variant('{T-junction} under lights', $across ? 'Nobody opposite: no waiting in the middle. Another flow’s red met inside is not ours; stopping there is dangerous.' : 'Towards the {kerb} goes wide if the look back is long; eyes in the new road.'),
-                ...($across ? [new Variant('Filter arrow', 'Green arrow: the oncoming flow is held; go, and still look.'), new Variant('Oncoming turner', 'Pass near side to near side where the marks say so; the view past them is short: creep.')] : [new Variant('Filter arrow', 'Own lane, own light; those on the main green may still come over.')]),
+                new Variant(
+                    '{T-junction} under lights',
+                    $across
+                        ? 'Nobody opposite: no waiting in the middle. Another flow’s red met inside is not ours; stopping there is dangerous.'
+                        : 'Towards the {kerb} goes wide if the look back is long; eyes in the new road.',
+                ),
+                ...(
+                    $across
+                        ? [
+                            new Variant('Filter arrow', 'Green arrow: the oncoming flow is held; go, and still look.'),
+                            new Variant('Oncoming turner', 'Pass near side to near side where the marks say so; the view past them is short: creep.'),
+                        ]
+                        : [new Variant('Filter arrow', 'Own lane, own light; those on the main green may still come over.')]
+                ),
             ],
             'lights, filter, waiting point, box junction, T under lights',
         );

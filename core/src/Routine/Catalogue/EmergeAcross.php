@@ -76,9 +76,16 @@ final class EmergeAcross
             [
                 new Variant('Closed view', 'First gear, creep and look, creep and look; two streams to see before crossing one.', ['view' => 'closed']),
                 new Variant('Stop line', 'A complete stop at the line, then creep to where both ways are seen.', ['control' => 'stop']),
-                new Variant('One-way street', 'The {turn} edge of the road: nobody can come in, and the ordinary place counts as the lane for the other turn.', ['one_way' => true]),
+                new Variant(
+                    'One-way street',
+                    'The {turn} edge of the road: nobody can come in, and the ordinary place counts as the lane for the other turn.',
+                    ['one_way' => true],
+                ),
                 new Variant('Cars parked opposite', 'Steer a little earlier so as not to meet them, and regain the {near} at once.'),
-                new Variant('Two things at once', 'A crossing or lights right behind the turn: go when both can be done in one, or if a whole car fits between them, one after the other.'),
+                new Variant(
+                    'Two things at once',
+                    'A crossing or lights right behind the turn: go when both can be done in one, or if a whole car fits between them, one after the other.',
+                ),
                 new Variant('Uphill line', 'The brake comes later and lighter; the biting point holds the car while looking.', ['gradient' => 0.08]),
             ],
             '{T-junction}, side road, give way, stop line, one-way, looks once, cuts the corner',

@@ -76,10 +76,22 @@ final class EmergeTowardsKerb
             [
                 new Variant('Closed view', 'First gear, a little at a time and leaning forward, until it opens; often a stop.', ['view' => 'closed']),
                 new Variant('Stop line', 'A complete stop at the line; where the view is further on, stop, then creep.', ['control' => 'stop']),
-                new Variant('A path before the line', 'People or cycles cross before the line is reached: a hazard of its own, looked at and taken first.', ['view_from_m' => 12]),
-                new Variant('Parked car just before the line', 'Pass it, regain the place, and only then brake firmly: slower from further out.', ['parked' => [['side' => '{near}', 'from_m' => 52, 'to_m' => 40]]]),
-                new Variant('Cars parked round the corner', 'Is there room to end up in? Oncoming cars may be on our half: look {turn} as well as {away} until the nose is round.'),
-                new Variant('Medium gap', 'Feet ready, parking brake off only when the gap is there; wait until a turning driver has committed, not merely signalled.'),
+                new Variant(
+                    'A path before the line', 'People or cycles cross before the line is reached: a hazard of its own, looked at and taken first.',
+                    ['view_from_m' => 12],
+                ),
+                new Variant(
+                    'Parked car just before the line', 'Pass it, regain the place, and only then brake firmly: slower from further out.',
+                    ['parked' => [['side' => '{near}', 'from_m' => 52, 'to_m' => 40]]],
+                ),
+                new Variant(
+                    'Cars parked round the corner',
+                    'Is there room to end up in? Oncoming cars may be on our half: look {turn} as well as {away} until the nose is round.',
+                ),
+                new Variant(
+                    'Medium gap',
+                    'Feet ready, parking brake off only when the gap is there; wait until a turning driver has committed, not merely signalled.',
+                ),
             ],
             '{T-junction}, side road, give way, stop line, closed view, looks once, rolls over',
         );

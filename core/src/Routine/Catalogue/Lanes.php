@@ -64,7 +64,10 @@ final class Lanes
             [
                 new Variant('Two {junctions} close together', 'The lane for the second before the first, then cancel so as not to seem to turn at the first.'),
                 new Variant('Bus lane', 'Its hours count, and its end marking: not before it.'),
-                new Variant('After a turn', 'Stay in the lane entered, then change; with very little room straight over with a signal. Or decline: “not safe now, at the next”.'),
+                new Variant(
+                    'After a turn',
+                    'Stay in the lane entered, then change; with very little room straight over with a signal. Or decline: “not safe now, at the next”.',
+                ),
             ],
             'blind spot, swerve, cut up, lane discipline',
         );
@@ -124,7 +127,8 @@ final class Lanes
     public static function join(): Routine
     {
         return new Routine(
-            RoutineCode::Join, 'Join from a {slip road}', 'Onto a {dual carriageway} or {motorway}.', 'Cancel; straight to top; gap back to the pack’s seconds; mirrors.',
+            RoutineCode::Join, 'Join from a {slip road}', 'Onto a {dual carriageway} or {motorway}.',
+            'Cancel; straight to top; gap back to the pack’s seconds; mirrors.',
             [
                 Write::mirrors(
                     'Interior and {off} mirror: at first it shows only the {slip road} itself. Make room ahead first.',
@@ -181,7 +185,8 @@ final class Lanes
     public static function leave(): Routine
     {
         return new Routine(
-            RoutineCode::Leave, 'Leave by a {slip road}', 'Off a {dual carriageway} or {motorway}.', 'The lower limit: speed feels slower than it is; read the dial.',
+            RoutineCode::Leave, 'Leave by a {slip road}', 'Off a {dual carriageway} or {motorway}.',
+            'The lower limit: speed feels slower than it is; read the dial.',
             [
                 Write::mirrors(
                     'At the first sign; {near} lane by {lane by}; interior and {near} mirror again at the marker.',
@@ -226,7 +231,10 @@ final class Lanes
                 ),
             ],
             Section::FastRoads, 'Leave at the next exit, please.', Sketch::SlipOff,
-            [new Variant('Very short', 'Firmly, straight from its beginning.'), new Variant('Queue on it', '{Hazards} on while the last one; brake earlier and lighter.')],
+            [
+                new Variant('Very short', 'Firmly, straight from its beginning.'),
+                new Variant('Queue on it', '{Hazards} on while the last one; brake earlier and lighter.'),
+            ],
             'exit, slip, motorway, too fast, countdown',
         );
     }

@@ -16,7 +16,8 @@ final class LocalRules
     public static function rightOnRed(): Routine
     {
         return new Routine(
-            RoutineCode::RightOnRed, 'Turn {turn} on red', 'Red lights with no sign against it, from the lane nearest the {kerb}.', 'Cancel; nearest lane first; mirrors.',
+            RoutineCode::RightOnRed, 'Turn {turn} on red', 'Red lights with no sign against it, from the lane nearest the {kerb}.',
+            'Cancel; nearest lane first; mirrors.',
             [
                 Write::mirrors(
                     'Interior, {turn} mirror, {turn} shoulder for cycles.',
@@ -61,7 +62,10 @@ final class LocalRules
                 ),
             ],
             Section::LocalRules, 'At the lights turn {turn}, please.', Sketch::Lights,
-            [new Variant('Sign against it', 'Wait for green.'), new Variant('Closed view', 'Stop, creep, stop again; green may be sooner.', ['view' => 'closed'])],
+            [
+                new Variant('Sign against it', 'Wait for green.'),
+                new Variant('Closed view', 'Stop, creep, stop again; green may be sooner.', ['view' => 'closed']),
+            ],
             'red light, turn on red, rolling stop',
         );
     }
@@ -114,7 +118,10 @@ final class LocalRules
                 ),
             ],
             Section::LocalRules, 'At the stop sign turn {turn}, please.', Sketch::Crossroads,
-            [new Variant('Turn across', 'As straight on, and yielding to the one opposite who came first.', ['exit' => 'left']), new Variant('Turn to the {kerb}', 'Often free while others cross.', ['exit' => 'right'])],
+            [
+                new Variant('Turn across', 'As straight on, and yielding to the one opposite who came first.', ['exit' => 'left']),
+                new Variant('Turn to the {kerb}', 'Often free while others cross.', ['exit' => 'right']),
+            ],
             'four-way stop, order of arrival, stop sign',
         );
     }

@@ -15,7 +15,8 @@ final class LongVehicles
     public static function turn(RoutineCode $code, bool $towardsKerb): Routine
     {
         return new Routine(
-            $code, 'Long vehicle: turn {turn}', 'Any {junction} where the trailer does not follow the cab.', 'Straight until the last axle is round; cancel; both mirrors.',
+            $code, 'Long vehicle: turn {turn}', 'Any {junction} where the trailer does not follow the cab.',
+            'Straight until the last axle is round; cancel; both mirrors.',
             [
                 Write::mirrors(
                     'All mirrors scanned, not stared at; {turn} mirror before, during and after; the wide-angle one in the turn.',
@@ -61,7 +62,8 @@ final class LongVehicles
                     'Say “on the {kerb} side, clear; tail, clear; straight” at each turn.',
                 ),
             ],
-            Section::LongVehicles, 'At the next {junction} turn {turn}, please.', Sketch::Crossroads, [], 'trailer, {lorry}, truck, off-tracking, tail swing, cuts in',
+            Section::LongVehicles, 'At the next {junction} turn {turn}, please.', Sketch::Crossroads, [],
+            'trailer, {lorry}, truck, off-tracking, tail swing, cuts in',
         );
     }
 

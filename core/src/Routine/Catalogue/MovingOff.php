@@ -66,7 +66,8 @@ final class MovingOff
     public static function pullUp(RoutineCode $code): Routine
     {
         return new Routine(
-            $code, '{Pull up} on the {near}', 'A stop beside our own {kerb}, chosen by the driver.', 'Secure, cancel, neutral; mirror and shoulder before a door opens.',
+            $code, '{Pull up} on the {near}', 'A stop beside our own {kerb}, chosen by the driver.',
+            'Secure, cancel, neutral; mirror and shoulder before a door opens.',
             [
                 Write::mirrors(
                     'Choose the place first: legal, safe, convenient. Then interior and {near} mirror.',
@@ -113,7 +114,10 @@ final class MovingOff
             Section::MovingOff, '{Pull up} on the {near} at the next convenient place, please.', Sketch::Kerb,
             [
                 new Variant('Uphill', 'The brake comes late and light; wheels turned so that it rolls against the {kerb}.', ['gradient' => 0.08]),
-                new Variant('Between driveways', 'The signal waits for the last one; the place may be the one after.', ['openings' => [['side' => '{near}', 'from_m' => 60, 'to_m' => 52]]]),
+                new Variant(
+                    'Between driveways', 'The signal waits for the last one; the place may be the one after.',
+                    ['openings' => [['side' => '{near}', 'from_m' => 60, 'to_m' => 52]]],
+                ),
             ],
             'stop, park, convenient place, askew, too far from the kerb',
         );
@@ -122,7 +126,9 @@ final class MovingOff
     public static function pullUpAcrossAndReverse(): Routine
     {
         return new Routine(
-            RoutineCode::PullUpRightReverse, '{Pull up} on the {off}, back two car lengths, rejoin', 'A long clear {kerb} on the other side; assessed on observation, accuracy, control.', 'Prepare; ahead, all round from {off} to {near}, {near} shoulder; signal; creep where the view is blocked; mirrors.',
+            RoutineCode::PullUpRightReverse, '{Pull up} on the {off}, back two car lengths, rejoin',
+            'A long clear {kerb} on the other side; assessed on observation, accuracy, control.',
+            'Prepare; ahead, all round from {off} to {near}, {near} shoulder; signal; creep where the view is blocked; mirrors.',
             [
                 Write::mirrors(
                     'Choose the place, not behind a parked car and not opposite one. Interior, {off} mirror, {off} shoulder.',
@@ -208,7 +214,11 @@ final class MovingOff
                     'The learner says “they go in three, two, one” from what is seen further ahead.',
                 ),
             ],
-            Section::MovingOff, 'Stop behind the queue.', Sketch::Queue, [new Variant('Uphill', 'Parking brake; the biting point before it goes.', ['gradient' => 0.06]), new Variant('Somebody close behind', 'A longer, lighter brake and more room ahead.', ['close_follower' => true])],
+            Section::MovingOff, 'Stop behind the queue.', Sketch::Queue,
+            [
+                new Variant('Uphill', 'Parking brake; the biting point before it goes.', ['gradient' => 0.06]),
+                new Variant('Somebody close behind', 'A longer, lighter brake and more room ahead.', ['close_follower' => true]),
+            ],
             'traffic jam, standing, tyres, creeping',
         );
     }

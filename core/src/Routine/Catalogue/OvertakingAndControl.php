@@ -16,7 +16,8 @@ final class OvertakingAndControl
     public static function overtake(): Routine
     {
         return new Routine(
-            RoutineCode::Overtake, '{Overtake} on a single carriageway', 'Needed, legal, with a long view; not near bends, brows, dips or {junctions}.', 'Cancel; steady speed; gap.',
+            RoutineCode::Overtake, '{Overtake} on a single carriageway',
+            'Needed, legal, with a long view; not near bends, brows, dips or {junctions}.', 'Cancel; steady speed; gap.',
             [
                 Write::mirrors(
                     'Interior and {off} mirror before closing up; again before going out; {near} before coming back.',
@@ -61,7 +62,10 @@ final class OvertakingAndControl
                 ),
             ],
             Section::Overtaking, 'You may pass this one if you judge it right.', Sketch::Slow,
-            [new Variant('Rehearsal on a {dual carriageway}', 'Everything but the oncoming traffic.'), new Variant('Tractor that turns off', 'Hold at the waiting place: it solves itself.')],
+            [
+                new Variant('Rehearsal on a {dual carriageway}', 'Everything but the oncoming traffic.'),
+                new Variant('Tractor that turns off', 'Hold at the waiting place: it solves itself.'),
+            ],
             'passing, slow vehicle, tractor, wrong side, rural',
         );
     }
@@ -69,7 +73,8 @@ final class OvertakingAndControl
     public static function seatAndHands(): Routine
     {
         return new Routine(
-            RoutineCode::SeatAndHands, 'Seat, hands, steering', 'Before anything else, and whenever the car wanders.', 'Shoulders down; check it again after ten minutes.',
+            RoutineCode::SeatAndHands, 'Seat, hands, steering', 'Before anything else, and whenever the car wanders.',
+            'Shoulders down; check it again after ten minutes.',
             [
                 Write::position(
                     'Arms slightly bent, shoulders on the seat back, elbows low; on straights only guide.',

@@ -110,7 +110,10 @@ final class Passing
                 ),
             ],
             Section::Passing, 'Follow the road ahead.', Sketch::Narrow,
-            [new Variant('Something wide', 'Hold back further; show it.'), new Variant('Downhill', 'The brake holds; they who climb are let come.', ['gradient' => -0.06])],
+            [
+                new Variant('Something wide', 'Hold back further; show it.'),
+                new Variant('Downhill', 'The brake holds; they who climb are let come.', ['gradient' => -0.06]),
+            ],
             'narrow, give and take, passing place, squeeze',
         );
     }
@@ -163,7 +166,10 @@ final class Passing
                 ),
             ],
             Section::Passing, 'Follow the road ahead.', Sketch::Bus,
-            [new Variant('Two buses', 'One at a time, with a place to be in between.'), new Variant('Close follower', 'A longer light brake: they may not see why.', ['close_follower' => true])],
+            [
+                new Variant('Two buses', 'One at a time, with a place to be in between.'),
+                new Variant('Close follower', 'A longer light brake: they may not see why.', ['close_follower' => true]),
+            ],
             'bus stop, pedestrians, stepping out',
         );
     }

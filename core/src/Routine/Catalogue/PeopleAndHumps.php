@@ -16,7 +16,8 @@ final class PeopleAndHumps
     public static function people(): Routine
     {
         return new Routine(
-            RoutineCode::People, 'People, exits, schools, blind bends', 'Where somebody could come from what cannot be seen.', 'Gas again once it is behind; mirrors.',
+            RoutineCode::People, 'People, exits, schools, blind bends', 'Where somebody could come from what cannot be seen.',
+            'Gas again once it is behind; mirrors.',
             [
                 Write::mirrors(
                     'Interior as soon as the place is read.',
@@ -86,7 +87,10 @@ final class PeopleAndHumps
                 ),
             ],
             Section::Passing, 'Follow the road ahead.', Sketch::Hump,
-            [new Variant('Close follower', 'Lighter and longer.', ['close_follower' => true]), new Variant('Downhill', 'The hill adds to every one of them.', ['gradient' => -0.06])],
+            [
+                new Variant('Close follower', 'Lighter and longer.', ['close_follower' => true]),
+                new Variant('Downhill', 'The hill adds to every one of them.', ['gradient' => -0.06]),
+            ],
             'speed bump, table, cushion, traffic calming',
         );
     }

@@ -16,7 +16,8 @@ final class Roundabouts
     public static function roundabout(): Routine
     {
         return new Routine(
-            RoutineCode::Roundabout, 'Roundabout', 'Anything with an island that is {kerb}ed or raised.', 'Cancel; mirrors; who left beside us; read the limit.',
+            RoutineCode::Roundabout, 'Roundabout', 'Anything with an island that is {kerb}ed or raised.',
+            'Cancel; mirrors; who left beside us; read the limit.',
             [
                 Write::mirrors(
                     'Interior, then the mirror towards the lane or the turn. On it: {near} mirror at each peel outward, and again on leaving.',

@@ -74,10 +74,22 @@ final class TurnAcross
             'Take the next road on the {turn}, please.',
             Sketch::SideRoad,
             [
-                new Variant('Marked waiting box', 'Into the box and up to its end; straight wheels while waiting, so that a knock from behind does not push the car across.'),
-                new Variant('Parked cars before the turn', 'The place is taken only when clear of them, and with less time: slower.', ['parked' => [['side' => '{near}', 'from_m' => 90, 'to_m' => 80]]]),
-                new Variant('Drive on the same side before', 'The signal waits until it is passed.', ['openings' => [['side' => '{turn}', 'from_m' => 54, 'to_m' => 48]]]),
-                new Variant('Cars parked on their side', 'Oncoming traffic comes round them on our half: wait a little further back.', ['parked' => [['side' => '{off}', 'from_m' => 70, 'to_m' => 50]]]),
+                new Variant(
+                    'Marked waiting box',
+                    'Into the box and up to its end; straight wheels while waiting, so that a knock from behind does not push the car across.',
+                ),
+                new Variant(
+                    'Parked cars before the turn', 'The place is taken only when clear of them, and with less time: slower.',
+                    ['parked' => [['side' => '{near}', 'from_m' => 90, 'to_m' => 80]]],
+                ),
+                new Variant(
+                    'Drive on the same side before', 'The signal waits until it is passed.',
+                    ['openings' => [['side' => '{turn}', 'from_m' => 54, 'to_m' => 48]]],
+                ),
+                new Variant(
+                    'Cars parked on their side', 'Oncoming traffic comes round them on our half: wait a little further back.',
+                    ['parked' => [['side' => '{off}', 'from_m' => 70, 'to_m' => 50]]],
+                ),
             ],
             'side road, across oncoming, cuts the corner, waiting in the middle, timid, hesitates',
         );

@@ -74,9 +74,20 @@ final class TurnTowardsKerb
             'Take the next road on the {turn}, please.',
             Sketch::SideRoad,
             [
-                new Variant('Tight corner', 'First gear and hardly more than walking pace; nearly as much wheel as there is, and feet at the {kerb} edge looked for.', ['turn_radius_m' => 5.5]),
-                new Variant('Driveway before ours', 'The signal waits until the driveway is passed, yet must still be seen before the brake lights.', ['openings' => [['side' => '{turn}', 'from_m' => 60, 'to_m' => 54]]]),
-                new Variant('Second turn at once', 'With little room the speed for the whole routine is lower; where even that fails, it is planned before the first turn.', ['room_m' => 60]),
+                new Variant(
+                    'Tight corner',
+                    'First gear and hardly more than walking pace; nearly as much wheel as there is, and feet at the {kerb} edge looked for.',
+                    ['turn_radius_m' => 5.5],
+                ),
+                new Variant(
+                    'Driveway before ours', 'The signal waits until the driveway is passed, yet must still be seen before the brake lights.',
+                    ['openings' => [['side' => '{turn}', 'from_m' => 60, 'to_m' => 54]]],
+                ),
+                new Variant(
+                    'Second turn at once',
+                    'With little room the speed for the whole routine is lower; where even that fails, it is planned before the first turn.',
+                    ['room_m' => 60],
+                ),
                 new Variant('Somebody close behind', 'Signal a second earlier, brake more lightly and for longer.', ['close_follower' => true]),
             ],
             'side road, corner, wide turn, cuts in, runs wide, cycle inside',

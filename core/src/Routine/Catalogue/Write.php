@@ -25,13 +25,17 @@ final class Write
         return new Instruction(Step::Position, $do, $why, $mistake, $cause, $remedy, $drill, causeIn: $causeIn);
     }
 
-    public static function speed(string $do, string $why, string $mistake, string $cause, string $remedy, string $drill, string $withClutch = '', ?Step $causeIn = null, string $forBeginner = ''): Instruction
-    {
+    public static function speed(
+        string $do, string $why, string $mistake, string $cause, string $remedy, string $drill, string $withClutch = '', ?Step $causeIn = null,
+        string $forBeginner = '',
+    ): Instruction {
         return new Instruction(Step::Speed, $do, $why, $mistake, $cause, $remedy, $drill, $withClutch, $causeIn, $forBeginner);
     }
 
-    public static function look(string $do, string $why, string $mistake, string $cause, string $remedy, string $drill, ?Step $causeIn = null, string $forBeginner = '', string $watch = ''): Instruction
-    {
+    public static function look(
+        string $do, string $why, string $mistake, string $cause, string $remedy, string $drill, ?Step $causeIn = null, string $forBeginner = '',
+        string $watch = '',
+    ): Instruction {
         return new Instruction(Step::Look, $do, $why, $mistake, $cause, $remedy, $drill, causeIn: $causeIn, forBeginner: $forBeginner, watch: $watch);
     }
 }
