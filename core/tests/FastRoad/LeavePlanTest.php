@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+use NobleTurn\Core\FastRoad\LeaveEvent;
+use NobleTurn\Core\FastRoad\LeaveEventKind;
+use NobleTurn\Core\FastRoad\LeavePlan;
+use NobleTurn\Core\FastRoad\Leaving;
+use NobleTurn\Core\Quantity\Gradient;
+use NobleTurn\Core\Rules\GreatBritain;
+use NobleTurn\Core\Rules\Practice;
+use NobleTurn\Core\Rules\RulePack;
+use NobleTurn\Core\Tests\Approaches;
+use NobleTurn\Core\Trade\Side;
+use NobleTurn\Core\Trade\Surface;
+use NobleTurn\Core\Vehicle\DemoVehicles;
+
+/** @param  array<string, string>  $answers */
+function leaving(Leaving $leaving, array $answers = [], ?Side $next = null, int $lanes = 1, string $car = 'small-petrol-hatch', ?RulePack $pack = null): LeavePlan
+{
+    $pack ??= new GreatBritain;
+
+    return new LeavePlan($leaving, $pack, new Practice($answers, $pack), DemoVehicles::byId($car), Gradient::ofRiseOverRun(0.0), $lanes, $next);
+}
+
+/** @return array<string, float> the first place of each kind, m from the beginning of the slip road */
+function placesOf(LeavePlan $plan): array
+{
+    $places = [];
+    foreach ($plan->events() as $event) {
+        $places[$event->kind->value] ??= $event->placeMetres;
+    }
+
+    return $places;
+}
+
+it('meets everything in one order: mirrors before their signal, the brake only on the slip road, the line last', function (): void {
+    for ($seed = 1; $seed <= 200; $seed++) {
+        $draw = new Approaches($seed);
+        $main = $draw->number(14, 35);
+        $length = $draw->number(40, 600);
+        $bend = $draw->one([null, $draw->number(10, 120)]);
+        $plan = leaving(
+            new Leaving($main, $length, $draw->number(0.5, $main), $bend === null ? null : $draw->number(0, $length), 40.0, $bend),
+            ['leave_signal' => $draw->one(['half-way', 'at-once']), 'leave_marker' => $draw->one(['300', '200'])],
+            $draw->one([null, Side::Left, Side::Right]), $draw->one([1, 2]),
+        );
+        $events = $plan->events();
+        $at = array_map(static fn (LeaveEvent $event): float => round($event->placeMetres, 1), $events);
+        $sorted = $at;
+        sort($sorted);
+        $places = placesOf($plan);
+        expect($at)->toBe($sorted, "seed {$seed}")
+            ->and($places['mirrors'])->toBeLessThan($places['signal'])
+            ->and($places['brake'] ?? 1.0)->toBeGreaterThanOrEqual(0.0, "seed {$seed}: never on the main road")
+            ->and($places['cancel'])->toBeGreaterThan(0.0)
+            ->and($events[count($events) - 1]->kind)->toBe(LeaveEventKind::End);
+        if (isset($places['next-signal'])) {
+            expect($places['cancel'])->toBeLessThan($places['next-mirrors'], "seed {$seed}")
+                ->and($places['next-mirrors'])->toBeLessThan($places['next-signal']);
+        }
+    }
+});
+
+it('reckons seconds from the beginning of the slip road that only fall, and that agree with the speed', function (): void {
+    $plan = leaving(new Leaving(30.0, 250.0, 5.0, null, 40.0, null));
+    // On the main road at a steady 30 m/s; on the slip road by the speed there.
+    expect($plan->secondsTo(-300.0))->toBe(10.0)->and($plan->secondsTo(0.0))->toBe(0.0);
+    $before = 0.0;
+    for ($place = 5.0; $place <= 250.0; $place += 5.0) {
+        $took = $before - $plan->secondsTo($place);
+        $mean = ($plan->leaving->speedAt($place - 5.0) + $plan->leaving->speedAt($place)) / 2.0;
+        expect($took)->toBeGreaterThan(0.0)->toEqualWithDelta(5.0 / $mean, 0.02);
+        $before = $plan->secondsTo($place);
+    }
+});
+
+it('takes the lane of the turn to come where it is to the off side and no room is left to change', function (): void {
+    $long = new Leaving(30.0, 300.0, 5.0, null, 40.0, null);
+    $short = new Leaving(30.0, 150.0, 5.0, null, 40.0, null);
+    $lane = static fn (Leaving $leaving, ?Side $next, int $lanes, array $answers = []): int => leaving($leaving, $answers, $next, $lanes)->lane()[0];
+    expect($lane($long, Side::Right, 2))->toBe(1)
+        ->and($lane($short, Side::Right, 2))->toBe(2)
+        ->and($lane($long, Side::Right, 2, ['slip_lane' => 'straight']))->toBe(2)
+        ->and($lane($short, Side::Left, 2))->toBe(1)
+        ->and($lane($short, null, 3))->toBe(1)
+        ->and($lane($short, Side::Right, 1))->toBe(1);
+});
+
+it('changes down once before the line, and never without a clutch', function (): void {
+    $leaving = new Leaving(31.0, 250.0, 4.0, null, 40.0, null);
+    $gears = static fn (string $car): array => array_values(array_filter(leaving($leaving, car: $car)->events(), static fn (LeaveEvent $event): bool => $event->kind === LeaveEventKind::Gear));
+    expect($gears('small-petrol-hatch'))->toHaveCount(1)
+        ->and($gears('small-petrol-hatch')[0]->gear)->toBe(2)
+        ->and($gears('small-petrol-hatch')[0]->placeMetres)->toBeLessThan(250.0)
+        ->and($gears('small-automatic'))->toBe([]);
+});
+
+it('calls the brake harsh by what the surface bears, without a jump on the way', function (): void {
+    $order = ['even' => 0, 'firm' => 1, 'harsh' => 2];
+    $worst = 0;
+    for ($length = 400.0; $length >= 60.0; $length -= 2.0) {
+        $leaving = new Leaving(31.0, $length, 5.0, null, 40.0, null);
+        $now = $order[$leaving->braking(Surface::Dry)];
+        expect($now)->toBeGreaterThanOrEqual($worst, "{$length} m: shorter is never gentler")->toBeLessThanOrEqual($worst + 1)
+            ->and($order[$leaving->braking(Surface::Ice)])->toBeGreaterThanOrEqual($now);
+        $worst = $now;
+    }
+    expect($worst)->toBe(2);
+});
