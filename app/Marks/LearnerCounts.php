@@ -45,7 +45,7 @@ final class LearnerCounts
         );
 
         return [
-            'total' => $hours->total,
+            'total' => $hours->totalHours,
             'minutes' => array_map(
                 static fn (array $kind): array => array_map(static fn (float $minutes): float => round($minutes, 1), $kind), $hours->minutes,
             ),

@@ -11,30 +11,30 @@ final readonly class Change
 
     public function __construct(
         public string $kind,
-        public float $acceleration,
+        public float $accelerationMps2,
         /** Speed now, m/s. */
-        public float $speed,
-        public float $endSpeed,
+        public float $speedMps,
+        public float $endMps,
         /** Until we begin to move over, s. */
         public float $seconds,
         /** Until we are in, m. */
         public float $metres,
         /** Metres in hand to whoever has least; negative: missing. */
-        public float $spare,
-        public ?float $gapAhead,
-        public ?float $gapBehind,
+        public float $spareMetres,
+        public ?float $gapAheadSeconds,
+        public ?float $gapBehindSeconds,
         /** Whether it ends where the lane still goes on. */
         public bool $inRoom,
     ) {
-        $this->feasible = $spare >= 0.0 && $inRoom;
+        $this->feasible = $spareMetres >= 0.0 && $inRoom;
     }
 
     /** Our front after so many seconds, m: the speed changes until it is reached, then it is held. */
     public function metresAt(float $seconds): float
     {
-        $changing = $this->acceleration === 0.0 ? 0.0 : min($seconds, $this->seconds, abs(($this->endSpeed - $this->speed) / $this->acceleration));
+        $changing = $this->accelerationMps2 === 0.0 ? 0.0 : min($seconds, $this->seconds, abs(($this->endMps - $this->speedMps) / $this->accelerationMps2));
 
-        return $this->speed * $changing + $this->acceleration * $changing ** 2 / 2.0 + $this->endSpeed * ($seconds - $changing);
+        return $this->speedMps * $changing + $this->accelerationMps2 * $changing ** 2 / 2.0 + $this->endMps * ($seconds - $changing);
     }
 
     /** @return array{time_s: list<float>, ours_m: list<float>, over: list<float>} until two seconds after we are in */
@@ -53,6 +53,6 @@ final readonly class Change
     /** Effort and patience on one scale: a second of waiting counts a tenth of 1 m/s2 (assumed). */
     public function cost(): float
     {
-        return abs($this->acceleration) + 0.1 * ($this->seconds - LaneChange::CHECKS_S);
+        return abs($this->accelerationMps2) + 0.1 * ($this->seconds - LaneChange::CHECKS_S);
     }
 }

@@ -38,7 +38,7 @@ final readonly class JoinPlan
     {
         $this->waysIn = $joining->waysIn();
         $this->best = Joining::best($this->waysIn);
-        $this->shown = $this->best ?? new WayIn(null, null, $joining->natural, $joining->speedAt($joining->slip->joinAt()), 0.0, null, -1.0, null, 0.0);
+        $this->shown = $this->best ?? new WayIn(null, null, $joining->naturalMps2, $joining->mpsAt($joining->slip->joinAtMetres()), 0.0, null, -1.0, null, 0.0);
         $this->run = JoinRun::of($joining, $this->shown, self::STEP_S);
     }
 
@@ -46,21 +46,21 @@ final readonly class JoinPlan
     public function decideByMetres(): ?float
     {
         // A way in that joins at a crawl is open, but nobody would wait to decide for it.
-        $open = array_filter($this->waysIn, fn (WayIn $wayIn): bool => $wayIn->feasible && ($wayIn === $this->best || ! $this->isSlow($wayIn->endSpeed)));
+        $open = array_filter($this->waysIn, fn (WayIn $wayIn): bool => $wayIn->feasible && ($wayIn === $this->best || ! $this->isSlow($wayIn->endMps)));
 
-        return $open === [] ? null : max(array_map(static fn (WayIn $wayIn): float => $wayIn->latest ?? 0.0, $open));
+        return $open === [] ? null : max(array_map(static fn (WayIn $wayIn): float => $wayIn->latestMetres ?? 0.0, $open));
     }
 
     /** Last resort only: where braking to a stop must begin, m to the end. */
     public function stopFromMetres(): float
     {
-        return min($this->joining->slip->length, $this->shown->endSpeed ** 2 / (2.0 * self::STOPPING_MPS2));
+        return min($this->joining->slip->lengthMetres, $this->shown->endMps ** 2 / (2.0 * self::STOPPING_MPS2));
     }
 
     /** What the car has reached at the end of the length that counts with the gas fully down. */
     public function reachedMetresPerSecond(): float
     {
-        return $this->joining->fullGas->speedAfter($this->joining->slip->counts());
+        return $this->joining->fullGas->mpsAfterMetres($this->joining->slip->countsMetres());
     }
 
     /** Whether the car is too slow for the road even so. */
@@ -72,16 +72,16 @@ final readonly class JoinPlan
     /** Whether the best way in is slow although the car could be faster. */
     public function joinsSlowly(): bool
     {
-        return $this->best !== null && $this->isSlow($this->best->endSpeed) && ! $this->isTooSlowForTheRoad();
+        return $this->best !== null && $this->isSlow($this->best->endMps) && ! $this->isTooSlowForTheRoad();
     }
 
     /** @return array{behind_of: ?string, ahead_of: ?string} the neighbours on both sides where we join */
     public function between(WayIn $wayIn): array
     {
-        $ours = $this->joining->slip->chooseFrom() - $this->joining->slip->joinAt();
+        $ours = $this->joining->slip->chooseFromMetres() - $this->joining->slip->joinAtMetres();
         $near = ['behind_of' => [null, INF], 'ahead_of' => [null, INF]];
         foreach ($this->joining->seen as $other) {
-            $by = $other->frontAt($wayIn->seconds) - $ours;
+            $by = $other->frontMetresAt($wayIn->seconds) - $ours;
             $side = $by >= 0.0 ? 'behind_of' : 'ahead_of';
             if (abs($by) < $near[$side][1]) {
                 $near[$side] = [$other->name, abs($by)];
@@ -96,11 +96,11 @@ final readonly class JoinPlan
     {
         $slip = $this->joining->slip;
         $off = Flank::Off->side($this->pack)->value;
-        $first = min($slip->viewFrom, $slip->length);
-        $last = min($first, $slip->joinAt() + self::LAST_GLANCE_S * $this->joining->speedAt($slip->joinAt()));
+        $first = min($slip->viewFromMetres, $slip->lengthMetres);
+        $last = min($first, $slip->joinAtMetres() + self::LAST_GLANCE_S * $this->joining->mpsAt($slip->joinAtMetres()));
 
         return [
-            $this->glance($slip->length, "{$off}-mirror", Wording::part($this->pack, 'it shows only the {slip road} itself at first')),
+            $this->glance($slip->lengthMetres, "{$off}-mirror", Wording::part($this->pack, 'it shows only the {slip road} itself at first')),
             $this->glance($first, "{$off}-shoulder", 'as soon as the main road can be seen, wheel straight'),
             $this->glance(($first + $last) / 2.0, "{$off}-shoulder", 'a second one, to judge their speed'),
             $this->glance($last, "{$off}-shoulder", 'the last, just before joining'),
@@ -109,11 +109,11 @@ final readonly class JoinPlan
 
     private function glance(float $place, string $at, string $why): Glance
     {
-        return new Glance($place, $this->run->secondsAt($place), $at, self::GLANCE_S * $this->run->metresPerSecondAt($place), $why);
+        return new Glance($place, $this->run->secondsAt($place), $at, self::GLANCE_S * $this->run->mpsAt($place), $why);
     }
 
     private function isSlow(float $speed): bool
     {
-        return $speed < $this->joining->main - self::TOO_SLOW_MPS;
+        return $speed < $this->joining->mainMps - self::TOO_SLOW_MPS;
     }
 }

@@ -21,19 +21,19 @@ final readonly class JoinRun
     public static function of(Joining $joining, WayIn $wayIn, float $stepSeconds): self
     {
         $slip = $joining->slip;
-        $choice = $slip->chooseFrom();
-        $gain = max($choice, $slip->gainFrom());
+        $choice = $slip->chooseFromMetres();
+        $gain = max($choice, $slip->gainFromMetres());
         $pieces = [
-            ['from' => $slip->length, 'to' => $gain, 'speed' => $joining->entry, 'a' => 0.0],
-            ['from' => $gain, 'to' => $choice, 'speed' => $joining->entry, 'a' => $joining->natural],
-            ['from' => $choice, 'to' => $slip->joinAt(), 'speed' => $joining->speedAt($choice), 'a' => $wayIn->acceleration],
-            ['from' => $slip->joinAt(), 'to' => -2.0 * $wayIn->endSpeed, 'speed' => $wayIn->endSpeed, 'a' => 0.0],
+            ['from' => $slip->lengthMetres, 'to' => $gain, 'speed' => $joining->entryMps, 'a' => 0.0],
+            ['from' => $gain, 'to' => $choice, 'speed' => $joining->entryMps, 'a' => $joining->naturalMps2],
+            ['from' => $choice, 'to' => $slip->joinAtMetres(), 'speed' => $joining->mpsAt($choice), 'a' => $wayIn->accelerationMps2],
+            ['from' => $slip->joinAtMetres(), 'to' => -2.0 * $wayIn->endMps, 'speed' => $wayIn->endMps, 'a' => 0.0],
         ];
         $self = new self(['time_s' => [], 'distance_m' => [], 'speed_mps' => [], 'gear' => []], [], 0.0, $pieces);
         $begin = $self->secondsAt($choice);
         $columns = ['time_s' => [], 'distance_m' => [], 'speed_mps' => [], 'gear' => []];
         $gear = $joining->gear;
-        $last = $self->secondsAt(-2.0 * $wayIn->endSpeed);
+        $last = $self->secondsAt(-2.0 * $wayIn->endMps);
         for ($t = 0.0; $t <= $last + 1e-9; $t += $stepSeconds) {
             [$place, $speed] = $self->at($t);
             while (
@@ -48,8 +48,8 @@ final readonly class JoinRun
             $columns['gear'][] = $gear;
         }
         $others = array_map(static fn (Neighbour $other): array => [
-            'name' => $other->name, 'length_m' => $other->length,
-            'distance_m' => array_map(static fn (float $t): float => $choice - $other->frontAt($t - $begin), $columns['time_s']),
+            'name' => $other->name, 'length_m' => $other->lengthMetres,
+            'distance_m' => array_map(static fn (float $t): float => $choice - $other->frontMetresAt($t - $begin), $columns['time_s']),
         ], $joining->seen);
 
         return new self($columns, $others, $begin, $pieces);
@@ -66,7 +66,7 @@ final readonly class JoinRun
         return $seconds;
     }
 
-    public function metresPerSecondAt(float $placeMetres): float
+    public function mpsAt(float $placeMetres): float
     {
         foreach ($this->pieces as $piece) {
             if ($placeMetres >= $piece['to']) {

@@ -25,38 +25,38 @@ final readonly class Joining
     public Throttle $fullGas;
 
     /** Mean acceleration wanted over the length that counts, m/s2. */
-    public float $needed;
+    public float $neededMps2;
 
     /** The same that the car has. */
-    public float $available;
+    public float $availableMps2;
 
     /** What is driven until the choice: as wanted, as far as the car has it. */
-    public float $natural;
+    public float $naturalMps2;
 
     /** @param  list<Neighbour>  $seen  as seen where the choice begins */
     public function __construct(
-        public Slip $slip, public Vehicle $vehicle, public int $gear, public float $entry, public float $main, public float $limit, public Room $room,
+        public Slip $slip, public Vehicle $vehicle, public int $gear, public float $entryMps, public float $mainMps, public float $limitMps, public Room $room,
         public array $seen,
     ) {
-        $counts = max(0.01, $slip->counts());
-        $this->fullGas = Throttle::run($vehicle, $slip->gradient, $entry, $gear, INF, $counts + 1.0);
-        $this->needed = ($main ** 2 - $entry ** 2) / (2.0 * $counts);
-        $this->available = $this->fullGas->meanOver($counts);
-        $this->natural = min($this->needed, $this->available);
+        $counts = max(0.01, $slip->countsMetres());
+        $this->fullGas = Throttle::run($vehicle, $slip->gradient, $entryMps, $gear, INF, $counts + 1.0);
+        $this->neededMps2 = ($mainMps ** 2 - $entryMps ** 2) / (2.0 * $counts);
+        $this->availableMps2 = $this->fullGas->meanMps2Over($counts);
+        $this->naturalMps2 = min($this->neededMps2, $this->availableMps2);
     }
 
     /** Speed at a place driven evenly from the limit sign. */
-    public function speedAt(float $place): float
+    public function mpsAt(float $place): float
     {
-        return sqrt(max(0.25, $this->entry ** 2 + 2.0 * $this->natural * max(0.0, $this->slip->gainFrom() - $place)));
+        return sqrt(max(0.25, $this->entryMps ** 2 + 2.0 * $this->naturalMps2 * max(0.0, $this->slip->gainFromMetres() - $place)));
     }
 
     /** Seconds from the choice on to a place, driven evenly. */
     public function secondsTo(float $place): float
     {
-        $begin = $this->slip->chooseFrom();
+        $begin = $this->slip->chooseFromMetres();
 
-        return 2.0 * ($begin - $place) / ($this->speedAt($begin) + $this->speedAt($place));
+        return 2.0 * ($begin - $place) / ($this->mpsAt($begin) + $this->mpsAt($place));
     }
 
     /** @return list<WayIn> ahead of and behind each vehicle seen; without one, the free road */
@@ -81,7 +81,7 @@ final readonly class Joining
     {
         $best = null;
         foreach ($waysIn as $wayIn) {
-            if ($wayIn->feasible && ($best === null || $wayIn->effort < $best->effort - 1e-9)) {
+            if ($wayIn->feasible && ($best === null || $wayIn->effortMps2 < $best->effortMps2 - 1e-9)) {
                 $best = $wayIn;
             }
         }
@@ -98,11 +98,11 @@ final readonly class Joining
         $best = null;
         $mine = array_values(array_filter($tried, static fn (array $one): bool => $which === null || ($one['behind'][$which] ?? null) === $ahead));
         foreach ($mine as $one) {
-            $effort = abs($one['a'] - $this->natural);
+            $effort = abs($one['a'] - $this->naturalMps2);
             $better = $best === null
                 || (
                     $one['spare'] >= 0.0
-                        ? $best['spare'] < 0.0 || $effort < abs($best['a'] - $this->natural)
+                        ? $best['spare'] < 0.0 || $effort < abs($best['a'] - $this->naturalMps2)
                         : $best['spare'] < 0.0 && $one['spare'] > $best['spare']
                 );
             if ($better) {
@@ -114,13 +114,13 @@ final readonly class Joining
         $gap = null;
         if ($which !== null && $best !== null) {
             $gap = $this->room->seconds(
-                $this->slip->chooseFrom() - $this->slip->joinAt(), $best['end'], $this->seen[$which]->frontAt($best['seconds']), $this->seen[$which],
+                $this->slip->chooseFromMetres() - $this->slip->joinAtMetres(), $best['end'], $this->seen[$which]->frontMetresAt($best['seconds']), $this->seen[$which],
             );
         }
 
         return new WayIn(
             $which, $ahead, $shown['a'], $shown['end'], $shown['seconds'], $gap, $best['spare'] ?? -INF,
-            $latest[self::key($which, $ahead)] ?? null, abs($shown['a'] - $this->natural),
+            $latest[self::key($which, $ahead)] ?? null, abs($shown['a'] - $this->naturalMps2),
         );
     }
 
@@ -155,9 +155,9 @@ final readonly class Joining
 
     private function place(int $step): float
     {
-        $from = $this->slip->chooseFrom();
+        $from = $this->slip->chooseFromMetres();
 
-        return $from - ($from - $this->slip->joinAt()) * $step / self::PLACES;
+        return $from - ($from - $this->slip->joinAtMetres()) * $step / self::PLACES;
     }
 
     /**
@@ -168,14 +168,14 @@ final readonly class Joining
     private function tried(int $step): array
     {
         $place = $this->place($step);
-        $distance = max(0.1, $place - $this->slip->joinAt());
-        $v = $this->speedAt($place);
+        $distance = max(0.1, $place - $this->slip->joinAtMetres());
+        $v = $this->mpsAt($place);
         $before = $this->secondsTo($place);
-        $ours = $this->slip->chooseFrom() - $this->slip->joinAt();
-        $most = Throttle::run($this->vehicle, $this->slip->gradient, $v, $this->gearFor($v), max($v, $this->limit), $distance + 1.0)->meanOver($distance);
+        $ours = $this->slip->chooseFromMetres() - $this->slip->joinAtMetres();
+        $most = Throttle::run($this->vehicle, $this->slip->gradient, $v, $this->gearFor($v), max($v, $this->limitMps), $distance + 1.0)->meanMps2Over($distance);
         // Not slower than a crawl at the end: that would be a stop, not joining.
         $least = min($most, max(-Room::MOST_EASING, (self::CRAWL ** 2 - $v ** 2) / (2.0 * $distance)));
-        $accelerations = [$most, max($least, min($most, $this->natural))];
+        $accelerations = [$most, max($least, min($most, $this->naturalMps2))];
         for ($a = $least; $a < $most; $a += self::TRIED) {
             $accelerations[] = $a;
         }
@@ -186,9 +186,9 @@ final readonly class Joining
             $spare = INF;
             $behind = [];
             foreach ($this->seen as $other) {
-                $theirs = $other->frontAt($seconds);
+                $theirs = $other->frontMetresAt($seconds);
                 $behind[] = $theirs < $ours;
-                $spare = min($spare, $this->room->spare($ours, $end, $theirs, $other));
+                $spare = min($spare, $this->room->spareMetres($ours, $end, $theirs, $other));
             }
             $rows[] = ['a' => $a, 'end' => $end, 'seconds' => $seconds, 'spare' => $spare, 'behind' => $behind];
         }

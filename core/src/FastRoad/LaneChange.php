@@ -32,14 +32,14 @@ final readonly class LaneChange
      * @param  list<Neighbour>  $own  in ours
      */
     public function __construct(
-        public float $speed,
-        public float $limit,
-        public float $available,
+        public float $speedMps,
+        public float $limitMps,
+        public float $availableMps2,
         public Room $room,
         public array $target,
         public array $own,
         /** Ours must be taken within so many metres; INF where it goes on. */
-        public float $within,
+        public float $withinMetres,
     ) {
     }
 
@@ -70,7 +70,7 @@ final readonly class LaneChange
                 $change = $this->tried($kind, $a, $t);
                 if (
                     ($change->feasible && (! $best->feasible || $change->cost() < $best->cost() - 1e-9))
-                    || (! $best->feasible && ! $change->feasible && $change->spare > $best->spare)
+                    || (! $best->feasible && ! $change->feasible && $change->spareMetres > $best->spareMetres)
                 ) {
                     $best = $change;
                 }
@@ -89,7 +89,7 @@ final readonly class LaneChange
     {
         $found = [];
         if ($kind === 'faster-ahead') {
-            for ($a = self::TRIED; $a <= $this->available + 1e-9; $a += self::TRIED) {
+            for ($a = self::TRIED; $a <= $this->availableMps2 + 1e-9; $a += self::TRIED) {
                 $found[] = $a;
             }
         }
@@ -105,10 +105,10 @@ final readonly class LaneChange
     private function tried(string $kind, float $a, float $seconds): Change
     {
         // The speed changes while the checks are made, up to the limit or down to a crawl.
-        $reach = $a > 0.0 ? max(0.0, $this->limit - $this->speed) / $a : ($a < 0.0 ? max(0.0, $this->speed - self::SLOWEST) / -$a : INF);
-        $v = $this->speed + ($a === 0.0 ? 0.0 : $a * min($seconds, $reach));
+        $reach = $a > 0.0 ? max(0.0, $this->limitMps - $this->speedMps) / $a : ($a < 0.0 ? max(0.0, $this->speedMps - self::SLOWEST) / -$a : INF);
+        $v = $this->speedMps + ($a === 0.0 ? 0.0 : $a * min($seconds, $reach));
         $change = fn (float $whole, float $spare, ?float $ahead, ?float $behind, bool $inRoom): Change => new Change(
-            $kind, $a, $this->speed, $v, $seconds, $whole, $spare, $ahead, $behind, $inRoom,
+            $kind, $a, $this->speedMps, $v, $seconds, $whole, $spare, $ahead, $behind, $inRoom,
         );
         $ours = $change(0.0, 0.0, null, null, true)->metresAt($seconds);
         $whole = $ours + $v * self::MOVE_S;
@@ -117,18 +117,18 @@ final readonly class LaneChange
         foreach ($this->target as $other) {
             // Both when we begin to move over and when we are in.
             foreach ([[$ours, $seconds], [$whole, $seconds + self::MOVE_S]] as [$at, $when]) {
-                $spare = min($spare, $this->room->spare($at, $v, $other->frontAt($when), $other));
+                $spare = min($spare, $this->room->spareMetres($at, $v, $other->frontMetresAt($when), $other));
             }
-            $gap = $this->room->seconds($ours, $v, $other->frontAt($seconds), $other);
-            $other->frontAt($seconds) >= $ours ? $ahead = min($ahead ?? INF, $gap) : $behind = min($behind ?? INF, $gap);
+            $gap = $this->room->seconds($ours, $v, $other->frontMetresAt($seconds), $other);
+            $other->frontMetresAt($seconds) >= $ours ? $ahead = min($ahead ?? INF, $gap) : $behind = min($behind ?? INF, $gap);
         }
         foreach ($this->own as $other) {
             if ($other->metres > 0.0) {
                 // Behind the one ahead in our own lane until we are out of it: half the gap will do for so long.
-                $spare = min($spare, ($other->frontAt($seconds) - $other->length - $ours) - 0.5 * $v);
+                $spare = min($spare, ($other->frontMetresAt($seconds) - $other->lengthMetres - $ours) - 0.5 * $v);
             }
         }
 
-        return $change($whole, $spare, $ahead, $behind, $whole <= $this->within);
+        return $change($whole, $spare, $ahead, $behind, $whole <= $this->withinMetres);
     }
 }

@@ -50,11 +50,11 @@ final readonly class LeavePlan
         private ?float $lowerLimitMetres = null,
     ) {
         $timing = Timing::planned($practice->look);
-        $this->mirrorSeconds = $timing->mirrors + $timing->think;
+        $this->mirrorSeconds = $timing->mirrorsSeconds + $timing->thinkSeconds;
         $seconds = [0.0];
-        for ($place = 0.0; $place < $leaving->length; $place += self::STEP_M) {
-            $next = min($leaving->length, $place + self::STEP_M);
-            $seconds[] = $seconds[count($seconds) - 1] + 2.0 * ($next - $place) / max(0.1, $leaving->speedAt($place) + $leaving->speedAt($next));
+        for ($place = 0.0; $place < $leaving->lengthMetres; $place += self::STEP_M) {
+            $next = min($leaving->lengthMetres, $place + self::STEP_M);
+            $seconds[] = $seconds[count($seconds) - 1] + 2.0 * ($next - $place) / max(0.1, $leaving->mpsAt($place) + $leaving->mpsAt($next));
         }
         $this->seconds = $seconds;
     }
@@ -63,7 +63,7 @@ final readonly class LeavePlan
     public function secondsTo(float $placeMetres): float
     {
         if ($placeMetres <= 0.0) {
-            return -$placeMetres / $this->leaving->main;
+            return -$placeMetres / $this->leaving->mainMps;
         }
         $i = (int) floor($placeMetres / self::STEP_M);
         $last = count($this->seconds) - 1;
@@ -88,7 +88,7 @@ final readonly class LeavePlan
             return [$this->lanes, 'Straight into the lane of the turn to come: one decision fewer at speed.'];
         }
 
-        return $this->leaving->length < self::SHORT_M
+        return $this->leaving->lengthMetres < self::SHORT_M
             ? [$this->lanes, Wording::in($this->pack, 'Straight into the lane of the turn to come: the {slip road} is too short for a change on it.')]
             : [1, Wording::in($this->pack, 'The {near} one first; over to the lane of the turn with a full routine, as there is room.')];
     }
@@ -100,11 +100,11 @@ final readonly class LeavePlan
         $signal = $this->signalMetres();
         $events = [
             ...$this->signs(),
-            new LeaveEvent(LeaveEventKind::Mirrors, -($signal + $this->mirrorSeconds * $this->leaving->main), "interior, {$near->value}"),
+            new LeaveEvent(LeaveEventKind::Mirrors, -($signal + $this->mirrorSeconds * $this->leaving->mainMps), "interior, {$near->value}"),
             new LeaveEvent(LeaveEventKind::Signal, -$signal, 'to leave', $near),
             new LeaveEvent(LeaveEventKind::Slip, 0.0, 'onto it at the speed of the main road'),
             ...$this->onTheSlip(),
-            new LeaveEvent(LeaveEventKind::End, $this->leaving->length, 'the line'),
+            new LeaveEvent(LeaveEventKind::End, $this->leaving->lengthMetres, 'the line'),
         ];
         usort($events, LeaveEvent::inOrder(...));
 
@@ -118,7 +118,7 @@ final readonly class LeavePlan
 
         return $signs->signalAtLeast === null
             ? $signs->markerMetres($signs->markers[self::POST[$this->practice->answer('leave_marker')]] ?? $signs->markers[0])
-            : max($signs->signalAtLeast->inMetres(), self::SIGNAL_S * $this->leaving->main);
+            : max($signs->signalAtLeast->inMetres(), self::SIGNAL_S * $this->leaving->mainMps);
     }
 
     /** @return list<LeaveEvent> */
@@ -140,7 +140,7 @@ final readonly class LeavePlan
     private function onTheSlip(): array
     {
         $leaving = $this->leaving;
-        $cancel = min($leaving->length / 4.0, 0.5 * Leaving::SETTLE_S * $leaving->main);
+        $cancel = min($leaving->lengthMetres / 4.0, 0.5 * Leaving::SETTLE_S * $leaving->mainMps);
         $events = [new LeaveEvent(LeaveEventKind::Cancel, $cancel, 'at once')];
         foreach ($leaving->stages as $i => $stage) {
             $events[] = new LeaveEvent(LeaveEventKind::Brake, $stage['from'], $i === 0 ? 'gently, more firmly, easing at the end' : 'again after the bend');
@@ -148,12 +148,12 @@ final readonly class LeavePlan
         if ($this->lowerLimitMetres !== null) {
             $events[] = new LeaveEvent(LeaveEventKind::LowerLimit, $this->lowerLimitMetres, 'read the speed');
         }
-        if ($leaving->bendFrom !== null && $leaving->bendSpeed() !== null) {
-            $events[] = new LeaveEvent(LeaveEventKind::Bend, $leaving->bendFrom, 'no brake in it');
+        if ($leaving->bendFromMetres !== null && $leaving->bendMps() !== null) {
+            $events[] = new LeaveEvent(LeaveEventKind::Bend, $leaving->bendFromMetres, 'no brake in it');
         }
         if ($this->nextTurn !== null) {
-            $atOnce = $this->practice->answer('leave_signal') === 'at-once' || $leaving->length < self::SHORT_M;
-            $at = $atOnce ? min($leaving->length / 3.0, $cancel + $this->mirrorSeconds * $leaving->main) : $leaving->length / 2.0;
+            $atOnce = $this->practice->answer('leave_signal') === 'at-once' || $leaving->lengthMetres < self::SHORT_M;
+            $at = $atOnce ? min($leaving->lengthMetres / 3.0, $cancel + $this->mirrorSeconds * $leaving->mainMps) : $leaving->lengthMetres / 2.0;
             $events[] = new LeaveEvent(LeaveEventKind::NextMirrors, ($cancel + $at) / 2.0, "interior, {$this->nextTurn->value}");
             $events[] = new LeaveEvent(LeaveEventKind::NextSignal, $at, $atOnce ? 'anew, as soon as the mirrors are done' : 'half-way along', $this->nextTurn);
         }
@@ -168,12 +168,12 @@ final readonly class LeavePlan
             return [];
         }
         $events = [];
-        $held = GearChoice::for($this->vehicle, Purpose::Cruise, Speed::ofMetresPerSecond($this->leaving->main), $this->gradient)->gear;
+        $held = GearChoice::for($this->vehicle, Purpose::Cruise, Speed::ofMetresPerSecond($this->leaving->mainMps), $this->gradient)->gear;
         foreach ($this->leaving->stages as ['end' => $speed, 'to' => $until]) {
             $gear = max(2, GearChoice::for($this->vehicle, Purpose::Pull, Speed::ofMetresPerSecond(max(2.0, $speed)), $this->gradient)->gear);
             if ($gear < $held) {
                 // A little before the speed is reached, clutch up before the bend or the line.
-                $at = min($until - 1.0, $this->leaving->placeOf(max($speed * 1.3, $speed + 2.0)));
+                $at = min($until - 1.0, $this->leaving->metresAtSpeed(max($speed * 1.3, $speed + 2.0)));
                 $events[] = new LeaveEvent(LeaveEventKind::Gear, max(0.0, $at), "{$held} to {$gear} in one", gear: $gear);
                 $held = $gear;
             }

@@ -34,13 +34,13 @@ final readonly class Leaving
     public array $stages;
 
     public function __construct(
-        public float $main,
-        public float $length,
-        public float $end,
+        public float $mainMps,
+        public float $lengthMetres,
+        public float $endMps,
         /** Where a bend begins, how long it is, and its radius; null where there is none. */
-        public ?float $bendFrom,
-        public float $bendLength,
-        public ?float $bendRadius,
+        public ?float $bendFromMetres,
+        public float $bendLengthMetres,
+        public ?float $bendRadiusMetres,
     ) {
         $this->stages = $this->stages();
     }
@@ -51,43 +51,43 @@ final readonly class Leaving
         $share = $surface->shareOfComfort();
 
         return match (true) {
-            $this->peak() > self::HARSH * $share => 'harsh',
-            $this->peak() > self::FIRM * $share => 'firm',
+            $this->peakMps2() > self::HARSH * $share => 'harsh',
+            $this->peakMps2() > self::FIRM * $share => 'firm',
             default => 'even',
         };
     }
 
     /** Mean deceleration where the brake is used only on the last half, m/s2. */
-    public function lateHalf(): float
+    public function lateHalfMps2(): float
     {
-        return max(0.0, ($this->main ** 2 - $this->end ** 2) / $this->length);
+        return max(0.0, ($this->mainMps ** 2 - $this->endMps ** 2) / $this->lengthMetres);
     }
 
-    public function bendSpeed(): ?float
+    public function bendMps(): ?float
     {
-        return $this->bendRadius === null ? null : sqrt(self::SIDEWAYS * $this->bendRadius);
+        return $this->bendRadiusMetres === null ? null : sqrt(self::SIDEWAYS * $this->bendRadiusMetres);
     }
 
-    public function brakeFrom(): float
+    public function brakeFromMetres(): float
     {
-        return min(0.25 * $this->length, self::SETTLE_S * $this->main);
+        return min(0.25 * $this->lengthMetres, self::SETTLE_S * $this->mainMps);
     }
 
     /** Mean deceleration of the hardest stage, m/s2. */
-    public function mean(): float
+    public function meanMps2(): float
     {
         return max(0.0, ...array_map(self::meanOf(...), $this->stages));
     }
 
     /** The hardest moment, m/s2. */
-    public function peak(): float
+    public function peakMps2(): float
     {
-        return $this->mean() / (1.0 - 2.0 * self::SOFT_SHARE * (1.0 - self::SOFT));
+        return $this->meanMps2() / (1.0 - 2.0 * self::SOFT_SHARE * (1.0 - self::SOFT));
     }
 
-    public function speedAt(float $place): float
+    public function mpsAt(float $place): float
     {
-        $speed = $this->main;
+        $speed = $this->mainMps;
         foreach ($this->stages as $stage) {
             if ($place >= $stage['to']) {
                 $speed = $stage['end'];
@@ -99,7 +99,7 @@ final readonly class Leaving
         return $speed;
     }
 
-    public function decelerationAt(float $place): float
+    public function mps2At(float $place): float
     {
         foreach ($this->stages as $stage) {
             if ($place >= $stage['from'] && $place < $stage['to']) {
@@ -114,15 +114,15 @@ final readonly class Leaving
     }
 
     /** Where the speed has first fallen to this, m from the beginning; the end where it never does. */
-    public function placeOf(float $speed): float
+    public function metresAtSpeed(float $speed): float
     {
-        [$low, $high] = [0.0, $this->length];
-        if ($this->speedAt($high - 1e-6) > $speed) {
-            return $this->length;
+        [$low, $high] = [0.0, $this->lengthMetres];
+        if ($this->mpsAt($high - 1e-6) > $speed) {
+            return $this->lengthMetres;
         }
         for ($i = 0; $i < 40; $i++) {
             $middle = ($low + $high) / 2.0;
-            $this->speedAt($middle) > $speed ? $low = $middle : $high = $middle;
+            $this->mpsAt($middle) > $speed ? $low = $middle : $high = $middle;
         }
 
         return $high;
@@ -131,27 +131,27 @@ final readonly class Leaving
     /** @return list<array{from: float, to: float, speed: float, end: float}> */
     private function stages(): array
     {
-        $from = $this->brakeFrom();
-        $bend = $this->bendSpeed();
-        if ($bend === null || $this->bendFrom === null || $this->bendFrom >= $this->length) {
-            return $this->main > $this->end ? [['from' => $from, 'to' => $this->length, 'speed' => $this->main, 'end' => $this->end]] : [];
+        $from = $this->brakeFromMetres();
+        $bend = $this->bendMps();
+        if ($bend === null || $this->bendFromMetres === null || $this->bendFromMetres >= $this->lengthMetres) {
+            return $this->mainMps > $this->endMps ? [['from' => $from, 'to' => $this->lengthMetres, 'speed' => $this->mainMps, 'end' => $this->endMps]] : [];
         }
         // One even brake may already be slow enough where the bend begins.
-        $one = ['from' => $from, 'to' => $this->length, 'speed' => $this->main, 'end' => $this->end];
-        if ($this->main > $this->end && $this->bendFrom > $from && self::within($one, $this->bendFrom) <= $bend) {
+        $one = ['from' => $from, 'to' => $this->lengthMetres, 'speed' => $this->mainMps, 'end' => $this->endMps];
+        if ($this->mainMps > $this->endMps && $this->bendFromMetres > $from && self::within($one, $this->bendFromMetres) <= $bend) {
             return [$one];
         }
         $stages = [];
-        $before = max($this->bendFrom, 1.0);
-        $speed = $this->main;
+        $before = max($this->bendFromMetres, 1.0);
+        $speed = $this->mainMps;
         if ($bend < $speed) {
             $stages[] = ['from' => min($from, $before - 1.0), 'to' => $before, 'speed' => $speed, 'end' => $bend];
             $speed = $bend;
         }
         // No brake in the bend itself; what is left comes after it.
-        $after = min($this->length - 1.0, $this->bendFrom + $this->bendLength);
-        if ($speed > $this->end) {
-            $stages[] = ['from' => max($after, $before), 'to' => $this->length, 'speed' => $speed, 'end' => $this->end];
+        $after = min($this->lengthMetres - 1.0, $this->bendFromMetres + $this->bendLengthMetres);
+        if ($speed > $this->endMps) {
+            $stages[] = ['from' => max($after, $before), 'to' => $this->lengthMetres, 'speed' => $speed, 'end' => $this->endMps];
         }
 
         return $stages;

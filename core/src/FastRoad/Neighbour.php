@@ -13,14 +13,14 @@ final readonly class Neighbour
         public string $name,
         /** Front bumper to front bumper, + ahead of us, at the moment it is seen, m. */
         public float $metres,
-        public float $speed,
-        public float $length = self::LENGTH_M,
+        public float $speedMps,
+        public float $lengthMetres = self::LENGTH_M,
     ) {
     }
 
     /** Its front after so many seconds, measured from where ours was at the beginning, m. */
-    public function frontAt(float $seconds): float
+    public function frontMetresAt(float $seconds): float
     {
-        return $this->metres + $this->speed * $seconds;
+        return $this->metres + $this->speedMps * $seconds;
     }
 }

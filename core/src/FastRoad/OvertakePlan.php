@@ -37,7 +37,7 @@ final readonly class OvertakePlan
         /** On a dual carriageway: nobody comes the other way. */
         public bool $rehearsal,
     ) {
-        $this->sightNeededMetres = $rehearsal ? null : $overtaking->sightNeeded();
+        $this->sightNeededMetres = $rehearsal ? null : $overtaking->sightNeededMetres();
         $this->verdict = $this->verdict();
     }
 
@@ -47,7 +47,7 @@ final readonly class OvertakePlan
         $end = $this->overtaking->seconds;
 
         return $end === null ? null : (new Performance($this->overtaking->vehicle))->rpm(
-            Speed::ofMetresPerSecond($this->overtaking->run->speedAt($end)), $this->overtaking->run->gearAt($end),
+            Speed::ofMetresPerSecond($this->overtaking->run->mpsAt($end)), $this->overtaking->run->gearAt($end),
         );
     }
 
@@ -61,7 +61,7 @@ final readonly class OvertakePlan
 
     public function gainsLittle(): bool
     {
-        return $this->overtaking->limit - $this->overtaking->other < self::LITTLE_MPS;
+        return $this->overtaking->limitMps - $this->overtaking->otherMps < self::LITTLE_MPS;
     }
 
     /** @return list<array{seconds: float, step: string, text: string}> in their order; seconds from leaving the lane */

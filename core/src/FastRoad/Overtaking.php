@@ -36,14 +36,14 @@ final readonly class Overtaking
         public Vehicle $vehicle,
         Gradient $gradient,
         public int $gear,
-        public float $other,
-        public float $otherLength,
-        public float $limit,
-        public float $oncoming,
+        public float $otherMps,
+        public float $otherLengthMetres,
+        public float $limitMps,
+        public float $oncomingMps,
         bool $changes,
         public float $returnSeconds = self::RETURN_S,
     ) {
-        $this->run = Throttle::run($vehicle, $gradient, $other, $gear, $limit, self::FAR, $changes);
+        $this->run = Throttle::run($vehicle, $gradient, $otherMps, $gear, $limitMps, self::FAR, $changes);
         $this->seconds = $this->passed();
     }
 
@@ -51,9 +51,9 @@ final readonly class Overtaking
     private const FAR = 1500.0;
 
     /** To be gained on the other from the overtaking position to the return, m. */
-    public function relative(): float
+    public function relativeMetres(): float
     {
-        return self::POSITION_S * $this->other + $this->otherLength + $this->vehicle->length->inMetres() + $this->returnSeconds * $this->other;
+        return self::POSITION_S * $this->otherMps + $this->otherLengthMetres + $this->vehicle->length->inMetres() + $this->returnSeconds * $this->otherMps;
     }
 
     /** Our own way meanwhile, m. */
@@ -62,34 +62,34 @@ final readonly class Overtaking
         return $this->run->metresAt($this->seconds ?? 0.0);
     }
 
-    public function margin(): float
+    public function marginMetres(): float
     {
-        return self::MARGIN_S * $this->oncoming;
+        return self::MARGIN_S * $this->oncomingMps;
     }
 
-    public function sightNeeded(): float
+    public function sightNeededMetres(): float
     {
-        return $this->seconds === null ? INF : $this->metres() + $this->oncoming * $this->seconds + $this->margin();
+        return $this->seconds === null ? INF : $this->metres() + $this->oncomingMps * $this->seconds + $this->marginMetres();
     }
 
     /** Gained on the other after so many seconds, m. */
-    public function gained(float $seconds): float
+    public function gainedMetres(float $seconds): float
     {
-        return $this->run->metresAt($seconds) - $this->other * $seconds;
+        return $this->run->metresAt($seconds) - $this->otherMps * $seconds;
     }
 
     /** Seconds to fall back behind it again, giving up at a moment: reaction, then the brake until we are behind it. */
     public function secondsToFallBack(float $at): float
     {
-        $v = $this->run->speedAt($at) - $this->other;
-        $lead = $this->gained($at) + $v * self::REACTION_S;
+        $v = $this->run->mpsAt($at) - $this->otherMps;
+        $lead = $this->gainedMetres($at) + $v * self::REACTION_S;
 
         // lead + v t - b t^2 / 2 = 0: back where the overtaking position was.
         return self::REACTION_S + ($v + sqrt(max(0.0, $v ** 2 + 2.0 * self::BRAKE * max(0.0, $lead)))) / self::BRAKE;
     }
 
     /** From here on going on is sooner done than falling back, s; null where it never is. */
-    public function pointOfNoReturn(): ?float
+    public function pointOfNoReturnSeconds(): ?float
     {
         if ($this->seconds === null) {
             return null;
@@ -105,12 +105,12 @@ final readonly class Overtaking
 
     private function passed(): ?float
     {
-        $wanted = $this->relative();
+        $wanted = $this->relativeMetres();
         $last = count($this->run->metres) - 1;
         for ($i = 1; $i <= $last; $i++) {
-            $now = $this->gained($i * Throttle::STEP);
+            $now = $this->gainedMetres($i * Throttle::STEP);
             if ($now >= $wanted) {
-                $before = $this->gained(($i - 1) * Throttle::STEP);
+                $before = $this->gainedMetres(($i - 1) * Throttle::STEP);
 
                 return ($i - 1 + ($wanted - $before) / max(1e-9, $now - $before)) * Throttle::STEP;
             }

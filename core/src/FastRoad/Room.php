@@ -25,19 +25,19 @@ final readonly class Room
     }
 
     /** Metres in hand, negative where they are missing; front to front in, between bodies out. */
-    public function spare(float $ours, float $ourSpeed, float $theirs, Neighbour $other): float
+    public function spareMetres(float $ours, float $ourSpeed, float $theirs, Neighbour $other): float
     {
         return $theirs >= $ours
-            ? $theirs - $other->length - $ours - $this->gapSeconds * $ourSpeed - self::catching($ourSpeed - $other->speed, self::EASING)
-            : $ours - $this->ourLength - $theirs - $this->gapSeconds * $other->speed - self::catching($other->speed - $ourSpeed, self::GAINING);
+            ? $theirs - $other->lengthMetres - $ours - $this->gapSeconds * $ourSpeed - self::catching($ourSpeed - $other->speedMps, self::EASING)
+            : $ours - $this->ourLength - $theirs - $this->gapSeconds * $other->speedMps - self::catching($other->speedMps - $ourSpeed, self::GAINING);
     }
 
     /** The gap between bodies as time at the speed of the one behind; negative where they overlap. */
     public function seconds(float $ours, float $ourSpeed, float $theirs, Neighbour $other): float
     {
         return $theirs >= $ours
-            ? ($theirs - $other->length - $ours) / max(0.1, $ourSpeed)
-            : ($ours - $this->ourLength - $theirs) / max(0.1, $other->speed);
+            ? ($theirs - $other->lengthMetres - $ours) / max(0.1, $ourSpeed)
+            : ($ours - $this->ourLength - $theirs) / max(0.1, $other->speedMps);
     }
 
     private static function catching(float $faster, float $rate): float

@@ -18,47 +18,47 @@ final readonly class Slip
     private const RESERVE = 30.0;
 
     public function __construct(
-        public float $length,
+        public float $lengthMetres,
         public Gradient $gradient,
         /** From its beginning to the sign that lifts the limit. */
-        public float $limitChange,
+        public float $limitChangeMetres,
         /** Where the main road can first be looked into. */
-        public float $viewFrom,
+        public float $viewFromMetres,
         /** The solid line ends here. */
-        public float $solidUntil,
+        public float $solidUntilMetres,
         /** Whether the whole slip is used, or the first gap taken. */
         public bool $wholeSlip,
     ) {
     }
 
-    public static function viewByAngle(float $degrees, float $length): float
+    public static function viewMetresByAngle(float $degrees, float $length): float
     {
         return min($length, self::SEEN_ACROSS / tan($degrees * M_PI / 180.0));
     }
 
     /** Where gaining speed may begin. */
-    public function gainFrom(): float
+    public function gainFromMetres(): float
     {
-        return $this->length - $this->limitChange;
+        return $this->lengthMetres - $this->limitChangeMetres;
     }
 
     /** Where we join: near the end with a reserve, or as soon as the line allows and the main road has been seen for a while. */
-    public function joinAt(): float
+    public function joinAtMetres(): float
     {
-        $late = min($this->solidUntil, min(self::RESERVE, self::RESERVE_SHARE * $this->length));
+        $late = min($this->solidUntilMetres, min(self::RESERVE, self::RESERVE_SHARE * $this->lengthMetres));
 
-        return $this->wholeSlip ? $late : max($late, min($this->solidUntil, $this->gainFrom() / 2.0, $this->viewFrom / 2.0));
+        return $this->wholeSlip ? $late : max($late, min($this->solidUntilMetres, $this->gainFromMetres() / 2.0, $this->viewFromMetres / 2.0));
     }
 
     /** The length that counts: from the limit sign to where we join. */
-    public function counts(): float
+    public function countsMetres(): float
     {
-        return max(0.0, $this->gainFrom() - $this->joinAt());
+        return max(0.0, $this->gainFromMetres() - $this->joinAtMetres());
     }
 
     /** Where one way of joining has to be chosen from: the main road is seen, and speed may be gained. */
-    public function chooseFrom(): float
+    public function chooseFromMetres(): float
     {
-        return max($this->joinAt(), min($this->gainFrom(), $this->viewFrom));
+        return max($this->joinAtMetres(), min($this->gainFromMetres(), $this->viewFromMetres));
     }
 }

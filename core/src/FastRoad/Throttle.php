@@ -64,7 +64,7 @@ final readonly class Throttle
     }
 
     /** Speed after so many metres; the last one beyond what was driven. */
-    public function speedAfter(float $metres): float
+    public function mpsAfterMetres(float $metres): float
     {
         return $this->after($metres, $this->speeds);
     }
@@ -85,7 +85,7 @@ final readonly class Throttle
         return $this->metres[$i] + ($this->metres[$i + 1] - $this->metres[$i]) * ($seconds / $this->step - $i);
     }
 
-    public function speedAt(float $seconds): float
+    public function mpsAt(float $seconds): float
     {
         return $this->speeds[(int) min(count($this->speeds) - 1, round($seconds / $this->step))];
     }
@@ -96,9 +96,9 @@ final readonly class Throttle
     }
 
     /** Mean acceleration over so many metres, m/s2: what a constant one would have to be. */
-    public function meanOver(float $metres): float
+    public function meanMps2Over(float $metres): float
     {
-        return $metres <= 0.0 ? 0.0 : ($this->speedAfter($metres) ** 2 - $this->speeds[0] ** 2) / (2.0 * $metres);
+        return $metres <= 0.0 ? 0.0 : ($this->mpsAfterMetres($metres) ** 2 - $this->speeds[0] ** 2) / (2.0 * $metres);
     }
 
     /** @param  non-empty-list<float>  $column */

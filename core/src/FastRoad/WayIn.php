@@ -13,17 +13,17 @@ final readonly class WayIn
         /** Which vehicle it is about, and whether ahead of it; null on a free road. */
         public ?int $which,
         public ?bool $ahead,
-        public float $acceleration,
-        public float $endSpeed,
+        public float $accelerationMps2,
+        public float $endMps,
         public float $seconds,
         /** Between bodies where we join, s. */
         public ?float $gapSeconds,
         /** Metres in hand to whoever has least; negative: missing. */
         public float $spareMetres,
         /** The last place at which it can still be chosen, m to the end of the lane. */
-        public ?float $latest,
+        public ?float $latestMetres,
         /** How far from simply reaching the main road's speed, m/s2. */
-        public float $effort,
+        public float $effortMps2,
     ) {
         $this->feasible = $spareMetres >= 0.0;
     }

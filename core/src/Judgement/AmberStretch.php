@@ -15,44 +15,44 @@ use NobleTurn\Core\Quantity\Gradient;
 final readonly class AmberStretch
 {
     /**
-     * @param  float  $speed  m/s
-     * @param  float  $amber  s
-     * @param  float  $reaction  s
-     * @param  float  $deceleration  on this surface and slope, m/s2
+     * @param  float  $speedMps  m/s
+     * @param  float  $amberSeconds  s
+     * @param  float  $reactionSeconds  s
+     * @param  float  $decelerationMps2  on this surface and slope, m/s2
      */
-    public function __construct(public float $speed, public float $amber, public float $reaction, public float $deceleration)
+    public function __construct(public float $speedMps, public float $amberSeconds, public float $reactionSeconds, public float $decelerationMps2)
     {
     }
 
     /** The hill helps or hinders, the tyres set the most: deceleration that is still unhurried here, m/s2. */
-    public static function slowing(float $onTheLevel, Gradient $gradient, float $grip, float $share): float
+    public static function slowingMps2(float $onTheLevel, Gradient $gradient, float $grip, float $share): float
     {
         return max(Slowing::LEAST, min($onTheLevel * $share, Slowing::SHARE_OF_GRIP * $grip * $gradient->pressing()) + $gradient->slowing());
     }
 
     /** Farther than this we stop, m. */
-    public function stoppingDistance(): float
+    public function stoppingMetres(): float
     {
-        return $this->speed * $this->reaction + $this->speed ** 2 / (2.0 * $this->deceleration);
+        return $this->speedMps * $this->reactionSeconds + $this->speedMps ** 2 / (2.0 * $this->decelerationMps2);
     }
 
     /** Nearer than this we are over the line before red, m. */
-    public function coveredByAmber(): float
+    public function coveredByAmberMetres(): float
     {
-        return $this->speed * $this->amber;
+        return $this->speedMps * $this->amberSeconds;
     }
 
     /** At and below this speed the two meet and no stretch is left, m/s. */
-    public function vanishingSpeed(): float
+    public function vanishingMps(): float
     {
-        return max(0.0, 2.0 * $this->deceleration * ($this->amber - $this->reaction));
+        return max(0.0, 2.0 * $this->decelerationMps2 * ($this->amberSeconds - $this->reactionSeconds));
     }
 
     /** Mean deceleration that would stop us from so far, after the reaction, m/s2; null where reaction alone passes the line. */
-    public function decelerationToStop(float $metres): ?float
+    public function mps2ToStop(float $metres): ?float
     {
-        $left = $metres - $this->speed * $this->reaction;
+        $left = $metres - $this->speedMps * $this->reactionSeconds;
 
-        return $left <= 0.0 ? null : $this->speed ** 2 / (2.0 * $left);
+        return $left <= 0.0 ? null : $this->speedMps ** 2 / (2.0 * $left);
     }
 }

@@ -24,7 +24,7 @@ final readonly class Following
         public float $secondsToOpen,
         public bool $opensBeforeStanding,
         /** Our speed when the gap is open again, m/s. */
-        public float $speedAfter,
+        public float $afterMps,
         /** The least distance on the way there, m; negative where easing off alone would not do. */
         public float $leastMetres,
     ) {

@@ -22,16 +22,16 @@ final readonly class Gap
         public array $waitFor,
         public PullAway $ours,
         public Vehicle $vehicle,
-        public float $otherSpeed,
-        public float $delay,
-        public float $published,
+        public float $otherMps,
+        public float $delaySeconds,
+        public float $publishedSeconds,
         /** What half of all drivers accept, front to front, s. */
-        public float $accepted,
-        public float $straight,
-        public float $radius,
+        public float $acceptedSeconds,
+        public float $straightMetres,
+        public float $radiusMetres,
         /** Heading already turned at the line, radians. */
-        public float $turned,
-        public float $laneWidth,
+        public float $turnedRadians,
+        public float $laneWidthMetres,
         public int $lanes,
     ) {
     }
@@ -41,7 +41,7 @@ final readonly class Gap
     {
         $worst = $this->sides[0];
         foreach ($this->sides as $side) {
-            $worst = $side->margin() < $worst->margin() ? $side : $worst;
+            $worst = $side->marginSeconds() < $worst->marginSeconds() ? $side : $worst;
         }
 
         return $worst;
@@ -52,9 +52,9 @@ final readonly class Gap
         return $this->waitFor === [] ? $this->worst()->verdict() : 'wait';
     }
 
-    public function arc(): float
+    public function arcMetres(): float
     {
-        return $this->radius * (M_PI / 2.0 - $this->turned);
+        return $this->radiusMetres * (M_PI / 2.0 - $this->turnedRadians);
     }
 
     public function message(): string
@@ -64,15 +64,15 @@ final readonly class Gap
         }
         $worst = $this->worst();
         $gives = sprintf(
-            '%.1f s from %s, %.1f s needed', round($worst->available, 2), $worst->from === 'ahead' ? 'ahead' : "the {$worst->from}",
-            round($worst->needed, 2),
+            '%.1f s from %s, %.1f s needed', round($worst->availableSeconds, 2), $worst->from === 'ahead' ? 'ahead' : "the {$worst->from}",
+            round($worst->neededSeconds, 2),
         );
 
         return match ($worst->verdict()) {
             'go' => "Go: {$gives}.",
             'marginal' => "Marginal: {$gives}. Nobody has to brake, and nothing is left over: the next one.",
             default => "Wait: {$gives}. "
-                .(is_infinite($worst->asked) ? 'They could not avoid us.' : sprintf('They would have to brake with %.1f m/s².', round($worst->asked, 2))),
+                .(is_infinite($worst->askedMps2) ? 'They could not avoid us.' : sprintf('They would have to brake with %.1f m/s².', round($worst->askedMps2, 2))),
         };
     }
 }

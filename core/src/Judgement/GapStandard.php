@@ -33,7 +33,7 @@ final class GapStandard
     private const LORRY_FROM = 6.5;
 
     /** From one front bumper to the next: a gap and the time the first vehicle takes to pass. */
-    public static function headway(Manoeuvre $manoeuvre, ?Flank $flank): float
+    public static function headwaySeconds(Manoeuvre $manoeuvre, ?Flank $flank): float
     {
         return self::ACCEPTED[match (true) {
             $manoeuvre === Manoeuvre::TurnAcross => 'off',

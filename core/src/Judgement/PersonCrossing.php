@@ -8,35 +8,35 @@ namespace NobleTurn\Core\Judgement;
 final readonly class PersonCrossing
 {
     public function __construct(
-        public float $width,
-        public ?float $island,
-        public float $at,
+        public float $widthMetres,
+        public ?float $islandMetres,
+        public float $atMetres,
         /** m/s */
-        public float $walking,
+        public float $walkingMps,
         /** The part of the road our car drives over. */
-        public float $pathFrom,
-        public float $pathTo,
+        public float $pathFromMetres,
+        public float $pathToMetres,
     ) {
     }
 
     public function secondsUntilOver(): float
     {
-        return max(0.0, $this->width - $this->at) / $this->walking;
+        return max(0.0, $this->widthMetres - $this->atMetres) / $this->walkingMps;
     }
 
     public function secondsUntilIsland(): ?float
     {
-        return $this->island === null ? null : max(0.0, $this->island - $this->at) / $this->walking;
+        return $this->islandMetres === null ? null : max(0.0, $this->islandMetres - $this->atMetres) / $this->walkingMps;
     }
 
     /** Seconds until they set foot on our path; 0 while they are on it, null once past it. */
     public function secondsUntilInOurWay(): ?float
     {
-        return $this->at >= $this->pathTo ? null : max(0.0, $this->pathFrom - $this->at) / $this->walking;
+        return $this->atMetres >= $this->pathToMetres ? null : max(0.0, $this->pathFromMetres - $this->atMetres) / $this->walkingMps;
     }
 
     public function secondsUntilOutOfOurWay(): float
     {
-        return max(0.0, $this->pathTo - $this->at) / $this->walking;
+        return max(0.0, $this->pathToMetres - $this->atMetres) / $this->walkingMps;
     }
 }

@@ -12,24 +12,24 @@ final readonly class SideGap
         public string $from,
         public bool $joined,
         /** Least gap that is enough, s. */
-        public float $needed,
+        public float $neededSeconds,
         /** Until the other reaches the meeting point, s. */
-        public float $available,
+        public float $availableSeconds,
         /** Deceleration of the other if we went, m/s2. */
-        public float $asked,
+        public float $askedMps2,
     ) {
     }
 
-    public function margin(): float
+    public function marginSeconds(): float
     {
-        return $this->available - $this->needed;
+        return $this->availableSeconds - $this->neededSeconds;
     }
 
     public function verdict(): string
     {
         return match (true) {
-            $this->margin() >= Gap::CLEAR => 'go',
-            $this->margin() >= 0.0 => 'marginal',
+            $this->marginSeconds() >= Gap::CLEAR => 'go',
+            $this->marginSeconds() >= 0.0 => 'marginal',
             default => 'wait',
         };
     }

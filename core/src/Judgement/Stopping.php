@@ -17,7 +17,7 @@ final readonly class Stopping
         public ?float $brakingMetres,
         public float $thinkingSeconds,
         public ?float $brakingSeconds,
-        public float $deceleration,
+        public float $decelerationMps2,
     ) {
     }
 
@@ -38,14 +38,14 @@ final readonly class Stopping
     public static function from(Speed $speed, StoppingModel $model, Surface $surface, Gradient $gradient): self
     {
         $v = $speed->inMetresPerSecond();
-        $deceleration = $model->deceleration / self::factor($surface)
+        $deceleration = $model->decelerationMps2 / self::factor($surface)
             + Acceleration::STANDARD_GRAVITY * $gradient->inRiseOverRun();
         $stops = $deceleration > 1e-6;
 
         return new self(
-            $v * $model->reactionS,
+            $v * $model->reactionSeconds,
             $stops ? $v ** 2 / (2.0 * $deceleration) : null,
-            $model->reactionS,
+            $model->reactionSeconds,
             $stops ? $v / $deceleration : null,
             $deceleration,
         );

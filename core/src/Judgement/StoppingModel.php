@@ -11,7 +11,7 @@ use NobleTurn\Core\Rules\Source;
 /** A reaction time and a mean deceleration on a dry level road. */
 final readonly class StoppingModel
 {
-    private function __construct(public string $name, public float $reactionS, public float $deceleration, public Source $source)
+    private function __construct(public string $name, public float $reactionSeconds, public float $decelerationMps2, public Source $source)
     {
     }
 

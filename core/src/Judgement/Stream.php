@@ -68,7 +68,7 @@ final readonly class Stream
      * Constant deceleration with which the other driver, after a reaction, keeps clear of us; 0 where nothing has to change,
      * and infinite where no braking helps.
      */
-    public function decelerationAsked(float $distance): float
+    public function askedMps2(float $distance): float
     {
         if ($distance >= $this->criticalMetres() - 1e-6) {
             return 0.0;

@@ -14,12 +14,12 @@ final readonly class Arm
     public function __construct(
         public string $name,
         /** In driving order from the arm we come from, degrees. */
-        public float $angle,
+        public float $angleDegrees,
         public array $approach,
         public int $exitLanes,
         public array $busLanes,
         /** Room beyond the exit before its lanes become one, m; null where they do not. */
-        public ?float $exitRoom,
+        public ?float $exitRoomMetres,
     ) {
     }
 }

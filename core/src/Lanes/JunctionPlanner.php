@@ -22,7 +22,7 @@ final class JunctionPlanner
             }
             $exit = self::exitLane($lane, $lanes, $target->exitLanes, $trip->clock());
             $found[$lane] = new Route($lane, [['sector' => 0, 'lane' => $lane, 'to' => $lane]], $exit, array_filter([
-                ...$trip->exitCosts($exit, $target->exitRoom),
+                ...$trip->exitCosts($exit, $target->exitRoomMetres),
                 'against_clock' => $painted === [] && $lanes > 1 ? self::against($lane, $lanes, $trip) : 0.0,
             ]));
         }

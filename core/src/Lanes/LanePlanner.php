@@ -71,6 +71,6 @@ final class LanePlanner
     {
         $exit = $ring->out($trip->sectors, $lane);
 
-        return $exit === null ? null : new Route(0, [], $exit, $trip->exitCosts($exit, $ring->arms[$trip->sectors % count($ring->arms)]->exitRoom));
+        return $exit === null ? null : new Route(0, [], $exit, $trip->exitCosts($exit, $ring->arms[$trip->sectors % count($ring->arms)]->exitRoomMetres));
     }
 }

@@ -69,7 +69,7 @@ final readonly class LaneQuestion
 
     public function secondsOnIt(): float
     {
-        return $this->arcMetres($this->trip->angle) / $this->onItMetresPerSecond();
+        return $this->arcMetres($this->trip->angleDegrees) / $this->onItMetresPerSecond();
     }
 
     /** @return list<array{after: string, sector: int, lane: int, to_lane: int, action: string, mirrors: list<string>}> */

@@ -37,7 +37,7 @@ final readonly class LaneRoute
         ) ? null : $plan->step(Step::Signal)->window->bestMetres;
         $this->way = new OnTheWay(
             $plan->chain->profile, $plan->step(Step::Mirrors)->window->bestMetres, $signal, $question->onItMetresPerSecond(), $question->inLane,
-            $route->approachLane, $plan->chain->timing->readSign,
+            $route->approachLane, $plan->chain->timing->readSignSeconds,
         );
     }
 
@@ -191,10 +191,10 @@ final readonly class LaneRoute
     {
         $met = [];
         foreach ($this->question->path($this->route) as $stretch) {
-            $begin = $this->question->arm($stretch['sector'])->angle;
+            $begin = $this->question->arm($stretch['sector'])->angleDegrees;
             $end = $this->question->trip->sectors === $stretch['sector'] + 1
-                ? $this->question->trip->angle
-                : $this->question->arm($stretch['sector'] + 1)->angle;
+                ? $this->question->trip->angleDegrees
+                : $this->question->arm($stretch['sector'] + 1)->angleDegrees;
             $between = static fn (float $share): float => $begin + $share * ($end - $begin);
             if ($stretch['lane'] !== $stretch['to_lane']) {
                 $side = ($stretch['to_lane'] < $stretch['lane'] ? Flank::Near : Flank::Off)->side($this->question->pack);

@@ -33,13 +33,13 @@ final readonly class OnTheWay
     /** Where change n (from 0) begins, m. */
     public function changeMetres(int $n): float
     {
-        return $this->laneByMetres + ($this->changes() - $n) * Onward::CHANGE_S * $this->profile->approachSpeed();
+        return $this->laneByMetres + ($this->changes() - $n) * Onward::CHANGE_S * $this->profile->approachMps();
     }
 
     /** By where the sign must have begun to be read, m. */
     public function decideByMetres(): float
     {
-        return $this->changeMetres(0) + $this->readSeconds * $this->profile->approachSpeed();
+        return $this->changeMetres(0) + $this->readSeconds * $this->profile->approachMps();
     }
 
     /** Seconds to the line from a place before it, or since the line beyond it (negative). */

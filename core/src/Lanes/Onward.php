@@ -13,7 +13,7 @@ final readonly class Onward
     public const CHANGE_S = LaneChange::WHOLE_S;
 
     /** @param  non-empty-list<list<string>>  $approach  lanes of the second junction with the names painted on them; empty: nothing painted */
-    public function __construct(public array $approach, public string $to, public float $metres, public float $speed)
+    public function __construct(public array $approach, public string $to, public float $metres, public float $speedMps)
     {
     }
 
@@ -44,12 +44,12 @@ final readonly class Onward
     /** Room for so many changes, one at a time, m. */
     public function neededMetres(int $exitLane): float
     {
-        return $this->changes($exitLane) * self::CHANGE_S * $this->speed;
+        return $this->changes($exitLane) * self::CHANGE_S * $this->speedMps;
     }
 
     /** Changes for which there is no room left. */
     public function forced(int $exitLane): int
     {
-        return max(0, $this->changes($exitLane) - (int) floor($this->metres / (self::CHANGE_S * $this->speed)));
+        return max(0, $this->changes($exitLane) - (int) floor($this->metres / (self::CHANGE_S * $this->speedMps)));
     }
 }

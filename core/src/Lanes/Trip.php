@@ -19,11 +19,11 @@ final readonly class Trip
     public function __construct(
         /** Sectors driven: the exit is at the arm at their end. */
         public int $sectors,
-        public float $angle,
+        public float $angleDegrees,
         public bool $passing,
         /** Whether the turn after the exit goes to the off side, m away; null where none is near. */
         public ?bool $turnsOff,
-        public ?float $turnIn,
+        public ?float $turnInMetres,
         public Costs $costs,
         /** The next junction, where it is close enough to be planned with. */
         public ?Onward $onward = null,
@@ -33,7 +33,7 @@ final readonly class Trip
     /** Before, at, or after twelve o'clock: -1, 0, 1. */
     public function clock(): int
     {
-        return abs($this->angle - 180.0) <= self::TWELVE ? 0 : ($this->angle < 180.0 ? -1 : 1);
+        return abs($this->angleDegrees - 180.0) <= self::TWELVE ? 0 : ($this->angleDegrees < 180.0 ? -1 : 1);
     }
 
     /** What taking this approach lane counts before anything is driven: nothing where its paint leads there. */
@@ -51,7 +51,7 @@ final readonly class Trip
     /** @return array<string, float> what leaving by this exit lane counts, by name: only what does count */
     public function exitCosts(int $exitLane, ?float $room): array
     {
-        $soon = $this->turnsOff !== null && ($this->turnIn ?? INF) <= self::SOON;
+        $soon = $this->turnsOff !== null && ($this->turnInMetres ?? INF) <= self::SOON;
         $found = [];
         if ($exitLane > 1 && ! $this->passing) {
             $found['leaving_off_side'] = $this->costs->of('leaving_off_side');

@@ -20,20 +20,20 @@ final readonly class BendLine
 
     private function __construct(
         /** Front axle's middle from the inner kerb, before and after, m. */
-        public float $entryFromKerb,
-        public float $exitFromKerb,
-        public float $radius,
+        public float $entryFromKerbMetres,
+        public float $exitFromKerbMetres,
+        public float $radiusMetres,
         /** Front axle past the beginning of the kerb's curve when it starts to turn, m; negative before it. */
-        public float $beginAt,
-        public float $spareInside,
-        public float $spareOutside,
+        public float $beginAtMetres,
+        public float $spareInsideMetres,
+        public float $spareOutsideMetres,
         public SweptPath $swept,
     ) {
     }
 
-    public function spare(): float
+    public function spareMetres(): float
     {
-        return min($this->spareInside, $this->spareOutside);
+        return min($this->spareInsideMetres, $this->spareOutsideMetres);
     }
 
     /**
@@ -46,11 +46,11 @@ final readonly class BendLine
     {
         $half = $units[0]->width / 2.0;
         $ranges = [
-            [$half, max($half, $bend->entryWidth - $half)],
-            [$half, max($half, $bend->exitWidth - $half)],
-            [$leastRadius, max($leastRadius + 1.0, 3.0 * ($bend->kerbRadius + max($bend->entryWidth, $bend->exitWidth)))],
+            [$half, max($half, $bend->entryWidthMetres - $half)],
+            [$half, max($half, $bend->exitWidthMetres - $half)],
+            [$leastRadius, max($leastRadius + 1.0, 3.0 * ($bend->kerbRadiusMetres + max($bend->entryWidthMetres, $bend->exitWidthMetres)))],
         ];
-        $spare = static fn (array $at): float => self::at($units, $bend, $at[0], $at[1], $at[2])->spare();
+        $spare = static fn (array $at): float => self::at($units, $bend, $at[0], $at[1], $at[2])->spareMetres();
         $choice = self::start($ranges, $spare);
         for ($round = 0; $round < self::ROUNDS; $round++) {
             foreach ([2, 0, 1] as $which) {
@@ -74,9 +74,9 @@ final readonly class BendLine
     public static function effort(array $units, Bend $bend, float $leastRadius): float
     {
         $tried = 30 + self::ROUNDS * 3 * 11 + 1;
-        $largest = max($leastRadius + 1.0, 3.0 * ($bend->kerbRadius + max($bend->entryWidth, $bend->exitWidth)));
+        $largest = max($leastRadius + 1.0, 3.0 * ($bend->kerbRadiusMetres + max($bend->entryWidthMetres, $bend->exitWidthMetres)));
 
-        return 0.5 * $tried * count($units) * (2.0 * self::LEAD + 0.35 * $largest * $bend->angle) / self::STEP;
+        return 0.5 * $tried * count($units) * (2.0 * self::LEAD + 0.35 * $largest * $bend->angleRadians) / self::STEP;
     }
 
     /**
@@ -110,18 +110,18 @@ final readonly class BendLine
     /** @param  non-empty-list<Unit>  $units */
     public static function at(array $units, Bend $bend, float $entryFromKerb, float $exitFromKerb, float $radius): self
     {
-        $angle = $bend->angle;
-        $centreY = $radius - $bend->kerbRadius - $entryFromKerb;
-        $begin = ($bend->kerbRadius + $exitFromKerb - $radius + cos($angle) * $centreY) / sin($angle);
+        $angle = $bend->angleRadians;
+        $centreY = $radius - $bend->kerbRadiusMetres - $entryFromKerb;
+        $begin = ($bend->kerbRadiusMetres + $exitFromKerb - $radius + cos($angle) * $centreY) / sin($angle);
         $path = Path::of([['length' => self::LEAD], ['radius' => $radius, 'angle' => $angle], ['length' => self::LEAD]], self::STEP)
-            ->moved($begin - self::LEAD, -$bend->kerbRadius - $entryFromKerb);
+            ->moved($begin - self::LEAD, -$bend->kerbRadiusMetres - $entryFromKerb);
         $swept = SweptPath::along($path, $units);
         [$inside, $outside] = [INF, INF];
         foreach ($swept->frames as $frame) {
             foreach ($units as $i => $unit) {
                 foreach (self::probes($unit, $frame[$i]) as [$x, $y]) {
-                    $inside = min($inside, $bend->inside($x, $y));
-                    $outside = min($outside, $bend->outside($x, $y));
+                    $inside = min($inside, $bend->insideMetres($x, $y));
+                    $outside = min($outside, $bend->outsideMetres($x, $y));
                 }
             }
         }

@@ -38,28 +38,28 @@ final readonly class Profile
         return new self($segments);
     }
 
-    public function approachSpeed(): float
+    public function approachMps(): float
     {
-        return $this->segments[0]->entrySpeed;
+        return $this->segments[0]->entryMps;
     }
 
-    public function lineSpeed(): float
+    public function lineMps(): float
     {
-        return $this->segments[count($this->segments) - 1]->exitSpeed;
+        return $this->segments[count($this->segments) - 1]->exitMps;
     }
 
-    public function speedAt(float $metres): float
+    public function mpsAt(float $metres): float
     {
         $i = $this->segmentAtMetres($metres);
 
-        return $i === null ? $this->approachSpeed() : $this->segments[$i]->speedWithMetresLeft($metres - $this->endMetres[$i]);
+        return $i === null ? $this->approachMps() : $this->segments[$i]->mpsWithMetresLeft($metres - $this->endMetres[$i]);
     }
 
-    public function decelerationAt(float $metres): float
+    public function mps2At(float $metres): float
     {
         $i = $this->segmentAtMetres($metres);
 
-        return $i === null ? 0.0 : $this->segments[$i]->deceleration;
+        return $i === null ? 0.0 : $this->segments[$i]->decelerationMps2;
     }
 
     public function secondsAt(float $metres): float
@@ -69,7 +69,7 @@ final readonly class Profile
             return $this->endSeconds[$i] + $this->segments[$i]->secondsForMetresLeft($metres - $this->endMetres[$i]);
         }
 
-        return $this->lengthInSeconds() + ($metres - $this->lengthInMetres()) / $this->approachSpeed();
+        return $this->lengthInSeconds() + ($metres - $this->lengthInMetres()) / $this->approachMps();
     }
 
     public function metresAt(float $seconds): float
@@ -80,19 +80,19 @@ final readonly class Profile
             }
         }
 
-        return $seconds <= 0.0 ? 0.0 : $this->lengthInMetres() + ($seconds - $this->lengthInSeconds()) * $this->approachSpeed();
+        return $seconds <= 0.0 ? 0.0 : $this->lengthInMetres() + ($seconds - $this->lengthInSeconds()) * $this->approachMps();
     }
 
     /** The last place, seen from far, at which the car is not slower than this; 0 where it never gets slower. */
-    public function placeWhereSpeedFallsTo(float $speed): float
+    public function metresWhereSpeedFallsTo(float $speed): float
     {
         foreach ($this->segments as $i => $segment) {
-            if ($segment->exitSpeed < $speed && $segment->entrySpeed >= $speed) {
-                return $this->endMetres[$i] + ($speed ** 2 - $segment->exitSpeed ** 2) / (2.0 * $segment->deceleration);
+            if ($segment->exitMps < $speed && $segment->entryMps >= $speed) {
+                return $this->endMetres[$i] + ($speed ** 2 - $segment->exitMps ** 2) / (2.0 * $segment->decelerationMps2);
             }
         }
 
-        return $this->approachSpeed() < $speed ? $this->lengthInMetres() : 0.0;
+        return $this->approachMps() < $speed ? $this->lengthInMetres() : 0.0;
     }
 
     /** The stretch at the final speed before the line; 0 where the car stops. */
@@ -103,9 +103,9 @@ final readonly class Profile
         return $last->phase === Phase::Crawl ? $last->metres : 0.0;
     }
 
-    public function peakDeceleration(): float
+    public function peakMps2(): float
     {
-        return max(array_map(static fn (Segment $segment): float => $segment->deceleration, $this->segments));
+        return max(array_map(static fn (Segment $segment): float => $segment->decelerationMps2, $this->segments));
     }
 
     public function lengthInMetres(): float
@@ -136,8 +136,8 @@ final readonly class Profile
             $rows[] = [
                 'seconds' => $seconds,
                 'metres' => $here < 0 ? $this->metresAt($seconds) : $this->endMetres[$here] + $this->segments[$here]->metresForSecondsLeft($left),
-                'speed' => $here < 0 ? $this->approachSpeed() : $this->segments[$here]->exitSpeed + $this->segments[$here]->deceleration * $left,
-                'deceleration' => $after < 0 ? 0.0 : $this->segments[$after]->deceleration,
+                'speed' => $here < 0 ? $this->approachMps() : $this->segments[$here]->exitMps + $this->segments[$here]->decelerationMps2 * $left,
+                'deceleration' => $after < 0 ? 0.0 : $this->segments[$after]->decelerationMps2,
             ];
         }
 

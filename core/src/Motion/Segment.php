@@ -9,9 +9,9 @@ final readonly class Segment
 {
     private function __construct(
         public Phase $phase,
-        public float $entrySpeed,
-        public float $exitSpeed,
-        public float $deceleration,
+        public float $entryMps,
+        public float $exitMps,
+        public float $decelerationMps2,
         public float $seconds,
         public float $metres,
     ) {
@@ -31,21 +31,21 @@ final readonly class Segment
     }
 
     /** Speed when $metres of this stretch are still ahead: v^2 = v_exit^2 + 2 a s. */
-    public function speedWithMetresLeft(float $metres): float
+    public function mpsWithMetresLeft(float $metres): float
     {
-        return sqrt(max(0.0, $this->exitSpeed ** 2 + 2.0 * $this->deceleration * $metres));
+        return sqrt(max(0.0, $this->exitMps ** 2 + 2.0 * $this->decelerationMps2 * $metres));
     }
 
     /** Seconds until the end of this stretch with $metres of it ahead; 0 s at its end. */
     public function secondsForMetresLeft(float $metres): float
     {
-        $mean = ($this->speedWithMetresLeft($metres) + $this->exitSpeed) / 2.0;
+        $mean = ($this->mpsWithMetresLeft($metres) + $this->exitMps) / 2.0;
 
         return $mean <= 0.0 ? 0.0 : $metres / $mean;
     }
 
     public function metresForSecondsLeft(float $seconds): float
     {
-        return $this->exitSpeed * $seconds + $this->deceleration * $seconds ** 2 / 2.0;
+        return $this->exitMps * $seconds + $this->decelerationMps2 * $seconds ** 2 / 2.0;
     }
 }

@@ -11,37 +11,37 @@ namespace NobleTurn\Core\Place;
 final readonly class Bend
 {
     public function __construct(
-        public float $kerbRadius,
-        public float $entryWidth,
-        public float $exitWidth,
+        public float $kerbRadiusMetres,
+        public float $entryWidthMetres,
+        public float $exitWidthMetres,
         /** How far it turns, radians, more than 0 and less than pi. */
-        public float $angle,
+        public float $angleRadians,
     ) {
     }
 
     /** Room between a point and the inner kerb, m; negative on the pavement. */
-    public function inside(float $x, float $y): float
+    public function insideMetres(float $x, float $y): float
     {
         if ($x < 0.0) {
-            return -$y - $this->kerbRadius;
+            return -$y - $this->kerbRadiusMetres;
         }
-        if ($x * cos($this->angle) + $y * sin($this->angle) > 0.0) {
-            return $this->towardsExit($x, $y) - $this->kerbRadius;
+        if ($x * cos($this->angleRadians) + $y * sin($this->angleRadians) > 0.0) {
+            return $this->towardsExit($x, $y) - $this->kerbRadiusMetres;
         }
 
-        return hypot($x, $y) - $this->kerbRadius;
+        return hypot($x, $y) - $this->kerbRadiusMetres;
     }
 
     /** Room between a point and the outer edge of the lane it is in, m; negative beyond it. */
-    public function outside(float $x, float $y): float
+    public function outsideMetres(float $x, float $y): float
     {
-        $exit = $this->kerbRadius + $this->exitWidth - $this->towardsExit($x, $y);
+        $exit = $this->kerbRadiusMetres + $this->exitWidthMetres - $this->towardsExit($x, $y);
 
-        return $x < 0.0 ? min($exit, $this->kerbRadius + $this->entryWidth + $y) : $exit;
+        return $x < 0.0 ? min($exit, $this->kerbRadiusMetres + $this->entryWidthMetres + $y) : $exit;
     }
 
     private function towardsExit(float $x, float $y): float
     {
-        return $x * sin($this->angle) - $y * cos($this->angle);
+        return $x * sin($this->angleRadians) - $y * cos($this->angleRadians);
     }
 }

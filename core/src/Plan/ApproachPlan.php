@@ -62,7 +62,7 @@ final readonly class ApproachPlan
             $columns['decel_mps2'][] = round($row['deceleration'], 3);
             $columns['gear'][] = $this->gears?->gearAt($row['seconds']);
             $columns['clutch'][] = $this->gears?->clutchAt($row['seconds'], $row['speed']);
-            $columns['lateral_m'][] = round($this->path->at($row['metres']), 3);
+            $columns['lateral_m'][] = round($this->path->metresAt($row['metres']), 3);
         }
 
         return $columns;

@@ -32,10 +32,10 @@ final class ApproachPlanner
         $fitting = Fitting::of($approach);
         $chain = $fitting->chain;
         $gears = $approach->vehicle->hasClutch() ? Gears::for($chain) : null;
-        $mirrors = $chain->metres($chain->mirrorsStartS());
-        $sayAt = $chain->metres($chain->mirrorsStartS() + $chain->timing->direction);
+        $mirrors = $chain->metres($chain->mirrorsStartSeconds());
+        $sayAt = $chain->metres($chain->mirrorsStartSeconds() + $chain->timing->directionSeconds);
         $room = $approach->room?->inMetres();
-        $gearAt = $approach->practice->steps === StepCount::Six ? $gears?->lastClutchDown() : null;
+        $gearAt = $approach->practice->steps === StepCount::Six ? $gears?->lastClutchDownSeconds() : null;
         $card = Card::of($approach->routine, $approach->pack, $approach->practice, $approach->vehicle->hasClutch(), $approach->level, $approach->wayOut);
         $steps = self::steps($chain, $gears, $gearAt, $card);
         $sign = $approach->sign === null ? null : SignReading::of($approach->sign, $chain);
@@ -73,7 +73,7 @@ final class ApproachPlanner
             }
             $seconds = $chain->profile->secondsAt($window->bestMetres);
 
-            return new StepPlan($step, $window, $seconds, $chain->profile->speedAt($window->bestMetres), $gears?->gearAt($seconds), $card->step($step));
+            return new StepPlan($step, $window, $seconds, $chain->profile->mpsAt($window->bestMetres), $gears?->gearAt($seconds), $card->step($step));
         }, $chain->approach->demand->steps());
     }
 
@@ -81,7 +81,7 @@ final class ApproachPlanner
     private static function gearStep(Chain $chain, ?Gears $gears, float $downS): StepPlan
     {
         $best = $chain->metres($downS);
-        $earliest = $chain->profile->placeWhereSpeedFallsTo(
+        $earliest = $chain->profile->metresWhereSpeedFallsTo(
             max($chain->lineSpeed->metresPerSecond + 1e-6, Speed::ofMilesPerHour(Gears::CLUTCH_RULE_MPH)->inMetresPerSecond()),
         );
         $instruction = Catalogue::routine($chain->approach->routine, $chain->approach->pack)->instruction(Step::Speed);
@@ -89,10 +89,10 @@ final class ApproachPlanner
         return new StepPlan(
             Step::Speed,
             Window::around(
-                $best, min($earliest, $chain->metres($chain->brakeS)), $chain->metres($chain->timing->settled + $chain->timing->gearChange),
-                $chain->metres(max(0.0, $downS - $chain->timing->gearChange)),
+                $best, min($earliest, $chain->metres($chain->brakeSeconds)), $chain->metres($chain->timing->settledSeconds + $chain->timing->gearChangeSeconds),
+                $chain->metres(max(0.0, $downS - $chain->timing->gearChangeSeconds)),
             ),
-            $downS, $chain->profile->speedAt($best), $gears?->gearAt($downS),
+            $downS, $chain->profile->mpsAt($best), $gears?->gearAt($downS),
             (new Instruction(Step::Speed, $instruction->withClutch !== '' ? $instruction->withClutch : 'The gear for the speed reached; clutch up before the wheel turns.', 'A gear taken after the brake fits the speed; before it, it fights it.', 'Clutch down before the brake has done its work: coasting.', $instruction->likelyCause, $instruction->remedy, $instruction->drill))
                 ->spoken(
                     new Wording($chain->approach->pack, null), hasClutch: false,
@@ -116,7 +116,7 @@ final class ApproachPlanner
                 ['natural_decel_mps2' => round($slowing->natural, 3)],
             );
         }
-        if (! $slowing->needsBrake($chain->profile->peakDeceleration())) {
+        if (! $slowing->needsBrake($chain->profile->peakMps2())) {
             $found[] = new Warning('no-brake-needed', 'The hill and the engine slow the car enough: no brake light warns those behind, only the signal.');
         } elseif (! $slowing->needsBrake($slowing->gentle)) {
             $found[] = new Warning('brake-later-uphill', 'Uphill the first gentle slowing needs no brake; the brake lights come with the firmer part.');
@@ -174,7 +174,7 @@ final class ApproachPlanner
             ...(
                 $approach->sign === null
                     ? []
-                    : [new Assumption('reading a direction sign and settling what it asks', $chain->timing->readSign, 's', Source::assumed())]
+                    : [new Assumption('reading a direction sign and settling what it asks', $chain->timing->readSignSeconds, 's', Source::assumed())]
             ),
         ];
     }

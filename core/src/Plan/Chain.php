@@ -28,14 +28,14 @@ final readonly class Chain
         public Slowing $slowing,
         public Profile $profile,
         public LineSpeed $lineSpeed,
-        public float $brakeS,
-        public float $firmS,
-        public float $positionS,
+        public float $brakeSeconds,
+        public float $firmSeconds,
+        public float $positionSeconds,
         /** The latest moment for the signal by the physics alone, with the margin. */
-        public float $signalNeededS,
+        public float $signalNeededSeconds,
         /** The school's figure in metres, after a close follower's second; null where the practice has none. */
         public ?float $ruleMetres,
-        public float $signalS,
+        public float $signalSeconds,
     ) {
     }
 
@@ -47,9 +47,9 @@ final readonly class Chain
         $demand = $approach->demand;
         $brakeS = $profile->lengthInSeconds() - $timing->easingOff($demand);
         $positionS = $brakeS + $timing->leadOf($demand);
-        $earlier = self::warnsEarlier($approach) ? $timing->warnEarlier : 0.0;
+        $earlier = self::warnsEarlier($approach) ? $timing->warnEarlierSeconds : 0.0;
         // Without a signal the thinking time leads straight to what others can see.
-        $neededS = $positionS + ($demand->signals === null ? 0.0 : $timing->seen + $earlier);
+        $neededS = $positionS + ($demand->signals === null ? 0.0 : $timing->seenSeconds + $earlier);
         $rule = $demand->signals === null ? null : self::rule($approach, $earlier);
         $signalS = self::signal($neededS, $timing, $rule === null ? null : $profile->secondsAt(self::withinRoom($rule, $approach)));
         $opening = self::lastOpening($approach);
@@ -63,20 +63,20 @@ final readonly class Chain
         );
     }
 
-    public function mirrorsEndS(): float
+    public function mirrorsEndSeconds(): float
     {
-        return $this->signalS + $this->timing->think;
+        return $this->signalSeconds + $this->timing->thinkSeconds;
     }
 
-    public function mirrorsStartS(): float
+    public function mirrorsStartSeconds(): float
     {
-        return $this->mirrorsEndS() + $this->timing->mirrors;
+        return $this->mirrorsEndSeconds() + $this->timing->mirrorsSeconds;
     }
 
     /** The latest moment for the signal with the margin spent. */
-    public function signalLatestS(): float
+    public function signalLatestSeconds(): float
     {
-        return $this->approach->demand->signals === null ? $this->signalNeededS : $this->signalNeededS - ($this->timing->seen - $this->timing->seenLeast);
+        return $this->approach->demand->signals === null ? $this->signalNeededSeconds : $this->signalNeededSeconds - ($this->timing->seenSeconds - $this->timing->seenLeastSeconds);
     }
 
     public function metres(float $seconds): float
@@ -85,7 +85,7 @@ final readonly class Chain
     }
 
     /** Where our rear has cleared the last parked car; null where none has to be passed. */
-    public function clearOfParked(): ?float
+    public function clearOfParkedMetres(): ?float
     {
         if ($this->approach->demand->moves === null) {
             return null;
@@ -125,14 +125,14 @@ final readonly class Chain
         $with = static fn (float $crawlS): Profile => ApproachMotion::profile(
             $approach->speed->inMetresPerSecond(), $lineSpeed, $slowing, $timing->easingOff($approach->demand), $timing->gentle($approach->demand), $crawlS,
         );
-        $usual = $with($timing->crawl);
-        if ($lineSpeed <= 0.0 || ! $approach->demand->looksBeforeGoing() || $usual->secondsAt($approach->viewFromMetres) >= $timing->lookAndDecide) {
+        $usual = $with($timing->crawlSeconds);
+        if ($lineSpeed <= 0.0 || ! $approach->demand->looksBeforeGoing() || $usual->secondsAt($approach->viewFromMetres) >= $timing->lookAndDecideSeconds) {
             return $usual;
         }
-        [$short, $long] = [$timing->crawl, $timing->lookAndDecide];
+        [$short, $long] = [$timing->crawlSeconds, $timing->lookAndDecideSeconds];
         for ($i = 0; $i < 24; $i++) {
             $middle = ($short + $long) / 2.0;
-            if ($with($middle)->secondsAt($approach->viewFromMetres) < $timing->lookAndDecide) {
+            if ($with($middle)->secondsAt($approach->viewFromMetres) < $timing->lookAndDecideSeconds) {
                 $short = $middle;
             } else {
                 $long = $middle;
@@ -145,7 +145,7 @@ final readonly class Chain
     /** The school's figure wherever the signal is still seen for long enough there; otherwise what the physics asks. */
     private static function signal(float $neededS, Timing $timing, ?float $ruleS): float
     {
-        $latestS = $neededS - ($timing->seen - $timing->seenLeast);
+        $latestS = $neededS - ($timing->seenSeconds - $timing->seenLeastSeconds);
 
         return $ruleS !== null && $ruleS >= $latestS ? $ruleS : $neededS;
     }

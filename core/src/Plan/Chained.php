@@ -27,11 +27,11 @@ final readonly class Chained
         /** Null where no car fits between: both are one. */
         public ?ApproachPlan $second,
         /** From the end of the first to the second's line, m. */
-        public float $room,
+        public float $roomMetres,
         /** Speed reached between them, m/s. */
-        public float $reached,
+        public float $reachedMps,
         /** Where the second's plan may begin, metres to its line. */
-        public float $earliest,
+        public float $earliestMetres,
         /** The second direction has to be said together with the first. */
         public bool $sayTogether,
     ) {
@@ -46,7 +46,7 @@ final readonly class Chained
         $takes = static function (float $speed) use ($second, $timing): float {
             $chain = Chain::for(self::at($second, $speed), $timing);
 
-            return $chain->metres($chain->mirrorsStartS());
+            return $chain->metres($chain->mirrorsStartSeconds());
         };
         $fits = static fn (float $speed): bool => $gathering($speed) + $takes($speed) <= $room;
         $limit = $second->speed->inMetresPerSecond();

@@ -29,12 +29,12 @@ final readonly class Gears
 
     /**
      * @param  list<GearChange>  $changes  in driving order
-     * @param  ?float  $clutchDownToStopS  from when the clutch stays down for the stop; null where the car rolls on
+     * @param  ?float  $clutchDownToStopSeconds  from when the clutch stays down for the stop; null where the car rolls on
      */
     private function __construct(
         public int $approachGear,
         public array $changes,
-        public ?float $clutchDownToStopS,
+        public ?float $clutchDownToStopSeconds,
         private float $slipsBelow,
         private Chain $chain,
     ) {
@@ -43,7 +43,7 @@ final readonly class Gears
     public static function for(Chain $chain): self
     {
         $box = $chain->approach->vehicle->gearbox;
-        $gear = self::approachGear($box, Speed::ofMetresPerSecond($chain->profile->approachSpeed()));
+        $gear = self::approachGear($box, Speed::ofMetresPerSecond($chain->profile->approachMps()));
         $stops = $chain->lineSpeed->metresPerSecond <= 0.0;
         $target = $stops ? min($gear, 2) : min($gear, self::gearAtLine($chain, $box));
         $changes = self::changes($chain, $box, $gear, $target, $stops);
@@ -54,19 +54,19 @@ final readonly class Gears
     }
 
     /** When the last clutch action begins, seconds to go; null where there is none. */
-    public function lastClutchDown(): ?float
+    public function lastClutchDownSeconds(): ?float
     {
-        $down = $this->changes === [] ? $this->clutchDownToStopS : $this->changes[count($this->changes) - 1]->downS;
+        $down = $this->changes === [] ? $this->clutchDownToStopSeconds : $this->changes[count($this->changes) - 1]->downSeconds;
 
         // Brake before clutch, also where the car comes so slowly that the engine would soon labour.
-        return $down === null ? null : min($down, $this->chain->brakeS - 0.1);
+        return $down === null ? null : min($down, $this->chain->brakeSeconds - 0.1);
     }
 
     public function gearAt(float $secondsToGo): int
     {
         $gear = $this->approachGear;
         foreach ($this->changes as $change) {
-            if ($secondsToGo <= $change->upS) {
+            if ($secondsToGo <= $change->upSeconds) {
                 $gear = $change->to;
             }
         }
@@ -77,21 +77,21 @@ final readonly class Gears
     /** The gear in which the car goes on from the line: first after a stop. */
     public function finalGear(): int
     {
-        return $this->clutchDownToStopS !== null ? 1 : $this->gearAt(0.0);
+        return $this->clutchDownToStopSeconds !== null ? 1 : $this->gearAt(0.0);
     }
 
     public function clutchAt(float $secondsToGo, float $speed): string
     {
         foreach ($this->changes as $change) {
-            if ($secondsToGo <= $change->downS && $secondsToGo > $change->upS) {
+            if ($secondsToGo <= $change->downSeconds && $secondsToGo > $change->upSeconds) {
                 return 'down';
             }
         }
-        if ($this->clutchDownToStopS !== null && $secondsToGo <= $this->clutchDownToStopS) {
+        if ($this->clutchDownToStopSeconds !== null && $secondsToGo <= $this->clutchDownToStopSeconds) {
             return 'down';
         }
 
-        return $secondsToGo < $this->chain->brakeS && $speed < $this->slipsBelow ? 'slipping' : 'up';
+        return $secondsToGo < $this->chain->brakeSeconds && $speed < $this->slipsBelow ? 'slipping' : 'up';
     }
 
     /** @return list<GearChange> */
@@ -101,8 +101,8 @@ final readonly class Gears
         if ($gear <= $target || ($stops && $block)) {
             return [];
         }
-        $takes = $chain->timing->gearChange;
-        $latest = $chain->timing->settled + $takes;
+        $takes = $chain->timing->gearChangeSeconds;
+        $latest = $chain->timing->settledSeconds + $takes;
         $changes = [];
         for ($from = $gear; $from > $target; $from = $to) {
             $to = $block ? $target : $from - 1;
@@ -110,10 +110,10 @@ final readonly class Gears
             $speed = $block ? self::ABOVE_IDLE * self::idleSpeed($chain, $box, $from) : $box->speed($rpm, $from)->inMetresPerSecond();
             $rule = Speed::ofMilesPerHour(self::CLUTCH_RULE_MPH)->inMetresPerSecond();
             $down = max($latest, self::whenSlowerThan($chain, max($chain->lineSpeed->metresPerSecond + 1e-6, $block ? min($speed, $rule) : $speed)));
-            $down = min($down, $chain->brakeS - 0.1, $changes === [] ? INF : $changes[count($changes) - 1]->upS);
-            if ($changes !== [] && $down - $takes < $chain->timing->settled) {
+            $down = min($down, $chain->brakeSeconds - 0.1, $changes === [] ? INF : $changes[count($changes) - 1]->upSeconds);
+            if ($changes !== [] && $down - $takes < $chain->timing->settledSeconds) {
                 $before = array_pop($changes);
-                $changes[] = new GearChange($before->from, $target, $before->downS, $before->upS);
+                $changes[] = new GearChange($before->from, $target, $before->downSeconds, $before->upSeconds);
                 break;
             }
             $changes[] = new GearChange($from, $to, $down, max(0.0, $down - $takes));
@@ -147,6 +147,6 @@ final readonly class Gears
 
     private static function whenSlowerThan(Chain $chain, float $metresPerSecond): float
     {
-        return $chain->profile->secondsAt($chain->profile->placeWhereSpeedFallsTo($metresPerSecond));
+        return $chain->profile->secondsAt($chain->profile->metresWhereSpeedFallsTo($metresPerSecond));
     }
 }

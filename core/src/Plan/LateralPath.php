@@ -36,16 +36,16 @@ final readonly class LateralPath
     private const WIDE_LANE = 3.25;
 
     /** @param  list<array{from: float, to: float, lateral: float}>  $moves from far to near, metres to the line */
-    private function __construct(private float $start, private array $moves, public float $target)
+    private function __construct(private float $start, private array $moves, public float $targetMetres)
     {
     }
 
     public static function for(Chain $chain): self
     {
-        $start = self::usual($chain->approach);
+        $start = self::usualMetres($chain->approach);
         $target = self::target($chain->approach);
-        $positionFrom = $chain->metres($chain->positionS);
-        $positionTo = $chain->metres(max(0.0, $chain->positionS - $chain->timing->drift));
+        $positionFrom = $chain->metres($chain->positionSeconds);
+        $positionTo = $chain->metres(max(0.0, $chain->positionSeconds - $chain->timing->driftSeconds));
         $moves = [];
         $parked = $chain->approach->parked;
         usort($parked, static fn (Stretch $a, Stretch $b): int => $b->farMetres <=> $a->farMetres);
@@ -53,7 +53,7 @@ final readonly class LateralPath
             if ($cars->flank === Flank::Off && ! $chain->approach->oneWay) {
                 continue;
             }
-            $run = $chain->timing->drift * max(1.0, $chain->profile->speedAt($cars->farMetres));
+            $run = $chain->timing->driftSeconds * max(1.0, $chain->profile->mpsAt($cars->farMetres));
             $clear = $cars->nearMetres - $chain->approach->vehicle->length->inMetres();
             $back = min($clear, max($clear - $run, $positionFrom));
             $moves[] = ['from' => $cars->farMetres + $run, 'to' => $cars->farMetres, 'lateral' => self::past($cars->flank, $chain->approach)];
@@ -68,7 +68,7 @@ final readonly class LateralPath
         return new self($start, $moves, $target);
     }
 
-    public function at(float $metres): float
+    public function metresAt(float $metres): float
     {
         $lateral = $this->start;
         foreach ($this->moves as $move) {
@@ -83,7 +83,7 @@ final readonly class LateralPath
     }
 
     /** The middle of our lane. */
-    public static function usual(Approach $approach): float
+    public static function usualMetres(Approach $approach): float
     {
         return $approach->roadWidth->inMetres() / 4.0;
     }
@@ -93,7 +93,7 @@ final readonly class LateralPath
         $width = $approach->roadWidth->inMetres();
         $half = $approach->vehicle->width->inMetres() / 2.0;
         $other = match ($approach->demand->target) {
-            Target::Usual => self::usual($approach),
+            Target::Usual => self::usualMetres($approach),
             Target::PastParked => self::past(Flank::Near, $approach),
             Target::Kerb => self::CLOSE_TO_KERB + $half,
             Target::FarKerb => $width - self::CLOSE_TO_KERB - $half,
@@ -114,7 +114,7 @@ final readonly class LateralPath
 
         $from = $approach->practice->nearPlace === NearPlace::ToKerb ? self::WELL_TO_KERB : self::FROM_KERB;
 
-        return $approach->routine->emerges() && $wide ? min(self::usual($approach), $from + $half) : self::usual($approach);
+        return $approach->routine->emerges() && $wide ? min(self::usualMetres($approach), $from + $half) : self::usualMetres($approach);
     }
 
     private static function past(Flank $flank, Approach $approach): float

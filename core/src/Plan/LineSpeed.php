@@ -71,7 +71,7 @@ final readonly class LineSpeed
         if (self::stopsFirst($approach)) {
             return self::because(0.0, 'speed at the line: stop first, by the practice and the learner’s level', Source::commonPractice());
         }
-        if ($approach->viewFromMetres < self::CRAWL * $timing->lookAndDecide) {
+        if ($approach->viewFromMetres < self::CRAWL * $timing->lookAndDecideSeconds) {
             return self::because(0.0, 'speed at the line: the view opens too late to decide on the move', Source::commonPractice());
         }
 
@@ -94,13 +94,13 @@ final readonly class LineSpeed
     private static function ready(Approach $approach, float $arriving): float
     {
         $pack = $approach->pack;
-        $slowing = AmberStretch::slowing(
+        $slowing = AmberStretch::slowingMps2(
             $pack->amberDeceleration()->inMetresPerSecondSquared(), $approach->gradient, $approach->surface->grip(),
             $approach->surface->shareOfComfort(),
         );
         $stretch = new AmberStretch($arriving, $pack->amber($approach->speed)->inSeconds(), $pack->amberReaction()->inSeconds(), $slowing);
 
-        return min($arriving, max(0.8 * $arriving, $stretch->vanishingSpeed()));
+        return min($arriving, max(0.8 * $arriving, $stretch->vanishingMps()));
     }
 
     /** A question of T-junctions: a roundabout is rolled up to by everybody. */

@@ -24,15 +24,15 @@ enum Obstacle: string
             $found[] = self::Grip;
         }
         $room = $chain->approach->room?->inMetres();
-        if ($room !== null && $chain->metres($chain->mirrorsStartS()) > $room + 1e-6) {
+        if ($room !== null && $chain->metres($chain->mirrorsStartSeconds()) > $room + 1e-6) {
             $found[] = self::Room;
         }
         $opening = Chain::lastOpening($chain->approach);
-        if ($opening !== null && $chain->metres($chain->signalLatestS()) > $opening->nearMetres + 1e-6) {
+        if ($opening !== null && $chain->metres($chain->signalLatestSeconds()) > $opening->nearMetres + 1e-6) {
             $found[] = self::Opening;
         }
-        $clear = $chain->clearOfParked();
-        if ($clear !== null && $chain->metres($chain->positionS) > $clear + 1e-6) {
+        $clear = $chain->clearOfParkedMetres();
+        if ($clear !== null && $chain->metres($chain->positionSeconds) > $clear + 1e-6) {
             $found[] = self::Parked;
         }
 

@@ -29,8 +29,8 @@ final readonly class SignReading
         $room = $chain->approach->room?->inMetres() ?? INF;
         $from = min($sign->atMetres + $sign->legibleMetres, max($sign->atMetres, $room));
         // Both the mirrors and the sign itself end the time for reading, whichever comes first.
-        $mirrors = $chain->metres($chain->mirrorsStartS() + $chain->timing->readSign);
-        $by = max($mirrors, $chain->metres($profile->secondsAt($sign->atMetres) + $chain->timing->readSign));
+        $mirrors = $chain->metres($chain->mirrorsStartSeconds() + $chain->timing->readSignSeconds);
+        $by = max($mirrors, $chain->metres($profile->secondsAt($sign->atMetres) + $chain->timing->readSignSeconds));
 
         return new self($sign->atMetres, $from, $by, $profile->secondsAt($from) - $profile->secondsAt($by));
     }

@@ -14,7 +14,7 @@ final readonly class StepPlan
         public Step $step,
         public Window $window,
         public float $bestSeconds,
-        public float $speed,
+        public float $speedMps,
         public ?int $gear,
         public Instruction $instruction,
     ) {

@@ -20,35 +20,35 @@ final readonly class Timing
 
     private function __construct(
         /** Two glances of 0.6 s with 0.4 s of eyes ahead between them. */
-        public float $mirrors = 1.6,
+        public float $mirrorsSeconds = 1.6,
         /** From the last mirror to the signal, planned and least. */
-        public float $think = 2.0,
-        public float $thinkLeast = 1.0,
+        public float $thinkSeconds = 2.0,
+        public float $thinkLeastSeconds = 1.0,
         /** The signal seen by others before brake light or sideways move, planned and least. */
-        public float $seen = 2.0 + self::MARGIN_S,
-        public float $seenLeast = 2.0,
+        public float $seenSeconds = 2.0 + self::MARGIN_S,
+        public float $seenLeastSeconds = 2.0,
         /** The sideways move begins this much before the first brake light. */
-        public float $lead = 0.3,
-        public float $drift = 2.0,
+        public float $leadSeconds = 0.3,
+        public float $driftSeconds = 2.0,
         /** Gently on the brake before it becomes firm, where the car keeps its place. */
-        public float $gentleAlone = 1.0,
-        public float $margin = self::MARGIN_S,
+        public float $gentleAloneSeconds = 1.0,
+        public float $marginSeconds = self::MARGIN_S,
         /** What was seen in the mirrors is out of date after this. */
-        public float $stale = 6.0,
+        public float $staleSeconds = 6.0,
         /** A close follower, or somebody passing on that side, is warned this much earlier. */
-        public float $warnEarlier = 1.0,
+        public float $warnEarlierSeconds = 1.0,
         /** Two ways, back again, once more, and a second to decide. */
-        public float $lookAndDecide = 3.0,
+        public float $lookAndDecideSeconds = 3.0,
         /** At the final speed before the line. */
-        public float $crawl = 0.75,
+        public float $crawlSeconds = 0.75,
         /** A whole gear change, clutch down to clutch up. */
-        public float $gearChange = 1.5,
+        public float $gearChangeSeconds = 1.5,
         /** Clutch settled before steering. */
-        public float $settled = 0.3,
+        public float $settledSeconds = 0.3,
         /** Saying a direction, and taking it in. */
-        public float $direction = 4.0,
+        public float $directionSeconds = 4.0,
         /** Reading a direction sign and settling what it asks. */
-        public float $readSign = 2.0,
+        public float $readSignSeconds = 2.0,
     ) {
     }
 
@@ -59,36 +59,36 @@ final readonly class Timing
     {
         $all = new self;
 
-        return $look === LookHabit::Alternate ? $all : new self(lookAndDecide: $all->lookAndDecide - self::LOOK_S);
+        return $look === LookHabit::Alternate ? $all : new self(lookAndDecideSeconds: $all->lookAndDecideSeconds - self::LOOK_S);
     }
 
     /** Every part shortened alike, for a place too short for the routine at any speed. */
     public function compressed(float $factor): self
     {
         return new self(
-            $this->mirrors * $factor, $this->think * $factor, $this->thinkLeast * $factor, $this->seen * $factor,
-            $this->seenLeast * $factor, $this->lead * $factor, $this->drift * $factor, $this->gentleAlone * $factor, $this->margin * $factor,
-            $this->stale, $this->warnEarlier * $factor, $this->lookAndDecide * $factor, $this->crawl * $factor,
-            $this->gearChange, $this->settled, $this->direction, $this->readSign,
+            $this->mirrorsSeconds * $factor, $this->thinkSeconds * $factor, $this->thinkLeastSeconds * $factor, $this->seenSeconds * $factor,
+            $this->seenLeastSeconds * $factor, $this->leadSeconds * $factor, $this->driftSeconds * $factor, $this->gentleAloneSeconds * $factor, $this->marginSeconds * $factor,
+            $this->staleSeconds, $this->warnEarlierSeconds * $factor, $this->lookAndDecideSeconds * $factor, $this->crawlSeconds * $factor,
+            $this->gearChangeSeconds, $this->settledSeconds, $this->directionSeconds, $this->readSignSeconds,
         );
     }
 
     /** Off the gas from the end of the mirrors to the first brake light; without a signal or a move their share of it falls away. */
     public function easingOff(Demand $demand): float
     {
-        return $this->think + ($demand->signals === null ? 0.0 : $this->seen) + $this->leadOf($demand);
+        return $this->thinkSeconds + ($demand->signals === null ? 0.0 : $this->seenSeconds) + $this->leadOf($demand);
     }
 
     /** Gentle until the sideways move is done, with the margin; without one for a moment only. */
     public function gentle(Demand $demand): float
     {
-        return $demand->moves === null ? $this->gentleAlone : $this->drift - $this->lead + $this->margin;
+        return $demand->moves === null ? $this->gentleAloneSeconds : $this->driftSeconds - $this->leadSeconds + $this->marginSeconds;
     }
 
     /** How much earlier than the brake light the first thing is that others can see. */
     public function leadOf(Demand $demand): float
     {
-        return $demand->moves === null ? 0.0 : $this->lead;
+        return $demand->moves === null ? 0.0 : $this->leadSeconds;
     }
 
     /** @return list<Assumption> */
@@ -97,16 +97,16 @@ final readonly class Timing
         $assumed = Source::assumed();
 
         return [
-            new Assumption('mirror check: two glances, eyes ahead between', $this->mirrors, 's', $assumed),
-            new Assumption('time to think between mirrors and signal', $this->think, 's', $assumed),
-            new Assumption('least time to think', $this->thinkLeast, 's', $assumed),
-            new Assumption('signal seen before brake light or sideways move', $this->seen, 's', $assumed),
-            new Assumption('least time the signal is seen', $this->seenLeast, 's', $assumed),
-            new Assumption('sideways move', $this->drift, 's', $assumed),
-            new Assumption('mirrors out of date after', $this->stale, 's', $assumed),
-            new Assumption('looking both ways and deciding', $this->lookAndDecide, 's', $assumed),
-            new Assumption('whole gear change', $this->gearChange, 's', $assumed),
-            new Assumption('saying a direction and taking it in', $this->direction, 's', $assumed),
+            new Assumption('mirror check: two glances, eyes ahead between', $this->mirrorsSeconds, 's', $assumed),
+            new Assumption('time to think between mirrors and signal', $this->thinkSeconds, 's', $assumed),
+            new Assumption('least time to think', $this->thinkLeastSeconds, 's', $assumed),
+            new Assumption('signal seen before brake light or sideways move', $this->seenSeconds, 's', $assumed),
+            new Assumption('least time the signal is seen', $this->seenLeastSeconds, 's', $assumed),
+            new Assumption('sideways move', $this->driftSeconds, 's', $assumed),
+            new Assumption('mirrors out of date after', $this->staleSeconds, 's', $assumed),
+            new Assumption('looking both ways and deciding', $this->lookAndDecideSeconds, 's', $assumed),
+            new Assumption('whole gear change', $this->gearChangeSeconds, 's', $assumed),
+            new Assumption('saying a direction and taking it in', $this->directionSeconds, 's', $assumed),
         ];
     }
 }

@@ -25,27 +25,27 @@ final class Windows
 
     private static function mirrors(Chain $chain): Window
     {
-        $take = $chain->timing->mirrors;
+        $take = $chain->timing->mirrorsSeconds;
         $room = $chain->approach->room?->inMetres();
-        $earliest = $chain->metres($chain->signalS + max($chain->timing->stale, $chain->timing->think) + $take);
+        $earliest = $chain->metres($chain->signalSeconds + max($chain->timing->staleSeconds, $chain->timing->thinkSeconds) + $take);
 
         return Window::around(
-            best: $chain->metres($chain->mirrorsStartS()),
+            best: $chain->metres($chain->mirrorsStartSeconds()),
             earliest: $room === null ? $earliest : min($room, $earliest),
-            latest: $chain->metres($chain->signalS + $chain->timing->thinkLeast + $take),
-            end: $chain->metres($chain->mirrorsEndS()),
+            latest: $chain->metres($chain->signalSeconds + $chain->timing->thinkLeastSeconds + $take),
+            end: $chain->metres($chain->mirrorsEndSeconds()),
         );
     }
 
     private static function signal(Chain $chain): Window
     {
-        $earliest = $chain->metres($chain->mirrorsEndS() - $chain->timing->thinkLeast);
+        $earliest = $chain->metres($chain->mirrorsEndSeconds() - $chain->timing->thinkLeastSeconds);
         $opening = Chain::lastOpening($chain->approach);
 
         return Window::around(
-            best: $chain->metres($chain->signalS),
+            best: $chain->metres($chain->signalSeconds),
             earliest: $opening === null ? $earliest : min($earliest, $opening->nearMetres),
-            latest: $chain->metres($chain->signalLatestS()),
+            latest: $chain->metres($chain->signalLatestSeconds()),
             end: 0.0,
         );
     }
@@ -53,24 +53,24 @@ final class Windows
     /** After the signal has been seen, after parked cars, and done before firm braking. */
     private static function position(Chain $chain): Window
     {
-        $earliest = $chain->metres($chain->signalS - $chain->timing->seenLeast);
-        $clear = $chain->clearOfParked();
+        $earliest = $chain->metres($chain->signalSeconds - $chain->timing->seenLeastSeconds);
+        $clear = $chain->clearOfParkedMetres();
 
         return Window::around(
-            best: $chain->metres($chain->positionS),
+            best: $chain->metres($chain->positionSeconds),
             earliest: $clear === null ? $earliest : min($earliest, $clear),
-            latest: $chain->metres($chain->firmS + $chain->timing->drift),
-            end: $chain->metres($chain->positionS - $chain->timing->drift),
+            latest: $chain->metres($chain->firmSeconds + $chain->timing->driftSeconds),
+            end: $chain->metres($chain->positionSeconds - $chain->timing->driftSeconds),
         );
     }
 
     private static function speed(Chain $chain): Window
     {
         return Window::around(
-            best: $chain->metres($chain->brakeS),
-            earliest: $chain->metres($chain->signalS - $chain->timing->seenLeast),
+            best: $chain->metres($chain->brakeSeconds),
+            earliest: $chain->metres($chain->signalSeconds - $chain->timing->seenLeastSeconds),
             latest: self::latestBrake($chain),
-            end: $chain->profile->placeWhereSpeedFallsTo($chain->lineSpeed->metresPerSecond + 1e-6),
+            end: $chain->profile->metresWhereSpeedFallsTo($chain->lineSpeed->metresPerSecond + 1e-6),
         );
     }
 
@@ -80,9 +80,9 @@ final class Windows
         $stops = $chain->lineSpeed->metresPerSecond <= 0.0;
 
         return Window::around(
-            best: min($chain->approach->viewFromMetres, $chain->metres($chain->brakeS)),
+            best: min($chain->approach->viewFromMetres, $chain->metres($chain->brakeSeconds)),
             earliest: $chain->approach->viewFromMetres,
-            latest: $stops ? 0.0 : $chain->metres($chain->timing->lookAndDecide),
+            latest: $stops ? 0.0 : $chain->metres($chain->timing->lookAndDecideSeconds),
             end: 0.0,
         );
     }
@@ -95,10 +95,10 @@ final class Windows
     {
         $slowing = $chain->slowing;
         $firmest = max($slowing->firm, self::FIRMEST * $chain->approach->surface->shareOfComfort());
-        $driftDone = $chain->metres($chain->positionS - $chain->timing->drift);
+        $driftDone = $chain->metres($chain->positionSeconds - $chain->timing->driftSeconds);
         $end = $chain->profile->crawlMetres();
-        $best = $chain->metres($chain->brakeS);
-        $speedAtBest = $chain->profile->speedAt($best);
+        $best = $chain->metres($chain->brakeSeconds);
+        $speedAtBest = $chain->profile->mpsAt($best);
         $reaches = static function (float $brake) use ($chain, $slowing, $firmest, $driftDone, $end, $best, $speedAtBest): bool {
             $squared = $speedAtBest ** 2 - 2.0 * $slowing->easingOff * ($best - $brake);
             $gentle = max(0.0, $brake - max($driftDone, $end));

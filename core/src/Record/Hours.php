@@ -13,7 +13,7 @@ final readonly class Hours
     public const NOT_NOTED = 'not-noted';
 
     /** @param  array<string, array<string, float>>  $minutes  by kind and condition */
-    private function __construct(public float $total, public array $minutes)
+    private function __construct(public float $totalHours, public array $minutes)
     {
     }
 

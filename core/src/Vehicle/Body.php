@@ -21,7 +21,7 @@ final readonly class Body
     }
 
     /** Resistance of air and tyres on the level, N. */
-    public function resistanceAt(float $metresPerSecond, float $pressing): float
+    public function newtonsAt(float $metresPerSecond, float $pressing): float
     {
         return $this->massKg * $this->rolling * $pressing + self::AIR / 2.0 * $this->dragAreaM2 * $metresPerSecond ** 2;
     }

@@ -20,7 +20,7 @@ final readonly class GearChoice
 
     private const SLIP_GAIN_MPH = 20.0;
 
-    private function __construct(public Purpose $purpose, public int $gear, public string $reason, public float $acceleration)
+    private function __construct(public Purpose $purpose, public int $gear, public string $reason, public float $accelerationMps2)
     {
     }
 

@@ -83,7 +83,7 @@ final readonly class Performance
     {
         $body = $this->vehicle->body;
 
-        return $body->resistanceAt($speed->inMetresPerSecond(), $gradient->pressing()) + $body->massKg * $gradient->slowing();
+        return $body->newtonsAt($speed->inMetresPerSecond(), $gradient->pressing()) + $body->massKg * $gradient->slowing();
     }
 
     /** Reduction over rolling radius, 1/m. */

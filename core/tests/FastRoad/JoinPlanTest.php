@@ -38,9 +38,9 @@ it('looks into the mirror first and over the shoulder three times, each nearer t
             sort($grows);
             expect($places)->toBe($falls, "{$length} m")->and($seconds)->toBe($grows)
                 ->and(array_map(static fn (Glance $glance): string => $glance->at, $glances))->toBe(["{$off}-mirror", "{$off}-shoulder", "{$off}-shoulder", "{$off}-shoulder"])
-                ->and($places[3])->toBeGreaterThanOrEqual($plan->joining->slip->joinAt());
+                ->and($places[3])->toBeGreaterThanOrEqual($plan->joining->slip->joinAtMetres());
             foreach ($glances as $glance) {
-                expect($glance->coversMetres)->toEqualWithDelta(JoinPlan::GLANCE_S * $plan->run->metresPerSecondAt($glance->placeMetres), 1e-9);
+                expect($glance->coversMetres)->toEqualWithDelta(JoinPlan::GLANCE_S * $plan->run->mpsAt($glance->placeMetres), 1e-9);
             }
         }
     }
@@ -57,7 +57,7 @@ it('drives the run it draws: places, speeds and seconds of one motion, gears tha
             expect($went)->toEqualWithDelta(($columns['speed_mps'][$i] + $columns['speed_mps'][$i - 1]) / 2.0 * $took, 0.08, "seed {$seed}, row {$i}")
                 ->and($columns['gear'][$i])->toBeGreaterThanOrEqual($columns['gear'][$i - 1]);
         }
-        expect($plan->run->secondsAt($plan->joining->slip->chooseFrom()))->toEqualWithDelta($plan->run->choiceSeconds, 1e-9);
+        expect($plan->run->secondsAt($plan->joining->slip->chooseFromMetres()))->toEqualWithDelta($plan->run->choiceSeconds, 1e-9);
     }
 });
 
@@ -66,7 +66,7 @@ it('decides by where the first way worth choosing closes, and not at all where n
     $plan = joinPlan(seen: $far);
     $open = array_filter($plan->waysIn, static fn (WayIn $wayIn): bool => $wayIn->feasible);
     expect($plan->best)->not->toBeNull()->and($open)->not->toBe([])
-        ->and($plan->decideByMetres())->toBeLessThanOrEqual($plan->joining->slip->chooseFrom())->toBeGreaterThanOrEqual($plan->joining->slip->joinAt());
+        ->and($plan->decideByMetres())->toBeLessThanOrEqual($plan->joining->slip->chooseFromMetres())->toBeGreaterThanOrEqual($plan->joining->slip->joinAtMetres());
     // Bumper to bumper beside us: nothing opens.
     $wall = array_map(static fn (int $i): Neighbour => new Neighbour("car {$i}", 9.0 * $i, 25.0), range(-14, 12));
     $shut = joinPlan(seen: $wall);

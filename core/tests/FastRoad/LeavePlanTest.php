@@ -69,7 +69,7 @@ it('reckons seconds from the beginning of the slip road that only fall, and that
     $before = 0.0;
     for ($place = 5.0; $place <= 250.0; $place += 5.0) {
         $took = $before - $plan->secondsTo($place);
-        $mean = ($plan->leaving->speedAt($place - 5.0) + $plan->leaving->speedAt($place)) / 2.0;
+        $mean = ($plan->leaving->mpsAt($place - 5.0) + $plan->leaving->mpsAt($place)) / 2.0;
         expect($took)->toBeGreaterThan(0.0)->toEqualWithDelta(5.0 / $mean, 0.02);
         $before = $plan->secondsTo($place);
     }

@@ -56,7 +56,7 @@ function cheapestByTrying(Ring $ring, Trip $trip, int $sector, int $lane): float
         if ($sector === $trip->sectors - 1) {
             $exit = $ring->out($trip->sectors, $to);
             $rest = $exit === null ? INF : array_sum(
-                $trip->exitCosts($exit, $ring->arms[$trip->sectors % count($ring->arms)]->exitRoom),
+                $trip->exitCosts($exit, $ring->arms[$trip->sectors % count($ring->arms)]->exitRoomMetres),
             ) + ($to === $lane ? 0.0 : $trip->costs->of('late_change'));
         } else {
             $rest = $ring->goesOn($sector, $to) ? cheapestByTrying($ring, $trip, $sector + 1, $ring->into($sector + 1, $to)) : INF;
@@ -96,14 +96,14 @@ it('never makes the best way dearer by one more usable lane', function (): void 
         $best = fn (Ring $of): float => ($costs = array_map(fn ($route): float => $route->cost(), LanePlanner::routes($of, $trip))) === [] ? INF : min($costs);
         $before = $best($ring);
         $own = $ring->arms[0];
-        $wider = new Arm($own->name, $own->angle, [...$own->approach, []], $own->exitLanes, $own->busLanes, $own->exitRoom);
+        $wider = new Arm($own->name, $own->angleDegrees, [...$own->approach, []], $own->exitLanes, $own->busLanes, $own->exitRoomMetres);
         expect($best(new Ring([$wider, ...array_slice($ring->arms, 1)], $ring->lanes, [], [])))->toBeLessThanOrEqual(
             $best(new Ring($ring->arms, $ring->lanes, [], [])) + 1e-9, "seed {$seed}: approach",
         );
         $at = $trip->sectors % count($ring->arms);
         $arms = $ring->arms;
         $target = $arms[$at];
-        $arms[$at] = new Arm($target->name, $target->angle, $target->approach, $target->exitLanes + 1, $target->busLanes, $target->exitRoom);
+        $arms[$at] = new Arm($target->name, $target->angleDegrees, $target->approach, $target->exitLanes + 1, $target->busLanes, $target->exitRoomMetres);
         $plain = new Ring($ring->arms, $ring->lanes, [], []);
         expect($best(new Ring($arms, $ring->lanes, [], [])))->toBeLessThanOrEqual($best($plain) + 1e-9, "seed {$seed}: exit");
         expect($before)->toBeGreaterThanOrEqual(0.0);

@@ -105,10 +105,10 @@ it('finds a line through a bend no worse than those of a search over many, and n
         $vehicle = DemoVehicles::byId($id);
         $units = $vehicle->units();
         $least = $units[0]->wheelbase + 0.5;
-        $spare = fn (float $entry, float $exit, float $kerb): float => BendLine::best($units, new Bend($kerb, $entry, $exit, M_PI_2), $least)->spare();
+        $spare = fn (float $entry, float $exit, float $kerb): float => BendLine::best($units, new Bend($kerb, $entry, $exit, M_PI_2), $least)->spareMetres();
         foreach ([[3.65, 3.65, 6.0], [3.0, 7.3, 4.0]] as [$entry, $exit, $kerb]) {
             $bend = new Bend($kerb, $entry, $exit, M_PI_2);
-            $found = BendLine::best($units, $bend, $least)->spare();
+            $found = BendLine::best($units, $bend, $least)->spareMetres();
             foreach ([0.5, 0.7, 0.9] as $in) {
                 foreach ([0.3, 0.6, 0.9] as $out) {
                     foreach ([1.0, 1.3, 1.7, 2.4] as $times) {
@@ -117,7 +117,7 @@ it('finds a line through a bend no worse than those of a search over many, and n
                             $units, $bend, $half + ($entry - 2 * $half) * $in, $half + ($exit - 2 * $half) * $out,
                             max($least, ($kerb + $entry / 2.0) * $times),
                         );
-                        expect($line->spare())->toBeLessThanOrEqual($found + 0.06, "{$id} in {$entry}/{$exit}/{$kerb}");
+                        expect($line->spareMetres())->toBeLessThanOrEqual($found + 0.06, "{$id} in {$entry}/{$exit}/{$kerb}");
                     }
                 }
             }
@@ -201,7 +201,7 @@ it('gains speed no sooner uphill, with more mass or with slower changes, and har
     $vehicle = DemoVehicles::byId('loaded-van');
     $run = fn (float $step): float => FullGas::run(
         $vehicle, Speed::ofMetresPerSecond(2.0), Speed::ofMetresPerSecond(25.0), Gradient::ofRiseOverRun(0.02), 1, $step,
-    )->distance;
+    )->metres;
     expect($run(0.02))->toEqualWithDelta($run(0.01), 0.1);
 });
 
@@ -210,7 +210,7 @@ it('pulls away in the lowest gear where every gear would labour, and loses no pu
         foreach ([0.5, 1.5, 2.1, 2.3] as $speed) {
             $choice = GearChoice::for($vehicle, Purpose::Pull, Speed::ofMetresPerSecond($speed), Gradient::level());
             expect($choice->gear)->toBeLessThanOrEqual(max(1, intdiv($vehicle->gearbox->topGear(), 3) + 1), "{$vehicle->id} at {$speed} m/s")
-                ->and($choice->acceleration)->toBeGreaterThan(0.3);
+                ->and($choice->accelerationMps2)->toBeGreaterThan(0.3);
         }
     }
 });

@@ -177,9 +177,9 @@ it('gains speed as constant torque and constant power say where nothing resists'
     $run = fn (float $from, float $to): FullGas => FullGas::run(
         $free, Speed::ofMetresPerSecond($from), Speed::ofMetresPerSecond($to), Gradient::ofRiseOverRun(0.0), 1,
     );
-    expect($run(0.0, 8.0)->time)->toEqualWithDelta(8.0 / ($force / $mass), 0.005)
-        ->and($run(0.0, 8.0)->distance)->toEqualWithDelta(64.0 / (2.0 * $force / $mass), 0.02)
-        ->and($run(15.0, 25.0)->time)->toEqualWithDelta($mass * (625.0 - 225.0) / 2.0 / (60000.0 * Performance::EFFICIENCY), 0.01);
+    expect($run(0.0, 8.0)->seconds)->toEqualWithDelta(8.0 / ($force / $mass), 0.005)
+        ->and($run(0.0, 8.0)->metres)->toEqualWithDelta(64.0 / (2.0 * $force / $mass), 0.02)
+        ->and($run(15.0, 25.0)->seconds)->toEqualWithDelta($mass * (625.0 - 225.0) / 2.0 / (60000.0 * Performance::EFFICIENCY), 0.01);
 });
 
 it('fills the gaps of an own vehicle from the kind it is like', function (): void {

@@ -84,7 +84,7 @@ it('spreads time over conditions so that every kind adds up to the whole', funct
         $lessons[] = ['minutes' => 60.0, 'rounds' => []];
         $hours = Hours::of($lessons);
         foreach ($hours->minutes as $kind) {
-            expect(array_sum($kind))->toEqualWithDelta($hours->total, 1e-9)->and(min($kind))->toBeGreaterThanOrEqual(0.0);
+            expect(array_sum($kind))->toEqualWithDelta($hours->totalHours, 1e-9)->and(min($kind))->toBeGreaterThanOrEqual(0.0);
         }
         expect($hours->minutes['road'][Hours::NOT_NOTED])->toEqualWithDelta(60.0, 1e-9);
     }

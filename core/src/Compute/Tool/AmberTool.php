@@ -85,11 +85,11 @@ final class AmberTool implements Tool
         $surface = CommonFields::surface($input);
         $unhurried = ($input->acceleration('decel') ?? $pack->amberDeceleration())
             ->inMetresPerSecondSquared() * ($follower ? Slowing::LIGHTER_FOR_FOLLOWER : 1.0);
-        $used = AmberStretch::slowing($unhurried, CommonFields::gradient($input), $surface->grip(), $surface->shareOfComfort());
+        $used = AmberStretch::slowingMps2($unhurried, CommonFields::gradient($input), $surface->grip(), $surface->shareOfComfort());
         $stretch = new AmberStretch($speed->inMetresPerSecond(), $amber->inSeconds(), $reaction->inSeconds(), $used);
-        [$noReturn, $covered] = [$stretch->stoppingDistance(), $stretch->coveredByAmber()];
+        [$noReturn, $covered] = [$stretch->stoppingMetres(), $stretch->coveredByAmberMetres()];
         [$canStop, $canPass] = [$distance >= $noReturn, $distance <= $covered];
-        $needed = $stretch->decelerationToStop($distance);
+        $needed = $stretch->mps2ToStop($distance);
         $verdict = $canStop ? 'stop' : ($canPass ? 'go' : 'neither');
 
         return new Answer($pack->code(), $pack->version(), [
@@ -103,7 +103,7 @@ final class AmberTool implements Tool
             'point_of_no_return_m' => round($noReturn, 2),
             'covered_by_amber_m' => round($covered, 2),
             'stretch' => $noReturn > $covered ? ['from_m' => round($noReturn, 2), 'to_m' => round($covered, 2)] : null,
-            ...CommonFields::headlineSpeed('vanishing_speed', min(70.0, $stretch->vanishingSpeed()), $pack),
+            ...CommonFields::headlineSpeed('vanishing_speed', min(70.0, $stretch->vanishingMps()), $pack),
             'amber_s' => round($amber->inSeconds(), 2),
             'red_and_amber_s' => $pack->redAndAmber()?->inSeconds(),
         ], [
@@ -129,7 +129,7 @@ final class AmberTool implements Tool
             default => sprintf(
                 'Neither fits: %s. Stop, unless that might cause a collision. At about %s and below there is none.',
                 $needed === null ? 'the line is passed before the foot reacts' : sprintf('stopping takes %.1f m/s², going on ends on red', $needed),
-                $words(\NobleTurn\Core\Quantity\Speed::ofMetresPerSecond(min(70.0, $stretch->vanishingSpeed()))),
+                $words(\NobleTurn\Core\Quantity\Speed::ofMetresPerSecond(min(70.0, $stretch->vanishingMps()))),
             ),
         };
     }
@@ -137,8 +137,8 @@ final class AmberTool implements Tool
     /** Constant acceleration after the reaction that would be over in time; null where nothing would. */
     private static function toPass(AmberStretch $stretch, float $distance): ?float
     {
-        $left = $stretch->amber - $stretch->reaction;
+        $left = $stretch->amberSeconds - $stretch->reactionSeconds;
 
-        return $left <= 0.0 ? null : round(2.0 * ($distance - $stretch->speed * $stretch->amber) / $left ** 2, 3);
+        return $left <= 0.0 ? null : round(2.0 * ($distance - $stretch->speedMps * $stretch->amberSeconds) / $left ** 2, 3);
     }
 }

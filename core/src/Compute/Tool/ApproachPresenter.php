@@ -38,13 +38,13 @@ final class ApproachPresenter
             'title' => $card->title,
             'turn_side' => Demand::side($approach->routine, $approach->pack, $approach->wayOut)?->value,
             'fits' => $plan->fits,
-            'speed_to_fit_mps' => $plan->fits ? null : round($profile->approachSpeed(), 3),
-            ...CommonFields::headlineSpeed('approach_speed', $profile->approachSpeed(), $approach->pack),
-            ...CommonFields::headlineSpeed('line_speed', $profile->lineSpeed(), $approach->pack),
+            'speed_to_fit_mps' => $plan->fits ? null : round($profile->approachMps(), 3),
+            ...CommonFields::headlineSpeed('approach_speed', $profile->approachMps(), $approach->pack),
+            ...CommonFields::headlineSpeed('line_speed', $profile->lineMps(), $approach->pack),
             'say_at_m' => round($plan->sayAtMetres, 2),
             'ease_off_m' => round($plan->easeOffMetres, 2),
             'ease_off_s' => round($profile->secondsAt($plan->easeOffMetres), 2),
-            'peak_decel_mps2' => round($profile->peakDeceleration(), 3),
+            'peak_decel_mps2' => round($profile->peakMps2(), 3),
             'signal_rule_m' => $plan->chain->ruleMetres === null ? null : round($plan->chain->ruleMetres, 2),
             'direction' => $card->direction,
             'sign' => $plan->sign === null ? null : [
@@ -56,10 +56,10 @@ final class ApproachPresenter
             'phases' => self::phases($plan),
             'gear_changes' => array_map(static fn (GearChange $change): array => [
                 'from' => $change->from, 'to' => $change->to,
-                'down_m' => round($plan->chain->metres($change->downS), 2), 'up_m' => round($plan->chain->metres($change->upS), 2),
+                'down_m' => round($plan->chain->metres($change->downSeconds), 2), 'up_m' => round($plan->chain->metres($change->upSeconds), 2),
             ], $plan->gears->changes ?? []),
             'gear_after_line' => $plan->gears?->finalGear(),
-            'place' => self::road($approach, LateralPath::usual($approach), $plan->path->target),
+            'place' => self::road($approach, LateralPath::usualMetres($approach), $plan->path->targetMetres),
             'profile' => $plan->profile(),
             'conflicts' => array_map(self::conflict(...), $plan->conflicts),
             'practice' => self::choices($card),
@@ -77,7 +77,7 @@ final class ApproachPresenter
             'latest_m' => round($step->window->latestMetres, 2),
             'end_m' => round($step->window->endMetres, 2),
             'best_s' => round($step->bestSeconds, 2),
-            'speed_mps' => round($step->speed, 3),
+            'speed_mps' => round($step->speedMps, 3),
             'gear' => $step->gear,
             'do' => $step->instruction->do,
             'why' => $step->instruction->why,
@@ -129,10 +129,10 @@ final class ApproachPresenter
                 'phase' => $segment->phase->value,
                 'from_m' => round($metres, 2),
                 'to_m' => round(max(0.0, $metres - $segment->metres), 2),
-                'decel_mps2' => round($segment->deceleration, 3),
+                'decel_mps2' => round($segment->decelerationMps2, 3),
                 'brake' => ! in_array(
                     $segment->phase, [Phase::EasingOff, Phase::Holding, Phase::Crawl, Phase::Steady], true,
-                ) && $plan->chain->slowing->needsBrake($segment->deceleration),
+                ) && $plan->chain->slowing->needsBrake($segment->decelerationMps2),
             ];
             $metres -= $segment->metres;
         }

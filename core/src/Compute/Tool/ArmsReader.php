@@ -26,13 +26,13 @@ final class ArmsReader
         if (count($arms) < 2) {
             throw BadInput::field('arms', 'must name at least two roads.');
         }
-        usort($arms, static fn (Arm $a, Arm $b): int => $a->angle <=> $b->angle);
+        usort($arms, static fn (Arm $a, Arm $b): int => $a->angleDegrees <=> $b->angleDegrees);
         foreach ($arms as $i => $arm) {
             foreach (array_slice($arms, $i + 1) as $other) {
                 if ($arm->name === $other->name) {
                     throw BadInput::field('arms', "must not name {$arm->name} twice.");
                 }
-                if (abs($arm->angle - $other->angle) < 1.0 || abs($arm->angle - $other->angle) > 359.0) {
+                if (abs($arm->angleDegrees - $other->angleDegrees) < 1.0 || abs($arm->angleDegrees - $other->angleDegrees) > 359.0) {
                     throw BadInput::field('arms', "must lie apart: {$arm->name} and {$other->name} are at the same angle.");
                 }
             }

@@ -90,12 +90,12 @@ final class CrossingTool implements Tool
             'reason' => $reason,
             'rule' => $pack->peopleRule()->value,
         ], [
-            new Assumption('walking speed', $person->walking, 'm/s', $input->has('walking') ? Source::given() : $pack->walkingSpeedSource()),
+            new Assumption('walking speed', $person->walkingMps, 'm/s', $input->has('walking') ? Source::given() : $pack->walkingSpeedSource()),
             new Assumption(Wording::part($pack, 'to whom we {give way}'), $pack->peopleRule()->value, '', $pack->peopleRuleSource()),
             ...(
                 $input->has('our_path')
                     ? []
-                    : [new Assumption('our path', sprintf('%.1f to %.1f', $person->pathFrom, $person->pathTo), 'm', Source::assumed())]
+                    : [new Assumption('our path', sprintf('%.1f to %.1f', $person->pathFromMetres, $person->pathToMetres), 'm', Source::assumed())]
             ),
             ...CommonFields::defaults($input, CommonFields::default('waiting', false)),
         ], []);
@@ -128,7 +128,7 @@ final class CrossingTool implements Tool
     /** @return array{float, string} seconds to wait, and why */
     private static function judge(PersonCrossing $person, RulePack $pack, Practice $practice, bool $towardsUs, bool $waiting): array
     {
-        if ($person->at >= $person->width) {
+        if ($person->atMetres >= $person->widthMetres) {
             return [0.0, 'They are over.'];
         }
         if ($waiting && $pack->peopleRule() !== PeopleRule::Waiting) {

@@ -144,7 +144,7 @@ final class EngineTool implements Tool
             ],
             'best_gear' => GearChoice::for($vehicle, $wanted, $speed, $gradient)->gear,
             'choices' => array_map(static fn (GearChoice $choice): array => [
-                'purpose' => $choice->purpose->value, 'gear' => $choice->gear, 'accel_mps2' => round($choice->acceleration, 3),
+                'purpose' => $choice->purpose->value, 'gear' => $choice->gear, 'accel_mps2' => round($choice->accelerationMps2, 3),
                 'reason' => Wording::part($pack, $choice->reason),
             ], $choices),
             'run' => self::run($input, $vehicle, $speed, $gradient),
@@ -173,8 +173,8 @@ final class EngineTool implements Tool
         );
 
         return [
-            'reached' => $run->reached, 'time_s' => round($run->time, 2), 'distance_m' => round($run->distance, 1),
-            'speed_mps' => round($run->speed, 3), 'gear' => $run->gear,
+            'reached' => $run->reached, 'time_s' => round($run->seconds, 2), 'distance_m' => round($run->metres, 1),
+            'speed_mps' => round($run->speedMps, 3), 'gear' => $run->gear,
             'changes' => array_map(
                 static fn (array $change): array => ['at_mps' => round($change['at'], 3), 'from_gear' => $change['from'], 'to_gear' => $change['to']],
                 $run->changes,

@@ -105,7 +105,7 @@ final class FollowingTool implements Tool
             'wanted_m' => round($following->wantedMetres, 2),
             'car_lengths' => round($following->carLengths, 2),
             'short_by_s' => round($following->shortBySeconds, 3),
-            'speed_after_mps' => round($following->speedAfter, 3),
+            'speed_after_mps' => round($following->afterMps, 3),
             'least_gap_m' => round($following->leastMetres, 2),
             'seconds_to_open_gap' => round($following->secondsToOpen, 2),
         ], [

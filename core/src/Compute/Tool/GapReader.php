@@ -70,7 +70,7 @@ final class GapReader
         }
         $sides = array_map(
             static fn (array $stream): SideGap => new SideGap(
-                $stream[0], $stream[1]->joined, $stream[1]->criticalSeconds(), $distance / $speed, $stream[1]->decelerationAsked($distance),
+                $stream[0], $stream[1]->joined, $stream[1]->criticalSeconds(), $distance / $speed, $stream[1]->askedMps2($distance),
             ),
             $counted,
         );
@@ -81,7 +81,7 @@ final class GapReader
                 $manoeuvre, $flank, $length, $vehicle->trailers !== [], ($lanes - 1) * ($flank === null ? 2 : 1),
                 CommonFields::gradient($input)->inRiseOverRun(),
             ),
-            GapStandard::headway($manoeuvre, $flank),
+            GapStandard::headwaySeconds($manoeuvre, $flank),
             $straight, $radius, $turned, $lane, $lanes,
         );
     }

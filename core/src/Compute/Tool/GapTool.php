@@ -109,7 +109,7 @@ final class GapTool implements Tool
         $gap = GapReader::read($input, $pack);
         $worst = $gap->worst();
         $sight = $input->distance('sight')?->inMetres();
-        $needed = max($worst->needed, $gap->published) * $gap->otherSpeed;
+        $needed = max($worst->neededSeconds, $gap->publishedSeconds) * $gap->otherMps;
         $motion = $gap->ours;
         $every = 4;
         $shown = array_values(array_filter(array_keys($motion->metres), static fn (int $i): bool => $i % $every === 0));
@@ -118,21 +118,21 @@ final class GapTool implements Tool
         return new Answer($pack->code(), $pack->version(), [
             'verdict' => $gap->verdict(),
             'message' => $gap->message(),
-            'other_speed_mps' => round($gap->otherSpeed, 4),
+            'other_speed_mps' => round($gap->otherMps, 4),
             'worst' => $worst->from,
-            'time_needed_s' => round($worst->needed, 2),
-            'time_available_s' => round($worst->available, 2),
-            'margin_s' => round($worst->margin(), 2),
-            'other_decel_needed_mps2' => $decel($worst->asked),
-            'critical_gap_s' => round($worst->needed, 2),
-            'critical_gap_m' => round($worst->needed * $gap->otherSpeed, 1),
-            'published_gap_s' => round($gap->published, 2),
-            'accepted_headway_s' => $gap->accepted,
+            'time_needed_s' => round($worst->neededSeconds, 2),
+            'time_available_s' => round($worst->availableSeconds, 2),
+            'margin_s' => round($worst->marginSeconds(), 2),
+            'other_decel_needed_mps2' => $decel($worst->askedMps2),
+            'critical_gap_s' => round($worst->neededSeconds, 2),
+            'critical_gap_m' => round($worst->neededSeconds * $gap->otherMps, 1),
+            'published_gap_s' => round($gap->publishedSeconds, 2),
+            'accepted_headway_s' => $gap->acceptedSeconds,
             'sight_distance_m' => round($needed, 1),
             'sight_enough' => $sight === null ? null : $sight >= $needed,
             'sides' => array_map(static fn (SideGap $side): array => [
-                'from' => $side->from, 'joined' => $side->joined, 'time_needed_s' => round($side->needed, 2), 'time_available_s' => round($side->available, 2),
-                'margin_s' => round($side->margin(), 2), 'other_decel_needed_mps2' => $decel($side->asked), 'verdict' => $side->verdict(),
+                'from' => $side->from, 'joined' => $side->joined, 'time_needed_s' => round($side->neededSeconds, 2), 'time_available_s' => round($side->availableSeconds, 2),
+                'margin_s' => round($side->marginSeconds(), 2), 'other_decel_needed_mps2' => $decel($side->askedMps2), 'verdict' => $side->verdict(),
             ], $gap->sides),
             'motion' => [
                 'time_s' => array_map(static fn (int $i): float => round($i * PullAway::STEP, 2), $shown),
@@ -140,8 +140,8 @@ final class GapTool implements Tool
                 'speed_mps' => array_map(static fn (int $i): float => round($motion->speeds[$i], 3), $shown),
             ],
             'path' => [
-                'straight_m' => round($gap->straight, 2), 'radius_m' => round($gap->radius, 2), 'turned_deg' => round($gap->turned * 180.0 / M_PI, 1),
-                'turn_m' => round($gap->arc(), 2), 'lane_width_m' => $gap->laneWidth, 'lanes' => $gap->lanes,
+                'straight_m' => round($gap->straightMetres, 2), 'radius_m' => round($gap->radiusMetres, 2), 'turned_deg' => round($gap->turnedRadians * 180.0 / M_PI, 1),
+                'turn_m' => round($gap->arcMetres(), 2), 'lane_width_m' => $gap->laneWidthMetres, 'lanes' => $gap->lanes,
             ],
             'car' => CarShape::of($gap->vehicle->chassis),
         ], self::assumptions($input, $gap, $pack), self::warnings($sight, $needed, $gap));
@@ -151,18 +151,18 @@ final class GapTool implements Tool
     private static function assumptions(Values $input, Gap $gap, RulePack $pack): array
     {
         return [
-            new Assumption('last look and start', $gap->delay, 's', $input->has('delay') ? Source::given() : Source::assumed()),
+            new Assumption('last look and start', $gap->delaySeconds, 's', $input->has('delay') ? Source::given() : Source::assumed()),
             new Assumption('acceleration used', PullAway::SHARE, 'of what the car has', Source::assumed()),
             new Assumption('most acceleration used', PullAway::MOST, 'm/s2', Source::assumed()),
             new Assumption('margin for a clear go', Gap::CLEAR, 's', Source::assumed()),
             new Assumption('reaction of the other driver', Stream::REACTION, 's', Source::assumed()),
             new Assumption('room left between bodies', Stream::ROOM, 'm', Source::assumed()),
-            new Assumption('gap of road design', round($gap->published, 2), 's', Source::fromMemory(GapStandard::DOCUMENT)),
-            new Assumption('headway half of all drivers accept', $gap->accepted, 's', Source::fromMemory(GapStandard::HEADWAYS)),
+            new Assumption('gap of road design', round($gap->publishedSeconds, 2), 's', Source::fromMemory(GapStandard::DOCUMENT)),
+            new Assumption('headway half of all drivers accept', $gap->acceptedSeconds, 's', Source::fromMemory(GapStandard::HEADWAYS)),
             new Assumption('vehicle', VehicleField::named($gap->vehicle, $pack), '', $input->has('vehicle') ? Source::given() : Source::assumed()),
             ...CommonFields::defaults(
                 $input, CommonFields::default('other_from', 'both'), CommonFields::default('rolling', 0.0, 'm/s'),
-                CommonFields::default('lane_width', $gap->laneWidth, 'm'), CommonFields::default('lanes', $gap->lanes),
+                CommonFields::default('lane_width', $gap->laneWidthMetres, 'm'), CommonFields::default('lanes', $gap->lanes),
                 CommonFields::default('gradient', 0.0, 'rise over run'), CommonFields::default('surface', 'dry'),
             ),
         ];

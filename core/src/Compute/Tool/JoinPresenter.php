@@ -82,13 +82,13 @@ final class JoinPresenter
 
         return [
             'feasible' => $plan->best !== null,
-            'accel_needed_mps2' => round($joining->needed, 3),
-            'accel_available_mps2' => round($joining->available, 3),
-            'counts_m' => round($slip->counts(), 1),
-            'speed_at_end_mps' => round($plan->shown->endSpeed, 3),
+            'accel_needed_mps2' => round($joining->neededMps2, 3),
+            'accel_available_mps2' => round($joining->availableMps2, 3),
+            'counts_m' => round($slip->countsMetres(), 1),
+            'speed_at_end_mps' => round($plan->shown->endMps, 3),
             'gear' => $joining->gear,
-            'view_from_m' => round($slip->viewFrom, 1), 'choose_from_m' => round($slip->chooseFrom(), 1), 'join_at_m' => round($slip->joinAt(), 1),
-            'solid_until_m' => round($slip->solidUntil, 1), 'limit_sign_m' => round($slip->gainFrom(), 1),
+            'view_from_m' => round($slip->viewFromMetres, 1), 'choose_from_m' => round($slip->chooseFromMetres(), 1), 'join_at_m' => round($slip->joinAtMetres(), 1),
+            'solid_until_m' => round($slip->solidUntilMetres, 1), 'limit_sign_m' => round($slip->gainFromMetres(), 1),
             'options' => array_map(static fn (WayIn $wayIn): array => self::wayIn($wayIn, $plan), $plan->waysIn),
             'best' => $plan->best === null ? null : (int) array_search($plan->best, $plan->waysIn, true),
             'decide_by_m' => self::rounded($plan->decideByMetres(), 1),
@@ -96,7 +96,7 @@ final class JoinPresenter
                 'at_m' => round($glance->placeMetres, 1), 'time_s' => round($glance->seconds, 1), 'at' => $glance->at,
                 'covers_m' => round($glance->coversMetres, 1), 'why' => $glance->why,
             ], $plan->glances()),
-            'signal_m' => round($slip->chooseFrom(), 1),
+            'signal_m' => round($slip->chooseFromMetres(), 1),
             'stop_from_m' => round($plan->stopFromMetres(), 1),
             'profile' => [
                 'time_s' => self::column($plan->run->columns['time_s'], 2), 'distance_m' => self::column($plan->run->columns['distance_m'], 2),
@@ -113,10 +113,10 @@ final class JoinPresenter
         return [
             'vehicle' => $wayIn->which === null ? null : $plan->joining->seen[$wayIn->which]->name,
             'where' => $wayIn->which === null ? 'free' : ($wayIn->ahead === true ? 'ahead' : 'behind'),
-            'accel_mps2' => round($wayIn->acceleration, 2), 'speed_mps' => round($wayIn->endSpeed, 2), 'time_s' => round($wayIn->seconds, 2),
+            'accel_mps2' => round($wayIn->accelerationMps2, 2), 'speed_mps' => round($wayIn->endMps, 2), 'time_s' => round($wayIn->seconds, 2),
             'gap_s' => self::rounded($wayIn->gapSeconds, 2), 'spare_m' => is_infinite($wayIn->spareMetres) ? null : round($wayIn->spareMetres, 1),
-            'effort_mps2' => round($wayIn->effort, 2), ...$plan->between($wayIn), 'feasible' => $wayIn->feasible,
-            'latest_m' => self::rounded($wayIn->latest, 1),
+            'effort_mps2' => round($wayIn->effortMps2, 2), ...$plan->between($wayIn), 'feasible' => $wayIn->feasible,
+            'latest_m' => self::rounded($wayIn->latestMetres, 1),
         ];
     }
 
@@ -157,7 +157,7 @@ final class JoinPresenter
                     ? []
                     : [
                         CommonFields::default(
-                            Wording::part($pack, 'main road seen from, by the angle of the {slip road}'), round($joining->slip->viewFrom, 1), 'm',
+                            Wording::part($pack, 'main road seen from, by the angle of the {slip road}'), round($joining->slip->viewFromMetres, 1), 'm',
                         ),
                     ]
             ),
@@ -177,19 +177,19 @@ final class JoinPresenter
                 'too-slow-for-the-road',
                 Wording::in(
                     $pack,
-                    "Even with the gas fully down the {slip road} ends at {$reached}, the traffic drives {$words($joining->main)}: go on only into a long gap, or take another road.",
+                    "Even with the gas fully down the {slip road} ends at {$reached}, the traffic drives {$words($joining->mainMps)}: go on only into a long gap, or take another road.",
                 ),
             );
-        } elseif ($joining->needed > $joining->available + 1e-6) {
+        } elseif ($joining->neededMps2 > $joining->availableMps2 + 1e-6) {
             $found[] = new Warning(
                 'not-quite-the-speed',
-                Wording::in($pack, "The {slip road} ends at {$reached}, a little under the traffic’s {$words($joining->main)}."),
+                Wording::in($pack, "The {slip road} ends at {$reached}, a little under the traffic’s {$words($joining->mainMps)}."),
             );
         }
         if ($best !== null && $plan->joinsSlowly()) {
             $found[] = new Warning(
                 'joins-slowly',
-                "This way in joins at {$words($best->endSpeed)} where the traffic drives {$words($joining->main)}: everybody seen is past by then; whoever comes after has to be looked for again.",
+                "This way in joins at {$words($best->endMps)} where the traffic drives {$words($joining->mainMps)}: everybody seen is past by then; whoever comes after has to be looked for again.",
             );
         }
         if ($best === null) {
@@ -202,7 +202,7 @@ final class JoinPresenter
                 ),
             );
         }
-        if ($joining->slip->viewFrom <= $joining->slip->joinAt() + 20.0) {
+        if ($joining->slip->viewFromMetres <= $joining->slip->joinAtMetres() + 20.0) {
             $found[] = new Warning(
                 'seen-late',
                 Wording::in($pack, 'The main road is seen only at the end: slower on the {slip road}, ready for whatever comes into view.'),

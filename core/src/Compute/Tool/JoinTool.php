@@ -110,7 +110,7 @@ final class JoinTool implements ReadsAScene
         }
         $slip = new Slip(
             $length, CommonFields::gradient($input), $change,
-            $input->distance('view_from')?->inMetres() ?? Slip::viewByAngle($input->number('slip_angle_deg') ?? JoinPresenter::ANGLE, $length),
+            $input->distance('view_from')?->inMetres() ?? Slip::viewMetresByAngle($input->number('slip_angle_deg') ?? JoinPresenter::ANGLE, $length),
             $input->distance('solid_line')?->inMetres() ?? $length,
             PracticeField::read($input, $pack)->answer('joining') === 'whole-slip',
         );

@@ -23,10 +23,10 @@ final class LaneChangePresenter
         $finite = static fn (?float $value): ?float => $value === null || is_infinite($value) ? null : round($value, 2);
 
         return [
-            'kind' => $option->kind, 'feasible' => $option->feasible, 'accel_mps2' => round($option->acceleration, 2),
-            'speed_mps' => round($option->endSpeed, 2), 'time_s' => round($option->seconds, 2),
-            'metres_m' => round($option->metres, 1), 'spare_m' => $finite($option->spare), 'gap_ahead_s' => $finite($option->gapAhead),
-            'gap_behind_s' => $finite($option->gapBehind), 'in_room' => $option->inRoom, 'motion' => $option->motion(),
+            'kind' => $option->kind, 'feasible' => $option->feasible, 'accel_mps2' => round($option->accelerationMps2, 2),
+            'speed_mps' => round($option->endMps, 2), 'time_s' => round($option->seconds, 2),
+            'metres_m' => round($option->metres, 1), 'spare_m' => $finite($option->spareMetres), 'gap_ahead_s' => $finite($option->gapAheadSeconds),
+            'gap_behind_s' => $finite($option->gapBehindSeconds), 'in_room' => $option->inRoom, 'motion' => $option->motion(),
             'cost' => round($option->cost(), 3),
         ];
     }
@@ -45,7 +45,7 @@ final class LaneChangePresenter
         if ($best === null) {
             return 'No gap fits for now: stay, ease off, look again; a late direction may be declined.';
         }
-        $words = $pack->speedUnit()->words(Speed::ofMetresPerSecond($best->endSpeed));
+        $words = $pack->speedUnit()->words(Speed::ofMetresPerSecond($best->endMps));
 
         return match ($best->kind) {
             'faster-ahead' => sprintf('Faster into the gap ahead: %s in %.1f s.', $words, $best->seconds),

@@ -129,7 +129,7 @@ final class LaneChangeTool implements ReadsAScene
         $best = $closed ? null : LaneChange::choose($options);
         $passing = self::passing($change);
         $junction = $input->distance('junction')?->inMetres();
-        $takes = LaneChange::WHOLE_S * $change->speed;
+        $takes = LaneChange::WHOLE_S * $change->speedMps;
         $second = $input->distance('second_junction')?->inMetres();
 
         return new Answer($pack->code(), $pack->version(), [
@@ -172,7 +172,7 @@ final class LaneChangeTool implements ReadsAScene
         return array_values(
             array_filter(
                 $change->target,
-                static fn (Neighbour $other): bool => $other->speed > $change->speed + self::PASSES_BY
+                static fn (Neighbour $other): bool => $other->speedMps > $change->speedMps + self::PASSES_BY
                     && $other->metres <= 0.0
                     && $other->metres > -self::PASSES_WITHIN,
             ),

@@ -56,7 +56,7 @@ final class LanesReader
         );
 
         return new LaneQuestion($pack, new Ring($arms, $lanes, ...self::links($input, $arms, $names, $lanes)), new Trip(
-            $to === 0 ? count($arms) : $to, $to === 0 ? 360.0 : ($arms[$to] ?? $arms[0])->angle, $input->flag('passing') ?? false,
+            $to === 0 ? count($arms) : $to, $to === 0 ? 360.0 : ($arms[$to] ?? $arms[0])->angleDegrees, $input->flag('passing') ?? false,
             $next === null ? null : Flank::of($next, $pack) === Flank::Off,
             $input->distance('next_turn_in')?->inMetres() ?? ($next === null ? null : 100.0), new Costs($given),
             self::onward($input, $speed),
@@ -71,7 +71,7 @@ final class LanesReader
     {
         $at = $question->layout === Layout::Junction
             ? ['routine' => "lights-{$question->way()}"]
-            : ['routine' => $question->mini ? 'mini-roundabout' : 'roundabout', 'exit' => $question->trip->angle >= 359.0 ? 'back' : $question->way()];
+            : ['routine' => $question->mini ? 'mini-roundabout' : 'roundabout', 'exit' => $question->trip->angleDegrees >= 359.0 ? 'back' : $question->way()];
 
         return new Values([
             ...$at, 'pack' => $question->pack->code(), 'limit' => $question->speed, ...array_filter(['practice' => $input->object('practice')]),
@@ -87,14 +87,14 @@ final class LanesReader
     private static function fromOurs(Values $input, array $arms): array
     {
         $from = self::index(array_map(static fn (Arm $arm): string => $arm->name, $arms), $input->text('from') ?? '', 'from');
-        $zero = ($arms[$from] ?? $arms[0])->angle;
+        $zero = ($arms[$from] ?? $arms[0])->angleDegrees;
         $turned = array_map(
             static fn (Arm $arm): Arm => new Arm(
-                $arm->name, fmod($arm->angle - $zero + 360.0, 360.0), $arm->approach, $arm->exitLanes, $arm->busLanes, $arm->exitRoom,
+                $arm->name, fmod($arm->angleDegrees - $zero + 360.0, 360.0), $arm->approach, $arm->exitLanes, $arm->busLanes, $arm->exitRoomMetres,
             ),
             $arms,
         );
-        usort($turned, static fn (Arm $a, Arm $b): int => $a->angle <=> $b->angle);
+        usort($turned, static fn (Arm $a, Arm $b): int => $a->angleDegrees <=> $b->angleDegrees);
 
         return $turned;
     }

@@ -107,11 +107,11 @@ final class LeaveTool implements ReadsAScene
 
         return new Answer($pack->code(), $pack->version(), [
             'events' => array_map(static fn (LeaveEvent $event): array => self::row($event, $plan), $plan->events()),
-            'decel_mps2' => round($leaving->mean(), 3),
-            'peak_decel_mps2' => round($leaving->peak(), 3),
-            'late_half_decel_mps2' => round($leaving->lateHalf(), 3),
-            'brake_from_m' => round(-($leaving->stages[0]['from'] ?? $leaving->length), 1),
-            'bend_speed_mps' => $leaving->bendSpeed() === null ? null : round($leaving->bendSpeed(), 2),
+            'decel_mps2' => round($leaving->meanMps2(), 3),
+            'peak_decel_mps2' => round($leaving->peakMps2(), 3),
+            'late_half_decel_mps2' => round($leaving->lateHalfMps2(), 3),
+            'brake_from_m' => round(-($leaving->stages[0]['from'] ?? $leaving->lengthMetres), 1),
+            'bend_speed_mps' => $leaving->bendMps() === null ? null : round($leaving->bendMps(), 2),
             'slip_lane' => $lane,
             'slip_lane_reason' => $reason,
             'verdict' => $verdict,
@@ -123,7 +123,7 @@ final class LeaveTool implements ReadsAScene
             new Assumption('harsh from', Leaving::HARSH, 'm/s2', Source::commonPractice()),
             new Assumption('markers', $pack->exitSigns()->inWords(), '', $pack->exitSigns()->source),
             ...CommonFields::defaults(
-                $input, CommonFields::default('end_speed', round($leaving->end, 2), 'm/s'), CommonFields::default('gradient', 0.0, 'rise over run'),
+                $input, CommonFields::default('end_speed', round($leaving->endMps, 2), 'm/s'), CommonFields::default('gradient', 0.0, 'rise over run'),
                 CommonFields::default('surface', 'dry'), CommonFields::default('lanes', 1),
             ),
         ], self::warnings($leaving, $input, $pack));
@@ -164,7 +164,7 @@ final class LeaveTool implements ReadsAScene
     {
         return [
             'kind' => $event->kind->value, 'at_m' => round(-$event->placeMetres, 1) + 0.0, 'time_s' => round($plan->secondsTo($event->placeMetres), 1) + 0.0,
-            'speed_mps' => round($plan->leaving->speedAt($event->placeMetres), 2), 'text' => $event->text, 'side' => $event->side?->value,
+            'speed_mps' => round($plan->leaving->mpsAt($event->placeMetres), 2), 'text' => $event->text, 'side' => $event->side?->value,
             'gear' => $event->gear,
         ];
     }
@@ -174,13 +174,13 @@ final class LeaveTool implements ReadsAScene
     {
         $leaving = $plan->leaving;
         $columns = ['distance_m' => [], 'time_s' => [], 'speed_mps' => [], 'decel_mps2' => []];
-        $last = $leaving->length;
+        $last = $leaving->lengthMetres;
         for ($place = -400.0; $place < $last + self::STEP_M; $place += self::STEP_M) {
             $at = min($last, $place);
             $columns['distance_m'][] = round(-$at, 2);
             $columns['time_s'][] = round($plan->secondsTo($at), 3);
-            $columns['speed_mps'][] = round($leaving->speedAt($at), 3);
-            $columns['decel_mps2'][] = round($leaving->decelerationAt($at), 3);
+            $columns['speed_mps'][] = round($leaving->mpsAt($at), 3);
+            $columns['decel_mps2'][] = round($leaving->mps2At($at), 3);
         }
 
         return $columns;
@@ -197,18 +197,18 @@ final class LeaveTool implements ReadsAScene
                 'harsh-braking',
                 sprintf(
                     'The brake would reach %.1f m/s²: harsh here. Nobody slows on the main road for it; look for it earlier and be ready for a firm brake at once.',
-                    $leaving->peak(),
+                    $leaving->peakMps2(),
                 ),
             );
         } elseif ($verdict === 'firm') {
             $found[] = new Warning('firm-braking', 'Short for this speed: firmly on the brake from its beginning on.');
         }
-        $bend = $leaving->bendSpeed();
-        if ($bend !== null && $bend < $leaving->main) {
+        $bend = $leaving->bendMps();
+        if ($bend !== null && $bend < $leaving->mainMps) {
             $found[] = new Warning('bend', "The bend takes {$words($bend)}: that speed and its gear before it, not in it.");
         }
-        $natural = $leaving->mean() + 9.81 * CommonFields::gradient($input)->inRiseOverRun() * -1.0;
-        if ($leaving->mean() > 0.0 && $natural <= 0.0) {
+        $natural = $leaving->meanMps2() + 9.81 * CommonFields::gradient($input)->inRiseOverRun() * -1.0;
+        if ($leaving->meanMps2() > 0.0 && $natural <= 0.0) {
             $found[] = new Warning('no-brake-needed', 'The hill alone slows the car enough: the brake only to show it.');
         }
         $found[] = new Warning('speed-feels-low', 'After a while at speed everything slower feels like walking: read the speed, do not feel it.');

@@ -62,7 +62,7 @@ final class NeighboursField
         $found = [];
         foreach ($vehicles as $behind) {
             foreach ($vehicles as $ahead) {
-                if ($behind->metres < $ahead->metres && $behind->frontAt($within) > $ahead->frontAt($within) - $ahead->length) {
+                if ($behind->metres < $ahead->metres && $behind->frontMetresAt($within) > $ahead->frontMetresAt($within) - $ahead->lengthMetres) {
                     $found[] = new Warning(
                         'others-meet',
                         "At these speeds {$behind->name} would have run into {$ahead->name} by then: one of them will change something, so look again.",
@@ -84,7 +84,7 @@ final class NeighboursField
         foreach ($vehicles as $i => $one) {
             foreach (array_slice($vehicles, $i + 1) as $other) {
                 [$ahead, $behind] = $one->metres >= $other->metres ? [$one, $other] : [$other, $one];
-                if ($ahead->metres - $ahead->length < $behind->metres) {
+                if ($ahead->metres - $ahead->lengthMetres < $behind->metres) {
                     throw BadInput::field('vehicles', "must not overlap: {$one->name} and {$other->name} do.");
                 }
             }

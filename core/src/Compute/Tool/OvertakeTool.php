@@ -113,7 +113,7 @@ final class OvertakeTool implements ReadsAScene
         $sight = $input->distance('sight')?->inMetres();
         $plan = new OvertakePlan($over, $pack, $sight, $input->flag('rehearsal') ?? false);
         $surface = CommonFields::surface($input);
-        $follow = $pack->followingGap($surface)->inSeconds() * $over->other;
+        $follow = $pack->followingGap($surface)->inSeconds() * $over->otherMps;
         if ($sight !== null && ! $plan->rehearsal && $sight < $follow) {
             throw BadInput::field('sight_m', sprintf('must be more than the following gap of %.0f m: nobody sees less than that.', $follow));
         }
@@ -125,36 +125,36 @@ final class OvertakeTool implements ReadsAScene
             'message' => self::message($plan, $pack),
             'time_s' => $finite($end, 2),
             'distance_m' => $end === null ? null : round($over->metres(), 1),
-            'other_speed_mps' => round($over->other, 3),
-            'relative_m' => round($over->relative(), 1),
+            'other_speed_mps' => round($over->otherMps, 3),
+            'relative_m' => round($over->relativeMetres(), 1),
             'sight_needed_m' => $finite($plan->sightNeededMetres, 1),
-            'sight_published_m' => round(PassingSight::metres($over->limit), 0),
+            'sight_published_m' => round(PassingSight::metres($over->limitMps), 0),
             'difference' => Wording::in($pack, PassingSight::WHY),
             'gear' => $over->gear,
-            'speed_at_end_mps' => $end === null ? null : round($over->run->speedAt($end), 2),
+            'speed_at_end_mps' => $end === null ? null : round($over->run->mpsAt($end), 2),
             'rpm_at_end' => $finite($plan->rpmAtEnd(), 0),
             'over_rev' => $plan->overRevs(),
-            'point_of_no_return_s' => $finite($over->pointOfNoReturn(), 2),
+            'point_of_no_return_s' => $finite($over->pointOfNoReturnSeconds(), 2),
             'steps' => array_map(
                 static fn (array $step): array => ['time_s' => round($step['seconds'], 1), 'step' => $step['step'], 'text' => $step['text']],
                 $plan->steps(),
             ),
-            'follow_m' => round($follow, 1), 'position_m' => round(Overtaking::POSITION_S * $over->other, 1),
+            'follow_m' => round($follow, 1), 'position_m' => round(Overtaking::POSITION_S * $over->otherMps, 1),
             'profile' => self::profile($over),
-            'our_length_m' => $over->vehicle->length->inMetres(), 'other_length_m' => $over->otherLength,
+            'our_length_m' => $over->vehicle->length->inMetres(), 'other_length_m' => $over->otherLengthMetres,
         ], [
             new Assumption(Wording::part($pack, 'behind it in the {overtaking} position'), Overtaking::POSITION_S, 's', Source::commonPractice()),
             new Assumption('margin to the oncoming vehicle', Overtaking::MARGIN_S, 's of its way', Source::assumed()),
             new Assumption('giving up: reaction', Overtaking::REACTION_S, 's', Source::assumed()),
             new Assumption('giving up: brake', Overtaking::BRAKE, 'm/s2', Source::assumed()),
             new Assumption(
-                'passing sight distance of road design', round(PassingSight::metres($over->limit), 0), 'm',
+                'passing sight distance of road design', round(PassingSight::metres($over->limitMps), 0), 'm',
                 Source::fromMemory(PassingSight::DOCUMENT),
             ),
             ...CommonFields::defaults(
                 $input, CommonFields::default('other_length', Neighbour::LENGTH_M, 'm'),
-                CommonFields::default('other_speed', round($over->other, 2), 'm/s'),
-                CommonFields::default('oncoming_speed', round($over->oncoming, 2), 'm/s'),
+                CommonFields::default('other_speed', round($over->otherMps, 2), 'm/s'),
+                CommonFields::default('oncoming_speed', round($over->oncomingMps, 2), 'm/s'),
                 CommonFields::default('return_gap', Overtaking::RETURN_S, 's'), CommonFields::default('gear', $over->gear),
                 CommonFields::default('gradient', 0.0, 'rise over run'), CommonFields::default('vehicle', VehicleField::named($over->vehicle, $pack)),
             ),
@@ -207,15 +207,15 @@ final class OvertakeTool implements ReadsAScene
     private static function profile(Overtaking $over): array
     {
         $columns = ['time_s' => [], 'ours_m' => [], 'other_m' => [], 'speed_mps' => [], 'gear' => [], 'rpm' => []];
-        $start = Overtaking::POSITION_S * $over->other + $over->otherLength;
+        $start = Overtaking::POSITION_S * $over->otherMps + $over->otherLengthMetres;
         $last = ($over->seconds ?? 10.0) + 1.0;
         $performance = new Performance($over->vehicle);
         for ($t = 0.0; $t <= $last; $t += self::STEP_S) {
-            $speed = $over->run->speedAt($t);
+            $speed = $over->run->mpsAt($t);
             $gear = $over->run->gearAt($t);
             $columns['time_s'][] = round($t, 2);
             $columns['ours_m'][] = round($over->run->metresAt($t), 2);
-            $columns['other_m'][] = round($start + $over->other * $t, 2);
+            $columns['other_m'][] = round($start + $over->otherMps * $t, 2);
             $columns['speed_mps'][] = round($speed, 3);
             $columns['gear'][] = $gear;
             $columns['rpm'][] = round($performance->rpm(Speed::ofMetresPerSecond($speed), $gear));

@@ -78,11 +78,11 @@ final class StoppingTool implements Tool
             'braking_m' => $round($stopping->brakingMetres),
             'total_m' => $round($stopping->totalMetres()),
             'total_s' => $round($stopping->totalSeconds()),
-            'decel_mps2' => round($stopping->deceleration, 4),
+            'decel_mps2' => round($stopping->decelerationMps2, 4),
         ], [
             new Assumption('model', $model->name, '', $model->source),
-            new Assumption('reaction time', round($model->reactionS, 3), 's', $model->source),
-            new Assumption('deceleration, dry and level', round($model->deceleration, 3), 'm/s2', $model->source),
+            new Assumption('reaction time', round($model->reactionSeconds, 3), 's', $model->source),
+            new Assumption('deceleration, dry and level', round($model->decelerationMps2, 3), 'm/s2', $model->source),
             ...($surface === Surface::Dry ? [] : [new Assumption('braking distance multiplied by', Stopping::factor($surface), '', Source::assumed())]),
             ...CommonFields::defaults($input, CommonFields::default('surface', 'dry'), CommonFields::default('gradient', 0.0, 'rise over run')),
         ], $stopping->brakingMetres === null

@@ -126,7 +126,7 @@ final class SweptPathTool implements Tool
         $arc = $line === null ? PathField::arc($input, $units) : null;
         $swept = $line->swept ?? SweptPath::along($arc === null ? PathField::read($input, $step) : PathField::round($arc, $step), $units);
         [$inner, $outer] = $arc === null ? [null, null] : (new ArcReach(PathField::LEAD, $arc['radius'], $arc['angle']))->of($swept);
-        [$spareIn, $spareOut] = $line !== null ? [$line->spareInside, $line->spareOutside] : self::spare($input, $inner, $outer);
+        [$spareIn, $spareOut] = $line !== null ? [$line->spareInsideMetres, $line->spareOutsideMetres] : self::spare($input, $inner, $outer);
         // Told for every path but the bend whose kerbs are its own.
         $reach = $bend === null ? PathReach::of($swept) : null;
         [$spareLeft, $spareRight] = self::besides($input, $reach);
@@ -151,8 +151,8 @@ final class SweptPathTool implements Tool
             'spare_left_m' => $round($spareLeft),
             'spare_right_m' => $round($spareRight),
             'line' => $line === null ? null : [
-                'entry_from_kerb_m' => round($line->entryFromKerb, 2), 'exit_from_kerb_m' => round($line->exitFromKerb, 2),
-                'radius_m' => round($line->radius, 2), 'begin_at_m' => round($line->beginAt, 2),
+                'entry_from_kerb_m' => round($line->entryFromKerbMetres, 2), 'exit_from_kerb_m' => round($line->exitFromKerbMetres, 2),
+                'radius_m' => round($line->radiusMetres, 2), 'begin_at_m' => round($line->beginAtMetres, 2),
             ],
             'frames' => SweptPathPresenter::frames($swept),
             'traces' => SweptPathPresenter::traces($swept),

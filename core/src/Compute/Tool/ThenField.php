@@ -74,10 +74,10 @@ final class ThenField
 
         return [
             'verdict' => $chained->between->value,
-            'message' => $chained->between->message($unit->words(Speed::ofMetresPerSecond($chained->reached))),
-            'room_m' => round($chained->room, 1),
-            'reached_mps' => round($chained->reached, 3),
-            'earliest_m' => round($chained->earliest, 2),
+            'message' => $chained->between->message($unit->words(Speed::ofMetresPerSecond($chained->reachedMps))),
+            'room_m' => round($chained->roomMetres, 1),
+            'reached_mps' => round($chained->reachedMps, 3),
+            'earliest_m' => round($chained->earliestMetres, 2),
             'say_together' => $chained->sayTogether,
             'direction' => $chained->sayTogether
                 ? rtrim($say($first->approach), '. ').'; then: '.lcfirst($say($second))

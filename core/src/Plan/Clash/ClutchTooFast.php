@@ -20,8 +20,8 @@ final class ClutchTooFast implements Clash
         }
         $rule = Speed::ofMilesPerHour(Gears::CLUTCH_RULE_MPH);
         foreach (Gears::for($chain)->changes as $change) {
-            $place = $chain->metres($change->downS);
-            $speed = $chain->profile->speedAt($place);
+            $place = $chain->metres($change->downSeconds);
+            $speed = $chain->profile->mpsAt($place);
             if ($speed > $rule->inMetresPerSecond() + 0.05 && $change->to <= 2) {
                 $unit = $chain->approach->pack->speedUnit();
 

@@ -21,7 +21,7 @@ final class DoesNotFit implements Clash
         }
         $chain = $fitting->chain;
         $approach = $chain->approach;
-        $speed = $approach->pack->speedUnit()->words(Speed::ofMetresPerSecond($chain->profile->approachSpeed()));
+        $speed = $approach->pack->speedUnit()->words(Speed::ofMetresPerSecond($chain->profile->approachMps()));
         $obstacle = $fitting->obstacles[0];
         [$rule, $ruleMetres, $neededMetres, $why] = $this->reason($obstacle, $chain);
         $shortened = $fitting->compression < 1.0;
@@ -37,7 +37,7 @@ final class DoesNotFit implements Clash
         };
 
         return new Conflict($obstacle->value, $rule, $ruleMetres, $neededMetres, $shortened ? 'shortened' : 'slower', "{$why} {$remedy}", [
-            'speed_to_fit_mps' => round($chain->profile->approachSpeed(), 3),
+            'speed_to_fit_mps' => round($chain->profile->approachMps(), 3),
             'compression' => round($fitting->compression, 3),
         ]);
     }
@@ -67,8 +67,8 @@ final class DoesNotFit implements Clash
                 ),
             ],
             Obstacle::Parked => [
-                'position done before firm braking', $fitted->clearOfParked(), null,
-                sprintf('The parked cars are only clear at %s, too near to regain the place before firm braking.', $say($fitted->clearOfParked() ?? 0.0)),
+                'position done before firm braking', $fitted->clearOfParkedMetres(), null,
+                sprintf('The parked cars are only clear at %s, too near to regain the place before firm braking.', $say($fitted->clearOfParkedMetres() ?? 0.0)),
             ],
         };
     }

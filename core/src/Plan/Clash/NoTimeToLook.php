@@ -15,7 +15,7 @@ final class NoTimeToLook implements Clash
         $chain = $fitting->chain;
         $view = $chain->approach->viewFromMetres;
         $has = $chain->profile->secondsAt($view);
-        $needs = $chain->timing->lookAndDecide;
+        $needs = $chain->timing->lookAndDecideSeconds;
         if ($chain->lineSpeed->metresPerSecond <= 0.0 || ! $chain->approach->demand->looksBeforeGoing() || $has >= $needs - 1e-3) {
             return null;
         }

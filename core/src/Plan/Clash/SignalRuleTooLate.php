@@ -20,13 +20,13 @@ final class SignalRuleTooLate implements Clash
     {
         $chain = $fitting->chain;
         $rule = $chain->ruleMetres;
-        $least = $chain->metres($chain->signalLatestS());
+        $least = $chain->metres($chain->signalLatestSeconds());
         if ($rule === null || $rule >= $least) {
             return null;
         }
-        $brake = $chain->metres($chain->brakeS);
+        $brake = $chain->metres($chain->brakeSeconds);
         $after = $rule <= $brake;
-        $best = $chain->metres($chain->signalS);
+        $best = $chain->metres($chain->signalSeconds);
         $kept = $this->decelerationIfKept($chain, $rule);
         $say = $chain->approach->pack->lengthUnit()->place(...);
         $name = $chain->approach->practice->signal === SignalRule::CarLengths ? 'nine car lengths' : $chain->approach->pack->numberRuleName();
@@ -64,9 +64,9 @@ final class SignalRuleTooLate implements Clash
     private function decelerationIfKept(Chain $chain, float $rule): ?float
     {
         $coast = $chain->slowing->easingOff;
-        $lineSpeed = $chain->profile->lineSpeed();
-        $seen = $chain->timing->seenLeast;
-        $atSignal = max($lineSpeed, $chain->profile->approachSpeed() - $coast * $chain->timing->think);
+        $lineSpeed = $chain->profile->lineMps();
+        $seen = $chain->timing->seenLeastSeconds;
+        $atSignal = max($lineSpeed, $chain->profile->approachMps() - $coast * $chain->timing->thinkSeconds);
         $atBrake = max($lineSpeed, $atSignal - $coast * $seen);
         $left = $rule - ($atSignal + $atBrake) / 2.0 * $seen - $chain->profile->crawlMetres();
 

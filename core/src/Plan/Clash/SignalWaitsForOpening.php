@@ -15,8 +15,8 @@ final class SignalWaitsForOpening implements Clash
     {
         $chain = $fitting->chain;
         $opening = Chain::lastOpening($chain->approach);
-        $wanted = max($chain->ruleMetres ?? 0.0, $chain->metres($chain->signalNeededS));
-        $best = $chain->metres($chain->signalS);
+        $wanted = max($chain->ruleMetres ?? 0.0, $chain->metres($chain->signalNeededSeconds));
+        $best = $chain->metres($chain->signalSeconds);
         if ($opening === null || ! $fitting->fits() || $wanted <= max($best, $opening->nearMetres) + 0.05) {
             return null;
         }
