@@ -20,7 +20,7 @@ test('joining: a gap is chosen, the drive played, and a road too short says so',
     await page.getByLabel('Take lorry 1 away').click();
     await page.getByLabel('Take car 1 away').click();
     await expect(head).toHaveText('The road is free');
-    await page.getByRole('slider', { name: 'Slip', exact: true }).press('Home');
+    await page.getByRole('slider', { name: 'Slip road', exact: true }).press('Home');
     await expect(page.getByText(/^Even with the gas fully down/)).toBeVisible();
     await page.waitForURL(/slip=60/);
     await page.reload();
@@ -35,7 +35,7 @@ test('leaving: events stand in their order, follow the practice, and a short sli
     await expect(rows.filter({ hasText: 'Signal' }).first()).toContainText('274 m before');
     await expect(rows.last()).toContainText('End');
     await expect(page.getByRole('status').first()).toHaveText('One even brake does');
-    await page.getByRole('slider', { name: 'Slip', exact: true }).press('Home');
+    await page.getByRole('slider', { name: 'Slip road', exact: true }).press('Home');
     await expect(page.getByRole('status').first()).toHaveText('Harsh: too short for this speed');
     await page.getByRole('slider', { name: 'Bend', exact: true }).press('ArrowRight');
     await expect(rows.filter({ hasText: 'Bend' })).toHaveCount(1);
@@ -89,7 +89,7 @@ test('a slip road is a place: described, refused where it cannot be, planned, an
     const line = page.getByRole('listitem').filter({ hasText: 'Mole Street slip' }).first();
     await expect(line).toContainText('slip road of 210 m');
     await line.getByRole('link', { name: 'Plan' }).click();
-    await expect(page.getByRole('slider', { name: 'Slip', exact: true })).toHaveAttribute('aria-valuenow', '210');
+    await expect(page.getByRole('slider', { name: 'Slip road', exact: true })).toHaveAttribute('aria-valuenow', '210');
     await page.goto('/');
     await page.getByRole('link', { name: 'Open the lesson' }).click();
     await page.getByRole('button', { name: 'Add a place' }).click();

@@ -39,15 +39,15 @@ final readonly class Throttle
         [$v, $x, $driveless] = [$from, 0.0, 0.0];
         [$metres, $speeds, $gears] = [[$x], [$v], [$gear]];
         for ($t = 0.0; $t < self::LONGEST && $x < $over; $t += $step) {
-            $most = FullGas::CHANGE_AT * $performance->topSpeed($gear);
+            $most = FullGas::CHANGE_AT * $performance->topMps($gear);
             if ($changes && $driveless <= 1e-9 && $v >= $most && $cap > $most && $gear < $vehicle->gearbox->topGear()) {
                 $gear++;
-                $driveless = $vehicle->shiftTime;
+                $driveless = $vehicle->shiftSeconds;
             }
             $pushed = $driveless > 1e-9 ? $roll : $pull;
             $a = $pushed($v + $pushed($v, $gear) * $step / 2.0, $gear);
             // A held gear ends at the red line: the engine gives no more than holds it there.
-            $held = $changes ? $cap : max($from, min($cap, $performance->topSpeed($gear)));
+            $held = $changes ? $cap : max($from, min($cap, $performance->topMps($gear)));
             $next = max(0.0, $v >= $held ? $v : min($held, $v + $a * $step));
             $x += ($v + $next) / 2.0 * $step;
             $v = $next;

@@ -32,15 +32,15 @@ final class ApproachMotion
         float $crawlS,
     ): Profile {
         $floor = $lineSpeed > 0.0 ? $lineSpeed : min($approachSpeed, self::WALKING_PACE);
-        [$segments, $speed] = self::slowFor(Phase::EasingOff, $approachSpeed, $floor, $slowing->easingOff, $easingOffS);
-        [$gentle, $speed] = self::slowFor(Phase::Gentle, $speed, $floor, $slowing->gentle, $gentleS);
-        $settling = min($speed - $lineSpeed, $slowing->easing * self::EASING_S);
+        [$segments, $speed] = self::slowFor(Phase::EasingOff, $approachSpeed, $floor, $slowing->easingOffMps2, $easingOffS);
+        [$gentle, $speed] = self::slowFor(Phase::Gentle, $speed, $floor, $slowing->gentleMps2, $gentleS);
+        $settling = min($speed - $lineSpeed, $slowing->easingMps2 * self::EASING_S);
         $segments = [...$segments, ...$gentle];
         if ($speed - $lineSpeed - $settling > 1e-9) {
-            $segments[] = Segment::slowing(Phase::Firm, $speed, $lineSpeed + $settling, $slowing->firm);
+            $segments[] = Segment::slowing(Phase::Firm, $speed, $lineSpeed + $settling, $slowing->firmMps2);
         }
         if ($settling > 1e-9) {
-            $segments[] = Segment::slowing(Phase::Easing, $lineSpeed + $settling, $lineSpeed, $slowing->easing);
+            $segments[] = Segment::slowing(Phase::Easing, $lineSpeed + $settling, $lineSpeed, $slowing->easingMps2);
         }
         if ($lineSpeed > 0.0) {
             $segments[] = Segment::held(Phase::Crawl, $lineSpeed, $crawlS);

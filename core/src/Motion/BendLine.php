@@ -44,7 +44,7 @@ final readonly class BendLine
      */
     public static function best(array $units, Bend $bend, float $leastRadius): self
     {
-        $half = $units[0]->width / 2.0;
+        $half = $units[0]->widthMetres / 2.0;
         $ranges = [
             [$half, max($half, $bend->entryWidthMetres - $half)],
             [$half, max($half, $bend->exitWidthMetres - $half)],

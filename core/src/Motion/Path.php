@@ -12,9 +12,9 @@ final readonly class Path
 {
     /**
      * @param  non-empty-list<array{float, float}>  $points
-     * @param  float  $heading  in which it sets out, radians
+     * @param  float  $headingRadians  in which it sets out
      */
-    private function __construct(public array $points, public float $heading)
+    private function __construct(public array $points, public float $headingRadians)
     {
     }
 
@@ -73,6 +73,6 @@ final readonly class Path
     /** The same path moved. */
     public function moved(float $dx, float $dy): self
     {
-        return new self(array_map(static fn (array $point): array => [$point[0] + $dx, $point[1] + $dy], $this->points), $this->heading);
+        return new self(array_map(static fn (array $point): array => [$point[0] + $dx, $point[1] + $dy], $this->points), $this->headingRadians);
     }
 }

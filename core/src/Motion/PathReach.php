@@ -31,7 +31,7 @@ final readonly class PathReach
         $nearest = [];
         foreach (self::every($swept->frames, $stride) as $i => $frame) {
             foreach ($swept->units as $u => $unit) {
-                $parts = max(1, (int) ceil(($unit->frontOverhang + $unit->wheelbase + $unit->rearOverhang) / self::ALONG_SIDES));
+                $parts = max(1, (int) ceil(($unit->frontOverhangMetres + $unit->wheelbaseMetres + $unit->rearOverhangMetres) / self::ALONG_SIDES));
                 foreach (self::sides(SweptPath::corners($unit, $frame[$u]), $parts) as $p => [$x, $y]) {
                     $key = "{$u}.{$p}";
                     $at = self::walk($points, $nearest[$key] ?? 0, $x, $y, min(count($points) - 1, $i + 400));

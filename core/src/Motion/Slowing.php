@@ -34,11 +34,11 @@ final readonly class Slowing
     public const LEAST = 0.05;
 
     private function __construct(
-        public float $natural,
-        public float $easingOff,
-        public float $gentle,
-        public float $firm,
-        public float $easing,
+        public float $naturalMps2,
+        public float $easingOffMps2,
+        public float $gentleMps2,
+        public float $firmMps2,
+        public float $easingMps2,
         public bool $tyresHold,
     ) {
     }
@@ -65,12 +65,12 @@ final readonly class Slowing
     /** Whether the brake is needed for a deceleration, or gas off and the hill are enough. */
     public function needsBrake(float $deceleration): bool
     {
-        return $deceleration > $this->natural + 1e-9;
+        return $deceleration > $this->naturalMps2 + 1e-9;
     }
 
     /** Off the gas the car gains speed: a falling road outdoes the engine. */
     public function runsAway(): bool
     {
-        return $this->natural < 0.0;
+        return $this->naturalMps2 < 0.0;
     }
 }

@@ -27,18 +27,18 @@ final readonly class SweptPath
     public static function along(Path $path, array $units): self
     {
         $points = $path->points;
-        $headings = array_fill(0, count($units), $path->heading);
-        $before = self::inLine($units, $points[0], $path->heading);
+        $headings = array_fill(0, count($units), $path->headingRadians);
+        $before = self::inLine($units, $points[0], $path->headingRadians);
         $frames = [];
         foreach ($points as $point) {
             $drawn = $point;
             $frame = [];
             foreach ($units as $i => $unit) {
-                $headings[$i] = self::drawn($headings[$i], $before[$i], $drawn, $unit->wheelbase);
+                $headings[$i] = self::drawn($headings[$i], $before[$i], $drawn, $unit->wheelbaseMetres);
                 $before[$i] = $drawn;
-                $rear = [$drawn[0] - $unit->wheelbase * cos($headings[$i]), $drawn[1] - $unit->wheelbase * sin($headings[$i])];
+                $rear = [$drawn[0] - $unit->wheelbaseMetres * cos($headings[$i]), $drawn[1] - $unit->wheelbaseMetres * sin($headings[$i])];
                 $frame[] = [$rear[0], $rear[1], $headings[$i]];
-                $drawn = [$rear[0] - $unit->hitchOffset * cos($headings[$i]), $rear[1] - $unit->hitchOffset * sin($headings[$i])];
+                $drawn = [$rear[0] - $unit->hitchOffsetMetres * cos($headings[$i]), $rear[1] - $unit->hitchOffsetMetres * sin($headings[$i])];
             }
             $frames[] = $frame;
         }
@@ -58,9 +58,9 @@ final readonly class SweptPath
         $radii = [];
         $squared = $radius ** 2;
         foreach ($units as $unit) {
-            $squared -= $unit->wheelbase ** 2;
+            $squared -= $unit->wheelbaseMetres ** 2;
             $radii[] = $squared > 0.0 ? sqrt($squared) : null;
-            $squared += $unit->hitchOffset ** 2;
+            $squared += $unit->hitchOffsetMetres ** 2;
         }
 
         return $radii;
@@ -75,8 +75,8 @@ final readonly class SweptPath
     public static function corners(Unit $unit, array $pose): array
     {
         [$x, $y, $heading] = $pose;
-        [$cos, $sin, $half] = [cos($heading), sin($heading), $unit->width / 2.0];
-        [$front, $rear] = [$unit->wheelbase + $unit->frontOverhang, -$unit->rearOverhang];
+        [$cos, $sin, $half] = [cos($heading), sin($heading), $unit->widthMetres / 2.0];
+        [$front, $rear] = [$unit->wheelbaseMetres + $unit->frontOverhangMetres, -$unit->rearOverhangMetres];
 
         return [
             [$x + $front * $cos - $half * $sin, $y + $front * $sin + $half * $cos],
@@ -110,7 +110,7 @@ final readonly class SweptPath
     }
 
     /** How far a rear corner swings out beyond the line its side ran on, m: over the first turn, a right angle of it at most. */
-    public function tailSwing(): float
+    public function tailSwingMetres(): float
     {
         $swing = 0.0;
         foreach ($this->units as $i => $unit) {
@@ -128,7 +128,7 @@ final readonly class SweptPath
                     $aside = -($corner[0] - $first[0]) * $sin + ($corner[1] - $first[1]) * $cos;
                     // Out is away from the turn: the heading says to which side that goes.
                     $out = $frame[$i][2] >= $first[2] ? -$aside : $aside;
-                    $swing = max($swing, $out - $unit->width / 2.0);
+                    $swing = max($swing, $out - $unit->widthMetres / 2.0);
                 }
             }
         }
@@ -147,7 +147,7 @@ final readonly class SweptPath
         $back = 0.0;
         foreach ($units as $unit) {
             $drawn[] = [$front[0] - $back * cos($heading), $front[1] - $back * sin($heading)];
-            $back += $unit->wheelbase + $unit->hitchOffset;
+            $back += $unit->wheelbaseMetres + $unit->hitchOffsetMetres;
         }
 
         return $drawn;

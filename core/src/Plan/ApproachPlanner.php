@@ -113,19 +113,19 @@ final class ApproachPlanner
             $found[] = new Warning(
                 'downhill-runs-away',
                 'Off the gas the car gains speed on this hill: hold it with a lower gear or a light brake from further out; the brake lights may then show before the signal.',
-                ['natural_decel_mps2' => round($slowing->natural, 3)],
+                ['natural_decel_mps2' => round($slowing->naturalMps2, 3)],
             );
         }
         if (! $slowing->needsBrake($chain->profile->peakMps2())) {
             $found[] = new Warning('no-brake-needed', 'The hill and the engine slow the car enough: no brake light warns those behind, only the signal.');
-        } elseif (! $slowing->needsBrake($slowing->gentle)) {
+        } elseif (! $slowing->needsBrake($slowing->gentleMps2)) {
             $found[] = new Warning('brake-later-uphill', 'Uphill the first gentle slowing needs no brake; the brake lights come with the firmer part.');
         }
         if ($approach->surface === Surface::Ice) {
             $found[] = new Warning('ice', 'On ice even the engine can be too much brake: clutch or a higher gear, and no lesson here without need.');
         }
-        if ($slowing->firm > self::HARSH) {
-            $found[] = new Warning('harsh-braking', sprintf('The deceleration asked for reaches %.1f m/s²: harsh.', $slowing->firm));
+        if ($slowing->firmMps2 > self::HARSH) {
+            $found[] = new Warning('harsh-braking', sprintf('The deceleration asked for reaches %.1f m/s²: harsh.', $slowing->firmMps2));
         }
         if ($directionBeforeRoom) {
             $found[] = new Warning('say-before', 'There is no room to say the direction after the hazard before: say both together.');
@@ -164,10 +164,10 @@ final class ApproachPlanner
         return [
             $chain->lineSpeed->assumption,
             ...$rule,
-            $share('slowing off the gas', $chain->slowing->easingOff),
-            $share('gentle braking', $chain->slowing->gentle),
-            $share('firm braking', $chain->slowing->firm),
-            $share('easing', $chain->slowing->easing),
+            $share('slowing off the gas', $chain->slowing->easingOffMps2),
+            $share('gentle braking', $chain->slowing->gentleMps2),
+            $share('firm braking', $chain->slowing->firmMps2),
+            $share('easing', $chain->slowing->easingMps2),
             ...($chain->lineSpeed->metresPerSecond > 0.0 && $approach->demand->arrival === Arrival::Turning
                 ? [$share('comfortable sideways acceleration', LineSpeed::COMFORTABLE_SIDEWAYS)] : []),
             ...$chain->timing->assumptions(),

@@ -45,8 +45,8 @@ final readonly class Chain
         $line = LineSpeed::for($approach, $timing);
         $profile = self::motion($approach, $timing, $slowing, $line->metresPerSecond);
         $demand = $approach->demand;
-        $brakeS = $profile->lengthInSeconds() - $timing->easingOff($demand);
-        $positionS = $brakeS + $timing->leadOf($demand);
+        $brakeS = $profile->lengthInSeconds() - $timing->easingOffSeconds($demand);
+        $positionS = $brakeS + $timing->leadSecondsOf($demand);
         $earlier = self::warnsEarlier($approach) ? $timing->warnEarlierSeconds : 0.0;
         // Without a signal the thinking time leads straight to what others can see.
         $neededS = $positionS + ($demand->signals === null ? 0.0 : $timing->seenSeconds + $earlier);
@@ -59,7 +59,7 @@ final readonly class Chain
         }
 
         return new self(
-            $approach, $timing, $slowing, $profile, $line, $brakeS, $brakeS - $timing->gentle($demand), $positionS, $neededS, $rule, $signalS,
+            $approach, $timing, $slowing, $profile, $line, $brakeS, $brakeS - $timing->gentleSeconds($demand), $positionS, $neededS, $rule, $signalS,
         );
     }
 
@@ -123,7 +123,7 @@ final readonly class Chain
     private static function motion(Approach $approach, Timing $timing, Slowing $slowing, float $lineSpeed): Profile
     {
         $with = static fn (float $crawlS): Profile => ApproachMotion::profile(
-            $approach->speed->inMetresPerSecond(), $lineSpeed, $slowing, $timing->easingOff($approach->demand), $timing->gentle($approach->demand), $crawlS,
+            $approach->speed->inMetresPerSecond(), $lineSpeed, $slowing, $timing->easingOffSeconds($approach->demand), $timing->gentleSeconds($approach->demand), $crawlS,
         );
         $usual = $with($timing->crawlSeconds);
         if ($lineSpeed <= 0.0 || ! $approach->demand->looksBeforeGoing() || $usual->secondsAt($approach->viewFromMetres) >= $timing->lookAndDecideSeconds) {

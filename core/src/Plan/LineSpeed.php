@@ -49,7 +49,7 @@ final readonly class LineSpeed
             Arrival::Turning => self::turning($approach, $arriving),
             Arrival::Line => self::atTheLine($approach, $timing, $arriving),
             Arrival::Slow => self::because(
-                min($approach->demand->slowTo ?? $arriving, $arriving), 'speed where it begins: slow enough for what may come', Source::assumed(),
+                min($approach->demand->slowToMps ?? $arriving, $arriving), 'speed where it begins: slow enough for what may come', Source::assumed(),
             ),
             Arrival::Ready => self::because(self::ready($approach, $arriving), 'speed at the lights: where a change finds an answer', Source::assumed()),
             Arrival::Keep => self::because($arriving, 'speed at the line: kept', Source::commonPractice()),

@@ -74,19 +74,19 @@ final readonly class Timing
     }
 
     /** Off the gas from the end of the mirrors to the first brake light; without a signal or a move their share of it falls away. */
-    public function easingOff(Demand $demand): float
+    public function easingOffSeconds(Demand $demand): float
     {
-        return $this->thinkSeconds + ($demand->signals === null ? 0.0 : $this->seenSeconds) + $this->leadOf($demand);
+        return $this->thinkSeconds + ($demand->signals === null ? 0.0 : $this->seenSeconds) + $this->leadSecondsOf($demand);
     }
 
     /** Gentle until the sideways move is done, with the margin; without one for a moment only. */
-    public function gentle(Demand $demand): float
+    public function gentleSeconds(Demand $demand): float
     {
         return $demand->moves === null ? $this->gentleAloneSeconds : $this->driftSeconds - $this->leadSeconds + $this->marginSeconds;
     }
 
     /** How much earlier than the brake light the first thing is that others can see. */
-    public function leadOf(Demand $demand): float
+    public function leadSecondsOf(Demand $demand): float
     {
         return $demand->moves === null ? 0.0 : $this->leadSeconds;
     }

@@ -94,17 +94,17 @@ final class Windows
     private static function latestBrake(Chain $chain): float
     {
         $slowing = $chain->slowing;
-        $firmest = max($slowing->firm, self::FIRMEST * $chain->approach->surface->shareOfComfort());
+        $firmest = max($slowing->firmMps2, self::FIRMEST * $chain->approach->surface->shareOfComfort());
         $driftDone = $chain->metres($chain->positionSeconds - $chain->timing->driftSeconds);
         $end = $chain->profile->crawlMetres();
         $best = $chain->metres($chain->brakeSeconds);
         $speedAtBest = $chain->profile->mpsAt($best);
         $reaches = static function (float $brake) use ($chain, $slowing, $firmest, $driftDone, $end, $best, $speedAtBest): bool {
-            $squared = $speedAtBest ** 2 - 2.0 * $slowing->easingOff * ($best - $brake);
+            $squared = $speedAtBest ** 2 - 2.0 * $slowing->easingOffMps2 * ($best - $brake);
             $gentle = max(0.0, $brake - max($driftDone, $end));
             $firm = max(0.0, min($brake, $driftDone) - $end);
 
-            return $squared - 2.0 * $slowing->gentle * $gentle - 2.0 * $firmest * $firm <= $chain->lineSpeed->metresPerSecond ** 2;
+            return $squared - 2.0 * $slowing->gentleMps2 * $gentle - 2.0 * $firmest * $firm <= $chain->lineSpeed->metresPerSecond ** 2;
         };
         [$early, $late] = [$best, min($best, $end)];
         for ($i = 0; $i < 30; $i++) {

@@ -34,7 +34,7 @@ final readonly class Demand
         public Target $target,
         public Arrival $arrival,
         /** For `Arrival::Slow`: at most this fast, m/s. */
-        public ?float $slowTo = null,
+        public ?float $slowToMps = null,
     ) {
     }
 

@@ -34,24 +34,24 @@ final readonly class BayWay
     ) {
         $this->pastMetres = $radiusMetres;
         $this->offMetres = $radiusMetres;
-        $this->aisleMetres = $chassis->outerRadius($radiusMetres);
-        $this->sideMetres = ($widthMetres - $chassis->width) / 2.0;
-        $this->lengthMetres = $radiusMetres * M_PI_2 + max(0.0, $depthMetres - $chassis->rearOverhang);
+        $this->aisleMetres = $chassis->outerRadiusMetres($radiusMetres);
+        $this->sideMetres = ($widthMetres - $chassis->widthMetres) / 2.0;
+        $this->lengthMetres = $radiusMetres * M_PI_2 + max(0.0, $depthMetres - $chassis->rearOverhangMetres);
     }
 
     public static function usualRadiusMetres(Chassis $chassis): float
     {
-        return self::RADIUS_SHARE * $chassis->minimumRadius();
+        return self::RADIUS_SHARE * $chassis->minimumRadiusMetres();
     }
 
     public function roadWheelDegrees(): float
     {
-        return $this->chassis->roadWheelAngle($this->radiusMetres) * 180.0 / M_PI;
+        return $this->chassis->roadWheelRadians($this->radiusMetres) * 180.0 / M_PI;
     }
 
     public function handWheelTurns(): float
     {
-        return $this->chassis->handWheelAngle($this->radiusMetres) / (2.0 * M_PI);
+        return $this->chassis->handWheelRadians($this->radiusMetres) / (2.0 * M_PI);
     }
 
     public function fits(float $aisleMetres): bool

@@ -13,17 +13,17 @@ use NobleTurn\Core\Fault\BadInput;
 final readonly class Chassis
 {
     private function __construct(
-        public float $wheelbase,
-        public float $width,
-        public float $frontOverhang,
-        public float $rearOverhang,
-        public float $height,
+        public float $wheelbaseMetres,
+        public float $widthMetres,
+        public float $frontOverhangMetres,
+        public float $rearOverhangMetres,
+        public float $heightMetres,
         /** Hand-wheel angle over road-wheel angle. */
         public float $steeringRatio,
         /** Kerb to kerb: twice the path of the outer front wheel at full lock, m. */
-        public float $turningCircle,
+        public float $turningCircleMetres,
         /** Between the wheels' middles, m. */
-        public float $track,
+        public float $trackMetres,
     ) {
     }
 
@@ -41,30 +41,30 @@ final readonly class Chassis
     }
 
     /** Smallest radius of the rear axle's middle: the outer front wheel runs on half the turning circle. */
-    public function minimumRadius(): float
+    public function minimumRadiusMetres(): float
     {
-        return sqrt(($this->turningCircle / 2.0) ** 2 - $this->wheelbase ** 2) - $this->track / 2.0;
+        return sqrt(($this->turningCircleMetres / 2.0) ** 2 - $this->wheelbaseMetres ** 2) - $this->trackMetres / 2.0;
     }
 
     /** Angle of the front wheels for a radius of the rear axle's middle, radians. */
-    public function roadWheelAngle(float $radius): float
+    public function roadWheelRadians(float $radius): float
     {
-        return atan($this->wheelbase / $radius);
+        return atan($this->wheelbaseMetres / $radius);
     }
 
-    public function handWheelAngle(float $radius): float
+    public function handWheelRadians(float $radius): float
     {
-        return $this->roadWheelAngle($radius) * $this->steeringRatio;
+        return $this->roadWheelRadians($radius) * $this->steeringRatio;
     }
 
     /** Radius of the front outer corner when the rear axle's middle runs on this one. */
-    public function outerRadius(float $radius): float
+    public function outerRadiusMetres(float $radius): float
     {
-        return hypot($radius + $this->width / 2.0, $this->wheelbase + $this->frontOverhang);
+        return hypot($radius + $this->widthMetres / 2.0, $this->wheelbaseMetres + $this->frontOverhangMetres);
     }
 
-    public function length(): float
+    public function lengthMetres(): float
     {
-        return $this->frontOverhang + $this->wheelbase + $this->rearOverhang;
+        return $this->frontOverhangMetres + $this->wheelbaseMetres + $this->rearOverhangMetres;
     }
 }

@@ -21,10 +21,10 @@ final readonly class Corner
     private function __construct(
         public Chassis $chassis,
         /** Of the rear axle's middle, m. */
-        public float $radius,
-        public float $angle,
-        public float $speed,
-        public ?float $kerbGap,
+        public float $radiusMetres,
+        public float $angleRadians,
+        public float $speedMps,
+        public ?float $kerbGapMetres,
     ) {
     }
 
@@ -38,10 +38,10 @@ final readonly class Corner
      */
     public static function of(Chassis $chassis, float $radius, float $angle, ?float $speed, ?float $kerbGap = null, string $field = 'radius_m'): self
     {
-        if ($radius < $chassis->minimumRadius() - 1e-9) {
+        if ($radius < $chassis->minimumRadiusMetres() - 1e-9) {
             throw BadInput::field(
                 $field,
-                sprintf('is tighter than this vehicle steers: the middle of its rear axle turns on %.1f m at the least.', $chassis->minimumRadius()),
+                sprintf('is tighter than this vehicle steers: the middle of its rear axle turns on %.1f m at the least.', $chassis->minimumRadiusMetres()),
             );
         }
         $comfortable = sqrt(self::COMFORTABLE_SIDEWAYS * $radius);
@@ -52,41 +52,41 @@ final readonly class Corner
     /** Along a kerb: the inner rear wheel keeps its gap to it. */
     public static function alongKerb(Chassis $chassis, float $kerbRadius, float $kerbGap, float $angle, ?float $speed): self
     {
-        return self::of($chassis, $kerbRadius + $kerbGap + $chassis->track / 2.0, $angle, $speed, $kerbGap, 'kerb_radius_m');
+        return self::of($chassis, $kerbRadius + $kerbGap + $chassis->trackMetres / 2.0, $angle, $speed, $kerbGap, 'kerb_radius_m');
     }
 
-    public function comfortableSpeed(): float
+    public function comfortableMps(): float
     {
-        return sqrt(self::COMFORTABLE_SIDEWAYS * $this->radius);
+        return sqrt(self::COMFORTABLE_SIDEWAYS * $this->radiusMetres);
     }
 
     /** Turns of the hand wheel held through the corner. */
     public function turns(): float
     {
-        return $this->chassis->handWheelAngle($this->radius) / (2.0 * M_PI);
+        return $this->chassis->handWheelRadians($this->radiusMetres) / (2.0 * M_PI);
     }
 
     /** The rear axle reaches the curve when the bumper is this far past its beginning; half the wheel's time comes before. */
-    public function steerAt(): float
+    public function steerAtMetres(): float
     {
-        return $this->chassis->wheelbase + $this->chassis->frontOverhang - $this->speed * self::WHEEL_S / 2.0;
+        return $this->chassis->wheelbaseMetres + $this->chassis->frontOverhangMetres - $this->speedMps * self::WHEEL_S / 2.0;
     }
 
     /** Heading still to turn when the wheel begins to come back, radians. */
-    public function straightenWith(): float
+    public function straightenWithRadians(): float
     {
-        return min($this->angle, $this->speed * self::WHEEL_S / 2.0 / $this->radius);
+        return min($this->angleRadians, $this->speedMps * self::WHEEL_S / 2.0 / $this->radiusMetres);
     }
 
     /** Room the body sweeps between its inner side at the rear axle and its outer front corner, m. */
-    public function sweptWidth(): float
+    public function sweptMetres(): float
     {
-        return $this->chassis->outerRadius($this->radius) - ($this->radius - $this->chassis->width / 2.0);
+        return $this->chassis->outerRadiusMetres($this->radiusMetres) - ($this->radiusMetres - $this->chassis->widthMetres / 2.0);
     }
 
     /** How much nearer to the kerb the rear wheels run than the front ones, m. */
-    public function cutIn(): float
+    public function cutInMetres(): float
     {
-        return hypot($this->radius, $this->chassis->wheelbase) - $this->radius;
+        return hypot($this->radiusMetres, $this->chassis->wheelbaseMetres) - $this->radiusMetres;
     }
 }

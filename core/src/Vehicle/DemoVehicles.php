@@ -109,7 +109,7 @@ final class DemoVehicles
             chassis: Chassis::of(3.8, 2.5, 1.4, 0.9, 4.0, 20.0, 15.6, 2.05),
             engineBraking: Acceleration::ofMetresPerSecondSquared(0.4),
             trailers: [new Unit(7.7, 2.55, 1.6, 3.3)],
-            hitchOffset: -0.6,
+            hitchOffsetMetres: -0.6,
         );
     }
 }

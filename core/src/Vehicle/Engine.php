@@ -30,7 +30,7 @@ final readonly class Engine
         public float $idleRpm,
         public float $redLineRpm,
         /** Of everything that turns with the crankshaft, kg m2 (assumed). */
-        public float $inertia,
+        public float $inertiaKgM2,
         public bool $isElectric,
     ) {
     }
@@ -62,7 +62,7 @@ final readonly class Engine
     }
 
     /** Full-throttle torque at the crankshaft, Nm; 0 above the red line and, with a clutch to slip, idle's below idle. */
-    public function torqueAt(float $rpm): float
+    public function newtonMetresAt(float $rpm): float
     {
         if ($rpm > $this->redLineRpm) {
             return 0.0;
@@ -81,7 +81,7 @@ final readonly class Engine
     }
 
     /** Torque with which the released gas slows the crankshaft, Nm. */
-    public function dragAt(float $rpm): float
+    public function dragNewtonMetresAt(float $rpm): float
     {
         return $this->peakTorqueNm * self::along([[$this->idleRpm, self::DRAG_AT_IDLE], [$this->redLineRpm, self::DRAG_AT_RED_LINE]], $rpm);
     }

@@ -40,10 +40,10 @@ final readonly class FullGas
             $dt = $driveless > 1e-9 ? min($step, $driveless) : $step;
             $a = $pushed($v + $pushed($v, $gear) * $dt / 2.0, $gear);
             if ($driveless <= 1e-9) {
-                $most = self::CHANGE_AT * $performance->topSpeed($gear);
+                $most = self::CHANGE_AT * $performance->topMps($gear);
                 if ($v >= $most && $gear < $vehicle->gearbox->topGear() && $target > $most) {
                     $changes[] = ['at' => $v, 'from' => $gear, 'to' => ++$gear];
-                    $driveless = $vehicle->shiftTime;
+                    $driveless = $vehicle->shiftSeconds;
 
                     continue;
                 }

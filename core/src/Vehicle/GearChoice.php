@@ -82,7 +82,7 @@ final readonly class GearChoice
         $most = -INF;
         $lowest = ! $byItself && $top > 1 && ! $performance->labours($from, 2) ? 2 : 1;
         for ($gear = $top; $gear >= $lowest; $gear--) {
-            if ($to->inMetresPerSecond() > self::MOST_OF_RED_LINE * $performance->topSpeed($gear)) {
+            if ($to->inMetresPerSecond() > self::MOST_OF_RED_LINE * $performance->topMps($gear)) {
                 break;
             }
             $weakest = min($performance->acceleration($from, $gear, $gradient), $performance->acceleration($to, $gear, $gradient));

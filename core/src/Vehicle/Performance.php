@@ -38,15 +38,15 @@ final readonly class Performance
      */
     public function acceleration(Speed $speed, int $gear, Gradient $gradient): float
     {
-        $drive = $this->vehicle->engine->torqueAt($this->rpm($speed, $gear)) * $this->leverage($gear) * self::EFFICIENCY;
+        $drive = $this->vehicle->engine->newtonMetresAt($this->rpm($speed, $gear)) * $this->leverage($gear) * self::EFFICIENCY;
 
         return ($drive - $this->resistance($speed, $gradient)) / $this->movingMass($gear);
     }
 
     /** Slowing with the gas released in gear, m/s2; negative where the car gains speed downhill. */
-    public function engineBraking(Speed $speed, int $gear, Gradient $gradient): float
+    public function engineBrakingMps2(Speed $speed, int $gear, Gradient $gradient): float
     {
-        $drag = $this->vehicle->engine->dragAt($this->rpm($speed, $gear)) * $this->leverage($gear) / self::EFFICIENCY;
+        $drag = $this->vehicle->engine->dragNewtonMetresAt($this->rpm($speed, $gear)) * $this->leverage($gear) / self::EFFICIENCY;
 
         return ($drag + $this->resistance($speed, $gradient)) / $this->movingMass($gear);
     }
@@ -73,7 +73,7 @@ final readonly class Performance
     }
 
     /** Speed on the road at the red line, m/s. */
-    public function topSpeed(int $gear): float
+    public function topMps(int $gear): float
     {
         return $this->vehicle->gearbox->metresPerSecondAt($this->vehicle->engine->redLineRpm, $gear);
     }
@@ -94,6 +94,6 @@ final readonly class Performance
 
     private function movingMass(int $gear): float
     {
-        return $this->vehicle->body->massKg * (1.0 + self::WHEELS) + $this->vehicle->engine->inertia * $this->leverage($gear) ** 2;
+        return $this->vehicle->body->massKg * (1.0 + self::WHEELS) + $this->vehicle->engine->inertiaKgM2 * $this->leverage($gear) ** 2;
     }
 }

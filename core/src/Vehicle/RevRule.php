@@ -22,7 +22,7 @@ final readonly class RevRule
     /** The rule is said only for engine speeds this near its own, rpm (assumed). */
     private const REACH = 400.0;
 
-    private function __construct(public float $atRpm, public float $low, public float $high, public bool $agrees, public string $message)
+    private function __construct(public float $atRpm, public float $lowRpm, public float $highRpm, public bool $agrees, public string $message)
     {
     }
 

@@ -34,6 +34,6 @@ final readonly class Reversing
     /** Turns of the hand wheel that take an angle out over the usual stretch. */
     public static function correctingTurns(Chassis $chassis, float $radians): float
     {
-        return $radians === 0.0 ? 0.0 : $chassis->handWheelAngle(self::CORRECTED_OVER_M / abs($radians)) / (2.0 * M_PI);
+        return $radians === 0.0 ? 0.0 : $chassis->handWheelRadians(self::CORRECTED_OVER_M / abs($radians)) / (2.0 * M_PI);
     }
 }

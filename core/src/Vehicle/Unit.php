@@ -11,12 +11,12 @@ namespace NobleTurn\Core\Vehicle;
 final readonly class Unit
 {
     public function __construct(
-        public float $wheelbase,
-        public float $width,
-        public float $frontOverhang = 0.0,
-        public float $rearOverhang = 0.0,
+        public float $wheelbaseMetres,
+        public float $widthMetres,
+        public float $frontOverhangMetres = 0.0,
+        public float $rearOverhangMetres = 0.0,
         /** From the rear axle to the coupling of the next unit, positive behind the axle, m. */
-        public float $hitchOffset = 0.0,
+        public float $hitchOffsetMetres = 0.0,
     ) {
     }
 }

@@ -17,7 +17,7 @@ final readonly class Vehicle
     public const CHANGE_BY_ITSELF_S = 0.4;
 
     /** From gas off to gas on again, s. */
-    public float $shiftTime;
+    public float $shiftSeconds;
 
     public function __construct(
         public string $id,
@@ -35,17 +35,17 @@ final readonly class Vehicle
         /** @var list<Unit> what it draws, nearest first */
         public array $trailers = [],
         /** From the rear axle to the first trailer's coupling, positive behind the axle, m. */
-        public float $hitchOffset = 0.0,
+        public float $hitchOffsetMetres = 0.0,
         ?float $shiftTime = null,
     ) {
-        $this->shiftTime = $shiftTime ?? ($transmission === Transmission::Manual ? self::CHANGE_BY_HAND_S : self::CHANGE_BY_ITSELF_S);
+        $this->shiftSeconds = $shiftTime ?? ($transmission === Transmission::Manual ? self::CHANGE_BY_HAND_S : self::CHANGE_BY_ITSELF_S);
     }
 
     public function withGearbox(Gearbox $gearbox): self
     {
         return new self(
             $this->id, $this->name, $this->transmission, $this->controls, $this->length, $this->width, $gearbox,
-            $this->engine, $this->body, $this->chassis, $this->engineBraking, $this->trailers, $this->hitchOffset, $this->shiftTime,
+            $this->engine, $this->body, $this->chassis, $this->engineBraking, $this->trailers, $this->hitchOffsetMetres, $this->shiftSeconds,
         );
     }
 
@@ -58,9 +58,9 @@ final readonly class Vehicle
     public function units(): array
     {
         $chassis = $this->chassis;
-        $hitch = $this->trailers === [] ? 0.0 : $this->hitchOffset;
+        $hitch = $this->trailers === [] ? 0.0 : $this->hitchOffsetMetres;
 
-        return [new Unit($chassis->wheelbase, $chassis->width, $chassis->frontOverhang, $chassis->rearOverhang, $hitch), ...$this->trailers];
+        return [new Unit($chassis->wheelbaseMetres, $chassis->widthMetres, $chassis->frontOverhangMetres, $chassis->rearOverhangMetres, $hitch), ...$this->trailers];
     }
 
     /** Whether clutch and gear are steps of the learner's at all. */

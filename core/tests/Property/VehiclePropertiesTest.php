@@ -104,7 +104,7 @@ it('finds a line through a bend no worse than those of a search over many, and n
     foreach (['small-petrol-hatch', 'loaded-van', 'rigid-lorry'] as $id) {
         $vehicle = DemoVehicles::byId($id);
         $units = $vehicle->units();
-        $least = $units[0]->wheelbase + 0.5;
+        $least = $units[0]->wheelbaseMetres + 0.5;
         $spare = fn (float $entry, float $exit, float $kerb): float => BendLine::best($units, new Bend($kerb, $entry, $exit, M_PI_2), $least)->spareMetres();
         foreach ([[3.65, 3.65, 6.0], [3.0, 7.3, 4.0]] as [$entry, $exit, $kerb]) {
             $bend = new Bend($kerb, $entry, $exit, M_PI_2);
@@ -112,7 +112,7 @@ it('finds a line through a bend no worse than those of a search over many, and n
             foreach ([0.5, 0.7, 0.9] as $in) {
                 foreach ([0.3, 0.6, 0.9] as $out) {
                     foreach ([1.0, 1.3, 1.7, 2.4] as $times) {
-                        $half = $units[0]->width / 2.0;
+                        $half = $units[0]->widthMetres / 2.0;
                         $line = BendLine::at(
                             $units, $bend, $half + ($entry - 2 * $half) * $in, $half + ($exit - 2 * $half) * $out,
                             max($least, ($kerb + $entry / 2.0) * $times),

@@ -50,7 +50,7 @@ it('enters a bay in one arc that is as smooth as the wheel, and ends square to i
     expect($last['heading'])->toEqualWithDelta(90.0, 1e-9)
         ->and($last['x'])->toEqualWithDelta(-$bay->pastMetres, 1e-9)
         // The tail stands at the end of the bay.
-        ->and($last['y'] + $chassis->rearOverhang)->toEqualWithDelta($bay->offMetres + $bay->depthMetres, 1e-9)
+        ->and($last['y'] + $chassis->rearOverhangMetres)->toEqualWithDelta($bay->offMetres + $bay->depthMetres, 1e-9)
         ->and($bay->fits($bay->aisleMetres))->toBeTrue()->and($bay->fits($bay->aisleMetres - 0.01))->toBeFalse()
-        ->and($bay->sideMetres)->toEqualWithDelta((BayWay::WIDTH_M - $chassis->width) / 2.0, 1e-9);
+        ->and($bay->sideMetres)->toEqualWithDelta((BayWay::WIDTH_M - $chassis->widthMetres) / 2.0, 1e-9);
 })->with(['small-petrol-hatch', 'loaded-van', 'small-electric']);

@@ -14,8 +14,8 @@ final class CarShape
     public static function of(Chassis $chassis): array
     {
         return [
-            'wheelbase_m' => $chassis->wheelbase, 'width_m' => $chassis->width, 'track_m' => round($chassis->track, 3),
-            'front_overhang_m' => $chassis->frontOverhang, 'rear_overhang_m' => $chassis->rearOverhang, 'height_m' => $chassis->height,
+            'wheelbase_m' => $chassis->wheelbaseMetres, 'width_m' => $chassis->widthMetres, 'track_m' => round($chassis->trackMetres, 3),
+            'front_overhang_m' => $chassis->frontOverhangMetres, 'rear_overhang_m' => $chassis->rearOverhangMetres, 'height_m' => $chassis->heightMetres,
         ];
     }
 

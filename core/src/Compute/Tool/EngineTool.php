@@ -140,7 +140,7 @@ final class EngineTool implements Tool
             'over_rev' => $overRev,
             'labours' => $performance->labours($speed, $gear) || ($to !== null && $performance->labours($speed, $to)),
             'rule_of_thumb' => $rule === null ? null : [
-                'at_rpm' => $rule->atRpm, 'low' => $rule->low, 'high' => $rule->high, 'agrees' => $rule->agrees, 'message' => $rule->message,
+                'at_rpm' => $rule->atRpm, 'low' => $rule->lowRpm, 'high' => $rule->highRpm, 'agrees' => $rule->agrees, 'message' => $rule->message,
             ],
             'best_gear' => GearChoice::for($vehicle, $wanted, $speed, $gradient)->gear,
             'choices' => array_map(static fn (GearChoice $choice): array => [
@@ -222,9 +222,9 @@ final class EngineTool implements Tool
             'rpm' => round($performance->rpm($speed, $gear), 1),
             'speed_per_1000_rpm_mps' => round($vehicle->gearbox->metresPerSecondAt(1000.0, $gear), 4),
             'speed_at_idle_mps' => round($vehicle->gearbox->metresPerSecondAt($vehicle->engine->idleRpm, $gear), 3),
-            ...CommonFields::headlineSpeed('top_speed', $performance->topSpeed($gear), $pack),
+            ...CommonFields::headlineSpeed('top_speed', $performance->topMps($gear), $pack),
             'accel_available_mps2' => round($performance->acceleration($speed, $gear, $gradient), 3),
-            'engine_braking_mps2' => round($performance->engineBraking($speed, $gear, $gradient), 3),
+            'engine_braking_mps2' => round($performance->engineBrakingMps2($speed, $gear, $gradient), 3),
             'labours' => $performance->labours($speed, $gear),
             'over_revs' => $performance->overRevs($speed, $gear),
         ];
@@ -254,10 +254,10 @@ final class EngineTool implements Tool
             $figure('mass with everybody', round($vehicle->body->massKg), 'kg', 'mass_kg'),
             $figure('drag area', $vehicle->body->dragAreaM2, 'm2', 'drag_area_m2'),
             $figure('rolling resistance', $vehicle->body->rolling, 'of the weight', 'rolling'),
-            $figure('a whole change of gear', $vehicle->shiftTime, 's', 'shift_time'),
+            $figure('a whole change of gear', $vehicle->shiftSeconds, 's', 'shift_time'),
             new Assumption('from crankshaft to road', Performance::EFFICIENCY, 'efficiency', Source::assumed()),
             new Assumption('wheels’ inertia', Performance::WHEELS, 'of the mass', Source::assumed()),
-            new Assumption('turning with the crankshaft', $engine->inertia, 'kg m2', Source::assumed()),
+            new Assumption('turning with the crankshaft', $engine->inertiaKgM2, 'kg m2', Source::assumed()),
             new Assumption('density of air', Body::AIR, 'kg/m3', Source::fromMemory('ICAO standard atmosphere, sea level')),
             ...CommonFields::defaults($input, CommonFields::default('gradient', 0.0, 'rise over run'), CommonFields::default('purpose', $purpose->value)),
         ];

@@ -57,10 +57,10 @@ final class PathField
             return null;
         }
         $radius = $path->distance('radius')?->inMetres() ?? 0.0;
-        if ($radius <= $units[0]->wheelbase) {
+        if ($radius <= $units[0]->wheelbaseMetres) {
             throw BadInput::field(
                 'path.radius_m',
-                sprintf('must be more than the first unit’s wheelbase of %.2f m: its rear axle would stand still.', $units[0]->wheelbase),
+                sprintf('must be more than the first unit’s wheelbase of %.2f m: its rear axle would stand still.', $units[0]->wheelbaseMetres),
             );
         }
 

@@ -178,8 +178,8 @@ final class ReverseTool implements Tool
             }
         }
         $radius = $input->distance('radius')?->inMetres() ?? BayWay::usualRadiusMetres($chassis);
-        if ($radius < $chassis->minimumRadius()) {
-            throw BadInput::field('radius_m', sprintf('is tighter than this vehicle steers: %.1f m at the least.', $chassis->minimumRadius()));
+        if ($radius < $chassis->minimumRadiusMetres()) {
+            throw BadInput::field('radius_m', sprintf('is tighter than this vehicle steers: %.1f m at the least.', $chassis->minimumRadiusMetres()));
         }
         $bay = new BayWay(
             $chassis, $radius, $input->distance('bay_width')?->inMetres() ?? BayWay::WIDTH_M,

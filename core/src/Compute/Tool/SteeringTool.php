@@ -86,34 +86,34 @@ final class SteeringTool implements Tool
         $corner = self::corner($input, $chassis);
         $turns = $corner->turns();
         $lane = $input->distance('lane_width')?->inMetres();
-        $kerbCentre = $corner->kerbGap === null ? null : $corner->radius - $chassis->track / 2.0 - $corner->kerbGap;
-        $outer = $lane === null || $kerbCentre === null ? null : $kerbCentre + $lane - $chassis->outerRadius($corner->radius);
+        $kerbCentre = $corner->kerbGapMetres === null ? null : $corner->radiusMetres - $chassis->trackMetres / 2.0 - $corner->kerbGapMetres;
+        $outer = $lane === null || $kerbCentre === null ? null : $kerbCentre + $lane - $chassis->outerRadiusMetres($corner->radiusMetres);
         $degrees = 180.0 / M_PI;
-        $taught = array_map(static fn (float $turn): float => round($chassis->wheelbase / tan($turn * 2.0 * M_PI / $chassis->steeringRatio), 2), self::TAUGHT);
+        $taught = array_map(static fn (float $turn): float => round($chassis->wheelbaseMetres / tan($turn * 2.0 * M_PI / $chassis->steeringRatio), 2), self::TAUGHT);
         $asked = $input->speed('speed')?->inMetresPerSecond();
 
         return new Answer($pack->code(), $pack->version(), [
-            'radius_m' => round($corner->radius, 3),
-            'minimum_radius_m' => round($chassis->minimumRadius(), 3),
-            'turning_circle_m' => round($chassis->turningCircle, 2),
-            'road_wheel_deg' => round($chassis->roadWheelAngle($corner->radius) * $degrees, 2),
-            'hand_wheel_deg' => round($chassis->handWheelAngle($corner->radius) * $degrees, 1),
+            'radius_m' => round($corner->radiusMetres, 3),
+            'minimum_radius_m' => round($chassis->minimumRadiusMetres(), 3),
+            'turning_circle_m' => round($chassis->turningCircleMetres, 2),
+            'road_wheel_deg' => round($chassis->roadWheelRadians($corner->radiusMetres) * $degrees, 2),
+            'hand_wheel_deg' => round($chassis->handWheelRadians($corner->radiusMetres) * $degrees, 1),
             'turns' => round($turns, 3),
             'taught_turns' => self::TAUGHT,
             'taught_radius_m' => $taught,
             'agrees_with_taught' => $turns >= self::TAUGHT[0] - 0.005 && $turns <= self::TAUGHT[1] + 0.005,
-            ...CommonFields::headlineSpeed('comfortable_speed', $corner->comfortableSpeed(), $pack),
-            'speed_mps' => round($corner->speed, 3),
-            'inner_clearance_m' => $corner->kerbGap === null ? null : round($corner->kerbGap, 3),
+            ...CommonFields::headlineSpeed('comfortable_speed', $corner->comfortableMps(), $pack),
+            'speed_mps' => round($corner->speedMps, 3),
+            'inner_clearance_m' => $corner->kerbGapMetres === null ? null : round($corner->kerbGapMetres, 3),
             'outer_clearance_m' => $outer === null ? null : round($outer, 3),
-            'cut_in_m' => round($corner->cutIn(), 3),
-            'swept_width_m' => round($corner->sweptWidth(), 3),
-            'steer_from_m' => round($corner->steerAt(), 2),
-            'straighten_deg' => round($corner->straightenWith() * $degrees, 1),
+            'cut_in_m' => round($corner->cutInMetres(), 3),
+            'swept_width_m' => round($corner->sweptMetres(), 3),
+            'steer_from_m' => round($corner->steerAtMetres(), 2),
+            'straighten_deg' => round($corner->straightenWithRadians() * $degrees, 1),
             'car' => CarShape::of($chassis),
         ], [
             new Assumption(
-                'wheelbase', $chassis->wheelbase, 'm',
+                'wheelbase', $chassis->wheelbaseMetres, 'm',
                 $input->has('wheelbase') || $input->object('vehicle')?->has('wheelbase') === true ? Source::given() : Source::assumed(),
             ),
             new Assumption(
@@ -121,7 +121,7 @@ final class SteeringTool implements Tool
                 $input->has('steering_ratio') || $input->object('vehicle')?->has('steering_ratio') === true ? Source::given() : Source::assumed(),
             ),
             new Assumption(
-                Wording::part($pack, 'turning circle, {kerb} to {kerb}'), round($chassis->turningCircle, 2), 'm',
+                Wording::part($pack, 'turning circle, {kerb} to {kerb}'), round($chassis->turningCircleMetres, 2), 'm',
                 $input->object('vehicle')?->has('turning_circle') === true ? Source::given() : Source::assumed(),
             ),
             new Assumption(Wording::part($pack, 'turns taught for a right-angle corner on the {near} side'), '0.5 to 0.75', '', Source::commonPractice()),
@@ -130,11 +130,11 @@ final class SteeringTool implements Tool
             ...CommonFields::defaults($input, CommonFields::default('angle_deg', 90.0)),
         ], [
             ...(
-                $asked !== null && $asked > $corner->comfortableSpeed() + 1e-9
+                $asked !== null && $asked > $corner->comfortableMps() + 1e-9
                     ? [
                         new Warning(
                             'too-fast-for-the-corner', 'Faster than is comfortable round this radius: reckoned at the comfortable speed.',
-                            ['sideways_mps2' => round($asked ** 2 / $corner->radius, 2)],
+                            ['sideways_mps2' => round($asked ** 2 / $corner->radiusMetres, 2)],
                         ),
                     ]
                     : []
@@ -160,11 +160,11 @@ final class SteeringTool implements Tool
             return $of;
         }
         // Another wheelbase with the same lock of the front wheels: the turning circle grows with it.
-        $circle = $of->turningCircle * ($wheelbase ?? $of->wheelbase) / $of->wheelbase;
+        $circle = $of->turningCircleMetres * ($wheelbase ?? $of->wheelbaseMetres) / $of->wheelbaseMetres;
 
         return Chassis::of(
-            $wheelbase ?? $of->wheelbase, $of->width, $of->frontOverhang, $of->rearOverhang, $of->height,
-            $input->number('steering_ratio') ?? $of->steeringRatio, $circle, $of->track,
+            $wheelbase ?? $of->wheelbaseMetres, $of->widthMetres, $of->frontOverhangMetres, $of->rearOverhangMetres, $of->heightMetres,
+            $input->number('steering_ratio') ?? $of->steeringRatio, $circle, $of->trackMetres,
         );
     }
 

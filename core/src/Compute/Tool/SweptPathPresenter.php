@@ -66,7 +66,7 @@ final class SweptPathPresenter
         $traces = ['path' => [], 'outer' => [], 'inner' => []];
         for ($i = 0, $n = count($swept->frames); $i < $n; $i += $every) {
             [$x, $y, $heading] = $swept->frames[$i][$last];
-            $half = ($turnsLeft ? 1.0 : -1.0) * $swept->units[$last]->width / 2.0;
+            $half = ($turnsLeft ? 1.0 : -1.0) * $swept->units[$last]->widthMetres / 2.0;
             $traces['path'][] = self::rounded($swept->path->points[$i]);
             $traces['outer'][] = self::rounded(SweptPath::corners($swept->units[0], $swept->frames[$i][0])[$turnsLeft ? 1 : 0]);
             $traces['inner'][] = self::rounded([$x - $half * sin($heading), $y + $half * cos($heading)]);

@@ -143,7 +143,7 @@ final class SweptPathTool implements Tool
             'swept_width_m' => $inner === null || $outer === null ? null : round($outer - $inner, 4),
             'inner_radius_min_m' => $round($inner),
             'outer_radius_max_m' => $round($outer),
-            'tail_swing_m' => round($swept->tailSwing(), 4),
+            'tail_swing_m' => round($swept->tailSwingMetres(), 4),
             'fits' => $spares === [] ? null : min($spares) >= 0.0,
             'reach_m' => $reach === null ? null : ['left' => round($reach->left, 4), 'right' => round($reach->right, 4)],
             'spare_inside_m' => $round($spareIn),
@@ -182,7 +182,7 @@ final class SweptPathTool implements Tool
     /** @param  non-empty-list<Unit>  $units */
     private static function leastRadius(array $units): float
     {
-        return $units[0]->wheelbase + 0.5;
+        return $units[0]->wheelbaseMetres + 0.5;
     }
 
     private static function bend(Values $input): ?Bend

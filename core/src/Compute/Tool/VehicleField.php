@@ -110,7 +110,7 @@ final class VehicleField
             self::within('vehicle', static fn (): Chassis => self::chassis($own, $demo->chassis)),
             $own->acceleration('engine_braking') ?? $demo->engineBraking,
             $demo->trailers,
-            $demo->hitchOffset,
+            $demo->hitchOffsetMetres,
             $own->duration('shift_time')?->inSeconds(),
         );
     }
@@ -138,7 +138,7 @@ final class VehicleField
 
             return Engine::electric(
                 $own->number('torque_nm') ?? $demo->peakTorqueNm, $own->number('power_kw') ?? $demo->peakPowerKw,
-                $own->number('red_line_rpm') ?? $demo->redLineRpm, $demo->inertia,
+                $own->number('red_line_rpm') ?? $demo->redLineRpm, $demo->inertiaKgM2,
             );
         }
 
@@ -149,20 +149,20 @@ final class VehicleField
             $own->number('power_rpm') ?? $demo->peakPowerRpm,
             $own->number('idle_rpm') ?? $demo->idleRpm,
             $own->number('red_line_rpm') ?? $demo->redLineRpm,
-            $demo->inertia,
+            $demo->inertiaKgM2,
         );
     }
 
     private static function chassis(Values $own, Chassis $demo): Chassis
     {
         return Chassis::of(
-            $own->distance('wheelbase')?->inMetres() ?? $demo->wheelbase,
-            $own->distance('width')?->inMetres() ?? $demo->width,
-            $own->distance('front_overhang')?->inMetres() ?? $demo->frontOverhang,
-            $own->distance('rear_overhang')?->inMetres() ?? $demo->rearOverhang,
-            $own->distance('height')?->inMetres() ?? $demo->height,
+            $own->distance('wheelbase')?->inMetres() ?? $demo->wheelbaseMetres,
+            $own->distance('width')?->inMetres() ?? $demo->widthMetres,
+            $own->distance('front_overhang')?->inMetres() ?? $demo->frontOverhangMetres,
+            $own->distance('rear_overhang')?->inMetres() ?? $demo->rearOverhangMetres,
+            $own->distance('height')?->inMetres() ?? $demo->heightMetres,
             $own->number('steering_ratio') ?? $demo->steeringRatio,
-            $own->distance('turning_circle')?->inMetres() ?? $demo->turningCircle,
+            $own->distance('turning_circle')?->inMetres() ?? $demo->turningCircleMetres,
             $own->distance('track')?->inMetres(),
         );
     }

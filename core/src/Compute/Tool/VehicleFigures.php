@@ -19,16 +19,16 @@ final class VehicleFigures
             'tyre' => $vehicle->gearbox->tyre->marking,
             'final_drive' => $vehicle->gearbox->finalDrive,
             'ratios' => $vehicle->gearbox->ratios,
-            'shift_time_s' => $vehicle->shiftTime,
+            'shift_time_s' => $vehicle->shiftSeconds,
             'mass_kg' => $vehicle->body->massKg,
             'torque_nm' => $engine->peakTorqueNm,
             'power_kw' => $engine->peakPowerKw,
             ...($engine->isElectric ? [] : ['torque_rpm' => $engine->peakTorqueRpm, 'power_rpm' => $engine->peakPowerRpm, 'idle_rpm' => $engine->idleRpm]),
             'red_line_rpm' => $engine->redLineRpm,
-            'wheelbase_m' => $vehicle->chassis->wheelbase,
-            'turning_circle_m' => $vehicle->chassis->turningCircle,
+            'wheelbase_m' => $vehicle->chassis->wheelbaseMetres,
+            'turning_circle_m' => $vehicle->chassis->turningCircleMetres,
             'steering_ratio' => $vehicle->chassis->steeringRatio,
-            'height_m' => $vehicle->chassis->height,
+            'height_m' => $vehicle->chassis->heightMetres,
         ];
     }
 
@@ -36,8 +36,8 @@ final class VehicleFigures
     public static function units(Vehicle $vehicle): array
     {
         return array_map(static fn (Unit $unit): array => [
-            'wheelbase_m' => $unit->wheelbase, 'width_m' => $unit->width, 'front_overhang_m' => $unit->frontOverhang,
-            'rear_overhang_m' => $unit->rearOverhang, 'hitch_offset_m' => $unit->hitchOffset,
+            'wheelbase_m' => $unit->wheelbaseMetres, 'width_m' => $unit->widthMetres, 'front_overhang_m' => $unit->frontOverhangMetres,
+            'rear_overhang_m' => $unit->rearOverhangMetres, 'hitch_offset_m' => $unit->hitchOffsetMetres,
         ], $vehicle->units());
     }
 }

@@ -63,7 +63,7 @@ final class SignalRuleTooLate implements Clash
      */
     private function decelerationIfKept(Chain $chain, float $rule): ?float
     {
-        $coast = $chain->slowing->easingOff;
+        $coast = $chain->slowing->easingOffMps2;
         $lineSpeed = $chain->profile->lineMps();
         $seen = $chain->timing->seenLeastSeconds;
         $atSignal = max($lineSpeed, $chain->profile->approachMps() - $coast * $chain->timing->thinkSeconds);
