@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type BrowserContext, type Page } from '@playwright/test';
-import { api, complaints, expectNoAxeFinding, expectSound, signIn } from './support';
+import { api, complaints, expectNoAxeFinding, expectSound, send, signIn } from './support';
 
 /* What the owner of a school does for its people and its learners: whole ways, each as somebody goes it. */
 test.describe.configure({ mode: 'serial' });
@@ -112,12 +112,19 @@ test('a forgotten password comes back through the outbox, by keyboard alone', as
     await context.close();
 });
 
-test('a leaving instructor’s lessons are handed over with their clashes said, and they are suspended', async () => {
+test('a leaving instructor’s lessons are handed over with their clashes said, and they are suspended', async ({ page }) => {
     await people();
     // The instructor of the whole demo week has lessons on top of each other with nobody new.
     const before = (await api<{ people: { id: string; name: string; lessons_ahead: number }[] }>(owner, 'people')).people;
     const leaving = before.find((person) => person.name === 'Odile Marchetti')!;
     expect(leaving.lessons_ahead).toBeGreaterThan(0);
+    // Whatever the hour: the other one has a lesson at the time of the first that would come over.
+    const { learners } = await api<{ learners: { next_at: string }[] }>(owner, `people/${leaving.id}/lessons-ahead`);
+    await page.goto('/');
+    await expect(page.getByRole('navigation', { name: 'Areas' })).toBeVisible();
+    const [pupil] = await api<{ id: string }[]>(page, 'learners');
+    const [vehicle] = await api<{ id: string }[]>(page, 'vehicles');
+    await send(page, 'lessons', { learner_id: pupil!.id, vehicle_id: vehicle!.id, starts_at: learners[0]!.next_at, minutes: 60 });
     await row('Odile Marchetti').getByRole('button', { name: 'Hand over' }).click();
     const sheet = owner.getByRole('dialog');
     await sheet.getByLabel('To').selectOption({ label: 'Ansel Thorpe' });

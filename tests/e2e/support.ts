@@ -19,6 +19,12 @@ export async function api<T>(page: Page, path: string): Promise<T> {
     return (await (await page.request.get(`/api/${path}`, { headers: { Accept: 'application/json' } })).json()) as T;
 }
 
+/** Writes as the page's own user, who has been somewhere already. */
+export async function send<T>(page: Page, path: string, data: object): Promise<T> {
+    const token = decodeURIComponent((await page.context().cookies()).find((cookie) => cookie.name === 'XSRF-TOKEN')!.value);
+    return (await (await page.request.post(`/api/${path}`, { data, headers: { Accept: 'application/json', 'X-XSRF-TOKEN': token } })).json()) as T;
+}
+
 /** Everything the browser complained of; must be empty at the end. */
 export function complaints(page: Page): string[] {
     const found: string[] = [];
@@ -70,18 +76,15 @@ export interface Lesson {
 export async function newLesson(page: Page): Promise<Lesson> {
     await page.goto('/');
     await expect(page.getByRole('navigation', { name: 'Areas' })).toBeVisible();
-    const token = decodeURIComponent((await page.context().cookies()).find((cookie) => cookie.name === 'XSRF-TOKEN')!.value);
-    const send = async <T>(path: string, data: object) =>
-        (await (await page.request.post(`/api/${path}`, { data, headers: { Accept: 'application/json', 'X-XSRF-TOKEN': token } })).json()) as T;
     const [learner] = await api<{ id: string }[]>(page, 'learners');
     const [vehicle] = await api<{ id: string }[]>(page, 'vehicles');
     const places = (await api<{ id: string; name: string; routine: string }[]>(page, 'places')).filter((place) => place.routine.startsWith('emerge-'));
-    const { id } = await send<{ id: string }>('lessons', {
+    const { id } = await send<{ id: string }>(page, 'lessons', {
         learner_id: learner!.id,
         vehicle_id: vehicle!.id,
         starts_at: new Date(Date.now() + 40 * 86_400_000).toISOString(),
         minutes: 60,
     });
-    for (const place of places.slice(0, 3)) await send(`lessons/${id}/items`, { place_id: place.id });
+    for (const place of places.slice(0, 3)) await send(page, `lessons/${id}/items`, { place_id: place.id });
     return api<Lesson>(page, `lessons/${id}`);
 }

@@ -1,7 +1,7 @@
-import type { Lesson, Mark, Outcome, Round, Step } from '@/api/types';
+import type { Lesson, Outcome, Round, Step } from '@/api/types';
 import { momentIn, pressing, pressTime, settling, takingBack, type Written } from '@/queue/press';
 import { Queue, type NewEvent, type QueueEvent, type Store } from '@/queue/queue';
-import { standing, withMade } from '@/queue/standing';
+import { says, standing, withMade } from '@/queue/standing';
 import { withdrawal, type Press } from '@/queue/undo';
 import { uuid7 } from '@/queue/uuid';
 import type { Weather, Wire } from './network';
@@ -133,9 +133,10 @@ export class Device {
 export function counted(rounds: Round[]): Record<string, number> {
     const counts: Record<string, number> = {};
     for (const round of rounds) {
-        for (const mark of Object.values(standing(round.marks).steps) as (Mark & { outcome: Outcome })[]) {
-            const key = `${round.routine} ${mark.step} ${mark.outcome}`;
-            counts[key] = (counts[key] ?? 0) + 1;
+        const stands = standing(round.marks);
+        for (const step of STEPS) {
+            const outcome = says(stands, step);
+            if (outcome) counts[`${round.routine} ${step} ${outcome}`] = (counts[`${round.routine} ${step} ${outcome}`] ?? 0) + 1;
         }
     }
     return counts;
