@@ -52,7 +52,7 @@ test('main views', async ({ page, browser }) => {
     await shoot(page, 'rules');
     await show(page, '/routines/emerge-right');
     await shoot(page, 'routine');
-    for (const tool of ['gap', 'roundabout', 'join', 'overtake', 'long-vehicle']) {
+    for (const tool of ['gap', 'lanes', 'join', 'overtake', 'swept-path']) {
         await show(page, `/bench/${tool}`);
         await shoot(page, `bench-${tool}`);
     }
