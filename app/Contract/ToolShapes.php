@@ -2,6 +2,7 @@
 
 namespace App\Contract;
 
+use NobleTurn\Core\Compute\AnswersInShapes;
 use NobleTurn\Core\Compute\Out;
 use NobleTurn\Core\Compute\ReadsAScene;
 use NobleTurn\Core\Compute\Schemas;
@@ -123,17 +124,46 @@ final class ToolShapes
         $name = self::name($tool);
         $schemas = Schemas::of($tool);
         [$answer, $swept, $folded] = $schemas['output']['oneOf'] + [null, null, null];
-        $answer['properties'] = self::withShared($answer['properties']);
         $input = array_diff_key($schemas['input'], ['$schema' => 0, 'title' => 0]);
         $input['properties'] = self::withShared($input['properties']);
-        $shapes = ["{$name}Asked" => self::shared($input)];
+        $shapes = ["{$name}Asked" => self::shared($input), ...self::answers($tool, $answer, $swept !== null)];
         if ($swept === null) {
-            return $shapes + ["{$name}Answer" => self::shared($answer)];
+            return $shapes;
         }
-        $answer['properties'] = ['at' => Out::number('the swept field’s value, in a sweep')] + $answer['properties'];
         $swept['properties']['answers'] = Out::list(Shapes::ref("{$name}Answer"));
 
-        return $shapes + ["{$name}Answer" => self::shared($answer), "{$name}Sweep" => $swept, "{$name}Folded" => $folded];
+        return $shapes + ["{$name}Sweep" => $swept, "{$name}Folded" => $folded];
+    }
+
+    /**
+     * The answer of a tool, and where it has several shapes each of them by a name of its own.
+     *
+     * @param  array<string, mixed>  $answer
+     * @return array<string, array<string, mixed>>
+     */
+    private static function answers(Tool $tool, array $answer, bool $sweeps): array
+    {
+        $name = self::name($tool);
+        if (! $tool instanceof AnswersInShapes) {
+            return ["{$name}Answer" => self::inSweeps($answer, $sweeps)];
+        }
+        $shapes = array_combine(
+            array_map(static fn (string $shape): string => "{$name}{$shape}", array_keys($tool->shapes())),
+            array_map(static fn (array $one): array => self::inSweeps($one, $sweeps), $answer['oneOf']),
+        );
+
+        return ["{$name}Answer" => ['oneOf' => array_map(Shapes::ref(...), array_keys($shapes))]] + $shapes;
+    }
+
+    /**
+     * @param  array<string, mixed>  $answer
+     * @return array<string, mixed>
+     */
+    private static function inSweeps(array $answer, bool $sweeps): array
+    {
+        $answer['properties'] = ($sweeps ? ['at' => Out::number('the swept field’s value, in a sweep')] : []) + self::withShared($answer['properties']);
+
+        return self::shared($answer);
     }
 
     /**

@@ -76,9 +76,9 @@ it('asks the server through one door, and describes none of its answers by hand'
                 $text,
             ) === 1,
             'describes an answer in api/' => str_starts_with($path, 'api/') && preg_match('/^(export )?interface /m', $text) === 1,
-            // Fields that only an answer has: they are the document's to name.
+            // Fields that only an answer has: they are the document's to name; a type taken from it may be narrowed.
             'describes an answer' => preg_match(
-                '/^    (assumptions|warnings|profile|instructor_id|lessons_done|critical_gap_s|off_tracking_m)\??: /m',
+                '/^    (assumptions|warnings|profile|instructor_id|lessons_done|critical_gap_s|off_tracking_m)\??: (?!(Omit|Pick)<\w+\[)/m',
                 (string) preg_replace('/answer: \{ assumptions.*/', '', $text),
             ) === 1,
         ]);

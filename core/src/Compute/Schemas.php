@@ -63,11 +63,24 @@ final class Schemas
     /** @return array<string, mixed> */
     private static function answer(Tool $tool, bool $swept): array
     {
+        if (! $tool instanceof AnswersInShapes) {
+            return self::shape($tool, $tool->output(), $swept);
+        }
+
+        return ['oneOf' => array_values(array_map(static fn (array $fields): array => self::shape($tool, $fields, $swept), $tool->shapes()))];
+    }
+
+    /**
+     * @param  array<string, array<string, mixed>>  $fields
+     * @return array<string, mixed>
+     */
+    private static function shape(Tool $tool, array $fields, bool $swept): array
+    {
         return Out::object([
             ...($swept ? ['at' => Out::number('the swept field’s value')] : []),
             'tool' => ['const' => $tool->name()],
             'version' => Out::object(['core' => Out::text('version of the core'), 'pack' => Out::text('code and version of the rule pack')]),
-            ...$tool->output(),
+            ...$fields,
             'assumptions' => Out::list(Out::object([
                 'name' => Out::text('what it is'),
                 'value' => ['type' => ['number', 'string', 'boolean']],
@@ -78,17 +91,18 @@ final class Schemas
             'warnings' => Out::list(Out::object([
                 'code' => Out::text('stable name'), 'message' => Out::text('sentence for the user'), 'data' => ['type' => 'object'],
             ])),
-        ], self::inOtherUnits($tool));
+        ], self::inOtherUnits($fields));
     }
 
     /**
      * Headline figures come in the unit of the pack only, so no one of these is always there.
      *
+     * @param  array<string, array<string, mixed>>  $fields
      * @return list<string>
      */
-    private static function inOtherUnits(Tool $tool): array
+    private static function inOtherUnits(array $fields): array
     {
-        return array_values(array_filter(array_keys($tool->output()), static fn (string $name): bool => preg_match('/_(mph|kmh|yd|ft)$/', $name) === 1));
+        return array_values(array_filter(array_keys($fields), static fn (string $name): bool => preg_match('/_(mph|kmh|yd|ft)$/', $name) === 1));
     }
 
     /** @return array<string, mixed> */

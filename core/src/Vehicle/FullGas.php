@@ -22,8 +22,9 @@ final readonly class FullGas
     private const LONGEST = 180.0;
 
     /** @param  list<array{at: float, from: int, to: int}>  $changes  speed before each change, m/s */
-    private function __construct(public float $seconds, public float $metres, public float $speedMps, public int $gear, public bool $reached, public array $changes)
-    {
+    private function __construct(
+        public float $seconds, public float $metres, public float $speedMps, public int $gear, public bool $reached, public array $changes,
+    ) {
     }
 
     /** @param  float  $step  of the integration, s */

@@ -1,11 +1,12 @@
 import { useMemo, useState, type ReactNode } from 'react';
-import type { ApproachAsked, StripStep } from '@/api/types';
+import type { ApproachAsked } from '@/api/types';
+import type { StripStep } from '@/strip/plan';
 import { useRules } from '@/rules/rules';
 import { speedField, speedRange } from '@/rules/speed';
 import { wantedFrom } from '@/strip/layout';
 import { Strip } from '@/strip/Strip';
 import { useApproach } from '@/strip/useApproach';
-import { onItsAxis } from '@/strip/words';
+import { drawn } from '@/strip/plan';
 import { NotShown } from '@/ui/NotShown';
 import { Failed, Waiting } from '@/ui/State';
 import { Controls } from './Controls';
@@ -34,7 +35,7 @@ export function ApproachView({ inputs, conditions, onConditions, lead }: Props) 
         return { ...rest, surface: conditions.surface, close_follower: conditions.follower };
     }, [inputs, conditions.surface, conditions.follower]);
     const { plan: answer, isOld, error, retry, isLoading } = useApproach(asked, conditions.speed, conditions.gradient, { field: speedField(unit), range });
-    const plan = useMemo(() => answer && onItsAxis(answer), [answer]);
+    const plan = useMemo(() => answer && drawn(answer), [answer]);
     const play = usePlay(plan, setStep);
     if (error && !plan) return <Failed error={error} retry={retry} />;
     if (!plan) return isLoading ? <Waiting /> : null;

@@ -1,7 +1,8 @@
 import { useState } from 'react';
-import type { StripStep, ThenPlan } from '@/api/types';
+import type { ThenPlan } from '@/api/types';
+import type { StripStep } from '@/strip/plan';
 import { Strip } from '@/strip/Strip';
-import { onItsAxis } from '@/strip/words';
+import { alongTheRoad } from '@/strip/plan';
 
 const HEADS: Record<ThenPlan['verdict'], string> = {
     'one-after-the-other': 'One after the other',
@@ -19,7 +20,7 @@ export function NextHazard({ then }: { then: ThenPlan }) {
             <p>
                 <span className="font-semibold">{then.say_together ? 'Say both together: ' : 'Say: '}</span>“{then.direction}”
             </p>
-            {then.plan && <Strip plan={onItsAxis(then.plan)} current={step} onStep={setStep} compact />}
+            {then.plan && <Strip plan={alongTheRoad(then.plan)} current={step} onStep={setStep} compact />}
         </section>
     );
 }

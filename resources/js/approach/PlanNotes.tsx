@@ -1,4 +1,4 @@
-import type { DrawnPlan } from '@/api/types';
+import type { DrawnPlan } from '@/strip/plan';
 import { Figures } from '@/compute/Figures';
 import { useRules } from '@/rules/rules';
 import { speedWords } from '@/rules/speed';
@@ -7,6 +7,7 @@ import { spoken, wayIsKnown } from '@/strip/words';
 /** What had to give way, what to know, and what every figure rests on. */
 export function PlanNotes({ plan }: { plan: DrawnPlan }) {
     const rules = useRules();
+    const { motion } = plan;
     const conflicts = plan.conflicts.filter((conflict) => !conflict.code.startsWith('signal'));
     return (
         <section aria-label="Behind the plan" className="not-on-card grid gap-3">
@@ -30,12 +31,12 @@ export function PlanNotes({ plan }: { plan: DrawnPlan }) {
                 </p>
             )}
             <p className="text-quiet">
-                {plan.fits ? '' : 'Planned at '}
-                {plan.axis === 'distance' && speedWords(plan.approach_speed_mps, rules.speed_unit)}
-                {plan.fits ? '' : ', the highest speed at which it fits'}
-                {plan.axis === 'distance' && ' · '}
-                {plan.sign?.in_time ? wayIsKnown(plan, plan.say_at_m) : `“${plan.direction}” said by ${spoken(plan.say_at_m, plan.length_unit)}`}
-                {plan.axis === 'distance' && ` · hardest slowing ${plan.peak_decel_mps2.toFixed(1)} m/s²`}
+                {motion && !motion.fits && 'Planned at '}
+                {motion && speedWords(motion.approach_speed_mps, rules.speed_unit)}
+                {motion && !motion.fits && ', the highest speed at which it fits'}
+                {motion && ' · '}
+                {plan.sign?.in_time ? wayIsKnown(plan, plan.saidBy) : `“${plan.direction}” said by ${spoken(plan.saidBy, plan.unit)}`}
+                {motion && ` · hardest slowing ${motion.peak_decel_mps2.toFixed(1)} m/s²`}
                 {plan.gear_after_line !== null && <> · on in {['first', 'second', 'third', 'fourth', 'fifth', 'sixth'][plan.gear_after_line - 1]}</>}
             </p>
             <Figures assumptions={plan.assumptions} title={`${plan.assumptions.length} figures behind this plan, and the practice it follows`}>

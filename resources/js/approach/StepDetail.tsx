@@ -1,10 +1,10 @@
-import type { DrawnPlan, PlanStep } from '@/api/types';
+import type { DrawnPlan, DrawnStep } from '@/strip/plan';
 import { seconds, spoken, STEP_WORDS } from '@/strip/words';
 
 /** One step in words: where, why there, and the usual mistake. */
-export function StepDetail({ plan, step }: { plan: DrawnPlan; step: PlanStep }) {
+export function StepDetail({ plan, step }: { plan: DrawnPlan; step: DrawnStep }) {
     const moved = step.step === 'signal' ? plan.conflicts.filter((conflict) => conflict.code.startsWith('signal')) : [];
-    const [earliest, latest] = [spoken(step.earliest_m, plan.length_unit), spoken(step.latest_m, plan.length_unit)];
+    const [earliest, latest] = [spoken(step.earliest, plan.unit), spoken(step.latest, plan.unit)];
     return (
         <section
             aria-live="polite"
@@ -13,7 +13,7 @@ export function StepDetail({ plan, step }: { plan: DrawnPlan; step: PlanStep }) 
         >
             <div>
                 <h2 className="flex items-baseline gap-3 text-xl">
-                    {STEP_WORDS[step.step]} <span className="text-4xl">{spoken(step.best_m, plan.length_unit)}</span>
+                    {STEP_WORDS[step.step]} <span className="text-4xl">{spoken(step.best, plan.unit)}</span>
                 </h2>
                 {plan.axis === 'distance' && (
                     <>

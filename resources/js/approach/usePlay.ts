@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import type { Drawable, StripStep } from '@/api/types';
+import type { Drawable, StripStep } from '@/strip/plan';
 import { readAt } from '@/ui/columns';
 
 /** A moment after the line before the played approach is over, s. */
@@ -34,6 +34,6 @@ export function usePlay(plan: Drawable | undefined, onStep: (step: StripStep) =>
         return () => cancelAnimationFrame(frame);
     }, [playing, plan]);
     // Columns run from far to the line, in time as in distance.
-    const at = left === null || !plan ? undefined : readAt(plan.profile.time_s, plan.profile.distance_m, left);
+    const at = left === null || !plan ? undefined : readAt(plan.profile.time_s, plan.profile.along, left);
     return { playing, at, toggle: () => setLeft((now) => (now === null ? (plan?.profile.time_s[0] ?? null) : null)) };
 }

@@ -1,11 +1,13 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { compute } from '@/api/tools';
-import type { ApproachAsked, Pack, Practice, Question, StripStep } from '@/api/types';
+import type { ApproachAsked, Pack, Practice, Question } from '@/api/types';
+import type { StripStep } from '@/strip/plan';
 import { limitOf, useRoutineName, useRules, withLimit } from '@/rules/rules';
 import { wantedFrom } from '@/strip/layout';
 import { Strip } from '@/strip/Strip';
-import { onItsAxis, STEP_WORDS } from '@/strip/words';
+import { drawn } from '@/strip/plan';
+import { STEP_WORDS } from '@/strip/words';
 import { NotShown } from '@/ui/NotShown';
 
 /** What an answer changes: the strip on which it moves points, or the sentence it puts on a card. */
@@ -41,11 +43,11 @@ function OnAStrip({ question, practice, pack }: { question: Question; practice: 
         placeholderData: (before) => before,
     });
     if (!plan.data) return plan.error && <NotShown what="What it changes is not shown" error={plan.error} retry={() => void plan.refetch()} />;
-    const drawn = onItsAxis(plan.data);
+    const shown = drawn(plan.data);
     return (
         <figure className="grid gap-1">
             <figcaption className="text-quiet">{name(question.shows_on)}</figcaption>
-            <Strip plan={drawn} current={step} onStep={setStep} from={wantedFrom(drawn)} compact />
+            <Strip plan={shown} current={step} onStep={setStep} from={wantedFrom(shown)} compact />
         </figure>
     );
 }

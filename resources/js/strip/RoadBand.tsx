@@ -1,4 +1,5 @@
-import type { Drawable, Stretch } from '@/api/types';
+import type { Stretch } from '@/api/types';
+import type { Drawable } from './plan';
 import type { StripLayout } from './layout';
 import { readAt } from '@/ui/columns';
 
@@ -125,15 +126,15 @@ function View({ plan, layout }: { plan: Drawable; layout: StripLayout }) {
 /** Our car where the current step belongs, its indicator on once the signal is given, its brake lights once it brakes. */
 function Car({ plan, layout, here }: { plan: Drawable; layout: StripLayout; here: number }) {
     const { road, scale } = layout;
-    const { distance_m, lateral_m } = plan.profile;
+    const { along, lateral_m } = plan.profile;
     // A standing car waits at the end of its axis, which is time.
     const stands = plan.axis === 'time';
     const at = stands ? 0 : Math.min(here, scale.from);
     const length = Math.max(14, plan.place.car_length_m * (stands ? road.pixelsPerMetre : scale.pixelsPerMetre));
     const width = Math.max(7, plan.place.car_width_m * road.pixelsPerMetre);
     const x = scale.x(at) - length;
-    const y = road.y(readAt(distance_m, lateral_m, at)) - width / 2;
-    const signalling = here <= (plan.steps.find((step) => step.step === 'signal')?.best_m ?? -1);
+    const y = road.y(readAt(along, lateral_m, at)) - width / 2;
+    const signalling = here <= (plan.steps.find((step) => step.step === 'signal')?.best ?? -1);
     const braking = plan.phases.some((phase) => phase.brake && here <= phase.from_m && here > phase.to_m);
     const indicatorY = plan.turn_side === 'left' ? y + 1 : y + width - 1;
     return (

@@ -1,5 +1,5 @@
 import { useRef } from 'react';
-import type { Drawable, StripStep } from '@/api/types';
+import type { Drawable, StripStep } from './plan';
 import { Glyph } from './glyphs';
 import { freeSide, wantedFrom } from './layout';
 import { makeScale, ticks } from './scale';
@@ -11,7 +11,7 @@ export function StepLine({ plan, current, onStep }: { plan: Drawable; current: S
     const frame = useRef<HTMLDivElement>(null);
     const width = useWidth(frame);
     const scale = makeScale(width - 18, wantedFrom(plan), 0, 4);
-    const at = (step: { best_m: number }) => scale.x(Math.min(step.best_m, scale.from));
+    const at = (step: { best: number }) => scale.x(Math.min(step.best, scale.from));
     // The current one last: what it says lies over its neighbours.
     const inDrawingOrder = [...plan.steps].sort((a, b) => Number(a.step === current) - Number(b.step === current));
     return (
@@ -21,11 +21,11 @@ export function StepLine({ plan, current, onStep }: { plan: Drawable; current: S
                     width={width}
                     height={66}
                     role="img"
-                    aria-label={plan.steps.map((step) => `${step.step} ${spoken(step.best_m, plan.length_unit)}`).join(', ')}
+                    aria-label={plan.steps.map((step) => `${step.step} ${spoken(step.best, plan.unit)}`).join(', ')}
                     className="block"
                 >
                     <line x1={4} x2={scale.x(0)} y1={46} y2={46} stroke="var(--line)" strokeWidth={1.5} />
-                    {ticks(scale.from, width < 500 ? 5 : 10, 1 / inUnit(1, plan.length_unit)).map(({ at, metres }) => (
+                    {ticks(scale.from, width < 500 ? 5 : 10, 1 / inUnit(1, plan.unit)).map(({ at, metres }) => (
                         <text
                             key={at}
                             x={scale.x(metres)}
@@ -39,7 +39,7 @@ export function StepLine({ plan, current, onStep }: { plan: Drawable; current: S
                     ))}
                     {inDrawingOrder.map((step) => {
                         const x = at(step);
-                        const from = scale.x(Math.min(step.earliest_m, scale.from));
+                        const from = scale.x(Math.min(step.earliest, scale.from));
                         const now = step.step === current;
                         const side = now ? freeSide(x, plan.steps.map(at), width) : 'right';
                         return (
@@ -47,7 +47,7 @@ export function StepLine({ plan, current, onStep }: { plan: Drawable; current: S
                                 <rect
                                     x={from}
                                     y={42}
-                                    width={Math.max(3, scale.x(step.latest_m) - from)}
+                                    width={Math.max(3, scale.x(step.latest) - from)}
                                     height={8}
                                     rx={2}
                                     fill={now ? 'var(--now-fill)' : 'none'}
@@ -70,7 +70,7 @@ export function StepLine({ plan, current, onStep }: { plan: Drawable; current: S
                                         strokeWidth={5}
                                         paintOrder="stroke"
                                     >
-                                        {spoken(step.best_m, plan.length_unit)}
+                                        {spoken(step.best, plan.unit)}
                                     </text>
                                 )}
                             </g>

@@ -1,16 +1,19 @@
 import { execFileSync } from 'node:child_process';
 import { cleanup, fireEvent, render, screen, within } from '@testing-library/react';
 import { afterEach, beforeAll, describe, expect, it, vi } from 'vitest';
-import type { ApproachAnswer, StripStep } from '@/api/types';
+import type { ApproachAnswer } from '@/api/types';
+import { drawn, type DrawnPlan, type StripStep } from './plan';
 import { Strip } from './Strip';
 
 /** The core's own answer: what is drawn is tested on what is really computed. */
 const ask = (input: object) =>
-    JSON.parse(
-        execFileSync('php', ['artisan', 'compute', 'approach'], { input: JSON.stringify({ routine: 'emerge-right', limit_mph: 30, ...input }) }).toString(),
-    ) as ApproachAnswer;
+    drawn(
+        JSON.parse(
+            execFileSync('php', ['artisan', 'compute', 'approach'], { input: JSON.stringify({ routine: 'emerge-right', limit_mph: 30, ...input }) }).toString(),
+        ) as ApproachAnswer,
+    );
 
-let plan: ApproachAnswer;
+let plan: DrawnPlan;
 beforeAll(() => {
     plan = ask({});
     // jsdom lays nothing out: every frame is as wide as a tablet's.
@@ -50,13 +53,13 @@ describe('the strip', () => {
         show('signal');
         const signal = plan.steps.find((step) => step.step === 'signal')!;
         expect(screen.getByRole('slider', { name: 'Steps of the approach' }).getAttribute('aria-valuetext')).toBe(
-            `Signal at ${Math.round(signal.best_m)} m, ${signal.best_s.toFixed(1)} seconds to go`,
+            `Signal at ${Math.round(signal.best)} m, ${signal.best_s.toFixed(1)} seconds to go`,
         );
         const rows = within(screen.getByRole('table')).getAllByRole('row').slice(1);
         expect(rows.map((row) => row.textContent)).toEqual(
             plan.steps.map(
                 (step) =>
-                    `${step.step[0]!.toUpperCase()}${step.step.slice(1)}${step.earliest_m.toFixed(0)}${step.best_m.toFixed(0)}${step.latest_m.toFixed(0)}${step.best_s.toFixed(1)}`,
+                    `${step.step[0]!.toUpperCase()}${step.step.slice(1)}${step.earliest.toFixed(0)}${step.best.toFixed(0)}${step.latest.toFixed(0)}${step.best_s.toFixed(1)}`,
             ),
         );
     });

@@ -1,5 +1,5 @@
 import { useId, useRef, type KeyboardEvent } from 'react';
-import type { Drawable, StripStep } from '@/api/types';
+import type { Drawable, StripStep } from './plan';
 import { Glyph } from './glyphs';
 import { layOut, ROW, type StripLayout } from './layout';
 import { RoadBand } from './RoadBand';
@@ -30,7 +30,7 @@ export function Strip({ plan, current, onStep, from, compact = false, speed, onS
     const layout = width > 0 ? layOut(plan, { width, from, compact }) : null;
     const names = plan.steps.map((step) => step.step);
     const now = plan.steps.find((step) => step.step === current) ?? plan.steps[0]!;
-    const here = at ?? now.best_m;
+    const here = at ?? now.best;
     const walk = (event: KeyboardEvent) => {
         const by = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 }[event.key];
         if (by === undefined) return;
@@ -51,7 +51,7 @@ export function Strip({ plan, current, onStep, from, compact = false, speed, onS
                     aria-valuemin={1}
                     aria-valuemax={names.length}
                     aria-valuenow={names.indexOf(now.step) + 1}
-                    aria-valuetext={`${STEP_WORDS[now.step]} at ${spoken(now.best_m, plan.length_unit)}, ${now.best_s.toFixed(1)} seconds to go`}
+                    aria-valuetext={`${STEP_WORDS[now.step]} at ${spoken(now.best, plan.unit)}, ${now.best_s.toFixed(1)} seconds to go`}
                     aria-describedby={`${id}-table`}
                     onKeyDown={walk}
                 >
@@ -98,7 +98,7 @@ export function Strip({ plan, current, onStep, from, compact = false, speed, onS
                             <text x={row.label.x} y={row.y + 5} textAnchor={row.label.anchor} fontSize={16} fill="var(--ink)">
                                 <tspan fontWeight={row.step === now.step ? 800 : 600}>{STEP_WORDS[row.step]}</tspan>
                                 <tspan dx={8} fill="var(--quiet)">
-                                    {spoken(row.best.metres, plan.length_unit)}
+                                    {spoken(row.best.metres, plan.unit)}
                                 </tspan>
                             </text>
                         </g>

@@ -1,4 +1,4 @@
-import type { Drawable } from '@/api/types';
+import type { Drawable } from './plan';
 import { inUnit, STEP_WORDS } from './words';
 
 const UNITS = { m: 'metres', ft: 'feet', s: 'seconds' };
@@ -9,7 +9,7 @@ export function StripTable({ plan, id }: { plan: Drawable; id: string }) {
         <div className="not-on-card sr-only print:not-sr-only">
             <table id={id} className="w-full text-left">
                 <caption>
-                    {plan.title}: where each step belongs, in {UNITS[plan.length_unit]} to the line
+                    {plan.title}: where each step belongs, in {UNITS[plan.unit]} to the line
                 </caption>
                 <thead>
                     <tr>
@@ -24,9 +24,9 @@ export function StripTable({ plan, id }: { plan: Drawable; id: string }) {
                     {plan.steps.map((step) => (
                         <tr key={step.step}>
                             <th scope="row">{STEP_WORDS[step.step]}</th>
-                            <td>{inUnit(step.earliest_m, plan.length_unit).toFixed(0)}</td>
-                            <td>{inUnit(step.best_m, plan.length_unit).toFixed(0)}</td>
-                            <td>{inUnit(step.latest_m, plan.length_unit).toFixed(0)}</td>
+                            <td>{inUnit(step.earliest, plan.unit).toFixed(0)}</td>
+                            <td>{inUnit(step.best, plan.unit).toFixed(0)}</td>
+                            <td>{inUnit(step.latest, plan.unit).toFixed(0)}</td>
                             <td>{step.best_s.toFixed(1)}</td>
                         </tr>
                     ))}

@@ -1,4 +1,4 @@
-import type { StripStep } from '@/api/types';
+import type { StripStep } from './plan';
 
 /**
  * One shape for each step, drawn around its middle in a square of 20. A mirror with its two halves, a flashing

@@ -1,18 +1,20 @@
 import { execFileSync } from 'node:child_process';
 import { beforeAll, describe, expect, it } from 'vitest';
-import type { ApproachAnswer, ApproachAsked, DrawnPlan } from '@/api/types';
+import type { ApproachAnswer, ApproachAsked } from '@/api/types';
+import { drawn, type DrawnPlan } from './plan';
 import { freeSide, layOut, wantedFrom } from './layout';
 import { makeScale, ticks, secondTicks } from './scale';
 import { readAt } from '@/ui/columns';
 import { nearest } from './useApproach';
-import { onItsAxis, spoken } from './words';
+import { spoken } from './words';
 
 /** The core's own answer, by the command line: what is drawn is tested on what is really computed. */
-function plan(input: Partial<ApproachAsked>): ApproachAnswer {
+function answered(input: Partial<ApproachAsked>): ApproachAnswer {
     const said = execFileSync('php', ['artisan', 'compute', 'approach'], { input: JSON.stringify({ routine: 'emerge-right', limit_mph: 30, ...input }) });
     return JSON.parse(said.toString()) as ApproachAnswer;
 }
 
+const plan = (input: Partial<ApproachAsked>): DrawnPlan => drawn(answered(input));
 const plans: Record<string, DrawnPlan> = {};
 beforeAll(() => {
     plans.town = plan({});
@@ -21,7 +23,7 @@ beforeAll(() => {
     plans.short = plan({ room_m: 25, routine: 'turn-left' });
     plans.automatic = plan({ vehicle: 'small-automatic' });
     plans.hump = plan({ routine: 'hump' });
-    plans.standing = onItsAxis(plan({ routine: 'move-off' }));
+    plans.standing = plan({ routine: 'move-off' });
     plans.feet = plan({ pack: 'na', routine: 'right-on-red', limit_mph: 25 });
     plans.six = plan({ practice: { steps: 'six' } });
     plans.second = plan({ routine: 'turn-left', then: { routine: 'turn-right', distance_m: 90 } });
@@ -40,8 +42,8 @@ describe('the scale', () => {
     });
 
     it('spaces seconds unevenly, wider where the car is faster', () => {
-        const { distance_m, time_s } = plans.town!.profile;
-        const seconds = secondTicks(distance_m, time_s, makeScale(1200, 120, 10, 4), 0);
+        const { along, time_s } = plans.town!.profile;
+        const seconds = secondTicks(along, time_s, makeScale(1200, 120, 10, 4), 0);
         const gaps = seconds.slice(1).map((tick, i) => seconds[i]!.x - tick.x);
         expect(gaps.at(-1)!).toBeGreaterThan(3 * gaps[0]!);
         for (const [i, gap] of gaps.entries()) if (i > 0) expect(gap).toBeGreaterThanOrEqual(gaps[i - 1]! - 1e-6);
@@ -65,7 +67,7 @@ describe('the strip', () => {
     });
 
     it('shows the whole routine from the mirrors on', () => {
-        for (const answer of Object.values(plans)) expect(wantedFrom(answer)).toBeGreaterThanOrEqual(answer.steps[0]!.best_m);
+        for (const answer of Object.values(plans)) expect(wantedFrom(answer)).toBeGreaterThanOrEqual(answer.steps[0]!.best);
     });
 
     it('draws where the rule of thumb would put the signal, and how hard each braking is', () => {
@@ -90,17 +92,42 @@ describe('the strip', () => {
     });
 
     it('picks the nearest answer of a sweep', () => {
-        const answers = [10, 20, 30].map((at) => ({ at }) as DrawnPlan);
+        const answers = [10, 20, 30].map((at) => ({ at }));
         expect(nearest(answers, 24)?.at).toBe(20);
         expect(nearest([], 24)).toBeUndefined();
     });
 
     it('says places in the unit of the place, and moments where the car stands', () => {
-        expect(spoken(30.48, plans.feet!.length_unit)).toBe('100 ft');
+        expect(spoken(30.48, plans.feet!.unit)).toBe('100 ft');
         expect(spoken(30.48, 'm')).toBe('30 m');
-        expect(spoken(plans.standing!.steps[0]!.best_m, plans.standing!.length_unit)).toMatch(/^\d\.\d s$/);
-        expect(plans.standing!.steps.map((step) => step.best_m)).toEqual([...plans.standing!.steps.map((step) => step.best_m)].sort((a, b) => b - a));
+        expect(spoken(plans.standing!.steps[0]!.best, plans.standing!.unit)).toMatch(/^\d\.\d s$/);
+        expect(plans.standing!.steps.map((step) => step.best)).toEqual([...plans.standing!.steps.map((step) => step.best)].sort((a, b) => b - a));
         expect(plans.six!.steps.map((step) => step.step)).toContain('gear');
+    });
+});
+
+describe('a plan on its axis', () => {
+    it('is metres along the road, as the core says them, where the car comes along', () => {
+        const said = answered({});
+        if (said.axis !== 'distance') throw new Error('a car that comes along has places');
+        const shown = drawn(said);
+        expect(shown.unit).toBe('m');
+        expect(shown.steps.map((step) => [step.earliest, step.best, step.latest, step.end])).toEqual(
+            said.steps.map((step) => [step.earliest_m, step.best_m, step.latest_m, step.end_m]),
+        );
+        expect(shown.profile.along).toEqual(said.profile.distance_m);
+        expect([shown.saidBy, shown.ruleAt, shown.motion?.peak_decel_mps2]).toEqual([said.say_at_m, said.signal_rule_m, said.peak_decel_mps2]);
+    });
+
+    it('is seconds where it stands: no step of such an answer has a place', () => {
+        const said = answered({ routine: 'move-off' });
+        if (said.axis !== 'time') throw new Error('a car that stands has moments');
+        const shown = drawn(said);
+        for (const step of said.steps) expect(Object.keys(step).filter((name) => name.endsWith('_m'))).toEqual([]);
+        expect(shown.unit).toBe('s');
+        expect(shown.steps.map((step) => step.best)).toEqual(said.steps.map((step) => step.best_s));
+        expect(shown.profile.along).toEqual(said.profile.time_s);
+        expect([shown.motion, shown.ruleAt, shown.sign]).toEqual([null, null, null]);
     });
 });
 

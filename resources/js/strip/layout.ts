@@ -1,4 +1,4 @@
-import type { Drawable, LengthUnit, StripStep } from '@/api/types';
+import type { AxisUnit, Drawable, StripStep } from './plan';
 import { inUnit, wayIsKnown } from './words';
 import { makeScale, ticks, secondTicks, type Scale } from './scale';
 import { readAt } from '@/ui/columns';
@@ -8,7 +8,7 @@ export interface StripLayout {
     scale: Scale;
     height: number;
     seconds: { second: number; x: number }[];
-    unit: LengthUnit;
+    unit: AxisUnit;
     /** Round numbers of the axis's unit. */
     ticks: { at: number; x: number }[];
     rows: StepRow[];
@@ -64,7 +64,7 @@ export interface LayoutOptions {
 
 /** How far back a plan wants to be seen: to its mirrors and a little more. */
 export function wantedFrom(plan: Drawable): number {
-    const mirrors = plan.steps[0]!.best_m;
+    const mirrors = plan.steps[0]!.best;
     return plan.axis === 'time' ? Math.ceil(mirrors + 1) : Math.max(20, Math.ceil((mirrors * 1.12) / 10) * 10);
 }
 
@@ -80,14 +80,14 @@ export function layOut(plan: Drawable, { width, from, compact = false }: LayoutO
     return {
         scale,
         height: axisY + 16,
-        seconds: secondTicks(plan.profile.distance_m, plan.profile.time_s, scale, 24),
-        unit: plan.length_unit,
-        ticks: ticks(shown, width < 500 ? 6 : 12, 1 / inUnit(1, plan.length_unit)).map((tick) => ({ at: tick.at, x: scale.x(tick.metres) })),
+        seconds: secondTicks(plan.profile.along, plan.profile.time_s, scale, 24),
+        unit: plan.unit,
+        ticks: ticks(shown, width < 500 ? 6 : 12, 1 / inUnit(1, plan.unit)).map((tick) => ({ at: tick.at, x: scale.x(tick.metres) })),
         rows: plan.steps.map((step, i) => layRow(step, scale, TOP + 4 + i * ROW + ROW / 2)),
         rule:
-            plan.signal_rule_m === null || plan.signal_rule_m > shown || !plan.steps.some((step) => step.step === 'signal')
+            plan.ruleAt === null || plan.ruleAt > shown || !plan.steps.some((step) => step.step === 'signal')
                 ? null
-                : { x: scale.x(plan.signal_rule_m), metres: plan.signal_rule_m },
+                : { x: scale.x(plan.ruleAt), metres: plan.ruleAt },
         sayAt: sayAt(plan, scale, shown),
         speed: laySpeed(plan, scale, speedTop, speedBottom, compact),
         gears: layGears(plan, scale),
@@ -99,15 +99,15 @@ export function layOut(plan: Drawable, { width, from, compact = false }: LayoutO
 
 /** Where the way has to be known: where it is said, or where the sign must begin to be read. */
 function sayAt(plan: Drawable, scale: Scale, shown: number): StripLayout['sayAt'] {
-    const at = plan.sign?.in_time ? plan.sign.by_m : plan.say_at_m;
-    return { x: scale.x(Math.min(at, shown)), outside: at > shown, metres: plan.say_at_m };
+    const at = plan.sign?.in_time ? plan.sign.by_m : plan.saidBy;
+    return { x: scale.x(Math.min(at, shown)), outside: at > shown, metres: plan.saidBy };
 }
 
 function layRow(step: Drawable['steps'][number], scale: Scale, y: number): StepRow {
     const clip = (metres: number) => Math.min(scale.from, metres);
-    const x = scale.x(clip(step.earliest_m));
-    const end = scale.x(clip(step.latest_m));
-    const best = scale.x(clip(step.best_m));
+    const x = scale.x(clip(step.earliest));
+    const end = scale.x(clip(step.latest));
+    const best = scale.x(clip(step.best));
     const start = Math.min(x, best - GLYPH);
     const stop = Math.max(end, best + GLYPH);
     // Name and figure stand before the window where there is room for them, otherwise after it.
@@ -115,14 +115,14 @@ function layRow(step: Drawable['steps'][number], scale: Scale, y: number): StepR
     return {
         step: step.step,
         y,
-        best: { x: best, metres: step.best_m },
+        best: { x: best, metres: step.best },
         window: { x, width: Math.max(3, end - x) },
         label: before ? { x: start - 8, anchor: 'end' } : { x: stop + 8, anchor: 'start' },
     };
 }
 
 function laySpeed(plan: Drawable, scale: Scale, top: number, bottom: number, compact: boolean): StripLayout['speed'] {
-    const { distance_m: distances, speed_mps: speeds } = plan.profile;
+    const { along: distances, speed_mps: speeds } = plan.profile;
     const fastest = Math.max(...speeds, 0.1);
     const y = (speed: number) => bottom - (speed / fastest) * (bottom - top);
     const at = (metres: number) => `${scale.x(metres).toFixed(1)},${y(readAt(distances, speeds, metres)).toFixed(1)}`;
@@ -137,7 +137,7 @@ function laySpeed(plan: Drawable, scale: Scale, top: number, bottom: number, com
     const words: Record<string, string> = { 'easing-off': 'off the gas', gentle: 'gentle', firm: 'firm', crawl: 'crawl', holding: 'hold' };
     // The line that says how the way is known begins at the left, where the speed is still even.
     const said = sayAt(plan, scale, scale.from);
-    let free = (said.outside ? 36 : said.x) + 20 + wayIsKnown(plan, plan.say_at_m).length * LETTER;
+    let free = (said.outside ? 36 : said.x) + 20 + wayIsKnown(plan, plan.saidBy).length * LETTER;
     const labels = compact
         ? []
         : plan.phases.flatMap((phase) => {
@@ -153,7 +153,7 @@ function laySpeed(plan: Drawable, scale: Scale, top: number, bottom: number, com
 }
 
 function layGears(plan: Drawable, scale: Scale): StripLayout['gears'] {
-    const { distance_m: distances, gear } = plan.profile;
+    const { along: distances, gear } = plan.profile;
     const blocks: StripLayout['gears'] = [];
     let start = scale.from;
     for (let i = 1; i < distances.length; i++) {
@@ -175,7 +175,7 @@ function layRoad(plan: Drawable, scale: Scale, top: number, compact: boolean): R
     // We drive to the right: our left hand is up. Keeping left, the kerb we count from is the upper one.
     const nearIsTop = keeps === 'left';
     const y = (lateral: number) => (nearIsTop ? top + lateral * pixelsPerMetre : bottom - lateral * pixelsPerMetre);
-    const { distance_m: distances, lateral_m: laterals } = plan.profile;
+    const { along: distances, lateral_m: laterals } = plan.profile;
     const within = [scale.from, ...distances.filter((metres) => metres < scale.from)];
     const path = `M${within.map((metres) => `${scale.x(metres).toFixed(1)},${y(readAt(distances, laterals, metres)).toFixed(1)}`).join(' L')}`;
     return { top, bottom, y, nearIsTop, path, lineX: scale.x(0), pixelsPerMetre };

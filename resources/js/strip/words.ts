@@ -1,4 +1,5 @@
-import type { Drawable, DrawnPlan, LengthUnit, Outcome, StripStep } from '@/api/types';
+import type { Outcome } from '@/api/types';
+import type { AxisUnit, Drawable, StripStep } from './plan';
 
 export const STEP_WORDS: Record<StripStep, string> = { mirrors: 'Mirrors', signal: 'Signal', position: 'Position', speed: 'Speed', gear: 'Gear', look: 'Look' };
 
@@ -22,26 +23,14 @@ export const STATUS_WORDS = {
 export const METRES_IN_A_FOOT = 0.3048;
 
 /** A number of metres in the unit of the axis. */
-export const inUnit = (metres: number, unit: LengthUnit): number => (unit === 'ft' ? metres / METRES_IN_A_FOOT : metres);
+export const inUnit = (metres: number, unit: AxisUnit): number => (unit === 'ft' ? metres / METRES_IN_A_FOOT : metres);
 
 /** A place on the axis as it is said. */
-export const spoken = (value: number, unit: LengthUnit): string => (unit === 's' ? `${value.toFixed(1)} s` : `${Math.round(inUnit(value, unit))} ${unit}`);
-
-/** A plan whose car stands, with its seconds in the place of metres: it is drawn on the same strip. */
-export function onItsAxis<T extends Drawable>(plan: T): Omit<T, 'length_unit'> & Pick<Drawable, 'length_unit'> {
-    if (plan.axis === 'distance') return plan;
-    return {
-        ...plan,
-        length_unit: 's',
-        say_at_m: plan.profile.time_s[0] ?? 0,
-        steps: plan.steps.map((step) => ({ ...step, earliest_m: step.best_s, best_m: step.best_s, latest_m: step.best_s, end_m: step.best_s })),
-        profile: { ...plan.profile, distance_m: plan.profile.time_s },
-    };
-}
+export const spoken = (value: number, unit: AxisUnit): string => (unit === 's' ? `${value.toFixed(1)} s` : `${Math.round(inUnit(value, unit))} ${unit}`);
 
 /** By where the way has to be known, and from whom. */
-export function wayIsKnown(plan: Pick<DrawnPlan, 'sign' | 'length_unit'>, said: number): string {
-    const { sign, length_unit: unit } = plan;
+export function wayIsKnown(plan: Pick<Drawable, 'sign' | 'unit'>, said: number): string {
+    const { sign, unit } = plan;
     if (!sign) return `say the direction by ${spoken(said, unit)}`;
     return sign.in_time
         ? `read the sign from ${spoken(sign.from_m, unit)}, at the latest by ${spoken(sign.by_m, unit)}`

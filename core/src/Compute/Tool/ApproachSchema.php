@@ -40,17 +40,13 @@ final class ApproachSchema
     private static function plan(): array
     {
         $metres = static fn (string $about): array => Out::number("{$about}, metres to the line");
-        $steps = [...array_map(static fn (Step $step): string => $step->value, Step::cases()), 'gear'];
-        $stretch = Out::list(Out::object(['side' => Out::choice(self::SIDES), 'from_m' => $metres('far end'), 'to_m' => $metres('near end')]));
         $column = static fn (
             string $about, string $type = 'number', bool $nullable = false,
         ): array => Out::list(['type' => $nullable ? [$type, 'null'] : $type], $about);
 
         return [
             'length_unit' => Out::choice(['m', 'ft'], 'in which short distances are spoken there; the fields stay in metres'),
-            'axis' => Out::choice(
-                ['distance', 'time'], 'time where the car stands all along: every place is then 0 and the steps are told apart by their seconds',
-            ),
+            'axis' => ['const' => 'distance'],
             'routine' => Out::choice(RoutineCode::class, 'the routine planned'),
             'title' => Out::text('its name'),
             'turn_side' => Out::choice(self::SIDES, 'the side turned or moved to; null where none is', nullable: true),
@@ -70,19 +66,14 @@ final class ApproachSchema
                 'in_time' => Out::flag('whether it can be read before the mirrors are due'),
             ]), 'where a sign says the way instead'),
             'steps' => Out::list(Out::object([
-                'step' => Out::choice($steps),
+                'step' => Out::choice(self::steps()),
                 'earliest_m' => $metres('before it would mislead'), 'best_m' => $metres('the point named at the kerb'),
                 'latest_m' => $metres('after it another rule breaks'), 'end_m' => $metres('where it is done'),
                 'best_s' => Out::number('seconds to go'), 'speed_mps' => Out::number('speed there'),
                 'gear' => Out::integer('gear there; null without a clutch', nullable: true),
-                'do' => Out::text('what'), 'why' => Out::text('reason'), 'usual_mistake' => Out::text('what goes wrong'),
-                'watch' => Out::text('what the instructor watches'), 'says' => Out::list(['type' => 'string'], 'what the practice adds'),
-                'source' => Out::text('status of the instruction'),
+                ...self::words(),
             ])),
-            'groups' => Out::list(
-                Out::object(['name' => Out::text('as the practice counts'), 'steps' => Out::list(Out::choice($steps))]),
-                'the steps as the practice counts them',
-            ),
+            'groups' => self::groups(),
             'phases' => Out::list(
                 Out::object([
                     'phase' => Out::choice(Phase::class, 'what the foot does'), 'from_m' => $metres('start'), 'to_m' => $metres('end'),
@@ -93,32 +84,110 @@ final class ApproachSchema
                 Out::object(['from' => Out::integer('gear'), 'to' => Out::integer('gear'), 'down_m' => $metres('clutch down'), 'up_m' => $metres('clutch up')]),
             ),
             'gear_after_line' => Out::integer('gear to go on in', nullable: true),
-            'place' => Out::object([
-                'keeps' => Out::choice(self::SIDES), 'road_width_m' => Out::number('kerb to kerb'), 'one_way' => Out::flag('one-way'),
-                'control' => Out::choice(Control::class, 'what governs the line'), 'light' => Out::choice(Light::class, 'what the lights show'),
-                'exit' => Out::choice(WayOut::class, 'way out'), 'turns_off' => Out::flag('off our road into another, with no line before it'),
-                'view_from_m' => $metres('where the view opens'), 'room_m' => Out::number('room before the line', nullable: true),
-                'openings' => $stretch, 'parked' => $stretch, 'car_length_m' => Out::number('of the vehicle'), 'car_width_m' => Out::number('of the vehicle'),
-                'lateral_usual_m' => Out::number('middle of our lane, from the nearside kerb'), 'lateral_target_m' => Out::number('place for the turn'),
-            ]),
+            'place' => self::place(),
             'profile' => Out::object([
                 'distance_m' => $column('metres to the line'), 'time_s' => $column('seconds to go'), 'speed_mps' => $column('speed'),
                 'decel_mps2' => $column('deceleration until the next row'),
                 'gear' => $column('gear', 'integer', true), 'clutch' => $column('up, slipping or down', 'string', true),
                 'lateral_m' => $column('car’s middle, metres from the nearside kerb'),
             ]),
-            'conflicts' => Out::list(Out::object([
-                'code' => Out::text('stable name'), 'rule' => Out::text('the rule that gave way'),
-                'rule_m' => Out::number('its place', nullable: true), 'needed_m' => Out::number('the place taken', nullable: true),
-                'shift_m' => Out::number('how far it was moved, + earlier', nullable: true), 'done' => Out::text('what the plan did'),
-                'message' => Out::text('sentence for the user'), 'data' => ['type' => 'object'],
-            ])),
-            'practice' => Out::list(
-                Out::object([
-                    'question' => Out::text('what practices differ in'), 'text' => Out::text('the question in words'),
-                    'value' => Out::text('the choice used'), 'words' => Out::text('the choice in words'), 'reason' => Out::text('why one would'),
-                ]),
-            ),
+            'conflicts' => self::conflicts(),
+            'practice' => self::practice(),
         ];
+    }
+
+    /**
+     * A plan in time: the car stands until its end, so each step has a moment and no place.
+     *
+     * @return array<string, array<string, mixed>>
+     */
+    public static function inTime(): array
+    {
+        $column = static fn (string $about, string $type, bool $nullable): array => Out::list(['type' => $nullable ? [$type, 'null'] : $type], $about);
+
+        return [
+            'axis' => ['const' => 'time'],
+            'routine' => Out::choice(RoutineCode::class, 'the routine planned'),
+            'title' => Out::text('its name'),
+            'turn_side' => Out::choice(self::SIDES, 'the side moved to; null where none is', nullable: true),
+            'direction' => Out::text('how the instructor asks for it'),
+            'fits' => Out::flag('a standing car has all the time it needs'),
+            'steps' => Out::list(Out::object([
+                'step' => Out::choice(self::steps()), 'best_s' => Out::number('seconds until the wheels turn'),
+                'gear' => Out::integer('selected; null without a clutch', nullable: true), ...self::words(),
+            ])),
+            'groups' => self::groups(),
+            'gear_after_line' => Out::integer('gear to go on in', nullable: true),
+            'place' => self::place(),
+            'profile' => Out::object([
+                'time_s' => $column('seconds to go', 'number', false), 'gear' => $column('gear', 'integer', true),
+                'clutch' => $column('up, slipping or down', 'string', true), 'lateral_m' => $column('car’s middle, metres from the nearside kerb', 'number', false),
+            ]),
+            'conflicts' => self::conflicts(),
+            'practice' => self::practice(),
+        ];
+    }
+
+    /** @return non-empty-list<string> */
+    private static function steps(): array
+    {
+        return [...array_map(static fn (Step $step): string => $step->value, Step::cases()), 'gear'];
+    }
+
+    /** @return array<string, array<string, mixed>> of a step */
+    private static function words(): array
+    {
+        return [
+            'do' => Out::text('what'), 'why' => Out::text('reason'), 'usual_mistake' => Out::text('what goes wrong'),
+            'watch' => Out::text('what the instructor watches'), 'says' => Out::list(['type' => 'string'], 'what the practice adds'),
+            'source' => Out::text('status of the instruction'),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function groups(): array
+    {
+        return Out::list(
+            Out::object(['name' => Out::text('as the practice counts'), 'steps' => Out::list(Out::choice(self::steps()))]),
+            'the steps as the practice counts them',
+        );
+    }
+
+    /** @return array<string, mixed> */
+    private static function place(): array
+    {
+        $metres = static fn (string $about): array => Out::number("{$about}, metres to the line");
+        $stretch = Out::list(Out::object(['side' => Out::choice(self::SIDES), 'from_m' => $metres('far end'), 'to_m' => $metres('near end')]));
+
+        return Out::object([
+            'keeps' => Out::choice(self::SIDES), 'road_width_m' => Out::number('kerb to kerb'), 'one_way' => Out::flag('one-way'),
+            'control' => Out::choice(Control::class, 'what governs the line'), 'light' => Out::choice(Light::class, 'what the lights show'),
+            'exit' => Out::choice(WayOut::class, 'way out'), 'turns_off' => Out::flag('off our road into another, with no line before it'),
+            'view_from_m' => $metres('where the view opens'), 'room_m' => Out::number('room before the line', nullable: true),
+            'openings' => $stretch, 'parked' => $stretch, 'car_length_m' => Out::number('of the vehicle'), 'car_width_m' => Out::number('of the vehicle'),
+            'lateral_usual_m' => Out::number('middle of our lane, from the nearside kerb'), 'lateral_target_m' => Out::number('place for the turn'),
+        ]);
+    }
+
+    /** @return array<string, mixed> */
+    private static function practice(): array
+    {
+        return Out::list(
+            Out::object([
+                'question' => Out::text('what practices differ in'), 'text' => Out::text('the question in words'),
+                'value' => Out::text('the choice used'), 'words' => Out::text('the choice in words'), 'reason' => Out::text('why one would'),
+            ]),
+        );
+    }
+
+    /** @return array<string, mixed> */
+    private static function conflicts(): array
+    {
+        return Out::list(Out::object([
+            'code' => Out::text('stable name'), 'rule' => Out::text('the rule that gave way'),
+            'rule_m' => Out::number('its place', nullable: true), 'needed_m' => Out::number('the place taken', nullable: true),
+            'shift_m' => Out::number('how far it was moved, + earlier', nullable: true), 'done' => Out::text('what the plan did'),
+            'message' => Out::text('sentence for the user'), 'data' => ['type' => 'object'],
+        ]));
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace NobleTurn\Core\Compute\Tool;
 
 use NobleTurn\Core\Compute\Answer;
+use NobleTurn\Core\Compute\AnswersInShapes;
 use NobleTurn\Core\Compute\Field\ChoiceField;
 use NobleTurn\Core\Compute\Field\FlagField;
 use NobleTurn\Core\Compute\Field\ListField;
@@ -29,7 +30,7 @@ use NobleTurn\Core\Trade\RoutineCode;
 use NobleTurn\Core\Trade\Side;
 
 /** Where and when each step of a routine belongs on one approach. */
-final class ApproachTool implements ReadsAScene
+final class ApproachTool implements AnswersInShapes, ReadsAScene
 {
     use QuickAnswer;
 
@@ -92,6 +93,11 @@ final class ApproachTool implements ReadsAScene
     public function output(): array
     {
         return ApproachSchema::of();
+    }
+
+    public function shapes(): array
+    {
+        return ['Along' => $this->output(), 'InTime' => ApproachSchema::inTime()];
     }
 
     public function scene(Values $input): Approach

@@ -1,14 +1,16 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { compute } from '@/api/tools';
-import type { ApproachAsked, Drawable, RoutineCard, StripStep } from '@/api/types';
+import type { ApproachAsked, RoutineCard } from '@/api/types';
+import type { Drawable, StripStep } from '@/strip/plan';
 import type { Conditions } from '@/bench/approach';
 import { useRules } from '@/rules/rules';
 import { speedField, speedRange, unitWords } from '@/rules/speed';
 import { useDoctrines } from '@/practice/useDoctrines';
 import { wantedFrom } from '@/strip/layout';
 import { Strip } from '@/strip/Strip';
-import { inUnit, onItsAxis, spoken, STEP_WORDS } from '@/strip/words';
+import { drawn } from '@/strip/plan';
+import { inUnit, spoken, STEP_WORDS } from '@/strip/words';
 import { Field } from '@/ui/Field';
 
 const usePlan = (inputs: ApproachAsked) =>
@@ -86,11 +88,11 @@ function Pair({ mine, other, words }: { mine: ApproachAsked; other: ApproachAske
     const [step, setStep] = useState<StripStep>('signal');
     const [one, two] = [usePlan(mine).data, usePlan(other).data];
     if (!one || !two) return null;
-    const plans = [onItsAxis(one), onItsAxis(two)] as const;
+    const plans = [drawn(one), drawn(two)] as const;
     const from = Math.max(...plans.map(wantedFrom));
     const names = [...new Set(plans.flatMap((plan) => plan.steps.map((candidate) => candidate.step)))];
-    const at = (plan: Drawable, name: StripStep) => plan.steps.find((candidate) => candidate.step === name)?.best_m;
-    const unit = plans[0].length_unit;
+    const at = (plan: Drawable, name: StripStep) => plan.steps.find((candidate) => candidate.step === name)?.best;
+    const unit = plans[0].unit;
     return (
         <>
             {plans.map((plan, i) => (

@@ -1,7 +1,8 @@
 import { skipToken, useQuery } from '@tanstack/react-query';
 import { compute } from '@/api/tools';
 import type { LessonItem, Step } from '@/api/types';
-import { onItsAxis, spoken, STEP_WORDS } from '@/strip/words';
+import { drawn } from '@/strip/plan';
+import { spoken, STEP_WORDS } from '@/strip/words';
 import { StepLine } from '@/strip/StepLine';
 import { NotShown } from '@/ui/NotShown';
 
@@ -15,15 +16,15 @@ export function SmallStrip({ item, step, onStep }: { item: LessonItem; step: Ste
     });
     if (asked === null) return null;
     if (plan.error) return <NotShown what="The strip is not shown" error={plan.error} retry={() => void plan.refetch()} />;
-    const drawn = plan.data && onItsAxis(plan.data);
-    const now = drawn && (drawn.steps.find((candidate) => candidate.step === step) ?? drawn.steps[0]!);
+    const shown = plan.data && drawn(plan.data);
+    const now = shown && (shown.steps.find((candidate) => candidate.step === step) ?? shown.steps[0]!);
     return (
         // As high before the plan is there as after: keys that moved under a finger would miss the press or mark another step.
         <figure className="min-h-[66px]">
-            {drawn && <StepLine plan={drawn} current={step} onStep={(next) => next !== 'gear' && onStep(next)} />}
-            {drawn && now && (
+            {shown && <StepLine plan={shown} current={step} onStep={(next) => next !== 'gear' && onStep(next)} />}
+            {shown && now && (
                 <figcaption className="sr-only">
-                    {STEP_WORDS[now.step]} belongs at {spoken(now.best_m, drawn.length_unit)}
+                    {STEP_WORDS[now.step]} belongs at {spoken(now.best, shown.unit)}
                 </figcaption>
             )}
         </figure>
