@@ -3,7 +3,6 @@
 use App\Contract\Document;
 use App\Http\Controllers\ChangeController;
 use App\Http\Controllers\ComputeController;
-use App\Http\Controllers\DoctrineController;
 use App\Http\Controllers\DrawingController;
 use App\Http\Controllers\FirstRunController;
 use App\Http\Controllers\LearnerController;
@@ -15,6 +14,7 @@ use App\Http\Controllers\PlannedItemController;
 use App\Http\Controllers\PrivacyController;
 use App\Http\Controllers\PromiseController;
 use App\Http\Controllers\RoutineController;
+use App\Http\Controllers\RulesController;
 use App\Http\Controllers\SchoolController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SessionsController;
@@ -60,10 +60,10 @@ Route::prefix('api')->group(function (): void {
 
         $may(Right::ReadRules)->group(function (): void {
             Route::get('routines', RoutineController::class);
-            Route::get('doctrines', [DoctrineController::class, 'index']);
+            Route::get('rules', [RulesController::class, 'index']);
             Route::get('vehicle-kinds', [VehicleController::class, 'kinds']);
         });
-        $may(Right::ChooseOwnPractice)->put('doctrines/mine', [DoctrineController::class, 'mine']);
+        $may(Right::ChooseOwnPractice)->put('rules/mine', [RulesController::class, 'mine']);
 
         $may(Right::ReadLessons)->group(function (): void {
             Route::get('today', TodayController::class);
@@ -100,7 +100,7 @@ Route::prefix('api')->group(function (): void {
             Route::put('learners/{learner}', [LearnerController::class, 'update']);
             Route::delete('learners/{learner}', [LearnerController::class, 'destroy']);
             Route::post('learners/{learner}/restore', [LearnerController::class, 'restore'])->whereUuid('learner');
-            Route::put('learners/{learner}/doctrine', [DoctrineController::class, 'learner']);
+            Route::put('learners/{learner}/rules', [RulesController::class, 'learner']);
         });
         $may(Right::Overrule)->group(function (): void {
             Route::post('learners/{learner}/overrulings', [SkillController::class, 'overrule']);
@@ -133,7 +133,7 @@ Route::prefix('api')->group(function (): void {
         });
         $may(Right::RunSchool)->group(function (): void {
             Route::put('school/reading', [SchoolController::class, 'reading']);
-            Route::put('doctrines/school', [DoctrineController::class, 'school']);
+            Route::put('rules/school', [RulesController::class, 'school']);
             Route::get('people', [PeopleController::class, 'index']);
             Route::post('people', [PeopleController::class, 'store']);
             Route::put('people/{person}', [PeopleController::class, 'update']);

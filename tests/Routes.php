@@ -19,12 +19,12 @@ final class Routes
         $learner = ['name' => 'x', 'transmission' => 'manual', 'level' => 'beginner'];
         $car = ['name' => 'x', 'transmission' => 'manual', 'controls' => 'standard', 'length_m' => 4, 'width_m' => 1.8];
         $place = ['name' => 'x', 'routine' => 'emerge-left', 'road' => ['limit_mph' => 30]];
-        $doctrine = ['pack' => 'gb', 'practice' => new stdClass];
+        $chosen = ['pack' => 'gb', 'practice' => new stdClass];
         $newRound = (string) Str::uuid7();
 
         return [
-            'GET today' => [], 'GET routines' => [], 'GET doctrines' => [], 'GET ping' => [], 'PUT doctrines/school' => $doctrine,
-            'PUT doctrines/mine' => $doctrine, 'PUT learners/{learner}/doctrine' => $doctrine,
+            'GET today' => [], 'GET routines' => [], 'GET rules' => [], 'GET ping' => [], 'PUT rules/school' => $chosen,
+            'PUT rules/mine' => $chosen, 'PUT learners/{learner}/rules' => $chosen,
             'POST compute/{tool}' => ['speed_mph' => 30],
             'POST sync' => [
                 'rounds' => [

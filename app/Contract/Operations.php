@@ -57,10 +57,10 @@ final class Operations
 
         return [
             'GET routines' => Operation::reads('The catalogue: every card in the words of a pack', Shapes::listOf('RoutineCard'), Taken::routines()),
-            'GET doctrines' => Operation::reads('Packs, questions of practice, and what is chosen', 'Doctrines'),
-            'PUT doctrines/mine' => Operation::writes('Chooses the own pack and practice', Taken::doctrine(), 'Doctrines', inside: $practice),
-            'PUT doctrines/school' => Operation::writes('Chooses the school’s', Taken::doctrine(required: true), 'Doctrines', inside: $practice),
-            'PUT learners/{learner}/doctrine' => Operation::writes('Chooses a learner’s', Taken::doctrine(), 'Doctrine', inside: $practice),
+            'GET rules' => Operation::reads('Packs, questions of practice, and what is chosen', 'RulesOnOffer'),
+            'PUT rules/mine' => Operation::writes('Chooses the own pack and practice', Taken::chosen(), 'RulesOnOffer', inside: $practice),
+            'PUT rules/school' => Operation::writes('Chooses the school’s', Taken::chosen(required: true), 'RulesOnOffer', inside: $practice),
+            'PUT learners/{learner}/rules' => Operation::writes('Chooses a learner’s', Taken::chosen(), 'ChosenRules', inside: $practice),
             'GET vehicle-kinds' => Operation::reads('Kinds of vehicle that fill the gaps of one that is like them', Shapes::listOf('VehicleKind')),
         ];
     }

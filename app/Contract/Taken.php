@@ -72,7 +72,7 @@ final class Taken
     }
 
     /** @return array<string, list<mixed>> the answers are the core's to check */
-    public static function doctrine(bool $required = false): array
+    public static function chosen(bool $required = false): array
     {
         return ['pack' => [$required ? 'required' : 'nullable', self::pack()]];
     }

@@ -9,8 +9,8 @@ use App\Models\Lesson;
 use App\Models\PlannedItem;
 use App\Models\Promise;
 use App\Models\Round;
+use App\School\ChosenRules;
 use App\School\CurrentSchool;
-use App\School\Doctrine;
 use NobleTurn\Core\Record\Debrief;
 
 /** The lesson as one page: what Plan, Drive and Debrief read. */
@@ -24,11 +24,11 @@ final class LessonPage
     public function of(Lesson $lesson): array
     {
         $lesson->load(['learner', 'vehicle', 'instructor', 'items.place.drawings', 'rounds.marks', 'rounds.place', 'promises']);
-        $doctrine = Doctrine::of($this->current->school(), $lesson->instructor, $lesson->learner);
-        $plans = new Plans($lesson, $doctrine);
+        $chosen = ChosenRules::of($this->current->school(), $lesson->instructor, $lesson->learner);
+        $plans = new Plans($lesson, $chosen);
         $debrief = Debrief::of(
             array_values(array_filter($lesson->rounds->map(fn (Round $round) => StandingMarks::round($round))->all())),
-            $doctrine->pack(),
+            $chosen->pack(),
             $lesson->vehicle->transmission === 'manual' && $lesson->vehicle->controls === 'standard',
         );
 
@@ -56,7 +56,7 @@ final class LessonPage
             'promised_before' => Promise::query()->where('learner_id', $lesson->learner_id)->where('lesson_id', '!=', $lesson->id)->whereNull('kept_at')
                 ->latest()->get()->map(fn (Promise $promise): array => Show::promise($promise)),
             'debrief' => $this->debrief($debrief),
-            'rules' => Show::rules($doctrine),
+            'rules' => Show::rules($chosen),
         ];
     }
 
@@ -65,7 +65,7 @@ final class LessonPage
     {
         $lesson = Lesson::query()->with(['learner', 'vehicle', 'instructor'])->findOrFail($item->lesson_id);
 
-        return self::shown($item->load('place.drawings'), new Plans($lesson, Doctrine::of($this->current->school(), $lesson->instructor, $lesson->learner)));
+        return self::shown($item->load('place.drawings'), new Plans($lesson, ChosenRules::of($this->current->school(), $lesson->instructor, $lesson->learner)));
     }
 
     /** @return array<string, mixed> */

@@ -4,7 +4,7 @@ namespace App\Lessons;
 
 use App\Models\Lesson;
 use App\Models\Place;
-use App\School\Doctrine;
+use App\School\ChosenRules;
 use NobleTurn\Core\Compute\Tool\PlannedBy;
 use NobleTurn\Core\Compute\Toolbox;
 use NobleTurn\Core\Trade\RoutineCode;
@@ -12,7 +12,7 @@ use NobleTurn\Core\Trade\RoutineCode;
 /** What a place of a lesson is planned with: the road is the place's, the rules, the car and the learner are the lesson's. */
 final readonly class Plans
 {
-    public function __construct(private Lesson $lesson, private Doctrine $doctrine)
+    public function __construct(private Lesson $lesson, private ChosenRules $chosen)
     {
     }
 
@@ -23,13 +23,13 @@ final readonly class Plans
         $tool = PlannedBy::tool($routine) ?? '';
         $fields = Toolbox::tool($tool)->input()->properties();
         $shared = [
-            'practice' => (object) $this->doctrine->answers, 'vehicle' => $this->lesson->vehicle->forCore(),
+            'practice' => (object) $this->chosen->answers, 'vehicle' => $this->lesson->vehicle->forCore(),
             'learner_level' => $this->lesson->learner->level,
         ];
 
         return [
             'tool' => $tool,
-            'inputs' => PlannedBy::inputs($routine, $place->facts(), $this->doctrine->pack()) + array_intersect_key($shared, $fields),
+            'inputs' => PlannedBy::inputs($routine, $place->facts(), $this->chosen->pack()) + array_intersect_key($shared, $fields),
             'version' => Toolbox::VERSION,
         ];
     }

@@ -7,8 +7,8 @@ use App\Models\Lesson;
 use App\Models\Mark;
 use App\Models\Overruling;
 use App\Models\User;
+use App\School\ChosenRules;
 use App\School\CurrentSchool;
-use App\School\Doctrine;
 use NobleTurn\Core\Compute\Toolbox;
 use NobleTurn\Core\Rules\RulePack;
 
@@ -46,7 +46,7 @@ final readonly class Basis
         $found = [];
         foreach ($learners as $learner) {
             $taught = $lessons->get($learner->id);
-            $pack = Doctrine::of($school, $instructors->get($taught?->last()?->instructor_id), $learner)->pack();
+            $pack = ChosenRules::of($school, $instructors->get($taught?->last()?->instructor_id), $learner)->pack();
             $found[$learner->id] = self::hash($pack, $now, [$taught, $marks->get($learner->id), $said->get($learner->id)]);
         }
 

@@ -6,8 +6,8 @@ use App\Models\Learner;
 use App\Models\Lesson;
 use App\Models\Overruling as Said;
 use App\Models\SkillAnswer;
+use App\School\ChosenRules;
 use App\School\CurrentSchool;
-use App\School\Doctrine;
 use NobleTurn\Core\Compute\Tool\SkillPresenter;
 use NobleTurn\Core\Record\Outcome;
 use NobleTurn\Core\Rules\RulePack;
@@ -84,7 +84,7 @@ final readonly class LearnerSkill
     /** The rules of whoever teaches: a record says the same to every colleague who reads it. */
     public function pack(Learner $learner): RulePack
     {
-        return Doctrine::of($this->current->school(), $learner->lessons()->latest('starts_at')->with('instructor')->first()?->instructor, $learner)->pack();
+        return ChosenRules::of($this->current->school(), $learner->lessons()->latest('starts_at')->with('instructor')->first()?->instructor, $learner)->pack();
     }
 
     /** @return list<Evidence> */

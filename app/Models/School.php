@@ -15,7 +15,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property bool $colleagues_read whether instructors read each other's lessons
  * @property ?int $keep_months how long a learner is kept after the last lesson; null for ever
  * @property ?int $keep_minors_months likewise, where the learner is a minor
- * @property array<string, mixed> $practice the doctrine its plans use by default
+ * @property array<string, mixed> $practice the practice its plans use by default
  */
 final class School extends Model
 {

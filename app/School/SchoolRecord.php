@@ -105,7 +105,7 @@ final readonly class SchoolRecord
 
     private function pack(): RulePack
     {
-        return Doctrine::of($this->current->school())->pack();
+        return ChosenRules::of($this->current->school())->pack();
     }
 
     /** @return array{count: int, of: int, low: float, high: float} */

@@ -36,7 +36,7 @@ it('answers a day of the demo as it was recorded', function (): void {
         'needs' => ["learners/{$learner}/needs", null],
         'cell' => ["learners/{$learner}/skill/{$cell['routine']}/{$cell['step']}", null],
         'marks-behind' => ["learners/{$learner}/marks?step={$cell['step']}", null],
-        'places' => ['places', null], 'vehicles' => ['vehicles', null], 'vehicle-kinds' => ['vehicle-kinds', null], 'doctrines' => ['doctrines', null],
+        'places' => ['places', null], 'vehicles' => ['vehicles', null], 'vehicle-kinds' => ['vehicle-kinds', null], 'rules' => ['rules', null],
         'routines' => ['routines?pack=gb', $few(12)], 'school-learners' => ['school/learners', null], 'teaching' => ['school/teaching', null],
     ];
     foreach ($asks as $name => [$address, $cut]) {

@@ -154,23 +154,23 @@ it('resolves pack and practice from the school, the instructor and the learner, 
     $lesson = "api/lessons/{$this->at['lesson']->id}";
     ($this->plan)();
     $owner = $this->user(App\Models\School::query()->findOrFail($this->instructor->school_id), 'owner');
-    $this->putJson('api/doctrines/school', ['pack' => 'ie', 'practice' => []])->assertForbidden();
-    $this->actingAs($owner)->putJson('api/doctrines/school', ['pack' => 'ie', 'practice' => ['gears' => 'sequential', 'signal' => 'car-lengths']])->assertOk();
+    $this->putJson('api/rules/school', ['pack' => 'ie', 'practice' => []])->assertForbidden();
+    $this->actingAs($owner)->putJson('api/rules/school', ['pack' => 'ie', 'practice' => ['gears' => 'sequential', 'signal' => 'car-lengths']])->assertOk();
     $this->actingAs($this->instructor->fresh());
     expect($this->getJson($lesson)->json('items.0.plan.inputs'))->toMatchArray(['pack' => 'ie', 'routine' => 'emerge-right', 'limit_mph' => 30])->and(
         $this->getJson($lesson)->json('items.0.plan.inputs.practice.gears'),
     )->toBe('sequential');
     $this->putJson(
-        'api/doctrines/mine', ['pack' => null, 'practice' => ['signal' => 'braking-lead', 'leave_marker' => 200]],
+        'api/rules/mine', ['pack' => null, 'practice' => ['signal' => 'braking-lead', 'leave_marker' => 200]],
     )->assertOk()->assertJsonPath('mine.practice.leave_marker', 200);
-    $this->putJson("api/learners/{$this->at['learner']->id}/doctrine", ['pack' => 'na', 'practice' => ['steps' => 'six']])->assertOk();
+    $this->putJson("api/learners/{$this->at['learner']->id}/rules", ['pack' => 'na', 'practice' => ['steps' => 'six']])->assertOk();
     $inputs = $this->getJson($lesson)->json('items.0.plan.inputs');
     expect($inputs['pack'])->toBe('na')->and($inputs['practice'])->toBe([
         'gears' => 'sequential', 'signal' => 'braking-lead', 'leave_marker' => 200, 'steps' => 'six',
     ]);
     $this->postJson('api/compute/approach', $inputs)->assertOk()->assertJsonPath('place.keeps', 'right');
-    $this->putJson('api/doctrines/mine', ['practice' => ['gears' => 'none at all']])->assertUnprocessable()->assertJsonValidationErrors('practice.gears');
-    $this->putJson('api/doctrines/mine', ['pack' => 'zz', 'practice' => []])->assertUnprocessable()->assertJsonValidationErrors('pack');
+    $this->putJson('api/rules/mine', ['practice' => ['gears' => 'none at all']])->assertUnprocessable()->assertJsonValidationErrors('practice.gears');
+    $this->putJson('api/rules/mine', ['pack' => 'zz', 'practice' => []])->assertUnprocessable()->assertJsonValidationErrors('pack');
     expect(count($this->getJson('api/routines?pack=na')->json()))->toBeGreaterThan(40)->and($this->getJson('api/session')->json('rules.pack'))->toBe('ie');
 });
 

@@ -4,8 +4,8 @@ use App\Installation\Restore;
 use App\Models\Place;
 use App\Models\School;
 use App\Models\User;
+use App\School\ChosenRules;
 use App\School\CurrentSchool;
-use App\School\Doctrine;
 use Illuminate\Support\Facades\DB;
 use NobleTurn\Core\Road\Road;
 use NobleTurn\Core\Trade\RoutineCode;
@@ -38,8 +38,8 @@ it('keeps every fact of every place, now of a kind and in a version', function (
                 expect($place->facts())->toEqual(json_decode($was['approach'], true))->and($place->road['version'])->toBe(Road::VERSION);
                 // What was kept can be constructed under the rules it was kept under.
                 $packs = [
-                    Doctrine::of($school)->pack(),
-                    ...array_map(static fn (User $user) => Doctrine::of($school, $user)->pack(), User::query()->where('school_id', $school->id)->get()->all()),
+                    ChosenRules::of($school)->pack(),
+                    ...array_map(static fn (User $user) => ChosenRules::of($school, $user)->pack(), User::query()->where('school_id', $school->id)->get()->all()),
                 ];
                 $kept = array_filter(
                     $packs,

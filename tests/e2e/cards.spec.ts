@@ -20,7 +20,7 @@ async function liveUnder(page: Page, pack: string): Promise<Card[]> {
 // Whatever a test did to the rules, the next one finds them as they were.
 test.afterEach(async ({ page }) => {
     const token = (await page.context().cookies()).find((cookie) => cookie.name === 'XSRF-TOKEN')?.value ?? '';
-    const answer = await page.request.put('/api/doctrines/mine', {
+    const answer = await page.request.put('/api/rules/mine', {
         headers: { Accept: 'application/json', 'X-XSRF-TOKEN': decodeURIComponent(token) },
         data: { pack: null, practice: {} },
     });

@@ -77,13 +77,13 @@ final class Routines
                 'default' => Out::text('under the pack in force'), 'shows_on' => Shapes::ref('RoutineCode'),
                 'options' => Out::list(Out::object(['value' => Out::text(''), 'words' => Out::text(''), 'reason' => Out::text(''), 'says' => Out::text('')])),
             ]),
-            'Doctrine' => Out::object([
+            'ChosenRules' => Out::object([
                 'pack' => Shapes::refOrNull('Pack') + ['description' => 'null and what is left out are as the one above says'],
                 'practice' => Shapes::ref('Practice'),
             ]),
-            'Doctrines' => Out::object([
-                'packs' => Shapes::listOf('PackFacts'), 'questions' => Shapes::listOf('Question'), 'school' => Shapes::ref('Doctrine'),
-                'mine' => Shapes::ref('Doctrine'),
+            'RulesOnOffer' => Out::object([
+                'packs' => Shapes::listOf('PackFacts'), 'questions' => Shapes::listOf('Question'), 'school' => Shapes::ref('ChosenRules'),
+                'mine' => Shapes::ref('ChosenRules'),
             ]),
         ];
     }

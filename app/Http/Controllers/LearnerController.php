@@ -9,8 +9,8 @@ use App\Marks\StandingMarks;
 use App\Models\Learner;
 use App\Models\Lesson;
 use App\Models\Promise;
+use App\School\ChosenRules;
 use App\School\CurrentSchool;
-use App\School\Doctrine;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -58,7 +58,7 @@ final class LearnerController extends Controller
     /** Routines in the order in which the record asks for them. */
     public function needs(Request $request, Learner $learner, CurrentSchool $current): JsonResponse
     {
-        $pack = Doctrine::of($current->school(), $this->user($request), $learner)->pack();
+        $pack = ChosenRules::of($current->school(), $this->user($request), $learner)->pack();
 
         return response()->json(array_map(static fn (Need $need): array => [
             'routine' => $need->routine->value,

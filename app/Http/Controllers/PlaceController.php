@@ -6,8 +6,8 @@ use App\Contract\Taken;
 use App\Http\Resources\Show;
 use App\Models\Drawing;
 use App\Models\Place;
+use App\School\ChosenRules;
 use App\School\CurrentSchool;
-use App\School\Doctrine;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -62,7 +62,7 @@ final class PlaceController extends Controller
         /** @var array<string, mixed> $facts */
         $facts = $request->json()->all()['road'] ?? [];
         try {
-            $road = Road::of(RoutineCode::from($said['routine']), $facts, Doctrine::of($current->school(), $this->user($request))->pack());
+            $road = Road::of(RoutineCode::from($said['routine']), $facts, ChosenRules::of($current->school(), $this->user($request))->pack());
         } catch (BadInput $bad) {
             throw ValidationException::withMessages(self::ofTheRoad($bad->errors));
         }

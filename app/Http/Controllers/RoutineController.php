@@ -4,8 +4,8 @@ namespace App\Http\Controllers;
 
 use App\Contract\Taken;
 use App\Http\Resources\ShowCard;
+use App\School\ChosenRules;
 use App\School\CurrentSchool;
-use App\School\Doctrine;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use NobleTurn\Core\Place\WayOut;
@@ -21,10 +21,10 @@ final class RoutineController extends Controller
     public function __invoke(Request $request, CurrentSchool $current): JsonResponse
     {
         $said = $request->validate(Taken::routines());
-        $doctrine = Doctrine::of($current->school(), $this->user($request));
-        $pack = isset($said['pack']) ? RulePacks::byCode($said['pack']) : $doctrine->pack();
+        $chosen = ChosenRules::of($current->school(), $this->user($request));
+        $pack = isset($said['pack']) ? RulePacks::byCode($said['pack']) : $chosen->pack();
         $level = isset($said['level']) ? LearnerLevel::from($said['level']) : null;
-        $practice = $doctrine->practiceUnder($pack);
+        $practice = $chosen->practiceUnder($pack);
 
         return response()->json(array_map(
             fn (RoutineCode $code): array => ShowCard::whole(

@@ -5,8 +5,8 @@ namespace App\Http\Controllers;
 use App\Contract\Taken;
 use App\Http\Resources\Show;
 use App\Models\Vehicle;
+use App\School\ChosenRules;
 use App\School\CurrentSchool;
-use App\School\Doctrine;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -36,7 +36,7 @@ final class VehicleController extends Controller
     /** Kinds of vehicle to begin from, with the figures that fill the gaps of one that is like them. */
     public function kinds(Request $request, CurrentSchool $current): JsonResponse
     {
-        $pack = Doctrine::of($current->school(), $this->user($request))->pack();
+        $pack = ChosenRules::of($current->school(), $this->user($request))->pack();
 
         return response()->json(array_map(static fn (Kind $kind): array => [
             'id' => $kind->id, 'name' => ucfirst(VehicleField::named($kind, $pack)), 'transmission' => $kind->transmission->value,

@@ -13,7 +13,7 @@ use App\Models\Round;
 use App\Models\School;
 use App\Models\User;
 use App\Models\Vehicle;
-use App\School\Doctrine;
+use App\School\ChosenRules;
 use NobleTurn\Core\Record\PressTime;
 use NobleTurn\Core\Routine\Card;
 use NobleTurn\Core\Routine\Catalogue\Catalogue;
@@ -32,15 +32,15 @@ final class Show
         return [
             'user' => ['id' => $user->id, 'name' => $user->name, 'email' => $user->email, 'role' => $user->role],
             'school' => [...$school->only(['id', 'name', 'time_zone', 'colleagues_read'])],
-            'rules' => self::rules(Doctrine::of($school, $user)),
+            'rules' => self::rules(ChosenRules::of($school, $user)),
         ];
     }
 
     /** @return array<string, mixed> the pack and practice in force, with what every screen says in the pack's words */
-    public static function rules(Doctrine $doctrine): array
+    public static function rules(ChosenRules $chosen): array
     {
-        $pack = $doctrine->pack();
-        $practice = $doctrine->practice();
+        $pack = $chosen->pack();
+        $practice = $chosen->practice();
 
         return [
             'pack' => $pack->code(), 'pack_name' => $pack->name(), 'keeps' => $pack->keeps()->value, 'speed_unit' => $pack->speedUnit()->value,
@@ -48,7 +48,7 @@ final class Show
             'limits' => $pack->usualLimits(), 'town_limit' => $pack->speedUnit()->number($pack->townLimit()),
             'device_rule' => ['text' => $pack->deviceRule(), 'source' => $pack->deviceRuleSource()->words()],
             'words' => (object) $pack->words(),
-            'practice' => (object) $doctrine->answers,
+            'practice' => (object) $chosen->answers,
             'routines' => array_map(static fn (RoutineCode $code): array => ShowCard::line(Card::of($code, $pack, $practice), $pack), Catalogue::codes($pack)),
         ];
     }

@@ -7,7 +7,7 @@ namespace NobleTurn\Core\Rules;
 use NobleTurn\Core\Trade\RoutineCode;
 
 /**
- * The doctrine an instructor teaches by, on top of a rule pack: one answer to each question of `Practices`.
+ * What an instructor teaches by, on top of a rule pack: one answer to each question of `Practices`.
  * In code a *school* is a business; this is not one.
  */
 final readonly class Practice

@@ -14,8 +14,8 @@ use NobleTurn\Core\Trade\Side;
 use NobleTurn\Core\Trade\Surface;
 
 /**
- * What the law and the handbook of a place fix, and the words it is said in. A practice (the doctrine of an
- * instructor) sits on top of it. Laws and handbooks are entered from memory; a school can hold its own against them.
+ * What the law and the handbook of a place fix, and the words it is said in. A practice (what an
+ * instructor adds, see `Practice`) sits on top of it. Laws and handbooks are entered from memory; a school can hold its own against them.
  */
 interface RulePack
 {

@@ -31,10 +31,10 @@ final readonly class Changed
 
     /**
      * @param  list<Evidence>  $evidence  of the lesson and of those before it; later marks are left out
-     * @param  list<Overruling>  $words
+     * @param  list<Overruling>  $overrulings
      * @return list<self> what changed most first, first looks last
      */
-    public static function in(string $lesson, array $evidence, array $words, RulePack $pack): array
+    public static function in(string $lesson, array $evidence, array $overrulings, RulePack $pack): array
     {
         $today = array_values(array_filter($evidence, static fn (Evidence $one): bool => $one->lesson === $lesson));
         if ($today === []) {
@@ -43,9 +43,9 @@ final readonly class Changed
         $times = array_map(static fn (Evidence $one): \DateTimeImmutable => $one->at, $today);
         [$began, $ended] = [min($times), max($times)];
         $earlier = array_values(array_filter($evidence, static fn (Evidence $one): bool => $one->lesson !== $lesson && $one->at <= $began));
-        $words = array_values(array_filter($words, static fn (Overruling $one): bool => $one->at <= $began));
-        $before = Fit::of($earlier, $pack, $ended, words: $words);
-        $after = Fit::of([...$earlier, ...$today], $pack, $ended, words: $words);
+        $overrulings = array_values(array_filter($overrulings, static fn (Overruling $one): bool => $one->at <= $began));
+        $before = Fit::of($earlier, $pack, $ended, overrulings: $overrulings);
+        $after = Fit::of([...$earlier, ...$today], $pack, $ended, overrulings: $overrulings);
         $ranks = $cells = [];
         foreach ($today as $one) {
             if (! $one->taught) {

@@ -26,21 +26,21 @@ final readonly class Fit
 
     /**
      * @param  list<Evidence>  $evidence
-     * @param  list<Overruling>  $words
+     * @param  list<Overruling>  $overrulings
      */
-    private function __construct(array $evidence, array $words, private Parts $parts, private \DateTimeImmutable $today, private Model $model)
+    private function __construct(array $evidence, array $overrulings, private Parts $parts, private \DateTimeImmutable $today, private Model $model)
     {
-        $this->rows = new Rows($evidence, $words, $parts, $today, $model);
+        $this->rows = new Rows($evidence, $overrulings, $parts, $today, $model);
         $this->mode = new Mode($this->rows, 1.0 / $model->cell ** 2);
     }
 
     /**
      * @param  list<Evidence>  $evidence  up to today, in any order
-     * @param  list<Overruling>  $words  of instructors who know better, up to today
+     * @param  list<Overruling>  $overrulings  of instructors who know better, up to today
      */
-    public static function of(array $evidence, RulePack $pack, \DateTimeImmutable $today, Model $model = new Model, array $words = []): self
+    public static function of(array $evidence, RulePack $pack, \DateTimeImmutable $today, Model $model = new Model, array $overrulings = []): self
     {
-        return new self($evidence, $words, new Parts($pack, $model), $today, $model);
+        return new self($evidence, $overrulings, new Parts($pack, $model), $today, $model);
     }
 
     /** What is believed today, in the reference conditions; or on another day. */

@@ -20,10 +20,10 @@ final readonly class History
 
     /**
      * @param  list<Evidence>  $evidence
-     * @param  list<Overruling>  $words
+     * @param  list<Overruling>  $overrulings
      * @return list<self> oldest first
      */
-    public static function of(array $evidence, array $words, RulePack $pack, RoutineCode $routine, Step $step): array
+    public static function of(array $evidence, array $overrulings, RulePack $pack, RoutineCode $routine, Step $step): array
     {
         $marks = $ended = [];
         foreach ($evidence as $one) {
@@ -38,7 +38,7 @@ final readonly class History
             $by = $ended[$lesson];
             $fit = Fit::of(
                 array_values(array_filter($evidence, static fn (Evidence $one): bool => $one->at <= $by)), $pack, $by,
-                words: array_values(array_filter($words, static fn (Overruling $one): bool => $one->at <= $by)),
+                overrulings: array_values(array_filter($overrulings, static fn (Overruling $one): bool => $one->at <= $by)),
             );
             $found[] = new self((string) $lesson, $by, $fit->belief($routine, $step), count(array_keys($ranks, Ladder::TOP, true)), count($ranks));
         }

@@ -35,7 +35,7 @@ final class Mode
     public function __construct(private readonly Rows $rows, public readonly float $ownPrior)
     {
         $this->shared = array_fill(0, count($rows->index), 0.0);
-        $this->own = array_fill_keys(array_unique([...array_column($rows->rows, 'cell'), ...array_column($rows->words, 'cell')]), 0.0);
+        $this->own = array_fill_keys(array_unique([...array_column($rows->rows, 'cell'), ...array_column($rows->overrulings, 'cell')]), 0.0);
         $this->system = Linear::of([]);
         for ($round = 0; $round < self::ROUNDS && $this->shared !== []; $round++) {
             if ($this->step() < self::ENOUGH) {
@@ -113,8 +113,8 @@ final class Mode
             [$slope, $curvature] = Ladder::derivatives($row['rank'], $eta);
             $add($row, $row['weight'] * $slope, $row['weight'] * $curvature);
         }
-        foreach ($this->rows->words as $word) {
-            $add($word, $word['precision'] * ($word['target'] - $this->sum($word)), $word['precision']);
+        foreach ($this->rows->overrulings as $overruling) {
+            $add($overruling, $overruling['precision'] * ($overruling['target'] - $this->sum($overruling)), $overruling['precision']);
         }
 
         return [$gradient, $ownGradient, $matrix];

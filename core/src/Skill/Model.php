@@ -29,9 +29,9 @@ final readonly class Model
         public float $lessons = 10.0,
         public float $days = 150.0,
         /** How closely an instructor's own word on a cell is taken: its standard deviation, logits. */
-        public float $word = 0.3,
+        public float $overruling = 0.3,
         /** It counts less, by a factor e, for so many rounds of the cell driven since. */
-        public float $wordRounds = 5.0,
+        public float $overrulingRounds = 5.0,
         /** What is not known of today for all the evidence: form of the day, and the days since the last of it, logits squared. */
         public float $ofTheDay = 0.3,
         public float $perDay = 0.006,

@@ -28,14 +28,14 @@ final readonly class Record
 
     /**
      * @param  list<Evidence>  $evidence  in the order of time, up to today
-     * @param  list<Overruling>  $words  up to today
+     * @param  list<Overruling>  $overrulings  up to today
      * @param  array<string, array<string, Outcome>>  $ratings  the learner's own, by lesson and step, oldest first
      */
     public function __construct(
-        private array $evidence, private RulePack $pack, private \DateTimeImmutable $today, private array $words = [], private array $ratings = [],
+        private array $evidence, private RulePack $pack, private \DateTimeImmutable $today, private array $overrulings = [], private array $ratings = [],
         ?Fit $fit = null,
     ) {
-        $this->fit = $fit ?? Fit::of($evidence, $pack, $today, words: $words);
+        $this->fit = $fit ?? Fit::of($evidence, $pack, $today, overrulings: $overrulings);
         $this->cells = $this->cells();
     }
 
@@ -128,10 +128,10 @@ final readonly class Record
         ksort($found);
         $before = $this->before();
         $known = $before === null ? [] : array_flip($before->marked());
-        $alone = $this->words === [] ? null : Fit::of($this->evidence, $this->pack, $this->today);
+        $alone = $this->overrulings === [] ? null : Fit::of($this->evidence, $this->pack, $this->today);
         $said = [];
-        foreach ($this->words as $word) {
-            $said[$word->cell()] = $word;
+        foreach ($this->overrulings as $overruling) {
+            $said[$overruling->cell()] = $overruling;
         }
         $cells = [];
         foreach ($found as $cell => $marks) {
@@ -140,7 +140,7 @@ final readonly class Record
             // Of the marks alone: an instructor's word is no progress.
             $rose = isset($known[$cell])
                 && $before !== null ? ($alone ?? $this->fit)->belief($routine, $step)->unaided() - $before->belief($routine, $step)->unaided() : null;
-            $word = $said[$cell] ?? null;
+            $overruling = $said[$cell] ?? null;
             $cells[] = new Cell(
                 $routine, $step, $belief, count($marks),
                 count(array_unique(array_map(static fn (Evidence $one): string => $one->lesson, $marks))),
@@ -148,8 +148,8 @@ final readonly class Record
                 Trend::of($rose),
                 $this->daysSince($driven[$routine->value] ?? $this->today) > Need::DAYS,
                 (new Belief($belief->mean + $this->fit->faded($routine), $belief->variance))->unaided() - $belief->unaided(),
-                $word === null ? null : Level::of($word->chance),
-                $word === null || $alone === null ? null : $alone->belief($routine, $step)->unaided(),
+                $overruling === null ? null : Level::of($overruling->chance),
+                $overruling === null || $alone === null ? null : $alone->belief($routine, $step)->unaided(),
             );
         }
 

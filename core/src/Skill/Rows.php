@@ -18,8 +18,8 @@ final class Rows
     /** @var list<array{cell: string, parts: array<int, float>, rank: int, offset: float, weight: float}> parts by place in rising order, with what each counts */
     public array $rows = [];
 
-    /** @var list<array{cell: string, parts: array<int, float>, target: float, precision: float}> an instructor's own words: what the parts add up to */
-    public array $words = [];
+    /** @var list<array{cell: string, parts: array<int, float>, target: float, precision: float}> an instructor's own overrulings: what the parts add up to */
+    public array $overrulings = [];
 
     /** @var array<string, int> place of each part in the vector */
     public array $index = [];
@@ -35,9 +35,9 @@ final class Rows
 
     /**
      * @param  list<Evidence>  $evidence  in any order
-     * @param  list<Overruling>  $words
+     * @param  list<Overruling>  $overrulings
      */
-    public function __construct(array $evidence, array $words, private readonly Parts $parts, \DateTimeImmutable $today, private readonly Model $model)
+    public function __construct(array $evidence, array $overrulings, private readonly Parts $parts, \DateTimeImmutable $today, private readonly Model $model)
     {
         usort(
             $evidence,
@@ -65,13 +65,13 @@ final class Rows
                 'weight' => exp(-(count($lesson) - 1 - $lesson[$one->lesson]) / $model->lessons - $days($one->at) / $model->days),
             ];
         }
-        foreach ($words as $word) {
-            [$before, $gap] = $this->by($word, $evidence);
-            $after = ($driven[$word->cell()] ?? 0) - $before;
-            $this->words[] = [
-                'cell' => $word->cell(), 'parts' => $this->shared($word->routine, $word->step),
-                'target' => $word->ability() - $model->start + $this->grown($driven[$word->cell()] ?? 0, $before) + $this->loss((float) $gap),
-                'precision' => exp(-$days($word->at) / $model->days - $after / $model->wordRounds) / $model->word ** 2,
+        foreach ($overrulings as $overruling) {
+            [$before, $gap] = $this->by($overruling, $evidence);
+            $after = ($driven[$overruling->cell()] ?? 0) - $before;
+            $this->overrulings[] = [
+                'cell' => $overruling->cell(), 'parts' => $this->shared($overruling->routine, $overruling->step),
+                'target' => $overruling->ability() - $model->start + $this->grown($driven[$overruling->cell()] ?? 0, $before) + $this->loss((float) $gap),
+                'precision' => exp(-$days($overruling->at) / $model->days - $after / $model->overrulingRounds) / $model->overruling ** 2,
             ];
         }
     }
@@ -86,17 +86,17 @@ final class Rows
      * @param  list<Evidence>  $evidence
      * @return array{int, int} how often the cell had been driven by then, and seconds since its routine was
      */
-    private function by(Overruling $word, array $evidence): array
+    private function by(Overruling $overruling, array $evidence): array
     {
         [$before, $last] = [0, null];
         foreach ($evidence as $one) {
-            if ($one->at <= $word->at) {
-                $before += (int) ($one->cell() === $word->cell());
-                $last = $one->routine === $word->routine ? $one->at->getTimestamp() : $last;
+            if ($one->at <= $overruling->at) {
+                $before += (int) ($one->cell() === $overruling->cell());
+                $last = $one->routine === $overruling->routine ? $one->at->getTimestamp() : $last;
             }
         }
 
-        return [$before, $last === null ? 0 : $word->at->getTimestamp() - $last];
+        return [$before, $last === null ? 0 : $overruling->at->getTimestamp() - $last];
     }
 
     /** Lost of a routine by a moment since it was last driven, logits. */

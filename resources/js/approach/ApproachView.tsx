@@ -17,7 +17,7 @@ import { StepDetail } from './StepDetail';
 import { usePlay } from './usePlay';
 
 interface Props {
-    /** What belongs to the place, the car and the doctrine; the conditions are laid over it. */
+    /** What belongs to the place, the car and the practice; the conditions are laid over it. */
     inputs: ApproachAsked;
     conditions: Conditions;
     onConditions: (conditions: Conditions) => void;

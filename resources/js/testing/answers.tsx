@@ -24,7 +24,7 @@ interface Recorded {
     sessions: Api.Device[];
     'demo-cell': Api.CellEvidence;
     'demo-changed': Api.Changed[];
-    'demo-doctrines': Api.Doctrines;
+    'demo-rules': Api.RulesOnOffer;
     'demo-learner': Api.LearnerRecord;
     'demo-learners': Api.LearnerLine[];
     'demo-lesson-driven': Api.Lesson;

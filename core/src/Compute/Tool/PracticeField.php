@@ -20,7 +20,7 @@ final class PracticeField
 {
     public static function field(): ObjectField
     {
-        return new ObjectField('practice', 'the doctrine in use', self::shape());
+        return new ObjectField('practice', 'the practice in use: an answer to each question good instructors answer differently', self::shape());
     }
 
     public static function shape(): Shape

@@ -39,22 +39,22 @@ final class SkillReader
     }
 
     /** @return list<Overruling> of instructors, up to today */
-    public static function words(Values $input, RulePack $pack, \DateTimeImmutable $today): array
+    public static function overrulings(Values $input, RulePack $pack, \DateTimeImmutable $today): array
     {
-        $words = [];
+        $overrulings = [];
         $has = self::steps($pack);
         foreach ($input->objects('overrulings') as $i => $said) {
             $at = self::day($said->text('at') ?? '', "overrulings.{$i}.at");
             [$routine, $step] = self::cell($said, "overrulings.{$i}", $has);
             if ($at->getTimestamp() <= $today->getTimestamp() + self::AHEAD_S) {
-                $words[] = new Overruling(
+                $overrulings[] = new Overruling(
                     $at, $routine, $step,
                     ($said->choice('level', Level::class) ?? throw BadInput::field("overrulings.{$i}.level", 'is missing.'))->chance(),
                 );
             }
         }
 
-        return $words;
+        return $overrulings;
     }
 
     /** @return array<string, array<string, Outcome>> a learner's own ratings, by lesson and step */

@@ -138,11 +138,11 @@ final class SkillTool implements Tool
         $pack = CommonFields::pack($input);
         $today = SkillReader::day($input->text('today') ?? '', 'today');
         [$evidence, $ignored] = SkillReader::marks($input, $pack, $today);
-        $words = SkillReader::words($input, $pack, $today);
-        $fit = Fit::of($evidence, $pack, $today, words: $words);
+        $overrulings = SkillReader::overrulings($input, $pack, $today);
+        $fit = Fit::of($evidence, $pack, $today, overrulings: $overrulings);
 
         return new Answer($pack->code(), $pack->version(), SkillPresenter::body(
-            new Record($evidence, $pack, $today, $words, SkillReader::ratings($input), $fit),
+            new Record($evidence, $pack, $today, $overrulings, SkillReader::ratings($input), $fit),
         ) + [
             'predicted' => array_map(static function (Values $next) use ($fit): array {
                 $routine = $next->choice('routine', RoutineCode::class) ?? RoutineCode::EmergeRight;
@@ -191,7 +191,7 @@ final class SkillTool implements Tool
             new Assumption('spread of a step in a section', $model->stepInSection, 'logits', $assumed),
             new Assumption('gained with practice', $model->practice, 'logits for each factor e', $assumed),
             new Assumption('lost without it', $model->fading, 'logits for each factor e of months', $assumed),
-            new Assumption('an instructor’s own word is taken to within', $model->word, 'logits', $assumed),
+            new Assumption('an instructor’s own word is taken to within', $model->overruling, 'logits', $assumed),
             new Assumption('a mark counts less after', $model->lessons, 'lessons', $assumed),
         ];
     }

@@ -2,10 +2,10 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { api } from '@/api/client';
-import type { Doctrine } from '@/api/types';
+import type { ChosenRules } from '@/api/types';
 import { useSession } from '@/session/session';
-import { DoctrineForm } from '@/practice/DoctrineForm';
-import { useDoctrines } from '@/practice/useDoctrines';
+import { RulesForm } from '@/practice/RulesForm';
+import { useRulesOnOffer } from '@/practice/useRulesOnOffer';
 import { useNotice } from '@/ui/Notice';
 import { Failed, Waiting } from '@/ui/State';
 
@@ -14,15 +14,15 @@ export function RulesPage() {
     const { user, school, rules } = useSession();
     const client = useQueryClient();
     const notice = useNotice();
-    const doctrines = useDoctrines();
+    const onOffer = useRulesOnOffer();
     const [whose, setWhose] = useState<'school' | 'mine'>(user.role === 'owner' ? 'school' : 'mine');
-    if (doctrines.isLoading) return <Waiting />;
-    if (!doctrines.data) return <Failed error={doctrines.error} retry={() => void doctrines.refetch()} />;
-    const { packs, questions } = doctrines.data;
-    const keep = async (doctrine: Doctrine) => {
+    if (onOffer.isLoading) return <Waiting />;
+    if (!onOffer.data) return <Failed error={onOffer.error} retry={() => void onOffer.refetch()} />;
+    const { packs, questions } = onOffer.data;
+    const keep = async (chosen: ChosenRules) => {
         await (whose === 'school'
-            ? api.PUT('/doctrines/school', { body: { ...doctrine, pack: doctrine.pack ?? doctrines.data.school.pack ?? rules.pack } })
-            : api.PUT('/doctrines/mine', { body: doctrine }));
+            ? api.PUT('/rules/school', { body: { ...chosen, pack: chosen.pack ?? onOffer.data.school.pack ?? rules.pack } })
+            : api.PUT('/rules/mine', { body: chosen }));
         await client.invalidateQueries();
         notice({ text: 'Kept: plans and cards follow it from now on.' });
     };
@@ -47,10 +47,10 @@ export function RulesPage() {
                     </button>
                 </div>
             )}
-            <DoctrineForm
+            <RulesForm
                 key={whose}
-                value={doctrines.data[whose]}
-                above={whose === 'mine' ? doctrines.data.school : null}
+                value={onOffer.data[whose]}
+                above={whose === 'mine' ? onOffer.data.school : null}
                 packs={packs}
                 questions={questions}
                 onKeep={keep}

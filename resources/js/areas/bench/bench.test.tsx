@@ -50,7 +50,7 @@ const others = {
     'GET vehicles': answer('demo-vehicles'),
     'GET vehicle-kinds': answer('demo-vehicle-kinds'),
     'GET places': answer('demo-places'),
-    'GET doctrines': answer('demo-doctrines'),
+    'GET rules': answer('demo-rules'),
 };
 const recorded = {
     gap: 'tool-gap',

@@ -2,8 +2,8 @@ import { useState } from 'react';
 import { api, at } from '@/api/client';
 import type { LearnerFacts } from '@/api/types';
 import { useRules } from '@/rules/rules';
-import { DoctrineForm } from '@/practice/DoctrineForm';
-import { useDoctrines } from '@/practice/useDoctrines';
+import { RulesForm } from '@/practice/RulesForm';
+import { useRulesOnOffer } from '@/practice/useRulesOnOffer';
 import { useNotice } from '@/ui/Notice';
 import { Sheet } from '@/ui/Sheet';
 
@@ -12,7 +12,7 @@ export function LearnsBy({ learner, onKept }: { learner: LearnerFacts; onKept: (
     const [open, setOpen] = useState(false);
     const rules = useRules();
     const notice = useNotice();
-    const doctrines = useDoctrines();
+    const onOffer = useRulesOnOffer();
     const own = Object.keys(learner.practice).length + (learner.pack ? 1 : 0);
     return (
         <>
@@ -20,14 +20,14 @@ export function LearnsBy({ learner, onKept }: { learner: LearnerFacts; onKept: (
                 Learns by{own > 0 && ` · ${own} of their own`}
             </button>
             <Sheet title={`${learner.name} learns by`} about="What is left as it is follows the instructor and the school." open={open} onOpenChange={setOpen}>
-                {open && doctrines.data && (
-                    <DoctrineForm
+                {open && onOffer.data && (
+                    <RulesForm
                         value={{ pack: learner.pack, practice: learner.practice }}
                         above={{ pack: rules.pack, practice: rules.practice }}
-                        packs={doctrines.data.packs}
-                        questions={doctrines.data.questions}
-                        onKeep={async (doctrine) => {
-                            await api.PUT('/learners/{learner}/doctrine', { ...at({ learner: learner.id }), body: doctrine });
+                        packs={onOffer.data.packs}
+                        questions={onOffer.data.questions}
+                        onKeep={async (chosen) => {
+                            await api.PUT('/learners/{learner}/rules', { ...at({ learner: learner.id }), body: chosen });
                             await onKept();
                             setOpen(false);
                             notice({ text: `Plans of ${learner.name} follow it from now on.` });

@@ -6,7 +6,7 @@ import type { Drawable, StripStep } from '@/strip/plan';
 import type { Conditions } from '@/bench/approach';
 import { useRules } from '@/rules/rules';
 import { speedField, speedRange, unitWords } from '@/rules/speed';
-import { useDoctrines } from '@/practice/useDoctrines';
+import { useRulesOnOffer } from '@/practice/useRulesOnOffer';
 import { wantedFrom } from '@/strip/layout';
 import { Strip } from '@/strip/Strip';
 import { drawn } from '@/strip/plan';
@@ -24,7 +24,7 @@ const usePlan = (inputs: ApproachAsked) =>
 /** The same approach twice: another speed, a wet road, or another practice beside the one in force. */
 export function BesideIt({ card, inputs, conditions }: { card: RoutineCard; inputs: ApproachAsked; conditions: Conditions }) {
     const rules = useRules();
-    const doctrines = useDoctrines();
+    const onOffer = useRulesOnOffer();
     const [other, setOther] = useState('');
     const [open, setOpen] = useState(false);
     const field = speedField(rules.speed_unit);
@@ -38,7 +38,7 @@ export function BesideIt({ card, inputs, conditions }: { card: RoutineCard; inpu
     };
     const faster = Math.min(range.to, conditions.speed + 10);
     const slower = Math.max(range.from, conditions.speed - 10);
-    const practices = (doctrines.data?.questions ?? [])
+    const practices = (onOffer.data?.questions ?? [])
         .filter((question) => question.moves && card.choices.some((choice) => choice.question === question.key))
         .flatMap((question) =>
             question.options

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { Doctrine, PackFacts, Question } from '@/api/types';
+import type { ChosenRules, PackFacts, Question } from '@/api/types';
 import { STEP_WORDS } from '@/strip/words';
 import { Field } from '@/ui/Field';
 import { FormFoot } from '@/ui/FormFoot';
@@ -8,17 +8,17 @@ import { Preview } from './Preview';
 import { QuestionFields } from './QuestionFields';
 
 interface Props {
-    value: Doctrine;
+    value: ChosenRules;
     /** What holds where nothing is chosen here; null for the school, which has nobody above it. */
-    above: Doctrine | null;
+    above: ChosenRules | null;
     packs: PackFacts[];
     questions: Question[];
-    onKeep: (doctrine: Doctrine) => Promise<unknown>;
+    onKeep: (chosen: ChosenRules) => Promise<unknown>;
 }
 
 /** A rule pack and an answer to each question, with what each choice changes shown beside it. */
-export function DoctrineForm({ value, above, packs, questions, onKeep }: Props) {
-    const { values, set, errors, message, busy, submit } = useForm<Doctrine>({ pack: value.pack, practice: value.practice });
+export function RulesForm({ value, above, packs, questions, onKeep }: Props) {
+    const { values, set, errors, message, busy, submit } = useForm<ChosenRules>({ pack: value.pack, practice: value.practice });
     const [looked, setLooked] = useState(questions[0]!);
     const pack = packs.find((candidate) => candidate.code === (values.pack ?? above?.pack)) ?? packs[0]!;
     const standing = (question: Question) => String(above?.practice[question.key] ?? question.default);
@@ -34,7 +34,7 @@ export function DoctrineForm({ value, above, packs, questions, onKeep }: Props) 
         >
             <div className="grid gap-x-8 gap-y-3 sm:grid-cols-[minmax(0,1fr)_minmax(0,2fr)]">
                 <Field label="Rules of the road" errors={errors.pack}>
-                    <select value={values.pack ?? ''} onChange={(event) => set('pack', (event.target.value || null) as Doctrine['pack'])}>
+                    <select value={values.pack ?? ''} onChange={(event) => set('pack', (event.target.value || null) as ChosenRules['pack'])}>
                         {above && <option value="">As above: {packs.find((candidate) => candidate.code === above.pack)?.name}</option>}
                         {packs.map((candidate) => (
                             <option key={candidate.code} value={candidate.code}>

@@ -4,8 +4,8 @@ namespace App\Http\Controllers;
 
 use App\Contract\Taken;
 use App\Models\Learner;
+use App\School\ChosenRules;
 use App\School\CurrentSchool;
-use App\School\Doctrine;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use NobleTurn\Core\Routine\Wording;
@@ -17,8 +17,8 @@ use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Rules\RulePacks;
 use NobleTurn\Core\Trade\RoutineCode;
 
-/** Which rules and which doctrine: what can be chosen, and what the school, an instructor and a learner have chosen. */
-final class DoctrineController extends Controller
+/** Which rules and which practice: what can be chosen, and what the school, an instructor and a learner have chosen. */
+final class RulesController extends Controller
 {
     public function __construct(private readonly CurrentSchool $current)
     {
@@ -28,7 +28,7 @@ final class DoctrineController extends Controller
     {
         $school = $this->current->school();
         $user = $this->user($request);
-        $pack = Doctrine::of($school, $user)->pack();
+        $pack = ChosenRules::of($school, $user)->pack();
 
         return response()->json([
             'packs' => array_map(self::pack(...), RulePacks::all()),
@@ -64,9 +64,9 @@ final class DoctrineController extends Controller
     private function said(Request $request, bool $required = false): array
     {
         /** @var array{pack?: ?string} $said */
-        $said = $request->validate(Taken::doctrine($required));
+        $said = $request->validate(Taken::chosen($required));
 
-        return ['pack' => $said['pack'] ?? null, 'practice' => Doctrine::checked($request->json()->all()['practice'] ?? [])];
+        return ['pack' => $said['pack'] ?? null, 'practice' => ChosenRules::checked($request->json()->all()['practice'] ?? [])];
     }
 
     /** @return array<string, mixed> */

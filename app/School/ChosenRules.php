@@ -15,7 +15,7 @@ use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Rules\RulePacks;
 
 /** The pack and practice in force: the school's, over it the instructor's, over it the learner's. */
-final readonly class Doctrine
+final readonly class ChosenRules
 {
     /** @param  array<string, mixed>  $answers  by question of a practice */
     private function __construct(public string $pack, public array $answers)
