@@ -162,6 +162,7 @@ final readonly class NorthAmerica implements RulePack
             'give-way line' => 'yield line',
             'give-way' => 'yield',
             'slip road' => 'ramp',
+            'marker' => 'last sign before it',
             'slip' => 'ramp',
             'dual carriageway' => 'divided highway',
             'motorway' => 'freeway',

@@ -299,8 +299,8 @@ final class Practices
                 ),
             ]),
             new Question('leave_marker', 'Signal to leave', Step::Signal, [R::Leave], [
-                new Option('300', 'At the {marker:1} marker', 'Those behind know it before they have to act.', 'Signal at the {marker:1} marker.'),
-                new Option('200', 'At the {marker:2} marker', 'Near enough to be meant.', 'Signal at the {marker:2} marker.'),
+                new Option('300', 'At the {marker:1} {marker}', 'Those behind know it before they have to act.', 'Signal at the {marker:1} {marker}.'),
+                new Option('200', 'At the {marker:2} {marker}', 'Near enough to be meant.', 'Signal at the {marker:2} {marker}.'),
             ], needsMarkers: true),
             new Question('leave_signal', 'Next signal on the leaving {slip}', Step::Signal, [R::Leave], [
                 new Option(

@@ -189,17 +189,17 @@ final class Lanes
             'The lower limit: speed feels slower than it is; read the dial.',
             [
                 Write::mirrors(
-                    'At the first sign; {near} lane by {lane by}; interior and {near} mirror again at the marker.',
+                    'At the first sign; {near} lane by {lane by}; interior and {near} mirror again at the {marker}.',
                     'Those who will pass us and then cut in are behind now.',
-                    'First mirror at the last marker.',
+                    'First mirror when the signal is due.',
                     'The sign was read and not used.',
                     'Sign, mirror, lane: {lane by} before.',
                     'Call each sign’s distance in seconds.',
                 ),
                 Write::signal(
-                    'At the marker the school teaches; cancel on the {slip road}; a new one for the {junction} at its end.',
+                    'In good time, at the {marker}; cancel on the {slip road}; a new one for the {junction} at its end.',
                     'It separates leaving from turning.',
-                    'One signal from the marker to the {junction}.',
+                    'One signal from the {marker} to the {junction}.',
                     'Lane late, so signal and lane were one.',
                     'Say “cancelled” as the line is crossed.',
                     'Three exits with the instructor counting the ticks.',
