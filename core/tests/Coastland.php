@@ -10,6 +10,7 @@ use NobleTurn\Core\Quantity\Duration;
 use NobleTurn\Core\Quantity\Speed;
 use NobleTurn\Core\Rules\ExitSigns;
 use NobleTurn\Core\Rules\Figure;
+use NobleTurn\Core\Rules\Flank;
 use NobleTurn\Core\Rules\LengthUnit;
 use NobleTurn\Core\Rules\NorthAmerica;
 use NobleTurn\Core\Rules\PeopleRule;
@@ -182,6 +183,16 @@ final readonly class Coastland implements RulePack
     }
 
     /** A made-up word for each that any pack replaces: "qslip-road" for the slip road. */
+    public function turnsAcrossInto(): Flank
+    {
+        return Flank::Near;
+    }
+
+    public function turnersShare(): bool
+    {
+        return false;
+    }
+
     public function words(): array
     {
         $words = array_keys((new NorthAmerica)->words());

@@ -181,6 +181,16 @@ final readonly class MirroredBritain implements RulePack
         return $this->britain->signalsOnApproachToRoundabout();
     }
 
+    public function turnsAcrossInto(): Flank
+    {
+        return $this->britain->turnsAcrossInto();
+    }
+
+    public function turnersShare(): bool
+    {
+        return $this->britain->turnersShare();
+    }
+
     public function words(): array
     {
         return $this->britain->words();

@@ -5,6 +5,7 @@ namespace App\Contract\Shapes;
 use App\Contract\Shapes;
 use App\Contract\ToolShapes;
 use NobleTurn\Core\Compute\Out;
+use NobleTurn\Core\Compute\Toolbox;
 use NobleTurn\Core\Road\Road;
 use NobleTurn\Core\Road\RoadKind;
 
@@ -37,7 +38,7 @@ final class Places
             'Drawing' => Out::object([
                 'id' => Shapes::id(), 'place_id' => Shapes::id(),
                 'lesson_id' => ['type' => ['string', 'null'], 'description' => 'for the brief of this lesson only'], 'title' => Out::text(''),
-                'page' => Out::text('of the bench'), 'state' => Out::text('query of its address'),
+                'page' => Out::choice(Toolbox::names(), 'of the bench'), 'state' => Out::text('query of its address'),
                 'asked' => Shapes::refOrNull('Asked') + ['description' => 'what its tool was asked; null for one of before this was kept: it stays a link'],
             ]),
             'Vehicle' => $vehicle,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace NobleTurn\Core\Judgement;
 
 use NobleTurn\Core\Motion\PullAway;
+use NobleTurn\Core\Rules\AsksOfOthers;
 use NobleTurn\Core\Vehicle\Vehicle;
 
 /** A gap held against a manoeuvre: both sides, what else has to be waited for, and the verdict. */
@@ -33,6 +34,9 @@ final readonly class Gap
         public float $turnedRadians,
         public float $laneWidthMetres,
         public int $lanes,
+        public AsksOfOthers $may,
+        /** Time behind us that is enough once joined, s. */
+        public float $headwaySeconds,
     ) {
     }
 
@@ -57,6 +61,12 @@ final readonly class Gap
         return $this->radiusMetres * (M_PI / 2.0 - $this->turnedRadians);
     }
 
+    /** Seen so far along the road, whoever comes into view as we go has only to come off the gas, m. */
+    public function sightMetres(): float
+    {
+        return max(array_map(static fn (SideGap $side): float => $side->neededSeconds(AsksOfOthers::OffGas), $this->sides)) * $this->otherMps;
+    }
+
     public function message(): string
     {
         if ($this->waitFor !== []) {
@@ -65,14 +75,29 @@ final readonly class Gap
         $worst = $this->worst();
         $gives = sprintf(
             '%.1f s from %s, %.1f s needed', round($worst->availableSeconds, 2), $worst->from === 'ahead' ? 'ahead' : "the {$worst->from}",
-            round($worst->neededSeconds, 2),
+            round($worst->neededSeconds(), 2),
         );
+        $them = match ($worst->asked()) {
+            Asked::Nothing => 'Nobody has to change anything',
+            Asked::OffGas => 'They would only come off the gas',
+            Asked::Brake => sprintf('They would have to brake with %.1f m/s²', round($worst->askedMps2, 2)),
+            Asked::Cannot => 'They could not avoid us',
+        };
 
         return match ($worst->verdict()) {
-            'go' => "Go: {$gives}.",
-            'marginal' => "Marginal: {$gives}. Nobody has to brake, and nothing is left over: the next one.",
-            default => "Wait: {$gives}. "
-                .(is_infinite($worst->askedMps2) ? 'They could not avoid us.' : sprintf('They would have to brake with %.1f m/s².', round($worst->askedMps2, 2))),
+            'go' => $worst->asked() === Asked::Nothing ? "Go: {$gives}." : "Go: {$gives}. {$them}.",
+            'marginal' => "Marginal: {$gives}. {$them}, and nothing is left over: the next one.",
+            default => $worst->asked() === Asked::OffGas ? "Not this one: {$gives}. {$them}; the next one asks nothing." : "Wait: {$gives}. {$them}.",
         };
+    }
+
+    /** The three figures a gap has, in one line. */
+    public function figures(): string
+    {
+        $worst = $this->worst();
+        $seconds = static fn (AsksOfOthers $asks): string => number_format($worst->neededSeconds($asks), 1).' s';
+
+        return "Nobody changes anything: {$seconds(AsksOfOthers::Nothing)}. They come off the gas: {$seconds(AsksOfOthers::OffGas)}. "
+            ."As road design reckons: {$seconds(AsksOfOthers::Design)}.";
     }
 }

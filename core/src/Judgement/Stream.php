@@ -5,25 +5,30 @@ declare(strict_types=1);
 namespace NobleTurn\Core\Judgement;
 
 use NobleTurn\Core\Motion\PullAway;
-use NobleTurn\Core\Trade\Side;
+use NobleTurn\Core\Rules\AsksOfOthers;
 
 /**
- * What one stream asks of a gap: our car has to be out of its way, or ahead of it at its speed, before its next vehicle
- * would have to change anything. Places are metres before the point where the paths meet.
+ * What one stream asks of a gap. Crossed: our tail is out of its way a margin of time before its next vehicle arrives. Joined:
+ * that vehicle ends a headway of time behind us when our speeds are equal, and never closer than bodies may be until then.
+ * Places are metres before the point where the paths meet.
  */
 final readonly class Stream
 {
     /** The other driver's answer to us (assumed), s; room that must stay between bodies (assumed), m. */
-    public const REACTION = 1.0;
+    public const REACTION = 1.5;
 
     public const ROOM = 2.0;
 
+    /** The least time behind us once joined, and between our tail and the next nose where crossed, s (assumed). */
+    public const HEADWAY = 1.0;
+
+    public const CROSSING_MARGIN = 1.0;
+
     /** Moments at which a joined stream is looked at, s apart: between them nothing turns round. */
-    private const LOOK = 0.2;
+    private const LOOK = 0.1;
 
     private function __construct(
-        public Side $from,
-        /** Joined: we drive on in this stream; otherwise only crossed. */
+        /** We drive on in this stream; otherwise it is only crossed. */
         public bool $joined,
         private PullAway $ours,
         private float $speed,
@@ -32,82 +37,96 @@ final readonly class Stream
         private float $length,
         /** Of that path so much lies along the stream, m. */
         private float $along,
+        /** Headway or margin, s. */
+        private float $spare,
     ) {
     }
 
-    public static function crossed(Side $from, PullAway $ours, float $speed, float $path, float $length): self
+    public static function crossed(PullAway $ours, float $speed, float $path, float $length, float $margin = self::CROSSING_MARGIN): self
     {
-        return new self($from, false, $ours, $speed, $path, $length, 0.0);
+        return new self(false, $ours, $speed, $path, $length, 0.0, $margin);
     }
 
-    public static function joined(Side $from, PullAway $ours, float $speed, float $path, float $along, float $length): self
+    public static function joined(PullAway $ours, float $speed, float $path, float $along, float $length, float $headway = self::HEADWAY): self
     {
-        return new self($from, true, $ours, $speed, $path, $length, $along);
+        return new self(true, $ours, $speed, $path, $length, $along, $headway);
     }
 
-    /** So far from the meeting point the next vehicle must at the least still be, m. */
-    public function criticalMetres(): float
+    /** The least gap that is enough where others may be asked so much, s. */
+    public function neededSeconds(AsksOfOthers $asked): float
     {
-        if (! $this->joined) {
-            return $this->ours->secondsTo($this->path + $this->length) * $this->speed;
-        }
-        $most = 0.0;
-        for ($t = 0.0, $end = $this->ours->lastsSeconds() + 1.0; $t <= $end; $t += self::LOOK) {
-            $most = max($most, $this->speed * $t - $this->rearAt($t) + self::ROOM);
-        }
-
-        return $most;
-    }
-
-    public function criticalSeconds(): float
-    {
-        return $this->speed > 0.0 ? $this->criticalMetres() / $this->speed : 0.0;
+        return $this->neededMetres($asked->mps2(), $asked->floor()) / $this->speed;
     }
 
     /**
-     * Constant deceleration with which the other driver, after a reaction, keeps clear of us; 0 where nothing has to change,
-     * and infinite where no braking helps.
+     * Constant deceleration with which the other driver, after a reaction, leaves us the margin; 0 where nothing has to
+     * change, and infinite where no braking helps.
+     *
+     * @param  float  $most  the hardest their tyres allow, m/s2
      */
-    public function askedMps2(float $distance): float
+    public function askedMps2(float $distance, float $most): float
     {
-        if ($distance >= $this->criticalMetres() - 1e-6) {
+        if ($distance >= $this->neededMetres(0.0) - 1e-6) {
             return 0.0;
         }
-        [$low, $high] = [0.0, 20.0];
-        if (! $this->isClear($distance, $high)) {
+        if ($distance < $this->neededMetres($most)) {
             return INF;
         }
+        [$low, $high] = [0.0, $most];
         for ($i = 0; $i < 24; $i++) {
             $middle = ($low + $high) / 2.0;
-            $this->isClear($distance, $middle) ? $high = $middle : $low = $middle;
+            $this->neededMetres($middle) <= $distance ? $high = $middle : $low = $middle;
         }
 
         return $high;
     }
 
-    private function isClear(float $distance, float $deceleration): bool
+    /** How much time they are behind us at the end if they do nothing, s; null where we only cross. Not below nought: there they would have met us. */
+    public function headwayAtEndSeconds(float $distance): ?float
     {
-        $end = $this->joined ? $this->ours->lastsSeconds() + 1.0 : $this->ours->secondsTo($this->path + $this->length);
         if (! $this->joined) {
-            return $this->theirs($end, $deceleration) <= $distance + 1e-9;
+            return null;
         }
-        for ($t = 0.0; $t <= $end; $t += self::LOOK) {
-            if ($this->theirs($t, $deceleration) > $distance + $this->rearAt($t) - self::ROOM + 1e-9) {
-                return false;
-            }
-        }
+        $end = $this->ours->lastsSeconds();
 
-        return true;
+        return max(0.0, ($distance - $this->speed * $end + $this->rearAt($end)) / $this->speed);
     }
 
-    /** How far they have come. */
-    private function theirs(float $t, float $deceleration): float
+    /** So far off must the next vehicle at the least be, slowed like this and not below a share of its speed, m. */
+    private function neededMetres(float $mps2, float $floor = 0.0): float
     {
-        $braking = max(0.0, $t - self::REACTION);
-        $stops = $deceleration > 0.0 ? $this->speed / $deceleration : INF;
-        $braking = min($braking, $stops);
+        $least = $floor * $this->speed;
+        if (! $this->joined) {
+            return $this->theirMetres($this->ours->secondsTo($this->path + $this->length) + $this->spare, $mps2, $least);
+        }
+        $most = 0.0;
+        for ($t = 0.0, $end = $this->ours->lastsSeconds(); $t <= $end + self::LOOK; $t += self::LOOK) {
+            $behind = $this->theirMetres($t, $mps2, $least) - $this->rearAt($t);
+            $theirs = $this->theirMps($t, $mps2, $least);
+            $straight = $this->ours->metresAt($t) >= $this->path;
+            if ($straight && $this->ours->speedAt($t) >= $theirs - 1e-6) {
+                return max($most, $behind + max(self::ROOM, $this->spare * $theirs));
+            }
+            $most = max($most, $behind + self::ROOM);
+        }
 
-        return $this->speed * min($t, self::REACTION) + $this->speed * $braking - $deceleration * $braking ** 2 / 2.0;
+        return $most + $this->spare * $this->speed;
+    }
+
+    /** How far they have come after so long, m. */
+    private function theirMetres(float $t, float $mps2, float $least): float
+    {
+        if ($t <= self::REACTION || $mps2 <= 0.0) {
+            return $this->speed * $t;
+        }
+        $slowing = min($t - self::REACTION, ($this->speed - $least) / $mps2);
+
+        return $this->speed * self::REACTION + $this->speed * $slowing - $mps2 * $slowing ** 2 / 2.0 + $least * ($t - self::REACTION - $slowing);
+    }
+
+    private function theirMps(float $t, float $mps2, float $least): float
+    {
+        return max($least, $this->speed - $mps2 * max(0.0, $t - self::REACTION));
     }
 
     /** Our rear along the stream from the meeting point: in the turn it swings in evenly. */

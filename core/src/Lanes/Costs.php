@@ -10,6 +10,8 @@ final readonly class Costs
     public const DEFAULTS = [
         'lane_change' => 3.0,
         'late_change' => 4.0,
+        'early_change' => 6.0,
+        'blocked_exit' => 8.0,
         'leaving_off_side' => 2.0,
         'no_room_after' => 3.0,
         'turn_soon' => 2.5,
@@ -21,8 +23,10 @@ final readonly class Costs
 
     public const WORDS = [
         'lane_change' => 'a change of lane on the roundabout',
-        'late_change' => 'that change comes just before the exit',
-        'leaving_off_side' => 'leaving in a lane that is not the {near} one',
+        'late_change' => 'too little way for that change between the exit before and ours',
+        'early_change' => 'moving out across those who leave before us',
+        'blocked_exit' => 'that lane does not move',
+        'leaving_off_side' => 'leaving in another lane than the nearest suitable one',
         'no_room_after' => 'no room to move over after the exit',
         'turn_soon' => 'the wrong side for the turn soon after',
         'change_after' => 'a change of lane before the next {junction}',

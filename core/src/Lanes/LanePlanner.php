@@ -54,9 +54,9 @@ final class LanePlanner
             $counts = ['sector' => $trip->costs->of('sector')];
             if ($to !== $lane) {
                 $counts['lane_change'] = $trip->costs->of('lane_change');
-                if ($last) {
-                    $counts['late_change'] = $trip->costs->of('late_change');
-                }
+                $counts += $last
+                    ? ['late_change' => $trip->costs->of('late_change') * $trip->crampedShare]
+                    : ($to < $lane ? ['early_change' => $trip->costs->of('early_change')] : []);
             }
             $route = $rest->after($sector, $lane, $to, $counts);
             if ($best === null || $route->cost() < $best->cost() - 1e-12) {
@@ -71,6 +71,6 @@ final class LanePlanner
     {
         $exit = $ring->out($trip->sectors, $lane);
 
-        return $exit === null ? null : new Route(0, [], $exit, $trip->exitCosts($exit, $ring->arms[$trip->sectors % count($ring->arms)]->exitRoomMetres));
+        return $exit === null ? null : new Route(0, [], $exit, $trip->exitCosts($ring->arms[$trip->sectors % count($ring->arms)], $exit));
     }
 }

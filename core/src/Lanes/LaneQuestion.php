@@ -11,9 +11,9 @@ use NobleTurn\Core\Rules\RulePack;
 /** Which lane: the junction seen from our own arm, the trip through it, and the lane we come along in. */
 final readonly class LaneQuestion
 {
-    /** Round an ordinary roundabout, unhurried: v = sqrt(a r) with 2 m/s2 (assumed). */
-    private const SIDEWAYS = 2.0;
+    public Round $round;
 
+    /** @param  list<array{arm: int, metres: float}>  $signsOnRing  direction signs past an arm */
     public function __construct(
         public RulePack $pack,
         public Ring $ring,
@@ -24,14 +24,18 @@ final readonly class LaneQuestion
         public Speed $speed,
         /** The lane we come along in. */
         public int $inLane,
+        public array $signsOnRing = [],
+        /** Somebody opposite turns into the same road. */
+        public bool $oncomingTurner = false,
     ) {
+        $this->round = new Round($radiusMetres, $mini, $trip->angleDegrees);
     }
 
     /** @return array<int, Route> by approach lane, cheapest first */
     public function routes(): array
     {
         $routes = $this->layout === Layout::Junction
-            ? JunctionPlanner::routes($this->ring->arms[0], $this->target(), $this->trip)
+            ? JunctionPlanner::routes($this->ring->arms[0], $this->target(), $this->trip, $this->pack)
             : LanePlanner::routes($this->ring, $this->trip);
         uasort($routes, static fn (Route $a, Route $b): int => [round($a->cost(), 9), $a->approachLane] <=> [round($b->cost(), 9), $b->approachLane]);
 
@@ -56,22 +60,6 @@ final readonly class LaneQuestion
         };
     }
 
-    public function onItMetresPerSecond(): float
-    {
-        return sqrt(self::SIDEWAYS * $this->radiusMetres);
-    }
-
-    /** Along the circle from our arm to so many degrees on, m. */
-    public function arcMetres(float $degrees): float
-    {
-        return $degrees * M_PI / 180.0 * $this->radiusMetres;
-    }
-
-    public function secondsOnIt(): float
-    {
-        return $this->arcMetres($this->trip->angleDegrees) / $this->onItMetresPerSecond();
-    }
-
     /** @return list<array{after: string, sector: int, lane: int, to_lane: int, action: string, mirrors: list<string>}> */
     public function path(Route $route): array
     {
@@ -84,7 +72,10 @@ final readonly class LaneQuestion
             ]];
         }
         $rows = [];
+        $before = $this->ring->entered($route->approachLane);
         foreach ($route->moves as $move) {
+            $painted = $move['lane'] <=> $before;
+            $before = $move['to'];
             $last = $move['sector'] === $this->trip->sectors - 1;
             $outward = $move['to'] < $move['lane'];
             $changes = $move['to'] !== $move['lane'];
@@ -92,7 +83,11 @@ final readonly class LaneQuestion
             $rows[] = [
                 'after' => $this->arm($move['sector'])->name, 'sector' => $move['sector'], 'lane' => $move['lane'], 'to_lane' => $move['to'],
                 'action' => $changes ? ($outward ? 'move-out' : 'move-in') : ($last ? 'leave' : 'keep'),
-                'mirrors' => [...($changes ? ['interior', "{$side}-mirror", "{$side}-shoulder"] : []), ...($last ? ['interior', "{$near}-mirror"] : [])],
+                'mirrors' => [
+                    // The paint moves the car over as surely as the wheel does.
+                    ...($painted === 0 || $changes ? [] : ['interior', ($painted < 0 ? $near : $off).'-mirror']),
+                    ...($changes ? ['interior', "{$side}-mirror", "{$side}-shoulder"] : []), ...($last ? ['interior', "{$near}-mirror"] : []),
+                ],
             ];
         }
 

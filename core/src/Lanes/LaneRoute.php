@@ -18,7 +18,12 @@ final readonly class LaneRoute
     /** Less time than this on it leaves none for an exit signal, s (assumed). */
     private const TOO_SHORT_S = 3.0;
 
+    /** A larger mini-roundabout: so far from its middle to that of the lane, m (assumed). */
+    private const LARGER_MINI_M = 5.0;
+
     public OnTheWay $way;
+
+    private ?OnTheRing $ring;
 
     /** @var non-empty-list<array{where: string, side: ?Side, off: string}> where on and where off */
     public array $signals;
@@ -31,14 +36,18 @@ final readonly class LaneRoute
         ApproachPlan $plan,
         private SignsBefore $signs,
     ) {
-        $this->signals = $this->signals();
-        $signal = $this->signals[0]['side'] === null || ! in_array(
-            Step::Signal, $plan->approach->demand->steps(), true,
-        ) ? null : $plan->step(Step::Signal)->window->bestMetres;
+        $side = $this->onApproach();
+        $signal = $side === null || ! in_array(Step::Signal, $plan->approach->demand->steps(), true)
+            ? null
+            : $plan->step(Step::Signal)->window->bestMetres;
         $this->way = new OnTheWay(
-            $plan->chain->profile, $plan->step(Step::Mirrors)->window->bestMetres, $signal, $question->onItMetresPerSecond(), $question->inLane,
+            $plan->chain->profile, $plan->step(Step::Mirrors)->window->bestMetres, $signal, $question->round->mps, $question->inLane,
             $route->approachLane, $plan->chain->timing->readSignSeconds,
         );
+        $this->ring = $question->layout === Layout::Roundabout
+            ? new OnTheRing($question, $route, $side, $this->signalsTheExit($side), $this->way)
+            : null;
+        $this->signals = [$this->approachSignal($side, $this->ring), ...($this->ring->signals ?? [])];
     }
 
     /** From here the direction sign can be read, m before the line. */
@@ -56,7 +65,7 @@ final readonly class LaneRoute
     /** @return list<Met> in the order of time */
     public function met(): array
     {
-        $met = [...$this->signsMet(), ...$this->approach(), ...($this->question->layout === Layout::Roundabout ? $this->round() : [])];
+        $met = [...$this->signsMet(), ...$this->approach(), ...($this->ring->met ?? [])];
         usort($met, static fn (Met $a, Met $b): int => $b->atMetres <=> $a->atMetres);
 
         return $met;
@@ -89,6 +98,19 @@ final readonly class LaneRoute
         return $reasons;
     }
 
+    /** Who goes first where somebody opposite turns into the same road. */
+    public function besideTheTurner(): string
+    {
+        $lanes = count($this->question->target()->openExits());
+
+        return match (true) {
+            $lanes < 2 => 'Somebody opposite turns into the same one lane: they go first. A long vehicle goes first always.',
+            $this->question->pack->turnersShare() => 'Somebody opposite turns in as well: both may go, each into the nearest lane of their own side. '
+                .'Very carefully: some cut over, and a long vehicle goes first always.',
+            default => 'Somebody opposite turns in as well: who turns across waits for them, whatever lanes there are. A long vehicle goes first always.',
+        };
+    }
+
     /** The next junction, where one was given: the lane it wants, and whether there is room to take it. */
     public function ahead(): ?Ahead
     {
@@ -100,33 +122,59 @@ final readonly class LaneRoute
         );
     }
 
-    /** @return non-empty-list<array{where: string, side: ?Side, off: string}> */
-    private function signals(): array
+    /** The side signalled on the approach; null where nothing is. */
+    private function onApproach(): ?Side
     {
         $near = Flank::Near->side($this->question->pack);
+        $off = Flank::Off->side($this->question->pack);
+        $clock = $this->question->trip->clock();
         if ($this->question->layout === Layout::Junction) {
-            $side = match ($this->question->trip->clock()) {
-                -1 => $near, 0 => null, default => Flank::Off->side($this->question->pack)
+            return match ($clock) {
+                -1 => $near, 0 => null, default => $off
             };
-
-            return [['where' => 'approach', 'side' => $side, 'off' => $side === null ? '' : 'after the turn']];
         }
-        $first = $this->question->trip->sectors === 1;
-        $approach = match (true) {
-            $first => $near,
-            $this->question->trip->clock() > 0 && $this->question->pack->signalsOnApproachToRoundabout() => Flank::Off->side($this->question->pack),
+        $byRule = match (true) {
+            $clock < 0 && $this->question->trip->sectors === 1 => $near,
+            $clock > 0 && $this->question->pack->signalsOnApproachToRoundabout() => $off,
             default => null,
         };
-        $before = $this->question->arm($this->question->trip->sectors - 1)->name;
-        $signals = [
-            ['where' => 'approach', 'side' => $approach, 'off' => $first ? 'after the exit' : ($approach === null ? '' : "at {$before}, for the exit")],
-        ];
-        $none = $this->question->mini && ($this->practice->answer('mini_exit') === 'never' || $this->question->secondsOnIt() < self::TOO_SHORT_S);
-        if (! $first && ! $none) {
-            $signals[] = ['where' => $before, 'side' => $near, 'off' => 'after the exit'];
+        $own = $this->question->arm(0);
+        $several = count($own->approach) > 1;
+
+        return match ($this->practice->answer('roundabout_signal')) {
+            'rule' => $byRule,
+            'none-if-misleading' => $several || $own->lights ? null : $byRule,
+            // To the off side from any but the furthest lane it would promise a move into that one.
+            default => $byRule === $off && $several && $this->route->approachLane < count($own->approach) ? null : $byRule,
+        };
+    }
+
+    /** Whether leaving is signalled on the roundabout itself: not where the signal is on already, nor where there is no time for one. */
+    private function signalsTheExit(?Side $onApproach): bool
+    {
+        if ($onApproach === Flank::Near->side($this->question->pack)) {
+            return false;
         }
 
-        return $signals;
+        return ! $this->question->mini || match ($this->practice->answer('mini_exit')) {
+            'never' => false,
+            'larger' => $this->question->radiusMetres >= self::LARGER_MINI_M,
+            default => $this->question->round->seconds() >= self::TOO_SHORT_S,
+        };
+    }
+
+    /** @return array{where: string, side: ?Side, off: string} */
+    private function approachSignal(?Side $side, ?OnTheRing $ring): array
+    {
+        $next = $ring->signals[0]['where'] ?? null;
+
+        return ['where' => 'approach', 'side' => $side, 'off' => match (true) {
+            $side === null => '',
+            $ring === null => 'after the turn',
+            $next === null => 'after the exit',
+            $next === $this->question->arm(0)->name => 'on it, for the exit',
+            default => "past {$next}",
+        }];
     }
 
     /** @return list<Met> */
@@ -169,7 +217,7 @@ final readonly class LaneRoute
             $at = $this->way->changeMetres($n);
             $met[] = new Met(
                 MetKind::ChangeLane, $at, $this->way->secondsAt($at), 'to lane '.($this->question->inLane + ($n + 1) * $step),
-                ['interior', "{$side->value}-mirror", "{$side->value}-shoulder"], $side,
+                ['interior', "{$side->value}-mirror", "{$side->value}-shoulder"], $side, null, $this->question->inLane + ($n + 1) * $step,
             );
         }
         $signal = $this->signals[0]['side'];
@@ -181,43 +229,11 @@ final readonly class LaneRoute
         if ($signal !== null && $this->way->signalMetres !== null) {
             $met[] = new Met(MetKind::Signal, $this->way->signalMetres, $this->way->secondsAt($this->way->signalMetres), $signal->value, [], $signal);
         }
-        $met[] = new Met(MetKind::Line, 0.0, 0.0, Wording::part($this->question->pack, '{give way}, look, go'));
+        $looks = array_map(fn (Flank $flank): string => $flank->side($this->question->pack)->value.'-mirror', [Flank::Near, Flank::Off]);
+        $met[] = $this->question->arm(0)->lights
+            ? new Met(MetKind::Line, 0.0, 0.0, 'before green: those who ride up on either side; then go', $looks)
+            : new Met(MetKind::Line, 0.0, 0.0, Wording::part($this->question->pack, '{give way}, look, go'));
 
         return $met;
-    }
-
-    /** @return list<Met> */
-    private function round(): array
-    {
-        $met = [];
-        foreach ($this->question->path($this->route) as $stretch) {
-            $begin = $this->question->arm($stretch['sector'])->angleDegrees;
-            $end = $this->question->trip->sectors === $stretch['sector'] + 1
-                ? $this->question->trip->angleDegrees
-                : $this->question->arm($stretch['sector'] + 1)->angleDegrees;
-            $between = static fn (float $share): float => $begin + $share * ($end - $begin);
-            if ($stretch['lane'] !== $stretch['to_lane']) {
-                $side = ($stretch['to_lane'] < $stretch['lane'] ? Flank::Near : Flank::Off)->side($this->question->pack);
-                $met[] = $this->beyond($between(0.25), MetKind::Move, "to lane {$stretch['to_lane']}", array_slice($stretch['mirrors'], 0, 3), $side);
-            }
-            foreach ($this->signals as $signal) {
-                if ($stretch['sector'] > 0 && $signal['where'] === $stretch['after'] && $signal['where'] !== 'approach') {
-                    $met[] = $this->beyond($between(0.1), MetKind::Signal, $signal['side']->value ?? '', [], $signal['side']);
-                }
-            }
-            if ($this->question->trip->sectors === $stretch['sector'] + 1) {
-                $met[] = $this->beyond($between(0.75), MetKind::Leave, "into lane {$this->route->exitLane}", array_slice($stretch['mirrors'], -2));
-            }
-        }
-
-        return $met;
-    }
-
-    /** @param  list<string>  $mirrors */
-    private function beyond(float $degrees, MetKind $kind, string $text, array $mirrors = [], ?Side $side = null): Met
-    {
-        $metres = -$this->question->arcMetres($degrees);
-
-        return new Met($kind, $metres, $this->way->secondsAt($metres), $text, $mirrors, $side, $degrees);
     }
 }

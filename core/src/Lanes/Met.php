@@ -21,6 +21,8 @@ final readonly class Met
         public ?Side $side = null,
         /** On a roundabout: from our arm. */
         public ?float $angleDegrees = null,
+        /** The lane moved into. */
+        public ?int $toLane = null,
     ) {
     }
 }

@@ -15,5 +15,6 @@ enum MetKind: string
     case Signal = 'signal';
     case Line = 'line';
     case Move = 'move';
+    case Spiral = 'spiral';
     case Leave = 'leave';
 }

@@ -17,7 +17,7 @@ final readonly class OnTheWay
         /** Where the mirrors for the junction itself are due, m: our lane has been taken by then. */
         public float $laneByMetres,
         public ?float $signalMetres,
-        private float $onIt,
+        public float $onItMps,
         private int $inLane,
         private int $lane,
         /** Reading a sign and settling what it asks, s. */
@@ -45,6 +45,6 @@ final readonly class OnTheWay
     /** Seconds to the line from a place before it, or since the line beyond it (negative). */
     public function secondsAt(float $metres): float
     {
-        return $metres <= 0.0 ? $metres / $this->onIt : $this->profile->secondsAt($metres);
+        return $metres <= 0.0 ? $metres / $this->onItMps : $this->profile->secondsAt($metres);
     }
 }

@@ -51,6 +51,6 @@ final readonly class Ring
     /** The exit lane a circulating lane leads into at an arm, or null where it does not lead out. */
     public function out(int $arm, int $lane): ?int
     {
-        return $lane <= $this->arms[$arm % count($this->arms)]->exitLanes ? $lane : null;
+        return $this->arms[$arm % count($this->arms)]->opens($lane) ? $lane : null;
     }
 }

@@ -11,7 +11,7 @@ final readonly class Trip
     private const SOON = 150.0;
 
     /** Less room than this after the exit is too little to move over in, m (assumed). */
-    private const ROOM = 60.0;
+    public const ROOM_M = 60.0;
 
     /** From straight over so far to either side, degrees (assumed): before it the clock says early, after it late. */
     private const TWELVE = 10.0;
@@ -27,6 +27,10 @@ final readonly class Trip
         public Costs $costs,
         /** The next junction, where it is close enough to be planned with. */
         public ?Onward $onward = null,
+        /** How much of the mirrors, signal and move out does not fit between the exit before and ours: 0 all of it does, 1 none. */
+        public float $crampedShare = 0.0,
+        /** @var list<int> lanes that lead out and do not move */
+        public array $blocked = [],
     ) {
     }
 
@@ -48,19 +52,29 @@ final readonly class Trip
         return ! $painted && $against ? $this->costs->of('against_clock') : 0.0;
     }
 
-    /** @return array<string, float> what leaving by this exit lane counts, by name: only what does count */
-    public function exitCosts(int $exitLane, ?float $room): array
+    public function turnsSoon(): bool
     {
-        $soon = $this->turnsOff !== null && ($this->turnInMetres ?? INF) <= self::SOON;
+        return $this->turnsOff !== null && ($this->turnInMetres ?? INF) <= self::SOON;
+    }
+
+    /**
+     * @param  int  $preferred  the nearest suitable of the lanes that lead out
+     * @return array<string, float> what leaving by this exit lane counts, by name: only what does count
+     */
+    public function exitCosts(Arm $arm, int $exitLane, int $preferred = 1): array
+    {
         $found = [];
-        if ($exitLane > 1 && ! $this->passing) {
+        if ($exitLane !== $preferred && ! $this->passing) {
             $found['leaving_off_side'] = $this->costs->of('leaving_off_side');
         }
-        if ($exitLane > 1 && $room !== null && $room < self::ROOM) {
+        if ($exitLane > 1 && $arm->exitRoomMetres !== null && $arm->exitRoomMetres < self::ROOM_M) {
             $found['no_room_after'] = $this->costs->of('no_room_after');
         }
-        if ($soon && ($this->turnsOff === true ? $exitLane === 1 : $exitLane > 1)) {
+        if ($this->turnsSoon() && ($this->turnsOff === true ? $exitLane === 1 : $exitLane > 1)) {
             $found['turn_soon'] = $this->costs->of('turn_soon');
+        }
+        if (in_array($exitLane, $this->blocked, true)) {
+            $found['blocked_exit'] = $this->costs->of('blocked_exit');
         }
 
         if ($this->onward !== null) {

@@ -19,12 +19,21 @@ final readonly class PullAway
 {
     public const STEP = 0.05;
 
-    /** Of the full-gas acceleration (assumed), and never more than this, m/s2 (assumed). */
-    public const SHARE = 0.6;
+    /** Of the full-gas acceleration in the gear that is used (assumed). */
+    public const SHARE = 0.9;
 
-    public const MOST = 2.5;
+    /**
+     * As it is taught, brisk: 0 to 30 mph in about 9 s. So much from a standstill, m/s2, and for each m/s so much less (common
+     * practice, no source; the falling assumed).
+     */
+    public const TAUGHT_MPS2 = 1.8;
 
-    private const LONGEST = 40.0;
+    private const LESS_PER_MPS = 0.042;
+
+    /** Some is always there, m/s2. */
+    private const LEAST_MPS2 = 0.05;
+
+    private const LONGEST = 120.0;
 
     /** Steps of the table of accelerations, and below which speed first is the gear, m/s. */
     private const TABLE = 0.25;
@@ -44,11 +53,13 @@ final readonly class PullAway
      * @param  float  $turning  m of path driven no faster than $comfortable, m/s
      * @param  float  $wanted  speed at which nothing more is gained, m/s
      * @param  float  $path  m after which nothing more is reckoned once the speed is reached
+     * @param  float  $grip  the most the tyres are asked for, m/s2
      */
     public static function run(
         Vehicle $vehicle, Gradient $gradient, float $from, float $delay, float $turning, float $comfortable, float $wanted, float $path,
+        float $grip = INF,
     ): self {
-        $pull = self::table($vehicle, $gradient, max($from, $wanted));
+        $pull = self::table($vehicle, $gradient, max($from, $wanted), $grip);
         [$s, $v] = [0.0, $from];
         [$metres, $speeds] = [[$s], [$v]];
         for ($t = self::STEP; $t <= self::LONGEST; $t += self::STEP) {
@@ -75,17 +86,19 @@ final readonly class PullAway
      *
      * @return non-empty-list<float>
      */
-    private static function table(Vehicle $vehicle, Gradient $gradient, float $most): array
+    private static function table(Vehicle $vehicle, Gradient $gradient, float $most, float $grip): array
     {
         $performance = new Performance($vehicle);
         $table = [];
         for ($v = self::TABLE / 2.0; $v <= $most + self::TABLE; $v += self::TABLE) {
             $now = Speed::ofMetresPerSecond($v);
             $gear = GearChoice::for($vehicle, $v < self::FIRST_BELOW ? Purpose::Creep : Purpose::Pull, $now, $gradient)->gear;
-            $table[] = max(0.05, min(self::MOST, self::SHARE * $performance->acceleration($now, $gear, $gradient)));
+            $table[] = max(self::LEAST_MPS2, min(
+                self::TAUGHT_MPS2 - self::LESS_PER_MPS * $v, $grip, self::SHARE * $performance->acceleration($now, $gear, $gradient),
+            ));
         }
 
-        return $table === [] ? [0.05] : $table;
+        return $table === [] ? [self::LEAST_MPS2] : $table;
     }
 
     /** Seconds until the front has gone so far; extended at the last speed. */
@@ -114,6 +127,23 @@ final readonly class PullAway
         $share = $seconds / self::STEP - $i;
 
         return $this->metres[$i] + ($this->metres[$i + 1] - $this->metres[$i]) * $share;
+    }
+
+    public function speedAt(float $seconds): float
+    {
+        $last = count($this->speeds) - 1;
+        $i = (int) floor($seconds / self::STEP);
+        if ($i >= $last) {
+            return $this->speeds[$last];
+        }
+
+        return $this->speeds[$i] + ($this->speeds[$i + 1] - $this->speeds[$i]) * ($seconds / self::STEP - $i);
+    }
+
+    /** Whether the speed wanted was reached: on a hill a heavy vehicle may never. */
+    public function reaches(float $wanted): bool
+    {
+        return $this->speeds[count($this->speeds) - 1] >= $wanted - 0.1;
     }
 
     public function lastsSeconds(): float

@@ -7,6 +7,7 @@ namespace NobleTurn\Core\Plan;
 use NobleTurn\Core\Place\Control;
 use NobleTurn\Core\Place\DirectionSign;
 use NobleTurn\Core\Place\Follower;
+use NobleTurn\Core\Place\Junction;
 use NobleTurn\Core\Place\Light;
 use NobleTurn\Core\Place\Stretch;
 use NobleTurn\Core\Place\WayOut;
@@ -63,6 +64,7 @@ final readonly class Approach
         public Light $light = Light::Green,
         /** The sign that tells the way, where nobody says it. */
         public ?DirectionSign $sign = null,
+        public Junction $junction = new Junction,
     ) {
         $this->demand = Demand::of($routine, $pack, $wayOut, $light);
     }
@@ -94,7 +96,7 @@ final readonly class Approach
             $this->pack, $this->practice, $this->routine, $this->vehicle, $this->level, $this->limit, $speed,
             $this->lineSpeed, $this->turnRadius, $this->gradient, $this->surface, $this->control, $this->viewFromMetres,
             $room, $this->openings, $this->parked, $this->follower, $this->passingOn, $this->oneWay,
-            $this->roadWidth, $this->comfort, $this->wayOut, $this->light, $this->sign,
+            $this->roadWidth, $this->comfort, $this->wayOut, $this->light, $this->sign, $this->junction,
         );
     }
 }

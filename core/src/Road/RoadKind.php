@@ -41,7 +41,7 @@ enum RoadKind: string
     public function fields(): array
     {
         return match ($this) {
-            self::Junction => [...self::STREET, 'control', 'light', 'exit', 'turn_radius_m'],
+            self::Junction => [...self::STREET, 'control', 'light', 'exit', 'turn_radius_m', 'road_met', 'junction'],
             self::Roundabout => [...self::STREET, 'control', 'exit'],
             self::Stretch => [...self::STREET, 'control', 'light'],
             self::Kerb => self::STREET,

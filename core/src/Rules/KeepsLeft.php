@@ -72,4 +72,14 @@ trait KeepsLeft
     {
         return true;
     }
+
+    public function turnsAcrossInto(): Flank
+    {
+        return Flank::Near;
+    }
+
+    public function turnersShare(): bool
+    {
+        return false;
+    }
 }

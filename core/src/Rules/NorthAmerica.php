@@ -154,6 +154,16 @@ final readonly class NorthAmerica implements RulePack
         return false;
     }
 
+    public function turnsAcrossInto(): Flank
+    {
+        return Flank::Off;
+    }
+
+    public function turnersShare(): bool
+    {
+        return true;
+    }
+
     public function words(): array
     {
         return [

@@ -17,6 +17,10 @@ final class Practices
 
     private const LINES = [R::EmergeLeft, R::EmergeRight, R::Cross];
 
+    private const GAPS = [
+        ...self::LINES, R::TurnLeft, R::TurnRight, R::LightsLeft, R::LightsRight, R::CentreLaneLeft, R::RightOnRed,
+    ];
+
     private const LANES = [R::LaneChangeLeft, R::LaneChangeRight, R::Merge, R::Join];
 
     private const LIGHTS = [R::LightsAhead, R::LightsLeft, R::LightsRight];
@@ -240,6 +244,20 @@ final class Practices
                 new Option(
                     'past-island', 'Go once they are past the island, as local law allows', 'Past the island they are on another road.',
                     'Somebody crossing away from us and past the island: go, where local law allows.',
+                ),
+            ]),
+            new Question('asks_of_others', 'How much a gap may ask of others', Step::Look, self::GAPS, [
+                new Option(
+                    'nothing', 'Nothing: nobody has to change anything', 'Somebody who has to react to us has not been left alone; an assessment sees it so.',
+                    'A gap is one in which nobody has to change anything.',
+                ),
+                new Option(
+                    'off-gas', 'They may come off the gas', 'In busy traffic nobody would ever get out otherwise, and nobody minds.',
+                    'A gap may ask others to come off the gas, never to brake.',
+                ),
+                new Option(
+                    'design', 'What road design reckons with', 'Roads are laid out for drivers who slow down a little for each other.',
+                    'A gap may ask others to slow down a little, as roads are laid out for.',
                 ),
             ]),
             new Question('mirror_show', 'Showing mirror checks', Step::Mirrors, [], [

@@ -98,6 +98,12 @@ interface RulePack
     /** Whether going straight over a roundabout wants a signal on the approach, and the turn across it one from the start. */
     public function signalsOnApproachToRoundabout(): bool;
 
+    /** In which lane one ends who turns across, where several lead away and nothing is painted: the nearside one, or that nearest the middle. */
+    public function turnsAcrossInto(): Flank;
+
+    /** Whether somebody opposite who turns into the same road, of two lanes or more, may go at the same time, each into their own lane. */
+    public function turnersShare(): bool;
+
     /** @return array<string, string> the place's own words, by the word the catalogue is written with */
     public function words(): array;
 

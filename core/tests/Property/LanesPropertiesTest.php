@@ -40,7 +40,8 @@ function drawnRing(Approaches $draw): array
 
     return [
         new Ring($arms, $lanes, $spirals, $ends),
-        new Trip($sectors, $sectors * 360.0 / $count, $draw->one([true, false]), $draw->one([null, true, false]), $draw->number(20, 300), $costs),
+        new Trip($sectors, $sectors * 360.0 / $count, $draw->one([true, false]), $draw->one([null, true, false]), $draw->number(20, 300), $costs,
+            crampedShare: $draw->number(0, 1)),
     ];
 }
 
@@ -56,9 +57,10 @@ function cheapestByTrying(Ring $ring, Trip $trip, int $sector, int $lane): float
         if ($sector === $trip->sectors - 1) {
             $exit = $ring->out($trip->sectors, $to);
             $rest = $exit === null ? INF : array_sum(
-                $trip->exitCosts($exit, $ring->arms[$trip->sectors % count($ring->arms)]->exitRoomMetres),
-            ) + ($to === $lane ? 0.0 : $trip->costs->of('late_change'));
+                $trip->exitCosts($ring->arms[$trip->sectors % count($ring->arms)], $exit),
+            ) + ($to === $lane ? 0.0 : $trip->costs->of('late_change') * $trip->crampedShare);
         } else {
+            $here += $to < $lane ? $trip->costs->of('early_change') : 0.0;
             $rest = $ring->goesOn($sector, $to) ? cheapestByTrying($ring, $trip, $sector + 1, $ring->into($sector + 1, $to)) : INF;
         }
         $least = min($least, $here + $rest);
@@ -148,7 +150,8 @@ it('signals as the Highway Code’s rule 186 says, and names what cannot be reac
         ->and($signals('n'))->toBe([['approach', null], ['w', 'left']])
         ->and($signals('e'))->toBe([['approach', 'right'], ['n', 'left']])
         ->and($signals('s'))->toBe([['approach', 'right'], ['e', 'left']])
-        ->and($signals('n', ['mini' => true]))->toHaveCount(2);
+        ->and($signals('n', ['mini' => true]))->toHaveCount(1)
+        ->and($signals('n', ['mini' => true, 'ring_radius_m' => 7]))->toHaveCount(2);
     // A third of the way round a mini takes under three seconds: no time for an exit signal.
     $small = [
         'arms' => array_map(fn (string $name, int $angle): array => ['name' => $name, 'angle_deg' => $angle], ['s', 'w', 'n'], [0, 60, 120]),
@@ -272,4 +275,53 @@ it('tells what is met in the order of time, with our lane taken before the mirro
         }
         expect(array_column($way['met'], 'kind'))->toContain('line', 'leave', 'mirrors');
     }
+});
+
+it('moves nobody sideways on the roundabout before mirrors and signal of that move, and out only past the exit before ours unless two lanes are to be crossed', function (): void {
+    $moves = $outward = 0;
+    for ($seed = 1; $seed <= 400; $seed++) {
+        $draw = new Approaches($seed);
+        $count = $draw->one([3, 4, 5, 6]);
+        $lanes = $draw->one([1, 2, 3, 4]);
+        $names = array_map(static fn (int $i): string => "a{$i}", range(0, $count - 1));
+        $arms = array_map(static fn (int $i): array => [
+            'name' => $names[$i], 'angle_deg' => $i * 360 / $count, 'exit_lanes' => $draw->one([1, 1, 2]),
+            'approach_lanes' => array_map(static fn (): array => ['to' => $draw->one([[], [], $names])], range(1, $lanes)),
+        ], range(0, $count - 1));
+        $input = [
+            'arms' => $arms, 'from' => 'a0', 'to' => $draw->one($names), 'spirals_by_paint' => $draw->one([true, false]), 'passing' => $draw->one([true, false]),
+            'mini' => $draw->one([true, false]), 'ring_radius_m' => $draw->number(4, 40),
+            'practice' => ['roundabout_signal' => $draw->one(['rule', 'rule-with-check', 'none-if-misleading'])],
+        ];
+        if (Ask::refusal('lanes', $input) !== []) {
+            continue;
+        }
+        $way = Ask::tool('lanes', $input);
+        $on = $way['signals'][0]['side'];
+        $looked = $on === null ? [] : [$on => true];
+        $signalled = null;
+        foreach ($way['met'] as $row) {
+            if ($row['kind'] === 'mirrors') {
+                $looked = array_fill_keys(array_filter(['left', 'right'], static fn (string $side): bool => in_array("{$side}-mirror", $row['mirrors'], true)), true);
+            }
+            if ($row['kind'] === 'signal') {
+                expect($looked)->toHaveKey($row['side'], "seed {$seed}: a signal before its mirrors");
+                $signalled = $row['side'];
+            }
+            if (in_array($row['kind'], ['move', 'spiral'], true)) {
+                $moves++;
+                expect($looked)->toHaveKey($row['side'], "seed {$seed}: a move before its mirrors");
+                if ($row['kind'] === 'move') {
+                    expect($signalled)->toBe($row['side'], "seed {$seed}: a move before its signal");
+                }
+            }
+        }
+        $out = array_filter($way['path'], static fn (array $stretch): bool => $stretch['action'] === 'move-out');
+        $outward += count($out);
+        foreach ($out as $stretch) {
+            $isLast = $stretch['sector'] === array_key_last($way['path']);
+            expect($isLast || $stretch['to_lane'] > 1 || count($out) > 1)->toBeTrue("seed {$seed}: out too early");
+        }
+    }
+    expect($moves)->toBeGreaterThan(50)->and($outward)->toBeGreaterThan(20);
 });

@@ -23,6 +23,7 @@ export const PAGES = {
         flat({
             ...{ manoeuvre: 'emerge-right', vehicle: CAR, speed: usual(30, unit), distance: 90, rolling: false },
             ...{ lanes: 1, slope: 0, people: 0, long: false, turner: false, sight: 0 },
+            ...{ surface: 'dry', runs: '', entry: 1, asks: '' },
         }),
     ),
     lanes: page('Lanes', 'Which lane, why, and what the others would cost', lanes),

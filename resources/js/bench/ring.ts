@@ -15,6 +15,10 @@ export interface DrawnArm {
     angle: number;
     lanes: DrawnLane[];
     exits: number;
+    /** The nearside lane that leads out is for buses, all day or in its hours. */
+    bus_out?: boolean;
+    bus_out_from?: string;
+    bus_out_until?: string;
 }
 /** The junction after the exit: its lanes by what is painted on them, where we go there, how far it is. */
 export interface NextJunction {
@@ -32,6 +36,10 @@ export interface RingState {
     passing: boolean;
     mini: boolean;
     spirals: boolean;
+    /** Our line is under lights. */
+    lights: boolean;
+    /** Somebody opposite turns into the same road. */
+    oncoming: boolean;
     /** On the approach, in the unit of the rules. */
     speed: number;
     lane: number;
@@ -56,6 +64,8 @@ const START: RingState = {
     passing: false,
     mini: false,
     spirals: false,
+    lights: false,
+    oncoming: false,
     speed: 30,
     lane: 1,
     time: '',
@@ -64,10 +74,18 @@ const START: RingState = {
 /** Hours only count as a pair. */
 const lane = ({ to, bus, bus_from, bus_until }: DrawnLane) => ({ to, ...(bus ? { bus } : {}), ...(bus_from && bus_until ? { bus_from, bus_until } : {}) });
 
-export const asked = (state: RingState, pack: LanesAsked['pack'], speedField: 'speed_mph' | 'speed_kmh'): LanesAsked => ({
+/** How many lanes lead out, or each of them where one is for buses. */
+const exits = ({ exits, bus_out, bus_out_from: from, bus_out_until: until }: DrawnArm) =>
+    bus_out && exits > 0 ? Array.from({ length: exits }, (_, i) => (i === 0 ? { bus_hours: from && until ? [{ from, until }] : [] } : {})) : exits;
+
+export const asked = (state: RingState, { pack, practice }: Pick<Rules, 'pack' | 'practice'>, speedField: 'speed_mph' | 'speed_kmh'): LanesAsked => ({
     pack,
+    practice,
     layout: state.layout,
-    arms: state.arms.map((arm) => ({ name: arm.name, angle_deg: arm.angle, approach_lanes: arm.lanes.map(lane), exit_lanes: arm.exits })),
+    arms: state.arms.map((arm) => ({
+        ...{ name: arm.name, angle_deg: arm.angle, approach_lanes: arm.lanes.map(lane), exit_lanes: exits(arm) },
+        ...(state.lights && state.layout === 'roundabout' && arm.name === state.from ? { lights: true } : {}),
+    })),
     from: state.from,
     to: state.to,
     [speedField]: state.speed,
@@ -79,6 +97,7 @@ export const asked = (state: RingState, pack: LanesAsked['pack'], speedField: 's
     ...(state.passing ? { passing: true } : {}),
     ...(state.mini && state.layout === 'roundabout' ? { mini: true } : {}),
     ...(state.spirals && state.layout === 'roundabout' ? { spirals_by_paint: true } : {}),
+    ...(state.oncoming && state.layout === 'junction' ? { oncoming_turner: true } : {}),
     ...(state.time ? { time: state.time } : {}),
 });
 

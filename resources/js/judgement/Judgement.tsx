@@ -19,7 +19,7 @@ interface Props {
 export function Judgement({ routine, road, drawings = [] }: Props) {
     const rules = useRules();
     const manoeuvre = manoeuvreOf(routine, rules);
-    const drawn = drawings.find((drawing) => drawing.page === 'roundabout');
+    const drawn = drawings.find((drawing) => drawing.page === 'lanes');
     return (
         <>
             {manoeuvre && <GapLine manoeuvre={manoeuvre} road={road} />}
@@ -30,7 +30,7 @@ export function Judgement({ routine, road, drawings = [] }: Props) {
 
 /** Whether there is anything to say of a place. */
 export const hasJudgement = (routine: RoutineCode, drawings: Drawing[], rules: Rules): boolean =>
-    manoeuvreOf(routine, rules) !== null || drawings.some((drawing) => drawing.page === 'roundabout');
+    manoeuvreOf(routine, rules) !== null || drawings.some((drawing) => drawing.page === 'lanes');
 
 /** The gap tool’s name for what a routine waits for, if it waits for a gap. */
 const manoeuvreOf = (routine: RoutineCode, rules: Rules): RoutineLine['manoeuvre'] => rules.routines.find((one) => one.code === routine)?.manoeuvre ?? null;
@@ -40,22 +40,35 @@ const FAR_M = 200;
 
 function GapLine({ manoeuvre, road }: { manoeuvre: NonNullable<RoutineLine['manoeuvre']>; road: RoadFacts }) {
     const rules = useRules();
-    const limit = limitOf(road, rules);
+    const ours = limitOf(road, rules);
+    const met = manoeuvre === 'turn-across' ? undefined : road.road_met;
+    const isKnown = met?.limit_mph !== undefined || met?.limit_kmh !== undefined;
+    const limit = met && isKnown ? limitOf(met, rules) : ours;
     const gradient = road.gradient ?? 0;
     const { data, error, refetch } = useCompute('gap', {
         pack: rules.pack,
+        practice: rules.practice,
         manoeuvre,
         [speedField(rules.speed_unit).replace('speed', 'other_speed')]: limit,
         other_distance_m: FAR_M,
         gradient,
+        ...(met ? { road_met: met } : {}),
     });
     if (!data) return error && <NotShown what="The gap here is not shown" error={error} retry={() => void refetch()} />;
-    const address = addressOf('gap', { manoeuvre, speed: limit, distance: Math.round(data.critical_gap_m / 5) * 5, slope: Math.round(gradient * 100) }, rules);
+    const address = addressOf(
+        'gap',
+        {
+            ...{ manoeuvre, speed: limit, distance: Math.round(data.critical_gap_m / 5) * 5, slope: Math.round(gradient * 100) },
+            ...{ lanes: met?.lanes ?? 1, runs: met?.runs_to ?? '' },
+        },
+        rules,
+    );
     return (
         <p aria-label="The gap here">
             The gap to go in, from rest: <strong className="tabular">{data.critical_gap_s.toFixed(1)} s</strong>, at {limit} {unitWords(rules.speed_unit)}{' '}
-            <strong className="tabular">{spoken(data.critical_gap_m, rules.length_unit)}</strong>; road design reckons with {data.published_gap_s.toFixed(1)} s
-            and a view of {spoken(data.sight_distance_m, rules.length_unit)}.{' '}
+            <strong className="tabular">{spoken(data.critical_gap_m, rules.length_unit)}</strong>. {data.figures} Seen along the road:{' '}
+            {spoken(data.sight_distance_m, rules.length_unit)} at the least.{' '}
+            {manoeuvre !== 'turn-across' && !isKnown && <strong>The road met is assumed as fast as ours: check. </strong>}
             <Link className="link screen-only" to={address}>
                 On the bench
             </Link>
@@ -68,7 +81,9 @@ const askedOf = ({ asked: kept }: Drawing): LanesAsked | null => (kept?.tool ===
 
 function LaneLine({ drawing }: { drawing: Drawing }) {
     const rules = useRules();
-    const inputs = askedOf(drawing) ?? asked(lanes(rules).read(new URLSearchParams(drawing.state)), rules.pack, speedField(rules.speed_unit));
+    const kept = askedOf(drawing) ?? asked(lanes(rules).read(new URLSearchParams(drawing.state)), rules, speedField(rules.speed_unit));
+    // The road as it was kept, taught as it is taught now.
+    const inputs = { ...kept, practice: rules.practice };
     const { data, error, refetch } = useCompute('lanes', inputs);
     if (!data) return error && <NotShown what="The lane here is not shown" error={error} retry={() => void refetch()} />;
     const others = data.acceptable_lanes.slice(1).map((lane) => lane.lane);

@@ -8,6 +8,7 @@ import { Field } from '@/ui/Field';
 import { Options } from '@/ui/Options';
 import { FormFoot } from '@/ui/FormFoot';
 import { useForm } from '@/ui/useForm';
+import { RoadMetFields, roadMetOf, typed } from './RoadMetFields';
 import { slipFrom, slipOf } from './slip';
 import { SlipFields } from './SlipFields';
 import { StretchList } from './StretchList';
@@ -38,6 +39,7 @@ export function PlaceForm({ place, onKept }: Props) {
         sign_m: kept.sign?.at_m.toString() ?? '',
         sign_legible_m: kept.sign?.legible_m?.toString() ?? '',
         slip: slipFrom(kept, rules),
+        met: typed(kept, rules),
         openings: kept.openings ?? ([] as Stretch[]),
         parked: kept.parked ?? ([] as Stretch[]),
         note: place?.note ?? '',
@@ -53,6 +55,7 @@ export function PlaceForm({ place, onKept }: Props) {
                   ...(asks.includes('exit') ? { exit: values.exit } : {}),
                   ...(asks.includes('light') ? { light: values.light } : {}),
                   ...(kept.then ? { then: kept.then } : {}),
+                  ...(asks.includes('road_met') ? roadMetOf(values.met, rules) : {}),
                   ...(asks.includes('control') && values.control ? { control: values.control as RoadFacts['control'] } : {}),
                   ...(values.view === 'measured' ? { view_from_m: values.view_from_m } : { view: values.view as RoadFacts['view'] }),
                   ...(values.slope ? { gradient: values.slope / 100 } : {}),
@@ -121,6 +124,7 @@ export function PlaceForm({ place, onKept }: Props) {
                                 </select>
                             </Field>
                         )}
+                        {asks.includes('road_met') && <RoadMetFields value={values.met} errors={errors} onChange={(met) => set('met', met)} />}
                         <Field label="View into the other road" errors={errors['road.view']}>
                             <select value={values.view} onChange={(event) => set('view', event.target.value)}>
                                 <option value="open">Open: from 20 m or more</option>

@@ -51,7 +51,7 @@ export const roadWords = (road: Road, rules: Rules): string =>
     road.kind === 'slip' ? inWords(`{slip road} of ${road.slip_length_m} m`, rules) : saidSpeed(limitOf(road, rules), rules.speed_unit);
 
 /** A road's limit as a number in a unit, whichever it was written in; the town's limit where none is. */
-export function limitOf(road: RoadFacts, rules: Rules): number {
+export function limitOf(road: RoadFacts | Pick<RoadFacts, 'limit_mph' | 'limit_kmh'>, rules: Rules): number {
     const [here, there] = rules.speed_unit === 'mph' ? [road.limit_mph, road.limit_kmh] : [road.limit_kmh, road.limit_mph];
     if (here !== undefined) return here;
     return there === undefined ? rules.town_limit : Math.round(converted(there, rules.speed_unit === 'mph' ? 'kmh' : 'mph', rules.speed_unit));

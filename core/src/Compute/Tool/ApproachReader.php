@@ -9,6 +9,8 @@ use NobleTurn\Core\Fault\BadInput;
 use NobleTurn\Core\Place\Control;
 use NobleTurn\Core\Place\DirectionSign;
 use NobleTurn\Core\Place\Follower;
+use NobleTurn\Core\Place\Junction;
+use NobleTurn\Core\Place\JunctionShape;
 use NobleTurn\Core\Place\Light;
 use NobleTurn\Core\Place\Stretch;
 use NobleTurn\Core\Place\View;
@@ -81,6 +83,7 @@ final class ApproachReader
             $exit,
             $input->choice('light', Light::class) ?? ($routine === RoutineCode::RightOnRed ? Light::Red : Light::Green),
             self::sign($input),
+            new Junction(RoadMetField::read($input), $input->choice('junction', JunctionShape::class)),
         );
     }
 
@@ -120,6 +123,11 @@ final class ApproachReader
                 $approach->sign === null || $input->object('sign')?->has('legible') === true
                     ? []
                     : [CommonFields::default('sign legible from', DirectionSign::LEGIBLE_M, 'm')]
+            ),
+            ...(
+                $approach->junction->roadMet->limit !== null || ! in_array('road_met', RoutineFacts::asks($approach->routine, $approach->pack), true)
+                    ? []
+                    : [CommonFields::default('limit of the road met, as ours: check', round($approach->limit->inMetresPerSecond(), 3), 'm/s')]
             ),
             ...($input->has('view_from') ? [] : [CommonFields::default('view opens', $approach->viewFromMetres, 'm')]),
         ];

@@ -18,6 +18,7 @@ use NobleTurn\Core\Compute\Shape;
 use NobleTurn\Core\Compute\Values;
 use NobleTurn\Core\Fault\BadInput;
 use NobleTurn\Core\Place\Control;
+use NobleTurn\Core\Place\JunctionShape;
 use NobleTurn\Core\Place\Light;
 use NobleTurn\Core\Place\View;
 use NobleTurn\Core\Place\WayOut;
@@ -78,6 +79,8 @@ final class ApproachTool implements AnswersInShapes, ReadsAScene
                 (new QuantityField('at', 'its place before the line', Kind::Distance, 0.0, 1000.0))->required(),
                 new QuantityField('legible', 'from how far before it can be read; default 50 m', Kind::Distance, 1.0, 500.0),
             )),
+            RoadMetField::field(),
+            ChoiceField::of('junction', 'what the roads make with ours; default as the routine implies, crossroads under lights', JunctionShape::class),
             ThenField::field(),
             VehicleField::field(),
             PracticeField::field(),

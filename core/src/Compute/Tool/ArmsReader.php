@@ -18,9 +18,10 @@ final class ArmsReader
         $arms = [];
         foreach ($input->objects('arms') as $i => $arm) {
             [$approach, $bus] = self::lanes($arm, $now, "arms.{$i}.");
+            [$exits, $forBuses] = self::exits($arm, $now, "arms.{$i}.");
             $arms[] = new Arm(
-                $arm->text('name') ?? '', $arm->number('angle_deg') ?? 0.0, $approach, self::whole($arm, 'exit_lanes', "arms.{$i}.") ?? 1, $bus,
-                $arm->distance('exit_room')?->inMetres(),
+                $arm->text('name') ?? '', $arm->number('angle_deg') ?? 0.0, $approach, $exits, $bus,
+                $arm->distance('exit_room')?->inMetres(), $forBuses, $arm->flag('lights') ?? false,
             );
         }
         if (count($arms) < 2) {
@@ -53,6 +54,21 @@ final class ArmsReader
         }
 
         return [$approach === [] ? [[]] : $approach, $bus];
+    }
+
+    /** @return array{int, array<int, float>} how many lanes lead out, and which are for buses from so many metres on, at this time */
+    private static function exits(Values $arm, ?int $now, string $at): array
+    {
+        $lanes = $arm->objects('exit_lanes');
+        $buses = [];
+        foreach ($lanes as $n => $lane) {
+            $isForBuses = $lane->has('bus_hours') || $lane->has('bus_begins');
+            if ($isForBuses && (! $lane->has('bus_hours') || BusHours::running($lane, $now, "{$at}exit_lanes.{$n}."))) {
+                $buses[$n + 1] = $lane->distance('bus_begins')?->inMetres() ?? 0.0;
+            }
+        }
+
+        return [$lanes === [] ? self::whole($arm, 'exit_lanes', $at) ?? 1 : count($lanes), $buses];
     }
 
     public static function whole(Values $input, string $field, string $at = ''): ?int

@@ -12,10 +12,12 @@ use NobleTurn\Core\Judgement\Manoeuvre;
 use NobleTurn\Core\Judgement\SideGap;
 use NobleTurn\Core\Judgement\Stream;
 use NobleTurn\Core\Motion\PullAway;
+use NobleTurn\Core\Place\RoadMet;
+use NobleTurn\Core\Quantity\Acceleration;
+use NobleTurn\Core\Rules\AsksOfOthers;
 use NobleTurn\Core\Rules\Flank;
 use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Vehicle\Corner;
-use NobleTurn\Core\Vehicle\Vehicle;
 
 /** From the fields of the gap tool to the manoeuvre, the streams it meets and the gap they give. */
 final class GapReader
@@ -33,82 +35,120 @@ final class GapReader
     /** The steering is comfortable on a wet road with less, and on ice with hardly any (assumed shares). */
     private const SHARE_ON_ICE = 0.1;
 
+    /** Of what the tyres hold so much is used to start on (assumed). */
+    private const SHARE_OF_GRIP = 0.6;
+
     public static function read(Values $input, RulePack $pack): Gap
     {
         $manoeuvre = $input->choice('manoeuvre', Manoeuvre::class) ?? throw BadInput::field('manoeuvre', 'is missing.');
-        $speed = $input->speed('other_speed')?->inMetresPerSecond() ?? throw BadInput::field('other_speed_mps', 'is missing.');
+        $emerges = $manoeuvre !== Manoeuvre::TurnAcross;
+        // Turning off the main road, those who come are on our own: the road met is the one turned into.
+        $road = $emerges ? RoadMetField::read($input) : new RoadMet;
+        $flank = self::flank($manoeuvre, $road, $pack);
+        $speed = ($input->speed('other_speed') ?? $road->limit)?->inMetresPerSecond()
+            ?? throw BadInput::field('other_speed_mps', $emerges ? 'is missing (or the limit of road_met).' : 'is missing.');
         $distance = $input->distance('other_distance')?->inMetres() ?? throw BadInput::field('other_distance_m', 'is missing.');
         $vehicle = VehicleField::read($input);
-        $flank = $manoeuvre->flank($pack);
         $lane = $input->distance('lane_width')?->inMetres() ?? self::LANE_WIDTH_M;
-        $lanes = self::whole($input, 'lanes', 1);
+        $lanes = ArmsReader::whole($input, 'lanes') ?? $road->lanes;
         $rolling = $input->speed('rolling')?->inMetresPerSecond() ?? 0.0;
         $delay = $input->duration('delay')?->inSeconds() ?? ($rolling > 0.0 ? self::DELAY_ROLLING_S : self::DELAY_FROM_REST_S);
         $radius = $flank === null
             ? 0.0
             : ($input->distance('turn_radius')?->inMetres() ?? ($flank === Flank::Near ? self::RADIUS_NEAR_M : self::RADIUS_ACROSS_M));
-        $length = self::lengthOf($vehicle);
+        $length = $vehicle->length->inMetres();
         $crossed = $lanes * $lane;
+        // Straight over: both directions, or the one there is.
+        $over = $road->runsTo === null ? 2.0 * $crossed : $crossed;
         // From the line to the middle of the lane we end in. A wider arc than that has begun before the line.
         $deep = $flank === Flank::Near ? $lane / 2.0 : $crossed + $lane / 2.0;
-        $emerges = $flank !== null && $manoeuvre !== Manoeuvre::TurnAcross;
-        $straight = $manoeuvre === Manoeuvre::Cross ? 2.0 * $crossed : ($emerges ? max(0.0, $deep - $radius) : 0.0);
-        $turned = $emerges && $radius > $deep ? asin(($radius - $deep) / $radius) : 0.0;
+        $turnsOut = $flank !== null && $emerges;
+        $straight = $manoeuvre === Manoeuvre::Cross ? $over : ($turnsOut ? max(0.0, $deep - $radius) : 0.0);
+        $turned = $turnsOut && $radius > $deep ? asin(($radius - $deep) / $radius) : 0.0;
         $path = $straight + $radius * (M_PI / 2.0 - $turned);
-        $along = $radius * cos($turned);
         $surface = CommonFields::surface($input);
+        $grip = $surface->grip() * Acceleration::STANDARD_GRAVITY;
         $comfortable = $radius > 0.0 ? sqrt(Corner::COMFORTABLE_SIDEWAYS * max(self::SHARE_ON_ICE, $surface->shareOfComfort()) * $radius) : INF;
         $ours = PullAway::run(
             $vehicle, CommonFields::gradient($input), $rolling, $delay, $path, max($comfortable, $rolling), max($speed, $rolling),
-            $path + 2.0 * $crossed + $length,
+            $path + 2.0 * $crossed + $length, self::SHARE_OF_GRIP * $grip,
         );
-        $streams = self::streams($manoeuvre, $pack, $ours, $speed, $crossed, $path, $along, $radius, $length);
-        $from = $input->text('other_from') ?? 'both';
-        $counted = array_values(array_filter($streams, static fn (array $stream): bool => $from === 'both' || $stream[0] === $from));
-        if ($counted === []) {
-            throw BadInput::field('other_from', 'must be a side this manoeuvre meets: '.implode(' or ', array_column($streams, 0)).'.');
+        $headway = $input->duration('headway')?->inSeconds() ?? Stream::HEADWAY;
+        $crossing = static fn (float $metres): Stream => Stream::crossed($ours, $speed, $metres, $length);
+        $joining = Stream::joined($ours, $speed, $path, $radius * cos($turned), $length, $headway);
+        $may = AsksOfOthers::by(PracticeField::read($input, $pack));
+        $sides = [];
+        foreach (self::met($manoeuvre, $flank, $road, $pack) as $from => $how) {
+            $sides[$from] = SideGap::of((string) $from, match ($how) {
+                'joined' => $joining,
+                'ahead' => $crossing(self::acrossByTurning($crossed, $radius)),
+                'first' => $crossing($crossed),
+                default => $crossing($over),
+            }, $may, $distance, $speed, $grip);
         }
-        $sides = array_map(
-            static fn (array $stream): SideGap => new SideGap(
-                $stream[0], $stream[1]->joined, $stream[1]->criticalSeconds(), $distance / $speed, $stream[1]->askedMps2($distance),
-            ),
-            $counted,
-        );
 
         return new Gap(
-            $sides, self::waitFor($input, $ours, $path), $ours, $vehicle, $speed, $delay,
+            self::counted($sides, $input->text('other_from') ?? 'both'), self::waitFor($input, $pack, $ours, $path), $ours, $vehicle, $speed, $delay,
             GapStandard::seconds(
-                $manoeuvre, $flank, $length, $vehicle->trailers !== [], ($lanes - 1) * ($flank === null ? 2 : 1),
+                $manoeuvre, $flank, $length, $vehicle->trailers !== [], ($lanes - 1) * ($manoeuvre === Manoeuvre::Cross ? 2 : 1),
                 CommonFields::gradient($input)->inRiseOverRun(),
             ),
             GapStandard::headwaySeconds($manoeuvre, $flank),
-            $straight, $radius, $turned, $lane, $lanes,
+            $straight, $radius, $turned, $lane, $lanes, $may, $headway,
         );
     }
 
     /**
-     * The streams a manoeuvre meets: traffic nearest to us comes from the off side, the farther one from the near side.
+     * The side our path bends to: into a one-way road always as towards the kerb, for the nearest lane is the one entered.
      *
-     * @return non-empty-list<array{string, Stream}>
+     * @throws BadInput where the road runs the other way
      */
-    private static function streams(
-        Manoeuvre $manoeuvre, RulePack $pack, PullAway $ours, float $speed, float $crossed, float $path, float $along, float $radius, float $length,
-    ): array {
-        $first = Flank::Off->side($pack);
-        $second = Flank::Near->side($pack);
+    private static function flank(Manoeuvre $manoeuvre, RoadMet $road, RulePack $pack): ?Flank
+    {
+        $flank = $manoeuvre->flank($pack);
+        if ($flank === null || $road->runsTo === null) {
+            return $flank;
+        }
 
-        return match (true) {
-            $manoeuvre === Manoeuvre::TurnAcross => [['ahead', Stream::crossed($first, $ours, $speed, self::acrossByTurning($crossed, $radius), $length)]],
-            $manoeuvre === Manoeuvre::Cross => [
-                [$first->value, Stream::crossed($first, $ours, $speed, $crossed, $length)],
-                [$second->value, Stream::crossed($second, $ours, $speed, 2.0 * $crossed, $length)],
-            ],
-            $manoeuvre->flank($pack) === Flank::Near => [[$first->value, Stream::joined($first, $ours, $speed, $path, $along, $length)]],
-            default => [
-                [$first->value, Stream::crossed($first, $ours, $speed, $crossed, $length)],
-                [$second->value, Stream::joined($second, $ours, $speed, $path, $along, $length)],
-            ],
+        return $road->mayBeEntered($flank->side($pack)) ? Flank::Near : throw BadInput::field(
+            'road_met.runs_to', 'must allow the turn: a road that runs to the '.$road->runsTo->value.' is not entered to the other side.',
+        );
+    }
+
+    /**
+     * The streams a manoeuvre meets, by the side they come from: nearest to us is the one from the off side, farther the one
+     * from the near side; a one-way road has one.
+     *
+     * @return array<string, string> joined; crossed: the first of two, all of the road, or oncoming
+     */
+    private static function met(Manoeuvre $manoeuvre, ?Flank $flank, RoadMet $road, RulePack $pack): array
+    {
+        if ($manoeuvre === Manoeuvre::TurnAcross) {
+            return ['ahead' => 'ahead'];
+        }
+        [$first, $second] = [Flank::Off->side($pack)->value, Flank::Near->side($pack)->value];
+        if ($road->runsTo !== null) {
+            return [$road->runsTo->other()->value => $manoeuvre === Manoeuvre::Cross ? 'all' : 'joined'];
+        }
+
+        return match ($flank) {
+            null => [$first => 'first', $second => 'all'],
+            Flank::Near => [$first => 'joined'],
+            Flank::Off => [$first => 'first', $second => 'joined'],
         };
+    }
+
+    /**
+     * @param  array<string, SideGap>  $sides
+     * @return non-empty-list<SideGap>
+     */
+    private static function counted(array $sides, string $from): array
+    {
+        $counted = array_values(array_filter($sides, static fn (SideGap $side): bool => $from === 'both' || $side->from === $from));
+
+        return $counted !== [] ? $counted : throw BadInput::field(
+            'other_from', 'must be a side this manoeuvre meets: '.implode(' or ', array_keys($sides)).'.',
+        );
     }
 
     /** Path of a turn until it has gone so far sideways: r (1 - cos(s / r)), and straight on after it. */
@@ -118,7 +158,7 @@ final class GapReader
     }
 
     /** @return list<string> */
-    private static function waitFor(Values $input, PullAway $ours, float $path): array
+    private static function waitFor(Values $input, RulePack $pack, PullAway $ours, float $path): array
     {
         $found = [];
         $people = $input->duration('people')?->inSeconds() ?? 0.0;
@@ -128,25 +168,15 @@ final class GapReader
         if ($input->flag('long_vehicle_first') === true) {
             $found[] = 'The long vehicle needs the room first.';
         }
-        if ($input->flag('oncoming_turner') === true && self::whole($input, 'entry_lanes', 1) === 1) {
-            $found[] = 'The one opposite turns into the same single lane and goes first.';
+        if ($input->flag('oncoming_turner') === true) {
+            $lanes = ArmsReader::whole($input, 'entry_lanes') ?? ArmsReader::whole($input->object('road_met') ?? new Values([]), 'lanes', 'road_met.') ?? 1;
+            if ($lanes === 1) {
+                $found[] = 'The one opposite turns into the same single lane and goes first.';
+            } elseif (! $pack->turnersShare()) {
+                $found[] = 'The one opposite turns into the same road and goes first, whatever lanes it has.';
+            }
         }
 
         return $found;
-    }
-
-    private static function whole(Values $input, string $field, int $default): int
-    {
-        $said = $input->number($field);
-        if ($said !== null && $said !== floor($said)) {
-            throw BadInput::field($field, 'must be a whole number.');
-        }
-
-        return $said === null ? $default : (int) $said;
-    }
-
-    private static function lengthOf(Vehicle $vehicle): float
-    {
-        return $vehicle->length->inMetres();
     }
 }

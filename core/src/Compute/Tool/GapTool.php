@@ -15,6 +15,7 @@ use NobleTurn\Core\Compute\QuickAnswer;
 use NobleTurn\Core\Compute\Shape;
 use NobleTurn\Core\Compute\Tool;
 use NobleTurn\Core\Compute\Values;
+use NobleTurn\Core\Judgement\Asked;
 use NobleTurn\Core\Judgement\Gap;
 use NobleTurn\Core\Judgement\GapStandard;
 use NobleTurn\Core\Judgement\Manoeuvre;
@@ -22,6 +23,7 @@ use NobleTurn\Core\Judgement\SideGap;
 use NobleTurn\Core\Judgement\Stream;
 use NobleTurn\Core\Motion\PullAway;
 use NobleTurn\Core\Plan\Warning;
+use NobleTurn\Core\Rules\AsksOfOthers;
 use NobleTurn\Core\Rules\Assumption;
 use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Rules\Source;
@@ -46,7 +48,7 @@ final class GapTool implements Tool
         return new Shape(
             CommonFields::packField(),
             ChoiceField::of('manoeuvre', 'what is to be done', Manoeuvre::class)->required(),
-            (new QuantityField('other_speed', 'of the vehicle that comes', Kind::Speed, 1.0, 45.0))->required(),
+            new QuantityField('other_speed', 'of the vehicle that comes; default the limit of the road met', Kind::Speed, 1.0, 45.0),
             (new QuantityField('other_distance', 'its front bumper to where the paths meet', Kind::Distance, 0.0, 1000.0))->required(),
             new ChoiceField('other_from', 'where it comes from; default both, the worse counts', ['left', 'right', 'both', 'ahead']),
             new QuantityField('rolling', 'our speed at the line; default 0, from rest', Kind::Speed, 0.0, 12.0),
@@ -60,6 +62,9 @@ final class GapTool implements Tool
             new QuantityField('sight', 'how far along the road can be seen from the line', Kind::Distance, 0.0, 1000.0),
             new QuantityField('people', 'seconds somebody is still on the road we enter', Kind::Duration, 0.0, 120.0),
             new FlagField('long_vehicle_first', 'a long vehicle waits to come out of or into the same road'),
+            RoadMetField::field(),
+            new QuantityField('headway', 'time behind us that is enough once joined; default 1 s', Kind::Duration, 0.0, 5.0),
+            PracticeField::field(),
             new FlagField('oncoming_turner', 'somebody opposite turns into the same road'),
             new NumberField('entry_lanes', 'lanes of the road we enter; default 1', 1.0, 4.0),
         );
@@ -78,11 +83,18 @@ final class GapTool implements Tool
             'time_available_s' => Out::number('until it reaches the meeting point'),
             'margin_s' => Out::number('available minus needed'),
             'other_decel_needed_mps2' => Out::number('0 where nobody has to change anything; null where no braking would do', nullable: true),
-            'critical_gap_s' => Out::number('the least that is enough here'),
+            'asked' => Out::choice(Asked::class, 'what going now asks of the other driver'),
+            'headway_at_end_s' => Out::number('how much time they are behind us at the end, keeping their speed; null where nobody is joined', nullable: true),
+            'needed_by' => Out::object([
+                'nothing_s' => Out::number('least gap that changes nothing for anybody'), 'off_gas_s' => Out::number('in which they come off the gas'),
+                'design_s' => Out::number('as road design reckons, on this side'),
+            ]),
+            'figures' => Out::text('the three in one line'),
+            'critical_gap_s' => Out::number('the least that is enough here, by the practice'),
             'critical_gap_m' => Out::number('the same as a distance at their speed: there "go" becomes "wait"'),
             'published_gap_s' => Out::number('what road design reckons with'),
             'accepted_headway_s' => Out::number('what half of all drivers accept, front bumper to front bumper, onto a two-lane road'),
-            'sight_distance_m' => Out::number('needed: the longer of both gaps at their speed'),
+            'sight_distance_m' => Out::number('along the road from the line: who comes into view as we go has only to come off the gas'),
             'sight_enough' => ['type' => ['boolean', 'null'], 'description' => 'null where the sight was not given'],
             'sides' => Out::list(Out::object([
                 'from' => ['enum' => ['left', 'right', 'ahead']], 'joined' => Out::flag('we drive on in this stream'),
@@ -109,7 +121,7 @@ final class GapTool implements Tool
         $gap = GapReader::read($input, $pack);
         $worst = $gap->worst();
         $sight = $input->distance('sight')?->inMetres();
-        $needed = max($worst->neededSeconds, $gap->publishedSeconds) * $gap->otherMps;
+        $needed = $gap->sightMetres();
         $motion = $gap->ours;
         $every = 4;
         $shown = array_values(array_filter(array_keys($motion->metres), static fn (int $i): bool => $i % $every === 0));
@@ -120,18 +132,25 @@ final class GapTool implements Tool
             'message' => $gap->message(),
             'other_speed_mps' => round($gap->otherMps, 4),
             'worst' => $worst->from,
-            'time_needed_s' => round($worst->neededSeconds, 2),
+            'time_needed_s' => round($worst->neededSeconds(), 2),
             'time_available_s' => round($worst->availableSeconds, 2),
             'margin_s' => round($worst->marginSeconds(), 2),
             'other_decel_needed_mps2' => $decel($worst->askedMps2),
-            'critical_gap_s' => round($worst->neededSeconds, 2),
-            'critical_gap_m' => round($worst->neededSeconds * $gap->otherMps, 1),
+            'asked' => $worst->asked()->value,
+            'headway_at_end_s' => $worst->headwaySeconds === null ? null : round($worst->headwaySeconds, 2),
+            'needed_by' => [
+                'nothing_s' => round($worst->neededSeconds(AsksOfOthers::Nothing), 2), 'off_gas_s' => round($worst->neededSeconds(AsksOfOthers::OffGas), 2),
+                'design_s' => round($worst->neededSeconds(AsksOfOthers::Design), 2),
+            ],
+            'figures' => $gap->figures(),
+            'critical_gap_s' => round($worst->neededSeconds(), 2),
+            'critical_gap_m' => round($worst->neededSeconds() * $gap->otherMps, 1),
             'published_gap_s' => round($gap->publishedSeconds, 2),
             'accepted_headway_s' => $gap->acceptedSeconds,
             'sight_distance_m' => round($needed, 1),
             'sight_enough' => $sight === null ? null : $sight >= $needed,
             'sides' => array_map(static fn (SideGap $side): array => [
-                'from' => $side->from, 'joined' => $side->joined, 'time_needed_s' => round($side->neededSeconds, 2), 'time_available_s' => round($side->availableSeconds, 2),
+                'from' => $side->from, 'joined' => $side->joined, 'time_needed_s' => round($side->neededSeconds(), 2), 'time_available_s' => round($side->availableSeconds, 2),
                 'margin_s' => round($side->marginSeconds(), 2), 'other_decel_needed_mps2' => $decel($side->askedMps2), 'verdict' => $side->verdict(),
             ], $gap->sides),
             'motion' => [
@@ -153,10 +172,13 @@ final class GapTool implements Tool
         return [
             new Assumption('last look and start', $gap->delaySeconds, 's', $input->has('delay') ? Source::given() : Source::assumed()),
             new Assumption('acceleration used', PullAway::SHARE, 'of what the car has', Source::assumed()),
-            new Assumption('most acceleration used', PullAway::MOST, 'm/s2', Source::assumed()),
+            new Assumption('a start as taught, from a standstill', PullAway::TAUGHT_MPS2, 'm/s2', Source::commonPractice()),
             new Assumption('margin for a clear go', Gap::CLEAR, 's', Source::assumed()),
             new Assumption('reaction of the other driver', Stream::REACTION, 's', Source::assumed()),
             new Assumption('room left between bodies', Stream::ROOM, 'm', Source::assumed()),
+            new Assumption('time behind us once joined', $gap->headwaySeconds, 's', $input->has('headway') ? Source::given() : Source::assumed()),
+            new Assumption('time in hand when crossing', Stream::CROSSING_MARGIN, 's', Source::assumed()),
+            new Assumption('coming off the gas', AsksOfOthers::OFF_GAS_MPS2, 'm/s2', Source::assumed()),
             new Assumption('gap of road design', round($gap->publishedSeconds, 2), 's', Source::fromMemory(GapStandard::DOCUMENT)),
             new Assumption('headway half of all drivers accept', $gap->acceptedSeconds, 's', Source::fromMemory(GapStandard::HEADWAYS)),
             new Assumption('vehicle', VehicleField::named($gap->vehicle, $pack), '', $input->has('vehicle') ? Source::given() : Source::assumed()),

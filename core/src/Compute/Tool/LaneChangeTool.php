@@ -17,7 +17,6 @@ use NobleTurn\Core\FastRoad\LaneChange;
 use NobleTurn\Core\FastRoad\Neighbour;
 use NobleTurn\Core\FastRoad\Room;
 use NobleTurn\Core\Fault\BadInput;
-use NobleTurn\Core\Motion\PullAway;
 use NobleTurn\Core\Rules\Assumption;
 use NobleTurn\Core\Rules\Practice;
 use NobleTurn\Core\Rules\RulePack;
@@ -32,6 +31,9 @@ use NobleTurn\Core\Vehicle\Vehicle;
 final class LaneChangeTool implements ReadsAScene
 {
     /** Seen as passing: faster by more than this, and no further behind, m/s and m (assumed). */
+    /** Of what the car has, used without hurry (assumed). */
+    private const SHARE = 0.6;
+
     private const PASSES_BY = 0.5;
 
     private const PASSES_WITHIN = 60.0;
@@ -155,7 +157,7 @@ final class LaneChangeTool implements ReadsAScene
         }
         $gradient = CommonFields::gradient($input);
         $gear = GearChoice::for($vehicle, Purpose::Pull, $speed, $gradient)->gear;
-        $available = max(0.0, PullAway::SHARE * (new Performance($vehicle))->acceleration($speed, $gear, $gradient));
+        $available = max(0.0, self::SHARE * (new Performance($vehicle))->acceleration($speed, $gear, $gradient));
         $gap = $input->duration('gap')?->inSeconds() ?? $pack->followingGap(CommonFields::surface($input))->inSeconds() / 2.0;
         $within = min($input->distance('room')?->inMetres() ?? INF, $input->distance('junction')?->inMetres() ?? INF);
 
@@ -185,7 +187,7 @@ final class LaneChangeTool implements ReadsAScene
         return [
             new Assumption('checks and signal before the move', LaneChange::CHECKS_S, 's', Source::assumed()),
             new Assumption('the move itself', LaneChange::MOVE_S, 's', Source::assumed()),
-            new Assumption('acceleration used', PullAway::SHARE, 'of what the car has', Source::assumed()),
+            new Assumption('acceleration used', self::SHARE, 'of what the car has', Source::assumed()),
             new Assumption('others keep their speed', true, '', Source::assumed()),
             ...CommonFields::defaults(
                 $input, CommonFields::default('gap', $pack->followingGap(CommonFields::surface($input))->inSeconds() / 2.0, 's'),

@@ -8,6 +8,7 @@ use NobleTurn\Core\Compute\Out;
 use NobleTurn\Core\Lanes\Costs;
 use NobleTurn\Core\Lanes\LaneQuestion;
 use NobleTurn\Core\Lanes\LaneRoute;
+use NobleTurn\Core\Lanes\Layout;
 use NobleTurn\Core\Lanes\Met;
 use NobleTurn\Core\Lanes\MetKind;
 use NobleTurn\Core\Lanes\Route;
@@ -58,6 +59,7 @@ final class LanesPresenter
                 'time_s' => Out::number('seconds to the line, negative after it'),
                 'text' => Out::text('in words'), 'mirrors' => Out::list(['type' => 'string'], 'looks that are due'), 'side' => $sides,
                 'angle_deg' => Out::number('on the roundabout: from our arm', nullable: true),
+                'to_lane' => Out::integer('the lane moved into', nullable: true),
             ]), 'signs met and steps due, in the order of time'),
             'links' => Out::list(
                 Out::object([
@@ -87,7 +89,7 @@ final class LanesPresenter
                 static fn (array $signal): array => ['where' => $signal['where'], 'side' => $signal['side']?->value, 'off' => $signal['off']],
                 $best->signals,
             ),
-            'seconds_on_it' => round($question->secondsOnIt(), 1),
+            'seconds_on_it' => round($question->round->seconds(), 1),
             'acceptable_lanes' => array_map(static fn (Route $route): array => [
                 'lane' => $route->approachLane, 'exit_lane' => $route->exitLane, 'cost' => round($route->cost(), 3),
                 'extra' => round($route->cost() - $best->route->cost(), 3),
@@ -113,6 +115,9 @@ final class LanesPresenter
                 'The sign can be read from %s before the line; for this lane it would have to be %s. Say the lane, or let another usable one do.',
                 $unit->place($legible), $unit->place($best->way->decideByMetres()),
             ), ['legible_m' => $legible]);
+        }
+        if ($question->oncomingTurner && $question->layout === Layout::Junction && $question->trip->clock() > 0) {
+            $found[] = new Warning('oncoming-turner', Wording::in($question->pack, $best->besideTheTurner()));
         }
         $ahead = $best->ahead();
         if ($ahead !== null && ! $ahead->fits) {
@@ -156,6 +161,7 @@ final class LanesPresenter
             'kind' => $met->kind->value, 'at_m' => round($met->atMetres, 1), 'time_s' => round($met->seconds, 1), 'text' => $met->text,
             'mirrors' => $met->mirrors,
             'side' => $met->side?->value, 'angle_deg' => $met->angleDegrees === null ? null : round($met->angleDegrees, 1),
+            'to_lane' => $met->toLane,
         ];
     }
 }

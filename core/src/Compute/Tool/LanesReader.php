@@ -10,8 +10,10 @@ use NobleTurn\Core\Lanes\Arm;
 use NobleTurn\Core\Lanes\Costs;
 use NobleTurn\Core\Lanes\LaneQuestion;
 use NobleTurn\Core\Lanes\Layout;
+use NobleTurn\Core\Lanes\OnTheRing;
 use NobleTurn\Core\Lanes\Onward;
 use NobleTurn\Core\Lanes\Ring;
+use NobleTurn\Core\Lanes\Round;
 use NobleTurn\Core\Lanes\Spirals;
 use NobleTurn\Core\Lanes\Trip;
 use NobleTurn\Core\Quantity\Speed;
@@ -55,15 +57,28 @@ final class LanesReader
             static fn (?float $value): bool => $value !== null,
         );
 
-        return new LaneQuestion($pack, new Ring($arms, $lanes, ...self::links($input, $arms, $names, $lanes)), new Trip(
-            $to === 0 ? count($arms) : $to, $to === 0 ? 360.0 : ($arms[$to] ?? $arms[0])->angleDegrees, $input->flag('passing') ?? false,
-            $next === null ? null : Flank::of($next, $pack) === Flank::Off,
-            $input->distance('next_turn_in')?->inMetres() ?? ($next === null ? null : 100.0), new Costs($given),
-            self::onward($input, $speed),
-        ), $input->distance('ring_radius')?->inMetres() ?? ($layout === Layout::Junction
-            ? self::CORNER_M
-            : ($mini ? self::MINI_RADIUS_M : self::RADIUS_M)), $mini, $layout, $speed, self::inLane($input,
-                $arms[0]));
+        $radius = $input->distance('ring_radius')?->inMetres() ?? match (true) {
+            $layout === Layout::Junction => self::CORNER_M, $mini => self::MINI_RADIUS_M, default => self::RADIUS_M
+        };
+        $sectors = $to === 0 ? count($arms) : $to;
+        $degrees = $to === 0 ? 360.0 : ($arms[$to] ?? $arms[0])->angleDegrees;
+        $round = new Round($radius, $mini, $degrees);
+        $lastMetres = $round->metres - $round->metresTo(($arms[$sectors - 1] ?? $arms[0])->angleDegrees);
+        $trip = new Trip(
+            $sectors, $degrees, $input->flag('passing') ?? false, $next === null ? null : Flank::of($next, $pack) === Flank::Off,
+            $input->distance('next_turn_in')?->inMetres() ?? ($next === null ? null : 100.0), new Costs($given), self::onward($input, $speed),
+            OnTheRing::crampedShare($lastMetres, $round->mps),
+            array_map(static fn (float $lane): int => (int) $lane, $input->numbers('blocked')),
+        );
+
+        return new LaneQuestion(
+            $pack, new Ring($arms, $lanes, ...self::links($input, $arms, $names, $lanes)), $trip, $radius, $mini, $layout, $speed,
+            self::inLane($input, $arms[0]), array_map(static fn (int $i, Values $sign): array => [
+                'arm' => self::index($names, $sign->text('after') ?? '', "direction_signs.{$i}.after"),
+                'metres' => $sign->distance('at')?->inMetres() ?? 0.0,
+            ], array_keys($input->objects('direction_signs')), $input->objects('direction_signs')),
+            $input->flag('oncoming_turner') ?? false,
+        );
     }
 
     /** The approach to it, as the approach tool takes it: the same limit, practice and car. */
@@ -89,9 +104,7 @@ final class LanesReader
         $from = self::index(array_map(static fn (Arm $arm): string => $arm->name, $arms), $input->text('from') ?? '', 'from');
         $zero = ($arms[$from] ?? $arms[0])->angleDegrees;
         $turned = array_map(
-            static fn (Arm $arm): Arm => new Arm(
-                $arm->name, fmod($arm->angleDegrees - $zero + 360.0, 360.0), $arm->approach, $arm->exitLanes, $arm->busLanes, $arm->exitRoomMetres,
-            ),
+            static fn (Arm $arm): Arm => $arm->from(fmod($arm->angleDegrees - $zero + 360.0, 360.0)),
             $arms,
         );
         usort($turned, static fn (Arm $a, Arm $b): int => $a->angleDegrees <=> $b->angleDegrees);

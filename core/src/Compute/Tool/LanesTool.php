@@ -10,6 +10,7 @@ use NobleTurn\Core\Compute\Field\FlagField;
 use NobleTurn\Core\Compute\Field\ListField;
 use NobleTurn\Core\Compute\Field\NumberField;
 use NobleTurn\Core\Compute\Field\ObjectField;
+use NobleTurn\Core\Compute\Field\OneOrListField;
 use NobleTurn\Core\Compute\Field\QuantityField;
 use NobleTurn\Core\Compute\Field\TextField;
 use NobleTurn\Core\Compute\Kind;
@@ -57,7 +58,14 @@ final class LanesTool implements Tool
             (new TextField('name', 'of the arm', 60))->required(),
             (new NumberField('angle_deg', 'in driving order, from any of them', 0.0, 360.0))->required(),
             new ListField('approach_lanes', 'nearside first; default one without marking', new ObjectField('lane', 'an approach lane', $lane), 4),
-            new NumberField('exit_lanes', 'lanes that lead out; default 1', 0.0, 4.0),
+            new OneOrListField(
+                new NumberField('exit_lanes', 'lanes that lead out; default 1', 0.0, 4.0),
+                new ListField('exit_lanes', 'each of them, nearside first', new ObjectField('lane', 'a lane that leads out', new Shape(
+                    BusHours::listField(),
+                    new QuantityField('bus_begins', 'from the far edge of the junction to where it is for buses', Kind::Distance, 0.0, 2000.0),
+                )), 4),
+            ),
+            new FlagField('lights', 'its line is under lights'),
             new QuantityField('exit_room', 'before the exit lanes become one', Kind::Distance, 0.0, 2000.0),
         );
         $link = static fn (string $about): Shape => new Shape(
@@ -99,6 +107,12 @@ final class LanesTool implements Tool
             new QuantityField('direction_sign', 'the direction sign, before the line; default 150 m', Kind::Distance, 0.0, 2000.0),
             new QuantityField('lane_sign', 'the lane sign, before the line; default 80 m', Kind::Distance, 0.0, 2000.0),
             new QuantityField('markings', 'the first arrows on the road, before the line; default 40 m', Kind::Distance, 0.0, 500.0),
+            new ListField('direction_signs', 'further signs on the roundabout', new ObjectField('sign', 'a direction sign', new Shape(
+                (new TextField('after', 'arm it stands beyond', 60))->required(),
+                (new QuantityField('at', 'so far beyond it along our way', Kind::Distance, 0.0, 500.0))->required(),
+            )), 10),
+            new FlagField('oncoming_turner', 'somebody opposite turns into the same road'),
+            new ListField('blocked', 'lanes of the exit that do not move', new NumberField('lane', 'from 1 at the nearside', 1.0, 4.0), 4),
             new FlagField('passing', 'others are to be passed on the way out'),
             new FlagField('mini', 'a mini-roundabout: the exit signal by the time on it'),
             new QuantityField('ring_radius', 'of the middle of the circulating lanes; default 18 m, 4 m for a mini', Kind::Distance, 2.0, 150.0),

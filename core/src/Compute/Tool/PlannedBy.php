@@ -16,7 +16,7 @@ final class PlannedBy
     private const OF_THE_ROAD = [
         'approach' => [
             'limit_mph', 'limit_kmh', 'control', 'view', 'view_from_m', 'gradient', 'room_m', 'openings', 'parked', 'one_way', 'road_width_m',
-            'turn_radius_m', 'exit', 'light', 'sign', 'then',
+            'turn_radius_m', 'exit', 'light', 'sign', 'then', 'road_met', 'junction',
         ],
         'join' => [
             'slip_length_m', 'entry_speed_mph', 'entry_speed_kmh', 'main_speed_mph', 'main_speed_kmh', 'gradient', 'limit_change_m', 'slip_angle_deg',

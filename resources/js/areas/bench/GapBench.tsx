@@ -1,4 +1,4 @@
-import type { GapAnswer, GapAsked } from '@/api/types';
+import type { GapAnswer, GapAsked, Side } from '@/api/types';
 import { useSwept } from '@/compute/useCompute';
 import { Check } from '@/ui/Check';
 import { DataTable } from '@/ui/DataTable';
@@ -7,13 +7,18 @@ import { Options } from '@/ui/Options';
 import { Slider } from '@/ui/Slider';
 import { VehicleChoice } from '@/vehicles/VehicleChoice';
 import { Big, BenchPage } from './BenchPage';
-import { SlopeSlider, SpeedSlider } from './sliders';
+import { SlopeSlider, SpeedSlider, SurfaceSelect } from './sliders';
 import { useBench } from './useBench';
 import { GapBar, GapPicture } from './gap/GapPicture';
 import { MomentKeys } from '@/road/MomentKeys';
 import { useMoment } from '@/road/useMoment';
 
 const MANOEUVRES = { 'emerge-left': 'Emerge left', 'emerge-right': 'Emerge right', cross: 'Straight over', 'turn-across': 'Turn off across oncoming' };
+const RUNS = { '': 'Both ways', left: 'One way, to the left', right: 'One way, to the right' };
+const ASKS = { '': 'As in force', nothing: 'Nothing of anybody', 'off-gas': 'Them to come off the gas', design: 'What road design reckons with' };
+type Asks = Exclude<keyof typeof ASKS, ''>;
+/** What is asked of them, in one or two words. */
+const ASKED: Record<GapAnswer['asked'], string> = { nothing: 'Nothing', 'off-gas': 'Off the gas', brake: 'Brake', cannot: 'Too late' };
 const HEADS = { go: 'Go', marginal: 'Marginal: let it go', wait: 'Wait' };
 /** A crawl over the line, m/s. */
 const CRAWL = 2;
@@ -27,12 +32,16 @@ export function GapBench() {
         manoeuvre,
         vehicle,
         [field('other_speed')]: state.speed,
-        lanes: state.lanes,
+        surface: state.surface as GapAsked['surface'],
+        practice: { ...rules.practice, ...(state.asks ? { asks_of_others: state.asks as Asks } : {}) },
         gradient: state.slope / 100,
         ...(state.rolling ? { rolling_mps: CRAWL } : {}),
         ...(state.people > 0 ? { people_s: state.people } : {}),
         ...(state.long ? { long_vehicle_first: true } : {}),
-        ...(state.turner ? { oncoming_turner: true } : {}),
+        ...(state.turner ? { oncoming_turner: true, entry_lanes: state.entry } : {}),
+        ...(manoeuvre === 'turn-across'
+            ? { lanes: state.lanes }
+            : { road_met: { lanes: state.lanes, ...(state.runs ? { runs_to: state.runs as Side } : {}) } }),
         ...(state.sight > 0 ? { sight_m: state.sight } : {}),
     };
     const { data, error } = useSwept('gap', inputs, { field: 'other_distance_m', from: 10, to: 300, step: 5 }, state.distance);
@@ -79,6 +88,30 @@ export function GapBench() {
                     <Check label="Rolling over the line" checked={state.rolling} onChange={(rolling) => set({ rolling })} />
                     <Check label="A long vehicle first" checked={state.long} onChange={(long) => set({ long })} />
                     <Check label="Somebody opposite turns in too" checked={state.turner} onChange={(turner) => set({ turner })} />
+                    {state.turner && (
+                        <Slider
+                            label="Lanes of the road entered"
+                            value={state.entry}
+                            min={1}
+                            max={3}
+                            step={1}
+                            words={String}
+                            onChange={(entry) => set({ entry })}
+                        />
+                    )}
+                    {manoeuvre !== 'turn-across' && (
+                        <Field label="The road met runs">
+                            <select value={state.runs} onChange={(event) => set({ runs: event.target.value })}>
+                                <Options of={RUNS} />
+                            </select>
+                        </Field>
+                    )}
+                    <SurfaceSelect value={state.surface} onChange={(surface) => set({ surface })} />
+                    <Field label="A gap may ask">
+                        <select value={state.asks} onChange={(event) => set({ asks: event.target.value })}>
+                            <Options of={ASKS} />
+                        </select>
+                    </Field>
                 </>
             }
         >
@@ -109,19 +142,19 @@ export function GapBench() {
                                 <Big label="Enough from" value={data.critical_gap_m.toFixed(0)} unit="m" />
                                 <Big label="that is" value={data.critical_gap_s.toFixed(1)} unit="s" />
                                 <Big label="In hand" value={data.margin_s.toFixed(1)} unit="s" />
+                                <Big label="Asked of them" value={ASKED[data.asked]} />
                                 <Big
-                                    label="They would brake"
+                                    label="They would slow by"
                                     value={data.other_decel_needed_mps2 === null ? '–' : data.other_decel_needed_mps2.toFixed(1)}
                                     unit={data.other_decel_needed_mps2 === null ? 'too late' : 'm/s²'}
                                 />
-                                <Big label="Road design says" value={data.published_gap_s.toFixed(1)} unit="s" />
+                                {data.headway_at_end_s !== null && <Big label="Behind us at the end" value={data.headway_at_end_s.toFixed(1)} unit="s" />}
+                                <Big label="Green Book says" value={data.published_gap_s.toFixed(1)} unit="s" />
                                 <Big label="Half of all drivers go at" value={data.accepted_headway_s.toFixed(1)} unit="s" />
                                 <Big label="Sight needed" value={data.sight_distance_m.toFixed(0)} unit="m" />
                             </dl>
-                            <p className="text-quiet text-sm">
-                                Design lets the driver behind slow a little when somebody joins; here nobody has to change anything. Feeling gaps is learned at
-                                the roadside: call them, then count them.
-                            </p>
+                            <p>{data.figures}</p>
+                            <p className="text-quiet text-sm">Feeling gaps is learned at the roadside: call them, then count them.</p>
                         </div>
                     </div>
                     <Sides answer={data} />
@@ -136,7 +169,7 @@ function Sides({ answer }: { answer: GapAnswer }) {
         <DataTable
             label="Side by side"
             least={34}
-            heads={['From', 'We', 'Needed', 'There is', 'In hand', 'They would brake', 'So']}
+            heads={['From', 'We', 'Needed', 'There is', 'In hand', 'They would slow by', 'So']}
             rows={answer.sides.map((side) => ({
                 key: side.from,
                 head: side.from,

@@ -25,7 +25,7 @@ export function LanesBench() {
     const { rules, say, state, set, setState } = usePage('lanes');
     const [ghost, setGhost] = useState<number | null>(null);
     const [chosen, setChosen] = useState<ChosenLane | null>(null);
-    const inputs = asked(state, rules.pack, speedField(rules.speed_unit));
+    const inputs = asked(state, rules, speedField(rules.speed_unit));
     const { data, error, isPlaceholderData } = useCompute('lanes', inputs);
     const ours = state.arms.find((arm) => arm.name === state.from)?.lanes.length ?? 1;
     const names = state.arms.map((arm) => arm.name);
@@ -73,6 +73,10 @@ export function LanesBench() {
                     <Check label="Passing others" checked={state.passing} onChange={(passing) => set({ passing })} />
                     {state.layout === 'roundabout' && <Check label="Mini" checked={state.mini} onChange={(mini) => set({ mini })} />}
                     {state.layout === 'roundabout' && <Check label="Spirals as painted" checked={state.spirals} onChange={(spirals) => set({ spirals })} />}
+                    {state.layout === 'roundabout' && <Check label="Lights at our line" checked={state.lights} onChange={(lights) => set({ lights })} />}
+                    {state.layout === 'junction' && (
+                        <Check label="Somebody opposite turns in too" checked={state.oncoming} onChange={(oncoming) => set({ oncoming })} />
+                    )}
                 </>
             }
         >

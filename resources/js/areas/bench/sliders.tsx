@@ -1,3 +1,5 @@
+import { Field } from '@/ui/Field';
+import { Options } from '@/ui/Options';
 import { useRules } from '@/rules/rules';
 import { saidSpeed, speedRange } from '@/rules/speed';
 import { METRES_IN_A_FOOT, spoken } from '@/strip/words';
@@ -48,4 +50,17 @@ export function MetresSlider({ label, value, onChange, min, max, none }: Props &
 /** A hill in whole per cent. */
 export function SlopeSlider({ value, onChange }: Omit<Props, 'label'>) {
     return <Slider label="Slope" value={value} min={-10} max={10} step={1} words={(slope) => `${slope} %`} onChange={onChange} />;
+}
+
+const SURFACES = { dry: 'Dry', wet: 'Wet', ice: 'Ice' };
+
+/** What the tyres have under them. */
+export function SurfaceSelect({ value, onChange }: { value: string; onChange: (surface: string) => void }) {
+    return (
+        <Field label="Surface">
+            <select value={value} onChange={(event) => onChange(event.target.value)}>
+                <Options of={SURFACES} />
+            </select>
+        </Field>
+    );
 }

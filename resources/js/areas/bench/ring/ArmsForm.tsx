@@ -26,7 +26,7 @@ export function ArmsForm({ state, onChange }: { state: RingState; onChange: (sta
     return (
         <details>
             <summary className="link min-h-12 cursor-pointer content-center font-semibold">Arms and lanes</summary>
-            {state.arms.some((one) => one.lanes.some((lane) => lane.bus_from)) && (
+            {state.arms.some((one) => one.bus_out_from || one.lanes.some((lane) => lane.bus_from)) && (
                 <label className="flex min-h-12 items-center gap-3">
                     Time of day
                     <input type="time" className="entry w-36" value={state.time} onChange={(event) => onChange({ ...state, time: event.target.value })} />
@@ -89,6 +89,31 @@ export function ArmsForm({ state, onChange }: { state: RingState; onChange: (sta
                                 Take {one.name} away
                             </button>
                         </div>
+                        {one.exits > 1 && (
+                            <div className="flex flex-wrap items-center gap-x-4">
+                                <label className="flex min-h-11 items-center gap-2 text-sm">
+                                    <input
+                                        type="checkbox"
+                                        className="size-5"
+                                        checked={one.bus_out ?? false}
+                                        onChange={() => arm(at, { bus_out: !one.bus_out })}
+                                    />
+                                    Lane 1 out of {one.name} is for buses
+                                </label>
+                                {one.bus_out &&
+                                    (['bus_out_from', 'bus_out_until'] as const).map((field) => (
+                                        <label key={field} className="flex min-h-11 items-center gap-2 text-sm">
+                                            {field === 'bus_out_from' ? 'from' : 'until'}
+                                            <input
+                                                type="time"
+                                                className="entry w-32"
+                                                value={one[field] ?? ''}
+                                                onChange={(event) => arm(at, { [field]: event.target.value })}
+                                            />
+                                        </label>
+                                    ))}
+                            </div>
+                        )}
                         {one.lanes.map((lane, n) => (
                             <fieldset key={n} className="flex flex-wrap items-center gap-x-4">
                                 <legend className="text-quiet float-left mr-3 text-sm">Lane {n + 1} painted for</legend>

@@ -1,4 +1,4 @@
-import type { LanesAnswer, Side } from '@/api/types';
+import type { LanesAnswer, Side, Step } from '@/api/types';
 import { Glyph } from '@/strip/glyphs';
 import { spoken } from '@/strip/words';
 import { Sign } from './Sign';
@@ -12,9 +12,13 @@ const NAMES: Record<Met['kind'], string> = {
     mirrors: 'Mirrors',
     signal: 'Signal',
     line: 'The line',
-    move: 'Move out',
+    move: 'Move over',
+    spiral: 'Follow the paint',
     leave: 'Leave',
 };
+
+/** The step it belongs to, as a sign. */
+export const glyph = (met: Met): Step => (met.kind === 'signal' ? 'signal' : met.mirrors.length > 0 ? 'mirrors' : 'position');
 
 interface Props {
     state: RingState;
@@ -58,7 +62,7 @@ function Picture({ met, state, answer, keeps }: { met: Met; state: RingState; an
     }
     return (
         <svg viewBox="-16 -16 32 32" width={72} height={72} aria-hidden="true" color="var(--ink)">
-            <Glyph step={met.kind === 'signal' ? 'signal' : met.mirrors.length > 0 ? 'mirrors' : 'position'} side={met.side ?? 'right'} />
+            <Glyph step={glyph(met)} side={met.side ?? 'right'} />
         </svg>
     );
 }

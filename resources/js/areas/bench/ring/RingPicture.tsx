@@ -1,7 +1,8 @@
 import { useRef, useState } from 'react';
-import type { LanesAnswer, Side } from '@/api/types';
+import type { LanesAnswer, Side, Step } from '@/api/types';
+import { glyph } from './AsMet';
 import { Glyph } from '@/strip/glyphs';
-import { geometry, ISLAND, LANE, LONG } from './geometry';
+import { geometry, movesOf, ISLAND, LANE, LONG } from './geometry';
 import { Paint, type ChosenLane } from './Paint';
 import type { RingState } from '@/bench/ring';
 
@@ -65,9 +66,17 @@ export function RingPicture({ state, answer, keeps, ghost, onTurn, onTo, chosen,
                     ))}
                 </>
             )}
-            {other && <path d={way(other.lane, other.path, other.exit_lane)} fill="none" stroke="var(--quiet)" strokeWidth={2} strokeDasharray="2 3" />}
+            {other && (
+                <path d={way(other.lane, place.roughly(other.path), other.exit_lane)} fill="none" stroke="var(--quiet)" strokeWidth={2} strokeDasharray="2 3" />
+            )}
             {answer && (
-                <path d={way(answer.approach_lane, answer.path, answer.exit_lane)} fill="none" stroke="var(--now)" strokeWidth={3.2} strokeLinejoin="round" />
+                <path
+                    d={way(answer.approach_lane, movesOf(answer.met), answer.exit_lane)}
+                    fill="none"
+                    stroke="var(--now)"
+                    strokeWidth={3.2}
+                    strokeLinejoin="round"
+                />
             )}
             <Paint state={state} place={place} chosen={chosen} onChoose={onChoose} />
             {answer && <Due answer={answer} at={at} place={place} outer={outer} ring={ring} />}
@@ -114,14 +123,17 @@ export function RingPicture({ state, answer, keeps, ghost, onTurn, onTo, chosen,
 function Due({ answer, at, place, outer, ring }: { answer: LanesAnswer; outer: number; ring: boolean } & DuePlaces) {
     const before = answer.met.filter((met) => met.at_m > 0 && (met.mirrors.length > 0 || met.kind === 'signal'));
     const round = ring ? answer.met.filter((met) => met.angle_deg !== null) : [];
-    const marks: { key: string; x: number; y: number; step: 'mirrors' | 'signal'; side: 'left' | 'right' | null }[] = [
+    const marks: { key: string; x: number; y: number; step: Step; side: Side | null }[] = [
         ...before.map((met, i) => {
             const [x, y] = place.onArm(0, outer + LONG - 6 - (i * (LONG - 16)) / Math.max(1, before.length - 1 || 1), 26);
-            return { key: `b${i}`, x, y, step: met.kind === 'signal' ? ('signal' as const) : ('mirrors' as const), side: met.side };
+            return { key: `b${i}`, x, y, step: glyph(met), side: met.side };
         }),
         ...round.map((met, i) => {
-            const [x, y] = at(place.ringAt(place.laneAt(answer.path, met.angle_deg!)) + (met.kind === 'signal' ? -11 : 11), met.angle_deg!);
-            return { key: `r${i}`, x, y, step: met.kind === 'signal' ? ('signal' as const) : ('mirrors' as const), side: met.side };
+            const [x, y] = at(
+                place.ringAt(place.laneAt(answer.approach_lane, movesOf(answer.met), met.angle_deg!)) + (met.kind === 'signal' ? -11 : 11),
+                met.angle_deg!,
+            );
+            return { key: `r${i}`, x, y, step: glyph(met), side: met.side };
         }),
     ];
     return (

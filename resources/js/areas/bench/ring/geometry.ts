@@ -9,6 +9,18 @@ const ARM_LANE = LANE - 2;
 
 export type Point = [number, number];
 type Stretch = Pick<LanesAnswer['path'][number], 'sector' | 'lane' | 'to_lane'>;
+/** A move sideways on the roundabout: where it begins, and into which lane. */
+export interface MoveOver {
+    angle: number;
+    to: number;
+}
+
+/** While the car goes over from one lane to the next, degrees round the roundabout. */
+const DRIFT = 16;
+
+/** The moves of our way, as they are due. */
+export const movesOf = (met: LanesAnswer['met']): MoveOver[] =>
+    met.flatMap(({ angle_deg: angle, to_lane: to }) => (angle === null || to === null ? [] : [{ angle, to }]));
 
 /** Degrees on the screen: our arm lies below; in driving order arms follow clockwise where traffic keeps left. */
 const screen = (angle: number) => ((angle + 90) * Math.PI) / 180;
@@ -74,23 +86,25 @@ export function geometry(state: RingState, keeps: Side) {
         const [left, right] = [(arm.lanes.length + 1 - lane) * ARM_LANE, (arm.lanes.length - lane) * ARM_LANE];
         return `${line([onArm(angle, near, left), onArm(angle, far, left), onArm(angle, far, right), onArm(angle, near, right)])} Z`;
     };
-    const sectorAt = (angle: number) => Math.max(0, sorted.filter((arm) => seen(arm.angle) <= angle && seen(arm.angle) > 0).length);
     const ends = (sector: number): [number, number] => [
         sector === 0 ? 0 : seen(sorted[sector]?.angle ?? 0),
         sector + 1 < sorted.length ? seen(sorted[sector + 1]!.angle) : 360,
     ];
-    /** The circulating lane at an angle, between two while one is changed; a spiral is followed at the arm where it begins. */
-    const laneAt = (path: Stretch[], angle: number): number => {
-        const stretch = path[Math.min(sectorAt(angle), path.length - 1)]!;
-        const before = path[stretch.sector - 1]?.to_lane ?? stretch.lane;
-        const [begin, end] = ends(stretch.sector);
-        const share = (angle - begin) / Math.max(1, end - begin);
-        const drift = Math.min(1, Math.max(0, share / 0.3));
-        const moved = Math.min(1, Math.max(0, (share - 0.3) / 0.5));
-        return before + (stretch.lane - before) * drift + (stretch.to_lane - stretch.lane) * moved;
-    };
+    /** Of a way that is only compared: stretch by stretch, late in each where the core says no angle. */
+    const roughly = (path: Stretch[]): MoveOver[] =>
+        path.flatMap((stretch, i) => {
+            const [begin, end] = ends(stretch.sector);
+            const before = path[i - 1]?.to_lane ?? Math.min(stretch.lane, lanes);
+            return [
+                ...(stretch.lane === before ? [] : [{ angle: begin + 0.3 * (end - begin), to: stretch.lane }]),
+                ...(stretch.to_lane === stretch.lane ? [] : [{ angle: begin + 0.65 * (end - begin), to: stretch.to_lane }]),
+            ];
+        });
+    /** The circulating lane at an angle, between two while one is changed. */
+    const laneAt = (entered: number, moves: MoveOver[], angle: number): number =>
+        moves.reduce((lane, move) => lane + (move.to - lane) * Math.min(1, Math.max(0, (angle - move.angle) / DRIFT)), Math.min(entered, lanes));
     /** Our way: in by a lane, round stretch by stretch, out. */
-    const way = (approach: number, path: Stretch[], exitLane: number): string => {
+    const way = (approach: number, moves: MoveOver[], exitLane: number): string => {
         const points: Point[] = [entry(approach, 0, outer + LONG), entry(approach, 0)];
         if (!ring) {
             const [from, to] = [points[1]!, exit(exitLane)];
@@ -99,7 +113,7 @@ export function geometry(state: RingState, keeps: Side) {
                 `Q${((from[0] + to[0]) * 0.18).toFixed(1)},${((from[1] + to[1]) * 0.18).toFixed(1)}`,
             );
         }
-        for (let angle = 14; angle <= goal - 14; angle += 4) points.push(at(ringAt(Math.min(lanes, laneAt(path, angle))), angle));
+        for (let angle = 14; angle <= goal - 14; angle += 4) points.push(at(ringAt(laneAt(approach, moves, angle)), angle));
         points.push(exit(exitLane), exit(exitLane, outer + LONG));
         return line(points);
     };
@@ -113,5 +127,25 @@ export function geometry(state: RingState, keeps: Side) {
         }
         return line(points);
     };
-    return { at, onArm, ringAt, seen, flip, lanes, outer, ring, zero, way, laneAt, paint, road, along, dividers, arrows, laneArea, size: outer + LONG + 26 };
+    return {
+        at,
+        onArm,
+        ringAt,
+        seen,
+        flip,
+        lanes,
+        outer,
+        ring,
+        zero,
+        way,
+        roughly,
+        laneAt,
+        paint,
+        road,
+        along,
+        dividers,
+        arrows,
+        laneArea,
+        size: outer + LONG + 26,
+    };
 }
