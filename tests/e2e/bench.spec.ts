@@ -109,6 +109,10 @@ test('a gap: go becomes wait where the mark is, both cars move on one time, and 
     await page.getByRole('button', { name: '▶ If we went' }).click();
     await expect(page.getByRole('img', { name: /^After [1-9]/ })).toBeVisible();
     await page.getByRole('button', { name: '■ Hold' }).click();
+    await page.getByText('More that can matter').click();
+    // Where they would only come off the gas, it is said so.
+    await page.getByLabel('A gap may ask').selectOption('Them to come off the gas');
+    await expect(page.getByRole('main')).toContainText(/Nobody changes anything: \d+\.\d s\. They come off the gas: \d/);
     await page.getByLabel('A long vehicle first').check();
     await expect(verdict).toHaveText('Wait');
     await page.waitForURL(/long=true/);
@@ -159,6 +163,7 @@ test('the same lanes on spirals, on to the next junction, with signs in the orde
     await page.goto('/bench/lanes');
     const moves = page.getByRole('region', { name: 'On the way round' });
     await expect(moves).toContainText('move out');
+    await page.getByText('More that can matter').click();
     await page.getByLabel('Spirals as painted').check();
     await expect(moves).not.toContainText('move out');
     const met = page.getByRole('list', { name: 'Signs and steps in the order of time' });

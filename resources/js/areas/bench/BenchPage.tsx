@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { NavLink } from 'react-router';
 import type { Assumption, ToolAsked } from '@/api/types';
 import { PAGES, type BenchTool } from '@/bench/pages';
@@ -29,13 +29,15 @@ interface Props {
     /** What its tool is asked as the page stands: kept with a place. */
     asked: Extract<ToolAsked, { tool: BenchTool }>;
     controls: ReactNode;
+    /** What is rarely said, opened on demand; open where something of it is said already. */
+    rarely?: { said: boolean; controls: ReactNode };
     answer: { assumptions: Assumption[]; warnings: { code: string; message: string }[] } | undefined;
     error: unknown;
     children: ReactNode;
 }
 
 /** What every tool but the approach shares: controls, the picture with its numbers, what to know, what it rests on. */
-export function BenchPage({ asked, controls, answer, error, children }: Props) {
+export function BenchPage({ asked, controls, rarely, answer, error, children }: Props) {
     const say = useSay();
     const { title, about } = PAGES[asked.tool];
     return (
@@ -47,6 +49,7 @@ export function BenchPage({ asked, controls, answer, error, children }: Props) {
                 <KeepDrawing title={say(title)} asked={asked} />
             </header>
             <div className="screen-only flex flex-wrap items-end gap-x-5 gap-y-3">{controls}</div>
+            {rarely && <Rarely {...rarely} />}
             {error ? <Failed error={error} /> : answer ? children : <Waiting />}
             {!error && answer && (
                 <>
@@ -61,6 +64,17 @@ export function BenchPage({ asked, controls, answer, error, children }: Props) {
                 </>
             )}
         </div>
+    );
+}
+
+function Rarely({ said, controls }: NonNullable<Props['rarely']>) {
+    // As it was when the page came: it does not close under a hand that sets the last of it back.
+    const [open] = useState(said);
+    return (
+        <details className="screen-only -my-2" open={open}>
+            <summary className="link min-h-12 cursor-pointer content-center font-semibold">More that can matter</summary>
+            <div className="flex flex-wrap items-end gap-x-5 gap-y-3 py-1">{controls}</div>
+        </details>
     );
 }
 

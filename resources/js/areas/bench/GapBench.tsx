@@ -25,7 +25,7 @@ const CRAWL = 2;
 
 /** Is it long enough: both cars on one time slider, the place where go becomes wait, and what the other driver would have to do. */
 export function GapBench() {
-    const { rules, state, set, vehicle, field } = useBench('gap');
+    const { rules, state, set, differs, vehicle, field } = useBench('gap');
     const manoeuvre = state.manoeuvre in MANOEUVRES ? (state.manoeuvre as keyof typeof MANOEUVRES) : 'emerge-right';
     const inputs: GapAsked = {
         pack: rules.pack,
@@ -65,55 +65,62 @@ export function GapBench() {
                     <VehicleChoice value={state.vehicle} onChange={(next) => set({ vehicle: next })} />
                     <SpeedSlider label="They come at" value={state.speed} onChange={(speed) => set({ speed })} />
                     <Slider label="From" value={state.distance} min={10} max={300} step={5} words={metres} onChange={(distance) => set({ distance })} />
-                    <Slider label="Lanes each way" value={state.lanes} min={1} max={3} step={1} words={String} onChange={(lanes) => set({ lanes })} />
-                    <SlopeSlider value={state.slope} onChange={(slope) => set({ slope })} />
-                    <Slider
-                        label="Somebody on foot"
-                        value={state.people}
-                        min={0}
-                        max={20}
-                        step={1}
-                        words={(value) => (value === 0 ? '–' : `for ${value} s`)}
-                        onChange={(people) => set({ people })}
-                    />
-                    <Slider
-                        label="Seen"
-                        value={state.sight}
-                        min={0}
-                        max={300}
-                        step={10}
-                        words={(value) => (value === 0 ? 'not measured' : `${value} m`)}
-                        onChange={(sight) => set({ sight })}
-                    />
-                    <Check label="Rolling over the line" checked={state.rolling} onChange={(rolling) => set({ rolling })} />
-                    <Check label="A long vehicle first" checked={state.long} onChange={(long) => set({ long })} />
-                    <Check label="Somebody opposite turns in too" checked={state.turner} onChange={(turner) => set({ turner })} />
-                    {state.turner && (
-                        <Slider
-                            label="Lanes of the road entered"
-                            value={state.entry}
-                            min={1}
-                            max={3}
-                            step={1}
-                            words={String}
-                            onChange={(entry) => set({ entry })}
-                        />
-                    )}
-                    {manoeuvre !== 'turn-across' && (
-                        <Field label="The road met runs">
-                            <select value={state.runs} onChange={(event) => set({ runs: event.target.value })}>
-                                <Options of={RUNS} />
-                            </select>
-                        </Field>
-                    )}
-                    <SurfaceSelect value={state.surface} onChange={(surface) => set({ surface })} />
-                    <Field label="A gap may ask">
-                        <select value={state.asks} onChange={(event) => set({ asks: event.target.value })}>
-                            <Options of={ASKS} />
-                        </select>
-                    </Field>
                 </>
             }
+            rarely={{
+                said: differs('lanes', 'slope', 'people', 'sight', 'rolling', 'long', 'turner', 'runs', 'surface', 'asks'),
+                controls: (
+                    <>
+                        <Slider label="Lanes each way" value={state.lanes} min={1} max={3} step={1} words={String} onChange={(lanes) => set({ lanes })} />
+                        <SlopeSlider value={state.slope} onChange={(slope) => set({ slope })} />
+                        <Slider
+                            label="Somebody on foot"
+                            value={state.people}
+                            min={0}
+                            max={20}
+                            step={1}
+                            words={(value) => (value === 0 ? '–' : `for ${value} s`)}
+                            onChange={(people) => set({ people })}
+                        />
+                        <Slider
+                            label="Seen"
+                            value={state.sight}
+                            min={0}
+                            max={300}
+                            step={10}
+                            words={(value) => (value === 0 ? 'not measured' : `${value} m`)}
+                            onChange={(sight) => set({ sight })}
+                        />
+                        <Check label="Rolling over the line" checked={state.rolling} onChange={(rolling) => set({ rolling })} />
+                        <Check label="A long vehicle first" checked={state.long} onChange={(long) => set({ long })} />
+                        <Check label="Somebody opposite turns in too" checked={state.turner} onChange={(turner) => set({ turner })} />
+                        {state.turner && (
+                            <Slider
+                                label="Lanes of the road entered"
+                                value={state.entry}
+                                min={1}
+                                max={3}
+                                step={1}
+                                words={String}
+                                onChange={(entry) => set({ entry })}
+                            />
+                        )}
+                        {manoeuvre !== 'turn-across' && (
+                            <Field label="The road met runs">
+                                <select value={state.runs} onChange={(event) => set({ runs: event.target.value })}>
+                                    <Options of={RUNS} />
+                                </select>
+                            </Field>
+                        )}
+                        <SurfaceSelect value={state.surface} onChange={(surface) => set({ surface })} />
+                        <Field label="A gap may ask">
+                            <select value={state.asks} onChange={(event) => set({ asks: event.target.value })}>
+                                <Options of={ASKS} />
+                            </select>
+                        </Field>
+                    </>
+                ),
+            }}
         >
             {data && (
                 <div className="grid gap-4">
@@ -138,6 +145,7 @@ export function GapBench() {
                                 {HEADS[data.verdict]}
                             </p>
                             <p>{data.message}</p>
+                            <p>{data.figures}</p>
                             <dl className="grid grid-cols-2 gap-3">
                                 <Big label="Enough from" value={data.critical_gap_m.toFixed(0)} unit="m" />
                                 <Big label="that is" value={data.critical_gap_s.toFixed(1)} unit="s" />
@@ -153,7 +161,6 @@ export function GapBench() {
                                 <Big label="Half of all drivers go at" value={data.accepted_headway_s.toFixed(1)} unit="s" />
                                 <Big label="Sight needed" value={data.sight_distance_m.toFixed(0)} unit="m" />
                             </dl>
-                            <p>{data.figures}</p>
                             <p className="text-quiet text-sm">Feeling gaps is learned at the roadside: call them, then count them.</p>
                         </div>
                     </div>

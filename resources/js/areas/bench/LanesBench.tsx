@@ -70,15 +70,22 @@ export function LanesBench() {
                             onChange={(lane) => set({ lane })}
                         />
                     )}
-                    <Check label="Passing others" checked={state.passing} onChange={(passing) => set({ passing })} />
                     {state.layout === 'roundabout' && <Check label="Mini" checked={state.mini} onChange={(mini) => set({ mini })} />}
-                    {state.layout === 'roundabout' && <Check label="Spirals as painted" checked={state.spirals} onChange={(spirals) => set({ spirals })} />}
-                    {state.layout === 'roundabout' && <Check label="Lights at our line" checked={state.lights} onChange={(lights) => set({ lights })} />}
-                    {state.layout === 'junction' && (
-                        <Check label="Somebody opposite turns in too" checked={state.oncoming} onChange={(oncoming) => set({ oncoming })} />
-                    )}
                 </>
             }
+            rarely={{
+                said: state.passing || state.spirals || state.lights || state.oncoming,
+                controls: (
+                    <>
+                        <Check label="Passing others" checked={state.passing} onChange={(passing) => set({ passing })} />
+                        {state.layout === 'roundabout' && <Check label="Spirals as painted" checked={state.spirals} onChange={(spirals) => set({ spirals })} />}
+                        {state.layout === 'roundabout' && <Check label="Lights at our line" checked={state.lights} onChange={(lights) => set({ lights })} />}
+                        {state.layout === 'junction' && (
+                            <Check label="Somebody opposite turns in too" checked={state.oncoming} onChange={(oncoming) => set({ oncoming })} />
+                        )}
+                    </>
+                ),
+            }}
         >
             <div className="grid gap-6 lg:grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)]">
                 <div className="grid content-start gap-3">

@@ -10,12 +10,15 @@ export function usePage<Tool extends BenchTool>(tool: Tool) {
     const rules = useRules();
     const codec = useMemo(() => PAGES[tool].address(rules) as unknown as Codec<StateOf<Tool>>, [tool, rules]);
     const [state, setState] = useAddress(codec);
+    const start = codec.read(new URLSearchParams());
     return {
         rules,
         say: useSay(),
         state,
         setState,
         set: (part: Partial<StateOf<Tool>>) => setState((before) => ({ ...before, ...part })),
+        /** Whether any of these is not as the page begins. */
+        differs: (...names: (keyof StateOf<Tool>)[]) => names.some((name) => state[name] !== start[name]),
         /** A speed's field in the unit of the rules: `main_speed` to `main_speed_mph`. */
         field: (name: string) => `${name}_${rules.speed_unit}`,
     };
