@@ -6,7 +6,7 @@ namespace NobleTurn\Core\FastRoad;
 
 use NobleTurn\Core\Vehicle\FullGas;
 
-/** The drive along a slip as columns: steady to the limit sign, evenly to the choice, as chosen to where we join. */
+/** The drive along a slip as columns: steady to the limit sign, evenly to the choice, as chosen in its two parts to where we join. */
 final readonly class JoinRun
 {
     /**
@@ -21,19 +21,21 @@ final readonly class JoinRun
     public static function of(Joining $joining, WayIn $wayIn, float $stepSeconds): self
     {
         $slip = $joining->slip;
+        $drive = $wayIn->drive;
         $choice = $slip->chooseFromMetres();
         $gain = max($choice, $slip->gainFromMetres());
         $pieces = [
             ['from' => $slip->lengthMetres, 'to' => $gain, 'speed' => $joining->entryMps, 'a' => 0.0],
             ['from' => $gain, 'to' => $choice, 'speed' => $joining->entryMps, 'a' => $joining->naturalMps2],
-            ['from' => $choice, 'to' => $slip->joinAtMetres(), 'speed' => $joining->mpsAt($choice), 'a' => $wayIn->accelerationMps2],
-            ['from' => $slip->joinAtMetres(), 'to' => -2.0 * $wayIn->endMps, 'speed' => $wayIn->endMps, 'a' => 0.0],
+            ['from' => $choice, 'to' => $choice - $drive->firstMetres, 'speed' => $drive->fromMps, 'a' => $drive->firstMps2],
+            ['from' => $choice - $drive->firstMetres, 'to' => $slip->joinAtMetres(), 'speed' => $drive->turnMps, 'a' => $drive->thenMps2],
+            ['from' => $slip->joinAtMetres(), 'to' => -2.0 * $drive->endMps, 'speed' => $drive->endMps, 'a' => 0.0],
         ];
         $self = new self(['time_s' => [], 'distance_m' => [], 'speed_mps' => [], 'gear' => []], [], 0.0, $pieces);
         $begin = $self->secondsAt($choice);
         $columns = ['time_s' => [], 'distance_m' => [], 'speed_mps' => [], 'gear' => []];
         $gear = $joining->gear;
-        $last = $self->secondsAt(-2.0 * $wayIn->endMps);
+        $last = $self->secondsAt(-2.0 * $drive->endMps);
         for ($t = 0.0; $t <= $last + 1e-9; $t += $stepSeconds) {
             [$place, $speed] = $self->at($t);
             while (

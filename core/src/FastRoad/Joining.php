@@ -4,27 +4,41 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\FastRoad;
 
-use NobleTurn\Core\Vehicle\FullGas;
+use NobleTurn\Core\Quantity\Speed;
+use NobleTurn\Core\Vehicle\GearChoice;
+use NobleTurn\Core\Vehicle\Purpose;
 use NobleTurn\Core\Vehicle\Vehicle;
 
 /**
- * Joining from a slip road: speed gained evenly from the limit sign on, and from where the main road is seen the one
- * constant acceleration or easing off that brings us, where we join, into a gap with room on both sides. Of all that fit,
- * the one nearest to simply reaching the main road's speed is the least effort.
+ * Joining from a slip road: speed gained evenly from the limit sign on, and from where the main road is seen the drive that
+ * brings us, where we join, into a gap with room on both sides at the speed of those who drive there: one steady change, ease
+ * and then gain, or gain and then hold. Of all that fit, the one that counts least: its effort, held against simply reaching
+ * their speed, and what it is short of that speed.
  */
 final readonly class Joining
 {
-    /** Steps in which accelerations are tried, m/s2, and places at which a choice is tried again. */
+    /** Nobody minds who joins this much slower: 5 mph, m/s (common practice). */
+    public const GOOD_MPS = 2.2352;
+
+    /** Slower by more than this is the slip's fault, or the plan's: 10 mph, m/s (common practice). */
+    public const FAULT_MPS = 4.4704;
+
+    /** Steps in which accelerations are tried, m/s2; places at which a choice is tried again, and shares of the way at which a drive may turn. */
     private const TRIED = 0.02;
 
     private const PLACES = 30;
 
-    /** Walking out of the slip any slower is a stop, m/s. */
+    private const TURNS = 40;
+
+    /** Nobody comes slower than this to where they join, m/s: that would be a stop. */
     private const CRAWL = 2.0;
+
+    /** The brake, where those on the main road are slower than we are, m/s2 (assumed). */
+    private const MOST_BRAKING = 2.5;
 
     public Throttle $fullGas;
 
-    /** Mean acceleration wanted over the length that counts, m/s2. */
+    /** Mean acceleration wanted over the length that counts, m/s2; negative where the traffic is slower. */
     public float $neededMps2;
 
     /** The same that the car has. */
@@ -32,6 +46,9 @@ final readonly class Joining
 
     /** What is driven until the choice: as wanted, as far as the car has it. */
     public float $naturalMps2;
+
+    /** The gas fully down in the gear of the slip, from as slow as it turns: what there is at every speed. */
+    private Throttle $pulling;
 
     /** @param  list<Neighbour>  $seen  as seen where the choice begins */
     public function __construct(
@@ -42,7 +59,11 @@ final readonly class Joining
         $this->fullGas = Throttle::run($vehicle, $slip->gradient, $entryMps, $gear, INF, $counts + 1.0);
         $this->neededMps2 = ($mainMps ** 2 - $entryMps ** 2) / (2.0 * $counts);
         $this->availableMps2 = $this->fullGas->meanMps2Over($counts);
-        $this->naturalMps2 = min($this->neededMps2, $this->availableMps2);
+        $this->naturalMps2 = max(-self::MOST_BRAKING, min($this->neededMps2, $this->availableMps2));
+        $this->pulling = Throttle::run(
+            $vehicle, $slip->gradient, max(self::CRAWL, $vehicle->gearbox->metresPerSecondAt($vehicle->engine->idleRpm, $gear)), $gear,
+            max($limitMps, $entryMps), 2.0 * $slip->lengthMetres + 400.0, step: 2.0 * Throttle::STEP,
+        );
     }
 
     /** Speed at a place driven evenly from the limit sign. */
@@ -59,11 +80,40 @@ final readonly class Joining
         return 2.0 * ($begin - $place) / ($this->mpsAt($begin) + $this->mpsAt($place));
     }
 
+    /** The slowest entry at which the traffic's speed is all but reached, by the gas alone; null where it is already. */
+    public function entryThatDoesMps(): ?float
+    {
+        $reaches = fn (float $mps): bool => Throttle::run(
+            $this->vehicle, $this->slip->gradient, $mps,
+            GearChoice::for($this->vehicle, Purpose::SlipRoad, Speed::ofMetresPerSecond($mps), $this->slip->gradient)->gear, INF,
+            $this->slip->countsMetres() + 1.0,
+        )->mpsAfterMetres($this->slip->countsMetres()) >= $this->mainMps - self::GOOD_MPS;
+        if ($reaches($this->entryMps)) {
+            return null;
+        }
+        [$low, $high] = [$this->entryMps, $this->mainMps];
+        for ($i = 0; $i < 8; $i++) {
+            $middle = ($low + $high) / 2.0;
+            $reaches($middle) ? $high = $middle : $low = $middle;
+        }
+
+        return $high;
+    }
+
+    /** What is simply driven, whoever is there. */
+    public function natural(): WayIn
+    {
+        $distance = max(0.1, $this->slip->chooseFromMetres() - $this->slip->joinAtMetres());
+        $drive = TwoParts::one($distance, $this->mpsAt($this->slip->chooseFromMetres()), $this->naturalMps2);
+
+        return new WayIn(null, null, $drive, $drive->seconds, null, -1.0, null, 0.0, max(0.0, $this->mainMps - $drive->endMps));
+    }
+
     /** @return list<WayIn> ahead of and behind each vehicle seen; without one, the free road */
     public function waysIn(): array
     {
-        $tried = $this->tried(0);
-        $latest = $this->latest();
+        $tried = $this->tried(0, 1);
+        $latest = $this->latest($tried);
         if ($this->seen === []) {
             return [$this->wayIn(null, null, $tried, $latest)];
         }
@@ -76,12 +126,21 @@ final readonly class Joining
         return $waysIn;
     }
 
-    /** @param  list<WayIn>  $waysIn */
+    /**
+     * @param  list<WayIn>  $waysIn
+     * @return ?WayIn with room, and at a speed nobody has to brake for
+     */
     public static function best(array $waysIn): ?WayIn
+    {
+        return self::cheapest(array_filter($waysIn, static fn (WayIn $wayIn): bool => $wayIn->isGood()));
+    }
+
+    /** @param  array<WayIn>  $waysIn */
+    public static function cheapest(array $waysIn): ?WayIn
     {
         $best = null;
         foreach ($waysIn as $wayIn) {
-            if ($wayIn->feasible && ($best === null || $wayIn->effortMps2 < $best->effortMps2 - 1e-9)) {
+            if ($best === null || $wayIn->cost() < $best->cost() - 1e-9) {
                 $best = $wayIn;
             }
         }
@@ -90,51 +149,51 @@ final readonly class Joining
     }
 
     /**
-     * @param  non-empty-list<array{a: float, end: float, seconds: float, spare: float, behind: list<bool>}>  $tried
+     * @param  non-empty-list<Tried>  $tried
      * @param  array<string, float>  $latest
      */
     private function wayIn(?int $which, ?bool $ahead, array $tried, array $latest): WayIn
     {
         $best = null;
-        $mine = array_values(array_filter($tried, static fn (array $one): bool => $which === null || ($one['behind'][$which] ?? null) === $ahead));
-        foreach ($mine as $one) {
-            $effort = abs($one['a'] - $this->naturalMps2);
-            $better = $best === null
-                || (
-                    $one['spare'] >= 0.0
-                        ? $best['spare'] < 0.0 || $effort < abs($best['a'] - $this->naturalMps2)
-                        : $best['spare'] < 0.0 && $one['spare'] > $best['spare']
-                );
-            if ($better) {
-                $best = $one;
+        foreach ($tried as $one) {
+            if ($which !== null && ($one->behind[$which] ?? null) !== $ahead) {
+                continue;
             }
+            $better = $best === null || ($one->spareMetres >= 0.0
+                ? $best->spareMetres < 0.0 || $one->cost($this) < $best->cost($this) - 1e-9
+                : $best->spareMetres < 0.0 && $one->spareMetres > $best->spareMetres);
+            $best = $better ? $one : $best;
         }
-        // No acceleration the car has brings us to that side of it at all.
+        // Nothing the car has brings us to that side of it at all.
         $shown = $best ?? $tried[count($tried) - 1];
         $gap = null;
         if ($which !== null && $best !== null) {
             $gap = $this->room->seconds(
-                $this->slip->chooseFromMetres() - $this->slip->joinAtMetres(), $best['end'], $this->seen[$which]->frontMetresAt($best['seconds']), $this->seen[$which],
+                $this->slip->chooseFromMetres() - $this->slip->joinAtMetres(), $best->drive->endMps, $this->seen[$which]->frontMetresAt($best->seconds),
+                $this->seen[$which],
             );
         }
 
         return new WayIn(
-            $which, $ahead, $shown['a'], $shown['end'], $shown['seconds'], $gap, $best['spare'] ?? -INF,
-            $latest[self::key($which, $ahead)] ?? null, abs($shown['a'] - $this->naturalMps2),
+            $which, $ahead, $shown->drive, $shown->seconds, $gap, $best->spareMetres ?? -INF, $latest[self::key($which, $ahead)] ?? null,
+            $shown->drive->effortMps2($this->naturalMps2), max(0.0, $this->mainMps - $shown->drive->endMps),
         );
     }
 
-    /** @return array<string, float> for each option that can be chosen, the last place at which it still can, going on evenly until then */
-    private function latest(): array
+    /**
+     * @param  non-empty-list<Tried>  $fromTheChoice
+     * @return array<string, float> for each option that can be chosen, the last place at which it still can, going on evenly until then
+     */
+    private function latest(array $fromTheChoice): array
     {
         $latest = [];
         $open = null;
         for ($step = 0; $step < self::PLACES; $step++) {
             $now = [];
-            foreach ($this->tried($step) as $one) {
-                if ($one['spare'] >= 0.0) {
+            foreach ($step === 0 ? $fromTheChoice : $this->tried($step, 3) as $one) {
+                if ($one->spareMetres >= 0.0) {
                     $now[self::key(null, null)] = true;
-                    foreach ($one['behind'] as $i => $behind) {
+                    foreach ($one->behind as $i => $behind) {
                         $now[self::key($i, $behind)] = true;
                     }
                 }
@@ -161,52 +220,78 @@ final readonly class Joining
     }
 
     /**
-     * Every acceleration the car has from a place on, with where it brings us among the others.
+     * Every drive the car has from a place on, with where it brings us among the others.
      *
-     * @return non-empty-list<array{a: float, end: float, seconds: float, spare: float, behind: list<bool>}>
+     * @param  int  $coarse  only every so manyth, where it matters whether there is one and not which
+     * @return non-empty-list<Tried>
      */
-    private function tried(int $step): array
+    private function tried(int $step, int $coarse): array
     {
         $place = $this->place($step);
         $distance = max(0.1, $place - $this->slip->joinAtMetres());
         $v = $this->mpsAt($place);
         $before = $this->secondsTo($place);
         $ours = $this->slip->chooseFromMetres() - $this->slip->joinAtMetres();
-        $most = Throttle::run($this->vehicle, $this->slip->gradient, $v, $this->gearFor($v), max($v, $this->limitMps), $distance + 1.0)->meanMps2Over($distance);
-        // Not slower than a crawl at the end: that would be a stop, not joining.
-        $least = min($most, max(-Room::MOST_EASING, (self::CRAWL ** 2 - $v ** 2) / (2.0 * $distance)));
-        $accelerations = [$most, max($least, min($most, $this->naturalMps2))];
-        for ($a = $least; $a < $most; $a += self::TRIED) {
-            $accelerations[] = $a;
-        }
-        $rows = [];
-        foreach ($accelerations as $a) {
-            $end = sqrt(max(0.0, $v ** 2 + 2.0 * $a * $distance));
-            $seconds = $before + 2.0 * $distance / ($v + $end);
+        $tried = [];
+        foreach ($this->drives($v, $distance, $coarse) as $drive) {
+            $seconds = $before + $drive->seconds;
             $spare = INF;
             $behind = [];
             foreach ($this->seen as $other) {
                 $theirs = $other->frontMetresAt($seconds);
                 $behind[] = $theirs < $ours;
-                $spare = min($spare, $this->room->spareMetres($ours, $end, $theirs, $other));
+                $spare = min($spare, $this->room->spareMetres($ours, $drive->endMps, $theirs, $other));
             }
-            $rows[] = ['a' => $a, 'end' => $end, 'seconds' => $seconds, 'spare' => $spare, 'behind' => $behind];
+            $tried[] = new Tried($drive, $seconds, $spare, $behind);
         }
 
-        return $rows;
+        return $tried;
     }
 
-    /** The gear held from the entry, or the next that still turns below the red line. */
-    private function gearFor(float $v): int
+    /** @return non-empty-list<TwoParts> */
+    private function drives(float $v, float $distance, int $coarse): array
     {
-        $gear = $this->gear;
-        while (
-            $gear < $this->vehicle->gearbox->topGear()
-            && $v > FullGas::CHANGE_AT * $this->vehicle->gearbox->metresPerSecondAt($this->vehicle->engine->redLineRpm, $gear)
-        ) {
-            $gear++;
+        $most = ($this->gainedMps($v, $distance, $this->limitMps) ** 2 - $v ** 2) / (2.0 * $distance);
+        // Not slower than a crawl at the end: that would be a stop, not joining.
+        $least = min($most, max(min(-Room::MOST_EASING, $this->naturalMps2), (self::CRAWL ** 2 - $v ** 2) / (2.0 * $distance)));
+        $drives = [TwoParts::one($distance, $v, $most), TwoParts::one($distance, $v, max($least, min($most, $this->naturalMps2)))];
+        for ($a = $least; $a < $most; $a += $coarse * self::TRIED) {
+            $drives[] = TwoParts::one($distance, $v, $a);
+        }
+        foreach ([0.0, 0.5, 1.0] as $easing) {
+            for ($i = $coarse; $i < self::TURNS; $i += $coarse) {
+                $metres = $distance * $i / self::TURNS;
+                $turn = sqrt(max(0.0, $v ** 2 - 2.0 * $easing * Room::MOST_EASING * $metres));
+                if ($turn < self::CRAWL) {
+                    break;
+                }
+                $gained = $this->gainedMps($turn, $distance - $metres, $this->mainMps);
+                $drives[] = new TwoParts($distance, $v, -$easing * Room::MOST_EASING, $metres, ($gained ** 2 - $turn ** 2) / (2.0 * ($distance - $metres)));
+            }
+        }
+        // Gained as soon as the car has it, and held.
+        $reached = min($this->mainMps, sqrt(max(0.0, $v ** 2 + 2.0 * $most * $distance)));
+        for ($i = $coarse; $i <= self::TURNS / 4 && $reached > $v + 0.1; $i += $coarse) {
+            $to = $v + ($reached - $v) * $i / (self::TURNS / 4);
+            $metres = min($distance, $this->metresToGain($v, $to));
+            if ($metres > 0.0) {
+                $drives[] = new TwoParts($distance, $v, ($to ** 2 - $v ** 2) / (2.0 * $metres), $metres, 0.0);
+            }
         }
 
-        return $gear;
+        return $drives;
+    }
+
+    /** Speed after so many metres with the gas fully down, but no faster than is wanted. */
+    private function gainedMps(float $from, float $metres, float $wanted): float
+    {
+        $at = $this->pulling->metresAtMps($from);
+
+        return max($from, min($wanted, $this->pulling->mpsAfterMetres($at + $metres)));
+    }
+
+    private function metresToGain(float $from, float $to): float
+    {
+        return $this->pulling->metresAtMps($to) - $this->pulling->metresAtMps($from);
     }
 }

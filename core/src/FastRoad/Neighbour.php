@@ -15,6 +15,7 @@ final readonly class Neighbour
         public float $metres,
         public float $speedMps,
         public float $lengthMetres = self::LENGTH_M,
+        public Intention $intends = Intention::Stays,
     ) {
     }
 

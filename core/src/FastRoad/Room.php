@@ -32,6 +32,12 @@ final readonly class Room
             : $ours - $this->ourLength - $theirs - $this->gapSeconds * $other->speedMps - self::catching($other->speedMps - $ourSpeed, self::GAINING);
     }
 
+    /** Kept behind somebody at this speed of ours, m. */
+    public function behindMetres(float $ourMps): float
+    {
+        return $this->gapSeconds * $ourMps;
+    }
+
     /** The gap between bodies as time at the speed of the one behind; negative where they overlap. */
     public function seconds(float $ours, float $ourSpeed, float $theirs, Neighbour $other): float
     {

@@ -20,6 +20,9 @@ final readonly class Throttle
 
     private const LONGEST = 120.0;
 
+    /** Changed up only where the next gear still gains this much, m/s2 (assumed): on a hill it may not. */
+    private const STILL_GAINS = 0.1;
+
     /**
      * @param  non-empty-list<float>  $metres  from where it began
      * @param  non-empty-list<float>  $speeds  m/s
@@ -38,16 +41,21 @@ final readonly class Throttle
         $roll = static fn (float $v, int $in): float => $performance->rolling(Speed::ofMetresPerSecond(max(0.0, $v)), $in, $gradient);
         [$v, $x, $driveless] = [$from, 0.0, 0.0];
         [$metres, $speeds, $gears] = [[$x], [$v], [$gear]];
+        $top = $performance->topMps($gear);
         for ($t = 0.0; $t < self::LONGEST && $x < $over; $t += $step) {
-            $most = FullGas::CHANGE_AT * $performance->topMps($gear);
-            if ($changes && $driveless <= 1e-9 && $v >= $most && $cap > $most && $gear < $vehicle->gearbox->topGear()) {
+            $most = FullGas::CHANGE_AT * $top;
+            // Whether the gear has all but run out, and the next one, if there is one, would still gain.
+            $runsOut = $v >= $most;
+            $goesUp = $runsOut && $changes && $gear < $vehicle->gearbox->topGear() && $pull($v, $gear + 1) > self::STILL_GAINS;
+            if ($goesUp && $driveless <= 1e-9 && $cap > $most) {
                 $gear++;
+                $top = $performance->topMps($gear);
                 $driveless = $vehicle->shiftSeconds;
             }
             $pushed = $driveless > 1e-9 ? $roll : $pull;
             $a = $pushed($v + $pushed($v, $gear) * $step / 2.0, $gear);
-            // A held gear ends at the red line: the engine gives no more than holds it there.
-            $held = $changes ? $cap : max($from, min($cap, $performance->topMps($gear)));
+            // A gear that is held ends at the red line: the engine gives no more than holds it there.
+            $held = $runsOut && ! $goesUp ? max($from, min($cap, $top)) : $cap;
             $next = max(0.0, $v >= $held ? $v : min($held, $v + $a * $step));
             $x += ($v + $next) / 2.0 * $step;
             $v = $next;
@@ -67,6 +75,22 @@ final readonly class Throttle
     public function mpsAfterMetres(float $metres): float
     {
         return $this->after($metres, $this->speeds);
+    }
+
+    /** So far driven when this speed is reached; where it never is, all of it. */
+    public function metresAtMps(float $mps): float
+    {
+        [$low, $high] = [0, count($this->speeds) - 1];
+        if ($mps <= $this->speeds[$low] || $mps >= $this->speeds[$high]) {
+            return $this->metres[$mps <= $this->speeds[$low] ? $low : $high];
+        }
+        while ($high - $low > 1) {
+            $middle = intdiv($low + $high, 2);
+            $this->speeds[$middle] <= $mps ? $low = $middle : $high = $middle;
+        }
+        $wide = $this->speeds[$high] - $this->speeds[$low];
+
+        return $this->metres[$low] + ($wide > 0.0 ? ($mps - $this->speeds[$low]) / $wide : 0.0) * ($this->metres[$high] - $this->metres[$low]);
     }
 
     public function secondsTo(float $metres): float

@@ -32,13 +32,28 @@ final readonly class GearChoice
             Purpose::Creep => [1, self::creep($vehicle)],
             Purpose::Cruise => self::cruise($performance, $top, $speed, $gradient, self::LEAST_OF_RED_LINE * $vehicle->engine->redLineRpm),
             Purpose::Pull => self::strongest($vehicle, $speed, $speed, $gradient),
-            Purpose::SlipRoad => self::strongest(
-                $vehicle, $speed,
-                Speed::ofMetresPerSecond($speed->inMetresPerSecond() + Speed::ofMilesPerHour(self::SLIP_GAIN_MPH)->inMetresPerSecond()), $gradient,
-            ),
+            Purpose::SlipRoad => self::forASlip($vehicle, $performance, $speed, $gradient),
         };
 
         return new self($purpose, $gear, $reason, $performance->acceleration($speed, $gear, $gradient));
+    }
+
+    /**
+     * One gear for the whole slip, as long as it gains there; up a hill where it does not, the one that does.
+     *
+     * @return array{int, string}
+     */
+    private static function forASlip(Vehicle $vehicle, Performance $performance, Speed $speed, Gradient $gradient): array
+    {
+        $to = Speed::ofMetresPerSecond($speed->inMetresPerSecond() + Speed::ofMilesPerHour(self::SLIP_GAIN_MPH)->inMetresPerSecond());
+        $held = self::strongest($vehicle, $speed, $to, $gradient);
+        $gains = static fn (Speed $at): bool => $performance->acceleration($at, $held[0], $gradient) >= self::IN_HAND;
+        if ($gains($speed) && $gains(Speed::ofMetresPerSecond(($speed->inMetresPerSecond() + $to->inMetresPerSecond()) / 2.0))) {
+            return $held;
+        }
+        $pulling = self::strongest($vehicle, $speed, $speed, $gradient);
+
+        return $pulling[0] < $held[0] ? [$pulling[0], 'the higher one does not gain speed up this hill'] : $held;
     }
 
     private static function creep(Vehicle $vehicle): string

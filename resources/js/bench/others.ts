@@ -9,7 +9,12 @@ export interface Other {
     /** In the unit of the rules. */
     speed: number;
     long: boolean;
+    /** What it seems to be about to do, where that is asked. */
+    intends?: Intention;
 }
+
+export const INTENTIONS = { stays: 'stays', 'moves-over': 'moves over', leaves: 'leaves' };
+export type Intention = keyof typeof INTENTIONS;
 
 export const LORRY_M = 16.5;
 export const CAR_M = 4.5;
@@ -23,7 +28,12 @@ export function readOthers(raw: string): Other[] {
             ? said
                   .filter((one): one is Other => Number.isFinite((one as Other | null)?.at) && Number.isFinite((one as Other | null)?.speed))
                   .slice(0, MOST)
-                  .map(({ at, speed, long }) => ({ at, speed, long: (long as unknown) === true }))
+                  .map(({ at, speed, long, intends }) => ({
+                      at,
+                      speed,
+                      long: (long as unknown) === true,
+                      ...(intends && intends in INTENTIONS ? { intends } : {}),
+                  }))
             : [];
     } catch {
         return [];
@@ -35,6 +45,13 @@ export const beginningWith = (others: Other[], rules: Rules): string =>
     JSON.stringify(others.map((one) => ({ ...one, speed: Math.round(converted(one.speed, 'mph', rules.speed_unit)) })));
 
 export const asked = (others: Other[], speedField: string, rules: Rules, more: object = {}) =>
-    others.map((one, i) => ({ name: nameOf(one, i, rules), distance_m: one.at, [speedField]: one.speed, length_m: one.long ? LORRY_M : CAR_M, ...more }));
+    others.map((one, i) => ({
+        name: nameOf(one, i, rules),
+        distance_m: one.at,
+        [speedField]: one.speed,
+        length_m: one.long ? LORRY_M : CAR_M,
+        ...(one.intends ? { intends: one.intends } : {}),
+        ...more,
+    }));
 
 export const nameOf = (one: Other, i: number, rules: Rules) => `${inWords(one.long ? '{lorry}' : 'car', rules)} ${i + 1}`;

@@ -30,6 +30,7 @@ export const PAGES = {
     join: page('Join', 'Whether the {slip road} is long enough, ahead of or behind whom, and by where it is decided', (rules) =>
         flat({
             ...{ vehicle: CAR, slip: 250, entry: usual(30, rules.speed_unit), main: usual(56, rules.speed_unit), slope: 0, sign: 40, angle: 5, solid: 110 },
+            ...{ surface: 'dry', gear: 0, leader: 0, leads: usual(30, rules.speed_unit) },
             others: beginningWith(
                 [
                     { at: 45, speed: 54, long: true },

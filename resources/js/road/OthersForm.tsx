@@ -1,9 +1,19 @@
 import { useRules } from '@/rules/rules';
 import { inWords } from '@/rules/words';
-import { MOST, nameOf, type Other } from '@/bench/others';
+import { INTENTIONS, MOST, nameOf, type Intention, type Other } from '@/bench/others';
+import { Options } from '@/ui/Options';
+
+interface Props {
+    title: string;
+    value: Other[];
+    unit: string;
+    onChange: (value: Other[]) => void;
+    /** Whether it matters what they are about to do. */
+    intentions?: boolean;
+}
 
 /** Vehicles beside us, typed: how far ahead or behind, how fast, how long. */
-export function OthersForm({ title, value, unit, onChange }: { title: string; value: Other[]; unit: string; onChange: (value: Other[]) => void }) {
+export function OthersForm({ title, value, unit, onChange, intentions = false }: Props) {
     const rules = useRules();
     const set = (at: number, part: Partial<Other>) => onChange(value.map((one, i) => (i === at ? { ...one, ...part } : one)));
     return (
@@ -37,6 +47,16 @@ export function OthersForm({ title, value, unit, onChange }: { title: string; va
                         <button type="button" className="key" aria-pressed={one.long} onClick={() => set(i, { long: !one.long })}>
                             {inWords('{Lorry}', rules)}
                         </button>
+                        {intentions && (
+                            <select
+                                className="entry w-36"
+                                aria-label={`${nameOf(one, i, rules)}, seems to`}
+                                value={one.intends ?? 'stays'}
+                                onChange={(event) => set(i, { intends: event.target.value as Intention })}
+                            >
+                                <Options of={INTENTIONS} />
+                            </select>
+                        )}
                         <button
                             type="button"
                             className="min-h-12 min-w-12 text-lg"

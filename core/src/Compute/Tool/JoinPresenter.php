@@ -7,8 +7,10 @@ namespace NobleTurn\Core\Compute\Tool;
 use NobleTurn\Core\Compute\Out;
 use NobleTurn\Core\Compute\Values;
 use NobleTurn\Core\FastRoad\Glance;
+use NobleTurn\Core\FastRoad\Intention;
 use NobleTurn\Core\FastRoad\Joining;
 use NobleTurn\Core\FastRoad\JoinPlan;
+use NobleTurn\Core\FastRoad\Neighbour;
 use NobleTurn\Core\FastRoad\Room;
 use NobleTurn\Core\FastRoad\WayIn;
 use NobleTurn\Core\Plan\Warning;
@@ -36,15 +38,22 @@ final class JoinPresenter
             'accel_available_mps2' => Out::number('mean over the same length at full gas'),
             'counts_m' => Out::number('the length that counts, from the limit sign to where we join'),
             'speed_at_end_mps' => Out::number('where we join'),
+            'message' => Out::text('what the driver does, as it is said'),
+            'speed_short_mps' => Out::number('below the traffic there; 0 where it is reached'),
+            'fault_of_slip' => ['type' => ['string', 'null'], 'description' => 'why no way in is good, and the way out'],
+            'hold_back_m' => Out::number('behind the car ahead on the slip, before one begins; 0 where there is room'),
             'gear' => Out::integer('on the slip'),
             'view_from_m' => $metres('the main road can be looked into'), 'choose_from_m' => $metres('the choice begins'),
             'join_at_m' => $metres('we join'), 'solid_until_m' => $metres('the solid line ends'), 'limit_sign_m' => $metres('the limit is lifted'),
             'options' => Out::list(Out::object([
                 'vehicle' => ['type' => ['string', 'null'], 'description' => 'whom it is about; null on a free road'],
                 'where' => ['enum' => ['ahead', 'behind', 'free']], 'accel_mps2' => Out::number('from the choice on; negative: easing off'),
+                'then_mps2' => Out::number('after it; null where it stays so', nullable: true),
+                'then_from_m' => Out::number('where that begins, metres to the end of the lane', nullable: true),
                 'speed_mps' => Out::number('where we join'), 'time_s' => Out::number('from the choice'),
                 'gap_s' => Out::number('between bodies where we join; null where we do not come to that side', nullable: true),
                 'spare_m' => Out::number('room in hand to whoever has least; null where we do not come to that side', nullable: true),
+                'short_mps' => Out::number('below the traffic where we join'),
                 'effort_mps2' => Out::number('how far from simply reaching the main road’s speed'),
                 'behind_of' => ['type' => ['string', 'null'], 'description' => 'the nearest ahead of us where we join'],
                 'ahead_of' => ['type' => ['string', 'null'], 'description' => 'the nearest behind us there'],
@@ -85,7 +94,11 @@ final class JoinPresenter
             'accel_needed_mps2' => round($joining->neededMps2, 3),
             'accel_available_mps2' => round($joining->availableMps2, 3),
             'counts_m' => round($slip->countsMetres(), 1),
-            'speed_at_end_mps' => round($plan->shown->endMps, 3),
+            'speed_at_end_mps' => round($plan->shown->drive->endMps, 3),
+            'message' => $plan->message(),
+            'speed_short_mps' => round($plan->shown->shortMps, 3),
+            'fault_of_slip' => $plan->faultOfSlip,
+            'hold_back_m' => round($plan->holdBackMetres(), 1),
             'gear' => $joining->gear,
             'view_from_m' => round($slip->viewFromMetres, 1), 'choose_from_m' => round($slip->chooseFromMetres(), 1), 'join_at_m' => round($slip->joinAtMetres(), 1),
             'solid_until_m' => round($slip->solidUntilMetres, 1), 'limit_sign_m' => round($slip->gainFromMetres(), 1),
@@ -96,7 +109,7 @@ final class JoinPresenter
                 'at_m' => round($glance->placeMetres, 1), 'time_s' => round($glance->seconds, 1), 'at' => $glance->at,
                 'covers_m' => round($glance->coversMetres, 1), 'why' => $glance->why,
             ], $plan->glances()),
-            'signal_m' => round($slip->chooseFromMetres(), 1),
+            'signal_m' => round($plan->signalMetres(), 1),
             'stop_from_m' => round($plan->stopFromMetres(), 1),
             'profile' => [
                 'time_s' => self::column($plan->run->columns['time_s'], 2), 'distance_m' => self::column($plan->run->columns['distance_m'], 2),
@@ -110,12 +123,16 @@ final class JoinPresenter
     /** @return array<string, mixed> */
     private static function wayIn(WayIn $wayIn, JoinPlan $plan): array
     {
+        $turns = $wayIn->drive->turns();
+
         return [
             'vehicle' => $wayIn->which === null ? null : $plan->joining->seen[$wayIn->which]->name,
             'where' => $wayIn->which === null ? 'free' : ($wayIn->ahead === true ? 'ahead' : 'behind'),
-            'accel_mps2' => round($wayIn->accelerationMps2, 2), 'speed_mps' => round($wayIn->endMps, 2), 'time_s' => round($wayIn->seconds, 2),
+            'accel_mps2' => round($wayIn->drive->firstMps2, 2), 'then_mps2' => $turns ? round($wayIn->drive->thenMps2, 2) : null,
+            'then_from_m' => $turns ? round($plan->joining->slip->chooseFromMetres() - $wayIn->drive->firstMetres, 1) : null,
+            'speed_mps' => round($wayIn->drive->endMps, 2), 'time_s' => round($wayIn->seconds, 2),
             'gap_s' => self::rounded($wayIn->gapSeconds, 2), 'spare_m' => is_infinite($wayIn->spareMetres) ? null : round($wayIn->spareMetres, 1),
-            'effort_mps2' => round($wayIn->effortMps2, 2), ...$plan->between($wayIn), 'feasible' => $wayIn->feasible,
+            'short_mps' => round($wayIn->shortMps, 2), 'effort_mps2' => round($wayIn->effortMps2, 2), ...$plan->between($wayIn), 'feasible' => $wayIn->feasible,
             'latest_m' => self::rounded($wayIn->latestMetres, 1),
         ];
     }
@@ -164,6 +181,23 @@ final class JoinPresenter
         ];
     }
 
+    /** @return list<Warning> what somebody's intention would change, once it is done */
+    private static function intention(Neighbour $other, JoinPlan $plan, RulePack $pack): array
+    {
+        if ($other->intends === Intention::Stays) {
+            return [];
+        }
+        $then = $plan->without($other);
+        $changes = $then === null
+            ? 'It changes nothing for us.'
+            : 'Once it has, we can join at '.$pack->speedUnit()->words(Speed::ofMetresPerSecond($then->drive->endMps)).' with less effort.';
+
+        return [match ($other->intends) {
+            Intention::MovesOver => new Warning('moves-over', ucfirst("{$other->name} seems to move over: that counts only once it has. {$changes}")),
+            default => new Warning('leaves', ucfirst("{$other->name} seems to leave across our lane: let it, and look again. {$changes}")),
+        }];
+    }
+
     /** @return list<Warning> */
     public static function warnings(JoinPlan $plan, bool $leavingAcross, RulePack $pack): array
     {
@@ -172,14 +206,9 @@ final class JoinPresenter
         $words = static fn (float $speed): string => $pack->speedUnit()->words(Speed::ofMetresPerSecond($speed));
         $found = [];
         $reached = $words($plan->reachedMetresPerSecond());
-        if ($plan->isTooSlowForTheRoad()) {
-            $found[] = new Warning(
-                'too-slow-for-the-road',
-                Wording::in(
-                    $pack,
-                    "Even with the gas fully down the {slip road} ends at {$reached}, the traffic drives {$words($joining->mainMps)}: go on only into a long gap, or take another road.",
-                ),
-            );
+        $fault = $plan->faultOfSlip;
+        if ($fault !== null) {
+            $found[] = new Warning($plan->isTooSlowForTheRoad() ? 'too-slow-for-the-road' : 'fault-of-slip', $fault);
         } elseif ($joining->neededMps2 > $joining->availableMps2 + 1e-6) {
             $found[] = new Warning(
                 'not-quite-the-speed',
@@ -189,18 +218,29 @@ final class JoinPresenter
         if ($best !== null && $plan->joinsSlowly()) {
             $found[] = new Warning(
                 'joins-slowly',
-                "This way in joins at {$words($best->endMps)} where the traffic drives {$words($joining->mainMps)}: everybody seen is past by then; whoever comes after has to be looked for again.",
+                "This way in joins at {$words($best->drive->endMps)}, {$words($best->shortMps)} below the traffic: those who come after have to be looked for again.",
             );
         }
-        if ($best === null) {
-            $easing = array_filter($plan->waysIn, static fn (WayIn $wayIn): bool => $wayIn->ahead === false);
+        if ($best === null && $fault === null) {
+            $found[] = new Warning('no-gap-seen', Wording::in(
+                $pack,
+                'No gap among those seen has room on both sides: ease off now, while the {slip road} is long, and look again. Who joins gives way: '
+                    .'in the worst case slow, even stop before the end, and wait for a long gap. It costs the speed one needs.',
+            ));
+        }
+        if ($plan->isIntoSlowerTraffic()) {
             $found[] = new Warning(
-                'no-gap-seen',
-                $easing === [] ? 'No way in fits: ease off early and let it change.' : Wording::in(
-                    $pack,
-                    'No gap among those seen has room on both sides: ease off now, while the {slip road} is long, and look again. A stop at the end is the last resort.',
-                ),
+                'slower-traffic', Wording::in($pack, "The traffic drives {$words($joining->mainMps)}, slower than we come: down to it on the {slip road}, seen early, then in as it rolls."),
             );
+        }
+        if ($plan->holdBackMetres() > 0.5) {
+            $found[] = new Warning('hold-back', sprintf(
+                Wording::in($pack, 'The car ahead on the {slip road} is too near: fall back by %s first, and look over the shoulder only with the room for it.'),
+                $pack->lengthUnit()->place(round($plan->holdBackMetres())),
+            ));
+        }
+        foreach ($joining->seen as $other) {
+            $found = [...$found, ...self::intention($other, $plan, $pack)];
         }
         if ($joining->slip->viewFromMetres <= $joining->slip->joinAtMetres() + 20.0) {
             $found[] = new Warning(

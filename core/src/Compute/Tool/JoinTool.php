@@ -6,15 +6,19 @@ namespace NobleTurn\Core\Compute\Tool;
 
 use NobleTurn\Core\Compute\Answer;
 use NobleTurn\Core\Compute\Effort;
+use NobleTurn\Core\Compute\Field\ChoiceField;
 use NobleTurn\Core\Compute\Field\FlagField;
 use NobleTurn\Core\Compute\Field\NumberField;
+use NobleTurn\Core\Compute\Field\ObjectField;
 use NobleTurn\Core\Compute\Field\QuantityField;
 use NobleTurn\Core\Compute\Kind;
 use NobleTurn\Core\Compute\ReadsAScene;
 use NobleTurn\Core\Compute\Shape;
 use NobleTurn\Core\Compute\Values;
+use NobleTurn\Core\FastRoad\Intention;
 use NobleTurn\Core\FastRoad\Joining;
 use NobleTurn\Core\FastRoad\JoinPlan;
+use NobleTurn\Core\FastRoad\Neighbour;
 use NobleTurn\Core\FastRoad\Room;
 use NobleTurn\Core\FastRoad\Slip;
 use NobleTurn\Core\Fault\BadInput;
@@ -49,7 +53,14 @@ final class JoinTool implements ReadsAScene
             new QuantityField('view_from', 'where the main road can be looked into, to the end; default by the angle', Kind::Distance, 0.0, 2000.0),
             new NumberField('slip_angle_deg', 'between slip and main road; default 4', 0.5, 60.0),
             new QuantityField('solid_line', 'a solid line ends so far before the end; default no solid line', Kind::Distance, 0.0, 2000.0),
-            NeighboursField::field('on the main road, as seen where the choice begins'),
+            NeighboursField::field(
+                'on the main road, as seen where the choice begins',
+                ChoiceField::of('intends', 'what it seems to be about to do; default stays', Intention::class),
+            ),
+            new ObjectField('leader', 'the car ahead of us on the slip, as seen from its beginning', new Shape(
+                (new QuantityField('distance', 'front bumper to front bumper', Kind::Distance, 5.0, 500.0))->required(),
+                (new QuantityField('speed', 'its own', Kind::Speed, 0.0, 45.0))->required(),
+            )),
             new QuantityField('gap', 'to keep where we join; default half the gap of the pack, opened again after', Kind::Duration, 0.3, 10.0),
             new NumberField('gear', 'on the slip; default the one that pulls', 1.0, 16.0),
             VehicleField::field(),
@@ -77,11 +88,20 @@ final class JoinTool implements ReadsAScene
     {
         $pack = CommonFields::pack($input);
         $joining = self::read($input, $pack);
-        $plan = new JoinPlan($joining, $pack);
+        $plan = new JoinPlan($joining, $pack, self::leader($input));
 
         return new Answer(
             $pack->code(), $pack->version(), JoinPresenter::body($plan), JoinPresenter::assumptions($input, $joining, $pack),
             JoinPresenter::warnings($plan, $input->flag('leaving_across') ?? false, $pack),
+        );
+    }
+
+    private static function leader(Values $input): ?Neighbour
+    {
+        $leader = $input->object('leader');
+
+        return $leader === null ? null : new Neighbour(
+            'the car ahead', $leader->distance('distance')?->inMetres() ?? 0.0, $leader->speed('speed')?->inMetresPerSecond() ?? 0.0,
         );
     }
 
@@ -97,9 +117,6 @@ final class JoinTool implements ReadsAScene
             if ($metres > $length) {
                 throw BadInput::field("{$field}_m", 'must not exceed the length of the slip road.');
             }
-        }
-        if ($entry->inMetresPerSecond() > $main->inMetresPerSecond()) {
-            throw BadInput::field('entry_speed_mps', 'must not exceed the speed of the main road: are the two swapped?');
         }
         $gear = ArmsReader::whole($input, 'gear') ?? GearChoice::for($vehicle, Purpose::SlipRoad, $entry, CommonFields::gradient($input))->gear;
         if ($gear > $vehicle->gearbox->topGear()) {
@@ -119,7 +136,7 @@ final class JoinTool implements ReadsAScene
 
         return new Joining(
             $slip, $vehicle, $gear, $entry->inMetresPerSecond(), $main->inMetresPerSecond(),
-            max($limit->inMetresPerSecond(), $main->inMetresPerSecond()), new Room($gap, $vehicle->length->inMetres()), NeighboursField::read($input),
+            max($limit->inMetresPerSecond(), $main->inMetresPerSecond()), new Room($gap, $vehicle->length->inMetres()), NeighboursField::read($input, otherwise: $input->flag('leaving_across') === true ? Intention::Leaves : Intention::Stays),
         );
     }
 }

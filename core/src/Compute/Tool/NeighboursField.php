@@ -13,6 +13,7 @@ use NobleTurn\Core\Compute\Field\TextField;
 use NobleTurn\Core\Compute\Kind;
 use NobleTurn\Core\Compute\Shape;
 use NobleTurn\Core\Compute\Values;
+use NobleTurn\Core\FastRoad\Intention;
 use NobleTurn\Core\FastRoad\Neighbour;
 use NobleTurn\Core\Fault\BadInput;
 use NobleTurn\Core\Plan\Warning;
@@ -33,16 +34,17 @@ final class NeighboursField
 
     /**
      * @param  callable(Values): bool  $those
+     * @param  Intention  $otherwise  where nothing is said of it
      * @return list<Neighbour>
      */
-    public static function read(Values $input, ?callable $those = null): array
+    public static function read(Values $input, ?callable $those = null, Intention $otherwise = Intention::Stays): array
     {
         $read = [];
         foreach ($input->objects('vehicles') as $i => $one) {
             if ($those === null || $those($one)) {
                 $read[] = new Neighbour(
                     $one->text('name') ?? 'vehicle '.($i + 1), $one->number('distance_m') ?? 0.0, $one->speed('speed')?->inMetresPerSecond() ?? 0.0,
-                    $one->distance('length')?->inMetres() ?? Neighbour::LENGTH_M,
+                    $one->distance('length')?->inMetres() ?? Neighbour::LENGTH_M, $one->choice('intends', Intention::class) ?? $otherwise,
                 );
             }
         }

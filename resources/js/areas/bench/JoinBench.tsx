@@ -5,7 +5,7 @@ import { DataTable } from '@/ui/DataTable';
 import { Slider } from '@/ui/Slider';
 import { VehicleChoice } from '@/vehicles/VehicleChoice';
 import { Big, BenchPage } from './BenchPage';
-import { MetresSlider, SlopeSlider, SpeedSlider } from './sliders';
+import { MetresSlider, SlopeSlider, SpeedSlider, SurfaceSelect } from './sliders';
 import { useBench } from './useBench';
 import { JoinPicture } from '@/road/JoinPicture';
 import { MomentKeys } from '@/road/MomentKeys';
@@ -17,14 +17,17 @@ import { speedWords } from '@/rules/speed';
 
 /** Does this slip road give enough room, ahead of or behind whom, and by where is it decided. */
 export function JoinBench() {
-    const { rules, say, state, set, vehicle, field } = useBench('join');
+    const { rules, say, state, set, differs, vehicle, field } = useBench('join');
     const others = readOthers(state.others);
     const inputs: JoinAsked = {
         pack: rules.pack,
         practice: rules.practice,
         vehicle,
         slip_length_m: state.slip,
-        [field('entry_speed')]: Math.min(state.entry, state.main),
+        [field('entry_speed')]: state.entry,
+        surface: state.surface as JoinAsked['surface'],
+        ...(state.gear > 0 ? { gear: state.gear } : {}),
+        ...(state.leader > 0 ? { leader: { distance_m: state.leader, [field('speed')]: state.leads } } : {}),
         [field('main_speed')]: state.main,
         gradient: state.slope / 100,
         limit_change_m: Math.min(state.sign, state.slip),
@@ -38,7 +41,8 @@ export function JoinBench() {
     return (
         <BenchPage
             asked={{ tool: 'join', inputs }}
-            answer={data}
+            // What is said beside the picture is not said again below it.
+            answer={data && { ...data, warnings: data.warnings.filter(({ message }) => message !== data.message) }}
             error={error}
             controls={
                 <>
@@ -47,11 +51,38 @@ export function JoinBench() {
                     <SpeedSlider label="Onto it at" value={state.entry} onChange={(entry) => set({ entry })} />
                     <SpeedSlider label="Traffic" value={state.main} onChange={(main) => set({ main })} />
                     <SlopeSlider value={state.slope} onChange={(slope) => set({ slope })} />
-                    <MetresSlider label="Limit lifts after" value={state.sign} min={0} max={300} onChange={(sign) => set({ sign })} />
-                    <MetresSlider label="Solid line until" value={state.solid} min={0} max={300} onChange={(solid) => set({ solid })} />
-                    <Slider label="Angle" value={state.angle} min={1} max={30} step={1} words={(value) => `${value}°`} onChange={(angle) => set({ angle })} />
                 </>
             }
+            rarely={{
+                said: differs('surface', 'gear', 'leader'),
+                controls: (
+                    <>
+                        <MetresSlider label="Limit lifts after" value={state.sign} min={0} max={300} onChange={(sign) => set({ sign })} />
+                        <MetresSlider label="Solid line until" value={state.solid} min={0} max={300} onChange={(solid) => set({ solid })} />
+                        <Slider
+                            label="Angle"
+                            value={state.angle}
+                            min={1}
+                            max={30}
+                            step={1}
+                            words={(value) => `${value}°`}
+                            onChange={(angle) => set({ angle })}
+                        />
+                        <Slider
+                            label="Gear"
+                            value={state.gear}
+                            min={0}
+                            max={6}
+                            step={1}
+                            words={(value) => (value === 0 ? 'that pulls' : String(value))}
+                            onChange={(gear) => set({ gear })}
+                        />
+                        <SurfaceSelect value={state.surface} onChange={(surface) => set({ surface })} />
+                        <MetresSlider label="Car ahead of us" none="nobody" value={state.leader} min={0} max={200} onChange={(leader) => set({ leader })} />
+                        {state.leader > 0 && <SpeedSlider label="It drives" value={state.leads} onChange={(leads) => set({ leads })} />}
+                    </>
+                ),
+            }}
         >
             {data && (
                 <div className="grid gap-4">
@@ -70,10 +101,15 @@ export function JoinBench() {
                             <p className="font-display text-3xl font-bold" role="status">
                                 {headline(data)}
                             </p>
+                            <p>{data.message}</p>
                             <dl className="grid grid-cols-2 gap-3">
                                 <Big label="Needed" value={data.accel_needed_mps2.toFixed(2)} unit="m/s²" />
                                 <Big label="The car has" value={data.accel_available_mps2.toFixed(2)} unit="m/s²" />
                                 <Big label="Joins at" value={speedWords(data.speed_at_end_mps, rules.speed_unit)} />
+                                <Big
+                                    label="Below the traffic"
+                                    value={data.speed_short_mps < 0.25 ? 'nothing' : speedWords(data.speed_short_mps, rules.speed_unit)}
+                                />
                                 <Big label="The length that counts" value={spoken(data.counts_m, rules.length_unit)} />
                                 <Big label="Gear" value={String(data.gear)} />
                                 {data.decide_by_m !== null && <Big label="Decided by" value={spoken(data.decide_by_m, rules.length_unit)} />}
@@ -97,6 +133,7 @@ export function JoinBench() {
                         </ol>
                     </section>
                     <OthersForm
+                        intentions
                         title="On the main road, as seen where the choice begins"
                         value={others}
                         unit={unitWords(rules.speed_unit)}
@@ -108,9 +145,12 @@ export function JoinBench() {
     );
 }
 
+/** More than 10 mph below the traffic nobody joins. */
+const FAULT_MPS = 4.47;
+
 function headline(answer: JoinAnswer): string {
     const best = answer.best === null ? null : answer.options[answer.best]!;
-    if (!best) return 'No way in: ease off now';
+    if (!best) return answer.fault_of_slip ? 'Not at their speed' : 'No way in: ease off now';
     if (best.where === 'free') return 'The road is free';
     const said = [best.behind_of && `behind ${best.behind_of}`, best.ahead_of && `ahead of ${best.ahead_of}`].filter(Boolean).join(', ');
     return said.charAt(0).toUpperCase() + said.slice(1);
@@ -125,11 +165,11 @@ function Options({ answer, unit, words }: { answer: JoinAnswer; unit: 'm' | 'ft'
             heads={['Way', 'Acceleration', 'Joins at', 'Gap there', 'In hand', 'Open until']}
             rows={answer.options.map((option, i) => ({
                 key: i,
-                quiet: !option.feasible,
+                quiet: !option.feasible || option.short_mps > FAULT_MPS,
                 strong: i === answer.best,
                 head: `${i === answer.best ? '▸ ' : ''}${option.where === 'free' ? 'free road' : `${option.where === 'ahead' ? 'ahead of' : 'behind'} ${option.vehicle}`}`,
                 cells: [
-                    away(option) ? '–' : `${option.accel_mps2.toFixed(2)} m/s²`,
+                    away(option) ? '–' : `${option.accel_mps2.toFixed(1)}${option.then_mps2 === null ? '' : `, then ${option.then_mps2.toFixed(1)}`} m/s²`,
                     away(option) ? 'cannot get there' : words(option.speed_mps),
                     option.gap_s === null ? '–' : `${option.gap_s.toFixed(1)} s`,
                     option.spare_m === null ? '–' : option.feasible ? spoken(option.spare_m, unit) : `${spoken(-option.spare_m, unit)} short`,

@@ -1,0 +1,111 @@
+<?php
+
+declare(strict_types=1);
+
+use NobleTurn\Core\Tests\Ask;
+use NobleTurn\Core\Tests\Scenes;
+
+const MPH = 0.44704;
+
+/**
+ * @param  list<array{float, float}>  $others  metres ahead of us, mph
+ * @param  array<string, mixed>  $more
+ * @return array<string, mixed>
+ */
+function joinScene(float $slip, float $entry, float $main, array $others = [], array $more = []): array
+{
+    return Ask::tool('join', [
+        'slip_length_m' => $slip, 'entry_speed_mph' => $entry, 'main_speed_mph' => $main,
+        'vehicles' => array_map(static fn (array $one): array => ['distance_m' => $one[0], 'speed_mph' => $one[1]], $others), ...$more,
+    ]);
+}
+
+/** Speed of the best way in below the traffic, mph; null where there is none. @param  array<string, mixed>  $answer */
+function shortOf(array $answer): ?float
+{
+    return $answer['best'] === null ? null : $answer['options'][$answer['best']]['short_mps'] / MPH;
+}
+
+Scenes::show('a short slip, 35 to 50 mph, three cars beside it: off the gas first, then gas, and in behind the second at the traffic’s speed, never at walking pace', function (): void {
+    $answer = joinScene(150, 35, 50, [[40, 50], [-20, 50], [-80, 50]]);
+    $best = $answer['options'][$answer['best']];
+    expect(shortOf($answer))->toBeLessThan(5.05)->and($best['accel_mps2'])->toBeLessThan(0.0)->and($best['then_mps2'])->toBeGreaterThan(0.8)
+        ->and($best['behind_of'])->toBe('vehicle 2')->and($best['ahead_of'])->toBe('vehicle 3')->and($answer['message'])->toContain('ease off')->toContain('then gain speed');
+});
+
+Scenes::show('keeping right, a ramp of 900 ft, 35 to 65, a car ahead and one behind: within 10 mph of the traffic, and what is short is said', function (): void {
+    $answer = joinScene(274.32, 35, 65, [[30, 65], [-40, 65]], ['pack' => 'na']);
+    expect(shortOf($answer))->toBeLessThanOrEqual(10.0)->and($answer['speed_short_mps'])->toEqualWithDelta(shortOf($answer) * MPH, 0.01)
+        ->and(array_column($answer['warnings'], 'code'))->toContain('joins-slowly');
+});
+
+Scenes::show('whatever stands beside a slip road, the best way in is within 10 mph of the traffic, or it is the slip’s fault, or there is no gap: then who joins gives way', function (): void {
+    $seen = ['good' => 0, 'short' => 0, 'fault' => 0, 'no gap' => 0];
+    foreach ([100, 150, 200, 300] as $slip) {
+        foreach ([20, 30, 40] as $entry) {
+            foreach ([50, 60, 70] as $main) {
+                foreach ([-60, -20, 20, 60, 100, 140] as $at) {
+                    $answer = joinScene($slip, $entry, $main, [[$at, $main], [$at - 60, $main], [$at - 120, $main]]);
+                    $short = shortOf($answer);
+                    $codes = array_column($answer['warnings'], 'code');
+                    $seen[match (true) {
+                        $short === null => $answer['fault_of_slip'] === null ? 'no gap' : 'fault', $short <= 5.01 => 'good', default => 'short'
+                    }]++;
+                    expect($short ?? 0.0)->toBeLessThanOrEqual(10.01)->and($short !== null || array_intersect($codes, ['no-gap-seen', 'fault-of-slip', 'too-slow-for-the-road']) !== [])->toBeTrue()
+                        ->and($answer['fault_of_slip'] === null || str_contains($answer['fault_of_slip'], 'who joins gives way'))->toBeTrue();
+                    if ($short !== null && $short > 5.01) {
+                        expect(array_intersect(['joins-slowly', 'not-quite-the-speed'], $codes))->not->toBe([]);
+                    }
+                }
+            }
+        }
+    }
+    expect(min($seen))->toBeGreaterThan(3)->and($seen['good'])->toBeGreaterThan(50);
+});
+
+Scenes::show('a slip too short for the car says at which speed it would have to begin, and that beginning there does', function (): void {
+    $answer = joinScene(90, 20, 60);
+    expect($answer['best'])->toBeNull()->and($answer['fault_of_slip'])->toMatch('/Begin the slip road at \d+ mph/');
+    preg_match('/Begin the slip road at (\d+) mph/', $answer['fault_of_slip'], $said);
+    expect(shortOf(joinScene(90, (int) $said[1] + 1, 60)))->toBeLessThan(5.5)->and(shortOf(joinScene(90, (int) $said[1] - 4, 60)) ?? 99.0)->toBeGreaterThan(5.0);
+});
+
+Scenes::show('traffic slower than we are, a queue or a temporary limit, gets an answer: down to it on the slip, then in as it rolls', function (): void {
+    $answer = joinScene(250, 40, 20, [[30, 20], [0, 20]]);
+    expect($answer['best'])->not->toBeNull()->and($answer['speed_at_end_mps'] / MPH)->toEqualWithDelta(20.0, 0.6)
+        ->and(array_column($answer['warnings'], 'code'))->toContain('slower-traffic');
+    // The same speed in another unit is the same speed.
+    expect(Ask::refusal('join', ['slip_length_m' => 200, 'entry_speed_kmh' => 80.4672, 'main_speed_mph' => 50]))->toBe([]);
+});
+
+Scenes::show('up a hill of 12 % second is held where third would lose speed; on the level and on gentle hills third', function (): void {
+    $gear = static fn (float $gradient): int => joinScene(180, 30, 50, [], ['gradient' => $gradient])['gear'];
+    expect([$gear(-0.04), $gear(0.0), $gear(0.03), $gear(0.12)])->toBe([3, 3, 3, 2])
+        ->and(joinScene(180, 30, 50, [], ['gradient' => 0.12])['speed_at_end_mps'])
+        ->toBeGreaterThan(joinScene(180, 30, 50, [], ['gradient' => 0.12, 'gear' => 3])['speed_at_end_mps'] + 1.0);
+});
+
+Scenes::show('the signal for joining is given as soon as the main road is seen, not from the limit sign', function (): void {
+    $answer = joinScene(250, 30, 60, [], ['view_from_m' => 200, 'limit_change_m' => 120]);
+    expect($answer['signal_m'])->toEqual(200.0)->and($answer['limit_sign_m'])->toEqual(130.0);
+});
+
+Scenes::show('a car ahead on the slip: fall back first, and look over the shoulder only with the room for it', function (): void {
+    $with = static fn (float $metres, float $mph): array => joinScene(250, 30, 60, [], ['leader' => ['distance_m' => $metres, 'speed_mph' => $mph]]);
+    expect($with(20, 30)['hold_back_m'])->toBeGreaterThan(20.0)->and($with(60, 30)['hold_back_m'])->toEqualWithDelta($with(20, 30)['hold_back_m'] - 40.0, 0.2)
+        ->and($with(20, 45)['hold_back_m'])->toBeLessThan($with(20, 30)['hold_back_m'])->and($with(400, 60)['hold_back_m'])->toEqual(0.0)
+        ->and(joinScene(250, 30, 60)['hold_back_m'])->toEqual(0.0)
+        ->and(array_column($with(20, 30)['warnings'], 'code'))->toContain('hold-back')->and($with(20, 30)['glances'][1]['why'])->toContain('room for it');
+});
+
+Scenes::show('somebody seems to move over, or to leave across us: that counts only once it is done, and the answer says what it would change', function (): void {
+    $ask = static fn (string $intends): array => Ask::tool('join', [
+        'slip_length_m' => 250, 'entry_speed_mph' => 35, 'main_speed_mph' => 60,
+        'vehicles' => [['distance_m' => -5, 'speed_mph' => 60, 'name' => 'the lorry', 'intends' => $intends, 'length_m' => 16.5]],
+    ]);
+    [$stays, $moves, $leaves] = [$ask('stays'), $ask('moves-over'), $ask('leaves')];
+    expect($moves['options'])->toBe($stays['options'])->and($leaves['options'])->toBe($stays['options']);
+    $said = array_column($moves['warnings'], 'message', 'code');
+    expect($said['moves-over'])->toContain('only once it has')->toMatch('/\d+ mph|nothing for us/')
+        ->and(array_column($leaves['warnings'], 'code'))->toContain('leaves')->and(array_column($stays['warnings'], 'code'))->not->toContain('moves-over');
+});
