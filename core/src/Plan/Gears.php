@@ -6,7 +6,10 @@ namespace NobleTurn\Core\Plan;
 
 use NobleTurn\Core\Quantity\EngineSpeed;
 use NobleTurn\Core\Quantity\Speed;
+use NobleTurn\Core\Rules\ClutchHabit;
 use NobleTurn\Core\Rules\GearHabit;
+use NobleTurn\Core\Rules\LineGear;
+use NobleTurn\Core\Rules\Practices;
 use NobleTurn\Core\Vehicle\Gearbox;
 
 /** Gear and clutch along the approach of a car with a clutch pedal. Brake before clutch, clutch up before steering. */
@@ -21,8 +24,19 @@ final readonly class Gears
     /** Going down through the gears, the next one is taken here (assumed). */
     private const SEQUENTIAL_RPM = 1300.0;
 
-    /** The clutch goes down a little before the engine would labour (assumed share of idling speed). */
+    /** The clutch goes down a little before the engine would labour, and comes up where it turns freely (assumed shares of idling speed). */
     private const ABOVE_IDLE = 1.1;
+
+    private const FREELY = 1.05;
+
+    /** A clutch held down above this speed for longer than a change takes is coasting (common practice). */
+    private const COASTING_MPH = 10.0;
+
+    /** First, taken on the move, is in so long before the last look ends, s (assumed). */
+    private const BEFORE_THE_LOOK_S = 1.0;
+
+    /** "The last two or three car lengths": so many (common practice). */
+    private const LAST_LENGTHS = 2.5;
 
     /** "Below about 20 mph before the clutch goes down for a turn" (common practice). */
     public const CLUTCH_RULE_MPH = 20.0;
@@ -45,12 +59,11 @@ final readonly class Gears
         $box = $chain->approach->vehicle->gearbox;
         $gear = self::approachGear($box, Speed::ofMetresPerSecond($chain->profile->approachMps()));
         $stops = $chain->lineSpeed->metresPerSecond <= 0.0;
-        $target = $stops ? min($gear, 2) : min($gear, self::gearAtLine($chain, $box));
-        $changes = self::changes($chain, $box, $gear, $target, $stops);
+        $changes = self::changes($chain, $box, $gear, self::through($chain, $box, $gear, $stops));
         $last = $changes === [] ? $gear : $changes[count($changes) - 1]->to;
         $idle = self::idleSpeed($chain, $box, $last);
 
-        return new self($gear, $changes, $stops ? self::whenSlowerThan($chain, self::ABOVE_IDLE * $idle) : null, $idle, $chain);
+        return new self($gear, $changes, $stops ? self::downToStop($chain, $changes, $idle) : null, $idle, $chain);
     }
 
     /** When the last clutch action begins, seconds to go; null where there is none. */
@@ -94,32 +107,111 @@ final readonly class Gears
         return $secondsToGo < $this->chain->brakeSeconds && $speed < $this->slipsBelow ? 'slipping' : 'up';
     }
 
-    /** @return list<GearChange> */
-    private static function changes(Chain $chain, Gearbox $box, int $gear, int $target, bool $stops): array
+    /**
+     * The gears taken on the move, in their order.
+     *
+     * @return list<int>
+     */
+    private static function through(Chain $chain, Gearbox $box, int $gear, bool $stops): array
     {
-        $block = $chain->approach->practice->gears === GearHabit::Block;
-        if ($gear <= $target || ($stops && $block)) {
+        $approach = $chain->approach;
+        $habit = Practices::question('gear_at_line')->concerns($approach->routine) ? $approach->practice->lineGear : null;
+        $block = $approach->practice->gears === GearHabit::Block;
+        $lowest = match (true) {
+            ! $stops => $habit === LineGear::OnTheMove && $chain->lineSpeed->metresPerSecond <= LineSpeed::CRAWL + 1e-6 ? 1 : self::gearAtLine($chain, $box),
+            $habit === LineGear::OnTheMove => 1,
+            $habit === LineGear::SecondThenFirst || ! $block => 2,
+            // No change before the stop, unless the clutch would have to be down while the car is fast.
+            default => self::coastsFrom($chain, $box, $gear) ? 2 : $gear,
+        };
+        if ($lowest >= $gear) {
             return [];
         }
+        $target = max(2, $lowest);
+
+        return [
+            ...($gear <= $target ? [] : ($block ? [$target] : range($gear - 1, $target))),
+            ...($lowest === 1 && $gear >= 2 ? [1] : []),
+        ];
+    }
+
+    /** Whether the clutch, down before the engine labours, would be down for too long while the car is still fast. */
+    private static function coastsFrom(Chain $chain, Gearbox $box, int $gear): bool
+    {
+        $down = self::whenSlowerThan($chain, self::ABOVE_IDLE * self::idleSpeed($chain, $box, $gear));
+
+        return $down - self::whenSlowerThan($chain, Speed::ofMilesPerHour(self::COASTING_MPH)->inMetresPerSecond()) > $chain->timing->gearChangeSeconds;
+    }
+
+    /**
+     * @param  list<int>  $through
+     * @return list<GearChange>
+     */
+    private static function changes(Chain $chain, Gearbox $box, int $gear, array $through): array
+    {
         $takes = $chain->timing->gearChangeSeconds;
-        $latest = $chain->timing->settledSeconds + $takes;
+        $settled = $chain->timing->settledSeconds;
         $changes = [];
-        for ($from = $gear; $from > $target; $from = $to) {
-            $to = $block ? $target : $from - 1;
-            $rpm = EngineSpeed::ofRevolutionsPerMinute(self::SEQUENTIAL_RPM);
-            $speed = $block ? self::ABOVE_IDLE * self::idleSpeed($chain, $box, $from) : $box->speed($rpm, $from)->inMetresPerSecond();
-            $rule = Speed::ofMilesPerHour(self::CLUTCH_RULE_MPH)->inMetresPerSecond();
-            $down = max($latest, self::whenSlowerThan($chain, max($chain->lineSpeed->metresPerSecond + 1e-6, $block ? min($speed, $rule) : $speed)));
-            $down = min($down, $chain->brakeSeconds - 0.1, $changes === [] ? INF : $changes[count($changes) - 1]->upSeconds);
-            if ($changes !== [] && $down - $takes < $chain->timing->settledSeconds) {
-                $before = array_pop($changes);
-                $changes[] = new GearChange($before->from, $target, $before->downSeconds, $before->upSeconds);
-                break;
+        $from = $gear;
+        foreach ($through as $to) {
+            // Up in time: settled before steering, and while the lower gear still turns freely.
+            $up = max($to === 1 && $chain->lineSpeed->metresPerSecond > 0.0 ? self::BEFORE_THE_LOOK_S : $settled, self::whenSlowerThan($chain, self::FREELY * self::idleSpeed($chain, $box, $to)));
+            $down = self::downBy($chain, $box, $from, $to, $up, $changes);
+            if ($changes !== [] && $to > 1 && $down - $takes < $up - 1e-6) {
+                // No time for one more: from the gear before straight to this one.
+                $from = array_pop($changes)->from;
+                $down = self::downBy($chain, $box, $from, $to, $up, $changes);
             }
             $changes[] = new GearChange($from, $to, $down, max(0.0, $down - $takes));
+            $from = $to;
         }
 
         return $changes;
+    }
+
+    /** @param  list<GearChange>  $before */
+    private static function downBy(Chain $chain, Gearbox $box, int $from, int $to, float $up, array $before): float
+    {
+        return min(
+            max($up + $chain->timing->gearChangeSeconds, self::due($chain, $box, $from, $to)),
+            $chain->brakeSeconds - 0.1, $before === [] ? INF : $before[count($before) - 1]->upSeconds,
+        );
+    }
+
+    /**
+     * When a change is due: where going down through the gears would take that gear, or, where the clutch may be down at the end,
+     * just before the engine would labour.
+     */
+    private static function due(Chain $chain, Gearbox $box, int $from, int $to): float
+    {
+        $labours = self::ABOVE_IDLE * self::idleSpeed($chain, $box, $from);
+        $rule = Speed::ofMilesPerHour(self::CLUTCH_RULE_MPH)->inMetresPerSecond();
+        $block = $chain->approach->practice->gears === GearHabit::Block || $to < $from - 1;
+        $speed = match (true) {
+            $to === 1 => $labours,
+            $block && $chain->approach->practice->clutch === ClutchHabit::LastLengths => min($rule, $labours),
+            $block => min($rule, max($labours, self::downThrough($box, $to + 1))),
+            default => self::downThrough($box, $from),
+        };
+
+        return self::whenSlowerThan($chain, max($chain->lineSpeed->metresPerSecond + 1e-6, $speed));
+    }
+
+    /** Going down through the gears this one is left at this speed, m/s. */
+    private static function downThrough(Gearbox $box, int $from): float
+    {
+        return $box->speed(EngineSpeed::ofRevolutionsPerMinute(self::SEQUENTIAL_RPM), $from)->inMetresPerSecond();
+    }
+
+    /** @param  list<GearChange>  $changes */
+    private static function downToStop(Chain $chain, array $changes, float $idle): float
+    {
+        $down = self::whenSlowerThan($chain, self::ABOVE_IDLE * $idle);
+        if ($chain->approach->practice->clutch === ClutchHabit::LastLengths) {
+            $down = max($down, $chain->profile->secondsAt(self::LAST_LENGTHS * $chain->approach->vehicle->length->inMetres()));
+        }
+
+        return min($down, $chain->brakeSeconds - 0.1, $changes === [] ? INF : $changes[count($changes) - 1]->upSeconds);
     }
 
     /** What turns freely at this speed; second is driven lower than the others, first only below what second can do. */

@@ -16,6 +16,10 @@ final readonly class Practice
 
     public GearHabit $gears;
 
+    public LineGear $lineGear;
+
+    public ClutchHabit $clutch;
+
     public JunctionHabit $junction;
 
     public LookHabit $look;
@@ -29,6 +33,8 @@ final readonly class Practice
     {
         $this->signal = SignalRule::from($this->answer('signal'));
         $this->gears = GearHabit::from($this->answer('gears'));
+        $this->lineGear = LineGear::from($this->answer('gear_at_line'));
+        $this->clutch = ClutchHabit::from($this->answer('clutch'));
         $this->junction = JunctionHabit::from($this->answer('t_junction'));
         $this->look = LookHabit::from($this->answer('look'));
         $this->steps = StepCount::from($this->answer('steps'));

@@ -142,7 +142,7 @@ final class Practices
                     'First is taken on the move, below walking pace, before the last look.',
                 ),
                 new Option('first-after-stop', 'First only after stopping', 'A moving gear change never disturbs the looking.', 'Stop, then first, then look.'),
-            ]),
+            ], moves: true),
             new Question('clutch', 'Clutch down while rolling', Step::Speed, [], [
                 new Option(
                     'fault-if-fast', 'A fault before braking, or longer than a change above about {mph:10}',
@@ -153,7 +153,7 @@ final class Practices
                     'last-lengths', 'The last two or three car lengths are fine', 'Before a stop the engine has nothing left to give.',
                     'Before a stop the clutch may be down for the last two or three car lengths; on a slope it is the way to creep.',
                 ),
-            ]),
+            ], moves: true),
             new Question('t_junction', 'At any {T-junction}', Step::Speed, self::LINES, [
                 new Option(
                     'by-level', 'By level: stop first for beginners, roll later',

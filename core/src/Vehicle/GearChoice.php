@@ -18,6 +18,9 @@ final readonly class GearChoice
 
     private const LEAST_OF_RED_LINE = 0.27;
 
+    /** Second is driven lower than the others: it turns at least this share of the red line (assumed). */
+    private const SECOND_OF_RED_LINE = 0.16;
+
     private const SLIP_GAIN_MPH = 20.0;
 
     private function __construct(public Purpose $purpose, public int $gear, public string $reason, public float $accelerationMps2)
@@ -30,7 +33,10 @@ final readonly class GearChoice
         $top = $vehicle->gearbox->topGear();
         [$gear, $reason] = match ($purpose) {
             Purpose::Creep => [1, self::creep($vehicle)],
-            Purpose::Cruise => self::cruise($performance, $top, $speed, $gradient, self::LEAST_OF_RED_LINE * $vehicle->engine->redLineRpm),
+            Purpose::Cruise => self::cruise(
+                $performance, $top, $speed, $gradient, self::LEAST_OF_RED_LINE * $vehicle->engine->redLineRpm,
+                self::SECOND_OF_RED_LINE * $vehicle->engine->redLineRpm,
+            ),
             Purpose::Pull => self::strongest($vehicle, $speed, $speed, $gradient),
             Purpose::SlipRoad => self::forASlip($vehicle, $performance, $speed, $gradient),
         };
@@ -66,11 +72,11 @@ final readonly class GearChoice
     }
 
     /** @return array{int, string} */
-    private static function cruise(Performance $performance, int $top, Speed $speed, Gradient $gradient, float $leastRpm): array
+    private static function cruise(Performance $performance, int $top, Speed $speed, Gradient $gradient, float $leastRpm, float $secondRpm): array
     {
         for ($gear = $top; $gear > 1; $gear--) {
             if (
-                $performance->rpm($speed, $gear) >= $leastRpm
+                $performance->rpm($speed, $gear) >= ($gear === 2 ? min($leastRpm, $secondRpm) : $leastRpm)
                 && ! $performance->labours($speed, $gear)
                 && ! $performance->overRevs($speed, $gear)
                 && $performance->acceleration($speed, $gear, $gradient) >= self::IN_HAND

@@ -56,9 +56,9 @@ final class EmergeTowardsKerb
                     'Slow early opens time to look; somebody turning in may cut across your nose.',
                     'Clutch down before the brake: the car coasts to the line.',
                     'Still placing the car, the learner met the line too fast and pressed everything at once.',
-                    'Right foot first, left foot only in the last two or three car lengths.',
+                    'Right foot first, left foot only when the brake has done its work.',
                     'Quiet road, no {junction}: slow from 30 to a crawl with the left foot flat on the floor mat until told.',
-                    'Clutch and gear in the last two or three car lengths: second, or first where the view is closed or a stop is certain.',
+                    'Clutch and gear when the brake has done its work, with the car still rolling well enough to turn the engine: second, or first where the view is closed or a stop is certain.',
                 ),
                 new Instruction(
                     Step::Look,
