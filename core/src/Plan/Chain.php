@@ -126,16 +126,22 @@ final readonly class Chain
             $approach->speed->inMetresPerSecond(), $lineSpeed, $slowing, $timing->easingOffSeconds($approach->demand), $timing->gentleSeconds($approach->demand), $crawlS,
         );
         $usual = $with($timing->crawlSeconds);
-        if ($lineSpeed <= 0.0 || ! $approach->demand->looksBeforeGoing() || $usual->secondsAt($approach->viewFromMetres) >= $timing->lookAndDecideSeconds) {
+        $wanted = $timing->lookSecondsAfterTheBrake($approach);
+        // Looking begins where the view opens and the brake, with the gear where it is a step of its own, is done with.
+        $looks = static fn (Profile $profile): bool => min(
+            $profile->secondsAt($approach->viewFromMetres) + $wanted - $timing->lookAndDecideSeconds,
+            $profile->lengthInSeconds() - $timing->easingOffSeconds($approach->demand),
+        ) >= $wanted;
+        if ($lineSpeed <= 0.0 || ! $approach->demand->looksBeforeGoing() || $looks($usual)) {
             return $usual;
         }
-        [$short, $long] = [$timing->crawlSeconds, $timing->lookAndDecideSeconds];
+        [$short, $long] = [$timing->crawlSeconds, max($timing->crawlSeconds, $wanted)];
         for ($i = 0; $i < 24; $i++) {
             $middle = ($short + $long) / 2.0;
-            if ($with($middle)->secondsAt($approach->viewFromMetres) < $timing->lookAndDecideSeconds) {
-                $short = $middle;
-            } else {
+            if ($looks($with($middle))) {
                 $long = $middle;
+            } else {
+                $short = $middle;
             }
         }
 

@@ -10,6 +10,7 @@ use NobleTurn\Core\Rules\ClutchHabit;
 use NobleTurn\Core\Rules\GearHabit;
 use NobleTurn\Core\Rules\LineGear;
 use NobleTurn\Core\Rules\Practices;
+use NobleTurn\Core\Rules\StepCount;
 use NobleTurn\Core\Vehicle\Gearbox;
 
 /** Gear and clutch along the approach of a car with a clutch pedal. Brake before clutch, clutch up before steering. */
@@ -31,6 +32,9 @@ final readonly class Gears
 
     /** A clutch held down above this speed for longer than a change takes is coasting (common practice). */
     private const COASTING_MPH = 10.0;
+
+    /** Brake before clutch, by so much at the least, s (assumed). */
+    public const AFTER_THE_BRAKE_S = 0.1;
 
     /** First, taken on the move, is in so long before the last look ends, s (assumed). */
     private const BEFORE_THE_LOOK_S = 1.0;
@@ -66,13 +70,14 @@ final readonly class Gears
         return new self($gear, $changes, $stops ? self::downToStop($chain, $changes, $idle) : null, $idle, $chain);
     }
 
-    /** When the last clutch action begins, seconds to go; null where there is none. */
+    /** When the gear for the junction is taken, seconds to go; first, where it follows on the move, is part of that. Null where no clutch is used. */
     public function lastClutchDownSeconds(): ?float
     {
-        $down = $this->changes === [] ? $this->clutchDownToStopSeconds : $this->changes[count($this->changes) - 1]->downSeconds;
+        $main = array_values(array_filter($this->changes, static fn (GearChange $change): bool => $change->to > 1)) ?: $this->changes;
+        $down = $main === [] ? $this->clutchDownToStopSeconds : $main[count($main) - 1]->downSeconds;
 
         // Brake before clutch, also where the car comes so slowly that the engine would soon labour.
-        return $down === null ? null : min($down, $this->chain->brakeSeconds - 0.1);
+        return $down === null ? null : min($down, $this->chain->brakeSeconds - self::AFTER_THE_BRAKE_S);
     }
 
     public function gearAt(float $secondsToGo): int
@@ -173,8 +178,12 @@ final readonly class Gears
     private static function downBy(Chain $chain, Gearbox $box, int $from, int $to, float $up, array $before): float
     {
         return min(
-            max($up + $chain->timing->gearChangeSeconds, self::due($chain, $box, $from, $to)),
-            $chain->brakeSeconds - 0.1, $before === [] ? INF : $before[count($before) - 1]->upSeconds,
+            max(
+                $up + $chain->timing->gearChangeSeconds, self::due($chain, $box, $from, $to),
+                // A step of its own leaves the whole look after it.
+                $chain->approach->practice->steps === StepCount::Six && $chain->lineSpeed->metresPerSecond > 0.0 ? $chain->timing->lookAndDecideSeconds : 0.0,
+            ),
+            $chain->brakeSeconds - self::AFTER_THE_BRAKE_S, $before === [] ? INF : $before[count($before) - 1]->upSeconds,
         );
     }
 
@@ -211,7 +220,7 @@ final readonly class Gears
             $down = max($down, $chain->profile->secondsAt(self::LAST_LENGTHS * $chain->approach->vehicle->length->inMetres()));
         }
 
-        return min($down, $chain->brakeSeconds - 0.1, $changes === [] ? INF : $changes[count($changes) - 1]->upSeconds);
+        return min($down, $chain->brakeSeconds - self::AFTER_THE_BRAKE_S, $changes === [] ? INF : $changes[count($changes) - 1]->upSeconds);
     }
 
     /** What turns freely at this speed; second is driven lower than the others, first only below what second can do. */

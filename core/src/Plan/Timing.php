@@ -8,6 +8,7 @@ use NobleTurn\Core\Routine\Demand;
 use NobleTurn\Core\Rules\Assumption;
 use NobleTurn\Core\Rules\LookHabit;
 use NobleTurn\Core\Rules\Source;
+use NobleTurn\Core\Rules\StepCount;
 
 /**
  * How long each part of the routine takes, in seconds. All assumed: no handbook prints them. A part that
@@ -77,6 +78,12 @@ final readonly class Timing
     public function easingOffSeconds(Demand $demand): float
     {
         return $this->thinkSeconds + ($demand->signals === null ? 0.0 : $this->seenSeconds) + $this->leadSecondsOf($demand);
+    }
+
+    /** Looking both ways and deciding, reckoned from the brake: where the gear is a step between them, that comes first. */
+    public function lookSecondsAfterTheBrake(Approach $approach): float
+    {
+        return $this->lookAndDecideSeconds + ($approach->practice->steps === StepCount::Six && $approach->vehicle->hasClutch() ? Gears::AFTER_THE_BRAKE_S : 0.0);
     }
 
     /** Gentle until the sideways move is done, with the margin; without one for a moment only. */

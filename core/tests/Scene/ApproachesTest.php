@@ -98,3 +98,25 @@ Scenes::show('second holds 10 and 15 mph; first is for walking pace', function (
     $gear = static fn (float $mph): int => array_column(Ask::tool('engine', ['speed_mph' => $mph])['choices'], 'gear', 'purpose')['cruise'];
     expect([$gear(10), $gear(15), $gear(20), $gear(3)])->toBe([2, 2, 2, 1]);
 });
+
+Scenes::show('one looks as long as the plan itself says, three seconds where looks alternate, whatever the routine, the speed and the number of steps', function (): void {
+    $seen = 0;
+    foreach (['emerge-left', 'emerge-right', 'cross', 'turn-left', 'turn-right', 'lights-left', 'lights-right', 'roundabout', 'mini-roundabout'] as $routine) {
+        foreach ([15, 20, 25, 30, 40] as $mph) {
+            foreach (['five', 'six'] as $steps) {
+                foreach (['alternate' => 3.0, 'right-left-right' => 2.5] as $look => $seconds) {
+                    foreach (['second-then-first', 'first-on-the-move'] as $gear) {
+                        $plan = lineScene(['steps' => $steps, 'look' => $look, 'gear_at_line' => $gear], ['routine' => $routine, 'speed_mph' => $mph]);
+                        if ($plan['line_speed_mps'] <= 0.0) {
+                            continue;
+                        }
+                        $seen++;
+                        expect(Ask::step($plan, 'look')['best_s'])->toBeGreaterThanOrEqual($seconds - 0.02, "{$routine} {$mph} {$steps} {$look} {$gear}")
+                            ->and(Ask::step($plan, 'look')['best_s'])->toBeLessThanOrEqual(Ask::step($plan, 'speed')['best_s'] + 0.01);
+                    }
+                }
+            }
+        }
+    }
+    expect($seen)->toBeGreaterThan(200);
+});
