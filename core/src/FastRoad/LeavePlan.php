@@ -13,6 +13,7 @@ use NobleTurn\Core\Rules\Practice;
 use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Trade\Side;
 use NobleTurn\Core\Vehicle\GearChoice;
+use NobleTurn\Core\Vehicle\Performance;
 use NobleTurn\Core\Vehicle\Purpose;
 use NobleTurn\Core\Vehicle\Vehicle;
 
@@ -172,8 +173,9 @@ final readonly class LeavePlan
         foreach ($this->leaving->stages as ['end' => $speed, 'to' => $until]) {
             $gear = max(2, GearChoice::for($this->vehicle, Purpose::Pull, Speed::ofMetresPerSecond(max(2.0, $speed)), $this->gradient)->gear);
             if ($gear < $held) {
-                // A little before the speed is reached, clutch up before the bend or the line.
-                $at = min($until - 1.0, $this->leaving->metresAtSpeed(max($speed * 1.3, $speed + 2.0)));
+                // A little before the speed is reached, clutch up before the bend or the line,
+                // or before the gear held would labour: the block change while there is a speed for the gear taken.
+                $at = min($until - 1.0, $this->leaving->metresAtSpeed(max($speed * 1.3, $speed + 2.0, (new Performance($this->vehicle))->laboursBelowMps($held))));
                 $events[] = new LeaveEvent(LeaveEventKind::Gear, max(0.0, $at), "{$held} to {$gear} in one", gear: $gear);
                 $held = $gear;
             }

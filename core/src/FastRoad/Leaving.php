@@ -30,6 +30,15 @@ final readonly class Leaving
 
     public const HARSH = ApproachPlanner::HARSH;
 
+    /** A mean that feels unhurried; where more is needed the brake begins earlier (assumed). */
+    private const UNHURRIED = Surface::COMFORTABLE_DECELERATION;
+
+    /** The hardest moment of a stage against its mean. */
+    private const PEAK = 1.0 / (1.0 - 2.0 * self::SOFT_SHARE * (1.0 - self::SOFT));
+
+    /** A stage is never shorter than this, m. */
+    private const SHORTEST_M = 1.0;
+
     /** @var list<array{from: float, to: float, speed: float, end: float}> */
     public array $stages;
 
@@ -41,14 +50,15 @@ final readonly class Leaving
         public ?float $bendFromMetres,
         public float $bendLengthMetres,
         public ?float $bendRadiusMetres,
+        private Surface $surface = Surface::Dry,
     ) {
         $this->stages = $this->stages();
     }
 
     /** How the brake feels on this surface: `even`, `firm` or `harsh`. */
-    public function braking(Surface $surface): string
+    public function braking(): string
     {
-        $share = $surface->shareOfComfort();
+        $share = $this->surface->shareOfComfort();
 
         return match (true) {
             $this->peakMps2() > self::HARSH * $share => 'harsh',
@@ -65,12 +75,19 @@ final readonly class Leaving
 
     public function bendMps(): ?float
     {
-        return $this->bendRadiusMetres === null ? null : sqrt(self::SIDEWAYS * $this->bendRadiusMetres);
+        return $this->bendRadiusMetres === null ? null : sqrt(self::SIDEWAYS * $this->surface->shareOfComfort() * $this->bendRadiusMetres);
     }
 
-    public function brakeFromMetres(): float
+    /** How much would have to go on the main road for the brake on the slip to stay firm, m/s; 0 where it does. */
+    public function shedBeforeMps(): float
     {
-        return min(0.25 * $this->lengthMetres, self::SETTLE_S * $this->mainMps);
+        $first = $this->stages[0] ?? null;
+        if ($first === null || $this->braking() !== 'harsh') {
+            return 0.0;
+        }
+        $mean = self::HARSH * $this->surface->shareOfComfort() / self::PEAK;
+
+        return max(0.0, $first['speed'] - sqrt($first['end'] ** 2 + 2.0 * $mean * ($first['to'] - $first['from'])));
     }
 
     /** Mean deceleration of the hardest stage, m/s2. */
@@ -82,7 +99,7 @@ final readonly class Leaving
     /** The hardest moment, m/s2. */
     public function peakMps2(): float
     {
-        return $this->meanMps2() / (1.0 - 2.0 * self::SOFT_SHARE * (1.0 - self::SOFT));
+        return $this->meanMps2() * self::PEAK;
     }
 
     public function mpsAt(float $place): float
@@ -104,7 +121,7 @@ final readonly class Leaving
         foreach ($this->stages as $stage) {
             if ($place >= $stage['from'] && $place < $stage['to']) {
                 $share = ($place - $stage['from']) / ($stage['to'] - $stage['from']);
-                $hardest = self::meanOf($stage) / (1.0 - 2.0 * self::SOFT_SHARE * (1.0 - self::SOFT));
+                $hardest = self::meanOf($stage) * self::PEAK;
 
                 return $share < self::SOFT_SHARE || $share >= 1.0 - self::SOFT_SHARE ? self::SOFT * $hardest : $hardest;
             }
@@ -128,30 +145,39 @@ final readonly class Leaving
         return $high;
     }
 
-    /** @return list<array{from: float, to: float, speed: float, end: float}> */
+    /**
+     * The brake is spread over the slip, before a bend and after it alike, so that neither is harder than it must be; into the
+     * bend no faster than it takes. Straight on the slip first where there is time; where there is not, it begins at once.
+     *
+     * @return list<array{from: float, to: float, speed: float, end: float}>
+     */
     private function stages(): array
     {
-        $from = $this->brakeFromMetres();
         $bend = $this->bendMps();
+        $settle = min(0.25 * $this->lengthMetres, self::SETTLE_S * $this->mainMps);
+        $over = fn (float $to): float => max(0.0, $this->mainMps ** 2 - $to ** 2) / (2.0 * self::UNHURRIED * $this->surface->shareOfComfort());
         if ($bend === null || $this->bendFromMetres === null || $this->bendFromMetres >= $this->lengthMetres) {
+            $from = max(0.0, min($settle, $this->lengthMetres - $over($this->endMps)));
+
             return $this->mainMps > $this->endMps ? [['from' => $from, 'to' => $this->lengthMetres, 'speed' => $this->mainMps, 'end' => $this->endMps]] : [];
         }
-        // One even brake may already be slow enough where the bend begins.
-        $one = ['from' => $from, 'to' => $this->lengthMetres, 'speed' => $this->mainMps, 'end' => $this->endMps];
-        if ($this->mainMps > $this->endMps && $this->bendFromMetres > $from && self::within($one, $this->bendFromMetres) <= $bend) {
-            return [$one];
-        }
+        // No brake in the bend itself: what is left comes after it.
+        $after = min($this->lengthMetres, $this->bendFromMetres + $this->bendLengthMetres);
+        $left = $this->lengthMetres - $after;
+        $from = max(0.0, min(
+            $settle, $this->bendFromMetres - self::SHORTEST_M, $this->bendFromMetres - $over(min($bend, $this->mainMps)),
+            $this->bendFromMetres + $left - $over($this->endMps),
+        ));
+        $before = max(self::SHORTEST_M, $this->bendFromMetres - $from);
+        // As hard before it as after it, unless the bend asks for more.
+        $alike = sqrt(max(0.0, $this->mainMps ** 2 - max(0.0, $this->mainMps ** 2 - $this->endMps ** 2) * $before / ($before + $left)));
+        $into = min($this->mainMps, $bend, max($this->endMps, $alike));
         $stages = [];
-        $before = max($this->bendFromMetres, 1.0);
-        $speed = $this->mainMps;
-        if ($bend < $speed) {
-            $stages[] = ['from' => min($from, $before - 1.0), 'to' => $before, 'speed' => $speed, 'end' => $bend];
-            $speed = $bend;
+        if ($into < $this->mainMps - 1e-9) {
+            $stages[] = ['from' => $from, 'to' => $from + $before, 'speed' => $this->mainMps, 'end' => $into];
         }
-        // No brake in the bend itself; what is left comes after it.
-        $after = min($this->lengthMetres - 1.0, $this->bendFromMetres + $this->bendLengthMetres);
-        if ($speed > $this->endMps) {
-            $stages[] = ['from' => max($after, $before), 'to' => $this->lengthMetres, 'speed' => $speed, 'end' => $this->endMps];
+        if ($into > $this->endMps + 1e-9 && $left > 1e-9) {
+            $stages[] = ['from' => max($after, $from + $before), 'to' => $this->lengthMetres, 'speed' => $into, 'end' => $this->endMps];
         }
 
         return $stages;
@@ -168,7 +194,7 @@ final readonly class Leaving
     {
         $long = $stage['to'] - $stage['from'];
         $share = max(0.0, min(1.0, ($place - $stage['from']) / $long));
-        $hardest = self::meanOf($stage) / (1.0 - 2.0 * self::SOFT_SHARE * (1.0 - self::SOFT));
+        $hardest = self::meanOf($stage) * self::PEAK;
         $soft = min($share, self::SOFT_SHARE) + max(0.0, $share - (1.0 - self::SOFT_SHARE));
         $hard = max(0.0, min($share, 1.0 - self::SOFT_SHARE) - self::SOFT_SHARE);
 

@@ -6,7 +6,10 @@ namespace NobleTurn\Core\FastRoad;
 
 use NobleTurn\Core\Quantity\Speed;
 use NobleTurn\Core\Rules\Flank;
+use NobleTurn\Core\Rules\Practice;
 use NobleTurn\Core\Rules\RulePack;
+use NobleTurn\Core\Trade\Side;
+use NobleTurn\Core\Trade\Surface;
 use NobleTurn\Core\Vehicle\Performance;
 
 /** An overtaking held against the view there is: whether to go, and each step with its second. */
@@ -24,6 +27,9 @@ final readonly class OvertakePlan
     /** Seconds before leaving the lane (assumed): mirrors, closer up, gear, mirrors and shoulder again, signal; and before being back in it. */
     private const STEPS_S = ['mirrors' => -9.0, 'closer' => -7.0, 'gear' => -4.5, 'again' => -3.5, 'signal' => -2.5, 'back' => 1.5];
 
+    /** A signal on the way back comes so long after its mirror, s (assumed). */
+    private const AFTER_THE_MIRROR_S = 0.5;
+
     /** Our way, the oncoming vehicle's, and a margin; null where nobody can come the other way, infinite where it is never done. */
     public ?float $sightNeededMetres;
 
@@ -36,6 +42,7 @@ final readonly class OvertakePlan
         public ?float $sightMetres,
         /** On a dual carriageway: nobody comes the other way. */
         public bool $rehearsal,
+        private Practice $practice,
     ) {
         $this->sightNeededMetres = $rehearsal ? null : $overtaking->sightNeededMetres();
         $this->verdict = $this->verdict();
@@ -82,14 +89,37 @@ final readonly class OvertakePlan
         return $end === null ? $steps : [
             ...$steps,
             ['seconds' => max(0.0, $end - self::STEPS_S['back']), 'step' => 'mirrors', 'text' => "interior, {$near}: the passed one is seen behind"],
-            ['seconds' => $end, 'step' => 'position', 'text' => "back {$near}, signal off, gap opened again"],
+            ['seconds' => $end, 'step' => 'position', 'text' => "back {$near}, gap opened again"],
+        ];
+    }
+
+    public function isOnIce(): bool
+    {
+        return $this->overtaking->surface === Surface::Ice;
+    }
+
+    /** @return list<array{seconds: float, side: Side, text: string}> each after its mirrors; on the way back as it is taught */
+    public function signals(): array
+    {
+        $end = $this->overtaking->seconds;
+        $back = match ($this->practice->answer('return_signal')) {
+            'always' => 'back in, every time',
+            'mirror-only' => null,
+            default => 'back in, where somebody behind gains by it',
+        };
+
+        return [
+            ['seconds' => self::STEPS_S['signal'], 'side' => Flank::Off->side($this->pack), 'text' => 'out, after mirrors and shoulder'],
+            ...($end === null || $back === null
+                ? []
+                : [['seconds' => max(0.0, $end - self::STEPS_S['back'] + self::AFTER_THE_MIRROR_S), 'side' => Flank::Near->side($this->pack), 'text' => $back]]),
         ];
     }
 
     private function verdict(): string
     {
         return match (true) {
-            $this->overtaking->seconds === null => 'drop-back',
+            $this->overtaking->seconds === null, $this->isOnIce() => 'drop-back',
             $this->rehearsal => 'go',
             $this->sightMetres === null => 'unknown',
             $this->sightNeededMetres === null || $this->sightMetres >= self::NEAR_SHARE * $this->sightNeededMetres => 'go',

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace NobleTurn\Core\FastRoad;
 
 use NobleTurn\Core\Quantity\Gradient;
+use NobleTurn\Core\Trade\Surface;
 use NobleTurn\Core\Vehicle\Vehicle;
 
 /**
@@ -42,6 +43,7 @@ final readonly class Overtaking
         public float $oncomingMps,
         bool $changes,
         public float $returnSeconds = self::RETURN_S,
+        public Surface $surface = Surface::Dry,
     ) {
         $this->run = Throttle::run($vehicle, $gradient, $otherMps, $gear, $limitMps, self::FAR, $changes);
         $this->seconds = $this->passed();
@@ -85,7 +87,15 @@ final readonly class Overtaking
         $lead = $this->gainedMetres($at) + $v * self::REACTION_S;
 
         // lead + v t - b t^2 / 2 = 0: back where the overtaking position was.
-        return self::REACTION_S + ($v + sqrt(max(0.0, $v ** 2 + 2.0 * self::BRAKE * max(0.0, $lead)))) / self::BRAKE;
+        $brake = $this->brakeMps2();
+
+        return self::REACTION_S + ($v + sqrt(max(0.0, $v ** 2 + 2.0 * $brake * max(0.0, $lead)))) / $brake;
+    }
+
+    /** The brake of giving up, as hard as the surface allows, m/s2. */
+    public function brakeMps2(): float
+    {
+        return self::BRAKE * $this->surface->grip() / Surface::Dry->grip();
     }
 
     /** From here on going on is sooner done than falling back, s; null where it never is. */

@@ -327,6 +327,17 @@ final class Practices
                 ),
                 new Option('at-once', 'Cancel, mirrors, signal anew at once', 'Nothing is left to remember.', 'Cancel, mirrors, and signal anew at once.'),
             ]),
+            new Question('return_signal', 'Signal on the way back after {overtaking}', Step::Signal, [R::Overtake], [
+                new Option(
+                    'where-it-helps', '{near} signal where somebody behind gains by it', 'It is for those behind; where nobody is, it says nothing.',
+                    'Back in: {near} mirror, and the {near} signal where somebody behind gains by it.',
+                ),
+                new Option(
+                    'always', '{near} signal after the {near} mirror', 'A habit that never has to be decided is never forgotten.',
+                    'Back in: {near} mirror, then the {near} signal.',
+                ),
+                new Option('mirror-only', 'Mirror only', 'Going back is what everybody expects.', 'Back in: {near} mirror, no signal.'),
+            ]),
             new Question('slip_lane', 'Lane on the {slip} when turning {off} soon', Step::Position, [R::Leave], [
                 new Option(
                     'by-length', '{near} first and over later; straight into the {off} one only where it is short', 'A lane change needs room.',

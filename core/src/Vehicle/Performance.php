@@ -72,6 +72,12 @@ final readonly class Performance
         return self::LABOURS_BELOW_IDLES * $this->vehicle->engine->idleRpm;
     }
 
+    /** Below this the engine labours in a gear, m/s. */
+    public function laboursBelowMps(int $gear): float
+    {
+        return $this->vehicle->engine->isElectric ? 0.0 : $this->vehicle->gearbox->metresPerSecondAt($this->labourRpm(), $gear);
+    }
+
     /** Speed on the road at the red line, m/s. */
     public function topMps(int $gear): float
     {

@@ -7,6 +7,7 @@ use NobleTurn\Core\FastRoad\Overtaking;
 use NobleTurn\Core\Quantity\Gradient;
 use NobleTurn\Core\Rules\GreatBritain;
 use NobleTurn\Core\Rules\NorthAmerica;
+use NobleTurn\Core\Rules\Practice;
 use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Vehicle\DemoVehicles;
 
@@ -17,7 +18,7 @@ function overtaking(float $other, float $limit = 26.8, float $slope = 0.0, bool 
 
 function overtakePlan(Overtaking $overtaking, ?float $sight, bool $rehearsal = false, ?RulePack $pack = null): OvertakePlan
 {
-    return new OvertakePlan($overtaking, $pack ?? new GreatBritain, $sight, $rehearsal);
+    return new OvertakePlan($overtaking, $pack ??= new GreatBritain, $sight, $rehearsal, new Practice([], $pack));
 }
 
 it('says go, then wait, then drop back as the view grows shorter, each once', function (): void {

@@ -109,3 +109,91 @@ Scenes::show('somebody seems to move over, or to leave across us: that counts on
     expect($said['moves-over'])->toContain('only once it has')->toMatch('/\d+ mph|nothing for us/')
         ->and(array_column($leaves['warnings'], 'code'))->toContain('leaves')->and(array_column($stays['warnings'], 'code'))->not->toContain('moves-over');
 });
+
+/**
+ * @param  array<string, mixed>  $more
+ * @return array<string, mixed>
+ */
+function leaveScene(float $main, float $slip, array $more = []): array
+{
+    return Ask::tool('leave', ['main_speed_mph' => $main, 'slip_length_m' => $slip, ...$more]);
+}
+
+Scenes::show('off at 60 onto a slip of 110 m with a tight bend after 60: the brake begins with the slip; where even that is too hard it is said, with how much would have to go before', function (): void {
+    $tight = leaveScene(60, 110, ['bend_from_m' => 60, 'bend_radius_m' => 25]);
+    expect($tight['brake_from_m'])->toEqual(0.0)->and($tight['verdict'])->toBe('harsh')->and($tight['peak_decel_mps2'])->toBeLessThan(7.0)
+        ->and($tight['shed_before_mps'])->toBeGreaterThan(3.0)->and(array_column($tight['warnings'], 'message', 'code')['harsh-braking'])->toMatch('/about \d+ mph would have to go/');
+    // With that gone, the brake stays firm.
+    $slower = leaveScene(60 - $tight['shed_before_mps'] / MPH - 0.3, 110, ['bend_from_m' => 60, 'bend_radius_m' => 25]);
+    expect($slower['verdict'])->toBe('firm')->and($slower['shed_before_mps'])->toEqual(0.0);
+});
+
+Scenes::show('slow before the bend, not in it, whatever its radius: a little tighter asks a little more and never turns an even brake into a harsh one', function (): void {
+    foreach ([[70, 250], [60, 200], [50, 150]] as [$main, $slip]) {
+        foreach (['bend_radius_m' => range(200, 40, -1), 'bend_from_m' => range(60, $slip - 50, 1)] as $field => $values) {
+            $before = null;
+            foreach ($values as $value) {
+                $answer = leaveScene($main, $slip, [$field => $value] + ['bend_radius_m' => 80, 'bend_from_m' => $slip / 2, 'end_speed_mph' => 15]);
+                if ($before !== null) {
+                    expect(abs($answer['peak_decel_mps2'] - $before['peak_decel_mps2']))->toBeLessThan(0.25, "{$main} {$slip} {$field} {$value}")
+                        ->and(abs($answer['brake_from_m'] - $before['brake_from_m']))->toBeLessThan(3.5);
+                }
+                $before = $answer;
+            }
+        }
+    }
+    $answer = leaveScene(70, 250, ['bend_radius_m' => 75, 'bend_from_m' => 125, 'end_speed_mph' => 15]);
+    foreach ($answer['profile']['distance_m'] as $i => $place) {
+        if (-$place > 126 && -$place < 164) {
+            expect($answer['profile']['decel_mps2'][$i])->toEqual(0.0)->and($answer['profile']['speed_mps'][$i])->toBeLessThanOrEqual($answer['bend_speed_mps'] + 0.01);
+        }
+    }
+});
+
+Scenes::show('a short slip is braked from its beginning, a long one after a moment straight on it', function (): void {
+    $from = 0.0;
+    foreach (range(60, 400, 5) as $slip) {
+        $answer = leaveScene(60, $slip, ['end_speed_mph' => 15]);
+        expect(-$answer['brake_from_m'])->toBeGreaterThanOrEqual($from - 0.01)->and(-$answer['brake_from_m'] - $from)->toBeLessThan(6.0);
+        $from = -$answer['brake_from_m'];
+    }
+    expect(leaveScene(60, 100, ['end_speed_mph' => 15])['brake_from_m'])->toEqual(0.0)->and(-leaveScene(60, 400, ['end_speed_mph' => 15])['brake_from_m'])->toBeGreaterThan(20.0);
+});
+
+Scenes::show('leaving, a gear is taken while there is still a speed for it, never fifth down to idling speed', function (): void {
+    foreach ([50, 60, 70] as $main) {
+        foreach ([5, 10, 15, 20, 25] as $end) {
+            $answer = leaveScene($main, 300, ['end_speed_mph' => $end]);
+            $gears = array_values(array_filter($answer['events'], static fn (array $event): bool => $event['kind'] === 'gear'));
+            $car = NobleTurn\Core\Vehicle\DemoVehicles::byId('small-petrol-hatch');
+            expect($gears)->not->toBe([])->and($car->gearbox->rpmAt($gears[0]['speed_mps'], 5))->toBeGreaterThan($car->engine->idleRpm, "{$main} to {$end}")
+                ->and($car->gearbox->rpmAt($gears[0]['speed_mps'], $gears[0]['gear']))->toBeLessThan($car->engine->redLineRpm);
+        }
+    }
+});
+
+Scenes::show('on a wet slip the bend takes less speed and the brake begins earlier', function (): void {
+    $on = static fn (string $surface): array => leaveScene(60, 220, ['bend_radius_m' => 60, 'bend_from_m' => 120, 'end_speed_mph' => 15, 'surface' => $surface]);
+    expect($on('wet')['bend_speed_mps'])->toBeLessThan($on('dry')['bend_speed_mps'])->and($on('ice')['verdict'])->toBe('harsh')
+        ->and(-$on('wet')['brake_from_m'])->toBeLessThanOrEqual(-$on('dry')['brake_from_m']);
+});
+
+Scenes::show('overtaking on ice: no. In the wet the brake of giving up is weaker, and one stays four seconds behind', function (): void {
+    $on = static fn (string $surface, int $sight = 900): array => Ask::tool(
+        'overtake', ['limit_mph' => 60, 'other_speed_mph' => 40, 'oncoming_speed_mph' => 60, 'sight_m' => $sight, 'surface' => $surface],
+    );
+    expect([$on('dry')['verdict'], $on('wet')['verdict'], $on('ice')['verdict']])->toBe(['go', 'go', 'drop-back'])->and($on('ice')['message'])->toContain('On ice: no')
+        ->and($on('wet')['follow_m'])->toEqualWithDelta(4.0 * 40 * MPH, 0.1)
+        ->and($on('wet')['point_of_no_return_s'])->toBeLessThan($on('dry')['point_of_no_return_s']);
+});
+
+Scenes::show('back in after overtaking: left mirrors first, then the left signal as it is taught', function (): void {
+    $back = static fn (string $choice, string $pack = 'gb'): array => array_slice(Ask::tool('overtake', [
+        'pack' => $pack, 'limit_mph' => 60, 'other_speed_mph' => 40, 'sight_m' => 900, 'practice' => ['return_signal' => $choice],
+    ])['signals'], 1);
+    $mirror = array_slice(array_values(array_filter(
+        Ask::tool('overtake', ['limit_mph' => 60, 'other_speed_mph' => 40, 'sight_m' => 900])['steps'], static fn (array $step): bool => $step['step'] === 'mirrors',
+    )), -1)[0];
+    expect($back('always')[0]['side'])->toBe('left')->and($back('always', 'na')[0]['side'])->toBe('right')->and($back('mirror-only'))->toBe([])
+        ->and($back('where-it-helps')[0]['message'])->toContain('gains by it')->and($back('always')[0]['at_s'])->toBeGreaterThan($mirror['time_s']);
+});

@@ -44,7 +44,7 @@ export const PAGES = {
     leave: page('Leave', 'Signs, signal, brake, lane and gear in their places', ({ speed_unit: unit }) =>
         flat({
             ...{ vehicle: CAR, main: usual(70, unit), slip: 250, end: usual(15, unit), turn: 'right' },
-            ...{ slope: 0, lanes: 2, radius: 0, bend: 120, lower: 0 },
+            ...{ slope: 0, lanes: 2, radius: 0, bend: 120, lower: 0, surface: 'dry' },
         }),
     ),
     'lane-change': page('Lane change', 'Faster into the gap ahead, easier into the one behind, or wait', (rules) =>
@@ -63,7 +63,7 @@ export const PAGES = {
     overtake: page('{Overtake}', 'Whether the view is long enough, and from when on there is no going back', ({ speed_unit: unit }) =>
         flat({
             ...{ vehicle: CAR, limit: usual(60, unit), other: usual(40, unit), long: false, oncoming: usual(60, unit), sight: 400 },
-            ...{ slope: 0, gear: 0, hold: false, rehearsal: false },
+            ...{ slope: 0, gear: 0, hold: false, rehearsal: false, surface: 'dry' },
         }),
     ),
     engine: page('Gears', 'What the revs do, and what each gear can still pull', ({ speed_unit: unit }) =>

@@ -79,6 +79,7 @@ final class LeaveTool implements ReadsAScene
             'decel_mps2' => Out::number('mean over the hardest stretch'),
             'peak_decel_mps2' => Out::number('its hardest moment'),
             'late_half_decel_mps2' => Out::number('what it would be with the brake left to the second half'),
+            'shed_before_mps' => Out::number('how much would have to go on the main road for the brake to stay firm; 0 where it does'),
             'brake_from_m' => Out::number('metres to the beginning of the slip road, negative on it'),
             'bend_speed_mps' => Out::number('before the bend', nullable: true),
             'slip_lane' => Out::integer('lane of the slip road to take, from 1 at the nearside'),
@@ -103,13 +104,14 @@ final class LeaveTool implements ReadsAScene
         $leaving = self::read($input);
         $plan = self::plan($input, $leaving, $pack);
         [$lane, $reason] = $plan->lane();
-        $verdict = $leaving->braking(CommonFields::surface($input));
+        $verdict = $leaving->braking();
 
         return new Answer($pack->code(), $pack->version(), [
             'events' => array_map(static fn (LeaveEvent $event): array => self::row($event, $plan), $plan->events()),
             'decel_mps2' => round($leaving->meanMps2(), 3),
             'peak_decel_mps2' => round($leaving->peakMps2(), 3),
             'late_half_decel_mps2' => round($leaving->lateHalfMps2(), 3),
+            'shed_before_mps' => round($leaving->shedBeforeMps(), 2),
             'brake_from_m' => round(-($leaving->stages[0]['from'] ?? $leaving->lengthMetres), 1),
             'bend_speed_mps' => $leaving->bendMps() === null ? null : round($leaving->bendMps(), 2),
             'slip_lane' => $lane,
@@ -148,7 +150,7 @@ final class LeaveTool implements ReadsAScene
             throw BadInput::field('bend_radius_m', 'is missing: a bend has a place and a radius.');
         }
 
-        return new Leaving($main, $length, $end, $bend, $input->distance('bend_length')?->inMetres() ?? 40.0, $radius);
+        return new Leaving($main, $length, $end, $bend, $input->distance('bend_length')?->inMetres() ?? 40.0, $radius, CommonFields::surface($input));
     }
 
     private static function plan(Values $input, Leaving $leaving, RulePack $pack): LeavePlan
@@ -190,14 +192,15 @@ final class LeaveTool implements ReadsAScene
     private static function warnings(Leaving $leaving, Values $input, RulePack $pack): array
     {
         $found = [];
-        $verdict = $leaving->braking(CommonFields::surface($input));
+        $verdict = $leaving->braking();
         $words = static fn (float $speed): string => $pack->speedUnit()->words(Speed::ofMetresPerSecond($speed));
         if ($verdict === 'harsh') {
             $found[] = new Warning(
                 'harsh-braking',
                 sprintf(
-                    'The brake would reach %.1f m/s²: harsh here. Nobody slows on the main road for it; look for it earlier and be ready for a firm brake at once.',
-                    $leaving->peakMps2(),
+                    'Even from the beginning on the brake would reach %.1f m/s²: harsh here. Mirrors and signal early; about %s would have to go on the main road, '
+                        .'seen by those behind.',
+                    $leaving->peakMps2(), $words($leaving->shedBeforeMps()),
                 ),
             );
         } elseif ($verdict === 'firm') {

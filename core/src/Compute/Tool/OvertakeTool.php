@@ -24,6 +24,7 @@ use NobleTurn\Core\Routine\Wording;
 use NobleTurn\Core\Rules\Assumption;
 use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Rules\Source;
+use NobleTurn\Core\Trade\Side;
 use NobleTurn\Core\Vehicle\GearChoice;
 use NobleTurn\Core\Vehicle\Performance;
 use NobleTurn\Core\Vehicle\Purpose;
@@ -59,6 +60,7 @@ final class OvertakeTool implements ReadsAScene
             CommonFields::gradientField(),
             CommonFields::surfaceField(),
             VehicleField::field(),
+            PracticeField::field(),
         );
     }
 
@@ -85,6 +87,9 @@ final class OvertakeTool implements ReadsAScene
                 Out::object(['time_s' => Out::number('negative: before leaving the lane'), 'step' => Out::text('which'), 'text' => Out::text('in words')]),
                 'in their order',
             ),
+            'signals' => Out::list(Out::object([
+                'at_s' => Out::number('from leaving the lane; negative before it'), 'side' => Out::choice(Side::class), 'message' => Out::text('what it is for'),
+            ]), 'each after its mirrors'),
             'follow_m' => Out::number('behind it while waiting for a chance'), 'position_m' => Out::number('behind it in the overtaking position'),
             'profile' => Out::object([
                 'time_s' => $column('from leaving the lane'), 'ours_m' => $column('our front'),
@@ -111,7 +116,7 @@ final class OvertakeTool implements ReadsAScene
         $pack = CommonFields::pack($input);
         $over = self::read($input);
         $sight = $input->distance('sight')?->inMetres();
-        $plan = new OvertakePlan($over, $pack, $sight, $input->flag('rehearsal') ?? false);
+        $plan = new OvertakePlan($over, $pack, $sight, $input->flag('rehearsal') ?? false, PracticeField::read($input, $pack));
         $surface = CommonFields::surface($input);
         $follow = $pack->followingGap($surface)->inSeconds() * $over->otherMps;
         if ($sight !== null && ! $plan->rehearsal && $sight < $follow) {
@@ -139,6 +144,10 @@ final class OvertakeTool implements ReadsAScene
                 static fn (array $step): array => ['time_s' => round($step['seconds'], 1), 'step' => $step['step'], 'text' => $step['text']],
                 $plan->steps(),
             ),
+            'signals' => array_map(
+                static fn (array $signal): array => ['at_s' => round($signal['seconds'], 1), 'side' => $signal['side']->value, 'message' => $signal['text']],
+                $plan->signals(),
+            ),
             'follow_m' => round($follow, 1), 'position_m' => round(Overtaking::POSITION_S * $over->otherMps, 1),
             'profile' => self::profile($over),
             'our_length_m' => $over->vehicle->length->inMetres(), 'other_length_m' => $over->otherLengthMetres,
@@ -146,7 +155,7 @@ final class OvertakeTool implements ReadsAScene
             new Assumption(Wording::part($pack, 'behind it in the {overtaking} position'), Overtaking::POSITION_S, 's', Source::commonPractice()),
             new Assumption('margin to the oncoming vehicle', Overtaking::MARGIN_S, 's of its way', Source::assumed()),
             new Assumption('giving up: reaction', Overtaking::REACTION_S, 's', Source::assumed()),
-            new Assumption('giving up: brake', Overtaking::BRAKE, 'm/s2', Source::assumed()),
+            new Assumption('giving up: brake', round($over->brakeMps2(), 2), 'm/s2', Source::assumed()),
             new Assumption(
                 'passing sight distance of road design', round(PassingSight::metres($over->limitMps), 0), 'm',
                 Source::fromMemory(PassingSight::DOCUMENT),
@@ -181,7 +190,7 @@ final class OvertakeTool implements ReadsAScene
             $vehicle, CommonFields::gradient($input), $gear, $other->inMetresPerSecond(), $input->distance('other_length')?->inMetres() ?? Neighbour::LENGTH_M,
             $limit->inMetresPerSecond(), $input->speed('oncoming_speed')?->inMetresPerSecond() ?? $limit->inMetresPerSecond(),
             ! ($input->flag('hold_gear') ?? false),
-            $input->duration('return_gap')?->inSeconds() ?? Overtaking::RETURN_S,
+            $input->duration('return_gap')?->inSeconds() ?? Overtaking::RETURN_S, CommonFields::surface($input),
         );
     }
 
@@ -194,6 +203,7 @@ final class OvertakeTool implements ReadsAScene
         $seen = $pack->lengthUnit()->place($plan->sightMetres ?? 0.0);
 
         return match (true) {
+            $plan->isOnIce() => 'On ice: no. Stay behind, far behind: a right decision and marked as one.',
             $over->seconds === null => 'Never done: the car gains nothing on them here. Drop back: a right decision.',
             $verdict === 'go' && $needed === null => sprintf('%.1f s out and back in, with nobody coming the other way.', $over->seconds),
             $verdict === 'unknown' => sprintf('%.1f s and %s of clear road are needed.', $over->seconds, $far),

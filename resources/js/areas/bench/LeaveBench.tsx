@@ -5,7 +5,7 @@ import { Field } from '@/ui/Field';
 import { Slider } from '@/ui/Slider';
 import { VehicleChoice } from '@/vehicles/VehicleChoice';
 import { Big, BenchPage } from './BenchPage';
-import { MetresSlider, SlopeSlider, SpeedSlider } from './sliders';
+import { MetresSlider, SlopeSlider, SpeedSlider, SurfaceSelect } from './sliders';
 import { useSay } from '@/rules/rules';
 import { useBench } from './useBench';
 import { LeavePicture } from '@/road/LeavePicture';
@@ -31,6 +31,7 @@ export function LeaveBench() {
         slip_length_m: state.slip,
         gradient: state.slope / 100,
         lanes: state.lanes,
+        surface: state.surface as LeaveAsked['surface'],
         ...(state.turn === 'left' || state.turn === 'right' ? { next_turn: state.turn } : {}),
         ...(state.radius > 0 ? { bend_radius_m: state.radius, bend_from_m: Math.min(state.bend, state.slip) } : {}),
         ...(state.lower > 0 ? { lower_limit_m: Math.min(state.lower, state.slip) } : {}),
@@ -71,6 +72,7 @@ export function LeaveBench() {
                     <MetresSlider label="Bend" value={state.radius} min={0} max={200} none="none" onChange={(radius) => set({ radius })} />
                     {state.radius > 0 && <MetresSlider label="Bend begins" value={state.bend} min={20} max={500} onChange={(bend) => set({ bend })} />}
                     <MetresSlider label="Lower limit after" value={state.lower} min={0} max={500} none="not on it" onChange={(lower) => set({ lower })} />
+                    <SurfaceSelect value={state.surface} onChange={(surface) => set({ surface })} />
                 </>
             }
         >

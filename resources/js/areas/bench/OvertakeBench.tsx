@@ -5,7 +5,7 @@ import { Check } from '@/ui/Check';
 import { Slider } from '@/ui/Slider';
 import { VehicleChoice } from '@/vehicles/VehicleChoice';
 import { Big, BenchPage } from './BenchPage';
-import { MetresSlider, SlopeSlider, SpeedSlider } from './sliders';
+import { MetresSlider, SlopeSlider, SpeedSlider, SurfaceSelect } from './sliders';
 import { useBench } from './useBench';
 import { MomentKeys } from '@/road/MomentKeys';
 import { CAR_M, LORRY_M } from '@/bench/others';
@@ -20,6 +20,8 @@ export function OvertakeBench() {
     const { rules, say, state, set, vehicle, field } = useBench('overtake');
     const inputs: OvertakeAsked = {
         pack: rules.pack,
+        practice: rules.practice,
+        surface: state.surface as OvertakeAsked['surface'],
         vehicle,
         [field('limit')]: state.limit,
         ...(state.other > 0 ? { [field('other_speed')]: state.other } : {}),
@@ -63,6 +65,7 @@ export function OvertakeBench() {
                     <Check label={say('A {lorry}')} checked={state.long} onChange={(long) => set({ long })} />
                     <Check label="Stay in the gear" checked={state.hold} onChange={(hold) => set({ hold })} />
                     <Check label={say('Rehearsed on a {dual carriageway}')} checked={state.rehearsal} onChange={(rehearsal) => set({ rehearsal })} />
+                    <SurfaceSelect value={state.surface} onChange={(surface) => set({ surface })} />
                 </>
             }
         >
