@@ -226,4 +226,9 @@ final readonly class Coastland implements RulePack
             new Figure('scheme', 'Marking scheme', 'at most 10 points, no stopper', Source::assumed()),
         ];
     }
+
+    public function numberRuleIsLeast(): bool
+    {
+        return false;
+    }
 }

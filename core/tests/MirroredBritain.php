@@ -235,4 +235,9 @@ final readonly class MirroredBritain implements RulePack
     {
         return $this->britain->roundaboutSignalSource();
     }
+
+    public function numberRuleIsLeast(): bool
+    {
+        return $this->britain->numberRuleIsLeast();
+    }
 }

@@ -189,8 +189,8 @@ it('keeps slip roads as places for the tools that plan them, and nothing for a r
     $slip = ['name' => 'Slip', 'routine' => 'join', 'road' => ['slip_length_m' => 200, 'entry_speed_mph' => 30, 'main_speed_mph' => 60]];
     $this->postJson('api/places', $slip)->assertCreated()->assertJsonPath('road.slip_length_m', 200);
     $this->postJson(
-        'api/places', ['road' => ['entry_speed_mph' => 70] + $slip['road']] + $slip,
-    )->assertUnprocessable()->assertJsonValidationErrors('road.entry_speed_mps');
+        'api/places', ['road' => ['entry_speed_mph' => 170] + $slip['road']] + $slip,
+    )->assertUnprocessable()->assertJsonValidationErrors('road.entry_speed_mph');
     $this->postJson('api/places', ['road' => ['openings' => []] + $slip['road']] + $slip)->assertUnprocessable()->assertJsonValidationErrors('road.openings');
     $this->postJson('api/places', ['routine' => 'overtake', 'road' => ['limit_mph' => 60]] + $slip)->assertCreated();
     $this->postJson('api/places', ['routine' => 'lane-change-left', 'road' => ['limit_mph' => 40]] + $slip)->assertCreated();

@@ -55,14 +55,15 @@ final class RuleBook
         $keys = [];
         foreach ($packs as $pack) {
             foreach ($pack->figures() as $figure) {
-                $keys[$figure->key] = $figure->name;
+                $keys[$figure->key] ??= $figure->name;
             }
         }
         foreach ($keys as $key => $name) {
             $text .= "\n## {$name}\n\n";
             foreach ($packs as $pack) {
                 $found = array_values(array_filter($pack->figures(), static fn (Figure $figure): bool => $figure->key === $key));
-                $text .= $found === [] ? "- `{$pack->code()}`: -\n" : "- `{$pack->code()}`: {$found[0]->value} ({$found[0]->source->words()})\n";
+                $own = $found === [] || $found[0]->name === $name ? '' : "{$found[0]->name}: ";
+                $text .= $found === [] ? "- `{$pack->code()}`: -\n" : "- `{$pack->code()}`: {$own}{$found[0]->value} ({$found[0]->source->words()})\n";
             }
         }
 

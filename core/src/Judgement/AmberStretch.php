@@ -30,10 +30,13 @@ final readonly class AmberStretch
         return max(Slowing::LEAST, min($onTheLevel * $share, Slowing::SHARE_OF_GRIP * $grip * $gradient->pressing()) + $gradient->slowing());
     }
 
-    /** Farther than this we stop, m. */
+    /** Slowed by less than this nobody stops for a light, m/s2 (assumed). */
+    private const STOPS_FROM = 0.3;
+
+    /** Farther than this we stop, m; infinite where hill and surface leave nothing to stop with. */
     public function stoppingMetres(): float
     {
-        return $this->speedMps * $this->reactionSeconds + $this->speedMps ** 2 / (2.0 * $this->decelerationMps2);
+        return $this->decelerationMps2 < self::STOPS_FROM ? INF : $this->speedMps * $this->reactionSeconds + $this->speedMps ** 2 / (2.0 * $this->decelerationMps2);
     }
 
     /** Nearer than this we are over the line before red, m. */

@@ -21,7 +21,8 @@ final readonly class Following
         public float $wantedMetres,
         public float $carLengths,
         public float $shortBySeconds,
-        public float $secondsToOpen,
+        /** Null where easing off alone would end in the one ahead. */
+        public ?float $secondsToOpen,
         public bool $opensBeforeStanding,
         /** Our speed when the gap is open again, m/s. */
         public float $afterMps,
@@ -55,7 +56,7 @@ final readonly class Following
             $w * $v,
             $gap->inSeconds() * $v / $carLength->inMetres(),
             max(0.0, $w - $gap->inSeconds()),
-            $short > 0.0 ? $opens : 0.0,
+            $least < 0.0 ? null : ($short > 0.0 ? $opens : 0.0),
             $opens <= $v / $a + 1e-9 || $short <= 0.0,
             $short > 0.0 ? max(0.0, $v - $a * $opens) : $v,
             $least,

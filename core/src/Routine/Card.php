@@ -46,25 +46,27 @@ final readonly class Card
         $routine = Catalogue::routine($code, $pack);
         $side = Demand::side($code, $pack, $wayOut);
         $wording = new Wording($pack, $side);
+        $say = static fn (string $text): string => $wording->say(Wording::forCar($text, $hasClutch));
+        $chosen = array_values(array_filter($practice->choices($code), static fn (array $choice): bool => $hasClutch || ! $choice['needs_clutch']));
         $choices = array_map(static fn (array $choice): array => [
-            ...$choice, 'text' => $wording->say($choice['text']), 'words' => $wording->say($choice['words']),
-            'reason' => $wording->say($choice['reason']), 'says' => $wording->say($choice['says']),
-        ], $practice->choices($code));
+            'question' => $choice['question'], 'text' => $say($choice['text']), 'value' => $choice['value'], 'words' => $say($choice['words']),
+            'reason' => $say($choice['reason']), 'says' => $say($choice['says']), 'step' => $choice['step'], 'moves' => $choice['moves'],
+        ], $chosen);
         $says = [];
         foreach ($choices as $choice) {
-            if ($choice['says'] !== '' && ($hasClutch || $choice['question'] !== 'clutch')) {
+            if ($choice['says'] !== '') {
                 $says[$choice['step']][] = $choice['says'];
             }
         }
 
         return new self(
             $code, $wording->say($routine->title), $wording->say($routine->where), $routine->section, $wording->say($routine->section->title()),
-            self::direction($routine, $wording, $side), $wording->say($routine->afterwards), $routine->sketch, $side, $wording->say($routine->find),
+            self::direction($routine, $wording, $side), $say($routine->afterwards), $routine->sketch, $side, $say($routine->find),
             array_map(static fn (Instruction $instruction): Instruction => $instruction->spoken($wording, $hasClutch, $level), $routine->instructions),
             $says,
             array_map(
                 static fn (Variant $variant): Variant => new Variant(
-                    $wording->say($variant->name), $wording->say($variant->changes), self::sided($variant->inputs, $wording),
+                    $say($variant->name), $say($variant->changes), self::sided($variant->inputs, $wording),
                 ),
                 $routine->variants,
             ),

@@ -54,9 +54,11 @@ final readonly class Instruction
             $do .= ' '.$this->forBeginner;
         }
 
+        $say = static fn (string $text): string => $wording->say(Wording::forCar($text, $hasClutch));
+
         return new self(
-            $this->step, $wording->say($do), $wording->say($this->why), $wording->say($this->usualMistake), $wording->say($this->likelyCause),
-            $wording->say($this->remedy), $wording->say($this->drill), '', $this->causeIn, $wording->say($this->forBeginner), $wording->say($this->watch),
+            $this->step, $say($do), $say($this->why), $say($this->usualMistake), $say($this->likelyCause), $say($this->remedy), $say($this->drill), '',
+            $this->causeIn, $say($this->forBeginner), $say($this->watch),
         );
     }
 }

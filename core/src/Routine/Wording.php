@@ -11,7 +11,7 @@ use NobleTurn\Core\Trade\Side;
 
 /**
  * Turns a text of the catalogue into the words of a place: `{turn}`, `{away}`, `{near}`, `{off}` are sides, `{m:10}` and
- * `{mph:20}` quantities in the units spoken there, `{marker:1}` the first post before a way off, and any other word in braces the pack's own word for it, or itself.
+ * `{mph:20}` quantities in the units spoken there, `[with a clutch|without]` what hangs on the car, `{marker:1}` the first post before a way off, and any other word in braces the pack's own word for it, or itself.
  */
 final readonly class Wording
 {
@@ -31,6 +31,12 @@ final readonly class Wording
         return (new self($pack, null))->words($text);
     }
 
+    /** `[what is said of a car with a clutch|what of another]`: no clutch and no gear where there is none to work. */
+    public static function forCar(string $text, bool $hasClutch): string
+    {
+        return trim(preg_replace_callback('/\[([^|\]]*)\|([^\]]*)\]/', static fn (array $found): string => $found[$hasClutch ? 1 : 2], $text) ?? $text);
+    }
+
     public function say(string $text): string
     {
         return ucfirst($this->words($text));
@@ -38,7 +44,7 @@ final readonly class Wording
 
     private function words(string $text): string
     {
-        return preg_replace_callback('/\{([^{}]+)\}/', fn (array $found): string => $this->word($found[1]), $text) ?? $text;
+        return preg_replace_callback('/\{([^{}]+)\}/', fn (array $found): string => $this->word($found[1]), self::forCar($text, true)) ?? $text;
     }
 
     private function word(string $name): string

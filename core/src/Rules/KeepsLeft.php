@@ -82,4 +82,9 @@ trait KeepsLeft
     {
         return false;
     }
+
+    public function numberRuleIsLeast(): bool
+    {
+        return false;
+    }
 }

@@ -82,6 +82,11 @@ final readonly class NorthAmerica implements RulePack
         return 'the 100 ft the law asks for';
     }
 
+    public function numberRuleIsLeast(): bool
+    {
+        return true;
+    }
+
     public function numberRuleSource(): Source
     {
         return Source::fromMemory('state vehicle code and handbook');

@@ -81,7 +81,7 @@ final class Practices
                 ),
             ]),
             new Question('steps', 'Steps of the routine', Step::Speed, [], [
-                new Option('five', 'Five, the gear inside Speed', 'Gear follows from the speed reached; one thought.'),
+                new Option('five', 'Five[, the gear inside Speed|]', '[Gear follows from the speed reached; one thought.|One thought.]'),
                 new Option('six', 'Six, the gear a step of its own', 'A beginner finds the gear easier as its own step after the brake.'),
                 new Option('three', 'Three: mirrors, signal, manoeuvre', 'Short enough to be said aloud; the manoeuvre holds position, speed and look.'),
             ], moves: true),
@@ -130,7 +130,7 @@ final class Practices
             new Question('gears', 'Gears on the approach', Step::Speed, [], [
                 new Option('block', 'One block change to the gear needed', 'One change leaves more attention for the road.'),
                 new Option('sequential', 'Down through the gears, second while still rolling', 'Each lower gear helps to hold the speed just reached.'),
-            ], moves: true),
+            ], moves: true, needsClutch: true),
             new Question('gear_at_line', 'Gear at a {T-junction}', Step::Speed, self::LINES, [
                 new Option(
                     'second-then-first', 'Second, then first if the view is closed; after stopping for beginners',
@@ -142,7 +142,7 @@ final class Practices
                     'First is taken on the move, below walking pace, before the last look.',
                 ),
                 new Option('first-after-stop', 'First only after stopping', 'A moving gear change never disturbs the looking.', 'Stop, then first, then look.'),
-            ], moves: true),
+            ], moves: true, needsClutch: true),
             new Question('clutch', 'Clutch down while rolling', Step::Speed, [], [
                 new Option(
                     'fault-if-fast', 'A fault before braking, or longer than a change above about {mph:10}',
@@ -153,7 +153,7 @@ final class Practices
                     'last-lengths', 'The last two or three car lengths are fine', 'Before a stop the engine has nothing left to give.',
                     'Before a stop the clutch may be down for the last two or three car lengths; on a slope it is the way to creep.',
                 ),
-            ], moves: true),
+            ], moves: true, needsClutch: true),
             new Question('t_junction', 'At any {T-junction}', Step::Speed, self::LINES, [
                 new Option(
                     'by-level', 'By level: stop first for beginners, roll later',
@@ -167,10 +167,10 @@ final class Practices
             ], moves: true),
             new Question('waiting', 'Waiting', Step::Speed, [...self::LIGHTS, R::QueueStop, R::RailCrossing], [
                 new Option(
-                    'by-length', 'A short wait in gear, a long one secured', 'The feet rest where the wait is long and are ready where it is not.',
-                    'A short wait: in gear, foot brake. A long one: parking brake and neutral.',
+                    'by-length', 'A short wait [in gear|on the brake], a long one secured', 'The feet rest where the wait is long and are ready where it is not.',
+                    'A short wait: [in gear, |]foot brake. A long one: parking brake[ and neutral|].',
                 ),
-                new Option('in-gear', 'In gear, foot brake', 'Ready at once when it changes.', 'Waiting in gear with the foot brake held.'),
+                new Option('in-gear', '[In gear, foot|Foot] brake', 'Ready at once when it changes.', 'Waiting [in gear |]with the foot brake held.'),
                 new Option(
                     'secured', 'Parking brake at every full stop', 'Nobody is pushed into the car ahead by a foot that slips.',
                     'Parking brake at every full stop; neutral too where it lasts.',
@@ -183,7 +183,7 @@ final class Practices
                 ),
                 new Option('biting-first', 'Biting point, then gas', 'Less noise, and the clutch is felt.', 'Find the biting point first, then the gas.'),
                 new Option('gas-first', 'Gas, then biting point', 'It never stalls.', 'A little gas first and held, then the biting point.'),
-            ]),
+            ], needsClutch: true),
             new Question('parking_brake', 'Parking brake off', Step::Speed, [R::MoveOff, R::Ramp], [
                 new Option('last', 'Last of all', 'Until it goes the car cannot.', 'The parking brake comes off last of all.'),
                 new Option(

@@ -14,6 +14,7 @@ final readonly class Question
      * @param  non-empty-list<Option>  $options
      * @param  list<RoutineCode>  $routines  on whose cards and plans it shows; empty: on every one
      * @param  bool  $moves  whether it moves points of a plan
+     * @param  bool  $needsClutch  whether it is about the pedal or the lever that only some cars have
      * @param  bool  $needsMarkers  whether it is about the posts before a way off
      */
     public function __construct(
@@ -24,6 +25,7 @@ final readonly class Question
         public array $options,
         public bool $moves = false,
         private bool $needsMarkers = false,
+        public bool $needsClutch = false,
     ) {
     }
 

@@ -51,6 +51,9 @@ interface RulePack
     /** The same rule in words: "the limit's number in metres". */
     public function numberRuleName(): string;
 
+    /** Whether that figure is the least that is lawful: earlier is kept, not against it. */
+    public function numberRuleIsLeast(): bool;
+
     public function numberRuleSource(): Source;
 
     /** How long the lights stay amber (yellow) for traffic of this speed. */

@@ -20,7 +20,7 @@ enum Step: string
             self::Mirrors => 'Whether the mirrors came before the {indicator} was heard, and which ones.',
             self::Signal => 'When it starts, against the first brake light and the first move to one side; whether it is cancelled.',
             self::Position => 'The place in the road before the brake becomes firm.',
-            self::Speed => 'Brake before clutch; how fast the car is when there is something to be seen.',
+            self::Speed => '[Brake before clutch; how|How] fast the car is when there is something to be seen.',
             self::Look => 'Both ways, more than once; where the eyes are when the wheel begins to turn.',
         };
     }

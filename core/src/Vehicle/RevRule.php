@@ -16,8 +16,10 @@ final readonly class RevRule
     /** Shifting down at about this many rpm, between the other two are said to be added. */
     private const DOWN = [[1000.0, 200.0, 300.0], [2000.0, 1000.0, 1000.0], [3000.0, 1500.0, 1500.0]];
 
-    /** Within this of the rule counts as agreeing, rpm (assumed). */
+    /** Within this of the rule counts as agreeing, rpm (assumed); a feel rule is good to about a tenth (common practice). */
     private const NEAR = 150.0;
+
+    private const NEAR_SHARE = 0.1;
 
     /** The rule is said only for engine speeds this near its own, rpm (assumed). */
     private const REACH = 400.0;
@@ -41,7 +43,8 @@ final readonly class RevRule
         }
         [$at, $low, $high] = $nearest;
         $measured = $down ? $after - $before : $after;
-        $agrees = $measured >= $low - self::NEAR && $measured <= $high + self::NEAR;
+        $near = max(self::NEAR, $down ? 0.0 : self::NEAR_SHARE * $high);
+        $agrees = $measured >= $low - $near && $measured <= $high + $near;
         $said = $low === $high ? sprintf('about %.0f', $low) : sprintf('%.0f to %.0f', $low, $high);
 
         return new self($at, $low, $high, $agrees, sprintf(

@@ -113,7 +113,7 @@ it('refuses missing, unknown, doubled and contradicting fields by name', functio
     ['approach', ['routine' => 'emerge-left', 'control' => 'stop', 'line_speed_mps' => 1], 'line_speed'],
     ['approach', ['routine' => 'emerge-left', 'speed_mph' => 10, 'line_speed_mph' => 20], 'line_speed'],
     ['join', ['slip_length_m' => 0, 'entry_speed_mph' => 30, 'main_speed_mph' => 50], 'slip_length_m'],
-    ['join', ['slip_length_m' => 180, 'entry_speed_mph' => 60, 'main_speed_mph' => 50], 'entry_speed_mps'],
+    ['join', ['slip_length_m' => 180, 'entry_speed_mph' => 160, 'main_speed_mph' => 50], 'entry_speed_mph'],
     ['join', ['slip_length_m' => 180, 'entry_speed_mph' => 30, 'main_speed_mph' => 50, 'limit_change_m' => 200], 'limit_change_m'],
     [
         'join',

@@ -62,10 +62,10 @@ final class AmberTool implements Tool
             'decel_needed_mps2' => Out::number('to stop at the line, after the reaction; null where the reaction alone passes it', nullable: true),
             'decel_used_mps2' => Out::number('what is unhurried here'),
             'accel_needed_mps2' => Out::number('to be over in time by gaining speed; 0 where it is not needed. Never a plan', nullable: true),
-            'point_of_no_return_m' => Out::number('nearer than this the car goes on'),
+            'point_of_no_return_m' => Out::number('nearer than this the car goes on; null where nothing stops it in time, wherever it is', nullable: true),
             'covered_by_amber_m' => Out::number('nearer than this it is over before red'),
             'stretch' => Out::maybe(
-                Out::object(['from_m' => Out::number('far end'), 'to_m' => Out::number('near end')]), 'where neither fits; null where there is none',
+                Out::object(['from_m' => Out::number('far end; null where it has none', nullable: true), 'to_m' => Out::number('near end')]), 'where neither fits; null where there is none',
             ),
             'vanishing_speed_mps' => Out::number('at and below it there is no such stretch'),
             'vanishing_speed_mph' => Out::number('in the pack’s unit'),
@@ -100,9 +100,9 @@ final class AmberTool implements Tool
             'decel_needed_mps2' => $needed === null ? null : round($needed, 3),
             'decel_used_mps2' => round($used, 3),
             'accel_needed_mps2' => $canPass ? 0.0 : self::toPass($stretch, $distance),
-            'point_of_no_return_m' => round($noReturn, 2),
+            'point_of_no_return_m' => is_infinite($noReturn) ? null : round($noReturn, 2),
             'covered_by_amber_m' => round($covered, 2),
-            'stretch' => $noReturn > $covered ? ['from_m' => round($noReturn, 2), 'to_m' => round($covered, 2)] : null,
+            'stretch' => $noReturn > $covered ? ['from_m' => is_infinite($noReturn) ? null : round($noReturn, 2), 'to_m' => round($covered, 2)] : null,
             ...CommonFields::headlineSpeed('vanishing_speed', min(70.0, $stretch->vanishingMps()), $pack),
             'amber_s' => round($amber->inSeconds(), 2),
             'red_and_amber_s' => $pack->redAndAmber()?->inSeconds(),
@@ -126,12 +126,20 @@ final class AmberTool implements Tool
         return match ($verdict) {
             'stop' => sprintf('Stop: %.1f m/s² is enough.', $needed ?? 0.0),
             'go' => 'Go on: nearer than the point of no return, and over the line before red.',
-            default => sprintf(
-                'Neither fits: %s. Stop, unless that might cause a collision. At about %s and below there is none.',
-                $needed === null ? 'the line is passed before the foot reacts' : sprintf('stopping takes %.1f m/s², going on ends on red', $needed),
-                $words(\NobleTurn\Core\Quantity\Speed::ofMetresPerSecond(min(70.0, $stretch->vanishingMps()))),
-            ),
+            default => is_infinite($stretch->stoppingMetres())
+                ? 'Nothing stops the car on this hill and surface: down to walking pace long before the lights, or another road.'
+                : self::neither($needed, $stretch, $words),
         };
+    }
+
+    /** @param  callable(\NobleTurn\Core\Quantity\Speed): string  $words */
+    private static function neither(?float $needed, AmberStretch $stretch, callable $words): string
+    {
+        return sprintf(
+            'Neither fits: %s. Stop, unless that might cause a collision. At about %s and below there is none.',
+            $needed === null ? 'the line is passed before the foot reacts' : sprintf('stopping takes %.1f m/s², going on ends on red', $needed),
+            $words(\NobleTurn\Core\Quantity\Speed::ofMetresPerSecond(min(70.0, $stretch->vanishingMps()))),
+        );
     }
 
     /** Constant acceleration after the reaction that would be over in time; null where nothing would. */

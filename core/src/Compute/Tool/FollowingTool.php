@@ -63,7 +63,9 @@ final class FollowingTool implements Tool
             'short_by_s' => Out::number('how much is missing; 0 if the gap is enough'),
             'speed_after_mps' => Out::number('ours when the gap is open again'),
             'least_gap_m' => Out::number('the nearest it comes meanwhile; negative where easing off alone would not do'),
-            'seconds_to_open_gap' => Out::number('easing off until the gap is enough at our own speed of that moment; 0 if it is'),
+            'seconds_to_open_gap' => Out::number(
+                'easing off until the gap is enough at our own speed of that moment; 0 if it is, null where easing off alone does not do', nullable: true,
+            ),
         ];
     }
 
@@ -107,7 +109,7 @@ final class FollowingTool implements Tool
             'short_by_s' => round($following->shortBySeconds, 3),
             'speed_after_mps' => round($following->afterMps, 3),
             'least_gap_m' => round($following->leastMetres, 2),
-            'seconds_to_open_gap' => round($following->secondsToOpen, 2),
+            'seconds_to_open_gap' => $following->secondsToOpen === null ? null : round($following->secondsToOpen, 2),
         ], [
             new Assumption('gap wanted', $following->wantedSeconds, 's', $pack->followingGapSource($surface)),
             new Assumption('easing off', Following::EASING_OFF, 'm/s2', Source::assumed()),

@@ -8,6 +8,7 @@ use NobleTurn\Core\Plan\ApproachPlanner;
 use NobleTurn\Core\Plan\Chain;
 use NobleTurn\Core\Plan\Conflict;
 use NobleTurn\Core\Plan\Fitting;
+use NobleTurn\Core\Quantity\Acceleration;
 use NobleTurn\Core\Rules\SignalRule;
 
 /** The school's figure for the signal comes after the brake lights, or leaves them no two seconds: the heart of the product. */
@@ -21,13 +22,14 @@ final class SignalRuleTooLate implements Clash
         $chain = $fitting->chain;
         $rule = $chain->ruleMetres;
         $least = $chain->metres($chain->signalLatestSeconds());
-        if ($rule === null || $rule >= $least) {
+        if ($rule === null || $rule >= $least || $this->isKeptEarlier($chain)) {
             return null;
         }
         $brake = $chain->metres($chain->brakeSeconds);
         $after = $rule <= $brake;
         $best = $chain->metres($chain->signalSeconds);
         $kept = $this->decelerationIfKept($chain, $rule);
+        $hold = $chain->approach->surface->grip() * Acceleration::STANDARD_GRAVITY;
         $say = $chain->approach->pack->lengthUnit()->place(...);
         $name = $chain->approach->practice->signal === SignalRule::CarLengths ? 'nine car lengths' : $chain->approach->pack->numberRuleName();
 
@@ -44,8 +46,8 @@ final class SignalRuleTooLate implements Clash
                 $after ? "after the brake lights at {$say($brake)}" : "less than two seconds before the brake lights at {$say($brake)}",
                 $say($best),
                 $say($best - $rule),
-                $kept === null
-                    ? 'Kept to, and seen for two seconds, it leaves no room to brake in.'
+                $kept === null || $kept > $hold
+                    ? 'Kept to, and seen for two seconds, it cannot be done: nothing brakes so hard here.'
                     : sprintf('Kept to, and seen for two seconds, it would take %.1f m/s² of braking%s.', $kept, match (true) {
                         $kept > ApproachPlanner::HARSH => ': harsh',
                         $kept > self::FIRM => ': firm',
@@ -54,6 +56,12 @@ final class SignalRuleTooLate implements Clash
             ),
             ['decel_if_kept_mps2' => $kept === null ? null : round($kept, 2), 'brake_lights_m' => round($brake, 2)],
         );
+    }
+
+    /** Where the law only says how near the signal may be at the latest, an earlier one keeps it. */
+    private function isKeptEarlier(Chain $chain): bool
+    {
+        return $chain->approach->practice->signal === SignalRule::LimitNumber && $chain->approach->pack->numberRuleIsLeast();
     }
 
     /**

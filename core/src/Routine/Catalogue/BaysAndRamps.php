@@ -73,10 +73,10 @@ final class BaysAndRamps
                 Write::speed(
                     'First; secure while at the machine; held; away at a walk.',
                     'On a slope the engine must carry the car before the brake lets go.',
-                    'Too high on the clutch stalls, too much gas surges into the barrier.',
+                    '[Too high on the clutch stalls, too|Too] much gas surges into the barrier.',
                     'The wheels were still turned and the start was to mend it.',
-                    'Biting point, hold, feel the nose rise, then the brake.',
-                    'Hold on the slope for five seconds by clutch alone, then roll a foot up, a foot down.',
+                    '[Biting point, hold, feel the nose rise, then the brake.|A little gas, feel the nose rise, then off the brake.]',
+                    'Hold on the slope for five seconds [by clutch alone|on the brake], then roll a foot up, a foot down.',
                     'Around the biting point all the way.',
                 ),
                 Write::look(
@@ -96,7 +96,7 @@ final class BaysAndRamps
     {
         return new Routine(
             RoutineCode::BayIn, 'Into a {kerb} space or bay', 'Forwards or backwards into a marked space.',
-            'Secure, neutral, cancel; a way out left for later.',
+            'Secure, [neutral|park], cancel; a way out left for later.',
             [
                 Write::mirrors(
                     'Interior and the mirror on the side of the space, before slowing for it.',
@@ -148,7 +148,7 @@ final class BaysAndRamps
     {
         return new Routine(
             RoutineCode::LongMoveOff, 'Large vehicle joining traffic', 'A long vehicle from rest into a busy road.',
-            'Stay in gear through repeated stops; mirrors along both flanks once moving.',
+            '[Stay in gear through repeated stops; mirrors|Mirrors] along both flanks once moving.',
             [
                 Write::mirrors(
                     'Scan for a natural gap first, all mirrors in turn, for half a minute or so.',
@@ -167,11 +167,11 @@ final class BaysAndRamps
                     'Count aloud from the first look to the signal.',
                 ),
                 Write::speed(
-                    'In gear, ready, away gently but without a pause when somebody holds back.',
-                    'Neutral under nerves means revs, no move, perhaps a roll back.',
-                    'Neutral in the moment that was given.',
+                    '[In gear, ready|Ready], away gently but without a pause when somebody holds back.',
+                    '[Neutral under nerves means revs, no move, perhaps a roll back.|A moment given is gone at once.]',
+                    '[Neutral|Not ready] in the moment that was given.',
                     'Signal given and then not expected to work.',
-                    'In gear before the signal goes on.',
+                    '[In gear|Ready] before the signal goes on.',
                     'Ten starts from rest with a word from the instructor as the gap.',
                     'Gear taken before the signal.',
                 ),

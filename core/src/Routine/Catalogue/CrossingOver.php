@@ -35,7 +35,7 @@ final class CrossingOver
                     'Find the line and the sign first; the road opposite is for later.',
                     'Name the sign, the line and the view of six {crossroads} before reaching them.',
                     'Second, or first where the view is closed.',
-                    forBeginner: 'Stop at the line first, then first gear, then look.',
+                    forBeginner: 'Stop at the line first[, then first gear|], then look.',
                 ),
                 Write::look(
                     'Both ways and back until both streams are clear in one moment; the road opposite: who comes over, who turns across; then straight and without a pause.',

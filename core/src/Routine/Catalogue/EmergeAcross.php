@@ -54,7 +54,7 @@ final class EmergeAcross
                     Step::Speed,
                     'Brake gently, then more firmly, then ease, down to a crawl or a stop at the line.',
                     'Crossing a lane needs the longer look; the crawl buys it.',
-                    'Late, hard braking, with the clutch down first.',
+                    'Late, hard braking[, with the clutch down first|].',
                     'The move to the middle was late and used up the room for the brake.',
                     'Gas off as soon as the mirrors are done; the brake is then light.',
                     'Same line at 30 and at 20: feel how much sooner the gas goes off.',
@@ -74,7 +74,7 @@ final class EmergeAcross
             'At the end of the road turn {turn}, please.',
             Sketch::TJunction,
             [
-                new Variant('Closed view', 'First gear, creep and look, creep and look; two streams to see before crossing one.', ['view' => 'closed']),
+                new Variant('Closed view', '[First gear, creep|Creep] and look, creep and look; two streams to see before crossing one.', ['view' => 'closed']),
                 new Variant('Stop line', 'A complete stop at the line, then creep to where both ways are seen.', ['control' => 'stop']),
                 new Variant(
                     'One-way street',
@@ -86,7 +86,7 @@ final class EmergeAcross
                     'Two things at once',
                     'A crossing or lights right behind the turn: go when both can be done in one, or if a whole car fits between them, one after the other.',
                 ),
-                new Variant('Uphill line', 'The brake comes later and lighter; the biting point holds the car while looking.', ['gradient' => 0.08]),
+                new Variant('Uphill line', 'The brake comes later and lighter; [the biting point holds the car while looking|foot and brake hold the car while looking].', ['gradient' => 0.08]),
             ],
             '{T-junction}, side road, give way, stop line, one-way, looks once, cuts the corner',
         );

@@ -54,7 +54,7 @@ final class EmergeTowardsKerb
                     Step::Speed,
                     'Brake gently, then more firmly, then ease, down to a crawl or a stop at the line.',
                     'Slow early opens time to look; somebody turning in may cut across your nose.',
-                    'Clutch down before the brake: the car coasts to the line.',
+                    '[Clutch down before the brake: the car coasts to the line.|The brake late and hard: nothing seen on the way.]',
                     'Still placing the car, the learner met the line too fast and pressed everything at once.',
                     'Right foot first, left foot only when the brake has done its work.',
                     'Quiet road, no {junction}: slow from 30 to a crawl with the left foot flat on the floor mat until told.',
@@ -74,7 +74,7 @@ final class EmergeTowardsKerb
             'At the end of the road turn {turn}, please.',
             Sketch::TJunction,
             [
-                new Variant('Closed view', 'First gear, a little at a time and leaning forward, until it opens; often a stop.', ['view' => 'closed']),
+                new Variant('Closed view', '[First gear, a|A] little at a time and leaning forward, until it opens; often a stop.', ['view' => 'closed']),
                 new Variant('Stop line', 'A complete stop at the line; where the view is further on, stop, then creep.', ['control' => 'stop']),
                 new Variant(
                     'A path before the line', 'People or cycles cross before the line is reached: a hazard of its own, looked at and taken first.',

@@ -46,7 +46,7 @@ final class LongVehicles
                 ),
                 Write::speed(
                     'Arrive when the queue has just cleared; ease to a red so as to keep rolling; walk round.',
-                    'Each stop costs gears and gaps.',
+                    'Each stop costs [gears and gaps|time and gaps].',
                     'A stop in the mouth with the tail across two lanes.',
                     'Place half taken when the brake came.',
                     'Slow so early that nothing has to stop.',

@@ -19,7 +19,7 @@ final class MovingOff
             RoutineCode::MoveOff, 'Move off from the {kerb}', 'From rest at the side of the road into the stream.', 'Cancel; mirrors; speed up to the stream.',
             [
                 Write::mirrors(
-                    'Gear and biting point prepared, then all round: {near} shoulder, {near} mirror, interior, ahead, {off} mirror, {off} shoulder.',
+                    '[Gear and biting point prepared|In drive, foot on the brake], then all round: {near} shoulder, {near} mirror, interior, ahead, {off} mirror, {off} shoulder.',
                     'A standing car is expected to stand: nobody out there allows for it moving.',
                     'Only the {off} mirror; the cycle beside the rear wheel is in none.',
                     'The feet were still being sorted out, and the eyes followed them.',
@@ -37,9 +37,9 @@ final class MovingOff
                 Write::speed(
                     'A little gas, the car held ready, brake off last of all.',
                     'A car that is ready leaves at once, and the gap that was seen is still there.',
-                    'Stalled or rolled back in the gap.',
+                    '[Stalled or rolled|Rolled] back in the gap.',
                     'Signal on and gap seen before the car was ready to use either.',
-                    'Ready first: hold the biting point for five seconds before looking.',
+                    'Ready first: [hold the biting point for five seconds|in drive and held on the brake] before looking.',
                     'Five starts on the flat and five uphill, nobody about, eyes on a point far ahead.',
                     'Biting point found and held still.',
                 ),
@@ -57,7 +57,7 @@ final class MovingOff
             [
                 new Variant('Behind a parked car', 'Pull back and steer out at a walk; the view {off} opens late, so creep.'),
                 new Variant('Uphill', 'The engine must already pull when the brake goes.', ['gradient' => 0.08]),
-                new Variant('Downhill', 'Foot brake, second gear where it is steep, and the brake alone lets it roll.'),
+                new Variant('Downhill', 'Foot brake[, second gear where it is steep|], and the brake alone lets it roll.'),
             ],
             'start, set off, stalls, rolls back, biting point, blind spot',
         );
@@ -67,7 +67,7 @@ final class MovingOff
     {
         return new Routine(
             $code, '{Pull up} on the {near}', 'A stop beside our own {kerb}, chosen by the driver.',
-            'Secure, cancel, neutral; mirror and shoulder before a door opens.',
+            'Secure, cancel, [neutral|park]; mirror and shoulder before a door opens.',
             [
                 Write::mirrors(
                     'Choose the place first: legal, safe, convenient. Then interior and {near} mirror.',
@@ -216,7 +216,7 @@ final class MovingOff
             ],
             Section::MovingOff, 'Stop behind the queue.', Sketch::Queue,
             [
-                new Variant('Uphill', 'Parking brake; the biting point before it goes.', ['gradient' => 0.06]),
+                new Variant('Uphill', 'Parking brake; [the biting point|a little gas] before it goes.', ['gradient' => 0.06]),
                 new Variant('Somebody close behind', 'A longer, lighter brake and more room ahead.', ['close_follower' => true]),
             ],
             'traffic jam, standing, tyres, creeping',

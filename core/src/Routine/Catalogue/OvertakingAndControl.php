@@ -44,7 +44,7 @@ final class OvertakingAndControl
                     'Change between the two places behind a steady van, without going.',
                 ),
                 Write::speed(
-                    'Third, full gas: least time on the wrong side; the rev counter says it is safe.',
+                    '[Third, full|Full] gas: least time on the wrong side; the rev counter says it is safe.',
                     'Each second out there is bought with sight.',
                     'Half gas, side by side.',
                     'From the waiting place with too far to go.',
@@ -145,7 +145,7 @@ final class OvertakingAndControl
     public static function creep(): Routine
     {
         return new Routine(
-            RoutineCode::Creep, 'Creep', 'Below walking pace: queues, closed views, bays.', 'Clutch up, or a stop: never half for long.',
+            RoutineCode::Creep, 'Creep', 'Below walking pace: queues, closed views, bays.', '[Clutch up, or a stop: never half for long.|On, or a stop: never held on the gas against the brake.]',
             [
                 Write::mirrors(
                     'Interior before rolling on, {near} mirror while doing so.',
@@ -158,7 +158,7 @@ final class OvertakingAndControl
                 Write::speed(
                     'Gas enough to hold it, brake to steady; downhill by brake alone.',
                     'Two small things hold it better than one large one.',
-                    'Clutch up and down like a switch.',
+                    '[Clutch up and down like a switch.|Brake off and on like a switch.]',
                     'Nobody was looked for, so it was to be over quickly.',
                     'Hold still for five seconds, then a foot forward.',
                     'Along a tape measure: ten stops, ten centimetres apart.',
@@ -168,12 +168,12 @@ final class OvertakingAndControl
                     'Forward over the wheel, to both sides as they open; stop when something comes.',
                     'The purpose of creeping is to see.',
                     'Creeping without looking: the nose out, the eyes in.',
-                    'The clutch took the attention.',
+                    'The [clutch|brake] took the attention.',
                     'Creep, stop, look; once it holds: creep and look.',
                     'Out of a closed yard with the instructor walking towards it from either side.',
                 ),
             ],
-            Section::Control, 'Move forward slowly until you can see.', Sketch::Car, [], 'clutch control, closed view, biting point, stalls',
+            Section::Control, 'Move forward slowly until you can see.', Sketch::Car, [], '[clutch control, |]closed view, [biting point, stalls|walking pace]',
         );
     }
 }

@@ -46,7 +46,7 @@ final class RailsAndAlleys
             ],
             Section::LocalRules, 'Follow the road ahead.', Sketch::Rail,
             [
-                new Variant('Flashing', 'Stop at the line; in gear only when it has stopped flashing.', ['light' => 'red']),
+                new Variant('Flashing', 'Stop at the line; [in gear|off the brake] only when it has stopped flashing.', ['light' => 'red']),
                 new Variant('Closed view', 'Window down, radio off, walk up to it.', ['view' => 'closed', 'speed_mph' => 15]),
             ],
             'level crossing, train, barrier, rails',

@@ -44,7 +44,7 @@ final class Roundabouts
                     'From a plan of five islands: name the lane for each exit and why.',
                 ),
                 Write::speed(
-                    'Brake early to a roll in a low gear; {give way} to the {off}, also when nearly straight.',
+                    'Brake early to a roll[ in a low gear|]; {give way} to the {off}, also when nearly straight.',
                     'A slow roll often meets a gap; a stop meets only the next queue.',
                     'Racing to the line, then a hard stop and a long wait.',
                     'Lane still being changed on the last metres.',
@@ -104,7 +104,7 @@ final class Roundabouts
                     'A chalk circle in an empty {car park}, all ways round it.',
                 ),
                 Write::speed(
-                    'Down to a walk; second, often first.',
+                    'Down to a walk[; second, often first|].',
                     'Others are a car’s length away, and some have not seen the paint.',
                     'Arriving as at a bend.',
                     'Still moving sideways when the brake should have been on.',

@@ -76,7 +76,7 @@ final class TurnTowardsKerb
             [
                 new Variant(
                     'Tight corner',
-                    'First gear and hardly more than walking pace; nearly as much wheel as there is, and feet at the {kerb} edge looked for.',
+                    '[First gear and hardly|Hardly] more than walking pace; nearly as much wheel as there is, and feet at the {kerb} edge looked for.',
                     ['turn_radius_m' => 5.5],
                 ),
                 new Variant(
