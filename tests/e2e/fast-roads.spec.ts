@@ -46,7 +46,7 @@ test('changing lane: the way that asks least stands first, any can be driven, ch
     const heard = complaints(page);
     await page.goto('/bench/lane-change');
     const ways = page.getByRole('group', { name: 'Ways to change' }).getByRole('button');
-    await expect(ways).toHaveCount(3);
+    await expect(ways).toHaveCount(4);
     await expect(ways.filter({ hasText: '▸' })).toHaveCount(1);
     await ways.first().click();
     await expect(ways.first()).toHaveAttribute('aria-pressed', 'true');

@@ -25,8 +25,13 @@ final readonly class Change
         public ?float $gapBehindSeconds,
         /** Whether it ends where the lane still goes on. */
         public bool $inRoom,
+        /** Below those we join, m/s; 0 where it is reached. */
+        public float $shortMps = 0.0,
+        /** What staying where we are counts; null where we change. */
+        private ?float $staying = null,
     ) {
-        $this->feasible = $spareMetres >= 0.0 && $inRoom;
+        // Far below those we join nobody changes lane: they would all have to brake.
+        $this->feasible = $spareMetres >= 0.0 && $inRoom && $shortMps <= Joining::FAULT_MPS;
     }
 
     /** Our front after so many seconds, m: the speed changes until it is reached, then it is held. */
@@ -44,7 +49,7 @@ final readonly class Change
         for ($t = 0.0, $end = $this->seconds + LaneChange::MOVE_S + 2.0; $t <= $end; $t += $step) {
             $columns['time_s'][] = round($t, 2);
             $columns['ours_m'][] = round($this->metresAt($t), 2);
-            $columns['over'][] = round(min(1.0, max(0.0, ($t - $this->seconds) / LaneChange::MOVE_S)), 3);
+            $columns['over'][] = $this->staying !== null ? 0.0 : round(min(1.0, max(0.0, ($t - $this->seconds) / LaneChange::MOVE_S)), 3);
         }
 
         return $columns;
@@ -53,6 +58,6 @@ final readonly class Change
     /** Effort and patience on one scale: a second of waiting counts a tenth of 1 m/s2 (assumed). */
     public function cost(): float
     {
-        return abs($this->accelerationMps2) + 0.1 * ($this->seconds - LaneChange::CHECKS_S);
+        return $this->staying ?? abs($this->accelerationMps2) + 0.1 * ($this->seconds - LaneChange::CHECKS_S) + max(0.0, $this->shortMps - Joining::GOOD_MPS);
     }
 }

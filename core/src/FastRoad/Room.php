@@ -24,6 +24,11 @@ final readonly class Room
     {
     }
 
+    public function ourLengthMetres(): float
+    {
+        return $this->ourLength;
+    }
+
     /** Metres in hand, negative where they are missing; front to front in, between bodies out. */
     public function spareMetres(float $ours, float $ourSpeed, float $theirs, Neighbour $other): float
     {

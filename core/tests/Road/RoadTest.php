@@ -119,7 +119,7 @@ it('names the field of what is not a road of its kind', function (string $routin
     'a hump turns nowhere' => ['hump', ['limit_mph' => 30, 'turn_radius_m' => 8], 'turn_radius_m'],
     'whoever drives it is not of the road' => ['emerge-left', ['limit_mph' => 30, 'surface' => 'wet'], 'surface'],
     'out of bounds' => ['emerge-left', ['limit_mph' => -3], 'limit_mph'],
-    'faster in than the traffic' => ['join', ['slip_length_m' => 220, 'entry_speed_mph' => 70, 'main_speed_mph' => 60], 'entry_speed_mps'],
+    'faster at the end than on the main road' => ['leave', ['slip_length_m' => 220, 'main_speed_mph' => 50, 'end_speed_mph' => 60], 'end_speed_mps'],
     'two views' => ['emerge-left', ['limit_mph' => 30, 'view' => 'open', 'view_from_m' => 4], 'view_from_m'],
     'the second hazard' => ['turn-left', ['limit_mph' => 30, 'then' => ['routine' => 'join', 'distance_m' => 50]], 'then.routine'],
     'nothing behind what is done standing' => ['move-off', ['limit_mph' => 30, 'then' => ['routine' => 'turn-left', 'distance_m' => 50]], 'then'],

@@ -197,3 +197,62 @@ Scenes::show('back in after overtaking: left mirrors first, then the left signal
     expect($back('always')[0]['side'])->toBe('left')->and($back('always', 'na')[0]['side'])->toBe('right')->and($back('mirror-only'))->toBe([])
         ->and($back('where-it-helps')[0]['message'])->toContain('gains by it')->and($back('always')[0]['at_s'])->toBeGreaterThan($mirror['time_s']);
 });
+
+/**
+ * @param  list<array<string, mixed>>  $vehicles
+ * @param  array<string, mixed>  $more
+ * @return array<string, mixed>
+ */
+function changeScene(float $mph, float $limit, array $vehicles, array $more = []): array
+{
+    return Ask::tool('lane-change', ['speed_mph' => $mph, 'limit_mph' => $limit, 'to' => 'right', 'vehicles' => $vehicles, ...$more]);
+}
+
+Scenes::show('35 in a 45, a car alongside and a truck 22 m behind it, both 36: faster into the space ahead, or stay; nobody eases far below the traffic in a live lane', function (): void {
+    $answer = changeScene(35, 45, [['distance_m' => 0, 'speed_mph' => 36], ['distance_m' => -26.5, 'speed_mph' => 36, 'length_m' => 16.5]], ['pack' => 'na']);
+    expect($answer['best'])->toBeIn(['faster-ahead', 'stay']);
+    for ($at = -60; $at <= 60; $at += 7) {
+        foreach ([30, 36, 42] as $theirs) {
+            $way = changeScene(35, 45, [['distance_m' => $at, 'speed_mph' => $theirs], ['distance_m' => $at - 30, 'speed_mph' => $theirs], ['distance_m' => $at - 60, 'speed_mph' => $theirs]]);
+            foreach ($way['options'] as $option) {
+                expect($option['feasible'] && $option['short_mps'] > 4.48)->toBeFalse();
+                if ($option['kind'] === $way['best']) {
+                    expect($option['speed_mps'] / MPH)->toBeGreaterThan(min(35, $theirs) - 10.1);
+                }
+            }
+        }
+    }
+});
+
+Scenes::show('nothing asks for the change and no gap comes: stay is an answer; where the lane ends it is none', function (): void {
+    $wall = array_map(static fn (int $i): array => ['distance_m' => 9 * $i, 'speed_mph' => 35], range(-9, 9));
+    expect(changeScene(35, 40, $wall)['best'])->toBe('stay')->and(changeScene(35, 40, $wall)['message'])->toContain('Stay')
+        ->and(changeScene(35, 40, $wall, ['room_m' => 150])['best'])->toBeNull();
+});
+
+Scenes::show('who follows us in our own lane counts: with somebody close behind we do not ease', function (): void {
+    $beside = [['distance_m' => 2, 'speed_mph' => 35], ['distance_m' => 40, 'speed_mph' => 35]];
+    $easier = static fn (array $more): array => array_column(changeScene(35, 40, [...$beside, ...$more])['options'], null, 'kind')['easier-behind'];
+    expect($easier([])['feasible'])->toBeTrue()->and($easier([['distance_m' => -9, 'speed_mph' => 36, 'lane' => 'own']])['feasible'])->toBeFalse()
+        ->and($easier([['distance_m' => -90, 'speed_mph' => 35, 'lane' => 'own']])['feasible'])->toBeTrue();
+});
+
+Scenes::show('somebody in the lane beyond could take the same gap: the last look goes there', function (): void {
+    $codes = static fn (float $at): array => array_column(changeScene(35, 45, [['distance_m' => $at, 'speed_mph' => 35, 'lane' => 'beyond']])['warnings'], 'code');
+    expect($codes(0))->toContain('same-gap')->and($codes(-200))->not->toContain('same-gap');
+});
+
+Scenes::show('a lane for buses may have two windows a day, and is not ours in either', function (): void {
+    $best = static fn (string $time): ?string => changeScene(35, 40, [], [
+        'time' => $time, 'bus_hours' => [['from' => '07:00', 'until' => '09:00'], ['from' => '16:00', 'until' => '18:00']],
+    ])['best'];
+    expect([$best('08:00'), $best('12:00'), $best('17:00'), $best('18:30')])->toBe([null, 'wait', null, 'wait'])
+        ->and(changeScene(35, 40, [], ['bus_hours' => []])['best'])->toBeNull();
+});
+
+Scenes::show('being passed: let it by and look again, or signal meanwhile, as it is taught', function (): void {
+    $said = static fn (string $choice): string => array_column(
+        changeScene(35, 40, [['distance_m' => -12, 'speed_mph' => 40]], ['practice' => ['passed' => $choice]])['warnings'], 'message', 'code',
+    )['being-passed'];
+    expect($said('let-pass'))->toContain('let it by')->and($said('signal-meanwhile'))->toContain('signal meanwhile')->not->toContain('let it by');
+});

@@ -11,7 +11,12 @@ export interface Other {
     long: boolean;
     /** What it seems to be about to do, where that is asked. */
     intends?: Intention;
+    /** In which lane, where that is asked; in the one wanted where nothing is said. */
+    lane?: OtherLane;
 }
+
+export const LANES = { own: 'in our lane', beyond: 'in the lane beyond' };
+export type OtherLane = keyof typeof LANES;
 
 export const INTENTIONS = { stays: 'stays', 'moves-over': 'moves over', leaves: 'leaves' };
 export type Intention = keyof typeof INTENTIONS;
@@ -28,11 +33,10 @@ export function readOthers(raw: string): Other[] {
             ? said
                   .filter((one): one is Other => Number.isFinite((one as Other | null)?.at) && Number.isFinite((one as Other | null)?.speed))
                   .slice(0, MOST)
-                  .map(({ at, speed, long, intends }) => ({
-                      at,
-                      speed,
-                      long: (long as unknown) === true,
+                  .map(({ at, speed, long, intends, lane }) => ({
+                      ...{ at, speed, long: (long as unknown) === true },
                       ...(intends && intends in INTENTIONS ? { intends } : {}),
+                      ...(lane && lane in LANES ? { lane } : {}),
                   }))
             : [];
     } catch {
@@ -52,6 +56,7 @@ export const asked = (others: Other[], speedField: string, rules: Rules, more: o
         length_m: one.long ? LORRY_M : CAR_M,
         ...(one.intends ? { intends: one.intends } : {}),
         ...more,
+        ...(one.lane ? { lane: one.lane } : {}),
     }));
 
 export const nameOf = (one: Other, i: number, rules: Rules) => `${inWords(one.long ? '{lorry}' : 'car', rules)} ${i + 1}`;

@@ -50,6 +50,7 @@ export const PAGES = {
     'lane-change': page('Lane change', 'Faster into the gap ahead, easier into the one behind, or wait', (rules) =>
         flat({
             ...{ vehicle: CAR, speed: usual(35, rules.speed_unit), limit: usual(40, rules.speed_unit), to: 'right', room: 0, junction: 0, second: 0, slope: 0 },
+            surface: 'dry',
             others: beginningWith(
                 [
                     { at: 25, speed: 39, long: false },

@@ -26,8 +26,12 @@ export function ChangePicture({ option, others, unit, to, seconds, room, onDrag 
     const rules = useRules();
     const ours = readAt(option.motion.time_s, option.motion.ours_m, seconds);
     const over = readAt(option.motion.time_s, option.motion.over, seconds);
-    const target = to === 'left' ? 30 + LANE / 2 : 30 + LANE * 1.5;
-    const own = to === 'left' ? 30 + LANE * 1.5 : 30 + LANE / 2;
+    const lanes = others.some((other) => other.lane === 'beyond') ? 3 : 2;
+    const top = lanes === 3 ? 14 : 30;
+    /** Middle of a lane, counted from the one we leave. */
+    const lane = (from: number) => top + LANE * ((to === 'left' ? lanes - 1 - from : from) + 0.5);
+    const [own, target] = [lane(0), lane(1)];
+    const laneOf = (other: Other) => (other.lane === 'own' ? own : other.lane === 'beyond' ? lane(2) : target);
     return (
         <RoadFrame
             from={-REACH}
@@ -41,27 +45,30 @@ export function ChangePicture({ option, others, unit, to, seconds, room, onDrag 
                 const { x } = scale;
                 return (
                     <>
-                        <rect x={0} y={30} width={scale.width} height={LANE * 2} fill="var(--road)" />
-                        <line
-                            x1={0}
-                            x2={scale.width}
-                            y1={30 + LANE}
-                            y2={30 + LANE}
-                            stroke="var(--paper)"
-                            strokeWidth={2}
-                            strokeDasharray="16 14"
-                            strokeDashoffset={(ours * scale.perMetre) % 30}
-                        />
+                        <rect x={0} y={top} width={scale.width} height={LANE * lanes} fill="var(--road)" />
+                        {Array.from({ length: lanes - 1 }, (_, i) => (
+                            <line
+                                key={i}
+                                x1={0}
+                                x2={scale.width}
+                                y1={top + LANE * (i + 1)}
+                                y2={top + LANE * (i + 1)}
+                                stroke="var(--paper)"
+                                strokeWidth={2}
+                                strokeDasharray="16 14"
+                                strokeDashoffset={(ours * scale.perMetre) % 30}
+                            />
+                        ))}
                         {room > 0 && room - ours < REACH && <Mark x={x(room - ours)} top={10} bottom={own + LANE / 2} text="our lane ends" strong />}
                         {others.map((other, i) => {
                             const front = other.at + inMps(other.speed, unit) * seconds - ours;
                             const long = (other.long ? LORRY_M : CAR_M) * scale.perMetre;
                             return (
                                 <Draggable key={i} perMetre={scale.perMetre} onDrag={(by) => onDrag(i, by)}>
-                                    <Body x={x(front)} y={target} long={Math.max(14, long)} />
+                                    <Body x={x(front)} y={laneOf(other)} long={Math.max(14, long)} />
                                     <text
                                         x={x(front) - long / 2}
-                                        y={to === 'left' ? 22 : 30 + LANE * 2 + 16}
+                                        y={laneOf(other) + (lanes === 3 || other.lane === 'own' ? 4 : to === 'left' ? -28 : 36)}
                                         fontSize={13}
                                         textAnchor="middle"
                                         fill="var(--quiet)"

@@ -1,6 +1,6 @@
 import { useRules } from '@/rules/rules';
 import { inWords } from '@/rules/words';
-import { INTENTIONS, MOST, nameOf, type Intention, type Other } from '@/bench/others';
+import { INTENTIONS, LANES, MOST, nameOf, type Intention, type Other, type OtherLane } from '@/bench/others';
 import { Options } from '@/ui/Options';
 
 interface Props {
@@ -10,10 +10,12 @@ interface Props {
     onChange: (value: Other[]) => void;
     /** Whether it matters what they are about to do. */
     intentions?: boolean;
+    /** Whether they may be in other lanes than the one wanted. */
+    lanes?: boolean;
 }
 
 /** Vehicles beside us, typed: how far ahead or behind, how fast, how long. */
-export function OthersForm({ title, value, unit, onChange, intentions = false }: Props) {
+export function OthersForm({ title, value, unit, onChange, intentions = false, lanes = false }: Props) {
     const rules = useRules();
     const set = (at: number, part: Partial<Other>) => onChange(value.map((one, i) => (i === at ? { ...one, ...part } : one)));
     return (
@@ -47,6 +49,17 @@ export function OthersForm({ title, value, unit, onChange, intentions = false }:
                         <button type="button" className="key" aria-pressed={one.long} onClick={() => set(i, { long: !one.long })}>
                             {inWords('{Lorry}', rules)}
                         </button>
+                        {lanes && (
+                            <select
+                                className="entry w-44"
+                                aria-label={`${nameOf(one, i, rules)}, lane`}
+                                value={one.lane ?? ''}
+                                onChange={(event) => set(i, { lane: (event.target.value || undefined) as OtherLane | undefined })}
+                            >
+                                <option value="">in the lane wanted</option>
+                                <Options of={LANES} />
+                            </select>
+                        )}
                         {intentions && (
                             <select
                                 className="entry w-36"

@@ -28,7 +28,7 @@ describe('facts that come with a routine', () => {
     it('names for each routine only what a place can be asked', () => {
         for (const { asks, has_approach } of rules.routines) if (!has_approach) expect(asks).toEqual([]);
         expect(line('roundabout').asks).toEqual(['exit']);
-        expect(line('emerge-right').asks).toEqual(['control']);
+        expect(line('emerge-right').asks).toEqual(['control', 'road_met']);
         // Straight on at lights nobody turns: no radius is asked for.
         expect(line('lights-ahead').asks).toEqual(['light']);
     });

@@ -26,7 +26,7 @@ final class LaneChangePresenter
             'kind' => $option->kind, 'feasible' => $option->feasible, 'accel_mps2' => round($option->accelerationMps2, 2),
             'speed_mps' => round($option->endMps, 2), 'time_s' => round($option->seconds, 2),
             'metres_m' => round($option->metres, 1), 'spare_m' => $finite($option->spareMetres), 'gap_ahead_s' => $finite($option->gapAheadSeconds),
-            'gap_behind_s' => $finite($option->gapBehindSeconds), 'in_room' => $option->inRoom, 'motion' => $option->motion(),
+            'gap_behind_s' => $finite($option->gapBehindSeconds), 'short_mps' => round($option->shortMps, 2), 'in_room' => $option->inRoom, 'motion' => $option->motion(),
             'cost' => round($option->cost(), 3),
         ];
     }
@@ -48,6 +48,7 @@ final class LaneChangePresenter
         $words = $pack->speedUnit()->words(Speed::ofMetresPerSecond($best->endMps));
 
         return match ($best->kind) {
+            'stay' => 'Stay: nothing asks for the change, and nothing better is there for now.',
             'faster-ahead' => sprintf('Faster into the gap ahead: %s in %.1f s.', $words, $best->seconds),
             'easier-behind' => sprintf('Easier into the gap behind: %s in %.1f s.', $words, $best->seconds),
             default => $best->seconds <= LaneChange::CHECKS_S ? 'As you are: the gap is there.' : sprintf(
@@ -84,10 +85,9 @@ final class LaneChangePresenter
     }
 
     /**
-     * @param  list<Neighbour>  $passing
      * @return list<Warning>
      */
-    public static function warnings(?Change $best, bool $closed, ?float $junction, ?float $second, float $takes, array $passing, RulePack $pack): array
+    public static function warnings(?Change $best, bool $closed, ?float $junction, ?float $second, float $takes, RulePack $pack): array
     {
         $found = [];
         if ($closed) {
@@ -95,12 +95,6 @@ final class LaneChangePresenter
         }
         if ($best === null && ! $closed) {
             $found[] = new Warning('no-gap', 'Nothing that the car can do in the room there is keeps a gap on both sides.');
-        }
-        foreach ($passing as $other) {
-            $found[] = new Warning(
-                'being-passed',
-                "{$other->name} is passing: let it by, look again, then move. Somebody from the next lane but one may take the same gap.",
-            );
         }
         if ($second !== null && $second < $takes) {
             $found[] = new Warning(
@@ -116,5 +110,27 @@ final class LaneChangePresenter
         }
 
         return $found;
+    }
+
+    /**
+     * @param  list<Neighbour>  $passing
+     * @return list<Warning> what those beside us ask for
+     */
+    public static function others(LaneChange $change, ?Change $best, array $passing, Practice $practice): array
+    {
+        $does = $practice->answer('passed') === 'let-pass' ? 'let it by, look again, then move' : 'signal meanwhile, so that those behind it make room, then move';
+        $found = array_map(
+            static fn (Neighbour $other): Warning => new Warning(
+                'being-passed', "{$other->name} is passing: {$does}. Somebody from the next lane but one may take the same gap.",
+            ),
+            $passing,
+        );
+        if ($best === null || $best->kind === 'stay') {
+            return $found;
+        }
+
+        return [...$found, ...array_map(static fn (Neighbour $other): Warning => new Warning(
+            'same-gap', "{$other->name}, in the lane beyond, could take the same gap: the last look goes there.",
+        ), $change->rivals($best))];
     }
 }

@@ -30,13 +30,15 @@ use NobleTurn\Core\Vehicle\Vehicle;
 /** Into which gap, faster or easier, with the checks in the order of pack and practice. */
 final class LaneChangeTool implements ReadsAScene
 {
-    /** Seen as passing: faster by more than this, and no further behind, m/s and m (assumed). */
     /** Of what the car has, used without hurry (assumed). */
     private const SHARE = 0.6;
 
+    /** Seen as passing: faster by more than this, and no further behind, m/s and m (assumed). */
     private const PASSES_BY = 0.5;
 
     private const PASSES_WITHIN = 60.0;
+
+    private const KINDS = ['faster-ahead', 'easier-behind', 'wait', 'stay'];
 
     public function name(): string
     {
@@ -56,7 +58,7 @@ final class LaneChangeTool implements ReadsAScene
             (new QuantityField('limit', 'of the road', Kind::Speed, 2.0, 45.0))->required(),
             ChoiceField::of('to', 'lane wanted', Side::class)->required(),
             NeighboursField::field(
-                'in the lane wanted and in ours', new ChoiceField('lane', 'which lane it is in; default the one wanted', ['left', 'right', 'own']),
+                'in the lane wanted and in ours', new ChoiceField('lane', 'which lane it is in; default the one wanted; own behind us follows us', ['left', 'right', 'own', 'beyond']),
             ),
             new QuantityField('room', 'until our lane ends', Kind::Distance, 5.0, 5000.0),
             new QuantityField('junction', 'to the junction for which the lane is needed', Kind::Distance, 5.0, 5000.0),
@@ -74,12 +76,13 @@ final class LaneChangeTool implements ReadsAScene
     public function output(): array
     {
         $option = Out::object([
-            'kind' => ['enum' => ['faster-ahead', 'easier-behind', 'wait']], 'feasible' => Out::flag('room everywhere, in time'),
+            'kind' => ['enum' => self::KINDS], 'feasible' => Out::flag('room everywhere, in time'),
             'accel_mps2' => Out::number('negative: easing off'), 'speed_mps' => Out::number('when we move over'),
             'time_s' => Out::number('until we move over'), 'metres_m' => Out::number('until we are in'),
             'spare_m' => Out::number('room in hand to whoever has least; null where nobody is near', nullable: true),
             'gap_ahead_s' => Out::number('to the next one ahead; null where none is', nullable: true),
             'gap_behind_s' => Out::number('the next one behind to us; null where none is', nullable: true),
+            'short_mps' => Out::number('below those we join when we move over'),
             'in_room' => Out::flag('done where the lane still goes on'),
             'motion' => Out::object([
                 'time_s' => Out::list(['type' => 'number'], 'from now'),
@@ -91,7 +94,7 @@ final class LaneChangeTool implements ReadsAScene
 
         return [
             'options' => Out::list($option),
-            'best' => ['type' => ['string', 'null'], 'enum' => ['faster-ahead', 'easier-behind', 'wait', null]],
+            'best' => ['type' => ['string', 'null'], 'enum' => [...self::KINDS, null]],
             'message' => Out::text('sentence for the user'),
             'checks' => Out::list(
                 Out::object(['at' => Out::text('where the eyes go, or signal, or move'), 'time_s' => Out::number('from now')]),
@@ -143,7 +146,8 @@ final class LaneChangeTool implements ReadsAScene
             'lane_by_m' => $junction === null ? null : round($takes, 1),
             'junctions' => $second === null ? null : ($second >= $takes ? 'room-between' : 'before-the-first'),
         ], self::assumptions($input, $pack, $vehicle), [
-            ...LaneChangePresenter::warnings($best, $closed, $junction, $second, $takes, $passing, $pack),
+            ...LaneChangePresenter::warnings($best, $closed, $junction, $second, $takes, $pack),
+            ...LaneChangePresenter::others($change, $best, $passing, $practice),
             ...NeighboursField::meeting($change->target, $best === null ? LaneChange::WHOLE_S : $best->seconds + LaneChange::MOVE_S),
         ]);
     }
@@ -165,6 +169,7 @@ final class LaneChangeTool implements ReadsAScene
             $speed->inMetresPerSecond(), $limit->inMetresPerSecond(), $available, new Room($gap, $vehicle->length->inMetres()),
             NeighboursField::read($input, static fn (Values $one): bool => ($one->text('lane') ?? $side->value) === $side->value),
             NeighboursField::read($input, static fn (Values $one): bool => $one->text('lane') === 'own'), $within,
+            NeighboursField::read($input, static fn (Values $one): bool => $one->text('lane') === 'beyond'),
         );
     }
 

@@ -5,7 +5,7 @@ import { DataTable } from '@/ui/DataTable';
 import { Slider } from '@/ui/Slider';
 import { VehicleChoice } from '@/vehicles/VehicleChoice';
 import { Big, BenchPage } from './BenchPage';
-import { MetresSlider, SlopeSlider, SpeedSlider, SurfaceSelect } from './sliders';
+import { GearSlider, MetresSlider, SlopeSlider, SpeedSlider, SurfaceSelect } from './sliders';
 import { useBench } from './useBench';
 import { JoinPicture } from '@/road/JoinPicture';
 import { MomentKeys } from '@/road/MomentKeys';
@@ -68,15 +68,7 @@ export function JoinBench() {
                             words={(value) => `${value}°`}
                             onChange={(angle) => set({ angle })}
                         />
-                        <Slider
-                            label="Gear"
-                            value={state.gear}
-                            min={0}
-                            max={6}
-                            step={1}
-                            words={(value) => (value === 0 ? 'that pulls' : String(value))}
-                            onChange={(gear) => set({ gear })}
-                        />
+                        <GearSlider value={state.gear} onChange={(gear) => set({ gear })} />
                         <SurfaceSelect value={state.surface} onChange={(surface) => set({ surface })} />
                         <MetresSlider label="Car ahead of us" none="nobody" value={state.leader} min={0} max={200} onChange={(leader) => set({ leader })} />
                         {state.leader > 0 && <SpeedSlider label="It drives" value={state.leads} onChange={(leads) => set({ leads })} />}

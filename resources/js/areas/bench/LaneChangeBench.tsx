@@ -6,7 +6,7 @@ import { spoken } from '@/strip/words';
 import { Field } from '@/ui/Field';
 import { VehicleChoice } from '@/vehicles/VehicleChoice';
 import { Big, BenchPage } from './BenchPage';
-import { MetresSlider, SlopeSlider, SpeedSlider } from './sliders';
+import { MetresSlider, SlopeSlider, SpeedSlider, SurfaceSelect } from './sliders';
 import { useBench } from './useBench';
 import { ChangePicture } from '@/road/ChangePicture';
 import { MomentKeys } from '@/road/MomentKeys';
@@ -15,7 +15,12 @@ import { OthersForm } from '@/road/OthersForm';
 import { useMoment } from '@/road/useMoment';
 import { speedWords } from '@/rules/speed';
 
-const WORDS = { 'faster-ahead': 'Faster, into the gap ahead', 'easier-behind': 'Easier, into the gap behind', wait: 'As we are, waiting for it' };
+const WORDS = {
+    'faster-ahead': 'Faster, into the gap ahead',
+    'easier-behind': 'Easier, into the gap behind',
+    wait: 'As we are, waiting for it',
+    stay: 'Stay in this lane',
+};
 
 /** Faster into the gap ahead, easier into the one behind, or wait: with the gaps, the checks, and where it must be done. */
 export function LaneChangeBench() {
@@ -31,6 +36,7 @@ export function LaneChangeBench() {
         [field('limit')]: state.limit,
         to,
         gradient: state.slope / 100,
+        surface: state.surface as LaneChangeAsked['surface'],
         vehicles: asked(others, field('speed'), rules, { lane: to }),
         ...(state.room > 0 ? { room_m: state.room } : {}),
         ...(state.junction > 0 ? { junction_m: state.junction } : {}),
@@ -67,6 +73,7 @@ export function LaneChangeBench() {
                     />
                     <MetresSlider label="A second one after it by" value={state.second} min={0} max={500} none="none" onChange={(second) => set({ second })} />
                     <SlopeSlider value={state.slope} onChange={(slope) => set({ slope })} />
+                    <SurfaceSelect value={state.surface} onChange={(surface) => set({ surface })} />
                 </>
             }
         >
@@ -144,7 +151,8 @@ export function LaneChangeBench() {
                         </div>
                     </div>
                     <OthersForm
-                        title="In the lane wanted, now"
+                        lanes
+                        title="Beside us, now"
                         value={others}
                         unit={unitWords(rules.speed_unit)}
                         onChange={(next) => set({ others: JSON.stringify(next) })}

@@ -2,10 +2,9 @@ import type { OvertakeAsked } from '@/api/types';
 import { useCompute } from '@/compute/useCompute';
 import { spoken } from '@/strip/words';
 import { Check } from '@/ui/Check';
-import { Slider } from '@/ui/Slider';
 import { VehicleChoice } from '@/vehicles/VehicleChoice';
 import { Big, BenchPage } from './BenchPage';
-import { MetresSlider, SlopeSlider, SpeedSlider, SurfaceSelect } from './sliders';
+import { GearSlider, MetresSlider, SlopeSlider, SpeedSlider, SurfaceSelect } from './sliders';
 import { useBench } from './useBench';
 import { MomentKeys } from '@/road/MomentKeys';
 import { CAR_M, LORRY_M } from '@/bench/others';
@@ -53,15 +52,7 @@ export function OvertakeBench() {
                     <SpeedSlider label="Somebody comes at" value={state.oncoming} onChange={(oncoming) => set({ oncoming })} />
                     <MetresSlider label="Seen" value={state.sight} min={50} max={1000} onChange={(sight) => set({ sight })} />
                     <SlopeSlider value={state.slope} onChange={(slope) => set({ slope })} />
-                    <Slider
-                        label="Gear"
-                        value={state.gear}
-                        min={0}
-                        max={6}
-                        step={1}
-                        words={(value) => (value === 0 ? 'that pulls' : String(value))}
-                        onChange={(gear) => set({ gear })}
-                    />
+                    <GearSlider value={state.gear} onChange={(gear) => set({ gear })} />
                     <Check label={say('A {lorry}')} checked={state.long} onChange={(long) => set({ long })} />
                     <Check label="Stay in the gear" checked={state.hold} onChange={(hold) => set({ hold })} />
                     <Check label={say('Rehearsed on a {dual carriageway}')} checked={state.rehearsal} onChange={(rehearsal) => set({ rehearsal })} />

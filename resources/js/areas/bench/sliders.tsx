@@ -64,3 +64,8 @@ export function SurfaceSelect({ value, onChange }: { value: string; onChange: (s
         </Field>
     );
 }
+
+/** A gear to be held, or the one that pulls. */
+export function GearSlider({ value, onChange }: { value: number; onChange: (gear: number) => void }) {
+    return <Slider label="Gear" value={value} min={0} max={6} step={1} words={(gear) => (gear === 0 ? 'that pulls' : String(gear))} onChange={onChange} />;
+}
