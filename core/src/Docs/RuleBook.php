@@ -32,7 +32,7 @@ final class RuleBook
     {
         $links = implode("\n", array_map(static fn (string $file): string => "- [{$file}]({$file})", $files));
 
-        return "# Rules\n\nMade from the code by `php artisan rules`; a test fails where a page is out of date.\n\n{$links}\n";
+        return "# Rules\n\nMade from the code by `php artisan rules`; a test fails where a page is out of date.\n\n{$links}\n- [scenes.md](scenes.md), written by the tests of the scenes\n";
     }
 
     private static function plan(): string
