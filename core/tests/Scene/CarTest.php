@@ -63,3 +63,12 @@ Scenes::show('a gap that easing off would not open before one is in the car ahea
     expect($slow['least_gap_m'])->toBeLessThan(0.0)->and($slow['seconds_to_open_gap'])->toBeNull()->and(array_column($slow['warnings'], 'code'))->toContain('brake')
         ->and($follow([])['seconds_to_open_gap'])->toBeGreaterThan(0.0);
 });
+
+Scenes::show('the longest articulated lorry that is allowed turns between its circles of 12.5 and 5.3 m; steering out of it its tail needs a little more', function (): void {
+    // EU directive 96/53/EC: the whole combination within 12.50 m and 5.30 m.
+    $turn = static fn (bool $out): array => Ask::tool('swept-path', [
+        'vehicle' => 'articulated-lorry', 'path' => ['radius_m' => 10.8, 'angle_deg' => 360, 'straight_out' => $out],
+    ]);
+    expect($turn(false)['outer_radius_max_m'])->toBeLessThanOrEqual(12.5)->and($turn(false)['inner_radius_min_m'])->toBeGreaterThanOrEqual(5.3)
+        ->and($turn(true)['outer_radius_max_m'])->toBeGreaterThan($turn(false)['outer_radius_max_m']);
+});

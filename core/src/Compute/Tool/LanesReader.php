@@ -19,6 +19,7 @@ use NobleTurn\Core\Lanes\Trip;
 use NobleTurn\Core\Quantity\Speed;
 use NobleTurn\Core\Rules\Flank;
 use NobleTurn\Core\Rules\RulePack;
+use NobleTurn\Core\Trade\RoutineCode;
 use NobleTurn\Core\Trade\Side;
 
 /** From the fields of the lanes tool to the junction, seen from our own arm, and the trip through it. */
@@ -86,7 +87,8 @@ final class LanesReader
     {
         $at = $question->layout === Layout::Junction
             ? ['routine' => "lights-{$question->way()}"]
-            : ['routine' => $question->mini ? 'mini-roundabout' : 'roundabout', 'exit' => $question->trip->angleDegrees >= 359.0 ? 'back' : $question->way()];
+            // Where a pack teaches no mini-roundabout, one is come up to like any other.
+            : ['routine' => $question->mini && ! in_array(RoutineCode::MiniRoundabout, $question->pack->lacks(), true) ? 'mini-roundabout' : 'roundabout', 'exit' => $question->trip->angleDegrees >= 359.0 ? 'back' : $question->way()];
 
         return new Values([
             ...$at, 'pack' => $question->pack->code(), 'limit' => $question->speed, ...array_filter(['practice' => $input->object('practice')]),

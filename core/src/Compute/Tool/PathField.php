@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Compute\Tool;
 
+use NobleTurn\Core\Compute\Field\FlagField;
 use NobleTurn\Core\Compute\Field\ListField;
 use NobleTurn\Core\Compute\Field\NumberField;
 use NobleTurn\Core\Compute\Field\ObjectField;
@@ -32,6 +33,7 @@ final class PathField
         return new ObjectField('path', 'of the middle of the first unit’s front axle: an arc, pieces, points, or a way that is driven often', new Shape(
             new QuantityField('radius', 'of an arc, straight before and after it', Kind::Distance, 1.0, 500.0),
             new NumberField('angle_deg', 'of the arc, + to the left; default 90', -540.0, 540.0),
+            new FlagField('straight_out', 'straight after the arc; default true'),
             new ListField('pieces', 'straights and arcs one after the other', new ObjectField('piece', 'length_m, or radius_m and angle_deg', $piece), 40),
             new ListField('points', 'metres: x ahead, y to the left', new ListField('point', 'x and y', new NumberField('xy', 'm', -500.0, 500.0), 2), 400),
             ...WaysField::fields(),
@@ -68,13 +70,13 @@ final class PathField
     }
 
     /**
-     * Straight in, round the arc, straight out.
+     * Straight in, round the arc, and, unless it ends there, straight out.
      *
      * @param  array{radius: float, angle: float}  $arc
      */
-    public static function round(array $arc, float $step): Path
+    public static function round(array $arc, float $step, bool $straightOut = true): Path
     {
-        return Path::of([['length' => self::LEAD], $arc, ['length' => self::LEAD]], $step);
+        return Path::of([['length' => self::LEAD], $arc, ...($straightOut ? [['length' => self::LEAD]] : [])], $step);
     }
 
     /** How long the path is that is asked for, m, whether it is sound or not. */

@@ -124,7 +124,7 @@ final class SweptPathTool implements Tool
         $step = self::step($input);
         $line = $bend === null ? null : BendLine::best($units, $bend, self::leastRadius($units));
         $arc = $line === null ? PathField::arc($input, $units) : null;
-        $swept = $line->swept ?? SweptPath::along($arc === null ? PathField::read($input, $step) : PathField::round($arc, $step), $units);
+        $swept = $line->swept ?? SweptPath::along($arc === null ? PathField::read($input, $step) : PathField::round($arc, $step, $input->object('path')?->flag('straight_out') ?? true), $units);
         [$inner, $outer] = $arc === null ? [null, null] : (new ArcReach(PathField::LEAD, $arc['radius'], $arc['angle']))->of($swept);
         [$spareIn, $spareOut] = $line !== null ? [$line->spareInsideMetres, $line->spareOutsideMetres] : self::spare($input, $inner, $outer);
         // Told for every path but the bend whose kerbs are its own.

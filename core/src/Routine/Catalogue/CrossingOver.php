@@ -103,8 +103,8 @@ final class CrossingOver
     public static function lightsTurn(RoutineCode $code, bool $across): Routine
     {
         $wait = $across
-            ? 'Over the line on green to just before the turning point, straight wheels; oncoming traffic, the light, the lane ahead, people on the road you enter; be gone before the change.'
-            : 'People crossing the road you enter; cycles on the {turn} once more; one short look to where a light-jumper would come from, then eyes into the new road.';
+            ? 'Over the line on green to just before the turning point, straight wheels; oncoming traffic, the light, the lane ahead, people on the road you enter; one short look to the {near}, where a light-jumper would come from, before steering; be gone before the change.'
+            : 'People crossing the road you enter; cycles on the {turn} once more; one short look to the {off}, where a light-jumper would come from, then eyes into the new road.';
 
         return new Routine(
             $code, 'Turn {turn} at traffic lights',
