@@ -231,4 +231,9 @@ final readonly class Coastland implements RulePack
     {
         return false;
     }
+
+    public function looksOverTheShoulderBeforeTurns(): bool
+    {
+        return false;
+    }
 }

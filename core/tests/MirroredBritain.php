@@ -240,4 +240,9 @@ final readonly class MirroredBritain implements RulePack
     {
         return $this->britain->numberRuleIsLeast();
     }
+
+    public function looksOverTheShoulderBeforeTurns(): bool
+    {
+        return $this->britain->looksOverTheShoulderBeforeTurns();
+    }
 }

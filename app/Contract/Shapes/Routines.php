@@ -107,7 +107,7 @@ final class Routines
                 'type' => ['object', 'null'], 'description' => 'the same by way out, where it hangs on that',
             ] + Out::object(array_fill_keys(array_column(WayOut::cases(), 'value'), $sideOrNull)),
             'asks' => Out::list(
-                Out::choice(['control', 'exit', 'light', 'turn_radius_m', 'road_met']),
+                Out::choice(['control', 'exit', 'light', 'turn_radius_m', 'road_met', 'junction']),
                 'which of a place’s facts it needs, of those that only some routines have',
             ),
             'turn_radius_m' => Out::number('how tight its turn is where nobody measured it', nullable: true),

@@ -11,7 +11,9 @@ use NobleTurn\Core\Trade\Side;
 
 /**
  * Turns a text of the catalogue into the words of a place: `{turn}`, `{away}`, `{near}`, `{off}` are sides, `{m:10}` and
- * `{mph:20}` quantities in the units spoken there, `[with a clutch|without]` what hangs on the car, `{marker:1}` the first post before a way off, and any other word in braces the pack's own word for it, or itself.
+ * `{mph:20}` quantities in the units spoken there, `[with a clutch|without]` what hangs on the car, `{marker:1}` the first post
+ * before a way off, `{and shoulder}` what a pack adds to the mirrors of a turn, and any other word in braces the pack's own word
+ * for it, or itself.
  */
 final readonly class Wording
 {
@@ -67,6 +69,7 @@ final readonly class Wording
             'near' => $near->value,
             'off' => $near->other()->value,
             'lane by' => $this->pack->exitSigns()->laneByInWords,
+            'and shoulder' => $this->pack->looksOverTheShoulderBeforeTurns() ? " and over the {$this->word('turn')} shoulder for cycles" : '',
             default => $this->pack->words()[$name] ?? (ctype_upper($name[0]) ? ucfirst($this->own(lcfirst($name))) : $this->own($name)),
         };
     }

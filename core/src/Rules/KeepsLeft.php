@@ -87,4 +87,9 @@ trait KeepsLeft
     {
         return false;
     }
+
+    public function looksOverTheShoulderBeforeTurns(): bool
+    {
+        return false;
+    }
 }

@@ -164,6 +164,11 @@ final readonly class NorthAmerica implements RulePack
         return Flank::Off;
     }
 
+    public function looksOverTheShoulderBeforeTurns(): bool
+    {
+        return true;
+    }
+
     public function turnersShare(): bool
     {
         return true;

@@ -104,6 +104,9 @@ interface RulePack
     /** In which lane one ends who turns across, where several lead away and nothing is painted: the nearside one, or that nearest the middle. */
     public function turnsAcrossInto(): Flank;
 
+    /** Whether a turn asks for a look over the shoulder as well as the mirrors, for cycles beside us. */
+    public function looksOverTheShoulderBeforeTurns(): bool;
+
     /** Whether somebody opposite who turns into the same road, of two lanes or more, may go at the same time, each into their own lane. */
     public function turnersShare(): bool;
 

@@ -120,3 +120,13 @@ Scenes::show('one looks as long as the plan itself says, three seconds where loo
     }
     expect($seen)->toBeGreaterThan(200);
 });
+
+Scenes::show('where traffic keeps right a turn asks for a look over the shoulder too, for cycles; at the lights one short look goes to where a light-jumper would come from', function (): void {
+    $card = static fn (string $routine, string $pack): array => Ask::tool('approach', ['pack' => $pack, 'routine' => $routine])['steps'];
+    foreach (['turn-left' => 'left', 'turn-right' => 'right', 'emerge-left' => 'left', 'lights-right' => 'right'] as $routine => $side) {
+        expect($card($routine, 'na')[0]['do'])->toContain("{$side} shoulder")->and($card($routine, 'gb')[0]['do'])->not->toContain('shoulder');
+    }
+    $look = static fn (string $routine, string $pack): string => array_column($card($routine, $pack), 'do', 'step')['look'];
+    expect($look('lights-right', 'gb'))->toContain('one short look to the left')->and($look('lights-left', 'gb'))->toContain('one short look to the right')
+        ->and($look('lights-left', 'na'))->toContain('one short look to the right')->and($look('lights-right', 'na'))->toContain('one short look to the left');
+});

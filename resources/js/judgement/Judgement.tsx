@@ -19,10 +19,17 @@ interface Props {
 export function Judgement({ routine, road, drawings = [] }: Props) {
     const rules = useRules();
     const manoeuvre = manoeuvreOf(routine, rules);
+    // Out of the stem of a T under lights nobody can come from opposite.
+    const alone = manoeuvre === 'turn-across' && road.junction === 't-stem';
     const drawn = drawings.find((drawing) => drawing.page === 'lanes');
     return (
         <>
-            {manoeuvre && <GapLine manoeuvre={manoeuvre} road={road} />}
+            {alone && (
+                <p aria-label="The gap here">
+                    Nobody can come from opposite: no gap to wait for, and no waiting in the middle. Another flow’s red met inside is not ours.
+                </p>
+            )}
+            {manoeuvre && !alone && <GapLine manoeuvre={manoeuvre} road={road} />}
             {drawn && <LaneLine drawing={drawn} />}
         </>
     );

@@ -33,3 +33,22 @@ it('has nothing to say of a place where nothing is waited for and no lane is dra
     expect(hasJudgement('hump', [drawing('lanes')], rules)).toBe(true);
     expect(hasJudgement('emerge-right', [], rules)).toBe(true);
 });
+
+it('waits for no gap out of the stem of a T under lights, and asks nothing for it', async () => {
+    const sent = server({});
+    show(<Judgement routine="lights-right" road={{ junction: 't-stem' }} />);
+    expect(await screen.findByLabelText('The gap here')).toHaveProperty('textContent', expect.stringContaining('no gap to wait for'));
+    expect(sent.filter((one) => one.path.startsWith('compute/'))).toEqual([]);
+});
+
+it('takes the gap from the road met, and says where that is only assumed', async () => {
+    const sent = server({ 'POST compute/gap': tool('tool-gap') });
+    const { unmount } = show(<Judgement routine="emerge-right" road={{ limit_mph: 20 }} />);
+    expect(await screen.findByLabelText('The gap here')).toHaveProperty('textContent', expect.stringContaining('assumed as fast as ours: check'));
+    unmount();
+    show(<Judgement routine="emerge-right" road={{ limit_mph: 20, road_met: { limit_mph: 40, lanes: 2 } }} />);
+    expect(await screen.findByLabelText('The gap here')).not.toHaveProperty('textContent', expect.stringContaining('assumed'));
+    const bodies = sent.filter((one) => one.path === 'compute/gap').map((one) => one.body as { other_speed_mph: number; road_met?: object });
+    expect(bodies.map((body) => body.other_speed_mph)).toEqual([20, 40]);
+    expect(bodies[1]!.road_met).toEqual({ limit_mph: 40, lanes: 2 });
+});

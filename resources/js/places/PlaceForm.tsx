@@ -13,6 +13,8 @@ import { slipFrom, slipOf } from './slip';
 import { SlipFields } from './SlipFields';
 import { StretchList } from './StretchList';
 
+const JUNCTIONS = { '': 'A {crossroads}', 't-stem': 'A T, and ours ends there', 't-bar': 'A T, and ours goes on' };
+
 interface Props {
     place?: Place;
     onKept: (place: Place) => unknown;
@@ -29,6 +31,7 @@ export function PlaceForm({ place, onKept }: Props) {
         limit: limitOf(kept, rules),
         exit: kept.exit ?? 'ahead',
         light: kept.light ?? 'green',
+        junction: kept.junction ?? '',
         control: kept.control ?? '',
         view: kept.view_from_m !== undefined ? 'measured' : (kept.view ?? 'open'),
         view_from_m: kept.view_from_m ?? 10,
@@ -54,6 +57,7 @@ export function PlaceForm({ place, onKept }: Props) {
                   ...withLimit({}, values.limit, rules),
                   ...(asks.includes('exit') ? { exit: values.exit } : {}),
                   ...(asks.includes('light') ? { light: values.light } : {}),
+                  ...(asks.includes('junction') && values.junction ? { junction: values.junction as RoadFacts['junction'] } : {}),
                   ...(kept.then ? { then: kept.then } : {}),
                   ...(asks.includes('road_met') ? roadMetOf(values.met, rules) : {}),
                   ...(asks.includes('control') && values.control ? { control: values.control as RoadFacts['control'] } : {}),
@@ -113,6 +117,13 @@ export function PlaceForm({ place, onKept }: Props) {
                             <Field label="Lights, as they usually are" errors={errors['road.light']}>
                                 <select value={values.light} onChange={(event) => set('light', event.target.value as Light)}>
                                     <Options of={LIGHTS} />
+                                </select>
+                            </Field>
+                        )}
+                        {asks.includes('junction') && (
+                            <Field label="The roads make" errors={errors['road.junction']}>
+                                <select value={values.junction} onChange={(event) => set('junction', event.target.value)}>
+                                    <Options of={JUNCTIONS} say={say} />
                                 </select>
                             </Field>
                         )}

@@ -59,6 +59,8 @@ final class RoutineFacts
             'exit' => $byExit,
             'light' => $arrival !== $demand(Light::Red)->arrival,
             'turn_radius_m' => $arrival === Arrival::Turning,
+            // Out of the stem of a T nobody comes from opposite.
+            'junction' => in_array($routine, [R::LightsLeft, R::LightsRight], true),
             // Another road's traffic decides about the gap.
             'road_met' => ! in_array(self::manoeuvre($routine, $pack), [null, Manoeuvre::TurnAcross], true),
         ]));

@@ -114,7 +114,7 @@ final class CrossingOver
             'Cancel; mirrors; any red met now is not ours.',
             [
                 Write::mirrors(
-                    'Interior, {turn} mirror at the lane; both door mirrors again before the green is used.',
+                    'Interior, {turn} mirror{and shoulder} at the lane; both door mirrors again before the green is used.',
                     'Cycles and motorcycles come up on both sides of a queue.',
                     'No look before moving off: the cycle that came up meanwhile is hit on the turn.',
                     'The wait was spent looking at the light.',

@@ -25,7 +25,7 @@ final class EmergeAcross
             [
                 new Instruction(
                     Step::Mirrors,
-                    'Interior mirror, then the {turn} door mirror; both again before moving off from the line.',
+                    'Interior mirror, then the {turn} door mirror{and shoulder}; both again before moving off from the line.',
                     'You are about to move to the middle: somebody impatient may be coming past there.',
                     'Mirrors and signal in one movement.',
                     'The direction was taken in late, and the hand was quicker than the eyes.',

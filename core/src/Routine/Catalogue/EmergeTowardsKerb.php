@@ -25,7 +25,7 @@ final class EmergeTowardsKerb
             [
                 new Instruction(
                     Step::Mirrors,
-                    'Interior mirror, then the {turn} door mirror; the {turn} one again before moving off from the line.',
+                    'Interior mirror, then the {turn} door mirror{and shoulder}; the {turn} one again before moving off from the line.',
                     'A cycle can come up on the {turn} while you slow, and again while you wait.',
                     'The {turn} mirror left out: “I am only going {turn}”.',
                     'The line was noticed late; the routine began at the signal.',

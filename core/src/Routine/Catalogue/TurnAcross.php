@@ -25,7 +25,7 @@ final class TurnAcross
             [
                 new Instruction(
                     Step::Mirrors,
-                    'Interior mirror, then the {turn} door mirror; the door mirror once more just before steering.',
+                    'Interior mirror, then the {turn} door mirror{and shoulder}; the door mirror once more just before steering.',
                     'Somebody may be {overtaking} just as you move to the middle, and again while you wait.',
                     'Not looked again after waiting for oncoming traffic.',
                     'The whole attention went to the gap ahead once the car stood.',

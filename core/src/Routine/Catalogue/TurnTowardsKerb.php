@@ -25,7 +25,7 @@ final class TurnTowardsKerb
             [
                 new Instruction(
                     Step::Mirrors,
-                    'Interior mirror, then the {turn} door mirror.',
+                    'Interior mirror, then the {turn} door mirror{and shoulder}.',
                     'Who is behind decides how early you signal and how softly you brake; a cycle may be coming up on the {turn}.',
                     'Mirrors together with the signal, so that nothing seen can change anything.',
                     'The direction came late or was taken in late, and the hand went to the stalk first.',
