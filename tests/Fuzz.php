@@ -87,7 +87,8 @@ final class Fuzz
                 unset($said[$key]);
                 break;
             case 1:
-                $said[$this->one(['id', 'school_id', 'state', 'x', '', "\u{0}", 'conditions', 'note', 'sent_at', 'self_rating', 'practice', 'figures', 'reference_points'])] = $this
+                $said[$this->one(['id', 'school_id', 'state', 'x', '', "\u{0}", 'conditions', 'note', 'sent_at', 'self_rating', 'practice', 'figures',
+                    'reference_points'])] = $this
                     ->odd();
                 break;
             case 2:

@@ -22,7 +22,8 @@ use RuntimeException;
 /** What the commands in bin/ ask of an installation. */
 final class InstallationCommand extends Command
 {
-    protected $signature = 'installation {what : kind, update, demo, fresh-demo, backup, restore, tidy or letters} {file? : of a back-up} {--replace : what is here}';
+    protected $signature = 'installation {what : kind, update, demo, fresh-demo, backup, restore, tidy or letters} {file? : of a back-up} {--replace : what '
+        .'is here}';
 
     protected $description = 'Says what this installation is, brings its tables up to date, loads the demo, backs up and restores, tidies up, reads the outbox';
 

@@ -109,7 +109,8 @@ final class ToolShapes
     private static function known(array $words): ?array
     {
         $bare = array_values(array_filter($words, static fn (mixed $word): bool => $word !== null));
-        foreach (['Step' => Step::class, 'RoutineCode' => RoutineCode::class, 'WayOut' => WayOut::class, 'SkillLevel' => Level::class, 'Side' => Side::class] as $name => $enum) {
+        foreach (['Step' => Step::class, 'RoutineCode' => RoutineCode::class, 'WayOut' => WayOut::class, 'SkillLevel' => Level::class,
+            'Side' => Side::class] as $name => $enum) {
             if ($bare === array_column($enum::cases(), 'value')) {
                 return count($bare) === count($words) ? Shapes::ref($name) : Shapes::refOrNull($name);
             }

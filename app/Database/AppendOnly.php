@@ -27,7 +27,8 @@ final class AppendOnly
             array_map(static fn (string $column): string => "NEW.{$column} <=> OLD.{$column}", array_diff(Schema::getColumnListing('marks'), ['note'])),
         );
         self::refuse('marks', 'update', "IF NOT (NEW.note IS NULL AND {$same} AND EXISTS (SELECT 1 FROM rounds JOIN lessons ON lessons.id = rounds.lesson_id
-            JOIN learners ON learners.id = lessons.learner_id WHERE rounds.id = OLD.round_id AND learners.erased_at IS NOT NULL)) THEN ".self::signal('marks').'; END IF');
+            JOIN learners ON learners.id = lessons.learner_id
+            WHERE rounds.id = OLD.round_id AND learners.erased_at IS NOT NULL)) THEN ".self::signal('marks').'; END IF');
     }
 
     /**

@@ -16,7 +16,10 @@ final readonly class Plans
     {
     }
 
-    /** @return array{tool: string, inputs: array<string, mixed>, version: string} what the core is asked, and its version now; whoever asks it gets the plan, or why there is none */
+    /**
+     * @return array{tool: string, inputs: array<string, mixed>, version: string} what the core is asked,
+     *     and its version now; whoever asks it gets the plan, or why there is none
+     */
     public function at(Place $place): array
     {
         $routine = RoutineCode::from($place->routine);

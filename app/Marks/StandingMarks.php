@@ -25,7 +25,8 @@ final class StandingMarks
         $marks->where('marks.withdrawn', false)->whereNotExists(static fn (Builder $later) => $later->from('marks', 'later')
             ->whereColumn('later.round_id', 'marks.round_id')->whereColumn('later.slot', 'marks.slot')
             ->where(static fn (Builder $after) => $after->whereColumn('later.pressed_at', '>', 'marks.pressed_at')
-                ->orWhere(static fn (Builder $same) => $same->whereColumn('later.pressed_at', 'marks.pressed_at')->whereRaw('CAST(later.id AS CHAR) > CAST(marks.id AS CHAR)'))));
+                ->orWhere(static fn (Builder $same) => $same->whereColumn('later.pressed_at', 'marks.pressed_at')->whereRaw('CAST(later.id AS CHAR) > '
+                    .'CAST(marks.id AS CHAR)'))));
     }
 
     /** Narrows a query of `rounds` to those in which something happened: one that was emptied by undoing is none. */

@@ -14,8 +14,10 @@ use Illuminate\Validation\ValidationException;
 final class HandOver
 {
     /**
-     * @return array{learners: list<array{id: string, name: string, lessons: int, next_at: string}>, clashes: list<array{starts_at: string, learner: string, with: string}>}
-     *                                                                                                                                                          whose lessons there are, and which would lie on top of a lesson of the colleague's own
+     * @return array{learners: list<array{id: string, name: string, lessons: int, next_at: string}>, clashes: list<array{starts_at: string,
+     *     learner: string, with: string}>}
+     *
+     *     whose lessons there are, and which would lie on top of a lesson of the colleague's own
      */
     public function plan(User $from, ?User $to): array
     {

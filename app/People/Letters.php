@@ -73,7 +73,8 @@ final readonly class Letters
 
             {$way}
 
-            It works once, until {$ends->copy()->setTimezone($school->time_zone)->format('l j F, H:i')}. If it was not you, do nothing: your password stays as it is.
+            It works once, until {$ends->copy()->setTimezone($school->time_zone)->format('l j F, H:i')}. If it was not you,
+                do nothing: your password stays as it is.
             TEXT];
     }
 }

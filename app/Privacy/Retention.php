@@ -17,7 +17,10 @@ final readonly class Retention
     {
     }
 
-    /** @return list<array{id: string, name: string, is_minor: bool, last_at: string, erased_on: string, keep_until: ?string}> who goes soon, minors first, then the earliest */
+    /**
+     * @return list<array{id: string, name: string, is_minor: bool, last_at: string, erased_on: string, keep_until: ?string}> who goes soon, minors first,
+     *     then the earliest
+     */
     public function coming(): array
     {
         $coming = array_filter($this->ends(), static fn (array $one): bool => $one['erased_on'] <= now()->addDays(self::TOLD_DAYS)->toDateString());
@@ -47,12 +50,16 @@ final readonly class Retention
         return $erased;
     }
 
-    /** @return list<array{id: string, name: string, is_minor: bool, last_at: string, erased_on: string, keep_until: ?string}> everybody whose records end some day; who has a lesson ahead is kept */
+    /**
+     * @return list<array{id: string, name: string, is_minor: bool, last_at: string, erased_on: string,
+     *     keep_until: ?string}> everybody whose records end some day; who has a lesson ahead is kept
+     */
     private function ends(): array
     {
         $school = $this->current->school();
         $ends = [];
-        foreach (Learner::withTrashed()->whereNull('erased_at')->withMax(['lessons as last_lesson_at' => fn ($lessons) => $lessons->where('state', '!=', 'cancelled')], 'starts_at')->get() as $learner) {
+        foreach (Learner::withTrashed()->whereNull('erased_at')->withMax(['lessons as last_lesson_at' => fn ($lessons) => $lessons->where('state', '!=',
+            'cancelled')], 'starts_at')->get() as $learner) {
             $months = self::months($school, $learner->is_minor);
             if ($months === null) {
                 continue;

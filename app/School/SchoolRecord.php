@@ -45,7 +45,9 @@ final readonly class SchoolRecord
             })->all());
     }
 
-    /** @return array<string, list<array<string, mixed>>> routines, failures by cause and by place; counted anew where anything they are counted from has changed */
+    /**
+     * @return array<string, list<array<string, mixed>>> routines, failures by cause and by place; counted anew where anything they are counted from has changed
+     */
     public function teaching(): array
     {
         $stands = 'teaching '.hash('sha256', json_encode([

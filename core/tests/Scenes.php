@@ -24,8 +24,13 @@ final class Scenes
     {
         $found = [];
         foreach (glob(__DIR__.'/Scene/*Test.php') ?: [] as $file) {
-            preg_match_all('/^Scenes::show\(\s*(\'(?:[^\'\\\\]|\\\\.)*\'|"[^"$]*")/m', (string) file_get_contents($file), $sentences);
-            $found[basename($file, 'Test.php')] = array_map(static fn (string $quoted): string => stripslashes(substr($quoted, 1, -1)), $sentences[1]);
+            $quoted = '(?:\'(?:[^\'\\\\]|\\\\.)*\'|"[^"$]*")';
+            preg_match_all("/^Scenes::show\\(\\s*({$quoted}(?:\\s*\\.\\s*{$quoted})*)/m", (string) file_get_contents($file), $sentences);
+            $found[basename($file, 'Test.php')] = array_map(static function (string $parts) use ($quoted): string {
+                preg_match_all("/{$quoted}/", $parts, $each);
+
+                return implode('', array_map(static fn (string $one): string => stripslashes(substr($one, 1, -1)), $each[0]));
+            }, $sentences[1]);
         }
 
         return array_filter($found);

@@ -105,7 +105,9 @@ final class DemoWorld
         ];
     }
 
-    /** @return non-empty-list<array{name: string, routine: string, road: array<string, mixed>, note?: string}> of the branch overseas, where traffic keeps right */
+    /**
+     * @return non-empty-list<array{name: string, routine: string, road: array<string, mixed>, note?: string}> of the branch overseas, where traffic keeps right
+     */
     public static function placesKeepingRight(): array
     {
         return [
@@ -119,7 +121,10 @@ final class DemoWorld
         ];
     }
 
-    /** @return array{layout: string, from: string, to: string, spirals: bool, speed: int, lane: int, arms: non-empty-list<array{name: string, angle: int, lanes: array<array{to: array<mixed>}>, exits: int}>} the roundabout as the bench draws it */
+    /**
+     * @return array{layout: string, from: string, to: string, spirals: bool, speed: int, lane: int, arms: non-empty-list<array{name: string, angle: int,
+     *     lanes: array<array{to: array<mixed>}>, exits: int}>} the roundabout as the bench draws it
+     */
     private static function lifeboat(): array
     {
         $arm = static fn (string $name, int $angle, array $lanes, int $exits): array => [
@@ -135,7 +140,10 @@ final class DemoWorld
         ];
     }
 
-    /** @return array<string, array{title: string, page: string, state: string, asked: array{tool: string, inputs: array<string, mixed>, version: string}}> pages of the bench kept with a place, by its name */
+    /**
+     * @return array<string, array{title: string, page: string, state: string, asked: array{tool: string, inputs: array<string, mixed>,
+     *     version: string}}> pages of the bench kept with a place, by its name
+     */
     public static function drawings(): array
     {
         $asked = static fn (string $tool, array $inputs): array => ['tool' => $tool, 'inputs' => ['pack' => 'gb'] + $inputs, 'version' => Toolbox::VERSION];
@@ -175,7 +183,8 @@ final class DemoWorld
     /**
      * Who learns here. Weak: the step this learner finds hardest; weakIn: the conditions; overrates: the step they think too well of; paused: days.
      *
-     * @return list<array{facts: array<string, mixed>, lessons: int, weak: string, weakIn: ?string, overrates: ?string, paused: int, overruled: list<array<string, string>>}>
+     * @return list<array{facts: array<string, mixed>, lessons: int, weak: string, weakIn: ?string, overrates: ?string, paused: int,
+     *     overruled: list<array<string, string>>}>
      */
     public static function learners(): array
     {
@@ -221,7 +230,8 @@ final class DemoWorld
     /**
      * @param  array<string, mixed>  $more
      * @param  list<array<string, string>>  $overruled
-     * @return array{facts: array<string, mixed>, lessons: int, weak: string, weakIn: ?string, overrates: ?string, paused: int, overruled: list<array<string, string>>}
+     * @return array{facts: array<string, mixed>, lessons: int, weak: string, weakIn: ?string, overrates: ?string, paused: int,
+     *     overruled: list<array<string, string>>}
      */
     private static function learner(
         string $name, string $level, int $lessons, string $weak, string $pickUp, array $more = [], ?string $weakIn = null, ?string $overrates = null,

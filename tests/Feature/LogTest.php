@@ -176,7 +176,8 @@ it('still answers where broken text was stored before it was checked', function 
         DB::statement("SET SESSION sql_mode = ''");
         DB::table('learners')->update(['name' => DB::raw("X'426164EDA080'")]);
     }
-    foreach (['today', 'learners', "learners/{$this->at['learner']->id}", "learners/{$this->at['learner']->id}/skill", "lessons/{$this->at['lesson']->id}", 'school/learners'] as $path) {
+    foreach (['today', 'learners', "learners/{$this->at['learner']->id}", "learners/{$this->at['learner']->id}/skill", "lessons/{$this->at['lesson']->id}",
+        'school/learners'] as $path) {
         $this->getJson("api/{$path}")->assertOk();
     }
 });

@@ -101,7 +101,8 @@ it('keeps with a round the plan it was driven against, and takes one that has no
     // A plan of a tool that is gone is kept as it is: a round is never refused for what it was driven against.
     $gone = ['id' => (string) Str::uuid7(), 'plan' => ['tool' => 'crystal-ball', 'inputs' => ['x' => 1], 'version' => '0.0.1']] + $this->round;
     $this->postJson('api/sync', ['rounds' => [$gone], 'marks' => []])->assertOk();
-    foreach ([['tool' => 'approach'], ['tool' => 'approach', 'inputs' => ['x' => str_repeat('y', 20_000)], 'version' => '1'], ['tool' => 'approach', 'inputs' => [], 'version' => '1', 'more' => 1]] as $bad) {
+    foreach ([['tool' => 'approach'], ['tool' => 'approach', 'inputs' => ['x' => str_repeat('y', 20_000)], 'version' => '1'], ['tool' => 'approach',
+        'inputs' => [], 'version' => '1', 'more' => 1]] as $bad) {
         $this->postJson('api/sync', ['rounds' => [['id' => (string) Str::uuid7(), 'plan' => $bad] + $this->round], 'marks' => []])->assertUnprocessable();
     }
 });

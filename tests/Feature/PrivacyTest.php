@@ -100,7 +100,8 @@ it('takes in what still waited on a device, without a word about who is erased',
 it('lets nobody else blank a mark, nor anything but a note of one who is erased', function (): void {
     expect(fn () => DB::table('marks')->where('id', $this->mark)->update(['note' => null]))->toThrow(QueryException::class, 'append-only');
     DB::table('learners')->where('id', $this->ids['learner'])->update(['erased_at' => now()]);
-    foreach ([['note' => 'another'], ['note' => null, 'withdrawn' => true], ['note' => null, 'pressed_at' => '2026-01-01 00:00:00'], ['note' => null, 'user_id' => $this->ids['person']]] as $change) {
+    foreach ([['note' => 'another'], ['note' => null, 'withdrawn' => true], ['note' => null, 'pressed_at' => '2026-01-01 00:00:00'], ['note' => null,
+        'user_id' => $this->ids['person']]] as $change) {
         expect(fn () => DB::table('marks')->where('id', $this->mark)->update($change))->toThrow(QueryException::class, 'append-only');
     }
     expect(fn () => DB::table('marks')->where('id', $this->mark)->delete())->toThrow(QueryException::class, 'append-only');

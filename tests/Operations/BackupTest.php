@@ -36,7 +36,8 @@ it('brings an older back-up up to this version', function (): void {
         ->and(DB::table('marks')->where('id', $at['third'])->value('slot'))->toBe('look')->and(DB::table('learners')->value('name'))->toBe("Zoë \u{1F697}");
 });
 
-it('refuses what a newer version made, what is cut, what is changed and what is something else, and touches nothing', function (Closure $spoil, string $why): void {
+it('refuses what a newer version made, what is cut, what is changed and what is something else, and touches nothing', function (Closure $spoil,
+    string $why): void {
     $this->migrateTo();
     $this->insert('schools', ['name' => 'Here', 'time_zone' => 'UTC', 'pack' => 'gb', 'practice' => '{}']);
     $before = Backup::sums();

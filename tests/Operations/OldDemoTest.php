@@ -39,7 +39,8 @@ it('keeps every fact of every place, now of a kind and in a version', function (
                 // What was kept can be constructed under the rules it was kept under.
                 $packs = [
                     ChosenRules::of($school)->pack(),
-                    ...array_map(static fn (User $user) => ChosenRules::of($school, $user)->pack(), User::query()->where('school_id', $school->id)->get()->all()),
+                    ...array_map(static fn (User $user) => ChosenRules::of($school, $user)->pack(), User::query()->where('school_id',
+                        $school->id)->get()->all()),
                 ];
                 $kept = array_filter(
                     $packs,

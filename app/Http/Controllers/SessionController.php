@@ -43,7 +43,8 @@ final class SessionController extends Controller
     {
         $said = $request->validate(Taken::signIn());
         // Who is suspended is told no more than who has no account.
-        if (! Auth::attempt(['email' => mb_strtolower(trim($said['email'])), 'password' => $said['password'], fn (Builder $people) => $people->whereNull('suspended_at')])) {
+        if (! Auth::attempt(['email' => mb_strtolower(trim($said['email'])), 'password' => $said['password'],
+            fn (Builder $people) => $people->whereNull('suspended_at')])) {
             throw ValidationException::withMessages(['email' => 'That email and password don’t match.']);
         }
         Arrival::of($this->user($request), $request);

@@ -32,7 +32,8 @@ final class RuleBook
     {
         $links = implode("\n", array_map(static fn (string $file): string => "- [{$file}]({$file})", $files));
 
-        return "# Rules\n\nMade from the code by `php artisan rules`; a test fails where a page is out of date.\n\n{$links}\n- [scenes.md](scenes.md), written by the tests of the scenes\n";
+        return "# Rules\n\nMade from the code by `php artisan rules`; a test fails where a page is out of date.\n\n{$links}\n- [scenes.md](scenes.md), "
+            ."written by the tests of the scenes\n";
     }
 
     private static function plan(): string
@@ -73,7 +74,8 @@ final class RuleBook
     private static function practices(): string
     {
         $pack = RulePacks::all()[0];
-        $text = "# Where good instructors differ\n\nAll of it common practice, no source. The first answer is the default unless a pack has its own. In the words of {$pack->name()}.\n";
+        $text = "# Where good instructors differ\n\nAll of it common practice, no source. The first answer is the default unless a pack has its own. In the "
+            ."words of {$pack->name()}.\n";
         foreach (Practices::all() as $question) {
             $wording = new Wording($pack, null);
             $where = $question->routines === [] ? 'every routine' : implode(

@@ -175,7 +175,8 @@ final readonly class LeavePlan
             if ($gear < $held) {
                 // A little before the speed is reached, clutch up before the bend or the line,
                 // or before the gear held would labour: the block change while there is a speed for the gear taken.
-                $at = min($until - 1.0, $this->leaving->metresAtSpeed(max($speed * 1.3, $speed + 2.0, (new Performance($this->vehicle))->laboursBelowMps($held))));
+                $at = min($until - 1.0, $this->leaving->metresAtSpeed(max($speed * 1.3, $speed + 2.0,
+                    (new Performance($this->vehicle))->laboursBelowMps($held))));
                 $events[] = new LeaveEvent(LeaveEventKind::Gear, max(0.0, $at), "{$held} to {$gear} in one", gear: $gear);
                 $held = $gear;
             }

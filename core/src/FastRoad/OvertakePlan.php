@@ -112,7 +112,8 @@ final readonly class OvertakePlan
             ['seconds' => self::STEPS_S['signal'], 'side' => Flank::Off->side($this->pack), 'text' => 'out, after mirrors and shoulder'],
             ...($end === null || $back === null
                 ? []
-                : [['seconds' => max(0.0, $end - self::STEPS_S['back'] + self::AFTER_THE_MIRROR_S), 'side' => Flank::Near->side($this->pack), 'text' => $back]]),
+                : [['seconds' => max(0.0, $end - self::STEPS_S['back'] + self::AFTER_THE_MIRROR_S), 'side' => Flank::Near->side($this->pack),
+                    'text' => $back]]),
         ];
     }
 

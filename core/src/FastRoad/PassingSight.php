@@ -12,7 +12,8 @@ final class PassingSight
 {
     public const DOCUMENT = 'AASHTO Green Book 2011, passing sight distance';
 
-    public const WHY = 'Road design lets the driver give up until abreast and the passed vehicle be {mph:12} slower than the design speed; here the whole pass from behind to back in has to fit into what is seen.';
+    public const WHY = 'Road design lets the driver give up until abreast and the passed vehicle be {mph:12} slower than the design speed; here the whole '
+        .'pass from behind to back in has to fit into what is seen.';
 
     /** Feet by mph. */
     private const TABLE = [20 => 400, 30 => 500, 40 => 600, 50 => 800, 60 => 1000, 70 => 1200];

@@ -36,7 +36,8 @@ final readonly class AmberStretch
     /** Farther than this we stop, m; infinite where hill and surface leave nothing to stop with. */
     public function stoppingMetres(): float
     {
-        return $this->decelerationMps2 < self::STOPS_FROM ? INF : $this->speedMps * $this->reactionSeconds + $this->speedMps ** 2 / (2.0 * $this->decelerationMps2);
+        return $this->decelerationMps2 < self::STOPS_FROM
+            ? INF : $this->speedMps * $this->reactionSeconds + $this->speedMps ** 2 / (2.0 * $this->decelerationMps2);
     }
 
     /** Nearer than this we are over the line before red, m. */

@@ -50,7 +50,8 @@ final readonly class ApproachPlan
      * The approach as columns for drawing, from where the direction is given to the line. Between two rows
      * the deceleration is constant, so straight lines of speed over time are exact.
      *
-     * @return array{distance_m: list<float>, time_s: list<float>, speed_mps: list<float>, decel_mps2: list<float>, gear: list<?int>, clutch: list<?string>, lateral_m: list<float>}
+     * @return array{distance_m: list<float>, time_s: list<float>, speed_mps: list<float>, decel_mps2: list<float>, gear: list<?int>,
+     *     clutch: list<?string>, lateral_m: list<float>}
      */
     public function profile(float $stepSeconds = 0.5): array
     {

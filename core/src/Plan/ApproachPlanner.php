@@ -93,7 +93,9 @@ final class ApproachPlanner
                 $chain->metres(max(0.0, $downS - $chain->timing->gearChangeSeconds)),
             ),
             $downS, $chain->profile->mpsAt($best), $gears?->gearAt($downS),
-            (new Instruction(Step::Speed, $instruction->withClutch !== '' ? $instruction->withClutch : 'The gear for the speed reached; clutch up before the wheel turns.', 'A gear taken after the brake fits the speed; before it, it fights it.', 'Clutch down before the brake has done its work: coasting.', $instruction->likelyCause, $instruction->remedy, $instruction->drill))
+            (new Instruction(Step::Speed, $instruction->withClutch !== '' ? $instruction->withClutch : 'The gear for the speed reached; clutch up before '
+                .'the wheel turns.', 'A gear taken after the brake fits the speed; before it, it fights it.', 'Clutch down before the brake has done its '
+                .'work: coasting.', $instruction->likelyCause, $instruction->remedy, $instruction->drill))
                 ->spoken(
                     new Wording($chain->approach->pack, null), hasClutch: false,
                 ),
@@ -112,7 +114,8 @@ final class ApproachPlanner
         if ($slowing->runsAway()) {
             $found[] = new Warning(
                 'downhill-runs-away',
-                'Off the gas the car gains speed on this hill: hold it with a lower gear or a light brake from further out; the brake lights may then show before the signal.',
+                'Off the gas the car gains speed on this hill: hold it with a lower gear or a light brake from further out; the brake lights may then show '
+                    .'before the signal.',
                 ['natural_decel_mps2' => round($slowing->naturalMps2, 3)],
             );
         }
@@ -133,7 +136,8 @@ final class ApproachPlanner
         if ($sign?->inTime() === false) {
             $found[] = new Warning(
                 'sign-too-late',
-                'The sign can only be read when the mirrors should have begun: say the direction here, or let the learner take whatever way the lane they are in leads.',
+                'The sign can only be read when the mirrors should have begun: say the direction here, or let the learner take whatever way the lane they '
+                    .'are in leads.',
                 ['spare_s' => round($sign->spareSeconds, 2)],
             );
         }

@@ -17,7 +17,8 @@ enum Between: string
     {
         return match ($this) {
             self::OneAfterTheOther => "There is room for both, one after the other: up to {$speed} between them.",
-            self::PlanSecondFirst => 'There is room to stand between them, but not for a whole second routine: mirrors, lane and way of the second are settled before the first; the signal comes right after it.',
+            self::PlanSecondFirst => 'There is room to stand between them, but not for a whole second routine: mirrors, lane and way of the second are '
+                .'settled before the first; the signal comes right after it.',
             self::BothInOne => 'No whole car fits between them: go only when both can be done in one.',
         };
     }

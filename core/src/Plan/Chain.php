@@ -76,7 +76,8 @@ final readonly class Chain
     /** The latest moment for the signal with the margin spent. */
     public function signalLatestSeconds(): float
     {
-        return $this->approach->demand->signals === null ? $this->signalNeededSeconds : $this->signalNeededSeconds - ($this->timing->seenSeconds - $this->timing->seenLeastSeconds);
+        return $this->approach->demand->signals === null
+            ? $this->signalNeededSeconds : $this->signalNeededSeconds - ($this->timing->seenSeconds - $this->timing->seenLeastSeconds);
     }
 
     public function metres(float $seconds): float
@@ -123,7 +124,8 @@ final readonly class Chain
     private static function motion(Approach $approach, Timing $timing, Slowing $slowing, float $lineSpeed): Profile
     {
         $with = static fn (float $crawlS): Profile => ApproachMotion::profile(
-            $approach->speed->inMetresPerSecond(), $lineSpeed, $slowing, $timing->easingOffSeconds($approach->demand), $timing->gentleSeconds($approach->demand), $crawlS,
+            $approach->speed->inMetresPerSecond(), $lineSpeed, $slowing, $timing->easingOffSeconds($approach->demand),
+            $timing->gentleSeconds($approach->demand), $crawlS,
         );
         $usual = $with($timing->crawlSeconds);
         $wanted = $timing->lookSecondsAfterTheBrake($approach);

@@ -160,7 +160,8 @@ final readonly class Gears
         $from = $gear;
         foreach ($through as $to) {
             // Up in time: settled before steering, and while the lower gear still turns freely.
-            $up = max($to === 1 && $chain->lineSpeed->metresPerSecond > 0.0 ? self::BEFORE_THE_LOOK_S : $settled, self::whenSlowerThan($chain, self::FREELY * self::idleSpeed($chain, $box, $to)));
+            $up = max($to === 1 && $chain->lineSpeed->metresPerSecond > 0.0 ? self::BEFORE_THE_LOOK_S : $settled, self::whenSlowerThan($chain,
+                self::FREELY * self::idleSpeed($chain, $box, $to)));
             $down = self::downBy($chain, $box, $from, $to, $up, $changes);
             if ($changes !== [] && $to > 1 && $down - $takes < $up - 1e-6) {
                 // No time for one more: from the gear before straight to this one.

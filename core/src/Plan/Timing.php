@@ -68,7 +68,8 @@ final readonly class Timing
     {
         return new self(
             $this->mirrorsSeconds * $factor, $this->thinkSeconds * $factor, $this->thinkLeastSeconds * $factor, $this->seenSeconds * $factor,
-            $this->seenLeastSeconds * $factor, $this->leadSeconds * $factor, $this->driftSeconds * $factor, $this->gentleAloneSeconds * $factor, $this->marginSeconds * $factor,
+            $this->seenLeastSeconds * $factor, $this->leadSeconds * $factor, $this->driftSeconds * $factor, $this->gentleAloneSeconds * $factor,
+            $this->marginSeconds * $factor,
             $this->staleSeconds, $this->warnEarlierSeconds * $factor, $this->lookAndDecideSeconds * $factor, $this->crawlSeconds * $factor,
             $this->gearChangeSeconds, $this->settledSeconds, $this->directionSeconds, $this->readSignSeconds,
         );
@@ -83,7 +84,8 @@ final readonly class Timing
     /** Looking both ways and deciding, reckoned from the brake: where the gear is a step between them, that comes first. */
     public function lookSecondsAfterTheBrake(Approach $approach): float
     {
-        return $this->lookAndDecideSeconds + ($approach->practice->steps === StepCount::Six && $approach->vehicle->hasClutch() ? Gears::AFTER_THE_BRAKE_S : 0.0);
+        return $this->lookAndDecideSeconds + ($approach->practice->steps === StepCount::Six
+            && $approach->vehicle->hasClutch() ? Gears::AFTER_THE_BRAKE_S : 0.0);
     }
 
     /** Gentle until the sideways move is done, with the margin; without one for a moment only. */

@@ -11,7 +11,8 @@ use NobleTurn\Core\Trade\RoutineCode;
  * what was there. The one place of that rule; the database's own word for it (StandingMarks::only) and the interface's (queue/standing.ts)
  * are held to it by tests/answers/mark-log.json.
  *
- * @phpstan-type Row object{kind: string, slot: string, step: ?string, outcome: ?string, taught: ?string, out_of_order: bool|int, conditions: mixed, withdrawn: bool|int}
+ * @phpstan-type Row object{kind: string, slot: string, step: ?string, outcome: ?string, taught: ?string, out_of_order: bool|int, conditions: mixed,
+ *     withdrawn: bool|int}
  */
 final class MarkLog
 {

@@ -108,7 +108,8 @@ final readonly class GreatBritain implements RulePack
 
     public function deviceRule(): string
     {
-        return 'While the car moves, nobody who drives or supervises a learner may hold a phone or tablet here: press this key only on a device in a fixed mount, or with a clicker.';
+        return 'While the car moves, nobody who drives or supervises a learner may hold a phone or tablet here: press this key only on a device in a fixed '
+            .'mount, or with a clicker.';
     }
 
     public function deviceRuleSource(): Source

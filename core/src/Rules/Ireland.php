@@ -108,7 +108,8 @@ final readonly class Ireland implements RulePack
 
     public function deviceRule(): string
     {
-        return 'While the car moves, the driver may not hold a phone or tablet here. Be as strict with yourself: press this key only on a device in a fixed mount, or with a clicker.';
+        return 'While the car moves, the driver may not hold a phone or tablet here. Be as strict with yourself: press this key only on a device in a fixed '
+            .'mount, or with a clicker.';
     }
 
     public function deviceRuleSource(): Source

@@ -223,7 +223,8 @@ final readonly class NorthAmerica implements RulePack
 
     public function deviceRule(): string
     {
-        return 'Whether whoever supervises a learner may hold a phone or tablet while the car moves differs from state to state. Be strict: press this key only on a device in a fixed mount, or with a clicker.';
+        return 'Whether whoever supervises a learner may hold a phone or tablet while the car moves differs from state to state. Be strict: press this key '
+            .'only on a device in a fixed mount, or with a clicker.';
     }
 
     public function deviceRuleSource(): Source

@@ -46,7 +46,10 @@ final readonly class Practice
         return $this->answers[$question] ?? Practices::question($question)->default($this->pack);
     }
 
-    /** @return list<array{question: string, text: string, value: string, words: string, reason: string, says: string, step: string, moves: bool, needs_clutch: bool}> what was chosen and why, as far as it concerns a routine */
+    /**
+     * @return list<array{question: string, text: string, value: string, words: string, reason: string, says: string, step: string, moves: bool,
+     *     needs_clutch: bool}> what was chosen and why, as far as it concerns a routine
+     */
     public function choices(RoutineCode $routine): array
     {
         $chosen = [];
@@ -55,7 +58,8 @@ final readonly class Practice
                 $option = $question->option($this->answer($question->key));
                 $chosen[] = [
                     'question' => $question->key, 'text' => $question->text, 'value' => $option->value, 'words' => $option->words,
-                    'reason' => $option->reason, 'says' => $option->says, 'step' => $question->step->value, 'moves' => $question->moves, 'needs_clutch' => $question->needsClutch,
+                    'reason' => $option->reason, 'says' => $option->says, 'step' => $question->step->value, 'moves' => $question->moves,
+                    'needs_clutch' => $question->needsClutch,
                 ];
             }
         }

@@ -167,7 +167,8 @@ final class Practices
             ], moves: true),
             new Question('waiting', 'Waiting', Step::Speed, [...self::LIGHTS, R::QueueStop, R::RailCrossing], [
                 new Option(
-                    'by-length', 'A short wait [in gear|on the brake], a long one secured', 'The feet rest where the wait is long and are ready where it is not.',
+                    'by-length', 'A short wait [in gear|on the brake], a long one secured', 'The feet rest where the wait is long and are ready where '
+                        .'it is not.',
                     'A short wait: [in gear, |]foot brake. A long one: parking brake[ and neutral|].',
                 ),
                 new Option('in-gear', '[In gear, foot|Foot] brake', 'Ready at once when it changes.', 'Waiting [in gear |]with the foot brake held.'),

@@ -46,7 +46,8 @@ final readonly class Failure
 
     /**
      * @param  list<array{routine: string, step: string, marks: int, helped: int, learners: int}>  $steps
-     * @param  list<array{routine: string, step: string, other: string, helped: bool, rounds: int, other_helped: int}>  $pairs  of steps marked in the same rounds
+     * @param  list<array{routine: string, step: string, other: string, helped: bool, rounds: int,
+     *     other_helped: int}>  $pairs  of steps marked in the same rounds
      * @return list<self> those with enough marks first, most often helped first
      */
     public static function of(array $steps, array $pairs, RulePack $pack): array

@@ -36,7 +36,10 @@ final readonly class HoldsBack
 
     private const LEAST_DEFICIT = 0.4;
 
-    /** Of a deficit in many cells its squares count together, by this power of how many they are (chosen on simulated learners): a deep hole in a few comes before a little everywhere. */
+    /**
+     * Of a deficit in many cells its squares count together,
+     *     by this power of how many they are (chosen on simulated learners): a deep hole in a few comes before a little everywhere.
+     */
     private const BREADTH = 0.3;
 
     /**

@@ -79,7 +79,10 @@ final class Mode
         return max(0.0, ...array_map(abs(...), array_values($step)));
     }
 
-    /** @return array{array<int, float>, array<string, float>, array<int, array<int, float>>} slopes of shared and own parts, and the lower half of the shared parts' curvature */
+    /**
+     * @return array{array<int, float>, array<string, float>, array<int, array<int, float>>} slopes of shared and own parts,
+     *     and the lower half of the shared parts' curvature
+     */
     private function gather(): array
     {
         $gradient = array_map(static fn (float $precision, float $value): float => -$precision * $value, $this->rows->prior, $this->shared);

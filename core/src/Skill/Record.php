@@ -60,7 +60,10 @@ final readonly class Record
         return OwnRating::of($this->ratings, $this->evidence);
     }
 
-    /** @return array{never: list<RoutineCode>, shown: list<RoutineCode>, long: list<array{routine: RoutineCode, days: int}>} never done, only shown, and not done for long, longest first */
+    /**
+     * @return array{never: list<RoutineCode>, shown: list<RoutineCode>, long: list<array{routine: RoutineCode, days: int}>} never done, only shown,
+     *     and not done for long, longest first
+     */
     public function notDone(): array
     {
         $last = $marked = [];

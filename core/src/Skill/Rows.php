@@ -15,7 +15,9 @@ final class Rows
 {
     private const DAY_S = 86_400.0;
 
-    /** @var list<array{cell: string, parts: array<int, float>, rank: int, offset: float, weight: float}> parts by place in rising order, with what each counts */
+    /**
+     * @var list<array{cell: string, parts: array<int, float>, rank: int, offset: float, weight: float}> parts by place in rising order, with what each counts
+     */
     public array $rows = [];
 
     /** @var list<array{cell: string, parts: array<int, float>, target: float, precision: float}> an instructor's own overrulings: what the parts add up to */

@@ -60,7 +60,8 @@ final readonly class Vehicle
         $chassis = $this->chassis;
         $hitch = $this->trailers === [] ? 0.0 : $this->hitchOffsetMetres;
 
-        return [new Unit($chassis->wheelbaseMetres, $chassis->widthMetres, $chassis->frontOverhangMetres, $chassis->rearOverhangMetres, $hitch), ...$this->trailers];
+        return [new Unit($chassis->wheelbaseMetres, $chassis->widthMetres, $chassis->frontOverhangMetres, $chassis->rearOverhangMetres, $hitch),
+            ...$this->trailers];
     }
 
     /** Whether clutch and gear are steps of the learner's at all. */

@@ -44,7 +44,8 @@ function said(): array
         foreach ($takesPack ? RulePacks::codes() : [null] as $pack) {
             $asked = ($pack === null ? [] : ['pack' => $pack]) + $input;
             $swept = Inputs::SWEPT[$tool] ?? null;
-            foreach ([$asked, ...($swept === null ? [] : [array_diff_key($asked, [$swept[0] => 0]) + ['sweep' => array_combine(['field', 'from', 'to', 'step'], $swept)]])] as $question) {
+            foreach ([$asked, ...($swept === null ? [] : [array_diff_key($asked, [$swept[0] => 0]) + ['sweep' => array_combine(['field', 'from', 'to',
+                'step'], $swept)]])] as $question) {
                 try {
                     $answer = Toolbox::run($tool, $question);
                 } catch (BadInput $bad) {

@@ -17,12 +17,14 @@ use NobleTurn\Core\Tests\Approaches;
 use NobleTurn\Core\Vehicle\DemoVehicles;
 
 /** @param  list<Neighbour>  $seen */
-function joinPlan(float $length = 250.0, float $entry = 13.4, float $main = 25.0, array $seen = [], string $car = 'small-petrol-hatch', ?RulePack $pack = null): JoinPlan
+function joinPlan(float $length = 250.0, float $entry = 13.4, float $main = 25.0, array $seen = [], string $car = 'small-petrol-hatch',
+    ?RulePack $pack = null): JoinPlan
 {
     $slip = new Slip($length, Gradient::ofRiseOverRun(0.0), 0.0, min($length, 170.0), $length, true);
     $vehicle = DemoVehicles::byId($car);
 
-    return new JoinPlan(new Joining($slip, $vehicle, min(3, $vehicle->gearbox->topGear()), $entry, $main, $main, new Room(1.0, $vehicle->length->inMetres()), $seen), $pack ?? new GreatBritain);
+    return new JoinPlan(new Joining($slip, $vehicle, min(3, $vehicle->gearbox->topGear()), $entry, $main, $main, new Room(1.0, $vehicle->length->inMetres()),
+        $seen), $pack ?? new GreatBritain);
 }
 
 it('looks into the mirror first and over the shoulder three times, each nearer to where we join', function (): void {
@@ -37,7 +39,8 @@ it('looks into the mirror first and over the shoulder three times, each nearer t
             $grows = $seconds;
             sort($grows);
             expect($places)->toBe($falls, "{$length} m")->and($seconds)->toBe($grows)
-                ->and(array_map(static fn (Glance $glance): string => $glance->at, $glances))->toBe(["{$off}-mirror", "{$off}-shoulder", "{$off}-shoulder", "{$off}-shoulder"])
+                ->and(array_map(static fn (Glance $glance): string => $glance->at, $glances))->toBe(["{$off}-mirror", "{$off}-shoulder", "{$off}-shoulder",
+                    "{$off}-shoulder"])
                 ->and($places[3])->toBeGreaterThanOrEqual($plan->joining->slip->joinAtMetres());
             foreach ($glances as $glance) {
                 expect($glance->coversMetres)->toEqualWithDelta(JoinPlan::GLANCE_S * $plan->run->mpsAt($glance->placeMetres), 1e-9);
@@ -49,7 +52,8 @@ it('looks into the mirror first and over the shoulder three times, each nearer t
 it('drives the run it draws: places, speeds and seconds of one motion, gears that only rise', function (): void {
     for ($seed = 1; $seed <= 60; $seed++) {
         $draw = new Approaches($seed);
-        $plan = joinPlan($draw->number(90, 500), $draw->number(6, 18), $draw->number(19, 31), car: $draw->one(['small-petrol-hatch', 'loaded-van', 'small-electric']));
+        $plan = joinPlan($draw->number(90, 500), $draw->number(6, 18), $draw->number(19, 31), car: $draw->one(['small-petrol-hatch', 'loaded-van',
+            'small-electric']));
         $columns = $plan->run->columns;
         for ($i = 1, $n = count($columns['time_s']); $i < $n; $i++) {
             $took = $columns['time_s'][$i] - $columns['time_s'][$i - 1];
@@ -66,7 +70,8 @@ it('decides by where the first way worth choosing closes, and not at all where n
     $plan = joinPlan(seen: $far);
     $open = array_filter($plan->waysIn, static fn (WayIn $wayIn): bool => $wayIn->feasible);
     expect($plan->best)->not->toBeNull()->and($open)->not->toBe([])
-        ->and($plan->decideByMetres())->toBeLessThanOrEqual($plan->joining->slip->chooseFromMetres())->toBeGreaterThanOrEqual($plan->joining->slip->joinAtMetres());
+        ->and($plan->decideByMetres())->toBeLessThanOrEqual($plan->joining->slip->chooseFromMetres())->toBeGreaterThanOrEqual($plan->joining->slip
+        ->joinAtMetres());
     // Bumper to bumper beside us: nothing opens.
     $wall = array_map(static fn (int $i): Neighbour => new Neighbour("car {$i}", 9.0 * $i, 25.0), range(-14, 12));
     $shut = joinPlan(seen: $wall);

@@ -16,7 +16,8 @@ use NobleTurn\Core\Trade\Surface;
 use NobleTurn\Core\Vehicle\DemoVehicles;
 
 /** @param  array<string, string>  $answers */
-function leaving(Leaving $leaving, array $answers = [], ?Side $next = null, int $lanes = 1, string $car = 'small-petrol-hatch', ?RulePack $pack = null): LeavePlan
+function leaving(Leaving $leaving, array $answers = [], ?Side $next = null, int $lanes = 1, string $car = 'small-petrol-hatch',
+    ?RulePack $pack = null): LeavePlan
 {
     $pack ??= new GreatBritain;
 
@@ -89,7 +90,8 @@ it('takes the lane of the turn to come where it is to the off side and no room i
 
 it('changes down once before the line, and never without a clutch', function (): void {
     $leaving = new Leaving(31.0, 250.0, 4.0, null, 40.0, null);
-    $gears = static fn (string $car): array => array_values(array_filter(leaving($leaving, car: $car)->events(), static fn (LeaveEvent $event): bool => $event->kind === LeaveEventKind::Gear));
+    $gears = static fn (string $car): array => array_values(array_filter(leaving($leaving, car: $car)->events(),
+        static fn (LeaveEvent $event): bool => $event->kind === LeaveEventKind::Gear));
     expect($gears('small-petrol-hatch'))->toHaveCount(1)
         ->and($gears('small-petrol-hatch')[0]->gear)->toBe(2)
         ->and($gears('small-petrol-hatch')[0]->placeMetres)->toBeLessThan(250.0)

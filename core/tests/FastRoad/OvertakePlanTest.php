@@ -39,7 +39,8 @@ it('says go, then wait, then drop back as the view grows shorter, each once', fu
 it('drops back from what is never done, whatever is seen', function (): void {
     // Up a steep hill in a loaded van with hardly a difference to the limit.
     $plan = overtakePlan(overtaking(21.5, 22.0, 0.14, car: 'loaded-van'), 3000.0);
-    expect($plan->overtaking->seconds)->toBeNull()->and($plan->verdict)->toBe('drop-back')->and($plan->rpmAtEnd())->toBeNull()->and($plan->overRevs())->toBeFalse()
+    expect($plan->overtaking->seconds)->toBeNull()->and($plan->verdict)->toBe('drop-back')->and($plan->rpmAtEnd())->toBeNull()->and($plan->overRevs())
+        ->toBeFalse()
         ->and(array_column($plan->steps(), 'step'))->toBe(['mirrors', 'position', 'gear', 'mirrors', 'signal', 'speed']);
 });
 
@@ -60,7 +61,8 @@ it('keeps the order of the steps in time, on the side that traffic there leaves 
 });
 
 it('says where the gear held runs out, and that little is gained by little more speed', function (): void {
-    expect(overtakePlan(new Overtaking(DemoVehicles::byId('small-petrol-hatch'), Gradient::ofRiseOverRun(0.0), 2, 15.0, 16.5, 31.0, 26.8, false), null)->overRevs())->toBeTrue()
+    expect(overtakePlan(new Overtaking(DemoVehicles::byId('small-petrol-hatch'), Gradient::ofRiseOverRun(0.0), 2, 15.0, 16.5, 31.0, 26.8, false),
+        null)->overRevs())->toBeTrue()
         ->and(overtakePlan(overtaking(15.0), null)->overRevs())->toBeFalse()
         ->and(overtakePlan(overtaking(22.4), null)->gainsLittle())->toBeTrue()
         ->and(overtakePlan(overtaking(22.2), null)->gainsLittle())->toBeFalse();

@@ -23,14 +23,16 @@ use NobleTurn\Core\Rules\Practice;
 /** A roundabout of four arms with two unmarked lanes, gone round from the first arm to another. */
 function laneRoute(int $exit, int $inLane = 1, ?Onward $onward = null, SignsBefore $signs = new SignsBefore): LaneRoute
 {
-    $arms = array_map(static fn (string $name, float $angle): Arm => new Arm($name, $angle, [[], []], 2, [], null), ['home', 'A', 'B', 'C'], [0.0, 90.0, 180.0, 270.0]);
+    $arms = array_map(static fn (string $name, float $angle): Arm => new Arm($name, $angle, [[], []], 2, [], null), ['home', 'A', 'B', 'C'], [0.0, 90.0,
+        180.0, 270.0]);
     $pack = new GreatBritain;
     $question = new LaneQuestion(
         $pack, new Ring($arms, 2, [], []), new Trip($exit, 90.0 * $exit, false, null, null, new Costs([]), $onward), 18.0, false, Layout::Roundabout,
         Speed::ofMilesPerHour(30.0), $inLane,
     );
     $way = ['left', 'ahead', 'right'][$exit - 1];
-    $plan = ApproachPlanner::plan(ApproachReader::read(new Values(['routine' => 'roundabout', 'exit' => $way, 'pack' => 'gb', 'limit' => Speed::ofMilesPerHour(30.0)])));
+    $plan = ApproachPlanner::plan(ApproachReader::read(new Values(['routine' => 'roundabout', 'exit' => $way, 'pack' => 'gb',
+        'limit' => Speed::ofMilesPerHour(30.0)])));
     $routes = $question->routes();
 
     return new LaneRoute($question, $routes[array_key_first($routes)], new Practice([], $pack), $plan, $signs);
@@ -54,7 +56,8 @@ it('meets everything in the order of time, from the first sign to the exit', fun
 })->with([1, 2, 3]);
 
 it('signals for the exit past the one before it, and on the approach by the clock', function (): void {
-    $signals = static fn (int $exit): array => array_map(static fn (array $signal): array => [$signal['where'], $signal['side']?->value], laneRoute($exit)->signals);
+    $signals = static fn (int $exit): array => array_map(static fn (array $signal): array => [$signal['where'], $signal['side']?->value],
+        laneRoute($exit)->signals);
     expect($signals(1))->toBe([['approach', 'left']])
         ->and($signals(2))->toBe([['approach', null], ['A', 'left']])
         ->and($signals(3))->toBe([['approach', 'right'], ['B', 'left']]);

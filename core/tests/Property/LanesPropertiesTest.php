@@ -277,51 +277,54 @@ it('tells what is met in the order of time, with our lane taken before the mirro
     }
 });
 
-it('moves nobody sideways on the roundabout before mirrors and signal of that move, and out only past the exit before ours unless two lanes are to be crossed', function (): void {
-    $moves = $outward = 0;
-    for ($seed = 1; $seed <= 400; $seed++) {
-        $draw = new Approaches($seed);
-        $count = $draw->one([3, 4, 5, 6]);
-        $lanes = $draw->one([1, 2, 3, 4]);
-        $names = array_map(static fn (int $i): string => "a{$i}", range(0, $count - 1));
-        $arms = array_map(static fn (int $i): array => [
-            'name' => $names[$i], 'angle_deg' => $i * 360 / $count, 'exit_lanes' => $draw->one([1, 1, 2]),
-            'approach_lanes' => array_map(static fn (): array => ['to' => $draw->one([[], [], $names])], range(1, $lanes)),
-        ], range(0, $count - 1));
-        $input = [
-            'arms' => $arms, 'from' => 'a0', 'to' => $draw->one($names), 'spirals_by_paint' => $draw->one([true, false]), 'passing' => $draw->one([true, false]),
-            'mini' => $draw->one([true, false]), 'ring_radius_m' => $draw->number(4, 40),
-            'practice' => ['roundabout_signal' => $draw->one(['rule', 'rule-with-check', 'none-if-misleading'])],
-        ];
-        if (Ask::refusal('lanes', $input) !== []) {
-            continue;
-        }
-        $way = Ask::tool('lanes', $input);
-        $on = $way['signals'][0]['side'];
-        $looked = $on === null ? [] : [$on => true];
-        $signalled = null;
-        foreach ($way['met'] as $row) {
-            if ($row['kind'] === 'mirrors') {
-                $looked = array_fill_keys(array_filter(['left', 'right'], static fn (string $side): bool => in_array("{$side}-mirror", $row['mirrors'], true)), true);
+it('moves nobody sideways on the roundabout before mirrors and signal of that move, and out only past the exit before ours unless two lanes are to '
+    .'be crossed', function (): void {
+        $moves = $outward = 0;
+        for ($seed = 1; $seed <= 400; $seed++) {
+            $draw = new Approaches($seed);
+            $count = $draw->one([3, 4, 5, 6]);
+            $lanes = $draw->one([1, 2, 3, 4]);
+            $names = array_map(static fn (int $i): string => "a{$i}", range(0, $count - 1));
+            $arms = array_map(static fn (int $i): array => [
+                'name' => $names[$i], 'angle_deg' => $i * 360 / $count, 'exit_lanes' => $draw->one([1, 1, 2]),
+                'approach_lanes' => array_map(static fn (): array => ['to' => $draw->one([[], [], $names])], range(1, $lanes)),
+            ], range(0, $count - 1));
+            $input = [
+                'arms' => $arms, 'from' => 'a0', 'to' => $draw->one($names), 'spirals_by_paint' => $draw->one([true, false]), 'passing' => $draw->one([true,
+                    false]),
+                'mini' => $draw->one([true, false]), 'ring_radius_m' => $draw->number(4, 40),
+                'practice' => ['roundabout_signal' => $draw->one(['rule', 'rule-with-check', 'none-if-misleading'])],
+            ];
+            if (Ask::refusal('lanes', $input) !== []) {
+                continue;
             }
-            if ($row['kind'] === 'signal') {
-                expect($looked)->toHaveKey($row['side'], "seed {$seed}: a signal before its mirrors");
-                $signalled = $row['side'];
-            }
-            if (in_array($row['kind'], ['move', 'spiral'], true)) {
-                $moves++;
-                expect($looked)->toHaveKey($row['side'], "seed {$seed}: a move before its mirrors");
-                if ($row['kind'] === 'move') {
-                    expect($signalled)->toBe($row['side'], "seed {$seed}: a move before its signal");
+            $way = Ask::tool('lanes', $input);
+            $on = $way['signals'][0]['side'];
+            $looked = $on === null ? [] : [$on => true];
+            $signalled = null;
+            foreach ($way['met'] as $row) {
+                if ($row['kind'] === 'mirrors') {
+                    $looked = array_fill_keys(array_filter(['left', 'right'], static fn (string $side): bool => in_array("{$side}-mirror", $row['mirrors'],
+                        true)), true);
+                }
+                if ($row['kind'] === 'signal') {
+                    expect($looked)->toHaveKey($row['side'], "seed {$seed}: a signal before its mirrors");
+                    $signalled = $row['side'];
+                }
+                if (in_array($row['kind'], ['move', 'spiral'], true)) {
+                    $moves++;
+                    expect($looked)->toHaveKey($row['side'], "seed {$seed}: a move before its mirrors");
+                    if ($row['kind'] === 'move') {
+                        expect($signalled)->toBe($row['side'], "seed {$seed}: a move before its signal");
+                    }
                 }
             }
+            $out = array_filter($way['path'], static fn (array $stretch): bool => $stretch['action'] === 'move-out');
+            $outward += count($out);
+            foreach ($out as $stretch) {
+                $isLast = $stretch['sector'] === array_key_last($way['path']);
+                expect($isLast || $stretch['to_lane'] > 1 || count($out) > 1)->toBeTrue("seed {$seed}: out too early");
+            }
         }
-        $out = array_filter($way['path'], static fn (array $stretch): bool => $stretch['action'] === 'move-out');
-        $outward += count($out);
-        foreach ($out as $stretch) {
-            $isLast = $stretch['sector'] === array_key_last($way['path']);
-            expect($isLast || $stretch['to_lane'] > 1 || count($out) > 1)->toBeTrue("seed {$seed}: out too early");
-        }
-    }
-    expect($moves)->toBeGreaterThan(30)->and($outward)->toBeGreaterThan(10);
-});
+        expect($moves)->toBeGreaterThan(30)->and($outward)->toBeGreaterThan(10);
+    });

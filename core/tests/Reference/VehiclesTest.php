@@ -69,7 +69,8 @@ it('gives the radii of half, three quarters and a whole turn of the wheel', func
 
 it('steers its outer front wheel round half its turning circle at full lock', function (string $id): void {
     $chassis = DemoVehicles::byId($id)->chassis;
-    expect(2.0 * hypot($chassis->minimumRadiusMetres() + $chassis->trackMetres / 2.0, $chassis->wheelbaseMetres))->toEqualWithDelta($chassis->turningCircleMetres, 1e-9);
+    expect(2.0 * hypot($chassis->minimumRadiusMetres() + $chassis->trackMetres / 2.0,
+        $chassis->wheelbaseMetres))->toEqualWithDelta($chassis->turningCircleMetres, 1e-9);
     expect(Corner::of($chassis, $chassis->minimumRadiusMetres(), M_PI_2, null)->turns())->toBeLessThan(2.5);
 })->with(['small-petrol-hatch', 'loaded-van', 'rigid-lorry', 'articulated-lorry']);
 

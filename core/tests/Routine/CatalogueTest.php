@@ -54,7 +54,8 @@ it('explains every step of every card with a whole sentence of its own and nothi
             }
         }
         expect(count(array_unique($said)))->toBe(count($said), "{$which} says something twice");
-        foreach ([$card->title, $card->where, $card->direction, $card->afterwards, $card->sectionTitle, ...array_merge([], ...array_values($card->says)), ...array_merge([], ...array_map(static fn ($variant): array => [$variant->name, $variant->changes], $card->variants))] as $text) {
+        foreach ([$card->title, $card->where, $card->direction, $card->afterwards, $card->sectionTitle, ...array_merge([], ...array_values($card->says)),
+            ...array_merge([], ...array_map(static fn ($variant): array => [$variant->name, $variant->changes], $card->variants))] as $text) {
             expect($text)->not->toBe('')->not->toMatch('/[{}]|NaN|  /', $which);
         }
         if (str_ends_with($which, 'automatic')) {

@@ -165,7 +165,8 @@ it('writes every card and every question of practice in the words, units and sou
             }
         }
     }
-    foreach ([$pack->numberRuleName(), $pack->deviceRule(), ...array_map(static fn ($figure): string => "{$figure->name}: {$figure->value}", $pack->code() === 'coast' ? $pack->figures() : [])] as $text) {
+    foreach ([$pack->numberRuleName(), $pack->deviceRule(), ...array_map(static fn ($figure): string => "{$figure->name}: {$figure->value}",
+        $pack->code() === 'coast' ? $pack->figures() : [])] as $text) {
         if (preg_match($foreign, $text, $word) === 1) {
             $found["{$word[1]}: {$text}"] = 'the pack itself';
         }

@@ -29,7 +29,8 @@ function sentencesOf(Card $card): array
 Scenes::show('in an automatic, or with hand controls, no sentence speaks of clutch, gear or biting point', function (): void {
     $words = '/clutch|\bgears?\b|biting|\bneutral\b|\bstall/i';
     foreach (RulePacks::all() as $pack) {
-        foreach ([[], ['gears' => 'sequential', 'gear_at_line' => 'first-on-the-move', 'clutch' => 'last-lengths', 'waiting' => 'in-gear', 'setting_off' => 'biting-first']] as $answers) {
+        foreach ([[], ['gears' => 'sequential', 'gear_at_line' => 'first-on-the-move', 'clutch' => 'last-lengths', 'waiting' => 'in-gear',
+            'setting_off' => 'biting-first']] as $answers) {
             foreach (Catalogue::codes($pack, hasClutch: false) as $code) {
                 foreach (sentencesOf(Card::of($code, $pack, new Practice($answers, $pack), hasClutch: false)) as $sentence) {
                     expect(preg_match($words, $sentence))->toBe(0, "{$pack->code()} {$code->value}: {$sentence}")->and($sentence)->not->toContain('|');
@@ -60,15 +61,17 @@ Scenes::show('on ice down a hill of 12 % nothing stops the car for an amber ligh
 Scenes::show('a gap that easing off would not open before one is in the car ahead has no time to open: brake', function (): void {
     $follow = static fn (array $more): array => Ask::tool('following', ['speed_mph' => 60, 'gap_s' => 1.0, ...$more]);
     $slow = $follow(['leader_speed_mph' => 20]);
-    expect($slow['least_gap_m'])->toBeLessThan(0.0)->and($slow['seconds_to_open_gap'])->toBeNull()->and(array_column($slow['warnings'], 'code'))->toContain('brake')
+    expect($slow['least_gap_m'])->toBeLessThan(0.0)->and($slow['seconds_to_open_gap'])->toBeNull()->and(array_column($slow['warnings'],
+        'code'))->toContain('brake')
         ->and($follow([])['seconds_to_open_gap'])->toBeGreaterThan(0.0);
 });
 
-Scenes::show('the longest articulated lorry that is allowed turns between its circles of 12.5 and 5.3 m; steering out of it its tail needs a little more', function (): void {
-    // EU directive 96/53/EC: the whole combination within 12.50 m and 5.30 m.
-    $turn = static fn (bool $out): array => Ask::tool('swept-path', [
-        'vehicle' => 'articulated-lorry', 'path' => ['radius_m' => 10.8, 'angle_deg' => 360, 'straight_out' => $out],
-    ]);
-    expect($turn(false)['outer_radius_max_m'])->toBeLessThanOrEqual(12.5)->and($turn(false)['inner_radius_min_m'])->toBeGreaterThanOrEqual(5.3)
-        ->and($turn(true)['outer_radius_max_m'])->toBeGreaterThan($turn(false)['outer_radius_max_m']);
-});
+Scenes::show('the longest articulated lorry that is allowed turns between its circles of 12.5 and 5.3 m; steering out of it its tail needs a '
+    .'little more', function (): void {
+        // EU directive 96/53/EC: the whole combination within 12.50 m and 5.30 m.
+        $turn = static fn (bool $out): array => Ask::tool('swept-path', [
+            'vehicle' => 'articulated-lorry', 'path' => ['radius_m' => 10.8, 'angle_deg' => 360, 'straight_out' => $out],
+        ]);
+        expect($turn(false)['outer_radius_max_m'])->toBeLessThanOrEqual(12.5)->and($turn(false)['inner_radius_min_m'])->toBeGreaterThanOrEqual(5.3)
+            ->and($turn(true)['outer_radius_max_m'])->toBeGreaterThan($turn(false)['outer_radius_max_m']);
+    });

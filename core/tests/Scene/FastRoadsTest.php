@@ -26,48 +26,54 @@ function shortOf(array $answer): ?float
     return $answer['best'] === null ? null : $answer['options'][$answer['best']]['short_mps'] / MPH;
 }
 
-Scenes::show('a short slip, 35 to 50 mph, three cars beside it: off the gas first, then gas, and in behind the second at the traffic’s speed, never at walking pace', function (): void {
-    $answer = joinScene(150, 35, 50, [[40, 50], [-20, 50], [-80, 50]]);
-    $best = $answer['options'][$answer['best']];
-    expect(shortOf($answer))->toBeLessThan(5.05)->and($best['accel_mps2'])->toBeLessThan(0.0)->and($best['then_mps2'])->toBeGreaterThan(0.8)
-        ->and($best['behind_of'])->toBe('vehicle 2')->and($best['ahead_of'])->toBe('vehicle 3')->and($answer['message'])->toContain('ease off')->toContain('then gain speed');
-});
+Scenes::show('a short slip, 35 to 50 mph, three cars beside it: off the gas first, then gas, and in behind the second at the traffic’s speed, never at '
+    .'walking pace', function (): void {
+        $answer = joinScene(150, 35, 50, [[40, 50], [-20, 50], [-80, 50]]);
+        $best = $answer['options'][$answer['best']];
+        expect(shortOf($answer))->toBeLessThan(5.05)->and($best['accel_mps2'])->toBeLessThan(0.0)->and($best['then_mps2'])->toBeGreaterThan(0.8)
+            ->and($best['behind_of'])->toBe('vehicle 2')->and($best['ahead_of'])->toBe('vehicle 3')->and($answer['message'])->toContain('ease off')
+            ->toContain('then gain speed');
+    });
 
-Scenes::show('keeping right, a ramp of 900 ft, 35 to 65, a car ahead and one behind: within 10 mph of the traffic, and what is short is said', function (): void {
-    $answer = joinScene(274.32, 35, 65, [[30, 65], [-40, 65]], ['pack' => 'na']);
-    expect(shortOf($answer))->toBeLessThanOrEqual(10.0)->and($answer['speed_short_mps'])->toEqualWithDelta(shortOf($answer) * MPH, 0.01)
-        ->and(array_column($answer['warnings'], 'code'))->toContain('joins-slowly');
-});
+Scenes::show('keeping right, a ramp of 900 ft, 35 to 65, a car ahead and one behind: within 10 mph of the traffic, and what is '
+    .'short is said', function (): void {
+        $answer = joinScene(274.32, 35, 65, [[30, 65], [-40, 65]], ['pack' => 'na']);
+        expect(shortOf($answer))->toBeLessThanOrEqual(10.0)->and($answer['speed_short_mps'])->toEqualWithDelta(shortOf($answer) * MPH, 0.01)
+            ->and(array_column($answer['warnings'], 'code'))->toContain('joins-slowly');
+    });
 
-Scenes::show('whatever stands beside a slip road, the best way in is within 10 mph of the traffic, or it is the slip’s fault, or there is no gap: then who joins gives way', function (): void {
-    $seen = ['good' => 0, 'short' => 0, 'fault' => 0, 'no gap' => 0];
-    foreach ([100, 150, 200, 300] as $slip) {
-        foreach ([20, 30, 40] as $entry) {
-            foreach ([50, 60, 70] as $main) {
-                foreach ([-60, -20, 20, 60, 100, 140] as $at) {
-                    $answer = joinScene($slip, $entry, $main, [[$at, $main], [$at - 60, $main], [$at - 120, $main]]);
-                    $short = shortOf($answer);
-                    $codes = array_column($answer['warnings'], 'code');
-                    $seen[match (true) {
-                        $short === null => $answer['fault_of_slip'] === null ? 'no gap' : 'fault', $short <= 5.01 => 'good', default => 'short'
-                    }]++;
-                    expect($short ?? 0.0)->toBeLessThanOrEqual(10.01)->and($short !== null || array_intersect($codes, ['no-gap-seen', 'fault-of-slip', 'too-slow-for-the-road']) !== [])->toBeTrue()
-                        ->and($answer['fault_of_slip'] === null || str_contains($answer['fault_of_slip'], 'who joins gives way'))->toBeTrue();
-                    if ($short !== null && $short > 5.01) {
-                        expect(array_intersect(['joins-slowly', 'not-quite-the-speed'], $codes))->not->toBe([]);
+Scenes::show('whatever stands beside a slip road, the best way in is within 10 mph of the traffic, or it is the slip’s fault, or there is no gap: then who '
+    .'joins gives way', function (): void {
+        $seen = ['good' => 0, 'short' => 0, 'fault' => 0, 'no gap' => 0];
+        foreach ([100, 150, 200, 300] as $slip) {
+            foreach ([20, 30, 40] as $entry) {
+                foreach ([50, 60, 70] as $main) {
+                    foreach ([-60, -20, 20, 60, 100, 140] as $at) {
+                        $answer = joinScene($slip, $entry, $main, [[$at, $main], [$at - 60, $main], [$at - 120, $main]]);
+                        $short = shortOf($answer);
+                        $codes = array_column($answer['warnings'], 'code');
+                        $seen[match (true) {
+                            $short === null => $answer['fault_of_slip'] === null ? 'no gap' : 'fault', $short <= 5.01 => 'good', default => 'short'
+                        }]++;
+                        expect($short ?? 0.0)->toBeLessThanOrEqual(10.01)->and($short !== null || array_intersect($codes, ['no-gap-seen', 'fault-of-slip',
+                            'too-slow-for-the-road']) !== [])->toBeTrue()
+                            ->and($answer['fault_of_slip'] === null || str_contains($answer['fault_of_slip'], 'who joins gives way'))->toBeTrue();
+                        if ($short !== null && $short > 5.01) {
+                            expect(array_intersect(['joins-slowly', 'not-quite-the-speed'], $codes))->not->toBe([]);
+                        }
                     }
                 }
             }
         }
-    }
-    expect(min($seen))->toBeGreaterThan(3)->and($seen['good'])->toBeGreaterThan(50);
-});
+        expect(min($seen))->toBeGreaterThan(3)->and($seen['good'])->toBeGreaterThan(50);
+    });
 
 Scenes::show('a slip too short for the car says at which speed it would have to begin, and that beginning there does', function (): void {
     $answer = joinScene(90, 20, 60);
     expect($answer['best'])->toBeNull()->and($answer['fault_of_slip'])->toMatch('/Begin the slip road at \d+ mph/');
     preg_match('/Begin the slip road at (\d+) mph/', $answer['fault_of_slip'], $said);
-    expect(shortOf(joinScene(90, (int) $said[1] + 1, 60)))->toBeLessThan(5.5)->and(shortOf(joinScene(90, (int) $said[1] - 4, 60)) ?? 99.0)->toBeGreaterThan(5.0);
+    expect(shortOf(joinScene(90, (int) $said[1] + 1, 60)))->toBeLessThan(5.5)->and(shortOf(joinScene(90, (int) $said[1] - 4,
+        60)) ?? 99.0)->toBeGreaterThan(5.0);
 });
 
 Scenes::show('traffic slower than we are, a queue or a temporary limit, gets an answer: down to it on the slip, then in as it rolls', function (): void {
@@ -98,17 +104,18 @@ Scenes::show('a car ahead on the slip: fall back first, and look over the should
         ->and(array_column($with(20, 30)['warnings'], 'code'))->toContain('hold-back')->and($with(20, 30)['glances'][1]['why'])->toContain('room for it');
 });
 
-Scenes::show('somebody seems to move over, or to leave across us: that counts only once it is done, and the answer says what it would change', function (): void {
-    $ask = static fn (string $intends): array => Ask::tool('join', [
-        'slip_length_m' => 250, 'entry_speed_mph' => 35, 'main_speed_mph' => 60,
-        'vehicles' => [['distance_m' => -5, 'speed_mph' => 60, 'name' => 'the lorry', 'intends' => $intends, 'length_m' => 16.5]],
-    ]);
-    [$stays, $moves, $leaves] = [$ask('stays'), $ask('moves-over'), $ask('leaves')];
-    expect($moves['options'])->toBe($stays['options'])->and($leaves['options'])->toBe($stays['options']);
-    $said = array_column($moves['warnings'], 'message', 'code');
-    expect($said['moves-over'])->toContain('only once it has')->toMatch('/\d+ mph|nothing for us/')
-        ->and(array_column($leaves['warnings'], 'code'))->toContain('leaves')->and(array_column($stays['warnings'], 'code'))->not->toContain('moves-over');
-});
+Scenes::show('somebody seems to move over, or to leave across us: that counts only once it is done, and the answer says what it '
+    .'would change', function (): void {
+        $ask = static fn (string $intends): array => Ask::tool('join', [
+            'slip_length_m' => 250, 'entry_speed_mph' => 35, 'main_speed_mph' => 60,
+            'vehicles' => [['distance_m' => -5, 'speed_mph' => 60, 'name' => 'the lorry', 'intends' => $intends, 'length_m' => 16.5]],
+        ]);
+        [$stays, $moves, $leaves] = [$ask('stays'), $ask('moves-over'), $ask('leaves')];
+        expect($moves['options'])->toBe($stays['options'])->and($leaves['options'])->toBe($stays['options']);
+        $said = array_column($moves['warnings'], 'message', 'code');
+        expect($said['moves-over'])->toContain('only once it has')->toMatch('/\d+ mph|nothing for us/')
+            ->and(array_column($leaves['warnings'], 'code'))->toContain('leaves')->and(array_column($stays['warnings'], 'code'))->not->toContain('moves-over');
+    });
 
 /**
  * @param  array<string, mixed>  $more
@@ -119,36 +126,40 @@ function leaveScene(float $main, float $slip, array $more = []): array
     return Ask::tool('leave', ['main_speed_mph' => $main, 'slip_length_m' => $slip, ...$more]);
 }
 
-Scenes::show('off at 60 onto a slip of 110 m with a tight bend after 60: the brake begins with the slip; where even that is too hard it is said, with how much would have to go before', function (): void {
-    $tight = leaveScene(60, 110, ['bend_from_m' => 60, 'bend_radius_m' => 25]);
-    expect($tight['brake_from_m'])->toEqual(0.0)->and($tight['verdict'])->toBe('harsh')->and($tight['peak_decel_mps2'])->toBeLessThan(7.0)
-        ->and($tight['shed_before_mps'])->toBeGreaterThan(3.0)->and(array_column($tight['warnings'], 'message', 'code')['harsh-braking'])->toMatch('/about \d+ mph would have to go/');
-    // With that gone, the brake stays firm.
-    $slower = leaveScene(60 - $tight['shed_before_mps'] / MPH - 0.3, 110, ['bend_from_m' => 60, 'bend_radius_m' => 25]);
-    expect($slower['verdict'])->toBe('firm')->and($slower['shed_before_mps'])->toEqual(0.0);
-});
+Scenes::show('off at 60 onto a slip of 110 m with a tight bend after 60: the brake begins with the slip; where even that is too hard it is said, with how '
+    .'much would have to go before', function (): void {
+        $tight = leaveScene(60, 110, ['bend_from_m' => 60, 'bend_radius_m' => 25]);
+        expect($tight['brake_from_m'])->toEqual(0.0)->and($tight['verdict'])->toBe('harsh')->and($tight['peak_decel_mps2'])->toBeLessThan(7.0)
+            ->and($tight['shed_before_mps'])->toBeGreaterThan(3.0)->and(array_column($tight['warnings'], 'message',
+                'code')['harsh-braking'])->toMatch('/about \d+ mph would have to go/');
+        // With that gone, the brake stays firm.
+        $slower = leaveScene(60 - $tight['shed_before_mps'] / MPH - 0.3, 110, ['bend_from_m' => 60, 'bend_radius_m' => 25]);
+        expect($slower['verdict'])->toBe('firm')->and($slower['shed_before_mps'])->toEqual(0.0);
+    });
 
-Scenes::show('slow before the bend, not in it, whatever its radius: a little tighter asks a little more and never turns an even brake into a harsh one', function (): void {
-    foreach ([[70, 250], [60, 200], [50, 150]] as [$main, $slip]) {
-        foreach (['bend_radius_m' => range(200, 40, -1), 'bend_from_m' => range(60, $slip - 50, 1)] as $field => $values) {
-            $before = null;
-            foreach ($values as $value) {
-                $answer = leaveScene($main, $slip, [$field => $value] + ['bend_radius_m' => 80, 'bend_from_m' => $slip / 2, 'end_speed_mph' => 15]);
-                if ($before !== null) {
-                    expect(abs($answer['peak_decel_mps2'] - $before['peak_decel_mps2']))->toBeLessThan(0.25, "{$main} {$slip} {$field} {$value}")
-                        ->and(abs($answer['brake_from_m'] - $before['brake_from_m']))->toBeLessThan(3.5);
+Scenes::show('slow before the bend, not in it, whatever its radius: a little tighter asks a little more and never turns an even brake into a '
+    .'harsh one', function (): void {
+        foreach ([[70, 250], [60, 200], [50, 150]] as [$main, $slip]) {
+            foreach (['bend_radius_m' => range(200, 40, -1), 'bend_from_m' => range(60, $slip - 50, 1)] as $field => $values) {
+                $before = null;
+                foreach ($values as $value) {
+                    $answer = leaveScene($main, $slip, [$field => $value] + ['bend_radius_m' => 80, 'bend_from_m' => $slip / 2, 'end_speed_mph' => 15]);
+                    if ($before !== null) {
+                        expect(abs($answer['peak_decel_mps2'] - $before['peak_decel_mps2']))->toBeLessThan(0.25, "{$main} {$slip} {$field} {$value}")
+                            ->and(abs($answer['brake_from_m'] - $before['brake_from_m']))->toBeLessThan(3.5);
+                    }
+                    $before = $answer;
                 }
-                $before = $answer;
             }
         }
-    }
-    $answer = leaveScene(70, 250, ['bend_radius_m' => 75, 'bend_from_m' => 125, 'end_speed_mph' => 15]);
-    foreach ($answer['profile']['distance_m'] as $i => $place) {
-        if (-$place > 126 && -$place < 164) {
-            expect($answer['profile']['decel_mps2'][$i])->toEqual(0.0)->and($answer['profile']['speed_mps'][$i])->toBeLessThanOrEqual($answer['bend_speed_mps'] + 0.01);
+        $answer = leaveScene(70, 250, ['bend_radius_m' => 75, 'bend_from_m' => 125, 'end_speed_mph' => 15]);
+        foreach ($answer['profile']['distance_m'] as $i => $place) {
+            if (-$place > 126 && -$place < 164) {
+                expect($answer['profile']['decel_mps2'][$i])->toEqual(0.0)->and($answer['profile']['speed_mps'][$i])
+                    ->toBeLessThanOrEqual($answer['bend_speed_mps'] + 0.01);
+            }
         }
-    }
-});
+    });
 
 Scenes::show('a short slip is braked from its beginning, a long one after a moment straight on it', function (): void {
     $from = 0.0;
@@ -157,7 +168,8 @@ Scenes::show('a short slip is braked from its beginning, a long one after a mome
         expect(-$answer['brake_from_m'])->toBeGreaterThanOrEqual($from - 0.01)->and(-$answer['brake_from_m'] - $from)->toBeLessThan(6.0);
         $from = -$answer['brake_from_m'];
     }
-    expect(leaveScene(60, 100, ['end_speed_mph' => 15])['brake_from_m'])->toEqual(0.0)->and(-leaveScene(60, 400, ['end_speed_mph' => 15])['brake_from_m'])->toBeGreaterThan(20.0);
+    expect(leaveScene(60, 100, ['end_speed_mph' => 15])['brake_from_m'])->toEqual(0.0)->and(-leaveScene(60, 400,
+        ['end_speed_mph' => 15])['brake_from_m'])->toBeGreaterThan(20.0);
 });
 
 Scenes::show('leaving, a gear is taken while there is still a speed for it, never fifth down to idling speed', function (): void {
@@ -173,7 +185,8 @@ Scenes::show('leaving, a gear is taken while there is still a speed for it, neve
 });
 
 Scenes::show('on a wet slip the bend takes less speed and the brake begins earlier', function (): void {
-    $on = static fn (string $surface): array => leaveScene(60, 220, ['bend_radius_m' => 60, 'bend_from_m' => 120, 'end_speed_mph' => 15, 'surface' => $surface]);
+    $on = static fn (string $surface): array => leaveScene(60, 220, ['bend_radius_m' => 60, 'bend_from_m' => 120, 'end_speed_mph' => 15,
+        'surface' => $surface]);
     expect($on('wet')['bend_speed_mps'])->toBeLessThan($on('dry')['bend_speed_mps'])->and($on('ice')['verdict'])->toBe('harsh')
         ->and(-$on('wet')['brake_from_m'])->toBeLessThanOrEqual(-$on('dry')['brake_from_m']);
 });
@@ -182,7 +195,8 @@ Scenes::show('overtaking on ice: no. In the wet the brake of giving up is weaker
     $on = static fn (string $surface, int $sight = 900): array => Ask::tool(
         'overtake', ['limit_mph' => 60, 'other_speed_mph' => 40, 'oncoming_speed_mph' => 60, 'sight_m' => $sight, 'surface' => $surface],
     );
-    expect([$on('dry')['verdict'], $on('wet')['verdict'], $on('ice')['verdict']])->toBe(['go', 'go', 'drop-back'])->and($on('ice')['message'])->toContain('On ice: no')
+    expect([$on('dry')['verdict'], $on('wet')['verdict'], $on('ice')['verdict']])->toBe(['go', 'go',
+        'drop-back'])->and($on('ice')['message'])->toContain('On ice: no')
         ->and($on('wet')['follow_m'])->toEqualWithDelta(4.0 * 40 * MPH, 0.1)
         ->and($on('wet')['point_of_no_return_s'])->toBeLessThan($on('dry')['point_of_no_return_s']);
 });
@@ -192,7 +206,8 @@ Scenes::show('back in after overtaking: left mirrors first, then the left signal
         'pack' => $pack, 'limit_mph' => 60, 'other_speed_mph' => 40, 'sight_m' => 900, 'practice' => ['return_signal' => $choice],
     ])['signals'], 1);
     $mirror = array_slice(array_values(array_filter(
-        Ask::tool('overtake', ['limit_mph' => 60, 'other_speed_mph' => 40, 'sight_m' => 900])['steps'], static fn (array $step): bool => $step['step'] === 'mirrors',
+        Ask::tool('overtake', ['limit_mph' => 60, 'other_speed_mph' => 40, 'sight_m' => 900])['steps'],
+        static fn (array $step): bool => $step['step'] === 'mirrors',
     )), -1)[0];
     expect($back('always')[0]['side'])->toBe('left')->and($back('always', 'na')[0]['side'])->toBe('right')->and($back('mirror-only'))->toBe([])
         ->and($back('where-it-helps')[0]['message'])->toContain('gains by it')->and($back('always')[0]['at_s'])->toBeGreaterThan($mirror['time_s']);
@@ -208,21 +223,24 @@ function changeScene(float $mph, float $limit, array $vehicles, array $more = []
     return Ask::tool('lane-change', ['speed_mph' => $mph, 'limit_mph' => $limit, 'to' => 'right', 'vehicles' => $vehicles, ...$more]);
 }
 
-Scenes::show('35 in a 45, a car alongside and a truck 22 m behind it, both 36: faster into the space ahead, or stay; nobody eases far below the traffic in a live lane', function (): void {
-    $answer = changeScene(35, 45, [['distance_m' => 0, 'speed_mph' => 36], ['distance_m' => -26.5, 'speed_mph' => 36, 'length_m' => 16.5]], ['pack' => 'na']);
-    expect($answer['best'])->toBeIn(['faster-ahead', 'stay']);
-    for ($at = -60; $at <= 60; $at += 7) {
-        foreach ([30, 36, 42] as $theirs) {
-            $way = changeScene(35, 45, [['distance_m' => $at, 'speed_mph' => $theirs], ['distance_m' => $at - 30, 'speed_mph' => $theirs], ['distance_m' => $at - 60, 'speed_mph' => $theirs]]);
-            foreach ($way['options'] as $option) {
-                expect($option['feasible'] && $option['short_mps'] > 4.48)->toBeFalse();
-                if ($option['kind'] === $way['best']) {
-                    expect($option['speed_mps'] / MPH)->toBeGreaterThan(min(35, $theirs) - 10.1);
+Scenes::show('35 in a 45, a car alongside and a truck 22 m behind it, both 36: faster into the space ahead, or stay; nobody eases far below the traffic in '
+    .'a live lane', function (): void {
+        $answer = changeScene(35, 45, [['distance_m' => 0, 'speed_mph' => 36], ['distance_m' => -26.5, 'speed_mph' => 36, 'length_m' => 16.5]],
+            ['pack' => 'na']);
+        expect($answer['best'])->toBeIn(['faster-ahead', 'stay']);
+        for ($at = -60; $at <= 60; $at += 7) {
+            foreach ([30, 36, 42] as $theirs) {
+                $way = changeScene(35, 45, [['distance_m' => $at, 'speed_mph' => $theirs], ['distance_m' => $at - 30, 'speed_mph' => $theirs],
+                    ['distance_m' => $at - 60, 'speed_mph' => $theirs]]);
+                foreach ($way['options'] as $option) {
+                    expect($option['feasible'] && $option['short_mps'] > 4.48)->toBeFalse();
+                    if ($option['kind'] === $way['best']) {
+                        expect($option['speed_mps'] / MPH)->toBeGreaterThan(min(35, $theirs) - 10.1);
+                    }
                 }
             }
         }
-    }
-});
+    });
 
 Scenes::show('nothing asks for the change and no gap comes: stay is an answer; where the lane ends it is none', function (): void {
     $wall = array_map(static fn (int $i): array => ['distance_m' => 9 * $i, 'speed_mph' => 35], range(-9, 9));
@@ -238,7 +256,8 @@ Scenes::show('who follows us in our own lane counts: with somebody close behind 
 });
 
 Scenes::show('somebody in the lane beyond could take the same gap: the last look goes there', function (): void {
-    $codes = static fn (float $at): array => array_column(changeScene(35, 45, [['distance_m' => $at, 'speed_mph' => 35, 'lane' => 'beyond']])['warnings'], 'code');
+    $codes = static fn (float $at): array => array_column(changeScene(35, 45, [['distance_m' => $at, 'speed_mph' => 35, 'lane' => 'beyond']])['warnings'],
+        'code');
     expect($codes(0))->toContain('same-gap')->and($codes(-200))->not->toContain('same-gap');
 });
 

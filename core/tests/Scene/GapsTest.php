@@ -22,26 +22,29 @@ Scenes::show('from a 20 road out onto a 40 road: the gap is that of the 40 road'
         ->and($met(['limit_kmh' => 64.37])['critical_gap_s'])->toBe($forty['critical_gap_s'])
         ->and($met(['limit_mph' => 40, 'lanes' => 2])['path']['lanes'])->toBe(2)
         // Somebody measured is believed before the sign.
-        ->and(Ask::tool('gap', ['manoeuvre' => 'emerge-left', 'other_distance_m' => 120, 'other_speed_mph' => 20, 'road_met' => ['limit_mph' => 40]])['other_speed_mps'])
+        ->and(Ask::tool('gap', ['manoeuvre' => 'emerge-left', 'other_distance_m' => 120, 'other_speed_mph' => 20,
+            'road_met' => ['limit_mph' => 40]])['other_speed_mps'])
         ->toEqualWithDelta(8.94, 0.01)
         ->and(Ask::refusal('gap', ['manoeuvre' => 'emerge-left', 'other_distance_m' => 120]))->toHaveKey('other_speed_mps');
 });
 
-Scenes::show('once out there is a second at the least between the follower and us, with nobody changing anything; crossing, a second between our tail and the next nose', function (): void {
-    foreach ([20, 30, 40, 50, 60] as $mph) {
-        foreach (['emerge-left', 'emerge-right'] as $manoeuvre) {
-            $critical = gapScene(['manoeuvre' => $manoeuvre, 'other_speed_mph' => $mph])['critical_gap_m'];
-            $at = gapScene(['manoeuvre' => $manoeuvre, 'other_speed_mph' => $mph, 'other_distance_m' => ceil($critical)]);
-            expect($at['headway_at_end_s'])->toBeGreaterThanOrEqual(1.0)->toBeLessThan(1.2)->and($at['other_decel_needed_mps2'])->toBe(0.0)
-                ->and(gapScene(['manoeuvre' => $manoeuvre, 'other_speed_mph' => $mph, 'headway_s' => 2])['critical_gap_s'])->toBeGreaterThan($at['critical_gap_s'] + 0.5);
+Scenes::show('once out there is a second at the least between the follower and us, with nobody changing anything; crossing, a second between our tail and '
+    .'the next nose', function (): void {
+        foreach ([20, 30, 40, 50, 60] as $mph) {
+            foreach (['emerge-left', 'emerge-right'] as $manoeuvre) {
+                $critical = gapScene(['manoeuvre' => $manoeuvre, 'other_speed_mph' => $mph])['critical_gap_m'];
+                $at = gapScene(['manoeuvre' => $manoeuvre, 'other_speed_mph' => $mph, 'other_distance_m' => ceil($critical)]);
+                expect($at['headway_at_end_s'])->toBeGreaterThanOrEqual(1.0)->toBeLessThan(1.2)->and($at['other_decel_needed_mps2'])->toBe(0.0)
+                    ->and(gapScene(['manoeuvre' => $manoeuvre, 'other_speed_mph' => $mph,
+                        'headway_s' => 2])['critical_gap_s'])->toBeGreaterThan($at['critical_gap_s'] + 0.5);
+            }
         }
-    }
-    $cross = gapScene(['manoeuvre' => 'cross']);
-    // Our tail is past the far lane of two after so long, from the motion itself.
-    ['time_s' => $times, 'ours_m' => $ours] = $cross['motion'];
-    $clear = array_values(array_filter(array_keys($times), static fn (int $i): bool => $ours[$i] >= 4 * 3.65 / 2 + 4.5 - 0.5));
-    expect($cross['headway_at_end_s'])->toBeNull()->and($cross['critical_gap_s'])->toBeGreaterThan($times[$clear[0]] + 0.9);
-});
+        $cross = gapScene(['manoeuvre' => 'cross']);
+        // Our tail is past the far lane of two after so long, from the motion itself.
+        ['time_s' => $times, 'ours_m' => $ours] = $cross['motion'];
+        $clear = array_values(array_filter(array_keys($times), static fn (int $i): bool => $ours[$i] >= 4 * 3.65 / 2 + 4.5 - 0.5));
+        expect($cross['headway_at_end_s'])->toBeNull()->and($cross['critical_gap_s'])->toBeGreaterThan($times[$clear[0]] + 0.9);
+    });
 
 Scenes::show('a start as it is taught takes about nine seconds to 30 mph', function (): void {
     foreach (['small-petrol-hatch', 'small-automatic', 'small-electric', 'loaded-van'] as $car) {
@@ -51,41 +54,45 @@ Scenes::show('a start as it is taught takes about nine seconds to 30 mph', funct
     }
 });
 
-Scenes::show('a gap in which the other would only come off the gas is not called one in which they must brake; how much may be asked is a choice, and nothing is the default', function (): void {
-    $at = static fn (float $seconds, string $asks = 'nothing', string $manoeuvre = 'emerge-left'): array => gapScene(
-        ['manoeuvre' => $manoeuvre, 'other_distance_m' => $seconds * 13.4112, 'practice' => ['asks_of_others' => $asks]],
-    );
-    foreach (['emerge-left', 'emerge-right', 'cross', 'turn-across'] as $manoeuvre) {
-        ['nothing_s' => $nothing, 'off_gas_s' => $offGas, 'design_s' => $design] = $at(10.0, manoeuvre: $manoeuvre)['needed_by'];
-        expect($nothing)->toBeGreaterThan($offGas)->and($offGas)->toBeGreaterThan($design);
-        $between = $at(($nothing + $offGas) / 2.0, 'nothing', $manoeuvre);
-        expect([$between['verdict'], $between['asked']])->toBe(['wait', 'off-gas'])->and($between['message'])->toContain('come off the gas')->not->toContain('brake')
-            ->and($between['other_decel_needed_mps2'])->toBeGreaterThan(0.0)->toBeLessThanOrEqual(0.7)
-            ->and($at(($nothing + $offGas) / 2.0, 'off-gas', $manoeuvre)['verdict'])->toBeIn(['marginal', 'go'])
-            ->and($at($offGas - 0.05, 'off-gas', $manoeuvre))->toMatchArray(['verdict' => 'wait', 'asked' => 'brake'])
-            ->and($at(($offGas + $design) / 2.0, 'design', $manoeuvre)['verdict'])->toBeIn(['marginal', 'go'])
-            ->and($at($design - 0.05, 'design', $manoeuvre)['verdict'])->toBe('wait')
-            ->and($at(0.5, 'design', $manoeuvre)['asked'])->toBe('cannot');
-        // By each choice: wait below its figure, marginal for a second, then go.
-        foreach (['nothing' => $nothing, 'off-gas' => $offGas, 'design' => $design] as $asks => $needed) {
-            expect([$at($needed - 0.02, $asks, $manoeuvre)['verdict'], $at($needed + 0.02, $asks, $manoeuvre)['verdict'], $at($needed + 0.98, $asks, $manoeuvre)['verdict'],
-                $at($needed + 1.02, $asks, $manoeuvre)['verdict']])->toBe(['wait', 'marginal', 'marginal', 'go'])
-                ->and($at(10.0, $asks, $manoeuvre)['critical_gap_s'])->toBe($needed);
+Scenes::show('a gap in which the other would only come off the gas is not called one in which they must brake; how much may be asked is a choice, and '
+    .'nothing is the default', function (): void {
+        $at = static fn (float $seconds, string $asks = 'nothing', string $manoeuvre = 'emerge-left'): array => gapScene(
+            ['manoeuvre' => $manoeuvre, 'other_distance_m' => $seconds * 13.4112, 'practice' => ['asks_of_others' => $asks]],
+        );
+        foreach (['emerge-left', 'emerge-right', 'cross', 'turn-across'] as $manoeuvre) {
+            ['nothing_s' => $nothing, 'off_gas_s' => $offGas, 'design_s' => $design] = $at(10.0, manoeuvre: $manoeuvre)['needed_by'];
+            expect($nothing)->toBeGreaterThan($offGas)->and($offGas)->toBeGreaterThan($design);
+            $between = $at(($nothing + $offGas) / 2.0, 'nothing', $manoeuvre);
+            expect([$between['verdict'], $between['asked']])->toBe(['wait',
+                'off-gas'])->and($between['message'])->toContain('come off the gas')->not->toContain('brake')
+                ->and($between['other_decel_needed_mps2'])->toBeGreaterThan(0.0)->toBeLessThanOrEqual(0.7)
+                ->and($at(($nothing + $offGas) / 2.0, 'off-gas', $manoeuvre)['verdict'])->toBeIn(['marginal', 'go'])
+                ->and($at($offGas - 0.05, 'off-gas', $manoeuvre))->toMatchArray(['verdict' => 'wait', 'asked' => 'brake'])
+                ->and($at(($offGas + $design) / 2.0, 'design', $manoeuvre)['verdict'])->toBeIn(['marginal', 'go'])
+                ->and($at($design - 0.05, 'design', $manoeuvre)['verdict'])->toBe('wait')
+                ->and($at(0.5, 'design', $manoeuvre)['asked'])->toBe('cannot');
+            // By each choice: wait below its figure, marginal for a second, then go.
+            foreach (['nothing' => $nothing, 'off-gas' => $offGas, 'design' => $design] as $asks => $needed) {
+                expect([$at($needed - 0.02, $asks, $manoeuvre)['verdict'], $at($needed + 0.02, $asks, $manoeuvre)['verdict'], $at($needed + 0.98, $asks,
+                    $manoeuvre)['verdict'],
+                    $at($needed + 1.02, $asks, $manoeuvre)['verdict']])->toBe(['wait', 'marginal', 'marginal', 'go'])
+                    ->and($at(10.0, $asks, $manoeuvre)['critical_gap_s'])->toBe($needed);
+            }
         }
-    }
-});
+    });
 
-Scenes::show('the three figures of a gap are said in one line, and lie where one reckons them by hand: a second and a half to start, nine to 30 mph, a second behind', function (): void {
-    // An own sum of the trade for a small car at 20, 30, 40 and 60 mph towards the kerb: an order of size.
-    foreach ([20 => [6.4, 5.6, 5.2], 30 => [7.5, 6.2, 5.5], 40 => [9.0, 7.5, 6.0], 60 => [12.9, 10.9, 9.0]] as $mph => $byHand) {
-        $gap = gapScene(['manoeuvre' => 'emerge-left', 'other_speed_mph' => $mph]);
-        foreach (array_values($gap['needed_by']) as $i => $seconds) {
-            expect($seconds)->toBeGreaterThan(0.75 * $byHand[$i])->toBeLessThan(1.1 * $byHand[$i])
-                ->and($gap['figures'])->toContain(number_format($seconds, 1).' s');
+Scenes::show('the three figures of a gap are said in one line, and lie where one reckons them by hand: a second and a half to start, nine to 30 mph, a '
+    .'second behind', function (): void {
+        // An own sum of the trade for a small car at 20, 30, 40 and 60 mph towards the kerb: an order of size.
+        foreach ([20 => [6.4, 5.6, 5.2], 30 => [7.5, 6.2, 5.5], 40 => [9.0, 7.5, 6.0], 60 => [12.9, 10.9, 9.0]] as $mph => $byHand) {
+            $gap = gapScene(['manoeuvre' => 'emerge-left', 'other_speed_mph' => $mph]);
+            foreach (array_values($gap['needed_by']) as $i => $seconds) {
+                expect($seconds)->toBeGreaterThan(0.75 * $byHand[$i])->toBeLessThan(1.1 * $byHand[$i])
+                    ->and($gap['figures'])->toContain(number_format($seconds, 1).' s');
+            }
+            expect($gap['needed_by']['nothing_s'])->toEqualWithDelta($byHand[0], 0.6);
         }
-        expect($gap['needed_by']['nothing_s'])->toEqualWithDelta($byHand[0], 0.6);
-    }
-});
+    });
 
 Scenes::show('out onto a one-way road there is one stream, from the side it comes from, whichever way we turn with it', function (): void {
     $sides = static fn (string $manoeuvre, string $runs, string $pack = 'gb'): array => array_column(
@@ -96,18 +103,21 @@ Scenes::show('out onto a one-way road there is one stream, from the side it come
         ->and(Ask::refusal('gap', ['manoeuvre' => 'emerge-right', 'other_speed_mph' => 30, 'other_distance_m' => 90, 'road_met' => ['runs_to' => 'left']]))
         ->toHaveKey('road_met.runs_to')
         // Half the road to cross: less time than over both directions.
-        ->and(gapScene(['manoeuvre' => 'cross', 'road_met' => ['runs_to' => 'left']])['critical_gap_s'])->toBeLessThan(gapScene(['manoeuvre' => 'cross'])['critical_gap_s'])
+        ->and(gapScene(['manoeuvre' => 'cross',
+            'road_met' => ['runs_to' => 'left']])['critical_gap_s'])->toBeLessThan(gapScene(['manoeuvre' => 'cross'])['critical_gap_s'])
         // Nobody is crossed on the way right: as short as a turn left.
         ->and(gapScene(['road_met' => ['runs_to' => 'right']])['critical_gap_s'])
         ->toEqualWithDelta(gapScene(['manoeuvre' => 'emerge-left', 'road_met' => ['runs_to' => 'left']])['critical_gap_s'], 0.01);
 });
 
-Scenes::show('turning across, somebody opposite turns into the same road: one lane, they first; more, where traffic keeps right both may go, elsewhere who turns across waits; a long vehicle first always', function (): void {
-    $ask = static fn (string $pack, int $lanes, bool $long = false): string => gapScene([
-        'manoeuvre' => 'turn-across', 'pack' => $pack, 'oncoming_turner' => true, 'entry_lanes' => $lanes, 'long_vehicle_first' => $long,
-    ])['verdict'];
-    expect([$ask('gb', 1), $ask('na', 1), $ask('gb', 2), $ask('ie', 3), $ask('na', 2), $ask('na', 2, true)])->toBe(['wait', 'wait', 'wait', 'wait', 'go', 'wait']);
-});
+Scenes::show('turning across, somebody opposite turns into the same road: one lane, they first; more, where traffic keeps right both may go, elsewhere who '
+    .'turns across waits; a long vehicle first always', function (): void {
+        $ask = static fn (string $pack, int $lanes, bool $long = false): string => gapScene([
+            'manoeuvre' => 'turn-across', 'pack' => $pack, 'oncoming_turner' => true, 'entry_lanes' => $lanes, 'long_vehicle_first' => $long,
+        ])['verdict'];
+        expect([$ask('gb', 1), $ask('na', 1), $ask('gb', 2), $ask('ie', 3), $ask('na', 2), $ask('na', 2, true)])->toBe(['wait', 'wait', 'wait', 'wait', 'go',
+            'wait']);
+    });
 
 Scenes::show('on ice the start is slow and so is the turn: the gap is longer by seconds; in the wet the turn is taken slower', function (): void {
     $gap = static fn (string $surface): float => gapScene(['surface' => $surface])['critical_gap_s'];

@@ -54,7 +54,8 @@ it('says a trend by the marks of the last lessons against what was believed befo
 
 it('names the weakest first, and each cell where it stands', function (): void {
     $record = recordOf([
-        ...marked('emerge-right', 'look', ['missed', 'missed', 'prompted', 'missed']), ...marked('turn-left', 'mirrors', ['unaided', 'unaided', 'unaided', 'unaided']),
+        ...marked('emerge-right', 'look', ['missed', 'missed', 'prompted', 'missed']), ...marked('turn-left', 'mirrors', ['unaided', 'unaided', 'unaided',
+            'unaided']),
         ...marked('roundabout', 'signal', ['prompted', 'reminded', 'prompted', 'reminded']),
     ]);
     $estimates = array_column($record['cells'], 'estimate');

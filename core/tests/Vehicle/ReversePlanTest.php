@@ -16,7 +16,8 @@ function reversing(RulePack $pack, ReversingExercise $exercise, float $slope = 0
     return new ReversePlan($pack, DemoVehicles::byId($car), $exercise, Gradient::ofRiseOverRun($slope));
 }
 
-it('looks all round from ahead over the kerb’s side to the rear window, the kerb where it is', function (RulePack $pack, ReversingExercise $exercise, string $kerb): void {
+it('looks all round from ahead over the kerb’s side to the rear window, the kerb where it is', function (RulePack $pack, ReversingExercise $exercise,
+    string $kerb): void {
     $road = $kerb === 'left' ? 'right' : 'left';
     expect(reversing($pack, $exercise)->looks())
         ->toBe(['ahead', "{$kerb}-shoulder", "{$kerb}-mirror", 'interior', "{$road}-mirror", "{$road}-shoulder", 'rear']);
@@ -26,7 +27,8 @@ it('looks all round from ahead over the kerb’s side to the rear window, the ke
 ]);
 
 it('holds the pace by what the car has and the hill asks: a road that rises ahead falls behind', function (): void {
-    $control = static fn (float $slope, string $car = 'small-petrol-hatch'): string => reversing(new GreatBritain, ReversingExercise::Ramp, $slope, $car)->control();
+    $control = static fn (float $slope, string $car = 'small-petrol-hatch'): string => reversing(new GreatBritain, ReversingExercise::Ramp, $slope,
+        $car)->control();
     expect($control(0.08))->toContain('Downhill backwards')->toContain('foot brake')
         ->and($control(-0.08))->toContain('Uphill backwards')->toContain('biting point')
         ->and($control(0.0))->toContain('On the level')

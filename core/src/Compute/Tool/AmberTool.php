@@ -34,7 +34,8 @@ final class AmberTool implements Tool
 
     public function about(): string
     {
-        return 'A light turning amber (yellow): whether the car can stop unhurriedly, whether it can be over the line before red, and the stretch where neither fits.';
+        return 'A light turning amber (yellow): whether the car can stop unhurriedly, whether it can be over the line before red, and the stretch where '
+            .'neither fits.';
     }
 
     public function input(): Shape
@@ -65,7 +66,8 @@ final class AmberTool implements Tool
             'point_of_no_return_m' => Out::number('nearer than this the car goes on; null where nothing stops it in time, wherever it is', nullable: true),
             'covered_by_amber_m' => Out::number('nearer than this it is over before red'),
             'stretch' => Out::maybe(
-                Out::object(['from_m' => Out::number('far end; null where it has none', nullable: true), 'to_m' => Out::number('near end')]), 'where neither fits; null where there is none',
+                Out::object(['from_m' => Out::number('far end; null where it has none', nullable: true), 'to_m' => Out::number('near end')]),
+                'where neither fits; null where there is none',
             ),
             'vanishing_speed_mps' => Out::number('at and below it there is no such stretch'),
             'vanishing_speed_mph' => Out::number('in the pack’s unit'),
@@ -117,7 +119,8 @@ final class AmberTool implements Tool
                 $input, CommonFields::default('surface', $surface->value), CommonFields::default('gradient', 0.0, 'rise over run'),
                 CommonFields::default('close_follower', false),
             ),
-        ], $needed !== null && $needed > ApproachPlanner::HARSH && ! $canPass ? [new Warning('harsh-braking', sprintf('Stopping here would take %.1f m/s²: harsh. Ease off before the lights where they have been green for long.', $needed))] : []);
+        ], $needed !== null && $needed > ApproachPlanner::HARSH && ! $canPass ? [new Warning('harsh-braking', sprintf('Stopping here would take %.1f m/s²: '
+            .'harsh. Ease off before the lights where they have been green for long.', $needed))] : []);
     }
 
     /** @param  callable(\NobleTurn\Core\Quantity\Speed): string  $words */

@@ -121,7 +121,8 @@ final class ApproachSchema
             'place' => self::place(),
             'profile' => Out::object([
                 'time_s' => $column('seconds to go', 'number', false), 'gear' => $column('gear', 'integer', true),
-                'clutch' => $column('up, slipping or down', 'string', true), 'lateral_m' => $column('car’s middle, metres from the nearside kerb', 'number', false),
+                'clutch' => $column('up, slipping or down', 'string', true), 'lateral_m' => $column('car’s middle, metres from the '
+                    .'nearside kerb', 'number', false),
             ]),
             'conflicts' => self::conflicts(),
             'practice' => self::practice(),

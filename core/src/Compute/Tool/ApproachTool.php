@@ -42,7 +42,8 @@ final class ApproachTool implements AnswersInShapes, ReadsAScene
 
     public function about(): string
     {
-        return 'Plans mirrors, signal, position, speed and look on the approach to a junction: windows, speed, gears, and where rule of thumb and physics clash. Places are metres to the line, times seconds to go.';
+        return 'Plans mirrors, signal, position, speed and look on the approach to a junction: windows, speed, gears, and where rule of thumb and physics '
+            .'clash. Places are metres to the line, times seconds to go.';
     }
 
     public function input(): Shape

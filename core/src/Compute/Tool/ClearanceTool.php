@@ -99,7 +99,8 @@ final class ClearanceTool implements Tool
             },
         ], [
             new Assumption('margin', round($margin, 4), 'm', $input->has('margin') ? Source::given() : Source::assumed()),
-        ], $least < $margin - 1e-9 ? [new Warning('turn-off-in-time', 'Turn off in time and take another way: there is no squeezing through, and the sign decides.')] : []);
+        ], $least < $margin - 1e-9 ? [new Warning('turn-off-in-time', 'Turn off in time and take another way: there is no squeezing through, and the sign '
+            .'decides.')] : []);
     }
 
     private static function length(Values $input, string $field): ?float

@@ -35,7 +35,8 @@ final class CrossingTool implements Tool
 
     public function about(): string
     {
-        return 'Somebody crossing the road being entered: seconds until they are over, past the island and out of our way, and whether to wait under the rule of the place.';
+        return 'Somebody crossing the road being entered: seconds until they are over, past the island and out of our way, and whether to wait under the '
+            .'rule of the place.';
     }
 
     public function input(): Shape

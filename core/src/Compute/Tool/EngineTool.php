@@ -44,7 +44,8 @@ final class EngineTool implements Tool
 
     public function about(): string
     {
-        return 'Engine speed and road speed in each gear, what a change of gear does to the revs, what each gear can still pull, and which gear suits a purpose.';
+        return 'Engine speed and road speed in each gear, what a change of gear does to the revs, what each gear can still pull, and which gear suits a '
+            .'purpose.';
     }
 
     public function input(): Shape

@@ -45,7 +45,8 @@ final class FollowingTool implements Tool
             CommonFields::packField(),
             (new QuantityField('speed', 'ours', Kind::Speed, 0.5, 70.0))->required(),
             CommonFields::surfaceField(),
-            (new EitherField('gap', new QuantityField('gap', 'measured gap as time', Kind::Duration, 0.0, 60.0), new QuantityField('gap', 'measured gap as distance', Kind::Distance, 0.0, 4000.0)))
+            (new EitherField('gap', new QuantityField('gap', 'measured gap as time', Kind::Duration, 0.0, 60.0), new QuantityField('gap',
+                'measured gap as distance', Kind::Distance, 0.0, 4000.0)))
                 ->required(),
             new QuantityField('leader_speed', 'of the vehicle ahead, as of one that has dropped in; default ours', Kind::Speed, 0.0, 70.0),
             new QuantityField('vehicle_length', 'length counted as one car; default 4.5 m', Kind::Distance, 1.0, 25.0),

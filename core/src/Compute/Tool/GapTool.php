@@ -40,7 +40,8 @@ final class GapTool implements Tool
 
     public function about(): string
     {
-        return 'Time a manoeuvre needs against the time a gap gives, from both sides; what the other driver would have to do; the gap and the sight that would be enough.';
+        return 'Time a manoeuvre needs against the time a gap gives, from both sides; what the other driver would have to do; the gap and the sight that '
+            .'would be enough.';
     }
 
     public function input(): Shape
@@ -150,7 +151,8 @@ final class GapTool implements Tool
             'sight_distance_m' => round($needed, 1),
             'sight_enough' => $sight === null ? null : $sight >= $needed,
             'sides' => array_map(static fn (SideGap $side): array => [
-                'from' => $side->from, 'joined' => $side->joined, 'time_needed_s' => round($side->neededSeconds(), 2), 'time_available_s' => round($side->availableSeconds, 2),
+                'from' => $side->from, 'joined' => $side->joined, 'time_needed_s' => round($side->neededSeconds(), 2),
+                'time_available_s' => round($side->availableSeconds, 2),
                 'margin_s' => round($side->marginSeconds(), 2), 'other_decel_needed_mps2' => $decel($side->askedMps2), 'verdict' => $side->verdict(),
             ], $gap->sides),
             'motion' => [
@@ -159,7 +161,8 @@ final class GapTool implements Tool
                 'speed_mps' => array_map(static fn (int $i): float => round($motion->speeds[$i], 3), $shown),
             ],
             'path' => [
-                'straight_m' => round($gap->straightMetres, 2), 'radius_m' => round($gap->radiusMetres, 2), 'turned_deg' => round($gap->turnedRadians * 180.0 / M_PI, 1),
+                'straight_m' => round($gap->straightMetres, 2), 'radius_m' => round($gap->radiusMetres, 2),
+                'turned_deg' => round($gap->turnedRadians * 180.0 / M_PI, 1),
                 'turn_m' => round($gap->arcMetres(), 2), 'lane_width_m' => $gap->laneWidthMetres, 'lanes' => $gap->lanes,
             ],
             'car' => CarShape::of($gap->vehicle->chassis),

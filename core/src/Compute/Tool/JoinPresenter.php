@@ -100,7 +100,8 @@ final class JoinPresenter
             'fault_of_slip' => $plan->faultOfSlip,
             'hold_back_m' => round($plan->holdBackMetres(), 1),
             'gear' => $joining->gear,
-            'view_from_m' => round($slip->viewFromMetres, 1), 'choose_from_m' => round($slip->chooseFromMetres(), 1), 'join_at_m' => round($slip->joinAtMetres(), 1),
+            'view_from_m' => round($slip->viewFromMetres, 1), 'choose_from_m' => round($slip->chooseFromMetres(), 1),
+            'join_at_m' => round($slip->joinAtMetres(), 1),
             'solid_until_m' => round($slip->solidUntilMetres, 1), 'limit_sign_m' => round($slip->gainFromMetres(), 1),
             'options' => array_map(static fn (WayIn $wayIn): array => self::wayIn($wayIn, $plan), $plan->waysIn),
             'best' => $plan->best === null ? null : (int) array_search($plan->best, $plan->waysIn, true),
@@ -218,7 +219,8 @@ final class JoinPresenter
         if ($best !== null && $plan->joinsSlowly()) {
             $found[] = new Warning(
                 'joins-slowly',
-                "This way in joins at {$words($best->drive->endMps)}, {$words($best->shortMps)} below the traffic: those who come after have to be looked for again.",
+                "This way in joins at {$words($best->drive->endMps)}, {$words($best->shortMps)} below the traffic: those who come after have to be looked "
+                    .'for again.',
             );
         }
         if ($best === null && $fault === null) {
@@ -230,12 +232,14 @@ final class JoinPresenter
         }
         if ($plan->isIntoSlowerTraffic()) {
             $found[] = new Warning(
-                'slower-traffic', Wording::in($pack, "The traffic drives {$words($joining->mainMps)}, slower than we come: down to it on the {slip road}, seen early, then in as it rolls."),
+                'slower-traffic', Wording::in($pack, 'The traffic drives '
+                    ."{$words($joining->mainMps)}, slower than we come: down to it on the {slip road}, seen early, then in as it rolls."),
             );
         }
         if ($plan->holdBackMetres() > 0.5) {
             $found[] = new Warning('hold-back', sprintf(
-                Wording::in($pack, 'The car ahead on the {slip road} is too near: fall back by %s first, and look over the shoulder only with the room for it.'),
+                Wording::in($pack, 'The car ahead on the {slip road} is too near: fall back by %s first, and look over the shoulder only with the '
+                    .'room for it.'),
                 $pack->lengthUnit()->place(round($plan->holdBackMetres())),
             ));
         }

@@ -36,7 +36,8 @@ final class JoinTool implements ReadsAScene
 
     public function about(): string
     {
-        return 'Whether a slip road gives room to reach the main road’s speed, ahead of or behind whom to join and by where to decide it, glances and gear. Places are metres to the end of the lane that joins.';
+        return 'Whether a slip road gives room to reach the main road’s speed, ahead of or behind whom to join and by where to decide it, glances and gear. '
+            .'Places are metres to the end of the lane that joins.';
     }
 
     public function input(): Shape
@@ -113,7 +114,8 @@ final class JoinTool implements ReadsAScene
         $limit = $input->speed('limit') ?? $main;
         $vehicle = VehicleField::read($input);
         $change = $input->distance('limit_change')?->inMetres() ?? 0.0;
-        foreach (['limit_change' => $change, 'view_from' => $input->distance('view_from')?->inMetres() ?? 0.0, 'solid_line' => $input->distance('solid_line')?->inMetres() ?? 0.0] as $field => $metres) {
+        foreach (['limit_change' => $change, 'view_from' => $input->distance('view_from')?->inMetres() ?? 0.0,
+            'solid_line' => $input->distance('solid_line')?->inMetres() ?? 0.0] as $field => $metres) {
             if ($metres > $length) {
                 throw BadInput::field("{$field}_m", 'must not exceed the length of the slip road.');
             }
@@ -136,7 +138,8 @@ final class JoinTool implements ReadsAScene
 
         return new Joining(
             $slip, $vehicle, $gear, $entry->inMetresPerSecond(), $main->inMetresPerSecond(),
-            max($limit->inMetresPerSecond(), $main->inMetresPerSecond()), new Room($gap, $vehicle->length->inMetres()), NeighboursField::read($input, otherwise: $input->flag('leaving_across') === true ? Intention::Leaves : Intention::Stays),
+            max($limit->inMetresPerSecond(), $main->inMetresPerSecond()), new Room($gap, $vehicle->length->inMetres()), NeighboursField::read($input,
+                otherwise: $input->flag('leaving_across') === true ? Intention::Leaves : Intention::Stays),
         );
     }
 }

@@ -26,7 +26,8 @@ final class LaneChangePresenter
             'kind' => $option->kind, 'feasible' => $option->feasible, 'accel_mps2' => round($option->accelerationMps2, 2),
             'speed_mps' => round($option->endMps, 2), 'time_s' => round($option->seconds, 2),
             'metres_m' => round($option->metres, 1), 'spare_m' => $finite($option->spareMetres), 'gap_ahead_s' => $finite($option->gapAheadSeconds),
-            'gap_behind_s' => $finite($option->gapBehindSeconds), 'short_mps' => round($option->shortMps, 2), 'in_room' => $option->inRoom, 'motion' => $option->motion(),
+            'gap_behind_s' => $finite($option->gapBehindSeconds), 'short_mps' => round($option->shortMps, 2), 'in_room' => $option->inRoom,
+            'motion' => $option->motion(),
             'cost' => round($option->cost(), 3),
         ];
     }
@@ -118,7 +119,8 @@ final class LaneChangePresenter
      */
     public static function others(LaneChange $change, ?Change $best, array $passing, Practice $practice): array
     {
-        $does = $practice->answer('passed') === 'let-pass' ? 'let it by, look again, then move' : 'signal meanwhile, so that those behind it make room, then move';
+        $does = $practice->answer('passed') === 'let-pass' ? 'let it by, look again, then move' : 'signal meanwhile, so that those behind it make room, '
+            .'then move';
         $found = array_map(
             static fn (Neighbour $other): Warning => new Warning(
                 'being-passed', "{$other->name} is passing: {$does}. Somebody from the next lane but one may take the same gap.",

@@ -47,7 +47,8 @@ final class LaneChangeTool implements ReadsAScene
 
     public function about(): string
     {
-        return 'Faster into the gap ahead, easier into the one behind, or wait: acceleration, time, way and gaps; the order of checks; where the lane ends or the next junction asks for it.';
+        return 'Faster into the gap ahead, easier into the one behind, or wait: acceleration, time, way and gaps; the order of checks; where the lane ends '
+            .'or the next junction asks for it.';
     }
 
     public function input(): Shape
@@ -58,7 +59,8 @@ final class LaneChangeTool implements ReadsAScene
             (new QuantityField('limit', 'of the road', Kind::Speed, 2.0, 45.0))->required(),
             ChoiceField::of('to', 'lane wanted', Side::class)->required(),
             NeighboursField::field(
-                'in the lane wanted and in ours', new ChoiceField('lane', 'which lane it is in; default the one wanted; own behind us follows us', ['left', 'right', 'own', 'beyond']),
+                'in the lane wanted and in ours', new ChoiceField('lane', 'which lane it is in; default the one wanted; own behind us '
+                    .'follows us', ['left', 'right', 'own', 'beyond']),
             ),
             new QuantityField('room', 'until our lane ends', Kind::Distance, 5.0, 5000.0),
             new QuantityField('junction', 'to the junction for which the lane is needed', Kind::Distance, 5.0, 5000.0),

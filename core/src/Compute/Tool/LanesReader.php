@@ -88,7 +88,8 @@ final class LanesReader
         $at = $question->layout === Layout::Junction
             ? ['routine' => "lights-{$question->way()}"]
             // Where a pack teaches no mini-roundabout, one is come up to like any other.
-            : ['routine' => $question->mini && ! in_array(RoutineCode::MiniRoundabout, $question->pack->lacks(), true) ? 'mini-roundabout' : 'roundabout', 'exit' => $question->trip->angleDegrees >= 359.0 ? 'back' : $question->way()];
+            : ['routine' => $question->mini && ! in_array(RoutineCode::MiniRoundabout, $question->pack->lacks(), true) ? 'mini-roundabout' : 'roundabout',
+                'exit' => $question->trip->angleDegrees >= 359.0 ? 'back' : $question->way()];
 
         return new Values([
             ...$at, 'pack' => $question->pack->code(), 'limit' => $question->speed, ...array_filter(['practice' => $input->object('practice')]),

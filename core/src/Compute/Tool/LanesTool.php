@@ -44,7 +44,8 @@ final class LanesTool implements Tool
 
     public function about(): string
     {
-        return 'The approach lane and the way through a roundabout that count least, with reasons; the other usable lanes with what they count; where to move out, where mirrors and signals are due.';
+        return 'The approach lane and the way through a roundabout that count least, with reasons; the other usable lanes with what they count; where to '
+            .'move out, where mirrors and signals are due.';
     }
 
     public function input(): Shape

@@ -41,7 +41,8 @@ final class LeaveTool implements ReadsAScene
 
     public function about(): string
     {
-        return 'Signs, signal, brake, lane and gear on leaving by a slip road, with places and times. Places are metres to the beginning of the slip road, negative on it.';
+        return 'Signs, signal, brake, lane and gear on leaving by a slip road, with places and times. Places are metres to the beginning of the slip road, '
+            .'negative on it.';
     }
 
     public function input(): Shape
@@ -198,7 +199,8 @@ final class LeaveTool implements ReadsAScene
             $found[] = new Warning(
                 'harsh-braking',
                 sprintf(
-                    'Even from the beginning on the brake would reach %.1f m/s²: harsh here. Mirrors and signal early; about %s would have to go on the main road, '
+                    'Even from the beginning on the brake would reach %.1f m/s²: harsh here. Mirrors and signal early; about %s would have to go on the '
+                        .'main road, '
                         .'seen by those behind.',
                     $leaving->peakMps2(), $words($leaving->shedBeforeMps()),
                 ),

@@ -88,7 +88,8 @@ final class OvertakeTool implements ReadsAScene
                 'in their order',
             ),
             'signals' => Out::list(Out::object([
-                'at_s' => Out::number('from leaving the lane; negative before it'), 'side' => Out::choice(Side::class), 'message' => Out::text('what it is for'),
+                'at_s' => Out::number('from leaving the lane; negative before it'), 'side' => Out::choice(Side::class),
+                'message' => Out::text('what it is for'),
             ]), 'each after its mirrors'),
             'follow_m' => Out::number('behind it while waiting for a chance'), 'position_m' => Out::number('behind it in the overtaking position'),
             'profile' => Out::object([

@@ -39,7 +39,8 @@ final class ReverseTool implements Tool
 
     public function about(): string
     {
-        return 'Back along the kerb after pulling up on the far side, into a bay, or down a ramp: path, time at walking pace, distance to the kerb by angle, order of looks.';
+        return 'Back along the kerb after pulling up on the far side, into a bay, or down a ramp: path, time at walking pace, distance to the kerb by '
+            .'angle, order of looks.';
     }
 
     public function input(): Shape
@@ -128,7 +129,8 @@ final class ReverseTool implements Tool
                 CommonFields::default('gradient', 0.0, 'rise over run'),
             ),
         ], ($body['touches_at_m'] ?? null) !== null
-            ? [new Warning('touches-the-kerb', 'About to touch: never wait for contact. Look round, pull forward, adjust, stop, look, again.', ['at_m' => round((float) $body['touches_at_m'], 2)])] : []);
+            ? [new Warning('touches-the-kerb', 'About to touch: never wait for contact. Look round, pull forward, adjust, stop, '
+                .'look, again.', ['at_m' => round((float) $body['touches_at_m'], 2)])] : []);
     }
 
     /** @return array<string, mixed> */

@@ -70,7 +70,9 @@ final class SkillReader
         return $ratings;
     }
 
-    /** @return \Closure(RoutineCode, Step): bool whether the pack has the step; the catalogue writes a whole card to answer, so each routine is asked for once */
+    /**
+     * @return \Closure(RoutineCode, Step): bool whether the pack has the step; the catalogue writes a whole card to answer, so each routine is asked for once
+     */
     private static function steps(RulePack $pack): \Closure
     {
         $codes = Catalogue::codes($pack);

@@ -44,7 +44,8 @@ final class SkillTool implements Tool
 
     public function about(): string
     {
-        return 'From marks to abilities: for each step of each routine the chance of “unaided” in the reference conditions today with its 80 % range, the evidence behind it, its trend, what holds back most, and the chances of the next mark.';
+        return 'From marks to abilities: for each step of each routine the chance of “unaided” in the reference conditions today with its 80 % range, the '
+            .'evidence behind it, its trend, what holds back most, and the chances of the next mark.';
     }
 
     public function input(): Shape
@@ -156,7 +157,8 @@ final class SkillTool implements Tool
                     ),
                 );
             }, $input->objects('predict')),
-        ], self::assumptions(), $ignored === 0 ? [] : [new Warning('future-marks', "{$ignored} ".($ignored === 1 ? 'mark lies' : 'marks lie').' after today and says nothing yet.')]);
+        ], self::assumptions(), $ignored === 0 ? [] : [new Warning('future-marks',
+            "{$ignored} ".($ignored === 1 ? 'mark lies' : 'marks lie').' after today and says nothing yet.')]);
     }
 
     /** @return non-empty-list<string> worst to best, as the ladder ranks them */

@@ -89,7 +89,8 @@ final class SteeringTool implements Tool
         $kerbCentre = $corner->kerbGapMetres === null ? null : $corner->radiusMetres - $chassis->trackMetres / 2.0 - $corner->kerbGapMetres;
         $outer = $lane === null || $kerbCentre === null ? null : $kerbCentre + $lane - $chassis->outerRadiusMetres($corner->radiusMetres);
         $degrees = 180.0 / M_PI;
-        $taught = array_map(static fn (float $turn): float => round($chassis->wheelbaseMetres / tan($turn * 2.0 * M_PI / $chassis->steeringRatio), 2), self::TAUGHT);
+        $taught = array_map(static fn (float $turn): float => round($chassis->wheelbaseMetres / tan($turn * 2.0 * M_PI / $chassis->steeringRatio), 2),
+            self::TAUGHT);
         $asked = $input->speed('speed')?->inMetresPerSecond();
 
         return new Answer($pack->code(), $pack->version(), [

@@ -45,7 +45,8 @@ final class StoppingTool implements Tool
             CommonFields::gradientField(),
             new ChoiceField(
                 'model',
-                'highway-code: 1 ft a mph + mph^2/20 ft; aashto: 2.5 s and 3.4 m/s2; own: reaction and decel given; default highway-code, or own where both are given',
+                'highway-code: 1 ft a mph + mph^2/20 ft; aashto: 2.5 s and 3.4 m/s2; own: reaction and decel given; default highway-code, or own where both '
+                    .'are given',
                 ['highway-code', 'aashto', 'own'],
             ),
             new QuantityField('reaction', 'own reaction time', Kind::Duration, 0.0, 10.0),

@@ -35,7 +35,8 @@ final class SweptPathTool implements Tool
 
     public function about(): string
     {
-        return 'Off-tracking, tail swing and the room swept by any chain of units whose front axle follows a path at low speed; whether it fits between kerbs, and the line through a bend that leaves most room.';
+        return 'Off-tracking, tail swing and the room swept by any chain of units whose front axle follows a path at low speed; whether it fits between '
+            .'kerbs, and the line through a bend that leaves most room.';
     }
 
     public function input(): Shape
@@ -124,7 +125,8 @@ final class SweptPathTool implements Tool
         $step = self::step($input);
         $line = $bend === null ? null : BendLine::best($units, $bend, self::leastRadius($units));
         $arc = $line === null ? PathField::arc($input, $units) : null;
-        $swept = $line->swept ?? SweptPath::along($arc === null ? PathField::read($input, $step) : PathField::round($arc, $step, $input->object('path')?->flag('straight_out') ?? true), $units);
+        $swept = $line->swept ?? SweptPath::along($arc === null ? PathField::read($input, $step) : PathField::round($arc, $step,
+            $input->object('path')?->flag('straight_out') ?? true), $units);
         [$inner, $outer] = $arc === null ? [null, null] : (new ArcReach(PathField::LEAD, $arc['radius'], $arc['angle']))->of($swept);
         [$spareIn, $spareOut] = $line !== null ? [$line->spareInsideMetres, $line->spareOutsideMetres] : self::spare($input, $inner, $outer);
         // Told for every path but the bend whose kerbs are its own.
@@ -171,7 +173,8 @@ final class SweptPathTool implements Tool
             ),
             ...WaysField::defaults($input->object('path') ?? new Values([])),
         ], $spares !== [] && min($spares) < 0.0
-            ? [new Warning('does-not-fit', 'It does not fit: '.($line === null ? 'take another line.' : 'even the best line leaves the lane. Take another way, or have the road cleared.'), ['missing_m' => round(-min($spares), 3)])] : []);
+            ? [new Warning('does-not-fit', 'It does not fit: '.($line === null ? 'take another line.' : 'even the best line leaves the lane. Take another '
+                .'way, or have the road cleared.'), ['missing_m' => round(-min($spares), 3)])] : []);
     }
 
     private static function step(Values $input): float

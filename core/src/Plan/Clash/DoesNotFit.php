@@ -28,7 +28,8 @@ final class DoesNotFit implements Clash
         $remedy = match (true) {
             $obstacle === Obstacle::Grip => 'Do not drive it: choose another way.',
             $shortened => sprintf(
-                'Even at %s every part has to be shortened to %d %%: thinking time gives way first. Take the mirrors before the turn that comes before, or choose another place.',
+                'Even at %s every part has to be shortened to %d %%: thinking time gives way first. Take the mirrors before the turn that comes before, or '
+                    .'choose another place.',
                 $speed, max(1, (int) round($fitting->compression * 100)),
             ),
             $obstacle === Obstacle::Parked => "Come past at {$speed} and the whole routine fits behind the parked cars: speed gives way to position.",

@@ -38,7 +38,8 @@ final class CrossingOver
                     forBeginner: 'Stop at the line first[, then first gear|], then look.',
                 ),
                 Write::look(
-                    'Both ways and back until both streams are clear in one moment; the road opposite: who comes over, who turns across; then straight and without a pause.',
+                    'Both ways and back until both streams are clear in one moment; the road opposite: who comes over, who turns across; then straight and '
+                        .'without a pause.',
                     'Crossing takes longer than turning towards the {kerb}, and there is nowhere to wait half-way.',
                     'Clear one way, gone, and a car from the other.',
                     'Too fast at the line for a second look.',
@@ -71,7 +72,8 @@ final class CrossingOver
                     'Count lights and mirrors over ten sets; the two numbers must agree.',
                 ),
                 Write::speed(
-                    'A fresh green: hold the speed. A green seen for long: ease a little, foot ready, and fix the point beyond which you go on even if it changes. Red: a light brake early, so that the car may still be rolling when it changes.',
+                    'A fresh green: hold the speed. A green seen for long: ease a little, foot ready, and fix the point beyond which you go on even if it '
+                        .'changes. Red: a light brake early, so that the car may still be rolling when it changes.',
                     'Between stopping in comfort and being over in time lies a stretch where neither fits; easing takes it away.',
                     'Speeding up to get through, or a stamp on the brake at the change.',
                     'The car behind was unknown, so there was nothing to decide with.',
@@ -103,8 +105,10 @@ final class CrossingOver
     public static function lightsTurn(RoutineCode $code, bool $across): Routine
     {
         $wait = $across
-            ? 'Over the line on green to just before the turning point, straight wheels; oncoming traffic, the light, the lane ahead, people on the road you enter; one short look to the {near}, where a light-jumper would come from, before steering; be gone before the change.'
-            : 'People crossing the road you enter; cycles on the {turn} once more; one short look to the {off}, where a light-jumper would come from, then eyes into the new road.';
+            ? 'Over the line on green to just before the turning point, straight wheels; oncoming traffic, the light, the lane ahead, people on the road '
+                .'you enter; one short look to the {near}, where a light-jumper would come from, before steering; be gone before the change.'
+            : 'People crossing the road you enter; cycles on the {turn} once more; one short look to the {off}, where a light-jumper would come from, then '
+                .'eyes into the new road.';
 
         return new Routine(
             $code, 'Turn {turn} at traffic lights',

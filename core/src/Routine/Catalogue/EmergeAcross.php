@@ -58,11 +58,13 @@ final class EmergeAcross
                     'The move to the middle was late and used up the room for the brake.',
                     'Gas off as soon as the mirrors are done; the brake is then light.',
                     'Same line at 30 and at 20: feel how much sooner the gas goes off.',
-                    'Clutch and gear when the brake has done its work, with the car still rolling well enough to turn the engine: second, or first where the view is closed or a stop is certain.',
+                    'Clutch and gear when the brake has done its work, with the car still rolling well enough to turn the engine: second, or first where '
+                        .'the view is closed or a stop is certain.',
                 ),
                 new Instruction(
                     Step::Look,
-                    '{off}, {near}, {off} at the least and on until both are clear together; straight forward until the front meets the middle of the new road, then steer.',
+                    '{off}, {near}, {off} at the least and on until both are clear together; straight forward until the front meets the middle of the new '
+                        .'road, then steer.',
                     'Two streams have to be clear in one moment; the first look only shows what is there.',
                     'Deciding on the first look; or clear to the {off}, gone, and a car from the {near}.',
                     'Too fast at the line for a second look.',
@@ -86,7 +88,8 @@ final class EmergeAcross
                     'Two things at once',
                     'A crossing or lights right behind the turn: go when both can be done in one, or if a whole car fits between them, one after the other.',
                 ),
-                new Variant('Uphill line', 'The brake comes later and lighter; [the biting point holds the car while looking|foot and brake hold the car while looking].', ['gradient' => 0.08]),
+                new Variant('Uphill line', 'The brake comes later and lighter; [the biting point holds the car while looking|foot and brake hold the car '
+                    .'while looking].', ['gradient' => 0.08]),
             ],
             '{T-junction}, side road, give way, stop line, one-way, looks once, cuts the corner',
         );

@@ -155,7 +155,8 @@ final class Lanes
                     'Name the point where the solid line ends before reaching it.',
                 ),
                 Write::speed(
-                    'The speed of the main road by the end, [in a gear that pulls|gas well down]: choose ahead of or behind what was seen, over the whole length.',
+                    'The speed of the main road by the end, [in a gear that pulls|gas well down]: choose ahead of or behind what was seen, over the '
+                        .'whole length.',
                     'Braking near the end takes away the speed that joining needs; it means the plan came too late.',
                     'A stop at the end.',
                     'Waiting for a place instead of making a speed.',

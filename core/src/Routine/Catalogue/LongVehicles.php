@@ -36,7 +36,8 @@ final class LongVehicles
                 ),
                 Write::position(
                     $towardsKerb
-                        ? 'In lane where there is room ahead and a wide way out; otherwise over two lanes, checked and signalled, so that nobody comes alongside. Unit deep and wide.'
+                        ? 'In lane where there is room ahead and a wide way out; otherwise over two lanes, checked and signalled, so that nobody comes '
+                            .'alongside. Unit deep and wide.'
                         : 'Not into a lane too narrow for the trailer; islands close to the {turn} shoulder; deep before the wheel.',
                     'The last axle cuts in: how much, the bench says.',
                     'Wide before instead of deep in.',

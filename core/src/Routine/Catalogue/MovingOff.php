@@ -19,7 +19,8 @@ final class MovingOff
             RoutineCode::MoveOff, 'Move off from the {kerb}', 'From rest at the side of the road into the stream.', 'Cancel; mirrors; speed up to the stream.',
             [
                 Write::mirrors(
-                    '[Gear and biting point prepared|In drive, foot on the brake], then all round: {near} shoulder, {near} mirror, interior, ahead, {off} mirror, {off} shoulder.',
+                    '[Gear and biting point prepared|In drive, foot on the brake], then all round: {near} shoulder, {near} mirror, interior, ahead, {off} '
+                        .'mirror, {off} shoulder.',
                     'A standing car is expected to stand: nobody out there allows for it moving.',
                     'Only the {off} mirror; the cycle beside the rear wheel is in none.',
                     'The feet were still being sorted out, and the eyes followed them.',
@@ -164,7 +165,8 @@ final class MovingOff
                     'Biting point held still; brake to steady.',
                 ),
                 Write::look(
-                    'Ahead, {off} shoulder, {off} mirror, interior, {near} mirror, {near} shoulder, rear window; then mainly out of the rear window. Stop for anybody near and begin again.',
+                    'Ahead, {off} shoulder, {off} mirror, interior, {near} mirror, {near} shoulder, rear window; then mainly out of the rear window. Stop '
+                        .'for anybody near and begin again.',
                     'A reversing car gives way to everybody.',
                     'Into one mirror all the way; the person at the drive is not in it.',
                     'Too fast for more than the mirror.',

@@ -53,7 +53,8 @@ final class OvertakingAndControl
                     'The gear before the move, not in it.',
                 ),
                 Write::look(
-                    'Far ahead, the inside of the bend, openings on both sides; back when the one passed is seen behind. Not safe: drop back, and that is good.',
+                    'Far ahead, the inside of the bend, openings on both sides; back when the one passed is seen behind. Not safe: drop back, and that '
+                        .'is good.',
                     'Turning back is the decision that is hardest to praise and most worth it.',
                     'Eyes on the vehicle beside us.',
                     'Too little in hand to look anywhere else.',
@@ -145,7 +146,8 @@ final class OvertakingAndControl
     public static function creep(): Routine
     {
         return new Routine(
-            RoutineCode::Creep, 'Creep', 'Below walking pace: queues, closed views, bays.', '[Clutch up, or a stop: never half for long.|On, or a stop: never held on the gas against the brake.]',
+            RoutineCode::Creep, 'Creep', 'Below walking pace: queues, closed views, bays.', '[Clutch up, or a stop: never half for long.|On, or a stop: '
+                .'never held on the gas against the brake.]',
             [
                 Write::mirrors(
                     'Interior before rolling on, {near} mirror while doing so.',

@@ -62,7 +62,8 @@ final class TurnAcross
                 ),
                 new Instruction(
                     Step::Look,
-                    'Oncoming traffic, the road you enter, people crossing it; go only if nobody has to change speed or direction. Go on until about half-way across the mouth, then steer.',
+                    'Oncoming traffic, the road you enter, people crossing it; go only if nobody has to change speed or direction. Go on until about '
+                        .'half-way across the mouth, then steer.',
                     'You cross their road: the gap must be theirs to keep and yours to leave.',
                     'Cutting the corner over the other side of the side road.',
                     'Arrived too fast, the car was steered before its turning point.',

@@ -62,7 +62,8 @@ final class TurnTowardsKerb
                 ),
                 new Instruction(
                     Step::Look,
-                    'Look into the side road as soon as it opens: people crossing, feet at the {kerb}, parked cars; eyes where the car will go before you steer.',
+                    'Look into the side road as soon as it opens: people crossing, feet at the {kerb}, parked cars; eyes where the car will go before '
+                        .'you steer.',
                     'People crossing the road you enter come first, and the car follows the eyes.',
                     'Eyes still {away} or on the car behind at the moment of steering: the turn goes wide.',
                     'The car was too fast for more than one glance.',

@@ -140,7 +140,7 @@ function Events({ answer, unit, words }: { answer: LeaveAnswer; unit: 'm' | 'ft'
 const NAMES: Record<string, string> = {
     sign: 'First sign',
     'near-lane': 'Lane',
-    marker: 'Marker',
+    marker: '{Marker}',
     mirrors: 'Mirrors',
     signal: 'Signal',
     slip: '{Slip road}',
