@@ -16,9 +16,11 @@ test('joining: a gap is chosen, the drive played, and a road too short says so',
     // With the one behind pulled up beside us there is another way, or none.
     await page.getByLabel('car 2, metres ahead of us').fill('-20');
     await expect(head).not.toHaveText('Behind lorry 1, ahead of car 2');
-    await page.getByLabel('Take car 2 away').click();
-    await page.getByLabel('Take lorry 1 away').click();
-    await page.getByLabel('Take car 1 away').click();
+    const away = page.getByRole('button', { name: /^Take .* away$/ });
+    for (const [left, name] of ['car 2', 'lorry 1', 'car 1'].entries()) {
+        await page.getByLabel(`Take ${name} away`).click();
+        await expect(away).toHaveCount(2 - left);
+    }
     await expect(head).toHaveText('The road is free');
     await page.getByRole('slider', { name: 'Slip road', exact: true }).press('Home');
     await expect(page.getByText(/^The slip road is too short for this car: .* who joins gives way/)).toBeVisible();

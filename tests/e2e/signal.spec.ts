@@ -1,9 +1,8 @@
 import { expect, test } from '@playwright/test';
-import { api, everythingSent } from './support';
+import { api, everythingSent, newLesson } from './support';
 
 test('marks made without signal stay on the device and arrive later, once', async ({ page }) => {
-    await page.goto('/');
-    const next = (await api<{ next: { id: string } }>(page, 'today')).next.id;
+    const next = (await newLesson(page)).id;
     await page.goto(`/lessons/${next}/drive`);
     await page.route('**/api/sync', (route) => route.abort());
     await page.getByRole('button', { name: 'Speed reminded', exact: true }).click();

@@ -69,7 +69,7 @@ final readonly class Wording
             'near' => $near->value,
             'off' => $near->other()->value,
             'lane by' => $this->pack->exitSigns()->laneByInWords,
-            'and shoulder' => $this->pack->looksOverTheShoulderBeforeTurns() ? " and over the {$this->word('turn')} shoulder for cycles" : '',
+            'and shoulder' => $this->pack->looksOverTheShoulderBeforeTurns() ? " and {$this->word('turn')} shoulder" : '',
             default => $this->pack->words()[$name] ?? (ctype_upper($name[0]) ? ucfirst($this->own(lcfirst($name))) : $this->own($name)),
         };
     }

@@ -135,7 +135,7 @@ final class Practices
                 new Option(
                     'second-then-first', 'Second, then first if the view is closed; after stopping for beginners',
                     'Second rolls quietly; first is needed only where the car all but stands.',
-                    'Second as a rule, first where the view is closed or after a stop.',
+                    'Second as a rule, first after a stop.',
                 ),
                 new Option(
                     'first-on-the-move', 'First, ready on the move', 'Whatever the decision, the gear for it is there.',
@@ -250,7 +250,7 @@ final class Practices
             new Question('asks_of_others', 'How much a gap may ask of others', Step::Look, self::GAPS, [
                 new Option(
                     'nothing', 'Nothing: nobody has to change anything', 'Somebody who has to react to us has not been left alone; an assessment sees it so.',
-                    'A gap is one in which nobody has to change anything.',
+                    'A gap in which nobody has to change anything.',
                 ),
                 new Option(
                     'off-gas', 'They may come off the gas', 'In busy traffic nobody would ever get out otherwise, and nobody minds.',

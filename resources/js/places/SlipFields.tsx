@@ -15,7 +15,8 @@ export function SlipFields({ kind, value, errors, onChange }: Props) {
     const rules = useRules();
     const unit = unitWords(rules.speed_unit);
     const number = (label: string, key: Exclude<keyof SlipValues, 'next_turn'>, field: string, hint?: string, required = false) => (
-        <Field label={label} hint={hint} errors={errors[`road.${field}`]}>
+        // A speed that contradicts another is named by its SI field, one out of bounds by the field given.
+        <Field label={label} hint={hint} errors={errors[`road.${field}`] ?? errors[`road.${field.replace(/_(mph|kmh)$/, '_mps')}`]}>
             <input inputMode="decimal" required={required} value={value[key]} onChange={(event) => onChange({ ...value, [key]: event.target.value })} />
         </Field>
     );
@@ -26,14 +27,14 @@ export function SlipFields({ kind, value, errors, onChange }: Props) {
             {number(`Traffic on the main road, ${unit}`, 'main', `main_speed_${speed}`, undefined, true)}
             {kind === 'join' ? (
                 <>
-                    {number(`Onto it at, ${unit}`, 'entry', 'entry_speed_mps', undefined, true)}
+                    {number(`Onto it at, ${unit}`, 'entry', `entry_speed_${speed}`, undefined, true)}
                     {number('Limit lifts after, m', 'limit_change_m', 'limit_change_m', 'Empty: at its beginning')}
                     {number('Solid line until, m before the end', 'solid_line_m', 'solid_line_m', 'Empty: none')}
                     {number('Angle to the main road, °', 'slip_angle_deg', 'slip_angle_deg', 'Empty: 4, assumed')}
                 </>
             ) : (
                 <>
-                    {number(`At its end, ${unit}`, 'end', 'end_speed_mps', 'Empty: a crawl')}
+                    {number(`At its end, ${unit}`, 'end', `end_speed_${speed}`, 'Empty: a crawl')}
                     {number('Bend, radius in m', 'bend_radius_m', 'bend_radius_m', 'Empty: none')}
                     {value.bend_radius_m !== '' && number('Bend begins after, m', 'bend_from_m', 'bend_from_m', 'Empty: half-way')}
                     {number('Lower limit after, m', 'lower_limit_m', 'lower_limit_m', 'Empty: not on it')}

@@ -58,8 +58,7 @@ final class EmergeAcross
                     'The move to the middle was late and used up the room for the brake.',
                     'Gas off as soon as the mirrors are done; the brake is then light.',
                     'Same line at 30 and at 20: feel how much sooner the gas goes off.',
-                    'Clutch and gear when the brake has done its work, with the car still rolling well enough to turn the engine: second, or first where '
-                        .'the view is closed or a stop is certain.',
+                    'Clutch and gear when the brake has done its work: second, or first for a closed view or a stop.',
                 ),
                 new Instruction(
                     Step::Look,

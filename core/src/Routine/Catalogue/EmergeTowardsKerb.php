@@ -58,8 +58,7 @@ final class EmergeTowardsKerb
                     'Still placing the car, the learner met the line too fast and pressed everything at once.',
                     'Right foot first, left foot only when the brake has done its work.',
                     'Quiet road, no {junction}: slow from 30 to a crawl with the left foot flat on the floor mat until told.',
-                    'Clutch and gear when the brake has done its work, with the car still rolling well enough to turn the engine: second, or first where '
-                        .'the view is closed or a stop is certain.',
+                    'Clutch and gear when the brake has done its work: second, or first for a closed view or a stop.',
                 ),
                 new Instruction(
                     Step::Look,
