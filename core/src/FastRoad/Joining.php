@@ -23,15 +23,8 @@ final readonly class Joining
     /** Slower by more than this is the slip's fault, or the plan's: 10 mph, m/s (common practice). */
     public const FAULT_MPS = 4.4704;
 
-    /** Steps in which accelerations are tried, m/s2; places at which a choice is tried again, and shares of the way at which a drive may turn. */
-    private const TRIED = 0.02;
-
+    /** Places at which a choice is tried again. */
     private const PLACES = 30;
-
-    private const TURNS = 40;
-
-    /** Nobody comes slower than this to where they join, m/s: that would be a stop. */
-    private const CRAWL = 2.0;
 
     /** The brake, where those on the main road are slower than we are, m/s2 (assumed). */
     private const MOST_BRAKING = 2.5;
@@ -47,8 +40,7 @@ final readonly class Joining
     /** What is driven until the choice: as wanted, as far as the car has it. */
     public float $naturalMps2;
 
-    /** The gas fully down in the gear of the slip, from as slow as it turns: what there is at every speed. */
-    private Throttle $pulling;
+    private Drives $drives;
 
     /** @param  list<Neighbour>  $seen  as seen where the choice begins */
     public function __construct(
@@ -60,9 +52,8 @@ final readonly class Joining
         $this->neededMps2 = ($mainMps ** 2 - $entryMps ** 2) / (2.0 * $counts);
         $this->availableMps2 = $this->fullGas->meanMps2Over($counts);
         $this->naturalMps2 = max(-self::MOST_BRAKING, min($this->neededMps2, $this->availableMps2));
-        $this->pulling = Throttle::run(
-            $vehicle, $slip->gradient, max(self::CRAWL, $vehicle->gearbox->metresPerSecondAt($vehicle->engine->idleRpm, $gear)), $gear,
-            max($limitMps, $entryMps), 2.0 * $slip->lengthMetres + 400.0, step: 2.0 * Throttle::STEP,
+        $this->drives = new Drives(
+            $vehicle, $slip->gradient, $gear, $mainMps, max($limitMps, $entryMps), $this->naturalMps2, 2.0 * $slip->lengthMetres + 400.0,
         );
     }
 
@@ -160,7 +151,7 @@ final readonly class Joining
                 continue;
             }
             $better = $best === null || ($one->spareMetres >= 0.0
-                ? $best->spareMetres < 0.0 || $one->cost($this) < $best->cost($this) - 1e-9
+                ? $best->spareMetres < 0.0 || $this->counts($one->drive) < $this->counts($best->drive) - 1e-9
                 : $best->spareMetres < 0.0 && $one->spareMetres > $best->spareMetres);
             $best = $better ? $one : $best;
         }
@@ -182,29 +173,47 @@ final readonly class Joining
 
     /**
      * @param  non-empty-list<Tried>  $fromTheChoice
-     * @return array<string, float> for each option that can be chosen, the last place at which it still can, going on evenly until then
+     * @return array<string, float> for each option that can be chosen, the last place at which it still can, going on evenly until then:
+     *     at a speed nobody minds, where it began with one
      */
     private function latest(array $fromTheChoice): array
     {
-        $latest = [];
-        $open = null;
-        for ($step = 0; $step < self::PLACES; $step++) {
-            $now = [];
-            foreach ($step === 0 ? $fromTheChoice : $this->tried($step, 3) as $one) {
-                if ($one->spareMetres >= 0.0) {
-                    $now[self::key(null, null)] = true;
-                    foreach ($one->behind as $i => $behind) {
-                        $now[self::key($i, $behind)] = true;
-                    }
-                }
-            }
-            $open = $open === null ? $now : array_intersect_key($open, $now);
+        $open = array_map(static fn (float $short): float => $short <= self::FAULT_MPS ? self::FAULT_MPS : INF, $this->leastShort($fromTheChoice));
+        $latest = array_map(fn (float $may): float => $this->place(0), $open);
+        for ($step = 1; $step < self::PLACES && $open !== []; $step++) {
+            $now = $this->leastShort($this->tried($step, 3));
+            $open = array_filter($open, static fn (float $may, string $key): bool => isset($now[$key]) && $now[$key] <= $may, ARRAY_FILTER_USE_BOTH);
             foreach (array_keys($open) as $key) {
                 $latest[$key] = $this->place($step);
             }
         }
 
         return $latest;
+    }
+
+    /**
+     * @param  list<Tried>  $tried
+     * @return array<string, float> for each option with room, the least it is short of the traffic's speed, m/s
+     */
+    private function leastShort(array $tried): array
+    {
+        $least = [];
+        foreach ($tried as $one) {
+            if ($one->spareMetres < 0.0) {
+                continue;
+            }
+            $short = $this->mainMps - $one->drive->endMps;
+            foreach ([self::key(null, null), ...array_map(self::key(...), array_keys($one->behind), $one->behind)] as $key) {
+                $least[$key] = min($least[$key] ?? INF, $short);
+            }
+        }
+
+        return $least;
+    }
+
+    private function counts(TwoParts $drive): float
+    {
+        return WayIn::counts($drive->effortMps2($this->naturalMps2), $this->mainMps - $drive->endMps);
     }
 
     private static function key(?int $which, ?bool $ahead): string
@@ -233,7 +242,7 @@ final readonly class Joining
         $before = $this->secondsTo($place);
         $ours = $this->slip->chooseFromMetres() - $this->slip->joinAtMetres();
         $tried = [];
-        foreach ($this->drives($v, $distance, $coarse) as $drive) {
+        foreach ($this->drives->from($v, $distance, $coarse) as $drive) {
             $seconds = $before + $drive->seconds;
             $spare = INF;
             $behind = [];
@@ -246,52 +255,5 @@ final readonly class Joining
         }
 
         return $tried;
-    }
-
-    /** @return non-empty-list<TwoParts> */
-    private function drives(float $v, float $distance, int $coarse): array
-    {
-        $most = ($this->gainedMps($v, $distance, $this->limitMps) ** 2 - $v ** 2) / (2.0 * $distance);
-        // Not slower than a crawl at the end: that would be a stop, not joining.
-        $least = min($most, max(min(-Room::MOST_EASING, $this->naturalMps2), (self::CRAWL ** 2 - $v ** 2) / (2.0 * $distance)));
-        $drives = [TwoParts::one($distance, $v, $most), TwoParts::one($distance, $v, max($least, min($most, $this->naturalMps2)))];
-        for ($a = $least; $a < $most; $a += $coarse * self::TRIED) {
-            $drives[] = TwoParts::one($distance, $v, $a);
-        }
-        foreach ([0.0, 0.5, 1.0] as $easing) {
-            for ($i = $coarse; $i < self::TURNS; $i += $coarse) {
-                $metres = $distance * $i / self::TURNS;
-                $turn = sqrt(max(0.0, $v ** 2 - 2.0 * $easing * Room::MOST_EASING * $metres));
-                if ($turn < self::CRAWL) {
-                    break;
-                }
-                $gained = $this->gainedMps($turn, $distance - $metres, $this->mainMps);
-                $drives[] = new TwoParts($distance, $v, -$easing * Room::MOST_EASING, $metres, ($gained ** 2 - $turn ** 2) / (2.0 * ($distance - $metres)));
-            }
-        }
-        // Gained as soon as the car has it, and held.
-        $reached = min($this->mainMps, sqrt(max(0.0, $v ** 2 + 2.0 * $most * $distance)));
-        for ($i = $coarse; $i <= self::TURNS / 4 && $reached > $v + 0.1; $i += $coarse) {
-            $to = $v + ($reached - $v) * $i / (self::TURNS / 4);
-            $metres = min($distance, $this->metresToGain($v, $to));
-            if ($metres > 0.0) {
-                $drives[] = new TwoParts($distance, $v, ($to ** 2 - $v ** 2) / (2.0 * $metres), $metres, 0.0);
-            }
-        }
-
-        return $drives;
-    }
-
-    /** Speed after so many metres with the gas fully down, but no faster than is wanted. */
-    private function gainedMps(float $from, float $metres, float $wanted): float
-    {
-        $at = $this->pulling->metresAtMps($from);
-
-        return max($from, min($wanted, $this->pulling->mpsAfterMetres($at + $metres)));
-    }
-
-    private function metresToGain(float $from, float $to): float
-    {
-        return $this->pulling->metresAtMps($to) - $this->pulling->metresAtMps($from);
     }
 }

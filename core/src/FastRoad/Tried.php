@@ -17,10 +17,4 @@ final readonly class Tried
         public array $behind,
     ) {
     }
-
-    /** As a way in counts it. */
-    public function cost(Joining $joining): float
-    {
-        return $this->drive->effortMps2($joining->naturalMps2) + max(0.0, $joining->mainMps - $this->drive->endMps - Joining::GOOD_MPS);
-    }
 }

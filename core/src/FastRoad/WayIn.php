@@ -37,9 +37,14 @@ final readonly class WayIn
         return $this->feasible && $this->shortMps <= Joining::FAULT_MPS;
     }
 
-    /** What it counts: its effort, and every m/s beyond the speed that nobody minds missing. */
     public function cost(): float
     {
-        return $this->effortMps2 + max(0.0, $this->shortMps - Joining::GOOD_MPS);
+        return self::counts($this->effortMps2, $this->shortMps);
+    }
+
+    /** What a drive counts: its effort, and every m/s beyond the speed that nobody minds missing. */
+    public static function counts(float $effortMps2, float $shortMps): float
+    {
+        return $effortMps2 + max(0.0, $shortMps - Joining::GOOD_MPS);
     }
 }

@@ -2,8 +2,15 @@
 
 declare(strict_types=1);
 
+use NobleTurn\Core\Compute\Findings;
+use NobleTurn\Core\Compute\Tool\JoinTool;
 use NobleTurn\Core\Compute\Tool\PlannedBy;
 use NobleTurn\Core\Compute\Toolbox;
+use NobleTurn\Core\Compute\Values;
+use NobleTurn\Core\FastRoad\Joining;
+use NobleTurn\Core\FastRoad\Neighbour;
+use NobleTurn\Core\FastRoad\Slip;
+use NobleTurn\Core\FastRoad\WayIn;
 use NobleTurn\Core\Routine\Catalogue\Catalogue;
 use NobleTurn\Core\Rules\RulePacks;
 use NobleTurn\Core\Tests\Approaches;
@@ -295,4 +302,32 @@ it('says where others would drive into each other meanwhile', function (): void 
         'code',
     );
     expect($codes(20))->toContain('others-meet')->and($codes(39))->not->toContain('others-meet');
+});
+
+it('can still do at the last place what it says can be chosen until there, and at a speed nobody minds', function (): void {
+    $held = 0;
+    for ($seed = 1; $seed <= 100; $seed++) {
+        $asked = (new JoinTool)->input()->read(['pack' => 'gb', ...drawnSlip(new Approaches($seed))], '', new Findings);
+        $joining = (new JoinTool)->scene($asked ?? new Values([]));
+        $from = $joining->slip->chooseFromMetres();
+        foreach (array_filter($joining->waysIn(), static fn (WayIn $way): bool => $way->isGood() && $way->latestMetres !== null) as $way) {
+            if ($way->latestMetres > $from - 1.0) {
+                continue;
+            }
+            // The same slip, but looked into only there: everybody as they are by then.
+            $slip = $joining->slip;
+            $then = $joining->secondsTo($way->latestMetres);
+            $late = new Joining(
+                new Slip($slip->lengthMetres, $slip->gradient, $slip->limitChangeMetres, $way->latestMetres, $slip->solidUntilMetres, $slip->wholeSlip),
+                $joining->vehicle, $joining->gear, $joining->entryMps, $joining->mainMps, $joining->limitMps, $joining->room,
+                array_map(static fn (Neighbour $other): Neighbour => new Neighbour(
+                    $other->name, $other->frontMetresAt($then) - ($from - $way->latestMetres), $other->speedMps, $other->lengthMetres,
+                ), $joining->seen),
+            );
+            $same = array_filter($late->waysIn(), static fn (WayIn $again): bool => $again->which === $way->which && $again->ahead === $way->ahead);
+            expect(array_values($same)[0]->isGood())->toBeTrue("seed {$seed}, at {$way->latestMetres} m");
+            $held++;
+        }
+    }
+    expect($held)->toBeGreaterThan(60);
 });

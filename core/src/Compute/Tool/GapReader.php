@@ -169,7 +169,7 @@ final class GapReader
             $found[] = 'The long vehicle needs the room first.';
         }
         if ($input->flag('oncoming_turner') === true) {
-            $lanes = ArmsReader::whole($input, 'entry_lanes') ?? ArmsReader::whole($input->object('road_met') ?? new Values([]), 'lanes', 'road_met.') ?? 1;
+            $lanes = ArmsReader::whole($input, 'entry_lanes') ?? RoadMetField::read($input)->lanes;
             if ($lanes === 1) {
                 $found[] = 'The one opposite turns into the same single lane and goes first.';
             } elseif (! $pack->turnersShare()) {

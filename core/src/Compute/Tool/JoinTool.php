@@ -127,13 +127,13 @@ final class JoinTool implements ReadsAScene
         if ($entry->inMetresPerSecond() > $vehicle->gearbox->metresPerSecondAt($vehicle->engine->redLineRpm, $gear)) {
             throw BadInput::field('gear', 'would turn past the red line at the entry speed.');
         }
+        // Where a line is solid to the end there is no place to join: the reserve gives way.
         $slip = new Slip(
             $length, CommonFields::gradient($input), $change,
             $input->distance('view_from')?->inMetres() ?? Slip::viewMetresByAngle($input->number('slip_angle_deg') ?? JoinPresenter::ANGLE, $length),
             $input->distance('solid_line')?->inMetres() ?? $length,
             PracticeField::read($input, $pack)->answer('joining') === 'whole-slip',
         );
-        // Where a line is solid to the end there is no place to join: the reserve gives way.
         $gap = $input->duration('gap')?->inSeconds() ?? $pack->followingGap(CommonFields::surface($input))->inSeconds() / 2.0;
 
         return new Joining(

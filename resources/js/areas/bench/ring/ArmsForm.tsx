@@ -91,26 +91,19 @@ export function ArmsForm({ state, onChange }: { state: RingState; onChange: (sta
                         </div>
                         {one.exits > 1 && (
                             <div className="flex flex-wrap items-center gap-x-4">
-                                <label className="flex min-h-11 items-center gap-2 text-sm">
-                                    <input
-                                        type="checkbox"
-                                        className="size-5"
-                                        checked={one.bus_out ?? false}
-                                        onChange={() => arm(at, { bus_out: !one.bus_out })}
-                                    />
-                                    Lane 1 out of {one.name} is for buses
-                                </label>
+                                <Tick
+                                    label={`Lane 1 out of ${one.name} is for buses`}
+                                    checked={one.bus_out ?? false}
+                                    onChange={() => arm(at, { bus_out: !one.bus_out })}
+                                />
                                 {one.bus_out &&
                                     (['bus_out_from', 'bus_out_until'] as const).map((field) => (
-                                        <label key={field} className="flex min-h-11 items-center gap-2 text-sm">
-                                            {field === 'bus_out_from' ? 'from' : 'until'}
-                                            <input
-                                                type="time"
-                                                className="entry w-32"
-                                                value={one[field] ?? ''}
-                                                onChange={(event) => arm(at, { [field]: event.target.value })}
-                                            />
-                                        </label>
+                                        <Hour
+                                            key={field}
+                                            label={field === 'bus_out_from' ? 'from' : 'until'}
+                                            value={one[field] ?? ''}
+                                            onChange={(hour) => arm(at, { [field]: hour })}
+                                        />
                                     ))}
                             </div>
                         )}
@@ -118,37 +111,25 @@ export function ArmsForm({ state, onChange }: { state: RingState; onChange: (sta
                             <fieldset key={n} className="flex flex-wrap items-center gap-x-4">
                                 <legend className="text-quiet float-left mr-3 text-sm">Lane {n + 1} painted for</legend>
                                 {state.arms.map((target) => (
-                                    <label key={target.name} className="flex min-h-11 items-center gap-2 text-sm">
-                                        <input
-                                            type="checkbox"
-                                            className="size-5"
-                                            checked={lane.to.includes(target.name)}
-                                            onChange={() => onChange(painted(state, one.name, n + 1, target.name))}
-                                        />
-                                        {target.name}
-                                    </label>
-                                ))}
-                                <label className="flex min-h-11 items-center gap-2 text-sm">
-                                    <input
-                                        type="checkbox"
-                                        className="size-5"
-                                        checked={lane.bus ?? false}
-                                        onChange={() => arm(at, { lanes: one.lanes.map((other, i) => (i === n ? { ...other, bus: !other.bus } : other)) })}
+                                    <Tick
+                                        key={target.name}
+                                        label={target.name}
+                                        checked={lane.to.includes(target.name)}
+                                        onChange={() => onChange(painted(state, one.name, n + 1, target.name))}
                                     />
-                                    buses at all hours
-                                </label>
+                                ))}
+                                <Tick
+                                    label="buses at all hours"
+                                    checked={lane.bus ?? false}
+                                    onChange={() => arm(at, { lanes: one.lanes.map((other, i) => (i === n ? { ...other, bus: !other.bus } : other)) })}
+                                />
                                 {(['bus_from', 'bus_until'] as const).map((field) => (
-                                    <label key={field} className="flex min-h-11 items-center gap-2 text-sm">
-                                        {field === 'bus_from' ? 'buses from' : 'until'}
-                                        <input
-                                            type="time"
-                                            className="entry w-32"
-                                            value={lane[field] ?? ''}
-                                            onChange={(event) =>
-                                                arm(at, { lanes: one.lanes.map((other, i) => (i === n ? { ...other, [field]: event.target.value } : other)) })
-                                            }
-                                        />
-                                    </label>
+                                    <Hour
+                                        key={field}
+                                        label={field === 'bus_from' ? 'buses from' : 'until'}
+                                        value={lane[field] ?? ''}
+                                        onChange={(hour) => arm(at, { lanes: one.lanes.map((other, i) => (i === n ? { ...other, [field]: hour } : other)) })}
+                                    />
                                 ))}
                             </fieldset>
                         ))}
@@ -166,5 +147,35 @@ export function ArmsForm({ state, onChange }: { state: RingState; onChange: (sta
                 Add an arm
             </button>
         </details>
+    );
+}
+
+interface TickProps {
+    label: string;
+    checked: boolean;
+    onChange: () => void;
+}
+
+function Tick({ label, checked, onChange }: TickProps) {
+    return (
+        <label className="flex min-h-11 items-center gap-2 text-sm">
+            <input type="checkbox" className="size-5" checked={checked} onChange={onChange} />
+            {label}
+        </label>
+    );
+}
+
+interface HourProps {
+    label: string;
+    value: string;
+    onChange: (hour: string) => void;
+}
+
+function Hour({ label, value, onChange }: HourProps) {
+    return (
+        <label className="flex min-h-11 items-center gap-2 text-sm">
+            {label}
+            <input type="time" className="entry w-32" value={value} onChange={(event) => onChange(event.target.value)} />
+        </label>
     );
 }
