@@ -4,6 +4,7 @@ namespace App\Contract\Shapes;
 
 use App\Contract\Shapes;
 use NobleTurn\Core\Compute\Out;
+use NobleTurn\Core\Compute\Toolbox;
 use NobleTurn\Core\Judgement\Manoeuvre;
 use NobleTurn\Core\Place\WayOut;
 use NobleTurn\Core\Rules\RulePacks;
@@ -49,7 +50,7 @@ final class Routines
             'Choice' => Out::object([
                 'question' => Out::text('what practices differ in'), 'text' => Out::text('the question in words'),
                 'value' => Out::text('the choice in force'), 'words' => Out::text('the choice in words'), 'reason' => Out::text('why one would'),
-                'says' => Out::text('what it adds to the card'), 'step' => Shapes::ref('Step'), 'moves' => Out::flag('it moves points of a plan'),
+                'says' => Out::text('what it adds to the card'), 'step' => Shapes::ref('Step'), 'changes' => self::changes(),
             ]),
             'RoutineCard' => Shapes::with($line, [
                 'where' => Out::text(''), 'direction' => Out::text('how the instructor asks for it'), 'afterwards' => Out::text(''),
@@ -73,7 +74,7 @@ final class Routines
                 'figures' => Out::list(Out::object(['key' => Out::text(''), 'name' => Out::text(''), 'value' => Out::text(''), 'status' => Out::text('')])),
             ]),
             'Question' => Out::object([
-                'key' => Out::text(''), 'text' => Out::text(''), 'step' => Shapes::ref('Step'), 'moves' => Out::flag('it moves points of a plan'),
+                'key' => Out::text(''), 'text' => Out::text(''), 'step' => Shapes::ref('Step'), 'changes' => self::changes(),
                 'default' => Out::text('under the pack in force'), 'shows_on' => Shapes::ref('RoutineCode'),
                 'options' => Out::list(Out::object(['value' => Out::text(''), 'words' => Out::text(''), 'reason' => Out::text(''), 'says' => Out::text('')])),
             ]),
@@ -117,5 +118,11 @@ final class Routines
                 'pages of the bench that reckon what it asks',
             ),
         ]);
+    }
+
+    /** @return array<string, mixed> */
+    private static function changes(): array
+    {
+        return Out::list(Out::choice(Toolbox::names()), 'the tools whose plan, events or verdict an answer changes; none: it changes only what is said');
     }
 }

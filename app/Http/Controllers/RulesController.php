@@ -90,7 +90,7 @@ final class RulesController extends Controller
         $wording = new Wording($pack, $shows->namedSide());
 
         return [
-            'key' => $question->key, 'text' => $wording->say($question->text), 'step' => $question->step->value, 'moves' => $question->moves,
+            'key' => $question->key, 'text' => $wording->say($question->text), 'step' => $question->step->value, 'changes' => $question->changes,
             'default' => $question->default($pack),
             // A routine on whose plan or card the choice is seen.
             'shows_on' => $shows->value,

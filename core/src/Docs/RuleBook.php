@@ -83,7 +83,7 @@ final class RuleBook
             );
             $text .= "\n## {$wording->say($question->text)} (`{$question->key}`)\n\nOn: {$where}; step: {$question->step->value}
                 ."
-                .($question->moves ? ' Moves points of a plan.' : '')
+                .($question->changes === [] ? ' Changes only what is said.' : ' Changes the answer of: '.implode(', ', $question->changes).'.')
                 ."\n\n";
             foreach ($question->options as $option) {
                 $text .= "- `{$option->value}`: {$wording->say($option->words)}. {$wording->say($option->reason)}"

@@ -43,6 +43,8 @@ final readonly class OvertakePlan
         /** On a dual carriageway: nobody comes the other way. */
         public bool $rehearsal,
         private Practice $practice,
+        /** Somebody behind gains by a signal on the way back in. */
+        private bool $followed = true,
     ) {
         $this->sightNeededMetres = $rehearsal ? null : $overtaking->sightNeededMetres();
         $this->verdict = $this->verdict();
@@ -105,7 +107,7 @@ final readonly class OvertakePlan
         $back = match ($this->practice->answer('return_signal')) {
             'always' => 'back in, every time',
             'mirror-only' => null,
-            default => 'back in, where somebody behind gains by it',
+            default => $this->followed ? 'back in, where somebody behind gains by it' : null,
         };
 
         return [

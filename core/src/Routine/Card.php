@@ -20,7 +20,8 @@ final readonly class Card
      * @param  non-empty-list<Instruction>  $steps  spoken
      * @param  array<string, list<string>>  $says  by step: what the practice adds to it
      * @param  list<Variant>  $variants  spoken
-     * @param  list<array{question: string, text: string, value: string, words: string, reason: string, says: string, step: string, moves: bool}>  $choices
+     * @param  list<array{question: string, text: string, value: string, words: string, reason: string, says: string, step: string,
+     *     changes: list<string>}>  $choices
      */
     private function __construct(
         public RoutineCode $code,
@@ -50,7 +51,7 @@ final readonly class Card
         $chosen = array_values(array_filter($practice->choices($code), static fn (array $choice): bool => $hasClutch || ! $choice['needs_clutch']));
         $choices = array_map(static fn (array $choice): array => [
             'question' => $choice['question'], 'text' => $say($choice['text']), 'value' => $choice['value'], 'words' => $say($choice['words']),
-            'reason' => $say($choice['reason']), 'says' => $say($choice['says']), 'step' => $choice['step'], 'moves' => $choice['moves'],
+            'reason' => $say($choice['reason']), 'says' => $say($choice['says']), 'step' => $choice['step'], 'changes' => $choice['changes'],
         ], $chosen);
         $says = [];
         foreach ($choices as $choice) {

@@ -47,7 +47,7 @@ final readonly class Practice
     }
 
     /**
-     * @return list<array{question: string, text: string, value: string, words: string, reason: string, says: string, step: string, moves: bool,
+     * @return list<array{question: string, text: string, value: string, words: string, reason: string, says: string, step: string, changes: list<string>,
      *     needs_clutch: bool}> what was chosen and why, as far as it concerns a routine
      */
     public function choices(RoutineCode $routine): array
@@ -58,7 +58,7 @@ final readonly class Practice
                 $option = $question->option($this->answer($question->key));
                 $chosen[] = [
                     'question' => $question->key, 'text' => $question->text, 'value' => $option->value, 'words' => $option->words,
-                    'reason' => $option->reason, 'says' => $option->says, 'step' => $question->step->value, 'moves' => $question->moves,
+                    'reason' => $option->reason, 'says' => $option->says, 'step' => $question->step->value, 'changes' => $question->changes,
                     'needs_clutch' => $question->needsClutch,
                 ];
             }

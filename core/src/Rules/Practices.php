@@ -68,7 +68,7 @@ final class Practices
                 ),
                 new Option('car-lengths', 'Eight to ten car lengths', 'Can be judged by eye on any road; nine are planned with.'),
                 new Option('braking-lead', 'Two seconds before brake light or sideways move', 'The signal is tied to what it announces.'),
-            ], moves: true),
+            ], changes: ['approach']),
             new Question('order', 'Mirrors or signal first', Step::Mirrors, self::LANES, [
                 new Option(
                     'mirrors-first', 'Mirrors, time to think, then signal', 'Nothing is announced that what is behind forbids.',
@@ -79,12 +79,12 @@ final class Practices
                     'The wish is announced, the move is decided by what is then seen.',
                     'Signal first, then interior, ahead, door mirror, ahead, shoulder, and only then the move.',
                 ),
-            ]),
+            ], changes: ['lane-change']),
             new Question('steps', 'Steps of the routine', Step::Speed, [], [
                 new Option('five', 'Five[, the gear inside Speed|]', '[Gear follows from the speed reached; one thought.|One thought.]'),
                 new Option('six', 'Six, the gear a step of its own', 'A beginner finds the gear easier as its own step after the brake.'),
                 new Option('three', 'Three: mirrors, signal, manoeuvre', 'Short enough to be said aloud; the manoeuvre holds position, speed and look.'),
-            ], moves: true),
+            ], changes: ['approach']),
             new Question('shoulder', 'Shoulder glance', Step::Look, [...self::LANES, R::MoveOff, R::PullUpRightReverse], [
                 new Option(
                     'after-signal', 'After the signal, just before moving', 'The last thing seen is the newest.',
@@ -94,7 +94,7 @@ final class Practices
                     'before-signal', 'Before the signal', 'Somebody in the blind spot is not startled by a signal.',
                     'The shoulder glance belongs to the mirrors, before the signal; once more if the move had to wait.',
                 ),
-            ]),
+            ], changes: ['lane-change']),
             new Question('passed', 'Being passed before a lane change', Step::Signal, [...self::LANES, R::PassParked, R::LongLaneChange], [
                 new Option(
                     'let-pass', 'Let it pass, look again, then signal', 'Nobody has to wonder what we are about to do.',
@@ -104,7 +104,7 @@ final class Practices
                     'signal-meanwhile', 'Signal while it passes', 'It cannot be taken for pushing in, and those further back make room.',
                     'Somebody passing: signal meanwhile, so that those behind them make room; a long vehicle signals and waits to be let in.',
                 ),
-            ]),
+            ], changes: ['lane-change']),
             new Question('moving_off_signal', 'Moving-off check and signal', Step::Signal, [R::MoveOff], [
                 new Option(
                     'if-it-helps', 'Full round; signal if it helps somebody', 'A signal nobody sees teaches nothing; deciding does.',
@@ -130,7 +130,7 @@ final class Practices
             new Question('gears', 'Gears on the approach', Step::Speed, [], [
                 new Option('block', 'One block change to the gear needed', 'One change leaves more attention for the road.'),
                 new Option('sequential', 'Down through the gears, second while still rolling', 'Each lower gear helps to hold the speed just reached.'),
-            ], moves: true, needsClutch: true),
+            ], changes: ['approach'], needsClutch: true),
             new Question('gear_at_line', 'Gear at a {T-junction}', Step::Speed, self::LINES, [
                 new Option(
                     'second-then-first', 'Second, then first if the view is closed; after stopping for beginners',
@@ -142,7 +142,7 @@ final class Practices
                     'First is taken on the move, below walking pace, before the last look.',
                 ),
                 new Option('first-after-stop', 'First only after stopping', 'A moving gear change never disturbs the looking.', 'Stop, then first, then look.'),
-            ], moves: true, needsClutch: true),
+            ], changes: ['approach'], needsClutch: true),
             new Question('clutch', 'Clutch down while rolling', Step::Speed, [], [
                 new Option(
                     'fault-if-fast', 'A fault before braking, or longer than a change above about {mph:10}',
@@ -153,7 +153,7 @@ final class Practices
                     'last-lengths', 'The last two or three car lengths are fine', 'Before a stop the engine has nothing left to give.',
                     'Before a stop the clutch may be down for the last two or three car lengths; on a slope it is the way to creep.',
                 ),
-            ], moves: true, needsClutch: true),
+            ], changes: ['approach'], needsClutch: true),
             new Question('t_junction', 'At any {T-junction}', Step::Speed, self::LINES, [
                 new Option(
                     'by-level', 'By level: stop first for beginners, roll later',
@@ -164,7 +164,7 @@ final class Practices
                     'From rest there is time for gear, looks and decision one after the other.',
                 ),
                 new Option('ready-to-roll', 'First gear ready on the move, roll if clear', 'A {give-way line} asks for readiness, not for a stop.'),
-            ], moves: true),
+            ], changes: ['approach']),
             new Question('waiting', 'Waiting', Step::Speed, [...self::LIGHTS, R::QueueStop, R::RailCrossing], [
                 new Option(
                     'by-length', 'A short wait [in gear|on the brake], a long one secured', 'The feet rest where the wait is long and are ready where '
@@ -220,12 +220,12 @@ final class Practices
             new Question('look', 'Looking at a {T-junction}', Step::Look, self::LINES, [
                 new Option('alternate', 'Keep alternating until clear', 'Looking goes on until it is clear; both ways and back is the least.'),
                 new Option('right-left-right', '{off}, {near}, {off} as the minimum', 'A fixed minimum is easy to hold on to.'),
-            ], moves: true),
+            ], changes: ['approach']),
             new Question('near_place', 'Place when emerging {near}', Step::Position, [R::EmergeLeft, R::EmergeRight], [
                 new Option('by-width', 'By width', 'A wide lane is shared with those turning in, a narrow one cannot be.'),
                 new Option('middle', 'Middle of the lane', 'Nobody squeezes past on either side.'),
                 new Option('to-kerb', 'Well to the {near}', 'Those turning in have room.'),
-            ], moves: true),
+            ], changes: ['approach']),
             new Question('green', 'A light that turns green', Step::Look, self::LIGHTS, [
                 new Option(
                     'while-going', 'A short look while going', 'Whoever jumps a light is seen, and nobody is kept waiting.',
@@ -246,7 +246,7 @@ final class Practices
                     'past-island', 'Go once they are past the island, as local law allows', 'Past the island they are on another road.',
                     'Somebody crossing away from us and past the island: go, where local law allows.',
                 ),
-            ]),
+            ], changes: ['crossing']),
             new Question('asks_of_others', 'How much a gap may ask of others', Step::Look, self::GAPS, [
                 new Option(
                     'nothing', 'Nothing: nobody has to change anything', 'Somebody who has to react to us has not been left alone; an assessment sees it so.',
@@ -260,7 +260,7 @@ final class Practices
                     'design', 'What road design reckons with', 'Roads are laid out for drivers who slow down a little for each other.',
                     'A gap may ask others to slow down a little, as roads are laid out for.',
                 ),
-            ]),
+            ], changes: ['gap']),
             new Question('mirror_show', 'Showing mirror checks', Step::Mirrors, [], [
                 new Option(
                     'eyes', 'Eyes are enough', 'Seeing is what counts; for an assessment it may be made visible.',
@@ -298,7 +298,7 @@ final class Practices
                     'none-if-misleading', 'None on multi-lane or signal-controlled ones', 'The lane says it already.',
                     'With several lanes or lights: no signal on the approach, the lane says it.',
                 ),
-            ]),
+            ], changes: ['lanes']),
             new Question('mini_exit', 'Exit signal on a mini-roundabout', Step::Signal, [R::MiniRoundabout], [
                 new Option(
                     'by-time', 'By the time spent on it', 'Under about three seconds there is no time for one.',
@@ -306,7 +306,7 @@ final class Practices
                 ),
                 new Option('never', 'Never, no time', 'Both hands are busy with the wheel.', 'No exit signal.'),
                 new Option('larger', 'On larger ones', 'Those waiting can go sooner.', 'An exit signal on the larger ones.'),
-            ]),
+            ], changes: ['lanes']),
             new Question('joining', 'Joining', Step::Speed, [R::Join], [
                 new Option(
                     'whole-slip', 'Stay {near}, use the whole {slip}, join near its end', 'Time for everybody to see everybody.',
@@ -316,18 +316,18 @@ final class Practices
                     'first-gap', 'Reach traffic speed first and take the first clear gap', 'The gap seen is the gap used.',
                     'Traffic speed first, then the first clear gap; never over a solid line.',
                 ),
-            ]),
+            ], changes: ['join']),
             new Question('leave_marker', 'Signal to leave', Step::Signal, [R::Leave], [
                 new Option('300', 'At the {marker:1} {marker}', 'Those behind know it before they have to act.', 'Signal at the {marker:1} {marker}.'),
                 new Option('200', 'At the {marker:2} {marker}', 'Near enough to be meant.', 'Signal at the {marker:2} {marker}.'),
-            ], needsMarkers: true),
+            ], changes: ['leave'], needsMarkers: true),
             new Question('leave_signal', 'Next signal on the leaving {slip}', Step::Signal, [R::Leave], [
                 new Option(
                     'half-way', 'Cancel at once, wait, signal half-way along; at once on a short one', 'Two signals that touch are read as one.',
                     'Cancel at once; the signal for the {junction} comes half-way along, at once where the {slip road} is short.',
                 ),
                 new Option('at-once', 'Cancel, mirrors, signal anew at once', 'Nothing is left to remember.', 'Cancel, mirrors, and signal anew at once.'),
-            ]),
+            ], changes: ['leave']),
             new Question('return_signal', 'Signal on the way back after {overtaking}', Step::Signal, [R::Overtake], [
                 new Option(
                     'where-it-helps', '{near} signal where somebody behind gains by it', 'It is for those behind; where nobody is, it says nothing.',
@@ -338,7 +338,7 @@ final class Practices
                     'Back in: {near} mirror, then the {near} signal.',
                 ),
                 new Option('mirror-only', 'Mirror only', 'Going back is what everybody expects.', 'Back in: {near} mirror, no signal.'),
-            ]),
+            ], changes: ['overtake']),
             new Question('slip_lane', 'Lane on the {slip} when turning {off} soon', Step::Position, [R::Leave], [
                 new Option(
                     'by-length', '{near} first and over later; straight into the {off} one only where it is short', 'A lane change needs room.',
@@ -348,7 +348,7 @@ final class Practices
                     'straight', 'Straight into the {off} lane always', 'One decision fewer at speed.',
                     'Straight into the {off} lane of the {slip road}.',
                 ),
-            ]),
+            ], changes: ['leave']),
         ];
     }
 }

@@ -13,7 +13,7 @@ final readonly class Question
     /**
      * @param  non-empty-list<Option>  $options
      * @param  list<RoutineCode>  $routines  on whose cards and plans it shows; empty: on every one
-     * @param  bool  $moves  whether it moves points of a plan
+     * @param  list<string>  $changes  the tools whose plan, events or verdict an answer changes; empty: it changes only what is said
      * @param  bool  $needsClutch  whether it is about the pedal or the lever that only some cars have
      * @param  bool  $needsMarkers  whether it is about the posts before a way off
      */
@@ -23,7 +23,7 @@ final readonly class Question
         public Step $step,
         public array $routines,
         public array $options,
-        public bool $moves = false,
+        public array $changes = [],
         private bool $needsMarkers = false,
         public bool $needsClutch = false,
     ) {

@@ -64,7 +64,7 @@ export const PAGES = {
     overtake: page('{Overtake}', 'Whether the view is long enough, and from when on there is no going back', ({ speed_unit: unit }) =>
         flat({
             ...{ vehicle: CAR, limit: usual(60, unit), other: usual(40, unit), long: false, oncoming: usual(60, unit), sight: 400 },
-            ...{ slope: 0, gear: 0, hold: false, rehearsal: false, surface: 'dry' },
+            ...{ slope: 0, gear: 0, hold: false, alone: false, rehearsal: false, surface: 'dry' },
         }),
     ),
     engine: page('Gears', 'What the revs do, and what each gear can still pull', ({ speed_unit: unit }) =>

@@ -3,7 +3,8 @@ import { useState } from 'react';
 import { compute } from '@/api/tools';
 import type { ApproachAsked, Pack, Practice, Question } from '@/api/types';
 import type { StripStep } from '@/strip/plan';
-import { limitOf, useRoutineName, useRules, withLimit } from '@/rules/rules';
+import { PAGES, type BenchTool } from '@/bench/pages';
+import { limitOf, useRoutineName, useRules, useSay, withLimit } from '@/rules/rules';
 import { wantedFrom } from '@/strip/layout';
 import { Strip } from '@/strip/Strip';
 import { drawn } from '@/strip/plan';
@@ -15,20 +16,30 @@ export function Preview({ question, practice, pack, standing }: { question: Ques
     const value = String(practice[question.key] ?? standing);
     const option = question.options.find((candidate) => candidate.value === value) ?? question.options[0]!;
     const name = useRoutineName();
+    const say = useSay();
     return (
         <section aria-live="polite" aria-label="What it changes" className="bg-raised border-hair grid content-start gap-3 rounded-xl border-2 p-4">
             <h2 className="text-lg">{option.words}</h2>
             <p>{option.reason}</p>
-            {question.moves ? (
+            {question.changes.includes('approach') ? (
                 <OnAStrip question={question} practice={{ ...practice, [question.key]: value }} pack={pack} />
             ) : (
-                <p className="border-now border-l-4 pl-3">
-                    On the card of {name(question.shows_on).toLowerCase()}, under {STEP_WORDS[question.step].toLowerCase()}: “{option.says}”
-                </p>
+                <>
+                    <p className="border-now border-l-4 pl-3">
+                        On the card of {name(question.shows_on).toLowerCase()}, under {STEP_WORDS[question.step].toLowerCase()}: “{option.says}”
+                    </p>
+                    <p>{reach(question, say)}</p>
+                </>
             )}
             <p className="text-quiet text-sm">Common practice, no source.</p>
         </section>
     );
+}
+
+/** What an answer changes besides the card. */
+function reach({ changes }: Question, say: (text: string) => string): string {
+    const pages = changes.map((tool) => say(tool in PAGES ? PAGES[tool as BenchTool].title : tool).toLowerCase());
+    return pages.length === 0 ? 'It changes what is said; no point of a plan moves.' : `It changes what is worked out, too: ${pages.join(', ')}.`;
 }
 
 function OnAStrip({ question, practice, pack }: { question: Question; practice: Practice; pack: Pack }) {

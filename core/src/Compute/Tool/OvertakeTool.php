@@ -57,6 +57,7 @@ final class OvertakeTool implements ReadsAScene
             new NumberField('gear', 'default the one that pulls', 1.0, 16.0),
             new FlagField('hold_gear', 'stay in it to the red line; default false: change up where it runs out'),
             new FlagField('rehearsal', 'on a dual carriageway: nobody comes the other way'),
+            new FlagField('followed', 'somebody behind gains by a signal on the way back in; default true'),
             CommonFields::gradientField(),
             CommonFields::surfaceField(),
             VehicleField::field(),
@@ -117,7 +118,9 @@ final class OvertakeTool implements ReadsAScene
         $pack = CommonFields::pack($input);
         $over = self::read($input);
         $sight = $input->distance('sight')?->inMetres();
-        $plan = new OvertakePlan($over, $pack, $sight, $input->flag('rehearsal') ?? false, PracticeField::read($input, $pack));
+        $plan = new OvertakePlan(
+            $over, $pack, $sight, $input->flag('rehearsal') ?? false, PracticeField::read($input, $pack), $input->flag('followed') ?? true,
+        );
         $surface = CommonFields::surface($input);
         $follow = $pack->followingGap($surface)->inSeconds() * $over->otherMps;
         if ($sight !== null && ! $plan->rehearsal && $sight < $follow) {
@@ -165,7 +168,8 @@ final class OvertakeTool implements ReadsAScene
                 $input, CommonFields::default('other_length', Neighbour::LENGTH_M, 'm'),
                 CommonFields::default('other_speed', round($over->otherMps, 2), 'm/s'),
                 CommonFields::default('oncoming_speed', round($over->oncomingMps, 2), 'm/s'),
-                CommonFields::default('return_gap', Overtaking::RETURN_S, 's'), CommonFields::default('gear', $over->gear),
+                CommonFields::default('return_gap', Overtaking::RETURN_S, 's'), CommonFields::default('followed', true),
+                CommonFields::default('gear', $over->gear),
                 CommonFields::default('gradient', 0.0, 'rise over run'), CommonFields::default('vehicle', VehicleField::named($over->vehicle, $pack)),
             ),
         ], self::warnings($plan, $pack));

@@ -25,7 +25,7 @@ export function ApproachBench() {
     const routine = useRoutine(state.road.routine);
     const asks = routine?.asks ?? [];
     const onOffer = useRulesOnOffer();
-    const moving = onOffer.data?.questions.filter((question) => question.moves) ?? [];
+    const moving = onOffer.data?.questions.filter((question) => question.changes.includes('approach')) ?? [];
     const setRoad = (next: ApproachState['road']) => set({ road: strip(next) });
     const road = (part: Partial<ApproachState['road']>) => setRoad({ ...state.road, ...part });
     const vehicle = useVehicle(state.car);

@@ -30,6 +30,7 @@ export function OvertakeBench() {
         ...(state.rehearsal ? { rehearsal: true } : { sight_m: state.sight }),
         ...(state.gear > 0 ? { gear: state.gear } : {}),
         ...(state.hold ? { hold_gear: true } : {}),
+        ...(state.alone ? { followed: false } : {}),
     };
     const { data, error } = useCompute('overtake', inputs);
     const longest = data ? Math.ceil((data.time_s ?? 10) + 1) : 10;
@@ -56,6 +57,7 @@ export function OvertakeBench() {
                     <Check label={say('A {lorry}')} checked={state.long} onChange={(long) => set({ long })} />
                     <Check label="Stay in the gear" checked={state.hold} onChange={(hold) => set({ hold })} />
                     <Check label={say('Rehearsed on a {dual carriageway}')} checked={state.rehearsal} onChange={(rehearsal) => set({ rehearsal })} />
+                    <Check label="Nobody behind us" checked={state.alone} onChange={(alone) => set({ alone })} />
                     <SurfaceSelect value={state.surface} onChange={(surface) => set({ surface })} />
                 </>
             }

@@ -39,7 +39,7 @@ export function BesideIt({ card, inputs, conditions }: { card: RoutineCard; inpu
     const faster = Math.min(range.to, conditions.speed + 10);
     const slower = Math.max(range.from, conditions.speed - 10);
     const practices = (onOffer.data?.questions ?? [])
-        .filter((question) => question.moves && card.choices.some((choice) => choice.question === question.key))
+        .filter((question) => question.changes.includes('approach') && card.choices.some((choice) => choice.question === question.key))
         .flatMap((question) =>
             question.options
                 .filter((option) => option.value !== card.choices.find((choice) => choice.question === question.key)?.value)
