@@ -118,3 +118,19 @@ describe('the page approach', () => {
         expect(asked.sort()).toEqual(['gradient', 'speed_mph']);
     });
 });
+
+describe('the page overtake', () => {
+    it('tells the tool that nobody is behind only where that was said', async () => {
+        for (const [at, followed] of [
+            ['/bench/overtake', undefined],
+            ['/bench/overtake?alone=true', false],
+        ] as const) {
+            const sent = server({ ...others, ...tools });
+            const { container } = show(<OvertakeBench />, 'instructor', at);
+            await waitFor(() => expect(container.textContent).toContain(overtake.message));
+            const asked = sent.find((one) => one.path === 'compute/overtake')!.body as { followed?: boolean };
+            expect(asked.followed).toBe(followed);
+            cleanup();
+        }
+    });
+});
