@@ -22,6 +22,7 @@ final class ApproachMotion
      * @param  float  $easingOffS  seconds off the gas before the first brake light
      * @param  float  $gentleS  seconds of gentle braking before it may become firm
      * @param  float  $crawlS  seconds at the line speed before the line
+     * @param  ?Halfway  $halfway  what is taken before the line; its speed is not below that of the line
      */
     public static function profile(
         float $approachSpeed,
@@ -30,7 +31,11 @@ final class ApproachMotion
         float $easingOffS,
         float $gentleS,
         float $crawlS,
+        ?Halfway $halfway = null,
     ): Profile {
+        if ($halfway !== null) {
+            return self::inTwo($approachSpeed, $lineSpeed, $slowing, $easingOffS, $gentleS, $crawlS, $halfway);
+        }
         $floor = $lineSpeed > 0.0 ? $lineSpeed : min($approachSpeed, self::WALKING_PACE);
         [$segments, $speed] = self::slowFor(Phase::EasingOff, $approachSpeed, $floor, $slowing->easingOffMps2, $easingOffS);
         [$gentle, $speed] = self::slowFor(Phase::Gentle, $speed, $floor, $slowing->gentleMps2, $gentleS);
@@ -47,6 +52,22 @@ final class ApproachMotion
         }
 
         return Profile::of($segments);
+    }
+
+    /** Slow at the first place, held to where the line asks for less, and down to that as gently as the stretch between allows. */
+    private static function inTwo(
+        float $approachSpeed, float $lineSpeed, Slowing $slowing, float $easingOffS, float $gentleS, float $crawlS, Halfway $halfway,
+    ): Profile {
+        $mps = max($lineSpeed, min($approachSpeed, $halfway->mps));
+        $first = self::profile($approachSpeed, $mps, $slowing, $easingOffS, $gentleS, $halfway->secondsBefore);
+        $crawlS = $lineSpeed > 0.0 ? min($crawlS, $halfway->metres / $lineSpeed) : 0.0;
+        $left = max(0.01, $halfway->metres - $lineSpeed * $crawlS);
+        $needed = ($mps ** 2 - $lineSpeed ** 2) / (2.0 * $left);
+        $last = $mps - $lineSpeed < 1e-9 ? [] : [Segment::slowing(Phase::Gentle, $mps, $lineSpeed, max($slowing->gentleMps2, $needed))];
+        $held = $left - ($last === [] ? 0.0 : $last[0]->metres);
+        $between = $held > 1e-9 ? [Segment::held(Phase::Crawl, $mps, $held / $mps)] : [];
+
+        return Profile::of([...$first->segments, ...$between, ...$last, ...($crawlS > 0.0 ? [Segment::held(Phase::Crawl, $lineSpeed, $crawlS)] : [])]);
     }
 
     /** @return array{non-empty-list<Segment>, float} the stretch, and the speed at its end */

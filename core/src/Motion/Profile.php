@@ -95,12 +95,31 @@ final readonly class Profile
         return $this->approachMps() < $speed ? $this->lengthInMetres() : 0.0;
     }
 
-    /** The stretch at the final speed before the line; 0 where the car stops. */
+    /** From where the car is as slow as it has to be, at the line or at what comes before it; 0 where it only stops there. */
     public function crawlMetres(): float
     {
-        $last = $this->segments[count($this->segments) - 1];
+        $first = $this->firstCrawl();
 
-        return $last->phase === Phase::Crawl ? $last->metres : 0.0;
+        return $first === null ? 0.0 : $this->endMetres[$first] + $this->segments[$first]->metres;
+    }
+
+    /** The speed reached there, m/s. */
+    public function crawlMps(): float
+    {
+        $first = $this->firstCrawl();
+
+        return $first === null ? $this->lineMps() : $this->segments[$first]->entryMps;
+    }
+
+    private function firstCrawl(): ?int
+    {
+        foreach ($this->segments as $i => $segment) {
+            if ($segment->phase === Phase::Crawl) {
+                return $i;
+            }
+        }
+
+        return null;
     }
 
     public function peakMps2(): float

@@ -17,6 +17,7 @@ final readonly class RoadMet
         public int $lanes = 1,
         /** Where it is one-way: the side to which it runs, seen from our line. */
         public ?Side $runsTo = null,
+        public ParkedAlong $parked = ParkedAlong::None,
     ) {
     }
 

@@ -9,6 +9,7 @@ use NobleTurn\Core\Place\DirectionSign;
 use NobleTurn\Core\Place\Follower;
 use NobleTurn\Core\Place\Junction;
 use NobleTurn\Core\Place\Light;
+use NobleTurn\Core\Place\RoadAhead;
 use NobleTurn\Core\Place\Stretch;
 use NobleTurn\Core\Place\WayOut;
 use NobleTurn\Core\Quantity\Acceleration;
@@ -65,6 +66,7 @@ final readonly class Approach
         /** The sign that tells the way, where nobody says it. */
         public ?DirectionSign $sign = null,
         public Junction $junction = new Junction,
+        public RoadAhead $ahead = new RoadAhead,
     ) {
         $this->demand = Demand::of($routine, $pack, $wayOut, $light);
     }
@@ -96,7 +98,7 @@ final readonly class Approach
             $this->pack, $this->practice, $this->routine, $this->vehicle, $this->level, $this->limit, $speed,
             $this->lineSpeed, $this->turnRadius, $this->gradient, $this->surface, $this->control, $this->viewFromMetres,
             $room, $this->openings, $this->parked, $this->follower, $this->passingOn, $this->oneWay,
-            $this->roadWidth, $this->comfort, $this->wayOut, $this->light, $this->sign, $this->junction,
+            $this->roadWidth, $this->comfort, $this->wayOut, $this->light, $this->sign, $this->junction, $this->ahead,
         );
     }
 }

@@ -33,6 +33,10 @@ final readonly class ApproachPlan
         /** Where the gear is a step of its own: the practice cuts the routine into six. */
         public ?StepPlan $gearStep = null,
         public ?SignReading $sign = null,
+        /** @var list<Stage> of an exercise in two; empty for what is driven in one */
+        public array $stages = [],
+        /** Nearer than this to lights that may change we go on; metres, null where that is no question. */
+        public ?float $noReturnMetres = null,
     ) {
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Plan;
 
+use NobleTurn\Core\Judgement\StoppingModel;
 use NobleTurn\Core\Plan\Clash\Clashes;
 use NobleTurn\Core\Quantity\Speed;
 use NobleTurn\Core\Routine\Arrival;
@@ -27,13 +28,15 @@ final class ApproachPlanner
     /** Braking harder than this is harsh, m/s2 (common practice). */
     public const HARSH = 4.0;
 
-    public static function plan(Approach $approach): ApproachPlan
+    /** @param  int  $furtherParts  of the direction: what has to be said with this one because it follows at once */
+    public static function plan(Approach $approach, int $furtherParts = 0): ApproachPlan
     {
         $fitting = Fitting::of($approach);
         $chain = $fitting->chain;
         $gears = $approach->vehicle->hasClutch() ? Gears::for($chain) : null;
         $mirrors = $chain->metres($chain->mirrorsStartSeconds());
-        $sayAt = $chain->metres($chain->mirrorsStartSeconds() + $chain->timing->directionSeconds);
+        $sayAt = $chain->metres($chain->mirrorsStartSeconds() + $chain->timing->directionSeconds
+            + $furtherParts * $chain->timing->furtherPartSeconds);
         $room = $approach->room?->inMetres();
         $gearAt = $approach->practice->steps === StepCount::Six ? $gears?->lastClutchDownSeconds() : null;
         $card = Card::of($approach->routine, $approach->pack, $approach->practice, $approach->vehicle->hasClutch(), $approach->level, $approach->wayOut);
@@ -50,11 +53,13 @@ final class ApproachPlanner
             gears: $gears,
             path: LateralPath::for($chain),
             conflicts: Clashes::in($fitting),
-            warnings: self::warnings($chain, $room !== null && $sayAt > $room, $sign),
+            warnings: [...self::warnings($chain, $room !== null && $sayAt > $room, $sign), ...AtTheLine::warnings($chain)],
             assumptions: self::assumptions($chain),
             card: $card,
             gearStep: $gearAt === null ? null : self::gearStep($chain, $gears, $gearAt),
             sign: $sign,
+            stages: Stage::of($chain),
+            noReturnMetres: PointOfNoReturn::metres($chain),
         );
     }
 
@@ -175,11 +180,32 @@ final class ApproachPlanner
             ...($chain->lineSpeed->metresPerSecond > 0.0 && $approach->demand->arrival === Arrival::Turning
                 ? [$share('comfortable sideways acceleration', LineSpeed::COMFORTABLE_SIDEWAYS)] : []),
             ...$chain->timing->assumptions(),
+            ...self::ofTheRoad($approach),
             ...(
                 $approach->sign === null
                     ? []
                     : [new Assumption('reading a direction sign and settling what it asks', $chain->timing->readSignSeconds, 's', Source::assumed())]
             ),
+        ];
+    }
+
+    /** @return list<Assumption> what the road itself was reckoned with */
+    private static function ofTheRoad(Approach $approach): array
+    {
+        $assumed = Source::assumed();
+        $beyond = $approach->junction->viewBeyondMetres;
+
+        return [
+            ...($beyond > 0.0 ? [new Assumption('creeping to where the view opens', Creep::MPS, 'm/s', $assumed)] : []),
+            ...($approach->parked === [] ? [] : [
+                new Assumption(Wording::part($approach->pack, 'a parked car, from the {kerb}'), Corridor::PARKED_M, 'm', $assumed),
+                new Assumption('left for a door where there is room', Corridor::DOOR_M, 'm', $assumed),
+                new Assumption('our width with mirrors', round(Corridor::ourMetres($approach->vehicle), 2), 'm', $assumed),
+                new Assumption('walking pace between parked cars', Corridor::WALKING_MPS, 'm/s', $assumed),
+            ]),
+            ...($approach->ahead->seenMetres === null ? [] : [
+                new Assumption('stopping within what is seen', StoppingModel::highwayCode()->decelerationMps2, 'm/s2', StoppingModel::highwayCode()->source),
+            ]),
         ];
     }
 }

@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace NobleTurn\Core\Plan;
 
 use NobleTurn\Core\Motion\ApproachMotion;
+use NobleTurn\Core\Motion\Halfway;
 use NobleTurn\Core\Motion\Profile;
 use NobleTurn\Core\Motion\Slowing;
 use NobleTurn\Core\Place\Stretch;
+use NobleTurn\Core\Routine\Target;
 use NobleTurn\Core\Rules\Flank;
 use NobleTurn\Core\Rules\SignalRule;
 
@@ -21,6 +23,9 @@ final readonly class Chain
     private const RULE_SHARE_OF_ROOM = 1.0 / 3.0;
 
     private const CAR_LENGTHS = 9.0;
+
+    /** Across to the far kerb, m/s (assumed: slowly, without lingering). */
+    private const ACROSS_MPS = 4.0;
 
     private function __construct(
         public Approach $approach,
@@ -36,6 +41,10 @@ final readonly class Chain
         /** The school's figure in metres, after a close follower's second; null where the practice has none. */
         public ?float $ruleMetres,
         public float $signalSeconds,
+        /** What is taken before the line; null where nothing is. */
+        public ?Halfway $halfway,
+        /** Past the line to where the view opens; null where it opens before. */
+        public ?Creep $creep,
     ) {
     }
 
@@ -43,7 +52,9 @@ final readonly class Chain
     {
         $slowing = Slowing::on($approach->surface, $approach->gradient, $approach->vehicle->engineBraking, $approach->comfort, $approach->follower->isClose);
         $line = LineSpeed::for($approach, $timing);
-        $profile = self::motion($approach, $timing, $slowing, $line->metresPerSecond);
+        $halfway = self::halfway($approach, $timing, $slowing);
+        $creep = Creep::past($approach, $line->metresPerSecond);
+        $profile = self::motion($approach, $timing, $slowing, $line->metresPerSecond, $halfway, $creep);
         $demand = $approach->demand;
         $brakeS = $profile->lengthInSeconds() - $timing->easingOffSeconds($demand);
         $positionS = $brakeS + $timing->leadSecondsOf($demand);
@@ -60,6 +71,7 @@ final readonly class Chain
 
         return new self(
             $approach, $timing, $slowing, $profile, $line, $brakeS, $brakeS - $timing->gentleSeconds($demand), $positionS, $neededS, $rule, $signalS,
+            $halfway, $creep,
         );
     }
 
@@ -88,7 +100,8 @@ final readonly class Chain
     /** Where our rear has cleared the last parked car; null where none has to be passed. */
     public function clearOfParkedMetres(): ?float
     {
-        if ($this->approach->demand->moves === null) {
+        // Passing a row of them, the place beside the last one is the place wanted.
+        if ($this->approach->demand->moves === null || $this->approach->demand->target === Target::PastParked) {
             return null;
         }
         $inTheWay = array_filter(
@@ -121,17 +134,20 @@ final readonly class Chain
      * Time at the final speed before the line: at least the usual moment, and as much more as
      * looking both ways and deciding needs after the view has opened.
      */
-    private static function motion(Approach $approach, Timing $timing, Slowing $slowing, float $lineSpeed): Profile
-    {
+    private static function motion(
+        Approach $approach, Timing $timing, Slowing $slowing, float $lineSpeed, ?Halfway $halfway, ?Creep $creep,
+    ): Profile {
         $with = static fn (float $crawlS): Profile => ApproachMotion::profile(
             $approach->speed->inMetresPerSecond(), $lineSpeed, $slowing, $timing->easingOffSeconds($approach->demand),
-            $timing->gentleSeconds($approach->demand), $crawlS,
+            $timing->gentleSeconds($approach->demand), $crawlS, $halfway,
         );
         $usual = $with($timing->crawlSeconds);
-        $wanted = $timing->lookSecondsAfterTheBrake($approach);
+        // Part of the look goes on during the creep.
+        $wanted = max(0.0, $timing->lookSecondsAfterTheBrake($approach) - ($creep->seconds ?? 0.0));
+        $opens = $creep === null ? $approach->viewFromMetres : INF;
         // Looking begins where the view opens and the brake, with the gear where it is a step of its own, is done with.
         $looks = static fn (Profile $profile): bool => min(
-            $profile->secondsAt($approach->viewFromMetres) + $wanted - $timing->lookAndDecideSeconds,
+            ($opens === INF ? INF : $profile->secondsAt($opens)) + $wanted - $timing->lookAndDecideSeconds,
             $profile->lengthInSeconds() - $timing->easingOffSeconds($approach->demand),
         ) >= $wanted;
         if ($lineSpeed <= 0.0 || ! $approach->demand->looksBeforeGoing() || $looks($usual)) {
@@ -148,6 +164,21 @@ final readonly class Chain
         }
 
         return $with($long);
+    }
+
+    /** A path for people is taken first; a car that crosses to the far kerb is slow before it does. */
+    private static function halfway(Approach $approach, Timing $timing, Slowing $slowing): ?Halfway
+    {
+        $path = $approach->junction->pathBeforeMetres;
+        if ($path !== null) {
+            return new Halfway($path, LineSpeed::CRAWL, $timing->lookAlongPathSeconds);
+        }
+        if ($approach->demand->target !== Target::FarKerb) {
+            return null;
+        }
+        $stopping = self::ACROSS_MPS ** 2 / (2.0 * $slowing->gentleMps2);
+
+        return new Halfway(max(LateralPath::acrossMetres($approach), $stopping), self::ACROSS_MPS, $timing->lookAndDecideSeconds);
     }
 
     /** The school's figure wherever the signal is still seen for long enough there; otherwise what the physics asks. */

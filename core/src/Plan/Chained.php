@@ -22,10 +22,15 @@ final readonly class Chained
 
     private const SLOWEST = 2.0;
 
+    /** Speeding up between two hazards has to save at least this, s (assumed). */
+    private const WORTH_S = 3.0;
+
     private function __construct(
         public Between $between,
         /** Null where no car fits between: both are one. */
         public ?ApproachPlan $second,
+        /** The second alone at that speed, also where it is no plan of its own: what comes after it begins there. */
+        public ApproachPlan $plan,
         /** From the end of the first to the second's line, m. */
         public float $roomMetres,
         /** Speed reached between them, m/s. */
@@ -63,12 +68,18 @@ final readonly class Chained
                 }
             }
         }
+        // Nobody speeds up for a moment only to brake again.
+        $saves = $room / $from - ($reached - $from) / self::GATHERS - ($room - $gathering($reached)) / max($from, $reached);
+        if ($reached > $from && $saves < self::WORTH_S) {
+            $reached = min($from, $limit);
+        }
         $earliest = max(1.0, $room - $gathering($reached));
         $car = $second->vehicle->length->inMetres() + 1.0;
         $how = $one ? Between::OneAfterTheOther : ($room >= $car ? Between::PlanSecondFirst : Between::BothInOne);
-        $plan = $how === Between::BothInOne ? null : ApproachPlanner::plan(self::at($second, $reached)->withRoom(Distance::ofMetres($earliest)));
+        $plan = ApproachPlanner::plan(self::at($second, $reached)->withRoom(Distance::ofMetres($earliest)));
+        $own = $how === Between::BothInOne ? null : $plan;
 
-        return new self($how, $plan, $room, $reached, $earliest, $plan === null || $plan->sayAtMetres >= $earliest - 1e-6);
+        return new self($how, $own, $plan, $room, $reached, $earliest, $own === null || $plan->sayAtMetres >= $earliest - 1e-6);
     }
 
     private static function at(Approach $approach, float $speed): Approach

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace NobleTurn\Core\Plan;
 
 use NobleTurn\Core\Quantity\Speed;
+use NobleTurn\Core\Routine\Arrival;
 
 /**
  * The routine at the speed asked for, or where that does not fit, at the highest speed at which it does;
@@ -29,7 +30,11 @@ final readonly class Fitting
         if ($obstacles === []) {
             return new self($asked, [], 1.0);
         }
-        $slowest = min($approach->speed->inMetresPerSecond(), max($asked->lineSpeed->metresPerSecond, self::SLOWEST));
+        // The road may ask for less than one would arrive with; a routine alone is not driven slower than it arrives.
+        $arrives = array_filter($obstacles, static fn (Obstacle $one): bool => $one->isOfTheRoad()) === []
+            && in_array($approach->demand->arrival, [Arrival::Turning, Arrival::Line, Arrival::Stop], true)
+            ? $asked->lineSpeed->metresPerSecond : $approach->lineSpeed?->inMetresPerSecond() ?? 0.0;
+        $slowest = min($approach->speed->inMetresPerSecond(), max($arrives, self::SLOWEST));
         $slowly = self::at($approach, $slowest, $timing);
         if (Obstacle::before($slowly) !== []) {
             return self::compressed($approach->atSpeed(Speed::ofMetresPerSecond($slowest)), $obstacles);

@@ -123,8 +123,13 @@ final readonly class Gears
         $habit = Practices::question('gear_at_line')->concerns($approach->routine) ? $approach->practice->lineGear : null;
         $block = $approach->practice->gears === GearHabit::Block;
         $lowest = match (true) {
-            ! $stops => $habit === LineGear::OnTheMove && $chain->lineSpeed->metresPerSecond <= LineSpeed::CRAWL + 1e-6 ? 1 : self::gearAtLine($chain, $box),
+            // A view that opens beyond the line is as good as closed: first, before the creep.
+            ! $stops => ($habit === LineGear::OnTheMove || ($habit === LineGear::SecondThenFirst && $chain->creep !== null)) && $chain->lineSpeed->metresPerSecond <= LineSpeed::CRAWL + 1e-6 ? 1 : self::gearAtLine($chain, $box),
             $habit === LineGear::OnTheMove => 1,
+            // Slow before the line already: the gear for that.
+            $chain->halfway !== null => max(2, $box->highestGearAbove(
+                EngineSpeed::ofRevolutionsPerMinute(self::TURN_RPM), Speed::ofMetresPerSecond($chain->profile->crawlMps()),
+            )),
             $habit === LineGear::SecondThenFirst || ! $block => 2,
             // No change before the stop, unless the clutch would have to be down while the car is fast.
             default => self::coastsFrom($chain, $box, $gear) ? 2 : $gear,
@@ -216,7 +221,9 @@ final readonly class Gears
     /** @param  list<GearChange>  $changes */
     private static function downToStop(Chain $chain, array $changes, float $idle): float
     {
-        $down = self::whenSlowerThan($chain, self::ABOVE_IDLE * $idle);
+        // Rolling slowly to something before the line the clutch slips; it goes down for the stop itself.
+        $rolls = $chain->halfway === null ? INF : $chain->profile->crawlMps();
+        $down = self::whenSlowerThan($chain, min($rolls, self::ABOVE_IDLE * $idle));
         if ($chain->approach->practice->clutch === ClutchHabit::LastLengths) {
             $down = max($down, $chain->profile->secondsAt(self::LAST_LENGTHS * $chain->approach->vehicle->length->inMetres()));
         }

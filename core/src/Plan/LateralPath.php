@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Plan;
 
-use NobleTurn\Core\Place\Stretch;
 use NobleTurn\Core\Routine\Target;
 use NobleTurn\Core\Rules\Flank;
 use NobleTurn\Core\Rules\NearPlace;
@@ -24,11 +23,6 @@ final readonly class LateralPath
     /** ... and where the practice keeps well to its side (assumed). */
     private const WELL_TO_KERB = 0.5;
 
-    /** Left between us and a parked car for a door, m (assumed: about 1 m). */
-    private const DOOR_ROOM = 1.0;
-
-    private const PARKED_WIDTH = 1.9;
-
     /** Pulled up: parallel and close, m (assumed). */
     private const CLOSE_TO_KERB = 0.3;
 
@@ -47,22 +41,25 @@ final readonly class LateralPath
         $positionFrom = $chain->metres($chain->positionSeconds);
         $positionTo = $chain->metres(max(0.0, $chain->positionSeconds - $chain->timing->driftSeconds));
         $moves = [];
-        $parked = $chain->approach->parked;
-        usort($parked, static fn (Stretch $a, Stretch $b): int => $b->farMetres <=> $a->farMetres);
-        foreach ($parked as $cars) {
-            if ($cars->flank === Flank::Off && ! $chain->approach->oneWay) {
+        foreach (Corridor::along($chain->approach) as $corridor) {
+            if (! $corridor->nearParked && abs($corridor->lateralMetres - $start) < 1e-9) {
                 continue;
             }
-            $run = $chain->timing->driftSeconds * max(1.0, $chain->profile->mpsAt($cars->farMetres));
-            $clear = $cars->nearMetres - $chain->approach->vehicle->length->inMetres();
+            $run = $chain->timing->driftSeconds * max(1.0, $chain->profile->mpsAt($corridor->fromMetres));
+            $clear = $corridor->toMetres - $chain->approach->vehicle->length->inMetres();
             $back = min($clear, max($clear - $run, $positionFrom));
-            $moves[] = ['from' => $cars->farMetres + $run, 'to' => $cars->farMetres, 'lateral' => self::past($cars->flank, $chain->approach)];
-            if ($clear - $back > 1.0) {
+            $moves[] = ['from' => $corridor->fromMetres + $run, 'to' => $corridor->fromMetres, 'lateral' => $corridor->lateralMetres];
+            if ($clear - $back > 1.0 && $chain->approach->demand->target !== Target::PastParked) {
                 $moves[] = ['from' => $clear, 'to' => $back, 'lateral' => $start];
             }
         }
         if ($chain->approach->demand->moves !== null) {
-            $moves[] = ['from' => $positionFrom, 'to' => $positionTo, 'lateral' => $target];
+            $across = $chain->approach->demand->target === Target::FarKerb ? $chain->halfway?->metres : null;
+            $first = $across === null ? $target : self::forTurn($chain->approach);
+            $moves[] = ['from' => $positionFrom, 'to' => $across === null ? $positionTo : max($positionTo, $across), 'lateral' => $first];
+            if ($across !== null) {
+                $moves[] = ['from' => $across, 'to' => 0.0, 'lateral' => $target];
+            }
         }
 
         return new self($start, $moves, $target);
@@ -82,6 +79,15 @@ final readonly class LateralPath
         return $lateral;
     }
 
+    /** The way from the centre line to the far kerb, for each metre across (assumed: gradually is about 15 degrees). */
+    private const ACROSS_GRADUALLY = 4.0;
+
+    /** Over how long a stretch a car goes across to stop at the far kerb, m. */
+    public static function acrossMetres(Approach $approach): float
+    {
+        return self::ACROSS_GRADUALLY * max(1.0, self::target($approach) - self::forTurn($approach));
+    }
+
     /** The middle of our lane. */
     public static function usualMetres(Approach $approach): float
     {
@@ -92,17 +98,21 @@ final readonly class LateralPath
     {
         $width = $approach->roadWidth->inMetres();
         $half = $approach->vehicle->width->inMetres() / 2.0;
-        $other = match ($approach->demand->target) {
+
+        return match ($approach->demand->target) {
             Target::Usual => self::usualMetres($approach),
-            Target::PastParked => self::past(Flank::Near, $approach),
+            Target::PastParked => min(Corridor::PARKED_M + Corridor::DOOR_M + Corridor::ourMetres($approach->vehicle) / 2.0, $width - self::FROM_LINE - $half),
             Target::Kerb => self::CLOSE_TO_KERB + $half,
             Target::FarKerb => $width - self::CLOSE_TO_KERB - $half,
             Target::CentreLane => $width / 2.0,
-            Target::ForTurn => null,
+            Target::ForTurn => self::forTurn($approach),
         };
-        if ($other !== null) {
-            return $other;
-        }
+    }
+
+    private static function forTurn(Approach $approach): float
+    {
+        $width = $approach->roadWidth->inMetres();
+        $half = $approach->vehicle->width->inMetres() / 2.0;
         if ($approach->turnsTo() === Flank::Off) {
             return max($half, ($approach->oneWay ? $width : $width / 2.0) - self::FROM_LINE - $half);
         }
@@ -115,17 +125,5 @@ final readonly class LateralPath
         $from = $approach->practice->nearPlace === NearPlace::ToKerb ? self::WELL_TO_KERB : self::FROM_KERB;
 
         return $approach->routine->emerges() && $wide ? min(self::usualMetres($approach), $from + $half) : self::usualMetres($approach);
-    }
-
-    private static function past(Flank $flank, Approach $approach): float
-    {
-        $width = $approach->roadWidth->inMetres();
-        $half = $approach->vehicle->width->inMetres() / 2.0;
-        $out = self::PARKED_WIDTH + self::DOOR_ROOM + $half;
-
-        return match ($flank) {
-            Flank::Near => min($out, $width - self::FROM_LINE - $half),
-            Flank::Off => max($width - $out, $half + self::FROM_LINE),
-        };
     }
 }

@@ -35,6 +35,15 @@ final readonly class LineSpeed
     /** @throws BadInput where the speed asked for contradicts the place */
     public static function for(Approach $approach, Timing $timing): self
     {
+        $line = self::alone($approach, $timing);
+        // What crosses our way before the line has made us slow already.
+        $path = $approach->junction->pathBeforeMetres !== null && $line->metresPerSecond > self::CRAWL;
+
+        return $path ? self::because(self::CRAWL, 'speed at the line: the path before it comes first', Source::commonPractice()) : $line;
+    }
+
+    private static function alone(Approach $approach, Timing $timing): self
+    {
         $given = $approach->lineSpeed?->inMetresPerSecond();
         $arriving = $approach->speed->inMetresPerSecond();
         if ($given !== null) {
@@ -70,6 +79,15 @@ final readonly class LineSpeed
     {
         if (self::stopsFirst($approach)) {
             return self::because(0.0, 'speed at the line: stop first, by the practice and the learner’s level', Source::commonPractice());
+        }
+        if ($approach->junction->tooLittleSeen !== []) {
+            return self::because(0.0, 'speed at the line: too little is seen from it to go on the move', Source::commonPractice());
+        }
+        if ($approach->junction->viewBeyondMetres > 0.0) {
+            return self::because(
+                min(Creep::lineMps($approach->junction->viewBeyondMetres), $arriving), 'speed at the line: a crawl, the view opens beyond it',
+                Source::commonPractice(),
+            );
         }
         if ($approach->viewFromMetres < self::CRAWL * $timing->lookAndDecideSeconds) {
             return self::because(0.0, 'speed at the line: the view opens too late to decide on the move', Source::commonPractice());

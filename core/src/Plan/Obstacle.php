@@ -9,6 +9,12 @@ enum Obstacle: string
 {
     /** The tyres cannot hold the car on this slope. */
     case Grip = 'no-grip';
+    /** Parked cars leave less than a door's width. */
+    case Narrow = 'narrow';
+    /** Less is seen ahead than stopping takes. */
+    case Sight = 'sight-too-short';
+    /** The bend on the way is tighter than this speed allows. */
+    case Curve = 'bend-too-tight';
     /** The room before the line is shorter than the routine. */
     case Room = 'room-too-short';
     /** An opening on our side is nearer than the latest place for the signal. */
@@ -16,12 +22,32 @@ enum Obstacle: string
     /** Parked cars end nearer than the place where the sideways move must begin. */
     case Parked = 'parked-too-near';
 
+    /** Whether the road itself asks for less speed, however short the routine. */
+    public function isOfTheRoad(): bool
+    {
+        return in_array($this, [self::Narrow, self::Sight, self::Curve], true);
+    }
+
     /** @return list<self> what stands in the way of a chain, with its margins spent */
     public static function before(Chain $chain): array
     {
         $found = [];
         if (! $chain->slowing->tyresHold) {
             $found[] = self::Grip;
+        }
+        $mps = static fn (float $metres): float => $chain->profile->mpsAt($metres) - 1e-6;
+        foreach (Corridor::along($chain->approach) as $corridor) {
+            if ($mps($corridor->fromMetres) > $corridor->mps($chain->approach->limit->inMetresPerSecond())) {
+                $found[] = self::Narrow;
+                break;
+            }
+        }
+        if ($chain->profile->approachMps() - 1e-6 > RoadSpeed::stopsWithin($chain->approach)) {
+            $found[] = self::Sight;
+        }
+        $curve = $chain->approach->ahead->curve;
+        if ($curve !== null && $mps($curve->farMetres) > RoadSpeed::round($curve, $chain->approach->surface)) {
+            $found[] = self::Curve;
         }
         $room = $chain->approach->room?->inMetres();
         if ($room !== null && $chain->metres($chain->mirrorsStartSeconds()) > $room + 1e-6) {

@@ -50,6 +50,10 @@ final readonly class Timing
         public float $directionSeconds = 4.0,
         /** Reading a direction sign and settling what it asks. */
         public float $readSignSeconds = 2.0,
+        /** Along a path that crosses our way, both sides once. */
+        public float $lookAlongPathSeconds = 1.5,
+        /** Each further part of a direction. */
+        public float $furtherPartSeconds = 2.0,
     ) {
     }
 

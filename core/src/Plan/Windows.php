@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Plan;
 
+use NobleTurn\Core\Routine\Target;
 use NobleTurn\Core\Trade\Step;
 
 /** Lays a window around each step of a chain. */
@@ -70,7 +71,7 @@ final class Windows
             best: $chain->metres($chain->brakeSeconds),
             earliest: $chain->metres($chain->signalSeconds - $chain->timing->seenLeastSeconds),
             latest: self::latestBrake($chain),
-            end: $chain->profile->metresWhereSpeedFallsTo($chain->lineSpeed->metresPerSecond + 1e-6),
+            end: $chain->profile->metresWhereSpeedFallsTo($chain->profile->crawlMps() + 1e-6),
         );
     }
 
@@ -78,6 +79,17 @@ final class Windows
     private static function look(Chain $chain): Window
     {
         $stops = $chain->lineSpeed->metresPerSecond <= 0.0;
+        if ($chain->creep !== null) {
+            // What the creep does not give is looked before it: along the pavement, and whatever already shows.
+            $best = $chain->metres(max(0.0, $chain->timing->lookAndDecideSeconds - $chain->creep->seconds));
+
+            return Window::past($best, $chain->metres($chain->brakeSeconds), -$chain->creep->metres);
+        }
+
+        if ($chain->approach->demand->target === Target::FarKerb && $chain->halfway !== null) {
+            // Before it goes across, and on until it has.
+            return Window::around($chain->profile->crawlMetres(), $chain->metres($chain->brakeSeconds), $chain->halfway->metres, 0.0);
+        }
 
         return Window::around(
             best: min($chain->approach->viewFromMetres, $chain->metres($chain->brakeSeconds)),
@@ -104,7 +116,7 @@ final class Windows
             $gentle = max(0.0, $brake - max($driftDone, $end));
             $firm = max(0.0, min($brake, $driftDone) - $end);
 
-            return $squared - 2.0 * $slowing->gentleMps2 * $gentle - 2.0 * $firmest * $firm <= $chain->lineSpeed->metresPerSecond ** 2;
+            return $squared - 2.0 * $slowing->gentleMps2 * $gentle - 2.0 * $firmest * $firm <= $chain->profile->crawlMps() ** 2;
         };
         [$early, $late] = [$best, min($best, $end)];
         for ($i = 0; $i < 30; $i++) {

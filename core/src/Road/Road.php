@@ -92,6 +92,9 @@ final readonly class Road
      */
     private static function kept(array $schema): array
     {
+        if (isset($schema['oneOf'])) {
+            return ['oneOf' => array_map(self::kept(...), $schema['oneOf'])] + $schema;
+        }
         if (isset($schema['items'])) {
             return ['items' => self::kept($schema['items'])] + $schema;
         }

@@ -22,6 +22,7 @@ enum RoadKind: string
     /** Facts of any road with an approach. */
     private const STREET = [
         'limit_mph', 'limit_kmh', 'view', 'view_from_m', 'gradient', 'room_m', 'openings', 'parked', 'one_way', 'road_width_m', 'sign', 'then',
+        'sight_ahead_m', 'bend', 'path_before_m',
     ];
 
     /** The kind a routine is driven at; null where it belongs to no place. */
@@ -41,8 +42,8 @@ enum RoadKind: string
     public function fields(): array
     {
         return match ($this) {
-            self::Junction => [...self::STREET, 'control', 'light', 'exit', 'turn_radius_m', 'road_met', 'junction'],
-            self::Roundabout => [...self::STREET, 'control', 'exit'],
+            self::Junction => [...self::STREET, 'control', 'light', 'exit', 'turn_radius_m', 'road_met', 'junction', 'view_beyond_m', 'sight_left_m', 'sight_right_m', 'cycle_box_m'],
+            self::Roundabout => [...self::STREET, 'control', 'exit', 'view_beyond_m'],
             self::Stretch => [...self::STREET, 'control', 'light'],
             self::Kerb => self::STREET,
             self::Slip => [

@@ -137,6 +137,7 @@ it('describes what it keeps in metres, whole', function (): void {
     expect(array_keys($schema['properties']['openings']['items']['properties']))->toBe(['side', 'from_m', 'to_m'])
         ->and($schema['properties']['openings']['items']['required'])->toBe(['side', 'from_m', 'to_m'])
         ->and($schema['properties']['sign']['required'])->toBe(['at_m'])
-        ->and($schema['properties']['then']['required'])->toBe(['routine', 'distance_m'])
+        ->and(array_column($schema['properties']['then']['oneOf'], 'required'))->toBe([['routine', 'distance_m']])
+        ->and($schema['properties']['then']['oneOf'][1]['items']['required'])->toBe(['routine', 'distance_m'])
         ->and($schema['required'])->toBe(['kind', 'version']);
 });

@@ -21,6 +21,6 @@ final class OneOrListField extends BaseField
 
     public function read(mixed $raw, string $property, string $path, Findings $findings): mixed
     {
-        return (is_array($raw) ? $this->list : $this->one)->read($raw, $property, $path, $findings);
+        return (is_array($raw) && array_is_list($raw) ? $this->list : $this->one)->read($raw, $property, $path, $findings);
     }
 }

@@ -11,11 +11,13 @@ use NobleTurn\Core\Plan\ApproachPlan;
 use NobleTurn\Core\Plan\Conflict;
 use NobleTurn\Core\Plan\GearChange;
 use NobleTurn\Core\Plan\LateralPath;
+use NobleTurn\Core\Plan\Stage;
 use NobleTurn\Core\Plan\StepPlan;
 use NobleTurn\Core\Routine\Arrival;
 use NobleTurn\Core\Routine\Card;
 use NobleTurn\Core\Routine\Demand;
 use NobleTurn\Core\Rules\StepCount;
+use NobleTurn\Core\Trade\Step;
 
 /** An approach plan as the arrays of the tool's answer, described by `ApproachSchema`. */
 final class ApproachPresenter
@@ -47,6 +49,15 @@ final class ApproachPresenter
             'peak_decel_mps2' => round($profile->peakMps2(), 3),
             'signal_rule_m' => $plan->chain->ruleMetres === null ? null : round($plan->chain->ruleMetres, 2),
             'direction' => $card->direction,
+            'point_of_no_return_m' => $plan->noReturnMetres === null ? null : round($plan->noReturnMetres, 2),
+            'creep' => $plan->chain->creep === null ? null : [
+                'from_m' => 0.0, 'to_m' => -round($plan->chain->creep->metres, 2), 'time_s' => round($plan->chain->creep->seconds, 2),
+            ],
+            'stages' => array_map(static fn (Stage $stage): array => [
+                'name' => $stage->name, 'from_m' => round($stage->fromMetres, 2), 'to_m' => round($stage->toMetres, 2),
+                'steps' => array_map(static fn (Step $step): string => $step->value, $stage->steps), 'message' => $stage->message,
+            ], $plan->stages),
+            'not_planned' => null,
             'sign' => $plan->sign === null ? null : [
                 'at_m' => round($plan->sign->atMetres, 2), 'from_m' => round($plan->sign->fromMetres, 2), 'by_m' => round($plan->sign->byMetres, 2),
                 'spare_s' => round($plan->sign->spareSeconds, 2), 'in_time' => $plan->sign->inTime(),
@@ -155,12 +166,17 @@ final class ApproachPresenter
             'light' => $approach->light->value,
             'exit' => $approach->wayOut->value,
             'turns_off' => $approach->demand->arrival === Arrival::Turning,
-            'view_from_m' => $approach->viewFromMetres,
+            'view_from_m' => $approach->junction->viewBeyondMetres > 0.0 ? -$approach->junction->viewBeyondMetres : $approach->viewFromMetres,
             'room_m' => $approach->room?->inMetres(),
             'openings' => array_map($stretch, $approach->openings),
             'parked' => array_map($stretch, $approach->parked),
             'car_length_m' => $approach->vehicle->length->inMetres(),
             'car_width_m' => $approach->vehicle->width->inMetres(),
+            'path_before_m' => $approach->junction->pathBeforeMetres,
+            'cycle_box_m' => $approach->junction->cycleBoxMetres,
+            'bend' => $approach->ahead->curve === null ? null : [
+                'radius_m' => $approach->ahead->curve->radiusMetres, 'from_m' => $approach->ahead->curve->farMetres, 'to_m' => $approach->ahead->curve->nearMetres,
+            ],
             'lateral_usual_m' => round($usual, 3),
             'lateral_target_m' => round($target, 3),
         ];

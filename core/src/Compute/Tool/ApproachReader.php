@@ -9,8 +9,6 @@ use NobleTurn\Core\Fault\BadInput;
 use NobleTurn\Core\Place\Control;
 use NobleTurn\Core\Place\DirectionSign;
 use NobleTurn\Core\Place\Follower;
-use NobleTurn\Core\Place\Junction;
-use NobleTurn\Core\Place\JunctionShape;
 use NobleTurn\Core\Place\Light;
 use NobleTurn\Core\Place\Stretch;
 use NobleTurn\Core\Place\View;
@@ -83,7 +81,8 @@ final class ApproachReader
             $exit,
             $input->choice('light', Light::class) ?? ($routine === RoutineCode::RightOnRed ? Light::Red : Light::Green),
             self::sign($input),
-            new Junction(RoadMetField::read($input), $input->choice('junction', JunctionShape::class)),
+            JunctionField::read($input, $pack, $routine, $limit),
+            RoadAheadField::read($input),
         );
     }
 
@@ -129,7 +128,7 @@ final class ApproachReader
                     ? []
                     : [CommonFields::default('limit of the road met, as ours: check', round($approach->limit->inMetresPerSecond(), 3), 'm/s')]
             ),
-            ...($input->has('view_from') ? [] : [CommonFields::default('view opens', $approach->viewFromMetres, 'm')]),
+            ...($input->has('view_from') || $input->has('view_beyond') ? [] : [CommonFields::default('view opens', $approach->viewFromMetres, 'm')]),
         ];
     }
 
@@ -138,6 +137,11 @@ final class ApproachReader
         $measured = $input->distance('view_from');
         if ($measured !== null && $input->has('view')) {
             throw BadInput::field('view_from_m', 'must not be given beside view.');
+        }
+
+        if ($input->has('view_beyond')) {
+            return ($input->has('view') || $measured !== null)
+                ? throw BadInput::field('view_beyond_m', 'must not be given beside view or view_from_m.') : 0.0;
         }
 
         return $measured?->inMetres() ?? ($input->choice('view', View::class) ?? View::Open)->opensAtMetres();

@@ -24,16 +24,21 @@ final class ApproachSchema
     /** @return array<string, array<string, mixed>> */
     public static function of(): array
     {
-        return self::plan() + ['then' => Out::maybe(Out::object([
+        $then = Out::object([
             'verdict' => Out::choice(Between::class),
             'message' => Out::text('sentence for the user'),
-            'room_m' => Out::number('from the end of the first to the second line'),
+            'room_m' => Out::number('from the end of the one before to this line'),
             'reached_mps' => Out::number('speed between them'),
-            'earliest_m' => Out::number('where the second routine may begin, metres to its own line'),
-            'say_together' => Out::flag('both directions have to be said before the first'),
-            'direction' => Out::text('how they are said'),
-            'plan' => Out::maybe(Out::object(self::plan() + ['then' => ['type' => 'null']], self::HEADLINES), 'the second plan, on its own axis'),
-        ]), 'the hazard after this one, where one was given')];
+            'earliest_m' => Out::number('where this routine may begin, metres to its own line'),
+            'say_together' => Out::flag('its direction has to be said before the one before it'),
+            'direction' => Out::text('how it is said'),
+            'plan' => Out::maybe(Out::object(self::plan() + ['then' => ['type' => 'null']], self::HEADLINES), 'its plan, on its own axis'),
+        ]);
+
+        return self::plan() + ['then' => [
+            'anyOf' => [$then, ['type' => 'array', 'items' => $then], ['type' => 'null']],
+            'description' => 'the hazard after this one, where one was given; a list where a list was',
+        ]];
     }
 
     /** @return array<string, array<string, mixed>> */
@@ -60,6 +65,12 @@ final class ApproachSchema
             'peak_decel_mps2' => Out::number('hardest slowing of the plan'),
             'signal_rule_m' => Out::number('where the practice’s rule of thumb puts the signal', nullable: true),
             'direction' => Out::text('how the instructor asks for it'),
+            'point_of_no_return_m' => Out::number('under lights: nearer than this one goes on even if they change; null where that is no question', nullable: true),
+            'creep' => Out::maybe(Out::object([
+                'from_m' => $metres('the line'), 'to_m' => $metres('where the view opens, negative beyond it'), 'time_s' => Out::number('it takes'),
+            ]), 'past the line to where the view opens'),
+            'stages' => self::stages(),
+            'not_planned' => ['type' => 'null'],
             'sign' => Out::maybe(Out::object([
                 'at_m' => $metres('the sign'), 'from_m' => $metres('where it can first be read'), 'by_m' => $metres('by where reading it must begin'),
                 'spare_s' => Out::number('between the two; negative where the sign comes too late'),
@@ -129,6 +140,48 @@ final class ApproachSchema
         ];
     }
 
+    /**
+     * No plan at all: nothing slower would help.
+     *
+     * @return array<string, array<string, mixed>>
+     */
+    public static function notPlanned(): array
+    {
+        $nothing = static fn (string $about): array => ['type' => 'array', 'maxItems' => 0, 'items' => ['type' => 'number'], 'description' => $about];
+
+        return [
+            'length_unit' => Out::choice(['m', 'ft'], 'in which short distances are spoken there; the fields stay in metres'),
+            'axis' => ['const' => 'none'],
+            'routine' => Out::choice(RoutineCode::class, 'the routine asked for'),
+            'title' => Out::text('its name'),
+            'turn_side' => Out::choice(self::SIDES, 'the side turned or moved to; null where none is', nullable: true),
+            'direction' => Out::text('how the instructor asks for it'),
+            'fits' => ['const' => false],
+            'speed_to_fit_mps' => ['type' => 'null', 'description' => 'no speed would do'],
+            'not_planned' => Out::object(['reason' => Out::choice(['vehicle', 'too-narrow']), 'message' => Out::text('sentence for the user')]),
+            'steps' => $nothing('none'),
+            'groups' => $nothing('none'),
+            'stages' => $nothing('none'),
+            'place' => self::place(),
+            'profile' => Out::object(array_fill_keys(
+                ['distance_m', 'time_s', 'speed_mps', 'decel_mps2', 'gear', 'clutch', 'lateral_m'], $nothing('empty'),
+            )),
+            'conflicts' => self::conflicts(),
+            'practice' => self::practice(),
+            'then' => ['type' => 'null'],
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function stages(): array
+    {
+        return Out::list(Out::object([
+            'name' => Out::choice(['first', 'second']), 'from_m' => Out::number('beginning, metres to the line'),
+            'to_m' => Out::number('end; backwards it is farther from the line'), 'steps' => Out::list(Out::choice(Step::class)),
+            'message' => Out::text('how it is said'),
+        ]), 'the two parts of an exercise driven in two; empty for one');
+    }
+
     /** @return non-empty-list<string> */
     private static function steps(): array
     {
@@ -164,8 +217,13 @@ final class ApproachSchema
             'keeps' => Out::choice(self::SIDES), 'road_width_m' => Out::number('kerb to kerb'), 'one_way' => Out::flag('one-way'),
             'control' => Out::choice(Control::class, 'what governs the line'), 'light' => Out::choice(Light::class, 'what the lights show'),
             'exit' => Out::choice(WayOut::class, 'way out'), 'turns_off' => Out::flag('off our road into another, with no line before it'),
-            'view_from_m' => $metres('where the view opens'), 'room_m' => Out::number('room before the line', nullable: true),
+            'view_from_m' => $metres('where the view opens; negative beyond it'), 'room_m' => Out::number('room before the line', nullable: true),
             'openings' => $stretch, 'parked' => $stretch, 'car_length_m' => Out::number('of the vehicle'), 'car_width_m' => Out::number('of the vehicle'),
+            'path_before_m' => Out::number('a path across our way, metres to the line', nullable: true),
+            'cycle_box_m' => Out::number('depth of the box for cycles beyond the line; 0 where there is none'),
+            'bend' => Out::maybe(Out::object([
+                'radius_m' => Out::number('of our path'), 'from_m' => $metres('beginning'), 'to_m' => $metres('end'),
+            ]), 'of the road on the way'),
             'lateral_usual_m' => Out::number('middle of our lane, from the nearside kerb'), 'lateral_target_m' => Out::number('place for the turn'),
         ]);
     }

@@ -18,12 +18,12 @@ use NobleTurn\Core\Compute\Shape;
 use NobleTurn\Core\Compute\Values;
 use NobleTurn\Core\Fault\BadInput;
 use NobleTurn\Core\Place\Control;
-use NobleTurn\Core\Place\JunctionShape;
 use NobleTurn\Core\Place\Light;
 use NobleTurn\Core\Place\View;
 use NobleTurn\Core\Place\WayOut;
 use NobleTurn\Core\Plan\Approach;
 use NobleTurn\Core\Plan\ApproachPlanner;
+use NobleTurn\Core\Plan\NotPlanned;
 use NobleTurn\Core\Plan\StandingPlan;
 use NobleTurn\Core\Routine\Card;
 use NobleTurn\Core\Trade\LearnerLevel;
@@ -80,8 +80,6 @@ final class ApproachTool implements AnswersInShapes, ReadsAScene
                 (new QuantityField('at', 'its place before the line', Kind::Distance, 0.0, 1000.0))->required(),
                 new QuantityField('legible', 'from how far before it can be read; default 50 m', Kind::Distance, 1.0, 500.0),
             )),
-            RoadMetField::field(),
-            ChoiceField::of('junction', 'what the roads make with ours; default as the routine implies, crossroads under lights', JunctionShape::class),
             ThenField::field(),
             VehicleField::field(),
             PracticeField::field(),
@@ -91,6 +89,8 @@ final class ApproachTool implements AnswersInShapes, ReadsAScene
                 'mean deceleration that feels comfortable on a dry road, default 2; 0.8 of it is planned with in the wet, 0.2 on ice',
                 Kind::Acceleration, 0.5, 6.0,
             ),
+            ...JunctionField::fields(),
+            ...RoadAheadField::fields(),
         );
     }
 
@@ -101,13 +101,13 @@ final class ApproachTool implements AnswersInShapes, ReadsAScene
 
     public function shapes(): array
     {
-        return ['Along' => $this->output(), 'InTime' => ApproachSchema::inTime()];
+        return ['Along' => $this->output(), 'InTime' => ApproachSchema::inTime(), 'NotPlanned' => ApproachSchema::notPlanned()];
     }
 
     public function scene(Values $input): Approach
     {
         if ($input->has('then') && $input->choice('routine', RoutineCode::class)?->isDoneStanding() !== true) {
-            ThenField::second($input, $input->object('then') ?? new Values([]));
+            ThenField::check($input);
         }
 
         return self::first($input);
@@ -118,12 +118,23 @@ final class ApproachTool implements AnswersInShapes, ReadsAScene
         if ($input->choice('routine', RoutineCode::class)?->isDoneStanding() === true) {
             return self::standing($input);
         }
-        $plan = ApproachPlanner::plan(self::first($input));
+        $approach = self::first($input);
+        $not = NotPlanned::of($approach);
+        if ($not !== null) {
+            ThenField::check($input);
+
+            return new Answer(
+                $approach->pack->code(), $approach->pack->version(), NotPlannedPresenter::body($approach, $not), ApproachReader::defaults($input, $approach), [],
+            );
+        }
+        $plan = ApproachPlanner::plan($approach);
+        $further = ThenField::furtherParts($input, $plan);
+        $plan = $further === 0 ? $plan : ApproachPlanner::plan($approach, $further);
 
         return new Answer(
             $plan->approach->pack->code(),
             $plan->approach->pack->version(),
-            ['then' => ThenField::answer($input, $plan)] + ApproachPresenter::body($plan),
+            ThenField::answer($input, $plan) + ApproachPresenter::body($plan),
             [...$plan->assumptions, ...ApproachReader::defaults($input, $plan->approach)],
             $plan->warnings,
         );

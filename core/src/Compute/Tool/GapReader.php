@@ -133,7 +133,8 @@ final class GapReader
 
         return match ($flank) {
             null => [$first => 'first', $second => 'all'],
-            Flank::Near => [$first => 'joined'],
+            // Round cars parked there one is on the half of those who come the other way.
+            Flank::Near => $road->parked->near() ? [$first => 'joined', $second => 'all'] : [$first => 'joined'],
             Flank::Off => [$first => 'first', $second => 'joined'],
         };
     }

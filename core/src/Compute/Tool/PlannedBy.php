@@ -16,7 +16,8 @@ final class PlannedBy
     private const OF_THE_ROAD = [
         'approach' => [
             'limit_mph', 'limit_kmh', 'control', 'view', 'view_from_m', 'gradient', 'room_m', 'openings', 'parked', 'one_way', 'road_width_m',
-            'turn_radius_m', 'exit', 'light', 'sign', 'then', 'road_met', 'junction',
+            'turn_radius_m', 'exit', 'light', 'sign', 'then', 'road_met', 'junction', 'sight_ahead_m', 'bend', 'path_before_m', 'view_beyond_m',
+            'sight_left_m', 'sight_right_m', 'cycle_box_m',
         ],
         'join' => [
             'slip_length_m', 'entry_speed_mph', 'entry_speed_kmh', 'main_speed_mph', 'main_speed_kmh', 'gradient', 'limit_change_m', 'slip_angle_deg',

@@ -11,6 +11,7 @@ use NobleTurn\Core\Compute\Field\QuantityField;
 use NobleTurn\Core\Compute\Kind;
 use NobleTurn\Core\Compute\Shape;
 use NobleTurn\Core\Compute\Values;
+use NobleTurn\Core\Place\ParkedAlong;
 use NobleTurn\Core\Place\RoadMet;
 use NobleTurn\Core\Trade\Side;
 
@@ -23,7 +24,7 @@ final class RoadMetField
             new QuantityField('limit', 'there', Kind::Speed, 2.0, 45.0),
             new NumberField('lanes', 'of each direction; default 1', 1.0, 4.0),
             ChoiceField::of('runs_to', 'where it is one-way: the side it runs to, seen from our line', Side::class),
-            new ChoiceField('parked', 'cars parked along it: on our side of it, beyond, or both', ['none', 'near', 'far', 'both']),
+            ChoiceField::of('parked', 'cars parked along it: on our side of it, beyond, or both', ParkedAlong::class),
         ));
     }
 
@@ -33,6 +34,7 @@ final class RoadMetField
 
         return $road === null ? new RoadMet : new RoadMet(
             $road->speed('limit'), ArmsReader::whole($road, 'lanes', 'road_met.') ?? 1, $road->choice('runs_to', Side::class),
+            $road->choice('parked', ParkedAlong::class) ?? ParkedAlong::None,
         );
     }
 }

@@ -62,7 +62,11 @@ final class RoutineFacts
             // Out of the stem of a T nobody comes from opposite.
             'junction' => in_array($routine, [R::LightsLeft, R::LightsRight], true),
             // Another road's traffic decides about the gap.
-            'road_met' => ! in_array(self::manoeuvre($routine, $pack), [null, Manoeuvre::TurnAcross], true),
+            'road_met' => $meets = ! in_array(self::manoeuvre($routine, $pack), [null, Manoeuvre::TurnAcross], true),
+            'sight_left_m' => $meets,
+            'sight_right_m' => $meets,
+            'view_beyond_m' => $arrival === Arrival::Line || $routine === R::AllWayStop,
+            'cycle_box_m' => in_array($routine, [R::LightsAhead, R::LightsLeft, R::LightsRight], true),
         ]));
     }
 

@@ -6,8 +6,10 @@ namespace NobleTurn\Core\Plan\Clash;
 
 use NobleTurn\Core\Plan\Chain;
 use NobleTurn\Core\Plan\Conflict;
+use NobleTurn\Core\Plan\Corridor;
 use NobleTurn\Core\Plan\Fitting;
 use NobleTurn\Core\Plan\Obstacle;
+use NobleTurn\Core\Plan\RoadSpeed;
 use NobleTurn\Core\Quantity\Speed;
 use NobleTurn\Core\Routine\Wording;
 
@@ -27,6 +29,7 @@ final class DoesNotFit implements Clash
         $shortened = $fitting->compression < 1.0;
         $remedy = match (true) {
             $obstacle === Obstacle::Grip => 'Do not drive it: choose another way.',
+            $obstacle->isOfTheRoad() && ! $shortened => $obstacle === Obstacle::Sight ? "From {$speed} one can." : "Be down to {$speed} before it.",
             $shortened => sprintf(
                 'Even at %s every part has to be shortened to %d %%: thinking time gives way first. Take the mirrors before the turn that comes before, or '
                     .'choose another place.',
@@ -67,10 +70,41 @@ final class DoesNotFit implements Clash
                     $say(Chain::lastOpening($fitted->approach)->nearMetres ?? 0.0),
                 ),
             ],
+            Obstacle::Narrow => $this->narrow($fitted),
+            Obstacle::Sight => [
+                'stop within what is seen', null, null,
+                sprintf(
+                    'Only %s are seen ahead, and at the speed asked for stopping takes more%s.', $say($fitted->approach->ahead->seenMetres ?? 0.0),
+                    RoadSpeed::isForOne($fitted->approach) ? ' than half of it: the road is too narrow for two, and somebody may come' : '',
+                ),
+            ],
+            Obstacle::Curve => [
+                'slow for a bend before the bend', $fitted->approach->ahead->curve?->farMetres, null,
+                sprintf('The bend begins at %s and is too tight for the speed one would have there.', $say($fitted->approach->ahead->curve->farMetres ?? 0.0)),
+            ],
             Obstacle::Parked => [
                 'position done before firm braking', $fitted->clearOfParkedMetres(), null,
                 sprintf('The parked cars are only clear at %s, too near to regain the place before firm braking.', $say($fitted->clearOfParkedMetres() ?? 0.0)),
             ],
         };
+    }
+
+    /** @return array{string, ?float, ?float, string} */
+    private function narrow(Chain $fitted): array
+    {
+        $tightest = null;
+        foreach (Corridor::along($fitted->approach) as $corridor) {
+            $tightest = $tightest === null || $corridor->clearMetres < $tightest->clearMetres ? $corridor : $tightest;
+        }
+
+        return [
+            'a door’s width to parked cars', $tightest?->fromMetres, null,
+            sprintf(
+                'Between the parked cars only %s is left %s: a door, or somebody stepping out, would be in our way. Nobody has priority there: hold back for '
+                    .'anything wide.',
+                $fitted->approach->pack->lengthUnit()->place($tightest->clearMetres ?? 0.0),
+                $tightest !== null && $tightest->nearParked && $tightest->offParked ? 'on each side' : 'beside them',
+            ),
+        ];
     }
 }

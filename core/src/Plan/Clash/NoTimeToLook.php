@@ -16,6 +16,9 @@ final class NoTimeToLook implements Clash
         $view = $chain->approach->viewFromMetres;
         $has = $chain->profile->secondsAt($view);
         $needs = $chain->timing->lookAndDecideSeconds;
+        if ($chain->creep !== null) {
+            return null;
+        }
         if ($chain->lineSpeed->metresPerSecond <= 0.0 || ! $chain->approach->demand->looksBeforeGoing() || $has >= $needs - 1e-3) {
             return null;
         }

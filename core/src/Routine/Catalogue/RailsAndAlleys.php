@@ -118,7 +118,7 @@ final class RailsAndAlleys
                     'Step out and look along the flank.',
                 ),
                 Write::speed(
-                    'Reverse at walking pace on the brake alone, small slow corrections.',
+                    'Brake gently to a stop. Then back at walking pace on the brake alone, small slow corrections.',
                     'Gas in reverse is how walls are met.',
                     'Large corrections, snaking.',
                     'Began askew.',

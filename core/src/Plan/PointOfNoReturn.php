@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Plan;
+
+use NobleTurn\Core\Judgement\AmberStretch;
+use NobleTurn\Core\Place\Control;
+
+/**
+ * Under lights that may change: nearer than this we go on even if they do, because stopping would take more than an unhurried
+ * brake. Stopping takes v t_r + v^2 / (2 a) at the speed the plan has there.
+ */
+final class PointOfNoReturn
+{
+    /** Places looked at along the plan; between two of them it is found by halving. */
+    private const PLACES = 100;
+
+    /** @return ?float metres to the line; null where no lights are, where one stops anyway, or where nothing would stop us */
+    public static function metres(Chain $chain): ?float
+    {
+        $approach = $chain->approach;
+        if ($approach->control !== Control::Signals || $approach->light->stops() || $chain->lineSpeed->metresPerSecond <= 0.0) {
+            return null;
+        }
+        $pack = $approach->pack;
+        $slowing = AmberStretch::slowingMps2(
+            $pack->amberDeceleration()->inMetresPerSecondSquared(), $approach->gradient, $approach->surface->grip(), $approach->surface->shareOfComfort(),
+        );
+        $takes = static fn (float $mps): float => (new AmberStretch(
+            $mps, $pack->amber($approach->speed)->inSeconds(), $pack->amberReaction()->inSeconds(), $slowing,
+        ))->stoppingMetres();
+        $fromFar = $takes($chain->profile->approachMps());
+        $length = $chain->profile->lengthInMetres();
+        if (is_infinite($fromFar) || $fromFar >= $length) {
+            return is_infinite($fromFar) ? null : $fromFar;
+        }
+        $stops = static fn (float $metres): bool => $takes($chain->profile->mpsAt($metres)) <= $metres;
+        $near = $length;
+        for ($i = self::PLACES - 1; $i >= 0 && $stops($near); $i--) {
+            $near = $length * $i / self::PLACES;
+        }
+        $far = min($length, $near + $length / self::PLACES);
+        for ($i = 0; $i < 24; $i++) {
+            $middle = ($near + $far) / 2.0;
+            $stops($middle) ? $far = $middle : $near = $middle;
+        }
+
+        return $far;
+    }
+}

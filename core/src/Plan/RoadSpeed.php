@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Plan;
+
+use NobleTurn\Core\Judgement\Stopping;
+use NobleTurn\Core\Judgement\StoppingModel;
+use NobleTurn\Core\Place\Curve;
+use NobleTurn\Core\Quantity\Speed;
+use NobleTurn\Core\Trade\Surface;
+use NobleTurn\Core\Vehicle\Corner;
+
+/** How fast the road itself lets us come: what one sees, and how it bends. */
+final class RoadSpeed
+{
+    /** Left between two cars that meet, and to each kerb (assumed), m: less than that and two do not pass each other. */
+    private const BETWEEN_M = 0.5;
+
+    private const SLOWEST_MPS = 1.5;
+
+    private const FASTEST_MPS = 60.0;
+
+    /**
+     * From this speed one can stop within what is seen, in half of it where the road is too narrow for two; by the stopping
+     * distances of the Highway Code, rule 126.
+     *
+     * @return float m/s; INF where the road is open, never below 1.5
+     */
+    public static function stopsWithin(Approach $approach): float
+    {
+        $seen = $approach->ahead->seenMetres;
+        if ($seen === null) {
+            return INF;
+        }
+        $metres = self::isForOne($approach) ? $seen / 2.0 : $seen;
+        $stops = static fn (float $mps): bool => (Stopping::from(
+            Speed::ofMetresPerSecond($mps), StoppingModel::highwayCode(), $approach->surface, $approach->gradient,
+        )->totalMetres() ?? INF) <= $metres;
+        [$low, $high] = [self::SLOWEST_MPS, self::FASTEST_MPS];
+        for ($i = 0; $i < 30; $i++) {
+            $middle = ($low + $high) / 2.0;
+            $stops($middle) ? $low = $middle : $high = $middle;
+        }
+
+        return $low;
+    }
+
+    /** v = sqrt(a r), at a sideways acceleration that is comfortable on this surface; m/s. */
+    public static function round(Curve $curve, Surface $surface): float
+    {
+        return max(self::SLOWEST_MPS, sqrt(Corner::COMFORTABLE_SIDEWAYS * $surface->shareOfComfort() * $curve->radiusMetres));
+    }
+
+    public static function isForOne(Approach $approach): bool
+    {
+        return ! $approach->oneWay && $approach->roadWidth->inMetres() < 2.0 * Corridor::ourMetres($approach->vehicle) + self::BETWEEN_M;
+    }
+}
