@@ -4,6 +4,7 @@ namespace App\Contract\Shapes;
 
 use App\Contract\Shapes;
 use NobleTurn\Core\Compute\Out;
+use NobleTurn\Core\Compute\Tool\RoutineFacts;
 use NobleTurn\Core\Compute\Toolbox;
 use NobleTurn\Core\Judgement\Manoeuvre;
 use NobleTurn\Core\Place\WayOut;
@@ -76,6 +77,8 @@ final class Routines
             'Question' => Out::object([
                 'key' => Out::text(''), 'text' => Out::text(''), 'step' => Shapes::ref('Step'), 'changes' => self::changes(),
                 'default' => Out::text('under the pack in force'), 'shows_on' => Shapes::ref('RoutineCode'),
+                'routines' => Shapes::listOf('RoutineCode') + ['description' => 'that it is about; none: about every one'],
+                'needs_clutch' => Out::flag('about the pedal or the lever that only some cars have'),
                 'options' => Out::list(Out::object(['value' => Out::text(''), 'words' => Out::text(''), 'reason' => Out::text(''), 'says' => Out::text('')])),
             ]),
             'ChosenRules' => Out::object([
@@ -108,7 +111,7 @@ final class Routines
                 'type' => ['object', 'null'], 'description' => 'the same by way out, where it hangs on that',
             ] + Out::object(array_fill_keys(array_column(WayOut::cases(), 'value'), $sideOrNull)),
             'asks' => Out::list(
-                Out::choice(['control', 'exit', 'light', 'turn_radius_m', 'road_met', 'junction']),
+                Out::choice(RoutineFacts::ASKED),
                 'which of a place’s facts it needs, of those that only some routines have',
             ),
             'turn_radius_m' => Out::number('how tight its turn is where nobody measured it', nullable: true),

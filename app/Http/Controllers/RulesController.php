@@ -94,6 +94,8 @@ final class RulesController extends Controller
             'default' => $question->default($pack),
             // A routine on whose plan or card the choice is seen.
             'shows_on' => $shows->value,
+            'routines' => array_column($question->routines, 'value'),
+            'needs_clutch' => $question->needsClutch,
             'options' => array_map(
                 static fn (Option $option): array => [
                     'value' => $option->value, 'words' => $wording->say($option->words), 'reason' => $wording->say($option->reason),

@@ -59,15 +59,14 @@ final class ApproachMotion
         float $approachSpeed, float $lineSpeed, Slowing $slowing, float $easingOffS, float $gentleS, float $crawlS, Halfway $halfway,
     ): Profile {
         $mps = max($lineSpeed, min($approachSpeed, $halfway->mps));
-        $first = self::profile($approachSpeed, $mps, $slowing, $easingOffS, $gentleS, $halfway->secondsBefore);
         $crawlS = $lineSpeed > 0.0 ? min($crawlS, $halfway->metres / $lineSpeed) : 0.0;
         $left = max(0.01, $halfway->metres - $lineSpeed * $crawlS);
         $needed = ($mps ** 2 - $lineSpeed ** 2) / (2.0 * $left);
         $last = $mps - $lineSpeed < 1e-9 ? [] : [Segment::slowing(Phase::Gentle, $mps, $lineSpeed, max($slowing->gentleMps2, $needed))];
         $held = $left - ($last === [] ? 0.0 : $last[0]->metres);
-        $between = $held > 1e-9 ? [Segment::held(Phase::Crawl, $mps, $held / $mps)] : [];
+        $first = self::profile($approachSpeed, $mps, $slowing, $easingOffS, $gentleS, $halfway->secondsBefore + max(0.0, $held) / $mps);
 
-        return Profile::of([...$first->segments, ...$between, ...$last, ...($crawlS > 0.0 ? [Segment::held(Phase::Crawl, $lineSpeed, $crawlS)] : [])]);
+        return Profile::of([...$first->segments, ...$last, ...($crawlS > 0.0 ? [Segment::held(Phase::Crawl, $lineSpeed, $crawlS)] : [])]);
     }
 
     /** @return array{non-empty-list<Segment>, float} the stretch, and the speed at its end */

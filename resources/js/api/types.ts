@@ -14,10 +14,11 @@ export const SKILL_LEVELS = ['not-yet', 'seldom', 'half-the-time', 'mostly', 'ne
 export type FastRoad = Exclude<RoutineLine['planned_by'], 'approach' | null>;
 
 export type Conflict = ApproachAlong['conflicts'][number];
-export type ThenPlan = NonNullable<ApproachAlong['then']>;
+/** One of the hazards close behind. */
+export type ThenPlan = Exclude<NonNullable<ApproachAlong['then']>, unknown[]>;
 export type Stretch = ApproachAlong['place']['parked'][number];
 export type Light = ApproachAlong['place']['light'];
-export type Then = NonNullable<RoadFacts['then']>;
+export type Then = Exclude<NonNullable<RoadFacts['then']>, unknown[]>;
 /** With some of its fields still open. */
 type Open<Whole, Fields extends keyof Whole> = Omit<Whole, Fields> & Partial<Pick<Whole, Fields>>;
 /** As this device knows it: of a mark that waits here the server has said nothing yet. */

@@ -6,7 +6,8 @@ import { speedField, speedRange } from '@/rules/speed';
 import { wantedFrom } from '@/strip/layout';
 import { Strip } from '@/strip/Strip';
 import { useApproach } from '@/strip/useApproach';
-import { drawn } from '@/strip/plan';
+import { drawn, isPlanned } from '@/strip/plan';
+import { NotPlanned } from '@/strip/NotPlanned';
 import { NotShown } from '@/ui/NotShown';
 import { Failed, Waiting } from '@/ui/State';
 import { Controls } from './Controls';
@@ -35,9 +36,17 @@ export function ApproachView({ inputs, conditions, onConditions, lead }: Props) 
         return { ...rest, surface: conditions.surface, close_follower: conditions.follower };
     }, [inputs, conditions.surface, conditions.follower]);
     const { plan: answer, isOld, error, retry, isLoading } = useApproach(asked, conditions.speed, conditions.gradient, { field: speedField(unit), range });
-    const plan = useMemo(() => answer && drawn(answer), [answer]);
+    const plan = useMemo(() => (answer && isPlanned(answer) ? drawn(answer) : undefined), [answer]);
     const play = usePlay(plan, setStep);
     if (error && !plan) return <Failed error={error} retry={retry} />;
+    if (answer && !isPlanned(answer)) {
+        return (
+            <div className="grid gap-3">
+                {lead}
+                <NotPlanned answer={answer} />
+            </div>
+        );
+    }
     if (!plan) return isLoading ? <Waiting /> : null;
     const setSpeed = (speed: number) => onConditions({ ...conditions, speed: Math.min(range.to, Math.max(range.from, speed)) });
     const current = plan.steps.find((candidate) => candidate.step === step) ?? plan.steps[0]!;
@@ -70,7 +79,9 @@ export function ApproachView({ inputs, conditions, onConditions, lead }: Props) 
                     {...(moving ? { speed: conditions.speed, onSpeed: setSpeed } : {})}
                 />
                 <StepDetail plan={plan} step={current} />
-                {plan.then && <NextHazard then={plan.then} />}
+                {plan.then.map((then, i) => (
+                    <NextHazard key={i} then={then} label={i === 0 ? 'The next hazard' : `Hazard ${i + 2}`} />
+                ))}
                 <PlanNotes plan={plan} />
             </div>
         </div>

@@ -11,10 +11,10 @@ const HEADS: Record<ThenPlan['verdict'], string> = {
 };
 
 /** The hazard close behind: how both are taken, what is said, and its own strip. */
-export function NextHazard({ then }: { then: ThenPlan }) {
+export function NextHazard({ then, label }: { then: ThenPlan; label: string }) {
     const [step, setStep] = useState<StripStep>('signal');
     return (
-        <section aria-label="The next hazard" className="border-hair grid gap-2 border-t-2 pt-3">
+        <section aria-label={label} className="border-hair grid gap-2 border-t-2 pt-3">
             <h3 className="text-xl">{HEADS[then.verdict]}</h3>
             <p>{then.message}</p>
             <p>

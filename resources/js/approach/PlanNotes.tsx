@@ -25,6 +25,24 @@ export function PlanNotes({ plan }: { plan: DrawnPlan }) {
                     ))}
                 </ul>
             )}
+            {plan.stages.length > 0 && (
+                <ol className="grid gap-2" aria-label="In two">
+                    {plan.stages.map((stage) => (
+                        <li key={stage.name}>
+                            <span className="font-semibold">
+                                {stage.name === 'first' ? 'First' : 'Then'}, {spoken(stage.from_m, plan.unit)} to {spoken(stage.to_m, plan.unit)}:
+                            </span>{' '}
+                            {stage.message}
+                        </li>
+                    ))}
+                </ol>
+            )}
+            {plan.point_of_no_return_m !== null && (
+                <p>
+                    Nearer than <span className="font-semibold">{spoken(plan.point_of_no_return_m, plan.unit)}</span> to the line we go on even if the lights
+                    change.
+                </p>
+            )}
             {plan.groups.some((group) => group.steps.length > 1) && (
                 <p className="font-semibold">
                     {plan.groups.map((group) => (group.steps.length > 1 ? `${group.name} (${group.steps.join(', ')})` : group.name)).join(' – ')}

@@ -7,7 +7,10 @@ import { LIGHTS, WAYS_OUT } from '@/routines/words';
 import { Field } from '@/ui/Field';
 import { Options } from '@/ui/Options';
 import { FormFoot } from '@/ui/FormFoot';
+import { Rarely } from '@/ui/Rarely';
 import { useForm } from '@/ui/useForm';
+import { alsoOf, withView } from './also';
+import { AlsoThere } from './AlsoThere';
 import { RoadMetFields, roadMetOf, typed } from './RoadMetFields';
 import { slipFrom, slipOf } from './slip';
 import { SlipFields } from './SlipFields';
@@ -43,6 +46,7 @@ export function PlaceForm({ place, onKept }: Props) {
         sign_legible_m: kept.sign?.legible_m?.toString() ?? '',
         slip: slipFrom(kept, rules),
         met: typed(kept, rules),
+        also: alsoOf(kept, Object.keys(kept)),
         openings: kept.openings ?? ([] as Stretch[]),
         parked: kept.parked ?? ([] as Stretch[]),
         note: place?.note ?? '',
@@ -53,7 +57,7 @@ export function PlaceForm({ place, onKept }: Props) {
     const road: RoadFacts =
         planned !== 'approach'
             ? slipOf(planned, values.slip, values, rules)
-            : {
+            : withView({
                   ...withLimit({}, values.limit, rules),
                   ...(asks.includes('exit') ? { exit: values.exit } : {}),
                   ...(asks.includes('light') ? { light: values.light } : {}),
@@ -72,7 +76,8 @@ export function PlaceForm({ place, onKept }: Props) {
                   ...(values.openings.length ? { openings: values.openings } : {}),
                   ...(values.parked.length ? { parked: values.parked } : {}),
                   ...(asks.includes('turn_radius_m') && kept.turn_radius_m ? { turn_radius_m: kept.turn_radius_m } : {}),
-              };
+                  ...alsoOf(values.also, asks),
+              });
     const keep = () =>
         form.submit(async () => {
             const body = { name: values.name, routine: values.routine, note: values.note, road };
@@ -174,6 +179,11 @@ export function PlaceForm({ place, onKept }: Props) {
             </div>
             {planned === 'approach' && (
                 <>
+                    <Rarely said={Object.keys(values.also).length > 0}>
+                        <div className="grid gap-4 py-2 sm:grid-cols-2">
+                            <AlsoThere value={values.also} asks={asks} errors={errors} onChange={(also) => set('also', also)} />
+                        </div>
+                    </Rarely>
                     <label className="flex min-h-12 items-center gap-3">
                         <input type="checkbox" className="size-6" checked={values.one_way} onChange={(event) => set('one_way', event.target.checked)} />
                         Our road is one-way

@@ -8,20 +8,22 @@ export interface TypedRoadMet {
     limit: string;
     lanes: string;
     runs: '' | Side;
+    parked: '' | NonNullable<NonNullable<RoadFacts['road_met']>['parked']>;
 }
 
 /** What is known of it, as its form holds it. */
 export function typed({ road_met: met }: RoadFacts, rules: Rules): TypedRoadMet {
     const said = met && (met.limit_mph !== undefined || met.limit_kmh !== undefined);
-    return { limit: said ? String(limitOf(met, rules)) : '', lanes: met?.lanes?.toString() ?? '', runs: met?.runs_to ?? '' };
+    return { limit: said ? String(limitOf(met, rules)) : '', lanes: met?.lanes?.toString() ?? '', runs: met?.runs_to ?? '', parked: met?.parked ?? '' };
 }
 
 /** The fact of the place; none where nothing was said. */
-export function roadMetOf({ limit, lanes, runs }: TypedRoadMet, rules: Rules): Pick<RoadFacts, 'road_met'> {
+export function roadMetOf({ limit, lanes, runs, parked }: TypedRoadMet, rules: Rules): Pick<RoadFacts, 'road_met'> {
     const road_met = {
         ...(limit ? { [`limit_${rules.speed_unit}`]: Number(limit) } : {}),
         ...(lanes ? { lanes: Number(lanes) } : {}),
         ...(runs ? { runs_to: runs } : {}),
+        ...(parked ? { parked } : {}),
     };
     return Object.keys(road_met).length > 0 ? { road_met } : {};
 }
@@ -53,6 +55,14 @@ export function RoadMetFields({ value, errors, onChange }: Props) {
                     <option value="">Both ways</option>
                     <option value="left">One way, to the left</option>
                     <option value="right">One way, to the right</option>
+                </select>
+            </Field>
+            <Field label="Cars parked along it" errors={errors['road.road_met.parked']}>
+                <select value={value.parked} onChange={(event) => set({ parked: event.target.value as TypedRoadMet['parked'] })}>
+                    <option value="">None</option>
+                    <option value="near">On our side of it</option>
+                    <option value="far">Opposite</option>
+                    <option value="both">On both sides</option>
                 </select>
             </Field>
         </>

@@ -7,7 +7,8 @@ import { PAGES, type BenchTool } from '@/bench/pages';
 import { limitOf, useRoutineName, useRules, useSay, withLimit } from '@/rules/rules';
 import { wantedFrom } from '@/strip/layout';
 import { Strip } from '@/strip/Strip';
-import { drawn } from '@/strip/plan';
+import { drawn, isPlanned } from '@/strip/plan';
+import { NotPlanned } from '@/strip/NotPlanned';
 import { STEP_WORDS } from '@/strip/words';
 import { NotShown } from '@/ui/NotShown';
 
@@ -54,6 +55,7 @@ function OnAStrip({ question, practice, pack }: { question: Question; practice: 
         placeholderData: (before) => before,
     });
     if (!plan.data) return plan.error && <NotShown what="What it changes is not shown" error={plan.error} retry={() => void plan.refetch()} />;
+    if (!isPlanned(plan.data)) return <NotPlanned answer={plan.data} />;
     const shown = drawn(plan.data);
     return (
         <figure className="grid gap-1">

@@ -64,6 +64,8 @@ export function RoadBand({ plan, layout, at }: { plan: Drawable; layout: StripLa
                 />
             ))}
             {meets && <Line plan={plan} layout={layout} />}
+            {place.path_before_m !== null && <PathAcross metres={place.path_before_m} layout={layout} />}
+            {plan.point_of_no_return_m !== null && <NoReturn metres={plan.point_of_no_return_m} layout={layout} />}
             {plan.sign && <Sign sign={plan.sign} layout={layout} />}
             <path d={road.path} fill="none" stroke="var(--ink)" strokeWidth={2.5} strokeDasharray="1 0" />
             <Car plan={plan} layout={layout} here={at} />
@@ -100,6 +102,32 @@ function Line({ plan, layout }: { plan: Drawable; layout: StripLayout }) {
     );
 }
 
+/** A path for people or cycles across our way, over both footways. */
+function PathAcross({ metres, layout }: { metres: number; layout: StripLayout }) {
+    const { road, scale } = layout;
+    if (metres > scale.from) return null;
+    const x = scale.x(metres);
+    return (
+        <g stroke="var(--ink)" strokeWidth={1.5} strokeDasharray="3 3">
+            <line x1={x - 5} x2={x - 5} y1={road.top - 9} y2={road.bottom + 9} />
+            <line x1={x + 5} x2={x + 5} y1={road.top - 9} y2={road.bottom + 9} />
+        </g>
+    );
+}
+
+/** From here on we go even if the lights change: a bracket towards the line on both edges of the road. */
+function NoReturn({ metres, layout }: { metres: number; layout: StripLayout }) {
+    const { road, scale } = layout;
+    if (metres > scale.from) return null;
+    const x = scale.x(metres);
+    return (
+        <g stroke="var(--ink)" strokeWidth={2} fill="none">
+            <path d={`M${x + 7},${road.top - 6} h-7 v8`} />
+            <path d={`M${x + 7},${road.bottom + 6} h-7 v-8`} />
+        </g>
+    );
+}
+
 /** The sign that tells the way, on the nearside footway, and the stretch from which it can be read before the mirrors are due. */
 function Sign({ sign, layout }: { sign: NonNullable<Drawable['sign']>; layout: StripLayout }) {
     const { road, scale } = layout;
@@ -116,7 +144,8 @@ function Sign({ sign, layout }: { sign: NonNullable<Drawable['sign']>; layout: S
 /** From the driver's place where the view opens, both ways along the road we meet. */
 function View({ plan, layout }: { plan: Drawable; layout: StripLayout }) {
     const { road, scale } = layout;
-    const from = scale.x(Math.min(plan.place.view_from_m, scale.from));
+    // A view that opens beyond the line opens at it as far as the picture goes.
+    const from = scale.x(Math.min(Math.max(0, plan.place.view_from_m), scale.from));
     const y = road.y(plan.place.lateral_target_m);
     const spread = (road.bottom - road.top) / 2 + 14;
     const middle = (road.top + road.bottom) / 2;

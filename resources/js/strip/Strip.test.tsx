@@ -1,8 +1,7 @@
 import { execFileSync } from 'node:child_process';
 import { cleanup, fireEvent, render, screen, within } from '@testing-library/react';
 import { afterEach, beforeAll, describe, expect, it, vi } from 'vitest';
-import type { ApproachAnswer } from '@/api/types';
-import { drawn, type DrawnPlan, type StripStep } from './plan';
+import { drawn, type DrawnPlan, type Planned, type StripStep } from './plan';
 import { Strip } from './Strip';
 
 /** The core's own answer: what is drawn is tested on what is really computed. */
@@ -10,7 +9,7 @@ const ask = (input: object) =>
     drawn(
         JSON.parse(
             execFileSync('php', ['artisan', 'compute', 'approach'], { input: JSON.stringify({ routine: 'emerge-right', limit_mph: 30, ...input }) }).toString(),
-        ) as ApproachAnswer,
+        ) as Planned,
     );
 
 let plan: DrawnPlan;

@@ -1,7 +1,7 @@
 import { execFileSync } from 'node:child_process';
 import { beforeAll, describe, expect, it } from 'vitest';
-import type { ApproachAnswer, ApproachAsked } from '@/api/types';
-import { drawn, type DrawnPlan } from './plan';
+import type { ApproachAsked } from '@/api/types';
+import { drawn, type DrawnPlan, type Planned } from './plan';
 import { freeSide, layOut, wantedFrom } from './layout';
 import { makeScale, ticks, secondTicks } from './scale';
 import { readAt } from '@/ui/columns';
@@ -9,9 +9,9 @@ import { nearest } from './useApproach';
 import { spoken } from './words';
 
 /** The core's own answer, by the command line: what is drawn is tested on what is really computed. */
-function answered(input: Partial<ApproachAsked>): ApproachAnswer {
+function answered(input: Partial<ApproachAsked>): Planned {
     const said = execFileSync('php', ['artisan', 'compute', 'approach'], { input: JSON.stringify({ routine: 'emerge-right', limit_mph: 30, ...input }) });
-    return JSON.parse(said.toString()) as ApproachAnswer;
+    return JSON.parse(said.toString()) as Planned;
 }
 
 const plan = (input: Partial<ApproachAsked>): DrawnPlan => drawn(answered(input));

@@ -1,4 +1,7 @@
-import type { ApproachAlong, ApproachAnswer, ApproachInTime } from '@/api/types';
+import type { ApproachAlong, ApproachAnswer, ApproachInTime, ApproachNotPlanned, ThenPlan } from '@/api/types';
+
+/** An answer with steps to draw. */
+export type Planned = Exclude<ApproachAnswer, ApproachNotPlanned>;
 
 /** Metres, feet, or seconds where the car stands all along. */
 export type AxisUnit = ApproachAlong['length_unit'] | 's';
@@ -15,9 +18,22 @@ export type StripStep = DrawnStep['step'];
 /** A plan on the axis it is drawn on: metres to the line, or seconds until the wheels turn. */
 export interface Drawable extends Pick<
     ApproachAlong,
-    'routine' | 'title' | 'turn_side' | 'direction' | 'groups' | 'gear_after_line' | 'place' | 'practice' | 'sign' | 'gear_changes' | 'phases'
+    | 'routine'
+    | 'title'
+    | 'turn_side'
+    | 'direction'
+    | 'groups'
+    | 'gear_after_line'
+    | 'place'
+    | 'practice'
+    | 'sign'
+    | 'gear_changes'
+    | 'phases'
+    | 'stages'
+    | 'creep'
+    | 'point_of_no_return_m'
 > {
-    axis: ApproachAnswer['axis'];
+    axis: Planned['axis'];
     unit: AxisUnit;
     steps: DrawnStep[];
     /** By where on the axis the direction must have been given. */
@@ -28,7 +44,9 @@ export interface Drawable extends Pick<
 }
 
 /** With what stands below a strip. */
-export interface DrawnPlan extends Drawable, Pick<ApproachAlong, 'assumptions' | 'warnings' | 'conflicts' | 'then' | 'version'> {
+export interface DrawnPlan extends Drawable, Pick<ApproachAlong, 'assumptions' | 'warnings' | 'conflicts' | 'version'> {
+    /** The hazards close behind, in their order. */
+    then: ThenPlan[];
     /** How the car comes along; null where it stands. */
     motion: Pick<ApproachAlong, 'approach_speed_mps' | 'peak_decel_mps2' | 'fits'> | null;
 }
@@ -53,7 +71,7 @@ function inTime(plan: ApproachInTime): Drawable {
     const still = profile.time_s.map(() => 0);
     return {
         ...rest,
-        ...{ sign: null, gear_changes: [], phases: [] },
+        ...{ sign: null, gear_changes: [], phases: [], stages: [], creep: null, point_of_no_return_m: null },
         unit: 's',
         saidBy: profile.time_s[0] ?? 0,
         ruleAt: null,
@@ -62,9 +80,12 @@ function inTime(plan: ApproachInTime): Drawable {
     };
 }
 
-export function drawn(answer: ApproachAnswer): DrawnPlan {
+/** There may be none: then the answer says why. */
+export const isPlanned = (answer: ApproachAnswer): answer is Planned => answer.axis !== 'none';
+
+export function drawn(answer: Planned): DrawnPlan {
     const { assumptions, warnings, version, conflicts } = answer;
     return answer.axis === 'distance'
-        ? { ...alongTheRoad(answer), assumptions, warnings, version, conflicts, then: answer.then, motion: answer }
-        : { ...inTime(answer), assumptions, warnings, version, conflicts, then: null, motion: null };
+        ? { ...alongTheRoad(answer), assumptions, warnings, version, conflicts, then: [answer.then ?? []].flat(), motion: answer }
+        : { ...inTime(answer), assumptions, warnings, version, conflicts, then: [], motion: null };
 }

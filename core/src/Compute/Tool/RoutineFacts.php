@@ -18,6 +18,11 @@ use NobleTurn\Core\Trade\Side;
 /** What is true of a routine under a pack and asked for wherever it is shown: nobody needs to read it out of its name. */
 final class RoutineFacts
 {
+    /** Fields of an approach that only some routines have. */
+    public const ASKED = [
+        'control', 'exit', 'light', 'turn_radius_m', 'junction', 'road_met', 'sight_left_m', 'sight_right_m', 'view_beyond_m', 'cycle_box_m',
+    ];
+
     /** Wheels and kerbs of the steering page for a turn on the kerb's side and across, m (assumed). */
     private const KERB_NEAR_M = 6;
 

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import type { ApproachAsked, Light, RoutineCode, WayOut } from '@/api/types';
+import type { ApproachAsked, Light, WayOut } from '@/api/types';
 import type { ApproachState } from '@/bench/approach';
 import { PAGES } from '@/bench/pages';
 import { asDriven } from '@/approach/Controls';
@@ -7,6 +7,9 @@ import { ApproachView } from '@/approach/ApproachView';
 import { limitOf, useRoutine, useRoutineName, withLimit } from '@/rules/rules';
 import { unitWords } from '@/rules/speed';
 import { KeepDrawing } from '@/drawings/KeepDrawing';
+import { alsoOf, withView } from '@/places/also';
+import { AlsoThere } from '@/places/AlsoThere';
+import { RoadMetFields, roadMetOf, typed } from '@/places/RoadMetFields';
 import { StretchList } from '@/places/StretchList';
 import { QuestionFields } from '@/practice/QuestionFields';
 import { useRulesOnOffer } from '@/practice/useRulesOnOffer';
@@ -15,8 +18,13 @@ import { RoutineSelect } from '@/routines/RoutineSelect';
 import { useVehicle } from '@/vehicles/VehicleChoice';
 import { Field } from '@/ui/Field';
 import { Options } from '@/ui/Options';
+import { Rarely } from '@/ui/Rarely';
 import { BenchNav } from './BenchPage';
+import { ThenFields } from './ThenFields';
 import { usePage } from './useBench';
+
+/** Demo cars in which no clutch is worked. */
+const WITHOUT_CLUTCH = new Set(['small-automatic', 'small-electric', 'hand-controls']);
 
 /** Will it fit? The approach with everything that can be asked of it; its state is the address. */
 export function ApproachBench() {
@@ -25,14 +33,19 @@ export function ApproachBench() {
     const routine = useRoutine(state.road.routine);
     const asks = routine?.asks ?? [];
     const onOffer = useRulesOnOffer();
-    const moving = onOffer.data?.questions.filter((question) => question.changes.includes('approach')) ?? [];
+    // Only what could move this plan: a choice that changes nothing is not offered.
+    const moving = (onOffer.data?.questions ?? []).filter(
+        ({ changes, routines, needs_clutch: clutch }) =>
+            changes.includes('approach') && (routines.length === 0 || routines.includes(state.road.routine)) && !(clutch && WITHOUT_CLUTCH.has(state.car)),
+    );
     const setRoad = (next: ApproachState['road']) => set({ road: strip(next) });
     const road = (part: Partial<ApproachState['road']>) => setRoad({ ...state.road, ...part });
+    const also = alsoOf(state.road, asks);
     const vehicle = useVehicle(state.car);
     const inputs = useMemo<ApproachAsked>(
         () => ({
             pack: rules.pack,
-            ...withLimit(state.road, limitOf(state.road, rules), rules),
+            ...withView(withLimit(state.road, limitOf(state.road, rules), rules)),
             vehicle,
             learner_level: state.level,
             practice: { ...rules.practice, ...state.practice },
@@ -109,6 +122,7 @@ export function ApproachBench() {
                         <option value="small-automatic">Small automatic</option>
                         <option value="small-electric">Small electric car</option>
                         <option value="hand-controls">Hand controls</option>
+                        <option value="loaded-van">Loaded van</option>
                     </select>
                 </Field>
                 <Field label="Learner">
@@ -182,42 +196,21 @@ export function ApproachBench() {
                     />
                     One-way street
                 </label>
-                <Field label="Next hazard, close behind">
-                    <select
-                        value={state.road.then?.routine ?? ''}
-                        onChange={(event) =>
-                            road({
-                                then: event.target.value
-                                    ? { ...state.road.then, routine: event.target.value as RoutineCode, distance_m: state.road.then?.distance_m ?? 60 }
-                                    : undefined,
-                            })
-                        }
-                    >
-                        <option value="">None</option>
-                        {rules.routines
-                            .filter((routine) => routine.has_approach && !routine.stands)
-                            .map((routine) => (
-                                <option key={routine.code} value={routine.code}>
-                                    {routine.title}
-                                </option>
-                            ))}
-                    </select>
-                </Field>
-                {state.road.then && (
-                    <Field label="From line to line, m">
-                        <input
-                            type="number"
-                            min={1}
-                            max={1000}
-                            value={state.road.then.distance_m}
-                            onChange={(event) =>
-                                state.road.then &&
-                                event.target.valueAsNumber >= 1 &&
-                                road({ then: { ...state.road.then, distance_m: event.target.valueAsNumber } })
-                            }
-                        />
-                    </Field>
-                )}
+                <ThenFields value={state.road.then} onChange={(then) => road({ then })} />
+                <div className="sm:col-span-2 lg:col-span-4">
+                    <Rarely said={Object.keys(also).length > 0 || state.road.road_met !== undefined}>
+                        <div className="grid gap-4 py-2 sm:grid-cols-2 lg:grid-cols-4">
+                            <AlsoThere value={also} asks={asks} errors={{}} onChange={(next) => setRoad({ ...without(state.road, also), ...next })} />
+                            {asks.includes('road_met') && (
+                                <RoadMetFields
+                                    value={typed(state.road, rules)}
+                                    errors={{}}
+                                    onChange={(met) => road({ road_met: undefined, ...roadMetOf(met, rules) })}
+                                />
+                            )}
+                        </div>
+                    </Rarely>
+                </div>
                 <div className="grid gap-4 sm:col-span-2 lg:col-span-4 lg:grid-cols-2">
                     <StretchList
                         title="Openings before ours"
@@ -241,4 +234,8 @@ export function ApproachBench() {
 
 function strip(road: ApproachState['road']): ApproachState['road'] {
     return Object.fromEntries(Object.entries(road as Record<string, unknown>).filter(([, value]) => value !== undefined)) as ApproachState['road'];
+}
+
+function without(road: ApproachState['road'], also: object): ApproachState['road'] {
+    return Object.fromEntries(Object.entries(road).filter(([name]) => !(name in also))) as ApproachState['road'];
 }

@@ -1,10 +1,11 @@
-import { useState, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import { NavLink } from 'react-router';
 import type { Assumption, ToolAsked } from '@/api/types';
 import { PAGES, type BenchTool } from '@/bench/pages';
 import { useSay } from '@/rules/rules';
 import { Figures, Warnings } from '@/compute/Figures';
 import { KeepDrawing } from '@/drawings/KeepDrawing';
+import { Rarely } from '@/ui/Rarely';
 import { Failed, Waiting } from '@/ui/State';
 
 /** The pages of the bench, one press from each other. */
@@ -49,7 +50,11 @@ export function BenchPage({ asked, controls, rarely, answer, error, children }: 
                 <KeepDrawing title={say(title)} asked={asked} />
             </header>
             <div className="screen-only flex flex-wrap items-end gap-x-5 gap-y-3">{controls}</div>
-            {rarely && <Rarely {...rarely} />}
+            {rarely && (
+                <Rarely said={rarely.said}>
+                    <div className="flex flex-wrap items-end gap-x-5 gap-y-3 py-1">{rarely.controls}</div>
+                </Rarely>
+            )}
             {error ? <Failed error={error} /> : answer ? children : <Waiting />}
             {!error && answer && (
                 <>
@@ -64,17 +69,6 @@ export function BenchPage({ asked, controls, rarely, answer, error, children }: 
                 </>
             )}
         </div>
-    );
-}
-
-function Rarely({ said, controls }: NonNullable<Props['rarely']>) {
-    // As it was when the page came: it does not close under a hand that sets the last of it back.
-    const [open] = useState(said);
-    return (
-        <details className="screen-only -my-2" open={open}>
-            <summary className="link min-h-12 cursor-pointer content-center font-semibold">More that can matter</summary>
-            <div className="flex flex-wrap items-end gap-x-5 gap-y-3 py-1">{controls}</div>
-        </details>
     );
 }
 

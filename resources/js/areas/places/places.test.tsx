@@ -63,6 +63,33 @@ describe('describing a place', () => {
         expect(kept.road).not.toHaveProperty('kind');
     });
 
+    it('keeps what was measured on the way and at the line, and says the view once', async () => {
+        const junction = places.find((place) => place.routine === 'emerge-right')!;
+        const sent = server({ [`PUT places/${junction.id}`]: junction });
+        show(<PlaceForm place={junction} onKept={vi.fn()} />);
+        const type = (label: RegExp, value: string) => fireEvent.change(screen.getByLabelText(label), { target: { value } });
+        type(/^A path across our way/, '12');
+        type(/^View opens beyond/, '3');
+        fireEvent.click(screen.getByLabelText('A bend on the way'));
+        type(/^The bend: radius/, '40');
+        type(/^Cars parked along it/, 'near');
+        screen.getByRole('button', { name: 'Keep the place' }).click();
+        await waitFor(() => expect(written(sent)).toHaveLength(1));
+        const { road } = written(sent)[0]!.body as { road: Record<string, unknown> };
+        expect(road).toMatchObject({
+            path_before_m: 12,
+            view_beyond_m: 3,
+            bend: { radius_m: 40, from_m: 80, to_m: 50 },
+            road_met: { parked: 'near' },
+        });
+        expect(road).not.toHaveProperty('view');
+        expect(road).not.toHaveProperty('view_from_m');
+        type(/^A path across our way/, '');
+        screen.getByRole('button', { name: 'Keep the place' }).click();
+        await waitFor(() => expect(written(sent)).toHaveLength(2));
+        expect((written(sent)[1]!.body as { road: object }).road).not.toHaveProperty('path_before_m');
+    });
+
     it('lets go of what only the routine before was asked', async () => {
         const turn = places.find((place) => place.road.kind === 'junction' && place.road.turn_radius_m !== undefined)!;
         const sent = server({ [`PUT places/${turn.id}`]: turn });

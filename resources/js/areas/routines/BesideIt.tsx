@@ -9,7 +9,8 @@ import { speedField, speedRange, unitWords } from '@/rules/speed';
 import { useRulesOnOffer } from '@/practice/useRulesOnOffer';
 import { wantedFrom } from '@/strip/layout';
 import { Strip } from '@/strip/Strip';
-import { drawn } from '@/strip/plan';
+import { drawn, isPlanned } from '@/strip/plan';
+import { NotPlanned } from '@/strip/NotPlanned';
 import { inUnit, spoken, STEP_WORDS } from '@/strip/words';
 import { Field } from '@/ui/Field';
 
@@ -87,7 +88,8 @@ export function BesideIt({ card, inputs, conditions }: { card: RoutineCard; inpu
 function Pair({ mine, other, words }: { mine: ApproachAsked; other: ApproachAsked; words: string }) {
     const [step, setStep] = useState<StripStep>('signal');
     const [one, two] = [usePlan(mine).data, usePlan(other).data];
-    if (!one || !two) return null;
+    if (!one || !two || !isPlanned(one)) return null;
+    if (!isPlanned(two)) return <NotPlanned answer={two} />;
     const plans = [drawn(one), drawn(two)] as const;
     const from = Math.max(...plans.map(wantedFrom));
     const names = [...new Set(plans.flatMap((plan) => plan.steps.map((candidate) => candidate.step)))];

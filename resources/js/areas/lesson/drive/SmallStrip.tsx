@@ -1,7 +1,8 @@
 import { skipToken, useQuery } from '@tanstack/react-query';
 import { compute } from '@/api/tools';
 import type { LessonItem, Step } from '@/api/types';
-import { drawn } from '@/strip/plan';
+import { drawn, isPlanned } from '@/strip/plan';
+import { NotPlanned } from '@/strip/NotPlanned';
 import { spoken, STEP_WORDS } from '@/strip/words';
 import { StepLine } from '@/strip/StepLine';
 import { NotShown } from '@/ui/NotShown';
@@ -16,6 +17,7 @@ export function SmallStrip({ item, step, onStep }: { item: LessonItem; step: Ste
     });
     if (asked === null) return null;
     if (plan.error) return <NotShown what="The strip is not shown" error={plan.error} retry={() => void plan.refetch()} />;
+    if (plan.data && !isPlanned(plan.data)) return <NotPlanned answer={plan.data} />;
     const shown = plan.data && drawn(plan.data);
     const now = shown && (shown.steps.find((candidate) => candidate.step === step) ?? shown.steps[0]!);
     return (
