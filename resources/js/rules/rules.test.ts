@@ -27,10 +27,10 @@ describe('facts that come with a routine', () => {
 
     it('names for each routine only what a place can be asked', () => {
         for (const { asks, has_approach } of rules.routines) if (!has_approach) expect(asks).toEqual([]);
-        expect(line('roundabout').asks).toEqual(['exit']);
-        expect(line('emerge-right').asks).toEqual(['control', 'road_met']);
+        expect(line('roundabout').asks).toEqual(['exit', 'view_beyond_m']);
+        expect(line('emerge-right').asks).toEqual(['control', 'road_met', 'sight_left_m', 'sight_right_m', 'view_beyond_m']);
         // Straight on at lights nobody turns: no radius is asked for.
-        expect(line('lights-ahead').asks).toEqual(['light']);
+        expect(line('lights-ahead').asks).toEqual(['light', 'cycle_box_m']);
     });
 
     it('opens the lane-change page on the side the routine is about', () => {
