@@ -64,4 +64,23 @@ final class Ask
     {
         return array_column($answer['steps'], null, 'step')[$step];
     }
+
+    /**
+     * Speed at a place of a plan, m/s: between two rows the deceleration is constant.
+     *
+     * @param  array<string, mixed>  $plan
+     */
+    public static function mpsAt(array $plan, float $metres): float
+    {
+        ['distance_m' => $places, 'speed_mps' => $speeds] = $plan['profile'];
+        for ($i = count($places) - 2; $i >= 0; $i--) {
+            if ($places[$i] >= $metres) {
+                $share = ($places[$i] - $metres) / max(1e-9, $places[$i] - $places[$i + 1]);
+
+                return sqrt(max(0.0, $speeds[$i] ** 2 + $share * ($speeds[$i + 1] ** 2 - $speeds[$i] ** 2)));
+            }
+        }
+
+        return $speeds[0];
+    }
 }

@@ -16,24 +16,6 @@ function lineScene(array $practice = [], array $more = []): array
     return Ask::tool('approach', ['routine' => 'emerge-right', 'limit_mph' => 60, 'speed_mph' => 30, 'practice' => $practice, ...$more]);
 }
 
-/** Speed at a place of a plan, m/s, read between its rows. @param  array<string, mixed>  $plan */
-function mpsIn(array $plan, float $metres): float
-{
-    ['distance_m' => $places, 'speed_mps' => $speeds] = $plan['profile'];
-    foreach ($places as $i => $place) {
-        if ($place <= $metres) {
-            if ($i === 0 || $places[$i - 1] === $place) {
-                return $speeds[$i];
-            }
-            $share = ($places[$i - 1] - $metres) / ($places[$i - 1] - $place);
-
-            return sqrt($speeds[$i - 1] ** 2 + $share * ($speeds[$i] ** 2 - $speeds[$i - 1] ** 2));
-        }
-    }
-
-    return $speeds[count($speeds) - 1];
-}
-
 Scenes::show('a block change to second at 25 or 30 mph is done while second still turns freely, after the brake and in as good time as down through '
     .'the gears', function (): void {
         foreach ([25, 30, 35, 40, 50, 60] as $mph) {
@@ -42,10 +24,10 @@ Scenes::show('a block change to second at 25 or 30 mph is done while second stil
             $car = DemoVehicles::byId('small-petrol-hatch');
             expect($last($block)['to'])->toBe(2)->and($last($block)['up_m'])->toBeGreaterThanOrEqual($last($through)['up_m'] - 0.05)
                 ->and($last($block)['down_m'])->toBeLessThan(Ask::step($block, 'speed')['best_m'])
-                ->and(mpsIn($block, $last($block)['down_m']))->toBeLessThan(20.5 * 0.44704);
+                ->and(Ask::mpsAt($block, $last($block)['down_m']))->toBeLessThan(20.5 * 0.44704);
             foreach ([$block, $through] as $plan) {
                 foreach ($plan['gear_changes'] as $change) {
-                    expect($car->gearbox->rpmAt(mpsIn($plan, $change['up_m']), $change['to']))->toBeGreaterThan($car->engine->idleRpm * 0.99, "{$mph} mph");
+                    expect($car->gearbox->rpmAt(Ask::mpsAt($plan, $change['up_m']), $change['to']))->toBeGreaterThan($car->engine->idleRpm * 0.99, "{$mph} mph");
                 }
             }
         }

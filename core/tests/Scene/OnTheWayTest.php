@@ -16,21 +16,6 @@ function onTheWay(array $more): array
     return Ask::tool('approach', ['routine' => 'emerge-right', 'limit_mph' => 30, ...$more]);
 }
 
-/** Speed at a place of a plan, m/s: between two rows the deceleration is constant. @param  array<string, mixed>  $plan */
-function mpsAtPlace(array $plan, float $metres): float
-{
-    ['distance_m' => $places, 'speed_mps' => $speeds] = $plan['profile'];
-    for ($i = count($places) - 2; $i >= 0; $i--) {
-        if ($places[$i] >= $metres) {
-            $share = ($places[$i] - $metres) / max(1e-9, $places[$i] - $places[$i + 1]);
-
-            return sqrt(max(0.0, $speeds[$i] ** 2 + $share * ($speeds[$i + 1] ** 2 - $speeds[$i] ** 2)));
-        }
-    }
-
-    return $speeds[0];
-}
-
 /** @return list<array{side: string, from_m: float, to_m: float}> */
 function bothSides(float $from = 60.0, float $to = 30.0): array
 {
@@ -44,8 +29,8 @@ Scenes::show('a path for people or cycles before the line is a hazard of its own
                 foreach ([20, 30, 40] as $mph) {
                     $plan = onTheWay(['path_before_m' => $path, 'control' => $control, 'speed_mph' => $mph]);
                     // A step's length from here one stands: v^2 / (2 x 3 m/s2).
-                    expect(mpsAtPlace($plan, $path) ** 2 / 6.0)->toBeLessThan(1.0)
-                        ->and(mpsAtPlace($plan, $path + 1.0))->toBeLessThan(2.5)
+                    expect(Ask::mpsAt($plan, $path) ** 2 / 6.0)->toBeLessThan(1.0)
+                        ->and(Ask::mpsAt($plan, $path + 1.0))->toBeLessThan(2.5)
                         ->and(Ask::step($plan, 'speed')['end_m'])->toBeGreaterThan($path)
                         ->and(array_column($plan['warnings'], 'code'))->toContain('path-before-line')
                         ->and($plan['place']['path_before_m'])->toBe($path);
@@ -94,7 +79,7 @@ Scenes::show('between cars parked on both sides what is left decides: a door’s
             $last = 0.0;
             foreach ([6.2, 6.6, 6.75, 7.0, 7.2, 7.4, 7.6, 7.79] as $width) {
                 $plan = $between($width, $routine);
-                $speed = mpsAtPlace($plan, 60.0);
+                $speed = Ask::mpsAt($plan, 60.0);
                 expect($plan['not_planned'])->toBeNull()->and($speed)->toBeGreaterThanOrEqual($last - 0.01, "{$routine} {$width}");
                 if (($width - 3.8 - 2.0) / 2.0 < 0.5) {
                     expect($speed)->toBeLessThan(2.0, "{$routine} {$width}");
@@ -132,7 +117,7 @@ Scenes::show('pulling up on the right is done in two: up to the centre as for a 
                 [$first, $second] = $plan['stages'];
                 expect([$first['name'], $second['name']])->toBe(['first', 'second'])->and($first['to_m'])->toBe($second['from_m'])->and($second['to_m'])->toBe(0.0)
                     ->and($first['from_m'])->toBeGreaterThan($second['from_m'])->and($first['steps'])->toContain('signal')->and($second['steps'])->toContain('look')
-                    ->and(mpsAtPlace($plan, $second['from_m']))->toBeLessThan(4.5)->and($plan['line_speed_mps'])->toBe(0.0);
+                    ->and(Ask::mpsAt($plan, $second['from_m']))->toBeLessThan(4.5)->and($plan['line_speed_mps'])->toBe(0.0);
                 // Left of the centre until then, and across at no more than about 25 degrees anywhere.
                 foreach ($plan['profile']['distance_m'] as $i => $metres) {
                     if ($metres >= $second['from_m']) {
@@ -187,7 +172,7 @@ Scenes::show('a bend, a crest or a hedge on the way: the speed from which one ca
         foreach ([15.0, 30.0, 60.0] as $radius) {
             $plan = onTheWay(['limit_mph' => 60, 'bend' => ['radius_m' => $radius, 'from_m' => 150, 'to_m' => 110]]);
             foreach ([150.0, 130.0, 110.0] as $place) {
-                expect(mpsAtPlace($plan, $place) ** 2 / $radius)->toBeLessThan(2.51);
+                expect(Ask::mpsAt($plan, $place) ** 2 / $radius)->toBeLessThan(2.51);
             }
             expect($plan['conflicts'][0]['code'])->toBe('bend-too-tight');
         }
