@@ -43,11 +43,17 @@ final class Ask
     /** @param  array<string, mixed>  $input fields of the approach tool */
     public static function approach(array $input): Approach
     {
+        return ApproachReader::read(self::values($input));
+    }
+
+    /** @param  array<string, mixed>  $input fields of the approach tool */
+    public static function values(array $input): Values
+    {
         $findings = new Findings;
         $values = (new ApproachTool)->input()->read(['routine' => 'emerge-right', ...$input], '', $findings);
         $findings->throwIfAny();
 
-        return ApproachReader::read($values ?? new Values([]));
+        return $values ?? new Values([]);
     }
 
     /** @param  array<string, mixed>  $input */

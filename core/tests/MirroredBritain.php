@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Tests;
 
+use NobleTurn\Core\Compute\Tool\JunctionField;
 use NobleTurn\Core\Place\Stretch;
 use NobleTurn\Core\Plan\Approach;
 use NobleTurn\Core\Quantity\Acceleration;
@@ -47,7 +48,7 @@ final readonly class MirroredBritain implements RulePack
             $pack, $read->practice, $read->routine, $read->vehicle, $read->level, $read->limit, $read->speed, $read->lineSpeed, $radius,
             $read->gradient, $read->surface, $read->control, $read->viewFromMetres, $read->room, array_map($turn, $read->openings),
             array_map($turn, $read->parked), $read->follower, $read->passingOn?->other(), $read->oneWay, $read->roadWidth, $read->comfort,
-            $read->wayOut, $read->light,
+            $read->wayOut, $read->light, $read->sign, JunctionField::read(Ask::values($input), $pack, $read->routine, $read->limit), $read->ahead,
         );
     }
 

@@ -24,6 +24,9 @@ final readonly class Chain
 
     private const CAR_LENGTHS = 9.0;
 
+    /** At a crawl before a line beyond which one creeps, at the least, s (assumed). */
+    private const BEFORE_THE_CREEP_S = 2.0;
+
     /** Across to the far kerb, m/s (assumed: slowly, without lingering). */
     private const ACROSS_MPS = 4.0;
 
@@ -142,12 +145,14 @@ final readonly class Chain
             $timing->gentleSeconds($approach->demand), $crawlS, $halfway,
         );
         $usual = $with($timing->crawlSeconds);
-        // Part of the look goes on during the creep.
-        $wanted = max(0.0, $timing->lookSecondsAfterTheBrake($approach) - ($creep->seconds ?? 0.0));
-        $opens = $creep === null ? $approach->viewFromMetres : INF;
+        if ($creep !== null && $lineSpeed > 0.0) {
+            // The look goes on during the creep; before the line there is time for first and for what already shows.
+            return $with(max($timing->crawlSeconds, self::BEFORE_THE_CREEP_S, $timing->lookSecondsAfterTheBrake($approach) - $creep->seconds));
+        }
+        $wanted = $timing->lookSecondsAfterTheBrake($approach);
         // Looking begins where the view opens and the brake, with the gear where it is a step of its own, is done with.
         $looks = static fn (Profile $profile): bool => min(
-            ($opens === INF ? INF : $profile->secondsAt($opens)) + $wanted - $timing->lookAndDecideSeconds,
+            $profile->secondsAt($approach->viewFromMetres) + $wanted - $timing->lookAndDecideSeconds,
             $profile->lengthInSeconds() - $timing->easingOffSeconds($approach->demand),
         ) >= $wanted;
         if ($lineSpeed <= 0.0 || ! $approach->demand->looksBeforeGoing() || $looks($usual)) {

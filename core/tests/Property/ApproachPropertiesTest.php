@@ -29,13 +29,15 @@ function forApproaches(int $seed, callable $check, int $cases = CASES): void
 it('keeps the practice’s order and each best point inside its window', function (): void {
     forApproaches(1, function (array $input): void {
         $before = INF;
-        foreach (Ask::plan($input)->steps as $step) {
+        $plan = Ask::plan($input);
+        foreach ($plan->steps as $step) {
             $window = $step->window;
             expect($window->bestMetres)->toBeLessThanOrEqual($before + 1e-9)
                 ->and($window->earliestMetres)->toBeGreaterThanOrEqual($window->bestMetres)
                 ->and($window->latestMetres)->toBeLessThanOrEqual($window->bestMetres)
                 ->and($window->endMetres)->toBeLessThanOrEqual($window->bestMetres)
-                ->and(min($window->latestMetres, $window->endMetres))->toBeGreaterThanOrEqual(0.0);
+                ->and($window->latestMetres)->toBeGreaterThanOrEqual(0.0)
+                ->and($window->endMetres)->toBeGreaterThanOrEqual($step->step === Step::Look ? -($plan->chain->creep->metres ?? 0.0) : 0.0);
             $before = $window->bestMetres;
         }
     });
@@ -137,6 +139,10 @@ it('gives the mirrored plan for a pack that flips the side and nothing else', fu
         }
         if (isset($input['passing_on'])) {
             $mirrored['passing_on'] = $flip[$input['passing_on']];
+        }
+        foreach ($flip as $one => $other) {
+            unset($mirrored["sight_{$other}_m"]);
+            $mirrored += isset($input["sight_{$one}_m"]) ? ["sight_{$other}_m" => $input["sight_{$one}_m"]] : [];
         }
         $left = Ask::plan($input);
         $right = ApproachPlanner::plan(MirroredBritain::approach($mirrored));
