@@ -53,6 +53,7 @@ test('changing lane: the way that asks least stands first, any can be driven, ch
     await ways.first().click();
     await expect(ways.first()).toHaveAttribute('aria-pressed', 'true');
     await expect(page.getByRole('region', { name: 'Checks' }).getByRole('listitem').first()).toHaveText(/^interior/);
+    await page.getByText('More that can matter').click();
     await page.getByRole('slider', { name: 'Needed for a junction in' }).press('ArrowRight');
     await expect(page.getByRole('status').first()).toContainText('at the next');
     expect(heard).toEqual([]);

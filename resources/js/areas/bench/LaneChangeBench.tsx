@@ -53,7 +53,6 @@ export function LaneChangeBench() {
             error={error}
             controls={
                 <>
-                    <VehicleChoice value={state.vehicle} onChange={(next) => set({ vehicle: next })} />
                     <Field label="To the">
                         <select value={to} onChange={(event) => set({ to: event.target.value })}>
                             <option value="left">Left</option>
@@ -62,20 +61,35 @@ export function LaneChangeBench() {
                     </Field>
                     <SpeedSlider label="We drive" value={state.speed} onChange={(speed) => set({ speed })} />
                     <SpeedSlider label="Limit" value={state.limit} onChange={(limit) => set({ limit })} />
-                    <MetresSlider label="Our lane ends in" value={state.room} min={0} max={500} none="it goes on" onChange={(room) => set({ room })} />
-                    <MetresSlider
-                        label={say('Needed for a {junction} in')}
-                        value={state.junction}
-                        min={0}
-                        max={500}
-                        none="none"
-                        onChange={(junction) => set({ junction })}
-                    />
-                    <MetresSlider label="A second one after it by" value={state.second} min={0} max={500} none="none" onChange={(second) => set({ second })} />
-                    <SlopeSlider value={state.slope} onChange={(slope) => set({ slope })} />
-                    <SurfaceSelect value={state.surface} onChange={(surface) => set({ surface })} />
                 </>
             }
+            rarely={{
+                said: state.room > 0 || state.junction > 0 || state.second > 0 || state.slope !== 0 || state.surface !== 'dry',
+                controls: (
+                    <>
+                        <VehicleChoice value={state.vehicle} onChange={(next) => set({ vehicle: next })} />
+                        <MetresSlider label="Our lane ends in" value={state.room} min={0} max={500} none="it goes on" onChange={(room) => set({ room })} />
+                        <MetresSlider
+                            label={say('Needed for a {junction} in')}
+                            value={state.junction}
+                            min={0}
+                            max={500}
+                            none="none"
+                            onChange={(junction) => set({ junction })}
+                        />
+                        <MetresSlider
+                            label="A second one after it by"
+                            value={state.second}
+                            min={0}
+                            max={500}
+                            none="none"
+                            onChange={(second) => set({ second })}
+                        />
+                        <SlopeSlider value={state.slope} onChange={(slope) => set({ slope })} />
+                        <SurfaceSelect value={state.surface} onChange={(surface) => set({ surface })} />
+                    </>
+                ),
+            }}
         >
             {data && shown && (
                 <div className="grid gap-4">

@@ -48,11 +48,9 @@ export function LeaveBench() {
             error={error}
             controls={
                 <>
-                    <VehicleChoice value={state.vehicle} onChange={(next) => set({ vehicle: next })} />
                     <SpeedSlider label="Main road" value={state.main} onChange={(main) => set({ main })} />
                     <MetresSlider label={say('{Slip road}')} value={state.slip} min={50} max={600} onChange={(slip) => set({ slip })} />
                     <SpeedSlider label="At its end" from={0} value={state.end} onChange={(end) => set({ end })} />
-                    <SlopeSlider value={state.slope} onChange={(slope) => set({ slope })} />
                     <Field label="Then">
                         <select value={state.turn} onChange={(event) => set({ turn: event.target.value })}>
                             <option value="none">Straight on</option>
@@ -60,21 +58,30 @@ export function LeaveBench() {
                             <option value="right">Right</option>
                         </select>
                     </Field>
-                    <Slider
-                        label={say('Lanes of the {slip road}')}
-                        value={state.lanes}
-                        min={1}
-                        max={3}
-                        step={1}
-                        words={String}
-                        onChange={(lanes) => set({ lanes })}
-                    />
                     <MetresSlider label="Bend" value={state.radius} min={0} max={200} none="none" onChange={(radius) => set({ radius })} />
                     {state.radius > 0 && <MetresSlider label="Bend begins" value={state.bend} min={20} max={500} onChange={(bend) => set({ bend })} />}
-                    <MetresSlider label="Lower limit after" value={state.lower} min={0} max={500} none="not on it" onChange={(lower) => set({ lower })} />
-                    <SurfaceSelect value={state.surface} onChange={(surface) => set({ surface })} />
                 </>
             }
+            rarely={{
+                said: state.slope !== 0 || state.lanes !== 2 || state.lower > 0 || state.surface !== 'dry',
+                controls: (
+                    <>
+                        <VehicleChoice value={state.vehicle} onChange={(next) => set({ vehicle: next })} />
+                        <SlopeSlider value={state.slope} onChange={(slope) => set({ slope })} />
+                        <Slider
+                            label={say('Lanes of the {slip road}')}
+                            value={state.lanes}
+                            min={1}
+                            max={3}
+                            step={1}
+                            words={String}
+                            onChange={(lanes) => set({ lanes })}
+                        />
+                        <MetresSlider label="Lower limit after" value={state.lower} min={0} max={500} none="not on it" onChange={(lower) => set({ lower })} />
+                        <SurfaceSelect value={state.surface} onChange={(surface) => set({ surface })} />
+                    </>
+                ),
+            }}
         >
             {data && (
                 <div className="grid gap-4">
