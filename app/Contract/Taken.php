@@ -11,9 +11,11 @@ use NobleTurn\Core\Compute\Toolbox;
 use NobleTurn\Core\Record\Conditions;
 use NobleTurn\Core\Record\Outcome;
 use NobleTurn\Core\Record\Taught;
+use NobleTurn\Core\Routine\Faults;
 use NobleTurn\Core\Routine\Section;
 use NobleTurn\Core\Rules\RulePacks;
 use NobleTurn\Core\Skill\Level;
+use NobleTurn\Core\Trade\Effect;
 use NobleTurn\Core\Trade\RoutineCode;
 use NobleTurn\Core\Trade\Step;
 
@@ -163,6 +165,8 @@ final class Taken
             'marks.*.taught' => ['nullable', Rule::enum(Taught::class)],
             ...self::conditions('marks.*.conditions'),
             'marks.*.out_of_order' => ['sometimes', 'boolean'],
+            'marks.*.fault' => ['nullable', Rule::in(Faults::codes())],
+            'marks.*.effect' => ['nullable', Rule::enum(Effect::class)],
             'marks.*.note' => ['nullable', 'string', 'max:300'],
             'marks.*.corrects_id' => ['nullable', 'uuid'],
             'marks.*.withdrawn' => ['sometimes', 'boolean'],

@@ -56,7 +56,7 @@ final class StandingMarks
         /** @var array<string, list<\stdClass>> $marks */
         $marks = Mark::query()->toBase()->whereIn('round_id', $rounds->pluck('id'))->orderBy('pressed_at')->orderByRaw(self::BY_ID)
             ->get([
-                'round_id', 'kind', 'slot', 'step', 'outcome', 'taught', 'out_of_order', 'conditions', 'withdrawn',
+                'round_id', 'kind', 'slot', 'step', 'outcome', 'taught', 'out_of_order', 'fault', 'effect', 'conditions', 'withdrawn',
             ])->groupBy('round_id')->map(static fn (Collection $of): array => $of->all())->all();
         $utc = new \DateTimeZone('UTC');
 

@@ -18,6 +18,8 @@ use Illuminate\Support\Carbon;
  * @property ?string $taught
  * @property ?array<string, string> $conditions of the round, where they are said after it began
  * @property bool $out_of_order
+ * @property ?string $fault a kind of fault of its step
+ * @property ?string $effect on others
  * @property ?string $note
  * @property ?string $corrects_id
  * @property bool $withdrawn
@@ -37,7 +39,7 @@ final class Mark extends Model
     protected $dateFormat = 'Y-m-d H:i:s.v';
 
     protected $fillable = [
-        'id', 'round_id', 'kind', 'slot', 'step', 'outcome', 'taught', 'conditions', 'out_of_order', 'note', 'corrects_id', 'withdrawn', 'after_read',
+        'id', 'round_id', 'kind', 'slot', 'step', 'outcome', 'taught', 'conditions', 'out_of_order', 'fault', 'effect', 'note', 'corrects_id', 'withdrawn', 'after_read',
         'user_id', 'device_at', 'pressed_at', 'server_at',
     ];
 

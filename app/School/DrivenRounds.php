@@ -14,10 +14,10 @@ use NobleTurn\Core\Trade\Step;
  */
 final class DrivenRounds
 {
-    /** Helped, where a step was not unaided, or out of order; failed, where it was missed or the instructor stepped in. */
-    private const HELPED = "(marks.outcome <> 'unaided' OR marks.out_of_order)";
+    /** Helped, where a step was not unaided, out of order or with a fault; failed, where it was missed, somebody had to answer it, or the instructor stepped in. */
+    private const HELPED = "(marks.outcome <> 'unaided' OR marks.out_of_order OR marks.fault IS NOT NULL OR marks.effect <=> 'affected')";
 
-    private const FAILED = "(marks.outcome IN ('missed', 'intervened'))";
+    private const FAILED = "(marks.outcome IN ('missed', 'intervened') OR marks.effect <=> 'affected')";
 
     /** @var list<array{place: string, routine: string, marked: int, helped: int, failed: int, rounds: int}> */
     private readonly array $kinds;

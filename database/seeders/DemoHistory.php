@@ -12,6 +12,11 @@ use App\Models\Vehicle;
 use Carbon\CarbonInterface;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use NobleTurn\Core\Routine\Catalogue\Catalogue;
+use NobleTurn\Core\Routine\Faults;
+use NobleTurn\Core\Rules\RulePacks;
+use NobleTurn\Core\Trade\RoutineCode;
+use NobleTurn\Core\Trade\Step;
 
 /** Months of lessons of one invented learner, with rounds and marks that get better in places. */
 final class DemoHistory
@@ -88,7 +93,7 @@ final class DemoHistory
                 'routine' => $place->routine, 'conditions' => json_encode($conditions), 'device_at' => $at->format('Y-m-d H:i:s.v'),
                 'began_at' => $at->format('Y-m-d H:i:s.v'), 'server_at' => $at->format('Y-m-d H:i:s.v'),
             ];
-            array_push($marks, ...$this->marks($id, $at->format('Y-m-d H:i:s.v'), $n, $round, $conditions));
+            array_push($marks, ...$this->marks($id, $at->format('Y-m-d H:i:s.v'), $n, $round, $conditions, RoutineCode::from($place->routine)));
         }
 
         return [$rounds, $marks];
@@ -153,17 +158,18 @@ final class DemoHistory
      * @param  array<string, string>  $conditions
      * @return list<array<string, mixed>>
      */
-    private function marks(string $round, string $at, int $n, int $ordinal, array $conditions): array
+    private function marks(string $round, string $at, int $n, int $ordinal, array $conditions, RoutineCode $routine): array
     {
         $mark = fn (array $what): array => [
             'id' => (string) Str::uuid7(), 'school_id' => $this->learner->school_id, 'round_id' => $round, 'kind' => 'step', 'step' => null,
-            'outcome' => null, 'taught' => null, 'out_of_order' => false, 'user_id' => $this->instructor->id, 'device_at' => $at, 'pressed_at' => $at,
+            'outcome' => null, 'taught' => null, 'out_of_order' => false, 'fault' => null, 'effect' => null, 'user_id' => $this->instructor->id, 'device_at' => $at, 'pressed_at' => $at,
             'server_at' => $at, 'slot' => $what['step'] ?? $what['kind'], ...$what,
         ];
         if ($n === 0 && $ordinal === 0) {
             return [$mark(['kind' => 'taught', 'taught' => 'shown'])];
         }
         $marks = [];
+        $section = Catalogue::routine($routine, RulePacks::byCode('gb'))->section;
         foreach (self::STEPS as $step) {
             $sure = 0.4 + 0.06 * min(9, $n) + 0.02 * $ordinal - ($step === $this->weak ? 0.35 : 0.0) - [
                 'quiet' => 0.0, 'moderate' => 0.05, 'busy' => 0.12,
@@ -176,13 +182,32 @@ final class DemoHistory
                 mt_rand(0, 5) === 0 => 'intervened',
                 default => 'missed',
             };
-            $marks[] = $mark(['step' => $step, 'outcome' => $outcome, 'out_of_order' => $step === 'signal' && $outcome !== 'unaided' && mt_rand(0, 2) === 0]);
+            $marks[] = $mark(['step' => $step, 'outcome' => $outcome, 'out_of_order' => $step === 'signal' && $outcome !== 'unaided' && mt_rand(0, 2) === 0]
+                + self::whatWasWrong($outcome, Faults::likely($routine, $section, Step::from($step)), crc32("{$n} {$ordinal} {$step} {$this->weak}")));
         }
         if (mt_rand(0, 6) === 0) {
             $marks[] = $mark(['kind' => 'held-back-rightly']);
         }
 
         return $marks;
+    }
+
+    /**
+     * The likeliest kind most often; without a throw of the dice, so that the rest of the demo stays as it is.
+     *
+     * @param  list<string>  $likely
+     * @return array{fault: ?string, effect: ?string}
+     */
+    private static function whatWasWrong(string $outcome, array $likely, int $chance): array
+    {
+        $said = ! in_array($outcome, ['unaided', 'reminded'], true) && $chance % 4 !== 0;
+
+        return [
+            'fault' => $said ? $likely[[0, 0, 0, 1, 1, 2][intdiv($chance, 4) % 6]] : null,
+            'effect' => ! $said ? null : match ($outcome) {
+                'intervened' => 'intervened', 'missed' => ['nobody', 'potential', 'affected'][intdiv($chance, 24) % 3], default => 'nobody',
+            },
+        ];
     }
 
     private function promises(Lesson $lesson, int $n, int $lessons): void

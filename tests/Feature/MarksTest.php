@@ -80,6 +80,18 @@ it('refuses marks that say nothing or too much, by field', function (array $what
     [['note' => str_repeat('x', 301)], 'marks.0.note'],
 ]);
 
+it('refuses a fault of another step, of no step, and a hand of ours that was no outcome', function (array $what, string $field): void {
+    $this->postJson('api/sync', ['rounds' => [$this->round], 'marks' => [($this->mark)($what)]])->assertUnprocessable()->assertJsonValidationErrors("marks.0.{$field}");
+    expect(Mark::query()->count())->toBe(0);
+})->with([
+    'of another step' => [['fault' => 'left-on'], 'fault'],
+    'none there is' => [['fault' => 'sloppy'], 'fault'],
+    'beside a moment' => [['kind' => 'moment', 'step' => null, 'outcome' => null, 'fault' => 'late'], 'fault'],
+    'an effect of a decision' => [['kind' => 'held-back-rightly', 'step' => null, 'outcome' => null, 'effect' => 'nobody'], 'fault'],
+    'stepped in, yet prompted' => [['effect' => 'intervened'], 'effect'],
+    'an effect there is not' => [['effect' => 'everybody'], 'effect'],
+]);
+
 it('takes all of a batch or nothing', function (): void {
     $this->postJson(
         'api/sync', ['rounds' => [$this->round], 'marks' => [($this->mark)(), ($this->mark)(['round_id' => (string) Str::uuid7()])]],
@@ -105,4 +117,27 @@ it('keeps with a round the plan it was driven against, and takes one that has no
         'inputs' => [], 'version' => '1', 'more' => 1]] as $bad) {
         $this->postJson('api/sync', ['rounds' => [['id' => (string) Str::uuid7(), 'plan' => $bad] + $this->round], 'marks' => []])->assertUnprocessable();
     }
+});
+
+it('keeps which kind of fault it was and what it did to others, and finds both again in the lesson and the record', function (): void {
+    $first = ($this->mark)(['outcome' => 'missed', 'fault' => 'wide', 'effect' => 'affected']);
+    $corrected = ($this->mark)(['outcome' => 'missed', 'fault' => 'cut', 'effect' => 'potential', 'corrects_id' => $first['id']]);
+    $unsaid = ($this->mark)(['step' => 'look', 'outcome' => 'unaided']);
+    $this->postJson('api/sync', ['rounds' => [$this->round], 'marks' => [$first, $corrected, $unsaid]])->assertOk();
+    $marks = $this->getJson("api/lessons/{$this->at['lesson']->id}")->json('rounds.0.marks');
+    expect(array_column($marks, 'fault'))->toBe(['wide', null, 'cut'])->and(array_column($marks, 'effect'))->toBe(['affected', null, 'potential']);
+    $skill = $this->getJson("api/learners/{$this->at['learner']->id}/skill")->assertOk()->json();
+    expect($skill['faults'])->toHaveCount(1)->and($skill['faults'][0])->toMatchArray([
+        'routine' => 'emerge-right', 'step' => 'position', 'fault' => 'cut', 'side' => 'right', 'count' => 1, 'rounds' => 1, 'worst_effect' => 'potential',
+    ]);
+    // The same id with another fault is another content.
+    $this->postJson('api/sync', ['rounds' => [], 'marks' => [['fault' => 'too-near'] + $first]])->assertUnprocessable();
+});
+
+it('counts a step that others had to answer as failed at its place, however it was done', function (): void {
+    $owner = $this->user($this->instructor->school, role: 'owner');
+    $this->postJson('api/sync', ['rounds' => [$this->round], 'marks' => [($this->mark)(['outcome' => 'unaided', 'effect' => 'affected'])]])->assertOk();
+    $this->actingAs($owner);
+    $places = $this->getJson('api/school/teaching')->assertOk()->json('places');
+    expect($places)->toHaveCount(1)->and([$places[0]['failed']['count'], $places[0]['failed']['of']])->toBe([1, 1]);
 });

@@ -52,6 +52,44 @@ test('opens where the lesson is; a new visit begins a new round, an old one is a
     expect(heard).toEqual([]);
 });
 
+test('all unaided but one step, with its fault and what it did to others: four presses, found again in the debrief and behind the square', async ({ page }) => {
+    const heard = complaints(page);
+    const lesson = await newLesson(page);
+    await page.goto(`/lessons/${lesson.id}/drive`);
+    let presses = 0;
+    const press = async (name: string | RegExp, within: Page | ReturnType<Page['getByRole']> = page) => {
+        await within.getByRole('button', { name, exact: true }).click();
+        presses += 1;
+    };
+    await press('Signal missed');
+    const panel = page.getByRole('region', { name: 'What was wrong with signal' });
+    await press('Too late', panel);
+    await press('Others: Had to change', panel);
+    await press('Rest unaided');
+    expect(presses).toBeLessThanOrEqual(4);
+    await expect(panel).toBeHidden();
+    await expect(page.getByRole('button', { name: 'What was wrong with signal' })).toHaveText('Too late · Had to change');
+    await everythingSent(page, lesson.id, 1);
+    await page.getByRole('link', { name: 'Debrief' }).click();
+    await expect(page.getByRole('region', { name: 'What was seen' })).toContainText('Signal: too late');
+    await expect(page.getByRole('region', { name: 'What was seen' })).toContainText('others: had to change');
+    // On a phone the panel covers nothing that has to be pressed next: it goes when all is said, or by its own key.
+    await page.setViewportSize({ width: 390, height: 844 });
+    await page.goto(`/lessons/${lesson.id}/drive`);
+    await page.getByRole('button', { name: 'Look prompted', exact: true }).click();
+    const look = page.getByRole('region', { name: 'What was wrong with look' });
+    await expect(look).toBeInViewport({ ratio: 1 });
+    for (const key of await look.getByRole('button').all()) {
+        const box = (await key.boundingBox())!;
+        expect(box.height).toBeGreaterThanOrEqual(48);
+        expect(box.width).toBeGreaterThanOrEqual(48);
+    }
+    await expectSound(page, 'Drive, what was wrong');
+    await look.getByRole('button', { name: 'Nothing more to say' }).click();
+    await expect(look).toBeHidden();
+    expect(heard).toEqual([]);
+});
+
 test('an undone round is gone from the list, and the marks of one press go in one undo after a reload', async ({ page }) => {
     const lesson = await newLesson(page);
     await page.goto(`/lessons/${lesson.id}/drive`);

@@ -7,6 +7,8 @@ use NobleTurn\Core\Compute\Out;
 use NobleTurn\Core\Record\Conditions;
 use NobleTurn\Core\Record\Outcome;
 use NobleTurn\Core\Record\Taught;
+use NobleTurn\Core\Routine\Faults;
+use NobleTurn\Core\Trade\Effect;
 use NobleTurn\Core\Trade\LearnerLevel;
 
 /** Lessons: the day, one lesson as a page, its plan, rounds and marks. */
@@ -32,6 +34,8 @@ final class Lessons
         return [
             'Outcome' => Out::choice(Outcome::class, 'how much help a step took'),
             'Taught' => Out::choice(Taught::class),
+            'Fault' => Out::choice(Faults::codes(), 'kinds of fault, over all steps'),
+            'Effect' => Out::choice(Effect::class, 'what a fault did to others'),
             'Level' => Out::choice(LearnerLevel::class),
             'Conditions' => Out::object(array_map(static fn (array $names): array => Out::choice($names), Conditions::KINDS), array_keys(Conditions::KINDS)),
             'LessonLine' => $line,
@@ -85,7 +89,8 @@ final class Lessons
             'kind' => Out::choice(['step', 'held-back-rightly', 'taught', 'moment', 'conditions']),
             'step' => Shapes::refOrNull('Step'), 'outcome' => Shapes::refOrNull('Outcome'), 'taught' => Shapes::refOrNull('Taught'),
             'conditions' => Shapes::refOrNull('Conditions') + ['description' => 'of the round, where they were said after it began'],
-            'out_of_order' => Out::flag(''), 'note' => Out::text('', nullable: true), 'corrects_id' => ['type' => ['string', 'null']],
+            'out_of_order' => Out::flag(''), 'fault' => Shapes::refOrNull('Fault') + ['description' => 'of its step'],
+            'effect' => Shapes::refOrNull('Effect') + ['description' => 'on others'], 'note' => Out::text('', nullable: true), 'corrects_id' => ['type' => ['string', 'null']],
             'withdrawn' => Out::flag(''), 'user_id' => Shapes::id('whose press'),
             'device_at' => Shapes::moment('as the device’s clock said'),
             'pressed_at' => Shapes::moment('as far as the clocks tell: the order in which the log is read'),

@@ -39,7 +39,9 @@ final class Routines
                     'source' => Out::text(''),
                 ]),
                 'words' => Shapes::byName(Out::text(''), 'the place’s own words, by the word the interface is written with'),
-                'practice' => Shapes::ref('Practice'), 'routines' => Shapes::listOf('RoutineLine'),
+                'practice' => Shapes::ref('Practice'),
+                'faults' => Shapes::byName(Shapes::byName(['type' => 'string']), 'words of the kinds of fault, by step and code'),
+                'effects' => Shapes::byName(['type' => 'string'], 'short words of what a fault did to others'), 'routines' => Shapes::listOf('RoutineLine'),
             ]),
             'RoutineLine' => $line,
             'CardStep' => Out::object([
@@ -100,6 +102,7 @@ final class Routines
         return Out::object([
             'code' => Shapes::ref('RoutineCode'), 'title' => Out::text(''), 'section' => Out::text(''), 'section_title' => Out::text(''),
             'steps' => Shapes::listOf('Step'),
+            'faults' => Shapes::byName(Shapes::listOf('Fault'), 'by step: codes of the kinds of fault that fit it, the likeliest first'),
             'has_approach' => Out::flag(''), 'stands' => Out::flag('done while the car stands: planned in seconds'),
             'planned_by' => Out::choice(
                 ['approach', 'join', 'leave', 'overtake', 'lane-change'], 'the tool that plans it at a place; null where it belongs to none',

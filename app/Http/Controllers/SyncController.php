@@ -11,6 +11,10 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
+use NobleTurn\Core\Record\Outcome;
+use NobleTurn\Core\Routine\Faults;
+use NobleTurn\Core\Trade\Effect;
+use NobleTurn\Core\Trade\Step;
 
 /** Where a device's queue of rounds and marks arrives. Sending the same again changes nothing. */
 final class SyncController extends Controller
@@ -56,6 +60,11 @@ final class SyncController extends Controller
             $mark['kind'] === 'step' && ($mark['outcome'] ?? null) === null => ['outcome', 'A step needs an outcome.'],
             $mark['kind'] === 'taught' && ($mark['taught'] ?? null) === null => ['taught', 'Say whether it was shown or talked through.'],
             $mark['kind'] !== 'step' && (($mark['outcome'] ?? $mark['step'] ?? null) !== null) => ['outcome', 'Only a step has an outcome.'],
+            $mark['kind'] !== 'step' && ($mark['fault'] ?? $mark['effect'] ?? null) !== null => ['fault', 'Only a step has a fault.'],
+            isset($mark['fault']) && ! Faults::isOf($mark['fault'], Step::from($mark['step'])) => ['fault', "That is no kind of fault of {$mark['step']}."],
+            ($mark['effect'] ?? null) === Effect::Intervened->value && $mark['outcome'] !== Outcome::Intervened->value => [
+                'effect', 'Where we stepped in, that is the outcome too.',
+            ],
             $mark['kind'] === 'conditions' && ($mark['conditions'] ?? null) === null => ['conditions', 'Say what the conditions were.'],
             $mark['kind'] !== 'conditions' && ($mark['conditions'] ?? null) !== null => ['conditions', 'Only a mark of the conditions says them.'],
             $mark['kind'] !== 'taught' && ($mark['taught'] ?? null) !== null => ['taught', 'Only a taught mark says how it was taught.'],

@@ -17,7 +17,10 @@ use App\School\ChosenRules;
 use NobleTurn\Core\Record\PressTime;
 use NobleTurn\Core\Routine\Card;
 use NobleTurn\Core\Routine\Catalogue\Catalogue;
+use NobleTurn\Core\Routine\Faults;
+use NobleTurn\Core\Routine\Wording;
 use NobleTurn\Core\Rules\RulePack;
+use NobleTurn\Core\Trade\Effect;
 use NobleTurn\Core\Trade\RoutineCode;
 
 /** The rows of the database as the interface reads them; nothing goes out that is not named here. */
@@ -49,6 +52,10 @@ final class Show
             'device_rule' => ['text' => $pack->deviceRule(), 'source' => $pack->deviceRuleSource()->words()],
             'words' => (object) $pack->words(),
             'practice' => (object) $chosen->answers,
+            'faults' => array_map(
+                static fn (array $of): array => array_map(static fn (string $text): string => Wording::in($pack, $text), $of), Faults::words(),
+            ),
+            'effects' => array_column(array_map(static fn (Effect $effect): array => [$effect->value, $effect->short()], Effect::cases()), 1, 0),
             'routines' => array_map(static fn (RoutineCode $code): array => ShowCard::line(Card::of($code, $pack, $practice), $pack), Catalogue::codes($pack)),
         ];
     }
@@ -143,7 +150,8 @@ final class Show
     {
         return [
             ...$mark->only([
-                'id', 'round_id', 'kind', 'step', 'outcome', 'taught', 'conditions', 'out_of_order', 'note', 'corrects_id', 'withdrawn', 'user_id',
+                'id', 'round_id', 'kind', 'step', 'outcome', 'taught', 'conditions', 'out_of_order', 'fault', 'effect', 'note', 'corrects_id', 'withdrawn',
+                'user_id',
             ]),
             'device_at' => $mark->device_at->format(self::MOMENT),
             'pressed_at' => $mark->pressed_at->format(self::MOMENT),

@@ -5,6 +5,7 @@ namespace App\Http\Resources;
 use NobleTurn\Core\Compute\Tool\PlannedBy;
 use NobleTurn\Core\Compute\Tool\RoutineFacts;
 use NobleTurn\Core\Routine\Card;
+use NobleTurn\Core\Routine\Faults;
 use NobleTurn\Core\Routine\Instruction;
 use NobleTurn\Core\Routine\Variant;
 use NobleTurn\Core\Rules\RulePack;
@@ -19,6 +20,10 @@ final class ShowCard
         return [
             'code' => $card->code->value, 'title' => $card->title, 'section' => $card->section->value, 'section_title' => $card->sectionTitle,
             'steps' => array_map(static fn (Instruction $step): string => $step->step->value, $card->steps),
+            'faults' => (object) array_combine(
+                array_map(static fn (Instruction $step): string => $step->step->value, $card->steps),
+                array_map(static fn (Instruction $step): array => Faults::likely($card->code, $card->section, $step->step), $card->steps),
+            ),
             'has_approach' => $card->code->hasApproach(), 'stands' => $card->code->isDoneStanding(),
             'side' => RoutineFacts::side($card->code, $pack)?->value, 'side_by_exit' => RoutineFacts::sideByExit($card->code, $pack),
             'asks' => RoutineFacts::asks($card->code, $pack),

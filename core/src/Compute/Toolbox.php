@@ -31,7 +31,7 @@ use NobleTurn\Core\Fault\UnknownName;
 final class Toolbox
 {
     /** Moves with every change of an answer: GoldenTest fails until it does. */
-    public const VERSION = '0.5.0';
+    public const VERSION = '0.6.0';
 
     private const MOST_SWEPT = 240;
 

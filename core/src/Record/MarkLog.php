@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Record;
 
+use NobleTurn\Core\Trade\Effect;
 use NobleTurn\Core\Trade\RoutineCode;
 
 /**
@@ -11,8 +12,8 @@ use NobleTurn\Core\Trade\RoutineCode;
  * what was there. The one place of that rule; the database's own word for it (StandingMarks::only) and the interface's (queue/standing.ts)
  * are held to it by tests/answers/mark-log.json.
  *
- * @phpstan-type Row object{kind: string, slot: string, step: ?string, outcome: ?string, taught: ?string, out_of_order: bool|int, conditions: mixed,
- *     withdrawn: bool|int}
+ * @phpstan-type Row object{kind: string, slot: string, step: ?string, outcome: ?string, taught: ?string, out_of_order: bool|int, fault?: ?string,
+ *     effect?: ?string, conditions: mixed, withdrawn: bool|int}
  */
 final class MarkLog
 {
@@ -64,7 +65,9 @@ final class MarkLog
         $heldBack = $moment = false;
         foreach (self::standing($marks) as $mark) {
             match ($mark->kind) {
-                self::STEP => $steps[(string) $mark->step] = new StepMark(Outcome::from((string) $mark->outcome), (bool) $mark->out_of_order),
+                self::STEP => $steps[(string) $mark->step] = new StepMark(
+                    Outcome::from((string) $mark->outcome), (bool) $mark->out_of_order, $mark->fault ?? null, Effect::tryFrom((string) ($mark->effect ?? '')),
+                ),
                 'taught' => $taught = Taught::from((string) $mark->taught),
                 'held-back-rightly' => $heldBack = true,
                 self::MOMENT => $moment = true,

@@ -4,21 +4,37 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Record;
 
+use NobleTurn\Core\Trade\Effect;
+
 /** What was marked for one step of one round. */
 final readonly class StepMark
 {
-    public function __construct(public Outcome $outcome, public bool $outOfOrder = false)
-    {
+    public function __construct(
+        public Outcome $outcome,
+        public bool $outOfOrder = false,
+        /** Which kind of fault was seen, a code of its step; null where none was said. */
+        public ?string $fault = null,
+        /** What it did to others; null where that was not said. */
+        public ?Effect $effect = null,
+    ) {
     }
 
-    /** How much help it took, by rank of the outcome; a slip in the order counts as a prompt at the least. 0 to 4. */
+    /**
+     * How much help it took, by rank of the outcome, 0 to 4. A slip in the order counts as a prompt at the least, one that others had to
+     * answer as missed, a fault beside an unaided step as a reminder (assumed).
+     */
     public function support(): int
     {
-        return max($this->outcome->stepsFromUnaided(), $this->outOfOrder ? Outcome::Prompted->stepsFromUnaided() : 0);
+        return max(
+            $this->outcome->stepsFromUnaided(),
+            $this->outOfOrder ? Outcome::Prompted->stepsFromUnaided() : 0,
+            $this->effect === Effect::Affected ? Outcome::Missed->stepsFromUnaided() : 0,
+            $this->fault !== null ? Outcome::Reminded->stepsFromUnaided() : 0,
+        );
     }
 
     public function isClean(): bool
     {
-        return $this->outcome === Outcome::Unaided && ! $this->outOfOrder;
+        return $this->support() === 0;
     }
 }

@@ -10,6 +10,7 @@ use NobleTurn\Core\Record\Outcome;
 use NobleTurn\Core\Record\StepMark;
 use NobleTurn\Core\Routine\Routine;
 use NobleTurn\Core\Trade\RoutineCode;
+use NobleTurn\Core\Trade\Side;
 use NobleTurn\Core\Trade\Step;
 
 /** One marked step of one round. */
@@ -23,7 +24,7 @@ final readonly class Evidence
         public \DateTimeImmutable $at,
         public RoutineCode $routine,
         public Step $step,
-        StepMark $mark,
+        public StepMark $mark,
         public Conditions $conditions = new Conditions,
         /** Who marked it, where that is known. */
         public ?string $marker = null,
@@ -31,6 +32,8 @@ final readonly class Evidence
         public bool $taught = false,
         /** Where, as far as it is known: some places are harder than others of their kind. */
         public ?string $place = null,
+        /** Of the way driven, where it is not the routine's own. */
+        public ?Side $side = null,
     ) {
         $this->rank = Outcome::Intervened->stepsFromUnaided() - $mark->support();
     }

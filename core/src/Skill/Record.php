@@ -54,6 +54,12 @@ final readonly class Record
         return array_slice(HoldsBack::of($this->fit, $this->evidence), 0, self::MOST_NAMED);
     }
 
+    /** @return list<FaultSeen> most often seen first */
+    public function faults(): array
+    {
+        return FaultSeen::in($this->evidence, $this->pack);
+    }
+
     /** @return list<OwnRating> */
     public function ownRatings(): array
     {

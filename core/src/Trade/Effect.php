@@ -15,6 +15,17 @@ enum Effect: string
     /** The instructor's hand or pedal. */
     case Intervened = 'intervened';
 
+    /** On a key. */
+    public function short(): string
+    {
+        return match ($this) {
+            self::Nobody => 'Nobody',
+            self::Potential => 'Could have been',
+            self::Affected => 'Had to change',
+            self::Intervened => 'We stepped in',
+        };
+    }
+
     public function words(): string
     {
         return match ($this) {

@@ -43,6 +43,8 @@ function randomLogs(): array
                 'taught' => $kind === 'taught' && ! $withdrawn ? ['shown', 'talked-through'][$chance->getInt(0, 1)] : null,
                 'conditions' => $kind === 'conditions' && ! $withdrawn ? ['light' => ['day', 'night'][$chance->getInt(0, 1)]] : null,
                 'out_of_order' => $kind === 'step' && ! $withdrawn && $chance->getInt(0, 4) === 0,
+                'fault' => $kind === 'step' && ! $withdrawn && $chance->getInt(0, 2) === 0 ? 'late' : null,
+                'effect' => $kind === 'step' && ! $withdrawn ? [null, 'nobody', 'affected'][$chance->getInt(0, 2)] : null,
                 'corrects_id' => $before['id'] ?? null, 'withdrawn' => $withdrawn,
                 // Few moments, so that some are the same; a correction is after what it corrects.
                 'pressed' => max($chance->getInt(0, 6), ($before['pressed'] ?? -1) + ($before === null ? 0 : 1)),

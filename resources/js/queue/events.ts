@@ -66,8 +66,10 @@ const roundAsSent = ({ id, lesson_id, place_id, routine, conditions, plan, devic
     ...(plan ? { plan } : {}),
 });
 
-const markAsSent = ({ id, round_id, kind, step, outcome, taught, conditions, out_of_order, note, corrects_id, withdrawn, device_at }: Mark) => ({
+const markAsSent = ({ id, round_id, kind, step, outcome, taught, conditions, out_of_order, fault, effect, note, corrects_id, withdrawn, device_at }: Mark) => ({
     ...{ id, round_id, kind, step, outcome, taught, conditions, out_of_order, note, corrects_id, withdrawn, device_at },
+    // Of before faults were said: nothing.
+    ...{ fault: fault ?? null, effect: effect ?? null },
 });
 
 /** Events as they are sent, each with who made it; what only this device makes of them stays here. */

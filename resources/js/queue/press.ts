@@ -22,7 +22,8 @@ export function pressTime(): string {
 export const row = (round: string, at: string, said: NewMark): NewEvent & { kind: 'mark' } => ({
     kind: 'mark',
     mark: {
-        ...{ id: uuid7(), round_id: round, step: null, outcome: null, taught: null, conditions: null, out_of_order: false, note: null },
+        ...{ id: uuid7(), round_id: round, step: null, outcome: null, taught: null, conditions: null, out_of_order: false },
+        ...{ fault: null, effect: null, note: null },
         ...{ corrects_id: null, withdrawn: false, device_at: at },
         ...said,
     },
@@ -40,6 +41,9 @@ export function momentIn(round: string, at: string): Written {
     return { events: [marked], press: [{ round, slot: { kind: 'moment', id: marked.mark.id }, before: null }] };
 }
 
+/** Stepping in is an outcome too: with another one it is no effect that stays. */
+export const notOurs = (effect: Mark['effect'] | undefined): Mark['effect'] => (effect === 'intervened' ? null : (effect ?? null));
+
 /** What a moment was, or null where it was nothing. */
 export type Settled = { round: Round; step: Step; outcome: Outcome } | null;
 
@@ -53,7 +57,7 @@ export function settling(moment: Mark, from: Round, settled: Settled, at: string
         kind: 'step',
         step,
         outcome,
-        note: before?.note ?? null,
+        ...{ fault: before?.fault ?? null, effect: outcome === 'intervened' ? (before?.effect ?? null) : notOurs(before?.effect), note: before?.note ?? null },
     }));
     return { events: [...gone.events, ...said.events], press: [...gone.press, ...said.press] };
 }

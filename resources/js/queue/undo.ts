@@ -5,7 +5,7 @@ import { inOrder, slotsOf, type SlotKey, type Standing } from './standing';
 export type Slot = { kind: 'step'; step: Step } | { kind: 'taught' } | { kind: 'held-back-rightly' } | { kind: 'conditions' } | { kind: 'moment'; id: string };
 
 /** What a mark says, without what makes it a row. */
-export type Said = Pick<Mark, 'kind' | 'step' | 'outcome' | 'taught' | 'conditions' | 'out_of_order' | 'note'>;
+export type Said = Pick<Mark, 'kind' | 'step' | 'outcome' | 'taught' | 'conditions' | 'out_of_order' | 'fault' | 'effect' | 'note'>;
 
 /** What one press replaced, slot by slot, in one round or several; null where nothing stood. */
 export type Press = { round: string; slot: Slot; before: Said | null }[];
@@ -25,13 +25,15 @@ export function markIn(stands: Standing, slot: Slot): Mark | null {
     return mark && !mark.withdrawn ? mark : null;
 }
 
-const saidIn = ({ kind, step, outcome, taught, conditions, out_of_order, note }: Mark): Said => ({
+const saidIn = ({ kind, step, outcome, taught, conditions, out_of_order, fault, effect, note }: Mark): Said => ({
     kind,
     step,
     outcome,
     taught,
     conditions,
     out_of_order,
+    fault: fault ?? null,
+    effect: effect ?? null,
     note,
 });
 

@@ -6,6 +6,7 @@ namespace NobleTurn\Core\Compute\Tool;
 
 use NobleTurn\Core\Skill\Belief;
 use NobleTurn\Core\Skill\Cell;
+use NobleTurn\Core\Skill\FaultSeen;
 use NobleTurn\Core\Skill\HoldsBack;
 use NobleTurn\Core\Skill\OwnRating;
 use NobleTurn\Core\Skill\Record;
@@ -29,6 +30,10 @@ final class SkillPresenter
                 'step' => $one->step?->value, 'section' => $one->section?->value, 'routine' => $one->routine?->value, 'condition' => $one->condition,
                 'deficit' => round($one->deficit, 2), 'gain' => round($one->gain, 3), 'evidence' => $one->evidence,
             ], $record->holdsBack()),
+            'faults' => array_map(static fn (FaultSeen $one): array => [
+                'routine' => $one->routine->value, 'step' => $one->step->value, 'fault' => $one->fault, 'side' => $one->side?->value,
+                'count' => $one->count, 'rounds' => $one->rounds, 'last' => $one->last->format('Y-m-d\TH:i:s\Z'), 'worst_effect' => $one->worstEffect?->value,
+            ], $record->faults()),
             'never_done' => $codes($notDone['never']),
             'only_shown' => $codes($notDone['shown']),
             'not_for_long' => array_map(static fn (array $one): array => ['routine' => $one['routine']->value, 'days' => $one['days']], $notDone['long']),

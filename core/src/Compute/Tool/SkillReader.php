@@ -10,11 +10,14 @@ use NobleTurn\Core\Record\Conditions;
 use NobleTurn\Core\Record\Outcome;
 use NobleTurn\Core\Record\StepMark;
 use NobleTurn\Core\Routine\Catalogue\Catalogue;
+use NobleTurn\Core\Routine\Faults;
 use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Skill\Evidence;
 use NobleTurn\Core\Skill\Level;
 use NobleTurn\Core\Skill\Overruling;
+use NobleTurn\Core\Trade\Effect;
 use NobleTurn\Core\Trade\RoutineCode;
+use NobleTurn\Core\Trade\Side;
 use NobleTurn\Core\Trade\Step;
 
 /** From the fields of the skill tool to evidence. */
@@ -114,13 +117,27 @@ final class SkillReader
             }
             $evidence[] = new Evidence(
                 $mark->text('lesson') ?? $at->format('Y-m-d'), $at, $routine, $step,
-                new StepMark($mark->choice('outcome', Outcome::class) ?? Outcome::Missed, $mark->flag('out_of_order') ?? false),
-                self::conditions($mark), $mark->text('marker'), $mark->has('taught'), $mark->text('place'),
+                self::mark($mark, "marks.{$i}", $step),
+                self::conditions($mark), $mark->text('marker'), $mark->has('taught'), $mark->text('place'), $mark->choice('side', Side::class),
             );
         }
         usort($evidence, static fn (Evidence $a, Evidence $b): int => $a->at <=> $b->at);
 
         return [$evidence, $ignored];
+    }
+
+    private static function mark(Values $mark, string $field, Step $step): StepMark
+    {
+        $outcome = $mark->choice('outcome', Outcome::class) ?? Outcome::Missed;
+        [$fault, $effect] = [$mark->text('fault'), $mark->choice('effect', Effect::class)];
+        if ($fault !== null && ! Faults::isOf($fault, $step)) {
+            throw BadInput::field("{$field}.fault", "is no kind of fault of {$step->value}.");
+        }
+        if ($effect === Effect::Intervened && $outcome !== Outcome::Intervened) {
+            throw BadInput::field("{$field}.effect", 'asks for the outcome intervened.');
+        }
+
+        return new StepMark($outcome, $mark->flag('out_of_order') ?? false, $fault, $effect);
     }
 
     public static function conditions(Values $of): Conditions

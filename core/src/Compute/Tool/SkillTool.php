@@ -19,6 +19,7 @@ use NobleTurn\Core\Plan\Warning;
 use NobleTurn\Core\Record\Conditions;
 use NobleTurn\Core\Record\Outcome;
 use NobleTurn\Core\Record\Taught;
+use NobleTurn\Core\Routine\Faults;
 use NobleTurn\Core\Routine\Section;
 use NobleTurn\Core\Rules\Assumption;
 use NobleTurn\Core\Rules\Source;
@@ -29,7 +30,9 @@ use NobleTurn\Core\Skill\Level;
 use NobleTurn\Core\Skill\Model;
 use NobleTurn\Core\Skill\Record;
 use NobleTurn\Core\Skill\Trend;
+use NobleTurn\Core\Trade\Effect;
 use NobleTurn\Core\Trade\RoutineCode;
+use NobleTurn\Core\Trade\Side;
 use NobleTurn\Core\Trade\Step;
 
 /** What the marks say a learner can do unaided today, how surely, and what holds back most. */
@@ -64,6 +67,9 @@ final class SkillTool implements Tool
                 ChoiceField::of('step', 'marked', Step::class)->required(),
                 ChoiceField::of('outcome', 'how it was done', Outcome::class)->required(),
                 new FlagField('out_of_order', 'a slip in the order counts as a prompt at the least'),
+                new ChoiceField('fault', 'the kind that was seen, of this step: with it “unaided” counts as a reminder', Faults::codes()),
+                ChoiceField::of('effect', 'on others: where they had to change something it counts as missed', Effect::class),
+                ChoiceField::of('side', 'of the way driven; default the routine’s own', Side::class),
                 ChoiceField::of('taught', 'shown or talked through: practice, no evidence', Taught::class),
                 new TextField('lesson', 'marks of one lesson; default those of one day', 60),
                 new TextField('marker', 'who marked it', 60),
@@ -118,6 +124,11 @@ final class SkillTool implements Tool
                 'deficit' => Out::number('below its like, logits'), 'gain' => Out::number('by which the average chance would rise'),
                 'evidence' => Out::integer('marks it rests on'),
             ]), 'most first'),
+            'faults' => Out::list(Out::object([
+                'routine' => $routine, 'step' => $step, 'fault' => Out::text('its code'), 'side' => Out::choice(Side::class, 'of the way driven', nullable: true),
+                'count' => Out::integer('rounds in which it was seen'), 'rounds' => Out::integer('of so many in which the step was marked'),
+                'last' => Out::text('when it was last seen'), 'worst_effect' => Out::choice(Effect::class, 'on others', nullable: true),
+            ]), 'kinds of fault, most often seen first'),
             'never_done' => Out::list($routine, 'of the pack, nobody marked or showed it'), 'only_shown' => Out::list($routine),
             'not_for_long' => Out::list(Out::object(['routine' => $routine, 'days' => Out::integer('since')]), 'longest first'),
             'own_ratings' => Out::list(Out::object([

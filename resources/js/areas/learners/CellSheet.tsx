@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { api, at } from '@/api/client';
 import type { Skill } from '@/api/types';
 import { OUTCOMES, type RoutineCode, type Step, type Tally } from '@/api/types';
-import { useRoutineName } from '@/rules/rules';
+import { useRoutineName, useRules } from '@/rules/rules';
 import { useClock } from '@/session/session';
 import { RangeBand } from '@/skill/RangeBand';
 import { LEVEL_WORDS, percent } from '@/skill/words';
@@ -20,6 +20,29 @@ interface Props {
     tallies: Tally[];
     skill: Skill;
     onClose: () => void;
+}
+
+/** Which kinds of fault were seen there, how often, how lately, and the worst they did. */
+function FaultsBehind({ faults }: { faults: Skill['faults'] }) {
+    const rules = useRules();
+    const clock = useClock();
+    if (faults.length === 0) return null;
+    return (
+        <section aria-label="What was seen">
+            <h3 className="text-lg">What was seen</h3>
+            <ul>
+                {faults.map(({ step, fault, count, rounds, last, worst_effect: worst }) => (
+                    <li key={fault}>
+                        <span className="font-semibold">{rules.faults[step]?.[fault] ?? fault}</span>{' '}
+                        <span className="text-quiet">
+                            {count} of {rounds} {rounds === 1 ? 'round' : 'rounds'}, last on {clock.short(last)}
+                            {worst && worst !== 'nobody' && `; others: ${(rules.effects[worst] ?? worst).toLowerCase()}`}
+                        </span>
+                    </li>
+                ))}
+            </ul>
+        </section>
+    );
 }
 
 /** Everything behind one square: what is believed and on what, how it came about, every mark, and the instructor's own word. */
@@ -55,6 +78,7 @@ export function CellSheet({ learner, routine, step, tallies, skill, onClose }: P
                     {tally.taught > 0 && `; taught in ${tally.taught} ${tally.taught === 1 ? 'round' : 'rounds'}, which count as practice only`}.
                 </p>
             </div>
+            <FaultsBehind faults={skill.faults.filter((one) => one.routine === routine && one.step === step)} />
             {evidence.isLoading && <Waiting />}
             {evidence.error && <Failed error={evidence.error} retry={() => void evidence.refetch()} />}
             {evidence.data && (

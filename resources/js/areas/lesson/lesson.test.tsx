@@ -95,6 +95,52 @@ describe('the drive', () => {
         expect(batch.rounds[0]).not.toHaveProperty('place');
     });
 
+    it('takes a step, its kind of fault and what it did to others in three presses, each a mark that follows the one before', async () => {
+        const sent = await drive();
+        const routine = planned.rules.routines.find((one) => one.code === planned.items[0]!.routine)!;
+        (await screen.findByRole('button', { name: /^Look missed$/i })).click();
+        const panel = within(await screen.findByRole('region', { name: 'What was wrong with look' }));
+        const kinds = within(panel.getByRole('group', { name: 'Kind' })).getAllByRole('button');
+        // The core's own order, in its own words.
+        expect(kinds.map((key) => key.textContent)).toEqual(routine.faults.look!.map((fault) => planned.rules.faults.look![fault]));
+        expect(kinds.length).toBeGreaterThanOrEqual(3);
+        kinds[1]!.click();
+        (await panel.findByRole('button', { name: 'Others: Had to change' })).click();
+        // Kind and effect said: nothing more is asked.
+        await waitFor(() => expect(screen.queryByRole('region', { name: 'What was wrong with look' })).toBeNull());
+        const marks = () => sent.filter((one) => one.path === 'sync').flatMap((one) => (one.body as { marks: Record<string, unknown>[] }).marks);
+        await waitFor(() => expect(new Set(marks().map((mark) => mark.id)).size).toBe(3));
+        const [first, second, third] = [...new Map(marks().map((mark) => [mark.id, mark])).values()];
+        expect(first).toMatchObject({ step: 'look', outcome: 'missed', fault: null, effect: null });
+        expect(second).toMatchObject({ outcome: 'missed', fault: routine.faults.look![1], effect: null, corrects_id: first!.id });
+        expect(third).toMatchObject({ outcome: 'missed', fault: routine.faults.look![1], effect: 'affected', corrects_id: second!.id });
+        // It stands beside the step, and opens again from there.
+        (await screen.findByRole('button', { name: 'What was wrong with look' })).click();
+        await screen.findByRole('region', { name: 'What was wrong with look' });
+    });
+
+    it('makes stepping in an outcome too, and takes it off with the next one', async () => {
+        const sent = await drive();
+        (await screen.findByRole('button', { name: /^Speed prompted$/i })).click();
+        (await screen.findByRole('button', { name: 'Others: We stepped in' })).click();
+        (await screen.findByRole('button', { name: /^Speed missed$/i })).click();
+        const marks = () => sent.filter((one) => one.path === 'sync').flatMap((one) => (one.body as { marks: Record<string, unknown>[] }).marks);
+        await waitFor(() => expect(new Set(marks().map((mark) => mark.id)).size).toBe(3));
+        const said = [...new Map(marks().map((mark) => [mark.id, [mark.outcome, mark.effect]])).values()];
+        expect(said).toEqual([
+            ['prompted', null],
+            ['intervened', 'intervened'],
+            ['missed', null],
+        ]);
+    });
+
+    it('asks nothing more of what was unaided', async () => {
+        await drive();
+        (await screen.findByRole('button', { name: /^Signal unaided$/i })).click();
+        await screen.findByRole('button', { name: 'What was wrong with signal' });
+        expect(screen.queryByRole('group', { name: 'Kind' })).toBeNull();
+    });
+
     it('asks for no lesson again for what it sent itself', async () => {
         const sent = await drive();
         (await screen.findByRole('button', { name: /^Look unaided$/i })).click();

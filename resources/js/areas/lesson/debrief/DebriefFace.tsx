@@ -6,6 +6,7 @@ import { useMarksQueue } from '@/queue/marks';
 import { driven, withMade } from '@/queue/standing';
 import { useNotice } from '@/ui/Notice';
 import { useLesson } from '../useLesson';
+import { FaultsSeen } from './FaultsSeen';
 import { OpenMoments } from './OpenMoments';
 import { RoundsTable } from './RoundsTable';
 import { SelfRating } from './SelfRating';
@@ -28,6 +29,7 @@ export function DebriefFace({ lesson }: { lesson: Lesson }) {
         <div className="grid gap-8">
             <SelfRating lesson={lesson} rounds={rounds} />
             <RoundsTable rounds={rounds} />
+            <FaultsSeen rounds={rounds} />
             <OpenMoments lesson={lesson} rounds={rounds} />
             <WhatItTook lesson={lesson} rounds={rounds} />
             {rounds.length > 0 && <Suggestion lesson={lesson} />}

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { OUTCOMES, type Lesson, type Step } from '@/api/types';
+import { OUTCOMES, type Lesson, type Outcome, type Round, type Step } from '@/api/types';
 import { useSingleKeys } from '@/keys/keys';
 import { useMarksQueue } from '@/queue/marks';
 import { sideAt, useRoutine, useRoutineName, useRules } from '@/rules/rules';
@@ -14,6 +14,7 @@ import { RoundKeys } from './RoundKeys';
 import { RoundList } from './RoundList';
 import { SmallStrip } from './SmallStrip';
 import { useDrive } from './useDrive';
+import { WhatWasWrong } from './WhatWasWrong';
 
 /** What just happened: one press a step when parked, one large key while the car moves. */
 export function DriveFace({ lesson }: { lesson: Lesson }) {
@@ -26,6 +27,8 @@ export function DriveFace({ lesson }: { lesson: Lesson }) {
 function Marking({ lesson }: { lesson: Lesson }) {
     const [moving, setMoving] = useState(false);
     const [step, setStep] = useState<Step>('mirrors');
+    // The step of which one press more can be said: what was wrong with it.
+    const [told, setTold] = useState<Step | null>(null);
     const rules = useRules();
     const { device_rule } = rules;
     const name = useRoutineName();
@@ -35,9 +38,19 @@ function Marking({ lesson }: { lesson: Lesson }) {
     const routine = useRoutine(drive.routine);
     const current = steps.includes(step) ? step : (steps[0] ?? 'mirrors');
     const at = steps.indexOf(current);
+    const telling = told && stands.steps[told];
+    const mark = (which: Step, outcome: Outcome) => {
+        drive.mark(which, outcome);
+        setTold(outcome === 'unaided' ? null : which);
+    };
     const newRound = () => {
         drive.newRound();
         setStep('mirrors');
+        setTold(null);
+    };
+    const open = (round: Round) => {
+        drive.open(round);
+        setTold(null);
     };
     // Driving off from a round that was marked is the way to the next one.
     const driveOff = () => {
@@ -52,7 +65,7 @@ function Marking({ lesson }: { lesson: Lesson }) {
                       OUTCOMES.map((outcome, i) => [
                           String(i + 1),
                           () => {
-                              drive.mark(current, outcome);
+                              mark(current, outcome);
                               setStep(steps[Math.min(steps.length - 1, at + 1)]!);
                           },
                       ]),
@@ -92,14 +105,17 @@ function Marking({ lesson }: { lesson: Lesson }) {
     // A round at a place that is no longer on the plan keeps its own place and steps.
     const elsewhere = round && round.place_id !== item.place.id ? round : null;
     return (
-        <div className="grid gap-3 xl:grid-cols-[minmax(0,1fr)_15rem]">
+        <div className={`grid gap-3 xl:grid-cols-[minmax(0,1fr)_15rem] ${telling ? 'pb-64 xl:pb-0' : ''}`}>
             <div className="grid content-start gap-2">
                 <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
                     <select
                         aria-label="Place"
                         className="entry font-display w-auto max-w-full min-w-0 flex-1 basis-full font-bold sm:basis-0"
                         value={elsewhere ? '' : item.id}
-                        onChange={(event) => drive.goTo(event.target.value)}
+                        onChange={(event) => {
+                            drive.goTo(event.target.value);
+                            setTold(null);
+                        }}
                     >
                         {elsewhere && (
                             <option value="" disabled>
@@ -142,18 +158,34 @@ function Marking({ lesson }: { lesson: Lesson }) {
                     side={sideAt(routine, elsewhere ? undefined : item.place.road, rules)}
                     current={current}
                     onCurrent={setStep}
-                    onMark={drive.mark}
+                    onMark={mark}
                     onOutOfOrder={drive.outOfOrder}
                     onNote={drive.note}
+                    onTell={setTold}
                 />
                 <RoundKeys drive={drive} onNewRound={newRound} />
             </div>
             <div className="grid content-start gap-3">
                 <ConditionsKey conditions={drive.conditions} onSaid={drive.drivenIn} />
+                {told && telling && (
+                    <WhatWasWrong
+                        key={told}
+                        step={told}
+                        mark={telling}
+                        routine={routine}
+                        onFault={drive.fault}
+                        onEffect={(which, effect) => {
+                            drive.effect(which, effect);
+                            // Kind and effect said: there is no more to say.
+                            if (telling.fault) setTold(null);
+                        }}
+                        onDone={() => setTold(null)}
+                    />
+                )}
                 <div className="hidden xl:block">
                     <MomentList rounds={drive.rounds} onSettle={drive.settle} />
                 </div>
-                <RoundList rounds={drive.rounds} openId={round?.id ?? null} onOpen={drive.open} />
+                <RoundList rounds={drive.rounds} openId={round?.id ?? null} onOpen={open} />
             </div>
         </div>
     );

@@ -1,5 +1,6 @@
 import { OUTCOMES, type Outcome, type Side, type Step } from '@/api/types';
 import type { Standing } from '@/queue/standing';
+import { useRules } from '@/rules/rules';
 import { StepIcon } from '@/strip/glyphs';
 import { Ink } from '@/strip/Ink';
 import { OUTCOME_WORDS, STEP_WORDS } from '@/strip/words';
@@ -15,10 +16,13 @@ interface Props {
     onMark: (step: Step, outcome: Outcome) => void;
     onOutOfOrder: (step: Step) => void;
     onNote: (step: Step, note: string) => void;
+    /** To say what was wrong with a step that is marked. */
+    onTell: (step: Step) => void;
 }
 
 /** The routine's steps by five outcomes, one press each. A step that slipped in the order is said beside it. */
-export function MarkGrid({ steps, stands, side, current, onCurrent, onMark, onOutOfOrder, onNote }: Props) {
+export function MarkGrid({ steps, stands, side, current, onCurrent, onMark, onOutOfOrder, onNote, onTell }: Props) {
+    const rules = useRules();
     return (
         <div className="grid gap-1.5">
             {steps.map((step) => {
@@ -35,7 +39,21 @@ export function MarkGrid({ steps, stands, side, current, onCurrent, onMark, onOu
                             className={`col-span-3 flex items-center gap-2 border-l-4 pl-2 sm:col-span-1 ${step === current ? 'border-now' : 'border-transparent'}`}
                         >
                             <StepIcon step={step} side={side} />
-                            <span className="text-lg font-bold">{STEP_WORDS[step]}</span>
+                            <span className="grid min-w-0">
+                                <span className="text-lg font-bold">{STEP_WORDS[step]}</span>
+                                {mark && (
+                                    <button
+                                        type="button"
+                                        className="link min-h-8 text-left text-sm leading-tight"
+                                        aria-label={`What was wrong with ${STEP_WORDS[step].toLowerCase()}`}
+                                        onClick={() => onTell(step)}
+                                    >
+                                        {[mark.fault && (rules.faults[step]?.[mark.fault] ?? mark.fault), mark.effect && rules.effects[mark.effect]]
+                                            .filter(Boolean)
+                                            .join(' · ') || 'what?'}
+                                    </button>
+                                )}
+                            </span>
                         </div>
                         <span className="col-span-2 sm:hidden">
                             <Slip step={step} on={mark?.out_of_order ?? false} onPress={onOutOfOrder} />

@@ -1,11 +1,11 @@
 import { useEffect, useMemo, useState } from 'react';
-import { STEPS, type Conditions, type Lesson, type Mark, type Outcome, type Round, type Step, type Taught } from '@/api/types';
+import { STEPS, type Conditions, type Effect, type Fault, type Lesson, type Mark, type Outcome, type Round, type Step, type Taught } from '@/api/types';
 import { marksQueue, useMarksQueue } from '@/queue/marks';
 import { useRules } from '@/rules/rules';
 import { useSession } from '@/session/session';
 import type { NewEvent } from '@/queue/queue';
 import { conditionsOf, driven, isEmpty, standing, withMade } from '@/queue/standing';
-import { momentIn, pressing, pressTime, settling, takingBack, type Settled, type Written } from '@/queue/press';
+import { momentIn, notOurs, pressing, pressTime, settling, takingBack, type Settled, type Written } from '@/queue/press';
 import { lastPress, withdrawal, type NewMark, type Press, type Slot } from '@/queue/undo';
 import { uuid7 } from '@/queue/uuid';
 import { keepVisit, keptVisit, type Visit } from './visit';
@@ -74,6 +74,7 @@ export function useDrive(lesson: Lesson) {
     const toStep = (which: Step, change: (before: Mark | null) => Partial<Mark>): void =>
         press([stepSlot(which)], (_, before) => ({
             ...{ kind: 'step', step: which, outcome: before?.outcome ?? 'unaided', out_of_order: before?.out_of_order ?? false, note: before?.note ?? null },
+            ...{ fault: before?.fault ?? null, effect: before?.effect ?? null },
             ...change(before),
         }));
     const newVisit = (place: string | null): void => setVisit({ item: place, round: null, again: false });
@@ -101,13 +102,24 @@ export function useDrive(lesson: Lesson) {
         number: before.filter((candidate) => !isEmpty(standing(candidate.marks))).length + 1,
         conditions,
         mark: (which: Step, outcome: Outcome) => {
-            if (stands.steps[which]?.outcome !== outcome) toStep(which, () => ({ outcome }));
+            if (stands.steps[which]?.outcome !== outcome) {
+                toStep(which, (mark) => ({ outcome, effect: outcome === 'intervened' ? (mark?.effect ?? null) : notOurs(mark?.effect) }));
+            }
         },
         restUnaided: () =>
             press(steps.filter((which) => !stands.steps[which]).map(stepSlot), (slot) => ({
                 ...{ kind: 'step', step: slot.kind === 'step' ? slot.step : null, outcome: 'unaided' },
             })),
         outOfOrder: (which: Step) => toStep(which, (mark) => ({ out_of_order: !mark?.out_of_order })),
+        /** Which kind of fault it was; the same once more says that it was none. Beside no outcome yet, it was missed. */
+        fault: (which: Step, fault: Fault) =>
+            toStep(which, (mark) => ({ outcome: mark?.outcome ?? 'missed', fault: mark?.fault === fault ? null : fault })),
+        /** What it did to others. Where we stepped in, that is how it was done, too. */
+        effect: (which: Step, effect: Effect) =>
+            toStep(which, (mark) => {
+                const said = mark?.effect === effect ? null : effect;
+                return { outcome: said === 'intervened' ? 'intervened' : (mark?.outcome ?? 'missed'), effect: said };
+            }),
         note: (which: Step, note: string) => {
             if (stands.steps[which]) toStep(which, () => ({ note: note || null }));
         },
