@@ -29,7 +29,8 @@ final class TakeIn
     private const TRIES = 3;
 
     private const UNSAID = [
-        'step' => null, 'outcome' => null, 'taught' => null, 'conditions' => null, 'out_of_order' => false, 'fault' => null, 'effect' => null, 'note' => null, 'corrects_id' => null,
+        'step' => null, 'outcome' => null, 'taught' => null, 'conditions' => null, 'out_of_order' => false, 'fault' => null, 'effect' => null,
+        'note' => null, 'corrects_id' => null,
         'withdrawn' => false,
     ];
 

@@ -39,7 +39,8 @@ final class Mark extends Model
     protected $dateFormat = 'Y-m-d H:i:s.v';
 
     protected $fillable = [
-        'id', 'round_id', 'kind', 'slot', 'step', 'outcome', 'taught', 'conditions', 'out_of_order', 'fault', 'effect', 'note', 'corrects_id', 'withdrawn', 'after_read',
+        'id', 'round_id', 'kind', 'slot', 'step', 'outcome', 'taught', 'conditions', 'out_of_order', 'fault', 'effect', 'note', 'corrects_id',
+        'withdrawn', 'after_read',
         'user_id', 'device_at', 'pressed_at', 'server_at',
     ];
 

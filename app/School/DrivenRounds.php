@@ -14,7 +14,7 @@ use NobleTurn\Core\Trade\Step;
  */
 final class DrivenRounds
 {
-    /** Helped, where a step was not unaided, out of order or with a fault; failed, where it was missed, somebody had to answer it, or the instructor stepped in. */
+    /** Helped, where a step was not unaided, out of order or with a fault; failed, where it was missed, others had to answer it, or we stepped in. */
     private const HELPED = "(marks.outcome <> 'unaided' OR marks.out_of_order OR marks.fault IS NOT NULL OR marks.effect <=> 'affected')";
 
     private const FAILED = "(marks.outcome IN ('missed', 'intervened') OR marks.effect <=> 'affected')";

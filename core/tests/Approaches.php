@@ -65,7 +65,9 @@ final class Approaches
     {
         $input += $this->one([[], [], [], ['path_before_m' => $this->number(1, 40)]]);
         $input += $this->one([[], [], [], [], ['sight_ahead_m' => $this->number(10, 200)]]);
-        $input += $this->one([[], [], [], [], ['bend' => ['radius_m' => $this->number(10, 150), 'from_m' => $this->number(60, 150), 'to_m' => $this->number(0, 60)]]]);
+        $input += $this->one([[], [], [], [], [
+            'bend' => ['radius_m' => $this->number(10, 150), 'from_m' => $this->number(60, 150), 'to_m' => $this->number(0, 60)],
+        ]]);
         $input += $this->one([[], [], [], ['sight_left_m' => $this->number(20, 300)], ['sight_right_m' => $this->number(20, 300)]]);
         $input += $this->one([[], [], ['road_met' => ['limit_mph' => $this->number(15, 60), 'parked' => $this->one(['none', 'near', 'far', 'both'])]]]);
         if (str_starts_with($input['routine'], 'emerge') && $this->one([false, false, true])) {

@@ -41,9 +41,9 @@ final class DrawnInputs
         // Half of them are the least call with something changed: from nothing at all most drawn questions would be refused.
         $input = $this->happens(0.7) ? Inputs::LEAST[$tool] : [];
         foreach ($this->object($schema) as $name => $value) {
-            $quantity = preg_replace('/_(mps|mph|kmh|m|yd|ft|in|s|mps2|deg|rad)$/', '', (string) $name);
+            $quantity = self::quantity((string) $name);
             // One unit of a quantity; view and the like exclude each other by themselves.
-            $input = array_filter($input, static fn (string $given): bool => preg_replace('/_(mps|mph|kmh|m|yd|ft|in|s|mps2|deg|rad)$/', '', $given) !== $quantity,
+            $input = array_filter($input, static fn (string $given): bool => self::quantity($given) !== $quantity,
                 ARRAY_FILTER_USE_KEY);
             $input[$name] = $value;
         }
@@ -52,6 +52,12 @@ final class DrawnInputs
         }
 
         return ['tool' => $tool, 'input' => $input];
+    }
+
+    /** A field without its unit. */
+    private static function quantity(string $name): string
+    {
+        return (string) preg_replace('/_(mps|mph|kmh|m|yd|ft|in|s|mps2|deg|rad)$/', '', $name);
     }
 
     /**

@@ -39,7 +39,8 @@ final class Scenes
     public static function book(): string
     {
         $titles = [
-            'Lanes' => 'Lanes and roundabouts', 'Gaps' => 'Gaps', 'FastRoads' => 'Fast roads', 'Approaches' => 'Approaches', 'OnTheWay' => 'On the way, at the line and beyond it',
+            'Lanes' => 'Lanes and roundabouts', 'Gaps' => 'Gaps', 'FastRoads' => 'Fast roads', 'Approaches' => 'Approaches',
+            'OnTheWay' => 'On the way, at the line and beyond it',
             'Car' => 'The car', 'Choices' => 'What instructors do differently',
         ];
         $text = "# Scenes\n\nMoments of the job and the answer the tools give, each held by a test (`core/tests/Scene/`). They are common practice,\n"

@@ -162,7 +162,8 @@ final class DemoHistory
     {
         $mark = fn (array $what): array => [
             'id' => (string) Str::uuid7(), 'school_id' => $this->learner->school_id, 'round_id' => $round, 'kind' => 'step', 'step' => null,
-            'outcome' => null, 'taught' => null, 'out_of_order' => false, 'fault' => null, 'effect' => null, 'user_id' => $this->instructor->id, 'device_at' => $at, 'pressed_at' => $at,
+            'outcome' => null, 'taught' => null, 'out_of_order' => false, 'fault' => null, 'effect' => null,
+            'user_id' => $this->instructor->id, 'device_at' => $at, 'pressed_at' => $at,
             'server_at' => $at, 'slot' => $what['step'] ?? $what['kind'], ...$what,
         ];
         if ($n === 0 && $ordinal === 0) {

@@ -81,7 +81,8 @@ it('refuses marks that say nothing or too much, by field', function (array $what
 ]);
 
 it('refuses a fault of another step, of no step, and a hand of ours that was no outcome', function (array $what, string $field): void {
-    $this->postJson('api/sync', ['rounds' => [$this->round], 'marks' => [($this->mark)($what)]])->assertUnprocessable()->assertJsonValidationErrors("marks.0.{$field}");
+    $this->postJson('api/sync', ['rounds' => [$this->round], 'marks' => [($this->mark)($what)]])->assertUnprocessable()
+        ->assertJsonValidationErrors("marks.0.{$field}");
     expect(Mark::query()->count())->toBe(0);
 })->with([
     'of another step' => [['fault' => 'left-on'], 'fault'],

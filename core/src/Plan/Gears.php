@@ -124,7 +124,8 @@ final readonly class Gears
         $block = $approach->practice->gears === GearHabit::Block;
         $lowest = match (true) {
             // A view that opens beyond the line is as good as closed: first, before the creep.
-            ! $stops => ($habit === LineGear::OnTheMove || ($habit === LineGear::SecondThenFirst && $chain->creep !== null)) && $chain->lineSpeed->metresPerSecond <= LineSpeed::CRAWL + 1e-6 ? 1 : self::gearAtLine($chain, $box),
+            ! $stops => ($habit === LineGear::OnTheMove || ($habit === LineGear::SecondThenFirst && $chain->creep !== null))
+                && $chain->lineSpeed->metresPerSecond <= LineSpeed::CRAWL + 1e-6 ? 1 : self::gearAtLine($chain, $box),
             $habit === LineGear::OnTheMove => 1,
             // Slow before the line already: the gear for that.
             $chain->halfway !== null => max(2, $box->highestGearAbove(

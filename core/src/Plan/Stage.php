@@ -41,8 +41,8 @@ final readonly class Stage
                     'Up to the {centre} as for a turn to the {off}, and slow. Somebody comes: wait there; after a wait mirrors and {off} shoulder again.',
                 )),
                 new self('second', $across, 0.0, [Step::Mirrors, Step::Look, Step::Position, Step::Speed], $say(
-                    'Nobody comes: {off} mirror and shoulder, then across early, gradually and slowly, without lingering, until car and wheels are straight along '
-                        .'the far {kerb}.',
+                    'Nobody comes: {off} mirror and shoulder, then across early, gradually and slowly, without lingering, until car and wheels '
+                        .'are straight along the far {kerb}.',
                 )),
             ];
         }

@@ -36,7 +36,8 @@ final class Faults
         'speed' => [
             'late' => 'Brake too late', 'harsh' => 'Brake too hard', 'too-fast' => 'Too fast', 'too-slow' => 'Too slow where it is clear',
             'clutch-first' => 'Clutch before brake', 'coasting' => 'Coasting', 'gear-wrong' => 'Wrong gear', 'gear-late' => 'Gear too late', 'jerk' => 'Jerk',
-            'stall' => 'Stalled', 'surges' => 'Surged', 'rolls' => 'Rolled', 'slows-before-slip' => 'Slowed on the main road', 'joins-slow' => 'Joined too slowly',
+            'stall' => 'Stalled', 'surges' => 'Surged', 'rolls' => 'Rolled', 'slows-before-slip' => 'Slowed on the main road',
+            'joins-slow' => 'Joined too slowly',
             'brakes-at-end' => 'Braked at the end', 'dives-on' => 'Dived on', 'hurries' => 'Hurried', 'half-hearted' => 'Half-hearted',
             'stops-needlessly' => 'Stopped for nothing', 'over-line' => 'Over the line', 'not-stopped' => 'Did not stop',
         ],

@@ -25,7 +25,7 @@ function chosenIn(array $plan): array
     ];
 }
 
-it('moves no best place of an approach by more than a metre and two hundredths of itself for a hair of speed, width, slope, braking or radius', function (): void {
+it('moves no best place of an approach by more than a metre and a fiftieth for a hair of speed, width, slope, braking or radius', function (): void {
     $seen = 0;
     foreach (Approaches::many(250, 31_000) as $seed => $input) {
         // Reckoned to the margins of a room too short there is a search, not a plan: it has a property of its own.
@@ -88,7 +88,9 @@ it('changes the creep, the speed at the line and the point of no return without 
     foreach (['lights-ahead', 'lights-left', 'lights-right'] as $routine) {
         $last = null;
         for ($mph = 10.0; $mph < 45.0; $mph += 0.1) {
-            $now = Ask::tool('approach', ['routine' => $routine, 'limit_mph' => 40, 'light' => 'green-long', 'speed_mph' => round($mph, 3)])['point_of_no_return_m'];
+            $now = Ask::tool('approach', [
+                'routine' => $routine, 'limit_mph' => 40, 'light' => 'green-long', 'speed_mph' => round($mph, 3),
+            ])['point_of_no_return_m'];
             expect(abs($now - ($last ?? $now)))->toBeLessThan(0.6, "{$routine} {$mph} mph");
             $last = $now;
         }

@@ -115,8 +115,10 @@ Scenes::show('pulling up on the right is done in two: up to the centre as for a 
             foreach ([6.0, 7.3, 9.0] as $width) {
                 $plan = Ask::tool('approach', ['routine' => 'pull-up-right-reverse', 'limit_mph' => 30, 'speed_mph' => $mph, 'road_width_m' => $width]);
                 [$first, $second] = $plan['stages'];
-                expect([$first['name'], $second['name']])->toBe(['first', 'second'])->and($first['to_m'])->toBe($second['from_m'])->and($second['to_m'])->toBe(0.0)
-                    ->and($first['from_m'])->toBeGreaterThan($second['from_m'])->and($first['steps'])->toContain('signal')->and($second['steps'])->toContain('look')
+                expect([$first['name'], $second['name']])->toBe(['first', 'second'])->and($first['to_m'])->toBe($second['from_m'])
+                    ->and($second['to_m'])->toBe(0.0)
+                    ->and($first['from_m'])->toBeGreaterThan($second['from_m'])->and($first['steps'])->toContain('signal')
+                    ->and($second['steps'])->toContain('look')
                     ->and(Ask::mpsAt($plan, $second['from_m']))->toBeLessThan(4.5)->and($plan['line_speed_mps'])->toBe(0.0);
                 // Left of the centre until then, and across at no more than about 25 degrees anywhere.
                 foreach ($plan['profile']['distance_m'] as $i => $metres) {
@@ -198,7 +200,9 @@ Scenes::show('a row of humps is taken one by one, each with its mirrors, and nob
         // One alone and a list of one say the same.
         $one = Ask::tool('approach', ['routine' => 'turn-left', 'limit_mph' => 30, 'then' => ['routine' => 'emerge-right', 'distance_m' => 40]]);
         expect([$one['then']])->toBe($two['then'])->and(Ask::refusal('approach', [
-            'routine' => 'turn-left', 'then' => [['routine' => 'emerge-right', 'distance_m' => 40], ['routine' => 'emerge-right', 'distance_m' => 30, 'line_m' => 3]],
+            'routine' => 'turn-left', 'then' => [
+                ['routine' => 'emerge-right', 'distance_m' => 40], ['routine' => 'emerge-right', 'distance_m' => 30, 'line_m' => 3],
+            ],
         ]))->toHaveKey('then.1.line_m');
     });
 
@@ -220,7 +224,8 @@ Scenes::show('cars parked round the corner: turning left one looks left too, for
         $gap = static fn (string $parked): array => array_column(Ask::tool('gap', [
             'manoeuvre' => 'emerge-left', 'other_distance_m' => 80, 'road_met' => ['limit_mph' => 30, 'parked' => $parked],
         ])['sides'], 'from');
-        expect($gap('none'))->toBe(['right'])->and($gap('far'))->toBe(['right'])->and($gap('near'))->toBe(['right', 'left'])->and($gap('both'))->toBe(['right', 'left']);
+        expect($gap('none'))->toBe(['right'])->and($gap('far'))->toBe(['right'])->and($gap('near'))->toBe(['right', 'left'])
+            ->and($gap('both'))->toBe(['right', 'left']);
         $said = static fn (string $routine, string $parked): string => implode(' ', array_column(Ask::tool('approach', [
             'routine' => $routine, 'road_met' => ['parked' => $parked],
         ])['warnings'], 'message'));

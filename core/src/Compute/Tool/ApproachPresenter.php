@@ -175,7 +175,8 @@ final class ApproachPresenter
             'path_before_m' => $approach->junction->pathBeforeMetres,
             'cycle_box_m' => $approach->junction->cycleBoxMetres,
             'bend' => $approach->ahead->curve === null ? null : [
-                'radius_m' => $approach->ahead->curve->radiusMetres, 'from_m' => $approach->ahead->curve->farMetres, 'to_m' => $approach->ahead->curve->nearMetres,
+                'radius_m' => $approach->ahead->curve->radiusMetres, 'from_m' => $approach->ahead->curve->farMetres,
+                'to_m' => $approach->ahead->curve->nearMetres,
             ],
             'lateral_usual_m' => round($usual, 3),
             'lateral_target_m' => round($target, 3),

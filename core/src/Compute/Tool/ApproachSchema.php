@@ -65,7 +65,9 @@ final class ApproachSchema
             'peak_decel_mps2' => Out::number('hardest slowing of the plan'),
             'signal_rule_m' => Out::number('where the practice’s rule of thumb puts the signal', nullable: true),
             'direction' => Out::text('how the instructor asks for it'),
-            'point_of_no_return_m' => Out::number('under lights: nearer than this one goes on even if they change; null where that is no question', nullable: true),
+            'point_of_no_return_m' => Out::number(
+                'under lights: nearer than this one goes on even if they change; null where that is no question', nullable: true,
+            ),
             'creep' => Out::maybe(Out::object([
                 'from_m' => $metres('the line'), 'to_m' => $metres('where the view opens, negative beyond it'), 'time_s' => Out::number('it takes'),
             ]), 'past the line to where the view opens'),

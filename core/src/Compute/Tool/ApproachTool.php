@@ -124,7 +124,8 @@ final class ApproachTool implements AnswersInShapes, ReadsAScene
             ThenField::check($input);
 
             return new Answer(
-                $approach->pack->code(), $approach->pack->version(), NotPlannedPresenter::body($approach, $not), ApproachReader::defaults($input, $approach), [],
+                $approach->pack->code(), $approach->pack->version(), NotPlannedPresenter::body($approach, $not),
+                ApproachReader::defaults($input, $approach), [],
             );
         }
         $plan = ApproachPlanner::plan($approach);

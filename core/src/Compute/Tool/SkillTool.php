@@ -125,7 +125,8 @@ final class SkillTool implements Tool
                 'evidence' => Out::integer('marks it rests on'),
             ]), 'most first'),
             'faults' => Out::list(Out::object([
-                'routine' => $routine, 'step' => $step, 'fault' => Out::text('its code'), 'side' => Out::choice(Side::class, 'of the way driven', nullable: true),
+                'routine' => $routine, 'step' => $step, 'fault' => Out::text('its code'),
+                'side' => Out::choice(Side::class, 'of the way driven', nullable: true),
                 'count' => Out::integer('rounds in which it was seen'), 'rounds' => Out::integer('of so many in which the step was marked'),
                 'last' => Out::text('when it was last seen'), 'worst_effect' => Out::choice(Effect::class, 'on others', nullable: true),
             ]), 'kinds of fault, most often seen first'),

@@ -17,10 +17,10 @@ export function ThenFields({ value, onChange }: Props) {
     // One alone is said as one.
     const say = (next: Then[]) => onChange(next.length > 1 ? next : next[0]);
     const change = (i: number, part: Partial<Then>) => say(row.map((one, n) => (n === i ? { ...one, ...part } : one)));
-    const choose = (i: number, routine: string) => {
-        if (routine === '') say(row.filter((_, n) => n !== i));
-        else if (i < row.length) change(i, { routine: routine as RoutineCode });
-        else say([...row, { routine: routine as RoutineCode, distance_m: row[i - 1]?.distance_m ?? 60 }]);
+    const choose = (i: number, chosen: string) => {
+        if (chosen === '') say(row.filter((_, n) => n !== i));
+        else if (i < row.length) change(i, { routine: chosen as RoutineCode });
+        else say([...row, { routine: chosen as RoutineCode, distance_m: row[i - 1]?.distance_m ?? 60 }]);
     };
     return (
         <>

@@ -112,8 +112,7 @@ export function useDrive(lesson: Lesson) {
             })),
         outOfOrder: (which: Step) => toStep(which, (mark) => ({ out_of_order: !mark?.out_of_order })),
         /** Which kind of fault it was; the same once more says that it was none. Beside no outcome yet, it was missed. */
-        fault: (which: Step, fault: Fault) =>
-            toStep(which, (mark) => ({ outcome: mark?.outcome ?? 'missed', fault: mark?.fault === fault ? null : fault })),
+        fault: (which: Step, fault: Fault) => toStep(which, (mark) => ({ outcome: mark?.outcome ?? 'missed', fault: mark?.fault === fault ? null : fault })),
         /** What it did to others. Where we stepped in, that is how it was done, too. */
         effect: (which: Step, effect: Effect) =>
             toStep(which, (mark) => {
