@@ -58,9 +58,10 @@ final class ApproachMotion
     private static function inTwo(
         float $approachSpeed, float $lineSpeed, Slowing $slowing, float $easingOffS, float $gentleS, float $crawlS, Halfway $halfway,
     ): Profile {
-        $mps = max($lineSpeed, min($approachSpeed, $halfway->mps));
         $crawlS = $lineSpeed > 0.0 ? min($crawlS, $halfway->metres / $lineSpeed) : 0.0;
         $left = max(0.01, $halfway->metres - $lineSpeed * $crawlS);
+        // Never so fast there that what follows would be braked harder than the road bears.
+        $mps = max($lineSpeed, min($approachSpeed, $halfway->mps, sqrt($lineSpeed ** 2 + 2.0 * $slowing->firmMps2 * $left)));
         $needed = ($mps ** 2 - $lineSpeed ** 2) / (2.0 * $left);
         $last = $mps - $lineSpeed < 1e-9 ? [] : [Segment::slowing(Phase::Gentle, $mps, $lineSpeed, max($slowing->gentleMps2, $needed))];
         $held = $left - ($last === [] ? 0.0 : $last[0]->metres);

@@ -247,3 +247,13 @@ Scenes::show('a stop for red with somebody close behind shows the brake light ea
         expect($gentle['from_m'] - $gentle['to_m'])->toBeGreaterThan(5.0)->and($gentle['decel_mps2'])->toBeLessThan(1.1);
     }
 });
+
+Scenes::show('on ice a path right before the line is come to so slowly that the stop behind it asks no more of the tyres than any other', function (): void {
+    foreach (['dry', 'wet', 'ice'] as $surface) {
+        foreach ([1.0, 2.0, 5.0, 12.0] as $path) {
+            $with = onTheWay(['path_before_m' => $path, 'control' => 'stop', 'surface' => $surface, 'speed_mph' => 15]);
+            $without = onTheWay(['control' => 'stop', 'surface' => $surface, 'speed_mph' => 15]);
+            expect($with['peak_decel_mps2'])->toBeLessThanOrEqual($without['peak_decel_mps2'] + 0.001, "{$surface} {$path} m");
+        }
+    }
+});
