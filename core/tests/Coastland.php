@@ -232,6 +232,11 @@ final readonly class Coastland implements RulePack
         return false;
     }
 
+    public function wheelTaught(Flank $towards): array
+    {
+        return [0.4, 0.9];
+    }
+
     public function looksOverTheShoulderBeforeTurns(): bool
     {
         return false;

@@ -242,6 +242,11 @@ final readonly class MirroredBritain implements RulePack
         return $this->britain->numberRuleIsLeast();
     }
 
+    public function wheelTaught(Flank $towards): array
+    {
+        return $this->britain->wheelTaught($towards);
+    }
+
     public function looksOverTheShoulderBeforeTurns(): bool
     {
         return $this->britain->looksOverTheShoulderBeforeTurns();

@@ -88,6 +88,12 @@ trait KeepsLeft
         return false;
     }
 
+    public function wheelTaught(Flank $towards): array
+    {
+        // Half to three quarters, off a main road to either side.
+        return [0.5, 0.75];
+    }
+
     public function looksOverTheShoulderBeforeTurns(): bool
     {
         return false;

@@ -164,6 +164,12 @@ final readonly class NorthAmerica implements RulePack
         return Flank::Off;
     }
 
+    public function wheelTaught(Flank $towards): array
+    {
+        // Nearly one turn round the near corner, about three quarters round the far one.
+        return $towards === Flank::Near ? [0.85, 1.0] : [0.65, 0.85];
+    }
+
     public function looksOverTheShoulderBeforeTurns(): bool
     {
         return true;

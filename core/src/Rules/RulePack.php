@@ -104,6 +104,9 @@ interface RulePack
     /** In which lane one ends who turns across, where several lead away and nothing is painted: the nearside one, or that nearest the middle. */
     public function turnsAcrossInto(): Flank;
 
+    /** @return array{float, float} turns of the hand wheel that are taught for a right-angle corner towards this side, least and most (common practice) */
+    public function wheelTaught(Flank $towards): array;
+
     /** Whether a turn asks for a look over the shoulder as well as the mirrors, for cycles beside us. */
     public function looksOverTheShoulderBeforeTurns(): bool;
 

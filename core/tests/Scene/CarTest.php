@@ -2,12 +2,14 @@
 
 declare(strict_types=1);
 
+use NobleTurn\Core\Compute\Tool\RoutineFacts;
 use NobleTurn\Core\Routine\Card;
 use NobleTurn\Core\Routine\Catalogue\Catalogue;
 use NobleTurn\Core\Rules\Practice;
 use NobleTurn\Core\Rules\RulePacks;
 use NobleTurn\Core\Tests\Ask;
 use NobleTurn\Core\Tests\Scenes;
+use NobleTurn\Core\Trade\RoutineCode;
 
 /** @return list<string> every sentence of a card that somebody is shown */
 function sentencesOf(Card $card): array
@@ -74,4 +76,24 @@ Scenes::show('the longest articulated lorry that is allowed turns between its ci
         ]);
         expect($turn(false)['outer_radius_max_m'])->toBeLessThanOrEqual(12.5)->and($turn(false)['inner_radius_min_m'])->toBeGreaterThanOrEqual(5.3)
             ->and($turn(true)['outer_radius_max_m'])->toBeGreaterThan($turn(false)['outer_radius_max_m']);
+    });
+
+Scenes::show('how much wheel a right-angle corner takes is held against what is taught there: half to three quarters where traffic keeps left; where it keeps '
+    .'right nearly a whole turn at the near corner and about three quarters at the far one', function (): void {
+        $corner = static fn (string $pack, string $corner, float $kerb): array => Ask::tool('steering', [
+            'pack' => $pack, 'corner' => $corner, 'wheelbase_m' => 2.6, 'steering_ratio' => 15.5, 'kerb_radius_m' => $kerb,
+        ]);
+        expect($corner('na', 'near', 5)['turns'])->toBeGreaterThan(0.9)->toBeLessThan(1.0)->and($corner('na', 'near', 5)['agrees_with_taught'])->toBeTrue()
+            ->and($corner('na', 'far', 7)['turns'])->toBeGreaterThan(0.7)->toBeLessThan(0.8)->and($corner('na', 'far', 7)['agrees_with_taught'])->toBeTrue()
+            ->and($corner('na', 'near', 9)['agrees_with_taught'])->toBeFalse()->and($corner('gb', 'near', 9)['agrees_with_taught'])->toBeTrue()
+            ->and($corner('gb', 'near', 5)['agrees_with_taught'])->toBeFalse();
+        // The page that a card leads to begins where that is taught.
+        foreach (['gb', 'ie', 'na'] as $code) {
+            $pack = RulePacks::byCode($code);
+            foreach (['turn-left', 'turn-right'] as $routine) {
+                $pages = RoutineFacts::bench(RoutineCode::from($routine), $pack);
+                $with = array_column($pages, 'with', 'page')['steering'];
+                expect($corner($code, (string) $with['corner'], (float) $with['kerb'])['agrees_with_taught'])->toBeTrue("{$code} {$routine}");
+            }
+        }
     });

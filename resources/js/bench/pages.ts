@@ -70,7 +70,7 @@ export const PAGES = {
     engine: page('Gears', 'What the revs do, and what each gear can still pull', ({ speed_unit: unit }) =>
         flat({ vehicle: CAR, speed: usual(30, unit), slope: 0, from: 3, to: 2, upTo: usual(50, unit) }),
     ),
-    steering: page('Steering', 'A right-angle corner along the {kerb}', () => flat({ vehicle: CAR, kerb: 6, gap: 0.5, lane: 3.65 })),
+    steering: page('Steering', 'A right-angle corner along the {kerb}', () => flat({ vehicle: CAR, corner: 'near', kerb: 8, gap: 0.5, lane: 3.65 })),
     reverse: page('Reversing', 'At a slow walking pace', () => flat({ exercise: 'pull-up-right-reverse', vehicle: CAR, angle: 2, gap: 0.3, slope: 0 })),
     'swept-path': page('Long vehicle', 'Where every wheel goes, and what is left at the {kerb}s', () =>
         flat({

@@ -14,6 +14,8 @@ use NobleTurn\Core\Rules\Flank;
 use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Trade\RoutineCode as R;
 use NobleTurn\Core\Trade\Side;
+use NobleTurn\Core\Vehicle\Corner;
+use NobleTurn\Core\Vehicle\DemoVehicles;
 
 /** What is true of a routine under a pack and asked for wherever it is shown: nobody needs to read it out of its name. */
 final class RoutineFacts
@@ -23,10 +25,8 @@ final class RoutineFacts
         'control', 'exit', 'light', 'turn_radius_m', 'junction', 'road_met', 'sight_left_m', 'sight_right_m', 'view_beyond_m', 'cycle_box_m',
     ];
 
-    /** Wheels and kerbs of the steering page for a turn on the kerb's side and across, m (assumed). */
-    private const KERB_NEAR_M = 6;
-
-    private const KERB_ACROSS_M = 8;
+    /** Kerbs the steering page begins with, from tight to wide, m (assumed). */
+    private const KERBS_M = [5, 6, 7, 8, 9, 10];
 
     /** The side the way goes to, or the car; null where it keeps its place. */
     public static function side(R $routine, RulePack $pack, WayOut $exit = WayOut::Ahead): ?Side
@@ -106,7 +106,8 @@ final class RoutineFacts
     {
         $page = static fn (string $words, string $page, array $with = []): array => ['words' => $words, 'page' => $page, 'with' => $with];
         $manoeuvre = self::manoeuvre($routine, $pack);
-        $wheel = $page('How much wheel?', 'steering', ['kerb' => self::isAcross($routine, $pack) ? self::KERB_ACROSS_M : self::KERB_NEAR_M]);
+        $across = self::isAcross($routine, $pack);
+        $wheel = $page('How much wheel?', 'steering', ['kerb' => self::kerb($pack, $across), 'corner' => $across ? 'far' : 'near']);
 
         return match ($routine) {
             R::EmergeLeft, R::EmergeRight, R::Cross => [$page('Is the gap long enough?', 'gap', ['manoeuvre' => $manoeuvre->value ?? ''])],
@@ -130,5 +131,20 @@ final class RoutineFacts
     private static function isAcross(R $routine, RulePack $pack): bool
     {
         return self::side($routine, $pack) === Flank::Off->side($pack);
+    }
+
+    /** The tightest kerb of those round which the demo car is steered as it is taught there, m. */
+    private static function kerb(RulePack $pack, bool $across): int
+    {
+        $chassis = DemoVehicles::byId('small-petrol-hatch')->chassis;
+        [$least, $most] = $pack->wheelTaught($across ? Flank::Off : Flank::Near);
+        foreach (self::KERBS_M as $metres) {
+            $turns = Corner::alongKerb($chassis, (float) $metres, SteeringTool::KERB_GAP_M, M_PI / 2.0, null)->turns();
+            if ($turns >= $least && $turns <= $most) {
+                return $metres;
+            }
+        }
+
+        return self::KERBS_M[0];
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace NobleTurn\Core\Compute\Tool;
 
 use NobleTurn\Core\Compute\Answer;
+use NobleTurn\Core\Compute\Field\ChoiceField;
 use NobleTurn\Core\Compute\Field\NumberField;
 use NobleTurn\Core\Compute\Field\QuantityField;
 use NobleTurn\Core\Compute\Kind;
@@ -17,6 +18,7 @@ use NobleTurn\Core\Fault\BadInput;
 use NobleTurn\Core\Plan\Warning;
 use NobleTurn\Core\Routine\Wording;
 use NobleTurn\Core\Rules\Assumption;
+use NobleTurn\Core\Rules\Flank;
 use NobleTurn\Core\Rules\Source;
 use NobleTurn\Core\Vehicle\Chassis;
 use NobleTurn\Core\Vehicle\Corner;
@@ -26,8 +28,8 @@ final class SteeringTool implements Tool
 {
     use QuickAnswer;
 
-    /** "Half to three quarters of a turn" for a right-angle corner on the kerb's side (common practice). */
-    private const TAUGHT = [0.5, 0.75];
+    /** Inner rear wheel to the kerb (assumed), m. */
+    public const KERB_GAP_M = 0.5;
 
     public function name(): string
     {
@@ -52,6 +54,7 @@ final class SteeringTool implements Tool
             new QuantityField('lane_width', 'of the lane followed round the corner, kerb to its outer edge', Kind::Distance, 2.0, 20.0),
             new NumberField('angle_deg', 'how far the road turns; default 90', 5.0, 270.0),
             new QuantityField('speed', 'default the comfortable one', Kind::Speed, 0.3, 30.0),
+            new ChoiceField('corner', 'of the crossroads: on our own side, or across; default near', ['near', 'far']),
         );
     }
 
@@ -64,7 +67,7 @@ final class SteeringTool implements Tool
             'road_wheel_deg' => Out::number('angle of the front wheels'),
             'hand_wheel_deg' => Out::number('angle of the hand wheel'),
             'turns' => Out::number('the same in turns'),
-            'taught_turns' => Out::list(['type' => 'number'], 'what is taught for a right-angle corner on the kerb’s side'),
+            'taught_turns' => Out::list(['type' => 'number'], 'what is taught for that corner where it is a right angle'),
             'taught_radius_m' => Out::list(['type' => 'number'], 'the radii those turns would give'),
             'agrees_with_taught' => Out::flag('whether the turns lie between the taught ones'),
             ...CommonFields::headlineSpeedSchema('comfortable_speed', 'v^2 / r at 2.5 m/s2'),
@@ -89,8 +92,9 @@ final class SteeringTool implements Tool
         $kerbCentre = $corner->kerbGapMetres === null ? null : $corner->radiusMetres - $chassis->trackMetres / 2.0 - $corner->kerbGapMetres;
         $outer = $lane === null || $kerbCentre === null ? null : $kerbCentre + $lane - $chassis->outerRadiusMetres($corner->radiusMetres);
         $degrees = 180.0 / M_PI;
+        $usual = $pack->wheelTaught($input->text('corner') === 'far' ? Flank::Off : Flank::Near);
         $taught = array_map(static fn (float $turn): float => round($chassis->wheelbaseMetres / tan($turn * 2.0 * M_PI / $chassis->steeringRatio), 2),
-            self::TAUGHT);
+            $usual);
         $asked = $input->speed('speed')?->inMetresPerSecond();
 
         return new Answer($pack->code(), $pack->version(), [
@@ -100,9 +104,9 @@ final class SteeringTool implements Tool
             'road_wheel_deg' => round($chassis->roadWheelRadians($corner->radiusMetres) * $degrees, 2),
             'hand_wheel_deg' => round($chassis->handWheelRadians($corner->radiusMetres) * $degrees, 1),
             'turns' => round($turns, 3),
-            'taught_turns' => self::TAUGHT,
+            'taught_turns' => $usual,
             'taught_radius_m' => $taught,
-            'agrees_with_taught' => $turns >= self::TAUGHT[0] - 0.005 && $turns <= self::TAUGHT[1] + 0.005,
+            'agrees_with_taught' => $turns >= $usual[0] - 0.005 && $turns <= $usual[1] + 0.005,
             ...CommonFields::headlineSpeed('comfortable_speed', $corner->comfortableMps(), $pack),
             'speed_mps' => round($corner->speedMps, 3),
             'inner_clearance_m' => $corner->kerbGapMetres === null ? null : round($corner->kerbGapMetres, 3),
@@ -179,7 +183,7 @@ final class SteeringTool implements Tool
             throw BadInput::field('kerb_radius_m', 'must not be given beside a radius.');
         }
         if ($kerb !== null) {
-            return Corner::alongKerb($chassis, $kerb, $input->distance('kerb_gap')?->inMetres() ?? 0.5, $angle, $speed);
+            return Corner::alongKerb($chassis, $kerb, $input->distance('kerb_gap')?->inMetres() ?? self::KERB_GAP_M, $angle, $speed);
         }
 
         return Corner::of($chassis, $radius ?? throw BadInput::field('radius_m', 'is missing (or kerb_radius_m).'), $angle, $speed);

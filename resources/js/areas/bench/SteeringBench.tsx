@@ -1,5 +1,6 @@
 import type { SteeringAnswer, SteeringAsked } from '@/api/types';
 import { useCompute } from '@/compute/useCompute';
+import { Field } from '@/ui/Field';
 import { Slider } from '@/ui/Slider';
 import { useVehicle, VehicleChoice } from '@/vehicles/VehicleChoice';
 import { Big, BenchPage } from './BenchPage';
@@ -17,6 +18,7 @@ export function SteeringBench() {
         kerb_radius_m: state.kerb,
         kerb_gap_m: state.gap,
         lane_width_m: state.lane,
+        corner: state.corner as NonNullable<SteeringAsked['corner']>,
     };
     const { data, error } = useCompute('steering', inputs);
     const speed = speedWords(data?.comfortable_speed_mps ?? 0, rules.speed_unit);
@@ -28,6 +30,12 @@ export function SteeringBench() {
             controls={
                 <>
                     <VehicleChoice value={state.vehicle} onChange={(vehicle) => set({ vehicle })} />
+                    <Field label="Corner">
+                        <select value={state.corner} onChange={(event) => set({ corner: event.target.value })}>
+                            <option value="near">On our side</option>
+                            <option value="far">Across</option>
+                        </select>
+                    </Field>
                     <Slider
                         label={say('{Kerb} radius')}
                         value={state.kerb}
@@ -70,7 +78,7 @@ export function SteeringBench() {
                             </dl>
                         </div>
                         <p className={data.agrees_with_taught ? '' : 'border-ink border-l-4 pl-3 font-semibold'}>
-                            Taught: half to three quarters of a turn.{' '}
+                            Taught there: {data.taught_turns.map((turns) => turns.toFixed(2)).join(' to ')} of a turn.{' '}
                             {data.agrees_with_taught ? 'Here that fits.' : `This corner asks ${data.turns.toFixed(2)}.`}
                         </p>
                         <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
