@@ -28,7 +28,7 @@ export function WhatWasWrong({ step, mark, routine, onFault, onEffect, onDone }:
         >
             <div className="flex items-center justify-between gap-2">
                 <h2 className="text-lg">{name}: what was wrong?</h2>
-                <button type="button" className="key min-h-12 !px-3" aria-label="Nothing more to say" onClick={onDone}>
+                <button type="button" className="key min-h-12 min-w-12 !px-3" aria-label="Nothing more to say" onClick={onDone}>
                     ✕
                 </button>
             </div>
