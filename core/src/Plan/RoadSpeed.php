@@ -7,7 +7,6 @@ namespace NobleTurn\Core\Plan;
 use NobleTurn\Core\Judgement\Stopping;
 use NobleTurn\Core\Judgement\StoppingModel;
 use NobleTurn\Core\Place\Curve;
-use NobleTurn\Core\Quantity\Speed;
 use NobleTurn\Core\Trade\Surface;
 use NobleTurn\Core\Vehicle\Corner;
 
@@ -18,8 +17,6 @@ final class RoadSpeed
     private const BETWEEN_M = 0.5;
 
     private const SLOWEST_MPS = 1.5;
-
-    private const FASTEST_MPS = 60.0;
 
     /**
      * From this speed one can stop within what is seen, in half of it where the road is too narrow for two; by the stopping
@@ -34,16 +31,12 @@ final class RoadSpeed
             return INF;
         }
         $metres = self::isForOne($approach) ? $seen / 2.0 : $seen;
-        $stops = static fn (float $mps): bool => (Stopping::from(
-            Speed::ofMetresPerSecond($mps), StoppingModel::highwayCode(), $approach->surface, $approach->gradient,
-        )->totalMetres() ?? INF) <= $metres;
-        [$low, $high] = [self::SLOWEST_MPS, self::FASTEST_MPS];
-        for ($i = 0; $i < 30; $i++) {
-            $middle = ($low + $high) / 2.0;
-            $stops($middle) ? $low = $middle : $high = $middle;
-        }
+        $model = StoppingModel::highwayCode();
+        $a = Stopping::from($approach->speed, $model, $approach->surface, $approach->gradient)->decelerationMps2;
+        $t = $model->reactionSeconds;
 
-        return $low;
+        // v t + v^2 / (2 a) = s, solved for v; where the hill outdoes the brakes nothing stops within anything.
+        return $a <= 0.0 ? self::SLOWEST_MPS : max(self::SLOWEST_MPS, sqrt(($a * $t) ** 2 + 2.0 * $a * $metres) - $a * $t);
     }
 
     /** v = sqrt(a r), at a sideways acceleration that is comfortable on this surface; m/s. */

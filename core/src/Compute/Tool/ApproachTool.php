@@ -129,13 +129,14 @@ final class ApproachTool implements AnswersInShapes, ReadsAScene
             );
         }
         $plan = ApproachPlanner::plan($approach);
-        $further = ThenField::furtherParts($input, $plan);
+        $row = ThenField::row($input, $plan);
+        $further = ThenField::furtherParts($plan, $row);
         $plan = $further === 0 ? $plan : ApproachPlanner::plan($approach, $further);
 
         return new Answer(
             $plan->approach->pack->code(),
             $plan->approach->pack->version(),
-            ThenField::answer($input, $plan) + ApproachPresenter::body($plan),
+            ThenField::answer($input, $plan, $row) + ApproachPresenter::body($plan),
             [...$plan->assumptions, ...ApproachReader::defaults($input, $plan->approach)],
             $plan->warnings,
         );

@@ -61,15 +61,25 @@ final class ThenField
         self::seconds($input);
     }
 
-    /** @return array{}|array{then: array<string, mixed>|list<array<string, mixed>>, say_at_m?: float} what a row of hazards adds to the plan of the first */
-    public static function answer(Values $input, ApproachPlan $first): array
+    /** @return list<Chained> the hazards behind the first, each after the one before */
+    public static function row(Values $input, ApproachPlan $first): array
     {
-        $found = [];
+        $row = [];
         $before = $first;
         foreach (self::seconds($input) as [$second, $distance]) {
-            $found[] = $chained = Chained::after($before, $second, $distance);
+            $row[] = $chained = Chained::after($before, $second, $distance);
             $before = $chained->plan;
         }
+
+        return $row;
+    }
+
+    /**
+     * @param  list<Chained>  $found
+     * @return array{}|array{then: array<string, mixed>|list<array<string, mixed>>} what a row of hazards adds to the plan of the first
+     */
+    public static function answer(Values $input, ApproachPlan $first, array $found): array
+    {
         if ($found === []) {
             return [];
         }
@@ -91,18 +101,21 @@ final class ThenField
         return ['then' => $input->object('then') === null ? $answers : $answers[0]];
     }
 
-    /** How many further parts the direction of the first has: those that have to be said with it. */
-    public static function furtherParts(Values $input, ApproachPlan $first): int
+    /**
+     * How many further parts the direction of the first has: those that have to be said with it.
+     *
+     * @param  list<Chained>  $row
+     */
+    public static function furtherParts(ApproachPlan $first, array $row): int
     {
-        $before = $first;
+        $before = $first->approach;
         $parts = 0;
-        foreach (self::seconds($input) as [$second, $distance]) {
-            $chained = Chained::after($before, $second, $distance);
+        foreach ($row as $chained) {
             if (! $chained->sayTogether) {
                 break;
             }
-            $parts += self::said($second) === self::said($before->approach) ? 0 : 1;
-            $before = $chained->plan;
+            $parts += self::said($chained->plan->approach) === self::said($before) ? 0 : 1;
+            $before = $chained->plan->approach;
         }
 
         return $parts;

@@ -3,12 +3,12 @@ import { standing } from '@/queue/standing';
 import { useRoutineName, useRules } from '@/rules/rules';
 import { STEP_WORDS } from '@/strip/words';
 
-const WEIGHT: Record<Effect, number> = { nobody: 0, potential: 1, affected: 2, intervened: 3 };
-
 /** What was seen to be wrong in this lesson: each kind with how often, and the worst it did to others. */
 export function FaultsSeen({ rounds }: { rounds: Round[] }) {
     const rules = useRules();
     const name = useRoutineName();
+    // In the core's order, the worst last.
+    const weight = (effect: Effect) => Object.keys(rules.effects).indexOf(effect);
     const seen = new Map<string, { routine: Round['routine']; step: (typeof STEPS)[number]; fault: Fault; count: number; worst: Effect | null }>();
     for (const round of rounds) {
         const { steps } = standing(round.marks);
@@ -17,7 +17,7 @@ export function FaultsSeen({ rounds }: { rounds: Round[] }) {
             if (!mark?.fault) continue;
             const key = `${round.routine} ${step} ${mark.fault}`;
             const known = seen.get(key) ?? { routine: round.routine, step, fault: mark.fault, count: 0, worst: null };
-            const worse = mark.effect && (known.worst === null || WEIGHT[mark.effect] > WEIGHT[known.worst]) ? mark.effect : known.worst;
+            const worse = mark.effect && (known.worst === null || weight(mark.effect) > weight(known.worst)) ? mark.effect : known.worst;
             seen.set(key, { ...known, count: known.count + 1, worst: worse });
         }
     }

@@ -11,8 +11,6 @@ interface Props {
     onDone: () => void;
 }
 
-const EFFECTS = ['nobody', 'potential', 'affected', 'intervened'] as const satisfies Effect[];
-
 /** One press more: which kind of fault it was, the likeliest of this routine first, and what it did to others. */
 export function WhatWasWrong({ step, mark, routine, onFault, onEffect, onDone }: Props) {
     const rules = useRules();
@@ -47,7 +45,7 @@ export function WhatWasWrong({ step, mark, routine, onFault, onEffect, onDone }:
             </div>
             <p className="text-sm font-semibold">Others</p>
             <div role="group" aria-label="Others" className="grid grid-cols-4 gap-1 xl:grid-cols-2 xl:gap-2">
-                {EFFECTS.map((effect) => (
+                {(Object.keys(rules.effects) as Effect[]).map((effect) => (
                     <button
                         key={effect}
                         type="button"
