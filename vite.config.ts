@@ -9,5 +9,6 @@ export default defineConfig({
     resolve: { alias: { '@': '/resources/js' } },
     // Scripts and fonts stay files of their own: the content policy forbids anything inline.
     build: { assetsInlineLimit: 0, modulePreload: { polyfill: false } },
-    test: { environment: 'jsdom', include: ['resources/js/**/*.test.{ts,tsx}'] },
+    // A time limit finds what hangs; how fast a machine is, bin/bench measures.
+    test: { environment: 'jsdom', include: ['resources/js/**/*.test.{ts,tsx}'], testTimeout: 60_000 },
 });

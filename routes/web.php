@@ -13,6 +13,7 @@ use App\Http\Controllers\PlaceController;
 use App\Http\Controllers\PlannedItemController;
 use App\Http\Controllers\PrivacyController;
 use App\Http\Controllers\PromiseController;
+use App\Http\Controllers\RemedyController;
 use App\Http\Controllers\RoutineController;
 use App\Http\Controllers\RulesController;
 use App\Http\Controllers\SchoolController;
@@ -79,6 +80,10 @@ Route::prefix('api')->group(function (): void {
             Route::patch('items/{item}', [PlannedItemController::class, 'update']);
             Route::delete('items/{item}', [PlannedItemController::class, 'destroy']);
             Route::post('items/{item}/restore', [PlannedItemController::class, 'restore'])->whereUuid('item');
+            Route::post('lessons/{lesson}/remedies', [RemedyController::class, 'store']);
+            Route::delete('remedies/{remedy}', [RemedyController::class, 'destroy']);
+            Route::post('remedies/{remedy}/restore', [RemedyController::class, 'restore'])->whereUuid('remedy');
+            Route::get('remedies/helped/{step}', [RemedyController::class, 'helped']);
             Route::post('lessons/{lesson}/promises', [PromiseController::class, 'store']);
             Route::patch('promises/{promise}', [PromiseController::class, 'update']);
             Route::delete('promises/{promise}', [PromiseController::class, 'destroy']);
@@ -91,6 +96,7 @@ Route::prefix('api')->group(function (): void {
             Route::get('learners/{learner}', [LearnerController::class, 'show']);
             Route::get('learners/{learner}/needs', [LearnerController::class, 'needs']);
             Route::get('learners/{learner}/skill', [SkillController::class, 'show']);
+            Route::get('learners/{learner}/habits', [SkillController::class, 'habits']);
             Route::get('learners/{learner}/marks', [SkillController::class, 'marks']);
             Route::get('learners/{learner}/skill/{routine}/{step}', [SkillController::class, 'cell']);
             Route::get('archived', [ChangeController::class, 'archived']);

@@ -9,6 +9,7 @@ use App\Models\Overruling;
 use App\Models\Place;
 use App\Models\PlannedItem;
 use App\Models\Promise;
+use App\Models\Remedy;
 use App\Models\School;
 use App\Models\User;
 use App\Models\Vehicle;
@@ -113,6 +114,10 @@ abstract class FeatureTestCase extends TestCase
             $lesson = $at['lesson'];
             $at['item'] = PlannedItem::query()->create(['lesson_id' => $lesson->id, 'place_id' => $at['place']->id, 'ordinal' => 1, 'minutes' => 10]);
             $at['promise'] = Promise::query()->create(['lesson_id' => $lesson->id, 'learner_id' => $lesson->learner_id, 'kind' => 'homework', 'text' => 'x']);
+            $at['remedy'] = Remedy::query()->create([
+                'learner_id' => $lesson->learner_id, 'lesson_id' => $lesson->id, 'routine' => 'emerge-right', 'step' => 'look', 'what' => 'remedy',
+                'user_id' => $owner->id,
+            ]);
             $at['overruling'] = Overruling::query()->create([
                 'learner_id' => $lesson->learner_id, 'user_id' => $owner->id, 'routine' => 'emerge-right', 'step' => 'look', 'level' => 'mostly',
                 'reason' => 'x',

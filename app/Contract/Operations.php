@@ -79,6 +79,12 @@ final class Operations
             'PATCH items/{item}' => Operation::writes('Gives a place its minutes', Taken::itemMinutes(), 'LessonItem'),
             'DELETE items/{item}' => Operation::writes('Takes a place off the plan', [], null),
             'POST items/{item}/restore' => Operation::writes('Puts it back', [], 'LessonItem'),
+            'POST lessons/{lesson}/remedies' => Operation::writes('Notes that a remedy or drill was given', Taken::remedy(), 'Remedy', 201),
+            'DELETE remedies/{remedy}' => Operation::writes('It was not given after all', [], null),
+            'POST remedies/{remedy}/restore' => Operation::writes('Puts it back', [], 'Remedy'),
+            'GET remedies/helped/{step}' => Operation::reads(
+                'Whether what helps a step and kind of fault did, over the school’s learners', 'Helped', Taken::helped(),
+            ),
             'POST lessons/{lesson}/promises' => Operation::writes('Notes a promise or homework', Taken::promise(), 'Promised', 201),
             'PATCH promises/{promise}' => Operation::writes('Says whether it was kept', Taken::promiseKept(), 'Promised'),
             'DELETE promises/{promise}' => Operation::writes('Takes it away', [], null),
@@ -97,6 +103,7 @@ final class Operations
             'PUT learners/{learner}' => Operation::writes('Changes a learner’s facts', Taken::learner(), 'LearnerFacts'),
             'DELETE learners/{learner}' => Operation::writes('Archives a learner', [], null),
             'POST learners/{learner}/restore' => Operation::writes('Brings a learner back', [], 'LearnerFacts'),
+            'GET learners/{learner}/habits' => Operation::reads('What the key counted: habits by lesson, gaps at junctions', 'Habits'),
             'GET learners/{learner}/needs' => Operation::reads('Routines in the order in which the record asks for them', Shapes::listOf('RoutineNeed')),
             'GET learners/{learner}/skill' => Operation::reads('What the marks say today', 'Skill'),
             'GET learners/{learner}/marks' => Operation::reads(

@@ -9,6 +9,8 @@ use Illuminate\Validation\Rule;
 use Illuminate\Validation\Rules\Password;
 use NobleTurn\Core\Compute\Toolbox;
 use NobleTurn\Core\Record\Conditions;
+use NobleTurn\Core\Record\Counted;
+use NobleTurn\Core\Record\Decision;
 use NobleTurn\Core\Record\Outcome;
 use NobleTurn\Core\Record\Taught;
 use NobleTurn\Core\Routine\Faults;
@@ -17,6 +19,8 @@ use NobleTurn\Core\Rules\RulePacks;
 use NobleTurn\Core\Skill\Level;
 use NobleTurn\Core\Trade\Effect;
 use NobleTurn\Core\Trade\RoutineCode;
+use NobleTurn\Core\Trade\Side;
+use NobleTurn\Core\Trade\Stage;
 use NobleTurn\Core\Trade\Step;
 
 /** What each address takes: the rules it is checked by, from which the document of the API is made too. */
@@ -90,7 +94,7 @@ final class Taken
     {
         return [
             'learner_id' => ['required', 'uuid'], 'vehicle_id' => ['required', 'uuid'], 'starts_at' => ['required', 'date'],
-            'minutes' => ['required', 'integer', 'between:15,480'], 'aim' => ['nullable', 'string', 'max:300'],
+            'minutes' => ['required', 'numeric', 'integer', 'between:15,480'], 'aim' => ['nullable', 'string', 'max:300'],
         ];
     }
 
@@ -99,8 +103,10 @@ final class Taken
     {
         return [
             'aim' => ['sometimes', 'nullable', 'string', 'max:300'], 'starts_at' => ['sometimes', 'date'],
-            'minutes' => ['sometimes', 'integer', 'between:15,480'],
+            'minutes' => ['sometimes', 'numeric', 'integer', 'between:15,480'],
             'state' => ['sometimes', Rule::in(['planned', 'done', 'cancelled'])],
+            'aim_routine' => ['sometimes', 'nullable', Rule::enum(RoutineCode::class)],
+            'aim_step' => ['sometimes', 'nullable', Rule::enum(Step::class)],
             'went_well' => ['sometimes', 'nullable', 'string', 'max:500'], 'worked_on' => ['sometimes', 'nullable', 'string', 'max:500'],
             'self_rating' => ['sometimes', 'array:'.implode(',', array_column(Step::cases(), 'value'))],
             'self_rating.*' => [Rule::enum(Outcome::class)->except([Outcome::Intervened])],
@@ -108,15 +114,30 @@ final class Taken
     }
 
     /** @return array<string, list<mixed>> */
+    public static function remedy(): array
+    {
+        return [
+            'routine' => ['required', Rule::enum(RoutineCode::class)], 'step' => ['required', Rule::enum(Step::class)], ...self::helped(),
+            'what' => ['required', 'in:remedy,drill'],
+        ];
+    }
+
+    /** @return array<string, list<mixed>> of an address: the kind of fault, where one was seen */
+    public static function helped(): array
+    {
+        return ['fault' => ['sometimes', 'nullable', Rule::in(Faults::codes())]];
+    }
+
+    /** @return array<string, list<mixed>> */
     public static function item(): array
     {
-        return ['place_id' => ['required', 'uuid'], 'minutes' => ['sometimes', 'integer', 'between:1,240']];
+        return ['place_id' => ['required', 'uuid'], 'minutes' => ['sometimes', 'numeric', 'integer', 'between:1,240']];
     }
 
     /** @return array<string, list<mixed>> */
     public static function itemMinutes(): array
     {
-        return ['minutes' => ['required', 'integer', 'between:1,240']];
+        return ['minutes' => ['required', 'numeric', 'integer', 'between:1,240']];
     }
 
     /** @return array<string, list<mixed>> all ids of the lesson's items in their new order */
@@ -146,7 +167,12 @@ final class Taken
             'rounds' => ['present', 'array', 'max:100'],
             'rounds.*.id' => ['required', 'uuid'],
             'rounds.*.lesson_id' => ['required', 'uuid'],
-            'rounds.*.place_id' => ['required', 'uuid'],
+            'rounds.*.place_id' => ['sometimes', 'nullable', 'uuid'],
+            // A word of where, for what has no place of its own.
+            'rounds.*.elsewhere' => ['sometimes', 'nullable', 'string', 'max:120'],
+            // The moment it was told of.
+            'rounds.*.moment_id' => ['sometimes', 'nullable', 'uuid'],
+            'rounds.*.side' => ['sometimes', 'nullable', Rule::enum(Side::class)],
             'rounds.*.routine' => ['required', Rule::enum(RoutineCode::class)],
             ...self::conditions('rounds.*.conditions'),
             // What it was driven against, as the device had it: kept, whatever has become of the tool since.
@@ -159,14 +185,20 @@ final class Taken
             'marks' => ['present', 'array', 'max:500'],
             'marks.*.id' => ['required', 'uuid'],
             'marks.*.round_id' => ['required', 'uuid'],
-            'marks.*.kind' => ['required', 'in:step,held-back-rightly,taught,moment,conditions'],
+            'marks.*.kind' => ['required', 'in:step,held-back-rightly,taught,moment,conditions,place,decision,count'],
             'marks.*.step' => ['nullable', Rule::enum(Step::class)],
+            'marks.*.stage' => ['nullable', Rule::enum(Stage::class)],
+            'marks.*.decision' => ['nullable', Rule::enum(Decision::class)],
+            'marks.*.what' => ['nullable', Rule::enum(Counted::class)],
+            'marks.*.number' => ['nullable', 'numeric', 'integer', 'between:0,10000'],
+            'marks.*.seconds' => ['nullable', 'numeric', 'between:0.1,36000'],
             'marks.*.outcome' => ['nullable', Rule::enum(Outcome::class)],
             'marks.*.taught' => ['nullable', Rule::enum(Taught::class)],
             ...self::conditions('marks.*.conditions'),
             'marks.*.out_of_order' => ['sometimes', 'boolean'],
             'marks.*.fault' => ['nullable', Rule::in(Faults::codes())],
             'marks.*.effect' => ['nullable', Rule::enum(Effect::class)],
+            'marks.*.place_id' => ['nullable', 'uuid'],
             'marks.*.note' => ['nullable', 'string', 'max:300'],
             'marks.*.corrects_id' => ['nullable', 'uuid'],
             'marks.*.withdrawn' => ['sometimes', 'boolean'],
@@ -285,7 +317,7 @@ final class Taken
     /** @return array<string, list<mixed>> */
     public static function retention(): array
     {
-        $months = ['present', 'nullable', 'integer', 'between:1,240'];
+        $months = ['present', 'nullable', 'numeric', 'integer', 'between:1,240'];
 
         return ['keep_months' => $months, 'keep_minors_months' => $months];
     }

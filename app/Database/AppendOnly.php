@@ -19,16 +19,24 @@ final class AppendOnly
         }
     }
 
-    /** But for one thing: what was written to a mark by hand is taken away with the learner it may name, and nothing else of it. */
+    /** But for one thing: what was written by hand to a mark or a round is taken away with the learner it may name, and nothing else of it. */
     public static function letNotesBeBlanked(): void
+    {
+        self::letBeBlanked('marks', 'note', '(SELECT rounds.lesson_id FROM rounds WHERE rounds.id = OLD.round_id)');
+        if (Schema::hasColumn('rounds', 'elsewhere')) {
+            self::letBeBlanked('rounds', 'elsewhere', 'OLD.lesson_id');
+        }
+    }
+
+    private static function letBeBlanked(string $log, string $written, string $lesson): void
     {
         $same = implode(
             ' AND ',
-            array_map(static fn (string $column): string => "NEW.{$column} <=> OLD.{$column}", array_diff(Schema::getColumnListing('marks'), ['note'])),
+            array_map(static fn (string $column): string => "NEW.{$column} <=> OLD.{$column}", array_diff(Schema::getColumnListing($log), [$written])),
         );
-        self::refuse('marks', 'update', "IF NOT (NEW.note IS NULL AND {$same} AND EXISTS (SELECT 1 FROM rounds JOIN lessons ON lessons.id = rounds.lesson_id
+        self::refuse($log, 'update', "IF NOT (NEW.{$written} IS NULL AND {$same} AND EXISTS (SELECT 1 FROM lessons
             JOIN learners ON learners.id = lessons.learner_id
-            WHERE rounds.id = OLD.round_id AND learners.erased_at IS NOT NULL)) THEN ".self::signal('marks').'; END IF');
+            WHERE lessons.id = {$lesson} AND learners.erased_at IS NOT NULL)) THEN ".self::signal($log).'; END IF');
     }
 
     /**
@@ -42,7 +50,7 @@ final class AppendOnly
         }
         $work();
         self::protect($log);
-        if ($log === 'marks' && Schema::hasColumn('learners', 'erased_at')) {
+        if (Schema::hasColumn('learners', 'erased_at')) {
             self::letNotesBeBlanked();
         }
     }

@@ -8,10 +8,15 @@ use App\Models\Drawing;
 use App\Models\Lesson;
 use App\Models\PlannedItem;
 use App\Models\Promise;
+use App\Models\Remedy;
 use App\Models\Round;
 use App\School\ChosenRules;
 use App\School\CurrentSchool;
+use NobleTurn\Core\Record\Aim;
 use NobleTurn\Core\Record\Debrief;
+use NobleTurn\Core\Record\MarkedRound;
+use NobleTurn\Core\Trade\RoutineCode;
+use NobleTurn\Core\Trade\Step;
 
 /** The lesson as one page: what Plan, Drive and Debrief read. */
 final class LessonPage
@@ -23,14 +28,15 @@ final class LessonPage
     /** @return array<string, mixed> */
     public function of(Lesson $lesson): array
     {
-        $lesson->load(['learner', 'vehicle', 'instructor', 'items.place.drawings', 'rounds.marks', 'rounds.place', 'promises']);
+        $lesson->load(['learner', 'vehicle', 'instructor', 'items.place.drawings', 'rounds.marks.place', 'rounds.place', 'promises', 'remedies']);
         $chosen = ChosenRules::of($this->current->school(), $lesson->instructor, $lesson->learner);
         $plans = new Plans($lesson, $chosen);
+        $aim = self::aim($lesson);
+        $driven = array_filter($lesson->rounds->mapWithKeys(fn (Round $round): array => [$round->id => StandingMarks::round($round)])->all());
         $debrief = Debrief::of(
-            array_values(array_filter($lesson->rounds->map(fn (Round $round) => StandingMarks::round($round))->all())),
-            $chosen->pack(),
-            $lesson->vehicle->transmission === 'manual' && $lesson->vehicle->controls === 'standard',
+            array_values($driven), $chosen->pack(), $lesson->vehicle->transmission === 'manual' && $lesson->vehicle->controls === 'standard', $aim,
         );
+        $aimed = array_filter($driven, static fn (MarkedRound $round): bool => $round->isEvidence() && $aim?->isSaidBy($round) === true);
 
         return [
             ...Show::lessonLine($lesson),
@@ -55,9 +61,20 @@ final class LessonPage
             'promises' => $lesson->promises->map(fn (Promise $promise): array => Show::promise($promise))->values(),
             'promised_before' => Promise::query()->where('learner_id', $lesson->learner_id)->where('lesson_id', '!=', $lesson->id)->whereNull('kept_at')
                 ->latest()->get()->map(fn (Promise $promise): array => Show::promise($promise)),
-            'debrief' => $this->debrief($debrief),
+            'works_on' => $aim === null ? null : ['routine' => $aim->routine?->value, 'step' => $aim->step?->value],
+            'remedies' => $lesson->remedies->map(fn (Remedy $remedy): array => Show::remedy($remedy))->values(),
+            'debrief' => [
+                ...$this->debrief($debrief), 'aim_rounds' => array_keys($aimed),
+                'aim_clean' => count(array_filter($aimed, static fn (MarkedRound $round): bool => $aim?->isCleanIn($round) === true)),
+            ],
             'rules' => Show::rules($chosen),
         ];
+    }
+
+    private static function aim(Lesson $lesson): ?Aim
+    {
+        return $lesson->aim_routine === null && $lesson->aim_step === null ? null
+            : new Aim(RoutineCode::tryFrom((string) $lesson->aim_routine), Step::tryFrom((string) $lesson->aim_step));
     }
 
     /** @return array<string, mixed> one place on the plan, as the page shows it */
@@ -96,17 +113,18 @@ final class LessonPage
         return [
             'well' => $debrief->well?->value,
             'well_rounds' => $debrief->wellRounds,
-            'held_back_rightly' => $debrief->heldBackRightly,
+            'held_back_rightly' => $debrief->heldBackRightly, 'of_the_aim' => $debrief->ofTheAim,
             'fault' => $debrief->fault === null ? null : [
                 'routine' => $debrief->routine?->value,
                 'step' => $debrief->fault->step->value,
                 'rounds' => $debrief->faultRounds,
                 'of' => $debrief->faultOf,
-                'cause_step' => $debrief->fault->causeIn?->value,
+                'kind' => $debrief->kind, 'kind_rounds' => $debrief->kindRounds,
+                'cause_step' => $debrief->cause?->in?->value,
                 'cause_seen' => $debrief->causeSeen,
                 'usual_mistake' => $debrief->fault->usualMistake,
-                'likely_cause' => $debrief->fault->likelyCause,
-                'remedy' => $debrief->fault->remedy,
+                'likely_cause' => $debrief->cause?->cause,
+                'remedy' => $debrief->cause?->remedy,
                 'drill' => $debrief->fault->drill,
                 'source' => $debrief->fault->source()->words(),
             ],

@@ -24,7 +24,7 @@ final readonly class Plans
     {
         $routine = RoutineCode::from($place->routine);
         $tool = PlannedBy::tool($routine) ?? '';
-        $fields = Toolbox::tool($tool)->input()->properties();
+        $fields = Toolbox::input($tool)->properties();
         $shared = [
             'practice' => (object) $this->chosen->answers, 'vehicle' => $this->lesson->vehicle->forCore(),
             'learner_level' => $this->lesson->learner->level,

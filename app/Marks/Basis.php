@@ -28,7 +28,7 @@ final readonly class Basis
      */
     public function of(?array $ids, \DateTimeImmutable $now): array
     {
-        $learners = ($ids === null ? Learner::query() : Learner::withTrashed()->whereKey($ids))->get(['id', 'school_id', 'pack', 'practice']);
+        $learners = ($ids === null ? Learner::query() : Learner::withTrashed()->whereKey($ids))->get(['id', 'school_id', 'pack', 'practice', 'transmission']);
         $within = static fn ($rows, string $column) => $ids === null ? $rows : $rows->whereIn($column, $ids);
         $lessons = $within(Lesson::query(), 'learner_id')->orderBy('starts_at')->orderBy('id')->toBase()
             ->get(['id', 'learner_id', 'instructor_id', 'starts_at', 'minutes', 'state', 'self_rating'])->groupBy('learner_id');
@@ -41,13 +41,14 @@ final readonly class Basis
         $said = $within(Overruling::query(), 'learner_id')->orderBy('id')->toBase()->get([
             'id', 'learner_id', 'routine', 'step', 'level', 'withdrawn_at', 'created_at',
         ])->groupBy('learner_id');
-        $instructors = User::query()->where('school_id', $this->current->id())->get()->keyBy('id');
+        $last = $lessons->map(static fn ($of): string => $of->last()->instructor_id);
+        $instructors = User::query()->where('school_id', $this->current->id())->whereKey($last->unique()->values())->get()->keyBy('id');
         $school = $this->current->school();
         $found = [];
         foreach ($learners as $learner) {
             $taught = $lessons->get($learner->id);
             $pack = ChosenRules::of($school, $instructors->get($taught?->last()?->instructor_id), $learner)->pack();
-            $found[$learner->id] = self::hash($pack, $now, [$taught, $marks->get($learner->id), $said->get($learner->id)]);
+            $found[$learner->id] = self::hash($pack, $now, [$taught, $marks->get($learner->id), $said->get($learner->id), $learner->transmission]);
         }
 
         return $found;

@@ -12,11 +12,16 @@ final class LearnerCounts
 {
     /**
      * @param  list<MarkedRound>  $marked
-     * @return array{rounds: int, hours: array{total: float, minutes: array<string, array<string, float>>}, tallies: list<array<string, mixed>>}
+     * @return array{
+     *     rounds: int, by_lesson: array<string, int>, hours: array{total: float, minutes: array<string, array<string, float>>},
+     *     tallies: list<array<string, mixed>>,
+     * }
      */
     public static function of(Learner $learner, array $marked): array
     {
-        return ['rounds' => count($marked), 'hours' => self::hours($learner, $marked), 'tallies' => array_map(static fn (Tally $tally): array => [
+        return ['rounds' => count($marked), 'by_lesson' => array_count_values(
+            array_map(static fn (MarkedRound $round): string => $round->lesson, $marked),
+        ), 'hours' => self::hours($learner, $marked), 'tallies' => array_map(static fn (Tally $tally): array => [
             'routine' => $tally->routine->value, 'step' => $tally->step->value, 'counts' => $tally->counts, 'marked' => $tally->marked(),
             'out_of_order' => $tally->outOfOrder, 'taught' => $tally->taught,
         ], Tally::all($marked))];

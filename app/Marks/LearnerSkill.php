@@ -19,6 +19,7 @@ use NobleTurn\Core\Skill\Overruling;
 use NobleTurn\Core\Skill\Record;
 use NobleTurn\Core\Trade\RoutineCode;
 use NobleTurn\Core\Trade\Step;
+use NobleTurn\Core\Vehicle\Transmission;
 
 /**
  * What a learner's marks say today. Fitting a long record takes longer than a page may, so the answer is kept, and found again by a
@@ -46,7 +47,10 @@ final readonly class LearnerSkill
             return $kept->body;
         }
         $marked = StandingMarks::of($learner);
-        $body = SkillPresenter::body(new Record(SkillEvidence::of($learner, $marked, $pack), $pack, $now, $this->words($learner), $this->ratings($learner)))
+        $body = SkillPresenter::body(new Record(
+            SkillEvidence::of($learner, $marked, $pack), $pack, $now, $this->words($learner), $this->ratings($learner),
+            transmission: Transmission::from($learner->transmission),
+        ))
             + ['counts' => LearnerCounts::of($learner, $marked)];
         // In one go: a page and the worker may both have found it old.
         SkillAnswer::query()->upsert([[

@@ -7,6 +7,7 @@ use App\Models\Learner;
 use App\Models\Mark;
 use App\Models\Round;
 use Illuminate\Database\Eloquent\Builder;
+use NobleTurn\Core\Record\Decision;
 use NobleTurn\Core\Trade\RoutineCode;
 use NobleTurn\Core\Trade\Step;
 
@@ -14,8 +15,6 @@ use NobleTurn\Core\Trade\Step;
 final class MarksBehind
 {
     private const MOST = 60;
-
-    private const HELD_BACK = 'held-back-rightly';
 
     /**
      * @param  ?list<RoutineCode>  $routines  null for all
@@ -29,24 +28,29 @@ final class MarksBehind
             $rounds->whereIn('routine', array_map(static fn (RoutineCode $code): string => $code->value, $routines));
         }
         // Who held back rightly has looked: that press stands behind the look, unless the look was marked itself.
-        $says = $step === null || $step === Step::Look ? ['step', self::HELD_BACK] : ['step'];
-        $marks = Mark::query()->whereIn('kind', $says)->whereIn('round_id', $rounds->select('id'))->tap(StandingMarks::only(...));
-        if ($step !== null) {
-            $marks->where(static fn (Builder $of) => $of->where('step', $step->value)->orWhere('kind', self::HELD_BACK));
-        }
-        $shown = [];
-        foreach ($marks->with('round.place', 'round.marks')->orderByDesc('pressed_at')->orderByDesc('id')->lazy(self::MOST) as $mark) {
+        $held = Decision::HeldBack->value;
+        $marks = Mark::query()->whereIn('round_id', $rounds->select('id'))->tap(StandingMarks::only(...))->where(
+            static fn (Builder $of) => $of
+                ->where(static fn (Builder $steps) => $steps->where('kind', 'step')->when($step, static fn (Builder $of) => $of->where('step', $step?->value)))
+                ->when($step === null || $step === Step::Look, static fn (Builder $says) => $says->orWhere('slot', $held)),
+        );
+        $shown = $counted = [];
+        foreach ($marks->with('round.place', 'round.marks.place')->orderByDesc('pressed_at')->orderByDesc('id')->lazy(self::MOST) as $mark) {
             $standing = StandingMarks::round($mark->round);
             $noted = array_filter($standing?->conditions->noted() ?? []);
-            $heldBack = $mark->kind === self::HELD_BACK;
-            if (($condition !== null && ! in_array($condition, $noted, true)) || ($heldBack && isset($standing?->marks[Step::Look->value]))) {
+            $heldBack = $mark->slot === $held;
+            $of = $heldBack ? Step::Look : Step::from((string) $mark->step);
+            $says = $standing?->says($of);
+            // Of a step that was marked in several stages, the one it comes to.
+            $comesTo = $heldBack ? ! isset($standing?->marks[$of->value]) : $says == $mark->ofStep() && ! isset($counted["{$mark->round_id} {$of->value}"]);
+            if (($condition !== null && ! in_array($condition, $noted, true)) || ! $comesTo) {
                 continue;
             }
-            $says = $heldBack ? $standing?->says(Step::Look) : null;
+            $counted["{$mark->round_id} {$of->value}"] = true;
             $shown[] = [
-                'id' => $mark->id, 'lesson' => $mark->round->lesson_id, 'place' => $mark->round->place->name,
+                'id' => $mark->id, 'lesson' => $mark->round->lesson_id, 'place' => $mark->round->where(),
                 'at' => $mark->round->began_at->format('Y-m-d\TH:i:s\Z'),
-                'step' => $heldBack ? Step::Look->value : $mark->step, 'outcome' => $says?->outcome->value ?? $mark->outcome,
+                'step' => $of->value, 'outcome' => $says?->outcome->value ?? $mark->outcome,
                 'held_back' => $heldBack, 'out_of_order' => $mark->out_of_order, 'note' => $mark->note,
                 'taught' => $standing?->taught?->value, 'conditions' => (object) $noted,
                 'was' => self::was($mark), 'clock_ahead' => Show::isClockAhead($mark),

@@ -17,7 +17,10 @@ use NobleTurn\Core\Record\MarkLog;
 final class StandingMarks
 {
     /** At the same moment as everybody else orders ids: letter by letter. The database would turn those that are no UUIDv7 round. */
-    public const BY_ID = 'CAST(id AS CHAR)';
+    public static function id(string $table): string
+    {
+        return "CAST({$table}.id AS CHAR)";
+    }
 
     /** Narrows a query of `marks` to those that stand. */
     public static function only(Builder $marks): void
@@ -25,17 +28,8 @@ final class StandingMarks
         $marks->where('marks.withdrawn', false)->whereNotExists(static fn (Builder $later) => $later->from('marks', 'later')
             ->whereColumn('later.round_id', 'marks.round_id')->whereColumn('later.slot', 'marks.slot')
             ->where(static fn (Builder $after) => $after->whereColumn('later.pressed_at', '>', 'marks.pressed_at')
-                ->orWhere(static fn (Builder $same) => $same->whereColumn('later.pressed_at', 'marks.pressed_at')->whereRaw('CAST(later.id AS CHAR) > '
-                    .'CAST(marks.id AS CHAR)'))));
-    }
-
-    /** Narrows a query of `rounds` to those in which something happened: one that was emptied by undoing is none. */
-    public static function driven(Builder $rounds): void
-    {
-        $rounds->whereExists(static function (Builder $marks): void {
-            $marks->from('marks')->whereColumn('marks.round_id', 'rounds.id')->where('marks.kind', '!=', 'conditions');
-            self::only($marks);
-        });
+                ->orWhere(static fn (Builder $same) => $same->whereColumn('later.pressed_at', 'marks.pressed_at')
+                    ->whereRaw(self::id('later').' > '.self::id('marks')))));
     }
 
     /** A round as the core reads it; its marks must be loaded. Null where nothing that was said of it stands. */
@@ -47,17 +41,27 @@ final class StandingMarks
     /**
      * Every driven round of a learner, oldest first. Read as plain rows: a long record has thousands of marks.
      *
+     * @param  ?\Closure(Builder): mixed  $only  narrows the marks, and with them the rounds that have some; null for all
      * @return list<MarkedRound>
      */
-    public static function of(Learner $learner): array
+    public static function of(Learner $learner, ?\Closure $only = null): array
     {
-        $rounds = Round::query()->whereIn('lesson_id', $learner->lessons()->select('id'))->orderBy('began_at')->orderByRaw(self::BY_ID)
-            ->toBase()->get(['id', 'lesson_id', 'place_id', 'routine', 'conditions', 'began_at']);
+        // From the learner's lessons inwards, the school said of every table: each index begins with it.
+        $rounds = Round::query()->toBase()->join('lessons', 'lessons.id', '=', 'rounds.lesson_id')
+            ->where('lessons.school_id', $learner->school_id)->where('lessons.learner_id', $learner->id)
+            ->orderBy('rounds.began_at')->orderByRaw(self::id('rounds'))
+            ->get(['rounds.id', 'rounds.lesson_id', 'rounds.place_id', 'rounds.routine', 'rounds.conditions', 'rounds.began_at']);
+        $log = Mark::query()->toBase()->join('rounds', 'rounds.id', '=', 'marks.round_id')->join('lessons', 'lessons.id', '=', 'rounds.lesson_id')
+            ->where('rounds.school_id', $learner->school_id)->where('lessons.school_id', $learner->school_id)->where('lessons.learner_id', $learner->id)
+            ->orderBy('marks.pressed_at')->orderByRaw(self::id('marks'));
+        if ($only !== null) {
+            $log->where($only);
+        }
         /** @var array<string, list<\stdClass>> $marks */
-        $marks = Mark::query()->toBase()->whereIn('round_id', $rounds->pluck('id'))->orderBy('pressed_at')->orderByRaw(self::BY_ID)
-            ->get([
-                'round_id', 'kind', 'slot', 'step', 'outcome', 'taught', 'out_of_order', 'fault', 'effect', 'conditions', 'withdrawn',
-            ])->groupBy('round_id')->map(static fn (Collection $of): array => $of->all())->all();
+        $marks = $log->get(array_map(static fn (string $column): string => "marks.{$column}", [
+            'round_id', 'kind', 'slot', 'step', 'outcome', 'taught', 'decision', 'what', 'number', 'seconds', 'out_of_order', 'fault', 'effect',
+            'place_id', 'conditions', 'withdrawn',
+        ]))->groupBy('round_id')->map(static fn (Collection $of): array => $of->all())->all();
         $utc = new \DateTimeZone('UTC');
 
         return array_values(array_filter($rounds->map(static fn (object $round): ?MarkedRound => MarkLog::round(

@@ -29,8 +29,8 @@ final class TakeIn
     private const TRIES = 3;
 
     private const UNSAID = [
-        'step' => null, 'outcome' => null, 'taught' => null, 'conditions' => null, 'out_of_order' => false, 'fault' => null, 'effect' => null,
-        'note' => null, 'corrects_id' => null,
+        'step' => null, 'stage' => null, 'outcome' => null, 'taught' => null, 'decision' => null, 'what' => null, 'number' => null, 'seconds' => null,
+        'conditions' => null, 'out_of_order' => false, 'fault' => null, 'effect' => null, 'place_id' => null, 'note' => null, 'corrects_id' => null,
         'withdrawn' => false,
     ];
 
@@ -67,7 +67,7 @@ final class TakeIn
         $driven = Round::query()->whereKey(array_unique(array_column($marks, 'round_id')))->pluck('lesson_id')->all();
         $lessons = Lesson::query()->whereKey(
             array_unique([...array_column($rounds, 'lesson_id'), ...$driven]),
-        )->orderBy('id')->lockForUpdate()->get()->keyBy('id');
+        )->with('learner')->orderBy('id')->lockForUpdate()->get()->keyBy('id');
         $this->rounds($rounds, $lessons, $press, $now);
         $stands = $this->marks($user, $marks, $press, $now);
 
@@ -84,19 +84,21 @@ final class TakeIn
         foreach ($rounds as $said) {
             $at = self::moment($said['device_at']);
             $facts = [
-                'lesson_id' => $said['lesson_id'], 'place_id' => $said['place_id'], 'routine' => $said['routine'],
+                'lesson_id' => $said['lesson_id'], 'place_id' => $said['place_id'] ?? null, 'elsewhere' => $said['elsewhere'] ?? null,
+                'moment_id' => $said['moment_id'] ?? null, 'routine' => $said['routine'], 'side' => $said['side'] ?? null,
                 'conditions' => $said['conditions'] ?? [], 'plan' => $said['plan'] ?? null, 'device_at' => $at,
             ];
+            $lesson = $lessons->get($said['lesson_id']);
+            if ($lesson?->learner->erased_at !== null) {
+                $facts['elsewhere'] = null;
+            }
             $round = $known->get($said['id']);
             if ($round !== null) {
                 $this->sameOrRefuse('rounds', $round->id, $facts, $round->only(array_keys($facts)));
 
                 continue;
             }
-            $lesson = $lessons->get($said['lesson_id']) ?? throw ValidationException::withMessages([
-                'rounds' => 'A round belongs to no lesson of this school.',
-            ]);
-            Gate::authorize('mark', $lesson);
+            Gate::authorize('mark', $lesson ?? throw ValidationException::withMessages(['rounds' => 'A round belongs to no lesson of this school.']));
             $known[$said['id']] = Round::query()->create([
                 'id' => $said['id'], ...$facts, 'began_at' => $press->of($at->toDateTimeImmutable(), $now->toDateTimeImmutable()),
                 'server_at' => $now,
@@ -155,11 +157,21 @@ final class TakeIn
             throw ValidationException::withMessages(['marks' => 'A correction must point to a mark of the same round.']);
         }
         // A withdrawal need not repeat what it withdraws.
-        if (! ($said['withdrawn'] ?? false) && [$said['kind'], $said['step'] ?? null] !== [$mark->kind, $mark->step]) {
+        if (! ($said['withdrawn'] ?? false) && ! self::speaksOfTheSame($said, $mark)) {
             throw ValidationException::withMessages(['marks' => 'A correction must speak of the same step as the mark it corrects.']);
         }
 
         return $mark;
+    }
+
+    /** @param  array<string, mixed>  $said */
+    private static function speaksOfTheSame(array $said, Mark $mark): bool
+    {
+        // Moments and counts are many: which one it is, the correction says.
+        $many = in_array($said['kind'], ['moment', 'count'], true);
+
+        return $many ? $said['kind'] === $mark->kind
+            : $mark->slot === MarkLog::slot($said['kind'], $said['step'] ?? null, '', null, $said['stage'] ?? null, $said['decision'] ?? null);
     }
 
     /**
@@ -174,6 +186,7 @@ final class TakeIn
             ...self::UNSAID, ...array_intersect_key($said, self::UNSAID), 'round_id' => $said['round_id'], 'kind' => $said['kind'],
             'device_at' => self::moment($said['device_at']),
         ];
+        $facts['seconds'] = $facts['seconds'] === null ? null : round((float) $facts['seconds'], 2);
         if ($facts['withdrawn'] && $corrected !== null) {
             $facts = [...$facts, 'kind' => $corrected->kind, 'step' => $corrected->step];
         }
@@ -195,7 +208,7 @@ final class TakeIn
         }
         $mark = new Mark([
             'id' => $id, ...$facts, 'user_id' => $user->id, 'pressed_at' => $pressed, 'server_at' => $now,
-            'slot' => MarkLog::slot($facts['kind'], $facts['step'], $id, $corrected?->slot),
+            'slot' => MarkLog::slot($facts['kind'], $facts['step'], $id, $corrected?->slot, $facts['stage'], $facts['decision']),
             'after_read' => $corrected !== null && $round->lesson->learner->marks_read_at?->isAfter($corrected->server_at) === true,
         ]);
         $mark->school_id = $user->school_id;
@@ -211,7 +224,7 @@ final class TakeIn
     private function later(array $touched, array $sent): array
     {
         $latest = [];
-        foreach (Mark::query()->whereIn('round_id', array_keys($touched))->orderBy('pressed_at')->orderByRaw(StandingMarks::BY_ID)->get() as $mark) {
+        foreach (Mark::query()->whereIn('round_id', array_keys($touched))->orderBy('pressed_at')->orderByRaw(StandingMarks::id('marks'))->get() as $mark) {
             if (isset($touched[$mark->round_id][$mark->slot])) {
                 $latest["{$mark->round_id} {$mark->slot}"] = $mark;
             }

@@ -17,6 +17,8 @@ use Illuminate\Support\Carbon;
  * @property Carbon $starts_at UTC
  * @property int $minutes
  * @property ?string $aim
+ * @property ?string $aim_routine what it works on
+ * @property ?string $aim_step
  * @property 'planned'|'done'|'cancelled' $state
  * @property array<string, string> $self_rating the learner's own word for each step
  * @property ?string $went_well
@@ -24,6 +26,7 @@ use Illuminate\Support\Carbon;
  * @property Collection<int, PlannedItem> $items
  * @property Collection<int, Round> $rounds
  * @property Collection<int, Promise> $promises
+ * @property Collection<int, Remedy> $remedies
  * @property Learner $learner
  * @property Vehicle $vehicle
  * @property User $instructor
@@ -32,7 +35,9 @@ final class Lesson extends Model
 {
     use BelongsToSchool;
 
-    protected $fillable = ['learner_id', 'vehicle_id', 'starts_at', 'minutes', 'aim', 'state', 'self_rating', 'went_well', 'worked_on'];
+    protected $fillable = [
+        'learner_id', 'vehicle_id', 'starts_at', 'minutes', 'aim', 'aim_routine', 'aim_step', 'state', 'self_rating', 'went_well', 'worked_on',
+    ];
 
     /** @return array<string, string> */
     protected function casts(): array
@@ -70,6 +75,12 @@ final class Lesson extends Model
     public function rounds(): HasMany
     {
         return tap($this->hasMany(Round::class), fn ($relation) => $relation->orderBy('began_at')->orderByRaw('CAST(rounds.id AS CHAR)'));
+    }
+
+    /** @return HasMany<Remedy, $this> */
+    public function remedies(): HasMany
+    {
+        return $this->hasMany(Remedy::class);
     }
 
     /** @return HasMany<Promise, $this> */

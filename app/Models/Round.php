@@ -9,13 +9,17 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\SoftDeletingScope;
 use Illuminate\Support\Carbon;
+use NobleTurn\Core\Record\MarkLog;
 
 /**
  * One driven approach. Never changed: what happened on it is said by its marks.
  *
  * @property string $lesson_id
- * @property string $place_id
+ * @property ?string $place_id where it began; null where it needs none, or where nobody has said one yet
+ * @property ?string $elsewhere a word of where
+ * @property ?string $moment_id the moment it was told of
  * @property string $routine
+ * @property 'left'|'right'|null $side of the way driven, where it is not the routine's own
  * @property array<string, string> $conditions
  * @property ?array{tool: string, inputs: array<string, mixed>, version: string} $plan what it was driven against; null for one of before plans were kept
  * @property Carbon $device_at as the device's clock said
@@ -23,7 +27,7 @@ use Illuminate\Support\Carbon;
  * @property Carbon $server_at
  * @property Collection<int, Mark> $marks
  * @property Lesson $lesson
- * @property Place $place
+ * @property ?Place $place
  */
 final class Round extends Model
 {
@@ -33,7 +37,9 @@ final class Round extends Model
 
     protected $dateFormat = 'Y-m-d H:i:s.v';
 
-    protected $fillable = ['id', 'lesson_id', 'place_id', 'routine', 'conditions', 'plan', 'device_at', 'began_at', 'server_at'];
+    protected $fillable = [
+        'id', 'lesson_id', 'place_id', 'elsewhere', 'moment_id', 'routine', 'side', 'conditions', 'plan', 'device_at', 'began_at', 'server_at',
+    ];
 
     /** @return array<string, string> */
     protected function casts(): array
@@ -51,6 +57,14 @@ final class Round extends Model
     public function place(): BelongsTo
     {
         return tap($this->belongsTo(Place::class), fn ($relation) => $relation->withoutGlobalScope(SoftDeletingScope::class));
+    }
+
+    /** Where it was driven: as it was said afterwards, or where it began, or in a word; empty where nobody said. Places and marks must be loaded. */
+    public function where(): string
+    {
+        $said = collect(MarkLog::standing($this->marks))->firstWhere('kind', 'place');
+
+        return ($said->place ?? $this->place)->name ?? $this->elsewhere ?? '';
     }
 
     /** @return HasMany<Mark, $this> */

@@ -6,6 +6,7 @@ use App\Models\Drawing;
 use App\Models\Lesson;
 use App\Models\PlannedItem;
 use App\Models\Promise;
+use App\Models\Remedy;
 use App\Models\User;
 
 /** What hangs on a lesson is written by whoever writes in the lesson; a drawing of a place alone by everybody who teaches. */
@@ -15,7 +16,7 @@ final readonly class OfALesson
     {
     }
 
-    public function update(User $user, PlannedItem|Promise|Drawing $row): bool
+    public function update(User $user, PlannedItem|Promise|Remedy|Drawing $row): bool
     {
         if ($row->lesson_id === null) {
             return $user->school_id === $row->school_id;

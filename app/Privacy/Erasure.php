@@ -9,6 +9,7 @@ use App\Models\Lesson;
 use App\Models\Mark;
 use App\Models\Overruling;
 use App\Models\Promise;
+use App\Models\Remedy;
 use App\Models\Round;
 use App\Models\SkillAnswer;
 use App\School\ChangeLog;
@@ -35,11 +36,15 @@ final class Erasure
                 'keep_until' => null, 'erased_at' => now(), 'deleted_at' => now(), 'updated_at' => now(),
             ]);
             $lessons = Lesson::query()->where('learner_id', $learner->id)->pluck('id');
-            Lesson::query()->whereKey($lessons)->toBase()->update(['aim' => null, 'went_well' => null, 'worked_on' => null]);
+            Lesson::query()->whereKey($lessons)->toBase()->update([
+                'aim' => null, 'aim_routine' => null, 'aim_step' => null, 'went_well' => null, 'worked_on' => null,
+            ]);
             Mark::query()->toBase()->whereIn(
                 'round_id', Round::query()->whereIn('lesson_id', $lessons)->pluck('id'),
             )->whereNotNull('note')->update(['note' => null]);
+            Round::query()->toBase()->whereIn('lesson_id', $lessons)->whereNotNull('elsewhere')->update(['elsewhere' => null]);
             Promise::withTrashed()->where('learner_id', $learner->id)->forceDelete();
+            Remedy::withTrashed()->where('learner_id', $learner->id)->forceDelete();
             Drawing::withTrashed()->whereIn('lesson_id', $lessons)->forceDelete();
             Overruling::query()->where('learner_id', $learner->id)->toBase()->update(['reason' => '']);
             SkillAnswer::query()->where('learner_id', $learner->id)->delete();

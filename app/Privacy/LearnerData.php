@@ -10,6 +10,7 @@ use App\Models\Lesson;
 use App\Models\Overruling;
 use App\Models\PlannedItem;
 use App\Models\Promise;
+use App\Models\Remedy;
 use App\Models\Round;
 use App\Models\School;
 
@@ -21,7 +22,7 @@ final class LearnerData
     /** @return array<string, mixed> */
     public static function of(Learner $learner, School $school): array
     {
-        $lessons = $learner->lessons()->with(['instructor', 'vehicle', 'items.place', 'rounds.place', 'rounds.marks'])->orderBy('starts_at')->get();
+        $lessons = $learner->lessons()->with(['instructor', 'vehicle', 'items.place', 'rounds.place', 'rounds.marks.place'])->orderBy('starts_at')->get();
 
         return [
             'format' => self::FORMAT,
@@ -34,6 +35,9 @@ final class LearnerData
             'lessons' => $lessons->map(self::lesson(...))->values()->all(),
             'promises' => Promise::withTrashed()->where('learner_id', $learner->id)->orderBy('created_at')->get()->map(
                 static fn (Promise $promise): array => Show::promise($promise),
+            )->all(),
+            'remedies' => Remedy::withTrashed()->where('learner_id', $learner->id)->orderBy('created_at')->get()->map(
+                static fn (Remedy $remedy): array => Show::remedy($remedy) + ['given_at' => $remedy->created_at->toIso8601ZuluString()],
             )->all(),
             'overrulings' => Overruling::query()
                 ->with('user')
@@ -57,7 +61,7 @@ final class LearnerData
     private static function lesson(Lesson $lesson): array
     {
         return [
-            ...$lesson->only(['id', 'minutes', 'aim', 'state', 'went_well', 'worked_on']),
+            ...$lesson->only(['id', 'minutes', 'aim', 'aim_routine', 'aim_step', 'state', 'went_well', 'worked_on']),
             'starts_at' => $lesson->starts_at->toIso8601ZuluString(),
             'instructor' => $lesson->instructor->name,
             'car' => $lesson->vehicle->name,

@@ -7,6 +7,7 @@ use App\Http\SoundJson;
 use App\Models\Drawing;
 use App\Models\PlannedItem;
 use App\Models\Promise;
+use App\Models\Remedy;
 use App\Policies\OfALesson;
 use App\Rights\Right;
 use App\School\ChangeLog;
@@ -42,7 +43,7 @@ final class AppServiceProvider extends ServiceProvider
         foreach (Right::cases() as $right) {
             Gate::define($right->value, $right->isOf(...));
         }
-        foreach ([PlannedItem::class, Promise::class, Drawing::class] as $row) {
+        foreach ([PlannedItem::class, Promise::class, Remedy::class, Drawing::class] as $row) {
             Gate::policy($row, OfALesson::class);
         }
         ChangeLog::watch();

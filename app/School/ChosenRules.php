@@ -13,6 +13,7 @@ use NobleTurn\Core\Fault\BadInput;
 use NobleTurn\Core\Rules\Practice;
 use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Rules\RulePacks;
+use NobleTurn\Core\Rules\SignalRule;
 
 /** The pack and practice in force: the school's, over it the instructor's, over it the learner's. */
 final readonly class ChosenRules
@@ -24,10 +25,23 @@ final readonly class ChosenRules
 
     public static function of(School $school, ?User $instructor = null, ?Learner $learner = null): self
     {
+        $pack = $learner->pack ?? $instructor->pack ?? $school->pack;
+
         return new self(
-            $learner->pack ?? $instructor->pack ?? $school->pack,
-            [...$school->practice, ...($instructor->practice ?? []), ...($learner->practice ?? [])],
+            $pack,
+            [...self::unlessTaught(RulePacks::byCode($pack)), ...$school->practice, ...($instructor->practice ?? []), ...($learner->practice ?? [])],
         );
+    }
+
+    /**
+     * What is answered for a school that chose nothing: a rule of thumb that nobody taught would only clash with the plan's own figure. Where
+     * the law asks for so much at the least, it stands.
+     *
+     * @return array<string, string> by question
+     */
+    public static function unlessTaught(RulePack $pack): array
+    {
+        return $pack->numberRuleIsLeast() ? [] : ['signal' => SignalRule::BrakingLead->value];
     }
 
     public function pack(): RulePack

@@ -5,6 +5,7 @@ namespace App\School;
 use App\Marks\StandingMarks;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
+use NobleTurn\Core\Record\Decision;
 use NobleTurn\Core\Trade\Step;
 
 /**
@@ -19,7 +20,7 @@ final class DrivenRounds
 
     private const FAILED = "(marks.outcome IN ('missed', 'intervened') OR marks.effect <=> 'affected')";
 
-    /** @var list<array{place: string, routine: string, marked: int, helped: int, failed: int, rounds: int}> */
+    /** @var list<array{place: ?string, routine: string, marked: int, helped: int, failed: int, rounds: int}> */
     private readonly array $kinds;
 
     /** @var array<string, array<string, int>> by routine and step */
@@ -107,6 +108,10 @@ final class DrivenRounds
     {
         $found = [];
         foreach ($this->kinds as $kind) {
+            if ($kind['place'] === null) {
+                // Driven anywhere: it says nothing of a place.
+                continue;
+            }
             $key = "{$kind['place']} {$kind['routine']}";
             $row = $found[$key] ?? [
                 'place' => $kind['place'], 'routine' => $kind['routine'], 'rounds' => 0, 'failed' => 0, 'learners' => $this->learnersByPlace[$key],
@@ -125,7 +130,7 @@ final class DrivenRounds
         $found = [];
         foreach ($this->kinds as $kind) {
             foreach (array_combine(self::bits(), Step::cases()) as $bit => $step) {
-                if (($kind['failed'] & $bit) !== 0) {
+                if ($kind['place'] !== null && ($kind['failed'] & $bit) !== 0) {
                     $key = "{$kind['place']} {$kind['routine']} {$step->value}";
                     $row = $found[$key] ?? ['place' => $kind['place'], 'routine' => $kind['routine'], 'step' => $step->value, 'failed' => 0];
                     $row['failed'] += $kind['rounds'];
@@ -143,15 +148,18 @@ final class DrivenRounds
         $bit = '(1 << (FIELD(marks.step, '.implode(', ', array_map(static fn (Step $step): string => "'{$step->value}'", Step::cases())).') - 1))';
         $bits = static fn (string $where): string => "BIT_OR(IF(marks.kind = 'step' AND {$where}, {$bit}, 0))";
         // Who held back rightly has looked (MarkedRound::says); that the look was marked otherwise, its own bits say.
+        $held = Decision::HeldBack->value;
         $look = 1 << (int) array_search(Step::Look, Step::cases(), true);
-        $marked = "{$bits('TRUE')} | BIT_OR(IF(marks.kind = 'held-back-rightly', {$look}, 0))";
+        $marked = "{$bits('TRUE')} | BIT_OR(IF(marks.slot = '{$held}', {$look}, 0))";
 
         return DB::table('marks')->join('rounds', 'rounds.id', '=', 'marks.round_id')->join('lessons', 'lessons.id', '=', 'rounds.lesson_id')
-            ->where('marks.school_id', $school)->whereIn('marks.kind', ['step', 'taught', 'held-back-rightly'])->tap(StandingMarks::only(...))
+            ->where('marks.school_id', $school)->tap(StandingMarks::only(...))
+            ->where(static fn (Builder $says) => $says->whereIn('marks.kind', ['step', 'taught', 'place'])->orWhere('marks.slot', $held))
             ->groupBy('marks.round_id', 'rounds.place_id', 'rounds.routine', 'lessons.learner_id')
-            ->havingRaw("SUM(marks.kind = 'taught') = 0 AND SUM(marks.kind <> 'taught') > 0")
+            ->havingRaw("SUM(marks.kind = 'taught') = 0 AND SUM(marks.kind NOT IN ('taught', 'place')) > 0")
             ->selectRaw(
-                'rounds.place_id, rounds.routine, lessons.learner_id, '
+                // A place that was said afterwards stands instead; of one round at most one such mark stands.
+                "COALESCE(MAX(IF(marks.kind = 'place', marks.place_id, NULL)), rounds.place_id) AS place_id, rounds.routine, lessons.learner_id, "
                     .$marked
                     .' AS marked, '
                     .$bits(self::HELPED)

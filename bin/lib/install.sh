@@ -2,9 +2,10 @@
 
 PHP_PACKAGES=(php8.2-cli php8.2-fpm php8.2-apcu php8.2-mysql php8.2-curl php8.2-intl php8.2-mbstring php8.2-xml php8.2-zip)
 SERVER_PACKAGES=(mariadb-server-core mariadb-client-core nginx-light)
+SPELLING_PACKAGES=(hunspell hunspell-en-gb)
 TEST_PACKAGES=(chromium)
-# A traffic simulator that the core is held against.
-REFERENCE_PACKAGES=(sumo sumo-tools python3)
+# What the core is held against: a traffic simulator, a statistics library.
+REFERENCE_PACKAGES=(sumo sumo-tools python3 r-base-core)
 
 # install_packages PACKAGE...: only what is missing, all in one go (a php8.2-* package may bring a newer PHP with it).
 install_packages() {

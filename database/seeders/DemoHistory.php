@@ -7,11 +7,12 @@ use App\Models\Lesson;
 use App\Models\Place;
 use App\Models\PlannedItem;
 use App\Models\Promise;
+use App\Models\Remedy;
 use App\Models\User;
 use App\Models\Vehicle;
 use Carbon\CarbonInterface;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Str;
+use NobleTurn\Core\Compute\Tool\RoutineFacts;
 use NobleTurn\Core\Routine\Catalogue\Catalogue;
 use NobleTurn\Core\Routine\Faults;
 use NobleTurn\Core\Rules\RulePacks;
@@ -50,11 +51,12 @@ final class DemoHistory
             $lesson = $this->lesson($startsAt, $n);
             [$newRounds, $newMarks] = $this->drive($lesson, $this->chosen($n), 5 + mt_rand(0, 3), $n);
             array_push($rounds, ...$newRounds);
-            foreach (array_values(array_unique(array_column($newRounds, 'place_id'))) as $k => $place) {
+            foreach (array_values(array_unique(array_filter(array_column($newRounds, 'place_id')))) as $k => $place) {
                 PlannedItem::query()->create(['lesson_id' => $lesson->id, 'place_id' => $place, 'ordinal' => $k + 1, 'minutes' => 12]);
             }
             array_push($marks, ...$newMarks);
             $this->promises($lesson, $n, $lessons);
+            $this->remedy($lesson, $newRounds[0]['routine'], $n);
         }
         self::insert($rounds, $marks);
     }
@@ -72,7 +74,11 @@ final class DemoHistory
     public function driven(Lesson $lesson, int $n): void
     {
         $places = array_values($lesson->items()->with('place')->get()->map(fn (PlannedItem $item): Place => $item->place)->all());
-        self::insert(...$this->drive($lesson, $places, 5, $n));
+        [$rounds, $marks] = $this->drive($lesson, $places, 5, $n);
+        // What is still to tell, Today says.
+        $late = new DemoMoments($lesson, $this->instructor->id, $n);
+        $late->untold($rounds[count($rounds) > 2 ? 2 : 0]);
+        self::insert($rounds, [...$marks, ...$late->marks()]);
     }
 
     /**
@@ -87,16 +93,15 @@ final class DemoHistory
             $place = $places[mt_rand(0, count($places) - 1)];
             $at = $lesson->starts_at->copy()->addMinutes(8 + intdiv($round * 48, $times));
             $conditions = $this->conditions($place, $at, $wet);
-            $id = (string) Str::uuid7();
-            $rounds[] = [
-                'id' => $id, 'school_id' => $this->learner->school_id, 'lesson_id' => $lesson->id, 'place_id' => $place->id,
-                'routine' => $place->routine, 'conditions' => json_encode($conditions), 'device_at' => $at->format('Y-m-d H:i:s.v'),
-                'began_at' => $at->format('Y-m-d H:i:s.v'), 'server_at' => $at->format('Y-m-d H:i:s.v'),
-            ];
-            array_push($marks, ...$this->marks($id, $at->format('Y-m-d H:i:s.v'), $n, $round, $conditions, RoutineCode::from($place->routine)));
+            $rounds[] = $row = DemoRows::round($this->learner->school_id, $lesson->id, $at, [
+                'place_id' => $place->id, 'routine' => $place->routine, 'side' => self::wayOut($place), 'conditions' => json_encode($conditions),
+            ]);
+            array_push($marks, ...$this->marks($row['id'], $at->format('Y-m-d H:i:s.v'), $n, $round, $conditions, RoutineCode::from($place->routine)));
         }
 
-        return [$rounds, $marks];
+        [$more, $beside] = (new DemoMoments($lesson, $this->instructor->id, $n))->beside($rounds);
+
+        return [[...$rounds, ...$more], [...$marks, ...$beside]];
     }
 
     /**
@@ -111,11 +116,19 @@ final class DemoHistory
         }
     }
 
+    /** Where all ways lead out of a place, the side of the one that was driven. */
+    private static function wayOut(Place $place): ?string
+    {
+        $sides = RoutineFacts::sideByExit(RoutineCode::from($place->routine), RulePacks::byCode('gb'));
+
+        return $sides[$place->road['exit'] ?? 'ahead'] ?? null;
+    }
+
     private function lesson(CarbonInterface $startsAt, int $n): Lesson
     {
         $lesson = new Lesson([
             'learner_id' => $this->learner->id, 'vehicle_id' => $this->car->id, 'starts_at' => $startsAt, 'minutes' => 60,
-            'aim' => 'Work on '.$this->weak, 'state' => 'done', 'self_rating' => $n % 2 === 0 ? $this->rated($n) : [],
+            'aim' => 'Work on '.$this->weak, 'aim_step' => $this->weak, 'state' => 'done', 'self_rating' => $n % 2 === 0 ? $this->rated($n) : [],
             'went_well' => 'Calm at every line.',
         ]);
         $lesson->instructor_id = $this->instructor->id;
@@ -160,12 +173,7 @@ final class DemoHistory
      */
     private function marks(string $round, string $at, int $n, int $ordinal, array $conditions, RoutineCode $routine): array
     {
-        $mark = fn (array $what): array => [
-            'id' => (string) Str::uuid7(), 'school_id' => $this->learner->school_id, 'round_id' => $round, 'kind' => 'step', 'step' => null,
-            'outcome' => null, 'taught' => null, 'out_of_order' => false, 'fault' => null, 'effect' => null,
-            'user_id' => $this->instructor->id, 'device_at' => $at, 'pressed_at' => $at,
-            'server_at' => $at, 'slot' => $what['step'] ?? $what['kind'], ...$what,
-        ];
+        $mark = fn (array $what): array => DemoRows::mark($this->learner->school_id, $round, $this->instructor->id, $at, $what);
         if ($n === 0 && $ordinal === 0) {
             return [$mark(['kind' => 'taught', 'taught' => 'shown'])];
         }
@@ -187,7 +195,7 @@ final class DemoHistory
                 + self::whatWasWrong($outcome, Faults::likely($routine, $section, Step::from($step)), crc32("{$n} {$ordinal} {$step} {$this->weak}")));
         }
         if (mt_rand(0, 6) === 0) {
-            $marks[] = $mark(['kind' => 'held-back-rightly']);
+            $marks[] = $mark(['kind' => 'decision', 'decision' => 'held-back-rightly']);
         }
 
         return $marks;
@@ -209,6 +217,22 @@ final class DemoHistory
                 'intervened' => 'intervened', 'missed' => ['nobody', 'potential', 'affected'][intdiv($chance, 24) % 3], default => 'nobody',
             },
         ];
+    }
+
+    /** The third lesson's remedy, and its drill for every second learner: long enough ago to see what came of it. */
+    private function remedy(Lesson $lesson, string $routine, int $n): void
+    {
+        if ($n !== 2) {
+            return;
+        }
+        $code = RoutineCode::from($routine);
+        $fault = Faults::likely($code, Catalogue::routine($code, RulePacks::byCode('gb'))->section, Step::from($this->weak))[0];
+        foreach (crc32($this->learner->name) % 2 === 0 ? ['remedy'] : ['remedy', 'drill'] as $what) {
+            Remedy::query()->create([
+                'learner_id' => $this->learner->id, 'lesson_id' => $lesson->id, 'routine' => $routine, 'step' => $this->weak, 'fault' => $fault,
+                'what' => $what, 'user_id' => $this->instructor->id,
+            ]);
+        }
     }
 
     private function promises(Lesson $lesson, int $n, int $lessons): void

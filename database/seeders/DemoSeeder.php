@@ -41,7 +41,9 @@ final class DemoSeeder extends Seeder
                 throw new RuntimeException('The demo is there already.');
             }
             mt_srand(20260520);
-            $school = School::query()->create(['name' => 'Harbour School of Motoring', 'time_zone' => self::ZONE, 'pack' => 'gb', 'practice' => []]);
+            $school = School::query()->create(['name' => 'Harbour School of Motoring', 'time_zone' => self::ZONE, 'pack' => 'gb',
+                // It teaches the rule of thumb: where that is too late, the plan says so.
+                'practice' => ['signal' => 'limit-number']]);
             $current->within($school, fn () => $this->harbourSchool($school));
             $other = School::query()->create(['name' => 'Lighthouse Driver Training', 'time_zone' => self::ZONE, 'pack' => 'gb', 'practice' => []]);
             $current->within($other, function () use ($other): void {
@@ -166,6 +168,7 @@ final class DemoSeeder extends Seeder
                         'Position on right turns, before the brake', 'Looking both ways before deciding', 'Signal after the mirrors, not with them',
                         'Slow early, then look',
                     ][($day + $n) % 4],
+                    'aim_step' => ['position', 'look', 'signal', 'speed'][($day + $n) % 4],
                 ]);
                 $lesson->instructor_id = $tutor->id;
                 $lesson->save();

@@ -1,6 +1,8 @@
 <?php
 
 use App\Models\Lesson;
+use App\Models\Mark;
+use App\Models\Round;
 use App\Models\User;
 use Database\Seeders\DemoSeeder;
 use Illuminate\Support\Facades\Artisan;
@@ -33,6 +35,7 @@ it('answers a day of the demo as it was recorded', function (): void {
         'today' => ['today', null], 'lesson-planned' => ["lessons/{$today['next']['id']}", null], 'lesson-driven' => ["lessons/{$driven->id}", null],
         'changed' => ["lessons/{$driven->id}/changed", null],
         'learners' => ['learners', null], 'learner' => ["learners/{$learner}", null], 'skill' => ["learners/{$learner}/skill", null],
+        'habits' => ["learners/{$learner}/habits", null],
         'needs' => ["learners/{$learner}/needs", null],
         'cell' => ["learners/{$learner}/skill/{$cell['routine']}/{$cell['step']}", null],
         'marks-behind' => ["learners/{$learner}/marks?step={$cell['step']}", null],
@@ -42,6 +45,14 @@ it('answers a day of the demo as it was recorded', function (): void {
     foreach ($asks as $name => [$address, $cut]) {
         $said = json_decode((string) $this->getJson("api/{$address}")->assertOk()->getContent());
         Recording::hold("demo-{$name}", $cut === null ? $said : $cut($said));
+    }
+    // Its lessons use all of the log.
+    $said = static fn (string $column): array => Mark::query()->whereNotNull($column)->distinct()->pluck($column)->all();
+    expect($said('stage'))->toContain('approach', 'move-off')->and($said('what'))->toContain('rear-looks', 'counted-gap', 'gaps-let-go', 'gap-taken')
+        ->and($said('effect'))->toContain('nobody', 'potential', 'affected', 'intervened')->and(count($said('decision')))->toBeGreaterThan(2)
+        ->and($said('kind'))->toContain('step', 'taught', 'moment', 'decision', 'count')->and($said('fault'))->not->toBe([]);
+    foreach (['elsewhere', 'moment_id', 'side'] as $column) {
+        expect(Round::query()->whereNotNull($column)->exists())->toBeTrue($column);
     }
 });
 

@@ -88,7 +88,7 @@ it('refuses a fault of another step, of no step, and a hand of ours that was no 
     'of another step' => [['fault' => 'left-on'], 'fault'],
     'none there is' => [['fault' => 'sloppy'], 'fault'],
     'beside a moment' => [['kind' => 'moment', 'step' => null, 'outcome' => null, 'fault' => 'late'], 'fault'],
-    'an effect of a decision' => [['kind' => 'held-back-rightly', 'step' => null, 'outcome' => null, 'effect' => 'nobody'], 'fault'],
+    'an effect of a decision' => [['kind' => 'held-back-rightly', 'step' => null, 'outcome' => null, 'effect' => 'nobody'], 'effect'],
     'stepped in, yet prompted' => [['effect' => 'intervened'], 'effect'],
     'an effect there is not' => [['effect' => 'everybody'], 'effect'],
 ]);
@@ -142,3 +142,60 @@ it('counts a step that others had to answer as failed at its place, however it w
     $places = $this->getJson('api/school/teaching')->assertOk()->json('places');
     expect($places)->toHaveCount(1)->and([$places[0]['failed']['count'], $places[0]['failed']['of']])->toBe([1, 1]);
 });
+
+it('takes a round that needs no place, with a word of where, and a place that is said afterwards', function (): void {
+    $round = ['place_id' => null, 'elsewhere' => 'by the quay', 'routine' => 'gear-change', 'side' => null] + $this->round;
+    $this->postJson('api/sync', ['rounds' => [$round], 'marks' => [($this->mark)(['step' => 'speed', 'outcome' => 'unaided'])]])->assertOk();
+    $lesson = fn (): array => $this->getJson("api/lessons/{$this->at['lesson']->id}")->assertOk()->json('rounds.0');
+    expect($lesson())->toMatchArray(['place_id' => null, 'elsewhere' => 'by the quay', 'place' => 'by the quay', 'routine' => 'gear-change']);
+    // Said afterwards: nothing of the round is changed, and it stands in all that is counted by place.
+    $place = ($this->mark)(['kind' => 'place', 'step' => null, 'outcome' => null, 'place_id' => $this->at['place']->id]);
+    $this->postJson('api/sync', ['rounds' => [], 'marks' => [$place]])->assertOk();
+    expect($lesson())->toMatchArray(['place_id' => null, 'place' => $this->at['place']->name]);
+    $this->actingAs($this->user($this->instructor->school, role: 'owner'));
+    expect($this->getJson('api/school/teaching')->json('places.0.place'))->toBe($this->at['place']->id);
+});
+
+it('leaves a round without any place out of what is said of places, and in what is said of steps', function (): void {
+    $round = ['place_id' => null, 'routine' => 'gear-change'] + $this->round;
+    $this->postJson('api/sync', ['rounds' => [$round], 'marks' => [($this->mark)(['step' => 'speed', 'outcome' => 'missed'])]])->assertOk();
+    $cells = $this->getJson("api/learners/{$this->at['learner']->id}/skill")->assertOk()->json('cells');
+    expect(array_column($cells, 'routine'))->toBe(['gear-change']);
+    $this->actingAs($this->user($this->instructor->school, role: 'owner'));
+    expect($this->getJson('api/school/teaching')->assertOk()->json('places'))->toBe([]);
+});
+
+it('refuses a place of nobody or of others, and a place beside a step', function (array $round, array $mark, string $field): void {
+    $theirs = $this->lesson($this->user($this->school('Theirs')))['place']->id;
+    $put = static fn (array $said): array => array_map(static fn (mixed $value): mixed => $value === 'theirs' ? $theirs : $value, $said);
+    $this->actingAs($this->instructor);
+    $this->postJson('api/sync', ['rounds' => [$put($round) + $this->round], 'marks' => [($this->mark)($put($mark))]])->assertUnprocessable()
+        ->assertJsonValidationErrors($field);
+})->with([
+    'a round at a place of another school' => [['place_id' => 'theirs'], [], 'rounds.0.place_id'],
+    'a place of another school afterwards' => [[], ['kind' => 'place', 'step' => null, 'outcome' => null, 'place_id' => 'theirs'], 'marks.0.place_id'],
+    'no place in a mark of the place' => [[], ['kind' => 'place', 'step' => null, 'outcome' => null], 'marks.0.place_id'],
+    'a word too long' => [['elsewhere' => str_repeat('x', 121)], [], 'rounds.0.elsewhere'],
+]);
+
+it('can mark every routine of every pack without a place, finds it in the record, and lets it be left again', function (string $pack): void {
+    $learner = $this->at['learner'];
+    $learner->update(['pack' => $pack]);
+    $codes = NobleTurn\Core\Routine\Catalogue\Catalogue::all(NobleTurn\Core\Rules\RulePacks::byCode($pack));
+    $rounds = $marks = [];
+    foreach ($codes as $i => $routine) {
+        $id = (string) Str::uuid7();
+        $step = collect(NobleTurn\Core\Trade\Step::cases())->first($routine->has(...))->value;
+        $rounds[] = ['id' => $id, 'place_id' => null, 'routine' => $routine->code->value] + $this->round;
+        $marks[] = ($this->mark)(['round_id' => $id, 'step' => $step, 'outcome' => 'unaided']);
+    }
+    $this->postJson('api/sync', ['rounds' => $rounds, 'marks' => $marks])->assertOk();
+    $skill = fn (): array => $this->getJson("api/learners/{$learner->id}/skill")->assertOk()->json();
+    expect(collect($skill()['cells'])->pluck('routine')->sort()->values()->all())->toBe(collect($rounds)->pluck('routine')->sort()->values()->all())
+        ->and($skill()['never_done'])->toBe([]);
+    $gone = array_map(fn (array $mark): array => ($this->mark)([
+        'round_id' => $mark['round_id'], 'step' => null, 'outcome' => null, 'corrects_id' => $mark['id'], 'withdrawn' => true,
+    ]), $marks);
+    $this->postJson('api/sync', ['rounds' => [], 'marks' => $gone])->assertOk();
+    expect($skill()['cells'])->toBe([]);
+})->with(['gb', 'ie', 'na']);

@@ -5,6 +5,7 @@ use App\Models\Mark;
 use App\Models\Overruling;
 use App\Models\PlannedItem;
 use App\Models\Promise;
+use App\Models\Remedy;
 use App\Models\Round;
 use App\School\CurrentSchool;
 use Illuminate\Auth\AuthenticationException;
@@ -27,6 +28,10 @@ beforeEach(function (): void {
             'learner_id' => $lesson->learner_id, 'user_id' => $this->theirs->id, 'routine' => 'emerge-right', 'step' => 'look', 'level' => 'mostly',
             'reason' => 'Theirs alone',
         ]);
+        $this->their['remedy'] = Remedy::query()->create([
+            'learner_id' => $lesson->learner_id, 'lesson_id' => $lesson->id, 'routine' => 'emerge-right', 'step' => 'look', 'what' => 'remedy',
+            'user_id' => $this->theirs->id,
+        ]);
         $this->their['promise'] = Promise::query()->create([
             'lesson_id' => $lesson->id, 'learner_id' => $lesson->learner_id, 'kind' => 'homework', 'text' => 'Theirs alone',
         ]);
@@ -38,7 +43,7 @@ it('finds nothing of another school at any address that takes an id', function (
     $ids = [
         'lesson' => $this->their['lesson']->id, 'learner' => $this->their['learner']->id, 'place' => $this->their['place']->id,
         'item' => $this->their['item']->id, 'promise' => $this->their['promise']->id, 'vehicle' => $this->their['vehicle']->id,
-        'overruling' => $this->their['overruling']->id,
+        'overruling' => $this->their['overruling']->id, 'remedy' => $this->their['remedy']->id,
     ];
     $tried = 0;
     foreach (Route::getRoutes() as $route) {

@@ -3,9 +3,9 @@ import { expect, test } from '@playwright/test';
 test('gears: what the revs do on a change, by slider and by key, kept in the address', async ({ page }) => {
     await page.goto('/bench/engine');
     // 30 mph on the demo car: 2131 rpm in third, 3196 in second.
-    await expect(page.getByText('Add 1065 rpm before the clutch comes up.')).toBeVisible();
+    await expect(page.getByText(/about 1050 more before the clutch comes up/)).toBeVisible();
     await page.getByLabel('To', { exact: true }).selectOption('4');
-    await expect(page.getByText(/^Let fall \d+ rpm/)).toBeVisible();
+    await expect(page.getByText(/about \d+ fewer before the clutch comes up/)).toBeVisible();
     await page.getByRole('button', { name: 'Speed: more' }).click();
     await expect(page).toHaveURL(/speed=31/);
     await page.reload();
@@ -69,7 +69,7 @@ test('kerbs are dragged, units typed, other ways driven, and the page is kept wi
     await page.getByLabel('Way out').selectOption('To the right');
     await expect(verdict).toContainText(/m (to spare|missing)/);
 
-    await page.getByRole('button', { name: 'Keep with a place' }).click();
+    await page.getByRole('button', { name: 'Save to a place' }).click();
     await page.getByLabel('What to call it').fill('Round the harbour island');
     await page.getByLabel('Place', { exact: true }).selectOption('Ropewalk into Quay Street');
     await page.getByRole('button', { name: 'Keep', exact: true }).click();
@@ -110,9 +110,9 @@ test('a gap: go becomes wait where the mark is, both cars move on one time, and 
     await expect(page.getByRole('img', { name: /^After [1-9]/ })).toBeVisible();
     await page.getByRole('button', { name: '■ Hold' }).click();
     await page.getByText('More that can matter').click();
-    // Where they would only come off the gas, it is said so.
-    await page.getByLabel('A gap may ask').selectOption('Them to come off the gas');
-    await expect(page.getByRole('main')).toContainText(/Nobody changes anything: \d+\.\d s\. They come off the gas: \d/);
+    // Where they would only ease off, it is said so.
+    await page.getByLabel('A gap may ask').selectOption('That they ease off');
+    await expect(page.getByRole('main')).toContainText(/Nobody has to change anything: \d+\.\d s\. They only ease off: \d/);
     await page.getByLabel('A long vehicle first').check();
     await expect(verdict).toHaveText('Wait');
     await page.waitForURL(/long=true/);
@@ -123,9 +123,9 @@ test('a gap: go becomes wait where the mark is, both cars move on one time, and 
 test('a roundabout is drawn from its arms, turned by hand, painted anew, and says what cannot be reached', async ({ page }) => {
     await page.goto('/bench/lanes');
     const answer = page.getByRole('status').first();
-    await expect(answer).toHaveText('Lane 2, out in lane 1');
+    await expect(answer).toHaveText('Approach in lane 2, leave in lane 1');
     await page.getByLabel('To', { exact: true }).selectOption('Skerry Way');
-    await expect(answer).toHaveText('Lane 1, out in lane 1');
+    await expect(answer).toHaveText('Approach in lane 1, leave in lane 1');
     const other = page.getByRole('button', { name: /^Lane 2: \d/ });
     await other.click();
     await expect(other).toHaveAttribute('aria-pressed', 'true');
@@ -153,7 +153,7 @@ test('a roundabout is drawn from its arms, turned by hand, painted anew, and say
     // Nothing of ours is painted for the new arm.
     await expect(page.getByRole('alert')).toContainText('cannot be reached');
     await page.getByRole('checkbox', { name: 'Arm 5' }).first().check();
-    await expect(answer).toHaveText(/^Lane 1/);
+    await expect(answer).toHaveText(/^Approach in lane 1/);
     await expect(page).toHaveURL(/Arm\+5|Arm%205/);
     await page.reload();
     await expect(page.getByLabel('To', { exact: true })).toHaveValue('Arm 5');
@@ -181,7 +181,54 @@ test('the same lanes on spirals, on to the next junction, with signs in the orde
     await page.getByLabel('To', { exact: true }).selectOption('Skerry Way');
     await page.getByLabel('Then soon').selectOption('A junction with lanes');
     await page.getByLabel('Metres to the next junction').fill('60');
-    await expect(page.getByRole('status').first()).toHaveText('Lane 2, out in lane 2');
+    await expect(page.getByRole('status').first()).toHaveText('Approach in lane 2, leave in lane 2');
     await page.getByLabel('Metres to the next junction').fill('200');
-    await expect(page.getByRole('status').first()).toHaveText('Lane 1, out in lane 1');
+    await expect(page.getByRole('status').first()).toHaveText('Approach in lane 1, leave in lane 1');
+});
+
+const PAGES = ['gap', 'lanes', 'join', 'leave', 'lane-change', 'overtake', 'engine', 'steering', 'reverse', 'swept-path', 'clearance'];
+
+for (const [width, height, what] of [
+    [390, 844, 'a phone'],
+    [1280, 800, 'the tablet'],
+] as const) {
+    test(`verdict and picture of every page stand in the first view, on ${what}`, async ({ page }) => {
+        await page.setViewportSize({ width, height });
+        await page.emulateMedia({ reducedMotion: 'reduce' });
+        for (const tool of PAGES) {
+            await page.goto(`/bench/${tool}`);
+            const verdict = page.getByRole('status').first();
+            await expect(verdict).toBeVisible();
+            await page.waitForLoadState('networkidle');
+            const box = (await verdict.boundingBox())!;
+            const picture = (await page.getByRole('main').locator('svg:visible').first().boundingBox())!;
+            // On a phone the areas and what is asked are docked at the foot.
+            const foot = width < 500 ? height - 120 : height;
+            expect(box.y + box.height, `${tool}: verdict`).toBeLessThan(foot);
+            expect(picture.y + picture.height / 2, `${tool}: picture`).toBeLessThan(foot);
+            const tab = (await page.getByRole('navigation', { name: 'Tools of the bench' }).locator('[aria-current=page]').boundingBox())!;
+            expect(tab.x, `${tool}: its tab`).toBeGreaterThanOrEqual(0);
+            expect(tab.x + tab.width, `${tool}: its tab`).toBeLessThanOrEqual(width);
+        }
+        await page.goto('/bench/approach');
+        const step = page.getByRole('heading', { level: 2, name: /^Signal/ }).first();
+        await expect(step).toBeVisible();
+        expect((await step.boundingBox())!.y).toBeLessThan(height - 60);
+    });
+}
+
+test('on a phone what is asked opens over the foot of the page, and the answer above follows it', async ({ page }) => {
+    await page.setViewportSize({ width: 390, height: 844 });
+    await page.goto('/bench/gap');
+    const verdict = page.getByRole('status').first();
+    await expect(verdict).toContainText('Wait');
+    await expect(page.getByLabel('To do')).toBeHidden();
+    await page.getByRole('button', { name: 'Change what is asked' }).click();
+    const from = page.getByRole('slider', { name: 'From' });
+    await from.focus();
+    await from.press('End');
+    await expect(verdict).toContainText('Go');
+    await expect(verdict).toBeInViewport();
+    await page.getByRole('button', { name: 'Done' }).click();
+    await expect(page.getByLabel('To do')).toBeHidden();
 });

@@ -33,7 +33,7 @@ for (const [pack, unit, side] of [
     ['na', 'mph', 'right'],
 ] as const) {
     test(`every card under ${pack}: whole, in its units, on one sheet, without an axe finding`, async ({ page }) => {
-        test.setTimeout(240_000);
+        test.setTimeout(900_000);
         await page.emulateMedia({ reducedMotion: 'reduce' });
         const heard = complaints(page);
         const cards = await liveUnder(page, pack);
@@ -94,7 +94,7 @@ test('a routine is found by what goes wrong, played, varied, and laid beside ano
     await page.getByLabel('Beside it').selectOption({ label: 'At 40 mph' });
     await expect(page.getByRole('row', { name: /^Mirrors/ }).last()).not.toContainText('the same');
     expect(before).toBeTruthy();
-    await expect(page.getByLabel('The gap here')).toContainText(/from rest: \d\.\d s/);
+    await expect(page.getByLabel('The gap here')).toContainText(/gap of \d\.\d s/);
     await page.getByRole('link', { name: 'Is the gap long enough?' }).click();
     await expect(page.getByLabel('To do')).toHaveValue('emerge-right');
 });
@@ -135,14 +135,14 @@ test('a choice shows what it changes, is kept, and a learner can have their own'
 
     const [learner] = await api<{ id: string; name: string }[]>(page, 'learners');
     await page.goto(`/learners/${learner!.id}`);
-    await page.getByRole('button', { name: 'Learns by' }).click();
+    await page.getByRole('button', { name: 'Teaching choices' }).click();
     await page.getByLabel('Steps of the routine').selectOption('six');
     await page.getByRole('dialog').getByRole('button', { name: 'Keep', exact: true }).click();
-    await expect(page.getByRole('button', { name: 'Learns by · 1 of their own' })).toBeVisible();
-    await page.getByRole('button', { name: 'Learns by · 1 of their own' }).click();
+    await expect(page.getByRole('button', { name: 'Teaching choices · 1 of their own' })).toBeVisible();
+    await page.getByRole('button', { name: 'Teaching choices · 1 of their own' }).click();
     await page.getByLabel('Steps of the routine').selectOption('');
     await page.getByRole('dialog').getByRole('button', { name: 'Keep', exact: true }).click();
-    await expect(page.getByRole('button', { name: 'Learns by', exact: true })).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Teaching choices', exact: true })).toBeVisible();
     expect(before).toMatch(/^Signal at/);
 });
 
@@ -168,6 +168,6 @@ test('a sign says the way in place of the instructor, or is said to come too lat
     await page.goto(`/bench/approach?road=${road(130)}`);
     await expect(page.getByText(/read the sign from 180 m/).first()).toBeVisible();
     await page.goto(`/bench/approach?road=${road(20)}`);
-    await expect(page.getByText(/sign legible only from 70 m: say the direction by/).first()).toBeVisible();
+    await expect(page.getByText(/sign legible only from 70 m: give the direction at least/).first()).toBeVisible();
     await expect(page.getByText('The sign can only be read when the mirrors should have begun', { exact: false })).toBeVisible();
 });

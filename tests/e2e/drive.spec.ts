@@ -11,8 +11,8 @@ test('opens where the lesson is; a new visit begins a new round, an old one is a
     await page.goto(`/lessons/${lesson.id}/drive`);
     await expect(round(page)).toHaveText('Round 1 new');
     for (let i = 0; i < 3; i++) {
-        await page.getByRole('button', { name: 'All unaided' }).click();
-        await page.getByRole('button', { name: 'Round again' }).click();
+        await page.getByRole('button', { name: 'All without help' }).click();
+        await page.getByRole('button', { name: 'Next attempt' }).click();
     }
     await page.getByLabel('Place', { exact: true }).selectOption(second!.id);
     await page.getByRole('button', { name: 'Position missed', exact: true }).click();
@@ -44,7 +44,7 @@ test('opens where the lesson is; a new visit begins a new round, an old one is a
     await page.getByRole('button', { name: 'Undo' }).click();
     await expect(page.getByText(/^Adding to round 2,/)).toBeVisible();
     // Driving off from it is the way to the next round: what is marked then is not the old one's.
-    await page.getByRole('button', { name: 'The car moves' }).click();
+    await page.getByRole('button', { name: 'Driving' }).click();
     await expect(page.getByText(/^Round 6, /)).toBeVisible();
     await page.getByRole('button', { name: 'Parked', exact: true }).click();
     await page.getByRole('button', { name: /^2\. / }).click();
@@ -65,7 +65,7 @@ test('all unaided but one step, with its fault and what it did to others: four p
     const panel = page.getByRole('region', { name: 'What was wrong with signal' });
     await press('Too late', panel);
     await press('Others: Had to change', panel);
-    await press('Rest unaided');
+    await press('The rest without help');
     expect(presses).toBeLessThanOrEqual(4);
     await expect(panel).toBeHidden();
     await expect(page.getByRole('button', { name: 'What was wrong with signal' })).toHaveText('Too late · Had to change');
@@ -90,19 +90,41 @@ test('all unaided but one step, with its fault and what it did to others: four p
     expect(heard).toEqual([]);
 });
 
+test('a hazard nobody planned: six presses from parked, told with its fault, and given a place afterwards', async ({ page }) => {
+    const heard = complaints(page);
+    const lesson = await newLesson(page);
+    await page.goto(`/lessons/${lesson.id}/drive`);
+    // Opening the list and choosing in it are two presses.
+    await page.getByLabel('Place', { exact: true }).selectOption({ label: 'Somewhere else …' });
+    const sheet = page.getByRole('dialog', { name: 'Somewhere else' });
+    await expectSound(page, 'Somewhere else');
+    await sheet.getByRole('button', { name: 'Pass parked vehicles', exact: true }).click();
+    await page.getByRole('button', { name: 'Position missed', exact: true }).click();
+    const panel = page.getByRole('region', { name: 'What was wrong with position' });
+    await panel.getByRole('button', { name: 'Too near', exact: true }).click();
+    await panel.getByRole('button', { name: 'Others: Could have been', exact: true }).click();
+    await everythingSent(page, lesson.id, 1);
+    const [driven] = (await api<Lesson>(page, `lessons/${lesson.id}`)).rounds;
+    expect(outcomes(driven!)).toEqual(['position missed', 'position missed', 'position missed']);
+    await page.getByLabel('At which place of ours it was').selectOption({ index: 1 });
+    const name = await page.getByLabel('At which place of ours it was').locator('option:checked').innerText();
+    await expect.poll(async () => (await api<Lesson & { rounds: { place: string }[] }>(page, `lessons/${lesson.id}`)).rounds[0]!.place).toBe(name);
+    expect(heard).toEqual([]);
+});
+
 test('an undone round is gone from the list, and the marks of one press go in one undo after a reload', async ({ page }) => {
     const lesson = await newLesson(page);
     await page.goto(`/lessons/${lesson.id}/drive`);
-    await page.getByRole('button', { name: 'All unaided' }).click();
-    await page.getByRole('button', { name: 'Round again' }).click();
-    await page.getByRole('button', { name: 'All unaided' }).click();
+    await page.getByRole('button', { name: 'All without help' }).click();
+    await page.getByRole('button', { name: 'Next attempt' }).click();
+    await page.getByRole('button', { name: 'All without help' }).click();
     await everythingSent(page, lesson.id, 2);
     await page.reload();
     const list = page.getByRole('region', { name: 'Rounds of this lesson' });
     await expect(list.getByRole('listitem')).toHaveCount(2);
     await page.getByRole('button', { name: 'Undo' }).click();
     await expect(list.getByRole('listitem')).toHaveCount(1);
-    await expect(page.getByRole('button', { name: 'All unaided' })).toBeVisible();
+    await expect(page.getByRole('button', { name: 'All without help' })).toBeVisible();
     await expect.poll(async () => (await api<Lesson>(page, `lessons/${lesson.id}`)).rounds.map((one) => one.ordinal)).toEqual([1, null]);
     await page.getByRole('link', { name: 'Debrief' }).click();
     await expect(page.getByRole('columnheader')).toHaveCount(1);
@@ -117,19 +139,19 @@ test('no single key acts on the way to another page', async ({ page }) => {
         await new Promise((done) => setTimeout(done, 700));
         await route.continue();
     });
-    await page.keyboard.press('g');
-    await expect(page.getByText('stay here')).toBeVisible();
-    await page.keyboard.press('a');
+    await page.keyboard.press('.');
+    await expect(page.getByRole('dialog', { name: 'Where to?' })).toBeVisible();
+    await page.keyboard.press('7');
     await page.keyboard.type('a1h');
     await expect(page.getByRole('heading', { name: 'Password' })).toBeVisible();
     await page.goto(`/lessons/${lesson.id}/drive`);
     await expect(round(page)).toHaveText('Round 1 new');
-    // A letter that leads nowhere is no mark either.
-    await page.keyboard.press('g');
+    // A letter looked for is no mark either.
+    await page.keyboard.press('.');
     await page.keyboard.press('h');
-    await page.keyboard.press('g');
     await page.keyboard.press('Escape');
-    await expect(page.getByRole('button', { name: 'Held back rightly' })).toHaveAttribute('aria-pressed', 'false');
+    await expect(page.getByRole('dialog')).toHaveCount(0);
+    await expect(page.getByRole('button', { name: 'Correctly waited' })).toHaveAttribute('aria-pressed', 'false');
     // A key that is held down marks once.
     await page.keyboard.down('1');
     for (let i = 0; i < 4; i++) await page.keyboard.down('1');
@@ -145,11 +167,11 @@ for (const [width, height, what] of [
     [844, 390, 'a phone on its side'],
     [1280, 800, 'the tablet'],
 ] as const) {
-    test(`moments marked while moving are completed when parked, on ${what}`, async ({ page }) => {
+    test(`moments marked while moving are told when parked, on ${what}`, async ({ page }) => {
         await page.setViewportSize({ width, height });
         const lesson = await newLesson(page);
         await page.goto(`/lessons/${lesson.id}/drive`);
-        await page.getByRole('button', { name: 'The car moves' }).click();
+        await page.getByRole('button', { name: 'Driving' }).click();
         const mark = page.getByRole('button', { name: /^Mark/ });
         // Both keys are in view, nothing else can be pressed, and the law of the place is said.
         for (const key of [mark, page.getByRole('button', { name: 'Parked', exact: true })]) await expect(key).toBeInViewport({ ratio: 1 });
@@ -166,24 +188,36 @@ for (const [width, height, what] of [
         for (let i = 0; i < 3; i++) await mark.click();
         await expect(page.getByText('3 moments in this round')).toBeVisible();
         await page.getByRole('button', { name: 'Parked', exact: true }).click();
-        const moments = page.getByRole('region', { name: 'Moments to complete' });
-        await expect(moments.getByRole('listitem')).toHaveCount(3);
-        await moments.getByRole('button').first().click();
+        const toTell = page.getByRole('button', { name: /to tell$/ });
+        await expect(toTell).toHaveText('3 moments to tell');
+        // The first belongs to the round it was pressed in: four presses from Parked, no scrolling between them.
+        await toTell.click();
+        const face = page.getByRole('region', { name: 'Telling a moment' });
         await expectNoAxeFinding(page, 'a moment');
-        await page.getByRole('dialog').getByRole('button', { name: 'Speed missed', exact: true }).click();
-        await moments.getByRole('button').first().click();
-        await page.getByRole('dialog').getByRole('button', { name: 'It was nothing: throw it away' }).click();
-        await expect(moments.getByRole('listitem')).toHaveCount(1);
-        await expect(page.getByRole('button', { name: 'Speed missed', exact: true })).toHaveAttribute('aria-pressed', 'true');
-        // One press back is one moment back.
-        await page.getByRole('button', { name: 'Undo' }).click();
-        await expect(moments.getByRole('listitem')).toHaveCount(2);
-        await everythingSent(page, lesson.id, 1);
+        await face.getByRole('button', { name: /round 1/ }).click();
+        await face.getByRole('button', { name: 'Speed missed', exact: true }).click();
+        await expectNoAxeFinding(page, 'a moment told');
+        await face.getByRole('group', { name: 'Kind' }).getByRole('button').first().click();
+        await face.getByRole('button', { name: 'Next moment' }).click();
+        // The second was nothing.
+        await face.getByRole('button', { name: 'Throw away' }).click();
+        // The third nobody had planned: a round of its own, with what it did to others, and a place said afterwards.
+        await face.getByRole('button', { name: 'Pass a bus at its stop', exact: true }).click();
+        await face.getByRole('button', { name: 'Position prompted', exact: true }).click();
+        await face.getByRole('button', { name: 'Others: Could have been' }).click();
+        await face.getByLabel('At which place of ours it was').selectOption({ index: 1 });
+        await expectSound(page, 'a moment told, with its place');
+        await face.getByRole('button', { name: 'Done' }).click();
+        await expect(toTell).toHaveCount(0);
+        await everythingSent(page, lesson.id, 2);
+        // One press back at a time: the place, the effect, what it was.
+        for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'Undo' }).click();
+        await expect(toTell).toHaveText('A moment to tell');
         await page.getByRole('link', { name: 'Debrief' }).click();
-        await expect(page.getByRole('region', { name: 'Marked while moving, still to complete' }).getByRole('listitem')).toHaveCount(2);
+        await expect(page.getByRole('region', { name: 'Marked while moving, still to tell' }).getByRole('listitem')).toHaveCount(1);
         await expectSound(page, 'debrief with moments');
-        await page.getByRole('link', { name: 'Say what they were, in Drive' }).click();
-        await expect(moments.getByRole('listitem')).toHaveCount(2);
+        await page.getByRole('link', { name: 'Tell what they were, in Drive' }).click();
+        await expect(toTell).toHaveText('A moment to tell');
     });
 }
 
@@ -201,4 +235,56 @@ test('no key moves under a finger while the strip of the place is still on its w
     letGo();
     await expect(page.locator('figure svg').first()).toBeVisible();
     expect(await key.boundingBox()).toEqual(before);
+});
+
+test('rear looks counted with a clicker stand in the lesson and in the learner’s record, and go again with one press', async ({ page }) => {
+    const lesson = await newLesson(page);
+    await page.goto(`/lessons/${lesson.id}/drive`);
+    await page.getByLabel('The key, while moving').selectOption({ label: 'Rear looks' });
+    await page.getByRole('button', { name: 'Driving' }).click();
+    // A clicker is a keyboard with two keys.
+    for (let i = 0; i < 7; i++) await page.keyboard.press('PageDown');
+    // Those too that lead to another page everywhere else.
+    for (const key of [' ', '.', '5', '?', 'n']) await page.keyboard.press(key);
+    await expect(page.getByRole('status')).toHaveText('12');
+    await expectNoAxeFinding(page, 'counting');
+    await page.waitForTimeout(1200);
+    await page.getByRole('button', { name: 'Parked', exact: true }).click();
+    await expect(page.getByText(/^Counted: 12 rear looks in \d+ s/)).toBeVisible();
+    const rounds = page.getByRole('region', { name: 'Rounds of this lesson' });
+    await expect(rounds.getByText(/12 rear looks in/)).toBeVisible();
+    await everythingSent(page, lesson.id, 1);
+    await page.getByRole('heading', { level: 1 }).getByRole('link').click();
+    await expect(page.getByRole('list', { name: 'Rear looks by lesson' }).getByRole('link').last()).toBeVisible();
+    await expectSound(page, 'a record with counts');
+    await page.goto(`/lessons/${lesson.id}/drive`);
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(rounds.getByText(/12 rear looks in/)).toHaveCount(0);
+});
+
+test('a round all unaided but one step, with its fault, takes three presses on a phone, and the next place one', async ({ page }) => {
+    await page.setViewportSize({ width: 390, height: 844 });
+    const lesson = await newLesson(page);
+    await page.goto(`/lessons/${lesson.id}/drive`);
+    await page.getByRole('button', { name: 'Signal prompted', exact: true }).click();
+    const wrong = page.getByRole('region', { name: 'What was wrong with signal' });
+    await wrong.getByRole('group', { name: 'Kind' }).getByRole('button').first().click();
+    const rest = page.getByRole('button', { name: 'The rest without help' });
+    // Within the thumb's reach, and wide enough for it, beside what was wrong.
+    for (const name of ['Undo', 'The rest without help', 'Driving', 'Next attempt']) {
+        const box = (await page.getByRole('button', { name }).boundingBox())!;
+        expect(Math.min(box.width, box.height)).toBeGreaterThanOrEqual(48);
+        expect(box.height).toBeGreaterThanOrEqual(88);
+        expect(box.y).toBeGreaterThan(844 / 2);
+    }
+    await expectSound(page, 'drive on a phone, saying what was wrong');
+    await rest.click();
+    for (const step of ['Mirrors', 'Position', 'Speed', 'Look']) {
+        await expect(page.getByRole('button', { name: `${step} unaided`, exact: true })).toHaveAttribute('aria-pressed', 'true');
+    }
+    const place = page.getByLabel('Place', { exact: true });
+    const before = await place.inputValue();
+    await page.getByRole('button', { name: /^Next place/ }).click();
+    await expect(place).not.toHaveValue(before);
+    await expect(page.getByText(/^Round \d+ new$/)).toBeVisible();
 });

@@ -83,11 +83,11 @@ test('a slip road is a place: described, refused where it cannot be, planned, an
     await sheet.getByLabel('Name').fill('Mole Street slip');
     await sheet.getByLabel('Routine').selectOption({ label: 'Join from a slip road' });
     await expect(sheet.getByLabel('View into the other road')).toHaveCount(0);
-    await sheet.getByLabel('Slip road, m').fill('210');
-    await sheet.getByLabel('Onto it at, mph').fill('170');
+    await sheet.getByLabel('Slip road, m', { exact: true }).fill('210');
+    await sheet.getByLabel('Speed entering the slip road, mph').fill('170');
     await sheet.getByRole('button', { name: 'Keep the place' }).click();
     await expect(sheet.getByText('must lie between', { exact: false })).toBeVisible();
-    await sheet.getByLabel('Onto it at, mph').fill('30');
+    await sheet.getByLabel('Speed entering the slip road, mph').fill('30');
     await sheet.getByRole('button', { name: 'Keep the place' }).click();
     const line = page.getByRole('listitem').filter({ hasText: 'Mole Street slip' }).first();
     await expect(line).toContainText('slip road of 210 m');

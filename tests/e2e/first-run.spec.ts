@@ -65,7 +65,7 @@ async function said(page: Page): Promise<string[]> {
 }
 
 test('under a pack that no line of the product knows, every page speaks its words and its units', async ({ page }) => {
-    test.setTimeout(240_000);
+    test.setTimeout(600_000);
     const heard = complaints(page);
     await signIn(page, OWNER);
     await page.goto('/account/rules');

@@ -31,35 +31,35 @@ test('sign in, plan an emerge right at 30 mph, mark three rounds, debrief, see t
     await expect(page.getByRole('heading', { name: 'Emerge right' })).toBeVisible();
     // Both are on screen: where the rule of thumb puts the signal, and where it has to be.
     await expect(page.getByText('rule of thumb 30 m')).toBeVisible();
-    await expect(page.getByText(/puts the signal at 30 m, after the brake lights/)).toBeVisible();
+    await expect(page.getByText(/At 30 mph, signalling 30 m before is too late: you would be braking already/)).toBeVisible();
 
     await page.getByRole('link', { name: 'Drive' }).click();
     await page.getByLabel('Place', { exact: true }).selectOption({ label: 'Chandlers Row into Quay Street · Emerge right' });
     await expect(page.getByText(/^Round 1/)).toBeVisible();
-    // All unaided but one: two presses.
+    // All without help but one: two presses.
     await page.getByRole('button', { name: 'Position prompted', exact: true }).click();
-    await page.getByRole('button', { name: 'Rest unaided' }).click();
-    await page.getByRole('button', { name: 'Round again' }).click();
+    await page.getByRole('button', { name: 'The rest without help' }).click();
+    await page.getByRole('button', { name: 'Next attempt' }).click();
     await page.getByRole('button', { name: 'Position missed', exact: true }).click();
-    await page.getByRole('button', { name: 'Signal out of order', exact: true }).click();
-    await page.getByRole('button', { name: 'Rest unaided' }).click();
+    await page.getByRole('button', { name: 'Signal wrong order', exact: true }).click();
+    await page.getByRole('button', { name: 'The rest without help' }).click();
     // A correction and an undo: two presses back, one of them a whole row of marks.
-    await page.getByRole('button', { name: 'Look stepped in', exact: true }).click();
+    await page.getByRole('button', { name: 'Look I stepped in', exact: true }).click();
     await page.getByRole('button', { name: 'Undo' }).click();
     await expect(page.getByRole('button', { name: 'Look unaided', exact: true })).toHaveAttribute('aria-pressed', 'true');
     await page.getByRole('button', { name: 'Undo' }).click();
     await expect(page.getByRole('button', { name: 'Look unaided', exact: true })).toHaveAttribute('aria-pressed', 'false');
     await expect(page.getByRole('button', { name: 'Mirrors unaided', exact: true })).toHaveAttribute('aria-pressed', 'false');
     await expect(page.getByRole('button', { name: 'Position missed', exact: true })).toHaveAttribute('aria-pressed', 'true');
-    await page.getByRole('button', { name: 'Rest unaided' }).click();
-    await page.getByRole('button', { name: 'Round again' }).click();
+    await page.getByRole('button', { name: 'The rest without help' }).click();
+    await page.getByRole('button', { name: 'Next attempt' }).click();
     // While the car moves there is one key.
-    await page.getByRole('button', { name: 'The car moves' }).click();
+    await page.getByRole('button', { name: 'Driving' }).click();
     await expect(page.getByRole('main').getByRole('button')).toHaveCount(2);
     await page.getByRole('button', { name: /^Mark/ }).click();
     await page.getByRole('button', { name: 'Parked' }).click();
-    await page.getByRole('button', { name: 'All unaided' }).click();
-    await page.getByRole('button', { name: 'Held back rightly' }).click();
+    await page.getByRole('button', { name: 'All without help' }).click();
+    await page.getByRole('button', { name: 'Correctly waited' }).click();
     await expect(page.getByText('Round 3', { exact: true })).toBeVisible();
     await everythingSent(page, lesson, 3);
 
@@ -68,8 +68,8 @@ test('sign in, plan an emerge right at 30 mph, mark three rounds, debrief, see t
     await expect(page.getByText(/logged:/)).toHaveCount(0);
     await position.getByRole('button', { name: 'with help' }).click();
     await expect(position.getByText('logged: unaided in 1 of 3')).toBeVisible();
-    await expect(page.getByText(/in 2 of 3 rounds/)).toBeVisible();
-    await expect(page.getByText(/Likely cause, in signal/)).toBeVisible();
+    await expect(page.getByText(/in 2 of 3 attempts/)).toBeVisible();
+    await expect(page.getByText(/Possible cause \(signal\)/)).toBeVisible();
     await page.getByLabel('One thing that went well').fill('Waited for the van and said so.');
     await page.getByLabel('Until next time').fill('Watch where the car ahead moves over');
     await page.getByRole('button', { name: 'Add' }).first().click();
@@ -140,11 +140,7 @@ test('the same by keyboard alone', async ({ page }) => {
     await everythingSent(page, lesson, rounds.length + 3);
     const marked = await api<{ rounds: { marks: { step: string; outcome: string; kind: string }[] }[] }>(page, `lessons/${lesson}`);
     const said = marked.rounds.slice(-3).map((round) => round.marks.map((mark) => mark.outcome || mark.kind).join(' '));
-    expect(said).toEqual([
-        'prompted unaided unaided unaided unaided',
-        'unaided missed reminded unaided',
-        'held-back-rightly unaided unaided unaided unaided unaided',
-    ]);
+    expect(said).toEqual(['prompted unaided unaided unaided unaided', 'unaided missed reminded unaided', 'decision unaided unaided unaided unaided unaided']);
 
     await reach('Debrief');
     await page.keyboard.press('Enter');
@@ -154,15 +150,18 @@ test('the same by keyboard alone', async ({ page }) => {
     await reach('Close the lesson', 'button');
     await page.keyboard.press('Enter');
     await expect(page).toHaveURL(/\/learners\//);
-    // Elsewhere by two letters, and by name.
-    await page.keyboard.type('gb');
+    // Elsewhere by a number, and by name.
+    await page.keyboard.press('.');
+    await expect(page.getByRole('dialog', { name: 'Where to?' })).toBeVisible();
+    await page.keyboard.press('5');
     await expect(page.getByRole('heading', { name: 'Approach' })).toBeVisible();
-    await page.keyboard.press('Control+k');
-    await page.keyboard.type('mirela');
+    await expect(page).toHaveTitle(/^Approach/);
+    await page.keyboard.press('.');
+    await page.keyboard.type('sandoval mirela');
     await page.keyboard.press('Enter');
     await expect(page.getByRole('heading', { name: 'Mirela Sandoval' })).toBeVisible();
-    await page.keyboard.press('?');
-    await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+    await page.keyboard.press('.');
+    await expect(page.getByRole('region', { name: 'Shortcuts' })).toBeVisible();
     await page.keyboard.press('Escape');
     await expect(page.getByRole('dialog')).toHaveCount(0);
 });

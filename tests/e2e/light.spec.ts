@@ -52,7 +52,7 @@ test('Drive asks for no lesson again for what it sent, and the debrief does', as
     await everythingSent(page, lesson.id, 1);
     expect(lessons).toEqual([]);
     await page.getByRole('link', { name: 'Debrief' }).click();
-    await expect(page.getByText(/in 1 of 1 round/)).toBeVisible();
+    await expect(page.getByText(/in 1 of 1 attempt/)).toBeVisible();
     expect(lessons).toHaveLength(1);
     expect(found).toEqual([]);
 });

@@ -88,7 +88,7 @@ test('a picture that no longer holds says so and why; what cannot be shown is no
     await refuse('compute/*', 'must be at least 2 m.');
     await refuse('learners/*/skill', 'not today.');
     await page.goto(`/lessons/${next.id}/plan`);
-    await expect(page.getByText('What the record asks for is not shown:')).toBeVisible();
+    await expect(page.getByText('What to work on is not shown:')).toBeVisible();
     // The strip of a lesson whose first place has one: which lesson is next depends on the hour.
     const { lessons } = await api<{ lessons: { id: string }[] }>(page, 'today');
     const whole = await Promise.all(lessons.map(({ id }) => api<{ id: string; items: { plan: { tool: string } }[] }>(page, `lessons/${id}`)));

@@ -80,7 +80,7 @@ test('one mark the server breaks on holds up no other; what it refuses is listed
         bad ||= marks.find((mark) => mark.step === 'position')?.id ?? '';
     });
     await page.getByRole('button', { name: 'Position prompted', exact: true }).click();
-    await page.getByRole('button', { name: 'Rest unaided' }).click();
+    await page.getByRole('button', { name: 'The rest without help' }).click();
     await expect.poll(async () => (await marked(page, lesson)).map((mark) => mark.step).sort()).toEqual(['look', 'mirrors', 'signal', 'speed']);
     await expect(line(page, /The server could not store some of them/)).toBeVisible();
     // Now it will not take it at all.

@@ -1,4 +1,4 @@
-import { test, type Page } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
 import { api, signIn } from './support';
 
 /** The pictures of docs/screenshots, made from the demo: APP_URL=… npx playwright test --project=screenshots */
@@ -12,7 +12,7 @@ async function show(page: Page, path: string): Promise<void> {
 }
 
 test('main views', async ({ page, browser }) => {
-    test.setTimeout(180_000);
+    test.setTimeout(600_000);
     await show(page, '/');
     await shoot(page, 'today');
     const { next } = await api<{ next: { id: string; learner: { id: string } } }>(page, 'today');
@@ -22,7 +22,7 @@ test('main views', async ({ page, browser }) => {
     const done = lessons.filter((lesson) => lesson.state === 'done').sort((a, b) => b.rounds - a.rounds)[0]!;
     // A round as it is being marked, taken back afterwards.
     await show(page, `/lessons/${next.id}/drive`);
-    for (const key of ['Position prompted', 'Rest unaided', 'Round again', 'Mirrors unaided', 'Signal reminded', 'Position missed']) {
+    for (const key of ['Position prompted', 'The rest without help', 'Next attempt', 'Mirrors unaided', 'Signal reminded', 'Position missed']) {
         await page.getByRole('button', { name: key, exact: true }).click();
     }
     await shoot(page, 'drive');
@@ -31,8 +31,17 @@ test('main views', async ({ page, browser }) => {
     await shoot(page, 'drive-phone');
     await page.setViewportSize({ width: 1280, height: 800 });
     for (let i = 0; i < 5; i++) await page.getByRole('button', { name: 'Undo' }).click();
-    await page.getByRole('button', { name: 'The car moves' }).click();
-    await shoot(page, 'drive-moving');
+    await page.getByRole('button', { name: 'Driving' }).click();
+    for (let i = 0; i < 3; i++) await page.getByRole('button', { name: /^Mark/ }).click();
+    await page.getByRole('button', { name: 'Parked', exact: true }).click();
+    await page.getByRole('button', { name: '3 moments to tell' }).click();
+    const face = page.getByRole('region', { name: 'Telling a moment' });
+    await face.getByRole('button', { name: 'Pass a bus at its stop', exact: true }).click();
+    await face.getByRole('button', { name: 'Position missed', exact: true }).click();
+    await face.getByRole('group', { name: 'Kind' }).getByRole('button').first().click();
+    await shoot(page, 'moments');
+    for (let i = 0; i < 2; i++) await face.getByRole('button', { name: 'Undo' }).click();
+    for (let i = 0; i < 3; i++) await face.getByRole('button', { name: 'Throw away' }).click();
     await show(page, `/lessons/${done.id}/debrief`);
     await page.screenshot({ path: 'docs/screenshots/debrief.png', fullPage: true });
     await show(page, `/learners/${next.learner.id}`);
@@ -44,6 +53,7 @@ test('main views', async ({ page, browser }) => {
     await page.getByRole('heading', { name: 'The marks' }).waitFor();
     await shoot(page, 'learner-square');
     await show(page, '/school');
+    await expect(page.getByText('being worked out')).toHaveCount(0, { timeout: 120_000 });
     await page.getByText('being brought up to date').waitFor({ state: 'hidden' });
     await shoot(page, 'school');
     await show(page, '/routines');

@@ -6,7 +6,7 @@ test('marks made without signal stay on the device and arrive later, once', asyn
     await page.goto(`/lessons/${next}/drive`);
     await page.route('**/api/sync', (route) => route.abort());
     await page.getByRole('button', { name: 'Speed reminded', exact: true }).click();
-    await page.getByRole('button', { name: 'Rest unaided' }).click();
+    await page.getByRole('button', { name: 'The rest without help' }).click();
     await expect(page.getByText('5 marks on this device, not yet sent.').locator('visible=true')).toBeVisible();
     // A closed tab loses nothing.
     await page.reload();

@@ -19,8 +19,8 @@ test('overrule a square with a reason: both are kept, and it can be taken back',
     const learner = await learnerNamed(page, 'Sol');
     const before = await cell(page, learner, 'emerge-right', 'speed');
     await page.goto(`/learners/${learner}`);
-    // What holds back most opens the marks that say so.
-    await page.getByRole('region', { name: 'What holds back most' }).getByRole('button').first().click();
+    // Main thing to improve opens the marks that say so.
+    await page.getByRole('region', { name: 'Main thing to improve' }).getByRole('button').first().click();
     await expect(page.getByRole('region', { name: 'The marks' }).getByRole('listitem')).not.toHaveCount(0);
     await page.keyboard.press('Escape');
     const square = page.getByRole('button', { name: /^Emerge right, Speed:/ });
@@ -37,11 +37,11 @@ test('overrule a square with a reason: both are kept, and it can be taken back',
     await sheet.getByLabel('Reason').fill('The gates were closed for roadworks.');
     await sheet.getByRole('button', { name: 'Keep my word' }).click();
     await expect(sheet.getByText('The gates were closed for roadworks.')).toBeVisible();
-    await expect(sheet.getByText(/The marks alone say/)).toBeVisible();
+    await expect(sheet.getByText(/Without your correction/)).toBeVisible();
     expect((await cell(page, learner, 'emerge-right', 'speed')).estimate).toBeGreaterThan(before.estimate);
     await sheet.getByRole('button', { name: 'Take back' }).click();
     await expect(sheet.getByText(/taken back/)).toBeVisible();
-    await expect(sheet.getByText(/The marks alone say/)).toBeHidden();
+    await expect(sheet.getByText(/Without your correction/)).toBeHidden();
     expect((await cell(page, learner, 'emerge-right', 'speed')).estimate).toBeCloseTo(before.estimate, 2);
     expect(heard).toEqual([]);
 });
@@ -64,9 +64,9 @@ test('conditions said in Drive go with the round and on to the next, and can be 
         await page.getByRole('button', { name: 'Done' }).click();
     };
     await say('busy', 'night');
-    await page.getByRole('button', { name: 'All unaided' }).click();
-    await page.getByRole('button', { name: 'Round again' }).click();
-    await page.getByRole('button', { name: 'All unaided' }).click();
+    await page.getByRole('button', { name: 'All without help' }).click();
+    await page.getByRole('button', { name: 'Next attempt' }).click();
+    await page.getByRole('button', { name: 'All without help' }).click();
     await expect
         .poll(async () => (await rounds()).slice(already).map((round) => round.conditions))
         .toEqual([expect.objectContaining({ traffic: 'busy', light: 'night' }), expect.objectContaining({ traffic: 'busy', light: 'night' })]);
@@ -86,15 +86,15 @@ test('conditions said in Drive go with the round and on to the next, and can be 
     await expect(page.getByRole('button', { name: /Conditions: busy · night(?! · ice)/ })).toBeVisible();
     // The debrief says by how much the lesson changed the record.
     await page.getByRole('link', { name: 'Debrief' }).click();
-    await expect(page.getByRole('region', { name: 'What this lesson changed' }).getByRole('listitem').first()).toContainText(/→|first|as before/);
+    await expect(page.getByRole('region', { name: 'Progress today' }).getByRole('listitem').first()).toContainText(/→|first|as before|a little/);
 });
 
 test('the plan says what the record asks for, and one press looks for a place that shows it', async ({ page }) => {
     await page.goto('/');
     const { next } = await api<{ next: { id: string } }>(page, 'today');
     await page.goto(`/lessons/${next.id}/plan`);
-    await page.getByText(/^The record asks for/).click();
-    const wanted = page.getByRole('region', { name: 'Weak' }).getByRole('button').first();
+    await page.getByText(/^What to work on/).click();
+    const wanted = page.getByRole('region', { name: 'Needs most help' }).getByRole('button').first();
     const routine = (await wanted.innerText()).split('\n')[0]!.split(', ').slice(1).join(', ');
     await wanted.click();
     await expect(page.getByLabel('Search places')).toHaveValue(new RegExp(routine, 'i'));
@@ -122,7 +122,7 @@ test('the school: everybody at a glance, brought up to date by itself, and what 
     expect(figures).toEqual([...figures].sort((a, b) => a - b));
     for (const [view, text] of [
         ['Routines', 'Never taught to anybody'],
-        ['Why help is needed', 'Likely cause one step earlier'],
+        ['Why help is needed', 'Possible cause one step earlier'],
         ['Where it goes wrong', 'Same routine elsewhere'],
     ] as const) {
         await page.getByRole('button', { name: view }).click();

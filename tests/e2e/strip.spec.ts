@@ -14,12 +14,12 @@ test.beforeEach(async ({ page }) => {
 });
 
 test('shows the clash at 30 mph and none at 20, and says why', async ({ page }) => {
-    await expect(page.getByText(/puts the signal at 30 m, after the brake lights/)).toBeVisible();
+    await expect(page.getByText(/At 30 mph, signalling 30 m before is too late: you would be braking already/)).toBeVisible();
     const at30 = await signal(page);
     await page.getByRole('slider', { name: 'Speed' }).focus();
     for (let i = 0; i < 10; i++) await page.keyboard.press('ArrowLeft');
     await expect(page.getByText('Speed 20 mph')).toBeVisible();
-    await expect(page.getByText(/puts the signal at/)).toHaveCount(0);
+    await expect(page.getByText(/signalling 30 m before is too late/)).toHaveCount(0);
     await expect.poll(() => signal(page)).toBe(30);
     expect(at30).toBeGreaterThan(50);
     // The state is the address: loaded again, the same picture.

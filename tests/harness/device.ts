@@ -1,13 +1,15 @@
-import type { Lesson, Outcome, Round, Step } from '@/api/types';
+import type { Decision, Lesson, Outcome, Round, Step } from '@/api/types';
 import { momentIn, pressing, pressTime, settling, takingBack, type Written } from '@/queue/press';
 import { Queue, type NewEvent, type QueueEvent, type Store } from '@/queue/queue';
 import { says, standing, withMade } from '@/queue/standing';
-import { withdrawal, type Press } from '@/queue/undo';
+import { spokenOf, withdrawal, type Press } from '@/queue/undo';
 import { uuid7 } from '@/queue/uuid';
 import type { Weather, Wire } from './network';
 
 const STEPS: Step[] = ['mirrors', 'signal', 'position', 'speed', 'look'];
 const OUTCOMES: Outcome[] = ['unaided', 'reminded', 'prompted', 'missed', 'intervened'];
+
+const DECISIONS: Decision[] = ['held-back-rightly', 'let-go', 'asked-again'];
 
 /** A device's store, which outlives its pages. */
 class Memory implements Store {
@@ -80,7 +82,9 @@ export class Device {
         if (kind === 7 && stands.moments[0]) return this.keep(settling(stands.moments[0], round, { round, step, outcome }, at));
         if (kind === 8) {
             return this.keep(
-                pressing(round.id, stands, at, [{ kind: 'held-back-rightly' }], (slot, before) => (before ? withdrawal(slot) : { kind: 'held-back-rightly' })),
+                pressing(round.id, stands, at, [{ kind: 'decision', decision: DECISIONS[this.chance(3)]! }], (slot, before) =>
+                    before ? withdrawal(slot) : spokenOf(slot),
+                ),
             );
         }
         if (kind < 12) {

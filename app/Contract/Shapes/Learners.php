@@ -117,6 +117,39 @@ final class Learners
                 'was' => Shapes::refOrNull('Outcome') + ['description' => 'what was said before, where somebody had read it'],
                 'clock_ahead' => Out::flag(''),
             ]),
+            'CountedRate' => Out::object([
+                'number' => Out::integer('of looks'), 'seconds' => Out::number('over which they were counted'),
+                'a_minute' => Out::number('rate'), 'low' => Out::number('lower end of its 80 % range'), 'high' => Out::number('its upper end'),
+            ]),
+            'GapThreshold' => Out::object([
+                'estimate_s' => Out::number('from which length on this learner goes'), 'low_s' => Out::number('lower end of its 80 % range'),
+                'high_s' => Out::number('its upper end'), 'gaps' => Out::integer('that it rests on'),
+            ]),
+            'HabitKept' => Out::object([
+                'step' => Shapes::ref('Step'), 'clean' => Out::integer('stretches in which it was unaided and in order'),
+                'of' => Out::integer('stretches in which it was marked'), 'faults' => Shapes::byName(Out::integer('stretches'), 'by kind of fault, most first'),
+            ]),
+            'Habits' => Out::object([
+                'lessons' => Out::list(Out::object([
+                    'lesson' => Shapes::id(), 'at' => Shapes::moment(),
+                    'rear_looks' => Shapes::refOrNull('CountedRate'),
+                    'ahead_s' => Out::list(['type' => 'number'], 'counted gaps to the car ahead'),
+                    'short' => Out::integer('how many of them were under what was wanted'),
+                    'kept' => Shapes::listOf('HabitKept'),
+                ]), 'those in which something was counted, or marked between hazards, oldest first'),
+                'change' => Out::object([
+                    'more' => ['type' => ['boolean', 'null'], 'description' => 'rear looks, the older half against the newer; null where it could be chance'],
+                    'message' => Out::text(''),
+                ]),
+                'junctions' => Out::list(Out::object([
+                    'routine' => Shapes::ref('RoutineCode'), 'let_go' => Out::integer('gaps'),
+                    'would_have_done' => Out::integer('of them long enough'), 'taken' => Out::integer('gaps'),
+                    'too_short' => Out::integer('of them not long enough'),
+                    'needed_s' => Out::number('least gap that is enough at the limit of the town, on the flat, from rest', nullable: true),
+                    'threshold' => Shapes::refOrNull('GapThreshold'),
+                    'message' => Out::text('sentence to the instructor'),
+                ])),
+            ]),
             'CellEvidence' => Out::object([
                 'history' => Out::list(
                     Out::object(['lesson' => Shapes::id(), 'at' => Shapes::moment(), 'unaided' => Out::integer(''), 'of' => Out::integer('')] + $believed),

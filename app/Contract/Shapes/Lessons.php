@@ -5,11 +5,14 @@ namespace App\Contract\Shapes;
 use App\Contract\Shapes;
 use NobleTurn\Core\Compute\Out;
 use NobleTurn\Core\Record\Conditions;
+use NobleTurn\Core\Record\Counted;
+use NobleTurn\Core\Record\Decision;
 use NobleTurn\Core\Record\Outcome;
 use NobleTurn\Core\Record\Taught;
 use NobleTurn\Core\Routine\Faults;
 use NobleTurn\Core\Trade\Effect;
 use NobleTurn\Core\Trade\LearnerLevel;
+use NobleTurn\Core\Trade\Stage;
 
 /** Lessons: the day, one lesson as a page, its plan, rounds and marks. */
 final class Lessons
@@ -33,7 +36,8 @@ final class Lessons
 
         return [
             'Outcome' => Out::choice(Outcome::class, 'how much help a step took'),
-            'Taught' => Out::choice(Taught::class),
+            'Taught' => Out::choice(Taught::class), 'Stage' => Out::choice(Stage::class), 'Decision' => Out::choice(Decision::class),
+            'Counted' => Out::choice(Counted::class),
             'Fault' => Out::choice(Faults::codes(), 'kinds of fault, over all steps'),
             'Effect' => Out::choice(Effect::class, 'what a fault did to others'),
             'Level' => Out::choice(LearnerLevel::class),
@@ -48,16 +52,33 @@ final class Lessons
                 'id' => Shapes::id(), 'lesson_id' => Shapes::id(), 'kind' => Out::choice(['promise', 'homework']), 'text' => Out::text(''),
                 'kept_at' => Shapes::moment(nullable: true),
             ]),
+            'Remedy' => Out::object([
+                'id' => Shapes::id(), 'lesson_id' => Shapes::id(), 'routine' => Shapes::ref('RoutineCode'), 'step' => Shapes::ref('Step'),
+                'fault' => Shapes::refOrNull('Fault'), 'what' => Out::choice(['remedy', 'drill']),
+            ]),
+            'RemedyEffect' => Out::object([
+                'learners' => Out::integer('with marks before and after'),
+                'change' => Out::number('of the share that was clean, less what other steps gained; null where it is not known yet', nullable: true),
+                'low' => Out::number('lower end of its 80 % range', nullable: true), 'high' => Out::number('its upper end', nullable: true),
+                'message' => Out::text(''),
+            ]),
+            'Helped' => Out::object(['remedy' => Shapes::ref('RemedyEffect'), 'drill' => Shapes::ref('RemedyEffect')]),
+            'LessonAim' => Out::object(['routine' => Shapes::refOrNull('RoutineCode'), 'step' => Shapes::refOrNull('Step')]),
             'NextLesson' => Shapes::with($line, ['items' => Shapes::listOf('PlannedItem')] + $promised),
             'Today' => Out::object([
                 'day' => Shapes::day(), 'lessons' => Shapes::listOf('LessonLine'), 'next' => Shapes::refOrNull('NextLesson'),
                 'unfinished' => Shapes::listOf('LessonLine'),
+                'untold' => Out::list(Out::object([
+                    'lesson' => Shapes::id(), 'learner' => Out::text('name'), 'starts_at' => Shapes::moment(), 'moments' => Out::integer(''),
+                ]), 'moments marked while moving that nobody has told yet'),
             ]),
             'Mark' => self::mark(),
             'Round' => self::round(),
             'DebriefFault' => Out::object([
                 'routine' => Shapes::ref('RoutineCode'), 'step' => Shapes::ref('Step'), 'rounds' => Out::integer('in which it went wrong'),
-                'of' => Out::integer('rounds in which it was marked'), 'cause_step' => Shapes::refOrNull('Step'),
+                'of' => Out::integer('rounds in which it was marked'),
+                'kind' => Shapes::refOrNull('Fault') + ['description' => 'seen most in those rounds'], 'kind_rounds' => Out::integer('in which it was seen'),
+                'cause_step' => Shapes::refOrNull('Step'),
                 'cause_seen' => Out::integer('rounds that show the cause'),
                 'usual_mistake' => Out::text(''), 'likely_cause' => Out::text(''), 'remedy' => Out::text(''), 'drill' => Out::text(''),
                 'source' => Out::text(''),
@@ -67,10 +88,13 @@ final class Lessons
                 'went_well' => Out::text('', nullable: true), 'worked_on' => Out::text('', nullable: true),
                 'self_rating' => Shapes::byName(Shapes::ref('Outcome'), 'by step'),
                 'items' => Shapes::listOf('LessonItem'), 'reference_points' => Shapes::listOf('ReferencePoint'), 'rounds' => Shapes::listOf('Round'),
+                'works_on' => Shapes::refOrNull('LessonAim') + ['description' => 'the aim as data; null where it is only words'],
+                'remedies' => Shapes::listOf('Remedy'),
                 'promises' => Shapes::listOf('Promised'), 'promised_before' => Shapes::listOf('Promised'),
                 'debrief' => Out::object([
                     'well' => Shapes::refOrNull('Step'), 'well_rounds' => Out::integer(''), 'held_back_rightly' => Out::integer(''),
-                    'fault' => Shapes::refOrNull('DebriefFault'),
+                    'fault' => Shapes::refOrNull('DebriefFault'), 'of_the_aim' => Out::flag('the fault is of what the lesson works on'),
+                    'aim_rounds' => Out::list(Shapes::id(), 'rounds that say something of it, in their order'), 'aim_clean' => Out::integer('of them'),
                 ]),
                 'rules' => Shapes::ref('Rules'),
             ]),
@@ -86,11 +110,16 @@ final class Lessons
     {
         return Out::object([
             'id' => Shapes::id('made on the device'), 'round_id' => Shapes::id(),
-            'kind' => Out::choice(['step', 'held-back-rightly', 'taught', 'moment', 'conditions']),
+            'kind' => Out::choice(['step', 'held-back-rightly', 'taught', 'moment', 'conditions', 'place', 'decision', 'count']),
             'step' => Shapes::refOrNull('Step'), 'outcome' => Shapes::refOrNull('Outcome'), 'taught' => Shapes::refOrNull('Taught'),
+            'stage' => Shapes::refOrNull('Stage') + ['description' => 'of its step; null for the approach'],
+            'decision' => Shapes::refOrNull('Decision'), 'what' => Shapes::refOrNull('Counted') + ['description' => 'the key counted or timed'],
+            'number' => Out::integer('of looks or gaps; of a counted gap the seconds wanted; of a length its metres', nullable: true),
+            'seconds' => Out::number('it took, s', nullable: true),
             'conditions' => Shapes::refOrNull('Conditions') + ['description' => 'of the round, where they were said after it began'],
             'out_of_order' => Out::flag(''), 'fault' => Shapes::refOrNull('Fault') + ['description' => 'of its step'],
             'effect' => Shapes::refOrNull('Effect') + ['description' => 'on others'],
+            'place_id' => ['type' => ['string', 'null'], 'description' => 'of the round, said afterwards'],
             'note' => Out::text('', nullable: true), 'corrects_id' => ['type' => ['string', 'null']],
             'withdrawn' => Out::flag(''), 'user_id' => Shapes::id('whose press'),
             'device_at' => Shapes::moment('as the device’s clock said'),
@@ -104,8 +133,13 @@ final class Lessons
     private static function round(): array
     {
         return Out::object([
-            'id' => Shapes::id('made on the device'), 'lesson_id' => Shapes::id(), 'place_id' => Shapes::id(),
-            'routine' => Shapes::ref('RoutineCode'), 'place' => Out::text('its name'), 'conditions' => Shapes::ref('Conditions'),
+            'id' => Shapes::id('made on the device'), 'lesson_id' => Shapes::id(),
+            'place_id' => ['type' => ['string', 'null'], 'description' => 'where it began; null where it needs no place, or nobody has said one yet'],
+            'elsewhere' => Out::text('a word of where', nullable: true),
+            'moment_id' => ['type' => ['string', 'null'], 'description' => 'the moment it was told of'],
+            'side' => Shapes::refOrNull('Side') + ['description' => 'of the way driven, where it is not the routine’s own'],
+            'routine' => Shapes::ref('RoutineCode'), 'place' => Out::text('its name, or the word of where; as it stands'),
+            'conditions' => Shapes::ref('Conditions'),
             'device_at' => Shapes::moment('as the device’s clock said'), 'began_at' => Shapes::moment('as far as the clocks tell'),
             'clock_ahead' => Out::flag(''), 'marks' => Shapes::listOf('Mark'),
             'ordinal' => Out::integer('as they were driven; null for one that was emptied by undoing', nullable: true),

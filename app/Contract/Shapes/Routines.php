@@ -41,7 +41,12 @@ final class Routines
                 'words' => Shapes::byName(Out::text(''), 'the place’s own words, by the word the interface is written with'),
                 'practice' => Shapes::ref('Practice'),
                 'faults' => Shapes::byName(Shapes::byName(['type' => 'string']), 'words of the kinds of fault, by step and code'),
-                'effects' => Shapes::byName(['type' => 'string'], 'short words of what a fault did to others'), 'routines' => Shapes::listOf('RoutineLine'),
+                'effects' => Shapes::byName(['type' => 'string'], 'short words of what a fault did to others'),
+                'watched' => Out::object([
+                    'order' => Out::list(Out::object(['key' => Out::text(''), 'words' => Out::text('')]), 'as somebody who watches sees a drive'),
+                    'of' => Shapes::byName(Shapes::byName(['type' => 'string']), 'where each kind of fault is seen, by step; without a kind, an empty name'),
+                ]),
+                'decisions' => Shapes::byName(['type' => 'string'], 'words of what can be decided rightly'), 'routines' => Shapes::listOf('RoutineLine'),
             ]),
             'RoutineLine' => $line,
             'CardStep' => Out::object([
@@ -103,6 +108,8 @@ final class Routines
             'code' => Shapes::ref('RoutineCode'), 'title' => Out::text(''), 'section' => Out::text(''), 'section_title' => Out::text(''),
             'steps' => Shapes::listOf('Step'),
             'faults' => Shapes::byName(Shapes::listOf('Fault'), 'by step: codes of the kinds of fault that fit it, the likeliest first'),
+            'unplanned' => Out::flag('mostly met without being planned'),
+            'stages' => Shapes::byName(['type' => 'string'], 'parts that are marked apart, with their words; empty where it is marked as one'),
             'has_approach' => Out::flag(''), 'stands' => Out::flag('done while the car stands: planned in seconds'),
             'planned_by' => Out::choice(
                 ['approach', 'join', 'leave', 'overtake', 'lane-change'], 'the tool that plans it at a place; null where it belongs to none',

@@ -11,7 +11,6 @@ use App\Models\Lesson;
 use App\Models\Promise;
 use App\School\ChosenRules;
 use App\School\CurrentSchool;
-use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -41,17 +40,16 @@ final class LearnerController extends Controller
     public function show(Learner $learner, LearnerSkill $skill): JsonResponse
     {
         LearnerSkill::isRead($learner);
+        $counts = $skill->of($learner, now()->toDateTimeImmutable())['counts'];
 
         return response()->json([
             ...Show::learner($learner),
-            'lessons' => $learner->lessons()->withCount([
-                'rounds' => static fn (Builder $rounds) => StandingMarks::driven($rounds),
-            ])->latest('starts_at')->get()->map(fn (Lesson $lesson): array => [
+            'lessons' => $learner->lessons()->latest('starts_at')->get()->map(fn (Lesson $lesson): array => [
                 ...$lesson->only(['id', 'minutes', 'state', 'instructor_id']), 'aim' => Gate::allows('view', $lesson) ? $lesson->aim : null,
-                'starts_at' => $lesson->starts_at->toIso8601ZuluString(), 'rounds' => (int) $lesson->getAttribute('rounds_count'),
+                'starts_at' => $lesson->starts_at->toIso8601ZuluString(), 'rounds' => $counts['by_lesson'][$lesson->id] ?? 0,
             ]),
             'promises' => $learner->promises()->get()->sortByDesc('created_at')->values()->map(fn (Promise $promise): array => Show::promise($promise)),
-            ...$skill->of($learner, now()->toDateTimeImmutable())['counts'],
+            ...array_diff_key($counts, ['by_lesson' => 0]),
         ]);
     }
 

@@ -52,7 +52,7 @@ final class PrivacyController extends Controller
 
     public function setRetention(Request $request, CurrentSchool $current, Retention $retention): JsonResponse
     {
-        $months = ['present', 'nullable', 'integer', 'between:1,240'];
+        $months = ['present', 'nullable', 'numeric', 'integer', 'between:1,240'];
         $said = $request->validate(Taken::retention());
         if ($said['keep_months'] !== null && $said['keep_minors_months'] !== null && $said['keep_minors_months'] > $said['keep_months']) {
             throw ValidationException::withMessages(['keep_minors_months' => 'Minors are never kept longer than others.']);

@@ -91,7 +91,7 @@ final class RulesController extends Controller
 
         return [
             'key' => $question->key, 'text' => $wording->say($question->text), 'step' => $question->step->value, 'changes' => $question->changes,
-            'default' => $question->default($pack),
+            'default' => ChosenRules::unlessTaught($pack)[$question->key] ?? $question->default($pack),
             // A routine on whose plan or card the choice is seen.
             'shows_on' => $shows->value,
             'routines' => array_column($question->routines, 'value'),

@@ -3,6 +3,7 @@
 namespace App\Http\Controllers;
 
 use App\Contract\Taken;
+use App\Marks\LearnerHabits;
 use App\Marks\LearnerSkill;
 use App\Marks\MarksBehind;
 use App\Models\Learner;
@@ -30,6 +31,14 @@ final class SkillController extends Controller
         LearnerSkill::isRead($learner);
 
         return response()->json(array_diff_key($this->skill->of($learner, now()->toDateTimeImmutable()), ['counts' => 0]));
+    }
+
+    /** What the key counted. */
+    public function habits(Learner $learner, LearnerHabits $habits): JsonResponse
+    {
+        LearnerSkill::isRead($learner);
+
+        return response()->json($habits->of($learner));
     }
 
     public function cell(Learner $learner, RoutineCode $routine, Step $step): JsonResponse

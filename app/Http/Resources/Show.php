@@ -9,19 +9,20 @@ use App\Models\Mark;
 use App\Models\Place;
 use App\Models\PlannedItem;
 use App\Models\Promise;
+use App\Models\Remedy;
 use App\Models\Round;
 use App\Models\School;
 use App\Models\User;
 use App\Models\Vehicle;
 use App\School\ChosenRules;
+use App\School\RoutineLines;
+use NobleTurn\Core\Record\Decision;
 use NobleTurn\Core\Record\PressTime;
-use NobleTurn\Core\Routine\Card;
-use NobleTurn\Core\Routine\Catalogue\Catalogue;
 use NobleTurn\Core\Routine\Faults;
+use NobleTurn\Core\Routine\Watched;
 use NobleTurn\Core\Routine\Wording;
 use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Trade\Effect;
-use NobleTurn\Core\Trade\RoutineCode;
 
 /** The rows of the database as the interface reads them; nothing goes out that is not named here. */
 final class Show
@@ -43,7 +44,6 @@ final class Show
     public static function rules(ChosenRules $chosen): array
     {
         $pack = $chosen->pack();
-        $practice = $chosen->practice();
 
         return [
             'pack' => $pack->code(), 'pack_name' => $pack->name(), 'keeps' => $pack->keeps()->value, 'speed_unit' => $pack->speedUnit()->value,
@@ -56,7 +56,14 @@ final class Show
                 static fn (array $of): array => array_map(static fn (string $text): string => Wording::in($pack, $text), $of), Faults::words(),
             ),
             'effects' => array_column(array_map(static fn (Effect $effect): array => [$effect->value, $effect->short()], Effect::cases()), 1, 0),
-            'routines' => array_map(static fn (RoutineCode $code): array => ShowCard::line(Card::of($code, $pack, $practice), $pack), Catalogue::codes($pack)),
+            'watched' => [
+                'order' => array_map(static fn (Watched $one): array => ['key' => $one->value, 'words' => $one->words()], Watched::cases()),
+                'of' => Watched::all(),
+            ],
+            'decisions' => array_column(
+                array_map(static fn (Decision $one): array => [$one->value, $one->words()], Decision::cases()), 1, 0,
+            ),
+            'routines' => RoutineLines::of($chosen),
         ];
     }
 
@@ -125,12 +132,18 @@ final class Show
         ];
     }
 
+    /** @return array<string, mixed> */
+    public static function remedy(Remedy $remedy): array
+    {
+        return $remedy->only(['id', 'lesson_id', 'routine', 'step', 'fault', 'what']);
+    }
+
     /** @return array<string, mixed> place and marks must be loaded */
     public static function round(Round $round): array
     {
         return [
-            ...$round->only(['id', 'lesson_id', 'place_id', 'routine']),
-            'place' => $round->place->name,
+            ...$round->only(['id', 'lesson_id', 'place_id', 'elsewhere', 'moment_id', 'routine', 'side']),
+            'place' => $round->where(),
             'conditions' => (object) $round->conditions,
             'device_at' => $round->device_at->format(self::MOMENT),
             'began_at' => $round->began_at->format(self::MOMENT),
@@ -150,8 +163,8 @@ final class Show
     {
         return [
             ...$mark->only([
-                'id', 'round_id', 'kind', 'step', 'outcome', 'taught', 'conditions', 'out_of_order', 'fault', 'effect', 'note', 'corrects_id', 'withdrawn',
-                'user_id',
+                'id', 'round_id', 'kind', 'step', 'stage', 'outcome', 'taught', 'decision', 'what', 'number', 'seconds', 'conditions', 'out_of_order',
+                'fault', 'effect', 'place_id', 'note', 'corrects_id', 'withdrawn', 'user_id',
             ]),
             'device_at' => $mark->device_at->format(self::MOMENT),
             'pressed_at' => $mark->pressed_at->format(self::MOMENT),

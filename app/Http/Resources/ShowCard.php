@@ -7,6 +7,7 @@ use NobleTurn\Core\Compute\Tool\RoutineFacts;
 use NobleTurn\Core\Routine\Card;
 use NobleTurn\Core\Routine\Faults;
 use NobleTurn\Core\Routine\Instruction;
+use NobleTurn\Core\Routine\Stages;
 use NobleTurn\Core\Routine\Variant;
 use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Trade\Effect;
@@ -24,6 +25,7 @@ final class ShowCard
                 array_map(static fn (Instruction $step): string => $step->step->value, $card->steps),
                 array_map(static fn (Instruction $step): array => Faults::likely($card->code, $card->section, $step->step), $card->steps),
             ),
+            'unplanned' => $card->section->isMetUnplanned(), 'stages' => (object) Stages::of($card->code),
             'has_approach' => $card->code->hasApproach(), 'stands' => $card->code->isDoneStanding(),
             'side' => RoutineFacts::side($card->code, $pack)?->value, 'side_by_exit' => RoutineFacts::sideByExit($card->code, $pack),
             'asks' => RoutineFacts::asks($card->code, $pack),

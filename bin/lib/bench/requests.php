@@ -64,6 +64,9 @@ function benchServer(string $base): void
     $first = $record['tallies'][0];
     $requests += [
         'page: Learner, behind a square' => ['GET', "/api/learners/{$learners[0]['id']}/skill/{$first['routine']}/{$first['step']}", null],
+        'page: Learner, what the key counted' => ['GET', "/api/learners/{$learners[0]['id']}/habits", null],
+        'page: Debrief' => ['GET', "/api/lessons/{$record['lessons'][count($record['lessons']) - 1]['id']}", null],
+        'page: Debrief, whether a remedy helped' => ['GET', '/api/remedies/helped/look', null],
         'page: Debrief, what the lesson changed' => ['GET', "/api/lessons/{$record['lessons'][count($record['lessons']) - 1]['id']}/changed", null],
     ];
     row(['Requests, one after another', 'p50 ms', 'p95 ms', 'p95 / empty', '(goal: at most 2)']);

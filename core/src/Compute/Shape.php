@@ -42,7 +42,7 @@ final readonly class Shape
             $field = $this->byProperty[$property] ?? null;
             $key = $field?->key();
             if ($field === null || $key === null) {
-                $findings->add($at($property), 'is not a field of this tool.');
+                $findings->add($at(self::sayable($property)), 'is not a field of this tool.');
             } elseif (isset($given[$key])) {
                 $findings->add($at($property), 'must not be given beside '.$given[$key].': one unit for one quantity.');
             } else {
@@ -131,5 +131,11 @@ final readonly class Shape
             static fn (string $name): array => ['required' => [$name]],
             $field->properties(),
         )], $needed);
+    }
+
+    /** What cannot be read cannot be a name in an answer either: some readers of JSON refuse it. */
+    private static function sayable(string $property): string
+    {
+        return (string) preg_replace('/[[:cntrl:]]/', '?', $property);
     }
 }

@@ -23,6 +23,7 @@ use NobleTurn\Core\Compute\Tool\StoppingTool;
 use NobleTurn\Core\Compute\Tool\SweptPathTool;
 use NobleTurn\Core\Fault\BadInput;
 use NobleTurn\Core\Fault\UnknownName;
+use NobleTurn\Core\Rules\RulePacks;
 
 /**
  * All tools, by name. The same input and version give the same answer, byte for byte. Any tool answers a
@@ -34,6 +35,9 @@ final class Toolbox
     public const VERSION = '0.6.0';
 
     private const MOST_SWEPT = 240;
+
+    /** @var array<string, Shape> what each tool takes, by its name and the packs there are: written once, it never changes */
+    private static array $inputs = [];
 
     /** @return non-empty-list<Tool> */
     public static function all(): array
@@ -62,6 +66,12 @@ final class Toolbox
         throw UnknownName::among('tool', $name, self::names());
     }
 
+    /** @throws UnknownName */
+    public static function input(string $name): Shape
+    {
+        return self::$inputs[implode(' ', [$name, ...RulePacks::codes()])] ??= self::tool($name)->input();
+    }
+
     /**
      * @param  mixed  $raw  decoded JSON
      * @return array<string, mixed>
@@ -83,7 +93,7 @@ final class Toolbox
     public static function ask(string $name, mixed $raw): Question
     {
         $tool = self::tool($name);
-        $shape = $tool->input();
+        $shape = self::input($name);
         if (! is_array($raw) || ! array_key_exists('sweep', $raw)) {
             return Question::of($tool, [['at' => null, 'values' => self::read($shape, $raw)]], null);
         }

@@ -108,7 +108,7 @@ final readonly class JoinPlan
     public function message(): string
     {
         if ($this->best === null) {
-            return $this->faultOfSlip ?? 'No gap has room on both sides: off the gas now, and look again.';
+            return $this->faultOfSlip ?? Wording::in($this->pack, 'No gap has room on both sides: off the {accelerator} now, and look again.');
         }
         $words = $this->pack->speedUnit()->words(Speed::ofMetresPerSecond($this->best->drive->endMps));
         $between = $this->between($this->best);

@@ -80,7 +80,7 @@ final readonly class OvertakePlan
         $near = Flank::Near->side($this->pack)->value;
         $steps = [
             ['seconds' => self::STEPS_S['mirrors'], 'step' => 'mirrors', 'text' => "interior, {$off}: nobody about to pass us"],
-            ['seconds' => self::STEPS_S['closer'], 'step' => 'position', 'text' => "up to half a second behind, a little {$off}"],
+            ['seconds' => self::STEPS_S['closer'], 'step' => 'position', 'text' => $this->place($off)],
             ['seconds' => self::STEPS_S['gear'], 'step' => 'gear', 'text' => "{$this->overtaking->gear}: the one that pulls"],
             ['seconds' => self::STEPS_S['again'], 'step' => 'mirrors', 'text' => "{$off} again, shoulder"],
             ['seconds' => self::STEPS_S['signal'], 'step' => 'signal', 'text' => $off],
@@ -93,6 +93,13 @@ final readonly class OvertakePlan
             ['seconds' => max(0.0, $end - self::STEPS_S['back']), 'step' => 'mirrors', 'text' => "interior, {$near}: the passed one is seen behind"],
             ['seconds' => $end, 'step' => 'position', 'text' => "back {$near}, gap opened again"],
         ];
+    }
+
+    private function place(string $off): string
+    {
+        return $this->practice->answer('overtake_place') === 'closed-up'
+            ? "up to half a second behind, a little {$off}"
+            : "kept back, a little {$off}: the view past it is longest from there";
     }
 
     public function isOnIce(): bool

@@ -15,9 +15,10 @@ use NobleTurn\Core\Vehicle\Vehicle;
  */
 final readonly class Overtaking
 {
-    /** Behind it in the overtaking position, and ahead of it on return, s (common practice; assumed). */
-    public const POSITION_S = 0.5;
+    /** Behind it where one closes up for the moment of decision, s (common practice). */
+    public const CLOSED_UP_S = 0.5;
 
+    /** Ahead of it on return, s (assumed). */
     public const RETURN_S = 1.0;
 
     /** Left between us and the oncoming vehicle when we are back (assumed), s of its own way. */
@@ -44,6 +45,8 @@ final readonly class Overtaking
         bool $changes,
         public float $returnSeconds = self::RETURN_S,
         public Surface $surface = Surface::Dry,
+        /** Behind it when the gas goes down, s of its way. */
+        public float $behindSeconds = self::CLOSED_UP_S,
     ) {
         $this->run = Throttle::run($vehicle, $gradient, $otherMps, $gear, $limitMps, self::FAR, $changes);
         $this->seconds = $this->passed();
@@ -52,10 +55,15 @@ final readonly class Overtaking
     /** Further than this nobody overtakes, m. */
     private const FAR = 1500.0;
 
+    public function behindMetres(): float
+    {
+        return $this->behindSeconds * $this->otherMps;
+    }
+
     /** To be gained on the other from the overtaking position to the return, m. */
     public function relativeMetres(): float
     {
-        return self::POSITION_S * $this->otherMps + $this->otherLengthMetres + $this->vehicle->length->inMetres() + $this->returnSeconds * $this->otherMps;
+        return $this->behindMetres() + $this->otherLengthMetres + $this->vehicle->length->inMetres() + $this->returnSeconds * $this->otherMps;
     }
 
     /** Our own way meanwhile, m. */

@@ -40,6 +40,11 @@ final readonly class Gap
     ) {
     }
 
+    /** Braking is called gentle up to here, and firm up to here, m/s2 (common practice). */
+    private const GENTLE_MPS2 = 1.5;
+
+    private const FIRM_MPS2 = 3.5;
+
     /** The side with least in hand. */
     public function worst(): SideGap
     {
@@ -79,15 +84,21 @@ final readonly class Gap
         );
         $them = match ($worst->asked()) {
             Asked::Nothing => 'Nobody has to change anything',
-            Asked::OffGas => 'They would only come off the gas',
-            Asked::Brake => sprintf('They would have to brake with %.1f m/s²', round($worst->askedMps2, 2)),
+            Asked::OffGas => 'They would only ease off',
+            Asked::Brake => 'They would have to brake '.match (true) {
+                $worst->askedMps2 < self::GENTLE_MPS2 => 'gently',
+                $worst->askedMps2 < self::FIRM_MPS2 => 'firmly',
+                default => 'hard',
+            },
             Asked::Cannot => 'They could not avoid us',
         };
 
         return match ($worst->verdict()) {
             'go' => $worst->asked() === Asked::Nothing ? "Go: {$gives}." : "Go: {$gives}. {$them}.",
-            'marginal' => "Marginal: {$gives}. {$them}, and nothing is left over: the next one.",
-            default => $worst->asked() === Asked::OffGas ? "Not this one: {$gives}. {$them}; the next one asks nothing." : "Wait: {$gives}. {$them}.",
+            'marginal' => "Only just: {$gives}. {$them}, and nothing is left over: take the next one.",
+            default => $worst->asked() === Asked::OffGas
+                ? "Not this one: {$gives}. {$them}; the next one asks nothing of anybody."
+                : "Wait: {$gives}. {$them}.",
         };
     }
 
@@ -97,7 +108,7 @@ final readonly class Gap
         $worst = $this->worst();
         $seconds = static fn (AsksOfOthers $asks): string => number_format($worst->neededSeconds($asks), 1).' s';
 
-        return "Nobody changes anything: {$seconds(AsksOfOthers::Nothing)}. They come off the gas: {$seconds(AsksOfOthers::OffGas)}. "
-            ."As road design reckons: {$seconds(AsksOfOthers::Design)}.";
+        return "Nobody has to change anything: {$seconds(AsksOfOthers::Nothing)}. They only ease off: {$seconds(AsksOfOthers::OffGas)}. "
+            ."Road designers use {$seconds(AsksOfOthers::Design)}.";
     }
 }

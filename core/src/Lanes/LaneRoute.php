@@ -15,6 +15,8 @@ use NobleTurn\Core\Trade\Step;
 /** One way through a junction as it is taught: stretch by stretch, its signals, why, and everything met on it in the order of time. */
 final readonly class LaneRoute
 {
+    private const ORDINALS = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth', 'seventh', 'eighth'];
+
     /** Less time than this on it leaves none for an exit signal, s (assumed). */
     private const TOO_SHORT_S = 3.0;
 
@@ -200,11 +202,12 @@ final readonly class LaneRoute
 
     private function where(): string
     {
-        $clock = match ($this->question->trip->clock()) {
-            -1 => 'before twelve', 0 => 'at twelve', default => 'after twelve'
+        $way = match ($this->question->trip->clock()) {
+            -1 => Flank::Near->side($this->question->pack)->value, 0 => 'ahead', default => Flank::Off->side($this->question->pack)->value,
         };
+        $exits = $this->question->trip->sectors;
 
-        return $this->question->layout === Layout::Junction ? $clock : 'exit '.$this->question->trip->sectors.", {$clock}";
+        return $this->question->layout === Layout::Junction ? $way : (self::ORDINALS[$exits - 1] ?? "{$exits}th")." exit, {$way}";
     }
 
     /** @return list<Met> */

@@ -119,8 +119,10 @@ final class ApproachPlanner
         if ($slowing->runsAway()) {
             $found[] = new Warning(
                 'downhill-runs-away',
-                'Off the gas the car gains speed on this hill: hold it with a lower gear or a light brake from further out; the brake lights may then show '
-                    .'before the signal.',
+                Wording::in(
+                    $approach->pack, 'Off the {accelerator} the car gains speed on this hill: hold it with a lower gear or a light brake from further out; '
+                        .'the brake lights may then show before the signal.',
+                ),
                 ['natural_decel_mps2' => round($slowing->naturalMps2, 3)],
             );
         }

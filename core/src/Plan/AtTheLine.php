@@ -17,7 +17,10 @@ final class AtTheLine
     /** @return list<Warning> */
     public static function warnings(Chain $chain): array
     {
-        return [...self::before($chain), ...self::box($chain), ...self::beyond($chain), ...self::seen($chain->approach), ...self::roadMet($chain->approach)];
+        return [
+            ...self::before($chain), ...self::opening($chain), ...self::red($chain->approach), ...self::box($chain), ...self::beyond($chain),
+            ...self::seen($chain->approach), ...self::roadMet($chain->approach),
+        ];
     }
 
     /** @return list<Warning> */
@@ -29,6 +32,34 @@ final class AtTheLine
         return $path === null ? [] : [new Warning('path-before-line', sprintf(
             'First the path at %s: both ways along it, slow enough to stop before it, then the line.', $approach->pack->lengthUnit()->place($path),
         ), ['at_m' => round($path, 2), 'speed_mps' => round($chain->profile->mpsAt($path), 3)])];
+    }
+
+    /** @return list<Warning> */
+    private static function opening(Chain $chain): array
+    {
+        $opening = Chain::nearestOpening($chain->approach);
+
+        return $opening === null || $chain->approach->practice->waitsForOpening || $chain->metres($chain->signalSeconds) <= $opening->nearMetres ? [] : [
+            new Warning('signal-before-opening', sprintf(
+                'The signal is on before the opening that ends at %s: whoever waits there may take it as meant for them. Watch them until we are past.',
+                $chain->approach->pack->lengthUnit()->place($opening->nearMetres),
+            ), ['opening_m' => round($opening->nearMetres, 2)]),
+        ];
+    }
+
+    /** @return list<Warning> */
+    private static function red(Approach $approach): array
+    {
+        if (! WhichGears::rollsUpToRed($approach)) {
+            return [];
+        }
+        $gear = $approach->practice->readyForGreen
+            ? '[; second is in by then, and first only just before the stop|]'
+            : '[; the clutch goes down late, and the gear is chosen when it is known that we go|]';
+
+        return [new Warning('rolling-up-to-red', Wording::forCar(
+            "Ease off early, so as to be still rolling when it changes{$gear}.", $approach->vehicle->hasClutch(),
+        ))];
     }
 
     /** @return list<Warning> */
@@ -52,7 +83,7 @@ final class AtTheLine
         if ($creep === null) {
             return [];
         }
-        $stop = $chain->lineSpeed->metresPerSecond <= 0.0 ? 'Stop at the line first' : 'Crawl to the line';
+        $stop = $chain->lineSpeed->metresPerSecond <= 0.0 ? 'Stop at the line first' : 'Roll up to the line at walking pace';
 
         return [new Warning('view-beyond-line', sprintf(
             '%s; the view opens only %s beyond it: creep there, about %.0f s, and go on looking all the way.', $stop,

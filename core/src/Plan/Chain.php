@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace NobleTurn\Core\Plan;
 
 use NobleTurn\Core\Motion\ApproachMotion;
+use NobleTurn\Core\Motion\FalsePosition;
 use NobleTurn\Core\Motion\Halfway;
 use NobleTurn\Core\Motion\Profile;
 use NobleTurn\Core\Motion\Slowing;
@@ -26,6 +27,9 @@ final readonly class Chain
 
     /** At a crawl before a line beyond which one creeps, at the least, s (assumed). */
     private const BEFORE_THE_CREEP_S = 2.0;
+
+    /** So exactly is the time before the line found, s. */
+    private const ENOUGH_S = 1e-6;
 
     /** Across to the far kerb, m/s (assumed: slowly, without lingering). */
     private const ACROSS_MPS = 4.0;
@@ -100,6 +104,12 @@ final readonly class Chain
         return $this->profile->metresAt($seconds);
     }
 
+    /** Seconds to go when the car has slowed to this speed, m/s. */
+    public function secondsWhereSlowerThan(float $metresPerSecond): float
+    {
+        return $this->profile->secondsAt($this->profile->metresWhereSpeedFallsTo($metresPerSecond));
+    }
+
     /** Where our rear has cleared the last parked car; null where none has to be passed. */
     public function clearOfParkedMetres(): ?float
     {
@@ -116,8 +126,14 @@ final readonly class Chain
             : min(array_map(fn (Stretch $cars): float => $cars->nearMetres, $inTheWay)) - $this->approach->vehicle->length->inMetres();
     }
 
-    /** The opening nearest the line on the side we turn to: a signal before it would seem to mean it. */
+    /** The opening the signal waits for: before it, it would seem to mean it. Null where the practice signals all the same. */
     public static function lastOpening(Approach $approach): ?Stretch
+    {
+        return $approach->practice->waitsForOpening ? self::nearestOpening($approach) : null;
+    }
+
+    /** The opening nearest the line on the side we turn to. */
+    public static function nearestOpening(Approach $approach): ?Stretch
     {
         if ($approach->demand->signals === null) {
             return null;
@@ -151,24 +167,17 @@ final readonly class Chain
         }
         $wanted = $timing->lookSecondsAfterTheBrake($approach);
         // Looking begins where the view opens and the brake, with the gear where it is a step of its own, is done with.
-        $looks = static fn (Profile $profile): bool => min(
+        $spare = static fn (Profile $profile): float => min(
             $profile->secondsAt($approach->viewFromMetres) + $wanted - $timing->lookAndDecideSeconds,
             $profile->lengthInSeconds() - $timing->easingOffSeconds($approach->demand),
-        ) >= $wanted;
-        if ($lineSpeed <= 0.0 || ! $approach->demand->looksBeforeGoing() || $looks($usual)) {
+        ) - $wanted;
+        if ($lineSpeed <= 0.0 || ! $approach->demand->looksBeforeGoing() || $spare($usual) >= 0.0) {
             return $usual;
         }
-        [$short, $long] = [$timing->crawlSeconds, max($timing->crawlSeconds, $wanted)];
-        for ($i = 0; $i < 24; $i++) {
-            $middle = ($short + $long) / 2.0;
-            if ($looks($with($middle))) {
-                $long = $middle;
-            } else {
-                $short = $middle;
-            }
-        }
 
-        return $with($long);
+        return $with(FalsePosition::last(
+            static fn (float $crawlS): float => $spare($with($crawlS)), max($timing->crawlSeconds, $wanted), $timing->crawlSeconds, self::ENOUGH_S,
+        ));
     }
 
     /** A path for people is taken first; a car that crosses to the far kerb is slow before it does. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Plan;
 
+use NobleTurn\Core\Motion\FalsePosition;
 use NobleTurn\Core\Quantity\Distance;
 use NobleTurn\Core\Quantity\Speed;
 use NobleTurn\Core\Routine\Target;
@@ -48,25 +49,18 @@ final readonly class Chained
         $timing = Timing::planned($second->practice->look);
         $from = max(self::SLOWEST, $first->chain->lineSpeed->metresPerSecond);
         $gathering = static fn (float $speed): float => max(0.0, $speed ** 2 - $from ** 2) / (2.0 * self::GATHERS);
-        $takes = static function (float $speed) use ($second, $timing): float {
-            $chain = Chain::for(self::at($second, $speed), $timing);
+        // What is left for the second is the room it is planned in: a short one changes where the signal comes.
+        $left = static function (float $speed) use ($second, $timing, $gathering, $room): float {
+            $free = $room - $gathering($speed);
+            $chain = Chain::for(self::at($second, $speed)->withRoom(Distance::ofMetres(max(1.0, $free))), $timing);
 
-            return $chain->metres($chain->mirrorsStartSeconds());
+            return $free - $chain->metres($chain->mirrorsStartSeconds());
         };
-        $fits = static fn (float $speed): bool => $gathering($speed) + $takes($speed) <= $room;
         $limit = $second->speed->inMetresPerSecond();
         $reached = min($from, $limit);
-        $one = $fits($reached);
+        $one = $left($reached) >= 0.0;
         if ($one) {
-            [$reached, $too] = [$reached, $limit];
-            if ($fits($limit)) {
-                $reached = $limit;
-            } else {
-                for ($i = 0; $i < 24; $i++) {
-                    $middle = ($reached + $too) / 2.0;
-                    $fits($middle) ? $reached = $middle : $too = $middle;
-                }
-            }
+            $reached = $left($limit) >= 0.0 ? $limit : FalsePosition::last($left, $reached, $limit, 1e-6);
         }
         // Nobody speeds up for a moment only to brake again.
         $saves = $room / $from - ($reached - $from) / self::GATHERS - ($room - $gathering($reached)) / max($from, $reached);

@@ -8,30 +8,19 @@ use NobleTurn\Core\Quantity\EngineSpeed;
 use NobleTurn\Core\Quantity\Speed;
 use NobleTurn\Core\Rules\ClutchHabit;
 use NobleTurn\Core\Rules\GearHabit;
-use NobleTurn\Core\Rules\LineGear;
-use NobleTurn\Core\Rules\Practices;
 use NobleTurn\Core\Rules\StepCount;
 use NobleTurn\Core\Vehicle\Gearbox;
 
 /** Gear and clutch along the approach of a car with a clutch pedal. Brake before clutch, clutch up before steering. */
 final readonly class Gears
 {
-    /** The engine turns at least this fast on the way to the junction, rpm (assumed). */
-    private const CRUISE_RPM = 1750.0;
-
-    /** ... and at least this fast where it pulls out of the turn (assumed). */
-    private const TURN_RPM = 1000.0;
-
     /** Going down through the gears, the next one is taken here (assumed). */
     private const SEQUENTIAL_RPM = 1300.0;
 
     /** The clutch goes down a little before the engine would labour, and comes up where it turns freely (assumed shares of idling speed). */
-    private const ABOVE_IDLE = 1.1;
+    public const ABOVE_IDLE = 1.1;
 
-    private const FREELY = 1.05;
-
-    /** A clutch held down above this speed for longer than a change takes is coasting (common practice). */
-    private const COASTING_MPH = 10.0;
+    public const FREELY = 1.05;
 
     /** Brake before clutch, by so much at the least, s (assumed). */
     public const AFTER_THE_BRAKE_S = 0.1;
@@ -61,11 +50,11 @@ final readonly class Gears
     public static function for(Chain $chain): self
     {
         $box = $chain->approach->vehicle->gearbox;
-        $gear = self::approachGear($box, Speed::ofMetresPerSecond($chain->profile->approachMps()));
+        $gear = WhichGears::before($box, Speed::ofMetresPerSecond($chain->profile->approachMps()));
         $stops = $chain->lineSpeed->metresPerSecond <= 0.0;
-        $changes = self::changes($chain, $box, $gear, self::through($chain, $box, $gear, $stops));
+        $changes = self::changes($chain, $box, $gear, WhichGears::through($chain, $box, $gear, $stops));
         $last = $changes === [] ? $gear : $changes[count($changes) - 1]->to;
-        $idle = self::idleSpeed($chain, $box, $last);
+        $idle = $chain->approach->vehicle->idlesAt($last);
 
         return new self($gear, $changes, $stops ? self::downToStop($chain, $changes, $idle) : null, $idle, $chain);
     }
@@ -113,48 +102,6 @@ final readonly class Gears
     }
 
     /**
-     * The gears taken on the move, in their order.
-     *
-     * @return list<int>
-     */
-    private static function through(Chain $chain, Gearbox $box, int $gear, bool $stops): array
-    {
-        $approach = $chain->approach;
-        $habit = Practices::question('gear_at_line')->concerns($approach->routine) ? $approach->practice->lineGear : null;
-        $block = $approach->practice->gears === GearHabit::Block;
-        $lowest = match (true) {
-            // A view that opens beyond the line is as good as closed: first, before the creep.
-            ! $stops => ($habit === LineGear::OnTheMove || ($habit === LineGear::SecondThenFirst && $chain->creep !== null))
-                && $chain->lineSpeed->metresPerSecond <= LineSpeed::CRAWL + 1e-6 ? 1 : self::gearAtLine($chain, $box),
-            $habit === LineGear::OnTheMove => 1,
-            // Slow before the line already: the gear for that.
-            $chain->halfway !== null => max(2, $box->highestGearAbove(
-                EngineSpeed::ofRevolutionsPerMinute(self::TURN_RPM), Speed::ofMetresPerSecond($chain->profile->crawlMps()),
-            )),
-            $habit === LineGear::SecondThenFirst || ! $block => 2,
-            // No change before the stop, unless the clutch would have to be down while the car is fast.
-            default => self::coastsFrom($chain, $box, $gear) ? 2 : $gear,
-        };
-        if ($lowest >= $gear) {
-            return [];
-        }
-        $target = max(2, $lowest);
-
-        return [
-            ...($gear <= $target ? [] : ($block ? [$target] : range($gear - 1, $target))),
-            ...($lowest === 1 && $gear >= 2 ? [1] : []),
-        ];
-    }
-
-    /** Whether the clutch, down before the engine labours, would be down for too long while the car is still fast. */
-    private static function coastsFrom(Chain $chain, Gearbox $box, int $gear): bool
-    {
-        $down = self::whenSlowerThan($chain, self::ABOVE_IDLE * self::idleSpeed($chain, $box, $gear));
-
-        return $down - self::whenSlowerThan($chain, Speed::ofMilesPerHour(self::COASTING_MPH)->inMetresPerSecond()) > $chain->timing->gearChangeSeconds;
-    }
-
-    /**
      * @param  list<int>  $through
      * @return list<GearChange>
      */
@@ -166,8 +113,8 @@ final readonly class Gears
         $from = $gear;
         foreach ($through as $to) {
             // Up in time: settled before steering, and while the lower gear still turns freely.
-            $up = max($to === 1 && $chain->lineSpeed->metresPerSecond > 0.0 ? self::BEFORE_THE_LOOK_S : $settled, self::whenSlowerThan($chain,
-                self::FREELY * self::idleSpeed($chain, $box, $to)));
+            $up = max($to === 1 && $chain->lineSpeed->metresPerSecond > 0.0 ? self::BEFORE_THE_LOOK_S : $settled, $chain->secondsWhereSlowerThan(
+                self::FREELY * $chain->approach->vehicle->idlesAt($to)));
             $down = self::downBy($chain, $box, $from, $to, $up, $changes);
             if ($changes !== [] && $to > 1 && $down - $takes < $up - 1e-6) {
                 // No time for one more: from the gear before straight to this one.
@@ -200,7 +147,7 @@ final readonly class Gears
      */
     private static function due(Chain $chain, Gearbox $box, int $from, int $to): float
     {
-        $labours = self::ABOVE_IDLE * self::idleSpeed($chain, $box, $from);
+        $labours = self::ABOVE_IDLE * $chain->approach->vehicle->idlesAt($from);
         $rule = Speed::ofMilesPerHour(self::CLUTCH_RULE_MPH)->inMetresPerSecond();
         $block = $chain->approach->practice->gears === GearHabit::Block || $to < $from - 1;
         $speed = match (true) {
@@ -210,7 +157,7 @@ final readonly class Gears
             default => self::downThrough($box, $from),
         };
 
-        return self::whenSlowerThan($chain, max($chain->lineSpeed->metresPerSecond + 1e-6, $speed));
+        return $chain->secondsWhereSlowerThan(max($chain->lineSpeed->metresPerSecond + 1e-6, $speed));
     }
 
     /** Going down through the gears this one is left at this speed, m/s. */
@@ -224,39 +171,11 @@ final readonly class Gears
     {
         // Rolling slowly to something before the line the clutch slips; it goes down for the stop itself.
         $rolls = $chain->halfway === null ? INF : $chain->profile->crawlMps();
-        $down = self::whenSlowerThan($chain, min($rolls, self::ABOVE_IDLE * $idle));
+        $down = $chain->secondsWhereSlowerThan(min($rolls, self::ABOVE_IDLE * $idle));
         if ($chain->approach->practice->clutch === ClutchHabit::LastLengths) {
             $down = max($down, $chain->profile->secondsAt(self::LAST_LENGTHS * $chain->approach->vehicle->length->inMetres()));
         }
 
         return min($down, $chain->brakeSeconds - self::AFTER_THE_BRAKE_S, $changes === [] ? INF : $changes[count($changes) - 1]->upSeconds);
-    }
-
-    /** What turns freely at this speed; second is driven lower than the others, first only below what second can do. */
-    private static function approachGear(Gearbox $box, Speed $speed): int
-    {
-        return max(
-            $box->highestGearAbove(EngineSpeed::ofRevolutionsPerMinute(self::CRUISE_RPM), $speed),
-            min(2, $box->highestGearAbove(EngineSpeed::ofRevolutionsPerMinute(self::TURN_RPM), $speed)),
-        );
-    }
-
-    /** Second as a rule for emerging, below its idling speed with the clutch slipping; for a turn, what still pulls. */
-    private static function gearAtLine(Chain $chain, Gearbox $box): int
-    {
-        $speed = Speed::ofMetresPerSecond($chain->lineSpeed->metresPerSecond);
-        $pulling = $box->highestGearAbove(EngineSpeed::ofRevolutionsPerMinute(self::TURN_RPM), $speed);
-
-        return max(2, $pulling);
-    }
-
-    private static function idleSpeed(Chain $chain, Gearbox $box, int $gear): float
-    {
-        return $box->speed($chain->approach->vehicle->idle(), $gear)->inMetresPerSecond();
-    }
-
-    private static function whenSlowerThan(Chain $chain, float $metresPerSecond): float
-    {
-        return $chain->profile->secondsAt($chain->profile->metresWhereSpeedFallsTo($metresPerSecond));
     }
 }

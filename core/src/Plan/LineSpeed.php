@@ -85,7 +85,7 @@ final readonly class LineSpeed
         }
         if ($approach->junction->viewBeyondMetres > 0.0) {
             return self::because(
-                min(Creep::lineMps($approach->junction->viewBeyondMetres), $arriving), 'speed at the line: a crawl, the view opens beyond it',
+                min(Creep::lineMps($approach->junction->viewBeyondMetres), $arriving), 'speed at the line: walking pace, the view opens beyond it',
                 Source::commonPractice(),
             );
         }
@@ -93,7 +93,7 @@ final readonly class LineSpeed
             return self::because(0.0, 'speed at the line: the view opens too late to decide on the move', Source::commonPractice());
         }
 
-        return self::because(min(self::CRAWL, $arriving), 'speed at the line: a crawl', Source::commonPractice());
+        return self::because(min(self::CRAWL, $arriving), 'speed at the line: walking pace', Source::commonPractice());
     }
 
     private static function asAsked(float $given, float $arriving, Control $control): self

@@ -6,6 +6,7 @@ namespace NobleTurn\Core\Record;
 
 use NobleTurn\Core\Trade\Effect;
 use NobleTurn\Core\Trade\RoutineCode;
+use NobleTurn\Core\Trade\Stage;
 
 /**
  * The log of a round, to which marks are only ever added, and what stands of it: in each slot the latest press, unless it takes back
@@ -13,7 +14,8 @@ use NobleTurn\Core\Trade\RoutineCode;
  * are held to it by tests/answers/mark-log.json.
  *
  * @phpstan-type Row object{kind: string, slot: string, step: ?string, outcome: ?string, taught: ?string, out_of_order: bool|int, fault?: ?string,
- *     effect?: ?string, conditions: mixed, withdrawn: bool|int}
+ *     effect?: ?string, stage?: ?string, decision?: ?string, what?: ?string, number?: ?int, seconds?: float|string|null, place_id?: ?string,
+ *     conditions: mixed, withdrawn: bool|int}
  */
 final class MarkLog
 {
@@ -21,16 +23,23 @@ final class MarkLog
 
     private const MOMENT = 'moment';
 
+    private const COUNT = 'count';
+
+    private const DECISION = 'decision';
+
     /**
-     * The one thing of a round a mark speaks of: its step, its kind, or one moment. A mark that corrects another speaks of the same.
+     * The one thing of a round a mark speaks of: its step in one stage, a decision, its kind, or one moment or count. A mark that corrects
+     * another speaks of the same.
      *
      * @param  ?string  $corrected  the slot of the mark it corrects
      */
-    public static function slot(string $kind, ?string $step, string $id, ?string $corrected): string
+    public static function slot(string $kind, ?string $step, string $id, ?string $corrected, ?string $stage = null, ?string $decision = null): string
     {
         return $corrected ?? match ($kind) {
-            self::STEP => $step ?? self::STEP,
-            self::MOMENT => self::MOMENT." {$id}",
+            self::STEP => ($step ?? self::STEP).(in_array($stage, [null, Stage::Approach->value], true) ? '' : " {$stage}"),
+            self::MOMENT, self::COUNT => "{$kind} {$id}",
+            // The oldest of the decisions has a kind of its own; both ways of saying it are the same.
+            self::DECISION => $decision === Decision::HeldBack->value ? $decision : "{$kind} {$decision}",
             default => $kind,
         };
     }
@@ -54,29 +63,41 @@ final class MarkLog
     /**
      * A round as everything that reads the record sees it.
      *
+     * @param  ?string  $place  where it began; a later mark of the place stands instead; null where nobody said one
      * @param  array<array-key, mixed>  $conditions  as noted when the round began; a later mark of them stands instead
      * @param  iterable<\stdClass|Row>  $marks  in the order of their presses
      * @return ?MarkedRound null where nothing that was said of it stands
      */
-    public static function round(string $lesson, \DateTimeImmutable $at, string $routine, string $place, array $conditions, iterable $marks): ?MarkedRound
+    public static function round(string $lesson, \DateTimeImmutable $at, string $routine, ?string $place, array $conditions, iterable $marks): ?MarkedRound
     {
-        $steps = [];
+        $steps = $decisions = $counts = [];
         $taught = null;
-        $heldBack = $moment = false;
+        $moment = false;
         foreach (self::standing($marks) as $mark) {
             match ($mark->kind) {
-                self::STEP => $steps[(string) $mark->step] = new StepMark(
-                    Outcome::from((string) $mark->outcome), (bool) $mark->out_of_order, $mark->fault ?? null, Effect::tryFrom((string) ($mark->effect ?? '')),
-                ),
+                self::STEP => $steps[(string) $mark->step][] = self::step($mark),
                 'taught' => $taught = Taught::from((string) $mark->taught),
-                'held-back-rightly' => $heldBack = true,
+                Decision::HeldBack->value => $decisions[] = Decision::HeldBack,
+                self::DECISION => $decisions[] = Decision::from((string) ($mark->decision ?? '')),
+                self::COUNT => $counts[] = new Count(Counted::from((string) ($mark->what ?? '')), (int) ($mark->number ?? 0), (float) ($mark->seconds ?? 0)),
                 self::MOMENT => $moment = true,
+                'place' => $place = $mark->place_id ?? $place,
                 'conditions' => $conditions = is_array($mark->conditions) ? $mark->conditions : (array) json_decode((string) $mark->conditions, true),
                 default => null,
             };
         }
 
-        return $steps === [] && $taught === null && ! $heldBack && ! $moment ? null
-            : new MarkedRound($lesson, $at, RoutineCode::from($routine), $steps, $taught, $heldBack, Conditions::of($conditions), $place);
+        return $steps === [] && $taught === null && $decisions === [] && $counts === [] && ! $moment ? null : new MarkedRound(
+            $lesson, $at, RoutineCode::from($routine), array_map(StepMark::weakest(...), $steps), $taught, $decisions, Conditions::of($conditions), $place,
+            $counts,
+        );
+    }
+
+    /** @param  \stdClass|Row  $mark  of a step */
+    public static function step(object $mark): StepMark
+    {
+        return new StepMark(
+            Outcome::from((string) $mark->outcome), (bool) $mark->out_of_order, $mark->fault ?? null, Effect::tryFrom((string) ($mark->effect ?? '')),
+        );
     }
 }

@@ -10,17 +10,25 @@ use NobleTurn\Core\Trade\Step;
 /** One driven approach with the marks that stand, corrections applied. */
 final readonly class MarkedRound
 {
-    /** @param  array<string, StepMark>  $marks by step */
+    public bool $heldBackRightly;
+
+    /**
+     * @param  array<string, StepMark>  $marks  by step; of several stages the weakest
+     * @param  list<Decision>  $decisions  right ones
+     * @param  list<Count>  $counts
+     */
     public function __construct(
         public string $lesson,
         public \DateTimeImmutable $at,
         public RoutineCode $routine,
         public array $marks,
         public ?Taught $taught = null,
-        public bool $heldBackRightly = false,
+        public array $decisions = [],
         public Conditions $conditions = new Conditions,
         public ?string $place = null,
+        public array $counts = [],
     ) {
+        $this->heldBackRightly = in_array(Decision::HeldBack, $decisions, true);
     }
 
     /**

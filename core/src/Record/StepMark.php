@@ -33,6 +33,16 @@ final readonly class StepMark
         );
     }
 
+    /**
+     * Of the stages of a round, what its step comes to: the one that took most help, the first of equals.
+     *
+     * @param  non-empty-list<self>  $stages
+     */
+    public static function weakest(array $stages): self
+    {
+        return array_reduce($stages, static fn (self $weakest, self $one): self => $one->support() > $weakest->support() ? $one : $weakest, $stages[0]);
+    }
+
     public function isClean(): bool
     {
         return $this->support() === 0;

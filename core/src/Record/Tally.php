@@ -58,7 +58,10 @@ final readonly class Tally
     {
         $tallies = [];
         foreach (RoutineCode::cases() as $routine) {
-            $driven = array_values(array_filter($rounds, static fn (MarkedRound $round): bool => $round->routine === $routine));
+            // What was only counted, or marked as a moment, says nothing of any step.
+            $driven = array_values(array_filter(
+                $rounds, static fn (MarkedRound $round): bool => $round->routine === $routine && ($round->saysSomething() || $round->taught !== null),
+            ));
             if ($driven === []) {
                 continue;
             }

@@ -77,7 +77,7 @@ final readonly class Road
     {
         $facts = [];
         foreach (['approach', 'join', 'leave', 'overtake', 'lane-change'] as $tool) {
-            $facts += Toolbox::tool($tool)->input()->properties();
+            $facts += Toolbox::input($tool)->properties();
         }
         $facts = array_map(self::kept(...), array_intersect_key($facts, array_flip($kind->fields())));
 

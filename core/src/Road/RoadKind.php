@@ -46,7 +46,7 @@ enum RoadKind: string
                 ...self::STREET, 'control', 'light', 'exit', 'turn_radius_m', 'road_met', 'junction', 'view_beyond_m', 'sight_left_m', 'sight_right_m',
                 'cycle_box_m',
             ],
-            self::Roundabout => [...self::STREET, 'control', 'exit', 'view_beyond_m'],
+            self::Roundabout => [...self::STREET, 'control', 'exit', 'turn_radius_m', 'view_beyond_m'],
             self::Stretch => [...self::STREET, 'control', 'light'],
             self::Kerb => self::STREET,
             self::Slip => [

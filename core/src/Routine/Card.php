@@ -85,12 +85,12 @@ final readonly class Card
         throw new \LogicException("{$this->code->value} has no {$step->value}.");
     }
 
-    /** The side in a direction is the way out; straight on it is "straight over". */
+    /** The side in a direction is the way out; ahead, one goes straight over what is round, and straight on elsewhere. */
     private static function direction(Routine $routine, Wording $wording, ?Side $side): string
     {
         $text = $routine->direction;
         if ($side === null) {
-            $text = str_replace(['take the {turn} way out', 'turn {turn}'], ['go straight over', 'go straight on'], $text);
+            $text = str_replace('turn {turn}', $routine->section === Section::Roundabouts ? 'go straight over' : 'go straight on', $text);
         }
 
         return $wording->say($text);

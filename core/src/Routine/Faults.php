@@ -108,7 +108,15 @@ final class Faults
                 'speed' => ['joins-slow', 'brakes-at-end', 'slows-before-slip', 'dives-on', 'late', 'harsh'],
                 'look' => ['late', 'goes-unsafe', 'held-needlessly', 'not-seen', 'trusts-signal'],
             ],
-            Section::Passing, Section::Between => [
+            // Done all the time: a steady car, the speed kept, no signal that nobody needs.
+            Section::Between => [
+                'mirrors' => ['missing', 'late', 'not-used', 'stares', 'one-only', 'pulls-wheel'],
+                'signal' => ['misleads', 'missing', 'left-on', 'late'],
+                'position' => ['steadiness', 'too-left', 'too-right', 'too-near', 'not-regained', 'over-paint'],
+                'speed' => ['too-fast', 'too-slow', 'harsh', 'late', 'hurries', 'stops-needlessly'],
+                'look' => ['not-seen', 'late', 'eyes-off', 'held-needlessly'],
+            ],
+            Section::Passing => [
                 'mirrors' => ['missing', 'late', 'one-only', 'not-used', 'no-shoulder', 'stares'],
                 'signal' => ['missing', 'misleads', 'late', 'left-on'],
                 'position' => ['too-near', 'not-regained', 'late', 'over-paint', 'too-left', 'too-right'],

@@ -6,6 +6,7 @@ namespace NobleTurn\Core\Routine;
 
 use NobleTurn\Core\Trade\RoutineCode;
 use NobleTurn\Core\Trade\Step;
+use NobleTurn\Core\Vehicle\Transmission;
 
 /** A routine of the catalogue: where it applies, its steps, and how it is asked for. */
 final readonly class Routine
@@ -48,6 +49,12 @@ final readonly class Routine
             }
         }
         throw new \LogicException("{$this->code->value} has no instruction for {$step->value}.");
+    }
+
+    /** Whether it can be done at all in such a car: without a clutch there are no gears to change. */
+    public function fits(Transmission $transmission): bool
+    {
+        return $this->code !== RoutineCode::GearChange || $transmission === Transmission::Manual;
     }
 
     public function has(Step $step): bool

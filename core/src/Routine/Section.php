@@ -22,6 +22,12 @@ enum Section: string
     case LocalRules = 'local-rules';
     case Around = 'around';
 
+    /** Whether its routines are mostly met without being planned (common practice, no source). */
+    public function isMetUnplanned(): bool
+    {
+        return $this === self::Passing;
+    }
+
     public function title(): string
     {
         return match ($this) {

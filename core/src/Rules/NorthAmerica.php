@@ -202,6 +202,7 @@ final readonly class NorthAmerica implements RulePack
             'overtakes' => 'passes',
             'windscreen' => 'windshield',
             'number plate' => 'license plate',
+            'accelerator' => 'gas',
             'bonnet' => 'hood',
             'car park' => 'parking lot',
             'tyre' => 'tire',

@@ -28,6 +28,14 @@ final readonly class Practice
 
     public NearPlace $nearPlace;
 
+    public MiniGear $miniGear;
+
+    /** Whether a signal is held back until an opening before ours is passed. */
+    public bool $waitsForOpening;
+
+    /** Whether second is taken on the way to a red light. */
+    public bool $readyForGreen;
+
     /** @param  array<string, string>  $answers  by question; what is not answered takes the pack's default */
     public function __construct(public array $answers, private RulePack $pack)
     {
@@ -39,6 +47,9 @@ final readonly class Practice
         $this->look = LookHabit::from($this->answer('look'));
         $this->steps = StepCount::from($this->answer('steps'));
         $this->nearPlace = NearPlace::from($this->answer('near_place'));
+        $this->miniGear = MiniGear::from($this->answer('mini_gear'));
+        $this->waitsForOpening = $this->answer('opening') === 'after';
+        $this->readyForGreen = $this->answer('red') === 'second-ready';
     }
 
     public function answer(string $question): string

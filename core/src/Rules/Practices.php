@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace NobleTurn\Core\Rules;
 
 use NobleTurn\Core\Rules\Questions\Announcing;
+use NobleTurn\Core\Rules\Questions\AtTheKerb;
 use NobleTurn\Core\Rules\Questions\BigRoads;
 use NobleTurn\Core\Rules\Questions\Controls;
+use NobleTurn\Core\Rules\Questions\InTown;
 use NobleTurn\Core\Rules\Questions\Looking;
 
 /**
@@ -41,7 +43,9 @@ final class Practices
     private static function known(): array
     {
         if (self::$known === []) {
-            self::$known = array_column([...Announcing::all(), ...Controls::all(), ...Looking::all(), ...BigRoads::all()], null, 'key');
+            self::$known = array_column([
+                ...Announcing::all(), ...Controls::all(), ...Looking::all(), ...InTown::all(), ...BigRoads::all(), ...AtTheKerb::all(),
+            ], null, 'key');
         }
 
         return self::$known;

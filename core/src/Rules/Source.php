@@ -41,7 +41,7 @@ final readonly class Source
     {
         return match ($this->status) {
             Status::Published => "published: {$this->document}",
-            Status::CommonPractice => 'common practice, no source',
+            Status::CommonPractice => 'usual teaching, no published source',
             Status::FromMemory => "published, from memory: {$this->document}",
             Status::Assumed => 'assumed, adjustable',
             Status::Given => 'as entered',

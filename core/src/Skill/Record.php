@@ -11,6 +11,7 @@ use NobleTurn\Core\Routine\Routine;
 use NobleTurn\Core\Routine\Section;
 use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Trade\RoutineCode;
+use NobleTurn\Core\Vehicle\Transmission;
 
 /** What the marks say of a learner: every step of a routine that was marked, what is weakest, what holds back, and what was never done. */
 final readonly class Record
@@ -30,10 +31,11 @@ final readonly class Record
      * @param  list<Evidence>  $evidence  in the order of time, up to today
      * @param  list<Overruling>  $overrulings  up to today
      * @param  array<string, array<string, Outcome>>  $ratings  the learner's own, by lesson and step, oldest first
+     * @param  Transmission  $transmission  that they learn on: what such a car cannot do was never left out
      */
     public function __construct(
         private array $evidence, private RulePack $pack, private \DateTimeImmutable $today, private array $overrulings = [], private array $ratings = [],
-        ?Fit $fit = null,
+        ?Fit $fit = null, private Transmission $transmission = Transmission::Manual,
     ) {
         $this->fit = $fit ?? Fit::of($evidence, $pack, $today, overrulings: $overrulings);
         $this->cells = $this->cells();
@@ -94,7 +96,7 @@ final readonly class Record
     }
 
     /**
-     * A long vehicle wants another licence: its routines are no hole in a car driver's record.
+     * What could have been done: a long vehicle wants another licence, its routines are no hole in a car driver's record.
      *
      * @param  array<string, \DateTimeImmutable>  $last  when each routine was last driven
      * @return list<RoutineCode>
@@ -108,7 +110,9 @@ final readonly class Record
 
         return array_values(array_map(
             static fn (Routine $routine): RoutineCode => $routine->code,
-            array_filter($all, static fn (Routine $routine): bool => $drivesLong || $routine->section !== Section::LongVehicles),
+            array_filter(
+                $all, fn (Routine $routine): bool => $routine->fits($this->transmission) && ($drivesLong || $routine->section !== Section::LongVehicles),
+            ),
         ));
     }
 

@@ -22,7 +22,7 @@ enum Effect: string
             self::Nobody => 'Nobody',
             self::Potential => 'Could have been',
             self::Affected => 'Had to change',
-            self::Intervened => 'We stepped in',
+            self::Intervened => 'I stepped in',
         };
     }
 

@@ -65,7 +65,7 @@ final readonly class GearChoice
     private static function creep(Vehicle $vehicle): string
     {
         return match (true) {
-            $vehicle->engine->isElectric => 'the only one: a motor turns from rest',
+            $vehicle->engine->isElectric => 'the only one: a motor turns from a standstill',
             $vehicle->transmission === Transmission::Automatic => 'first, taken by itself: the brake alone sets the pace',
             default => 'first: below what second can turn freely, with the clutch doing the rest',
         };

@@ -49,6 +49,12 @@ final readonly class Vehicle
         );
     }
 
+    /** Its speed in a gear with the engine idling, m/s. */
+    public function idlesAt(int $gear): float
+    {
+        return $this->gearbox->speed($this->idle(), $gear)->inMetresPerSecond();
+    }
+
     public function idle(): EngineSpeed
     {
         return EngineSpeed::ofRevolutionsPerMinute($this->engine->idleRpm);

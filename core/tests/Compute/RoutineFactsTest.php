@@ -40,7 +40,8 @@ it('asks of a place exactly what makes a difference to its plan', function (stri
             );
         }
         expect(in_array('turn_radius_m', $asks, true))->toBe(
-            $plain !== plannedSay($routine, $pack, ['turn_radius_m' => 25]), "{$routine->value}: the radius under {$code}",
+            $plain !== plannedSay($routine, $pack, ['turn_radius_m' => 25]) || $plain !== plannedSay($routine, $pack, ['turn_radius_m' => 3.5]),
+            "{$routine->value}: the radius under {$code}",
         );
         $tried++;
     }

@@ -255,3 +255,26 @@ it('lets a sign be read before the mirrors are due, and says so where it comes t
         return expect($late)->toContain('sign-too-late') !== null;
     }, 150);
 });
+
+it('plans the second of two hazards at a speed at which it fits, and a metre more between them never leaves less', function (): void {
+    $tried = 0;
+    foreach (['turn-right', 'emerge-right', 'roundabout', 'pass-parked'] as $routine) {
+        foreach ([20, 30, 40] as $limit) {
+            $before = 0.0;
+            foreach (range(60, 180, 6) as $metres) {
+                $then = Ask::tool('approach', [
+                    'routine' => 'turn-left', 'limit_mph' => $limit, 'then' => ['routine' => $routine, 'distance_m' => $metres],
+                ])['then'];
+                if ($then['verdict'] !== 'one-after-the-other') {
+                    continue;
+                }
+                expect(array_column($then['plan']['conflicts'], 'code'))->not->toContain('room-too-short')
+                    ->and($then['plan']['approach_speed_mps'])->toEqualWithDelta($then['reached_mps'], 1e-3)
+                    ->and($then['reached_mps'])->toBeGreaterThanOrEqual($before - 1e-3, "{$routine} {$limit} {$metres}");
+                $before = $then['reached_mps'];
+                $tried++;
+            }
+        }
+    }
+    expect($tried)->toBeGreaterThan(100);
+});

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use NobleTurn\Core\Record\Decision;
 use NobleTurn\Core\Record\MarkedRound;
 use NobleTurn\Core\Record\Outcome;
 use NobleTurn\Core\Record\StepMark;
@@ -224,7 +225,7 @@ it('counts a right decision to hold back as good as a right go, and teaching as 
     $at = new DateTimeImmutable('2026-05-30T10:00:00Z');
     $routine = Catalogue::routine(RoutineCode::EmergeRight, new GreatBritain);
     $round = fn (array $marks, ?Taught $taught = null, bool $held = false): array => Evidence::ofRound(
-        new MarkedRound('a', $at, RoutineCode::EmergeRight, $marks, $taught, $held), $routine,
+        new MarkedRound('a', $at, RoutineCode::EmergeRight, $marks, $taught, $held ? [Decision::HeldBack] : []), $routine,
     );
     $ranks = fn (array $evidence): array => array_map(fn (Evidence $one): array => [$one->step->value, $one->rank, $one->taught], $evidence);
     expect($ranks($round([], held: true)))->toBe([['look', 4, false]])

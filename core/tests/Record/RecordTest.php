@@ -99,3 +99,17 @@ it('puts routines in the order in which the record asks for them', function (): 
         ->and([$needs[0]->routine, $needs[0]->step, $needs[0]->helped, $needs[0]->of])->toBe([RoutineCode::EmergeRight, Step::Position, 3, 3])
         ->and($needs)->toHaveCount(count(Catalogue::codes(new GreatBritain)));
 });
+
+it('names the cause and the remedy of the kind of fault that was seen, not of the step alone', function (): void {
+    $at = new DateTimeImmutable('2026-05-01');
+    $wide = static fn (?string $fault): MarkedRound => new MarkedRound('a', $at, RoutineCode::EmergeRight, [
+        'position' => new StepMark(Outcome::Missed, fault: $fault), 'look' => new StepMark(Outcome::Reminded),
+    ]);
+    $seen = Debrief::of([$wide('wide'), $wide('wide'), $wide('cut')], new GreatBritain, true);
+    expect([$seen->kind, $seen->kindRounds, $seen->cause?->in])->toBe(['wide', 2, Step::Look])
+        ->and($seen->cause?->cause)->toContain('eyes were still on the traffic')->and($seen->causeSeen)->toBe(3);
+    // Said of the step where nobody said which kind it was.
+    $unsaid = Debrief::of([$wide(null)], new GreatBritain, true);
+    expect([$unsaid->kind, $unsaid->kindRounds])->toBe([null, 0])->and($unsaid->cause?->cause)->toBe($unsaid->fault?->likelyCause)
+        ->and($unsaid->cause?->in)->toBe($unsaid->fault?->causeIn);
+});

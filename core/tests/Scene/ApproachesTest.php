@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use NobleTurn\Core\Plan\LineSpeed;
 use NobleTurn\Core\Tests\Ask;
 use NobleTurn\Core\Tests\Scenes;
 use NobleTurn\Core\Vehicle\DemoVehicles;
@@ -120,3 +121,48 @@ Scenes::show('where traffic keeps right a turn asks for a look over the shoulder
             ->and($look('lights-left', 'na'))->toContain('one short look to the right')->and($look('lights-right',
                 'na'))->toContain('one short look to the left');
     });
+
+Scenes::show('up to a red at 30 or 40: second in readiness on the move, or the clutch down late and the gear when it is known that we go; from 60 nobody '
+    .'coasts', function (): void {
+        $red = static fn (int $mph, string $choice, array $more = []): array => Ask::tool('approach', [
+            'routine' => 'lights-ahead', 'limit_mph' => $mph, 'light' => 'red', 'practice' => ['red' => $choice], ...$more,
+        ]);
+        $says = static fn (array $plan): string => array_column($plan['warnings'], 'message', 'code')['rolling-up-to-red'] ?? '';
+        foreach ([30, 40] as $mph) {
+            [$ready, $waits] = [$red($mph, 'second-ready'), $red($mph, 'when-it-changes')];
+            expect(array_column($ready['gear_changes'], 'to'))->toBe([2])->and($waits['gear_changes'])->toBe([])
+                ->and($says($ready))->toContain('second is in by then')->and($says($waits))->toContain('when it is known that we go');
+        }
+        expect($red(60, 'when-it-changes')['gear_changes'])->not->toBe([])
+            ->and($says($red(30, 'second-ready', ['vehicle' => 'small-automatic'])))->toBe('Ease off early, so as to be still rolling when it changes.')
+            ->and($says($red(30, 'second-ready', ['light' => 'green'])))->toBe('');
+    });
+
+Scenes::show('round a mini-roundabout in second as long as it turns freely at the speed the circle allows; first below that, and wherever it is tight by '
+    .'another practice', function (): void {
+        $car = DemoVehicles::byId(DemoVehicles::DEFAULT);
+        $first = static fn (float $radius, string $choice = 'by-speed'): bool => in_array(1, array_column(Ask::tool('approach', [
+            'routine' => 'mini-roundabout', 'limit_mph' => 30, 'exit' => 'right', 'turn_radius_m' => $radius, 'practice' => ['mini_gear' => $choice],
+        ])['gear_changes'], 'to'), true);
+        // Comfortable sideways: v = sqrt(a r); second is below its idling speed under r = v^2 / a.
+        $least = (1.05 * $car->idlesAt(2)) ** 2 / LineSpeed::COMFORTABLE_SIDEWAYS;
+        expect([$first($least - 0.1), $first($least + 0.1)])->toBe([true, false])
+            ->and([$first(7.9, 'first-where-tight'), $first(8.1, 'first-where-tight')])->toBe([true, false])
+            ->and([$first(3.0, 'second'), $first(12.0, 'second')])->toBe([false, false]);
+    });
+
+Scenes::show('an opening just before ours: the signal waits for it, or comes in good time and whoever waits there is watched', function (): void {
+    $past = static fn (string $choice, array $openings): array => Ask::tool('approach', [
+        'routine' => 'turn-left', 'limit_mph' => 30, 'openings' => $openings, 'practice' => ['opening' => $choice],
+    ]);
+    $near = [['side' => 'left', 'from_m' => 70, 'to_m' => 61.5]];
+    $codes = static fn (array $plan, string $of): array => array_column($plan[$of], 'code');
+    [$after, $early, $none] = [$past('after', $near), $past('in-good-time', $near), $past('in-good-time', [])];
+    expect(Ask::step($after, 'signal')['best_m'])->toBeLessThanOrEqual(61.5)->and($codes($after, 'conflicts'))->toContain('signal-waits-for-opening')
+        ->and(Ask::step($early, 'signal')['best_m'])->toBe(Ask::step($none, 'signal')['best_m'])
+        ->and($codes($early, 'conflicts'))->not->toContain('signal-waits-for-opening')
+        ->and($codes($early, 'warnings'))->toContain('signal-before-opening')->and($codes($none, 'warnings'))->not->toContain('signal-before-opening')
+        // One on the other side, or far back, nobody could take it for.
+        ->and($codes($past('in-good-time', [['side' => 'right', 'from_m' => 70, 'to_m' => 61.5]]), 'warnings'))->not->toContain('signal-before-opening')
+        ->and($codes($past('in-good-time', [['side' => 'left', 'from_m' => 160, 'to_m' => 150]]), 'warnings'))->not->toContain('signal-before-opening');
+});

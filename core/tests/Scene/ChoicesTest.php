@@ -111,6 +111,34 @@ Scenes::show('back in after overtaking: a signal every time, where somebody behi
     ], [true, false]),
 ));
 
+Scenes::show('an opening just before ours: some signal after it, some in good time whatever', fn () => Choices::differ('opening', 'approach', [[
+    'routine' => 'turn-left', 'limit_mph' => 30, 'openings' => [['side' => 'left', 'from_m' => 34, 'to_m' => 28]],
+]]));
+
+Scenes::show('up to a red: second is ready, or the clutch is down and the gear is chosen when it changes', fn () => Choices::differ(
+    'red', 'approach', array_map(
+        static fn (int $limit): array => ['routine' => 'lights-ahead', 'limit_mph' => $limit, 'control' => 'signals', 'light' => 'red'], [20, 30, 40],
+    ),
+));
+
+Scenes::show('second or first round a mini-roundabout: by what second still does, only if nearly stopped, or wherever it is tight', fn () => Choices::differ(
+    'mini_gear', 'approach', array_map(
+        static fn (float $radius): array => ['routine' => 'mini-roundabout', 'limit_mph' => 30, 'exit' => 'right', 'turn_radius_m' => $radius],
+        [4.0, 6.0, 12.0],
+    ),
+));
+
+Scenes::show('a lane for buses, its hours over: some leave it alone, some use it like any, some where it goes on for long enough', function (): void {
+    Choices::differ('bus_lane', 'lane-change', array_map(static fn (int $goesOn): array => [
+        'speed_mph' => 30, 'limit_mph' => 30, 'to' => 'left', 'time' => '11:00', 'bus_from' => '07:00', 'bus_until' => '09:00', 'goes_on_m' => $goesOn,
+    ], [80, 900]));
+});
+
+Scenes::show('before overtaking, up to half a second for the moment of decision or kept back for the view: another way out and another '
+    .'sight', fn () => Choices::differ(
+        'overtake_place', 'overtake', [['limit_mph' => 60, 'other_speed_mph' => 40, 'oncoming_speed_mph' => 60, 'sight_m' => 500]],
+    ));
+
 it('says of every question what its answers change, and walks all of them here', function (): void {
     $walked = (string) file_get_contents(__FILE__);
     foreach (Practices::all() as $question) {

@@ -201,6 +201,29 @@ Scenes::show('overtaking on ice: no. In the wet the brake of giving up is weaker
         ->and($on('wet')['point_of_no_return_s'])->toBeLessThan($on('dry')['point_of_no_return_s']);
 });
 
+Scenes::show('before overtaking one stays back for the view; who closes up first has less way to gain and needs less road', function (): void {
+    $from = static fn (array $more): array => Ask::tool('overtake', [
+        'limit_mph' => 60, 'other_speed_mph' => 40, 'oncoming_speed_mph' => 60, 'sight_m' => 700, ...$more,
+    ]);
+    $kept = $from([]);
+    $closed = $from(['practice' => ['overtake_place' => 'closed-up']]);
+    $other = 40 * MPH;
+    expect($kept['position_m'])->toEqualWithDelta(2.0 * $other, 0.1)->and($closed['position_m'])->toEqualWithDelta(0.5 * $other, 0.1)
+        // To be gained: the gap behind, both lengths, the gap ahead.
+        ->and($kept['relative_m'] - $closed['relative_m'])->toEqualWithDelta(1.5 * $other, 0.2)
+        ->and($kept['sight_needed_m'])->toBeGreaterThan($closed['sight_needed_m'] + 50.0)
+        ->and($kept['steps'][1]['text'])->toContain('kept back')->and($closed['steps'][1]['text'])->toContain('half a second');
+    // As the place moves from the one to the other, so does the road that is needed: never a jump.
+    $before = $closed['sight_needed_m'];
+    foreach (range(6, 20) as $tenths) {
+        $needed = $from(['position_gap_s' => $tenths / 10.0])['sight_needed_m'];
+        expect($needed - $before)->toBeGreaterThan(0.0)->toBeLessThan(16.0);
+        $before = $needed;
+    }
+    expect($before)->toEqualWithDelta($kept['sight_needed_m'], 0.1)->and(Ask::refusal('overtake', ['limit_mph' => 60, 'position_gap_s' => 0]))
+        ->toHaveKey('position_gap_s');
+});
+
 Scenes::show('back in after overtaking: left mirrors first, then the left signal as it is taught', function (): void {
     $back = static fn (string $choice, string $pack = 'gb'): array => array_slice(Ask::tool('overtake', [
         'pack' => $pack, 'limit_mph' => 60, 'other_speed_mph' => 40, 'sight_m' => 900, 'practice' => ['return_signal' => $choice],

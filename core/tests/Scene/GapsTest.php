@@ -54,7 +54,7 @@ Scenes::show('a start as it is taught takes about nine seconds to 30 mph', funct
     }
 });
 
-Scenes::show('a gap in which the other would only come off the gas is not called one in which they must brake; how much may be asked is a choice, and '
+Scenes::show('a gap in which the other would only ease off is not called one in which they must brake; how much may be asked is a choice, and '
     .'nothing is the default', function (): void {
         $at = static fn (float $seconds, string $asks = 'nothing', string $manoeuvre = 'emerge-left'): array => gapScene(
             ['manoeuvre' => $manoeuvre, 'other_distance_m' => $seconds * 13.4112, 'practice' => ['asks_of_others' => $asks]],
@@ -64,7 +64,7 @@ Scenes::show('a gap in which the other would only come off the gas is not called
             expect($nothing)->toBeGreaterThan($offGas)->and($offGas)->toBeGreaterThan($design);
             $between = $at(($nothing + $offGas) / 2.0, 'nothing', $manoeuvre);
             expect([$between['verdict'], $between['asked']])->toBe(['wait',
-                'off-gas'])->and($between['message'])->toContain('come off the gas')->not->toContain('brake')
+                'off-gas'])->and($between['message'])->toContain('only ease off')->not->toContain('brake')
                 ->and($between['other_decel_needed_mps2'])->toBeGreaterThan(0.0)->toBeLessThanOrEqual(0.7)
                 ->and($at(($nothing + $offGas) / 2.0, 'off-gas', $manoeuvre)['verdict'])->toBeIn(['marginal', 'go'])
                 ->and($at($offGas - 0.05, 'off-gas', $manoeuvre))->toMatchArray(['verdict' => 'wait', 'asked' => 'brake'])

@@ -107,3 +107,15 @@ it('is the same record whichever fit it is given, and gives cells by routine and
     sort($sorted);
     expect($keys)->toBe($sorted)->and($again->cells)->toEqual($record->cells)->and($record->weakest())->toHaveCount(4);
 })->with([new GreatBritain, new NorthAmerica]);
+
+it('leaves out of what was never done what the car cannot do, and asks no less of anybody else', function (): void {
+    $never = static fn (array $more): array => NobleTurn\Core\Tests\Ask::tool('skill', ['today' => '2026-06-01', 'marks' => [], ...$more])['never_done'];
+    expect($never(['transmission' => 'automatic']))->not->toContain('gear-change')
+        ->and(array_values(array_diff($never([]), $never(['transmission' => 'automatic']))))->toBe(['gear-change']);
+    foreach (['gb', 'ie', 'na'] as $pack) {
+        // Lorry work is asked of those alone who have begun it.
+        $long = ['at' => '2026-05-01T10:00:00Z', 'routine' => 'long-left', 'step' => 'look', 'outcome' => 'unaided'];
+        expect($never(['pack' => $pack]))->not->toContain('long-right', 'height')
+            ->and($never(['pack' => $pack, 'marks' => [$long]]))->toContain('long-right', 'height');
+    }
+});

@@ -22,8 +22,12 @@ export type Then = Exclude<NonNullable<RoadFacts['then']>, unknown[]>;
 /** With some of its fields still open. */
 type Open<Whole, Fields extends keyof Whole> = Omit<Whole, Fields> & Partial<Pick<Whole, Fields>>;
 /** As this device knows it: of a mark that waits here the server has said nothing yet. */
-export type Mark = Open<Contract.Mark, 'conditions' | 'fault' | 'effect' | 'user_id' | 'pressed_at' | 'server_at' | 'clock_ahead'>;
-export type Round = Open<Omit<Contract.Round, 'marks'>, 'began_at' | 'clock_ahead' | 'ordinal'> & { marks: Mark[] };
+export type Mark = Open<
+    Contract.Mark,
+    | ('stage' | 'decision' | 'what' | 'number' | 'seconds' | 'conditions' | 'fault' | 'effect' | 'place_id')
+    | ('user_id' | 'pressed_at' | 'server_at' | 'clock_ahead')
+>;
+export type Round = Open<Omit<Contract.Round, 'marks'>, 'elsewhere' | 'moment_id' | 'side' | 'began_at' | 'clock_ahead' | 'ordinal'> & { marks: Mark[] };
 
 /** What a fast road's tool is asked at a place. */
 export type FastPlan = Exclude<Contract.Planned, { tool: 'approach' }>;

@@ -2,11 +2,11 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useState } from 'react';
 import { NavLink, Outlet, useLocation } from 'react-router';
 import { AREAS } from '@/keys/areas';
-import { useAreaKeys } from '@/keys/keys';
+import { arrive, useSignpostKey } from '@/keys/keys';
 import { useFlushing } from '@/queue/marks';
 import { QueueLine } from './QueueLine';
-import { KeysHelp } from './KeysHelp';
-import { Palette } from './Palette';
+import { Signpost } from './Signpost';
+import { useTitle } from './useTitle';
 import { useSession } from '@/session/session';
 
 const isDriving = (path: string): boolean => /^\/lessons\/[^/]+\/drive$/.test(path);
@@ -15,8 +15,7 @@ const isDriving = (path: string): boolean => /^\/lessons\/[^/]+\/drive$/.test(pa
 export function Shell() {
     const client = useQueryClient();
     const session = useSession();
-    const [help, setHelp] = useState(false);
-    const [palette, setPalette] = useState(false);
+    const [asked, setAsked] = useState(false);
     // What was sent is known here already: an open lesson is not fetched again for it, only known to have changed. What the server makes
     // of the marks is fetched when a page that shows it is open or opened.
     const sent = useCallback(
@@ -28,24 +27,13 @@ export function Shell() {
         [client],
     );
     useFlushing(session.user.id, sent);
-    const { pathname } = useLocation();
+    const { pathname, key: page } = useLocation();
     useEffect(() => {
         window.scrollTo(0, 0);
     }, [pathname]);
-
-    const going = useAreaKeys();
-    useEffect(() => {
-        const press = (event: KeyboardEvent) => {
-            const typing = event.target instanceof HTMLElement && event.target.closest('input, textarea, select, [contenteditable]');
-            if ((event.ctrlKey || event.metaKey) && event.key === 'k') {
-                event.preventDefault();
-                setPalette(true);
-            }
-            if (!typing && !event.ctrlKey && !event.metaKey && !event.altKey && event.key === '?') setHelp(true);
-        };
-        window.addEventListener('keydown', press);
-        return () => window.removeEventListener('keydown', press);
-    }, []);
+    useEffect(arrive, [page]);
+    useTitle();
+    useSignpostKey(() => setAsked(true));
 
     return (
         <div className="lg:grid lg:min-h-dvh lg:grid-cols-[7.5rem_1fr]">
@@ -68,11 +56,8 @@ export function Shell() {
                 ))}
                 <div className="hidden lg:mt-auto lg:grid lg:gap-2 lg:px-3">
                     <QueueLine className="px-2 py-1 text-sm leading-tight" />
-                    <button type="button" className="key !px-2 text-sm" onClick={() => setPalette(true)}>
-                        Find
-                    </button>
-                    <button type="button" className="key !px-2 text-sm" onClick={() => setHelp(true)}>
-                        Keys ?
+                    <button type="button" className="key !px-2 text-sm" onClick={() => setAsked(true)}>
+                        Where to?
                     </button>
                 </div>
             </nav>
@@ -80,29 +65,7 @@ export function Shell() {
                 <QueueLine className="mb-3 px-4 py-2 lg:hidden" />
                 <Outlet />
             </main>
-            {going && <WhereTo />}
-            <KeysHelp open={help} onOpenChange={setHelp} />
-            <Palette open={palette} onOpenChange={setPalette} />
+            <Signpost open={asked} onOpenChange={setAsked} />
         </div>
-    );
-}
-
-/** The letters that lead somewhere, shown while one is awaited. */
-function WhereTo() {
-    return (
-        <p
-            role="status"
-            className="bg-ink text-paper screen-only fixed inset-x-4 bottom-6 z-50 mx-auto flex w-fit flex-wrap gap-x-5 rounded-xl px-5 py-3 shadow-xl"
-        >
-            <span>Go to</span>
-            {AREAS.map((area) => (
-                <span key={area.key}>
-                    <b>{area.key}</b> {area.label}
-                </span>
-            ))}
-            <span>
-                <b>Esc</b> stay here
-            </span>
-        </p>
     );
 }

@@ -29,6 +29,8 @@ interface Props {
 /** A plan as it is worked with everywhere: controls, strip, the step in words, and what it rests on. */
 export function ApproachView({ inputs, conditions, onConditions, lead }: Props) {
     const [step, setStep] = useState<StripStep>('signal');
+    // On a phone the strip stands first; what it is planned with opens on demand.
+    const [changing, setChanging] = useState(false);
     const { speed_unit: unit } = useRules();
     const range = speedRange(unit);
     const asked = useMemo<ApproachAsked>(() => {
@@ -65,7 +67,16 @@ export function ApproachView({ inputs, conditions, onConditions, lead }: Props) 
                     >
                         <span aria-hidden="true">{play.playing ? '■' : '▶'}</span>
                     </button>
-                    {moving && <Controls conditions={conditions} onChange={onConditions} />}
+                    {moving && (
+                        <button type="button" className="key sm:hidden" aria-expanded={changing} onClick={() => setChanging(!changing)}>
+                            {changing ? 'Done' : 'Change speed, slope, surface'}
+                        </button>
+                    )}
+                    {moving && (
+                        <div className={`flex-wrap items-center gap-x-3 gap-y-2 sm:flex ${changing ? 'flex' : 'hidden'}`}>
+                            <Controls conditions={conditions} onChange={onConditions} />
+                        </div>
+                    )}
                 </div>
             </div>
             {isOld && <NotShown what="The picture below is of what was set before. As it is now set, there is no plan" error={error} retry={retry} />}

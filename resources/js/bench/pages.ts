@@ -19,7 +19,7 @@ const CAR = 'small-petrol-hatch';
 /** Every page of the bench, by the tool it asks, in the order of their tabs. Speeds are written in mph and begin as they would be signed elsewhere. */
 export const PAGES = {
     approach: page('Approach', 'Where and when each step belongs', approach),
-    gap: page('Gap', 'What it asks of us, and of the other driver if we went', ({ speed_unit: unit }) =>
+    gap: page('Gap', 'Is the gap big enough?', ({ speed_unit: unit }) =>
         flat({
             ...{ manoeuvre: 'emerge-right', vehicle: CAR, speed: usual(30, unit), distance: 90, rolling: false },
             ...{ lanes: 1, slope: 0, people: 0, long: false, turner: false, sight: 0 },

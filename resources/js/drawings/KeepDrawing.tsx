@@ -16,10 +16,10 @@ export function KeepDrawing({ title, asked }: { title: string; asked: ToolAsked 
     return (
         <>
             <button type="button" className="key screen-only ml-auto" data-tone="bare" onClick={() => setOpen(true)}>
-                Keep with a place
+                Save to a place
             </button>
             <Sheet
-                title="Keep with a place"
+                title="Save to a place"
                 about="It comes back as it stands: on the place, and in the brief of lessons there."
                 open={open}
                 onOpenChange={setOpen}

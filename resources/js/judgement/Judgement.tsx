@@ -72,9 +72,9 @@ function GapLine({ manoeuvre, road }: { manoeuvre: NonNullable<RoutineLine['mano
     );
     return (
         <p aria-label="The gap here">
-            The gap to go in, from rest: <strong className="tabular">{data.critical_gap_s.toFixed(1)} s</strong>, at {limit} {unitWords(rules.speed_unit)}{' '}
-            <strong className="tabular">{spoken(data.critical_gap_m, rules.length_unit)}</strong>. {data.figures} Seen along the road:{' '}
-            {spoken(data.sight_distance_m, rules.length_unit)} at the least.{' '}
+            From a standstill you need a gap of <strong className="tabular">{data.critical_gap_s.toFixed(1)} s</strong>; at {limit}{' '}
+            {unitWords(rules.speed_unit)} <strong className="tabular">{spoken(data.critical_gap_m, rules.length_unit)}</strong>. {data.figures} Seen along the
+            road: {spoken(data.sight_distance_m, rules.length_unit)} at the least.{' '}
             {manoeuvre !== 'turn-across' && !isKnown && <strong>The road met is assumed as fast as ours: check. </strong>}
             <Link className="link screen-only" to={address}>
                 On the bench
@@ -96,7 +96,7 @@ function LaneLine({ drawing }: { drawing: Drawing }) {
     const others = data.acceptable_lanes.slice(1).map((lane) => lane.lane);
     return (
         <p aria-label="The lane here">
-            {inputs.from} to {inputs.to}: <strong>lane {data.approach_lane}</strong>, out in lane {data.exit_lane}
+            {inputs.from} to {inputs.to}: <strong>approach in lane {data.approach_lane}</strong>, leave in lane {data.exit_lane}
             {others.length > 0 && `; lane ${others.join(' or ')} would do`}; known by {spoken(data.decide_by_m, rules.length_unit)}, taken by{' '}
             {spoken(data.lane_by_m, rules.length_unit)} before the line.{' '}
             <Link className="link screen-only" to={`/bench/lanes?${drawing.state}`}>

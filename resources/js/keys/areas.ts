@@ -1,10 +1,10 @@
-/** The areas of the product, with the key that follows g. */
+/** The areas of the product, in the order of their numbers on the signpost. */
 export const AREAS = [
-    { to: '/', label: 'Today', key: 't' },
-    { to: '/learners', label: 'Learners', key: 'l' },
-    { to: '/places', label: 'Places', key: 'p' },
-    { to: '/routines', label: 'Routines', key: 'r' },
-    { to: '/bench', label: 'Bench', key: 'b' },
-    { to: '/school', label: 'School', key: 's' },
-    { to: '/account', label: 'Account', key: 'a' },
+    { to: '/', label: 'Today' },
+    { to: '/learners', label: 'Learners' },
+    { to: '/places', label: 'Places' },
+    { to: '/routines', label: 'Routines' },
+    { to: '/bench', label: 'Bench' },
+    { to: '/school', label: 'School' },
+    { to: '/account', label: 'Account' },
 ];

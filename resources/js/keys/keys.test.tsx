@@ -1,72 +1,80 @@
 import { cleanup, fireEvent, render, screen } from '@testing-library/react';
-import { afterEach, describe, expect, it } from 'vitest';
-import { MemoryRouter, Route, Routes, useNavigate } from 'react-router';
-import { useAreaKeys } from './keys';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { arrive, leave, singleKeys, useSignpostKey, useSingleKeys } from './keys';
 
-afterEach(cleanup);
+afterEach(() => {
+    cleanup();
+    arrive();
+    document.querySelectorAll('[data-takes-keys]').forEach((one) => one.remove());
+});
+beforeEach(() => singleKeys.set(true));
 
-function Frame() {
-    const awaited = useAreaKeys();
-    const navigate = useNavigate();
+function Page({ onOpen, onMark }: { onOpen: () => void; onMark: () => void }) {
+    useSignpostKey(onOpen);
+    useSingleKeys({ h: onMark });
     return (
         <>
-            {awaited && <p role="status">Go to</p>}
             <input aria-label="name" />
-            <button onClick={() => void navigate('/learners')}>It changes</button>
-            <Routes>
-                <Route path="/" element={<h1>Today</h1>} />
-                <Route path="/bench" element={<h1>Bench</h1>} />
-                <Route path="/learners" element={<h1>Learners</h1>} />
-            </Routes>
+            <div role="dialog">
+                <button>inside</button>
+            </div>
         </>
     );
 }
-const open = () =>
-    render(
-        <MemoryRouter>
-            <Frame />
-        </MemoryRouter>,
-    );
-const press = (key: string, target: Element = document.body) => fireEvent.keyDown(target, { key });
-const page = () => screen.getByRole('heading').textContent;
 
-describe('g and a letter', () => {
-    it('lead to an area, and say meanwhile where to', () => {
-        open();
-        press('g');
-        expect(screen.getByRole('status')).toBeTruthy();
-        press('b');
-        expect(page()).toBe('Bench');
-        expect(screen.queryByRole('status')).toBeNull();
-        // The page stands: keys are its own again, and g begins anew.
-        press('l');
-        expect(page()).toBe('Bench');
-        press('g');
-        press('l');
-        expect(page()).toBe('Learners');
+const open = () => {
+    const heard = { open: vi.fn(), mark: vi.fn() };
+    render(<Page onOpen={heard.open} onMark={heard.mark} />);
+    return heard;
+};
+const press = (key: string, target: Element = document.body, more = {}) => fireEvent.keyDown(target, { key, ...more });
+
+describe('single keys', () => {
+    it('open the signpost, and act on the page', () => {
+        const heard = open();
+        press('.');
+        press('h');
+        expect([heard.open.mock.calls.length, heard.mark.mock.calls.length]).toEqual([1, 1]);
+        // Held down, or with another key, they are something else.
+        press('.', document.body, { repeat: true });
+        press('h', document.body, { ctrlKey: true });
+        expect([heard.open.mock.calls.length, heard.mark.mock.calls.length]).toEqual([1, 1]);
     });
 
-    it('lead there too where the page changed by itself between the two', () => {
-        open();
-        press('g');
-        fireEvent.click(screen.getByRole('button', { name: 'It changes' }));
-        expect(page()).toBe('Learners');
-        press('b');
-        expect(page()).toBe('Bench');
+    it('are letters while somebody types, and belong to a dialog that is open', () => {
+        const heard = open();
+        for (const target of [screen.getByLabelText('name'), screen.getByRole('button', { name: 'inside' })]) {
+            press('.', target);
+            press('h', target);
+        }
+        expect([heard.open.mock.calls.length, heard.mark.mock.calls.length]).toEqual([0, 0]);
     });
 
-    it('stay where they are on any other letter, on a press of the pointer, and while somebody types', () => {
-        open();
-        press('g');
-        press('x');
-        press('b');
-        expect(page()).toBe('Today');
-        press('g');
-        fireEvent.pointerDown(document.body);
-        press('b');
-        expect(page()).toBe('Today');
-        press('g', screen.getByLabelText('name'));
-        press('b', screen.getByLabelText('name'));
-        expect(page()).toBe('Today');
+    it('lead nowhere while something has every key for itself', () => {
+        const heard = open();
+        document.body.appendChild(document.createElement('section')).dataset.takesKeys = '';
+        press('.');
+        expect(heard.open).not.toHaveBeenCalled();
+    });
+
+    it('reach no page that is being left, until the new one stands', () => {
+        const heard = open();
+        leave();
+        press('h');
+        expect(heard.mark).not.toHaveBeenCalled();
+        arrive();
+        press('h');
+        expect(heard.mark).toHaveBeenCalledOnce();
+    });
+
+    it('can be switched off on a device, and on again', () => {
+        const heard = open();
+        singleKeys.set(false);
+        press('.');
+        press('h');
+        expect([heard.open.mock.calls.length, heard.mark.mock.calls.length]).toEqual([0, 0]);
+        singleKeys.set(true);
+        press('h');
+        expect(heard.mark).toHaveBeenCalledOnce();
     });
 });

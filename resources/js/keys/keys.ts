@@ -1,55 +1,68 @@
-import { useEffect, useRef, useState } from 'react';
-import { useLocation, useNavigate } from 'react-router';
-import { AREAS } from './areas';
+import { useEffect, useState, useSyncExternalStore } from 'react';
 
-/** Single keys: g and a letter lead to an area, and a page's own keys act only while nobody types and nobody is leaving. */
+/** Single keys: one opens the signpost, and a page's own keys act only while nobody types and nobody is leaving. */
+
+/** The key that opens the signpost. */
+export const SIGNPOST_KEY = '.';
 
 const MODIFIERS = ['Shift', 'Control', 'Alt', 'Meta', 'AltGraph', 'CapsLock'];
 
 const isTyping = (event: KeyboardEvent): boolean =>
     event.target instanceof HTMLElement && event.target.closest('input, textarea, select, [contenteditable], [role=dialog]') !== null;
 
-const isPlain = (event: KeyboardEvent): boolean => !event.ctrlKey && !event.metaKey && !event.altKey;
+/** Whether one thing on the screen has every key for itself, such as the one key of a moving car: then none leads anywhere else. */
+export const keysAreTaken = (): boolean => document.querySelector('[data-takes-keys]') !== null;
 
-/**
- * Leads to an area by g and its letter. From g on until the new page stands, every single key belongs to the way there: none reaches
- * the page that is being left. Answers whether g was pressed and a letter is awaited.
- */
-export function useAreaKeys(): boolean {
-    const navigate = useNavigate();
-    const { key: page } = useLocation();
-    const [asked, setAsked] = useState(false);
-    const state = useRef<'here' | 'asked' | 'leaving'>('here');
+const isPlain = (event: KeyboardEvent): boolean => !event.ctrlKey && !event.metaKey && !event.altKey && !MODIFIERS.includes(event.key);
+
+const STORED = 'noble-turn.single-keys';
+const heard = new Set<() => void>();
+
+/** Single keys can be switched off on a device: for who dictates, or leans on the keyboard. */
+export const singleKeys = {
+    areOn: (): boolean => {
+        try {
+            return localStorage.getItem(STORED) !== 'off';
+        } catch {
+            return true;
+        }
+    },
+    set: (on: boolean): void => {
+        try {
+            localStorage.setItem(STORED, on ? 'on' : 'off');
+        } catch {
+            // A browser that keeps nothing: they stay on.
+        }
+        heard.forEach((hear) => hear());
+    },
+};
+
+export const useSingleKeysOn = (): boolean =>
+    useSyncExternalStore((hear) => {
+        heard.add(hear);
+        return () => heard.delete(hear);
+    }, singleKeys.areOn);
+
+/** Somebody chose where to go: until the new page stands, no single key reaches the page that is being left. */
+let leaving = false;
+export const leave = (): void => {
+    leaving = true;
+};
+export const arrive = (): void => {
+    leaving = false;
+};
+
+/** Opens the signpost by its key, unless somebody types or something has every key for itself. */
+export function useSignpostKey(onOpen: () => void): void {
     useEffect(() => {
-        // The page that was gone to stands. One that came by itself takes no g away that was pressed as it came.
-        if (state.current === 'leaving') state.current = 'here';
-    }, [page]);
-    useEffect(() => {
-        const be = (next: typeof state.current) => {
-            state.current = next;
-            setAsked(next === 'asked');
-        };
         const press = (event: KeyboardEvent) => {
-            if (!isPlain(event) || isTyping(event) || MODIFIERS.includes(event.key)) return;
-            if (state.current === 'here' && event.key !== 'g') return;
-            event.stopPropagation();
-            if (event.repeat || state.current === 'leaving') return;
-            if (state.current === 'here') return be('asked');
+            if (event.key !== SIGNPOST_KEY || event.repeat || !isPlain(event) || isTyping(event) || keysAreTaken() || !singleKeys.areOn()) return;
             event.preventDefault();
-            const area = AREAS.find((candidate) => candidate.key === event.key);
-            be(area ? 'leaving' : 'here');
-            if (area) void navigate(area.to);
+            onOpen();
         };
-        const stop = () => state.current === 'asked' && be('here');
-        // Before any page hears of it.
-        window.addEventListener('keydown', press, true);
-        window.addEventListener('pointerdown', stop, true);
-        return () => {
-            window.removeEventListener('keydown', press, true);
-            window.removeEventListener('pointerdown', stop, true);
-        };
-    }, [navigate]);
-    return asked;
+        window.addEventListener('keydown', press);
+        return () => window.removeEventListener('keydown', press);
+    });
 }
 
 /**
@@ -61,7 +74,8 @@ export function useSingleKeys(keys: Record<string, () => void>): void {
     useEffect(() => {
         const press = (event: KeyboardEvent) => {
             const act = keys[event.key];
-            if (!act || event.repeat || event.defaultPrevented || !isPlain(event) || isTyping(event) || window.location.pathname !== home) return;
+            const elsewhere = leaving || window.location.pathname !== home;
+            if (!act || elsewhere || event.repeat || event.defaultPrevented || !isPlain(event) || isTyping(event) || !singleKeys.areOn()) return;
             event.preventDefault();
             act();
         };

@@ -160,7 +160,7 @@ export function PlaceForm({ place, onKept }: Props) {
                                 />
                             </Field>
                         )}
-                        <Field label={say('Road, {kerb} to {kerb}, m')} hint="Empty: 7.3, assumed" errors={errors['road.road_width_m']}>
+                        <Field label={say('Road, {kerb} to {kerb}, m')} hint="Leave blank for 7.3 m" errors={errors['road.road_width_m']}>
                             <input inputMode="decimal" value={values.road_width_m} onChange={(event) => set('road_width_m', event.target.value)} />
                         </Field>
                         <Field label="Room before the line, m" hint="Only where it is short" errors={errors['road.room_m']}>
@@ -170,7 +170,7 @@ export function PlaceForm({ place, onKept }: Props) {
                             <input inputMode="decimal" value={values.sign_m} onChange={(event) => set('sign_m', event.target.value)} />
                         </Field>
                         {values.sign_m && (
-                            <Field label="Sign legible from, m" hint="Empty: 50, assumed" errors={errors['road.sign.legible_m']}>
+                            <Field label="Sign legible from, m" hint="Leave blank for 50 m" errors={errors['road.sign.legible_m']}>
                                 <input inputMode="decimal" value={values.sign_legible_m} onChange={(event) => set('sign_legible_m', event.target.value)} />
                             </Field>
                         )}
@@ -189,7 +189,7 @@ export function PlaceForm({ place, onKept }: Props) {
                         Our road is one-way
                     </label>
                     <StretchList
-                        title="Openings before ours"
+                        title="Side roads or driveways before the turn"
                         value={values.openings}
                         onChange={(openings) => set('openings', openings)}
                         errors={errors}

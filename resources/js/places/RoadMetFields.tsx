@@ -42,12 +42,12 @@ export function RoadMetFields({ value, errors, onChange }: Props) {
         <>
             <Field
                 label={`Limit of the road met, ${unitWords(rules.speed_unit)}`}
-                hint="Empty: assumed as fast as ours, check"
+                hint="Leave blank where it is as fast as ours, and check"
                 errors={errors['road.road_met.limit_mph'] ?? errors['road.road_met.limit_kmh']}
             >
                 <input inputMode="numeric" value={value.limit} onChange={(event) => set({ limit: event.target.value })} />
             </Field>
-            <Field label="Its lanes each way" hint="Empty: one" errors={errors['road.road_met.lanes']}>
+            <Field label="Its lanes each way" hint="Leave blank for one" errors={errors['road.road_met.lanes']}>
                 <input inputMode="numeric" value={value.lanes} onChange={(event) => set({ lanes: event.target.value })} />
             </Field>
             <Field label="It runs" errors={errors['road.road_met.runs_to']}>

@@ -32,7 +32,7 @@ export function Preview({ question, practice, pack, standing }: { question: Ques
                     <p>{reach(question, say)}</p>
                 </>
             )}
-            <p className="text-quiet text-sm">Common practice, no source.</p>
+            <p className="text-quiet text-sm">Usual teaching, no published source.</p>
         </section>
     );
 }

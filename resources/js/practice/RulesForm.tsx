@@ -11,13 +11,15 @@ interface Props {
     value: ChosenRules;
     /** What holds where nothing is chosen here; null for the school, which has nobody above it. */
     above: ChosenRules | null;
+    /** Whose that is, in words. */
+    whose?: string;
     packs: PackFacts[];
     questions: Question[];
     onKeep: (chosen: ChosenRules) => Promise<unknown>;
 }
 
 /** A rule pack and an answer to each question, with what each choice changes shown beside it. */
-export function RulesForm({ value, above, packs, questions, onKeep }: Props) {
+export function RulesForm({ value, above, whose = 'School’s choice', packs, questions, onKeep }: Props) {
     const { values, set, errors, message, busy, submit } = useForm<ChosenRules>({ pack: value.pack, practice: value.practice });
     const [looked, setLooked] = useState(questions[0]!);
     const pack = packs.find((candidate) => candidate.code === (values.pack ?? above?.pack)) ?? packs[0]!;
@@ -35,7 +37,11 @@ export function RulesForm({ value, above, packs, questions, onKeep }: Props) {
             <div className="grid gap-x-8 gap-y-3 sm:grid-cols-[minmax(0,1fr)_minmax(0,2fr)]">
                 <Field label="Rules of the road" errors={errors.pack}>
                     <select value={values.pack ?? ''} onChange={(event) => set('pack', (event.target.value || null) as ChosenRules['pack'])}>
-                        {above && <option value="">As above: {packs.find((candidate) => candidate.code === above.pack)?.name}</option>}
+                        {above && (
+                            <option value="">
+                                {whose}: {packs.find((candidate) => candidate.code === above.pack)?.name}
+                            </option>
+                        )}
                         {packs.map((candidate) => (
                             <option key={candidate.code} value={candidate.code}>
                                 {candidate.name}
@@ -54,7 +60,7 @@ export function RulesForm({ value, above, packs, questions, onKeep }: Props) {
                                 questions={questions.filter((question) => question.step === step)}
                                 value={values.practice}
                                 onChange={(practice) => set('practice', practice)}
-                                otherwise={(question) => `${above ? 'As above' : 'As usual'}: ${words(question, standing(question))}`}
+                                otherwise={(question) => `${above ? whose : 'As usual'}: ${words(question, standing(question))}`}
                                 onLook={setLooked}
                             />
                         </fieldset>

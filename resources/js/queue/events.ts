@@ -61,15 +61,38 @@ export function meaning(problem: Problem): Trouble | 'refused' {
     return REFUSALS.includes(problem.status) ? 'refused' : 'broken';
 }
 
-const roundAsSent = ({ id, lesson_id, place_id, routine, conditions, plan, device_at }: RoundEvent) => ({
+const roundAsSent = ({ id, lesson_id, place_id, elsewhere, moment_id, routine, side, conditions, plan, device_at }: RoundEvent) => ({
     ...{ id, lesson_id, place_id, routine, conditions, device_at },
+    ...{ elsewhere: elsewhere ?? null, moment_id: moment_id ?? null, side: side ?? null },
     ...(plan ? { plan } : {}),
 });
 
-const markAsSent = ({ id, round_id, kind, step, outcome, taught, conditions, out_of_order, fault, effect, note, corrects_id, withdrawn, device_at }: Mark) => ({
+const markAsSent = ({
+    id,
+    round_id,
+    kind,
+    step,
+    stage,
+    outcome,
+    taught,
+    decision,
+    what,
+    number,
+    seconds,
+    conditions,
+    out_of_order,
+    fault,
+    effect,
+    place_id,
+    note,
+    corrects_id,
+    withdrawn,
+    device_at,
+}: Mark) => ({
     ...{ id, round_id, kind, step, outcome, taught, conditions, out_of_order, note, corrects_id, withdrawn, device_at },
-    // Of before faults were said: nothing.
-    ...{ fault: fault ?? null, effect: effect ?? null },
+    // Of before these could be said: nothing.
+    ...{ stage: stage ?? null, fault: fault ?? null, effect: effect ?? null, place_id: place_id ?? null },
+    ...{ decision: decision ?? null, what: what ?? null, number: number ?? null, seconds: seconds ?? null },
 });
 
 /** Events as they are sent, each with who made it; what only this device makes of them stays here. */

@@ -1,18 +1,28 @@
-import type { Conditions, Mark, Outcome, Round, Step, Taught } from '@/api/types';
+import { OUTCOMES, type Conditions, type Decision, type Mark, type Outcome, type Round, type Stage, type Step, type Taught } from '@/api/types';
 import type { QueueEvent } from './events';
 
 /** The one thing of a round a mark speaks of: its step, its kind, or one moment. */
 export type SlotKey = string;
 
+export type StepMark = Mark & { outcome: Outcome };
+
 /** What stands for a round: in each slot the latest press, unless it takes back what was there. */
 export interface Standing {
-    steps: Partial<Record<Step, Mark & { outcome: Outcome }>>;
+    /** What each step comes to: of several stages the one that took most help. */
+    steps: Partial<Record<Step, StepMark>>;
+    stages: Partial<Record<Stage, Partial<Record<Step, StepMark>>>>;
     taught: (Mark & { taught: Taught }) | null;
+    /** Right ones. */
+    decisions: Partial<Record<Decision, Mark>>;
     heldBack: Mark | null;
+    /** What the key counted or timed. */
+    counts: Mark[];
     /** Pressed while moving and not yet said what they were; each as it was first pressed. */
     moments: Mark[];
     /** Conditions said after the round began: they stand instead of those it began with. */
     said: Mark | null;
+    /** The place, where it was said after the round began. */
+    place: Mark | null;
     /** The latest press in each slot, one that took something back too: what the next press there follows. */
     last: ReadonlyMap<SlotKey, Mark>;
 }
@@ -26,13 +36,31 @@ function first(mark: Mark, byId: ReadonlyMap<string, Mark>): Mark {
 
 const byIdOf = (marks: readonly Mark[]) => new Map(marks.map((mark) => [mark.id, mark]));
 
+export const HELD_BACK = 'held-back-rightly';
+
+export const stepKey = (step: Step | 'step', stage?: Stage | null): SlotKey => (stage && stage !== 'approach' ? `${step} ${stage}` : step);
+
+/** The oldest of the decisions has a kind of its own; both ways of saying it are the same. */
+export const decisionKey = (decision: Decision): SlotKey => (decision === HELD_BACK ? HELD_BACK : `decision ${decision}`);
+
+function keyOfMark({ kind, step, stage, decision, id }: Mark): SlotKey {
+    if (kind === 'step') return stepKey(step ?? 'step', stage);
+    if (kind === 'moment' || kind === 'count') return `${kind} ${id}`;
+    return kind === 'decision' && decision ? decisionKey(decision) : kind;
+}
+
+/** How much help it took, as the core ranks it (StepMark::support). */
+function support({ outcome, out_of_order, effect, fault }: StepMark): number {
+    const rank = (of: Outcome): number => OUTCOMES.indexOf(of);
+    return Math.max(...[rank(outcome), out_of_order ? rank('prompted') : 0], ...[effect === 'affected' ? rank('missed') : 0, fault ? rank('reminded') : 0]);
+}
+
 /** The slot of every mark of a round, by its id. A withdrawal speaks of what it withdraws. */
 export function slotsOf(marks: readonly Mark[]): Map<string, SlotKey> {
     const byId = byIdOf(marks);
     return new Map(
         marks.map((mark) => {
-            const root = first(mark, byId);
-            return [mark.id, root.kind === 'step' ? (root.step ?? 'step') : root.kind === 'moment' ? `moment ${root.id}` : root.kind];
+            return [mark.id, keyOfMark(first(mark, byId))];
         }),
     );
 }
@@ -59,15 +87,24 @@ export function standing(marks: readonly Mark[]): Standing {
     const byId = byIdOf(marks);
     const last = new Map<SlotKey, Mark>();
     for (const mark of inOrder(marks)) last.set(slots.get(mark.id)!, mark);
-    const result: Standing = { steps: {}, taught: null, heldBack: null, moments: [], said: null, last };
+    const result: Standing = { steps: {}, stages: {}, taught: null, decisions: {}, heldBack: null, counts: [], moments: [], said: null, place: null, last };
     for (const mark of last.values()) {
         if (mark.withdrawn) continue;
-        if (mark.kind === 'step' && mark.step && mark.outcome) result.steps[mark.step] = { ...mark, outcome: mark.outcome };
+        if (mark.kind === 'step' && mark.step && mark.outcome) {
+            const said = { ...mark, outcome: mark.outcome };
+            const sofar = result.steps[mark.step];
+            if (!sofar || support(said) > support(sofar)) result.steps[mark.step] = said;
+            result.stages[mark.stage ?? 'approach'] = { ...result.stages[mark.stage ?? 'approach'], [mark.step]: said };
+        }
         if (mark.kind === 'taught' && mark.taught) result.taught = { ...mark, taught: mark.taught };
-        if (mark.kind === 'held-back-rightly') result.heldBack = mark;
+        if (mark.kind === 'decision' && mark.decision) result.decisions[mark.decision] = mark;
+        if (mark.kind === HELD_BACK) result.decisions[HELD_BACK] = mark;
+        if (mark.kind === 'count') result.counts.push(mark);
         if (mark.kind === 'conditions') result.said = mark;
+        if (mark.kind === 'place') result.place = mark;
         if (mark.kind === 'moment') result.moments.push(first(mark, byId));
     }
+    result.heldBack = result.decisions[HELD_BACK] ?? null;
     return result;
 }
 
@@ -75,8 +112,8 @@ export function standing(marks: readonly Mark[]): Standing {
 export const says = ({ steps, heldBack }: Standing, step: Step): Outcome | null => steps[step]?.outcome ?? (step === 'look' && heldBack ? 'unaided' : null);
 
 /** Whether nothing that was said of it stands: a round emptied by undoing is none. */
-export const isEmpty = ({ steps, taught, heldBack, moments }: Standing): boolean =>
-    Object.keys(steps).length === 0 && !taught && !heldBack && moments.length === 0;
+export const isEmpty = ({ steps, taught, decisions, counts, moments }: Standing): boolean =>
+    Object.keys(steps).length === 0 && !taught && Object.keys(decisions).length === 0 && counts.length === 0 && moments.length === 0;
 
 /** What a round was driven in, as it stands. */
 export const conditionsOf = (round: Round): Conditions => standing(round.marks).said?.conditions ?? round.conditions;

@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import type { Mark, Outcome, Round, Step } from '@/api/types';
 import { chance } from '../../../tests/harness/chance';
-import { momentIn, pressing, settling, takingBack } from './press';
+import { counting, momentIn, pressing, settling, takingBack } from './press';
 import type { NewEvent } from './queue';
 import { driven, inOrder, isEmpty, standing, withMade } from './standing';
-import { lastPress, withdrawal, type NewMark, type Press, type Slot } from './undo';
+import { lastPress, spokenOf, withdrawal, type NewMark, type Press, type Slot } from './undo';
 import { uuid7 } from './uuid';
 
 const whole = (mark: NewMark & { id: string }): Mark => ({
@@ -85,6 +85,8 @@ class Page {
     }
 }
 
+const held: Slot = { kind: 'decision', decision: 'held-back-rightly' };
+
 describe('undo', () => {
     it.each([
         ['by what the page remembers', true],
@@ -109,8 +111,7 @@ describe('undo', () => {
                 const at = next(2);
                 const moments = page.rounds.flatMap((round) => standing(round.marks).moments);
                 const stands = standing(page.rounds[at]!.marks);
-                if (kind === 3 && (remembers || !stands.heldBack))
-                    page.press([{ kind: 'held-back-rightly' }], (slot, before) => (before ? withdrawal(slot) : { kind: 'held-back-rightly' }), at);
+                if (kind === 3 && (remembers || !stands.heldBack)) page.press([held], (slot, before) => (before ? withdrawal(slot) : spokenOf(slot)), at);
                 else if (kind === 4 && (remembers || !stands.taught))
                     page.press([{ kind: 'taught' }], (slot, before) => (before ? withdrawal(slot) : { kind: 'taught', taught: 'shown' }), at);
                 else if (kind === 5) page.moment(at);
@@ -130,6 +131,70 @@ describe('undo', () => {
                 expect(page.said(), `seed ${seed}, back to ${i}`).toBe(states[i]);
             }
             expect(page.rows.length).toBeGreaterThan(rows);
+        }
+    });
+
+    it('takes back a moment that was told as a round of its own, as one press, from whatever was said of it: the moment stands again', () => {
+        for (const remembers of [true, false]) {
+            for (const settled of [{ step: 'look' as Step, outcome: 'missed' as Outcome }, { decision: 'let-go' as const }]) {
+                const page = new Page(remembers);
+                page.mark('position', 'prompted');
+                const moment = page.moment();
+                const before = page.said();
+                const told = { ...roundOf('r2'), place_id: null, moment_id: moment.id };
+                page.rounds.push(told);
+                const { events, press } = settling(moment, page.rounds[0]!, { round: told, ...settled }, page.now());
+                page.write(events);
+                page.presses.push(press);
+                expect(standing(page.rounds[0]!.marks).moments).toEqual([]);
+                expect(driven(page.rounds).map((round) => round.id)).toEqual(['r0', 'r2']);
+                page.undo();
+                // The round stays in the log, but nothing stands in it.
+                expect(page.said()).toBe(`${before} | `);
+                expect(driven(page.rounds).map((round) => round.id)).toEqual(['r0']);
+                page.undo();
+                expect(standing(page.rounds[0]!.marks).moments).toEqual([]);
+            }
+        }
+    });
+
+    it('takes back counts as the one press they were, and puts a decision back that was taken off', () => {
+        for (const remembers of [true, false]) {
+            const page = new Page(remembers);
+            const { events, press } = counting('r0', page.now(), [
+                { what: 'gaps-let-go', number: 1, seconds: 4.1 },
+                { what: 'gap-taken', number: 1, seconds: 7.9 },
+            ]);
+            page.write(events);
+            page.presses.push(press);
+            expect(
+                standing(page.rounds[0]!.marks)
+                    .counts.map(({ what }) => what)
+                    .sort(),
+            ).toEqual(['gap-taken', 'gaps-let-go']);
+            page.undo();
+            expect(isEmpty(standing(page.rounds[0]!.marks))).toBe(true);
+        }
+        const page = new Page();
+        const letGo: Slot = { kind: 'decision', decision: 'let-go' };
+        for (let i = 0; i < 2; i++) page.press([letGo], (slot, before) => (before ? withdrawal(slot) : spokenOf(slot)));
+        expect(standing(page.rounds[0]!.marks).decisions).toEqual({});
+        page.undo();
+        expect(Object.keys(standing(page.rounds[0]!.marks).decisions)).toEqual(['let-go']);
+    });
+
+    it('keeps the parts of an exercise apart: a press in one leaves the other, and so does its undo', () => {
+        for (const remembers of [true, false]) {
+            const page = new Page(remembers);
+            const part = (stage: 'first' | 'rejoin'): Slot => ({ kind: 'step', step: 'look', stage });
+            page.press([part('first')], (slot) => ({ ...spokenOf(slot), outcome: 'unaided' }));
+            page.press([part('rejoin')], (slot) => ({ ...spokenOf(slot), outcome: 'missed' }));
+            const stands = () => standing(page.rounds[0]!.marks);
+            expect([stands().stages.first?.look?.outcome, stands().stages.rejoin?.look?.outcome, stands().steps.look?.outcome]).toEqual([
+                ...['unaided', 'missed', 'missed'],
+            ]);
+            page.undo();
+            expect([stands().stages.first?.look?.outcome, stands().stages.rejoin, stands().steps.look?.outcome]).toEqual(['unaided', undefined, 'unaided']);
         }
     });
 

@@ -1,11 +1,17 @@
-import type { Mark, Round, Step } from '@/api/types';
-import { inOrder, slotsOf, type SlotKey, type Standing } from './standing';
+import type { Decision, Mark, Round, Stage, Step } from '@/api/types';
+import { decisionKey, HELD_BACK, inOrder, slotsOf, stepKey, type SlotKey, type Standing } from './standing';
 
-/** The places of a round in which at most one mark stands, and one more for each moment. */
-export type Slot = { kind: 'step'; step: Step } | { kind: 'taught' } | { kind: 'held-back-rightly' } | { kind: 'conditions' } | { kind: 'moment'; id: string };
+/** The places of a round in which at most one mark stands, and one more for each moment and count. */
+export type Slot =
+    | { kind: 'step'; step: Step; stage?: Stage | null }
+    | { kind: 'taught' }
+    | { kind: 'decision'; decision: Decision }
+    | { kind: 'conditions' }
+    | { kind: 'place' }
+    | { kind: 'moment' | 'count'; id: string };
 
 /** What a mark says, without what makes it a row. */
-export type Said = Pick<Mark, 'kind' | 'step' | 'outcome' | 'taught' | 'conditions' | 'out_of_order' | 'fault' | 'effect' | 'note'>;
+export type Said = Omit<Mark, 'id' | 'round_id' | 'corrects_id' | 'withdrawn' | 'user_id' | 'device_at' | 'pressed_at' | 'server_at' | 'clock_ahead'>;
 
 /** What one press replaced, slot by slot, in one round or several; null where nothing stood. */
 export type Press = { round: string; slot: Slot; before: Said | null }[];
@@ -13,8 +19,9 @@ export type Press = { round: string; slot: Slot; before: Said | null }[];
 export type NewMark = Partial<Mark> & Pick<Mark, 'kind'>;
 
 export function keyOf(slot: Slot): SlotKey {
-    if (slot.kind === 'step') return slot.step;
-    return slot.kind === 'moment' ? `moment ${slot.id}` : slot.kind;
+    if (slot.kind === 'step') return stepKey(slot.step, slot.stage);
+    if (slot.kind === 'decision') return decisionKey(slot.decision);
+    return slot.kind === 'moment' || slot.kind === 'count' ? `${slot.kind} ${slot.id}` : slot.kind;
 }
 
 /** Somebody else's; what was made on this device and not yet sent is one's own. */
@@ -25,23 +32,23 @@ export function markIn(stands: Standing, slot: Slot): Mark | null {
     return mark && !mark.withdrawn ? mark : null;
 }
 
-const saidIn = ({ kind, step, outcome, taught, conditions, out_of_order, fault, effect, note }: Mark): Said => ({
-    kind,
-    step,
-    outcome,
-    taught,
-    conditions,
-    out_of_order,
-    fault: fault ?? null,
-    effect: effect ?? null,
-    note,
+const saidIn = (mark: Mark): Said => ({
+    ...{ kind: mark.kind, step: mark.step, stage: mark.stage ?? null, outcome: mark.outcome, taught: mark.taught, decision: mark.decision ?? null },
+    ...{ what: mark.what ?? null, number: mark.number ?? null, seconds: mark.seconds ?? null, conditions: mark.conditions },
+    ...{ out_of_order: mark.out_of_order, fault: mark.fault ?? null, effect: mark.effect ?? null, place_id: mark.place_id ?? null, note: mark.note },
 });
 
 /** Follows whatever was pressed last in the slot, so that it stands after it. */
 export const into = (stands: Standing, slot: Slot, said: NewMark): NewMark => ({ ...said, corrects_id: stands.last.get(keyOf(slot))?.id ?? null });
 
+/** What every mark of a slot says, whatever else it says. */
+export function spokenOf(slot: Slot): NewMark {
+    if (slot.kind === 'step') return { kind: 'step', step: slot.step, stage: slot.stage ?? null };
+    return slot.kind === 'decision' ? { kind: 'decision', decision: slot.decision } : { kind: slot.kind };
+}
+
 /** Takes back what stands in a slot. */
-export const withdrawal = (slot: Slot): NewMark => ({ kind: slot.kind, step: slot.kind === 'step' ? slot.step : null, withdrawn: true });
+export const withdrawal = (slot: Slot): NewMark => ({ ...spokenOf(slot), withdrawn: true });
 
 /** A press as it is made: what stood in its slots is remembered, so that it can be put back. */
 export const pressOf = (round: string, slots: Slot[], stands: Standing): Press =>
@@ -85,8 +92,10 @@ function grouped<T>(items: readonly T[], key: (item: T) => string): Map<string, 
 }
 
 function slotAs(key: SlotKey, mark: Mark): Slot {
-    if (mark.kind === 'step') return { kind: 'step', step: mark.step! };
-    return mark.kind === 'moment' ? { kind: 'moment', id: key.slice('moment '.length) } : { kind: mark.kind };
+    if (mark.kind === 'step') return { kind: 'step', step: mark.step!, stage: mark.stage };
+    if (mark.kind === 'moment' || mark.kind === 'count') return { kind: mark.kind, id: key.slice(mark.kind.length + 1) };
+    if (mark.kind === 'decision') return { kind: 'decision', decision: mark.decision! };
+    return mark.kind === HELD_BACK ? { kind: 'decision', decision: HELD_BACK } : { kind: mark.kind };
 }
 
 /**

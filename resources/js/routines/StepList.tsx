@@ -33,7 +33,7 @@ export function StepList({ steps, side }: { steps: CardStep[]; side: Side | null
                         </p>
                         <p>
                             <span className="font-semibold">
-                                Likely cause, {step.cause_step ? `in ${STEP_WORDS[step.cause_step].toLowerCase()}` : 'before it began'}:{' '}
+                                Possible cause ({step.cause_step ? STEP_WORDS[step.cause_step].toLowerCase() : 'before it began'}):{' '}
                             </span>
                             {step.likely_cause}
                         </p>

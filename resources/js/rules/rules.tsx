@@ -1,5 +1,5 @@
 import { createContext, useContext, type ReactNode } from 'react';
-import type { FastRoad, Road, RoadFacts, RoutineLine, Rules, Side } from '@/api/types';
+import type { FastRoad, LessonItem, Road, RoadFacts, Round, RoutineLine, Rules, Side } from '@/api/types';
 import { useSession } from '@/session/session';
 import { inWords } from './words';
 import { converted, saidSpeed } from './speed';
@@ -16,10 +16,19 @@ export function useRules(): Rules {
     return useContext(RulesContext) ?? session.rules;
 }
 
+/** A code as a name: for a routine that is taught under other rules only. */
+const named = (code: string): string => code.charAt(0).toUpperCase() + code.slice(1).replaceAll('-', ' ');
+
 /** A routine's name in the words of the place; its code where it is taught under other rules only. */
 export function useRoutineName(): (code: string) => string {
     const { routines } = useRules();
-    return (code) => routines.find((routine) => routine.code === code)?.title ?? code.replaceAll('-', ' ');
+    return (code) => routines.find((routine) => routine.code === code)?.title ?? named(code);
+}
+
+/** What a round was of, in a line: its place; away from every place the routine and its way too. */
+export function useRoundTitle(): (round: Pick<Round, 'place_id' | 'place' | 'routine' | 'side'>) => string {
+    const name = useRoutineName();
+    return ({ place_id, place, routine, side }) => (place_id ? place : [place, name(routine), side].filter(Boolean).join(', '));
 }
 
 /** What is known of a routine under the rules in force; undefined where it is taught under other rules only. */
@@ -30,6 +39,12 @@ export function useRoutine(code: string | undefined): RoutineLine | undefined {
 /** The side a routine goes to at a place; where it keeps its place, the side that traffic keeps. */
 export function sideAt(routine: RoutineLine | undefined, road: RoadFacts | undefined, rules: Rules): Side {
     return (routine?.side_by_exit ? routine.side_by_exit[road?.exit ?? 'ahead'] : routine?.side) ?? rules.keeps;
+}
+
+/** What a round at a place of the plan begins with: the place, what it was planned with, and the way out where all ways lead out of it. */
+export function drivenAt(item: LessonItem, routine: RoutineLine | undefined) {
+    const side = routine?.side_by_exit ? routine.side_by_exit[(item.place.road as RoadFacts).exit ?? 'ahead'] : null;
+    return { place_id: item.place.id, place: item.place.name, routine: item.routine, plan: item.plan, side };
 }
 
 /** What plans a routine at a place: its approach, as nearly everything, or a tool of fast roads. */

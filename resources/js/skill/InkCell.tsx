@@ -6,7 +6,7 @@ const SIDE = 22;
 const SURE = 0.2;
 
 /**
- * One step of one routine in ink: the darker, the more surely unaided; hatched, the wider the range; its right edge runs out in
+ * One step of one routine in ink: the darker, the more does it alone, reliably; hatched, the wider the range; its right edge runs out in
  * dots where it fades for want of practice. An empty dashed square was never done.
  */
 export function InkCell({ believed, fading = false, size = 40 }: { believed: Believed | null; fading?: boolean; size?: number }) {

@@ -1,5 +1,6 @@
 import type { HeldBackBy, SkillLevel } from '@/api/types';
 import type { Conditions, RoutineCode, Rules } from '@/api/types';
+import { inWords } from '@/rules/words';
 import { STEP_WORDS } from '@/strip/words';
 
 export const LEVEL_WORDS: Record<SkillLevel, string> = {
@@ -44,12 +45,42 @@ export const noted = (conditions: Conditions): string =>
 
 export const percent = (chance: number): number => Math.round(chance * 100);
 
+/** What is believed of something done alone: how often, and from where to where it may be. */
+interface Believed {
+    estimate: number;
+    low: number;
+    high: number;
+}
+
+/** A range as wide as this says little yet. */
+const WIDE = 0.35;
+
+/** A chance as somebody says it. */
+export function times(chance: number): string {
+    const tenths = Math.round(chance * 10);
+    if (tenths === 0) return 'hardly ever';
+    if (tenths === 10) return 'nearly every time';
+    if (tenths === 5) return 'about half the time';
+    return tenths === 1 ? 'about once in 10' : `about ${tenths} times in 10`;
+}
+
+/** The same in the room of a square. */
+export const inTen = (chance: number): string => `${Math.round(chance * 10)} in 10`;
+
+export const isUncertain = ({ low, high }: Pick<Believed, 'low' | 'high'>): boolean => high - low > WIDE;
+
+/** "about 4 times in 10, not certain yet". */
+export const timesSurely = (believed: Believed): string => `${times(believed.estimate)}${isUncertain(believed) ? ', not certain yet' : ''}`;
+
+/** The exact figures, one press further in. */
+export const exactly = ({ estimate, low, high }: Believed): string => `${percent(estimate)} %, between ${percent(low)} % and ${percent(high)} %`;
+
 /** What holds back, as a heading. */
-export function heldBackBy(one: HeldBackBy, name: (code: RoutineCode) => string, { routines }: Pick<Rules, 'routines'>): string {
+export function heldBackBy(one: HeldBackBy, name: (code: RoutineCode) => string, rules: Rules): string {
     if (one.condition) return `Driving ${IN_CONDITIONS[one.condition] ?? one.condition}`;
     if (!one.step) return `${name(one.routine!)}, all steps`;
-    const section = routines.find((routine) => routine.section === one.section)?.section_title ?? one.section;
-    return `${STEP_WORDS[one.step]}${section ? `, ${section.toLowerCase()}` : ', everywhere'}`;
+    const section = rules.routines.find((routine) => routine.section === one.section)?.section_title ?? one.section;
+    return `${STEP_WORDS[one.step]}${section ? `, ${section.toLowerCase()}` : inWords(', at every kind of {junction}', rules)}`;
 }
 
 /** The first few to name: what holds back the same step in a narrower or wider place says nothing new. */

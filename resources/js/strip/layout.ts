@@ -134,7 +134,7 @@ function laySpeed(plan: Drawable, scale: Scale, top: number, bottom: number, com
             const points = [from, ...distances.filter((metres) => metres < from && metres > phase.to_m), phase.to_m].map(at);
             return { d: `M${scale.x(from).toFixed(1)},${bottom} L${points.join(' L')} L${scale.x(phase.to_m).toFixed(1)},${bottom} Z`, hard: phase.decel_mps2 };
         });
-    const words: Record<string, string> = { 'easing-off': 'off the gas', gentle: 'gentle', firm: 'firm', crawl: 'crawl', holding: 'hold' };
+    const words: Record<string, string> = { 'easing-off': 'easing off', gentle: 'gentle', firm: 'firm', crawl: 'walking pace', holding: 'hold' };
     // The line that says how the way is known begins at the left, where the speed is still even.
     const said = sayAt(plan, scale, scale.from);
     let free = (said.outside ? 36 : said.x) + 20 + wayIsKnown(plan, plan.saidBy).length * LETTER;

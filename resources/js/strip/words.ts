@@ -8,12 +8,18 @@ export const OUTCOME_WORDS: Record<Outcome, string> = {
     reminded: 'reminded',
     prompted: 'prompted',
     missed: 'missed',
-    intervened: 'stepped in',
+    intervened: 'I stepped in',
 };
+
+/** The same after a number: "4 missed, 2 with my hand or foot". */
+export const COUNTED_WORDS: Record<Outcome, string> = { ...OUTCOME_WORDS, intervened: 'with my hand or foot' };
+
+/** Words inside a sentence: small, but for who says them. */
+export const inside = (words: string): string => (words.startsWith('I ') ? words : words.charAt(0).toLowerCase() + words.slice(1));
 
 export const STATUS_WORDS = {
     published: 'published',
-    'common-practice': 'common practice, no source',
+    'common-practice': 'usual teaching, no published source',
     'from-memory': 'published, from memory',
     assumed: 'assumed, adjustable',
     given: 'as entered',
@@ -21,6 +27,13 @@ export const STATUS_WORDS = {
 
 /** Exact. */
 export const METRES_IN_A_FOOT = 0.3048;
+
+/** Braking as it is felt (common practice: gentle to 1.5, firm from 2.5, hard above 3.5 m/s²). */
+export function brakingWords(mps2: number): string {
+    if (mps2 < 1.5) return 'gentle';
+    if (mps2 < 2.5) return 'moderate';
+    return mps2 <= 3.5 ? 'firm' : 'hard';
+}
 
 /** A number of metres in the unit of the axis. */
 export const inUnit = (metres: number, unit: AxisUnit): number => (unit === 'ft' ? metres / METRES_IN_A_FOOT : metres);
@@ -31,10 +44,10 @@ export const spoken = (value: number, unit: AxisUnit): string => (unit === 's' ?
 /** By where the way has to be known, and from whom. */
 export function wayIsKnown(plan: Pick<Drawable, 'sign' | 'unit'>, said: number): string {
     const { sign, unit } = plan;
-    if (!sign) return `say the direction by ${spoken(said, unit)}`;
+    if (!sign) return `give the direction at least ${spoken(said, unit)}`;
     return sign.in_time
         ? `read the sign from ${spoken(sign.from_m, unit)}, at the latest by ${spoken(sign.by_m, unit)}`
-        : `sign legible only from ${spoken(sign.from_m, unit)}: say the direction by ${spoken(said, unit)}`;
+        : `sign legible only from ${spoken(sign.from_m, unit)}: give the direction at least ${spoken(said, unit)}`;
 }
 
 export const seconds = (value: number) => `${value.toFixed(1)} s`;

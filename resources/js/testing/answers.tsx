@@ -35,6 +35,7 @@ interface Recorded {
     'demo-routines': Api.RoutineCard[];
     'demo-school-learners': Api.SchoolLearners;
     'demo-skill': Api.Skill;
+    'demo-habits': Api.Habits;
     'demo-teaching': Api.Teaching;
     'demo-today': Api.Today;
     'demo-vehicle-kinds': Api.VehicleKind[];

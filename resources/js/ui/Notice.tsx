@@ -35,14 +35,16 @@ export function NoticeProvider({ children }: { children: ReactNode }) {
     return (
         <NoticeContext value={say}>
             {children}
-            <div aria-live="polite" className="screen-only pointer-events-none fixed inset-x-0 bottom-20 z-50 flex justify-center px-4 lg:bottom-6">
+            {/* As high as the line itself: what stands at the foot of the page can be scrolled clear of it. */}
+            {said && <div className="screen-only h-20" aria-hidden="true" />}
+            <div aria-live="polite" className="screen-only fixed inset-x-0 bottom-14 z-50 lg:bottom-0 lg:left-[7.5rem]">
                 {said && (
-                    <div className="bg-ink text-paper pointer-events-auto flex min-h-14 items-center gap-4 rounded-xl px-5 py-2 shadow-xl">
+                    <div className="bg-paper border-ink flex min-h-16 items-center justify-between gap-4 border-t-4 px-4 sm:px-6">
                         <span>{said.text}</span>
                         {said.undo && (
                             <button
                                 type="button"
-                                className="min-h-12 px-2 font-bold underline underline-offset-4"
+                                className="key my-1 shrink-0"
                                 onClick={() => {
                                     said.undo?.();
                                     setSaid(null);

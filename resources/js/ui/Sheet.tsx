@@ -9,17 +9,28 @@ interface Props {
     children: ReactNode;
 }
 
+/** A screen that is touched: a field with the focus covers half of it with keys. */
+const isWorkedByFinger = (): boolean => 'matchMedia' in window && window.matchMedia('(pointer: coarse)').matches;
+
 /** A dialog that comes in from the right on a tablet and fills a phone. Whatever had the focus before has it again after. */
 export function Sheet({ title, about, open, onOpenChange, children }: Props) {
     const before = useRef<Element | null>(null);
+    const content = useRef<HTMLDivElement>(null);
     return (
         <Dialog.Root open={open} onOpenChange={onOpenChange}>
             <Dialog.Portal>
                 <Dialog.Overlay className="fixed inset-0 z-40 bg-black/40" />
                 <Dialog.Content
+                    ref={content}
                     className="bg-paper fixed inset-y-0 right-0 z-50 flex w-full max-w-xl flex-col gap-4 overflow-y-auto p-6 shadow-2xl"
-                    onOpenAutoFocus={() => {
+                    onOpenAutoFocus={(event) => {
                         before.current = document.activeElement;
+                        // What is to be filled in comes first; where nothing is, or a finger would only call up a keyboard over it, the way out.
+                        if (isWorkedByFinger()) return;
+                        const field = content.current?.querySelector<HTMLElement>('input:not([type=checkbox], [type=radio]), select, textarea');
+                        if (!field) return;
+                        event.preventDefault();
+                        field.focus();
                     }}
                     onCloseAutoFocus={(event) => {
                         event.preventDefault();

@@ -16,7 +16,6 @@ use NobleTurn\Core\Place\WayOut;
 use NobleTurn\Core\Plan\Approach;
 use NobleTurn\Core\Quantity\Acceleration;
 use NobleTurn\Core\Quantity\Distance;
-use NobleTurn\Core\Routine\Arrival;
 use NobleTurn\Core\Routine\Catalogue\Catalogue;
 use NobleTurn\Core\Routine\Demand;
 use NobleTurn\Core\Rules\Assumption;
@@ -114,7 +113,7 @@ final class ApproachReader
                 CommonFields::default('comfort_decel', $approach->comfort->inMetresPerSecondSquared(), 'm/s2'),
             ),
             ...(
-                $approach->demand->arrival !== Arrival::Turning
+                ! in_array('turn_radius_m', RoutineFacts::asks($approach->routine, $approach->pack), true)
                     ? []
                     : CommonFields::defaults($input, CommonFields::default('turn_radius', $approach->turnRadius->inMetres(), 'm'))
             ),

@@ -66,6 +66,12 @@ final class BusHours
         return self::holds($from, $until, $now);
     }
 
+    /** A lane for buses that is open to all at this time of day. */
+    public static function over(Values $lane, ?int $now): bool
+    {
+        return ($lane->has('bus_hours') || $lane->has('bus_from')) && ! self::running($lane, $now);
+    }
+
     private static function holds(int $from, int $until, ?int $now): bool
     {
         return $now === null || ($from <= $until ? $from <= $now && $now < $until : $now >= $from || $now < $until);

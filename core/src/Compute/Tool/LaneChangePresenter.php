@@ -113,6 +113,16 @@ final class LaneChangePresenter
         return $found;
     }
 
+    public static function leftAlone(Practice $practice, RulePack $pack, float $longEnoughMetres): Warning
+    {
+        return new Warning('bus-lane-left-alone', $practice->answer('bus_lane') === 'left-alone'
+            ? 'Its hours are over and anybody may use it; here it is left alone: it ends, buses stop in it, cars park there.'
+            : sprintf(
+                'Its hours are over, but it ends too soon: under %s there is hardly time to go in and come out again.',
+                $pack->lengthUnit()->place($longEnoughMetres),
+            ), ['long_enough_m' => round($longEnoughMetres, 1)]);
+    }
+
     /**
      * @param  list<Neighbour>  $passing
      * @return list<Warning> what those beside us ask for

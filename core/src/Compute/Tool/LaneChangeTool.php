@@ -13,6 +13,7 @@ use NobleTurn\Core\Compute\Out;
 use NobleTurn\Core\Compute\ReadsAScene;
 use NobleTurn\Core\Compute\Shape;
 use NobleTurn\Core\Compute\Values;
+use NobleTurn\Core\FastRoad\Change;
 use NobleTurn\Core\FastRoad\LaneChange;
 use NobleTurn\Core\FastRoad\Neighbour;
 use NobleTurn\Core\FastRoad\Room;
@@ -37,6 +38,9 @@ final class LaneChangeTool implements ReadsAScene
     private const PASSES_BY = 0.5;
 
     private const PASSES_WITHIN = 60.0;
+
+    /** A lane worth going into is driven in for as long as the change in and the change out take together with one more, s (assumed). */
+    private const LONG_ENOUGH_S = 3.0 * LaneChange::WHOLE_S;
 
     private const KINDS = ['faster-ahead', 'easier-behind', 'wait', 'stay'];
 
@@ -66,6 +70,9 @@ final class LaneChangeTool implements ReadsAScene
             new QuantityField('junction', 'to the junction for which the lane is needed', Kind::Distance, 5.0, 5000.0),
             new QuantityField('second_junction', 'from that one to a second, whose lane is wanted', Kind::Distance, 1.0, 5000.0),
             BusHours::timeField(),
+            new QuantityField(
+                'goes_on', 'of a lane for buses outside its hours: how far it goes on before it ends or is stopped in', Kind::Distance, 5.0, 5000.0,
+            ),
             new QuantityField('gap', 'to keep once in; default half the gap of the pack, opened again after', Kind::Duration, 0.3, 10.0),
             CommonFields::gradientField(),
             CommonFields::surfaceField(),
@@ -133,7 +140,8 @@ final class LaneChangeTool implements ReadsAScene
         $vehicle = VehicleField::read($input);
         $change = self::read($input, $pack, $side, $vehicle);
         $options = $change->options();
-        $best = $closed ? null : LaneChange::choose($options);
+        $unused = ! $closed && ! $change->isNeeded() && self::leavesAlone($input, $practice, $change);
+        $best = $closed ? null : LaneChange::choose($unused ? array_values(array_filter($options, self::stays(...))) : $options);
         $passing = self::passing($change);
         $junction = $input->distance('junction')?->inMetres();
         $takes = LaneChange::WHOLE_S * $change->speedMps;
@@ -149,6 +157,7 @@ final class LaneChangeTool implements ReadsAScene
             'junctions' => $second === null ? null : ($second >= $takes ? 'room-between' : 'before-the-first'),
         ], self::assumptions($input, $pack, $vehicle), [
             ...LaneChangePresenter::warnings($best, $closed, $junction, $second, $takes, $pack),
+            ...($unused ? [LaneChangePresenter::leftAlone($practice, $pack, self::LONG_ENOUGH_S * $change->speedMps)] : []),
             ...LaneChangePresenter::others($change, $best, $passing, $practice),
             ...NeighboursField::meeting($change->target, $best === null ? LaneChange::WHOLE_S : $best->seconds + LaneChange::MOVE_S),
         ]);
@@ -173,6 +182,23 @@ final class LaneChangeTool implements ReadsAScene
             NeighboursField::read($input, static fn (Values $one): bool => $one->text('lane') === 'own'), $within,
             NeighboursField::read($input, static fn (Values $one): bool => $one->text('lane') === 'beyond'),
         );
+    }
+
+    /** Whether a lane for buses, its hours over, is better left as it is; a lane that a turn needs is taken by everybody. */
+    private static function leavesAlone(Values $input, Practice $practice, LaneChange $change): bool
+    {
+        $goesOn = $input->distance('goes_on')?->inMetres();
+
+        return BusHours::over($input, BusHours::time($input)) && match ($practice->answer('bus_lane')) {
+            'left-alone' => true,
+            'any-lane' => false,
+            default => $goesOn !== null && $goesOn < self::LONG_ENOUGH_S * $change->speedMps,
+        };
+    }
+
+    private static function stays(Change $option): bool
+    {
+        return $option->kind === 'stay';
     }
 
     /** @return list<Neighbour> faster than we are and about to come by in the lane wanted */

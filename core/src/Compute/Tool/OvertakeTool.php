@@ -25,6 +25,7 @@ use NobleTurn\Core\Rules\Assumption;
 use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Rules\Source;
 use NobleTurn\Core\Trade\Side;
+use NobleTurn\Core\Trade\Surface;
 use NobleTurn\Core\Vehicle\GearChoice;
 use NobleTurn\Core\Vehicle\Performance;
 use NobleTurn\Core\Vehicle\Purpose;
@@ -53,6 +54,10 @@ final class OvertakeTool implements ReadsAScene
             new QuantityField('other_length', 'default '.Neighbour::LENGTH_M.' m', Kind::Distance, 1.0, 30.0),
             new QuantityField('oncoming_speed', 'of whoever may come; default the limit', Kind::Speed, 0.0, 60.0),
             new QuantityField('sight', 'how far the road is seen', Kind::Distance, 0.0, 3000.0),
+            new QuantityField(
+                'position_gap', 'behind it when the gas goes down; default by the practice: kept back at the gap of a dry road, or closed up',
+                Kind::Duration, 0.3, 10.0,
+            ),
             new QuantityField('return_gap', 'ahead of the passed vehicle on return; default 1 s', Kind::Duration, 0.3, 5.0),
             new NumberField('gear', 'default the one that pulls', 1.0, 16.0),
             new FlagField('hold_gear', 'stay in it to the red line; default false: change up where it runs out'),
@@ -92,7 +97,7 @@ final class OvertakeTool implements ReadsAScene
                 'at_s' => Out::number('from leaving the lane; negative before it'), 'side' => Out::choice(Side::class),
                 'message' => Out::text('what it is for'),
             ]), 'each after its mirrors'),
-            'follow_m' => Out::number('behind it while waiting for a chance'), 'position_m' => Out::number('behind it in the overtaking position'),
+            'follow_m' => Out::number('behind it while waiting for a chance'), 'position_m' => Out::number('behind it when the gas goes down'),
             'profile' => Out::object([
                 'time_s' => $column('from leaving the lane'), 'ours_m' => $column('our front'),
                 'other_m' => $column('its front, from where ours was'), 'speed_mps' => $column('ours'), 'gear' => $column('ours', 'integer'),
@@ -152,11 +157,12 @@ final class OvertakeTool implements ReadsAScene
                 static fn (array $signal): array => ['at_s' => round($signal['seconds'], 1), 'side' => $signal['side']->value, 'message' => $signal['text']],
                 $plan->signals(),
             ),
-            'follow_m' => round($follow, 1), 'position_m' => round(Overtaking::POSITION_S * $over->otherMps, 1),
+            'follow_m' => round($follow, 1), 'position_m' => round($over->behindMetres(), 1),
             'profile' => self::profile($over),
             'our_length_m' => $over->vehicle->length->inMetres(), 'other_length_m' => $over->otherLengthMetres,
         ], [
-            new Assumption(Wording::part($pack, 'behind it in the {overtaking} position'), Overtaking::POSITION_S, 's', Source::commonPractice()),
+            new Assumption(Wording::part($pack, 'behind it in the {overtaking} position'), $over->behindSeconds, 's',
+                $input->has('position_gap') ? Source::given() : Source::commonPractice()),
             new Assumption('margin to the oncoming vehicle', Overtaking::MARGIN_S, 's of its way', Source::assumed()),
             new Assumption('giving up: reaction', Overtaking::REACTION_S, 's', Source::assumed()),
             new Assumption('giving up: brake', round($over->brakeMps2(), 2), 'm/s2', Source::assumed()),
@@ -196,7 +202,17 @@ final class OvertakeTool implements ReadsAScene
             $limit->inMetresPerSecond(), $input->speed('oncoming_speed')?->inMetresPerSecond() ?? $limit->inMetresPerSecond(),
             ! ($input->flag('hold_gear') ?? false),
             $input->duration('return_gap')?->inSeconds() ?? Overtaking::RETURN_S, CommonFields::surface($input),
+            $input->duration('position_gap')?->inSeconds() ?? self::behind($input),
         );
+    }
+
+    /** Where the practice is when the gas goes down, s: in the wet too one has come up to the dry gap by then. */
+    private static function behind(Values $input): float
+    {
+        $pack = CommonFields::pack($input);
+
+        return PracticeField::read($input, $pack)->answer('overtake_place') === 'closed-up'
+            ? Overtaking::CLOSED_UP_S : $pack->followingGap(Surface::Dry)->inSeconds();
     }
 
     private static function message(OvertakePlan $plan, RulePack $pack): string
@@ -222,7 +238,7 @@ final class OvertakeTool implements ReadsAScene
     private static function profile(Overtaking $over): array
     {
         $columns = ['time_s' => [], 'ours_m' => [], 'other_m' => [], 'speed_mps' => [], 'gear' => [], 'rpm' => []];
-        $start = Overtaking::POSITION_S * $over->otherMps + $over->otherLengthMetres;
+        $start = $over->behindMetres() + $over->otherLengthMetres;
         $last = ($over->seconds ?? 10.0) + 1.0;
         $performance = new Performance($over->vehicle);
         for ($t = 0.0; $t <= $last; $t += self::STEP_S) {

@@ -63,7 +63,8 @@ final class RoutineFacts
             'control' => $arrival === Arrival::Line && ! $byExit,
             'exit' => $byExit,
             'light' => $arrival !== $demand(Light::Red)->arrival,
-            'turn_radius_m' => $arrival === Arrival::Turning,
+            // How tight a circle of paint is decides the gear round it.
+            'turn_radius_m' => $arrival === Arrival::Turning || $routine === R::MiniRoundabout,
             // Out of the stem of a T nobody comes from opposite.
             'junction' => in_array($routine, [R::LightsLeft, R::LightsRight], true),
             // Another road's traffic decides about the gap.

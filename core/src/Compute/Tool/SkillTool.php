@@ -33,7 +33,9 @@ use NobleTurn\Core\Skill\Trend;
 use NobleTurn\Core\Trade\Effect;
 use NobleTurn\Core\Trade\RoutineCode;
 use NobleTurn\Core\Trade\Side;
+use NobleTurn\Core\Trade\Stage;
 use NobleTurn\Core\Trade\Step;
+use NobleTurn\Core\Vehicle\Transmission;
 
 /** What the marks say a learner can do unaided today, how surely, and what holds back most. */
 final class SkillTool implements Tool
@@ -56,6 +58,7 @@ final class SkillTool implements Tool
         $conditions = new ObjectField('conditions', 'what it was driven in; what is not noted counts as the reference', new Shape(
             new ChoiceField('traffic', 'around', Conditions::KINDS['traffic']), new ChoiceField('light', 'of day', Conditions::KINDS['light']),
             new ChoiceField('surface', 'under the tyres', Conditions::KINDS['surface']), new ChoiceField('road', 'kind of road', Conditions::KINDS['road']),
+            new ChoiceField('occasion', 'it was driven on; noted, and weighed as any other', ['lesson', 'mock-test', 'test']),
         ));
 
         return new Shape(
@@ -74,8 +77,10 @@ final class SkillTool implements Tool
                 new TextField('lesson', 'marks of one lesson; default those of one day', 60),
                 new TextField('marker', 'who marked it', 60),
                 new TextField('place', 'where: some are harder than others of their kind', 60),
+                ChoiceField::of('stage', 'of the round; marks of several stages each count', Stage::class),
                 $conditions,
             )), self::MOST_MARKS))->required(),
+            ChoiceField::of('transmission', 'learned on; default manual: what such a car cannot do was never left out', Transmission::class),
             new ListField('overrulings', 'where an instructor knows better', new ObjectField('overruling', 'one', new Shape(
                 (new TextField('at', 'when it was said', 35))->required(),
                 ChoiceField::of('routine', 'about', RoutineCode::class)->required(),
@@ -155,7 +160,10 @@ final class SkillTool implements Tool
         $fit = Fit::of($evidence, $pack, $today, overrulings: $overrulings);
 
         return new Answer($pack->code(), $pack->version(), SkillPresenter::body(
-            new Record($evidence, $pack, $today, $overrulings, SkillReader::ratings($input), $fit),
+            new Record(
+                $evidence, $pack, $today, $overrulings, SkillReader::ratings($input), $fit,
+                $input->choice('transmission', Transmission::class) ?? Transmission::Manual,
+            ),
         ) + [
             'predicted' => array_map(static function (Values $next) use ($fit): array {
                 $routine = $next->choice('routine', RoutineCode::class) ?? RoutineCode::EmergeRight;

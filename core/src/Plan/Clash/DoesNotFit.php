@@ -66,7 +66,7 @@ final class DoesNotFit implements Clash
             Obstacle::Opening => [
                 'signal only after the opening', Chain::lastOpening($fitted->approach)?->nearMetres, null,
                 sprintf(
-                    'The opening at %s would take an earlier signal as its own, and after it there is no time for the signal to be seen.',
+                    'Signal any earlier and people may think you want the opening at %s; after it there is no time left for the signal to be seen.',
                     $say(Chain::lastOpening($fitted->approach)->nearMetres ?? 0.0),
                 ),
             ],

@@ -9,6 +9,7 @@ use NobleTurn\Core\Plan\Chain;
 use NobleTurn\Core\Plan\Conflict;
 use NobleTurn\Core\Plan\Fitting;
 use NobleTurn\Core\Quantity\Acceleration;
+use NobleTurn\Core\Quantity\Speed;
 use NobleTurn\Core\Rules\SignalRule;
 
 /** The school's figure for the signal comes after the brake lights, or leaves them no two seconds: the heart of the product. */
@@ -40,19 +41,19 @@ final class SignalRuleTooLate implements Clash
             $best,
             'signal-earlier',
             sprintf(
-                '%s puts the signal at %s, %s. It is given at %s, %s earlier. %s',
-                ucfirst($name),
+                'At %s, signalling %s before%s is too late: %s. Signal at about %s. %s',
+                $chain->approach->pack->speedUnit()->words(Speed::ofMetresPerSecond($chain->profile->approachMps())),
                 $say($rule),
-                $after ? "after the brake lights at {$say($brake)}" : "less than two seconds before the brake lights at {$say($brake)}",
+                $chain->approach->practice->signal === SignalRule::CarLengths ? ' (nine car lengths)' : '',
+                $after ? 'you would be braking already' : 'nobody would have two seconds to see it before you brake',
                 $say($best),
-                $say($best - $rule),
                 $kept === null || $kept > $hold
-                    ? 'Kept to, and seen for two seconds, it cannot be done: nothing brakes so hard here.'
-                    : sprintf('Kept to, and seen for two seconds, it would take %.1f m/s² of braking%s.', $kept, match (true) {
-                        $kept > ApproachPlanner::HARSH => ': harsh',
-                        $kept > self::FIRM => ': firm',
-                        default => ' and leaves the move to one side no time',
-                    }),
+                    ? 'Nothing brakes hard enough to wait for that and still be seen.'
+                    : match (true) {
+                        $kept > ApproachPlanner::HARSH => 'To wait for that and still be seen would take harsh braking.',
+                        $kept > self::FIRM => 'To wait for that and still be seen would take firm braking.',
+                        default => 'To wait for that leaves no time to move over.',
+                    },
             ),
             ['decel_if_kept_mps2' => $kept === null ? null : round($kept, 2), 'brake_lights_m' => round($brake, 2)],
         );

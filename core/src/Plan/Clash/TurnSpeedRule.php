@@ -34,7 +34,7 @@ final class TurnSpeedRule implements Clash
             null,
             'slower',
             sprintf(
-                'At %s a radius of %s presses sideways with %.1f m/s², where 2 to 3 is comfortable. The plan turns at %s.', $unit->words($rule),
+                '%s would feel too fast round a corner of %s radius (%.1f m/s² sideways; 2 to 3 is comfortable). The plan turns at %s.', $unit->words($rule),
                 $approach->pack->lengthUnit()->place($radius), $sideways, $unit->words(Speed::ofMetresPerSecond($planned)),
             ),
             ['sideways_at_rule_mps2' => round($sideways, 2), 'sideways_planned_mps2' => round($planned ** 2 / $radius, 2), 'radius_m' => $radius],

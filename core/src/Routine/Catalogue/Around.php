@@ -35,8 +35,8 @@ final class Around
                     'A map of bends: signal or none.',
                 ),
                 Write::position(
-                    'The middle of the lane, by the long-dashed line where a hazard is near; those who hurry let pass.',
-                    'The line tells what the planners feared.',
+                    'The middle of the lane, by the long-dashed line where a hazard is near; let faster drivers pass.',
+                    'Longer lines warn of a hazard.',
                     'Drifting to the {near} edge when somebody comes.',
                     'No signal, no plan: the place was left to chance.',
                     'Name the place: “middle, {near}, {off}” for each stretch.',

@@ -147,7 +147,7 @@ final class BaysAndRamps
     public static function longMoveOff(): Routine
     {
         return new Routine(
-            RoutineCode::LongMoveOff, 'Large vehicle joining traffic', 'A long vehicle from rest into a busy road.',
+            RoutineCode::LongMoveOff, 'Large vehicle joining traffic', 'A long vehicle from a standstill into a busy road.',
             '[Stay in gear through repeated stops; mirrors|Mirrors] along both flanks once moving.',
             [
                 Write::mirrors(
@@ -172,7 +172,7 @@ final class BaysAndRamps
                     '[Neutral|Not ready] in the moment that was given.',
                     'Signal given and then not expected to work.',
                     '[In gear|Ready] before the signal goes on.',
-                    'Ten starts from rest with a word from the instructor as the gap.',
+                    'Ten starts from a standstill with a word from the instructor as the gap.',
                     'Gear taken before the signal.',
                 ),
                 Write::look(

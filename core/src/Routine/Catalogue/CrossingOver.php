@@ -28,7 +28,7 @@ final class CrossingOver
                     'A grid of quiet streets: mirror at every line, ten lines.',
                 ),
                 Write::speed(
-                    'Brake gently, then more firmly, down to a crawl or a stop at the line.',
+                    'Brake gently, then more firmly, down to walking pace or a stop at the line.',
                     'Two streams and the road opposite have to be seen before the choice is made.',
                     'Arriving as for an open road because the one opposite looks like ours going on.',
                     'The line was not read as a line: nothing was looked for behind.',
@@ -106,7 +106,8 @@ final class CrossingOver
     {
         $wait = $across
             ? 'Over the line on green to just before the turning point, straight wheels; oncoming traffic, the light, the lane ahead, people on the road '
-                .'you enter; one short look to the {near}, where a light-jumper would come from, before steering; be gone before the change.'
+                .'you enter; one short look to the {near}, where a light-jumper would come from, before steering; clear the {junction} before '
+                .'the lights change.'
             : 'People crossing the road you enter; cycles on the {turn} once more; one short look to the {off}, where a light-jumper would come from, then '
                 .'eyes into the new road.';
 

@@ -34,7 +34,7 @@ final class EmergeAcross
                 ),
                 new Instruction(
                     Step::Signal,
-                    'Signal {turn} once what you saw is thought about, before brake lights or the move to the middle.',
+                    'Check mirrors, decide, then signal {turn}, before the brake lights or the move towards the middle.',
                     'Those behind can pass on the {away} if they mean to turn that way; the brake lights then surprise nobody.',
                     'At the number learned by heart, although the car is braking by then.',
                     'The mirrors were done where the signal belongs.',
@@ -52,11 +52,11 @@ final class EmergeAcross
                 ),
                 new Instruction(
                     Step::Speed,
-                    'Brake gently, then more firmly, then ease, down to a crawl or a stop at the line.',
-                    'Crossing a lane needs the longer look; the crawl buys it.',
+                    'Brake gently, then more firmly, then ease, down to walking pace or a stop at the line.',
+                    'Crossing a lane needs the longer look; walking pace gives you the time for it.',
                     'Late, hard braking[, with the clutch down first|].',
                     'The move to the middle was late and used up the room for the brake.',
-                    'Gas off as soon as the mirrors are done; the brake is then light.',
+                    'Off the {accelerator} as soon as the mirrors are done; the brake is then light.',
                     'Same line at 30 and at 20: feel how much sooner the gas goes off.',
                     'Clutch and gear when the brake has done its work: second, or first for a closed view or a stop.',
                 ),

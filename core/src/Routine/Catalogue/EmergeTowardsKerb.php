@@ -34,7 +34,7 @@ final class EmergeTowardsKerb
                 ),
                 new Instruction(
                     Step::Signal,
-                    'Signal {turn} once what you saw is thought about, before the brake lights.',
+                    'Check mirrors, decide, then signal {turn}, before the brake lights.',
                     'Those behind see why you slow; somebody on foot at the corner sees where you will go.',
                     'Forgotten because there is “nowhere else to go”.',
                     'No mirrors, so no thought of anybody who could use the signal.',
@@ -52,12 +52,12 @@ final class EmergeTowardsKerb
                 ),
                 new Instruction(
                     Step::Speed,
-                    'Brake gently, then more firmly, then ease, down to a crawl or a stop at the line.',
+                    'Brake gently, then more firmly, then ease, down to walking pace or a stop at the line.',
                     'Slow early opens time to look; somebody turning in may cut across your nose.',
                     '[Clutch down before the brake: the car coasts to the line.|The brake late and hard: nothing seen on the way.]',
                     'Still placing the car, the learner met the line too fast and pressed everything at once.',
                     'Right foot first, left foot only when the brake has done its work.',
-                    'Quiet road, no {junction}: slow from 30 to a crawl with the left foot flat on the floor mat until told.',
+                    'Quiet road, no {junction}: slow from 30 to walking pace with the left foot flat on the floor mat until told.',
                     'Clutch and gear when the brake has done its work: second, or first for a closed view or a stop.',
                 ),
                 new Instruction(

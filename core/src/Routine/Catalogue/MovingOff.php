@@ -199,7 +199,7 @@ final class MovingOff
                     'Town traffic: interior mirror whenever any car ahead brakes, counted aloud.',
                 ),
                 Write::speed(
-                    'Off the gas early, a long light brake; stop with the {tyres} of the vehicle ahead in view; secure.',
+                    'Off the {accelerator} early, a long light brake; stop with the {tyres} of the vehicle ahead in view; secure.',
                     'Room to pull out if it cannot move, and to let somebody behind stop too.',
                     'Up to the bumper, then a hard stop.',
                     'Nobody behind was looked for, so there was no reason to be gentle.',

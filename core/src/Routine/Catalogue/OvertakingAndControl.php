@@ -36,9 +36,9 @@ final class OvertakingAndControl
                     'Say “mirror, signal” aloud at each move.',
                 ),
                 Write::position(
-                    'Back at the pack’s seconds until a chance is likely; then up to about half a second and a little {off}, to see.',
-                    'From there the way out is short and the view long.',
-                    'Out from far back, or close behind with no view.',
+                    'Back at the pack’s seconds until a chance is likely, then a little {off}, to see past it.',
+                    'A little {off} shows the road that the one ahead hides.',
+                    'Close behind with no view, or out before anything was decided.',
                     'No signal of intention to oneself: half wanting to.',
                     'Two places: waiting place, going place.',
                     'Change between the two places behind a steady van, without going.',

@@ -62,7 +62,7 @@ final class Passing
             ],
             Section::Passing, 'Follow the road ahead.', Sketch::Parked,
             [
-                new Variant('Reversing lamps', 'Off the gas if it comes; if it only shows, on with the horn ready.'),
+                new Variant('Reversing lamps', 'Off the {accelerator} if it comes; if it only shows, on with the horn ready.'),
                 new Variant('Both sides parked', 'Nobody has priority; hold back for something wide.', ['road_width_m' => 7, 'speed_mph' => 15]),
                 new Variant('Somebody passing us', 'Let them go, then out.', ['passing_on' => '{off}']),
             ],

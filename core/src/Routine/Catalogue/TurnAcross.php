@@ -34,7 +34,7 @@ final class TurnAcross
                 ),
                 new Instruction(
                     Step::Signal,
-                    'Signal {turn} once what you saw is thought about, before the car moves to the middle.',
+                    'Check mirrors, decide, then signal {turn}, before the car moves towards the middle.',
                     'It lets those behind pass on the {away} in good time, and those ahead know why you slow.',
                     'Signal and sideways move together.',
                     'The mirrors came late, and everything after them was squeezed.',

@@ -34,7 +34,7 @@ final class TurnTowardsKerb
                 ),
                 new Instruction(
                     Step::Signal,
-                    'Signal {turn} once what you saw is thought about, after any opening before ours is passed.',
+                    'Check mirrors, decide, then signal {turn}, once any opening before yours is behind you.',
                     'Those behind need time to read it before the brake lights come; those waiting in the side road plan by it.',
                     'Given while passing the driveway before the turn, so that it reads as that one.',
                     'The mirrors were hurried, and the signal came with them.',
@@ -56,7 +56,7 @@ final class TurnTowardsKerb
                     'Slow early gives time to look into the side road; a car braked in the turn runs wide.',
                     'Braking late and steering with the brake still on.',
                     'The car was still being placed when it should have been slowing.',
-                    'Off the gas right after the mirrors; feel the slowing begin before the signal clicks twice.',
+                    'Off the {accelerator} right after the mirrors; feel the slowing begin before the signal clicks twice.',
                     'Stop-watch game: be at turning speed a car’s length before the mouth, three times running.',
                     'Only then the clutch: second, or first if it is very tight, clutch rising before the wheel turns.',
                 ),

@@ -22,7 +22,10 @@ final class Announcing
                     'Easily remembered; it is raised where physics or a close follower asks for more.',
                 ),
                 new Option('car-lengths', 'Eight to ten car lengths', 'Can be judged by eye on any road; nine are planned with.'),
-                new Option('braking-lead', 'Two seconds before brake light or sideways move', 'The signal is tied to what it announces.'),
+                new Option(
+                    'braking-lead', 'Two seconds before brake light or sideways move',
+                    'The signal is tied to what it announces. Others teach the limit’s number in metres, or eight to ten car lengths.',
+                ),
             ], changes: ['approach']),
             new Question('order', 'Mirrors or signal first', Step::Mirrors, Where::LANES, [
                 new Option(

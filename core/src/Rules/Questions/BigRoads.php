@@ -56,6 +56,16 @@ final class BigRoads
                 ),
                 new Option('at-once', 'Cancel, mirrors, signal anew at once', 'Nothing is left to remember.', 'Cancel, mirrors, and signal anew at once.'),
             ], changes: ['leave']),
+            new Question('overtake_place', 'Place before {overtaking}', Step::Position, [R::Overtake], [
+                new Option(
+                    'kept-back', 'Kept back, for a longer view', 'From further back more of the road past it is seen, and giving up is only easing off.',
+                    'Stay back there: the view past it is longest; the speed is gathered before leaving the lane.',
+                ),
+                new Option(
+                    'closed-up', 'Closed up to about half a second for the moment of decision', 'The way past is shorter, and so is the time out there.',
+                    'When a chance is likely, up to about half a second, only for the moment of decision.',
+                ),
+            ], changes: ['overtake']),
             new Question('return_signal', 'Signal on the way back after {overtaking}', Step::Signal, [R::Overtake], [
                 new Option(
                     'where-it-helps', '{near} signal where somebody behind gains by it', 'It is for those behind; where nobody is, it says nothing.',

@@ -46,7 +46,7 @@ final class Controls
             new Question('t_junction', 'At any {T-junction}', Step::Speed, Where::LINES, [
                 new Option(
                     'by-level', 'By level: stop first for beginners, roll later',
-                    'A beginner looks better from rest; later a clear line is rolled over slowly.',
+                    'A beginner looks better from a standstill; later a clear line is rolled over slowly.',
                 ),
                 new Option(
                     'stop-first', 'Stop at the line first, then gear, observe, go',
@@ -79,6 +79,24 @@ final class Controls
                 new Option(
                     'preparing', 'While preparing', 'One thing fewer at the moment of moving.',
                     'The parking brake comes off while preparing, the foot brake holding.',
+                ),
+            ]),
+            new Question('changing_up', 'Changing up', Step::Speed, [R::GearChange, R::MoveOff, R::Join], [
+                new Option(
+                    'by-the-car', 'By the car: how fast its revs fall', 'What is smooth in one car jerks in the next.',
+                    'Gas and clutch by the car: together where the revs fall fast, clutch first where they hang.',
+                ),
+                new Option('gas-first', 'Gas off, then clutch', 'The engine never screams.', 'Gas off, then the clutch.'),
+                new Option('clutch-first', 'Clutch, then gas off at once', 'The car does not nod.', 'Clutch down briskly, and the gas off straight after.'),
+            ], needsClutch: true),
+            new Question('wheel', 'Wheel through the hands', Step::Position, [R::SeatAndHands], [
+                new Option(
+                    'push-and-pull', 'Push, pull and hold, thumbs up', 'One hand always holds, and both are ready for more.',
+                    'Push, pull and hold: no hand crosses the top.',
+                ),
+                new Option(
+                    'as-it-comes', 'As it comes, both hands on it', 'Smoothness and both hands count, not their path.',
+                    'As it comes, both hands on the wheel, smoothly.',
                 ),
             ]),
             new Question('steering_back', 'Steering back', Step::Speed, [...Where::TURNS, R::SeatAndHands], [

@@ -52,11 +52,11 @@ final class Looking
                     'A gap in which nobody has to change anything.',
                 ),
                 new Option(
-                    'off-gas', 'They may come off the gas', 'In busy traffic nobody would ever get out otherwise, and nobody minds.',
-                    'A gap may ask others to come off the gas, never to brake.',
+                    'off-gas', 'They may come off the {accelerator}', 'In busy traffic nobody would ever get out otherwise, and nobody minds.',
+                    'A gap may ask others to come off the {accelerator}, never to brake.',
                 ),
                 new Option(
-                    'design', 'What road design reckons with', 'Roads are laid out for drivers who slow down a little for each other.',
+                    'design', 'What road designers use', 'Roads are laid out for drivers who slow down a little for each other.',
                     'A gap may ask others to slow down a little, as roads are laid out for.',
                 ),
             ], changes: ['gap']),
@@ -72,7 +72,7 @@ final class Looking
             ]),
             new Question('mirror_set_up', 'Side-mirror set-up', Step::Mirrors, [R::VehicleCheck], [
                 new Option(
-                    'sliver', 'A sliver of our own car visible', 'The own flank tells what the mirror points at.',
+                    'sliver', 'Just see the side of our car', 'The own flank tells what the mirror points at.',
                     'Door mirrors: a sliver of the own flank at the inner edge, the horizon in the middle.',
                 ),
                 new Option(

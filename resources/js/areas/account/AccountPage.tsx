@@ -12,7 +12,7 @@ import { Cars } from './Cars';
 import { Devices } from './Devices';
 
 const THEMES: [Theme, string][] = [
-    ['system', 'As the device'],
+    ['system', 'Match the device'],
     ['day', 'Day'],
     ['night', 'Night'],
 ];

@@ -213,7 +213,7 @@ export function ApproachBench() {
                 </div>
                 <div className="grid gap-4 sm:col-span-2 lg:col-span-4 lg:grid-cols-2">
                     <StretchList
-                        title="Openings before ours"
+                        title="Side roads or driveways before the turn"
                         field="openings"
                         errors={{}}
                         value={state.road.openings ?? []}

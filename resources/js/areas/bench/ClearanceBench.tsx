@@ -26,6 +26,14 @@ export function ClearanceBench() {
     );
     return (
         <BenchPage
+            verdict={
+                data?.clearance_m == null
+                    ? undefined
+                    : {
+                          head: VERDICTS[data.verdict],
+                          says: `${Math.abs(data.clearance_m).toFixed(3)} m (${data.clearance_ft_in.replace('-', '')}) ${data.clearance_m < 0 ? 'missing' : 'to spare'}`,
+                      }
+            }
             asked={{ tool: 'clearance', inputs }}
             answer={data}
             error={error}
@@ -42,12 +50,6 @@ export function ClearanceBench() {
                 <div className="grid items-center gap-6 lg:grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)]">
                     <BridgePicture clearance={data.clearance_m} verdict={data.verdict} />
                     <div className="grid gap-2">
-                        <p className="font-display text-4xl font-bold" role="status">
-                            {VERDICTS[data.verdict]}
-                        </p>
-                        <p className="text-xl">
-                            {Math.abs(data.clearance_m).toFixed(3)} m ({data.clearance_ft_in.replace('-', '')}) {data.clearance_m < 0 ? 'missing' : 'to spare'}
-                        </p>
                         <p className="text-quiet">
                             The vehicle with its load stands {data.vehicle_height_ft_in}. Know it before setting off; read early, turn off in time.
                         </p>

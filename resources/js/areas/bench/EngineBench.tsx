@@ -48,6 +48,7 @@ export function EngineBench() {
     );
     return (
         <BenchPage
+            verdict={data && { head: headline(data) }}
             asked={{ tool: 'engine', inputs: { ...inputs, [field('speed')]: state.speed } }}
             answer={data}
             error={error}
@@ -93,11 +94,6 @@ export function EngineBench() {
                                 <Big label={`In ${gear(state.to)}`} value={Math.round(data.rpm_after_shift).toLocaleString('en-GB')} unit="rpm" />
                             )}
                         </dl>
-                        {data.rev_change !== null && data.rev_change !== 0 && (
-                            <p className="text-lg font-semibold">
-                                {data.rev_change > 0 ? 'Add' : 'Let fall'} {Math.abs(Math.round(data.rev_change))} rpm before the clutch comes up.
-                            </p>
-                        )}
                         {data.rule_of_thumb && <p className="border-line border-l-4 pl-3">{data.rule_of_thumb.message}</p>}
                         <div className="grid gap-2">
                             <Slider
@@ -127,6 +123,12 @@ export function EngineBench() {
             )}
         </BenchPage>
     );
+}
+
+/** What the left foot waits for; without a change what the engine does. */
+function headline({ rev_change: change, rpm, gear }: EngineAnswer): string {
+    if (change === null || change === 0) return `${Math.round(rpm).toLocaleString('en-GB')} rpm in ${gear}`;
+    return `Match the revs: about ${Math.round(Math.abs(change) / 50) * 50} ${change > 0 ? 'more' : 'fewer'} before the clutch comes up.`;
 }
 
 /** What gaining speed takes, changes of gear and all. */

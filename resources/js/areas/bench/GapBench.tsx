@@ -15,10 +15,10 @@ import { useMoment } from '@/road/useMoment';
 
 const MANOEUVRES = { 'emerge-left': 'Emerge left', 'emerge-right': 'Emerge right', cross: 'Straight over', 'turn-across': 'Turn off across oncoming' };
 const RUNS = { '': 'Both ways', left: 'One way, to the left', right: 'One way, to the right' };
-const ASKS = { '': 'As in force', nothing: 'Nothing of anybody', 'off-gas': 'Them to come off the gas', design: 'What road design reckons with' };
+const ASKS = { '': 'As in force', nothing: 'Nothing', 'off-gas': 'That they ease off', design: 'What road designers use' };
 type Asks = Exclude<keyof typeof ASKS, ''>;
 /** What is asked of them, in one or two words. */
-const ASKED: Record<GapAnswer['asked'], string> = { nothing: 'Nothing', 'off-gas': 'Off the gas', brake: 'Brake', cannot: 'Too late' };
+const ASKED: Record<GapAnswer['asked'], string> = { nothing: 'Nothing', 'off-gas': 'Ease off', brake: 'Brake', cannot: 'Too late' };
 const HEADS = { go: 'Go', marginal: 'Marginal: let it go', wait: 'Wait' };
 /** A crawl over the line, m/s. */
 const CRAWL = 2;
@@ -52,6 +52,7 @@ export function GapBench() {
     const metres = (value: number) => `${value} m`;
     return (
         <BenchPage
+            verdict={data && { head: HEADS[data.verdict], says: data.message }}
             asked={{ tool: 'gap', inputs: { ...inputs, other_distance_m: state.distance } }}
             answer={data}
             error={error}
@@ -141,15 +142,11 @@ export function GapBench() {
                             <p className="text-quiet text-sm">The dashed mark is where “go” becomes “wait”: in the outlined part it is enough.</p>
                         </div>
                         <div className="grid content-start gap-4">
-                            <p className="font-display text-3xl font-bold" role="status">
-                                {HEADS[data.verdict]}
-                            </p>
-                            <p>{data.message}</p>
                             <p>{data.figures}</p>
                             <dl className="grid grid-cols-2 gap-3">
                                 <Big label="Enough from" value={data.critical_gap_m.toFixed(0)} unit="m" />
                                 <Big label="that is" value={data.critical_gap_s.toFixed(1)} unit="s" />
-                                <Big label="In hand" value={data.margin_s.toFixed(1)} unit="s" />
+                                <Big label="To spare" value={data.margin_s.toFixed(1)} unit="s" />
                                 <Big label="Asked of them" value={ASKED[data.asked]} />
                                 <Big
                                     label="They would slow by"
@@ -176,7 +173,7 @@ function Sides({ answer }: { answer: GapAnswer }) {
         <DataTable
             label="Side by side"
             least={34}
-            heads={['From', 'We', 'Needed', 'There is', 'In hand', 'They would slow by', 'So']}
+            heads={['From the', 'Our move', 'Needed', 'There is', 'To spare', 'They would slow by', 'Verdict']}
             rows={answer.sides.map((side) => ({
                 key: side.from,
                 head: side.from,

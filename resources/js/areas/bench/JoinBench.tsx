@@ -40,6 +40,7 @@ export function JoinBench() {
     const moment = useMoment(longest, data?.choice_s);
     return (
         <BenchPage
+            verdict={data && { head: headline(data), says: after(headline(data), data.message) }}
             asked={{ tool: 'join', inputs }}
             // What is said beside the picture is not said again below it.
             answer={data && { ...data, warnings: data.warnings.filter(({ message }) => message !== data.message) }}
@@ -48,7 +49,7 @@ export function JoinBench() {
                 <>
                     <VehicleChoice value={state.vehicle} onChange={(next) => set({ vehicle: next })} />
                     <MetresSlider label={say('{Slip road}')} value={state.slip} min={60} max={600} onChange={(slip) => set({ slip })} />
-                    <SpeedSlider label="Onto it at" value={state.entry} onChange={(entry) => set({ entry })} />
+                    <SpeedSlider label={say('Speed entering the {slip road}')} value={state.entry} onChange={(entry) => set({ entry })} />
                     <SpeedSlider label="Traffic" value={state.main} onChange={(main) => set({ main })} />
                     <SlopeSlider value={state.slope} onChange={(slope) => set({ slope })} />
                 </>
@@ -57,7 +58,7 @@ export function JoinBench() {
                 said: differs('surface', 'gear', 'leader'),
                 controls: (
                     <>
-                        <MetresSlider label="Limit lifts after" value={state.sign} min={0} max={300} onChange={(sign) => set({ sign })} />
+                        <MetresSlider label="Higher limit starts after" value={state.sign} min={0} max={300} onChange={(sign) => set({ sign })} />
                         <MetresSlider label="Solid line until" value={state.solid} min={0} max={300} onChange={(solid) => set({ solid })} />
                         <Slider
                             label="Angle"
@@ -90,10 +91,6 @@ export function JoinBench() {
                     <MomentKeys moment={moment} longest={longest} play="Drive it" label="Since the beginning" />
                     <div className="grid gap-x-8 gap-y-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.4fr)]">
                         <div className="grid content-start gap-3">
-                            <p className="font-display text-3xl font-bold" role="status">
-                                {headline(data)}
-                            </p>
-                            <p>{data.message}</p>
                             <dl className="grid grid-cols-2 gap-3">
                                 <Big label="Needed" value={data.accel_needed_mps2.toFixed(2)} unit="m/s²" />
                                 <Big label="The car has" value={data.accel_available_mps2.toFixed(2)} unit="m/s²" />
@@ -154,7 +151,7 @@ function Options({ answer, unit, words }: { answer: JoinAnswer; unit: 'm' | 'ft'
         <DataTable
             label="Ways to join"
             least={34}
-            heads={['Way', 'Acceleration', 'Joins at', 'Gap there', 'In hand', 'Open until']}
+            heads={['How', 'Acceleration', 'Joins at', 'Gap there', 'To spare', 'Open until']}
             rows={answer.options.map((option, i) => ({
                 key: i,
                 quiet: !option.feasible || option.short_mps > FAULT_MPS,
@@ -170,4 +167,10 @@ function Options({ answer, unit, words }: { answer: JoinAnswer; unit: 'm' | 'ft'
             }))}
         />
     );
+}
+
+/** What a sentence adds to its own beginning, where that is said above it. */
+function after(head: string, message: string): string {
+    const rest = message.startsWith(`${head}: `) ? message.slice(head.length + 2) : message;
+    return rest.charAt(0).toUpperCase() + rest.slice(1);
 }

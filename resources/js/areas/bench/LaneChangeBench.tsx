@@ -48,6 +48,7 @@ export function LaneChangeBench() {
     const moment = useMoment(longest);
     return (
         <BenchPage
+            verdict={data && { head: data.message }}
             asked={{ tool: 'lane-change', inputs }}
             answer={data}
             error={error}
@@ -105,9 +106,6 @@ export function LaneChangeBench() {
                     <MomentKeys moment={moment} longest={longest} play="Drive it" label="From now" />
                     <div className="grid gap-x-8 gap-y-4 lg:grid-cols-2">
                         <div className="grid content-start gap-3">
-                            <p className="font-display text-3xl font-bold" role="status">
-                                {data.message}
-                            </p>
                             <div className="grid gap-2" role="group" aria-label="Ways to change">
                                 {data.options.map((option) => (
                                     <button

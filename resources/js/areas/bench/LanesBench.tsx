@@ -40,6 +40,7 @@ export function LanesBench() {
     );
     return (
         <BenchPage
+            verdict={error || !data ? undefined : { head: `Approach in lane ${data.approach_lane}, leave in lane ${data.exit_lane}`, says: data.reasons[0] }}
             asked={{ tool: 'lanes', inputs }}
             // What cannot be reached is said beside the picture, which stays to be changed.
             answer={data ?? (error ? { assumptions: [], warnings: [] } : undefined)}
@@ -152,16 +153,12 @@ export function LanesBench() {
 function Answer({ answer, ghost, onGhost }: { answer: LanesAnswer; ghost: number | null; onGhost: (lane: number | null) => void }) {
     return (
         <>
-            <p className="font-display text-3xl font-bold" role="status">
-                Lane {answer.approach_lane}, out in lane {answer.exit_lane}
-            </p>
             <ul className="grid gap-1">
-                {answer.reasons.map((reason) => (
+                {answer.reasons.slice(1).map((reason) => (
                     <li key={reason}>{reason}</li>
                 ))}
             </ul>
             <dl className="grid grid-cols-2 gap-3">
-                <Big label="Counts" value={answer.cost.toFixed(1)} />
                 {answer.met.some((met) => met.angle_deg !== null) && <Big label="On it" value={answer.seconds_on_it.toFixed(1)} unit="s" />}
                 {answer.onward && (
                     <Big

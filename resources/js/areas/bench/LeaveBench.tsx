@@ -1,5 +1,5 @@
 import { useCompute } from '@/compute/useCompute';
-import { spoken } from '@/strip/words';
+import { brakingWords, spoken } from '@/strip/words';
 import { DataTable } from '@/ui/DataTable';
 import { Field } from '@/ui/Field';
 import { Slider } from '@/ui/Slider';
@@ -43,6 +43,9 @@ export function LeaveBench() {
     const moment = useMoment(longest);
     return (
         <BenchPage
+            verdict={
+                data && { head: HEADS[data.verdict], says: `Firmest braking: ${brakingWords(data.peak_decel_mps2)}, ${data.peak_decel_mps2.toFixed(1)} m/s².` }
+            }
             asked={{ tool: 'leave', inputs }}
             answer={data}
             error={error}
@@ -77,7 +80,7 @@ export function LeaveBench() {
                             words={String}
                             onChange={(lanes) => set({ lanes })}
                         />
-                        <MetresSlider label="Lower limit after" value={state.lower} min={0} max={500} none="not on it" onChange={(lower) => set({ lower })} />
+                        <MetresSlider label="Lower limit after" value={state.lower} min={0} max={500} none="none" onChange={(lower) => set({ lower })} />
                         <SurfaceSelect value={state.surface} onChange={(surface) => set({ surface })} />
                     </>
                 ),
@@ -96,9 +99,6 @@ export function LeaveBench() {
                     <MomentKeys moment={moment} longest={longest} play="Drive it" label="Since the view begins" />
                     <div className="grid gap-x-8 gap-y-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.4fr)]">
                         <div className="grid content-start gap-3">
-                            <p className="font-display text-3xl font-bold" role="status">
-                                {HEADS[data.verdict]}
-                            </p>
                             <dl className="grid grid-cols-2 gap-3">
                                 <Big label="Even brake" value={data.decel_mps2.toFixed(1)} unit="m/s²" />
                                 <Big label="Its hardest" value={data.peak_decel_mps2.toFixed(1)} unit="m/s²" />

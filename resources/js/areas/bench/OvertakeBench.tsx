@@ -38,6 +38,7 @@ export function OvertakeBench() {
     const now = data ? Math.min(data.profile.time_s.length - 1, Math.round(moment.seconds / 0.25)) : 0;
     return (
         <BenchPage
+            verdict={data && { head: HEADS[data.verdict], says: data.message }}
             asked={{ tool: 'overtake', inputs }}
             answer={data}
             error={error}
@@ -75,10 +76,6 @@ export function OvertakeBench() {
                     <MomentKeys moment={moment} longest={longest} play="If we went" label="Since leaving the lane" />
                     <div className="grid gap-x-8 gap-y-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.2fr)]">
                         <div className="grid content-start gap-3">
-                            <p className="font-display text-3xl font-bold" role="status">
-                                {HEADS[data.verdict]}
-                            </p>
-                            <p>{data.message}</p>
                             <p className="text-quiet">
                                 Now: {speedWords(data.profile.speed_mps[now] ?? 0, rules.speed_unit)}, gear {data.profile.gear[now]}, {data.profile.rpm[now]}{' '}
                                 rpm

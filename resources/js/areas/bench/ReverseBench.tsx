@@ -28,6 +28,7 @@ export function ReverseBench() {
     const { data, error } = useSwept('reverse', inputs, over, at);
     return (
         <BenchPage
+            verdict={data && { head: `${data.length_m.toFixed(1)} m back, about ${Math.round(data.time_s)} s`, says: data.control }}
             asked={{ tool: 'reverse', inputs: { ...inputs, [over.field ?? '']: at } }}
             answer={data}
             error={error}
@@ -78,18 +79,17 @@ export function ReverseBench() {
                     {data.bay ? <BayPicture answer={data} /> : <KerbPicture answer={data} kerb={kerb} gap={state.gap} angle={kerb ? state.angle : 0} />}
                     <div className="grid content-start gap-4">
                         <dl className="grid grid-cols-2 gap-3">
-                            <Big label="Way" value={data.length_m.toFixed(1)} unit="m" />
+                            <Big label="Distance" value={data.length_m.toFixed(1)} unit="m" />
                             <Big label="Time" value={Math.round(data.time_s).toString()} unit="s" />
                             {data.end_gap_m !== null && <Big label={say('{Kerb} at the end')} value={data.end_gap_m.toFixed(2)} unit="m" />}
                             {data.correct_turns !== null && data.correct_turns > 0 && (
-                                <Big label="Taken out by" value={data.correct_turns.toFixed(2)} unit="turn" />
+                                <Big label="Straightened by" value={data.correct_turns.toFixed(2)} unit="turn" />
                             )}
                             {data.bay && <Big label="Past the bay’s middle" value={data.bay.past_m.toFixed(1)} unit="m" />}
-                            {data.bay && <Big label="Off its mouth" value={data.bay.off_m.toFixed(1)} unit="m" />}
+                            {data.bay && <Big label="From its opening" value={data.bay.off_m.toFixed(1)} unit="m" />}
                             {data.bay && <Big label="Aisle needed" value={data.bay.aisle_needed_m.toFixed(1)} unit="m" />}
                             {data.bay && <Big label="Wheel" value={data.bay.hand_wheel_turns.toFixed(2)} unit="turns" />}
                         </dl>
-                        <p className="font-semibold">{data.control}</p>
                         <div>
                             <h2 className="text-lg">Looks before moving</h2>
                             <ol className="list-inside list-decimal">

@@ -24,6 +24,12 @@ export function SteeringBench() {
     const speed = speedWords(data?.comfortable_speed_mps ?? 0, rules.speed_unit);
     return (
         <BenchPage
+            verdict={
+                data && {
+                    head: `${data.turns.toFixed(2)} ${data.turns === 1 ? 'turn' : 'of a turn'} of the wheel`,
+                    says: `Taught there: ${data.taught_turns.map((turns) => turns.toFixed(2)).join(' to ')}. ${data.agrees_with_taught ? 'Here that fits.' : `This corner asks ${data.turns.toFixed(2)}.`}`,
+                }
+            }
             asked={{ tool: 'steering', inputs }}
             answer={data}
             error={error}
@@ -77,10 +83,6 @@ export function SteeringBench() {
                                 <Big label="Comfortable" value={speed} />
                             </dl>
                         </div>
-                        <p className={data.agrees_with_taught ? '' : 'border-ink border-l-4 pl-3 font-semibold'}>
-                            Taught there: {data.taught_turns.map((turns) => turns.toFixed(2)).join(' to ')} of a turn.{' '}
-                            {data.agrees_with_taught ? 'Here that fits.' : `This corner asks ${data.turns.toFixed(2)}.`}
-                        </p>
                         <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
                             {(
                                 [
@@ -91,8 +93,8 @@ export function SteeringBench() {
                                     ['Straighten with', `${Math.round(data.straighten_deg)}° still to turn`],
                                     ['Front wheels', `${data.road_wheel_deg.toFixed(1)}°`],
                                     ['Rear wheels cut in', `${data.cut_in_m.toFixed(2)} m`],
-                                    [say('Left at the {kerb}'), `${data.inner_clearance_m?.toFixed(2) ?? '–'} m`],
-                                    ['Left at the lane’s edge', `${data.outer_clearance_m?.toFixed(2) ?? '–'} m`],
+                                    [say('Room at the {kerb}'), `${data.inner_clearance_m?.toFixed(2) ?? '–'} m`],
+                                    ['Room at the lane’s edge', `${data.outer_clearance_m?.toFixed(2) ?? '–'} m`],
                                     ['Tightest it steers', `${data.minimum_radius_m.toFixed(1)} m radius`],
                                 ] as const
                             ).map(([name, value]) => (

@@ -49,6 +49,7 @@ export function SweptPathBench() {
     const to = (step: number, least: number, most: number, value: number) => Math.min(most, Math.max(least, Math.round(value / step) * step));
     return (
         <BenchPage
+            verdict={data && { head: spare >= 0 ? `Fits with ${spare.toFixed(2)} m to spare` : `Does not fit: ${(-spare).toFixed(2)} m missing` }}
             asked={{ tool: 'swept-path', inputs }}
             answer={data}
             error={error}
@@ -171,9 +172,6 @@ export function SweptPathBench() {
                         />
                     )}
                     <div className="grid content-start gap-4">
-                        <p className="font-display text-3xl font-bold" role="status">
-                            {spare >= 0 ? `Fits with ${spare.toFixed(2)} m to spare` : `Does not fit: ${(-spare).toFixed(2)} m missing`}
-                        </p>
                         <Numbers answer={data} />
                         <p className="text-quiet">
                             {data.line

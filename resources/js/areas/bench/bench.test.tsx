@@ -87,7 +87,7 @@ describe.each(PAGES)('the page %s', (_, page, at, name, says) => {
         const sent = server({ ...others, ...tools, [`GET places/${place.id}/lessons`]: [], [`POST places/${place.id}/drawings`]: place.drawings[0] ?? {} });
         const { container } = show(page, 'instructor', at);
         await waitFor(() => expect(container.textContent).toContain(says[0]));
-        screen.getByRole('button', { name: 'Keep with a place' }).click();
+        screen.getByRole('button', { name: 'Save to a place' }).click();
         const choice = await screen.findByLabelText<HTMLSelectElement>(/^Place/);
         await waitFor(() => expect(choice.options.length).toBeGreaterThan(5));
         choice.value = place.id;

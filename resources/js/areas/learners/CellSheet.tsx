@@ -5,8 +5,8 @@ import { OUTCOMES, type RoutineCode, type Step, type Tally } from '@/api/types';
 import { useRoutineName, useRules } from '@/rules/rules';
 import { useClock } from '@/session/session';
 import { RangeBand } from '@/skill/RangeBand';
-import { LEVEL_WORDS, percent } from '@/skill/words';
-import { OUTCOME_WORDS, STEP_WORDS } from '@/strip/words';
+import { exactly, isUncertain, percent, times } from '@/skill/words';
+import { COUNTED_WORDS, inside, STEP_WORDS } from '@/strip/words';
 import { Sheet } from '@/ui/Sheet';
 import { Failed, Waiting } from '@/ui/State';
 import { HistoryChart } from './HistoryChart';
@@ -36,7 +36,7 @@ function FaultsBehind({ faults }: { faults: Skill['faults'] }) {
                         <span className="font-semibold">{rules.faults[step]?.[fault] ?? fault}</span>{' '}
                         <span className="text-quiet">
                             {count} of {rounds} {rounds === 1 ? 'round' : 'rounds'}, last on {clock.short(last)}
-                            {worst && worst !== 'nobody' && `; others: ${(rules.effects[worst] ?? worst).toLowerCase()}`}
+                            {worst && worst !== 'nobody' && `; others: ${inside(rules.effects[worst] ?? worst)}`}
                         </span>
                     </li>
                 ))}
@@ -59,22 +59,22 @@ export function CellSheet({ learner, routine, step, tallies, skill, onClose }: P
         <Sheet title={`${STEP_WORDS[step]}, ${name(routine).toLowerCase()}`} open onOpenChange={(open) => !open && onClose()}>
             <div className="grid gap-1">
                 <p className="text-lg">
-                    Unaided <strong>{LEVEL_WORDS[cell.level]}</strong>: {percent(cell.estimate)} in 100, somewhere from {percent(cell.low)} to{' '}
-                    {percent(cell.high)}
+                    Does it alone <strong>{times(cell.estimate)}</strong>
+                    {isUncertain(cell) && ', not certain yet'}
                 </p>
                 <RangeBand believed={cell} />
                 <p className="text-quiet">
-                    In a quiet town by day on a dry road. Rests on {cell.evidence} {cell.evidence === 1 ? 'mark' : 'marks'} in {cell.lessons}{' '}
-                    {cell.lessons === 1 ? 'lesson' : 'lessons'}, last on {clock.short(cell.last)}, and on related steps.
-                    {cell.unsure && ' That is a guess as yet: more rounds would tell.'}
-                    {cell.fading && ` Not driven for long: ${percent(cell.faded_by)} in 100 lost since.`}
-                    {cell.marks_alone !== null && ` The marks alone say ${percent(cell.marks_alone)}.`}
+                    In a quiet town by day on a dry road: {exactly(cell)}. Worked out from {cell.evidence} {cell.evidence === 1 ? 'mark' : 'marks'} in{' '}
+                    {cell.lessons} {cell.lessons === 1 ? 'lesson' : 'lessons'}, the last on {clock.short(cell.last)}, and from related steps.
+                    {cell.unsure && ' That is still a guess: a few more attempts would tell.'}
+                    {cell.fading && ` Not practised lately: about ${percent(cell.faded_by)} % lost since.`}
+                    {cell.marks_alone !== null && ` Without your correction the marks say ${percent(cell.marks_alone)} %.`}
                 </p>
                 <p className="text-quiet">
                     {OUTCOMES.filter((outcome) => tally.counts[outcome] > 0)
-                        .map((outcome) => `${tally.counts[outcome]} ${OUTCOME_WORDS[outcome]}`)
+                        .map((outcome) => `${tally.counts[outcome]} ${COUNTED_WORDS[outcome]}`)
                         .join(', ')}
-                    {tally.out_of_order > 0 && `; ${tally.out_of_order} out of order`}
+                    {tally.out_of_order > 0 && `; ${tally.out_of_order} wrong order`}
                     {tally.taught > 0 && `; taught in ${tally.taught} ${tally.taught === 1 ? 'round' : 'rounds'}, which count as practice only`}.
                 </p>
             </div>
@@ -87,9 +87,7 @@ export function CellSheet({ learner, routine, step, tallies, skill, onClose }: P
                         <h3 id="cell-history" className="text-lg">
                             Lesson by lesson
                         </h3>
-                        <p className="text-quiet text-sm">
-                            What was to be believed after each: never at the foot, always at the top, grey what it may have been.
-                        </p>
+                        <p className="text-quiet text-sm">How it has changed: at the foot never alone, at the top always; grey is how far it could be out.</p>
                         <HistoryChart history={evidence.data.history} />
                     </section>
                     <Overrule learner={learner} routine={routine} step={step} said={evidence.data.overrulings} />

@@ -2,21 +2,35 @@ import type { ReactNode } from 'react';
 import type { LearnerData } from '@/api/types';
 import { useRoutineName } from '@/rules/rules';
 import { useClock } from '@/session/session';
+import { countWords } from '@/skill/counted';
 
 type Lesson = LearnerData['lessons'][number];
 type Mark = Lesson['rounds'][number]['marks'][number];
 
+/** A withdrawal says nothing of its own: only what it takes back. */
+function said(mark: Mark): string {
+    switch (mark.kind) {
+        case 'step': {
+            const stage = mark.stage && mark.stage !== 'approach' ? ` (${mark.stage.replace('-', ' ')})` : '';
+            const fault = [mark.out_of_order && 'wrong order', mark.fault?.replaceAll('-', ' '), mark.effect && `others: ${mark.effect}`].filter(Boolean);
+            return [`${mark.step}${stage}${mark.outcome ? `: ${mark.outcome}` : ''}`, ...fault].join(', ');
+        }
+        case 'taught':
+            return `taught${mark.taught ? `: ${mark.taught === 'shown' ? 'shown' : 'talked through'}` : ''}`;
+        case 'held-back-rightly':
+            return 'correctly waited';
+        case 'decision':
+            return `decided rightly${mark.decision ? `: ${mark.decision.replaceAll('-', ' ')}` : ''}`;
+        case 'count':
+            return countWords(mark) || 'a count';
+        default:
+            return mark.kind;
+    }
+}
+
 /** A mark in words; one that was corrected or taken back says so. */
 export function markWords(mark: Mark, corrected: boolean): string {
-    const what =
-        mark.kind === 'step'
-            ? // A withdrawal says no outcome: only what it takes back.
-              `${mark.step}${mark.outcome ? `: ${mark.outcome}` : ''}${mark.out_of_order ? ', out of order' : ''}`
-            : mark.kind === 'taught'
-              ? `taught${mark.taught ? `: ${mark.taught === 'shown' ? 'shown' : 'talked through'}` : ''}`
-              : mark.kind === 'held-back-rightly'
-                ? 'correctly waited'
-                : mark.kind;
+    const what = said(mark);
     return [mark.withdrawn ? `${what}, taken back` : what, mark.note && `“${mark.note}”`, corrected && 'corrected later'].filter(Boolean).join(', ');
 }
 
@@ -75,6 +89,18 @@ export function DataSheet({ data }: { data: LearnerData }) {
                     </ul>
                 </Part>
             )}
+            {data.remedies.length > 0 && (
+                <Part title="Remedies and drills that were given">
+                    <ul className="list-disc pl-5">
+                        {data.remedies.map((one) => (
+                            <li key={one.id}>
+                                {clock.date(one.given_at)}: {one.what} for {one.step}
+                                {one.fault && ` (${one.fault.replaceAll('-', ' ')})`}, {name(one.routine)}
+                            </li>
+                        ))}
+                    </ul>
+                </Part>
+            )}
             {data.overrulings.length > 0 && (
                 <Part title="Where an instructor corrected what the marks say">
                     <ul className="list-disc pl-5">
@@ -123,6 +149,9 @@ function OneLesson({ lesson, name }: { lesson: Lesson; name: ReturnType<typeof u
                 {lesson.state === 'cancelled' && ' (cancelled)'}
             </h3>
             {lesson.aim && <p>Aim: {lesson.aim}</p>}
+            {(lesson.aim_step ?? lesson.aim_routine) && (
+                <p>Works on: {[lesson.aim_step, lesson.aim_routine && name(lesson.aim_routine)].filter(Boolean).join(', ')}</p>
+            )}
             {lesson.planned.length > 0 && lesson.rounds.length === 0 && (
                 <p className="text-quiet">Planned: {lesson.planned.map((item) => `${item.place} (${name(item.routine)})`).join('; ')}</p>
             )}

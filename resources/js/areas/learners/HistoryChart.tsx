@@ -1,11 +1,11 @@
 import { Link } from 'react-router';
 import type { CellEvidence } from '@/api/types';
 import { useClock } from '@/session/session';
-import { percent } from '@/skill/words';
+import { timesSurely } from '@/skill/words';
 
 const HIGH = 110;
 
-/** What was to be believed after each lesson: the bar is the range, its thick line the estimate; under it what the lesson marked. */
+/** How it has changed, lesson by lesson: the bar is the range, its thick line the estimate; under it what the lesson marked. */
 export function HistoryChart({ history }: { history: CellEvidence['history'] }) {
     const clock = useClock();
     const y = (chance: number) => HIGH - 2 - chance * (HIGH - 4);
@@ -15,9 +15,7 @@ export function HistoryChart({ history }: { history: CellEvidence['history'] }) 
             {history.map((lesson) => (
                 <li key={lesson.lesson} className="shrink-0">
                     <Link to={`/lessons/${lesson.lesson}/debrief`} className="hover:bg-wash grid min-w-13 justify-items-center rounded-lg px-1 py-1 text-sm">
-                        <span className="sr-only">
-                            {percent(lesson.estimate)} in 100, {percent(lesson.low)} to {percent(lesson.high)};
-                        </span>
+                        <span className="sr-only">{timesSurely(lesson)};</span>
                         <svg width="28" height={HIGH} viewBox={`0 0 28 ${HIGH}`} aria-hidden="true">
                             <line x1="0" x2="28" y1={y(1)} y2={y(1)} stroke="var(--hair)" />
                             <line x1="0" x2="28" y1={y(0.5)} y2={y(0.5)} stroke="var(--hair)" strokeDasharray="3 3" />

@@ -10,9 +10,7 @@ import { MarksList } from './MarksList';
 
 const NAMED = 2;
 
-const more = (gain: number) => (gain < 0.015 ? 'one more step' : `${Math.round(gain * 100)} more steps`);
-
-/** What holds back most, in words, with what it would be worth; a press opens the marks that say so. */
+/** Main thing to improve, in words, with how often it was seen; a press opens the marks that say so. */
 export function HoldsBack({ learner, skill }: { learner: string; skill: Skill }) {
     const [open, setOpen] = useState<HeldBackBy | null>(null);
     const name = useRoutineName();
@@ -22,7 +20,7 @@ export function HoldsBack({ learner, skill }: { learner: string; skill: Skill })
     return (
         <section aria-labelledby="holds-back" className="grid content-start gap-2">
             <h2 id="holds-back" className="text-xl">
-                What holds back most
+                Main thing to improve
             </h2>
             <ol className="grid gap-1">
                 {found.map((one, i) => (
@@ -30,16 +28,14 @@ export function HoldsBack({ learner, skill }: { learner: string; skill: Skill })
                         <button type="button" className="hover:bg-wash min-h-12 w-full rounded-lg text-left" onClick={() => setOpen(one)}>
                             <strong className={i === 0 ? 'text-lg' : ''}>{heldBackBy(one, name, rules)}</strong>
                             <span className="text-quiet block">
-                                level with the rest, {more(one.gain)} in a hundred would be unaided; rests on{' '}
-                                <span className="link">
-                                    {one.evidence} {one.evidence === 1 ? 'mark' : 'marks'}
-                                </span>
+                                {i === 0 ? 'fixing it would help most' : 'then this'} (
+                                <span className="link">seen {one.evidence === 1 ? 'once' : `${one.evidence} times`}</span>)
                             </span>
                         </button>
                     </li>
                 ))}
             </ol>
-            <p className="text-quiet text-sm">An estimate from the marks. The instructor’s judgement comes first.</p>
+            <p className="text-quiet text-sm">Worked out from the marks. Your own judgement comes first.</p>
             {open && <MarksThatSaySo learner={learner} one={open} title={heldBackBy(open, name, rules)} onClose={() => setOpen(null)} />}
         </section>
     );

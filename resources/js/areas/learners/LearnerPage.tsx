@@ -7,6 +7,7 @@ import { useNotice } from '@/ui/Notice';
 import { Sheet } from '@/ui/Sheet';
 import { Empty, Failed, Waiting } from '@/ui/State';
 import { Facts } from './Facts';
+import { Habits } from './Habits';
 import { HoldsBack } from './HoldsBack';
 import { HoursTable } from './HoursTable';
 import { LearnerForm } from './LearnerForm';
@@ -79,9 +80,10 @@ export function LearnerPage() {
                                 <HoldsBack learner={id} skill={skill.data} />
                                 <OwnRatings skill={skill.data} />
                             </div>
-                            <SkillField learner={id} tallies={data.tallies} skill={skill.data} />
+                            <SkillField learner={id} tallies={data.tallies} skill={skill.data} lessons={data.lessons} />
                         </>
                     )}
+                    <Habits learner={id} />
                     {skill.error && <Failed error={skill.error} retry={() => void skill.refetch()} />}
                 </>
             )}
@@ -110,7 +112,7 @@ export function LearnerPage() {
                     {open.length > 0 && (
                         <section aria-labelledby="open">
                             <h2 id="open" className="border-hair border-b-2 pb-1 text-lg">
-                                Promised and set
+                                Agreed, and to practise
                             </h2>
                             <ul>
                                 {open.map((promise) => (
@@ -127,7 +129,7 @@ export function LearnerPage() {
                                                 }
                                             />
                                             {promise.text}
-                                            {promise.kind === 'homework' && <span className="text-quiet"> · homework</span>}
+                                            {promise.kind === 'homework' && <span className="text-quiet"> · to practise</span>}
                                         </label>
                                     </li>
                                 ))}

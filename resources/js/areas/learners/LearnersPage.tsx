@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { api } from '@/api/client';
 import { ArchiveList } from '@/archive/ArchiveList';
+import { isMeant } from '@/ui/search';
 import { Sheet } from '@/ui/Sheet';
 import { Empty, Failed, Waiting } from '@/ui/State';
 import { LearnerForm } from './LearnerForm';
@@ -11,9 +12,11 @@ export function LearnersPage() {
     const client = useQueryClient();
     const navigate = useNavigate();
     const [adding, setAdding] = useState(false);
+    const [find, setFind] = useState('');
     const learners = useQuery({ queryKey: ['learners'], queryFn: () => api.GET('/learners') });
     if (learners.isLoading) return <Waiting />;
     if (!learners.data) return <Failed error={learners.error} retry={() => void learners.refetch()} />;
+    const found = learners.data.filter((learner) => isMeant([learner.name, learner.level, learner.transmission, learner.pick_up ?? ''].join(' '), find));
     return (
         <div className="grid gap-6">
             <header className="flex flex-wrap items-center justify-between gap-4">
@@ -27,8 +30,15 @@ export function LearnersPage() {
                     <p>Add the first learner: a name is enough, the rest can follow at the pick-up.</p>
                 </Empty>
             )}
+            {learners.data.length > 0 && (
+                <label className="grid max-w-xl gap-1 font-semibold">
+                    Search learners
+                    <input type="search" className="entry font-normal" value={find} onChange={(event) => setFind(event.target.value)} />
+                </label>
+            )}
+            {learners.data.length > 0 && found.length === 0 && <p>No learner has all those words.</p>}
             <ul className="grid gap-x-10 md:grid-cols-2">
-                {learners.data.map((learner) => (
+                {found.map((learner) => (
                     <li key={learner.id} className="border-hair min-w-0 border-b">
                         <Link to={`/learners/${learner.id}`} className="hover:bg-wash grid min-h-16 content-center px-2 py-2">
                             <span className="text-lg font-semibold break-words">{learner.name}</span>

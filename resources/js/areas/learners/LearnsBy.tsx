@@ -17,13 +17,19 @@ export function LearnsBy({ learner, onKept }: { learner: LearnerFacts; onKept: (
     return (
         <>
             <button type="button" className="key" onClick={() => setOpen(true)}>
-                Learns by{own > 0 && ` · ${own} of their own`}
+                Teaching choices{own > 0 && ` · ${own} of their own`}
             </button>
-            <Sheet title={`${learner.name} learns by`} about="What is left as it is follows the instructor and the school." open={open} onOpenChange={setOpen}>
+            <Sheet
+                title={`Teaching choices for ${learner.name}`}
+                about="What is left as it is follows the instructor and the school."
+                open={open}
+                onOpenChange={setOpen}
+            >
                 {open && onOffer.data && (
                     <RulesForm
                         value={{ pack: learner.pack, practice: learner.practice }}
                         above={{ pack: rules.pack, practice: rules.practice }}
+                        whose="Your choice"
                         packs={onOffer.data.packs}
                         questions={onOffer.data.questions}
                         onKeep={async (chosen) => {

@@ -22,7 +22,7 @@ export function MarksList({ marks, steps = false }: { marks: MarkBehind[]; steps
                             <span className="min-w-0">
                                 {steps && `${STEP_WORDS[mark.step]} `}
                                 <span className="font-semibold">{mark.held_back ? 'right to hold back' : OUTCOME_WORDS[mark.outcome]}</span>
-                                {mark.out_of_order && ', out of order'}
+                                {mark.out_of_order && ', wrong order'}
                                 {mark.taught && ` (${mark.taught.replace('-', ' ')}: no evidence)`}
                                 {mark.was && <span className="text-quiet"> · first marked {OUTCOME_WORDS[mark.was]}</span>}
                                 <span className="text-quiet block text-sm">

@@ -41,7 +41,7 @@ export function Overrule({ learner, routine, step, said }: Props) {
     return (
         <section aria-labelledby="cell-overrule" className="grid gap-2">
             <h3 id="cell-overrule" className="text-lg">
-                You know better?
+                Correct this
             </h3>
             <div className="flex flex-wrap gap-1" role="group" aria-label="Unaided, in your judgement">
                 {SKILL_LEVELS.map((one) => (
@@ -58,7 +58,7 @@ export function Overrule({ learner, routine, step, said }: Props) {
                         void keep();
                     }}
                 >
-                    <Field label="Reason" hint="Both stay on record; later marks go on from your word." errors={trouble}>
+                    <Field label="Reason" hint="Both stay on record; later marks build on your correction." errors={trouble}>
                         <input maxLength={300} value={reason} onChange={(event) => setReason(event.target.value)} />
                     </Field>
                     <button type="submit" className="key justify-self-start" data-tone="main">

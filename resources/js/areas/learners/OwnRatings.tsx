@@ -14,7 +14,7 @@ export function OwnRatings({ skill }: { skill: Skill }) {
     return (
         <section aria-labelledby="own" className="grid content-start gap-2">
             <h2 id="own" className="text-xl">
-                Own rating beside the marks
+                Your view and mine
             </h2>
             {apart.length > 0 && (
                 <ul className="grid gap-1">

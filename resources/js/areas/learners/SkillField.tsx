@@ -1,12 +1,13 @@
-import { useState } from 'react';
-import type { Skill, SkillCell } from '@/api/types';
+import { Fragment, useState } from 'react';
+import type { LearnerRecord, Skill, SkillCell } from '@/api/types';
 import { STEPS, type RoutineCode, type Rules, type Step, type Tally } from '@/api/types';
 import { useRoutineName, useRules } from '@/rules/rules';
 import { InkCell } from '@/skill/InkCell';
-import { percent } from '@/skill/words';
+import { isUncertain, timesSurely } from '@/skill/words';
 import { StepIcon } from '@/strip/glyphs';
 import { STEP_WORDS } from '@/strip/words';
 import { CellSheet } from './CellSheet';
+import { NeverDone } from './NeverDone';
 
 const TRENDS = { rising: '↗', steady: '→', falling: '↘', unknown: '' };
 
@@ -14,11 +15,14 @@ interface Props {
     learner: string;
     tallies: Tally[];
     skill: Skill;
+    /** The learner's own: what was never done goes on the plan of the next. */
+    lessons: LearnerRecord['lessons'];
 }
 
 /** The field of ink: routines by steps, as surely as they are unaided today. One press opens all that is behind a square. */
-export function SkillField({ learner, tallies, skill }: Props) {
+export function SkillField({ learner, tallies, skill, lessons }: Props) {
     const [open, setOpen] = useState<{ routine: RoutineCode; step: Step } | null>(null);
+    const [undone, setUndone] = useState<RoutineCode | null>(null);
     const name = useRoutineName();
     const rules = useRules();
     const met = [...new Set(tallies.map((tally) => tally.routine))];
@@ -28,7 +32,7 @@ export function SkillField({ learner, tallies, skill }: Props) {
         <section aria-labelledby="record" className="grid gap-3">
             <div className="flex flex-wrap items-end justify-between gap-x-6 gap-y-2">
                 <h2 id="record" className="text-xl">
-                    Unaided, today
+                    Skills now<span className="hidden print:inline">: done alone, of 10</span>
                 </h2>
                 <Legend />
             </div>
@@ -54,11 +58,7 @@ export function SkillField({ learner, tallies, skill }: Props) {
                                     {others.some((code) => never.has(code)) && (
                                         <span className="font-normal">
                                             {' '}
-                                            · never done:{' '}
-                                            {others
-                                                .filter((code) => never.has(code))
-                                                .map((code) => name(code).toLowerCase())
-                                                .join(', ')}
+                                            · not started: <Undone codes={others.filter((code) => never.has(code))} onOpen={setUndone} />
                                         </span>
                                     )}
                                 </th>
@@ -86,7 +86,8 @@ export function SkillField({ learner, tallies, skill }: Props) {
                     ))}
                 </table>
             </div>
-            <NeverTouched rules={rules} met={met} never={never} />
+            <NeverTouched rules={rules} met={met} never={never} onOpen={setUndone} />
+            {undone && <NeverDone routine={undone} lessons={lessons} onClose={() => setUndone(null)} />}
             {open && (
                 <CellSheet key={`${open.routine}.${open.step}`} learner={learner} {...open} tallies={tallies} skill={skill} onClose={() => setOpen(null)} />
             )}
@@ -108,13 +109,13 @@ function bySection({ routines }: Rules, met: RoutineCode[]) {
 function Away({ skill, routine }: { skill: Skill; routine: RoutineCode }) {
     const away = skill.not_for_long.find((one) => one.routine === routine);
     const shown = skill.only_shown.includes(routine);
-    return (away || shown) && <span className="text-quiet block text-sm font-normal">{away ? `not for ${away.days} days` : 'only shown so far'}</span>;
+    return (away || shown) && <span className="text-quiet block text-sm font-normal">{away ? `last ${away.days} days ago` : 'only shown so far'}</span>;
 }
 
 function Square({ cell, label, onOpen }: { cell: SkillCell | undefined; label: string; onOpen: () => void }) {
     if (!cell) {
         return (
-            <span className="text-quiet flex min-h-13 items-center gap-2 px-1 text-sm">
+            <span className="text-quiet flex min-h-13 items-center gap-2 px-1 text-sm print:gap-1 print:px-0 print:text-xs">
                 <InkCell believed={null} /> <span className="max-sm:sr-only">not marked</span>
             </span>
         );
@@ -128,15 +129,15 @@ function Square({ cell, label, onOpen }: { cell: SkillCell | undefined; label: s
             <InkCell believed={cell} fading={cell.fading} />
             <span className="leading-tight">
                 <span className="sr-only">{label}: </span>
-                <span className="font-display text-lg font-bold">{percent(cell.estimate)}</span>{' '}
-                <span className="text-quiet text-sm whitespace-nowrap max-sm:sr-only print:text-xs">
-                    {percent(cell.low)}–{percent(cell.high)}
+                <span aria-hidden="true" className="font-display text-lg font-bold whitespace-nowrap">
+                    {Math.round(cell.estimate * 10)}
+                    <span className="max-sm:hidden print:hidden"> in 10</span>
                 </span>
                 <span className="sr-only">
-                    in 100 {cell.trend === 'unknown' ? '' : cell.trend} {cell.fading ? 'fading' : ''}
+                    alone {timesSurely(cell)}; {cell.trend === 'unknown' ? '' : cell.trend} {cell.fading ? 'not practised lately' : ''}
                 </span>
-                <span className="text-quiet block text-sm max-sm:hidden" aria-hidden="true">
-                    {TRENDS[cell.trend]} {cell.said ? 'own word' : ''}
+                <span className="text-quiet block text-sm max-sm:hidden print:text-xs" aria-hidden="true">
+                    {isUncertain(cell) ? <span className="print:hidden">not certain</span> : TRENDS[cell.trend]} {cell.said ? 'corrected' : ''}
                 </span>
             </span>
         </button>
@@ -144,7 +145,7 @@ function Square({ cell, label, onOpen }: { cell: SkillCell | undefined; label: s
 }
 
 /** Whole sections of the catalogue in which nothing was ever done. */
-function NeverTouched({ rules, met, never }: { rules: Rules; met: RoutineCode[]; never: Set<RoutineCode> }) {
+function NeverTouched({ rules, met, never, onOpen }: { rules: Rules; met: RoutineCode[]; never: Set<RoutineCode>; onOpen: (code: RoutineCode) => void }) {
     const titles = [...new Set(rules.routines.map((routine) => routine.section_title))];
     const untouched = titles
         .map((title) => ({ title, routines: rules.routines.filter((routine) => routine.section_title === title) }))
@@ -153,13 +154,15 @@ function NeverTouched({ rules, met, never }: { rules: Rules; met: RoutineCode[];
     return (
         <div className="grid gap-1">
             <h3 className="flex items-center gap-2 text-base">
-                <InkCell believed={null} size={24} /> Never touched
+                <InkCell believed={null} size={24} /> Not started
             </h3>
             <dl className="grid gap-x-4 gap-y-0.5 sm:grid-cols-[minmax(0,14rem)_1fr]">
                 {untouched.map(({ title, routines }) => (
                     <div key={title} className="contents">
                         <dt>{title}</dt>
-                        <dd className="text-quiet pb-1">{routines.map((routine) => routine.title.toLowerCase()).join(', ')}</dd>
+                        <dd className="text-quiet pb-1">
+                            <Undone codes={routines.map((routine) => routine.code).filter((code) => never.has(code))} onOpen={onOpen} />
+                        </dd>
                     </div>
                 ))}
             </dl>
@@ -167,16 +170,33 @@ function NeverTouched({ rules, met, never }: { rules: Rules; met: RoutineCode[];
     );
 }
 
+/** Each leads to what can be done about it. */
+function Undone({ codes, onOpen }: { codes: RoutineCode[]; onOpen: (code: RoutineCode) => void }) {
+    const name = useRoutineName();
+    return codes.map((code, i) => (
+        <Fragment key={code}>
+            {i > 0 && ', '}
+            <button type="button" className="link screen-only min-h-8 max-w-full text-left" onClick={() => onOpen(code)}>
+                {name(code).toLowerCase()}
+            </button>
+            {/* On paper a name breaks like any other word. */}
+            <span className="hidden print:inline" aria-hidden="true">
+                {name(code).toLowerCase()}
+            </span>
+        </Fragment>
+    ));
+}
+
 function Legend() {
     const sure = { estimate: 0.95, low: 0.9, high: 0.98 };
     return (
         <ul className="text-quiet flex flex-wrap gap-x-4 text-sm" aria-label="What the squares mean">
             {[
-                { of: <InkCell believed={sure} size={20} />, words: 'surely unaided' },
+                { of: <InkCell believed={sure} size={20} />, words: 'does it alone, reliably' },
                 { of: <InkCell believed={{ estimate: 0.3, low: 0.25, high: 0.35 }} size={20} />, words: 'needs help' },
-                { of: <InkCell believed={{ estimate: 0.7, low: 0.3, high: 0.95 }} size={20} />, words: 'hatched: not sure yet' },
-                { of: <InkCell believed={sure} fading size={20} />, words: 'fading' },
-                { of: <InkCell believed={null} size={20} />, words: 'never done' },
+                { of: <InkCell believed={{ estimate: 0.7, low: 0.3, high: 0.95 }} size={20} />, words: 'hatched: not certain yet' },
+                { of: <InkCell believed={sure} fading size={20} />, words: 'not practised lately' },
+                { of: <InkCell believed={null} size={20} />, words: 'not started' },
             ].map(({ of, words }) => (
                 <li key={words} className="flex items-center gap-1">
                     {of} {words}

@@ -69,12 +69,21 @@ describe('all that is kept of a learner, as a sheet', () => {
 
     it.each<[Partial<Mark>, boolean, string]>([
         [{ step: 'look', outcome: 'missed' }, false, 'look: missed'],
-        [{ step: 'look', outcome: 'missed', out_of_order: true, note: 'Van' }, false, 'look: missed, out of order, “Van”'],
+        [{ step: 'look', outcome: 'missed', out_of_order: true, note: 'Van' }, false, 'look: missed, wrong order, “Van”'],
         [{ step: 'look', outcome: 'missed' }, true, 'look: missed, corrected later'],
         [{ step: 'look', withdrawn: true }, false, 'look, taken back'],
         [{ kind: 'taught', withdrawn: true }, false, 'taught, taken back'],
         [{ kind: 'taught', taught: 'talked-through' }, false, 'taught: talked through'],
         [{ kind: 'held-back-rightly' }, false, 'correctly waited'],
+        [
+            { step: 'position', outcome: 'missed', stage: 'rejoin', fault: 'too-near', effect: 'potential' },
+            false,
+            'position (rejoin): missed, too near, others: potential',
+        ],
+        [{ kind: 'decision', decision: 'let-go' }, false, 'decided rightly: let go'],
+        [{ kind: 'decision', withdrawn: true }, false, 'decided rightly, taken back'],
+        [{ kind: 'count', what: 'wait', number: 1, seconds: 9 }, false, 'waited 9.0 s'],
+        [{ kind: 'count', withdrawn: true }, false, 'a count, taken back'],
         [{ kind: 'moment', note: 'Cyclist' }, false, 'moment, “Cyclist”'],
     ])('%#: a mark in words', (mark, corrected, words) => {
         const whole: Mark = {
@@ -83,6 +92,13 @@ describe('all that is kept of a learner, as a sheet', () => {
             step: null,
             outcome: null,
             taught: null,
+            stage: null,
+            decision: null,
+            what: null,
+            number: null,
+            seconds: null,
+            fault: null,
+            effect: null,
             out_of_order: false,
             note: null,
             corrects_id: null,

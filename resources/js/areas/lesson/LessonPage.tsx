@@ -33,7 +33,7 @@ export function LessonPage() {
                     <h1 className="text-2xl break-words">
                         <NavLink to={`/learners/${lesson.data.learner.id}`}>{lesson.data.learner.name}</NavLink>
                     </h1>
-                    <p className="text-quiet">
+                    <p className={`text-quiet ${face === 'drive' ? 'hidden sm:block' : ''}`}>
                         Lesson {lesson.data.number} · {clock.day(lesson.data.starts_at)}, {clock.time(lesson.data.starts_at)}, {lesson.data.minutes} min
                     </p>
                 </div>

@@ -1,6 +1,12 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { api, at } from '@/api/client';
-import type { Lesson } from '@/api/types';
+import type { Lesson, RoutineCode, Step } from '@/api/types';
+
+/** What a lesson works on, as it is written. */
+interface Aimed {
+    aim_routine: RoutineCode | null;
+    aim_step: Step | null;
+}
 
 /** Writes on the lesson and keeps every page that shows it fresh. */
 export function useLesson(id: string) {
@@ -11,7 +17,7 @@ export function useLesson(id: string) {
             client.invalidateQueries({ queryKey: ['today'] }),
             client.invalidateQueries({ queryKey: ['learner'] }),
         ]);
-    const write = async (facts: Partial<Pick<Lesson, 'aim' | 'state' | 'went_well' | 'worked_on' | 'self_rating'>>) => {
+    const write = async (facts: Partial<Pick<Lesson, 'aim' | 'state' | 'went_well' | 'worked_on' | 'self_rating'> & Aimed>) => {
         client.setQueryData(['lesson', id], await api.PATCH('/lessons/{lesson}', { ...at({ lesson: id }), body: facts }));
         await Promise.all([client.invalidateQueries({ queryKey: ['today'] }), client.invalidateQueries({ queryKey: ['learner'] })]);
     };

@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Link } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import { api, at } from '@/api/client';
 import type { Place } from '@/api/types';
 import { factsOf, roadWords, usePlanned, useRoutineName, useRules } from '@/rules/rules';
@@ -10,6 +10,7 @@ import { PlaceForm } from '@/places/PlaceForm';
 import { placeAddress } from '@/bench/places';
 import { useNotice } from '@/ui/Notice';
 import { Sheet } from '@/ui/Sheet';
+import { isMeant } from '@/ui/search';
 import { Empty, Failed, Waiting } from '@/ui/State';
 
 /** Where can I teach this? */
@@ -20,6 +21,8 @@ export function PlacesPage() {
     const notice = useNotice();
     const [editing, setEditing] = useState<Place | 'new' | null>(null);
     const places = useQuery({ queryKey: ['places'], queryFn: () => api.GET('/places') });
+    const [search, setAddress] = useSearchParams();
+    const find = search.get('find') ?? '';
     const planned = usePlanned();
     const address = (place: Place) => {
         const { by } = planned(place.routine);
@@ -33,6 +36,7 @@ export function PlacesPage() {
     };
     if (places.isLoading) return <Waiting />;
     if (!places.data) return <Failed error={places.error} retry={() => void places.refetch()} />;
+    const found = places.data.filter((place) => isMeant([place.name, name(place.routine), place.note ?? '', roadWords(place.road, rules)].join(' '), find));
     return (
         <div className="grid gap-6">
             <header className="flex flex-wrap items-center justify-between gap-4">
@@ -46,8 +50,20 @@ export function PlacesPage() {
                     <p>Describe the first junction you teach at: its name, the limit, the line and the view are enough for a plan.</p>
                 </Empty>
             )}
+            {places.data.length > 0 && (
+                <label className="grid max-w-xl gap-1 font-semibold">
+                    Search places
+                    <input
+                        type="search"
+                        className="entry font-normal"
+                        value={find}
+                        onChange={(event) => setAddress(event.target.value ? { find: event.target.value } : {}, { replace: true })}
+                    />
+                </label>
+            )}
+            {places.data.length > 0 && found.length === 0 && <p>No place has all those words.</p>}
             <ul>
-                {places.data.map((place) => (
+                {found.map((place) => (
                     <li key={place.id} className="border-hair flex flex-wrap items-center gap-x-4 border-b py-2">
                         <div className="min-w-60 flex-1">
                             <h2 className="text-lg">{place.name}</h2>

@@ -99,14 +99,14 @@ function Pair({ mine, other, words }: { mine: ApproachAsked; other: ApproachAske
         <>
             {plans.map((plan, i) => (
                 <figure key={i} className="grid gap-1">
-                    <figcaption className="font-semibold">{i === 0 ? 'As above' : words}</figcaption>
+                    <figcaption className="font-semibold">{i === 0 ? 'As you teach it' : words}</figcaption>
                     <Strip plan={plan} current={step} onStep={setStep} from={from} compact />
                 </figure>
             ))}
             <table className="w-full max-w-2xl text-left">
                 <thead>
                     <tr className="border-hair border-b-2">
-                        {['Step', 'As above', words, 'Earlier by'].map((head) => (
+                        {['Step', 'As you teach it', words, 'Earlier by'].map((head) => (
                             <th key={head} scope="col" className="py-1 pr-3">
                                 {head}
                             </th>

@@ -90,7 +90,7 @@ export function CardPage({ card, cards }: { card: RoutineCard; cards: RoutineCar
                 </nav>
             )}
             {card.variants.length > 0 && (
-                <section aria-label="Where it runs otherwise" className="grid gap-2">
+                <section aria-label="Where it differs" className="grid gap-2">
                     <div className="screen-only flex flex-wrap gap-2">
                         <button type="button" className="key" aria-pressed={variant === null} onClick={() => choose(null)}>
                             As a rule
@@ -134,7 +134,7 @@ export function CardPage({ card, cards }: { card: RoutineCard; cards: RoutineCar
                     What a fault did to others decides how it counts (assumed, a scheme of your own may differ):{' '}
                     {card.severity.map((one) => `${one.words}: ${one.severity}`).join('; ')}.
                 </p>
-                <p>Steps, reasons and causes: common practice, no source. Conditions, the law of the place and the licensed instructor come first.</p>
+                <p>Steps, reasons and causes: usual teaching, no published source. Conditions, the law of the place and the licensed instructor come first.</p>
             </footer>
         </article>
     );

@@ -20,7 +20,7 @@ export function Causes({ failures }: { failures: Failure[] }) {
             ) : (
                 <DataTable
                     label="Steps that needed help"
-                    heads={['Step', 'Needed help', 'Learners', 'Likely cause one step earlier']}
+                    heads={['Step', 'Needed help', 'Learners', 'Possible cause one step earlier']}
                     least={52}
                     rows={enough.map((failure) => ({
                         key: `${failure.routine}.${failure.step}`,
@@ -40,8 +40,8 @@ export function Causes({ failures }: { failures: Failure[] }) {
                 </p>
             )}
             <p className="text-quiet text-sm">
-                A cause is at work where it was off much more often when the step went wrong than when it went well. Marks of one learner are alike, so the true
-                ranges are somewhat wider.
+                Probably connected: the earlier step was wrong much more often when this one went wrong than when it went well. Marks of one learner are alike,
+                so the true ranges are somewhat wider.
             </p>
         </section>
     );
@@ -55,8 +55,8 @@ function Cause({ failure }: { failure: Failure }) {
             {STEP_WORDS[failure.cause]}
             {failure.with && failure.without && failure.with.of > 0 && (
                 <span className={`block text-sm ${failure.cause_shows ? 'font-semibold' : 'text-quiet'}`}>
-                    off in {share(failure.with)} of 100 with it, in {share(failure.without)} without
-                    {failure.cause_shows ? ': at work' : ': not shown'}
+                    wrong in {share(failure.with)} % of those attempts, in {share(failure.without)} % of the others:{' '}
+                    {failure.cause_shows ? 'probably connected' : 'not clearly connected'}
                 </span>
             )}
         </span>

@@ -5,7 +5,7 @@ import { STEPS } from '@/api/types';
 import { useRoutineName, useRules } from '@/rules/rules';
 import { useClock } from '@/session/session';
 import { InkCell } from '@/skill/InkCell';
-import { heldBackBy, percent } from '@/skill/words';
+import { heldBackBy, inTen } from '@/skill/words';
 import { StepIcon } from '@/strip/glyphs';
 import { STEP_WORDS } from '@/strip/words';
 import { Empty, Failed, Waiting } from '@/ui/State';
@@ -16,8 +16,8 @@ const AT_ONCE = 50;
 const ORDERS = {
     name: { title: 'by name', by: (a: SchoolLearner, b: SchoolLearner) => a.name.localeCompare(b.name) },
     weakest: { title: 'who needs most help', by: (a: SchoolLearner, b: SchoolLearner) => (a.skill?.average ?? 2) - (b.skill?.average ?? 2) },
-    away: { title: 'longest away', by: (a: SchoolLearner, b: SchoolLearner) => (a.last_lesson_at ?? '9').localeCompare(b.last_lesson_at ?? '9') },
-    holes: { title: 'most never done', by: (a: SchoolLearner, b: SchoolLearner) => (b.skill?.never_done ?? 0) - (a.skill?.never_done ?? 0) },
+    away: { title: 'longest since last lesson', by: (a: SchoolLearner, b: SchoolLearner) => (a.last_lesson_at ?? '9').localeCompare(b.last_lesson_at ?? '9') },
+    holes: { title: 'most not started', by: (a: SchoolLearner, b: SchoolLearner) => (b.skill?.never_done ?? 0) - (a.skill?.never_done ?? 0) },
 };
 
 /** Every learner on a line: the five steps in ink over all routines they met, what holds back, what is missing. */
@@ -72,16 +72,16 @@ export function LearnersAtAGlance() {
                                 </th>
                             ))}
                             <th scope="col" className="py-1 pr-3 pl-3">
-                                All in 100
+                                Alone, of 10
                             </th>
                             <th scope="col" className="py-1 pr-3">
-                                Holds back most
+                                Main thing to improve
                             </th>
                             <th scope="col" className="py-1 pr-3 text-right">
-                                Fading
+                                Not lately
                             </th>
                             <th scope="col" className="py-1 text-right">
-                                Never done
+                                Not started
                             </th>
                         </tr>
                     </thead>
@@ -126,14 +126,14 @@ function Line({ learner }: { learner: SchoolLearner }) {
                 return (
                     <td key={step}>
                         <InkCell believed={believed} size={34} />
-                        <span className="sr-only">{believed ? percent(believed.estimate) : 'not marked'}</span>
+                        <span className="sr-only">{believed ? inTen(believed.estimate) : 'not marked'}</span>
                     </td>
                 );
             })}
             {skill && skill.average !== null ? (
                 <>
                     <td className="py-1 pr-3 pl-3">
-                        <span className="font-display text-lg font-bold">{percent(skill.average)}</span>{' '}
+                        <span className="font-display text-lg font-bold">{Math.round(skill.average * 10)}</span>{' '}
                         <span className="text-quiet text-sm">{skill.marks} marks</span>
                     </td>
                     <td className="py-1 pr-3 text-sm">{skill.holds_back ? heldBackBy(skill.holds_back, name, rules) : 'nothing stands out'}</td>

@@ -20,7 +20,7 @@ export function PlacesDriven({ places }: { places: Driven[] }) {
             ) : (
                 <DataTable
                     label="Places"
-                    heads={['Place', 'Rounds that failed', 'Same routine elsewhere', 'Most often', 'Learners']}
+                    heads={['Place', 'Attempts with a serious problem', 'Same routine elsewhere', 'Most often', 'Learners']}
                     least={58}
                     rows={enough.map((place) => ({
                         key: `${place.place}.${place.routine}`,

@@ -1,7 +1,7 @@
 import type { Teaching } from '@/api/types';
 import { useRoutineName } from '@/rules/rules';
 import { InkCell } from '@/skill/InkCell';
-import { percent } from '@/skill/words';
+import { inTen, percent } from '@/skill/words';
 import { STEP_WORDS } from '@/strip/words';
 import { DataTable } from '@/ui/DataTable';
 
@@ -30,9 +30,9 @@ export function RoutinesTaught({ routines }: { routines: Routine[] }) {
         ),
         cells: [
             <span key="average">
-                <b>{percent(routine.average ?? 0)}</b>{' '}
+                <b>{inTen(routine.average ?? 0)}</b>{' '}
                 <span className="text-quiet">
-                    {routine.low === null || routine.high === null ? 'too few to say how surely' : `${percent(routine.low)}–${percent(routine.high)}`}
+                    {routine.low === null || routine.high === null ? 'too few learners to be certain' : `${percent(routine.low)} to ${percent(routine.high)} %`}
                 </span>
             </span>,
             routine.weakest ? STEP_WORDS[routine.weakest] : '–',
@@ -41,7 +41,7 @@ export function RoutinesTaught({ routines }: { routines: Routine[] }) {
             routine.never,
         ],
     });
-    const heads = ['Routine', 'Unaided in 100', 'Lowest step', 'Learners', 'Only shown', 'Never met it'];
+    const heads = ['Routine', 'Alone', 'Weakest step', 'Learners', 'Only shown', 'Not started'];
     return (
         <div className="grid gap-8">
             <section className="grid gap-2">
@@ -68,7 +68,7 @@ export function RoutinesTaught({ routines }: { routines: Routine[] }) {
             )}
             <p className="text-quiet text-sm">
                 An average of estimates over learners at every stage: a routine that beginners meet stands lower than one that only the advanced do. The range
-                is for the average over the learners, 80 in 100.
+                is where the average over the learners lies 8 times in 10.
             </p>
         </div>
     );

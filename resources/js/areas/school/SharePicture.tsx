@@ -11,7 +11,7 @@ export function SharePicture({ share }: { share: Share }) {
                 {share.of > 0 && (
                     <span className="text-quiet text-sm">
                         {' '}
-                        · {percent(share.low)}–{percent(share.high)} in 100
+                        · {percent(share.low)} to {percent(share.high)} %
                     </span>
                 )}
             </span>

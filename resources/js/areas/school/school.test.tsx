@@ -66,8 +66,8 @@ describe('what is taught', () => {
         show(<Causes failures={teaching.failures} />);
         const first = teaching.failures.find((one) => one.enough)!;
         const text = rows()[0]!.textContent;
-        expect(text).toContain(first.cause_shows ? ': at work' : ': not shown');
-        expect(text).toContain(`off in ${Math.round((100 * first.with!.count) / first.with!.of)} of 100 with it`);
+        expect(text).toContain(first.cause_shows ? 'probably connected' : 'not clearly connected');
+        expect(text).toContain(`wrong in ${Math.round((100 * first.with!.count) / first.with!.of)} % of those attempts`);
         expect(rows()).toHaveLength(teaching.failures.filter((one) => one.enough).length);
     });
 

@@ -18,7 +18,7 @@ export function TodayPage() {
     const today = useQuery({ queryKey: ['today'], queryFn: () => api.GET('/today') });
     if (today.isLoading) return <Waiting />;
     if (today.error || !today.data) return <Failed error={today.error} retry={() => void today.refetch()} />;
-    const { lessons, next, unfinished } = today.data;
+    const { lessons, next, unfinished, untold } = today.data;
     return (
         <div className="grid gap-8">
             <header className="flex flex-wrap items-end justify-between gap-4">
@@ -32,6 +32,7 @@ export function TodayPage() {
             </header>
             {lessons.length > 0 ? <DayLine lessons={lessons} nextId={next?.id} /> : <p className="text-quiet">No lessons today.</p>}
             {next ? <Next lesson={next} isToday={lessons.some((lesson) => lesson.id === next.id)} /> : <Nothing onBook={() => setBooking(true)} />}
+            {untold.length > 0 && <Untold lessons={untold} />}
             {unfinished.length > 0 && <Unfinished lessons={unfinished} />}
             <NewLesson open={booking} onOpenChange={setBooking} />
         </div>
@@ -91,18 +92,43 @@ function Next({ lesson, isToday }: { lesson: NonNullable<Today['next']>; isToday
                 </div>
                 {lesson.promised.length > 0 && (
                     <div>
-                        <h3 className="border-hair border-b-2 pb-2 text-lg">Promised last time</h3>
+                        <h3 className="border-hair border-b-2 pb-2 text-lg">Agreed last time</h3>
                         <ul className="grid gap-1 pt-3">
                             {lesson.promised.map((promise) => (
                                 <li key={promise.id}>
                                     {promise.text}
-                                    {promise.kind === 'homework' && <span className="text-quiet"> · homework</span>}
+                                    {promise.kind === 'homework' && <span className="text-quiet"> · to practise</span>}
                                 </li>
                             ))}
                         </ul>
                     </div>
                 )}
             </div>
+        </section>
+    );
+}
+
+/** What was marked while moving fades quickly: said until it is told. */
+function Untold({ lessons }: { lessons: Today['untold'] }) {
+    const clock = useClock();
+    return (
+        <section aria-labelledby="untold">
+            <h2 id="untold" className="border-hair border-b-2 pb-2 text-lg">
+                Still to tell
+            </h2>
+            <ul>
+                {lessons.map(({ lesson, learner, starts_at, moments }) => (
+                    <li key={lesson} className="border-hair border-b">
+                        <Link to={`/lessons/${lesson}/drive`} className="hover:bg-wash flex min-h-14 flex-wrap items-center gap-x-4 py-2">
+                            <span className="font-semibold">{learner}</span>
+                            <span className="text-quiet">
+                                {clock.day(starts_at)}, {clock.time(starts_at)}
+                            </span>
+                            <span>{moments === 1 ? 'a moment marked while moving' : `${moments} moments marked while moving`}</span>
+                        </Link>
+                    </li>
+                ))}
+            </ul>
         </section>
     );
 }

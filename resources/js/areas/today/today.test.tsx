@@ -33,6 +33,21 @@ describe('the day', () => {
         for (const lesson of today.lessons) expect(container.textContent).toContain(lesson.learner.name.split(' ')[0]);
     });
 
+    it('says in which lessons moments are still to be told, each a way to tell them', async () => {
+        server({ 'GET today': today });
+        show(<TodayPage />);
+        const [untold] = today.untold;
+        const line = within(await screen.findByRole('region', { name: 'Still to tell' })).getByRole('link');
+        expect(line.textContent).toContain(untold!.learner);
+        expect(line.textContent).toContain('a moment marked while moving');
+        expect(line.getAttribute('href')).toBe(`/lessons/${untold!.lesson}/drive`);
+        cleanup();
+        server({ 'GET today': { ...today, untold: [] } });
+        show(<TodayPage />);
+        await screen.findByRole('heading', { name: today.next!.learner.name });
+        expect(screen.queryByRole('region', { name: 'Still to tell' })).toBeNull();
+    });
+
     it('says what a day without lessons offers', async () => {
         server({ 'GET today': { ...today, lessons: [], next: null, unfinished: [] } });
         show(<TodayPage />);

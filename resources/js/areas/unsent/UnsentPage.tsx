@@ -1,3 +1,4 @@
+import type { Mark } from '@/api/types';
 import type { RoundEvent, QueueEvent, Refusal } from '@/queue/queue';
 import { marksQueue, useMarksQueue } from '@/queue/marks';
 import { useClock } from '@/session/session';
@@ -67,13 +68,15 @@ export function UnsentPage() {
 
 const at = (event: QueueEvent): string => (event.kind === 'round' ? event.round.device_at : event.mark.device_at);
 
+const KIND_WORDS: Record<Mark['kind'], string> = {
+    ...{ 'held-back-rightly': 'Correctly waited', decision: 'A right decision', count: 'A count', taught: 'Taught', moment: 'A moment' },
+    ...{ conditions: 'Conditions', place: 'The place', step: 'A mark' },
+};
+
 function words(event: QueueEvent, rounds: ReadonlyMap<string, RoundEvent>): string {
     if (event.kind === 'round') return `A round, ${event.round.place}`;
     const { mark } = event;
     const place = rounds.get(mark.round_id)?.place;
-    const what =
-        mark.kind === 'step' && mark.step
-            ? `${STEP_WORDS[mark.step]}${mark.outcome ? ` ${OUTCOME_WORDS[mark.outcome]}` : ''}`
-            : { 'held-back-rightly': 'Held back rightly', taught: 'Taught', moment: 'A moment', conditions: 'Conditions', step: 'A mark' }[mark.kind];
+    const what = mark.kind === 'step' && mark.step ? `${STEP_WORDS[mark.step]}${mark.outcome ? ` ${OUTCOME_WORDS[mark.outcome]}` : ''}` : KIND_WORDS[mark.kind];
     return `${mark.withdrawn ? 'Taken back: ' : ''}${what}${place ? `, ${place}` : ''}`;
 }

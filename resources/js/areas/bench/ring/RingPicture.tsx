@@ -47,7 +47,7 @@ export function RingPicture({ state, answer, keeps, ghost, onTurn, onTo, chosen,
             viewBox={`${-size} ${-size} ${size * 2} ${size * 2}`}
             className="bg-raised border-hair max-h-[34rem] w-full rounded-xl border-2"
             role="img"
-            aria-label={answer ? `From ${state.from} in lane ${answer.approach_lane} to ${state.to}, out in lane ${answer.exit_lane}` : 'The roundabout'}
+            aria-label={answer ? `From ${state.from} in lane ${answer.approach_lane} to ${state.to}, leaving in lane ${answer.exit_lane}` : 'The roundabout'}
             onPointerMove={turn}
             onPointerUp={() => setHeld(null)}
         >

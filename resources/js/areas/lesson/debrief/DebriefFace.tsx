@@ -6,6 +6,7 @@ import { useMarksQueue } from '@/queue/marks';
 import { driven, withMade } from '@/queue/standing';
 import { useNotice } from '@/ui/Notice';
 import { useLesson } from '../useLesson';
+import { AimFirst } from './AimFirst';
 import { FaultsSeen } from './FaultsSeen';
 import { OpenMoments } from './OpenMoments';
 import { RoundsTable } from './RoundsTable';
@@ -15,7 +16,7 @@ import { WhatChanged } from './WhatChanged';
 import { WhatItTook } from './WhatItTook';
 import { Words } from './Words';
 
-/** What did it mean: the learner first, then the log, one good thing, one cause, one remedy, and what comes next. */
+/** What did it mean: the aim, the learner's own word before the log's, one good thing, one cause, one remedy, and what comes next. */
 export function DebriefFace({ lesson }: { lesson: Lesson }) {
     const { made } = useMarksQueue();
     const { write } = useLesson(lesson.id);
@@ -27,6 +28,7 @@ export function DebriefFace({ lesson }: { lesson: Lesson }) {
     };
     return (
         <div className="grid gap-8">
+            <AimFirst lesson={lesson} rounds={rounds} />
             <SelfRating lesson={lesson} rounds={rounds} />
             <RoundsTable rounds={rounds} />
             <FaultsSeen rounds={rounds} />
@@ -36,9 +38,9 @@ export function DebriefFace({ lesson }: { lesson: Lesson }) {
             {rounds.length > 0 && <WhatChanged lesson={lesson} />}
             <div className="grid gap-6 md:grid-cols-2">
                 <Words lesson={lesson} field="went_well" label="One thing that went well" />
-                <Words lesson={lesson} field="worked_on" label="One cause, one remedy" />
-                <PromiseList lesson={lesson} kind="homework" title="Homework" add="Until next time" />
-                <PromiseList lesson={lesson} kind="promise" title="Promised for next time" add="Next lesson begins with" />
+                <Words lesson={lesson} field="worked_on" label="One thing to improve, and how" />
+                <PromiseList lesson={lesson} kind="homework" title="To practise" add="Until next time" />
+                <PromiseList lesson={lesson} kind="promise" title="Agreed for next time" add="Next lesson begins with" />
             </div>
             <div className="screen-only flex flex-wrap gap-3">
                 {lesson.state === 'done' ? (

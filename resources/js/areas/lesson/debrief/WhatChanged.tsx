@@ -5,7 +5,7 @@ import type { Changed } from '@/api/types';
 import type { Lesson } from '@/api/types';
 import { useRoutineName } from '@/rules/rules';
 import { RangeBand } from '@/skill/RangeBand';
-import { percent } from '@/skill/words';
+import { inTen, isUncertain, percent } from '@/skill/words';
 import { StepIcon } from '@/strip/glyphs';
 import { STEP_WORDS } from '@/strip/words';
 import { NotShown } from '@/ui/NotShown';
@@ -14,7 +14,7 @@ const FIRST = 5;
 /** A change this small, of a hundred, is said as none. */
 const LEVEL = 1;
 
-/** What this lesson changed in the record and by how much: the hollow bar is where it stood, the full one where it stands. */
+/** Progress today in the record and by how much: the hollow bar is where it stood, the full one where it stands. */
 export function WhatChanged({ lesson }: { lesson: Lesson }) {
     const [all, setAll] = useState(false);
     const name = useRoutineName();
@@ -22,20 +22,19 @@ export function WhatChanged({ lesson }: { lesson: Lesson }) {
         queryKey: ['lesson', lesson.id, 'changed'],
         queryFn: () => api.GET('/lessons/{lesson}/changed', at({ lesson: lesson.id })),
     });
-    if (changed.error && !changed.data)
-        return <NotShown what="What this lesson changed is not shown" error={changed.error} retry={() => void changed.refetch()} />;
+    if (changed.error && !changed.data) return <NotShown what="Progress today is not shown" error={changed.error} retry={() => void changed.refetch()} />;
     if (!changed.data || changed.data.length === 0) return null;
     const shown = all ? changed.data : changed.data.slice(0, FIRST);
     return (
         <section aria-labelledby="changed" className="grid gap-2">
             <h2 id="changed" className="text-xl">
-                What this lesson changed
+                Progress today
             </h2>
             <ul className="grid gap-x-8 gap-y-1 md:grid-cols-2">
                 {shown.map((one) => (
                     <li
                         key={`${one.routine}.${one.step}`}
-                        className="border-hair grid grid-cols-[1.8rem_minmax(0,1fr)_7rem] items-center gap-x-2 border-b py-1"
+                        className="border-hair grid grid-cols-[1.8rem_minmax(0,1fr)_8.5rem] items-center gap-x-2 border-b py-1"
                     >
                         <StepIcon step={one.step} size={24} />
                         <span className="min-w-0">
@@ -46,9 +45,7 @@ export function WhatChanged({ lesson }: { lesson: Lesson }) {
                         </span>
                         <span className="text-right leading-tight">
                             <span className="font-display text-lg font-bold">{said(one)}</span>
-                            <span className="text-quiet block text-sm">
-                                {percent(one.after.low)}–{percent(one.after.high)} in 100
-                            </span>
+                            <span className="text-quiet block text-sm">{isUncertain(one.after) ? 'not certain yet' : 'times alone'}</span>
                         </span>
                     </li>
                 ))}
@@ -58,14 +55,15 @@ export function WhatChanged({ lesson }: { lesson: Lesson }) {
                     {all ? 'Only the largest' : `All ${changed.data.length}`}
                 </button>
             )}
-            <p className="text-quiet text-sm">Chances of “unaided” in a quiet town by day, as estimated before and after the marks of this lesson.</p>
+            <p className="text-quiet text-sm">How often each is done alone in a quiet town by day, before and after the marks of this lesson.</p>
         </section>
     );
 }
 
 function said(one: Changed): string {
-    if (!one.before) return `first: ${percent(one.after.estimate)}`;
+    if (!one.before) return `first: ${inTen(one.after.estimate)}`;
     const by = percent(one.after.estimate) - percent(one.before.estimate);
-    if (Math.abs(by) < LEVEL) return `${percent(one.after.estimate)}, as before`;
-    return `${percent(one.before.estimate)} → ${percent(one.after.estimate)}`;
+    if (Math.abs(by) < LEVEL) return `${inTen(one.after.estimate)}, as before`;
+    const [then, now] = [inTen(one.before.estimate), inTen(one.after.estimate)];
+    return then === now ? `${now}, a little ${by > 0 ? 'more' : 'less'}` : `${then.split(' ')[0]} → ${now}`;
 }

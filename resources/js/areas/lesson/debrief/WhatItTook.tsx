@@ -15,8 +15,8 @@ export function WhatItTook({ lesson, rounds }: { lesson: Lesson; rounds: Round[]
             (isFast(item) || hasJudgement(item.routine, item.drawings, rules)),
     );
     return items.length === 0 ? null : (
-        <section aria-label="What it took" className="grid gap-2">
-            <h2 className="text-xl">What it took</h2>
+        <section aria-label="Gaps needed here" className="grid gap-2">
+            <h2 className="text-xl">Gaps needed here</h2>
             <ul className="grid gap-2">
                 {items.map((item) => (
                     <li key={item.id}>

@@ -16,7 +16,7 @@ export function ConditionsKey({ conditions, onSaid }: { conditions: Conditions; 
             >
                 {noted(conditions) || 'Conditions?'}
             </button>
-            <Sheet title="Driven in" about="Counts for this round and goes on to the next; press again to take it back." open={open} onOpenChange={setOpen}>
+            <Sheet title="Conditions" about="Counts for this round and goes on to the next; press again to take it back." open={open} onOpenChange={setOpen}>
                 {KINDS.map((kind) => (
                     <div key={kind} role="group" aria-label={CONDITIONS[kind].title} className="grid gap-1">
                         <h3 className="text-lg">{CONDITIONS[kind].title}</h3>

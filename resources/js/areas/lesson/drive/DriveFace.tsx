@@ -3,17 +3,28 @@ import { Link } from 'react-router';
 import { OUTCOMES, type Lesson, type Outcome, type Round, type Step } from '@/api/types';
 import { useSingleKeys } from '@/keys/keys';
 import { useMarksQueue } from '@/queue/marks';
-import { sideAt, useRoutine, useRoutineName, useRules } from '@/rules/rules';
+import { sideAt, useRoundTitle, useRoutine, useRoutineName, useRules } from '@/rules/rules';
 import { useClock } from '@/session/session';
+import { OUTCOME_WORDS, STEP_WORDS } from '@/strip/words';
 import { Empty, Waiting } from '@/ui/State';
+import { openMoments } from '../openMoments';
+import { AwaySheet } from './AwaySheet';
 import { ConditionsKey } from './ConditionsKey';
+import { GapsSheet } from './GapsSheet';
+import { GivePlace } from './GivePlace';
+import { InstrumentKey } from './InstrumentKey';
 import { MarkGrid } from './MarkGrid';
-import { MomentList } from './MomentList';
 import { Moving } from './Moving';
+import { PlaceSelect } from './PlaceSelect';
 import { RoundKeys } from './RoundKeys';
 import { RoundList } from './RoundList';
 import { SmallStrip } from './SmallStrip';
+import { StageKeys } from './StageKeys';
+import { TellFace } from './TellFace';
 import { useDrive } from './useDrive';
+import { useInstrument } from './useInstrument';
+import { useTelling } from './useTelling';
+import { useWakeLock } from './useWakeLock';
 import { WhatWasWrong } from './WhatWasWrong';
 
 /** What just happened: one press a step when parked, one large key while the car moves. */
@@ -32,19 +43,28 @@ function Marking({ lesson }: { lesson: Lesson }) {
     const rules = useRules();
     const { device_rule } = rules;
     const name = useRoutineName();
+    const titleOf = useRoundTitle();
     const clock = useClock();
     const drive = useDrive(lesson);
-    const { item, round, stands, steps } = drive;
+    const telling = useTelling(lesson, drive.all, drive.keep);
+    const [choosing, setChoosing] = useState(false);
+    const key = useInstrument(drive);
+    useWakeLock();
+    const { item, away, round, stands, said, steps } = drive;
     const routine = useRoutine(drive.routine);
     const current = steps.includes(step) ? step : (steps[0] ?? 'mirrors');
     const at = steps.indexOf(current);
-    const telling = told && stands.steps[told];
+    const wrong = told && said[told];
+    const moments = openMoments(drive.rounds);
+    const [kept, setKept] = useState('');
     const mark = (which: Step, outcome: Outcome) => {
         drive.mark(which, outcome);
+        setKept(`${STEP_WORDS[which]} ${OUTCOME_WORDS[outcome]}: kept.`);
         setTold(outcome === 'unaided' ? null : which);
     };
     const newRound = () => {
         drive.newRound();
+        drive.setStage(null);
         setStep('mirrors');
         setTold(null);
     };
@@ -52,12 +72,21 @@ function Marking({ lesson }: { lesson: Lesson }) {
         drive.open(round);
         setTold(null);
     };
+    const goOn = (item: string) => {
+        drive.goTo(item);
+        setStep('mirrors');
+        setTold(null);
+    };
     // Driving off from a round that was marked is the way to the next one.
     const driveOff = () => {
-        if (drive.again || Object.keys(stands.steps).length > 0) newRound();
+        const left = drive.stageLeft;
+        if (drive.again || (Object.keys(stands.steps).length > 0 && !left)) newRound();
+        // The next part of the same round.
+        else if (left) drive.setStage(left);
+        key.moved();
         setMoving(true);
     };
-    const marking = !moving && item !== undefined;
+    const marking = !moving && telling.moment === null && (item !== undefined || away !== null || round !== undefined);
     useSingleKeys(
         marking
             ? {
@@ -74,7 +103,7 @@ function Marking({ lesson }: { lesson: Lesson }) {
                   ArrowDown: () => setStep(steps[Math.min(steps.length - 1, at + 1)]!),
                   a: drive.restUnaided,
                   o: () => drive.outOfOrder(current),
-                  h: drive.heldBack,
+                  h: () => drive.decide('held-back-rightly'),
                   n: newRound,
                   u: () => drive.undo?.(),
                   m: driveOff,
@@ -82,80 +111,94 @@ function Marking({ lesson }: { lesson: Lesson }) {
             : {},
     );
 
-    if (!item) {
+    const sheet = (
+        <AwaySheet
+            open={choosing}
+            onOpenChange={setChoosing}
+            lately={[...new Set(drive.rounds.map((one) => one.routine).reverse())].slice(0, 4)}
+            onChosen={(away) => {
+                drive.goAway(away);
+                setStep('mirrors');
+                setTold(null);
+            }}
+        />
+    );
+    if (!item && !away && !round) {
         return (
             <Empty title="No place to mark at">
-                <p>Put a place on the plan first; its rounds are marked here.</p>
+                <p>Put a place on the plan first, or mark what needs none.</p>
                 <Link className="key justify-self-start" data-tone="main" to={`/lessons/${lesson.id}/plan`}>
                     Go to the plan
                 </Link>
+                <button type="button" className="key justify-self-start" onClick={() => setChoosing(true)}>
+                    Somewhere else
+                </button>
+                {sheet}
             </Empty>
         );
     }
+    const here = away ? [away.where || name(away.routine), away.side].filter(Boolean).join(', ') : (item?.place.name ?? round?.place ?? '');
     if (moving)
         return (
             <Moving
-                round={`Round ${drive.number}, ${item.place.name}`}
+                round={`Round ${drive.number}, ${here}`}
+                instrument={key.instrument}
+                speed={key.metresPerSecond}
                 count={stands.moments.length}
                 rule={device_rule}
                 onMark={drive.moment}
-                onParked={() => setMoving(false)}
+                onParked={(reading) => {
+                    setMoving(false);
+                    key.parked(reading);
+                }}
             />
         );
+    if (telling.moment) return <TellFace lesson={lesson} drive={drive} telling={telling} moments={moments} />;
     // A round at a place that is no longer on the plan keeps its own place and steps.
-    const elsewhere = round && round.place_id !== item.place.id ? round : null;
+    const elsewhere = !away && round && round.place_id !== item?.place.id ? round : null;
     return (
-        <div className={`grid gap-3 xl:grid-cols-[minmax(0,1fr)_15rem] ${telling ? 'pb-64 xl:pb-0' : ''}`}>
+        <div className={`grid gap-3 xl:grid-cols-[minmax(0,1fr)_15rem] ${wrong ? 'pb-56 sm:pb-64 xl:pb-0' : 'pb-24 sm:pb-0'}`}>
             <div className="grid content-start gap-2">
                 <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
-                    <select
-                        aria-label="Place"
-                        className="entry font-display w-auto max-w-full min-w-0 flex-1 basis-full font-bold sm:basis-0"
-                        value={elsewhere ? '' : item.id}
-                        onChange={(event) => {
-                            drive.goTo(event.target.value);
-                            setTold(null);
-                        }}
-                    >
-                        {elsewhere && (
-                            <option value="" disabled>
-                                {elsewhere.place} (not on the plan)
-                            </option>
-                        )}
-                        {lesson.items.map((candidate) => (
-                            <option key={candidate.id} value={candidate.id}>
-                                {candidate.place.name} · {name(candidate.routine)}
-                            </option>
-                        ))}
-                    </select>
+                    <PlaceSelect lesson={lesson} drive={drive} elsewhere={elsewhere} onPlace={goOn} onAway={() => setChoosing(true)} />
+                    {sheet}
+                    {key.gaps && <GapsSheet gaps={key.gaps} onClose={key.forget} onSaid={key.took} />}
+                    {away && round && <GivePlace said={stands.place} onPlace={drive.place} />}
                     <p className="font-display text-xl font-bold whitespace-nowrap" aria-live="polite">
                         Round {drive.number}
                         {!round && <span className="text-quiet font-sans text-base font-normal"> new</span>}
                     </p>
-                    <button type="button" className="key" onClick={driveOff}>
-                        The car moves
+                    {/* For who does not see the key turn dark. */}
+                    <p role="log" className="sr-only">
+                        {kept}
+                    </p>
+                    {moments.length > 0 && (
+                        <button type="button" className="key" data-tone="main" onClick={() => telling.begin(moments[0]!.moment)}>
+                            {moments.length === 1 ? 'A moment to tell' : `${moments.length} moments to tell`}
+                        </button>
+                    )}
+                    <button type="button" className="key hidden sm:inline-flex" onClick={driveOff}>
+                        Driving
                     </button>
-                </div>
-                <div className="empty:hidden xl:hidden">
-                    <MomentList rounds={drive.rounds} onSettle={drive.settle} />
                 </div>
                 {drive.again && round ? (
                     // Where the strip is otherwise: the keys stay in their place.
                     <p role="status" className="border-ink flex min-h-[76px] flex-wrap items-center justify-between gap-x-4 rounded-lg border-2 pl-4">
                         <span>
-                            Adding to round {drive.number}, {round.place}, driven at {clock.time(round.began_at ?? round.device_at)}.
+                            Adding to round {drive.number}, {titleOf(round)}, driven at {clock.time(round.began_at ?? round.device_at)}.
                         </span>
                         <button type="button" className="key" data-tone="bare" onClick={newRound}>
                             Leave it, begin a new round
                         </button>
                     </p>
                 ) : (
-                    !elsewhere && <SmallStrip item={item} step={current} onStep={setStep} />
+                    !elsewhere && item && <SmallStrip item={item} step={current} onStep={setStep} />
                 )}
+                {drive.stage && <StageKeys stages={drive.stages} stage={drive.stage} stands={stands} onStage={drive.setStage} />}
                 <MarkGrid
                     steps={steps}
-                    stands={stands}
-                    side={sideAt(routine, elsewhere ? undefined : item.place.road, rules)}
+                    said={said}
+                    side={round?.side ?? away?.side ?? sideAt(routine, elsewhere ? undefined : item?.place.road, rules)}
                     current={current}
                     onCurrent={setStep}
                     onMark={mark}
@@ -163,28 +206,26 @@ function Marking({ lesson }: { lesson: Lesson }) {
                     onNote={drive.note}
                     onTell={setTold}
                 />
-                <RoundKeys drive={drive} onNewRound={newRound} />
+                <RoundKeys drive={drive} onNewRound={newRound} onDriveOff={driveOff} onNext={goOn} />
             </div>
             <div className="grid content-start gap-3">
+                <InstrumentKey instrument={key.instrument} speed={key.speed} onInstrument={key.setInstrument} onSpeed={key.setSpeed} />
                 <ConditionsKey conditions={drive.conditions} onSaid={drive.drivenIn} />
-                {told && telling && (
+                {told && wrong && (
                     <WhatWasWrong
                         key={told}
                         step={told}
-                        mark={telling}
+                        mark={wrong}
                         routine={routine}
-                        onFault={drive.fault}
+                        drive={drive}
                         onEffect={(which, effect) => {
                             drive.effect(which, effect);
                             // Kind and effect said: there is no more to say.
-                            if (telling.fault) setTold(null);
+                            if (wrong.fault) setTold(null);
                         }}
                         onDone={() => setTold(null)}
                     />
                 )}
-                <div className="hidden xl:block">
-                    <MomentList rounds={drive.rounds} onSettle={drive.settle} />
-                </div>
                 <RoundList rounds={drive.rounds} openId={round?.id ?? null} onOpen={open} />
             </div>
         </div>

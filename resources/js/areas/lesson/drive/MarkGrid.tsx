@@ -1,15 +1,17 @@
-import { OUTCOMES, type Outcome, type Side, type Step } from '@/api/types';
-import type { Standing } from '@/queue/standing';
+import type { Outcome, Side, Step } from '@/api/types';
+import type { StepMark } from '@/queue/standing';
 import { useRules } from '@/rules/rules';
 import { StepIcon } from '@/strip/glyphs';
-import { Ink } from '@/strip/Ink';
-import { OUTCOME_WORDS, STEP_WORDS } from '@/strip/words';
+import { STEP_WORDS } from '@/strip/words';
 import { NoteKey } from './NoteKey';
+import { OutcomeKeys } from './OutcomeKeys';
+import { SlipKey } from './SlipKey';
 
 interface Props {
     /** Those the routine has. */
     steps: readonly Step[];
-    stands: Standing;
+    /** What stands of the part of the round that is marked. */
+    said: Partial<Record<Step, StepMark>>;
     side: Side;
     current: Step;
     onCurrent: (step: Step) => void;
@@ -20,13 +22,13 @@ interface Props {
     onTell: (step: Step) => void;
 }
 
-/** The routine's steps by five outcomes, one press each. A step that slipped in the order is said beside it. */
-export function MarkGrid({ steps, stands, side, current, onCurrent, onMark, onOutOfOrder, onNote, onTell }: Props) {
+/** The routine's steps by five outcomes, one press each. A step that slipped in the order is said beside it; on a phone, with what was wrong. */
+export function MarkGrid({ steps, said, side, current, onCurrent, onMark, onOutOfOrder, onNote, onTell }: Props) {
     const rules = useRules();
     return (
         <div className="grid gap-1.5">
             {steps.map((step) => {
-                const mark = stands.steps[step];
+                const mark = said[step];
                 return (
                     <div
                         key={step}
@@ -36,10 +38,10 @@ export function MarkGrid({ steps, stands, side, current, onCurrent, onMark, onOu
                         className="grid grid-cols-5 gap-1 sm:grid-cols-[7.5rem_repeat(5,minmax(0,1fr))_3.6rem_3.6rem] sm:gap-2"
                     >
                         <div
-                            className={`col-span-3 flex items-center gap-2 border-l-4 pl-2 sm:col-span-1 ${step === current ? 'border-now' : 'border-transparent'}`}
+                            className={`col-span-5 flex min-h-7 items-center gap-2 border-l-4 pl-2 sm:col-span-1 ${step === current ? 'border-now' : 'border-transparent'}`}
                         >
                             <StepIcon step={step} side={side} />
-                            <span className="grid min-w-0">
+                            <span className="flex min-w-0 flex-1 items-baseline gap-x-3 sm:grid">
                                 <span className="text-lg font-bold">{STEP_WORDS[step]}</span>
                                 {mark && (
                                     <button
@@ -55,44 +57,16 @@ export function MarkGrid({ steps, stands, side, current, onCurrent, onMark, onOu
                                 )}
                             </span>
                         </div>
-                        <span className="col-span-2 sm:hidden">
-                            <Slip step={step} on={mark?.out_of_order ?? false} onPress={onOutOfOrder} />
-                        </span>
-                        {OUTCOMES.map((outcome) => (
-                            <button
-                                key={outcome}
-                                type="button"
-                                className="key min-h-[88px] min-w-0 flex-col !gap-1 !px-0.5 text-[0.78rem] leading-tight sm:!px-1 sm:text-base"
-                                aria-pressed={mark?.outcome === outcome}
-                                aria-label={`${STEP_WORDS[step]} ${OUTCOME_WORDS[outcome]}`}
-                                onClick={() => onMark(step, outcome)}
-                            >
-                                <Ink outcome={outcome} />
-                                {OUTCOME_WORDS[outcome]}
-                            </button>
-                        ))}
+                        <OutcomeKeys step={step} said={mark?.outcome} onMark={onMark} />
                         <span className="hidden sm:block">
-                            <Slip step={step} on={mark?.out_of_order ?? false} onPress={onOutOfOrder} />
+                            <SlipKey step={step} on={mark?.out_of_order ?? false} onPress={onOutOfOrder} />
                         </span>
-                        <NoteKey step={step} note={mark?.note ?? null} disabled={!mark} onNote={onNote} />
+                        <span className="hidden sm:block">
+                            <NoteKey step={step} note={mark?.note ?? null} disabled={!mark} onNote={onNote} />
+                        </span>
                     </div>
                 );
             })}
         </div>
-    );
-}
-
-function Slip({ step, on, onPress }: { step: Step; on: boolean; onPress: (step: Step) => void }) {
-    return (
-        <button
-            type="button"
-            className="key min-h-[48px] w-full !gap-0 !px-0 text-sm sm:min-h-[88px] sm:flex-col"
-            aria-pressed={on}
-            aria-label={`${STEP_WORDS[step]} out of order`}
-            onClick={() => onPress(step)}
-        >
-            <span aria-hidden="true">⇄</span>
-            <span>order</span>
-        </button>
     );
 }

@@ -20,7 +20,7 @@ export function NoteKey({ step, note, disabled, onNote }: { step: Step; note: st
             }}
         >
             <Popover.Trigger
-                className="key hidden min-h-[88px] w-full flex-col !gap-0 !px-0 text-sm sm:inline-flex"
+                className="key min-h-12 w-full !gap-1 !px-2 text-sm sm:min-h-[88px] sm:flex-col sm:!gap-0 sm:!px-0"
                 disabled={disabled}
                 aria-label={`Note to ${STEP_WORDS[step].toLowerCase()}`}
                 data-state={note ? 'on' : 'off'}

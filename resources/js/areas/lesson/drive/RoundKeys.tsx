@@ -1,36 +1,109 @@
+import { Popover } from 'radix-ui';
+import { DecisionKeys } from './DecisionKeys';
 import type { useDrive } from './useDrive';
 
-/** What is said of a round as a whole, the way back, and the next round. */
-export function RoundKeys({ drive, onNewRound }: { drive: ReturnType<typeof useDrive>; onNewRound: () => void }) {
-    const { stands, steps } = drive;
-    const unmarked = steps.filter((candidate) => !stands.steps[candidate]).length;
+interface Props {
+    drive: ReturnType<typeof useDrive>;
+    onNewRound: () => void;
+    onDriveOff: () => void;
+    onNext: (item: string) => void;
+}
+
+/** What is said of a round as a whole; and, on a phone within the thumb's reach, the way back, the next round and driving off. */
+export function RoundKeys({ drive, onNewRound, onDriveOff, onNext }: Props) {
+    const { stands, said, steps } = drive;
+    const unmarked = steps.filter((candidate) => !said[candidate]).length;
+    const next = drive.nextItem;
+    const others = Object.keys(stands.decisions).filter((decision) => decision !== 'held-back-rightly').length;
     return (
-        <div className="grid grid-cols-2 gap-2 sm:grid-cols-[1fr_1fr_1.4fr_0.8fr_1.4fr]">
-            <button type="button" className="key min-h-[88px] text-lg" disabled={unmarked === 0} onClick={drive.restUnaided}>
-                {unmarked === steps.length ? 'All unaided' : 'Rest unaided'}
-            </button>
-            <button type="button" className="key min-h-[88px] text-lg" aria-pressed={stands.heldBack !== null} onClick={drive.heldBack}>
-                Held back rightly
-            </button>
-            <div className="grid grid-cols-2 gap-1" role="group" aria-label="Taught in this round">
-                <button type="button" className="key min-h-[88px] !px-1" aria-pressed={stands.taught?.taught === 'shown'} onClick={() => drive.taught('shown')}>
-                    Shown
-                </button>
+        <>
+            <div className="grid grid-cols-2 gap-1 sm:grid-cols-4 xl:grid-cols-[repeat(5,minmax(0,1fr))_0.8fr_1.2fr_1.2fr] sm:gap-2">
+                <RestUnaided className="hidden text-lg sm:inline-flex" all={unmarked === steps.length} disabled={unmarked === 0} onPress={drive.restUnaided} />
                 <button
                     type="button"
                     className="key min-h-[88px] !px-1"
-                    aria-pressed={stands.taught?.taught === 'talked-through'}
-                    onClick={() => drive.taught('talked-through')}
+                    aria-pressed={stands.heldBack !== null}
+                    onClick={() => drive.decide('held-back-rightly')}
                 >
-                    Talked through
+                    Correctly waited
                 </button>
+                <Popover.Root>
+                    <Popover.Trigger className="key min-h-[88px] !px-1" aria-pressed={others > 0}>
+                        Right decision
+                    </Popover.Trigger>
+                    <Popover.Portal>
+                        <Popover.Content
+                            className="bg-paper border-ink z-50 w-80 rounded-xl border-2 p-3 shadow-xl"
+                            sideOffset={6}
+                            collisionPadding={8}
+                            aria-label="Decided rightly"
+                        >
+                            <DecisionKeys stands={stands} onDecide={drive.decide} />
+                        </Popover.Content>
+                    </Popover.Portal>
+                </Popover.Root>
+                <div className="contents" role="group" aria-label="Taught in this round">
+                    <button
+                        type="button"
+                        className="key min-h-[88px] !px-1"
+                        aria-pressed={stands.taught?.taught === 'shown'}
+                        onClick={() => drive.taught('shown')}
+                    >
+                        Shown
+                    </button>
+                    <button
+                        type="button"
+                        className="key min-h-[88px] !px-1"
+                        aria-pressed={stands.taught?.taught === 'talked-through'}
+                        onClick={() => drive.taught('talked-through')}
+                    >
+                        Talked through
+                    </button>
+                </div>
+                <Undo className="hidden text-lg sm:inline-flex" drive={drive} />
+                <button
+                    type="button"
+                    className="key col-span-2 min-h-[88px] min-w-0 flex-col !gap-0 !px-1 sm:col-span-1"
+                    disabled={!next}
+                    onClick={() => next && onNext(next.id)}
+                >
+                    Next place
+                    {next && <span className="w-full truncate text-sm font-normal">{next.place.name}</span>}
+                </button>
+                <RoundAgain className="hidden text-xl sm:inline-flex" drive={drive} onPress={onNewRound} />
             </div>
-            <button type="button" className="key min-h-[88px] text-lg" disabled={!drive.undo} onClick={() => drive.undo?.()}>
-                Undo
-            </button>
-            <button type="button" className="key col-span-2 min-h-[88px] text-2xl sm:col-span-1" data-tone="main" disabled={!drive.round} onClick={onNewRound}>
-                Round again
-            </button>
-        </div>
+            <div className="bg-paper fixed inset-x-0 bottom-[3.7rem] z-20 grid grid-cols-4 gap-1 p-1 sm:hidden">
+                <Undo drive={drive} />
+                <RestUnaided all={unmarked === steps.length} disabled={unmarked === 0} onPress={drive.restUnaided} />
+                <button type="button" className="key min-h-[88px] !px-1" onClick={onDriveOff}>
+                    Driving
+                </button>
+                <RoundAgain drive={drive} onPress={onNewRound} />
+            </div>
+        </>
+    );
+}
+
+function Undo({ drive, className = '' }: { drive: Props['drive']; className?: string }) {
+    return (
+        <button type="button" className={`key min-h-[88px] !px-1 ${className}`} disabled={!drive.undo} onClick={() => drive.undo?.()}>
+            Undo
+        </button>
+    );
+}
+
+function RestUnaided({ all, disabled, onPress, className = '' }: { all: boolean; disabled: boolean; onPress: () => void; className?: string }) {
+    return (
+        <button type="button" className={`key min-h-[88px] !px-1 ${className}`} disabled={disabled} onClick={onPress}>
+            {all ? 'All without help' : 'The rest without help'}
+        </button>
+    );
+}
+
+function RoundAgain({ drive, onPress, className = '' }: { drive: Props['drive']; onPress: () => void; className?: string }) {
+    return (
+        <button type="button" className={`key min-h-[88px] !px-1 ${className}`} data-tone="main" disabled={!drive.round} onClick={onPress}>
+            Next attempt
+        </button>
     );
 }

@@ -1,10 +1,12 @@
 import type { Round } from '@/api/types';
 import { STEPS } from '@/api/types';
+import { useRoundTitle, useRules } from '@/rules/rules';
 import { useClock } from '@/session/session';
 import { standing } from '@/queue/standing';
 import { Ink } from '@/strip/Ink';
 import { OUTCOME_WORDS, STEP_WORDS } from '@/strip/words';
 import { ClockAhead } from '@/skill/ClockAhead';
+import { alsoSaid } from '@/skill/counted';
 
 interface Props {
     rounds: Round[];
@@ -15,6 +17,8 @@ interface Props {
 /** The rounds of this lesson, newest first, each opened again by a press to complete or correct it. */
 export function RoundList({ rounds, openId, onOpen }: Props) {
     const clock = useClock();
+    const titleOf = useRoundTitle();
+    const { decisions } = useRules();
     return (
         <section aria-label="Rounds of this lesson">
             <h2 className="border-hair border-b-2 pb-1 text-lg">This lesson</h2>
@@ -32,7 +36,7 @@ export function RoundList({ rounds, openId, onOpen }: Props) {
                                 onClick={() => onOpen(round)}
                             >
                                 <span className={round.id === openId ? 'border-now border-l-4 pl-2 font-bold' : ''}>
-                                    {number}. {round.place}
+                                    {number}. {titleOf(round)}
                                 </span>
                                 <span className="flex items-center gap-1">
                                     {STEPS.map((step) => {
@@ -52,11 +56,11 @@ export function RoundList({ rounds, openId, onOpen }: Props) {
                                     })}
                                 </span>
                                 {round.clock_ahead && <ClockAhead />}
-                                {(stands.taught || stands.heldBack || stands.moments.length > 0) && (
+                                {(stands.taught || alsoSaid(stands, decisions).length > 0 || stands.moments.length > 0) && (
                                     <span className="text-quiet text-sm">
                                         {[
                                             stands.taught?.taught.replace('-', ' '),
-                                            stands.heldBack && 'held back rightly',
+                                            ...alsoSaid(stands, decisions),
                                             ...stands.moments.map((moment) => `marked ${clock.exact(moment.device_at)}`),
                                         ]
                                             .filter(Boolean)

@@ -1,63 +1,35 @@
-import type { Effect, Fault, Mark, RoutineLine, Step } from '@/api/types';
-import { useRules } from '@/rules/rules';
+import type { ComponentProps } from 'react';
 import { STEP_WORDS } from '@/strip/words';
+import { FaultAndEffect } from './FaultAndEffect';
+import { NoteKey } from './NoteKey';
+import { SlipKey } from './SlipKey';
+import type { useDrive } from './useDrive';
 
-interface Props {
-    step: Step;
-    mark: Mark;
-    routine: RoutineLine | undefined;
-    onFault: (step: Step, fault: Fault) => void;
-    onEffect: (step: Step, effect: Effect) => void;
-    onDone: () => void;
-}
+type Props = Omit<ComponentProps<typeof FaultAndEffect>, 'room' | 'onFault'> & { drive: ReturnType<typeof useDrive>; onDone: () => void };
 
-/** One press more: which kind of fault it was, the likeliest of this routine first, and what it did to others. */
-export function WhatWasWrong({ step, mark, routine, onFault, onEffect, onDone }: Props) {
-    const rules = useRules();
-    const words = rules.faults[step] ?? {};
-    const likely = routine?.faults[step] ?? [];
-    // What was said from another hand is shown, though it is not among the likeliest.
-    const shown = mark.fault && !likely.includes(mark.fault) ? [...likely.slice(0, -1), mark.fault] : likely;
+/** One press more, beside the grid; from below where there is no room beside it, and on a phone one row above the thumb's keys. */
+export function WhatWasWrong({ drive, onDone, ...said }: Props) {
+    const { step, mark } = said;
     const name = STEP_WORDS[step];
     return (
         <section
             aria-label={`What was wrong with ${name.toLowerCase()}`}
-            className="bg-paper border-ink fixed inset-x-0 bottom-16 z-20 lg:bottom-0 lg:left-32 grid gap-2 border-t-2 p-2 xl:static xl:left-auto xl:rounded-xl xl:border-2 xl:p-3"
+            className="bg-paper border-ink fixed inset-x-0 bottom-[9.4rem] z-10 grid gap-1 border-t-2 p-1 sm:bottom-16 sm:z-20 sm:gap-2 sm:p-2 lg:bottom-0 lg:left-32 xl:static xl:left-auto xl:rounded-xl xl:border-2 xl:p-3"
         >
-            <div className="flex items-center justify-between gap-2">
-                <h2 className="text-lg">{name}: what was wrong?</h2>
+            <div className="flex items-center gap-1 sm:gap-2">
+                <h2 className="min-w-0 flex-1 text-base sm:text-lg">
+                    {name}
+                    <span className="sr-only sm:not-sr-only">: what was wrong?</span>
+                </h2>
+                <span className="flex gap-1 sm:hidden">
+                    <SlipKey step={step} on={mark.out_of_order} onPress={drive.outOfOrder} />
+                    <NoteKey step={step} note={mark.note ?? null} disabled={false} onNote={drive.note} />
+                </span>
                 <button type="button" className="key min-h-12 min-w-12 !px-3" aria-label="Nothing more to say" onClick={onDone}>
                     ✕
                 </button>
             </div>
-            <div role="group" aria-label="Kind" className="grid grid-cols-3 gap-1 sm:grid-cols-6 xl:grid-cols-2 xl:gap-2">
-                {shown.map((fault) => (
-                    <button
-                        key={fault}
-                        type="button"
-                        className="key min-h-[56px] min-w-0 !px-1 text-sm leading-tight xl:min-h-[64px]"
-                        aria-pressed={mark.fault === fault}
-                        onClick={() => onFault(step, fault)}
-                    >
-                        {words[fault] ?? fault}
-                    </button>
-                ))}
-            </div>
-            <p className="text-sm font-semibold">Others</p>
-            <div role="group" aria-label="Others" className="grid grid-cols-4 gap-1 xl:grid-cols-2 xl:gap-2">
-                {(Object.keys(rules.effects) as Effect[]).map((effect) => (
-                    <button
-                        key={effect}
-                        type="button"
-                        className="key min-h-[56px] min-w-0 !px-1 text-sm leading-tight"
-                        aria-pressed={mark.effect === effect}
-                        aria-label={`Others: ${rules.effects[effect] ?? effect}`}
-                        onClick={() => onEffect(step, effect)}
-                    >
-                        {rules.effects[effect] ?? effect}
-                    </button>
-                ))}
-            </div>
+            <FaultAndEffect {...said} room="beside" onFault={drive.fault} />
         </section>
     );
 }

@@ -57,7 +57,9 @@ export function AddPlace({ lesson, words: wanted = '', open, onOpenChange, onAdd
                             New place
                         </button>
                     </div>
-                    {found.length === 0 && places.data && <p className="text-quiet">No place of the school is called that or teaches it: describe one.</p>}
+                    {found.length === 0 && places.data && (
+                        <p className="text-quiet">No matching place. Add one? Or mark it anywhere: in Drive, under “Somewhere else”.</p>
+                    )}
                     <ul>
                         {found.map((place) => (
                             <li key={place.id} className="border-hair border-b">

@@ -1,16 +1,19 @@
 import { useState } from 'react';
-import type { Lesson } from '@/api/types';
+import { STEPS, type Lesson } from '@/api/types';
 import { api, at } from '@/api/client';
+import { useRules } from '@/rules/rules';
+import { STEP_WORDS } from '@/strip/words';
 import { useLesson } from '../useLesson';
 
 /** The aim, written in place, and what was promised for this lesson. */
 export function Aim({ lesson }: { lesson: Lesson }) {
     const { write, refresh } = useLesson(lesson.id);
+    const { routines } = useRules();
     const [aim, setAim] = useState(lesson.aim ?? '');
     const keep = () => aim !== (lesson.aim ?? '') && void write({ aim });
     return (
         <div className="flex flex-wrap items-start gap-x-8 gap-y-2">
-            <label className="flex min-w-72 flex-1 items-center gap-3">
+            <label className="flex min-w-72 flex-[3] items-center gap-3">
                 <span className="text-quiet font-semibold">Aim</span>
                 <input
                     className="border-line focus:border-ink min-h-12 w-full border-b-2 bg-transparent text-lg font-semibold"
@@ -22,9 +25,37 @@ export function Aim({ lesson }: { lesson: Lesson }) {
                     onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
                 />
             </label>
+            <div role="group" aria-label="What it works on" className="flex flex-wrap gap-2">
+                <select
+                    aria-label="Step it works on"
+                    className="entry w-auto"
+                    value={lesson.works_on?.step ?? ''}
+                    onChange={(event) => void write({ aim_step: STEPS.find((step) => step === event.target.value) ?? null })}
+                >
+                    <option value="">Every step</option>
+                    {STEPS.map((step) => (
+                        <option key={step} value={step}>
+                            {STEP_WORDS[step]}
+                        </option>
+                    ))}
+                </select>
+                <select
+                    aria-label="Routine it works on"
+                    className="entry w-auto max-w-44"
+                    value={lesson.works_on?.routine ?? ''}
+                    onChange={(event) => void write({ aim_routine: routines.find(({ code }) => code === event.target.value)?.code ?? null })}
+                >
+                    <option value="">of any routine</option>
+                    {routines.map(({ code, title }) => (
+                        <option key={code} value={code}>
+                            {title}
+                        </option>
+                    ))}
+                </select>
+            </div>
             {lesson.promised_before.length > 0 && (
-                <details className="min-w-72 flex-1">
-                    <summary className="min-h-12 cursor-pointer content-center font-semibold">Promised last time: {lesson.promised_before.length}</summary>
+                <details className="min-w-56 flex-1">
+                    <summary className="min-h-12 cursor-pointer content-center font-semibold">Agreed last time: {lesson.promised_before.length}</summary>
                     <ul>
                         {lesson.promised_before.map((promise) => (
                             <li key={promise.id}>

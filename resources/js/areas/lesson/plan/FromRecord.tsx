@@ -3,13 +3,13 @@ import { useState, type ReactNode } from 'react';
 import { api, at } from '@/api/client';
 import type { Lesson, RoutineCode } from '@/api/types';
 import { useRoutineName, useRules } from '@/rules/rules';
-import { ago, heldBackBy, percent } from '@/skill/words';
+import { ago, heldBackBy, timesSurely } from '@/skill/words';
 import { STEP_WORDS } from '@/strip/words';
 import { NotShown } from '@/ui/NotShown';
 
 const FEW = 6;
 
-/** What the record asks for: weak, fading, never done. A press looks for a place that shows it. */
+/** What to work on: what needs most help, what was not practised lately, what was never started. A press looks for a place that shows it. */
 export function FromRecord({ lesson, onAdd }: { lesson: Lesson; onAdd: (words: string) => void }) {
     const [open, setOpen] = useState(false);
     const name = useRoutineName();
@@ -19,9 +19,9 @@ export function FromRecord({ lesson, onAdd }: { lesson: Lesson; onAdd: (words: s
         queryFn: () => api.GET('/learners/{learner}/skill', at({ learner: lesson.learner.id })),
     });
     const places = useQuery({ queryKey: ['places'], queryFn: () => api.GET('/places'), enabled: open });
-    if (!skill.data) return skill.error && <NotShown what="What the record asks for is not shown" error={skill.error} retry={() => void skill.refetch()} />;
+    if (!skill.data) return skill.error && <NotShown what="What to work on is not shown" error={skill.error} retry={() => void skill.refetch()} />;
     const { holds_back, not_for_long, never_done, only_shown, cells, weakest } = skill.data;
-    if (cells.length === 0 && only_shown.length === 0) return <p className="text-quiet">The record is empty: nothing has been marked yet.</p>;
+    if (cells.length === 0 && only_shown.length === 0) return <p className="text-quiet">Nothing has been marked yet.</p>;
     const first = holds_back[0];
     const weak = weakest.flatMap(({ routine, step }) => cells.find((cell) => cell.routine === routine && cell.step === step) ?? []);
     // What can be taught at a place the school has comes first.
@@ -30,34 +30,32 @@ export function FromRecord({ lesson, onAdd }: { lesson: Lesson; onAdd: (words: s
     return (
         <details open={open} onToggle={(event) => setOpen(event.currentTarget.open)}>
             <summary className="min-h-12 cursor-pointer content-center">
-                <span className="font-semibold">The record asks for: </span>
+                <span className="font-semibold">What to work on: </span>
                 {first ? heldBackBy(first, name, rules) : 'nothing in particular'}
                 <span className="text-quiet">
-                    {not_for_long.length > 0 && ` · ${not_for_long.length} fading`}
-                    {never_done.length > 0 && ` · ${never_done.length} never done`}
+                    {not_for_long.length > 0 && ` · ${not_for_long.length} not practised lately`}
+                    {never_done.length > 0 && ` · ${never_done.length} not started`}
                 </span>
             </summary>
             {open && (
                 <div className="grid gap-x-8 gap-y-3 py-2 md:grid-cols-3">
-                    <Column title="Weak" none="Nothing stands out.">
+                    <Column title="Needs most help" none="Nothing stands out.">
                         {weak.map((cell) => (
                             <Wanted key={`${cell.routine}.${cell.step}`} routine={cell.routine} onAdd={onAdd}>
                                 {STEP_WORDS[cell.step]}, {name(cell.routine).toLowerCase()}
-                                <span className="text-quiet block text-sm">
-                                    {percent(cell.estimate)} in 100, {percent(cell.low)} to {percent(cell.high)}
-                                </span>
+                                <span className="text-quiet block text-sm">alone {timesSurely(cell)}</span>
                             </Wanted>
                         ))}
                     </Column>
-                    <Column title="Fading" none="Nothing was left alone for long.">
+                    <Column title="Not practised lately" none="Nothing overdue.">
                         {not_for_long.slice(0, FEW).map((one) => (
                             <Wanted key={one.routine} routine={one.routine} onAdd={onAdd}>
                                 {name(one.routine)}
-                                <span className="text-quiet block text-sm">not for {ago(one.days)}</span>
+                                <span className="text-quiet block text-sm">last {ago(one.days)} ago</span>
                             </Wanted>
                         ))}
                     </Column>
-                    <Column title="Never done" none="Everything was tried.">
+                    <Column title="Not started" none="Everything has been tried.">
                         {untried.slice(0, FEW).map((code) => (
                             <Wanted key={code} routine={code} onAdd={onAdd}>
                                 {name(code)}

@@ -1,0 +1,40 @@
+import { useQuery } from '@tanstack/react-query';
+import { api, at } from '@/api/client';
+import type { Lesson } from '@/api/types';
+import { useLesson } from '../useLesson';
+
+interface Props {
+    lesson: Lesson;
+    fault: NonNullable<Lesson['debrief']['fault']>;
+    what: 'remedy' | 'drill';
+    label: string;
+    text: string;
+}
+
+/** A remedy or drill, whether it was given in this lesson, and whether it has helped others. */
+export function Given({ lesson, fault, what, label, text }: Props) {
+    const { refresh } = useLesson(lesson.id);
+    const { step, kind, routine } = fault;
+    const helped = useQuery({
+        queryKey: ['helped', step, kind],
+        queryFn: () => api.GET('/remedies/helped/{step}', { params: { path: { step }, query: kind ? { fault: kind } : {} } }),
+    });
+    const given = lesson.remedies.find((one) => one.what === what && one.step === step && one.fault === kind);
+    const press = async () => {
+        if (given) await api.DELETE('/remedies/{remedy}', at({ remedy: given.id }));
+        else await api.POST('/lessons/{lesson}/remedies', { ...at({ lesson: lesson.id }), body: { routine, step, fault: kind, what } });
+        await refresh();
+    };
+    return (
+        <div className="flex flex-wrap items-center justify-between gap-x-4 gap-y-1">
+            <p className="min-w-64 flex-1">
+                <span className="font-semibold">{label}: </span>
+                {text}
+                {helped.data && <span className="text-quiet block text-sm">{helped.data[what].message}</span>}
+            </p>
+            <button type="button" className="key screen-only" aria-pressed={given !== undefined} aria-label={`${label} given`} onClick={() => void press()}>
+                {given ? 'Given' : 'Give it'}
+            </button>
+        </div>
+    );
+}
