@@ -10,5 +10,5 @@ export default defineConfig({
     // Scripts and fonts stay files of their own: the content policy forbids anything inline.
     build: { assetsInlineLimit: 0, modulePreload: { polyfill: false } },
     // A time limit finds what hangs; how fast a machine is, bin/bench measures.
-    test: { environment: 'jsdom', include: ['resources/js/**/*.test.{ts,tsx}'], testTimeout: 60_000 },
+    test: { environment: 'jsdom', include: ['resources/js/**/*.test.{ts,tsx}'], setupFiles: ['resources/js/testing/browser.ts'], testTimeout: 60_000 },
 });

@@ -10,7 +10,7 @@ interface Props {
 }
 
 /** A screen that is touched: a field with the focus covers half of it with keys. */
-const isWorkedByFinger = (): boolean => 'matchMedia' in window && window.matchMedia('(pointer: coarse)').matches;
+const isWorkedByFinger = (): boolean => window.matchMedia('(pointer: coarse)').matches;
 
 /** A dialog that comes in from the right on a tablet and fills a phone. Whatever had the focus before has it again after. */
 export function Sheet({ title, about, open, onOpenChange, children }: Props) {
