@@ -104,6 +104,8 @@ final class Taken
         return [
             'aim' => ['sometimes', 'nullable', 'string', 'max:300'], 'starts_at' => ['sometimes', 'date'],
             'minutes' => ['sometimes', 'numeric', 'integer', 'between:15,480'],
+            'brief_minutes' => ['sometimes', 'numeric', 'integer', 'between:0,60'],
+            'debrief_minutes' => ['sometimes', 'numeric', 'integer', 'between:0,60'],
             'state' => ['sometimes', Rule::in(['planned', 'done', 'cancelled'])],
             'aim_routine' => ['sometimes', 'nullable', Rule::enum(RoutineCode::class)],
             'aim_step' => ['sometimes', 'nullable', Rule::enum(Step::class)],

@@ -40,6 +40,7 @@ final class LessonPage
 
         return [
             ...Show::lessonLine($lesson),
+            ...$lesson->only(['brief_minutes', 'debrief_minutes']),
             'number' => Lesson::query()
                 ->where('learner_id', $lesson->learner_id)
                 ->where('state', '!=', 'cancelled')

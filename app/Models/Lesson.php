@@ -16,6 +16,8 @@ use Illuminate\Support\Carbon;
  * @property string $vehicle_id
  * @property Carbon $starts_at UTC
  * @property int $minutes
+ * @property int $brief_minutes of them for talking before
+ * @property int $debrief_minutes and after
  * @property ?string $aim
  * @property ?string $aim_routine what it works on
  * @property ?string $aim_step
@@ -36,16 +38,19 @@ final class Lesson extends Model
     use BelongsToSchool;
 
     protected $fillable = [
-        'learner_id', 'vehicle_id', 'starts_at', 'minutes', 'aim', 'aim_routine', 'aim_step', 'state', 'self_rating', 'went_well', 'worked_on',
+        'learner_id', 'vehicle_id', 'starts_at', 'minutes', 'brief_minutes', 'debrief_minutes', 'aim', 'aim_routine', 'aim_step', 'state', 'self_rating',
+        'went_well', 'worked_on',
     ];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['starts_at' => 'datetime', 'minutes' => 'integer', 'self_rating' => 'array'];
+        return [
+            'starts_at' => 'datetime', 'minutes' => 'integer', 'brief_minutes' => 'integer', 'debrief_minutes' => 'integer', 'self_rating' => 'array',
+        ];
     }
 
-    protected $attributes = ['self_rating' => '{}', 'state' => 'planned'];
+    protected $attributes = ['self_rating' => '{}', 'state' => 'planned', 'brief_minutes' => 5, 'debrief_minutes' => 5];
 
     /** @return BelongsTo<Learner, $this> a learner who is archived still names the lesson */
     public function learner(): BelongsTo

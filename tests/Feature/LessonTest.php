@@ -100,6 +100,19 @@ it('rates, promises, closes, and shows what was promised in the next lesson', fu
     expect($this->getJson("api/lessons/{$next}")->json('promised_before'))->toBe([]);
 });
 
+it('shares a lesson’s minutes out: talk before and after, and each place', function (): void {
+    $uri = "api/lessons/{$this->at['lesson']->id}";
+    $this->getJson($uri)->assertJsonPath('brief_minutes', 5)->assertJsonPath('debrief_minutes', 5);
+    $this->patchJson($uri, ['brief_minutes' => 0, 'debrief_minutes' => 60])->assertOk()->assertJsonPath('brief_minutes', 0)
+        ->assertJsonPath('debrief_minutes', 60);
+    foreach ([-1, 61, 2.5, 'ten', null] as $wrong) {
+        $this->patchJson($uri, ['brief_minutes' => $wrong])->assertUnprocessable()->assertJsonValidationErrors('brief_minutes');
+    }
+    $item = $this->postJson("{$uri}/items", ['place_id' => $this->at['place']->id, 'minutes' => 20])->assertCreated()->json('id');
+    $this->patchJson("api/items/{$item}", ['minutes' => 7])->assertOk()->assertJsonPath('minutes', 7);
+    expect($this->getJson($uri)->json('items.0.minutes'))->toBe(7)->and($this->getJson($uri)->json('brief_minutes'))->toBe(0);
+});
+
 it('shows the school’s day, not the server’s', function (): void {
     // 23:30 UTC in July is half past midnight of the next day in London.
     $this->travelTo('2026-07-10 22:00:00');

@@ -84,6 +84,7 @@ final class Lessons
                 'source' => Out::text(''),
             ]),
             'Lesson' => Shapes::with($line, [
+                'brief_minutes' => Out::integer('of its minutes, for talking before'), 'debrief_minutes' => Out::integer('and after'),
                 'number' => Out::integer('of the learner’s lessons'), 'instructor' => Out::object(['id' => Shapes::id(), 'name' => Out::text('')]),
                 'went_well' => Out::text('', nullable: true), 'worked_on' => Out::text('', nullable: true),
                 'self_rating' => Shapes::byName(Shapes::ref('Outcome'), 'by step'),

@@ -12,7 +12,6 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Gate;
-use NobleTurn\Core\Trade\Step;
 
 /** Lessons: booked, read as one page, and written on before and after. Rounds and marks come through the queue. */
 final class LessonController extends Controller
@@ -40,7 +39,6 @@ final class LessonController extends Controller
     public function update(Request $request, Lesson $lesson, LessonPage $page): JsonResponse
     {
         Gate::authorize('update', $lesson);
-        $steps = array_map(static fn (Step $step): string => $step->value, Step::cases());
         $said = $request->validate(Taken::lessonChanges());
         if (isset($said['starts_at'])) {
             $said['starts_at'] = Carbon::parse($said['starts_at'])->utc();

@@ -40,11 +40,6 @@ final readonly class Gap
     ) {
     }
 
-    /** Braking is called gentle up to here, and firm up to here, m/s2 (common practice). */
-    private const GENTLE_MPS2 = 1.5;
-
-    private const FIRM_MPS2 = 3.5;
-
     /** The side with least in hand. */
     public function worst(): SideGap
     {
@@ -85,11 +80,7 @@ final readonly class Gap
         $them = match ($worst->asked()) {
             Asked::Nothing => 'Nobody has to change anything',
             Asked::OffGas => 'They would only ease off',
-            Asked::Brake => 'They would have to brake '.match (true) {
-                $worst->askedMps2 < self::GENTLE_MPS2 => 'gently',
-                $worst->askedMps2 < self::FIRM_MPS2 => 'firmly',
-                default => 'hard',
-            },
+            Asked::Brake => 'They would have to brake '.Braking::feltAt($worst->askedMps2)->adverb(),
             Asked::Cannot => 'They could not avoid us',
         };
 

@@ -7,13 +7,13 @@ namespace NobleTurn\Core\Plan;
 use NobleTurn\Core\Fault\BadInput;
 use NobleTurn\Core\Judgement\AmberStretch;
 use NobleTurn\Core\Place\Control;
+use NobleTurn\Core\Place\Island;
 use NobleTurn\Core\Quantity\Speed;
 use NobleTurn\Core\Routine\Arrival;
 use NobleTurn\Core\Rules\Assumption;
 use NobleTurn\Core\Rules\JunctionHabit;
 use NobleTurn\Core\Rules\Source;
 use NobleTurn\Core\Trade\LearnerLevel;
-use NobleTurn\Core\Trade\RoutineCode;
 use NobleTurn\Core\Vehicle\Corner;
 
 /** The speed wanted at the line, or where steering starts, with the reason for it. */
@@ -124,7 +124,7 @@ final readonly class LineSpeed
     /** A question of T-junctions: a roundabout is rolled up to by everybody. */
     private static function stopsFirst(Approach $approach): bool
     {
-        if (in_array($approach->routine, [RoutineCode::Roundabout, RoutineCode::MiniRoundabout], true)) {
+        if (Island::of($approach->routine) !== null) {
             return false;
         }
 

@@ -16,6 +16,8 @@ import { Shell } from './Shell';
 
 // Today comes with the first load; every other area is fetched when it is gone to.
 const LessonPage = lazy(() => import('@/areas/lesson/LessonPage').then((area) => ({ default: area.LessonPage })));
+const KerbPage = lazy(() => import('@/areas/lesson/kerb/KerbPage').then((area) => ({ default: area.KerbPage })));
+const SheetPage = lazy(() => import('@/areas/lesson/sheet/SheetPage').then((area) => ({ default: area.SheetPage })));
 const LearnersPage = lazy(() => import('@/areas/learners/LearnersPage').then((area) => ({ default: area.LearnersPage })));
 const LearnerPage = lazy(() => import('@/areas/learners/LearnerPage').then((area) => ({ default: area.LearnerPage })));
 const DataPage = lazy(() => import('@/areas/learners/DataPage').then((area) => ({ default: area.DataPage })));
@@ -35,10 +37,13 @@ const page = (Page: React.ComponentType) => (
 );
 
 const router = createBrowserRouter([
+    // The kerb has the whole screen: no areas beside it.
+    { path: 'lessons/:id/kerb', element: page(KerbPage), errorElement: <Failed error={null} /> },
     {
         element: <Shell />,
         children: [
             { index: true, element: <TodayPage />, errorElement: <Failed error={null} /> },
+            { path: 'lessons/:id/sheet', element: page(SheetPage) },
             { path: 'lessons/:id/:face', element: page(LessonPage) },
             { path: 'learners', element: page(LearnersPage) },
             { path: 'learners/:id', element: page(LearnerPage) },

@@ -6,7 +6,7 @@ import { arrive, useSignpostKey } from '@/keys/keys';
 import { useFlushing } from '@/queue/marks';
 import { QueueLine } from './QueueLine';
 import { Signpost } from './Signpost';
-import { useTitle } from './useTitle';
+import { useTitle } from '@/ui/useTitle';
 import { useSession } from '@/session/session';
 
 const isDriving = (path: string): boolean => /^\/lessons\/[^/]+\/drive$/.test(path);

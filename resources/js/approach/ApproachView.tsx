@@ -24,10 +24,18 @@ interface Props {
     onConditions: (conditions: Conditions) => void;
     /** What stands before the controls, on their line where there is room. */
     lead?: ReactNode;
+    /** One more key before the controls. */
+    more?: ReactNode;
+    /** What else can be changed; on a phone it opens with the controls. */
+    changes?: ReactNode;
+    /** What stands beside the strip, under the words of the step; on a phone below both. */
+    beside?: ReactNode;
+    /** What follows the strip's own notes. */
+    below?: ReactNode;
 }
 
 /** A plan as it is worked with everywhere: controls, strip, the step in words, and what it rests on. */
-export function ApproachView({ inputs, conditions, onConditions, lead }: Props) {
+export function ApproachView({ inputs, conditions, onConditions, lead, more, changes, beside, below }: Props) {
     const [step, setStep] = useState<StripStep>('signal');
     // On a phone the strip stands first; what it is planned with opens on demand.
     const [changing, setChanging] = useState(false);
@@ -45,7 +53,10 @@ export function ApproachView({ inputs, conditions, onConditions, lead }: Props) 
         return (
             <div className="grid gap-3">
                 {lead}
+                {changes}
                 <NotPlanned answer={answer} />
+                {beside}
+                {below}
             </div>
         );
     }
@@ -57,7 +68,8 @@ export function ApproachView({ inputs, conditions, onConditions, lead }: Props) 
         <div className="grid gap-3">
             <div className="flex flex-wrap items-center justify-between gap-x-4 gap-y-2">
                 {lead}
-                <div className="screen-only flex flex-wrap items-center gap-x-3 gap-y-2">
+                {changes && <div className={`screen-only ${changing ? 'max-sm:order-last' : 'max-sm:hidden'}`}>{changes}</div>}
+                <div className={`screen-only flex flex-wrap items-center gap-x-3 gap-y-2 ${changes ? 'basis-full' : ''}`}>
                     <button
                         type="button"
                         className="key !px-4"
@@ -67,9 +79,10 @@ export function ApproachView({ inputs, conditions, onConditions, lead }: Props) 
                     >
                         <span aria-hidden="true">{play.playing ? '■' : '▶'}</span>
                     </button>
-                    {moving && (
+                    {more}
+                    {(moving || changes) && (
                         <button type="button" className="key sm:hidden" aria-expanded={changing} onClick={() => setChanging(!changing)}>
-                            {changing ? 'Done' : 'Change speed, slope, surface'}
+                            {changing ? 'Done' : 'Change'}
                         </button>
                     )}
                     {moving && (
@@ -80,20 +93,30 @@ export function ApproachView({ inputs, conditions, onConditions, lead }: Props) 
                 </div>
             </div>
             {isOld && <NotShown what="The picture below is of what was set before. As it is now set, there is no plan" error={error} retry={retry} />}
-            <div className={`grid gap-3 ${isOld ? 'opacity-40' : ''}`} data-old={isOld || undefined}>
+            <div
+                className={`grid gap-x-6 gap-y-3 ${beside ? 'lg:grid-cols-[minmax(0,1fr)_19rem] lg:grid-rows-[auto_1fr] lg:items-start' : ''} ${isOld ? 'opacity-40' : ''}`}
+                data-old={isOld || undefined}
+            >
                 <Strip
                     plan={plan}
                     current={current.step}
                     onStep={setStep}
                     from={wantedFrom(plan)}
                     at={play.at}
+                    speedUnit={unit}
                     {...(moving ? { speed: conditions.speed, onSpeed: setSpeed } : {})}
                 />
-                <StepDetail plan={plan} step={current} />
-                {plan.then.map((then, i) => (
-                    <NextHazard key={i} then={then} label={i === 0 ? 'The next hazard' : `Hazard ${i + 2}`} />
-                ))}
-                <PlanNotes plan={plan} />
+                <div className={`grid gap-4 ${beside ? 'lg:row-span-2' : ''}`}>
+                    <StepDetail plan={plan} step={current} beside={beside !== undefined} />
+                    {beside}
+                </div>
+                <div className="grid gap-3">
+                    {plan.then.map((then, i) => (
+                        <NextHazard key={i} then={then} label={i === 0 ? 'The next hazard' : `Hazard ${i + 2}`} />
+                    ))}
+                    <PlanNotes plan={plan} />
+                    {below}
+                </div>
             </div>
         </div>
     );

@@ -39,6 +39,7 @@ export function Controls({ conditions, onChange }: { conditions: Conditions; onC
                 min={speeds.from}
                 max={speeds.to}
                 step={speeds.step}
+                fine={speeds.step}
                 words={(value) => `${value} ${unitWords(unit)}`}
                 onChange={(value) => set('speed', value)}
             />
@@ -48,6 +49,7 @@ export function Controls({ conditions, onChange }: { conditions: Conditions; onC
                 min={GRADIENTS.from}
                 max={GRADIENTS.to}
                 step={GRADIENTS.step}
+                per={0.01}
                 words={slope}
                 onChange={(value) => set('gradient', value)}
             />

@@ -2,7 +2,7 @@ import type { DrawnPlan } from '@/strip/plan';
 import { Figures } from '@/compute/Figures';
 import { useRules } from '@/rules/rules';
 import { speedWords } from '@/rules/speed';
-import { brakingWords, spoken, wayIsKnown } from '@/strip/words';
+import { spoken, wayIsKnown } from '@/strip/words';
 
 /** What had to give way, what to know, and what every figure rests on. */
 export function PlanNotes({ plan }: { plan: DrawnPlan }) {
@@ -54,7 +54,7 @@ export function PlanNotes({ plan }: { plan: DrawnPlan }) {
                 {motion && !motion.fits && ', the fastest at which everything fits'}
                 {motion && ' · '}
                 {plan.sign?.in_time ? wayIsKnown(plan, plan.saidBy) : `“${plan.direction}” at least ${spoken(plan.saidBy, plan.unit)} before`}
-                {motion && ` · firmest braking: ${brakingWords(motion.peak_decel_mps2)} (${motion.peak_decel_mps2.toFixed(1)} m/s²)`}
+                {motion && ` · firmest braking: ${motion.braking} (${motion.peak_decel_mps2.toFixed(1)} m/s²)`}
                 {plan.gear_after_line !== null && <> · carry on in {['first', 'second', 'third', 'fourth', 'fifth', 'sixth'][plan.gear_after_line - 1]} gear</>}
             </p>
             <Figures assumptions={plan.assumptions} title="How this was worked out">

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { brakingWords, COUNTED_WORDS, inside, OUTCOME_WORDS } from '@/strip/words';
+import { COUNTED_WORDS, inside, OUTCOME_WORDS } from '@/strip/words';
 import { exactly, inTen, isUncertain, times, timesSurely } from './words';
 
 describe('a chance as somebody says it', () => {
@@ -28,15 +28,6 @@ describe('a chance as somebody says it', () => {
         expect(exactly(wide)).toBe('44 %, between 20 % and 69 %');
         expect(inTen(0.44)).toBe('4 in 10');
     });
-});
-
-describe('braking in words', () => {
-    it.each([
-        [0.8, 'gentle'],
-        [2.4, 'moderate'],
-        [3.3, 'firm'],
-        [6, 'hard'],
-    ])('%s m/s² is %s', (mps2, words) => expect(brakingWords(mps2)).toBe(words));
 });
 
 describe('words inside a sentence', () => {

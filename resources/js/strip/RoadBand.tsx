@@ -2,12 +2,16 @@ import type { Stretch } from '@/api/types';
 import type { Drawable } from './plan';
 import type { StripLayout } from './layout';
 import { readAt } from '@/ui/columns';
+import { Round } from './Round';
+
+/** Where the road lies, on which scale. */
+export type RoadLayout = Pick<StripLayout, 'road' | 'scale'>;
 
 /** What governs a line behind which another road is met. */
 const CROSSES = new Set(['give-way', 'stop', 'signals', 'all-way-stop']);
 
 /** The road from above on the strip's own axis: kerbs, openings, parked cars, our path, the view that opens, the road we meet. */
-export function RoadBand({ plan, layout, at }: { plan: Drawable; layout: StripLayout; at: number }) {
+export function RoadBand({ plan, layout, at }: { plan: Drawable; layout: RoadLayout; at: number }) {
     const { road, scale } = layout;
     const { place } = plan;
     const footway = 9;
@@ -18,7 +22,9 @@ export function RoadBand({ plan, layout, at }: { plan: Drawable; layout: StripLa
         <g>
             <rect x={4} y={road.top - footway} width={lineX - 4} height={road.bottom - road.top + 2 * footway} fill="var(--verge)" />
             <rect x={4} y={road.top} width={lineX - 4} height={road.bottom - road.top} fill="var(--road)" />
-            {!meets && !place.turns_off ? (
+            {place.island ? (
+                <Round plan={plan} layout={layout} />
+            ) : !meets && !place.turns_off ? (
                 <rect x={lineX} y={road.top - footway} width={scale.width - lineX} height={road.bottom - road.top + 2 * footway} fill="var(--road)" />
             ) : meets ? (
                 <rect x={lineX} y={road.top - footway - 6} width={scale.width - lineX} height={road.bottom - road.top + 2 * footway + 12} fill="var(--road)" />
@@ -35,7 +41,7 @@ export function RoadBand({ plan, layout, at }: { plan: Drawable; layout: StripLa
                     fill="var(--road)"
                 />
             ))}
-            {plan.axis === 'distance' && <View plan={plan} layout={layout} />}
+            {plan.axis === 'distance' && !place.island && <View plan={plan} layout={layout} />}
             <g stroke="var(--line)" strokeWidth={1.5}>
                 <line x1={4} x2={lineX} y1={road.top} y2={road.top} />
                 <line x1={4} x2={lineX} y1={road.bottom} y2={road.bottom} />
@@ -74,7 +80,7 @@ export function RoadBand({ plan, layout, at }: { plan: Drawable; layout: StripLa
 }
 
 /** Off the main road: the mouth of the side road beyond the point where steering starts. */
-function SideRoad({ plan, layout }: { plan: Drawable; layout: StripLayout }) {
+function SideRoad({ plan, layout }: { plan: Drawable; layout: RoadLayout }) {
     const { road, scale } = layout;
     const up = plan.turn_side === 'left';
     const mouth = Math.max(14, scale.width - road.lineX - 8);
@@ -88,7 +94,7 @@ function SideRoad({ plan, layout }: { plan: Drawable; layout: StripLayout }) {
 }
 
 /** Give-way or stop line across our half. */
-function Line({ plan, layout }: { plan: Drawable; layout: StripLayout }) {
+function Line({ plan, layout }: { plan: Drawable; layout: RoadLayout }) {
     const { road } = layout;
     const { place } = plan;
     const from = road.y(0);
@@ -103,7 +109,7 @@ function Line({ plan, layout }: { plan: Drawable; layout: StripLayout }) {
 }
 
 /** A path for people or cycles across our way, over both footways. */
-function PathAcross({ metres, layout }: { metres: number; layout: StripLayout }) {
+function PathAcross({ metres, layout }: { metres: number; layout: RoadLayout }) {
     const { road, scale } = layout;
     if (metres > scale.from) return null;
     const x = scale.x(metres);
@@ -116,7 +122,7 @@ function PathAcross({ metres, layout }: { metres: number; layout: StripLayout })
 }
 
 /** From here on we go even if the lights change: a bracket towards the line on both edges of the road. */
-function NoReturn({ metres, layout }: { metres: number; layout: StripLayout }) {
+function NoReturn({ metres, layout }: { metres: number; layout: RoadLayout }) {
     const { road, scale } = layout;
     if (metres > scale.from) return null;
     const x = scale.x(metres);
@@ -129,7 +135,7 @@ function NoReturn({ metres, layout }: { metres: number; layout: StripLayout }) {
 }
 
 /** The sign that tells the way, on the nearside footway, and the stretch from which it can be read before the mirrors are due. */
-function Sign({ sign, layout }: { sign: NonNullable<Drawable['sign']>; layout: StripLayout }) {
+function Sign({ sign, layout }: { sign: NonNullable<Drawable['sign']>; layout: RoadLayout }) {
     const { road, scale } = layout;
     const x = (metres: number) => scale.x(Math.min(metres, scale.from));
     const y = road.nearIsTop ? road.top - 5 : road.bottom + 5;
@@ -142,7 +148,7 @@ function Sign({ sign, layout }: { sign: NonNullable<Drawable['sign']>; layout: S
 }
 
 /** From the driver's place where the view opens, both ways along the road we meet. */
-function View({ plan, layout }: { plan: Drawable; layout: StripLayout }) {
+function View({ plan, layout }: { plan: Drawable; layout: RoadLayout }) {
     const { road, scale } = layout;
     // A view that opens beyond the line opens at it as far as the picture goes.
     const from = scale.x(Math.min(Math.max(0, plan.place.view_from_m), scale.from));
@@ -153,7 +159,7 @@ function View({ plan, layout }: { plan: Drawable; layout: StripLayout }) {
 }
 
 /** Our car where the current step belongs, its indicator on once the signal is given, its brake lights once it brakes. */
-function Car({ plan, layout, here }: { plan: Drawable; layout: StripLayout; here: number }) {
+function Car({ plan, layout, here }: { plan: Drawable; layout: RoadLayout; here: number }) {
     const { road, scale } = layout;
     const { along, lateral_m } = plan.profile;
     // A standing car waits at the end of its axis, which is time.

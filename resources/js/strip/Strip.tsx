@@ -7,6 +7,7 @@ import { SpeedGrip } from './SpeedGrip';
 import { StripTable } from './StripTable';
 import { spoken, STEP_WORDS, wayIsKnown } from './words';
 import { useWidth } from './useWidth';
+import type { SpeedUnit } from '@/rules/speed';
 
 interface Props {
     plan: Drawable;
@@ -15,6 +16,8 @@ interface Props {
     /** Keep the axis still while the plan changes under it. */
     from?: number;
     compact?: boolean;
+    /** In which the curve carries its speeds; it carries none where left out. */
+    speedUnit?: SpeedUnit;
     /** The speed shown, and what to do when the head of its curve is dragged; without it there is no grip. */
     speed?: number;
     onSpeed?: (speed: number) => void;
@@ -23,11 +26,11 @@ interface Props {
 }
 
 /** The approach strip: one axis in metres, the steps as windows, the speed and the road on the same scale. */
-export function Strip({ plan, current, onStep, from, compact = false, speed, onSpeed, at }: Props) {
+export function Strip({ plan, current, onStep, from, compact = false, speedUnit, speed, onSpeed, at }: Props) {
     const frame = useRef<HTMLDivElement>(null);
     const width = useWidth(frame);
     const id = useId();
-    const layout = width > 0 ? layOut(plan, { width, from, compact }) : null;
+    const layout = width > 0 ? layOut(plan, { width, from, compact, speedUnit }) : null;
     const names = plan.steps.map((step) => step.step);
     const now = plan.steps.find((step) => step.step === current) ?? plan.steps[0]!;
     const here = at ?? now.best;
@@ -173,6 +176,21 @@ function SpeedBand({ layout, id }: { layout: StripLayout; id: string }) {
             {speed.labels.map((label) => (
                 <text key={label.text} x={label.x} y={label.y} fontSize={13} fill="var(--quiet)" stroke="var(--paper)" strokeWidth={4} paintOrder="stroke">
                     {label.text}
+                </text>
+            ))}
+            {speed.figures.map((figure) => (
+                <text
+                    key={figure.x}
+                    x={figure.x}
+                    y={figure.y}
+                    fontSize={13}
+                    fontWeight={700}
+                    fill="var(--ink)"
+                    stroke="var(--paper)"
+                    strokeWidth={4}
+                    paintOrder="stroke"
+                >
+                    {figure.text}
                 </text>
             ))}
             {layout.gears.map((gear) => (

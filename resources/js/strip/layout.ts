@@ -1,5 +1,6 @@
 import type { AxisUnit, Drawable, StripStep } from './plan';
 import { inUnit, wayIsKnown } from './words';
+import { fromMps, saidSpeed, type SpeedUnit } from '@/rules/speed';
 import { makeScale, ticks, secondTicks, type Scale } from './scale';
 import { readAt } from '@/ui/columns';
 
@@ -21,6 +22,8 @@ export interface StripLayout {
         line: string;
         hatches: { d: string; hard: number }[];
         labels: { x: number; y: number; text: string }[];
+        /** How fast it is where the way of slowing changes; none in a small strip. */
+        figures: { x: number; y: number; text: string }[];
     };
     gears: { x: number; width: number; gear: number }[];
     gearTop: number;
@@ -53,13 +56,13 @@ const GLYPH = 18;
 /** Width of a letter of the line that says how the way is known. */
 const LETTER = 6.7;
 
-/** A plan as far as it is drawn: a second hazard's has no figures of its own. */
-
 export interface LayoutOptions {
     width: number;
     /** Metres shown; the plan decides when left out. */
     from?: number;
     compact?: boolean;
+    /** In which the curve carries its speeds; none where left out. */
+    speedUnit?: SpeedUnit;
 }
 
 /** How far back a plan wants to be seen: to its mirrors and a little more. */
@@ -68,14 +71,15 @@ export function wantedFrom(plan: Drawable): number {
     return plan.axis === 'time' ? Math.ceil(mirrors + 1) : Math.max(20, Math.ceil((mirrors * 1.12) / 10) * 10);
 }
 
-export function layOut(plan: Drawable, { width, from, compact = false }: LayoutOptions): StripLayout {
+export function layOut(plan: Drawable, { width, from, compact = false, speedUnit }: LayoutOptions): StripLayout {
     const shown = from ?? wantedFrom(plan);
-    const scale = makeScale(width, shown, Math.max(plan.axis === 'time' ? 1 : 6, (shown * 22) / Math.max(width - 30, 200)), 4);
+    const scale = scaleOf(plan, width, shown, compact ? 56 : 92);
     const rowsBottom = TOP + plan.steps.length * ROW;
     const speedTop = rowsBottom + (compact ? 4 : 24);
     const speedBottom = speedTop + (compact ? 36 : 66);
     const gearTop = speedBottom + 3;
-    const road = layRoad(plan, scale, gearTop + (plan.steps[0]!.gear === null ? 12 : 32), compact);
+    const across = Math.min(Math.max(scale.pixelsPerMetre, compact ? 5 : 8), compact ? 6 : 11);
+    const road = layRoad(plan, scale, gearTop + (plan.steps[0]!.gear === null ? 12 : 32), across);
     const axisY = road.bottom + 26;
     return {
         scale,
@@ -89,12 +93,18 @@ export function layOut(plan: Drawable, { width, from, compact = false }: LayoutO
                 ? null
                 : { x: scale.x(plan.ruleAt), metres: plan.ruleAt },
         sayAt: sayAt(plan, scale, shown),
-        speed: laySpeed(plan, scale, speedTop, speedBottom, compact),
+        speed: laySpeed(plan, scale, speedTop, speedBottom, compact, speedUnit),
         gears: layGears(plan, scale),
         gearTop,
         road,
         axisY,
     };
+}
+
+/** The scale of a plan's road: metres beyond the line as there is something to show there, a roundabout in full. */
+export function scaleOf(plan: Drawable, width: number, shown: number, round: number): Scale {
+    const beyond = plan.place.island ? round : 22;
+    return makeScale(width, shown, Math.max(plan.axis === 'time' ? 1 : 6, (shown * beyond) / Math.max(width - beyond - 8, 200)), 4);
 }
 
 /** Where the way has to be known: where it is said, or where the sign must begin to be read. */
@@ -121,7 +131,7 @@ function layRow(step: Drawable['steps'][number], scale: Scale, y: number): StepR
     };
 }
 
-function laySpeed(plan: Drawable, scale: Scale, top: number, bottom: number, compact: boolean): StripLayout['speed'] {
+function laySpeed(plan: Drawable, scale: Scale, top: number, bottom: number, compact: boolean, speedUnit?: SpeedUnit): StripLayout['speed'] {
     const { along: distances, speed_mps: speeds } = plan.profile;
     const fastest = Math.max(...speeds, 0.1);
     const y = (speed: number) => bottom - (speed / fastest) * (bottom - top);
@@ -143,13 +153,35 @@ function laySpeed(plan: Drawable, scale: Scale, top: number, bottom: number, com
         : plan.phases.flatMap((phase) => {
               const text = words[phase.phase];
               const middle = (Math.min(phase.from_m, scale.from) + phase.to_m) / 2;
-              const x = scale.x(phase.phase === 'easing-off' ? Math.min(phase.from_m, scale.from) : middle);
+              const wanted = scale.x(phase.phase === 'easing-off' ? Math.min(phase.from_m, scale.from) : middle);
+              const x = Math.min(wanted, scale.width - (text?.length ?? 0) * LETTER);
               if (!text || x < free) return [];
               free = x + text.length * 8 + 10;
               const above = phase.phase === 'easing-off' ? Math.min(phase.from_m, scale.from) : middle;
               return [{ x, y: Math.min(y(readAt(distances, speeds, above)) - 8, bottom - 6), text }];
           });
-    return { top, bottom, headY: y(readAt(distances, speeds, scale.from)), line: `M${within.map(at).join(' L')}`, hatches, labels };
+    const headY = y(readAt(distances, speeds, scale.from));
+    const figures = compact || !speedUnit || plan.axis === 'time' ? [] : layFigures(plan, scale, y, bottom, speedUnit);
+    return { top, bottom, headY, line: `M${within.map(at).join(' L')}`, hatches, labels, figures };
+}
+
+/** Under the curve, where the way of slowing changes, as far as there is room between the curve and its foot. */
+function layFigures(plan: Drawable, scale: Scale, y: (speed: number) => number, bottom: number, unit: SpeedUnit): StripLayout['speed']['figures'] {
+    const { along, speed_mps: speeds } = plan.profile;
+    const changes = plan.phases.flatMap((phase) => (phase.from_m < scale.from ? [phase.from_m] : []));
+    let free = 0;
+    let last = '';
+    return [scale.from, ...changes].flatMap((metres, i) => {
+        const speed = readAt(along, speeds, metres);
+        const figure = String(Math.round(fromMps(speed, unit)));
+        const text = i === 0 ? saidSpeed(fromMps(speed, unit), unit) : figure;
+        // The first stands clear of the grip.
+        const [x, foot] = [scale.x(metres) + (i === 0 ? 30 : 3), y(speed) + 17];
+        if (x < free || figure === last || foot > bottom - 2 || x + text.length * LETTER > scale.x(0)) return [];
+        free = x + text.length * LETTER + 14;
+        last = figure;
+        return [{ x, y: foot, text }];
+    });
 }
 
 function layGears(plan: Drawable, scale: Scale): StripLayout['gears'] {
@@ -167,10 +199,9 @@ function layGears(plan: Drawable, scale: Scale): StripLayout['gears'] {
     return blocks;
 }
 
-function layRoad(plan: Drawable, scale: Scale, top: number, compact: boolean): Road {
+/** The road from above along a scale, its upper edge at `top`, each metre of its width that many pixels. */
+export function layRoad(plan: Drawable, scale: Scale, top: number, pixelsPerMetre: number): Road {
     const { road_width_m: width, keeps } = plan.place;
-    const least = compact ? 5 : 8;
-    const pixelsPerMetre = Math.min(Math.max(scale.pixelsPerMetre, least), compact ? 6 : 11);
     const bottom = top + width * pixelsPerMetre;
     // We drive to the right: our left hand is up. Keeping left, the kerb we count from is the upper one.
     const nearIsTop = keeps === 'left';

@@ -48,7 +48,7 @@ export interface DrawnPlan extends Drawable, Pick<ApproachAlong, 'assumptions' |
     /** The hazards close behind, in their order. */
     then: ThenPlan[];
     /** How the car comes along; null where it stands. */
-    motion: Pick<ApproachAlong, 'approach_speed_mps' | 'peak_decel_mps2' | 'fits'> | null;
+    motion: Pick<ApproachAlong, 'approach_speed_mps' | 'peak_decel_mps2' | 'braking' | 'fits'> | null;
 }
 
 /** A plan along the road, as the second of two has it too. */

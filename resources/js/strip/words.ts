@@ -28,13 +28,6 @@ export const STATUS_WORDS = {
 /** Exact. */
 export const METRES_IN_A_FOOT = 0.3048;
 
-/** Braking as it is felt (common practice: gentle to 1.5, firm from 2.5, hard above 3.5 m/s²). */
-export function brakingWords(mps2: number): string {
-    if (mps2 < 1.5) return 'gentle';
-    if (mps2 < 2.5) return 'moderate';
-    return mps2 <= 3.5 ? 'firm' : 'hard';
-}
-
 /** A number of metres in the unit of the axis. */
 export const inUnit = (metres: number, unit: AxisUnit): number => (unit === 'ft' ? metres / METRES_IN_A_FOOT : metres);
 

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Compute\Tool;
 
+use NobleTurn\Core\Judgement\Braking;
 use NobleTurn\Core\Motion\Phase;
+use NobleTurn\Core\Place\Island;
 use NobleTurn\Core\Place\Stretch;
 use NobleTurn\Core\Plan\Approach;
 use NobleTurn\Core\Plan\ApproachPlan;
@@ -47,6 +49,7 @@ final class ApproachPresenter
             'ease_off_m' => round($plan->easeOffMetres, 2),
             'ease_off_s' => round($profile->secondsAt($plan->easeOffMetres), 2),
             'peak_decel_mps2' => round($profile->peakMps2(), 3),
+            'braking' => Braking::feltAt($profile->peakMps2())->value,
             'signal_rule_m' => $plan->chain->ruleMetres === null ? null : round($plan->chain->ruleMetres, 2),
             'direction' => $card->direction,
             'point_of_no_return_m' => $plan->noReturnMetres === null ? null : round($plan->noReturnMetres, 2),
@@ -165,6 +168,7 @@ final class ApproachPresenter
             'control' => $approach->control->value,
             'light' => $approach->light->value,
             'exit' => $approach->wayOut->value,
+            'island' => Island::of($approach->routine)?->value,
             'turns_off' => $approach->demand->arrival === Arrival::Turning,
             'view_from_m' => $approach->junction->viewBeyondMetres > 0.0 ? -$approach->junction->viewBeyondMetres : $approach->viewFromMetres,
             'room_m' => $approach->room?->inMetres(),

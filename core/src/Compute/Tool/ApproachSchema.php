@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace NobleTurn\Core\Compute\Tool;
 
 use NobleTurn\Core\Compute\Out;
+use NobleTurn\Core\Judgement\Braking;
 use NobleTurn\Core\Motion\Phase;
 use NobleTurn\Core\Place\Control;
+use NobleTurn\Core\Place\Island;
 use NobleTurn\Core\Place\Light;
 use NobleTurn\Core\Place\WayOut;
 use NobleTurn\Core\Plan\Between;
@@ -63,6 +65,7 @@ final class ApproachSchema
             'ease_off_m' => $metres('where the gas is released'),
             'ease_off_s' => Out::number('the same in seconds to go'),
             'peak_decel_mps2' => Out::number('hardest slowing of the plan'),
+            'braking' => Out::choice(Braking::class, 'how that feels'),
             'signal_rule_m' => Out::number('where the practice’s rule of thumb puts the signal', nullable: true),
             'direction' => Out::text('how the instructor asks for it'),
             'point_of_no_return_m' => Out::number(
@@ -219,6 +222,7 @@ final class ApproachSchema
             'keeps' => Out::choice(self::SIDES), 'road_width_m' => Out::number('kerb to kerb'), 'one_way' => Out::flag('one-way'),
             'control' => Out::choice(Control::class, 'what governs the line'), 'light' => Out::choice(Light::class, 'what the lights show'),
             'exit' => Out::choice(WayOut::class, 'way out'), 'turns_off' => Out::flag('off our road into another, with no line before it'),
+            'island' => Out::choice(Island::class, 'in the middle of a roundabout; null where nothing is gone round', nullable: true),
             'view_from_m' => $metres('where the view opens; negative beyond it'), 'room_m' => Out::number('room before the line', nullable: true),
             'openings' => $stretch, 'parked' => $stretch, 'car_length_m' => Out::number('of the vehicle'), 'car_width_m' => Out::number('of the vehicle'),
             'path_before_m' => Out::number('a path across our way, metres to the line', nullable: true),

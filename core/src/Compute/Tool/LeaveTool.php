@@ -19,6 +19,7 @@ use NobleTurn\Core\FastRoad\LeaveEventKind;
 use NobleTurn\Core\FastRoad\LeavePlan;
 use NobleTurn\Core\FastRoad\Leaving;
 use NobleTurn\Core\Fault\BadInput;
+use NobleTurn\Core\Judgement\Braking;
 use NobleTurn\Core\Plan\Warning;
 use NobleTurn\Core\Quantity\Speed;
 use NobleTurn\Core\Routine\Wording;
@@ -79,6 +80,7 @@ final class LeaveTool implements ReadsAScene
             ]), 'in the order in which they come'),
             'decel_mps2' => Out::number('mean over the hardest stretch'),
             'peak_decel_mps2' => Out::number('its hardest moment'),
+            'braking' => Out::choice(Braking::class, 'how that feels'),
             'late_half_decel_mps2' => Out::number('what it would be with the brake left to the second half'),
             'shed_before_mps' => Out::number('how much would have to go on the main road for the brake to stay firm; 0 where it does'),
             'brake_from_m' => Out::number('metres to the beginning of the slip road, negative on it'),
@@ -111,6 +113,7 @@ final class LeaveTool implements ReadsAScene
             'events' => array_map(static fn (LeaveEvent $event): array => self::row($event, $plan), $plan->events()),
             'decel_mps2' => round($leaving->meanMps2(), 3),
             'peak_decel_mps2' => round($leaving->peakMps2(), 3),
+            'braking' => Braking::feltAt($leaving->peakMps2())->value,
             'late_half_decel_mps2' => round($leaving->lateHalfMps2(), 3),
             'shed_before_mps' => round($leaving->shedBeforeMps(), 2),
             'brake_from_m' => round(-($leaving->stages[0]['from'] ?? $leaving->lengthMetres), 1),

@@ -1,5 +1,5 @@
 import { useCompute } from '@/compute/useCompute';
-import { brakingWords, spoken } from '@/strip/words';
+import { spoken } from '@/strip/words';
 import { DataTable } from '@/ui/DataTable';
 import { Field } from '@/ui/Field';
 import { Slider } from '@/ui/Slider';
@@ -43,9 +43,7 @@ export function LeaveBench() {
     const moment = useMoment(longest);
     return (
         <BenchPage
-            verdict={
-                data && { head: HEADS[data.verdict], says: `Firmest braking: ${brakingWords(data.peak_decel_mps2)}, ${data.peak_decel_mps2.toFixed(1)} m/s².` }
-            }
+            verdict={data && { head: HEADS[data.verdict], says: `Firmest braking: ${data.braking}, ${data.peak_decel_mps2.toFixed(1)} m/s².` }}
             asked={{ tool: 'leave', inputs }}
             answer={data}
             error={error}

@@ -41,6 +41,7 @@ export function MetresSlider({ label, value, onChange, min, max, none }: Props &
             min={min}
             max={max}
             step={STEPS_M[unit]}
+            per={unit === 'ft' ? METRES_IN_A_FOOT : 1}
             words={(metres) => (none !== undefined && metres === 0 ? none : spoken(metres, unit))}
             onChange={onChange}
         />

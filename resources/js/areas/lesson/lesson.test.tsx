@@ -6,13 +6,11 @@ import { drivenAt, RulesOf } from '@/rules/rules';
 import { answer, server, show, tool, written, type Sent } from '@/testing/answers';
 import { DebriefFace } from './debrief/DebriefFace';
 import { DriveFace } from './drive/DriveFace';
-import { PlanFace } from './plan/PlanFace';
 
 const planned = answer('demo-lesson-planned');
 const driven = answer('demo-lesson-driven');
 const tools = { 'POST compute/approach': tool('tool-approach'), 'GET places': answer('demo-places'), 'GET routines?pack=gb': answer('demo-routines') };
 const face = (what: (lesson: Lesson) => React.ReactNode, lesson: Lesson) => show(<RulesOf rules={lesson.rules}>{what(lesson)}</RulesOf>, 'instructor');
-const computed = (sent: Sent[]) => sent.filter((one) => one.path === 'compute/approach').map((one) => one.body as Record<string, unknown>);
 
 beforeEach(() => {
     sessionStorage.clear();
@@ -20,52 +18,6 @@ beforeEach(() => {
 afterEach(() => {
     cleanup();
     vi.unstubAllGlobals();
-});
-
-describe('the plan', () => {
-    it('has the places in their order with their minutes, and opens the first', () => {
-        server(tools);
-        face((lesson) => <PlanFace lesson={lesson} />, planned);
-        const keys = within(screen.getByRole('list', { name: 'In order' }))
-            .getAllByRole('button')
-            .filter((key) => /\d+\. /.test(key.textContent));
-        expect(keys.map((key) => key.textContent)).toEqual(planned.items.map((item, i) => `${i + 1}. ${item.place.name}${item.minutes} min`));
-        expect(screen.getByRole('region', { name: `Brief: ${planned.items[0]!.place.name}` })).toBeTruthy();
-    });
-
-    it('asks the core what the server said this place is planned with: the road, the rules, the car and the learner', async () => {
-        const sent = server(tools);
-        face((lesson) => <PlanFace lesson={lesson} />, planned);
-        await waitFor(() => expect(computed(sent).length).toBeGreaterThan(0));
-        const { plan } = planned.items[0]!;
-        if (plan.tool !== 'approach') throw new Error('The first place of the demo has an approach.');
-        const { gradient: _, ...inputs } = plan.inputs;
-        expect(computed(sent)[0]).toMatchObject(inputs);
-        expect(computed(sent)[0]!.vehicle).toMatchObject({ name: planned.vehicle.name, transmission: planned.vehicle.transmission });
-        // Each control's range is one question, and what they have in common travels once.
-        expect(computed(sent).every((asked) => (asked.sweep as { folded: boolean }).folded)).toBe(true);
-        expect(computed(sent)).toHaveLength(2);
-    });
-
-    it('puts places in another order by writing them all', async () => {
-        const sent = server(tools);
-        face((lesson) => <PlanFace lesson={lesson} />, planned);
-        screen.getByRole('button', { name: /later/i }).click();
-        const [first, second, ...rest] = planned.items.map((item) => item.id);
-        await waitFor(() =>
-            expect(written(sent).find((one) => one.method === 'PUT')).toMatchObject({
-                path: `lessons/${planned.id}/order`,
-                body: { items: [second, first, ...rest] },
-            }),
-        );
-    });
-
-    it('says what to do where nothing is planned', () => {
-        server(tools);
-        face((lesson) => <PlanFace lesson={lesson} />, { ...planned, items: [] });
-        expect(screen.getByText('No places yet')).toBeTruthy();
-        expect(screen.getByRole('button', { name: 'Add a place' })).toBeTruthy();
-    });
 });
 
 describe('the drive', () => {

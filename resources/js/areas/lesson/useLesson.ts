@@ -17,7 +17,9 @@ export function useLesson(id: string) {
             client.invalidateQueries({ queryKey: ['today'] }),
             client.invalidateQueries({ queryKey: ['learner'] }),
         ]);
-    const write = async (facts: Partial<Pick<Lesson, 'aim' | 'state' | 'went_well' | 'worked_on' | 'self_rating'> & Aimed>) => {
+    const write = async (
+        facts: Partial<Pick<Lesson, 'aim' | 'state' | 'went_well' | 'worked_on' | 'self_rating' | 'brief_minutes' | 'debrief_minutes'> & Aimed>,
+    ) => {
         client.setQueryData(['lesson', id], await api.PATCH('/lessons/{lesson}', { ...at({ lesson: id }), body: facts }));
         await Promise.all([client.invalidateQueries({ queryKey: ['today'] }), client.invalidateQueries({ queryKey: ['learner'] })]);
     };

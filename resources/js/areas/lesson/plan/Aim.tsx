@@ -12,17 +12,22 @@ export function Aim({ lesson }: { lesson: Lesson }) {
     const [aim, setAim] = useState(lesson.aim ?? '');
     const keep = () => aim !== (lesson.aim ?? '') && void write({ aim });
     return (
-        <div className="flex flex-wrap items-start gap-x-8 gap-y-2">
-            <label className="flex min-w-72 flex-[3] items-center gap-3">
-                <span className="text-quiet font-semibold">Aim</span>
-                <input
-                    className="border-line focus:border-ink min-h-12 w-full border-b-2 bg-transparent text-lg font-semibold"
+        <div className="grid gap-2">
+            <label>
+                <span className="text-quiet text-sm font-semibold">Aim</span>
+                <textarea
+                    className="border-line focus:border-ink block min-h-12 w-full resize-none border-b-2 bg-transparent text-lg leading-tight font-semibold [field-sizing:content]"
+                    rows={2}
                     value={aim}
                     maxLength={300}
                     placeholder="One or two things, no more"
                     onChange={(event) => setAim(event.target.value)}
                     onBlur={keep}
-                    onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+                    onKeyDown={(event) => {
+                        if (event.key !== 'Enter') return;
+                        event.preventDefault();
+                        event.currentTarget.blur();
+                    }}
                 />
             </label>
             <div role="group" aria-label="What it works on" className="flex flex-wrap gap-2">
@@ -41,7 +46,7 @@ export function Aim({ lesson }: { lesson: Lesson }) {
                 </select>
                 <select
                     aria-label="Routine it works on"
-                    className="entry w-auto max-w-44"
+                    className="entry w-auto max-w-full"
                     value={lesson.works_on?.routine ?? ''}
                     onChange={(event) => void write({ aim_routine: routines.find(({ code }) => code === event.target.value)?.code ?? null })}
                 >
@@ -54,7 +59,7 @@ export function Aim({ lesson }: { lesson: Lesson }) {
                 </select>
             </div>
             {lesson.promised_before.length > 0 && (
-                <details className="min-w-56 flex-1">
+                <details>
                     <summary className="min-h-12 cursor-pointer content-center font-semibold">Agreed last time: {lesson.promised_before.length}</summary>
                     <ul>
                         {lesson.promised_before.map((promise) => (

@@ -1,20 +1,29 @@
-import { useMemo, useState } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
-import type { Lesson, LessonItem, Road, Rules } from '@/api/types';
+import type { Lesson, LessonItem } from '@/api/types';
 import { ApproachView } from '@/approach/ApproachView';
 import type { Conditions } from '@/bench/approach';
 import { limitOf, useRoutineName, useRules, withLimit } from '@/rules/rules';
-import { unitWords } from '@/rules/speed';
 import { DrawingLinks } from '@/drawings/DrawingLinks';
 import { Judgement } from '@/judgement/Judgement';
 import { RoadBrief } from '@/road/RoadBrief';
 import { Sketch } from '@/routines/Sketch';
 import { StepList } from '@/routines/StepList';
 import { useCards } from '@/routines/useCards';
+import { fillTheScreen } from '../kerb/screen';
 import { useLesson } from '../useLesson';
+import { describe } from './describe';
+import { PlaceKeys } from './PlaceKeys';
+
+interface Props {
+    lesson: Lesson;
+    item: LessonItem;
+    /** What stands beside the strip. */
+    beside: ReactNode;
+}
 
 /** Everything to explain one place at the kerb: its strip, the sketch, and the card of its routine. */
-export function Brief({ lesson, item }: { lesson: Lesson; item: LessonItem }) {
+export function Brief({ lesson, item, beside }: Props) {
     const { road } = item.place;
     const rules = useRules();
     const name = useRoutineName();
@@ -30,21 +39,18 @@ export function Brief({ lesson, item }: { lesson: Lesson; item: LessonItem }) {
     const inputs = useMemo(() => (plan.tool === 'approach' ? withLimit(plan.inputs, limitOf(road, rules), rules) : null), [plan, road, rules]);
     const lead = (
         <div className="min-w-0 flex-1 basis-56">
-            <p className="hidden font-semibold print:block">{item.place.name}</p>
-            <h2 className="text-lg">{name(item.routine)}</h2>
-            <p className="text-quiet text-sm">{[describe(road, rules), item.place.note].filter(Boolean).join('. ')}</p>
+            <h2 className="text-lg">{item.place.name}</h2>
+            <p className="text-quiet text-sm">{[name(item.routine), describe(road, rules), item.place.note].filter(Boolean).join('. ')}</p>
         </div>
     );
-    return (
-        <section aria-label={`Brief: ${item.place.name}`} className="grid gap-2">
-            {inputs ? (
-                <ApproachView inputs={inputs} conditions={conditions} onConditions={setConditions} lead={lead} />
-            ) : (
-                <>
-                    {lead}
-                    {plan.tool !== 'approach' && <RoadBrief plan={plan} routine={item.routine} road={road} />}
-                </>
-            )}
+    const kerb = (
+        <Link className="key" to={`/lessons/${lesson.id}/kerb?place=${item.id}`} onClick={fillTheScreen}>
+            Kerb view
+        </Link>
+    );
+    const changes = <PlaceKeys lesson={lesson} item={item} />;
+    const below = (
+        <>
             <Judgement routine={item.routine} road={road} drawings={item.drawings} />
             {card && (
                 <details className="text-base">
@@ -60,24 +66,41 @@ export function Brief({ lesson, item }: { lesson: Lesson; item: LessonItem }) {
             )}
             <div className="flex flex-wrap items-center gap-3">
                 <DrawingLinks drawings={item.drawings} onChanged={refresh} />
-                <button type="button" className="key screen-only" onClick={() => window.print()}>
-                    Print this brief
-                </button>
+                <Link className="key screen-only" to={`/lessons/${lesson.id}/sheet`}>
+                    Print the lesson
+                </Link>
             </div>
+        </>
+    );
+    return (
+        <section aria-label={`Brief: ${item.place.name}`} className="grid gap-2">
+            {inputs ? (
+                <ApproachView
+                    inputs={inputs}
+                    conditions={conditions}
+                    onConditions={setConditions}
+                    lead={lead}
+                    more={kerb}
+                    changes={changes}
+                    beside={beside}
+                    below={below}
+                />
+            ) : (
+                <>
+                    <div className="flex flex-wrap items-center gap-3">
+                        {lead}
+                        {changes}
+                        {kerb}
+                    </div>
+                    <div className="grid gap-x-6 gap-y-3 lg:grid-cols-[minmax(0,1fr)_19rem] lg:items-start">
+                        <div className="grid gap-3">
+                            {plan.tool !== 'approach' && <RoadBrief plan={plan} routine={item.routine} road={road} />}
+                            {below}
+                        </div>
+                        {beside}
+                    </div>
+                </>
+            )}
         </section>
     );
-}
-
-function describe(road: Road, rules: Rules): string {
-    if (road.kind === 'slip') return `${road.slip_length_m} m of slip road`;
-    const control = 'control' in road ? road.control : undefined;
-    return [
-        `${limitOf(road, rules)} ${unitWords(rules.speed_unit)} limit`,
-        control === 'stop' ? 'stop line' : control === 'give-way' ? 'give-way line' : null,
-        road.view_from_m !== undefined ? `view from ${road.view_from_m} m` : road.view ? `${road.view} view` : null,
-        road.one_way ? 'one-way' : null,
-        road.room_m ? `${road.room_m} m of room` : null,
-    ]
-        .filter(Boolean)
-        .join(', ');
 }

@@ -38,7 +38,7 @@ export function FromRecord({ lesson, onAdd }: { lesson: Lesson; onAdd: (words: s
                 </span>
             </summary>
             {open && (
-                <div className="grid gap-x-8 gap-y-3 py-2 md:grid-cols-3">
+                <div className="grid gap-x-8 gap-y-3 py-2 ">
                     <Column title="Needs most help" none="Nothing stands out.">
                         {weak.map((cell) => (
                             <Wanted key={`${cell.routine}.${cell.step}`} routine={cell.routine} onAdd={onAdd}>

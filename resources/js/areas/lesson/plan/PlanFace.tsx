@@ -1,29 +1,27 @@
 import { useState } from 'react';
 import type { Lesson } from '@/api/types';
+import { Empty } from '@/ui/State';
 import { AddPlace } from './AddPlace';
 import { Aim } from './Aim';
 import { Brief } from './Brief';
 import { FromRecord } from './FromRecord';
-import { PlaceList } from './PlaceList';
+import { LessonLine } from './LessonLine';
 
-/** What shall we do in this lesson: the aim, the places in order, and the brief for the one that is open. */
+/** What shall we do in this lesson: the places in order, the brief for the one that is open, and beside it the aim and what to work on. */
 export function PlanFace({ lesson }: { lesson: Lesson }) {
     const [openId, setOpenId] = useState<string | null>(null);
     const [wanted, setWanted] = useState<string | null>(null);
     const open = lesson.items.find((item) => item.id === openId) ?? lesson.items[0];
-    return (
-        <div className="grid gap-3">
+    const beside = (
+        <div className="screen-only grid gap-3">
             <Aim lesson={lesson} />
             <FromRecord lesson={lesson} onAdd={setWanted} />
-            <PlaceList lesson={lesson} openId={open?.id ?? null} onOpen={setOpenId} />
-            {wanted !== null && <AddPlace lesson={lesson} words={wanted} open onOpenChange={() => setWanted(null)} onAdded={setOpenId} />}
-            {open && <Brief key={open.id} lesson={lesson} item={open} />}
             {lesson.reference_points.length > 0 && (
-                <details className="text-sm">
+                <details>
                     <summary className="link min-h-12 cursor-pointer content-center font-semibold">Reference points in {lesson.vehicle.name}</summary>
-                    <dl className="grid grid-cols-[minmax(0,18rem)_1fr] gap-x-4 gap-y-1">
+                    <dl className="grid gap-1 text-sm">
                         {lesson.reference_points.map((point) => (
-                            <div key={point.what} className="contents">
+                            <div key={point.what}>
                                 <dt className="text-quiet">{point.what}</dt>
                                 <dd>{point.where}</dd>
                             </div>
@@ -31,6 +29,25 @@ export function PlanFace({ lesson }: { lesson: Lesson }) {
                     </dl>
                 </details>
             )}
+        </div>
+    );
+    return (
+        <div className="grid gap-3">
+            {open && <LessonLine lesson={lesson} open={open} onOpen={setOpenId} onAdd={() => setWanted('')} />}
+            {open ? (
+                <Brief key={open.id} lesson={lesson} item={open} beside={beside} />
+            ) : (
+                <div className="grid gap-6 lg:grid-cols-[1fr_19rem]">
+                    <Empty title="No places yet">
+                        <p>Choose a junction, easy before hard; its plan opens here.</p>
+                        <button type="button" className="key justify-self-start" data-tone="main" onClick={() => setWanted('')}>
+                            Add a place
+                        </button>
+                    </Empty>
+                    {beside}
+                </div>
+            )}
+            {wanted !== null && <AddPlace lesson={lesson} words={wanted} open onOpenChange={() => setWanted(null)} onAdded={setOpenId} />}
         </div>
     );
 }
