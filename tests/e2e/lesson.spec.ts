@@ -28,7 +28,7 @@ test('sign in, plan an emerge right at 30 mph, mark three rounds, debrief, see t
     await page.getByRole('button', { name: 'Add a place' }).click();
     await page.getByLabel('Search places').fill('chandlers row into');
     await page.getByRole('button', { name: /Chandlers Row into Quay Street/ }).click();
-    await expect(page.getByRole('heading', { name: 'Emerge right' })).toBeVisible();
+    await expect(page.getByRole('region', { name: 'Brief: Chandlers Row into Quay Street' })).toContainText('Emerge right. 30 mph limit');
     // Both are on screen: where the rule of thumb puts the signal, and where it has to be.
     await expect(page.getByText('rule of thumb 30 m')).toBeVisible();
     await expect(page.getByText(/At 30 mph, signalling 30 m before is too late: you would be braking already/)).toBeVisible();

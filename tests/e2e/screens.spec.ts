@@ -20,6 +20,8 @@ async function screens(page: Page): Promise<Record<string, string>> {
     return {
         Today: '/',
         Plan: `/lessons/${next}/plan`,
+        'Kerb view': `/lessons/${next}/kerb`,
+        'The lesson on paper': `/lessons/${next}/sheet`,
         Drive: `/lessons/${next}/drive`,
         Debrief: `/lessons/${driven}/debrief`,
         Learners: '/learners',
@@ -138,17 +140,4 @@ test('keys are large enough for a thumb, larger in Drive', async ({ page }) => {
             name,
         ).toEqual([]);
     }
-});
-
-test('a brief prints in black and white, with the strip as a table beside it', async ({ page }) => {
-    await page.goto('/');
-    const all = await screens(page);
-    await page.goto(all.Plan!);
-    await settle(page);
-    await page.emulateMedia({ media: 'print' });
-    await expect(page.getByRole('button', { name: 'Print this brief' })).toBeHidden();
-    await expect(page.getByRole('navigation', { name: 'Areas' })).toBeHidden();
-    const ink = await page.evaluate(() => getComputedStyle(document.documentElement).getPropertyValue('--now').trim());
-    expect(ink).toBe('#000');
-    await expect(page.getByRole('table').first()).toBeVisible();
 });

@@ -47,6 +47,9 @@ final class Routines
                     'of' => Shapes::byName(Shapes::byName(['type' => 'string']), 'where each kind of fault is seen, by step; without a kind, an empty name'),
                 ]),
                 'decisions' => Shapes::byName(['type' => 'string'], 'words of what can be decided rightly'), 'routines' => Shapes::listOf('RoutineLine'),
+                'elsewhere' => Out::list(Out::object([
+                    'code' => Shapes::ref('RoutineCode'), 'title' => Out::text(''), 'pack_name' => Out::text('of the first pack that has it'),
+                ]), 'what is taught under other packs only'),
             ]),
             'RoutineLine' => $line,
             'CardStep' => Out::object([

@@ -63,7 +63,7 @@ final class Show
             'decisions' => array_column(
                 array_map(static fn (Decision $one): array => [$one->value, $one->words()], Decision::cases()), 1, 0,
             ),
-            'routines' => RoutineLines::of($chosen),
+            'routines' => RoutineLines::of($chosen), 'elsewhere' => RoutineLines::elsewhere($chosen),
         ];
     }
 

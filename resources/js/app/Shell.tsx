@@ -49,11 +49,19 @@ export function Shell() {
                         key={area.to}
                         to={area.to}
                         end={area.to === '/'}
-                        className="text-quiet aria-[current=page]:text-ink aria-[current=page]:border-now relative flex min-h-14 min-w-0 flex-1 items-center justify-center border-t-4 border-transparent px-1 text-center text-[0.8rem] font-semibold lg:flex-none lg:justify-start lg:border-t-0 lg:border-l-4 lg:px-4 lg:text-base"
+                        className={`${area.to === '/account' ? 'max-lg:hidden' : area.to === '/' ? '' : '[@media(max-width:18em)]:hidden'} text-quiet aria-[current=page]:text-ink aria-[current=page]:border-now relative flex min-h-14 min-w-0 flex-1 items-center justify-center border-t-4 border-transparent px-1 text-center text-[0.8rem] font-semibold lg:flex-none lg:justify-start lg:border-t-0 lg:border-l-4 lg:px-4 lg:text-base`}
                     >
                         {area.label}
                     </NavLink>
                 ))}
+                {/* On a phone the account is one of the ways the signpost knows; where text is as large as half a line, every area but Today is. */}
+                <button
+                    type="button"
+                    className="text-quiet flex min-h-14 min-w-0 flex-1 items-center justify-center border-t-4 border-transparent px-1 text-center text-[0.8rem] leading-tight font-semibold lg:hidden"
+                    onClick={() => setAsked(true)}
+                >
+                    Where to?
+                </button>
                 <div className="hidden lg:mt-auto lg:grid lg:gap-2 lg:px-3">
                     <QueueLine className="px-2 py-1 text-sm leading-tight" />
                     <button type="button" className="key !px-2 text-sm" onClick={() => setAsked(true)}>

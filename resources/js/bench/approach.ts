@@ -1,6 +1,7 @@
 import type { ApproachAsked, Practice, RoadFacts, RoutineCode, Rules } from '@/api/types';
 import { limitOf } from '@/rules/rules';
 import { speedRange } from '@/rules/speed';
+import { carChosen } from './car';
 import { objectIn, type Codec } from './flat';
 
 /** What changes from one drive to the next at the same place. */
@@ -53,7 +54,7 @@ const reader =
                 surface: params.get('wet') ? 'wet' : 'dry',
                 follower: params.get('close') !== null,
             },
-            car: params.get('car') ?? 'small-petrol-hatch',
+            car: params.get('car') ?? carChosen(),
             level: (params.get('level') as ApproachState['level'] | null) ?? 'developing',
             practice: (objectIn(params.get('practice')) ?? {}) as Practice,
         };
@@ -63,7 +64,7 @@ const reader =
 export const atPlace = (road: ApproachState['road'], rules: Rules): ApproachState => ({
     road,
     conditions: { speed: limitOf(road, rules), gradient: road.gradient ?? 0, surface: 'dry', follower: false },
-    car: 'small-petrol-hatch',
+    car: carChosen(),
     level: 'developing',
     practice: {},
 });

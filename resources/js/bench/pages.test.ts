@@ -1,6 +1,7 @@
-import { describe, expect, it } from 'vitest';
+import { afterEach, describe, expect, it } from 'vitest';
 import type { Rules } from '@/api/types';
 import { answer } from '@/testing/answers';
+import { chooseCar, USUAL_CAR } from './car';
 import { addressOf, CALLED_BEFORE, PAGES, type BenchTool } from './pages';
 import { placeAddress } from './places';
 
@@ -23,6 +24,30 @@ describe.each(tools)('the page %s', (tool) => {
         expect(PAGES[tool].title).toMatch(/^\{?[A-Z]/);
         expect(PAGES[tool].about).toMatch(/^\{?[A-Z].{10,}[^.]$/);
         expect(addressOf(tool, {}, britain)).toMatch(new RegExp(`^/bench/${tool}\\?`));
+    });
+});
+
+describe('the vehicle chosen on one page', () => {
+    afterEach(() => localStorage.clear());
+
+    it('is what every page about driving one begins with, and no page that has its own', () => {
+        const vehicles = () =>
+            Object.fromEntries(tools.map((tool) => [tool, PAGES[tool].address(britain).read(new URLSearchParams()) as { vehicle?: string; car?: string }]));
+        const before = vehicles();
+        chooseCar('small-electric');
+        const after = vehicles();
+        for (const tool of tools) {
+            const begins = before[tool]!.vehicle ?? before[tool]!.car;
+            expect(after[tool]!.vehicle ?? after[tool]!.car, tool).toBe(begins === USUAL_CAR ? 'small-electric' : begins);
+        }
+        expect(Object.values(after).filter((state) => (state.vehicle ?? state.car) === 'small-electric').length).toBeGreaterThan(7);
+        expect(after.clearance!.vehicle).toBe(before.clearance!.vehicle);
+    });
+
+    it('never changes what an address says', () => {
+        chooseCar('small-electric');
+        expect(PAGES.gap.address(britain).read(new URLSearchParams('vehicle=loaded-van')).vehicle).toBe('loaded-van');
+        expect(addressOf('gap', {}, britain)).toContain('vehicle=small-electric');
     });
 });
 

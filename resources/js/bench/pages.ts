@@ -1,6 +1,7 @@
 import type { Rules } from '@/api/types';
 import { usual } from '@/rules/speed';
 import { approach } from './approach';
+import { carChosen } from './car';
 import { flat, type Codec } from './flat';
 import { beginningWith } from './others';
 import { lanes } from './ring';
@@ -14,14 +15,12 @@ interface Page<State> {
 
 const page = <State>(title: string, about: string, address: (rules: Rules) => Codec<State>): Page<State> => ({ title, about, address });
 
-const CAR = 'small-petrol-hatch';
-
 /** Every page of the bench, by the tool it asks, in the order of their tabs. Speeds are written in mph and begin as they would be signed elsewhere. */
 export const PAGES = {
     approach: page('Approach', 'Where and when each step belongs', approach),
     gap: page('Gap', 'Is the gap big enough?', ({ speed_unit: unit }) =>
         flat({
-            ...{ manoeuvre: 'emerge-right', vehicle: CAR, speed: usual(30, unit), distance: 90, rolling: false },
+            ...{ manoeuvre: 'emerge-right', vehicle: carChosen(), speed: usual(30, unit), distance: 90, rolling: false },
             ...{ lanes: 1, slope: 0, people: 0, long: false, turner: false, sight: 0 },
             ...{ surface: 'dry', runs: '', entry: 1, asks: '' },
         }),
@@ -29,7 +28,16 @@ export const PAGES = {
     lanes: page('Lanes', 'Which lane, why, and what the others would cost', lanes),
     join: page('Join', 'Whether the {slip road} is long enough, ahead of or behind whom, and by where it is decided', (rules) =>
         flat({
-            ...{ vehicle: CAR, slip: 250, entry: usual(30, rules.speed_unit), main: usual(56, rules.speed_unit), slope: 0, sign: 40, angle: 5, solid: 110 },
+            ...{
+                vehicle: carChosen(),
+                slip: 250,
+                entry: usual(30, rules.speed_unit),
+                main: usual(56, rules.speed_unit),
+                slope: 0,
+                sign: 40,
+                angle: 5,
+                solid: 110,
+            },
             ...{ surface: 'dry', gear: 0, leader: 0, leads: usual(30, rules.speed_unit) },
             others: beginningWith(
                 [
@@ -43,13 +51,22 @@ export const PAGES = {
     ),
     leave: page('Leave', 'Signs, signal, brake, lane and gear in their places', ({ speed_unit: unit }) =>
         flat({
-            ...{ vehicle: CAR, main: usual(70, unit), slip: 250, end: usual(15, unit), turn: 'right' },
+            ...{ vehicle: carChosen(), main: usual(70, unit), slip: 250, end: usual(15, unit), turn: 'right' },
             ...{ slope: 0, lanes: 2, radius: 0, bend: 120, lower: 0, surface: 'dry' },
         }),
     ),
     'lane-change': page('Lane change', 'Faster into the gap ahead, easier into the one behind, or wait', (rules) =>
         flat({
-            ...{ vehicle: CAR, speed: usual(35, rules.speed_unit), limit: usual(40, rules.speed_unit), to: 'right', room: 0, junction: 0, second: 0, slope: 0 },
+            ...{
+                vehicle: carChosen(),
+                speed: usual(35, rules.speed_unit),
+                limit: usual(40, rules.speed_unit),
+                to: 'right',
+                room: 0,
+                junction: 0,
+                second: 0,
+                slope: 0,
+            },
             surface: 'dry',
             others: beginningWith(
                 [
@@ -63,15 +80,15 @@ export const PAGES = {
     ),
     overtake: page('{Overtake}', 'Whether the view is long enough, and from when on there is no going back', ({ speed_unit: unit }) =>
         flat({
-            ...{ vehicle: CAR, limit: usual(60, unit), other: usual(40, unit), long: false, oncoming: usual(60, unit), sight: 400 },
+            ...{ vehicle: carChosen(), limit: usual(60, unit), other: usual(40, unit), long: false, oncoming: usual(60, unit), sight: 400 },
             ...{ slope: 0, gear: 0, hold: false, alone: false, rehearsal: false, surface: 'dry' },
         }),
     ),
     engine: page('Gears', 'What the revs do, and what each gear can still pull', ({ speed_unit: unit }) =>
-        flat({ vehicle: CAR, speed: usual(30, unit), slope: 0, from: 3, to: 2, upTo: usual(50, unit) }),
+        flat({ vehicle: carChosen(), speed: usual(30, unit), slope: 0, from: 3, to: 2, upTo: usual(50, unit) }),
     ),
-    steering: page('Steering', 'A right-angle corner along the {kerb}', () => flat({ vehicle: CAR, corner: 'near', kerb: 8, gap: 0.5, lane: 3.65 })),
-    reverse: page('Reversing', 'At a slow walking pace', () => flat({ exercise: 'pull-up-right-reverse', vehicle: CAR, angle: 2, gap: 0.3, slope: 0 })),
+    steering: page('Steering', 'A right-angle corner along the {kerb}', () => flat({ vehicle: carChosen(), corner: 'near', kerb: 8, gap: 0.5, lane: 3.65 })),
+    reverse: page('Reversing', 'At a slow walking pace', () => flat({ exercise: 'pull-up-right-reverse', vehicle: carChosen(), angle: 2, gap: 0.3, slope: 0 })),
     'swept-path': page('Long vehicle', 'Where every wheel goes, and what is left at the {kerb}s', () =>
         flat({
             ...{ way: 'bend', vehicle: 'articulated-lorry', units: '', kerb: 9, entry: 4, exit: 7.3, angle: 90 },

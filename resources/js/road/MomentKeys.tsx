@@ -8,7 +8,7 @@ export function MomentKeys({ moment, longest, play, label }: { moment: Moment; l
             <button type="button" className="key" aria-pressed={moment.playing} onClick={moment.toggle}>
                 {moment.playing ? '■ Hold' : `▶ ${play}`}
             </button>
-            <div className="min-w-64 flex-1">
+            <div className="min-w-[min(16rem,100%)] flex-1">
                 <Slider
                     label={label}
                     value={Number(moment.seconds.toFixed(1))}

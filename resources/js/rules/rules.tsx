@@ -16,13 +16,10 @@ export function useRules(): Rules {
     return useContext(RulesContext) ?? session.rules;
 }
 
-/** A code as a name: for a routine that is taught under other rules only. */
-const named = (code: string): string => code.charAt(0).toUpperCase() + code.slice(1).replaceAll('-', ' ');
-
-/** A routine's name in the words of the place; its code where it is taught under other rules only. */
+/** A routine's name in the words of the place; where it is taught under other rules only, in theirs. */
 export function useRoutineName(): (code: string) => string {
-    const { routines } = useRules();
-    return (code) => routines.find((routine) => routine.code === code)?.title ?? named(code);
+    const { routines, elsewhere } = useRules();
+    return (code) => [...routines, ...elsewhere].find((routine) => routine.code === code)?.title ?? code;
 }
 
 /** What a round was of, in a line: its place; away from every place the routine and its way too. */

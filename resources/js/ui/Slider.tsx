@@ -30,7 +30,7 @@ export function Slider({ label, value, min, max, step, words, per = 1, fine = Ma
         setTyped(null);
     };
     return (
-        <div className="flex min-w-56 items-center gap-2" role="group" aria-label={label}>
+        <div className="flex min-w-[min(14rem,100%)] items-center gap-2" role="group" aria-label={label}>
             <button type="button" className="key !px-3 text-xl" aria-label={`${label}: less`} disabled={value <= min} onClick={() => to(value - step)}>
                 −
             </button>

@@ -1,11 +1,12 @@
 import { useQuery } from '@tanstack/react-query';
 import { api } from '@/api/client';
 import type { VehicleAsked } from '@/api/types';
+import { chooseCar, USUAL_CAR } from '@/bench/car';
 import { Field } from '@/ui/Field';
 import { forCore } from './vehicle';
 
 type KindName = Extract<VehicleAsked, string>;
-export const DEFAULT_KIND = 'small-petrol-hatch' satisfies KindName;
+export const DEFAULT_KIND = USUAL_CAR satisfies KindName;
 
 export const useCars = () => useQuery({ queryKey: ['vehicles'], queryFn: () => api.GET('/vehicles') });
 
@@ -27,7 +28,13 @@ export function VehicleChoice({ value, onChange }: { value: string; onChange: (v
     const kinds = useKinds();
     return (
         <Field label="Vehicle">
-            <select value={value} onChange={(event) => onChange(event.target.value)}>
+            <select
+                value={value}
+                onChange={(event) => {
+                    chooseCar(event.target.value);
+                    onChange(event.target.value);
+                }}
+            >
                 {[...(kinds.data ?? []), ...(cars.data ?? [])].map((one) => (
                     <option key={one.id} value={one.id}>
                         {one.name}

@@ -33,7 +33,7 @@ export function Cars() {
                             {car.transmission}
                             {car.controls === 'hand' && ', hand controls'} · {car.length_m} × {car.width_m} m
                         </span>
-                        <span className="ml-auto flex gap-2 py-1">
+                        <span className="ml-auto flex flex-wrap gap-2 py-1">
                             <button type="button" className="key" aria-label={`Change ${car.name}`} onClick={() => setOpen(car)}>
                                 Change
                             </button>

@@ -15,7 +15,7 @@ import { QuestionFields } from '@/practice/QuestionFields';
 import { useRulesOnOffer } from '@/practice/useRulesOnOffer';
 import { LIGHTS, WAYS_OUT } from '@/routines/words';
 import { RoutineSelect } from '@/routines/RoutineSelect';
-import { useVehicle } from '@/vehicles/VehicleChoice';
+import { useVehicle, VehicleChoice } from '@/vehicles/VehicleChoice';
 import { Field } from '@/ui/Field';
 import { Options } from '@/ui/Options';
 import { Rarely } from '@/ui/Rarely';
@@ -116,15 +116,7 @@ export function ApproachBench() {
                         <option value="closed">Closed</option>
                     </select>
                 </Field>
-                <Field label="Car">
-                    <select value={state.car} onChange={(event) => set({ car: event.target.value })}>
-                        <option value="small-petrol-hatch">Small petrol hatch, manual</option>
-                        <option value="small-automatic">Small automatic</option>
-                        <option value="small-electric">Small electric car</option>
-                        <option value="hand-controls">Hand controls</option>
-                        <option value="loaded-van">Loaded van</option>
-                    </select>
-                </Field>
+                <VehicleChoice value={state.car} onChange={(car) => set({ car })} />
                 <Field label="Learner">
                     <select value={state.level} onChange={(event) => set({ level: event.target.value as ApproachState['level'] })}>
                         <option value="beginner">Beginner</option>

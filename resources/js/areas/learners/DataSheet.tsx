@@ -58,7 +58,7 @@ export function DataSheet({ data }: { data: LearnerData }) {
     return (
         <>
             <Part title="Facts">
-                <dl className="grid grid-cols-[10rem_1fr] gap-y-1">
+                <dl className="grid grid-cols-[10rem_minmax(0,1fr)] gap-y-1">
                     {facts
                         .filter(([, value]) => value)
                         .map(([fact, value], i) => (

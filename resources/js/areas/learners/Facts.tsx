@@ -30,7 +30,7 @@ export function Facts({ learner }: { learner: LearnerFacts }) {
             <h2 id="facts" className="border-hair border-b-2 pb-1 text-lg">
                 Facts
             </h2>
-            <dl className="grid grid-cols-[9rem_1fr] gap-y-1 py-2">
+            <dl className="grid grid-cols-[9rem_minmax(0,1fr)] gap-y-1 py-2">
                 {facts
                     .filter(([, value]) => value)
                     .map(([name, value]) => (

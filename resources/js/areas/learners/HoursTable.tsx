@@ -11,7 +11,7 @@ export function HoursTable({ hours }: { hours: Hours }) {
             <h2 id="hours" className="border-hair border-b-2 pb-1 text-lg">
                 {spoken(hours.total)} at the wheel
             </h2>
-            <dl className="grid grid-cols-[7rem_1fr] gap-x-3 gap-y-2">
+            <dl className="grid grid-cols-[7rem_minmax(0,1fr)] gap-x-3 gap-y-2">
                 {KINDS.map((kind) => {
                     const parts = Object.entries(hours.minutes[kind]).filter(([, minutes]) => minutes > 0);
                     return (

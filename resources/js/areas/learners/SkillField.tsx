@@ -176,7 +176,7 @@ function Undone({ codes, onOpen }: { codes: RoutineCode[]; onOpen: (code: Routin
     return codes.map((code, i) => (
         <Fragment key={code}>
             {i > 0 && ', '}
-            <button type="button" className="link screen-only min-h-8 max-w-full text-left" onClick={() => onOpen(code)}>
+            <button type="button" className="link screen-only min-h-12 max-w-full text-left" onClick={() => onOpen(code)}>
                 {name(code).toLowerCase()}
             </button>
             {/* On paper a name breaks like any other word. */}

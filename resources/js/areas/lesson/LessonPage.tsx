@@ -37,7 +37,7 @@ export function LessonPage() {
                         Lesson {lesson.data.number} · {clock.day(lesson.data.starts_at)}, {clock.time(lesson.data.starts_at)}, {lesson.data.minutes} min
                     </p>
                 </div>
-                <nav aria-label="Faces of the lesson" className="screen-only flex gap-1">
+                <nav aria-label="Faces of the lesson" className="screen-only flex flex-wrap gap-1">
                     {(Object.keys(FACES) as (keyof typeof FACES)[]).map((key) => (
                         <NavLink
                             key={key}

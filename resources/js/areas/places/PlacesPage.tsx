@@ -1,17 +1,17 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Link, useSearchParams } from 'react-router';
+import { useSearchParams } from 'react-router';
 import { api, at } from '@/api/client';
 import type { Place } from '@/api/types';
 import { factsOf, roadWords, usePlanned, useRoutineName, useRules } from '@/rules/rules';
 import { ArchiveList } from '@/archive/ArchiveList';
-import { DrawingLinks } from '@/drawings/DrawingLinks';
 import { PlaceForm } from '@/places/PlaceForm';
 import { placeAddress } from '@/bench/places';
 import { useNotice } from '@/ui/Notice';
 import { Sheet } from '@/ui/Sheet';
 import { isMeant } from '@/ui/search';
 import { Empty, Failed, Waiting } from '@/ui/State';
+import { PlaceLines } from './PlaceLines';
 
 /** Where can I teach this? */
 export function PlacesPage() {
@@ -37,6 +37,9 @@ export function PlacesPage() {
     if (places.isLoading) return <Waiting />;
     if (!places.data) return <Failed error={places.error} retry={() => void places.refetch()} />;
     const found = places.data.filter((place) => isMeant([place.name, name(place.routine), place.note ?? '', roadWords(place.road, rules)].join(' '), find));
+    // What the rules in force have no routine for stands by itself, under whose rules it is taught.
+    const foreign = (place: Place) => rules.elsewhere.find((routine) => routine.code === place.routine)?.pack_name;
+    const others = [...new Set(found.flatMap((place) => foreign(place) ?? []))];
     return (
         <div className="grid gap-6">
             <header className="flex flex-wrap items-center justify-between gap-4">
@@ -62,29 +65,26 @@ export function PlacesPage() {
                 </label>
             )}
             {places.data.length > 0 && found.length === 0 && <p>No place has all those words.</p>}
-            <ul>
-                {found.map((place) => (
-                    <li key={place.id} className="border-hair flex flex-wrap items-center gap-x-4 border-b py-2">
-                        <div className="min-w-60 flex-1">
-                            <h2 className="text-lg">{place.name}</h2>
-                            <p className="text-quiet text-sm">
-                                {name(place.routine)} · {roadWords(place.road, rules)}
-                                {place.note && ` · ${place.note}`}
-                            </p>
-                            <DrawingLinks drawings={place.drawings} onChanged={refresh} />
-                        </div>
-                        <Link className="key" to={address(place)}>
-                            Plan
-                        </Link>
-                        <button type="button" className="key" onClick={() => setEditing(place)}>
-                            Change
-                        </button>
-                        <button type="button" className="key" data-tone="bare" onClick={() => void putAway(place)}>
-                            Archive
-                        </button>
-                    </li>
-                ))}
-            </ul>
+            <PlaceLines
+                heading="h2"
+                places={found.filter((place) => !foreign(place))}
+                {...{ refresh }}
+                onChange={setEditing}
+                onArchive={(place) => void putAway(place)}
+                address={address}
+            />
+            {others.map((pack) => (
+                <section key={pack} aria-label={`Taught under ${pack} only`} className="grid gap-1">
+                    <h2 className="text-xl">Taught under {pack} only</h2>
+                    <PlaceLines
+                        heading="h3"
+                        places={found.filter((place) => foreign(place) === pack)}
+                        {...{ refresh }}
+                        onChange={setEditing}
+                        onArchive={(place) => void putAway(place)}
+                    />
+                </section>
+            ))}
             <ArchiveList of="places" />
             <Sheet title={editing === 'new' ? 'New place' : 'Change the place'} open={editing !== null} onOpenChange={(open) => !open && setEditing(null)}>
                 {editing && (

@@ -27,7 +27,7 @@ export function Given({ lesson, fault, what, label, text }: Props) {
     };
     return (
         <div className="flex flex-wrap items-center justify-between gap-x-4 gap-y-1">
-            <p className="min-w-64 flex-1">
+            <p className="min-w-[min(16rem,100%)] flex-1">
                 <span className="font-semibold">{label}: </span>
                 {text}
                 {helped.data && <span className="text-quiet block text-sm">{helped.data[what].message}</span>}

@@ -34,7 +34,7 @@ export function WhatChanged({ lesson }: { lesson: Lesson }) {
                 {shown.map((one) => (
                     <li
                         key={`${one.routine}.${one.step}`}
-                        className="border-hair grid grid-cols-[1.8rem_minmax(0,1fr)_8.5rem] items-center gap-x-2 border-b py-1"
+                        className="border-hair grid grid-cols-[1.8rem_minmax(0,1fr)_auto] items-center gap-x-2 border-b py-1"
                     >
                         <StepIcon step={one.step} size={24} />
                         <span className="min-w-0">

@@ -77,10 +77,10 @@ interface FacesProps {
 function Faces({ picture, says, number, behind }: FacesProps) {
     return (
         <>
-            {picture && <div className="min-h-0 flex-[5] basis-0 max-sm:flex-[2]">{picture}</div>}
+            {picture && <div className="min-h-[16vh] flex-1 basis-0">{picture}</div>}
             <div
                 aria-live="polite"
-                className="grid min-h-0 flex-[4] basis-0 content-center max-sm:content-start gap-x-10 gap-y-1 overflow-y-auto sm:grid-cols-[auto_1fr] sm:items-center"
+                className="grid max-h-[62%] shrink-0 gap-x-10 gap-y-1 overflow-y-auto sm:grid-cols-[auto_1fr] sm:items-center"
             >
                 {number && (
                     <p className="max-w-[34vw] max-sm:max-w-none">

@@ -3,6 +3,8 @@ import { useState } from 'react';
 import { api, at } from '@/api/client';
 import type { Lesson, Place } from '@/api/types';
 import { PlaceForm } from '@/places/PlaceForm';
+import { roadWords, useRoutineName, useRules } from '@/rules/rules';
+import { isMeant } from '@/ui/search';
 import { Sheet } from '@/ui/Sheet';
 import { useLesson } from '../useLesson';
 
@@ -14,7 +16,6 @@ interface Props {
     onOpenChange: (open: boolean) => void;
     onAdded: (id: string) => void;
 }
-import { roadWords, useRoutineName, useRules } from '@/rules/rules';
 
 /** Chooses a place of the school for the lesson, or describes a new one on the spot. */
 export function AddPlace({ lesson, words: wanted = '', open, onOpenChange, onAdded }: Props) {
@@ -32,7 +33,8 @@ export function AddPlace({ lesson, words: wanted = '', open, onOpenChange, onAdd
         onOpenChange(false);
         setDescribing(false);
     };
-    const found = places.data?.filter((place) => `${place.name} ${name(place.routine)}`.toLowerCase().includes(words.toLowerCase())) ?? [];
+    const taught = places.data?.filter((place) => rules.routines.some((routine) => routine.code === place.routine)) ?? [];
+    const found = taught.filter((place) => isMeant([place.name, name(place.routine), place.note ?? '', roadWords(place.road, rules)].join(' '), words));
     const nothing = places.data?.length === 0;
     return (
         <Sheet title="Add a place" open={open} onOpenChange={onOpenChange}>

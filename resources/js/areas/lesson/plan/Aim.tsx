@@ -33,7 +33,7 @@ export function Aim({ lesson }: { lesson: Lesson }) {
             <div role="group" aria-label="What it works on" className="flex flex-wrap gap-2">
                 <select
                     aria-label="Step it works on"
-                    className="entry w-auto"
+                    className="entry w-auto max-w-full"
                     value={lesson.works_on?.step ?? ''}
                     onChange={(event) => void write({ aim_step: STEPS.find((step) => step === event.target.value) ?? null })}
                 >

@@ -1,0 +1,71 @@
+import { expect, test, type Page } from '@playwright/test';
+import { api, newLesson } from './support';
+
+/** Text or everything at 200 %: nothing lies over another, is lost, or is smaller than a thumb. */
+
+async function screens(page: Page): Promise<Record<string, string>> {
+    await page.goto('/');
+    const lesson = await newLesson(page);
+    const [learner] = await api<{ id: string }[]>(page, 'learners');
+    const { lessons } = await api<{ lessons: { id: string; state: string }[] }>(page, `learners/${learner!.id}`);
+    return {
+        Today: '/',
+        Plan: `/lessons/${lesson.id}/plan`,
+        Drive: `/lessons/${lesson.id}/drive`,
+        'Kerb view': `/lessons/${lesson.id}/kerb`,
+        Debrief: `/lessons/${lessons.find((one) => one.state === 'done')!.id}/debrief`,
+        Learner: `/learners/${learner!.id}`,
+        Places: '/places',
+        Card: '/routines/turn-left',
+        Approach: '/bench/approach',
+        Gap: '/bench/gap',
+        Learners: '/learners',
+        School: '/school',
+        Account: '/account',
+        'Rules and practice': '/account/rules',
+    };
+}
+
+/** Keys that are small, or whose middle something else lies over once they are scrolled to. */
+const wrong = (page: Page, least: number) =>
+    page.getByRole('main').evaluate((main, size) => {
+        const found: string[] = [];
+        for (const key of main.querySelectorAll<HTMLElement>('button, a.key, select, summary')) {
+            if (!key.checkVisibility() || key.closest('svg') || (key instanceof HTMLButtonElement && key.disabled)) continue;
+            key.scrollIntoView({ block: 'center', inline: 'center' });
+            const { x, y, width, height } = key.getBoundingClientRect();
+            const name = key.getAttribute('aria-label') ?? key.textContent.trim().slice(0, 30);
+            if (height < size - 0.5 || width < Math.min(size, 40)) found.push(`${name}: ${Math.round(width)} x ${Math.round(height)}`);
+            const there = document.elementFromPoint(x + width / 2, y + height / 2);
+            if (there !== key && !key.contains(there) && !there?.contains(key))
+                found.push(`${name}: under ${there?.textContent.trim().slice(0, 30) ?? 'nothing'}`);
+        }
+        return found;
+    }, least);
+
+for (const [what, width, height, font] of [
+    ['text at 200 %, the tablet', 1280, 800, 32],
+    ['text at 200 %, a phone', 390, 844, 32],
+    ['zoom at 200 %, the tablet', 640, 400, 16],
+] as const) {
+    test(`nothing overlaps, is lost or is smaller than a thumb: ${what}`, async ({ page }) => {
+        test.setTimeout(600_000);
+        const all = await screens(page);
+        await page.setViewportSize({ width, height });
+        await page.emulateMedia({ reducedMotion: 'reduce' });
+        const cdp = await page.context().newCDPSession(page);
+        await cdp.send('Page.setFontSizes', { fontSizes: { standard: font, fixed: font } });
+        for (const [name, path] of Object.entries(all)) {
+            await page.goto(path);
+            await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+            await page.waitForLoadState('networkidle');
+            const { wide, text } = await page.evaluate(() => ({
+                wide: document.documentElement.scrollWidth - document.documentElement.clientWidth,
+                text: parseFloat(getComputedStyle(document.documentElement).fontSize),
+            }));
+            expect(text, name).toBeCloseTo(font * 1.0625, 1);
+            expect(wide, `${name}: wider than the screen`).toBeLessThanOrEqual(0);
+            expect(await wrong(page, name === 'Drive' ? 48 : 44), name).toEqual([]);
+        }
+    });
+}
