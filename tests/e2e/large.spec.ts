@@ -36,6 +36,14 @@ const wrong = (page: Page, least: number) =>
             const { x, y, width, height } = key.getBoundingClientRect();
             const name = key.getAttribute('aria-label') ?? key.textContent.trim().slice(0, 30);
             if (height < size - 0.5 || width < Math.min(size, 40)) found.push(`${name}: ${Math.round(width)} x ${Math.round(height)}`);
+            const words = document.createTreeWalker(key, NodeFilter.SHOW_TEXT);
+            for (let word = words.nextNode(); word && key.tagName === 'BUTTON'; word = words.nextNode()) {
+                // A long name may end in dots; whatever else a key says is read whole.
+                if (word.parentElement!.closest('.truncate, .sr-only')) continue;
+                const range = document.createRange();
+                range.selectNodeContents(word);
+                if (range.getBoundingClientRect().width > width + 1) found.push(`${name}: “${word.textContent}” leaves it`);
+            }
             const there = document.elementFromPoint(x + width / 2, y + height / 2);
             if (there !== key && !key.contains(there) && !there?.contains(key))
                 found.push(`${name}: under ${there?.textContent.trim().slice(0, 30) ?? 'nothing'}`);

@@ -49,7 +49,7 @@ export function Shell() {
                         key={area.to}
                         to={area.to}
                         end={area.to === '/'}
-                        className={`${area.to === '/account' ? 'max-lg:hidden' : area.to === '/' ? '' : '[@media(max-width:18em)]:hidden'} text-quiet aria-[current=page]:text-ink aria-[current=page]:border-now relative flex min-h-14 min-w-0 flex-1 items-center justify-center border-t-4 border-transparent px-1 text-center text-[0.8rem] font-semibold lg:flex-none lg:justify-start lg:border-t-0 lg:border-l-4 lg:px-4 lg:text-base`}
+                        className={`${area.to === '/account' ? 'max-lg:hidden' : area.to === '/' ? '' : 'huge:hidden'} text-quiet aria-[current=page]:text-ink aria-[current=page]:border-now relative flex min-h-14 min-w-0 flex-1 items-center justify-center border-t-4 border-transparent px-1 text-center text-[0.8rem] font-semibold lg:flex-none lg:justify-start lg:border-t-0 lg:border-l-4 lg:px-4 lg:text-base`}
                     >
                         {area.label}
                     </NavLink>

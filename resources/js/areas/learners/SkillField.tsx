@@ -37,7 +37,7 @@ export function SkillField({ learner, tallies, skill, lessons }: Props) {
                 <Legend />
             </div>
             <div className="relative overflow-x-auto" tabIndex={0} role="region" aria-label="Routines by steps">
-                <table className="w-full table-fixed border-separate border-spacing-x-1 border-spacing-y-0.5 text-left sm:min-w-[46rem] print:min-w-0">
+                <table className="w-full table-fixed border-separate border-spacing-x-1 border-spacing-y-0.5 text-left min-w-[calc(8.25rem+210px)] sm:min-w-[46rem] print:min-w-0">
                     <thead>
                         <tr>
                             <td className="w-27 sm:w-48 print:w-34" />

@@ -47,7 +47,12 @@ export function LearnersAtAGlance() {
                     value={words}
                     onChange={(event) => setWords(event.target.value)}
                 />
-                <select className="entry w-auto max-w-full" aria-label="Order" value={order} onChange={(event) => setOrder(event.target.value as keyof typeof ORDERS)}>
+                <select
+                    className="entry w-auto max-w-full"
+                    aria-label="Order"
+                    value={order}
+                    onChange={(event) => setOrder(event.target.value as keyof typeof ORDERS)}
+                >
                     {Object.entries(ORDERS).map(([key, { title }]) => (
                         <option key={key} value={key}>
                             {title}

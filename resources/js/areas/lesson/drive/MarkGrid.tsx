@@ -35,10 +35,10 @@ export function MarkGrid({ steps, said, side, current, onCurrent, onMark, onOutO
                         role="group"
                         aria-label={STEP_WORDS[step]}
                         onFocus={() => onCurrent(step)}
-                        className="grid grid-cols-5 gap-1 sm:grid-cols-[7.5rem_repeat(5,minmax(0,1fr))_3.6rem_3.6rem] sm:gap-2"
+                        className="grid grid-cols-5 gap-1 huge:grid-cols-2 sm:grid-cols-[7.5rem_repeat(5,minmax(0,1fr))_3.6rem_3.6rem] sm:gap-2"
                     >
                         <div
-                            className={`col-span-5 flex min-h-7 items-center gap-2 border-l-4 pl-2 sm:col-span-1 ${step === current ? 'border-now' : 'border-transparent'}`}
+                            className={`col-span-5 flex min-h-7 huge:col-span-2 items-center gap-2 border-l-4 pl-2 sm:col-span-1 ${step === current ? 'border-now' : 'border-transparent'}`}
                         >
                             <StepIcon step={step} side={side} />
                             <span className="flex min-w-0 flex-1 items-baseline gap-x-3 sm:grid">

@@ -2,6 +2,7 @@ import { Popover } from 'radix-ui';
 import { useState } from 'react';
 import type { Step } from '@/api/types';
 import { STEP_WORDS } from '@/strip/words';
+import { Fitted } from '@/ui/Fitted';
 
 /** A few words to one mark, written when parked. */
 export function NoteKey({ step, note, disabled, onNote }: { step: Step; note: string | null; disabled: boolean; onNote: (step: Step, note: string) => void }) {
@@ -26,7 +27,7 @@ export function NoteKey({ step, note, disabled, onNote }: { step: Step; note: st
                 data-state={note ? 'on' : 'off'}
             >
                 <span aria-hidden="true">✎</span>
-                <span>note</span>
+                <Fitted>note</Fitted>
             </Popover.Trigger>
             <Popover.Portal>
                 <Popover.Content

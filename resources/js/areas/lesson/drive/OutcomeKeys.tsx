@@ -1,6 +1,7 @@
 import { OUTCOMES, type Outcome, type Step } from '@/api/types';
 import { Ink } from '@/strip/Ink';
 import { OUTCOME_WORDS, STEP_WORDS } from '@/strip/words';
+import { Fitted } from '@/ui/Fitted';
 
 /** The five outcomes of a step, one press each. */
 export function OutcomeKeys({ step, said, onMark }: { step: Step; said: Outcome | undefined; onMark: (step: Step, outcome: Outcome) => void }) {
@@ -14,7 +15,7 @@ export function OutcomeKeys({ step, said, onMark }: { step: Step; said: Outcome 
             onClick={() => onMark(step, outcome)}
         >
             <Ink outcome={outcome} />
-            {OUTCOME_WORDS[outcome]}
+            <Fitted>{OUTCOME_WORDS[outcome]}</Fitted>
         </button>
     ));
 }

@@ -1,5 +1,6 @@
 import { Popover } from 'radix-ui';
 import { DecisionKeys } from './DecisionKeys';
+import { Fitted } from '@/ui/Fitted';
 import type { useDrive } from './useDrive';
 
 interface Props {
@@ -25,11 +26,11 @@ export function RoundKeys({ drive, onNewRound, onDriveOff, onNext }: Props) {
                     aria-pressed={stands.heldBack !== null}
                     onClick={() => drive.decide('held-back-rightly')}
                 >
-                    Correctly waited
+                    <Fitted>Correctly waited</Fitted>
                 </button>
                 <Popover.Root>
                     <Popover.Trigger className="key min-h-[88px] !px-1" aria-pressed={others > 0}>
-                        Right decision
+                        <Fitted>Right decision</Fitted>
                     </Popover.Trigger>
                     <Popover.Portal>
                         <Popover.Content
@@ -49,7 +50,7 @@ export function RoundKeys({ drive, onNewRound, onDriveOff, onNext }: Props) {
                         aria-pressed={stands.taught?.taught === 'shown'}
                         onClick={() => drive.taught('shown')}
                     >
-                        Shown
+                        <Fitted>Shown</Fitted>
                     </button>
                     <button
                         type="button"
@@ -57,7 +58,7 @@ export function RoundKeys({ drive, onNewRound, onDriveOff, onNext }: Props) {
                         aria-pressed={stands.taught?.taught === 'talked-through'}
                         onClick={() => drive.taught('talked-through')}
                     >
-                        Talked through
+                        <Fitted>Talked through</Fitted>
                     </button>
                 </div>
                 <Undo className="hidden text-lg sm:inline-flex" drive={drive} />
@@ -67,16 +68,16 @@ export function RoundKeys({ drive, onNewRound, onDriveOff, onNext }: Props) {
                     disabled={!next}
                     onClick={() => next && onNext(next.id)}
                 >
-                    Next place
+                    <Fitted>Next place</Fitted>
                     {next && <span className="w-full truncate text-sm font-normal">{next.place.name}</span>}
                 </button>
                 <RoundAgain className="hidden text-xl sm:inline-flex" drive={drive} onPress={onNewRound} />
             </div>
-            <div className="bg-paper fixed inset-x-0 bottom-[3.7rem] z-20 grid grid-cols-4 gap-1 p-1 sm:hidden">
+            <div className="bg-paper fixed inset-x-0 bottom-[3.7rem] z-20 grid grid-cols-4 gap-1 p-1 huge:static huge:grid-cols-2 sm:hidden">
                 <Undo drive={drive} />
                 <RestUnaided all={unmarked === steps.length} disabled={unmarked === 0} onPress={drive.restUnaided} />
                 <button type="button" className="key min-h-[88px] !px-1" onClick={onDriveOff}>
-                    Driving
+                    <Fitted>Driving</Fitted>
                 </button>
                 <RoundAgain drive={drive} onPress={onNewRound} />
             </div>
@@ -87,7 +88,7 @@ export function RoundKeys({ drive, onNewRound, onDriveOff, onNext }: Props) {
 function Undo({ drive, className = '' }: { drive: Props['drive']; className?: string }) {
     return (
         <button type="button" className={`key min-h-[88px] !px-1 ${className}`} disabled={!drive.undo} onClick={() => drive.undo?.()}>
-            Undo
+            <Fitted>Undo</Fitted>
         </button>
     );
 }
@@ -95,7 +96,7 @@ function Undo({ drive, className = '' }: { drive: Props['drive']; className?: st
 function RestUnaided({ all, disabled, onPress, className = '' }: { all: boolean; disabled: boolean; onPress: () => void; className?: string }) {
     return (
         <button type="button" className={`key min-h-[88px] !px-1 ${className}`} disabled={disabled} onClick={onPress}>
-            {all ? 'All without help' : 'The rest without help'}
+            <Fitted>{all ? 'All without help' : 'The rest without help'}</Fitted>
         </button>
     );
 }
@@ -103,7 +104,7 @@ function RestUnaided({ all, disabled, onPress, className = '' }: { all: boolean;
 function RoundAgain({ drive, onPress, className = '' }: { drive: Props['drive']; onPress: () => void; className?: string }) {
     return (
         <button type="button" className={`key min-h-[88px] !px-1 ${className}`} data-tone="main" disabled={!drive.round} onClick={onPress}>
-            Next attempt
+            <Fitted>Next attempt</Fitted>
         </button>
     );
 }

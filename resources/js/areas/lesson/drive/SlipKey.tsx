@@ -1,5 +1,6 @@
 import type { Step } from '@/api/types';
 import { STEP_WORDS } from '@/strip/words';
+import { Fitted } from '@/ui/Fitted';
 
 /** The step slipped in the order. */
 export function SlipKey({ step, on, onPress }: { step: Step; on: boolean; onPress: (step: Step) => void }) {
@@ -12,7 +13,7 @@ export function SlipKey({ step, on, onPress }: { step: Step; on: boolean; onPres
             onClick={() => onPress(step)}
         >
             <span aria-hidden="true">⇄</span>
-            <span>order</span>
+            <Fitted>order</Fitted>
         </button>
     );
 }

@@ -79,9 +79,9 @@ export function TellFace({ lesson, drive, telling, moments }: Props) {
                                 key={one}
                                 role="group"
                                 aria-label={STEP_WORDS[one]}
-                                className={`grid grid-cols-5 gap-1 sm:grid-cols-[6.6rem_repeat(5,minmax(0,1fr))] ${what ? '' : 'opacity-40'}`}
+                                className={`grid grid-cols-5 gap-1 huge:grid-cols-2 sm:grid-cols-[6.6rem_repeat(5,minmax(0,1fr))] ${what ? '' : 'opacity-40'}`}
                             >
-                                <span className="col-span-5 flex items-center gap-2 leading-none font-bold sm:col-span-1">
+                                <span className="col-span-5 flex items-center huge:col-span-2 gap-2 leading-none font-bold sm:col-span-1">
                                     <StepIcon step={one} /> {STEP_WORDS[one]}
                                 </span>
                                 <OutcomeKeys

@@ -78,10 +78,7 @@ function Faces({ picture, says, number, behind }: FacesProps) {
     return (
         <>
             {picture && <div className="min-h-[16vh] flex-1 basis-0">{picture}</div>}
-            <div
-                aria-live="polite"
-                className="grid max-h-[62%] shrink-0 gap-x-10 gap-y-1 overflow-y-auto sm:grid-cols-[auto_1fr] sm:items-center"
-            >
+            <div aria-live="polite" className="grid max-h-[62%] shrink-0 gap-x-10 gap-y-1 overflow-y-auto sm:grid-cols-[auto_1fr] sm:items-center">
                 {number && (
                     <p className="max-w-[34vw] max-sm:max-w-none">
                         <span className="font-display block text-[clamp(2.2rem,min(9vw,15vh),8rem)] leading-none font-bold whitespace-nowrap">

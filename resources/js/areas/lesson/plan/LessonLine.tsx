@@ -31,7 +31,7 @@ export function LessonLine({ lesson, open, onOpen, onAdd }: Props) {
                             {part.kind === 'spare' ? (
                                 <button
                                     type="button"
-                                    className="border-line grid min-h-14 w-full content-center rounded-lg border-2 border-dashed px-1"
+                                    className="border-line grid min-h-14 w-full content-center rounded-lg border-2 border-dashed"
                                     onClick={onAdd}
                                 >
                                     <span className="sr-only">Add a place: </span>
