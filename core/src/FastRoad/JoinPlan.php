@@ -61,7 +61,7 @@ final readonly class JoinPlan
         return min($this->joining->slip->lengthMetres, $this->shown->drive->endMps ** 2 / (2.0 * self::STOPPING_MPS2));
     }
 
-    /** What the car has reached at the end of the length that counts with the gas fully down. */
+    /** What the car has reached at the end of the length that counts with the {accelerator} fully down. */
     public function reachedMetresPerSecond(): float
     {
         return $this->joining->fullGas->mpsAfterMetres($this->joining->slip->countsMetres());
@@ -96,7 +96,7 @@ final readonly class JoinPlan
         $between = $slow === null ? null : $this->between($slow)['behind_of'];
         $entry = $this->joining->entryThatDoesMps();
         $said = $this->isTooSlowForTheRoad()
-            ? 'The {slip road} is too short for this car: with the gas fully down it'
+            ? 'The {slip road} is too short for this car: with the {accelerator} fully down it'
             : 'Among those seen there is room only at a speed nobody should join at: the least slow way in'.($between === null ? '' : ", behind {$between},");
 
         return Wording::in($this->pack, "{$said} ends at {$words($reached)} where the traffic drives {$words($this->joining->mainMps)}. ")

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace NobleTurn\Core\FastRoad;
 
 use NobleTurn\Core\Quantity\Speed;
+use NobleTurn\Core\Routine\Wording;
 use NobleTurn\Core\Rules\Flank;
 use NobleTurn\Core\Rules\Practice;
 use NobleTurn\Core\Rules\RulePack;
@@ -84,7 +85,7 @@ final readonly class OvertakePlan
             ['seconds' => self::STEPS_S['gear'], 'step' => 'gear', 'text' => "{$this->overtaking->gear}: the one that pulls"],
             ['seconds' => self::STEPS_S['again'], 'step' => 'mirrors', 'text' => "{$off} again, shoulder"],
             ['seconds' => self::STEPS_S['signal'], 'step' => 'signal', 'text' => $off],
-            ['seconds' => 0.0, 'step' => 'speed', 'text' => 'still clear: gas fully down'],
+            ['seconds' => 0.0, 'step' => 'speed', 'text' => Wording::part($this->pack, 'still clear: {accelerator} fully down')],
         ];
         $end = $this->overtaking->seconds;
 

@@ -175,7 +175,7 @@ final class ApproachPlanner
         return [
             $chain->lineSpeed->assumption,
             ...$rule,
-            $share('slowing off the gas', $chain->slowing->easingOffMps2),
+            $share(Wording::part($chain->approach->pack, 'slowing off the {accelerator}'), $chain->slowing->easingOffMps2),
             $share('gentle braking', $chain->slowing->gentleMps2),
             $share('firm braking', $chain->slowing->firmMps2),
             $share('easing', $chain->slowing->easingMps2),

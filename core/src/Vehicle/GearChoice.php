@@ -122,7 +122,7 @@ final readonly class GearChoice
                 $best,
                 $top > 1
                     && $byItself
-                        ? 'the {gearbox} drops to it with the gas right down'
+                        ? 'the {gearbox} drops to it with the {accelerator} right down'
                         : ($top > 1 ? 'pulls hardest from beginning to end without racing the engine' : 'the only one'),
             ];
     }

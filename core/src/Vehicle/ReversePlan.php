@@ -27,8 +27,8 @@ final readonly class ReversePlan
         return match (true) {
             $rise < -self::LEVEL && $clutch => 'Downhill backwards: clutch down, reverse selected so that its lamp warns, the foot brake alone sets the pace.',
             $rise < -self::LEVEL => 'Downhill backwards: the foot brake alone sets the pace.',
-            $rise > self::LEVEL && $clutch => 'Uphill backwards: biting point with a little gas, the clutch sets the pace.',
-            $rise > self::LEVEL => 'Uphill backwards: a little gas, the foot ready for the brake.',
+            $rise > self::LEVEL && $clutch => 'Uphill backwards: biting point with a little {accelerator}, the clutch sets the pace.',
+            $rise > self::LEVEL => 'Uphill backwards: a little {accelerator}, the foot ready for the brake.',
             $clutch => 'On the level: the clutch about the biting point sets the pace, brake to steady.',
             default => 'On the level: the brake sets the pace against the creep.',
         };

@@ -69,7 +69,7 @@ export function ApproachView({ inputs, conditions, onConditions, lead, more, cha
             <div className="flex flex-wrap items-center justify-between gap-x-4 gap-y-2">
                 {lead}
                 {changes && <div className={`screen-only ${changing ? 'max-sm:order-last' : 'max-sm:hidden'}`}>{changes}</div>}
-                <div className={`screen-only flex flex-wrap items-center gap-x-3 gap-y-2 ${changes ? 'basis-full' : ''}`}>
+                <div className="screen-only flex basis-full flex-wrap items-center gap-x-3 gap-y-2">
                     <button
                         type="button"
                         className="key !px-4"
@@ -94,7 +94,7 @@ export function ApproachView({ inputs, conditions, onConditions, lead, more, cha
             </div>
             {isOld && <NotShown what="The picture below is of what was set before. As it is now set, there is no plan" error={error} retry={retry} />}
             <div
-                className={`grid gap-x-6 gap-y-3 ${beside ? 'lg:grid-cols-[minmax(0,1fr)_19rem] lg:grid-rows-[auto_1fr] lg:items-start' : ''} ${isOld ? 'opacity-40' : ''}`}
+                className={`grid gap-x-6 gap-y-3 lg:grid-cols-[minmax(0,1fr)_19rem] lg:grid-rows-[auto_1fr] lg:items-start ${isOld ? 'opacity-40' : ''}`}
                 data-old={isOld || undefined}
             >
                 <Strip
@@ -106,8 +106,8 @@ export function ApproachView({ inputs, conditions, onConditions, lead, more, cha
                     speedUnit={unit}
                     {...(moving ? { speed: conditions.speed, onSpeed: setSpeed } : {})}
                 />
-                <div className={`grid gap-4 ${beside ? 'lg:row-span-2' : ''}`}>
-                    <StepDetail plan={plan} step={current} beside={beside !== undefined} />
+                <div className="grid gap-4 lg:row-span-2">
+                    <StepDetail plan={plan} step={current} />
                     {beside}
                 </div>
                 <div className="grid gap-3">

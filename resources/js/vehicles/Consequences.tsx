@@ -60,7 +60,7 @@ export function Consequences({ vehicle }: { vehicle: CoreVehicle }) {
                     )}
                     {pull.data?.run?.reached && (
                         <p>
-                            From {slow} to {saidSpeed(fast, unit)} with full gas on the level: {pull.data.run.time_s.toFixed(1)} s,{' '}
+                            From {slow} to {saidSpeed(fast, unit)} {say('with the {accelerator} right down')} on the level: {pull.data.run.time_s.toFixed(1)} s,{' '}
                             {Math.round(pull.data.run.distance_m)} m.
                         </p>
                     )}

@@ -62,7 +62,7 @@ final class ApproachSchema
             ...CommonFields::headlineSpeedSchema('approach_speed', 'speed the plan starts with'),
             ...CommonFields::headlineSpeedSchema('line_speed', 'speed at the line'),
             'say_at_m' => $metres('by where the direction must have been given'),
-            'ease_off_m' => $metres('where the gas is released'),
+            'ease_off_m' => $metres('where the accelerator is released'),
             'ease_off_s' => Out::number('the same in seconds to go'),
             'peak_decel_mps2' => Out::number('hardest slowing of the plan'),
             'braking' => Out::choice(Braking::class, 'how that feels'),

@@ -62,7 +62,7 @@ final class EngineTool implements Tool
             new NumberField('from_gear', 'gear before the change', 1.0, 16.0),
             new NumberField('to_gear', 'gear after the change', 1.0, 16.0),
             CommonFields::gradientField(),
-            new QuantityField('to_speed', 'full gas up to this speed, from the road speed', Kind::Speed, 0.0, 70.0),
+            new QuantityField('to_speed', 'accelerator right down up to this speed, from the road speed', Kind::Speed, 0.0, 70.0),
             ChoiceField::of('purpose', 'what the gear is for; default cruise', Purpose::class),
         );
     }
@@ -95,14 +95,14 @@ final class EngineTool implements Tool
                     Out::object(['at_mps' => Out::number('road speed'), 'from_gear' => Out::integer('before'), 'to_gear' => Out::integer('after')]),
                     'up, at nine tenths of the red line',
                 ),
-            ]), 'full gas up to to_speed; null without one'),
+            ]), 'accelerator right down up to to_speed; null without one'),
             'idle_rpm' => Out::number('idling speed; 0 for a motor'),
             'red_line_rpm' => Out::number('highest engine speed'),
             'gears' => Out::list(Out::object([
                 'gear' => Out::integer('gear'), 'ratio' => Out::number('gear ratio'), 'reduction' => Out::number('with the final drive'),
                 'rpm' => Out::number('engine speed at this road speed'), 'speed_per_1000_rpm_mps' => Out::number('road speed for each 1000 rpm'),
                 'speed_at_idle_mps' => Out::number('below it the clutch slips'), ...CommonFields::headlineSpeedSchema('top_speed', 'at the red line'),
-                'accel_available_mps2' => Out::number('full gas, on this hill'), 'engine_braking_mps2' => Out::number('gas released, on this hill'),
+                'accel_available_mps2' => Out::number('accelerator right down, on this hill'), 'engine_braking_mps2' => Out::number('accelerator released, on this hill'),
                 'labours' => Out::flag('below 1.25 times idle'), 'over_revs' => Out::flag('above the red line'),
             ], ['top_speed_mph', 'top_speed_kmh'])),
         ];

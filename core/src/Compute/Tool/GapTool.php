@@ -23,6 +23,7 @@ use NobleTurn\Core\Judgement\SideGap;
 use NobleTurn\Core\Judgement\Stream;
 use NobleTurn\Core\Motion\PullAway;
 use NobleTurn\Core\Plan\Warning;
+use NobleTurn\Core\Routine\Wording;
 use NobleTurn\Core\Rules\AsksOfOthers;
 use NobleTurn\Core\Rules\Assumption;
 use NobleTurn\Core\Rules\RulePack;
@@ -87,7 +88,7 @@ final class GapTool implements Tool
             'asked' => Out::choice(Asked::class, 'what going now asks of the other driver'),
             'headway_at_end_s' => Out::number('how much time they are behind us at the end, keeping their speed; null where nobody is joined', nullable: true),
             'needed_by' => Out::object([
-                'nothing_s' => Out::number('least gap that changes nothing for anybody'), 'off_gas_s' => Out::number('in which they come off the gas'),
+                'nothing_s' => Out::number('least gap that changes nothing for anybody'), 'off_gas_s' => Out::number('in which they come off the accelerator'),
                 'design_s' => Out::number('as road design reckons, on this side'),
             ]),
             'figures' => Out::text('the three in one line'),
@@ -95,7 +96,7 @@ final class GapTool implements Tool
             'critical_gap_m' => Out::number('the same as a distance at their speed: there "go" becomes "wait"'),
             'published_gap_s' => Out::number('what road design reckons with'),
             'accepted_headway_s' => Out::number('what half of all drivers accept, front bumper to front bumper, onto a two-lane road'),
-            'sight_distance_m' => Out::number('along the road from the line: who comes into view as we go has only to come off the gas'),
+            'sight_distance_m' => Out::number('along the road from the line: who comes into view as we go has only to come off the accelerator'),
             'sight_enough' => ['type' => ['boolean', 'null'], 'description' => 'null where the sight was not given'],
             'sides' => Out::list(Out::object([
                 'from' => ['enum' => ['left', 'right', 'ahead']], 'joined' => Out::flag('we drive on in this stream'),
@@ -181,7 +182,7 @@ final class GapTool implements Tool
             new Assumption('room left between bodies', Stream::ROOM, 'm', Source::assumed()),
             new Assumption('time behind us once joined', $gap->headwaySeconds, 's', $input->has('headway') ? Source::given() : Source::assumed()),
             new Assumption('time in hand when crossing', Stream::CROSSING_MARGIN, 's', Source::assumed()),
-            new Assumption('coming off the gas', AsksOfOthers::OFF_GAS_MPS2, 'm/s2', Source::assumed()),
+            new Assumption(Wording::part($pack, 'coming off the {accelerator}'), AsksOfOthers::OFF_GAS_MPS2, 'm/s2', Source::assumed()),
             new Assumption('gap of road design', round($gap->publishedSeconds, 2), 's', Source::fromMemory(GapStandard::DOCUMENT)),
             new Assumption('headway half of all drivers accept', $gap->acceptedSeconds, 's', Source::fromMemory(GapStandard::HEADWAYS)),
             new Assumption('vehicle', VehicleField::named($gap->vehicle, $pack), '', $input->has('vehicle') ? Source::given() : Source::assumed()),

@@ -35,7 +35,7 @@ final class JoinPresenter
         return [
             'feasible' => Out::flag('whether there is a way to join without stopping'),
             'accel_needed_mps2' => Out::number('mean over the length that counts, to the main road’s speed'),
-            'accel_available_mps2' => Out::number('mean over the same length at full gas'),
+            'accel_available_mps2' => Out::number('mean over the same length with the accelerator right down'),
             'counts_m' => Out::number('the length that counts, from the limit sign to where we join'),
             'speed_at_end_mps' => Out::number('where we join'),
             'message' => Out::text('what the driver does, as it is said'),

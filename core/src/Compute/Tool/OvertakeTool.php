@@ -55,7 +55,7 @@ final class OvertakeTool implements ReadsAScene
             new QuantityField('oncoming_speed', 'of whoever may come; default the limit', Kind::Speed, 0.0, 60.0),
             new QuantityField('sight', 'how far the road is seen', Kind::Distance, 0.0, 3000.0),
             new QuantityField(
-                'position_gap', 'behind it when the gas goes down; default by the practice: kept back at the gap of a dry road, or closed up',
+                'position_gap', 'behind it when the accelerator goes down; default by the practice: kept back at the gap of a dry road, or closed up',
                 Kind::Duration, 0.3, 10.0,
             ),
             new QuantityField('return_gap', 'ahead of the passed vehicle on return; default 1 s', Kind::Duration, 0.3, 5.0),
@@ -97,7 +97,7 @@ final class OvertakeTool implements ReadsAScene
                 'at_s' => Out::number('from leaving the lane; negative before it'), 'side' => Out::choice(Side::class),
                 'message' => Out::text('what it is for'),
             ]), 'each after its mirrors'),
-            'follow_m' => Out::number('behind it while waiting for a chance'), 'position_m' => Out::number('behind it when the gas goes down'),
+            'follow_m' => Out::number('behind it while waiting for a chance'), 'position_m' => Out::number('behind it when the accelerator goes down'),
             'profile' => Out::object([
                 'time_s' => $column('from leaving the lane'), 'ours_m' => $column('our front'),
                 'other_m' => $column('its front, from where ours was'), 'speed_mps' => $column('ours'), 'gear' => $column('ours', 'integer'),
@@ -206,7 +206,7 @@ final class OvertakeTool implements ReadsAScene
         );
     }
 
-    /** Where the practice is when the gas goes down, s: in the wet too one has come up to the dry gap by then. */
+    /** Where the practice is when the accelerator goes down, s: in the wet too one has come up to the dry gap by then. */
     private static function behind(Values $input): float
     {
         $pack = CommonFields::pack($input);

@@ -16,6 +16,7 @@ use NobleTurn\Core\Compute\Tool;
 use NobleTurn\Core\Compute\Values;
 use NobleTurn\Core\Fault\BadInput;
 use NobleTurn\Core\Plan\Warning;
+use NobleTurn\Core\Routine\Wording;
 use NobleTurn\Core\Rules\Assumption;
 use NobleTurn\Core\Rules\Source;
 use NobleTurn\Core\Vehicle\BayWay;
@@ -110,7 +111,7 @@ final class ReverseTool implements Tool
 
         return new Answer($pack->code(), $pack->version(), [
             ...$body,
-            'control' => $plan->control(),
+            'control' => Wording::in($pack, $plan->control()),
             'looks' => $plan->looks(),
             'car' => CarShape::of($vehicle->chassis),
         ], [

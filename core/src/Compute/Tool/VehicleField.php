@@ -54,7 +54,7 @@ final class VehicleField
                 'shift_time', 'a whole change of gear; default '.Vehicle::CHANGE_BY_HAND_S.' s by hand, '.Vehicle::CHANGE_BY_ITSELF_S.' s by itself',
                 Kind::Duration, 0.0, 5.0,
             ),
-            new QuantityField('engine_braking', 'slowing off the gas on the level', Kind::Acceleration, 0.1, 2.5),
+            new QuantityField('engine_braking', 'slowing off the accelerator on the level', Kind::Acceleration, 0.1, 2.5),
             new NumberField('mass_kg', 'with driver, instructor and load', 300.0, 60000.0),
             new NumberField('drag_area_m2', 'drag coefficient times frontal area', 0.2, 12.0),
             new NumberField('rolling', 'rolling resistance as a share of the weight', 0.002, 0.05),

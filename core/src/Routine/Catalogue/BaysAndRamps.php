@@ -28,7 +28,7 @@ final class BaysAndRamps
                 ),
                 Write::speed(
                     'Reverse, so that its lamp warns; then the foot brake alone sets the speed.',
-                    'The hill drives: gas would only add to it.',
+                    'The hill drives: the {accelerator} would only add to it.',
                     'Letting the brake go as if it were flat.',
                     'The slope was not noticed while looking round.',
                     'Let it roll the length of a shoe, stop; again.',
@@ -73,9 +73,9 @@ final class BaysAndRamps
                 Write::speed(
                     'First; secure while at the machine; held; away at a walk.',
                     'On a slope the engine must carry the car before the brake lets go.',
-                    '[Too high on the clutch stalls, too|Too] much gas surges into the barrier.',
+                    '[Too high on the clutch stalls, too|Too] much {accelerator} surges into the barrier.',
                     'The wheels were still turned and the start was to mend it.',
-                    '[Biting point, hold, feel the nose rise, then the brake.|A little gas, feel the nose rise, then off the brake.]',
+                    '[Biting point, hold, feel the nose rise, then the brake.|A little {accelerator}, feel the nose rise, then off the brake.]',
                     'Hold on the slope for five seconds [by clutch alone|on the brake], then roll a foot up, a foot down.',
                     'Around the biting point all the way.',
                 ),

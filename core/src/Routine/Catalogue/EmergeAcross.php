@@ -21,7 +21,7 @@ final class EmergeAcross
             $code,
             'Emerge {turn}',
             'From a side road over a {give-way} or stop line, across the nearer lane into the farther one.',
-            'Regain the {near} at once; gas as the wheel comes straight; cancel; mirrors.',
+            'Regain the {near} at once; {accelerator} as the wheel comes straight; cancel; mirrors.',
             [
                 new Instruction(
                     Step::Mirrors,
@@ -57,7 +57,7 @@ final class EmergeAcross
                     'Late, hard braking[, with the clutch down first|].',
                     'The move to the middle was late and used up the room for the brake.',
                     'Off the {accelerator} as soon as the mirrors are done; the brake is then light.',
-                    'Same line at 30 and at 20: feel how much sooner the gas goes off.',
+                    'Same line at 30 and at 20: feel how much sooner the {accelerator} goes off.',
                     'Clutch and gear when the brake has done its work: second, or first for a closed view or a stop.',
                 ),
                 new Instruction(

@@ -155,7 +155,7 @@ final class Lanes
                     'Name the point where the solid line ends before reaching it.',
                 ),
                 Write::speed(
-                    'The speed of the main road by the end, [in a gear that pulls|gas well down]: choose ahead of or behind what was seen, over the '
+                    'The speed of the main road by the end, [in a gear that pulls|{accelerator} well down]: choose ahead of or behind what was seen, over the '
                         .'whole length.',
                     'Braking near the end takes away the speed that joining needs; it means the plan came too late.',
                     'A stop at the end.',
@@ -176,7 +176,7 @@ final class Lanes
             Section::FastRoads, 'Take the {slip road} and join the main road, please.', Sketch::SlipOn,
             [
                 new Variant('Short {slip road}', 'Same steps, less time; those leaving cut across.'),
-                new Variant('Uphill', 'The engine has to give more: [a lower gear|more gas] from the start.'),
+                new Variant('Uphill', 'The engine has to give more: [a lower gear|more {accelerator}] from the start.'),
                 new Variant('From lights', 'Nearest suitable lane; if slow, the one that moves, and out of it later without hurry.'),
             ],
             'motorway, dual carriageway, slip, ramp, acceleration, freeway entry',

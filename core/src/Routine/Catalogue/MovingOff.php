@@ -36,7 +36,7 @@ final class MovingOff
                     'At the roadside: call “now it would help”, “now it would not” for ten cars.',
                 ),
                 Write::speed(
-                    'A little gas, the car held ready, brake off last of all.',
+                    'A little {accelerator}, the car held ready, brake off last of all.',
                     'A car that is ready leaves at once, and the gap that was seen is still there.',
                     '[Stalled or rolled|Rolled] back in the gap.',
                     'Signal on and gap seen before the car was ready to use either.',
@@ -156,7 +156,7 @@ final class MovingOff
                     'Twice along the {kerb} at a walk, calling the reference points, without stopping.',
                 ),
                 Write::speed(
-                    'Give way to oncoming traffic, walk up to the place, stop. Backwards at a slow walk, by brake or a little gas as the slope asks.',
+                    'Give way to oncoming traffic, walk up to the place, stop. Backwards at a slow walk, by brake or a little {accelerator} as the slope asks.',
                     'At a walk there is time to look and to correct by small amounts.',
                     'Backwards faster than the eyes can go round.',
                     'The car stood askew to begin with, and speed was to mend it.',
@@ -218,7 +218,7 @@ final class MovingOff
             ],
             Section::MovingOff, 'Stop behind the queue.', Sketch::Queue,
             [
-                new Variant('Uphill', 'Parking brake; [the biting point|a little gas] before it goes.', ['gradient' => 0.06]),
+                new Variant('Uphill', 'Parking brake; [the biting point|a little {accelerator}] before it goes.', ['gradient' => 0.06]),
                 new Variant('Somebody close behind', 'A longer, lighter brake and more room ahead.', ['close_follower' => true]),
             ],
             'traffic jam, standing, tyres, creeping',

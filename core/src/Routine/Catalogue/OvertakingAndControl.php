@@ -44,12 +44,12 @@ final class OvertakingAndControl
                     'Change between the two places behind a steady van, without going.',
                 ),
                 Write::speed(
-                    '[Third, full|Full] gas: least time on the wrong side; the rev counter says it is safe.',
+                    '[Third, the|The] {accelerator} right down: least time on the wrong side; the rev counter says it is safe.',
                     'Each second out there is bought with sight.',
-                    'Half gas, side by side.',
+                    '{Accelerator} half down, side by side.',
                     'From the waiting place with too far to go.',
                     'If it is right, all of it; if not, none.',
-                    'Full gas from {mph:40} to {mph:50} on an empty road: hear what that is.',
+                    '{Accelerator} right down from {mph:40} to {mph:50} on an empty road: hear what that is.',
                     'The gear before the move, not in it.',
                 ),
                 Write::look(
@@ -120,13 +120,13 @@ final class OvertakingAndControl
                     'Engine off: lever through all gears, eyes far ahead, wheel untouched.',
                 ),
                 Write::speed(
-                    'Clutch down briskly, gas off straight after, lever in about a second, revs matched, clutch up. Up: let them fall to meet; down: add some.',
+                    'Clutch down briskly, {accelerator} off straight after, lever in about a second, revs matched, clutch up. Up: let them fall to meet; down: add some.',
                     'Matched revs make a change that nobody feels; a block change leaves time for the road.',
                     'All mind on the lever, pedals forgotten: the engine races or the car nods.',
                     'Changed before hand and foot were ready.',
                     'Smooth first, under two seconds once practised.',
                     'Third, second, third at a steady {mph:20}; then with the instructor naming the revs.',
-                    'Clutch, gas, lever, revs, clutch.',
+                    'Clutch, {accelerator}, lever, revs, clutch.',
                 ),
                 Write::look(
                     'Ahead all the time; a gear is felt.',
@@ -147,7 +147,7 @@ final class OvertakingAndControl
     {
         return new Routine(
             RoutineCode::Creep, 'Creep', 'Below walking pace: queues, closed views, bays.', '[Clutch up, or a stop: never half for long.|On, or a stop: '
-                .'never held on the gas against the brake.]',
+                .'never held on the {accelerator} against the brake.]',
             [
                 Write::mirrors(
                     'Interior before rolling on, {near} mirror while doing so.',

@@ -73,7 +73,7 @@ final class PeopleAndHumps
                     'A braked front axle dives into it.',
                     'Brake held over the top.',
                     'The brake came at the hump because nothing was planned before.',
-                    'Slow before, roll over, slow gas.',
+                    'Slow before, roll over, {accelerator} slowly.',
                     'Over the same hump at three speeds with a cup on the seat.',
                     'Second.',
                 ),

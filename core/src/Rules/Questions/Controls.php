@@ -68,11 +68,11 @@ final class Controls
             ]),
             new Question('setting_off', 'Setting off', Step::Speed, [R::MoveOff, R::Ramp, R::QueueStop], [
                 new Option(
-                    'gas-on-a-hill', 'Gas first on a hill, either on the flat', 'Uphill the engine must already pull when the brake goes.',
-                    'Uphill the gas comes before the biting point; on the flat either way.',
+                    'gas-on-a-hill', '{Accelerator} first on a hill, either on the flat', 'Uphill the engine must already pull when the brake goes.',
+                    'Uphill the {accelerator} comes before the biting point; on the flat either way.',
                 ),
-                new Option('biting-first', 'Biting point, then gas', 'Less noise, and the clutch is felt.', 'Find the biting point first, then the gas.'),
-                new Option('gas-first', 'Gas, then biting point', 'It never stalls.', 'A little gas first and held, then the biting point.'),
+                new Option('biting-first', 'Biting point, then {accelerator}', 'Less noise, and the clutch is felt.', 'Find the biting point first, then the {accelerator}.'),
+                new Option('gas-first', '{Accelerator}, then biting point', 'It never stalls.', 'A little {accelerator} first and held, then the biting point.'),
             ], needsClutch: true),
             new Question('parking_brake', 'Parking brake off', Step::Speed, [R::MoveOff, R::Ramp], [
                 new Option('last', 'Last of all', 'Until it goes the car cannot.', 'The parking brake comes off last of all.'),
@@ -86,8 +86,8 @@ final class Controls
                     'by-the-car', 'By the car: how fast its revs fall', 'What is smooth in one car jerks in the next.',
                     'Gas and clutch by the car: together where the revs fall fast, clutch first where they hang.',
                 ),
-                new Option('gas-first', 'Gas off, then clutch', 'The engine never screams.', 'Gas off, then the clutch.'),
-                new Option('clutch-first', 'Clutch, then gas off at once', 'The car does not nod.', 'Clutch down briskly, and the gas off straight after.'),
+                new Option('gas-first', '{Accelerator} off, then clutch', 'The engine never screams.', '{Accelerator} off, then the clutch.'),
+                new Option('clutch-first', 'Clutch, then {accelerator} off at once', 'The car does not nod.', 'Clutch down briskly, and the {accelerator} off straight after.'),
             ], needsClutch: true),
             new Question('wheel', 'Wheel through the hands', Step::Position, [R::SeatAndHands], [
                 new Option(

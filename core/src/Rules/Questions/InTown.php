@@ -27,7 +27,7 @@ final class InTown
             ], changes: ['approach']),
             new Question('red', 'Rolling up to a red', Step::Speed, Where::LIGHTS, [
                 new Option(
-                    'second-ready', 'Second in readiness at each', 'When it changes only the gas is missing.',
+                    'second-ready', 'Second in readiness at each', 'When it changes only the {accelerator} is missing.',
                     'Up to a red: ease off early, second on the move, first only just before a stop.',
                 ),
                 new Option(

@@ -1,3 +1,4 @@
+import { useSay } from '@/rules/rules';
 import { useState } from 'react';
 import type { EngineAnswer, Rules } from '@/api/types';
 import { speedField, speedRange, saidSpeed } from '@/rules/speed';
@@ -97,7 +98,7 @@ export function EngineBench() {
                         {data.rule_of_thumb && <p className="border-line border-l-4 pl-3">{data.rule_of_thumb.message}</p>}
                         <div className="grid gap-2">
                             <Slider
-                                label="Full gas up to"
+                                label={say('{Accelerator} right down, up to')}
                                 value={Math.max(state.upTo, state.speed + range.step)}
                                 min={2 * range.step}
                                 max={range.to + 10}
@@ -149,12 +150,13 @@ function Run({ run, unit }: { run: NonNullable<EngineAnswer['run']>; unit: Rules
 }
 
 function GearTable({ answer }: { answer: EngineAnswer }) {
+    const say = useSay();
     return (
         <div className="min-w-0 lg:col-span-2">
             <DataTable
                 label="Gear by gear"
                 least={34}
-                heads={['Gear', 'rpm', 'm/s for 1000 rpm', 'Full gas, m/s²', 'Gas released, m/s²', 'To know']}
+                heads={['Gear', 'rpm', 'm/s for 1000 rpm', say('{Accelerator} down, m/s²'), 'released, m/s²', 'To know']}
                 rows={answer.gears.map((gear) => ({
                     key: gear.gear,
                     head: gear.gear,

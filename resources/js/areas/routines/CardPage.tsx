@@ -46,29 +46,42 @@ export function CardPage({ card, cards }: { card: RoutineCard; cards: RoutineCar
             follower: said.close_follower === true,
         });
     };
+    const onTheBench = card.bench.length > 0 && (
+        <nav aria-label="On the bench" className="screen-only flex flex-wrap gap-x-6">
+            {card.bench.map(({ words, page, with: begins }) => (
+                <Link key={page} className="link min-h-12 content-center" to={benchPage(page, begins)}>
+                    {words}
+                </Link>
+            ))}
+        </nav>
+    );
     return (
         <article className="one-page grid gap-5 print:gap-1.5">
-            <nav aria-label="Cards" className="screen-only flex flex-wrap items-center gap-3">
+            <nav aria-label="Cards" className="screen-only -mb-2 flex flex-wrap items-center gap-x-3">
                 <Link className="key" to="/routines">
                     All routines
                 </Link>
                 {before && (
                     <Link className="key" data-tone="bare" to={`/routines/${before.code}`}>
-                        ← {before.title}
+                        ← <span className="max-sm:sr-only">{before.title}</span>
                     </Link>
                 )}
                 {after && (
                     <Link className="key" data-tone="bare" to={`/routines/${after.code}`}>
-                        {after.title} →
+                        <span className="max-sm:sr-only">{after.title}</span> →
                     </Link>
                 )}
                 <button type="button" className="key ml-auto" onClick={() => window.print()}>
-                    Print the card
+                    <span>
+                        Print <span className="max-sm:sr-only">the card</span>
+                    </span>
                 </button>
             </nav>
-            <header className="flex flex-wrap gap-6 print:gap-3">
-                <Sketch form={card.sketch} side={card.side} keeps={rules.keeps} title={card.title} place={chosen?.inputs} size={150} />
-                <div className="grid min-w-0 flex-1 basis-72 content-start gap-2">
+            <header className="flex gap-4 sm:gap-6 print:gap-3">
+                <div className="w-24 shrink-0 sm:w-34 print:w-auto [&_svg]:h-auto [&_svg]:w-full">
+                    <Sketch form={card.sketch} side={card.side} keeps={rules.keeps} title={card.title} place={chosen?.inputs} size={150} />
+                </div>
+                <div className="grid min-w-0 flex-1 content-start gap-1 sm:gap-2">
                     <h1 className="text-3xl">{card.title}</h1>
                     <p className="text-quiet">{card.where}</p>
                     <p>
@@ -80,23 +93,14 @@ export function CardPage({ card, cards }: { card: RoutineCard; cards: RoutineCar
                     </p>
                 </div>
             </header>
-            {card.bench.length > 0 && (
-                <nav aria-label="On the bench" className="screen-only flex flex-wrap gap-x-6">
-                    {card.bench.map(({ words, page, with: begins }) => (
-                        <Link key={page} className="link min-h-12 content-center" to={benchPage(page, begins)}>
-                            {words}
-                        </Link>
-                    ))}
-                </nav>
-            )}
             {card.variants.length > 0 && (
                 <section aria-label="Where it differs" className="grid gap-2">
-                    <div className="screen-only flex flex-wrap gap-2">
-                        <button type="button" className="key" aria-pressed={variant === null} onClick={() => choose(null)}>
+                    <div className="screen-only flex gap-2 max-sm:overflow-x-auto sm:flex-wrap">
+                        <button type="button" className="key shrink-0" aria-pressed={variant === null} onClick={() => choose(null)}>
                             As a rule
                         </button>
                         {card.variants.map((one, i) => (
-                            <button key={one.name} type="button" className="key" aria-pressed={variant === i} onClick={() => choose(i)}>
+                            <button key={one.name} type="button" className="key shrink-0" aria-pressed={variant === i} onClick={() => choose(i)}>
                                 {one.name}
                             </button>
                         ))}
@@ -116,9 +120,10 @@ export function CardPage({ card, cards }: { card: RoutineCard; cards: RoutineCar
                     </ul>
                 </section>
             )}
+            {!card.has_approach && onTheBench}
             {card.has_approach && (
                 <>
-                    <ApproachView inputs={inputs} conditions={conditions} onConditions={setConditions} />
+                    <ApproachView inputs={inputs} conditions={conditions} onConditions={setConditions} beside={onTheBench} />
                     {!card.stands && <BesideIt card={card} inputs={inputs} conditions={conditions} />}
                 </>
             )}
