@@ -71,7 +71,9 @@ test('main views', async ({ page, browser }) => {
     await show(owner, '/school/people');
     await shoot(owner, 'people');
     await page.evaluate(() => localStorage.setItem('noble-turn.theme', 'night'));
-    await show(page, `/lessons/${next.id}/plan`);
-    await shoot(page, 'plan-night');
+    await show(page, `/lessons/${next.id}/kerb`);
+    await page.getByRole('button', { name: 'Signal', exact: true }).click();
+    await page.waitForTimeout(300);
+    await shoot(page, 'kerb');
     await page.evaluate(() => localStorage.setItem('noble-turn.theme', 'day'));
 });

@@ -7,7 +7,7 @@ import { api } from '@/api/client';
 import { PAGES, type BenchTool } from '@/bench/pages';
 import { AREAS } from '@/keys/areas';
 import { leave, singleKeys, useSingleKeysOn } from '@/keys/keys';
-import { useRules } from '@/rules/rules';
+import { useRoutineText, useRules } from '@/rules/rules';
 import { inWords } from '@/rules/words';
 import { Check } from '@/ui/Check';
 import { isMeant } from '@/ui/search';
@@ -63,6 +63,7 @@ function Ways({ onGone }: { onGone: () => void }) {
     const navigate = useNavigate();
     const [typed, setTyped] = useState('');
     const rules = useRules();
+    const text = useRoutineText();
     const learners = useQuery({ queryKey: ['learners'], queryFn: () => api.GET('/learners') });
     const today = useQuery({ queryKey: ['today'], queryFn: () => api.GET('/today') });
     const places = useQuery({ queryKey: ['places'], queryFn: () => api.GET('/places') });
@@ -75,7 +76,7 @@ function Ways({ onGone }: { onGone: () => void }) {
         ['Today’s lessons', (today.data?.lessons ?? []).map((one) => ({ to: `/lessons/${one.id}/plan`, label: `Lesson with ${one.learner.name}` }))],
         ['Learners', (learners.data ?? []).map((one) => ({ to: `/learners/${one.id}`, label: one.name }))],
         ['Places', (places.data ?? []).map((one) => ({ to: `/places?find=${encodeURIComponent(one.name)}`, label: one.name, also: one.note ?? '' }))],
-        ['Routines', rules.routines.map((one) => ({ to: `/routines/${one.code}`, label: one.title, also: `routine ${one.section_title}` }))],
+        ['Routines', rules.routines.map((one) => ({ to: `/routines/${one.code}`, label: one.title, also: `routine ${one.section_title} ${text(one.code)}` }))],
         [
             'Bench',
             (Object.keys(PAGES) as BenchTool[]).map((tool) => ({

@@ -22,6 +22,16 @@ export function useRoutineName(): (code: string) => string {
     return (code) => [...routines, ...elsewhere].find((routine) => routine.code === code)?.title ?? code;
 }
 
+/** What a routine is found by: its name, and what goes wrong in it. */
+export function useRoutineText(): (code: string) => string {
+    const { routines, faults } = useRules();
+    const name = useRoutineName();
+    return (code) => {
+        const wrong = Object.entries(routines.find((routine) => routine.code === code)?.faults ?? {});
+        return [name(code), ...wrong.flatMap(([step, codes]) => codes.map((fault) => faults[step]?.[fault] ?? ''))].join(' ');
+    };
+}
+
 /** What a round was of, in a line: its place; away from every place the routine and its way too. */
 export function useRoundTitle(): (round: Pick<Round, 'place_id' | 'place' | 'routine' | 'side'>) => string {
     const name = useRoutineName();

@@ -26,6 +26,8 @@ beforeAll(() => {
     plans.standing = plan({ routine: 'move-off' });
     plans.feet = plan({ pack: 'na', routine: 'right-on-red', limit_mph: 25 });
     plans.six = plan({ practice: { steps: 'six' } });
+    plans.round = plan({ routine: 'roundabout', exit: 'right' });
+    plans.mini = plan({ routine: 'mini-roundabout', limit_mph: 20 });
     plans.second = plan({ routine: 'turn-left', then: { routine: 'turn-right', distance_m: 90 } });
 });
 
@@ -75,6 +77,42 @@ describe('the strip', () => {
         expect(scale.metres(rule!.x)).toBeCloseTo(30, 6);
         expect(rule!.x).toBeGreaterThan(rows.find((row) => row.step === 'signal')!.best.x);
         expect(speed.hatches.map((hatch) => hatch.hard)).toEqual(plans.town!.phases.filter((phase) => phase.brake).map((phase) => phase.decel_mps2));
+    });
+
+    it('carries its speeds where the way of slowing changes, falling, within the picture, none twice', () => {
+        for (const [name, answer] of Object.entries(plans)) {
+            for (const width of [320, 700, 1100]) {
+                const { speed, scale } = layOut(answer, { width, speedUnit: 'mph' });
+                const said = speed.figures.map((figure) => parseFloat(figure.text));
+                if (answer.axis === 'distance') expect(said.length, name).toBeGreaterThan(0);
+                else expect(said, name).toEqual([]);
+                expect(
+                    [...said].sort((a, b) => b - a),
+                    name,
+                ).toEqual(said);
+                expect(new Set(said).size, name).toBe(said.length);
+                for (const [i, figure] of speed.figures.entries()) {
+                    expect(figure.y, name).toBeLessThanOrEqual(speed.bottom);
+                    expect(figure.x + figure.text.length * 6, name).toBeLessThanOrEqual(scale.x(0));
+                    if (i > 0) expect(figure.x, name).toBeGreaterThan(speed.figures[i - 1]!.x + speed.figures[i - 1]!.text.length * 6);
+                }
+                for (const label of speed.labels) expect(label.x + label.text.length * 6, `${name}: ${label.text}`).toBeLessThanOrEqual(width);
+            }
+        }
+        expect(layOut(plans.town!, { width: 1100, speedUnit: 'mph' }).speed.figures[0]!.text).toBe('30 mph');
+        expect(layOut(plans.town!, { width: 1100, speedUnit: 'kmh' }).speed.figures[0]!.text).toBe('48 km/h');
+        expect(layOut(plans.town!, { width: 1100 }).speed.figures).toEqual([]);
+    });
+
+    it('keeps room behind the line for a roundabout, and for nothing else', () => {
+        const beyond = (answer: DrawnPlan, width: number) => width - layOut(answer, { width }).scale.x(0);
+        for (const width of [320, 700, 1100]) {
+            expect(beyond(plans.round!, width)).toBeGreaterThan(80);
+            expect(beyond(plans.town!, width)).toBeLessThan(60);
+        }
+        expect(plans.round!.place.island).toBe('raised');
+        expect(plans.mini!.place.island).toBe('painted');
+        expect(plans.town!.place.island).toBeNull();
     });
 
     it('has gear blocks that meet, and none without a clutch', () => {

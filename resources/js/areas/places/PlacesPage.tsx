@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { api, at } from '@/api/client';
 import type { Place } from '@/api/types';
-import { factsOf, roadWords, usePlanned, useRoutineName, useRules } from '@/rules/rules';
+import { factsOf, roadWords, usePlanned, useRoutineText, useRules } from '@/rules/rules';
 import { ArchiveList } from '@/archive/ArchiveList';
 import { PlaceForm } from '@/places/PlaceForm';
 import { placeAddress } from '@/bench/places';
@@ -17,7 +17,7 @@ import { PlaceLines } from './PlaceLines';
 export function PlacesPage() {
     const client = useQueryClient();
     const rules = useRules();
-    const name = useRoutineName();
+    const text = useRoutineText();
     const notice = useNotice();
     const [editing, setEditing] = useState<Place | 'new' | null>(null);
     const places = useQuery({ queryKey: ['places'], queryFn: () => api.GET('/places') });
@@ -36,7 +36,7 @@ export function PlacesPage() {
     };
     if (places.isLoading) return <Waiting />;
     if (!places.data) return <Failed error={places.error} retry={() => void places.refetch()} />;
-    const found = places.data.filter((place) => isMeant([place.name, name(place.routine), place.note ?? '', roadWords(place.road, rules)].join(' '), find));
+    const found = places.data.filter((place) => isMeant([place.name, text(place.routine), place.note ?? '', roadWords(place.road, rules)].join(' '), find));
     // What the rules in force have no routine for stands by itself, under whose rules it is taught.
     const foreign = (place: Place) => rules.elsewhere.find((routine) => routine.code === place.routine)?.pack_name;
     const others = [...new Set(found.flatMap((place) => foreign(place) ?? []))];

@@ -45,6 +45,41 @@ describe('the places of a school', () => {
     });
 });
 
+describe('places among many', () => {
+    const { rules } = answer('session');
+    const shown = () => screen.queryAllByRole('heading', { level: 2 }).map((heading) => heading.textContent);
+
+    it('are found by words in any order, by their routine, and by what goes wrong there', async () => {
+        server({ 'GET places': places });
+        show(<PlacesPage />, 'owner', '/places');
+        const field = await screen.findByRole('searchbox', { name: 'Search places' });
+        const find = (typed: string) => {
+            fireEvent.change(field, { target: { value: typed } });
+            return shown();
+        };
+        const place = places.find((one) => one.routine === 'turn-left')!;
+        expect(find(place.name.split(' ').reverse().join(' '))).toContain(place.name);
+        const wrong = rules.routines.find((one) => one.code === 'turn-left')!.faults.position![0]!;
+        const found = find(rules.faults.position![wrong]!);
+        expect(found).toContain(place.name);
+        expect(found.length).toBeLessThan(places.length);
+        find('nothing is called that');
+        expect(screen.getByText('No place has all those words.')).toBeTruthy();
+    });
+
+    it('taught under other rules only stand by themselves, in the words of those rules, without a plan', async () => {
+        const foreign = rules.elsewhere.find((one) => one.code === 'right-on-red')!;
+        const place: PlaceWithDrawings = { ...of('junction'), id: 'x', name: 'Far away', routine: 'right-on-red', drawings: [] };
+        server({ 'GET places': [...places, place] });
+        show(<PlacesPage />);
+        const group = within(await screen.findByRole('region', { name: `Taught under ${foreign.pack_name} only` }));
+        expect(group.getByRole('heading', { name: 'Far away' })).toBeTruthy();
+        expect(group.getAllByText(new RegExp(`^${foreign.title} ·`)).length).toBeGreaterThan(0);
+        expect(group.queryByRole('link', { name: 'Plan' })).toBeNull();
+        expect(document.body.textContent).not.toContain('right-on-red');
+    });
+});
+
 describe('describing a place', () => {
     const keep = async (place: PlaceWithDrawings) => {
         const sent = server({ [`PUT places/${place.id}`]: place });

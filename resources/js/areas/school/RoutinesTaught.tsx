@@ -31,7 +31,7 @@ export function RoutinesTaught({ routines }: { routines: Routine[] }) {
         cells: [
             <span key="average">
                 <b>{inTen(routine.average ?? 0)}</b>{' '}
-                <span className="text-quiet">
+                <span className={`text-quiet ${routine.low === null ? '' : 'whitespace-nowrap'}`}>
                     {routine.low === null || routine.high === null ? 'too few learners to be certain' : `${percent(routine.low)} to ${percent(routine.high)} %`}
                 </span>
             </span>,

@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import type { RoutineCode, RoutineLine } from '@/api/types';
-import { useRules } from '@/rules/rules';
+import { useRoutineText, useRules } from '@/rules/rules';
 import { Field } from '@/ui/Field';
+import { isMeant } from '@/ui/search';
 import { Sheet } from '@/ui/Sheet';
 import { RoutineKey } from './RoutineKey';
 import type { Away } from './visit';
@@ -19,8 +20,8 @@ export function AwaySheet({ open, onOpenChange, lately, onChosen }: Props) {
     const { routines } = useRules();
     const [wanted, setWanted] = useState('');
     const [where, setWhere] = useState('');
-    const said = wanted.trim().toLowerCase();
-    const found = said === '' ? routines : routines.filter(({ title, section_title: section }) => `${title} ${section}`.toLowerCase().includes(said));
+    const text = useRoutineText();
+    const found = routines.filter(({ code, section_title: section }) => isMeant(`${text(code)} ${section}`, wanted.trim()));
     const first = lately.flatMap((code) => found.filter((routine) => routine.code === code));
     const sections = new Map<string, RoutineLine[]>(first.length > 0 ? [['Just now', first]] : []);
     for (const routine of found) {

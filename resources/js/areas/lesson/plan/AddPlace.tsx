@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { api, at } from '@/api/client';
 import type { Lesson, Place } from '@/api/types';
 import { PlaceForm } from '@/places/PlaceForm';
-import { roadWords, useRoutineName, useRules } from '@/rules/rules';
+import { roadWords, useRoutineName, useRoutineText, useRules } from '@/rules/rules';
 import { isMeant } from '@/ui/search';
 import { Sheet } from '@/ui/Sheet';
 import { useLesson } from '../useLesson';
@@ -21,6 +21,7 @@ interface Props {
 export function AddPlace({ lesson, words: wanted = '', open, onOpenChange, onAdded }: Props) {
     const rules = useRules();
     const name = useRoutineName();
+    const text = useRoutineText();
     const client = useQueryClient();
     const { refresh } = useLesson(lesson.id);
     const [describing, setDescribing] = useState(false);
@@ -34,7 +35,7 @@ export function AddPlace({ lesson, words: wanted = '', open, onOpenChange, onAdd
         setDescribing(false);
     };
     const taught = places.data?.filter((place) => rules.routines.some((routine) => routine.code === place.routine)) ?? [];
-    const found = taught.filter((place) => isMeant([place.name, name(place.routine), place.note ?? '', roadWords(place.road, rules)].join(' '), words));
+    const found = taught.filter((place) => isMeant([place.name, text(place.routine), place.note ?? '', roadWords(place.road, rules)].join(' '), words));
     const nothing = places.data?.length === 0;
     return (
         <Sheet title="Add a place" open={open} onOpenChange={onOpenChange}>
@@ -50,7 +51,7 @@ export function AddPlace({ lesson, words: wanted = '', open, onOpenChange, onAdd
                     <div className="flex gap-3">
                         <input
                             className="entry"
-                            placeholder="Name or routine"
+                            placeholder="Name, routine or what goes wrong"
                             aria-label="Search places"
                             value={words}
                             onChange={(event) => setWords(event.target.value)}
