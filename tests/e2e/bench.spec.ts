@@ -9,7 +9,7 @@ test('gears: what the revs do on a change, by slider and by key, kept in the add
     await page.getByRole('button', { name: 'Speed: more' }).click();
     await expect(page).toHaveURL(/speed=31/);
     await page.reload();
-    await expect(page.getByText('Speed 31 mph')).toBeVisible();
+    await expect(page.getByLabel('Speed, typed')).toHaveValue('31 mph');
     await expect(page.getByLabel('To', { exact: true })).toHaveValue('4');
     const first = page.getByRole('region', { name: 'Gear by gear' }).getByRole('row').nth(1);
     await expect(first.getByRole('rowheader')).toHaveText('1');

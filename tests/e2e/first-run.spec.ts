@@ -88,7 +88,7 @@ test('under a pack that no line of the product knows, every page speaks its word
         ...['/bench/reverse?exercise=ramp', '/bench/lanes?ring={"layout":"junction"}', '/bench/swept-path?way=s-bend'],
         ...rules.routines.map((routine) => `/routines/${routine.code}`),
         ...['/', '/learners', `/learners/${learner!.id}`, `/learners/${learner!.id}/words`, '/school', '/places', '/account', '/account/rules'],
-        ...(next ? ['plan', 'drive', 'debrief'].map((face) => `/lessons/${next.id}/${face}`) : []),
+        ...(next ? ['plan', 'kerb', 'sheet', 'drive', 'debrief'].map((face) => `/lessons/${next.id}/${face}`) : []),
     ]) {
         await page.goto(address);
         await expect(page.getByRole('heading', { level: 1 })).toBeVisible();

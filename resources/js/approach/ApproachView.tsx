@@ -48,37 +48,27 @@ export function ApproachView({ inputs, conditions, onConditions, lead, more, cha
     const { plan: answer, isOld, error, retry, isLoading } = useApproach(asked, conditions.speed, conditions.gradient, { field: speedField(unit), range });
     const plan = useMemo(() => (answer && isPlanned(answer) ? drawn(answer) : undefined), [answer]);
     const play = usePlay(plan, setStep);
-    if (error && !plan) return <Failed error={error} retry={retry} />;
-    if (answer && !isPlanned(answer)) {
-        return (
-            <div className="grid gap-3">
-                {lead}
-                {changes}
-                <NotPlanned answer={answer} />
-                {beside}
-                {below}
-            </div>
-        );
-    }
-    if (!plan) return isLoading ? <Waiting /> : null;
     const setSpeed = (speed: number) => onConditions({ ...conditions, speed: Math.min(range.to, Math.max(range.from, speed)) });
-    const current = plan.steps.find((candidate) => candidate.step === step) ?? plan.steps[0]!;
-    const moving = plan.axis === 'distance';
+    const current = plan && (plan.steps.find((candidate) => candidate.step === step) ?? plan.steps[0]!);
+    const moving = plan?.axis === 'distance';
+    // Whatever becomes of the plan, what stands around it stays.
     return (
         <div className="grid gap-3">
             <div className="flex flex-wrap items-center justify-between gap-x-4 gap-y-2">
                 {lead}
                 {changes && <div className={`screen-only ${changing ? 'max-sm:order-last' : 'max-sm:hidden'}`}>{changes}</div>}
                 <div className="screen-only flex basis-full flex-wrap items-center gap-x-3 gap-y-2">
-                    <button
-                        type="button"
-                        className="key !px-4"
-                        aria-label={play.playing ? 'Stop playing' : 'Play'}
-                        aria-pressed={play.playing}
-                        onClick={play.toggle}
-                    >
-                        <span aria-hidden="true">{play.playing ? '■' : '▶'}</span>
-                    </button>
+                    {plan && (
+                        <button
+                            type="button"
+                            className="key !px-4"
+                            aria-label={play.playing ? 'Stop playing' : 'Play'}
+                            aria-pressed={play.playing}
+                            onClick={play.toggle}
+                        >
+                            <span aria-hidden="true">{play.playing ? '■' : '▶'}</span>
+                        </button>
+                    )}
                     {more}
                     {(moving || changes) && (
                         <button type="button" className="key sm:hidden" aria-expanded={changing} onClick={() => setChanging(!changing)}>
@@ -97,24 +87,32 @@ export function ApproachView({ inputs, conditions, onConditions, lead, more, cha
                 className={`grid gap-x-6 gap-y-3 lg:grid-cols-[minmax(0,1fr)_19rem] lg:grid-rows-[auto_1fr] lg:items-start ${isOld ? 'opacity-40' : ''}`}
                 data-old={isOld || undefined}
             >
-                <Strip
-                    plan={plan}
-                    current={current.step}
-                    onStep={setStep}
-                    from={wantedFrom(plan)}
-                    at={play.at}
-                    speedUnit={unit}
-                    {...(moving ? { speed: conditions.speed, onSpeed: setSpeed } : {})}
-                />
+                {plan && current ? (
+                    <Strip
+                        plan={plan}
+                        current={current.step}
+                        onStep={setStep}
+                        from={wantedFrom(plan)}
+                        at={play.at}
+                        speedUnit={unit}
+                        {...(moving ? { speed: conditions.speed, onSpeed: setSpeed } : {})}
+                    />
+                ) : error ? (
+                    <Failed error={error} retry={retry} />
+                ) : answer && !isPlanned(answer) ? (
+                    <NotPlanned answer={answer} />
+                ) : (
+                    <div>{isLoading && <Waiting />}</div>
+                )}
                 <div className="grid gap-4 lg:row-span-2">
-                    <StepDetail plan={plan} step={current} />
+                    {plan && current && <StepDetail plan={plan} step={current} />}
                     {beside}
                 </div>
                 <div className="grid gap-3">
-                    {plan.then.map((then, i) => (
+                    {plan?.then.map((then, i) => (
                         <NextHazard key={i} then={then} label={i === 0 ? 'The next hazard' : `Hazard ${i + 2}`} />
                     ))}
-                    <PlanNotes plan={plan} />
+                    {plan && <PlanNotes plan={plan} />}
                     {below}
                 </div>
             </div>

@@ -78,7 +78,7 @@ export function CardPage({ card, cards }: { card: RoutineCard; cards: RoutineCar
                 </button>
             </nav>
             <header className="flex gap-4 sm:gap-6 print:gap-3">
-                <div className="w-24 shrink-0 sm:w-34 print:w-auto [&_svg]:h-auto [&_svg]:w-full">
+                <div className="w-24 shrink-0 sm:w-34 print:w-auto not-print:[&_svg]:h-auto not-print:[&_svg]:w-full">
                     <Sketch form={card.sketch} side={card.side} keeps={rules.keeps} title={card.title} place={chosen?.inputs} size={150} />
                 </div>
                 <div className="grid min-w-0 flex-1 content-start gap-1 sm:gap-2">

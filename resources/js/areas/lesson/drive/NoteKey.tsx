@@ -2,7 +2,6 @@ import { Popover } from 'radix-ui';
 import { useState } from 'react';
 import type { Step } from '@/api/types';
 import { STEP_WORDS } from '@/strip/words';
-import { Fitted } from '@/ui/Fitted';
 
 /** A few words to one mark, written when parked. */
 export function NoteKey({ step, note, disabled, onNote }: { step: Step; note: string | null; disabled: boolean; onNote: (step: Step, note: string) => void }) {
@@ -27,7 +26,7 @@ export function NoteKey({ step, note, disabled, onNote }: { step: Step; note: st
                 data-state={note ? 'on' : 'off'}
             >
                 <span aria-hidden="true">✎</span>
-                <Fitted>note</Fitted>
+                <span>note</span>
             </Popover.Trigger>
             <Popover.Portal>
                 <Popover.Content

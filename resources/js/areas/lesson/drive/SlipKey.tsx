@@ -1,6 +1,5 @@
 import type { Step } from '@/api/types';
 import { STEP_WORDS } from '@/strip/words';
-import { Fitted } from '@/ui/Fitted';
 
 /** The step slipped in the order. */
 export function SlipKey({ step, on, onPress }: { step: Step; on: boolean; onPress: (step: Step) => void }) {
@@ -13,7 +12,7 @@ export function SlipKey({ step, on, onPress }: { step: Step; on: boolean; onPres
             onClick={() => onPress(step)}
         >
             <span aria-hidden="true">⇄</span>
-            <Fitted>order</Fitted>
+            <span>order</span>
         </button>
     );
 }

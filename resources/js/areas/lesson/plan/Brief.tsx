@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import type { Lesson, LessonItem } from '@/api/types';
 import { ApproachView } from '@/approach/ApproachView';
 import type { Conditions } from '@/bench/approach';
-import { limitOf, useRoutineName, useRules, withLimit } from '@/rules/rules';
+import { limitOf, useRoutineName, useRules, useSay, withLimit } from '@/rules/rules';
 import { DrawingLinks } from '@/drawings/DrawingLinks';
 import { Judgement } from '@/judgement/Judgement';
 import { RoadBrief } from '@/road/RoadBrief';
@@ -26,6 +26,7 @@ interface Props {
 export function Brief({ lesson, item, beside }: Props) {
     const { road } = item.place;
     const rules = useRules();
+    const say = useSay();
     const name = useRoutineName();
     const { refresh } = useLesson(lesson.id);
     const card = useCards(rules.pack).data?.find((candidate) => candidate.code === item.routine);
@@ -45,7 +46,7 @@ export function Brief({ lesson, item, beside }: Props) {
     );
     const kerb = (
         <Link className="key" to={`/lessons/${lesson.id}/kerb?place=${item.id}`} onClick={fillTheScreen}>
-            Kerb view
+            {say('{Kerb} view')}
         </Link>
     );
     const changes = <PlaceKeys lesson={lesson} item={item} />;

@@ -71,7 +71,7 @@ function Sheet({ lesson }: { lesson: Lesson }) {
                 <dd>
                     <ol className="flex flex-wrap gap-x-6">
                         {parts.map((part) => (
-                            <li key={part.id} className="whitespace-nowrap">
+                            <li key={part.id} className="sm:whitespace-nowrap print:whitespace-nowrap">
                                 {clock.time(new Date(from + part.from * 60_000).toISOString())}{' '}
                                 {part.kind === 'place' ? `${part.ordinal}. ${part.name}` : part.kind === 'spare' ? 'free' : part.name}, {part.minutes} min
                             </li>
