@@ -102,7 +102,8 @@ final class EngineTool implements Tool
                 'gear' => Out::integer('gear'), 'ratio' => Out::number('gear ratio'), 'reduction' => Out::number('with the final drive'),
                 'rpm' => Out::number('engine speed at this road speed'), 'speed_per_1000_rpm_mps' => Out::number('road speed for each 1000 rpm'),
                 'speed_at_idle_mps' => Out::number('below it the clutch slips'), ...CommonFields::headlineSpeedSchema('top_speed', 'at the red line'),
-                'accel_available_mps2' => Out::number('accelerator right down, on this hill'), 'engine_braking_mps2' => Out::number('accelerator released, on this hill'),
+                'accel_available_mps2' => Out::number('accelerator right down, on this hill'),
+                'engine_braking_mps2' => Out::number('accelerator released, on this hill'),
                 'labours' => Out::flag('below 1.25 times idle'), 'over_revs' => Out::flag('above the red line'),
             ], ['top_speed_mph', 'top_speed_kmh'])),
         ];

@@ -120,7 +120,8 @@ final class OvertakingAndControl
                     'Engine off: lever through all gears, eyes far ahead, wheel untouched.',
                 ),
                 Write::speed(
-                    'Clutch down briskly, {accelerator} off straight after, lever in about a second, revs matched, clutch up. Up: let them fall to meet; down: add some.',
+                    'Clutch down briskly, {accelerator} off straight after, lever in about a second, revs matched, clutch up. '
+                    .'Up: let them fall to meet; down: add some.',
                     'Matched revs make a change that nobody feels; a block change leaves time for the road.',
                     'All mind on the lever, pedals forgotten: the engine races or the car nods.',
                     'Changed before hand and foot were ready.',

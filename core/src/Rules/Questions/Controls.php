@@ -71,8 +71,12 @@ final class Controls
                     'gas-on-a-hill', '{Accelerator} first on a hill, either on the flat', 'Uphill the engine must already pull when the brake goes.',
                     'Uphill the {accelerator} comes before the biting point; on the flat either way.',
                 ),
-                new Option('biting-first', 'Biting point, then {accelerator}', 'Less noise, and the clutch is felt.', 'Find the biting point first, then the {accelerator}.'),
-                new Option('gas-first', '{Accelerator}, then biting point', 'It never stalls.', 'A little {accelerator} first and held, then the biting point.'),
+                new Option(
+                    'biting-first', 'Biting point, then {accelerator}', 'Less noise, and the clutch is felt.', 'Find the biting point first, then the {accelerator}.',
+                ),
+                new Option(
+                    'gas-first', '{Accelerator}, then biting point', 'It never stalls.', 'A little {accelerator} first and held, then the biting point.',
+                ),
             ], needsClutch: true),
             new Question('parking_brake', 'Parking brake off', Step::Speed, [R::MoveOff, R::Ramp], [
                 new Option('last', 'Last of all', 'Until it goes the car cannot.', 'The parking brake comes off last of all.'),
@@ -87,7 +91,9 @@ final class Controls
                     'Gas and clutch by the car: together where the revs fall fast, clutch first where they hang.',
                 ),
                 new Option('gas-first', '{Accelerator} off, then clutch', 'The engine never screams.', '{Accelerator} off, then the clutch.'),
-                new Option('clutch-first', 'Clutch, then {accelerator} off at once', 'The car does not nod.', 'Clutch down briskly, and the {accelerator} off straight after.'),
+                new Option(
+                    'clutch-first', 'Clutch, then {accelerator} off at once', 'The car does not nod.', 'Clutch down briskly, and the {accelerator} off straight after.',
+                ),
             ], needsClutch: true),
             new Question('wheel', 'Wheel through the hands', Step::Position, [R::SeatAndHands], [
                 new Option(
