@@ -72,7 +72,8 @@ final class Controls
                     'Uphill the {accelerator} comes before the biting point; on the flat either way.',
                 ),
                 new Option(
-                    'biting-first', 'Biting point, then {accelerator}', 'Less noise, and the clutch is felt.', 'Find the biting point first, then the {accelerator}.',
+                    'biting-first', 'Biting point, then {accelerator}', 'Less noise, and the clutch is felt.',
+                    'Find the biting point first, then the {accelerator}.',
                 ),
                 new Option(
                     'gas-first', '{Accelerator}, then biting point', 'It never stalls.', 'A little {accelerator} first and held, then the biting point.',
@@ -92,7 +93,8 @@ final class Controls
                 ),
                 new Option('gas-first', '{Accelerator} off, then clutch', 'The engine never screams.', '{Accelerator} off, then the clutch.'),
                 new Option(
-                    'clutch-first', 'Clutch, then {accelerator} off at once', 'The car does not nod.', 'Clutch down briskly, and the {accelerator} off straight after.',
+                    'clutch-first', 'Clutch, then {accelerator} off at once', 'The car does not nod.',
+                    'Clutch down briskly, and the {accelerator} off straight after.',
                 ),
             ], needsClutch: true),
             new Question('wheel', 'Wheel through the hands', Step::Position, [R::SeatAndHands], [
