@@ -76,7 +76,7 @@ export function ApproachView({ inputs, conditions, onConditions, lead, more, cha
                         </button>
                     )}
                     {moving && (
-                        <div className={`flex-wrap items-center gap-x-3 gap-y-2 sm:flex ${changing ? 'flex' : 'hidden'}`}>
+                        <div className={`flex-1 flex-wrap items-center gap-x-3 gap-y-2 max-sm:basis-full sm:flex ${changing ? 'flex' : 'hidden'}`}>
                             <Controls conditions={conditions} onChange={onConditions} />
                         </div>
                     )}

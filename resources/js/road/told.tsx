@@ -21,13 +21,14 @@ export function told(data: Answer<FastRoad>, road: RoadFacts, rules: Rules): Tol
     const far = (metres: number) => spoken(metres, unit);
     const fast = (speed: number) => speedWords(speed, rules.speed_unit);
     if (data.tool === 'join') {
+        const short = data.speed_short_mps >= 0.25 ? `, ${fast(data.speed_short_mps)} below the traffic` : '';
         return {
             picture: (
                 <JoinPicture answer={data} slip={road.slip_length_m ?? 0} {...{ keeps, unit, words: fast }} seconds={data.choice_s} onDrag={() => undefined} />
             ),
             says: data.message,
             number: { value: fast(data.speed_at_end_mps), of: inWords('at the end of the {slip road}', rules) },
-            behind: `In gear ${data.gear}. The ${far(data.counts_m)} that count need ${data.accel_needed_mps2.toFixed(1)} m/s², the car can do ${data.accel_available_mps2.toFixed(1)}. The main road is seen from ${far(data.view_from_m)} before the end.`,
+            behind: `In gear ${data.gear}${short}. The ${far(data.counts_m)} that count need ${data.accel_needed_mps2.toFixed(1)} m/s², the car can do ${data.accel_available_mps2.toFixed(1)}. The main road is seen from ${far(data.view_from_m)} before the end.`,
         };
     }
     if (data.tool === 'leave') {
