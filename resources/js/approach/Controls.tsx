@@ -19,7 +19,7 @@ export function Controls({ conditions, onChange }: { conditions: Conditions; onC
     const speeds = speedRange(unit);
     const set = <K extends keyof Conditions>(key: K, value: Conditions[K]) => onChange({ ...conditions, [key]: value });
     return (
-        <div className="screen-only flex flex-wrap items-center gap-x-3 gap-y-2">
+        <div className="screen-only flex grow flex-wrap items-center gap-x-3 gap-y-2">
             <div className="flex gap-2">
                 <button
                     type="button"

@@ -26,16 +26,19 @@ export function useVehicle(chosen: string): VehicleAsked {
 export function VehicleChoice({ value, onChange }: { value: string; onChange: (vehicle: string) => void }) {
     const cars = useCars();
     const kinds = useKinds();
+    const offered = [...(kinds.data ?? []), ...(cars.data ?? [])];
+    // One that is not known here, such as another school's, is asked as the usual one, and shown as what is asked.
+    const shown = offered.some((one) => one.id === value) ? value : DEFAULT_KIND;
     return (
         <Field label="Vehicle">
             <select
-                value={value}
+                value={shown}
                 onChange={(event) => {
                     chooseCar(event.target.value);
                     onChange(event.target.value);
                 }}
             >
-                {[...(kinds.data ?? []), ...(cars.data ?? [])].map((one) => (
+                {offered.map((one) => (
                     <option key={one.id} value={one.id}>
                         {one.name}
                     </option>

@@ -5,6 +5,7 @@ import { STEPS, type Habits as Counted, type Step } from '@/api/types';
 import { useRoutineName, useRules } from '@/rules/rules';
 import { useClock } from '@/session/session';
 import { Failed } from '@/ui/State';
+import { StepsTable } from '@/strip/StepsTable';
 
 const HIGH = 110;
 
@@ -97,59 +98,38 @@ function Kept({ lessons }: Pick<Counted, 'lessons'>) {
     return (
         <div className="grid gap-2">
             <h3 className="font-semibold">Between hazards</h3>
-            <div
-                ref={(row) => row?.scrollTo({ left: row.scrollWidth })}
-                className="relative overflow-x-auto"
-                tabIndex={0}
-                role="region"
-                aria-label="Between hazards by lesson"
-            >
-                <table className="border-collapse text-left text-sm">
-                    <thead>
-                        <tr>
-                            <td className="bg-paper border-hair sticky left-0 border-r" />
-                            {marked.map(({ lesson, at }) => (
-                                <th key={lesson} scope="col" className="px-2 pb-1 font-normal whitespace-nowrap">
-                                    <Link className="link" to={`/lessons/${lesson}/debrief`}>
-                                        {clock.short(at)}
-                                    </Link>
-                                </th>
-                            ))}
-                        </tr>
-                    </thead>
-                    <tbody>
-                        {steps.map((step) => (
-                            <tr key={step} className="border-hair border-t">
-                                <th scope="row" className="bg-paper border-hair sticky left-0 border-r py-2 pr-3 align-top font-semibold whitespace-nowrap">
-                                    {ALL_THE_TIME[step]}
-                                </th>
-                                {marked.map(({ lesson, kept }) => {
-                                    const said = kept.find((one) => one.step === step);
-                                    return (
-                                        <td key={lesson} className="px-2 py-2 align-top">
-                                            {said ? (
-                                                <>
-                                                    <span className={said.clean === said.of ? '' : 'font-bold'}>
-                                                        {said.of === 1 ? (said.clean === 1 ? 'right' : 'not yet') : `${said.clean} of ${said.of}`}
-                                                    </span>
-                                                    {Object.entries(said.faults).map(([fault, stretches]) => (
-                                                        <span key={fault} className="block">
-                                                            {(words[step]?.[fault] ?? fault).toLowerCase()}
-                                                            {stretches > 1 && ` ×${stretches}`}
-                                                        </span>
-                                                    ))}
-                                                </>
-                                            ) : (
-                                                <span className="text-quiet">·</span>
-                                            )}
-                                        </td>
-                                    );
-                                })}
-                            </tr>
-                        ))}
-                    </tbody>
-                </table>
-            </div>
+            <StepsTable
+                label="Between hazards by lesson"
+                fromTheEnd
+                steps={steps}
+                stepHead={(step) => ALL_THE_TIME[step]}
+                columns={marked.map(({ lesson, at, kept }) => ({
+                    key: lesson,
+                    head: (
+                        <Link className="link text-sm whitespace-nowrap" to={`/lessons/${lesson}/debrief`}>
+                            {clock.short(at)}
+                        </Link>
+                    ),
+                    cell: (step) => {
+                        const said = kept.find((one) => one.step === step);
+                        return (
+                            said && (
+                                <div className="text-sm">
+                                    <span className={said.clean === said.of ? '' : 'font-bold'}>
+                                        {said.of === 1 ? (said.clean === 1 ? 'right' : 'not yet') : `${said.clean} of ${said.of}`}
+                                    </span>
+                                    {Object.entries(said.faults).map(([fault, stretches]) => (
+                                        <span key={fault} className="block">
+                                            {(words[step]?.[fault] ?? fault).toLowerCase()}
+                                            {stretches > 1 && ` ×${stretches}`}
+                                        </span>
+                                    ))}
+                                </div>
+                            )
+                        );
+                    },
+                }))}
+            />
         </div>
     );
 }

@@ -7,6 +7,7 @@ import { alsoSaid } from '@/skill/counted';
 import { noted } from '@/skill/words';
 import { StepIcon } from '@/strip/glyphs';
 import { Ink } from '@/strip/Ink';
+import { StepsTable } from '@/strip/StepsTable';
 import { OUTCOME_WORDS, STEP_WORDS } from '@/strip/words';
 
 /** The approaches of the lesson side by side. */
@@ -21,61 +22,49 @@ export function RoundsTable({ rounds }: { rounds: Round[] }) {
             <h2 id="rounds" className="pb-2 text-xl">
                 The rounds
             </h2>
-            <div className="relative overflow-x-auto" tabIndex={0} role="region" aria-label="Rounds side by side">
-                <table className="min-w-full border-collapse text-left">
-                    <thead>
-                        <tr>
-                            <td />
-                            {columns.map(({ round, stands }, i) => (
-                                <th key={round.id} scope="col" className="border-hair min-w-36 border-b-2 px-3 pb-2 align-bottom">
-                                    <span className="font-display block text-2xl">{i + 1}</span>
-                                    <span className="block text-sm font-semibold">{titleOf(round)}</span>
-                                    <span className="text-quiet block text-sm font-normal">
-                                        {[
-                                            clock.time(round.began_at ?? round.device_at),
-                                            stands.taught && `${stands.taught.taught.replace('-', ' ')}: no evidence`,
-                                            ...alsoSaid(stands, decisions),
-                                            noted(conditionsOf(round)),
-                                        ]
-                                            .filter(Boolean)
-                                            .join(' · ')}
+            <StepsTable
+                label="Rounds side by side"
+                steps={STEPS}
+                stepHead={(step) => (
+                    <span className="flex items-center gap-2">
+                        <StepIcon step={step} /> {STEP_WORDS[step]}
+                    </span>
+                )}
+                columns={columns.map(({ round, stands }, i) => ({
+                    key: round.id,
+                    head: (
+                        <div className="min-w-30">
+                            <span className="font-display block text-2xl font-bold">{i + 1}</span>
+                            <span className="block text-sm font-semibold">{titleOf(round)}</span>
+                            <span className="text-quiet block text-sm">
+                                {[
+                                    clock.time(round.began_at ?? round.device_at),
+                                    stands.taught && `${stands.taught.taught.replace('-', ' ')}: no evidence`,
+                                    ...alsoSaid(stands, decisions),
+                                    noted(conditionsOf(round)),
+                                ]
+                                    .filter(Boolean)
+                                    .join(' · ')}
+                            </span>
+                            {round.clock_ahead && <ClockAhead />}
+                        </div>
+                    ),
+                    cell: (step) => {
+                        const mark = stands.steps[step];
+                        return (
+                            mark && (
+                                <>
+                                    <span className={`flex items-center gap-2 ${mark.outcome === 'unaided' ? '' : 'font-semibold'}`}>
+                                        <Ink outcome={mark.outcome} /> {OUTCOME_WORDS[mark.outcome]}
                                     </span>
-                                    {round.clock_ahead && <ClockAhead />}
-                                </th>
-                            ))}
-                        </tr>
-                    </thead>
-                    <tbody>
-                        {STEPS.map((step) => (
-                            <tr key={step} className="border-hair border-b">
-                                <th scope="row" className="py-2 pr-4 font-semibold">
-                                    <span className="flex items-center gap-2">
-                                        <StepIcon step={step} /> {STEP_WORDS[step]}
-                                    </span>
-                                </th>
-                                {columns.map(({ round, stands }) => {
-                                    const mark = stands.steps[step];
-                                    return (
-                                        <td key={round.id} className="px-3 py-2 align-top">
-                                            {mark ? (
-                                                <>
-                                                    <span className={`flex items-center gap-2 ${mark.outcome === 'unaided' ? '' : 'font-semibold'}`}>
-                                                        <Ink outcome={mark.outcome} /> {OUTCOME_WORDS[mark.outcome]}
-                                                    </span>
-                                                    {mark.out_of_order && <span className="block text-sm font-semibold">⇄ wrong order</span>}
-                                                    {mark.note && <span className="text-quiet block text-sm">{mark.note}</span>}
-                                                </>
-                                            ) : (
-                                                <span className="text-quiet">·</span>
-                                            )}
-                                        </td>
-                                    );
-                                })}
-                            </tr>
-                        ))}
-                    </tbody>
-                </table>
-            </div>
+                                    {mark.out_of_order && <span className="block text-sm font-semibold">⇄ wrong order</span>}
+                                    {mark.note && <span className="text-quiet block text-sm">{mark.note}</span>}
+                                </>
+                            )
+                        );
+                    },
+                }))}
+            />
         </section>
     );
 }

@@ -1,12 +1,13 @@
-import { useMemo, useState, type ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import type { FastPlan, LessonItem } from '@/api/types';
 import { useCompute } from '@/compute/useCompute';
 import { told } from '@/road/told';
-import { limitOf, useRules, withLimit } from '@/rules/rules';
+import { useRules } from '@/rules/rules';
 import { NotPlanned } from '@/strip/NotPlanned';
-import { drawn, isPlanned, type Drawable, type StripStep } from '@/strip/plan';
+import type { Drawable, StripStep } from '@/strip/plan';
 import { spoken, STEP_WORDS } from '@/strip/words';
 import { Failed, Waiting } from '@/ui/State';
+import { usePlaceDrawn } from '../usePlaceDrawn';
 import { KerbPicture } from './KerbPicture';
 
 /** One place as it is shown at the kerb. */
@@ -16,15 +17,11 @@ export function KerbPlace({ item }: { item: LessonItem }) {
 }
 
 function Approach({ item, plan }: { item: LessonItem; plan: Extract<LessonItem['plan'], { tool: 'approach' }> }) {
-    const rules = useRules();
-    const { road } = item.place;
     const [wanted, setStep] = useState<StripStep | null>(null);
-    const inputs = useMemo(() => withLimit(plan.inputs, limitOf(road, rules), rules), [plan, road, rules]);
-    const { data, error, refetch } = useCompute('approach', inputs);
-    const shown = useMemo(() => (data && isPlanned(data) ? drawn(data) : null), [data]);
+    const { answer, shown, error, refetch } = usePlaceDrawn(item, plan);
     if (error) return <Failed error={error} retry={() => void refetch()} />;
-    if (!data) return <Waiting />;
-    if (!shown) return isPlanned(data) ? null : <NotPlanned answer={data} />;
+    if (answer) return <NotPlanned answer={answer} />;
+    if (!shown) return <Waiting />;
     const step = shown.steps.find((candidate) => candidate.step === wanted) ?? shown.steps[0]!;
     return (
         <>

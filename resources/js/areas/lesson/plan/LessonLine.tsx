@@ -45,7 +45,7 @@ export function LessonLine({ lesson, open, onOpen, onAdd }: Props) {
                                     type="button"
                                     aria-pressed={pressed}
                                     aria-label={`${part.name}, ${when(part)}, ${part.minutes} minutes`}
-                                    className={`grid min-h-14 w-full content-center overflow-hidden rounded-lg border-2 px-1 text-center leading-tight sm:px-2 ${pressed ? 'border-ink bg-raised' : 'border-hair hover:border-line'} ${part.kind === 'place' ? 'md:text-left' : 'bg-wash max-md:px-0'}`}
+                                    className={`grid min-h-14 w-full content-center overflow-hidden rounded-lg border-2 text-center leading-tight sm:px-2 ${pressed ? 'border-ink bg-raised' : 'border-hair hover:border-line'} ${part.kind === 'place' ? 'md:text-left' : 'bg-wash'}`}
                                     onClick={() => {
                                         if (part.kind === 'place') {
                                             setTalk(null);

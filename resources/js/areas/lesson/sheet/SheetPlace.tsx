@@ -1,17 +1,17 @@
-import { useMemo, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import type { FastPlan, LessonItem, RoutineLine } from '@/api/types';
 import { useCompute } from '@/compute/useCompute';
 import { told } from '@/road/told';
 import { Sketch } from '@/routines/Sketch';
 import { useCards } from '@/routines/useCards';
-import { limitOf, useRoutineName, useRules, withLimit } from '@/rules/rules';
+import { useRoutineName, useRules } from '@/rules/rules';
 import { wantedFrom } from '@/strip/layout';
 import { NotPlanned } from '@/strip/NotPlanned';
-import { drawn, isPlanned } from '@/strip/plan';
 import { Strip } from '@/strip/Strip';
 import { spoken, STEP_WORDS } from '@/strip/words';
 import { NotShown } from '@/ui/NotShown';
 import { describe } from '../plan/describe';
+import { usePlaceDrawn } from '../usePlaceDrawn';
 
 interface Props {
     item: LessonItem;
@@ -44,12 +44,9 @@ export function SheetPlace({ item, ordinal, routine }: Props) {
 }
 
 function Approach({ item, plan }: { item: LessonItem; plan: Extract<LessonItem['plan'], { tool: 'approach' }> }) {
-    const rules = useRules();
-    const inputs = useMemo(() => withLimit(plan.inputs, limitOf(item.place.road, rules), rules), [plan, item, rules]);
-    const { data, error, refetch } = useCompute('approach', inputs);
-    const shown = useMemo(() => (data && isPlanned(data) ? drawn(data) : null), [data]);
-    if (!data) return error && <NotShown what="Its plan is not shown" error={error} retry={() => void refetch()} />;
-    if (!shown) return isPlanned(data) ? null : <NotPlanned answer={data} />;
+    const { answer, shown, error, refetch } = usePlaceDrawn(item, plan);
+    if (answer) return <NotPlanned answer={answer} />;
+    if (!shown) return error && <NotShown what="Its plan is not shown" error={error} retry={() => void refetch()} />;
     return (
         <>
             <Strip plan={shown} current="signal" onStep={() => undefined} from={wantedFrom(shown)} compact />
