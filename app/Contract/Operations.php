@@ -70,26 +70,26 @@ final class Operations
     {
         return [
             'GET today' => Operation::reads('The day of who is signed in', 'Today', Taken::day()),
-            'POST lessons' => Operation::writes('Books a lesson', Taken::lesson(), 'LessonLine', 201),
+            'POST lessons' => Operation::writes('Books a lesson', TakenOfLessons::lesson(), 'LessonLine', 201),
             'GET lessons/{lesson}' => Operation::reads('A lesson as one page', 'Lesson'),
-            'PATCH lessons/{lesson}' => Operation::writes('Writes on a lesson', Taken::lessonChanges(), 'Lesson'),
+            'PATCH lessons/{lesson}' => Operation::writes('Writes on a lesson', TakenOfLessons::lessonChanges(), 'Lesson'),
             'GET lessons/{lesson}/changed' => Operation::reads('What a lesson changed, most first', Shapes::listOf('Changed')),
-            'POST lessons/{lesson}/items' => Operation::writes('Puts a place on the plan', Taken::item(), 'LessonItem', 201),
-            'PUT lessons/{lesson}/order' => Operation::writes('Puts the plan in order', Taken::order(), null),
-            'PATCH items/{item}' => Operation::writes('Gives a place its minutes', Taken::itemMinutes(), 'LessonItem'),
+            'POST lessons/{lesson}/items' => Operation::writes('Puts a place on the plan', TakenOfLessons::item(), 'LessonItem', 201),
+            'PUT lessons/{lesson}/order' => Operation::writes('Puts the plan in order', TakenOfLessons::order(), null),
+            'PATCH items/{item}' => Operation::writes('Gives a place its minutes', TakenOfLessons::itemMinutes(), 'LessonItem'),
             'DELETE items/{item}' => Operation::writes('Takes a place off the plan', [], null),
             'POST items/{item}/restore' => Operation::writes('Puts it back', [], 'LessonItem'),
-            'POST lessons/{lesson}/remedies' => Operation::writes('Notes that a remedy or drill was given', Taken::remedy(), 'Remedy', 201),
+            'POST lessons/{lesson}/remedies' => Operation::writes('Notes that a remedy or drill was given', TakenOfLessons::remedy(), 'Remedy', 201),
             'DELETE remedies/{remedy}' => Operation::writes('It was not given after all', [], null),
             'POST remedies/{remedy}/restore' => Operation::writes('Puts it back', [], 'Remedy'),
             'GET remedies/helped/{step}' => Operation::reads(
-                'Whether what helps a step and kind of fault did, over the school’s learners', 'Helped', Taken::helped(),
+                'Whether what helps a step and kind of fault did, over the school’s learners', 'Helped', TakenOfLessons::helped(),
             ),
-            'POST lessons/{lesson}/promises' => Operation::writes('Notes a promise or homework', Taken::promise(), 'Promised', 201),
-            'PATCH promises/{promise}' => Operation::writes('Says whether it was kept', Taken::promiseKept(), 'Promised'),
+            'POST lessons/{lesson}/promises' => Operation::writes('Notes a promise or homework', TakenOfLessons::promise(), 'Promised', 201),
+            'PATCH promises/{promise}' => Operation::writes('Says whether it was kept', TakenOfLessons::promiseKept(), 'Promised'),
             'DELETE promises/{promise}' => Operation::writes('Takes it away', [], null),
             'POST promises/{promise}/restore' => Operation::writes('Puts it back', [], 'Promised'),
-            'POST sync' => Operation::writes('Takes rounds and marks from a device’s queue; sending the same again changes nothing', Taken::batch(), 'Taken'),
+            'POST sync' => Operation::writes('Takes rounds and marks from a device’s queue; sending the same again changes nothing', TakenOfLessons::batch(), 'Taken'),
         ];
     }
 

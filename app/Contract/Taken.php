@@ -4,34 +4,19 @@ namespace App\Contract;
 
 use App\Models\User;
 use App\Rules\HardToGuess;
-use App\Rules\NotTooLarge;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\Rules\Password;
 use NobleTurn\Core\Compute\Toolbox;
 use NobleTurn\Core\Record\Conditions;
-use NobleTurn\Core\Record\Counted;
-use NobleTurn\Core\Record\Decision;
-use NobleTurn\Core\Record\Outcome;
-use NobleTurn\Core\Record\Taught;
-use NobleTurn\Core\Routine\Faults;
 use NobleTurn\Core\Routine\Section;
 use NobleTurn\Core\Rules\RulePacks;
 use NobleTurn\Core\Skill\Level;
-use NobleTurn\Core\Trade\Effect;
 use NobleTurn\Core\Trade\RoutineCode;
-use NobleTurn\Core\Trade\Side;
-use NobleTurn\Core\Trade\Stage;
 use NobleTurn\Core\Trade\Step;
 
-/** What each address takes: the rules it is checked by, from which the document of the API is made too. */
+/** What each address takes: the rules it is checked by, from which the document of the API is made too. Lessons have a room of their own, `TakenOfLessons`. */
 final class Taken
 {
-    /** What a clock may say and a row can keep. */
-    private const TIME = ['bail', 'string', 'date', 'after:2000-01-01', 'before:2100-01-01'];
-
-    /** The most a plan's inputs take, bytes of JSON: a long place has about two thousand. */
-    private const A_PLAN = 20_000;
-
     private const EMAIL = ['required', 'string', 'email', 'max:190'];
 
     private const NAME = ['required', 'string', 'max:120'];
@@ -87,126 +72,6 @@ final class Taken
     public static function day(): array
     {
         return ['day' => ['sometimes', 'nullable', 'date_format:Y-m-d', 'after:2000-01-01', 'before:2100-01-01']];
-    }
-
-    /** @return array<string, list<mixed>> */
-    public static function lesson(): array
-    {
-        return [
-            'learner_id' => ['required', 'uuid'], 'vehicle_id' => ['required', 'uuid'], 'starts_at' => ['required', 'date'],
-            'minutes' => ['required', 'numeric', 'integer', 'between:15,480'], 'aim' => ['nullable', 'string', 'max:300'],
-        ];
-    }
-
-    /** @return array<string, list<mixed>> */
-    public static function lessonChanges(): array
-    {
-        return [
-            'aim' => ['sometimes', 'nullable', 'string', 'max:300'], 'starts_at' => ['sometimes', 'date'],
-            'minutes' => ['sometimes', 'numeric', 'integer', 'between:15,480'],
-            'brief_minutes' => ['sometimes', 'numeric', 'integer', 'between:0,60'],
-            'debrief_minutes' => ['sometimes', 'numeric', 'integer', 'between:0,60'],
-            'state' => ['sometimes', Rule::in(['planned', 'done', 'cancelled'])],
-            'aim_routine' => ['sometimes', 'nullable', Rule::enum(RoutineCode::class)],
-            'aim_step' => ['sometimes', 'nullable', Rule::enum(Step::class)],
-            'went_well' => ['sometimes', 'nullable', 'string', 'max:500'], 'worked_on' => ['sometimes', 'nullable', 'string', 'max:500'],
-            'self_rating' => ['sometimes', 'array:'.implode(',', array_column(Step::cases(), 'value'))],
-            'self_rating.*' => [Rule::enum(Outcome::class)->except([Outcome::Intervened])],
-        ];
-    }
-
-    /** @return array<string, list<mixed>> */
-    public static function remedy(): array
-    {
-        return [
-            'routine' => ['required', Rule::enum(RoutineCode::class)], 'step' => ['required', Rule::enum(Step::class)], ...self::helped(),
-            'what' => ['required', 'in:remedy,drill'],
-        ];
-    }
-
-    /** @return array<string, list<mixed>> of an address: the kind of fault, where one was seen */
-    public static function helped(): array
-    {
-        return ['fault' => ['sometimes', 'nullable', Rule::in(Faults::codes())]];
-    }
-
-    /** @return array<string, list<mixed>> */
-    public static function item(): array
-    {
-        return ['place_id' => ['required', 'uuid'], 'minutes' => ['sometimes', 'numeric', 'integer', 'between:1,240']];
-    }
-
-    /** @return array<string, list<mixed>> */
-    public static function itemMinutes(): array
-    {
-        return ['minutes' => ['required', 'numeric', 'integer', 'between:1,240']];
-    }
-
-    /** @return array<string, list<mixed>> all ids of the lesson's items in their new order */
-    public static function order(): array
-    {
-        return ['items' => ['required', 'array', 'max:60'], 'items.*' => ['uuid', 'distinct']];
-    }
-
-    /** @return array<string, list<mixed>> */
-    public static function promise(): array
-    {
-        return ['kind' => ['required', 'in:promise,homework'], 'text' => ['required', 'string', 'max:300']];
-    }
-
-    /** @return array<string, list<mixed>> */
-    public static function promiseKept(): array
-    {
-        return ['kept' => ['required', 'boolean']];
-    }
-
-    /** @return array<string, list<mixed>> rounds and marks from a device's queue */
-    public static function batch(): array
-    {
-        return [
-            // The device's clock at this moment: how far it is off is taken off its times.
-            'sent_at' => ['sometimes', ...self::TIME],
-            'rounds' => ['present', 'array', 'max:100'],
-            'rounds.*.id' => ['required', 'uuid'],
-            'rounds.*.lesson_id' => ['required', 'uuid'],
-            'rounds.*.place_id' => ['sometimes', 'nullable', 'uuid'],
-            // A word of where, for what has no place of its own.
-            'rounds.*.elsewhere' => ['sometimes', 'nullable', 'string', 'max:120'],
-            // The moment it was told of.
-            'rounds.*.moment_id' => ['sometimes', 'nullable', 'uuid'],
-            'rounds.*.side' => ['sometimes', 'nullable', Rule::enum(Side::class)],
-            'rounds.*.routine' => ['required', Rule::enum(RoutineCode::class)],
-            ...self::conditions('rounds.*.conditions'),
-            // What it was driven against, as the device had it: kept, whatever has become of the tool since.
-            'rounds.*.plan' => ['sometimes', 'nullable', 'array:tool,inputs,version', new NotTooLarge(self::A_PLAN)],
-            'rounds.*.plan.tool' => ['required_with:rounds.*.plan', 'string', 'max:40'],
-            'rounds.*.plan.inputs' => ['required_with:rounds.*.plan', 'array'],
-            'rounds.*.plan.version' => ['required_with:rounds.*.plan', 'string', 'max:40'],
-            'rounds.*.device_at' => ['required', ...self::TIME],
-            'rounds.*.made_by' => ['sometimes', 'uuid'],
-            'marks' => ['present', 'array', 'max:500'],
-            'marks.*.id' => ['required', 'uuid'],
-            'marks.*.round_id' => ['required', 'uuid'],
-            'marks.*.kind' => ['required', 'in:step,held-back-rightly,taught,moment,conditions,place,decision,count'],
-            'marks.*.step' => ['nullable', Rule::enum(Step::class)],
-            'marks.*.stage' => ['nullable', Rule::enum(Stage::class)],
-            'marks.*.decision' => ['nullable', Rule::enum(Decision::class)],
-            'marks.*.what' => ['nullable', Rule::enum(Counted::class)],
-            'marks.*.number' => ['nullable', 'numeric', 'integer', 'between:0,10000'],
-            'marks.*.seconds' => ['nullable', 'numeric', 'between:0.1,36000'],
-            'marks.*.outcome' => ['nullable', Rule::enum(Outcome::class)],
-            'marks.*.taught' => ['nullable', Rule::enum(Taught::class)],
-            ...self::conditions('marks.*.conditions'),
-            'marks.*.out_of_order' => ['sometimes', 'boolean'],
-            'marks.*.fault' => ['nullable', Rule::in(Faults::codes())],
-            'marks.*.effect' => ['nullable', Rule::enum(Effect::class)],
-            'marks.*.place_id' => ['nullable', 'uuid'],
-            'marks.*.note' => ['nullable', 'string', 'max:300'],
-            'marks.*.corrects_id' => ['nullable', 'uuid'],
-            'marks.*.withdrawn' => ['sometimes', 'boolean'],
-            'marks.*.device_at' => ['required', ...self::TIME],
-            'marks.*.made_by' => ['sometimes', 'uuid'],
-        ];
     }
 
     /** @return array<string, list<mixed>> as little as needed; a minor needs a guardian */
@@ -350,16 +215,5 @@ final class Taken
     private static function pack(): string
     {
         return 'in:'.implode(',', RulePacks::codes());
-    }
-
-    /** @return array<string, list<mixed>> */
-    private static function conditions(string $field): array
-    {
-        $rules = [$field => ['sometimes', 'nullable', 'array:'.implode(',', array_keys(Conditions::KINDS))]];
-        foreach (Conditions::KINDS as $kind => $names) {
-            $rules["{$field}.{$kind}"] = ['sometimes', Rule::in($names)];
-        }
-
-        return $rules;
     }
 }

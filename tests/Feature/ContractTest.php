@@ -3,6 +3,7 @@
 use App\Contract\Document;
 use App\Contract\RulesSchema;
 use App\Contract\Taken;
+use App\Contract\TakenOfLessons;
 use Illuminate\Routing\Route as Registered;
 use Illuminate\Support\Facades\Route;
 use NobleTurn\Core\Compute\Toolbox;
@@ -109,22 +110,22 @@ it('says of what is taken what the rules say', function (array $rules, mixed $va
         // And the rules themselves agree.
         ->and(validator((array) $value, $rules)->passes())->toBe($fits);
 })->with([
-    'a promise' => [Taken::promise(), ['kind' => 'promise', 'text' => 'x'], true],
-    'of no kind' => [Taken::promise(), ['kind' => 'vow', 'text' => 'x'], false],
-    'without words' => [Taken::promise(), ['kind' => 'promise'], false],
-    'too long' => [Taken::promise(), ['kind' => 'promise', 'text' => str_repeat('x', 301)], false],
-    'minutes' => [Taken::itemMinutes(), ['minutes' => 240], true],
-    'too many minutes' => [Taken::itemMinutes(), ['minutes' => 241], false],
-    'an order' => [Taken::order(), ['items' => ['0190a6b2-7e6f-7b6e-8c55-0a3f6c1d2e3f']], true],
-    'an order of no ids' => [Taken::order(), ['items' => ['x']], false],
-    'an own rating' => [Taken::lessonChanges(), ['self_rating' => ['look' => 'unaided']], true],
-    'a rating nobody gives themselves' => [Taken::lessonChanges(), ['self_rating' => ['look' => 'intervened']], false],
-    'a step that is none' => [Taken::lessonChanges(), ['self_rating' => ['blink' => 'unaided']], false],
-    'nothing at all' => [Taken::lessonChanges(), new stdClass, true],
+    'a promise' => [TakenOfLessons::promise(), ['kind' => 'promise', 'text' => 'x'], true],
+    'of no kind' => [TakenOfLessons::promise(), ['kind' => 'vow', 'text' => 'x'], false],
+    'without words' => [TakenOfLessons::promise(), ['kind' => 'promise'], false],
+    'too long' => [TakenOfLessons::promise(), ['kind' => 'promise', 'text' => str_repeat('x', 301)], false],
+    'minutes' => [TakenOfLessons::itemMinutes(), ['minutes' => 240], true],
+    'too many minutes' => [TakenOfLessons::itemMinutes(), ['minutes' => 241], false],
+    'an order' => [TakenOfLessons::order(), ['items' => ['0190a6b2-7e6f-7b6e-8c55-0a3f6c1d2e3f']], true],
+    'an order of no ids' => [TakenOfLessons::order(), ['items' => ['x']], false],
+    'an own rating' => [TakenOfLessons::lessonChanges(), ['self_rating' => ['look' => 'unaided']], true],
+    'a rating nobody gives themselves' => [TakenOfLessons::lessonChanges(), ['self_rating' => ['look' => 'intervened']], false],
+    'a step that is none' => [TakenOfLessons::lessonChanges(), ['self_rating' => ['blink' => 'unaided']], false],
+    'nothing at all' => [TakenOfLessons::lessonChanges(), new stdClass, true],
     'months' => [Taken::retention(), ['keep_months' => null, 'keep_minors_months' => 12], true],
     'months left out' => [Taken::retention(), ['keep_months' => 12], false],
     'a mark' => [
-        Taken::batch(),
+        TakenOfLessons::batch(),
         [
             'rounds' => [],
             'marks' => [
@@ -137,7 +138,7 @@ it('says of what is taken what the rules say', function (array $rules, mixed $va
         true,
     ],
     'conditions nobody knows' => [
-        Taken::batch(),
+        TakenOfLessons::batch(),
         [
             'rounds' => [],
             'marks' => [

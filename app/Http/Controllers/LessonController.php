@@ -2,7 +2,7 @@
 
 namespace App\Http\Controllers;
 
-use App\Contract\Taken;
+use App\Contract\TakenOfLessons;
 use App\Http\Resources\Show;
 use App\Lessons\LessonPage;
 use App\Models\Learner;
@@ -25,7 +25,7 @@ final class LessonController extends Controller
 
     public function store(Request $request): JsonResponse
     {
-        $said = $request->validate(Taken::lesson());
+        $said = $request->validate(TakenOfLessons::lesson());
         // Narrowed to the school by their scopes: another school's learner is simply not there.
         Learner::query()->findOrFail($said['learner_id']);
         Vehicle::query()->findOrFail($said['vehicle_id']);
@@ -39,7 +39,7 @@ final class LessonController extends Controller
     public function update(Request $request, Lesson $lesson, LessonPage $page): JsonResponse
     {
         Gate::authorize('update', $lesson);
-        $said = $request->validate(Taken::lessonChanges());
+        $said = $request->validate(TakenOfLessons::lessonChanges());
         if (isset($said['starts_at'])) {
             $said['starts_at'] = Carbon::parse($said['starts_at'])->utc();
         }

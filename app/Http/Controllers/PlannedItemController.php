@@ -2,7 +2,7 @@
 
 namespace App\Http\Controllers;
 
-use App\Contract\Taken;
+use App\Contract\TakenOfLessons;
 use App\Lessons\LessonPage;
 use App\Models\Lesson;
 use App\Models\Place;
@@ -19,7 +19,7 @@ final class PlannedItemController extends Controller
     public function store(Request $request, Lesson $lesson, LessonPage $page): JsonResponse
     {
         Gate::authorize('update', $lesson);
-        $said = $request->validate(Taken::item());
+        $said = $request->validate(TakenOfLessons::item());
         $place = Place::query()->whereKey($said['place_id'])->firstOrFail();
         $item = PlannedItem::query()->create([
             'lesson_id' => $lesson->id,
@@ -34,7 +34,7 @@ final class PlannedItemController extends Controller
     public function update(Request $request, PlannedItem $item, LessonPage $page): JsonResponse
     {
         Gate::authorize('update', $item);
-        $item->update($request->validate(Taken::itemMinutes()));
+        $item->update($request->validate(TakenOfLessons::itemMinutes()));
 
         return response()->json($page->item($item));
     }
@@ -43,7 +43,7 @@ final class PlannedItemController extends Controller
     public function order(Request $request, Lesson $lesson): Response
     {
         Gate::authorize('update', $lesson);
-        $said = $request->validate(Taken::order());
+        $said = $request->validate(TakenOfLessons::order());
         DB::transaction(function () use ($said, $lesson): void {
             foreach ($said['items'] as $i => $id) {
                 $lesson->items()->whereKey($id)->firstOrFail()->update(['ordinal' => $i + 1]);

@@ -2,7 +2,7 @@
 
 namespace App\Http\Controllers;
 
-use App\Contract\Taken;
+use App\Contract\TakenOfLessons;
 use App\Http\Resources\Show;
 use App\Models\Lesson;
 use App\Models\Promise;
@@ -17,7 +17,7 @@ final class PromiseController extends Controller
     public function store(Request $request, Lesson $lesson): JsonResponse
     {
         Gate::authorize('update', $lesson);
-        $said = $request->validate(Taken::promise());
+        $said = $request->validate(TakenOfLessons::promise());
         $promise = Promise::query()->create([...$said, 'lesson_id' => $lesson->id, 'learner_id' => $lesson->learner_id]);
 
         return response()->json(Show::promise($promise), 201);
@@ -26,7 +26,7 @@ final class PromiseController extends Controller
     public function update(Request $request, Promise $promise): JsonResponse
     {
         Gate::authorize('update', $promise);
-        $said = $request->validate(Taken::promiseKept());
+        $said = $request->validate(TakenOfLessons::promiseKept());
         $promise->update(['kept_at' => $said['kept'] ? now() : null]);
 
         return response()->json(Show::promise($promise));

@@ -2,7 +2,7 @@
 
 namespace App\Http\Controllers;
 
-use App\Contract\Taken;
+use App\Contract\TakenOfLessons;
 use App\Http\Resources\Show;
 use App\Marks\WhatHelped;
 use App\Models\Lesson;
@@ -22,7 +22,7 @@ final class RemedyController extends Controller
     public function store(Request $request, Lesson $lesson): JsonResponse
     {
         Gate::authorize('update', $lesson);
-        $said = $request->validate(Taken::remedy());
+        $said = $request->validate(TakenOfLessons::remedy());
         if (isset($said['fault']) && ! Faults::isOf($said['fault'], Step::from($said['step']))) {
             throw ValidationException::withMessages(['fault' => "That is no kind of fault of {$said['step']}."]);
         }
@@ -55,7 +55,7 @@ final class RemedyController extends Controller
     /** Over the school's learners: whether what helps a step and kind of fault did. */
     public function helped(Request $request, Step $step, WhatHelped $helped): JsonResponse
     {
-        $said = $request->validate(Taken::helped());
+        $said = $request->validate(TakenOfLessons::helped());
 
         return response()->json(array_map(static fn (RemedyEffect $effect): array => [
             'learners' => $effect->learners, 'change' => self::rounded($effect->change), 'low' => self::rounded($effect->low),

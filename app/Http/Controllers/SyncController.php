@@ -2,7 +2,7 @@
 
 namespace App\Http\Controllers;
 
-use App\Contract\Taken;
+use App\Contract\TakenOfLessons;
 use App\Http\Allowance;
 use App\Http\Resources\Show;
 use App\Marks\TakeIn;
@@ -23,7 +23,7 @@ final class SyncController extends Controller
         $allowance->take($this->user($request), 'sync', self::AN_EVENT_MS * (count((array) $request->json('rounds')) + count((array) $request->json('marks'))));
         $ours = Rule::exists('places', 'id')->where('school_id', $this->user($request)->school_id);
         $said = $request->validate([
-            ...Taken::batch(),
+            ...TakenOfLessons::batch(),
             'rounds.*.place_id' => ['sometimes', 'nullable', 'uuid', $ours],
             'marks.*.place_id' => ['nullable', 'uuid', $ours],
         ]);
