@@ -89,7 +89,9 @@ final class Operations
             'PATCH promises/{promise}' => Operation::writes('Says whether it was kept', TakenOfLessons::promiseKept(), 'Promised'),
             'DELETE promises/{promise}' => Operation::writes('Takes it away', [], null),
             'POST promises/{promise}/restore' => Operation::writes('Puts it back', [], 'Promised'),
-            'POST sync' => Operation::writes('Takes rounds and marks from a device’s queue; sending the same again changes nothing', TakenOfLessons::batch(), 'Taken'),
+            'POST sync' => Operation::writes(
+                'Takes rounds and marks from a device’s queue; sending the same again changes nothing', TakenOfLessons::batch(), 'Taken',
+            ),
         ];
     }
 
