@@ -58,7 +58,27 @@ export async function everythingSent(page: Page, lesson: string, rounds: number)
     await expect
         .poll(async () => (await api<{ rounds: { marks: unknown[] }[] }>(page, `lessons/${lesson}`)).rounds.filter((round) => round.marks.length > 0).length)
         .toBe(rounds);
+    // What was pressed last may still be on its way.
+    await expect.poll(() => waitingOnDevice(page)).toBe(0);
 }
+
+/** How many rounds and marks the browser of a page still keeps to be sent. */
+export const waitingOnDevice = (page: Page): Promise<number> =>
+    page.evaluate(async () => {
+        const asked = <T>(request: IDBRequest<T>) =>
+            new Promise<T>((done, failed) => {
+                request.onsuccess = () => done(request.result);
+                request.onerror = () => failed(new Error(String(request.error)));
+            });
+        // Opened without being there, it would be made, empty and of no use to the page.
+        if (!(await indexedDB.databases()).some((known) => known.name === 'noble-turn')) return 0;
+        const db = await asked(indexedDB.open('noble-turn'));
+        try {
+            return await asked(db.transaction('events').objectStore('events').count());
+        } finally {
+            db.close();
+        }
+    });
 
 export interface Round {
     id: string;
