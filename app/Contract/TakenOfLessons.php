@@ -96,6 +96,19 @@ final class TakenOfLessons
         return ['kept' => ['required', 'boolean']];
     }
 
+    /** @return array{rounds: array<string, true>, marks: array<string, true>} the fields a round and a mark may have */
+    public static function saidOf(): array
+    {
+        $said = ['rounds' => [], 'marks' => []];
+        foreach (array_keys(self::batch()) as $field) {
+            if (preg_match('/^(rounds|marks)\.\*\.([a-z_]+)$/', $field, $found) === 1) {
+                $said[$found[1]][$found[2]] = true;
+            }
+        }
+
+        return $said;
+    }
+
     /** @return array<string, list<mixed>> rounds and marks from a device's queue */
     public static function batch(): array
     {

@@ -68,7 +68,7 @@ give_home() {
 }
 
 # What the servers read of the code.
-CODE=(app artisan bootstrap composer.json config core database packages public resources/views routes storage vendor)
+CODE=(app artisan bootstrap composer.json config core database docs/openapi.json packages public resources/views routes storage vendor)
 
 # The servers' user can walk down to the code, and nothing in it is closed to others.
 code_is_readable() {

@@ -74,7 +74,7 @@ install_node_packages() {
 
 build_front_end() {
     local stamp=$ROOT/public/build/.stamp now
-    now=$(cd "$ROOT" && find resources vite.config.ts tsconfig.json package-lock.json -type f -print0 | sort -z | xargs -0 sha256sum | sha256sum | cut -c1-32)
+    now=$(cd "$ROOT" && find resources vite.config.ts tsconfig.json package-lock.json docs/openapi.json public/*.* -type f ! -name sw.js -print0 | sort -z | xargs -0 sha256sum | sha256sum | cut -c1-32)
     step "Front end"
     if unchanged "$stamp" "$now"; then same; return; fi
     (umask 022; cd "$ROOT" && quietly "$ROOT/var/log/vite.log" npm run --silent build && printf '%s' "$now" >"$stamp") || fail "Building the front end failed; the log is var/log/vite.log."

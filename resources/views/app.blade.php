@@ -8,6 +8,8 @@
     <meta name="theme-color" content="#15181c" media="(prefers-color-scheme: dark)">
     <title>Noble Turn</title>
     <link rel="icon" href="/favicon.svg" type="image/svg+xml">
+    <link rel="apple-touch-icon" href="/icon-192.png">
+    <link rel="manifest" href="/manifest.webmanifest">
     <script src="/theme.js"></script>
     @vite(['resources/css/app.css', 'resources/js/main.tsx'])
 </head>

@@ -14,9 +14,15 @@ const DECISIONS: Decision[] = ['held-back-rightly', 'let-go', 'asked-again'];
 /** A device's store, which outlives its pages. */
 class Memory implements Store {
     readonly events = new Map<number, QueueEvent>();
+    private readonly gone = new Map<number, QueueEvent>();
     of = (user: string) => Promise.resolve([...this.events.values()].filter((event) => event.user === user));
     add = (event: QueueEvent) => Promise.resolve(void this.events.set(event.seq, event));
     drop = (seqs: number[]) => Promise.resolve(seqs.forEach((seq) => this.events.delete(seq)));
+    sent = (events: QueueEvent[]) => {
+        events.forEach((event) => this.gone.set(event.seq, event));
+        return this.drop(events.map((event) => event.seq));
+    };
+    recent = (user: string) => Promise.resolve([...this.gone.values()].filter((event) => event.user === user));
 }
 
 /** A tablet or phone on which one lesson is marked through the real queue. */

@@ -67,6 +67,7 @@ final class Lessons
             'NextLesson' => Shapes::with($line, ['items' => Shapes::listOf('PlannedItem')] + $promised),
             'Today' => Out::object([
                 'day' => Shapes::day(), 'lessons' => Shapes::listOf('LessonLine'), 'next' => Shapes::refOrNull('NextLesson'),
+                'later' => Shapes::listOf('NextLesson'),
                 'unfinished' => Shapes::listOf('LessonLine'),
                 'untold' => Out::list(Out::object([
                     'lesson' => Shapes::id(), 'learner' => Out::text('name'), 'starts_at' => Shapes::moment(), 'moments' => Out::integer(''),

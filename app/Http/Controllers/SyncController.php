@@ -11,6 +11,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
 use Illuminate\Validation\Rule;
+use Symfony\Component\HttpFoundation\Response;
 
 /** Where a device's queue of rounds and marks arrives. Sending the same again changes nothing. */
 final class SyncController extends Controller
@@ -20,6 +21,7 @@ final class SyncController extends Controller
 
     public function __invoke(Request $request, TakeIn $takeIn, Allowance $allowance): JsonResponse
     {
+        $this->understandAll($request);
         $allowance->take($this->user($request), 'sync', self::AN_EVENT_MS * (count((array) $request->json('rounds')) + count((array) $request->json('marks'))));
         $ours = Rule::exists('places', 'id')->where('school_id', $this->user($request)->school_id);
         $said = $request->validate([
@@ -45,5 +47,18 @@ final class SyncController extends Controller
         $taken = $takeIn($user, $rounds, $marks, isset($said['sent_at']) ? Carbon::parse($said['sent_at'])->utc() : null);
 
         return response()->json([...$taken, 'stands' => array_map(Show::mark(...), $taken['stands'])]);
+    }
+
+    /** What a newer page says and this server does not know would be lost without a word: it waits on the device. */
+    private function understandAll(Request $request): void
+    {
+        foreach (TakenOfLessons::saidOf() as $kind => $known) {
+            foreach ((array) $request->json($kind) as $event) {
+                abort_if(
+                    is_array($event) && array_diff_key($event, $known) !== [], Response::HTTP_UPGRADE_REQUIRED,
+                    'This page is newer than the server: its marks wait on this device until the server is brought up to date.',
+                );
+            }
+        }
     }
 }

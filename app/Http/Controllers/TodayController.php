@@ -23,6 +23,9 @@ final class TodayController extends Controller
     /** By then nobody knows any more what a moment was (assumed). */
     private const FORGOTTEN_DAYS = 14;
 
+    /** More lessons than a day holds. */
+    private const AHEAD = 20;
+
     public function __invoke(Request $request, CurrentSchool $current): JsonResponse
     {
         $zone = $current->school()->time_zone;
@@ -34,14 +37,19 @@ final class TodayController extends Controller
         $unfinished = $mine()->where('state', 'planned')->whereRaw(
             'DATE_ADD(starts_at, INTERVAL minutes MINUTE) <= ?', [now()],
         )->latest('starts_at')->limit(5)->get();
-        $coming = $mine()->where('state', 'planned')->whereRaw('DATE_ADD(starts_at, INTERVAL minutes MINUTE) > ?', [now()])->oldest('starts_at')->first();
+        // Of a day to come the first is the next one: whoever looks ahead stands at its beginning.
+        $from = $day->isFuture() ? $day->copy()->utc() : now();
+        $coming = $mine()->where('state', 'planned')->whereRaw('DATE_ADD(starts_at, INTERVAL minutes MINUTE) > ?', [$from])->oldest('starts_at')
+            ->limit(self::AHEAD)->get();
         // Who and what of all of them in one go.
-        (new Collection([...$lessons, ...$unfinished, ...($coming === null ? [] : [$coming])]))->load(['learner', 'vehicle']);
+        (new Collection([...$lessons, ...$unfinished, ...$coming]))->load(['learner', 'vehicle']);
+        [$next, $later] = $this->inMoreWords($coming, $day->copy()->endOfDay());
 
         return response()->json([
             'day' => $day->toDateString(),
             'lessons' => $lessons->where('state', '!=', 'cancelled')->map(Show::lessonLine(...))->values(),
-            'next' => $coming === null ? null : $this->inMoreWords($coming),
+            'next' => $next,
+            'later' => $later,
             'unfinished' => $unfinished->map(Show::lessonLine(...)),
             'untold' => $this->untold($mine()),
         ]);
@@ -67,14 +75,23 @@ final class TodayController extends Controller
         ])->all());
     }
 
-    /** @return array<string, mixed> */
-    private function inMoreWords(Lesson $lesson): array
+    /**
+     * The next lesson, and those that follow it on the same day: a page without signal goes on to them by itself.
+     *
+     * @param  Collection<int, Lesson>  $coming  in the order of the day
+     * @return array{array<string, mixed>|null, list<array<string, mixed>>}
+     */
+    private function inMoreWords(Collection $coming, Carbon $end): array
     {
-        return [
+        $told = $coming->filter(static fn (Lesson $lesson, int $i): bool => $i === 0 || $lesson->starts_at <= $end)->load('items.place');
+        $promises = Promise::query()->whereIn('learner_id', $told->pluck('learner_id'))->whereNull('kept_at')->latest()->get();
+        $words = $told->map(static fn (Lesson $lesson): array => [
             ...Show::lessonLine($lesson),
-            'items' => $lesson->items()->with('place')->get()->map(fn (PlannedItem $item): array => Show::item($item)),
-            'promised' => Promise::query()->where('learner_id', $lesson->learner_id)->whereNull('kept_at')->where('lesson_id', '!=', $lesson->id)
-                ->latest()->get()->map(fn (Promise $promise): array => Show::promise($promise)),
-        ];
+            'items' => $lesson->items->map(static fn (PlannedItem $item): array => Show::item($item)),
+            'promised' => $promises->where('learner_id', $lesson->learner_id)->where('lesson_id', '!=', $lesson->id)
+                ->map(static fn (Promise $promise): array => Show::promise($promise))->values(),
+        ])->values()->all();
+
+        return [$words[0] ?? null, array_slice($words, 1)];
     }
 }

@@ -13,7 +13,10 @@ use Symfony\Component\HttpFoundation\Response;
 final class SecurityHeaders
 {
     private const POLICY = "default-src 'none'; script-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; font-src 'self'; connect-src "
-        ."'self'; manifest-src 'self'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
+        ."'self'; manifest-src 'self'; worker-src 'self'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
+
+    /** Which form of the API this server speaks. */
+    public const CONTRACT = 'X-Contract';
 
     public function handle(Request $request, Closure $next): Response
     {
@@ -33,6 +36,7 @@ final class SecurityHeaders
         }
         if ($request->is('api/*')) {
             $response->headers->set('Cache-Control', 'no-store');
+            $response->headers->set(self::CONTRACT, (string) config('installation.contract'));
         }
 
         return $response;

@@ -1,6 +1,7 @@
 import createClient, { type MaybeOptionalInit } from 'openapi-fetch';
 import type { PathsWithMethod, RequiredKeysOf } from 'openapi-typescript-helpers';
 import type { paths } from './contract';
+import { hear } from './heard';
 
 /** One door to the server, typed by its document: the CSRF token from its cookie, problems as one kind of error. */
 
@@ -27,6 +28,8 @@ export function belongTo(user: string): void {
     whose = user;
 }
 
+export const whosePage = (): string => whose;
+
 export function whenSomebodyElse(act: () => void): void {
     onSomebodyElse = act;
 }
@@ -39,13 +42,19 @@ function token(): string {
     return cookie ? decodeURIComponent(cookie.slice('XSRF-TOKEN='.length)) : '';
 }
 
+/** A network that carries nothing may keep a question for minutes: after this it counts as not answered, ms. */
+const LONGEST = 45_000;
+
 async function once(request: Request): Promise<Response> {
     request.headers.set('Accept', 'application/json');
     request.headers.set('X-XSRF-TOKEN', token());
     if (whose) request.headers.set('X-Signed-In-As', whose);
     try {
-        return await fetch(request);
+        const answer = await fetch(request, { signal: AbortSignal.any([request.signal, AbortSignal.timeout(LONGEST)]) });
+        hear(answer);
+        return answer;
     } catch {
+        hear(null);
         throw new Problem(0, 'The server cannot be reached.');
     }
 }

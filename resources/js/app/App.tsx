@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { lazy, Suspense } from 'react';
 import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
-import { api, belongTo } from '@/api/client';
+import { belongTo } from '@/api/client';
 import { FirstRun } from '@/areas/account/FirstRun';
 import { SignIn } from '@/areas/account/SignIn';
 import { WayIn, wayInOf } from '@/areas/account/WayIn';
@@ -11,7 +11,9 @@ import { TodayPage } from '@/areas/today/TodayPage';
 import { CALLED_BEFORE, type BenchTool } from '@/bench/pages';
 import { Failed, Waiting } from '@/ui/State';
 import { NotFound } from './NotFound';
+import { PageFailed } from './PageFailed';
 import { SessionContext } from '@/session/session';
+import { whoIsIn } from '@/session/signOut';
 import { Shell } from './Shell';
 
 // Today comes with the first load; every other area is fetched when it is gone to.
@@ -38,11 +40,11 @@ const page = (Page: React.ComponentType) => (
 
 const router = createBrowserRouter([
     // The kerb has the whole screen: no areas beside it.
-    { path: 'lessons/:id/kerb', element: page(KerbPage), errorElement: <Failed error={null} /> },
+    { path: 'lessons/:id/kerb', element: page(KerbPage), errorElement: <PageFailed /> },
     {
         element: <Shell />,
         children: [
-            { index: true, element: <TodayPage />, errorElement: <Failed error={null} /> },
+            { index: true, element: <TodayPage />, errorElement: <PageFailed /> },
             { path: 'lessons/:id/sheet', element: page(SheetPage) },
             { path: 'lessons/:id/:face', element: page(LessonPage) },
             { path: 'learners', element: page(LearnersPage) },
@@ -61,12 +63,12 @@ const router = createBrowserRouter([
             { path: 'account', element: page(AccountPage) },
             { path: 'account/rules', element: page(RulesPage) },
             { path: '*', element: <NotFound /> },
-        ].map((route) => ({ errorElement: <Failed error={null} />, ...route })),
+        ].map((route) => ({ errorElement: <PageFailed />, ...route })),
     },
 ]);
 
 export function App() {
-    const session = useQuery({ queryKey: ['session'], queryFn: () => api.GET('/session'), staleTime: Infinity, refetchOnWindowFocus: false });
+    const session = useQuery({ queryKey: ['session'], queryFn: whoIsIn, staleTime: Infinity, refetchOnWindowFocus: false });
     belongTo(session.data?.user?.id ?? '');
     const wayIn = wayInOf(window.location);
     if (session.isLoading) return <Waiting />;

@@ -3,8 +3,10 @@ import { useCallback, useEffect, useState } from 'react';
 import { NavLink, Outlet, useLocation } from 'react-router';
 import { AREAS } from '@/keys/areas';
 import { arrive, useSignpostKey } from '@/keys/keys';
-import { useFlushing } from '@/queue/marks';
-import { QueueLine } from './QueueLine';
+import { pageKeeper } from '@/copies/worker';
+import { marksQueue, useFlushing } from '@/queue/marks';
+import { DeviceLine } from './DeviceLine';
+import { usePacking } from './usePacking';
 import { Signpost } from './Signpost';
 import { useTitle } from '@/ui/useTitle';
 import { useSession } from '@/session/session';
@@ -27,9 +29,12 @@ export function Shell() {
         [client],
     );
     useFlushing(session.user.id, sent);
+    usePacking(session);
     const { pathname, key: page } = useLocation();
     useEffect(() => {
         window.scrollTo(0, 0);
+        // Never under a lesson that is being marked, nor while something would be lost with the page.
+        if (!isDriving(pathname) && !marksQueue.state().unsafe) void pageKeeper.between();
     }, [pathname]);
     useEffect(arrive, [page]);
     useTitle();
@@ -63,14 +68,14 @@ export function Shell() {
                     Where to?
                 </button>
                 <div className="hidden lg:mt-auto lg:grid lg:gap-2 lg:px-3">
-                    <QueueLine className="px-2 py-1 text-sm leading-tight" />
+                    <DeviceLine quiet className="px-2 py-1 text-sm leading-tight" />
                     <button type="button" className="key !px-2 text-sm" onClick={() => setAsked(true)}>
                         Where to?
                     </button>
                 </div>
             </nav>
             <main id="page" tabIndex={-1} className="mx-auto w-full max-w-[88rem] min-w-0 px-4 pt-4 pb-28 outline-none sm:px-6 lg:pb-10">
-                <QueueLine className="mb-3 px-4 py-2 lg:hidden" />
+                <DeviceLine className="mb-3 px-4 py-2 lg:hidden" />
                 <Outlet />
             </main>
             <Signpost open={asked} onOpenChange={setAsked} />

@@ -1,9 +1,10 @@
 import { useQuery } from '@tanstack/react-query';
+import { useClock } from '@/session/session';
+import { questions } from '@/api/questions';
 import { Command } from 'cmdk';
 import { Dialog } from 'radix-ui';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { api } from '@/api/client';
 import { PAGES, type BenchTool } from '@/bench/pages';
 import { AREAS } from '@/keys/areas';
 import { leave, singleKeys, useSingleKeysOn } from '@/keys/keys';
@@ -62,11 +63,12 @@ export function Signpost({ open, onOpenChange }: { open: boolean; onOpenChange: 
 function Ways({ onGone }: { onGone: () => void }) {
     const navigate = useNavigate();
     const [typed, setTyped] = useState('');
+    const clock = useClock();
     const rules = useRules();
     const text = useRoutineText();
-    const learners = useQuery({ queryKey: ['learners'], queryFn: () => api.GET('/learners') });
-    const today = useQuery({ queryKey: ['today'], queryFn: () => api.GET('/today') });
-    const places = useQuery({ queryKey: ['places'], queryFn: () => api.GET('/places') });
+    const learners = useQuery(questions.learners());
+    const today = useQuery(questions.today(clock.iso(new Date())));
+    const places = useQuery(questions.places());
     const go = (to: string) => {
         onGone();
         if (to !== window.location.pathname) leave();

@@ -12,6 +12,7 @@ import { NotShown } from '@/ui/NotShown';
 import { Failed, Waiting } from '@/ui/State';
 import { Controls } from './Controls';
 import type { Conditions } from '@/bench/approach';
+import { under } from './conditions';
 import { NextHazard } from './NextHazard';
 import { PlanNotes } from './PlanNotes';
 import { StepDetail } from './StepDetail';
@@ -41,10 +42,8 @@ export function ApproachView({ inputs, conditions, onConditions, lead, more, cha
     const [changing, setChanging] = useState(false);
     const { speed_unit: unit } = useRules();
     const range = speedRange(unit);
-    const asked = useMemo<ApproachAsked>(() => {
-        const { gradient: _, ...rest } = inputs;
-        return { ...rest, surface: conditions.surface, close_follower: conditions.follower };
-    }, [inputs, conditions.surface, conditions.follower]);
+    const { surface, follower } = conditions;
+    const asked = useMemo<ApproachAsked>(() => under(inputs, { surface, follower }), [inputs, surface, follower]);
     const { plan: answer, isOld, error, retry, isLoading } = useApproach(asked, conditions.speed, conditions.gradient, { field: speedField(unit), range });
     const plan = useMemo(() => (answer && isPlanned(answer) ? drawn(answer) : undefined), [answer]);
     const play = usePlay(plan, setStep);

@@ -1,4 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { questions } from '@/api/questions';
 import { useState } from 'react';
 import { useLocation } from 'react-router';
 import { api, at } from '@/api/client';
@@ -35,7 +36,7 @@ function KeepForm({ title, asked, onKept }: { title: string; asked: ToolAsked; o
     const client = useQueryClient();
     const clock = useClock();
     const notice = useNotice();
-    const places = useQuery({ queryKey: ['places'], queryFn: () => api.GET('/places') });
+    const places = useQuery(questions.places());
     const { values, errors, set, busy, message, submit } = useForm({ title, place_id: '', lesson_id: '' });
     const lessons = useQuery({
         queryKey: ['lessons-at', values.place_id],

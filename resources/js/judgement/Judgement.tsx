@@ -1,12 +1,12 @@
 import { Link } from 'react-router';
-import type { Drawing, LanesAsked, RoadFacts, RoutineCode, RoutineLine, Rules } from '@/api/types';
-import { limitOf, useRules } from '@/rules/rules';
-import { speedField, unitWords } from '@/rules/speed';
+import type { Drawing, RoadFacts, RoutineCode, RoutineLine, Rules } from '@/api/types';
+import { useRules } from '@/rules/rules';
+import { unitWords } from '@/rules/speed';
 import { useCompute } from '@/compute/useCompute';
 import { spoken } from '@/strip/words';
 import { NotShown } from '@/ui/NotShown';
 import { addressOf } from '@/bench/pages';
-import { asked, lanes } from '@/bench/ring';
+import { gapAsked, lanesAsked, manoeuvreOf, roadMet } from './asked';
 
 interface Props {
     routine: RoutineCode;
@@ -39,28 +39,10 @@ export function Judgement({ routine, road, drawings = [] }: Props) {
 export const hasJudgement = (routine: RoutineCode, drawings: Drawing[], rules: Rules): boolean =>
     manoeuvreOf(routine, rules) !== null || drawings.some((drawing) => drawing.page === 'lanes');
 
-/** The gap tool’s name for what a routine waits for, if it waits for a gap. */
-const manoeuvreOf = (routine: RoutineCode, rules: Rules): RoutineLine['manoeuvre'] => rules.routines.find((one) => one.code === routine)?.manoeuvre ?? null;
-
-/** Long enough to say nothing of itself: only the least gap is asked for. */
-const FAR_M = 200;
-
 function GapLine({ manoeuvre, road }: { manoeuvre: NonNullable<RoutineLine['manoeuvre']>; road: RoadFacts }) {
     const rules = useRules();
-    const ours = limitOf(road, rules);
-    const met = manoeuvre === 'turn-across' ? undefined : road.road_met;
-    const isKnown = met?.limit_mph !== undefined || met?.limit_kmh !== undefined;
-    const limit = met && isKnown ? limitOf(met, rules) : ours;
-    const gradient = road.gradient ?? 0;
-    const { data, error, refetch } = useCompute('gap', {
-        pack: rules.pack,
-        practice: rules.practice,
-        manoeuvre,
-        [speedField(rules.speed_unit).replace('speed', 'other_speed')]: limit,
-        other_distance_m: FAR_M,
-        gradient,
-        ...(met ? { road_met: met } : {}),
-    });
+    const { met, isKnown, limit, gradient } = roadMet(manoeuvre, road, rules);
+    const { data, error, refetch } = useCompute('gap', gapAsked(manoeuvre, road, rules));
     if (!data) return error && <NotShown what="The gap here is not shown" error={error} retry={() => void refetch()} />;
     const address = addressOf(
         'gap',
@@ -83,14 +65,9 @@ function GapLine({ manoeuvre, road }: { manoeuvre: NonNullable<RoutineLine['mano
     );
 }
 
-/** What a kept drawing asks; null for one of before this was kept, whose address says it. Whether it is still understood, the core says. */
-const askedOf = ({ asked: kept }: Drawing): LanesAsked | null => (kept?.tool === 'lanes' ? kept.inputs : null);
-
 function LaneLine({ drawing }: { drawing: Drawing }) {
     const rules = useRules();
-    const kept = askedOf(drawing) ?? asked(lanes(rules).read(new URLSearchParams(drawing.state)), rules, speedField(rules.speed_unit));
-    // The road as it was kept, taught as it is taught now.
-    const inputs = { ...kept, practice: rules.practice };
+    const inputs = lanesAsked(drawing, rules);
     const { data, error, refetch } = useCompute('lanes', inputs);
     if (!data) return error && <NotShown what="The lane here is not shown" error={error} retry={() => void refetch()} />;
     const others = data.acceptable_lanes.slice(1).map((lane) => lane.lane);

@@ -1,6 +1,5 @@
-import { useQuery } from '@tanstack/react-query';
+import { useCompute } from '@/compute/useCompute';
 import { useState } from 'react';
-import { compute } from '@/api/tools';
 import type { ApproachAsked, Pack, Practice, Question } from '@/api/types';
 import type { StripStep } from '@/strip/plan';
 import { PAGES, type BenchTool } from '@/bench/pages';
@@ -48,12 +47,7 @@ function OnAStrip({ question, practice, pack }: { question: Question; practice: 
     const name = useRoutineName();
     const [step, setStep] = useState<StripStep>(question.step);
     const inputs: ApproachAsked = { pack, routine: question.shows_on, ...withLimit({}, limitOf({}, rules), rules), practice };
-    const plan = useQuery({
-        queryKey: ['plan', inputs],
-        queryFn: () => compute('approach', inputs),
-        staleTime: Infinity,
-        placeholderData: (before) => before,
-    });
+    const plan = useCompute('approach', inputs);
     if (!plan.data) return plan.error && <NotShown what="What it changes is not shown" error={plan.error} retry={() => void plan.refetch()} />;
     if (!isPlanned(plan.data)) return <NotPlanned answer={plan.data} />;
     const shown = drawn(plan.data);

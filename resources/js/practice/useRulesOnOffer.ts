@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { api } from '@/api/client';
+import { questions } from '@/api/questions';
 
 /** Packs, questions, and what school and instructor have chosen. */
-export const useRulesOnOffer = () => useQuery({ queryKey: ['rules'], queryFn: () => api.GET('/rules'), staleTime: Infinity });
+export const useRulesOnOffer = () => useQuery(questions.rulesOnOffer());

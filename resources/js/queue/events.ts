@@ -13,6 +13,9 @@ export interface Store {
     of(user: string): Promise<QueueEvent[]>;
     add(event: QueueEvent): Promise<void>;
     drop(seqs: number[]): Promise<void>;
+    /** No longer waiting: kept a while, because a page that opens without signal has read nothing of the server since. */
+    sent(events: QueueEvent[]): Promise<void>;
+    recent(user: string): Promise<QueueEvent[]>;
 }
 
 /** What is sent: each event says who made it, so that it is never stored under another name. */
@@ -24,8 +27,19 @@ export type Taken = Pick<Arrived, 'stands'>;
 
 export type Send = (batch: Batch) => Promise<Taken>;
 
+/** What one page of this device tells the others. */
+export type News = { added: QueueEvent[] } | { sent: QueueEvent[] } | { dropped: number[] };
+
+/** The other pages that are open on this device, with the same store. */
+export interface Neighbours {
+    /** Works while no other page does. */
+    alone(work: () => Promise<void>): Promise<void>;
+    tell(news: News): void;
+    listen(listener: (news: News) => void): void;
+}
+
 /** Why nothing goes at present. */
-export type Trouble = 'out-of-reach' | 'signed-out' | 'somebody-else' | 'no-room' | 'broken';
+export type Trouble = 'out-of-reach' | 'signed-out' | 'somebody-else' | 'older-server' | 'no-room' | 'broken';
 
 export interface Refusal {
     event: QueueEvent;
@@ -45,6 +59,8 @@ export interface QueueState {
     /** Events that could not be written to this device's store: closing the page would lose them. */
     unsafe: boolean;
     trouble: Trouble | null;
+    /** When the last of them went, ms; null where none has since the page was loaded. */
+    sentAt: number | null;
     /** What the server will not take as it is; tried again when the page is loaded anew. */
     refused: Refusal[];
 }
@@ -56,6 +72,7 @@ const REFUSALS = [400, 403, 404, 413, 415, 422];
 export function meaning(problem: Problem): Trouble | 'refused' {
     if (problem.status === 401 || problem.status === 419) return 'signed-out';
     if (problem.status === 409) return 'somebody-else';
+    if (problem.status === 426) return 'older-server';
     if (problem.status === 507) return 'no-room';
     if (problem.isOutOfReach || problem.status === 429) return 'out-of-reach';
     return REFUSALS.includes(problem.status) ? 'refused' : 'broken';

@@ -1,16 +1,20 @@
 import { useEffect, useSyncExternalStore } from 'react';
 import { api } from '@/api/client';
+import { OpenPages } from './neighbours';
 import { Queue } from './queue';
-import { askToPersist, BrowserStore } from './store';
+import { BrowserStore } from './store';
 
 const store = new BrowserStore();
 
 /** The one queue of this device. It says what its clock shows, so that a wrong one can be taken off its times. */
-export const marksQueue = new Queue(store, (batch) => api.POST('/sync', { body: { ...batch, sent_at: new Date().toISOString() } }));
+export const marksQueue = new Queue(store, (batch) => api.POST('/sync', { body: { ...batch, sent_at: new Date().toISOString() } }), new OpenPages());
 
 export function useMarksQueue() {
     return useSyncExternalStore(marksQueue.subscribe, marksQueue.state);
 }
+
+/** Leaves nothing of what was sent from here; what waits stays until whoever made it signs in again. */
+export const forgetSent = (): Promise<void> => store.forgetSent().catch(() => undefined);
 
 /** How many events wait on this device, whoever made them. */
 export const countWaiting = (): Promise<number> => store.count().catch(() => 0);
@@ -22,7 +26,6 @@ export const countWaiting = (): Promise<number> => store.count().catch(() => 0);
 export function useFlushing(user: string, onSent: () => Promise<unknown>): void {
     useEffect(() => {
         void marksQueue.load(user, onSent);
-        void askToPersist().catch(() => false);
         const flush = () => void marksQueue.flush();
         const ask = (event: BeforeUnloadEvent) => {
             if (marksQueue.state().unsafe) event.preventDefault();

@@ -6,10 +6,16 @@ import { Queue, type Batch, type NewEvent, type QueueEvent, type Send, type Stor
 /** A device's store that outlives its page. */
 class Memory implements Store {
     events = new Map<number, QueueEvent>();
+    gone = new Map<number, QueueEvent>();
     broken = false;
     of = (user: string) => Promise.resolve([...this.events.values()].filter((event) => event.user === user));
     add = (event: QueueEvent) => (this.broken ? Promise.reject(new Error('full')) : Promise.resolve(void this.events.set(event.seq, event)));
     drop = (seqs: number[]) => Promise.resolve(seqs.forEach((seq) => this.events.delete(seq)));
+    sent = (events: QueueEvent[]) => {
+        events.forEach((event) => this.gone.set(event.seq, event));
+        return this.drop(events.map((event) => event.seq));
+    };
+    recent = (user: string) => Promise.resolve([...this.gone.values()].filter((event) => event.user === user));
 }
 
 const mark = (id: string, round = 'r1', corrects: string | null = null): NewEvent => ({

@@ -1,6 +1,19 @@
 import { Problem } from '@/api/client';
 import { heldUpBy, renewed } from './dependence';
-import { asBatch, meaning, type NewEvent, type QueueEvent, type QueueState, type Send, type Store, type Taken, type Trouble } from './events';
+import {
+    asBatch,
+    meaning,
+    type Neighbours,
+    type NewEvent,
+    type News,
+    type QueueEvent,
+    type QueueState,
+    type Send,
+    type Store,
+    type Taken,
+    type Trouble,
+} from './events';
+import { NOBODY } from './neighbours';
 
 export type * from './events';
 
@@ -9,7 +22,7 @@ const BATCH = 80;
 /** So many sent events are remembered: more than a day's marks of one lesson. */
 const REMEMBERED = 2000;
 
-const EMPTY: QueueState = { loaded: false, waiting: [], made: [], unsafe: false, trouble: null, refused: [] };
+const EMPTY: QueueState = { loaded: false, waiting: [], made: [], unsafe: false, trouble: null, sentAt: null, refused: [] };
 
 /**
  * Sends rounds and marks in the order they were made and forgets them only when the server has them. Ids are made here, so a batch
@@ -26,6 +39,11 @@ export class Queue {
     /** Set aside until the next flush: the server broke on them. */
     private stuck = new Set<number>();
     private unstored = new Set<number>();
+    /** Being written to the store at this moment. */
+    private writing = new Set<number>();
+    private sentAt: number | null = null;
+    /** Two pages that add in the same millisecond number what they add differently. */
+    private readonly page = Math.floor(Math.random() * 1000);
     private snapshot: QueueState = EMPTY;
     private lastSeq = 0;
     private user = '';
@@ -35,18 +53,20 @@ export class Queue {
     constructor(
         private readonly store: Store,
         private readonly send: Send,
-    ) {}
+        private readonly neighbours: Neighbours = NOBODY,
+    ) {
+        neighbours.listen((news) => this.heard(news));
+    }
 
     async load(user: string, onSent: () => Promise<unknown>): Promise<void> {
         if (user !== this.user) this.loaded = false;
         this.user = user;
         this.onSent = onSent;
         this.refused.clear();
-        const kept = await this.store.of(user).catch(() => []);
-        const known = new Set(this.events.map((event) => event.seq));
-        this.events = [...this.events, ...kept.filter((event) => !known.has(event.seq))].sort((a, b) => a.seq - b.seq);
+        const [kept, recent] = await Promise.all([this.store.of(user).catch(() => []), this.store.recent(user).catch(() => [])]);
+        this.adopt(kept);
+        this.remember(recent);
         this.loaded = true;
-        this.lastSeq = Math.max(this.lastSeq, ...this.events.map((event) => event.seq), 0);
         this.tell();
         await this.flush();
     }
@@ -55,24 +75,27 @@ export class Queue {
     add(...events: NewEvent[]): void {
         for (const event of events) {
             // Later than anything made on this device before, in this tab or another.
-            this.lastSeq = Math.max(this.lastSeq + 1, Date.now() * 1000);
+            this.lastSeq = Math.max(this.lastSeq + 1, Date.now() * 1000 + this.page);
             this.keep({ ...event, seq: this.lastSeq, user: this.user });
         }
+        this.neighbours.tell({ added: this.events.slice(-events.length) });
         this.tell();
         void this.flush();
     }
 
     flush(): Promise<void> {
-        this.sending ??= this.sendAll().finally(() => {
-            this.sending = null;
-        });
+        this.sending ??= this.neighbours
+            .alone(() => this.sendAll())
+            .finally(() => {
+                this.sending = null;
+            });
         return this.sending;
     }
 
     /** Gives up a refused event and what waits for it. Answers with them, so that it can be undone. */
     async discard(seq: number): Promise<QueueEvent[]> {
         const given = this.withWhatWaitsFor(seq);
-        await this.forget(given);
+        await this.drop(given);
         this.tell();
         return given;
     }
@@ -81,16 +104,29 @@ export class Queue {
     restore(events: QueueEvent[]): void {
         events.forEach((event) => this.keep(event));
         this.events.sort((a, b) => a.seq - b.seq);
+        this.neighbours.tell({ added: events });
         this.tell();
         void this.flush();
     }
 
     /** Sends a refused event, and what waits for it, once more as something newly made: under new ids, in place of nothing. */
     async sendAsNew(seq: number): Promise<void> {
+        await this.putRight(seq, (event) => event);
+    }
+
+    /** The same, with what was wrong in it said otherwise. */
+    async putRight(seq: number, right: (event: NewEvent) => NewEvent): Promise<void> {
         const given = this.withWhatWaitsFor(seq);
-        this.add(...renewed(given));
-        await this.forget(given);
+        const [first, ...others] = renewed(given);
+        if (!first) return;
+        this.add(right(first), ...others);
+        await this.drop(given);
         this.tell();
+    }
+
+    /** A refused event and what waits for it, as they would be sent: to be kept as a file. */
+    written(seq: number): ReturnType<typeof asBatch> {
+        return asBatch(this.withWhatWaitsFor(seq));
     }
 
     subscribe = (listener: () => void): (() => void) => {
@@ -102,13 +138,52 @@ export class Queue {
 
     private keep(entry: QueueEvent): void {
         this.events.push(entry);
+        this.writing.add(entry.seq);
         this.store.add(entry).then(
-            () => this.unstored.delete(entry.seq) && this.tell(),
             () => {
+                this.writing.delete(entry.seq);
+                if (this.unstored.delete(entry.seq)) this.tell();
+            },
+            () => {
+                this.writing.delete(entry.seq);
                 this.unstored.add(entry.seq);
                 this.tell();
             },
         );
+    }
+
+    /** What the store holds, in the order in which it was made, beside what it could not take. */
+    private adopt(kept: QueueEvent[]): void {
+        const known = new Set(this.events.map((event) => event.seq));
+        this.events = [...this.events, ...kept.filter((event) => !known.has(event.seq))].sort((a, b) => a.seq - b.seq);
+        this.lastSeq = Math.max(this.lastSeq, ...this.events.map((event) => event.seq), 0);
+    }
+
+    private remember(sent: QueueEvent[]): void {
+        const known = new Set(this.sent.map((event) => event.seq));
+        this.sent = [...this.sent, ...sent.filter((event) => !known.has(event.seq))].slice(-REMEMBERED);
+    }
+
+    /** Another page of this device has added, sent or given up something. */
+    private heard(news: News): void {
+        if ('added' in news) this.adopt(news.added);
+        else {
+            const gone = new Set('sent' in news ? news.sent.map((event) => event.seq) : news.dropped);
+            this.leave(gone);
+            if ('sent' in news) this.remember(news.sent);
+        }
+        this.tell();
+    }
+
+    /** Before anything is sent: what another page has sent meanwhile is not sent again, what it has added is not forgotten. */
+    private async readAgain(): Promise<void> {
+        const kept = await this.store.of(this.user).catch(() => null);
+        if (!kept) return;
+        const there = new Set(kept.map((event) => event.seq));
+        const gone = this.mine().filter((event) => !there.has(event.seq) && !this.unstored.has(event.seq) && !this.writing.has(event.seq));
+        if (gone.length > 0) this.remember(await this.store.recent(this.user).catch(() => []));
+        this.leave(new Set(gone.map((event) => event.seq)));
+        this.adopt(kept);
     }
 
     private mine(): QueueEvent[] {
@@ -121,9 +196,23 @@ export class Queue {
         return mine.filter((event) => event.seq === seq || held.has(event.seq));
     }
 
-    private async forget(events: QueueEvent[]): Promise<void> {
-        const seqs = new Set(events.map((event) => event.seq));
-        await this.store.drop([...seqs]).catch(() => undefined);
+    private async drop(events: QueueEvent[]): Promise<void> {
+        const dropped = events.map((event) => event.seq);
+        await this.store.drop(dropped).catch(() => undefined);
+        this.leave(new Set(dropped));
+        this.neighbours.tell({ dropped });
+    }
+
+    /** They have arrived. */
+    private async settle(events: QueueEvent[]): Promise<void> {
+        await this.store.sent(events).catch(() => undefined);
+        this.leave(new Set(events.map((event) => event.seq)));
+        this.remember(events);
+        this.sentAt = Date.now();
+        this.neighbours.tell({ sent: events });
+    }
+
+    private leave(seqs: ReadonlySet<number>): void {
         this.events = this.events.filter((event) => !seqs.has(event.seq));
         seqs.forEach((seq) => {
             this.refused.delete(seq);
@@ -134,6 +223,7 @@ export class Queue {
     /** In batches; one that fails is halved until what is wrong stands alone, so that one bad event does not hold up the others. */
     private async sendAll(): Promise<void> {
         this.stuck.clear();
+        await this.readAgain();
         // A store that was full may have room by now.
         for (const event of this.events)
             if (this.unstored.has(event.seq))
@@ -166,8 +256,7 @@ export class Queue {
                 this.tell();
                 continue;
             }
-            await this.forget(batch);
-            this.sent = [...this.sent, ...batch].slice(-REMEMBERED);
+            await this.settle(batch);
             this.trouble = trouble;
             size = Math.min(BATCH, size * 2);
             this.tell();
@@ -197,6 +286,7 @@ export class Queue {
             made: [...this.sent.filter((event) => event.user === this.user), ...waiting],
             unsafe: waiting.some((event) => this.unstored.has(event.seq)),
             trouble: this.trouble,
+            sentAt: this.sentAt,
             refused: waiting.flatMap((event) => {
                 const reason = this.refused.get(event.seq);
                 return reason === undefined ? [] : [{ event, reason, holdsUp: heldUpBy(waiting, new Set([event.seq])).size }];

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { api } from '@/api/client';
+import { questions } from '@/api/questions';
 import type { Pack } from '@/api/types';
 import { useRules } from '@/rules/rules';
 
@@ -7,9 +7,5 @@ import { useRules } from '@/rules/rules';
 export function useCards(pack?: Pack) {
     const rules = useRules();
     const wanted = pack ?? rules.pack;
-    return useQuery({
-        queryKey: ['routines', wanted, rules.practice],
-        queryFn: () => api.GET('/routines', { params: { query: { pack: wanted } } }),
-        staleTime: Infinity,
-    });
+    return useQuery(questions.cards(wanted, rules.practice));
 }

@@ -9,6 +9,9 @@ export function useSession(): SignedIn {
     return session;
 }
 
+/** The day a clock on a wall in a time zone shows, `2026-05-20`. */
+export const isoDay = (moment: Date, zone: string): string => new Intl.DateTimeFormat('en-CA', { timeZone: zone }).format(moment);
+
 /** Moments as the school's own clock shows them. */
 export function useClock() {
     const { school } = useSession();
@@ -21,6 +24,8 @@ export function useClock() {
         exact: format({ hour: '2-digit', minute: '2-digit', second: '2-digit' }),
         day: format({ weekday: 'long', day: 'numeric', month: 'long' }),
         date: format({ day: 'numeric', month: 'long', year: 'numeric' }),
+        /** The day as addresses say it, `2026-05-20`. */
+        iso: (moment: Date) => isoDay(moment, school.time_zone),
         short: format({ day: 'numeric', month: 'short' }),
     };
 }

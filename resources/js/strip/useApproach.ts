@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useMemo, useState } from 'react';
-import { sweep } from '@/api/tools';
+import { questions } from '@/api/questions';
 import type { ApproachAsked, ApproachAnswer } from '@/api/types';
 
 /** In which unit and over which range speeds are asked for. */
@@ -18,13 +18,6 @@ export const GRADIENTS: Range = { from: -0.15, to: 0.15, step: 0.01 };
 
 /** A slider counts as at rest when it has not moved for this long, ms. */
 const REST = 180;
-
-/** Plans over a range of one field, asked for once. */
-const over = (inputs: ApproachAsked, field: 'speed_mph' | 'speed_kmh' | 'gradient', range: Range) => ({
-    queryKey: ['approach', field, inputs],
-    queryFn: () => sweep('approach', inputs, { field, ...range }),
-    staleTime: Infinity,
-});
 
 /** The answer whose swept value is nearest to the one wanted. */
 export function nearest<T extends { at?: number }>(answers: T[], wanted: number): T | undefined {
@@ -50,8 +43,8 @@ export function useApproach(inputs: ApproachAsked, speed: number, gradient: numb
     const speeds = useMemo<Range>(() => ({ from: range.from, to: range.to, step: range.step }), [range.from, range.to, range.step]);
     const restingSpeed = useResting(speed);
     const restingGradient = useResting(gradient);
-    const bySpeed = useQuery(over({ ...inputs, gradient: restingGradient }, field, speeds));
-    const byGradient = useQuery(over({ ...inputs, [field]: restingSpeed }, 'gradient', GRADIENTS));
+    const bySpeed = useQuery(questions.range('approach', { ...inputs, gradient: restingGradient }, { field, ...speeds }));
+    const byGradient = useQuery(questions.range('approach', { ...inputs, [field]: restingSpeed }, { field: 'gradient', ...GRADIENTS }));
 
     const gradientMoves = gradient !== restingGradient;
     const fresh =
@@ -61,7 +54,8 @@ export function useApproach(inputs: ApproachAsked, speed: number, gradient: numb
         undefined;
     const [last, setLast] = useState<ApproachAnswer | undefined>(undefined);
     if (fresh && fresh !== last) setLast(fresh);
-    const error = bySpeed.error ?? byGradient.error;
+    // Without signal one of the two may be kept on the device and the other not: the picture is of what is set all the same.
+    const error = fresh ? null : (bySpeed.error ?? byGradient.error);
     const retry = () => void Promise.all([bySpeed.refetch(), byGradient.refetch()]);
     return { plan: fresh ?? last, isOld: !fresh && last !== undefined && error !== null, error, retry, isLoading: bySpeed.isLoading };
 }

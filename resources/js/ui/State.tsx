@@ -2,7 +2,10 @@ import type { ReactNode } from 'react';
 import { Problem } from '@/api/client';
 
 const SENTENCES: Record<number, [string, string]> = {
-    0: ['No answer', 'The server cannot be reached. Marks stay on this device and are sent when it is back.'],
+    0: [
+        'No signal',
+        'This page was not opened while there was signal, and nothing of it is on this device. It comes by itself when the server can be reached.',
+    ],
     403: ['Not yours to open', 'This belongs to a colleague. Ask whoever gives the lesson, or the owner of the school.'],
     404: ['Nothing here', 'The address may be old, or something was archived.'],
     419: ['This page has been open too long', 'For safety it has run out. Load it again; marks that were made are kept.'],

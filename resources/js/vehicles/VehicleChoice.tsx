@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { api } from '@/api/client';
+import { questions } from '@/api/questions';
 import type { VehicleAsked } from '@/api/types';
 import { chooseCar, USUAL_CAR } from '@/bench/car';
 import { Field } from '@/ui/Field';
@@ -8,10 +8,10 @@ import { forCore } from './vehicle';
 type KindName = Extract<VehicleAsked, string>;
 export const DEFAULT_KIND = USUAL_CAR satisfies KindName;
 
-export const useCars = () => useQuery({ queryKey: ['vehicles'], queryFn: () => api.GET('/vehicles') });
+export const useCars = () => useQuery(questions.cars());
 
 /** The kinds the core knows, with every figure that fills a gap. */
-export const useKinds = () => useQuery({ queryKey: ['vehicle-kinds'], queryFn: () => api.GET('/vehicle-kinds'), staleTime: Infinity });
+export const useKinds = () => useQuery(questions.vehicleKinds());
 
 /** What a tool is asked about: a kind by its name, or a car of the school by its figures. */
 export function useVehicle(chosen: string): VehicleAsked {

@@ -4,6 +4,7 @@ import { Link } from 'react-router';
 import { api } from '@/api/client';
 import { useMarksQueue } from '@/queue/marks';
 import { useSession } from '@/session/session';
+import { signOut } from '@/session/signOut';
 import { setTheme, theme, type Theme } from '@/ui/theme';
 import { Field } from '@/ui/Field';
 import { useNotice } from '@/ui/Notice';
@@ -25,7 +26,7 @@ export function AccountPage() {
     const [chosen, choose] = useState(theme());
     const form = useForm({ current_password: '', password: '' });
     const leave = async (everywhere: boolean) => {
-        await (everywhere ? api.DELETE('/sessions') : api.DELETE('/session'));
+        await signOut(everywhere);
         client.clear();
         await client.invalidateQueries();
         window.location.assign('/');

@@ -1,4 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { questions } from '@/api/questions';
 import { useState } from 'react';
 import { api, at } from '@/api/client';
 import type { Vehicle } from '@/api/types';
@@ -12,7 +13,7 @@ export function Cars() {
     const client = useQueryClient();
     const notice = useNotice();
     const [open, setOpen] = useState<Vehicle | 'new' | null>(null);
-    const cars = useQuery({ queryKey: ['vehicles'], queryFn: () => api.GET('/vehicles') });
+    const cars = useQuery(questions.cars());
     const refresh = () => client.invalidateQueries({ queryKey: ['vehicles'] });
     const putAway = async (car: Vehicle) => {
         await api.DELETE('/vehicles/{vehicle}', at({ vehicle: car.id }));

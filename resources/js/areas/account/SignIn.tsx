@@ -4,6 +4,7 @@ import { countWaiting } from '@/queue/marks';
 import { useState } from 'react';
 import { Field } from '@/ui/Field';
 import { FormFoot } from '@/ui/FormFoot';
+import { signedIn } from '@/session/signOut';
 import { useForm } from '@/ui/useForm';
 import { ForgottenPassword } from './ForgottenPassword';
 import { Front } from './Front';
@@ -12,7 +13,12 @@ export function SignIn() {
     const client = useQueryClient();
     const form = useForm({ email: '', password: '' });
     const waiting = useQuery({ queryKey: ['waiting'], queryFn: countWaiting, staleTime: 0 });
-    const signIn = () => form.submit(async () => client.setQueryData(['session'], await api.POST('/session', { body: form.values })));
+    const signIn = () =>
+        form.submit(async () => {
+            const session = await api.POST('/session', { body: form.values });
+            signedIn();
+            client.setQueryData(['session'], session);
+        });
     const [forgotten, setForgotten] = useState(false);
     if (forgotten) {
         return (

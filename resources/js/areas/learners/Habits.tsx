@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
+import { questions } from '@/api/questions';
 import { Link } from 'react-router';
-import { api, at } from '@/api/client';
 import { STEPS, type Habits as Counted, type Step } from '@/api/types';
 import { useRoutineName, useRules } from '@/rules/rules';
 import { useClock } from '@/session/session';
@@ -11,7 +11,7 @@ const HIGH = 110;
 
 /** What the key counted: rear looks and the gap ahead lesson by lesson, and the gaps taken and let go at junctions. */
 export function Habits({ learner }: { learner: string }) {
-    const habits = useQuery({ queryKey: ['learner', learner, 'habits'], queryFn: () => api.GET('/learners/{learner}/habits', at({ learner })) });
+    const habits = useQuery(questions.habits(learner));
     if (habits.error) return <Failed error={habits.error} retry={() => void habits.refetch()} />;
     if (!habits.data) return null;
     const { lessons, junctions, change } = habits.data;

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
+import { questions } from '@/api/questions';
 import type { ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
-import { api, at } from '@/api/client';
 import type { Skill, SkillCell } from '@/api/types';
 import type { LearnerRecord, RoutineCode } from '@/api/types';
 import { useRoutineName, useRules } from '@/rules/rules';
@@ -14,8 +14,8 @@ const FEW = 6;
 /** The record as the learner would say it: no figures of chance, what goes well first. One sheet to take home. */
 export function InWordsPage() {
     const { id = '' } = useParams();
-    const learner = useQuery({ queryKey: ['learner', id], queryFn: () => api.GET('/learners/{learner}', at({ learner: id })) });
-    const skill = useQuery({ queryKey: ['learner', id, 'skill'], queryFn: () => api.GET('/learners/{learner}/skill', at({ learner: id })) });
+    const learner = useQuery(questions.learner(id));
+    const skill = useQuery(questions.skill(id));
     const error = learner.error ?? skill.error;
     if (error) return <Failed error={error} retry={() => void Promise.all([learner.refetch(), skill.refetch()])} />;
     if (!learner.data || !skill.data) return <Waiting />;

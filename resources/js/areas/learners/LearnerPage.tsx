@@ -1,4 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { questions } from '@/api/questions';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { api, at } from '@/api/client';
@@ -23,8 +24,8 @@ export function LearnerPage() {
     const notice = useNotice();
     const clock = useClock();
     const [editing, setEditing] = useState(false);
-    const learner = useQuery({ queryKey: ['learner', id], queryFn: () => api.GET('/learners/{learner}', at({ learner: id })) });
-    const skill = useQuery({ queryKey: ['learner', id, 'skill'], queryFn: () => api.GET('/learners/{learner}/skill', at({ learner: id })) });
+    const learner = useQuery(questions.learner(id));
+    const skill = useQuery(questions.skill(id));
     const refresh = () => Promise.all([client.invalidateQueries({ queryKey: ['learner'] }), client.invalidateQueries({ queryKey: ['learners'] })]);
     if (learner.isLoading) return <Waiting />;
     if (!learner.data) return <Failed error={learner.error} retry={() => void learner.refetch()} />;

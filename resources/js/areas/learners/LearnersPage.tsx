@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { questions } from '@/api/questions';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { api } from '@/api/client';
 import { ArchiveList } from '@/archive/ArchiveList';
 import { isMeant } from '@/ui/search';
 import { Sheet } from '@/ui/Sheet';
@@ -13,7 +13,7 @@ export function LearnersPage() {
     const navigate = useNavigate();
     const [adding, setAdding] = useState(false);
     const [find, setFind] = useState('');
-    const learners = useQuery({ queryKey: ['learners'], queryFn: () => api.GET('/learners') });
+    const learners = useQuery(questions.learners());
     if (learners.isLoading) return <Waiting />;
     if (!learners.data) return <Failed error={learners.error} retry={() => void learners.refetch()} />;
     const found = learners.data.filter((learner) => isMeant([learner.name, learner.level, learner.transmission, learner.pick_up ?? ''].join(' '), find));

@@ -1,4 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { questions } from '@/api/questions';
 import { Link } from 'react-router';
 import { api, at } from '@/api/client';
 import type { LearnerRecord, RoutineCode } from '@/api/types';
@@ -20,7 +21,7 @@ export function NeverDone({ routine, lessons, onClose }: Props) {
     const clock = useClock();
     const notice = useNotice();
     const client = useQueryClient();
-    const places = useQuery({ queryKey: ['places'], queryFn: () => api.GET('/places') });
+    const places = useQuery(questions.places());
     const next = lessons
         .filter((lesson) => lesson.state === 'planned')
         .reduce<Props['lessons'][number] | undefined>((soonest, one) => (soonest && soonest.starts_at < one.starts_at ? soonest : one), undefined);

@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { questions } from '@/api/questions';
 import { useEffect } from 'react';
 import { NavLink, Navigate, useParams } from 'react-router';
-import { api, at } from '@/api/client';
 import { RulesOf } from '@/rules/rules';
 import { useClock } from '@/session/session';
 import { Failed, Waiting } from '@/ui/State';
@@ -17,7 +17,7 @@ export function LessonPage() {
     const { id = '', face = '' } = useParams();
     const clock = useClock();
     const client = useQueryClient();
-    const lesson = useQuery({ queryKey: ['lesson', id], queryFn: () => api.GET('/lessons/{lesson}', at({ lesson: id })) });
+    const lesson = useQuery(questions.lesson(id));
     // Drive goes by what it knows; the others show what the server makes of it.
     useEffect(() => {
         if (face !== 'drive') void client.refetchQueries({ queryKey: ['lesson', id], exact: true, predicate: (query) => query.state.isInvalidated });

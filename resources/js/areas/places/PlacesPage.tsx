@@ -1,4 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { questions } from '@/api/questions';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { api, at } from '@/api/client';
@@ -20,7 +21,7 @@ export function PlacesPage() {
     const text = useRoutineText();
     const notice = useNotice();
     const [editing, setEditing] = useState<Place | 'new' | null>(null);
-    const places = useQuery({ queryKey: ['places'], queryFn: () => api.GET('/places') });
+    const places = useQuery(questions.places());
     const [search, setAddress] = useSearchParams();
     const find = search.get('find') ?? '';
     const planned = usePlanned();

@@ -1,6 +1,5 @@
-import { useQuery } from '@tanstack/react-query';
+import { useCompute } from '@/compute/useCompute';
 import { useState } from 'react';
-import { compute } from '@/api/tools';
 import type { ApproachAsked, RoutineCard } from '@/api/types';
 import type { Drawable, StripStep } from '@/strip/plan';
 import type { Conditions } from '@/bench/approach';
@@ -14,13 +13,7 @@ import { NotPlanned } from '@/strip/NotPlanned';
 import { inUnit, spoken, STEP_WORDS } from '@/strip/words';
 import { Field } from '@/ui/Field';
 
-const usePlan = (inputs: ApproachAsked) =>
-    useQuery({
-        queryKey: ['plan', inputs],
-        queryFn: () => compute('approach', inputs),
-        staleTime: Infinity,
-        placeholderData: (before) => before,
-    });
+const usePlan = (inputs: ApproachAsked) => useCompute('approach', inputs);
 
 /** The same approach twice: another speed, a wet road, or another practice beside the one in force. */
 export function BesideIt({ card, inputs, conditions }: { card: RoutineCard; inputs: ApproachAsked; conditions: Conditions }) {

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { api, at } from '@/api/client';
+import { questions } from '@/api/questions';
 import type { RoutineCard, RoutineNeed } from '@/api/types';
 import { STEP_WORDS } from '@/strip/words';
 import { Failed, Waiting } from '@/ui/State';
@@ -23,7 +23,7 @@ function reason({ need, step, helped, of, last_at }: RoutineNeed): string {
 
 /** The catalogue in the order in which one learner's record asks for it. */
 export function ForLearner({ learner, cards }: { learner: string; cards: RoutineCard[] }) {
-    const needs = useQuery({ queryKey: ['learners', learner, 'needs'], queryFn: () => api.GET('/learners/{learner}/needs', at({ learner })) });
+    const needs = useQuery(questions.needs(learner));
     if (needs.isLoading) return <Waiting />;
     if (!needs.data) return <Failed error={needs.error} retry={() => void needs.refetch()} />;
     const byCode = new Map(cards.map((card) => [card.code, card]));

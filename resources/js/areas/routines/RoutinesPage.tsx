@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
+import { questions } from '@/api/questions';
 import { useMemo, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
-import { api } from '@/api/client';
 import type { RoutineCard } from '@/api/types';
 import { useRules } from '@/rules/rules';
 import { useCards } from '@/routines/useCards';
@@ -49,7 +49,7 @@ function CardList({ cards }: { cards: RoutineCard[] }) {
     const rules = useRules();
     const [params, setParams] = useSearchParams();
     const [words, setWords] = useState('');
-    const learners = useQuery({ queryKey: ['learners'], queryFn: () => api.GET('/learners') });
+    const learners = useQuery(questions.learners());
     const texts = useMemo(() => new Map(cards.map((card) => [card.code, textOf(card)])), [cards]);
     const wanted = words.toLowerCase().split(/\s+/).filter(Boolean);
     const found = cards.filter((card) => wanted.every((word) => texts.get(card.code)?.includes(word)));

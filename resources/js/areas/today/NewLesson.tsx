@@ -1,4 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { questions } from '@/api/questions';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api } from '@/api/client';
@@ -22,8 +23,8 @@ function Form({ onDone }: { onDone: () => void }) {
     const { school } = useSession();
     const navigate = useNavigate();
     const client = useQueryClient();
-    const learners = useQuery({ queryKey: ['learners'], queryFn: () => api.GET('/learners') });
-    const vehicles = useQuery({ queryKey: ['vehicles'], queryFn: () => api.GET('/vehicles') });
+    const learners = useQuery(questions.learners());
+    const vehicles = useQuery(questions.cars());
     const [soon] = useState(() => wallClock(new Date(Math.ceil(Date.now() / 1_800_000) * 1_800_000), school.time_zone));
     const form = useForm({
         learner_id: '',

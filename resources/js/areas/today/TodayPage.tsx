@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { api } from '@/api/client';
+import { questions } from '@/api/questions';
 import type { LessonLine, Today } from '@/api/types';
 import { sideAt, useRoutineName, useRules } from '@/rules/rules';
 import { useClock, useSession } from '@/session/session';
@@ -15,10 +15,11 @@ export function TodayPage() {
     const clock = useClock();
     const { user } = useSession();
     const [booking, setBooking] = useState(false);
-    const today = useQuery({ queryKey: ['today'], queryFn: () => api.GET('/today') });
+    const today = useQuery(questions.today(clock.iso(new Date())));
     if (today.isLoading) return <Waiting />;
-    if (today.error || !today.data) return <Failed error={today.error} retry={() => void today.refetch()} />;
-    const { lessons, next, unfinished, untold } = today.data;
+    if (!today.data) return <Failed error={today.error} retry={() => void today.refetch()} />;
+    const { lessons, unfinished, untold } = today.data;
+    const next = nextOf(today.data, Date.now());
     return (
         <div className="grid gap-8">
             <header className="flex flex-wrap items-end justify-between gap-4">
@@ -37,6 +38,11 @@ export function TodayPage() {
             <NewLesson open={booking} onOpenChange={setBooking} />
         </div>
     );
+}
+
+/** The first lesson that is not over by now: without signal the day goes on by the clock. */
+function nextOf({ next, later }: Today, now: number): Today['next'] {
+    return [next, ...later].find((lesson) => lesson && Date.parse(lesson.starts_at) + lesson.minutes * 60_000 > now) ?? null;
 }
 
 function Next({ lesson, isToday }: { lesson: NonNullable<Today['next']>; isToday: boolean }) {

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
+import { questions } from '@/api/questions';
 import { useState } from 'react';
-import { api, at } from '@/api/client';
 import type { Changed } from '@/api/types';
 import type { Lesson } from '@/api/types';
 import { useRoutineName } from '@/rules/rules';
@@ -18,10 +18,7 @@ const LEVEL = 1;
 export function WhatChanged({ lesson }: { lesson: Lesson }) {
     const [all, setAll] = useState(false);
     const name = useRoutineName();
-    const changed = useQuery({
-        queryKey: ['lesson', lesson.id, 'changed'],
-        queryFn: () => api.GET('/lessons/{lesson}/changed', at({ lesson: lesson.id })),
-    });
+    const changed = useQuery(questions.changed(lesson.id));
     if (changed.error && !changed.data) return <NotShown what="Progress today is not shown" error={changed.error} retry={() => void changed.refetch()} />;
     if (!changed.data || changed.data.length === 0) return null;
     const shown = all ? changed.data : changed.data.slice(0, FIRST);

@@ -1,10 +1,10 @@
 import { useQuery } from '@tanstack/react-query';
-import { api } from '@/api/client';
+import { questions } from '@/api/questions';
 import type { Mark } from '@/api/types';
 
 /** Where a round was that began without a place: said afterwards, and said anew. */
 export function GivePlace({ said, onPlace }: { said: Mark | null; onPlace: (place: string) => void }) {
-    const places = useQuery({ queryKey: ['places'], queryFn: () => api.GET('/places') });
+    const places = useQuery(questions.places());
     return (
         <select
             aria-label="At which place of ours it was"

@@ -1,5 +1,5 @@
 import { skipToken, useQuery } from '@tanstack/react-query';
-import { compute } from '@/api/tools';
+import { questions } from '@/api/questions';
 import type { LessonItem, Step } from '@/api/types';
 import { drawn, isPlanned } from '@/strip/plan';
 import { NotPlanned } from '@/strip/NotPlanned';
@@ -10,11 +10,7 @@ import { NotShown } from '@/ui/NotShown';
 /** The place's strip, as small as it stays readable: where each step belongs, beside the keys that mark it. */
 export function SmallStrip({ item, step, onStep }: { item: LessonItem; step: Step; onStep: (step: Step) => void }) {
     const asked = item.plan.tool === 'approach' ? item.plan.inputs : null;
-    const plan = useQuery({
-        queryKey: ['plan', asked],
-        queryFn: asked === null ? skipToken : () => compute('approach', asked),
-        staleTime: Infinity,
-    });
+    const plan = useQuery(asked === null ? { queryKey: ['compute', 'none'], queryFn: skipToken } : questions.tool('approach', asked));
     if (asked === null) return null;
     if (plan.error) return <NotShown what="The strip is not shown" error={plan.error} retry={() => void plan.refetch()} />;
     if (plan.data && !isPlanned(plan.data)) return <NotPlanned answer={plan.data} />;

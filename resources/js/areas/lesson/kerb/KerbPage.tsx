@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
+import { questions } from '@/api/questions';
 import { useEffect, useRef, type PointerEvent } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
-import { api, at } from '@/api/client';
 import type { Lesson } from '@/api/types';
 import { useTitle } from '@/ui/useTitle';
 import { RulesOf } from '@/rules/rules';
@@ -13,7 +13,7 @@ import { giveTheScreenBack } from './screen';
 /** Parked: one picture, one sentence, one number, for the learner beside us. The next place is one swipe or key away. */
 export function KerbPage() {
     const { id = '' } = useParams();
-    const lesson = useQuery({ queryKey: ['lesson', id], queryFn: () => api.GET('/lessons/{lesson}', at({ lesson: id })) });
+    const lesson = useQuery(questions.lesson(id));
     useTitle();
     useWakeLock();
     useEffect(() => giveTheScreenBack, []);

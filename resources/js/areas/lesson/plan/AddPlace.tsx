@@ -1,4 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { questions } from '@/api/questions';
 import { useState } from 'react';
 import { api, at } from '@/api/client';
 import type { Lesson, Place } from '@/api/types';
@@ -26,7 +27,7 @@ export function AddPlace({ lesson, words: wanted = '', open, onOpenChange, onAdd
     const { refresh } = useLesson(lesson.id);
     const [describing, setDescribing] = useState(false);
     const [words, setWords] = useState(wanted);
-    const places = useQuery({ queryKey: ['places'], queryFn: () => api.GET('/places'), enabled: open });
+    const places = useQuery({ ...questions.places(), enabled: open });
     const add = async (place: Place) => {
         const item = await api.POST('/lessons/{lesson}/items', { ...at({ lesson: lesson.id }), body: { place_id: place.id } });
         await refresh();

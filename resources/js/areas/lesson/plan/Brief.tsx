@@ -2,8 +2,9 @@ import { useMemo, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { Lesson, LessonItem } from '@/api/types';
 import { ApproachView } from '@/approach/ApproachView';
+import { ordinary } from '@/approach/conditions';
 import type { Conditions } from '@/bench/approach';
-import { limitOf, useRoutineName, useRules, useSay, withLimit } from '@/rules/rules';
+import { useRoutineName, useRules, useSay } from '@/rules/rules';
 import { DrawingLinks } from '@/drawings/DrawingLinks';
 import { Judgement } from '@/judgement/Judgement';
 import { RoadBrief } from '@/road/RoadBrief';
@@ -11,6 +12,7 @@ import { Sketch } from '@/routines/Sketch';
 import { StepList } from '@/routines/StepList';
 import { useCards } from '@/routines/useCards';
 import { fillTheScreen } from '../kerb/screen';
+import { approachAsked } from '../placeQuestions';
 import { useLesson } from '../useLesson';
 import { describe } from './describe';
 import { PlaceKeys } from './PlaceKeys';
@@ -30,14 +32,9 @@ export function Brief({ lesson, item, beside }: Props) {
     const name = useRoutineName();
     const { refresh } = useLesson(lesson.id);
     const card = useCards(rules.pack).data?.find((candidate) => candidate.code === item.routine);
-    const [conditions, setConditions] = useState<Conditions>({
-        speed: limitOf(road, rules),
-        gradient: road.gradient ?? 0,
-        surface: 'dry',
-        follower: false,
-    });
+    const [conditions, setConditions] = useState<Conditions>(() => ordinary(road, rules));
     const { plan } = item;
-    const inputs = useMemo(() => (plan.tool === 'approach' ? withLimit(plan.inputs, limitOf(road, rules), rules) : null), [plan, road, rules]);
+    const inputs = useMemo(() => (plan.tool === 'approach' ? approachAsked(plan, road, rules) : null), [plan, road, rules]);
     const lead = (
         <div className="min-w-0 flex-1 basis-56">
             <h2 className="text-lg">{item.place.name}</h2>

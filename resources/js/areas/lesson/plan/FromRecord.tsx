@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
+import { questions } from '@/api/questions';
 import { useState, type ReactNode } from 'react';
-import { api, at } from '@/api/client';
 import type { Lesson, RoutineCode } from '@/api/types';
 import { useRoutineName, useRules } from '@/rules/rules';
 import { ago, heldBackBy, timesSurely } from '@/skill/words';
@@ -14,11 +14,8 @@ export function FromRecord({ lesson, onAdd }: { lesson: Lesson; onAdd: (words: s
     const [open, setOpen] = useState(false);
     const name = useRoutineName();
     const rules = useRules();
-    const skill = useQuery({
-        queryKey: ['learner', lesson.learner.id, 'skill'],
-        queryFn: () => api.GET('/learners/{learner}/skill', at({ learner: lesson.learner.id })),
-    });
-    const places = useQuery({ queryKey: ['places'], queryFn: () => api.GET('/places'), enabled: open });
+    const skill = useQuery(questions.skill(lesson.learner.id));
+    const places = useQuery({ ...questions.places(), enabled: open });
     if (!skill.data) return skill.error && <NotShown what="What to work on is not shown" error={skill.error} retry={() => void skill.refetch()} />;
     const { holds_back, not_for_long, never_done, only_shown, cells, weakest } = skill.data;
     if (cells.length === 0 && only_shown.length === 0) return <p className="text-quiet">Nothing has been marked yet.</p>;

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
+import { questions } from '@/api/questions';
 import { Link, useParams } from 'react-router';
-import { api, at } from '@/api/client';
 import type { Lesson } from '@/api/types';
 import { RulesOf, useRoutineName, useRules } from '@/rules/rules';
 import { useClock } from '@/session/session';
@@ -12,7 +12,7 @@ import { SheetPlace } from './SheetPlace';
 /** The whole lesson on paper: aim, times, and every place with its sketch, strip and steps; nothing is folded. */
 export function SheetPage() {
     const { id = '' } = useParams();
-    const lesson = useQuery({ queryKey: ['lesson', id], queryFn: () => api.GET('/lessons/{lesson}', at({ lesson: id })) });
+    const lesson = useQuery(questions.lesson(id));
     if (lesson.isLoading) return <Waiting />;
     if (!lesson.data) return <Failed error={lesson.error} retry={() => void lesson.refetch()} />;
     return (

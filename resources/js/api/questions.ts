@@ -1,0 +1,45 @@
+import type { QueryKey } from '@tanstack/react-query';
+import { api, at } from './client';
+import { compute, sweep, type Asked, type Sweep, type Tool } from './tools';
+import type { Pack, Practice } from './types';
+
+/** Something to be asked, whatever it is. */
+export interface Question {
+    queryKey: QueryKey;
+    queryFn: () => Promise<unknown>;
+    staleTime?: number;
+}
+
+/**
+ * What pages ask of the server, each under one name: what is fetched ahead for a day without signal is then found by the page that
+ * needs it, and what one page has read another does not read again.
+ */
+export const questions = {
+    /** A day of who is signed in, `2026-05-20`. */
+    today: (day: string) => ({ queryKey: ['today', day], queryFn: () => api.GET('/today', { params: { query: { day } } }) }),
+    lesson: (lesson: string) => ({ queryKey: ['lesson', lesson], queryFn: () => api.GET('/lessons/{lesson}', at({ lesson })) }),
+    changed: (lesson: string) => ({ queryKey: ['lesson', lesson, 'changed'], queryFn: () => api.GET('/lessons/{lesson}/changed', at({ lesson })) }),
+    learners: () => ({ queryKey: ['learners'], queryFn: () => api.GET('/learners') }),
+    learner: (learner: string) => ({ queryKey: ['learner', learner], queryFn: () => api.GET('/learners/{learner}', at({ learner })) }),
+    skill: (learner: string) => ({ queryKey: ['learner', learner, 'skill'], queryFn: () => api.GET('/learners/{learner}/skill', at({ learner })) }),
+    habits: (learner: string) => ({ queryKey: ['learner', learner, 'habits'], queryFn: () => api.GET('/learners/{learner}/habits', at({ learner })) }),
+    needs: (learner: string) => ({ queryKey: ['learners', learner, 'needs'], queryFn: () => api.GET('/learners/{learner}/needs', at({ learner })) }),
+    places: () => ({ queryKey: ['places'], queryFn: () => api.GET('/places') }),
+    cars: () => ({ queryKey: ['vehicles'], queryFn: () => api.GET('/vehicles') }),
+    vehicleKinds: () => ({ queryKey: ['vehicle-kinds'], queryFn: () => api.GET('/vehicle-kinds'), staleTime: Infinity }),
+    rulesOnOffer: () => ({ queryKey: ['rules'], queryFn: () => api.GET('/rules'), staleTime: Infinity }),
+    /** Every card of the catalogue in the words of a pack, taught as its reader teaches. */
+    cards: (pack: Pack, practice: Practice) => ({
+        queryKey: ['routines', pack, practice],
+        queryFn: () => api.GET('/routines', { params: { query: { pack } } }),
+        staleTime: Infinity,
+    }),
+    /** One answer of the core. */
+    tool: <T extends Tool>(tool: T, inputs: Asked<T>) => ({ queryKey: ['compute', tool, inputs], queryFn: () => compute(tool, inputs), staleTime: Infinity }),
+    /** Its answers over a whole range of one field. */
+    range: <T extends Tool>(tool: T, inputs: Asked<T>, over: Sweep<T>) => ({
+        queryKey: ['sweep', tool, inputs, over],
+        queryFn: () => sweep(tool, inputs, over),
+        staleTime: Infinity,
+    }),
+};

@@ -1,0 +1,43 @@
+import { hashKey, type QueryClient, type QueryKey } from '@tanstack/react-query';
+import { heard } from '@/api/heard';
+import { questions, type Question } from '@/api/questions';
+import type { SignedIn } from '@/api/types';
+import { placeQuestions } from '@/areas/lesson/placeQuestions';
+import { lastAnswers } from '@/copies/here';
+import { isoDay } from '@/session/session';
+
+/** What was answered this recently is not fetched once more, ms (assumed: a day's plan seldom changes while one drives). */
+const FRESH = 10 * 60_000;
+
+/**
+ * Fetches ahead what a day without signal needs: today's and tomorrow's lessons with the plan of every place, the learners' records, the
+ * cards, the places. One question after the other, so that whoever works meanwhile does not wait; what fails is left for the next time.
+ */
+export async function pack(client: QueryClient, { school, rules }: SignedIn, now = Date.now()): Promise<void> {
+    const known = await lastAnswers.times();
+    const isFresh = (key: QueryKey, fresh: number) => (known.get(hashKey(key)) ?? 0) > now - fresh;
+    const ask = async <T>(question: { queryKey: QueryKey; queryFn: () => Promise<T> }, fresh = FRESH): Promise<T | null> => {
+        if (isFresh(question.queryKey, fresh)) return (await lastAnswers.recall<T>(question.queryKey)) ?? null;
+        if (!heard.reached.get()) return null;
+        const said = await client.query({ ...question, staleTime: 0, retry: false }).catch(() => null);
+        if (said !== null) known.set(hashKey(question.queryKey), Date.now());
+        return said;
+    };
+    const days = await Promise.all([now, now + 24 * 3_600_000].map((moment) => ask(questions.today(isoDay(new Date(moment), school.time_zone)), 0)));
+    const shared: Question[] = [
+        ...[questions.places(), questions.learners(), questions.cars(), questions.vehicleKinds(), questions.rulesOnOffer()],
+        questions.cards(rules.pack, rules.practice),
+    ];
+    for (const question of shared) await ask(question);
+    for (const line of days.flatMap((day) => day?.lessons ?? [])) {
+        const lesson = await ask(questions.lesson(line.id));
+        if (!lesson) continue;
+        const { learner } = lesson;
+        const ofLesson: Question[] = [
+            ...lesson.items.flatMap((item) => placeQuestions(item, lesson.rules)),
+            ...[questions.cards(lesson.rules.pack, lesson.rules.practice), questions.changed(lesson.id)],
+            ...[questions.learner(learner.id), questions.skill(learner.id), questions.habits(learner.id), questions.needs(learner.id)],
+        ];
+        for (const question of ofLesson) await ask(question);
+    }
+}
