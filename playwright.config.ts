@@ -20,6 +20,8 @@ export default defineConfig({
     use: {
         baseURL: APPS[MINE],
         viewport: { width: 1280, height: 800 },
+        // What keeps the pages for a day without signal fetches it ahead: tests of that have it, the others are quicker without.
+        serviceWorkers: 'block',
         screenshot: 'only-on-failure',
         launchOptions: {
             executablePath: '/usr/bin/chromium',

@@ -26,9 +26,10 @@ export async function send<T>(page: Page, path: string, data: object): Promise<T
 }
 
 /** Everything the browser complained of; must be empty at the end. */
-export function complaints(page: Page): string[] {
+/** @param but what is expected, such as that there is no network */
+export function complaints(page: Page, but?: RegExp): string[] {
     const found: string[] = [];
-    page.on('console', (message) => message.type() === 'error' && found.push(message.text()));
+    page.on('console', (message) => message.type() === 'error' && !but?.test(message.text()) && found.push(message.text()));
     page.on('pageerror', (error) => found.push(error.message));
     return found;
 }
@@ -93,8 +94,11 @@ export interface Lesson {
     items: { id: string; place: { id: string; name: string } }[];
 }
 
+/** Late in the evening of the next day: a lesson that is fetched ahead, and the next one of nobody. */
+export const tomorrow = (): Date => new Date(`${new Date(Date.now() + 86_400_000).toISOString().slice(0, 10)}T21:30:00Z`);
+
 /** A lesson of its own for one test, with three places on its plan. */
-export async function newLesson(page: Page): Promise<Lesson> {
+export async function newLesson(page: Page, starts = new Date(Date.now() + 40 * 86_400_000)): Promise<Lesson> {
     await page.goto('/');
     await expect(page.getByRole('navigation', { name: 'Areas' })).toBeVisible();
     const [learner] = await api<{ id: string }[]>(page, 'learners');
@@ -103,7 +107,7 @@ export async function newLesson(page: Page): Promise<Lesson> {
     const { id } = await send<{ id: string }>(page, 'lessons', {
         learner_id: learner!.id,
         vehicle_id: vehicle!.id,
-        starts_at: new Date(Date.now() + 40 * 86_400_000).toISOString(),
+        starts_at: starts.toISOString(),
         minutes: 60,
     });
     for (const place of places.slice(0, 3)) await send(page, `lessons/${id}/items`, { place_id: place.id });

@@ -49,13 +49,20 @@ async function once(request: Request): Promise<Response> {
     request.headers.set('Accept', 'application/json');
     request.headers.set('X-XSRF-TOKEN', token());
     if (whose) request.headers.set('X-Signed-In-As', whose);
+    // What is sent so late that nobody waits for it any more may still arrive: it is stored once all the same.
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    const late = new Promise<never>((_, giveUp) => {
+        timer = setTimeout(() => giveUp(new Error('no answer')), LONGEST);
+    });
     try {
-        const answer = await fetch(request, { signal: AbortSignal.any([request.signal, AbortSignal.timeout(LONGEST)]) });
+        const answer = await Promise.race([fetch(request), late]);
         hear(answer);
         return answer;
     } catch {
         hear(null);
         throw new Problem(0, 'The server cannot be reached.');
+    } finally {
+        clearTimeout(timer);
     }
 }
 

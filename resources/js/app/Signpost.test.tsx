@@ -1,3 +1,4 @@
+import { isoDay } from '@/session/session';
 import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { AREAS } from '@/keys/areas';
@@ -29,7 +30,11 @@ const learners = answer('demo-learners');
 const places = answer('demo-places');
 
 const open = async () => {
-    server({ 'GET learners': learners, 'GET today': answer('demo-today'), 'GET places': places });
+    server({
+        'GET learners': learners,
+        [`GET today?day=${isoDay(new Date(), answer('session').school.time_zone)}`]: answer('demo-today'),
+        'GET places': places,
+    });
     const closed = vi.fn();
     show(
         <>

@@ -5,6 +5,9 @@ import { Noticed } from '@/api/noticed';
 /** How often a newer version is looked for while a page stays open, ms (assumed). */
 const LOOK = 30 * 60_000;
 
+/** Longer after a press or a change of pages nobody expects the page to be loaded anew, ms (assumed). */
+const AT_ONCE = 2_000;
+
 /** Each open page holds it, shared with the others: how many do says whether this is the only one. */
 const A_PAGE = 'noble-turn-page';
 
@@ -18,8 +21,9 @@ export class PageKeeper {
     /** A newer version lies on the device and waits until it may take over. */
     readonly newer = new Noticed(false);
     private worker: Workbox | null = null;
-    private taking = false;
-    /** Another page has let the newer version take over: this one goes on with it as soon as it is left. */
+    /** When it was asked to take over, ms. */
+    private asked = -Infinity;
+    /** It has taken over, later than it was asked or asked by another page: this page goes on with it as soon as it is left. */
     private due = false;
 
     begin(): void {
@@ -30,7 +34,7 @@ export class PageKeeper {
         this.worker.addEventListener('waiting', () => this.newer.set(true));
         this.worker.addEventListener('controlling', ({ isUpdate, isExternal }) => {
             if (!isUpdate && !isExternal) return;
-            if (this.taking) window.location.reload();
+            if (Date.now() < this.asked + AT_ONCE) window.location.reload();
             else this.due = true;
         });
         this.worker.register().then(
@@ -43,7 +47,7 @@ export class PageKeeper {
 
     /** Lets the newer version take over; the page is loaded anew with it. */
     take(): void {
-        this.taking = true;
+        this.asked = Date.now();
         this.worker?.messageSkipWaiting();
     }
 

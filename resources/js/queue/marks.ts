@@ -1,5 +1,6 @@
 import { useEffect, useSyncExternalStore } from 'react';
 import { api } from '@/api/client';
+import { heard } from '@/api/heard';
 import { OpenPages } from './neighbours';
 import { Queue } from './queue';
 import { BrowserStore } from './store';
@@ -20,7 +21,7 @@ export const forgetSent = (): Promise<void> => store.forgetSent().catch(() => un
 export const countWaiting = (): Promise<number> => store.count().catch(() => 0);
 
 /**
- * Tries again when signal comes back, when the page is looked at again, and every half minute. While something could be lost by
+ * Tries again when the server answers again, when the page is looked at again, and every half minute. While something could be lost by
  * closing the page, the browser asks before it does.
  */
 export function useFlushing(user: string, onSent: () => Promise<unknown>): void {
@@ -34,11 +35,13 @@ export function useFlushing(user: string, onSent: () => Promise<unknown>): void 
         window.addEventListener('beforeunload', ask);
         document.addEventListener('visibilitychange', flush);
         const timer = setInterval(flush, 30_000);
+        const leave = heard.reached.subscribe(() => heard.reached.get() && flush());
         return () => {
             window.removeEventListener('online', flush);
             window.removeEventListener('beforeunload', ask);
             document.removeEventListener('visibilitychange', flush);
             clearInterval(timer);
+            leave();
         };
     }, [user, onSent]);
 }

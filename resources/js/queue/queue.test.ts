@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { Problem } from '@/api/client';
 import type { Mark } from '@/api/types';
-import { Queue, type Batch, type NewEvent, type QueueEvent, type Send, type Store, type Taken } from './queue';
+import { Queue, type Batch, type Neighbours, type NewEvent, type News, type QueueEvent, type Send, type Store, type Taken } from './queue';
 
 /** A device's store that outlives its page. */
 class Memory implements Store {
@@ -243,5 +243,170 @@ describe('the queue', () => {
         queue.add(mark('a'));
         await queue.flush();
         expect(queue.state().unsafe).toBe(true);
+    });
+});
+
+/** Pages of one device, which hear each other and send one at a time. */
+function device() {
+    const listeners: { page: number; listener: (news: News) => void }[] = [];
+    let last: Promise<unknown> = Promise.resolve();
+    let pages = 0;
+    const state = { deaf: false };
+    const open = (): Neighbours => {
+        const page = pages++;
+        return {
+            alone: (work) => {
+                const mine = last.then(work);
+                last = mine.catch(() => undefined);
+                return mine;
+            },
+            // As a browser hands it on: a copy, to all others.
+            tell: (news) => !state.deaf && listeners.filter((one) => one.page !== page).forEach((one) => one.listener(structuredClone(news))),
+            listen: (listener) => void listeners.push({ page, listener }),
+        };
+    };
+    return { open, state };
+}
+
+describe('two pages of one device', () => {
+    const two = async (deaf = false) => {
+        const store = new Memory();
+        const { taken, state, send } = server();
+        const { open, state: between } = device();
+        between.deaf = deaf;
+        const [one, other] = [new Queue(store, send, open()), new Queue(store, send, open())] as const;
+        await Promise.all([one.load('ann', nothing), other.load('ann', nothing)]);
+        return { store, taken, state, one, other };
+    };
+    const ids = (events: QueueEvent[]) => events.map((event) => (event.kind === 'round' ? event.round.id : event.mark.id));
+
+    it('show each other what was pressed, before and after it is sent', async () => {
+        const { state, taken, one, other } = await two();
+        state.answer = () => new Problem(0, 'no signal');
+        one.add(round('r1'), mark('a'));
+        other.add(mark('b'));
+        await Promise.all([one.flush(), other.flush()]);
+        for (const page of [one, other]) expect(ids(page.state().made)).toEqual(['r1', 'a', 'b']);
+        state.answer = () => null;
+        await one.flush();
+        expect(taken).toEqual(['r1', 'a', 'b']);
+        for (const page of [one, other]) {
+            expect(page.state().waiting).toEqual([]);
+            expect(ids(page.state().made)).toEqual(['r1', 'a', 'b']);
+        }
+    });
+
+    it.each([false, true])('send each press once and in order, whether they hear each other or not: deaf %s', async (deaf) => {
+        const { state, taken, one, other, store } = await two(deaf);
+        const sent: string[] = [];
+        state.answer = (ids) => {
+            sent.push(...ids);
+            return null;
+        };
+        for (let i = 0; i < 20; i++) (i % 3 === 0 ? other : one).add(mark(`m${String(i).padStart(2, '0')}`));
+        await Promise.all([one.flush(), other.flush()]);
+        await Promise.all([one.flush(), other.flush()]);
+        expect(sent).toHaveLength(20);
+        expect(new Set(sent).size).toBe(20);
+        expect(taken).toHaveLength(20);
+        expect(store.events.size).toBe(0);
+        for (const page of [one, other]) expect(page.state().waiting).toEqual([]);
+    });
+
+    it('hold a correction back until what it corrects has gone, though another page made that', async () => {
+        const { state, taken, one, other } = await two();
+        state.answer = () => new Problem(0, 'no signal');
+        one.add(round('r1'), mark('a'));
+        await one.flush();
+        other.add(mark('b', 'r1', 'a'));
+        state.answer = () => null;
+        await other.flush();
+        expect(taken).toEqual(['r1', 'a', 'b']);
+    });
+
+    it('give up in one what was discarded in the other, and take it back', async () => {
+        const { state, one, other } = await two();
+        state.answer = (ids) => (ids.includes('bad') ? new Problem(422, 'no') : null);
+        one.add(mark('bad'));
+        await one.flush();
+        await other.flush();
+        expect(other.state().refused).toHaveLength(1);
+        const given = await one.discard(one.state().refused[0]!.event.seq);
+        expect(other.state().waiting).toEqual([]);
+        expect(other.state().refused).toEqual([]);
+        one.restore(given);
+        expect(ids(other.state().waiting)).toEqual(['bad']);
+    });
+});
+
+describe('what was sent', () => {
+    it('is still there for a page that opens without signal and has read nothing of the server since', async () => {
+        const store = new Memory();
+        const { state, send } = server();
+        const first = new Queue(store, send);
+        await first.load('ann', nothing);
+        first.add(round('r1'), mark('a'));
+        await first.flush();
+        state.answer = () => new Problem(0, 'no signal');
+        const second = new Queue(store, send);
+        await second.load('ann', nothing);
+        second.add(mark('b'));
+        expect(second.state().made.map((event) => (event.kind === 'round' ? event.round.id : event.mark.id))).toEqual(['r1', 'a', 'b']);
+        expect(second.state().waiting).toHaveLength(1);
+        // Another person finds nothing of it.
+        const other = new Queue(store, send);
+        await other.load('ben', nothing);
+        expect(other.state().made).toEqual([]);
+    });
+
+    it('is said with its time', async () => {
+        const { send } = server();
+        const queue = new Queue(new Memory(), send);
+        await queue.load('ann', nothing);
+        expect(queue.state().sentAt).toBeNull();
+        const before = Date.now();
+        queue.add(mark('a'));
+        await queue.flush();
+        expect(queue.state().sentAt).toBeGreaterThanOrEqual(before);
+    });
+});
+
+describe('a server that does not understand this page', () => {
+    it('is given nothing by halves: everything waits, in order, until it does', async () => {
+        const { taken, state, send } = server();
+        const queue = new Queue(new Memory(), send);
+        await queue.load('ann', nothing);
+        state.answer = () => new Problem(426, 'newer');
+        queue.add(round('r1'), mark('a'), mark('b'));
+        await queue.flush();
+        expect([queue.state().trouble, queue.state().refused, queue.state().waiting.length]).toEqual(['older-server', [], 3]);
+        state.answer = () => null;
+        await queue.flush();
+        expect(taken).toEqual(['r1', 'a', 'b']);
+        expect(queue.state().trouble).toBeNull();
+    });
+});
+
+describe('a refused mark', () => {
+    it('is put right under a new id, with what waits for it, and kept as it would be sent', async () => {
+        const { taken, state, send } = server();
+        const queue = new Queue(new Memory(), send);
+        await queue.load('ann', nothing);
+        state.answer = (_, batch) => (batch.rounds.some((one) => one.place_id === 'p') ? new Problem(422, 'The place is gone.') : null);
+        queue.add(round('r1'), mark('a', 'r1'));
+        await queue.flush();
+        const [refused] = queue.state().refused;
+        expect([refused!.reason, refused!.holdsUp]).toEqual(['The place is gone.', 1]);
+        expect(queue.written(refused!.event.seq)).toMatchObject({
+            rounds: [{ id: 'r1', made_by: 'ann' }],
+            marks: [{ id: 'a', round_id: 'r1', made_by: 'ann' }],
+        });
+        await queue.putRight(refused!.event.seq, (event) => (event.kind === 'round' ? { ...event, round: { ...event.round, place_id: 'q' } } : event));
+        await queue.flush();
+        expect(queue.state().waiting).toEqual([]);
+        expect(taken).toHaveLength(2);
+        expect(taken).not.toContain('r1');
+        const [, sent] = queue.state().made;
+        expect(sent?.kind === 'mark' && sent.mark.round_id).toBe(taken[0]);
     });
 });

@@ -4,6 +4,7 @@ import { answer, server, show } from '@/testing/answers';
 import { TodayPage } from './TodayPage';
 
 const today = answer('demo-today');
+const TODAY = 'GET today?day=2026-05-20';
 
 beforeEach(() => vi.useFakeTimers({ now: new Date('2026-05-20T09:10:00Z'), shouldAdvanceTime: true }));
 afterEach(() => {
@@ -14,7 +15,7 @@ afterEach(() => {
 
 describe('the day', () => {
     it('leads to the next lesson: who, which places in their order, and what was promised', async () => {
-        server({ 'GET today': today });
+        server({ [TODAY]: today });
         show(<TodayPage />);
         const next = today.next!;
         const shown = within((await screen.findByRole('heading', { name: next.learner.name })).closest('section')!);
@@ -27,14 +28,14 @@ describe('the day', () => {
     });
 
     it('shows every lesson of the day on its line, by name', async () => {
-        server({ 'GET today': today });
+        server({ [TODAY]: today });
         const { container } = show(<TodayPage />);
         await screen.findByRole('heading', { name: today.next!.learner.name });
         for (const lesson of today.lessons) expect(container.textContent).toContain(lesson.learner.name.split(' ')[0]);
     });
 
     it('says in which lessons moments are still to be told, each a way to tell them', async () => {
-        server({ 'GET today': today });
+        server({ [TODAY]: today });
         show(<TodayPage />);
         const [untold] = today.untold;
         const line = within(await screen.findByRole('region', { name: 'Still to tell' })).getByRole('link');
@@ -42,14 +43,42 @@ describe('the day', () => {
         expect(line.textContent).toContain('a moment marked while moving');
         expect(line.getAttribute('href')).toBe(`/lessons/${untold!.lesson}/drive`);
         cleanup();
-        server({ 'GET today': { ...today, untold: [] } });
+        server({ [TODAY]: { ...today, untold: [] } });
         show(<TodayPage />);
         await screen.findByRole('heading', { name: today.next!.learner.name });
         expect(screen.queryByRole('region', { name: 'Still to tell' })).toBeNull();
     });
 
+    it('goes on with the day by the clock where the server is not to be asked: the first lesson that is not over', async () => {
+        const next = today.next!;
+        const later = [1, 2].map((i) => ({
+            ...next,
+            id: `later-${i}`,
+            learner: { ...next.learner, name: `Learner ${i}` },
+            starts_at: new Date(Date.parse(next.starts_at) + i * 7_200_000).toISOString(),
+            minutes: 60,
+        }));
+        const said = async (minutesAfter: number, moment: string) => {
+            vi.setSystemTime(new Date(Date.parse(moment) + minutesAfter * 60_000));
+            // The same day, whatever the hour.
+            server({ [`GET today?day=${new Date().toISOString().slice(0, 10)}`]: { ...today, later } });
+            show(<TodayPage />);
+            const name = (await screen.findByRole('link', { name: 'Open the lesson' })).closest('section')!.querySelector('h2')!.textContent;
+            cleanup();
+            return name;
+        };
+        expect(await said(next.minutes - 1, next.starts_at)).toBe(next.learner.name);
+        expect(await said(next.minutes + 1, next.starts_at)).toBe('Learner 1');
+        expect(await said(59, later[0]!.starts_at)).toBe('Learner 1');
+        expect(await said(61, later[0]!.starts_at)).toBe('Learner 2');
+        vi.setSystemTime(new Date(Date.parse(later[1]!.starts_at) + 61 * 60_000));
+        server({ [`GET today?day=${new Date().toISOString().slice(0, 10)}`]: { ...today, later } });
+        show(<TodayPage />);
+        expect(await screen.findByText('No lesson is booked')).toBeTruthy();
+    });
+
     it('says what a day without lessons offers', async () => {
-        server({ 'GET today': { ...today, lessons: [], next: null, unfinished: [] } });
+        server({ [TODAY]: { ...today, lessons: [], next: null, unfinished: [] } });
         show(<TodayPage />);
         expect(await screen.findByText('No lessons today.')).toBeTruthy();
         expect(screen.getAllByRole('button').length).toBeGreaterThan(0);
@@ -57,7 +86,7 @@ describe('the day', () => {
 
     it('says why where it cannot be shown, and asks again on one press', async () => {
         let tries = 0;
-        server({ 'GET today': () => (++tries === 1 ? 500 : today) });
+        server({ [TODAY]: () => (++tries === 1 ? 500 : today) });
         show(<TodayPage />);
         const again = await screen.findByRole('button', { name: /again/i });
         again.click();

@@ -1,0 +1,70 @@
+import { describe, expect, it } from 'vitest';
+import type { QueueEvent, QueueState, Trouble } from '@/queue/queue';
+import { saidOf } from './deviceWords';
+import type { Device } from './useDevice';
+
+const iso = (moment: Date) => moment.toISOString().slice(0, 10);
+const clock = { time: (moment: Date) => moment.toISOString().slice(11, 16), short: (moment: Date) => `day ${iso(moment)}`, iso };
+const EMPTY: QueueState = { loaded: true, waiting: [], made: [], unsafe: false, trouble: null, sentAt: null, refused: [] };
+const WELL: Device = { queue: EMPTY, reached: true, asOf: null, clockAhead: 0, nearlyFull: false, newer: false, otherForm: false };
+const mark = (seq: number): QueueEvent => ({ seq, kind: 'mark', user: 'u', mark: {} as never });
+const said = (device: Partial<Device>, queue: Partial<QueueState> = {}) => saidOf({ ...WELL, ...device, queue: { ...EMPTY, ...queue } }, clock);
+
+describe('the line about this device', () => {
+    it('says nothing while all goes well, nor while marks are on their way', () => {
+        expect(said({})).toBe('');
+        expect(said({}, { waiting: [mark(1)] })).toBe('');
+        expect(said({}, { sentAt: Date.now() })).toBe('');
+    });
+
+    it.each<[Trouble, RegExp]>([
+        ['out-of-reach', /^2 marks on this device, not yet sent\. They go by themselves when there is signal\.$/],
+        ['signed-out', /sign in again and they go/],
+        ['somebody-else', /they wait until you sign in again/],
+        ['older-server', /newer than the server: they go when the server has been brought up to date/],
+        ['no-room', /disk is full/],
+        ['broken', /tried again/],
+    ])('says how many marks wait, why, and what makes them go: %s', (trouble, words) => {
+        expect(said({}, { trouble, waiting: [mark(1), mark(2)] })).toMatch(words);
+    });
+
+    it('says beside what waits what was refused, and warns where closing the page would lose something', () => {
+        const refused = [{ event: mark(1), reason: 'no', holdsUp: 0 }];
+        expect(said({}, { refused, waiting: [mark(1)] })).toBe('1 mark not accepted.');
+        expect(said({}, { refused, trouble: 'out-of-reach', unsafe: true, waiting: [mark(1), mark(2)] })).toBe(
+            '2 marks on this device, not yet sent. This browser cannot store them: do not close the page. They go by themselves when there is signal. 1 mark not accepted.',
+        );
+    });
+
+    it('says how old what is shown is: by its time today, with its day otherwise', () => {
+        const today = new Date();
+        today.setUTCHours(10, 42, 0, 0);
+        expect(said({ reached: false, asOf: today.getTime() })).toBe('No signal: what is shown is as of 10:42.');
+        expect(said({ reached: false, asOf: Date.parse('2026-01-02T07:05:00Z') })).toBe('No signal: what is shown is as of day 2026-01-02, 07:05.');
+        expect(said({ asOf: today.getTime() })).toBe('The server takes long: what is shown is as of 10:42.');
+        expect(said({ reached: false })).toBe('No signal.');
+    });
+
+    it.each([
+        [3, '3 minutes fast'],
+        [-45, '45 minutes slow'],
+        [89, '89 minutes fast'],
+        [118, '2 hours fast'],
+        [-26 * 60, '26 hours slow'],
+    ])('says how far the clock is off: %i minutes', (clockAhead, words) => {
+        expect(said({ clockAhead })).toContain(`The clock of this device is ${words}.`);
+    });
+
+    it('says early that room runs out, and that another version is here or ahead', () => {
+        expect(said({ nearlyFull: true })).toContain('nearly full');
+        expect(said({ newer: true, otherForm: true })).toBe('A newer version is here; it is taken when you go to another page.');
+        expect(said({ otherForm: true })).toContain('another version than this page');
+    });
+
+    it('says what is most urgent first', () => {
+        const all = said({ reached: false, clockAhead: 5, nearlyFull: true, newer: true }, { trouble: 'out-of-reach', waiting: [mark(1)] });
+        const order = ['not yet sent', 'No signal', 'clock', 'nearly full', 'newer version'].map((words) => all.indexOf(words));
+        expect(order).toEqual([...order].sort((a, b) => a - b));
+        expect(order[0]).toBeGreaterThanOrEqual(0);
+    });
+});
