@@ -87,7 +87,7 @@ final class TakenOfLessons
     /** @return array<string, list<mixed>> */
     public static function promise(): array
     {
-        return ['kind' => ['required', 'in:promise,homework'], 'text' => ['required', 'string', 'max:300']];
+        return ['id' => ['sometimes', 'uuid'], 'kind' => ['required', 'in:promise,homework'], 'text' => ['required', 'string', 'max:300']];
     }
 
     /** @return array<string, list<mixed>> */

@@ -20,7 +20,7 @@ final class Promise extends Model
 {
     use BelongsToSchool, SoftDeletes;
 
-    protected $fillable = ['learner_id', 'lesson_id', 'kind', 'text', 'kept_at'];
+    protected $fillable = ['id', 'learner_id', 'lesson_id', 'kind', 'text', 'kept_at'];
 
     /** @return array<string, string> */
     protected function casts(): array

@@ -3,9 +3,9 @@ import { api, complaints, everythingSent, expectNoAxeFinding, expectSound, newLe
 
 /** A browser of its own, as a new device: what one test keeps on it no other finds. */
 const test = plain.extend<{ device: BrowserContext }>({
-    device: async ({ browser, storageState }, use) => {
+    device: async ({ browser, storageState }, lend) => {
         const context = await browser.newContext({ serviceWorkers: 'allow', storageState });
-        await use(context);
+        await lend(context);
         await context.close();
     },
 });
@@ -102,6 +102,16 @@ test('a day of five lessons without signal, from cold: each driven and debriefed
         await page.getByRole('button', { name: 'Look prompted', exact: true }).click();
         await page.getByRole('link', { name: 'Debrief' }).click();
         await expect(page.getByRole('heading', { name: 'The rounds' })).toBeVisible();
+        // The debrief is written as with signal; what is written is there again after a reload.
+        await page.getByLabel('One thing that went well').fill('Looked both ways');
+        await page.getByLabel('One thing that went well').blur();
+        await page.getByRole('region', { name: 'To practise' }).getByRole('textbox').fill('Say the mirrors aloud');
+        await page.getByRole('region', { name: 'To practise' }).getByRole('textbox').press('Enter');
+        await expect(page.getByRole('region', { name: 'To practise' }).getByRole('listitem')).toHaveText(/Say the mirrors aloud/);
+        await page.reload();
+        await expect(page.getByLabel('One thing that went well')).toHaveValue('Looked both ways');
+        await page.getByRole('button', { name: 'Close the lesson' }).click();
+        await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
         await page.close();
     }
     await device.setOffline(false);
@@ -113,6 +123,12 @@ test('a day of five lessons without signal, from cold: each driven and debriefed
         expect(rounds.map((round) => round.marks.filter((mark) => !mark.withdrawn).length)).toEqual([5, 2]);
         const ids = rounds.flatMap((round) => round.marks.map((mark) => mark.id));
         expect(new Set(ids).size).toBe(ids.length);
+        await expect
+            .poll(async () => {
+                const said = await api<{ state: string; went_well: string; promises: { text: string }[] }>(page, `lessons/${lesson.id}`);
+                return [said.state, said.went_well, said.promises.map((promise) => promise.text)];
+            })
+            .toEqual(['done', 'Looked both ways', ['Say the mirrors aloud']]);
     }
 });
 
@@ -190,7 +206,7 @@ test('a newer version is taken between two pages, not in the middle of a lesson,
     const page = await device.newPage();
     // Marks alone do not go: what passes through the worker cannot be held up from outside.
     await page.addInitScript(() => {
-        const ask = window.fetch;
+        const ask = window.fetch.bind(window);
         window.fetch = (...what) =>
             localStorage.getItem('no-sync') && (what[0] as Request).url.endsWith('/api/sync') ? Promise.reject(new TypeError('no signal')) : ask(...what);
     });

@@ -10,6 +10,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Gate;
+use Illuminate\Validation\ValidationException;
 
 /** What was promised for next time, and homework. */
 final class PromiseController extends Controller
@@ -18,7 +19,12 @@ final class PromiseController extends Controller
     {
         Gate::authorize('update', $lesson);
         $said = $request->validate(TakenOfLessons::promise());
-        $promise = Promise::query()->create([...$said, 'lesson_id' => $lesson->id, 'learner_id' => $lesson->learner_id]);
+        // Written without signal it has a number already, and may arrive twice.
+        $known = isset($said['id']) ? Promise::withoutGlobalScopes()->find($said['id']) : null;
+        if ($known !== null && $known->lesson_id !== $lesson->id) {
+            throw ValidationException::withMessages(['id' => 'This number is taken.']);
+        }
+        $promise = $known ?? Promise::query()->create([...$said, 'lesson_id' => $lesson->id, 'learner_id' => $lesson->learner_id]);
 
         return response()->json(Show::promise($promise), 201);
     }

@@ -38,7 +38,7 @@ export function DeviceLine({ className, quiet = false }: { className: string; qu
                     Sign in again
                 </button>
             )}
-            {refused.length > 0 && (
+            {(refused.length > 0 || device.writes.refused > 0) && (
                 <Link className="link flex min-h-12 items-center" to="/unsent">
                     See which and why
                 </Link>

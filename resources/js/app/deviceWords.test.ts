@@ -6,7 +6,16 @@ import type { Device } from './useDevice';
 const iso = (moment: Date) => moment.toISOString().slice(0, 10);
 const clock = { time: (moment: Date) => moment.toISOString().slice(11, 16), short: (moment: Date) => `day ${iso(moment)}`, iso };
 const EMPTY: QueueState = { loaded: true, waiting: [], made: [], unsafe: false, trouble: null, sentAt: null, refused: [] };
-const WELL: Device = { queue: EMPTY, reached: true, asOf: null, clockAhead: 0, nearlyFull: false, newer: false, otherForm: false };
+const WELL: Device = {
+    queue: EMPTY,
+    writes: { waiting: 0, refused: 0 },
+    reached: true,
+    asOf: null,
+    clockAhead: 0,
+    nearlyFull: false,
+    newer: false,
+    otherForm: false,
+};
 const mark = (seq: number): QueueEvent => ({ seq, kind: 'mark', user: 'u', mark: {} as never });
 const said = (device: Partial<Device>, queue: Partial<QueueState> = {}) => saidOf({ ...WELL, ...device, queue: { ...EMPTY, ...queue } }, clock);
 
@@ -33,6 +42,13 @@ describe('the line about this device', () => {
         expect(said({}, { refused, waiting: [mark(1)] })).toBe('1 mark not accepted.');
         expect(said({}, { refused, trouble: 'out-of-reach', unsafe: true, waiting: [mark(1), mark(2)] })).toBe(
             '2 marks on this device, not yet sent. This browser cannot store them: do not close the page. They go by themselves when there is signal. 1 mark not accepted.',
+        );
+    });
+
+    it('says what else was written and waits, or was not accepted', () => {
+        expect(said({ writes: { waiting: 1, refused: 0 } })).toBe('One thing written on lessons waits here and goes with signal.');
+        expect(said({ writes: { waiting: 3, refused: 1 } })).toBe(
+            '3 things written on lessons wait here and go with signal. One thing written on lessons not accepted.',
         );
     });
 

@@ -43,6 +43,17 @@ const when = (at: number, clock: Clock): string => {
     return clock.iso(moment) === clock.iso(new Date()) ? clock.time(moment) : `${clock.short(moment)}, ${clock.time(moment)}`;
 };
 
+/** What was written beside the marks. */
+function ofWrites({ waiting, refused }: Device['writes']): string[] {
+    const many = (count: number) => (count === 1 ? 'One thing' : `${count} things`);
+    return [
+        ...(waiting > 0
+            ? [`${many(waiting)} written on lessons ${waiting === 1 ? 'waits' : 'wait'} here and ${waiting === 1 ? 'goes' : 'go'} with signal.`]
+            : []),
+        ...(refused > 0 ? [`${many(refused)} written on lessons not accepted.`] : []),
+    ];
+}
+
 function ofSignal({ reached, asOf }: Device, clock: Clock): string[] {
     if (asOf !== null) return [`${reached ? 'The server takes long' : 'No signal'}: what is shown is as of ${when(asOf, clock)}.`];
     return reached ? [] : ['No signal.'];
@@ -52,6 +63,7 @@ function ofSignal({ reached, asOf }: Device, clock: Clock): string[] {
 export function saidOf(device: Device, clock: Clock): string {
     return [
         ...ofMarks(device.queue),
+        ...ofWrites(device.writes),
         ...ofSignal(device, clock),
         ...(device.clockAhead === 0 ? [] : [`The clock of this device is ${off(device.clockAhead)}. Marks get the right time all the same; set it right.`]),
         ...(device.nearlyFull ? ['This device is nearly full: make room, or marks cannot be kept without signal.'] : []),

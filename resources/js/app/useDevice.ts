@@ -7,10 +7,13 @@ import { isNearlyFull, room } from '@/copies/room';
 import { pageKeeper } from '@/copies/worker';
 import { useMarksQueue } from '@/queue/marks';
 import type { QueueState } from '@/queue/queue';
+import { useWrites } from '@/writes/here';
 
 /** How this device stands. */
 export interface Device {
     queue: QueueState;
+    /** What was written on lessons beside the marks, how much of it waits and how much was refused. */
+    writes: { waiting: number; refused: number };
     reached: boolean;
     /** As of when the oldest of what the page shows was answered, ms; null where all of it is fresh. */
     asOf: number | null;
@@ -31,8 +34,10 @@ export function useDevice(): Device {
             .findAll({ type: 'active' })
             .filter((query) => query.queryKey[0] !== 'session')
             .map((query) => query.queryHash);
+    const { waiting, refused } = useWrites();
     return {
         queue: useMarksQueue(),
+        writes: { waiting: waiting.length - refused.size, refused: refused.size },
         reached: useNoticed(heard.reached),
         asOf: useSyncExternalStore(lastAnswers.subscribe, () => lastAnswers.asOf(shown())),
         clockAhead: useNoticed(heard.clockAhead),

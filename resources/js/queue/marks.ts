@@ -4,11 +4,16 @@ import { heard } from '@/api/heard';
 import { OpenPages } from './neighbours';
 import { Queue } from './queue';
 import { BrowserStore } from './store';
+import { countWrites, writes } from '@/writes/here';
 
 const store = new BrowserStore();
 
 /** The one queue of this device. It says what its clock shows, so that a wrong one can be taken off its times. */
-export const marksQueue = new Queue(store, (batch) => api.POST('/sync', { body: { ...batch, sent_at: new Date().toISOString() } }), new OpenPages());
+export const marksQueue = new Queue(
+    store,
+    (batch) => api.POST('/sync', { body: { ...batch, sent_at: new Date().toISOString() } }),
+    new OpenPages('noble-turn-queue'),
+);
 
 export function useMarksQueue() {
     return useSyncExternalStore(marksQueue.subscribe, marksQueue.state);
@@ -17,8 +22,8 @@ export function useMarksQueue() {
 /** Leaves nothing of what was sent from here; what waits stays until whoever made it signs in again. */
 export const forgetSent = (): Promise<void> => store.forgetSent().catch(() => undefined);
 
-/** How many events wait on this device, whoever made them. */
-export const countWaiting = (): Promise<number> => store.count().catch(() => 0);
+/** How much waits on this device, marks and what was written, whoever made it. */
+export const countWaiting = async (): Promise<number> => (await store.count().catch(() => 0)) + (await countWrites());
 
 /**
  * Tries again when the server answers again, when the page is looked at again, and every half minute. While something could be lost by
@@ -27,7 +32,8 @@ export const countWaiting = (): Promise<number> => store.count().catch(() => 0);
 export function useFlushing(user: string, onSent: () => Promise<unknown>): void {
     useEffect(() => {
         void marksQueue.load(user, onSent);
-        const flush = () => void marksQueue.flush();
+        void writes.load(user, onSent);
+        const flush = () => void Promise.all([marksQueue.flush(), writes.flush()]);
         const ask = (event: BeforeUnloadEvent) => {
             if (marksQueue.state().unsafe) event.preventDefault();
         };

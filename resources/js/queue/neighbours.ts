@@ -1,13 +1,15 @@
 import type { Neighbours, News } from './events';
 
-const NAME = 'noble-turn-queue';
-
 /** So long one page waits for another that sends, ms: longer than any question to the server takes. */
 const LONGEST = 60_000;
 
 /** The other pages that the browser has open: one sends at a time, and each hears what the others add and send. */
 export class OpenPages implements Neighbours {
-    private readonly channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel(NAME);
+    private readonly channel: BroadcastChannel | null;
+
+    constructor(private readonly name: string) {
+        this.channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel(name);
+    }
 
     async alone(work: () => Promise<void>): Promise<void> {
         const { locks } = navigator as { locks?: LockManager };
@@ -15,7 +17,7 @@ export class OpenPages implements Neighbours {
         // stored once all the same.
         if (!locks) return work();
         const waited = AbortSignal.timeout(LONGEST);
-        await locks.request(NAME, { signal: waited }, work).catch((error: unknown) => (error === waited.reason ? work() : Promise.reject(error as Error)));
+        await locks.request(this.name, { signal: waited }, work).catch((error: unknown) => (error === waited.reason ? work() : Promise.reject(error as Error)));
     }
 
     tell(news: News): void {

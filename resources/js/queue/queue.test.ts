@@ -339,6 +339,31 @@ describe('two pages of one device', () => {
     });
 });
 
+describe('a slow store', () => {
+    it('misses nothing that is pressed while it is read', async () => {
+        const store = new Memory();
+        const { taken, send } = server();
+        const queue = new Queue(store, send);
+        await queue.load('ann', nothing);
+        const read = store.of;
+        store.of = async (user) => {
+            const kept = await read(user);
+            // By the time the answer comes there is more in the store.
+            for (let i = 0; i < 5; i++) await Promise.resolve();
+            return kept;
+        };
+        queue.add(mark('a'));
+        queue.add(mark('b'));
+        await Promise.resolve();
+        queue.add(mark('c'));
+        expect(queue.state().made).toHaveLength(3);
+        await queue.flush();
+        expect(queue.state().made).toHaveLength(3);
+        await queue.flush();
+        expect(taken).toEqual(['a', 'b', 'c']);
+    });
+});
+
 describe('what was sent', () => {
     it('is still there for a page that opens without signal and has read nothing of the server since', async () => {
         const store = new Memory();

@@ -177,10 +177,12 @@ export class Queue {
 
     /** Before anything is sent: what another page has sent meanwhile is not sent again, what it has added is not forgotten. */
     private async readAgain(): Promise<void> {
+        // What is added while the store is read is not missed in it.
+        const stored = this.mine().filter((event) => !this.unstored.has(event.seq) && !this.writing.has(event.seq));
         const kept = await this.store.of(this.user).catch(() => null);
         if (!kept) return;
         const there = new Set(kept.map((event) => event.seq));
-        const gone = this.mine().filter((event) => !there.has(event.seq) && !this.unstored.has(event.seq) && !this.writing.has(event.seq));
+        const gone = stored.filter((event) => !there.has(event.seq));
         if (gone.length > 0) this.remember(await this.store.recent(this.user).catch(() => []));
         this.leave(new Set(gone.map((event) => event.seq)));
         this.adopt(kept);

@@ -11,6 +11,7 @@ import { useNotice } from '@/ui/Notice';
 import { useForm } from '@/ui/useForm';
 import { Cars } from './Cars';
 import { Devices } from './Devices';
+import { ThisDevice } from './ThisDevice';
 
 const THEMES: [Theme, string][] = [
     ['system', 'Match the device'],
@@ -125,6 +126,7 @@ export function AccountPage() {
                     </button>
                 </form>
             </section>
+            <ThisDevice />
             <Devices />
             <section className="grid gap-3" aria-labelledby="leave">
                 <h2 id="leave" className="text-xl">

@@ -4,6 +4,7 @@ import { Link, useParams } from 'react-router';
 import { api, at } from '@/api/client';
 import type { LearnerData } from '@/api/types';
 import { useClock, useSession } from '@/session/session';
+import { saveFile } from '@/ui/saveFile';
 import { Sheet } from '@/ui/Sheet';
 import { Failed, Waiting } from '@/ui/State';
 import { DataSheet } from './DataSheet';
@@ -63,9 +64,5 @@ export function DataPage() {
 
 /** As the server answered it, JSON, described by docs/schemas/learner-data.json. */
 function save(data: LearnerData): void {
-    const link = document.createElement('a');
-    link.href = URL.createObjectURL(new Blob([JSON.stringify(data, null, 2)], { type: 'application/json' }));
-    link.download = `${data.learner.name.replaceAll(/[^\p{L}\p{N}]+/gu, '-')}-${data.made_at.slice(0, 10)}.json`;
-    link.click();
-    setTimeout(() => URL.revokeObjectURL(link.href), 10_000);
+    saveFile(`${data.learner.name.replaceAll(/[^\p{L}\p{N}]+/gu, '-')}-${data.made_at.slice(0, 10)}.json`, data);
 }

@@ -1,5 +1,4 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { questions } from '@/api/questions';
+import { useQueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { NavLink, Navigate, useParams } from 'react-router';
 import { RulesOf } from '@/rules/rules';
@@ -8,6 +7,7 @@ import { Failed, Waiting } from '@/ui/State';
 import { DebriefFace } from './debrief/DebriefFace';
 import { DriveFace } from './drive/DriveFace';
 import { PlanFace } from './plan/PlanFace';
+import { useShownLesson } from './useLesson';
 
 const FACES = { plan: PlanFace, drive: DriveFace, debrief: DebriefFace };
 const LABELS: Record<keyof typeof FACES, string> = { plan: 'Plan', drive: 'Drive', debrief: 'Debrief' };
@@ -17,7 +17,7 @@ export function LessonPage() {
     const { id = '', face = '' } = useParams();
     const clock = useClock();
     const client = useQueryClient();
-    const lesson = useQuery(questions.lesson(id));
+    const lesson = useShownLesson(id);
     // Drive goes by what it knows; the others show what the server makes of it.
     useEffect(() => {
         if (face !== 'drive') void client.refetchQueries({ queryKey: ['lesson', id], exact: true, predicate: (query) => query.state.isInvalidated });

@@ -7,6 +7,7 @@ import { sideAt, useRoutineName, useRules } from '@/rules/rules';
 import { useClock, useSession } from '@/session/session';
 import { StepIcon } from '@/strip/glyphs';
 import { Empty, Failed, Waiting } from '@/ui/State';
+import { useNow } from '@/ui/useNow';
 import { DayLine } from './DayLine';
 import { NewLesson } from './NewLesson';
 
@@ -14,17 +15,18 @@ import { NewLesson } from './NewLesson';
 export function TodayPage() {
     const clock = useClock();
     const { user } = useSession();
+    const now = useNow();
     const [booking, setBooking] = useState(false);
-    const today = useQuery(questions.today(clock.iso(new Date())));
+    const today = useQuery(questions.today(clock.iso(now)));
     if (today.isLoading) return <Waiting />;
     if (!today.data) return <Failed error={today.error} retry={() => void today.refetch()} />;
     const { lessons, unfinished, untold } = today.data;
-    const next = nextOf(today.data, Date.now());
+    const next = nextOf(today.data, now.getTime());
     return (
         <div className="grid gap-8">
             <header className="flex flex-wrap items-end justify-between gap-4">
                 <div>
-                    <h1 className="text-3xl sm:text-4xl">{clock.day(new Date())}</h1>
+                    <h1 className="text-3xl sm:text-4xl">{clock.day(now)}</h1>
                     <p className="text-quiet">{user.name}</p>
                 </div>
                 <button type="button" className="key" onClick={() => setBooking(true)}>

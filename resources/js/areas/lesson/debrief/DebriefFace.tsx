@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { api, at } from '@/api/client';
 import type { Lesson, Promised } from '@/api/types';
 import { useMarksQueue } from '@/queue/marks';
 import { driven, withMade } from '@/queue/standing';
+import { uuid7 } from '@/queue/uuid';
 import { useNotice } from '@/ui/Notice';
 import { useLesson } from '../useLesson';
 import { AimFirst } from './AimFirst';
@@ -67,19 +67,17 @@ export function DebriefFace({ lesson }: { lesson: Lesson }) {
 }
 
 function PromiseList({ lesson, kind, title, add }: { lesson: Lesson; kind: Promised['kind']; title: string; add: string }) {
-    const { refresh } = useLesson(lesson.id);
+    const { put } = useLesson(lesson.id);
     const notice = useNotice();
     const [text, setText] = useState('');
     const keep = async () => {
         if (!text.trim()) return;
-        await api.POST('/lessons/{lesson}/promises', { ...at({ lesson: lesson.id }), body: { kind, text } });
+        await put({ kind: 'promise', promise: { id: uuid7(), lesson_id: lesson.id, kind, text: text.trim(), kept_at: null } });
         setText('');
-        await refresh();
     };
     const drop = async (promise: Promised) => {
-        await api.DELETE('/promises/{promise}', at({ promise: promise.id }));
-        await refresh();
-        notice({ text: 'Taken off.', undo: () => void api.POST('/promises/{promise}/restore', at({ promise: promise.id })).then(refresh) });
+        await put({ kind: 'promise-off', promise });
+        notice({ text: 'Taken off.', undo: () => void put({ kind: 'promise-back', promise }) });
     };
     return (
         <section aria-label={title} className="grid content-start gap-2">

@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
-import { api, at } from '@/api/client';
+import { api } from '@/api/client';
 import type { Lesson } from '@/api/types';
+import { uuid7 } from '@/queue/uuid';
 import { useLesson } from '../useLesson';
 
 interface Props {
@@ -13,18 +14,17 @@ interface Props {
 
 /** A remedy or drill, whether it was given in this lesson, and whether it has helped others. */
 export function Given({ lesson, fault, what, label, text }: Props) {
-    const { refresh } = useLesson(lesson.id);
+    const { put } = useLesson(lesson.id);
     const { step, kind, routine } = fault;
     const helped = useQuery({
         queryKey: ['helped', step, kind],
         queryFn: () => api.GET('/remedies/helped/{step}', { params: { path: { step }, query: kind ? { fault: kind } : {} } }),
     });
     const given = lesson.remedies.find((one) => one.what === what && one.step === step && one.fault === kind);
-    const press = async () => {
-        if (given) await api.DELETE('/remedies/{remedy}', at({ remedy: given.id }));
-        else await api.POST('/lessons/{lesson}/remedies', { ...at({ lesson: lesson.id }), body: { routine, step, fault: kind, what } });
-        await refresh();
-    };
+    const press = () =>
+        put(
+            given ? { kind: 'remedy-off', remedy: given } : { kind: 'remedy', remedy: { id: uuid7(), lesson_id: lesson.id, routine, step, fault: kind, what } },
+        );
     return (
         <div className="flex flex-wrap items-center justify-between gap-x-4 gap-y-1">
             <p className="min-w-[min(16rem,100%)] flex-1">

@@ -1,5 +1,3 @@
-import { useQuery } from '@tanstack/react-query';
-import { questions } from '@/api/questions';
 import { useEffect, useRef, type PointerEvent } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import type { Lesson } from '@/api/types';
@@ -8,12 +6,13 @@ import { RulesOf } from '@/rules/rules';
 import { Empty, Failed, Waiting } from '@/ui/State';
 import { useWakeLock } from '../drive/useWakeLock';
 import { KerbPlace } from './KerbPlace';
+import { useShownLesson } from '../useLesson';
 import { giveTheScreenBack } from './screen';
 
 /** Parked: one picture, one sentence, one number, for the learner beside us. The next place is one swipe or key away. */
 export function KerbPage() {
     const { id = '' } = useParams();
-    const lesson = useQuery(questions.lesson(id));
+    const lesson = useShownLesson(id);
     useTitle();
     useWakeLock();
     useEffect(() => giveTheScreenBack, []);

@@ -1,13 +1,12 @@
 import { useState } from 'react';
 import { STEPS, type Lesson } from '@/api/types';
-import { api, at } from '@/api/client';
 import { useRules } from '@/rules/rules';
 import { STEP_WORDS } from '@/strip/words';
 import { useLesson } from '../useLesson';
 
 /** The aim, written in place, and what was promised for this lesson. */
 export function Aim({ lesson }: { lesson: Lesson }) {
-    const { write, refresh } = useLesson(lesson.id);
+    const { write, put } = useLesson(lesson.id);
     const { routines } = useRules();
     const [aim, setAim] = useState(lesson.aim ?? '');
     const keep = () => aim !== (lesson.aim ?? '') && void write({ aim });
@@ -65,14 +64,7 @@ export function Aim({ lesson }: { lesson: Lesson }) {
                         {lesson.promised_before.map((promise) => (
                             <li key={promise.id}>
                                 <label className="flex min-h-12 items-center gap-3">
-                                    <input
-                                        type="checkbox"
-                                        className="size-6"
-                                        checked={false}
-                                        onChange={() =>
-                                            void api.PATCH('/promises/{promise}', { ...at({ promise: promise.id }), body: { kept: true } }).then(refresh)
-                                        }
-                                    />
+                                    <input type="checkbox" className="size-6" checked={false} onChange={() => void put({ kind: 'promise-kept', promise })} />
                                     <span>{promise.text}</span>
                                 </label>
                             </li>

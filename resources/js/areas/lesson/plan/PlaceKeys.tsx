@@ -1,4 +1,3 @@
-import { api, at } from '@/api/client';
 import type { Lesson, LessonItem } from '@/api/types';
 import { useNotice } from '@/ui/Notice';
 import { useLesson } from '../useLesson';
@@ -6,33 +5,25 @@ import { Minutes } from './Minutes';
 
 /** What can be done with a place on the plan: its minutes, its turn, and off it. */
 export function PlaceKeys({ lesson, item }: { lesson: Lesson; item: LessonItem }) {
-    const { refresh } = useLesson(lesson.id);
+    const { put } = useLesson(lesson.id);
     const notice = useNotice();
     const order = lesson.items.map(({ id }) => id);
     const place = order.indexOf(item.id);
     const move = async (by: -1 | 1) => {
         const ids = [...order];
         ids.splice(place + by, 0, ...ids.splice(place, 1));
-        await api.PUT('/lessons/{lesson}/order', { ...at({ lesson: lesson.id }), body: { items: ids } });
-        await refresh();
+        await put({ kind: 'order', items: ids });
     };
     const takeOff = async () => {
-        await api.DELETE('/items/{item}', at({ item: item.id }));
-        await refresh();
+        await put({ kind: 'item-off', item });
         notice({
             text: `${item.place.name} is off the plan.`,
-            undo: () => void api.POST('/items/{item}/restore', at({ item: item.id })).then(refresh),
+            undo: () => void put({ kind: 'item-back', item }),
         });
     };
     return (
         <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
-            <Minutes
-                label={item.place.name}
-                value={item.minutes}
-                min={1}
-                max={240}
-                onWrite={(minutes) => api.PATCH('/items/{item}', { ...at({ item: item.id }), body: { minutes } }).then(refresh)}
-            />
+            <Minutes label={item.place.name} value={item.minutes} min={1} max={240} onWrite={(minutes) => put({ kind: 'minutes', item: item.id, minutes })} />
             <span className="flex gap-1">
                 <button type="button" className="key" aria-label={`${item.place.name}: earlier`} disabled={place === 0} onClick={() => void move(-1)}>
                     ←

@@ -1,5 +1,3 @@
-import { useQuery } from '@tanstack/react-query';
-import { questions } from '@/api/questions';
 import { Link, useParams } from 'react-router';
 import type { Lesson } from '@/api/types';
 import { RulesOf, useRoutineName, useRules } from '@/rules/rules';
@@ -8,11 +6,12 @@ import { STEP_WORDS } from '@/strip/words';
 import { Failed, Waiting } from '@/ui/State';
 import { partsOf } from '../plan/parts';
 import { SheetPlace } from './SheetPlace';
+import { useShownLesson } from '../useLesson';
 
 /** The whole lesson on paper: aim, times, and every place with its sketch, strip and steps; nothing is folded. */
 export function SheetPage() {
     const { id = '' } = useParams();
-    const lesson = useQuery(questions.lesson(id));
+    const lesson = useShownLesson(id);
     if (lesson.isLoading) return <Waiting />;
     if (!lesson.data) return <Failed error={lesson.error} retry={() => void lesson.refetch()} />;
     return (
