@@ -108,3 +108,20 @@ it('lets the pages be opened by a worker beside them, from its own files alone',
         }
     }
 });
+
+it('keeps what was agreed without signal once, under the number it was given there, however often it arrives', function (): void {
+    $lesson = $this->at['lesson']->id;
+    $said = ['id' => (string) Str::uuid7(), 'kind' => 'homework', 'text' => 'Say the mirrors aloud'];
+    $this->postJson("api/lessons/{$lesson}/promises", $said)->assertCreated()->assertJsonPath('id', $said['id']);
+    $this->postJson("api/lessons/{$lesson}/promises", $said)->assertCreated();
+    expect(array_column($this->getJson("api/lessons/{$lesson}")->json('promises'), 'id'))->toBe([$said['id']]);
+    // Taken off since, the late copy of its first arrival does not bring it back.
+    $this->deleteJson("api/promises/{$said['id']}")->assertNoContent();
+    $this->postJson("api/lessons/{$lesson}/promises", $said);
+    expect($this->getJson("api/lessons/{$lesson}")->json('promises'))->toBe([]);
+    // A number that is taken is nobody else’s, in this school or another.
+    $other = ($this->lessonAt)('2026-05-20T11:00:00Z');
+    $this->postJson("api/lessons/{$other->id}/promises", $said)->assertUnprocessable()->assertJsonValidationErrors('id');
+    $theirs = $this->lesson($stranger = $this->user($this->school()));
+    $this->actingAs($stranger)->postJson("api/lessons/{$theirs['lesson']->id}/promises", $said)->assertUnprocessable()->assertJsonMissing(['text' => $said['text']]);
+});

@@ -1,6 +1,6 @@
 import type { Decision, Lesson, Outcome, Round, Step } from '@/api/types';
 import { momentIn, pressing, pressTime, settling, takingBack, type Written } from '@/queue/press';
-import { Queue, type NewEvent, type QueueEvent, type Store } from '@/queue/queue';
+import { Queue, type Neighbours, type NewEvent, type News, type QueueEvent, type Store } from '@/queue/queue';
 import { says, standing, withMade } from '@/queue/standing';
 import { spokenOf, withdrawal, type Press } from '@/queue/undo';
 import { uuid7 } from '@/queue/uuid';
@@ -29,7 +29,10 @@ class Memory implements Store {
 export class Device {
     readonly store = new Memory();
     readonly made = { rounds: new Set<string>(), marks: new Set<string>() };
-    private queue: Queue;
+    /** Its open pages: one, or two that hear each other. */
+    private pages: Queue[] = [];
+    private hub: { page: number; listener: (news: News) => void }[] = [];
+    private turn: Promise<unknown> = Promise.resolve();
     private lesson!: Lesson;
     private presses: Press[] = [];
 
@@ -40,11 +43,30 @@ export class Device {
         private readonly lessonId: string,
         private readonly chance: (below: number) => number,
     ) {
-        this.queue = this.newPage();
+        this.pages = [this.newPage()];
     }
 
     private newPage(): Queue {
-        return new Queue(this.store, (batch) => this.weather.send(this.wire, batch));
+        return new Queue(this.store, (batch) => this.weather.send(this.wire, batch), this.beside());
+    }
+
+    /** As a browser does it: one page sends at a time, and each hears the others. */
+    private beside(): Neighbours {
+        const page = this.chance(1_000_000_000);
+        return {
+            alone: (work) => {
+                const mine = this.turn.then(work);
+                this.turn = mine.catch(() => undefined);
+                return mine;
+            },
+            tell: (news) => this.hub.filter((one) => one.page !== page).forEach((one) => one.listener(structuredClone(news))),
+            listen: (listener) => void this.hub.push({ page, listener }),
+        };
+    }
+
+    /** The page that a finger is on. */
+    private get queue(): Queue {
+        return this.pages[this.chance(this.pages.length)]!;
     }
 
     private read = async (): Promise<void> => {
@@ -55,18 +77,25 @@ export class Device {
     async open(): Promise<void> {
         await this.whenReached(this.read);
         this.presses = [];
-        this.queue = this.newPage();
-        await this.queue.load(this.user, this.read);
+        this.hub = [];
+        this.pages = [this.newPage()];
+        if (this.chance(3) === 0) {
+            this.pages.push(this.newPage());
+            this.weather.note('a second page');
+        }
+        await Promise.all(this.pages.map((page) => page.load(this.user, this.read)));
     }
 
-    flush = (): Promise<void> => this.queue.flush();
+    flush = async (): Promise<void> => {
+        await Promise.all(this.pages.map((page) => page.flush()));
+    };
 
     get waiting(): number {
         return this.store.events.size;
     }
 
     get refused(): string[] {
-        return this.queue.state().refused.map((one) => one.reason);
+        return this.pages.flatMap((page) => page.state().refused.map((one) => one.reason));
     }
 
     /** One press, as somebody marking would make it: mostly in the newest round, at times in an old one, a slip now and then. */

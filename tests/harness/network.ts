@@ -48,6 +48,8 @@ export const FAULTS = [
     'sent again',
     'sent twice at once',
     'an old copy comes late',
+    'a page closed',
+    'a second page',
     'php worker killed',
     'php killed',
     'web server killed',
@@ -74,7 +76,7 @@ export class Weather {
     async send(wire: Wire, batch: Batch): Promise<Taken> {
         const body = { ...batch, sent_at: new Date().toISOString() };
         const once = () => wire.ask<Taken>('POST', 'sync', body);
-        switch (this.chance(12)) {
+        switch (this.chance(8)) {
             case 0:
                 this.note('request lost');
                 throw new Problem(0, 'lost');
@@ -132,7 +134,7 @@ export class Weather {
         }
     }
 
-    private note(fault: Fault): void {
+    note(fault: Fault): void {
         this.happened.set(fault, (this.happened.get(fault) ?? 0) + 1);
     }
 }
