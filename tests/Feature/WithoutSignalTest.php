@@ -84,7 +84,8 @@ it('takes nothing of a newer page by halves: what it does not know it refuses, a
         'device_at' => '2026-05-20T09:10:00Z',
     ];
     $mark = [
-        'id' => (string) Str::uuid7(), 'round_id' => $round['id'], 'kind' => 'step', 'step' => 'look', 'outcome' => 'missed', 'device_at' => '2026-05-20T09:11:00Z',
+        'id' => (string) Str::uuid7(), 'round_id' => $round['id'], 'kind' => 'step', 'step' => 'look', 'outcome' => 'missed',
+        'device_at' => '2026-05-20T09:11:00Z',
     ];
     $newer = ['rounds' => [$round], 'marks' => [$mark]];
     $newer[$where][0]['heart_rate'] = 90;
@@ -123,5 +124,6 @@ it('keeps what was agreed without signal once, under the number it was given the
     $other = ($this->lessonAt)('2026-05-20T11:00:00Z');
     $this->postJson("api/lessons/{$other->id}/promises", $said)->assertUnprocessable()->assertJsonValidationErrors('id');
     $theirs = $this->lesson($stranger = $this->user($this->school()));
-    $this->actingAs($stranger)->postJson("api/lessons/{$theirs['lesson']->id}/promises", $said)->assertUnprocessable()->assertJsonMissing(['text' => $said['text']]);
+    $this->actingAs($stranger)->postJson("api/lessons/{$theirs['lesson']->id}/promises", $said)->assertUnprocessable()
+        ->assertJsonMissing(['text' => $said['text']]);
 });

@@ -4,11 +4,7 @@ import { compute, sweep, type Asked, type Sweep, type Tool } from './tools';
 import type { Pack, Practice } from './types';
 
 /** Something to be asked, whatever it is. */
-export interface Question {
-    queryKey: QueryKey;
-    queryFn: () => Promise<unknown>;
-    staleTime?: number;
-}
+export type Question = { queryKey: QueryKey; queryFn: () => Promise<unknown>; staleTime?: number };
 
 /**
  * What pages ask of the server, each under one name: what is fetched ahead for a day without signal is then found by the page that

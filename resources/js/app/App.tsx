@@ -13,7 +13,7 @@ import { Failed, Waiting } from '@/ui/State';
 import { NotFound } from './NotFound';
 import { PageFailed } from './PageFailed';
 import { SessionContext } from '@/session/session';
-import { whoIsIn } from '@/session/signOut';
+import { whoIsIn } from '@/device/signOut';
 import { Shell } from './Shell';
 
 // Today comes with the first load; every other area is fetched when it is gone to.

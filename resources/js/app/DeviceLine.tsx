@@ -2,21 +2,30 @@ import { useQueryClient } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { pageKeeper } from '@/copies/worker';
 import { useClock, useSession } from '@/session/session';
-import { saidOf } from './deviceWords';
-import { useDevice } from './useDevice';
+import { saidOf, shortOf } from '@/device/deviceWords';
+import { useDevice } from '@/device/useDevice';
 
 /**
  * The one line about this device: what waits to be sent, what was refused, whether there is signal and how old what is shown is. Beside
  * the areas on a tablet, where it takes no room from the keys, above the page on a phone. Nothing while all goes well, but when the last
- * mark went where there is room to say it.
+ * mark went where there is room to say it. Slim it is always there and always as high: no key under a finger moves when signal comes
+ * or goes.
  */
-export function DeviceLine({ className, quiet = false }: { className: string; quiet?: boolean }) {
+export function DeviceLine({ className, quiet = false, slim = false }: { className: string; quiet?: boolean; slim?: boolean }) {
     const client = useQueryClient();
     const { user } = useSession();
     const clock = useClock();
     const device = useDevice();
     const { trouble, refused, sentAt, waiting } = device.queue;
     const text = saidOf(device, clock);
+    const asks = trouble === 'signed-out' || refused.length > 0 || device.writes.refused > 0 || device.queue.unsafe;
+    if (slim && !asks) {
+        return (
+            <p role="status" className={`text-quiet screen-only -mt-2 mb-1 h-6 truncate text-sm ${className}`}>
+                {shortOf(device, clock)}
+            </p>
+        );
+    }
     if (!text) {
         if (!quiet || sentAt === null || waiting.length > 0) return null;
         return (

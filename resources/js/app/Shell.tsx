@@ -4,7 +4,8 @@ import { NavLink, Outlet, useLocation } from 'react-router';
 import { AREAS } from '@/keys/areas';
 import { arrive, useSignpostKey } from '@/keys/keys';
 import { pageKeeper } from '@/copies/worker';
-import { marksQueue, useFlushing } from '@/queue/marks';
+import { useFlushing } from '@/device/delivery';
+import { marksQueue } from '@/queue/marks';
 import { DeviceLine } from './DeviceLine';
 import { usePacking } from './usePacking';
 import { Signpost } from './Signpost';
@@ -75,7 +76,7 @@ export function Shell() {
                 </div>
             </nav>
             <main id="page" tabIndex={-1} className="mx-auto w-full max-w-[88rem] min-w-0 px-4 pt-4 pb-28 outline-none sm:px-6 lg:pb-10">
-                <DeviceLine className="mb-3 px-4 py-2 lg:hidden" />
+                <DeviceLine slim={isDriving(pathname)} className={isDriving(pathname) ? 'lg:hidden' : 'mb-3 px-4 py-2 lg:hidden'} />
                 <Outlet />
             </main>
             <Signpost open={asked} onOpenChange={setAsked} />

@@ -4,7 +4,7 @@ import { heard } from '@/api/heard';
 import type { SignedIn } from '@/api/types';
 import { pageKeeper } from '@/copies/worker';
 import { pack } from './packing';
-import { useNoticed } from './useDevice';
+import { useNoticed } from '@/ui/useNoticed';
 
 /** The page that is opened comes first, ms. */
 const FIRST = 3_000;

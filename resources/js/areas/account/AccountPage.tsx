@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import { api } from '@/api/client';
 import { useMarksQueue } from '@/queue/marks';
 import { useSession } from '@/session/session';
-import { signOut } from '@/session/signOut';
+import { signOut } from '@/device/signOut';
 import { setTheme, theme, type Theme } from '@/ui/theme';
 import { Field } from '@/ui/Field';
 import { useNotice } from '@/ui/Notice';

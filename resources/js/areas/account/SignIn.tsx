@@ -1,10 +1,10 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { api } from '@/api/client';
-import { countWaiting } from '@/queue/marks';
+import { countWaiting } from '@/device/delivery';
 import { useState } from 'react';
 import { Field } from '@/ui/Field';
 import { FormFoot } from '@/ui/FormFoot';
-import { signedIn } from '@/session/signOut';
+import { signedIn } from '@/device/signOut';
 import { useForm } from '@/ui/useForm';
 import { ForgottenPassword } from './ForgottenPassword';
 import { Front } from './Front';

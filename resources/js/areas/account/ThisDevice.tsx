@@ -2,7 +2,7 @@ import { hashKey, useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { heard } from '@/api/heard';
 import { questions } from '@/api/questions';
-import { useNoticed } from '@/app/useDevice';
+import { useNoticed } from '@/ui/useNoticed';
 import { lastAnswers } from '@/copies/here';
 import { room } from '@/copies/room';
 import { pageKeeper } from '@/copies/worker';

@@ -29,7 +29,7 @@ export function PutRight({ refusal: { event, reason }, onClose }: { refusal: Ref
     );
 }
 
-const SAVE = 'Send it so';
+const SAVE = 'Send it like this';
 
 function OfRound({ round, onPut }: { round: RoundEvent; onPut: (said: Partial<RoundEvent>) => void }) {
     const clock = useClock();

@@ -64,7 +64,7 @@ describe('what the server did not accept', () => {
         const sheet = within(await screen.findByRole('dialog', { name: 'Put it right' }));
         await sheet.findByRole('option', { name: places[1]!.name });
         fireEvent.change(sheet.getByLabelText('Place'), { target: { value: places[1]!.id } });
-        fireEvent.click(sheet.getByRole('button', { name: 'Send it so' }));
+        fireEvent.click(sheet.getByRole('button', { name: 'Send it like this' }));
         await screen.findByText('Everything is sent');
         const last = synced().at(-1)!;
         expect(last.rounds[0]).toMatchObject({ place_id: places[1]!.id, lesson_id: LESSON, elsewhere: null });
@@ -79,7 +79,7 @@ describe('what the server did not accept', () => {
         fireEvent.click((await refused(/archived/)).getByRole('button', { name: 'Put it right' }));
         const sheet = within(await screen.findByRole('dialog'));
         fireEvent.change(sheet.getByLabelText('Place'), { target: { value: '' } });
-        fireEvent.click(sheet.getByRole('button', { name: 'Send it so' }));
+        fireEvent.click(sheet.getByRole('button', { name: 'Send it like this' }));
         await screen.findByText('Everything is sent');
         expect(synced().at(-1)!.rounds[0]).toMatchObject({ place_id: null, elsewhere: places[0]!.name });
     });
@@ -92,7 +92,7 @@ describe('what the server did not accept', () => {
         const sheet = within(await screen.findByRole('dialog'));
         fireEvent.change(sheet.getByLabelText('What was seen'), { target: { value: 'prompted' } });
         fireEvent.click(sheet.getByLabelText(/Without what was wrong/));
-        fireEvent.click(sheet.getByRole('button', { name: 'Send it so' }));
+        fireEvent.click(sheet.getByRole('button', { name: 'Send it like this' }));
         await screen.findByText('Everything is sent');
         expect(synced().at(-1)!.marks[0]).toMatchObject({ outcome: 'prompted', note: null, step: 'look' });
     });

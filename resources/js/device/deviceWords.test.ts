@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { QueueEvent, QueueState, Trouble } from '@/queue/queue';
-import { saidOf } from './deviceWords';
+import { saidOf, shortOf } from './deviceWords';
 import type { Device } from './useDevice';
 
 const iso = (moment: Date) => moment.toISOString().slice(0, 10);
@@ -75,6 +75,17 @@ describe('the line about this device', () => {
         expect(said({ nearlyFull: true })).toContain('nearly full');
         expect(said({ newer: true, otherForm: true })).toBe('A newer version is here; it is taken when you go to another page.');
         expect(said({ otherForm: true })).toContain('another version than this page');
+    });
+
+    it('in a few words always says something, and the same while marks come and go with signal', () => {
+        const short = (device: Partial<Device>, queue: Partial<QueueState> = {}) => shortOf({ ...WELL, ...device, queue: { ...EMPTY, ...queue } }, clock);
+        const sentAt = Date.parse('2026-05-20T10:42:00Z');
+        expect(short({})).toBe('Nothing waits to be sent');
+        expect(short({}, { sentAt })).toBe('All sent, 10:42');
+        expect(short({}, { sentAt, waiting: [mark(1)] })).toBe('Sending');
+        expect(short({ reached: false }, { sentAt, trouble: 'out-of-reach', waiting: [mark(1), mark(2)] })).toBe('No signal · 2 marks to be sent');
+        expect(short({ reached: false, writes: { waiting: 1, refused: 0 } }, { sentAt })).toBe('No signal · Something written waits');
+        expect(short({ reached: false }, { sentAt })).toBe('No signal · All sent, 10:42');
     });
 
     it('says what is most urgent first', () => {

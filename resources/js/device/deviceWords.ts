@@ -71,3 +71,14 @@ export function saidOf(device: Device, clock: Clock): string {
         ...(device.otherForm && !device.newer ? ['The server has another version than this page: load the page anew when there is a quiet moment.'] : []),
     ].join(' ');
 }
+
+/** The same in a few words, where every line counts; always something. */
+export function shortOf(device: Device, clock: Clock): string {
+    const { waiting, trouble, sentAt } = device.queue;
+    const marks = waiting.filter((event) => event.kind === 'mark').length;
+    const signal = device.reached ? [] : ['No signal'];
+    if (marks > 0 && trouble) return [...signal, `${many(marks)} to be sent`].join(' · ');
+    if (device.writes.waiting > 0) return [...signal, 'Something written waits'].join(' · ');
+    const sent = sentAt === null ? 'Nothing waits to be sent' : `All sent, ${clock.time(new Date(sentAt))}`;
+    return [...signal, ...(marks > 0 ? ['Sending'] : [sent])].join(' · ');
+}

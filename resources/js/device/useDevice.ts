@@ -1,13 +1,13 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useSyncExternalStore } from 'react';
 import { heard } from '@/api/heard';
-import type { Noticed } from '@/api/noticed';
 import { lastAnswers } from '@/copies/here';
 import { isNearlyFull, room } from '@/copies/room';
 import { pageKeeper } from '@/copies/worker';
 import { useMarksQueue } from '@/queue/marks';
 import type { QueueState } from '@/queue/queue';
 import { useWrites } from '@/writes/here';
+import { useNoticed } from '@/ui/useNoticed';
 
 /** How this device stands. */
 export interface Device {
@@ -23,8 +23,6 @@ export interface Device {
     newer: boolean;
     otherForm: boolean;
 }
-
-export const useNoticed = <T>(noticed: Noticed<T>): T => useSyncExternalStore(noticed.subscribe, noticed.get);
 
 export function useDevice(): Device {
     const client = useQueryClient();
