@@ -35,7 +35,7 @@ export async function pack(client: QueryClient, { school, rules }: SignedIn, now
         const { learner } = lesson;
         const ofLesson: Question[] = [
             ...lesson.items.flatMap((item) => placeQuestions(item, lesson.rules)),
-            ...[questions.cards(lesson.rules.pack, lesson.rules.practice), questions.changed(lesson.id)],
+            ...[questions.cards(lesson.rules.pack, rules.practice), questions.changed(lesson.id)],
             ...[questions.learner(learner.id), questions.skill(learner.id), questions.habits(learner.id), questions.needs(learner.id)],
         ];
         for (const question of ofLesson) await ask(question);

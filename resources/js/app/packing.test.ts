@@ -1,0 +1,118 @@
+import { IDBFactory } from 'fake-indexeddb';
+import 'fake-indexeddb/auto';
+import { QueryClient } from '@tanstack/react-query';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { belongTo } from '@/api/client';
+import { hear } from '@/api/heard';
+import type { SignedIn } from '@/api/types';
+import { lastAnswers } from '@/copies/here';
+import { isoDay } from '@/session/session';
+import { answer, server, tool, type Sent } from '@/testing/answers';
+import { pack } from './packing';
+
+const session: SignedIn = answer('session');
+const lesson = answer('demo-lesson-planned');
+const today = answer('demo-today');
+const line = { ...today.lessons[0]!, id: lesson.id, learner: lesson.learner };
+const NOW = Date.parse('2026-05-20T08:00:00Z');
+const day = (ms: number) => `GET today?day=${isoDay(new Date(ms), session.school.time_zone)}`;
+const [TODAY, TOMORROW] = [day(NOW), day(NOW + 24 * 3_600_000)];
+
+/** What belongs to the one lesson of the day, and to every day. */
+const replies = (more: Record<string, object | number> = {}) => ({
+    [TODAY]: { ...today, lessons: [line] },
+    [TOMORROW]: { ...today, lessons: [] },
+    'GET places': answer('demo-places'),
+    'GET learners': answer('demo-learners'),
+    'GET vehicles': answer('demo-vehicles'),
+    'GET vehicle-kinds': answer('demo-vehicle-kinds'),
+    'GET rules': answer('demo-rules'),
+    [`GET routines?pack=${session.rules.pack}`]: answer('demo-routines'),
+    [`GET lessons/${lesson.id}`]: lesson,
+    [`GET lessons/${lesson.id}/changed`]: answer('demo-changed'),
+    [`GET learners/${lesson.learner.id}`]: answer('demo-learner'),
+    [`GET learners/${lesson.learner.id}/skill`]: answer('demo-skill'),
+    [`GET learners/${lesson.learner.id}/habits`]: answer('demo-habits'),
+    [`GET learners/${lesson.learner.id}/needs`]: answer('demo-needs'),
+    'POST compute/approach': tool('tool-approach'),
+    'POST compute/gap': tool('tool-gap'),
+    ...more,
+});
+
+let client: QueryClient;
+const asked = (sent: Sent[]) => sent.map(({ method, path }) => `${method} ${path}`);
+
+beforeEach(() => {
+    globalThis.indexedDB = new IDBFactory();
+    vi.useFakeTimers({ now: NOW, toFake: ['Date'] });
+    hear({ status: 200, headers: new Headers() });
+    belongTo(session.user.id);
+    client = new QueryClient({ defaultOptions: { queries: { networkMode: 'always', persister: lastAnswers.persister } } });
+    lastAnswers.of(client);
+});
+afterEach(async () => {
+    await lastAnswers.forget();
+    belongTo('');
+    vi.useRealTimers();
+    vi.unstubAllGlobals();
+});
+
+describe('what is fetched ahead', () => {
+    it('is two days, what every page needs, and of each lesson its places’ plans and its learner’s record', async () => {
+        const sent = server(replies());
+        await pack(client, session);
+        const all = asked(sent);
+        for (const question of Object.keys(replies())) expect(all, question).toContain(question);
+        // Each place by the plan itself and over the whole slider of speed.
+        const sweeps = sent.filter(({ path, body }) => path === 'compute/approach' && (body as { sweep?: object }).sweep);
+        expect(sweeps).toHaveLength(lesson.items.filter(({ plan }) => plan.tool === 'approach').length);
+        // Nothing twice.
+        expect(new Set(sent.map((one) => JSON.stringify(one))).size).toBe(sent.length);
+    });
+
+    it('is not fetched again while it is fresh, but for the days themselves; and again when it is not', async () => {
+        server(replies());
+        await pack(client, session);
+        // A page opened anew has nothing but what lies on the device.
+        client.clear();
+        vi.setSystemTime(NOW + 9 * 60_000);
+        const soon = server(replies());
+        await pack(client, session);
+        expect(asked(soon)).toEqual([TODAY, TOMORROW]);
+        vi.setSystemTime(NOW + 21 * 60_000);
+        const later = server(replies());
+        await pack(client, session);
+        expect(asked(later)).toContain(`GET lessons/${lesson.id}`);
+    });
+
+    it('goes on past what fails, and leaves it for the next time', async () => {
+        const sent = server(replies({ 'GET places': 500, 'POST compute/approach': 422 }));
+        await pack(client, session);
+        expect(asked(sent)).toContain(`GET learners/${lesson.learner.id}/needs`);
+        const again = server(replies());
+        vi.setSystemTime(NOW + 60_000);
+        await pack(client, session);
+        expect(asked(again)).toEqual(expect.arrayContaining(['GET places', 'POST compute/approach']));
+        expect(asked(again)).not.toContain('GET learners');
+    });
+
+    it('asks nothing on and on where the signal goes in the middle of it', async () => {
+        const sent: string[] = [];
+        vi.stubGlobal('fetch', (request: Request) => {
+            sent.push(request.url);
+            return Promise.reject(new TypeError('no signal'));
+        });
+        await pack(client, session);
+        expect(sent).toHaveLength(2);
+    });
+
+    it('is nobody else’s: of another person nothing is taken for fresh', async () => {
+        server(replies());
+        await pack(client, session);
+        client.clear();
+        belongTo('01a22249-0000-7000-8000-00000000beef');
+        const sent = server(replies());
+        await pack(client, session);
+        expect(asked(sent)).toEqual(expect.arrayContaining(['GET places', `GET lessons/${lesson.id}`]));
+    });
+});
