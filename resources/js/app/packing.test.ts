@@ -96,6 +96,12 @@ describe('what is fetched ahead', () => {
         expect(asked(again)).not.toContain('GET learners');
     });
 
+    it('stops where the server has enough for now', async () => {
+        const sent = server(replies({ 'GET learners': 429 }));
+        await expect(pack(client, session)).rejects.toMatchObject({ status: 429 });
+        expect(asked(sent).at(-1)).toBe('GET learners');
+    });
+
     it('asks nothing on and on where the signal goes in the middle of it', async () => {
         const sent: string[] = [];
         vi.stubGlobal('fetch', (request: Request) => {

@@ -1,4 +1,5 @@
 import { hashKey, type QueryClient, type QueryKey } from '@tanstack/react-query';
+import { Problem } from '@/api/client';
 import { heard } from '@/api/heard';
 import { questions, type Question } from '@/api/questions';
 import type { SignedIn } from '@/api/types';
@@ -8,6 +9,9 @@ import { isoDay } from '@/session/session';
 
 /** What was answered this recently is not fetched once more, ms (assumed: a day's plan seldom changes while one drives). */
 const FRESH = 10 * 60_000;
+
+/** Between two questions, ms: whoever works meanwhile comes first (assumed). */
+const PAUSE = 50;
 
 /**
  * Fetches ahead what a day without signal needs: today's and tomorrow's lessons with the plan of every place, the learners' records, the
@@ -19,7 +23,12 @@ export async function pack(client: QueryClient, { school, rules }: SignedIn, now
     const ask = async <T>(question: { queryKey: QueryKey; queryFn: () => Promise<T> }, fresh = FRESH): Promise<T | null> => {
         if (isFresh(question.queryKey, fresh)) return (await lastAnswers.recall<T>(question.queryKey)) ?? null;
         if (!heard.reached.get()) return null;
-        const said = await client.query({ ...question, staleTime: 0, retry: false }).catch(() => null);
+        await new Promise((done) => setTimeout(done, PAUSE));
+        const said = await client.query({ ...question, staleTime: 0, retry: false }).catch((error: unknown) => {
+            // Enough for now: a school of many devices behind one address has only so many questions a second.
+            if (error instanceof Problem && error.status === 429) throw error;
+            return null;
+        });
         if (said !== null) known.set(hashKey(question.queryKey), Date.now());
         return said;
     };
@@ -40,4 +49,5 @@ export async function pack(client: QueryClient, { school, rules }: SignedIn, now
         ];
         for (const question of ofLesson) await ask(question);
     }
+    await lastAnswers.tidy();
 }

@@ -21,9 +21,11 @@ export function usePacking(session: SignedIn): void {
         if (!ready || !reached) return;
         let going: Promise<void> | null = null;
         const go = () => {
-            going ??= pack(client, session).finally(() => {
-                going = null;
-            });
+            going ??= pack(client, session)
+                .catch(() => undefined)
+                .finally(() => {
+                    going = null;
+                });
         };
         const first = setTimeout(go, FIRST);
         const again = setInterval(go, AGAIN);

@@ -12,6 +12,13 @@ class Memory implements Copies {
     get = (owner: string, question: string) => Promise.resolve(this.kept.get(`${owner} ${question}`));
     put = (copy: Copy) => (this.full ? Promise.reject(new Error('full')) : Promise.resolve(void this.kept.set(`${copy.owner} ${copy.question}`, copy)));
     times = (owner: string) => Promise.resolve(new Map([...this.kept.values()].filter((copy) => copy.owner === owner).map((copy) => [copy.question, copy.at])));
+    keepNewest = (owner: string, begins: string, most: number) => {
+        const newest = [...this.kept.entries()]
+            .filter(([, copy]) => copy.owner === owner && copy.question.startsWith(begins))
+            .sort(([, a], [, b]) => b.at - a.at);
+        for (const [key] of newest.slice(most)) this.kept.delete(key);
+        return Promise.resolve();
+    };
     keepOnly = (owner: string | null, since: number) => {
         for (const [key, copy] of this.kept) if (copy.owner !== owner || copy.at < since) this.kept.delete(key);
         return Promise.resolve();
@@ -172,6 +179,20 @@ describe('the last answers', () => {
         client.setQueryData(['lesson', 'l'], { aim: 'look twice' });
         await vi.advanceTimersByTimeAsync(1);
         expect(await page(copies).ask(['lesson', 'l'], OUT)).toEqual({ aim: 'look twice' });
+    });
+
+    it('of sliders are no more than a device has room for, the newest', async () => {
+        const copies = new Memory();
+        const { answers, ask } = page(copies);
+        for (let i = 0; i < 100; i++) {
+            vi.advanceTimersByTime(1000);
+            await ask(['sweep', 'approach', String(i)], () => Promise.resolve([i]));
+        }
+        await ask(PLACES, () => Promise.resolve(['a']));
+        await answers.tidy();
+        expect(copies.kept.size).toBe(81);
+        expect(await page(copies).ask(['sweep', 'approach', '99'], OUT)).toEqual([99]);
+        await expect(page(copies).ask(['sweep', 'approach', '19'], OUT)).rejects.toMatchObject({ status: 0 });
     });
 
     it('take nothing from the work where the device keeps nothing', async () => {

@@ -9,6 +9,15 @@ const PATIENCE = 4_000;
 /** Older than this nothing is shown: the week it was of is over (assumed). */
 const LONGEST = 7 * 24 * 3_600_000;
 
+/**
+ * Every slider that comes to rest asks a new question of the core: of these the newest are kept, more than two days of lessons ask
+ * (assumed; a whole range of answers takes about a third of a megabyte).
+ */
+const MOST = [
+    ['["sweep"', 80],
+    ['["compute"', 300],
+] as const;
+
 /** Of nobody: who was signed in here last. */
 const DEVICE = 'device';
 
@@ -86,6 +95,11 @@ export class LastAnswers {
     /** Leaves nothing on this device. */
     async forget(): Promise<void> {
         await this.copies.keepOnly(null, 0).catch(() => undefined);
+    }
+
+    /** Keeps no more than a device has room for. */
+    async tidy(): Promise<void> {
+        for (const [begins, most] of MOST) await this.copies.keepNewest(this.whose(), begins, most).catch(() => undefined);
     }
 
     /** What somebody was last answered, whether it is shown at present or not; undefined where it never was. */

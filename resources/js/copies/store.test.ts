@@ -27,6 +27,16 @@ describe('copies in the browser', () => {
         expect(await copies.times('cat')).toEqual(new Map());
     });
 
+    it('of one kind are kept no more than so many, the newest, and no others are touched', async () => {
+        const copies = new BrowserCopies();
+        for (const at of [3, 1, 5, 2, 4]) await copies.put(copy('ann', `["sweep",${at}]`, at));
+        await copies.put(copy('ann', '["places"]', 0));
+        await copies.put(copy('ben', '["sweep",1]', 0));
+        await copies.keepNewest('ann', '["sweep"', 2);
+        expect([...(await copies.times('ann')).keys()].sort()).toEqual(['["places"]', '["sweep",4]', '["sweep",5]']);
+        expect((await copies.times('ben')).size).toBe(1);
+    });
+
     it('of all others go, and what is too old of one’s own', async () => {
         const copies = new BrowserCopies();
         for (const owner of ['ann', 'annie', 'ben', 'device']) for (const at of [1, 2, 3]) await copies.put(copy(owner, `q${at}`, at));

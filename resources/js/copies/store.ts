@@ -19,6 +19,8 @@ export interface Copies {
     put(copy: Copy): Promise<void>;
     /** When each question of somebody was answered, ms. */
     times(owner: string): Promise<Map<string, number>>;
+    /** Of the questions of somebody that begin so, keeps the newest. */
+    keepNewest(owner: string, begins: string, most: number): Promise<void>;
     /** Drops everything that is not this person’s, and what of theirs was answered before a moment. */
     keepOnly(owner: string | null, since: number): Promise<void>;
 }
@@ -52,6 +54,21 @@ export class BrowserCopies implements Copies {
         for (let cursor = await work.store.index('time').openKeyCursor(); cursor; cursor = await cursor.continue()) {
             const [whose, at] = cursor.key;
             if (whose !== owner || at < since) await work.store.delete(cursor.primaryKey);
+        }
+        await work.done;
+    }
+
+    async keepNewest(owner: string, begins: string, most: number): Promise<void> {
+        const work = (await this.open()).transaction('copies', 'readwrite');
+        let left = most;
+        for (
+            let cursor = await work.store.index('time').openKeyCursor(IDBKeyRange.bound([owner], [owner, []]), 'prev');
+            cursor;
+            cursor = await cursor.continue()
+        ) {
+            if (!cursor.key[2].startsWith(begins)) continue;
+            if (left > 0) left--;
+            else await work.store.delete(cursor.primaryKey);
         }
         await work.done;
     }
