@@ -25,7 +25,7 @@ function ofMarks({ waiting, trouble, refused, unsafe }: QueueState): string[] {
 }
 
 /** How much a clock is off, as it is said. */
-function off(minutes: number): string {
+export function offWords(minutes: number): string {
     const by = Math.abs(minutes);
     const much = by < 90 ? `${by} minutes` : `${Math.round(by / 60)} hours`;
     return `${much} ${minutes > 0 ? 'fast' : 'slow'}`;
@@ -65,7 +65,9 @@ export function saidOf(device: Device, clock: Clock): string {
         ...ofMarks(device.queue),
         ...ofWrites(device.writes),
         ...ofSignal(device, clock),
-        ...(device.clockAhead === 0 ? [] : [`The clock of this device is ${off(device.clockAhead)}. Marks get the right time all the same; set it right.`]),
+        ...(device.clockAhead === 0
+            ? []
+            : [`The clock of this device is ${offWords(device.clockAhead)}. Marks get the right time all the same; set it right.`]),
         ...(device.nearlyFull ? ['This device is nearly full: make room, or marks cannot be kept without signal.'] : []),
         ...(device.newer ? ['A newer version is here; it is taken when you go to another page.'] : []),
         ...(device.otherForm && !device.newer ? ['The server has another version than this page: load the page anew when there is a quiet moment.'] : []),

@@ -2,6 +2,7 @@ import { hashKey, useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { heard } from '@/api/heard';
 import { questions } from '@/api/questions';
+import { offWords } from '@/device/deviceWords';
 import { useNoticed } from '@/ui/useNoticed';
 import { lastAnswers } from '@/copies/here';
 import { room } from '@/copies/room';
@@ -61,7 +62,7 @@ export function ThisDevice() {
                     </>
                 )}
                 <dt className="text-quiet">Clock</dt>
-                <dd>{ahead === 0 ? 'Right, as far as the server can tell.' : `${Math.abs(ahead)} minutes ${ahead > 0 ? 'fast' : 'slow'}: set it right.`}</dd>
+                <dd>{ahead === 0 ? 'Right, as far as the server can tell.' : `${offWords(ahead)}: set it right.`}</dd>
             </dl>
         </section>
     );
