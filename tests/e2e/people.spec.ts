@@ -108,7 +108,7 @@ test('a forgotten password comes back through the outbox, by keyboard alone', as
     await before!.goto('/');
     await expect(before!.getByRole('heading', { name: 'Sign in' })).toBeVisible();
     await page.goto('/account');
-    await expect(page.getByText('this device')).toBeVisible();
+    await expect(page.getByText('this device · from')).toBeVisible();
     await context.close();
 });
 

@@ -33,11 +33,12 @@ test('a colleague’s lesson can be read but not written', async ({ page }) => {
 test('says what happened when the server cannot answer, and tries again', async ({ page }) => {
     await page.goto('/');
     for (const [status, title] of [
+        // Before anything was read: afterwards the last answer would be shown.
+        [503, 'Out of reach for a moment'],
         [403, 'Not yours to open'],
         [419, 'This page has been open too long'],
         [429, 'Too many tries'],
         [500, 'Something broke on our side'],
-        [503, 'Out of reach for a moment'],
     ] as const) {
         await page.route('**/api/learners', (route) => route.fulfill({ status, json: { message: 'x' } }));
         await page.goto('/learners');
@@ -46,6 +47,15 @@ test('says what happened when the server cannot answer, and tries again', async 
         await page.getByRole('button', { name: 'Try again' }).click();
         await expect(page.getByRole('heading', { name: 'Learners' })).toBeVisible();
     }
+    await page.route('**/api/learners', (route) => route.fulfill({ status: 503, json: { message: 'x' } }));
+    await page.goto('/learners');
+    await expect(page.getByRole('heading', { name: 'Learners' })).toBeVisible();
+    await expect(
+        page
+            .getByRole('status')
+            .getByText(/what is shown is as of/)
+            .locator('visible=true'),
+    ).toBeVisible();
 });
 
 test('a token that ran out is renewed without a word, a session that ran out leads to the sign-in', async ({ page }) => {
