@@ -20,7 +20,7 @@ final class PromiseController extends Controller
         Gate::authorize('update', $lesson);
         $said = $request->validate(TakenOfLessons::promise());
         // Written without signal it has a number already, and may arrive twice.
-        $known = isset($said['id']) ? Promise::query()->withoutGlobalScopes()->find($said['id']) : null;
+        $known = isset($said['id']) ? Promise::query()->withoutGlobalScopes()->whereKey($said['id'])->first() : null;
         if ($known !== null && $known->lesson_id !== $lesson->id) {
             throw ValidationException::withMessages(['id' => 'This number is taken.']);
         }
