@@ -45,9 +45,17 @@ const empty = await timed(() => page.evaluate(() => fetch('/api/ping')), 101);
 const worker = readFileSync('public/sw.js', 'utf8');
 const files = ['sw.js', ...[...worker.matchAll(/url:"([^"]+)"/g)].map(([, url]) => url).filter((url) => url !== '/')];
 const bytes = (read) => files.reduce((sum, file) => sum + read(`public/${file}`), 0);
-const sizes = { raw: bytes((file) => statSync(file).size), gz: bytes((file) => (file.endsWith('woff2') ? statSync(file).size : gzipSync(readFileSync(file)).length)) };
+const sizes = {
+    raw: bytes((file) => statSync(file).size),
+    gz: bytes((file) => (file.endsWith('woff2') ? statSync(file).size : gzipSync(readFileSync(file)).length)),
+};
 const built = readdirSync('public/build/assets').length;
-row('The shell, fetched once', `${files.length} files (of ${built} built)`, `${Math.round(sizes.raw / 1000)} kB`, `${Math.round(sizes.gz / 1000)} kB as it travels`);
+row(
+    'The shell, fetched once',
+    `${files.length} files (of ${built} built)`,
+    `${Math.round(sizes.raw / 1000)} kB`,
+    `${Math.round(sizes.gz / 1000)} kB as it travels`,
+);
 
 // From the server, without the worker; then from the device.
 const online = await browser.newContext({ serviceWorkers: 'block', storageState: await device.storageState() });
@@ -63,7 +71,7 @@ await page.evaluate(() => navigator.serviceWorker.ready);
 const asked = [];
 page.on('response', (answer) => answer.url().includes('/api/') && asked.push(answer));
 await page.goto(base);
-for (let before = -1; before !== asked.length; ) {
+for (let before = -1; before !== asked.length;) {
     before = asked.length;
     await page.waitForTimeout(5_000);
 }
@@ -76,7 +84,12 @@ const alone = await timed(async () => {
     await page.goto(base);
     await ready(page);
 });
-row('First page, without signal, from cold', `${Math.round(alone)} ms`, `${(alone / served).toFixed(2)} x the same from the server`, `${(alone / empty).toFixed(0)} x an empty request`);
+row(
+    'First page, without signal, from cold',
+    `${Math.round(alone)} ms`,
+    `${(alone / served).toFixed(2)} x the same from the server`,
+    `${(alone / empty).toFixed(0)} x an empty request`,
+);
 await device.setOffline(false);
 
 // Marks that waited: put where the page keeps them, as it keeps them.
@@ -99,7 +112,17 @@ for (let i = 0; i < MARKS; i += IN_A_ROUND) {
     events.push({ kind: 'round', round: { ...round, device_at: at(0) } });
     for (let n = 0; n < IN_A_ROUND; n++) {
         const said = { step: ['mirrors', 'signal', 'position', 'speed', 'look'][n % 5], outcome: ['unaided', 'prompted', 'missed'][n % 3] };
-        const mark = { id: crypto.randomUUID(), round_id: round.id, kind: 'step', ...said, taught: null, conditions: null, out_of_order: false, note: null, corrects_id: null };
+        const mark = {
+            id: crypto.randomUUID(),
+            round_id: round.id,
+            kind: 'step',
+            ...said,
+            taught: null,
+            conditions: null,
+            out_of_order: false,
+            note: null,
+            corrects_id: null,
+        };
         events.push({ kind: 'mark', mark: { ...mark, withdrawn: false, device_at: at(n) } });
     }
 }

@@ -12,6 +12,9 @@ const FIRST = 3_000;
 /** How often the day is looked at again, ms (assumed). */
 const AGAIN = 10 * 60_000;
 
+/** What is under way goes on when signal comes and goes: it is not begun beside itself. */
+let going: Promise<void> | null = null;
+
 /** While somebody is signed in and pages open without signal, what a day needs is kept on the device. */
 export function usePacking(session: SignedIn): void {
     const client = useQueryClient();
@@ -19,7 +22,6 @@ export function usePacking(session: SignedIn): void {
     const reached = useNoticed(heard.reached);
     useEffect(() => {
         if (!ready || !reached) return;
-        let going: Promise<void> | null = null;
         const go = () => {
             going ??= pack(client, session)
                 .catch(() => undefined)

@@ -132,6 +132,58 @@ describe('the last answers', () => {
         await expect(ben.ask(PLACES, OUT)).rejects.toMatchObject({ status: 0 });
     });
 
+    it('are whose they were asked for: one that comes when somebody else is signed in on the same page is kept for nobody', async () => {
+        const copies = new Memory();
+        let user = 'ann';
+        const client = new QueryClient({ defaultOptions: { queries: { retry: false, networkMode: 'always' } } });
+        const answers = new LastAnswers(copies, 'one', () => user);
+        answers.of(client);
+        let say: (data: string[]) => void = () => undefined;
+        const asked = client.query({
+            queryKey: PLACES,
+            queryFn: () => new Promise<string[]>((done) => (say = done)),
+            persister: answers.persister as never,
+            staleTime: 0,
+        });
+        await vi.advanceTimersByTimeAsync(1);
+        user = 'ben';
+        say(['ann’s']);
+        await asked;
+        await vi.advanceTimersByTimeAsync(1);
+        expect(copies.kept.size).toBe(0);
+    });
+
+    it('that come late do not undo what was written meanwhile', async () => {
+        const copies = new Memory();
+        await page(copies).ask(['lesson', 'l'], () => Promise.resolve({ aim: 'old' }));
+        vi.advanceTimersByTime(1);
+        const { client, ask } = page(copies);
+        let say: (data: object) => void = () => undefined;
+        const shown = ask(['lesson', 'l'], () => new Promise<object>((done) => (say = done)));
+        await vi.advanceTimersByTimeAsync(4_100);
+        expect(await shown).toEqual({ aim: 'old' });
+        client.setQueryData(['lesson', 'l'], { aim: 'written' });
+        say({ aim: 'old' });
+        await vi.advanceTimersByTimeAsync(10);
+        expect(client.getQueryData(['lesson', 'l'])).toEqual({ aim: 'written' });
+    });
+
+    it('give way to an answer that comes while the device is searched', async () => {
+        const copies = new Memory();
+        await page(copies).ask(PLACES, () => Promise.resolve(['old']));
+        hear(null);
+        const { answers, ask } = page(copies);
+        const found = copies.get;
+        copies.get = async (owner, question) => {
+            await new Promise((done) => setTimeout(done, 50));
+            return found(owner, question);
+        };
+        const shown = ask(PLACES, () => new Promise<string[]>((done) => setTimeout(() => done(['new']), 20)));
+        await vi.advanceTimersByTimeAsync(100);
+        expect(await shown).toEqual(['new']);
+        expect(answers.asOf([hashOf(PLACES)])).toBeNull();
+    });
+
     it('go when somebody signs out, or the server says that nobody is signed in', async () => {
         for (const leave of [
             (at: ReturnType<typeof page>) => at.answers.forget(),

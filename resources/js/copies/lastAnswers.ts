@@ -50,7 +50,7 @@ export class LastAnswers {
         this.client = client;
         client.getQueryCache().subscribe((event) => {
             if (event.type === 'updated' && event.action.type === 'success' && event.action.manual)
-                void this.keep(event.query as Query, event.query.state.data);
+                void this.keep(event.query as Query, event.query.state.data, this.whose());
         });
         heard.reached.subscribe(() => {
             if (heard.reached.get()) this.askAgain();
@@ -59,23 +59,32 @@ export class LastAnswers {
 
     /** How a question is answered: by the server; failing that by what is known, if anything is. */
     persister: QueryPersister = async (ask, context, query) => {
+        // Whose the answer is was settled when it was asked for: by the time it comes somebody else may be signed in.
+        const owner = this.whose();
+        const answer = { came: false };
         const asked = Promise.resolve(ask(context as never)).then((data) => {
-            void this.keep(query, data);
+            answer.came = true;
+            void this.keep(query, data, owner);
             return data;
         });
-        if (!this.concerns(query.queryKey)) return asked;
+        if (query.queryKey[0] !== 'session' && (owner === '' || !isKept(query.queryKey))) return asked;
         const LATE = Symbol('late');
         const patience = this.patience(LATE);
         const first = await Promise.race([asked.catch((error: unknown) => (isOutOfReach(error) ? LATE : Promise.reject(error as Error))), patience.over]);
         patience.end();
         if (first !== LATE) return first;
-        const last = await this.known(query);
-        if (!last) return asked;
+        const last = await this.known(query, owner);
+        // It may have come while the device was searched.
+        if (!last || answer.came) return asked;
         this.owe(query.queryHash, last.at);
         // The answer is as old as it is: without this it would count as new.
         notifyManager.schedule(() => query.setState({ dataUpdatedAt: last.at }));
         asked.then(
-            (data) => query.setData(data),
+            (data) =>
+                notifyManager.schedule(() => {
+                    // Whatever was written meanwhile is newer than an answer that was asked for before it.
+                    if (this.whose() === owner && query.state.dataUpdatedAt === last.at) query.setData(data);
+                }),
             () => undefined,
         );
         return last.data;
@@ -120,10 +129,6 @@ export class LastAnswers {
         return () => this.listeners.delete(listener);
     };
 
-    private concerns([first]: QueryKey): boolean {
-        return first === 'session' || (this.whose() !== '' && KEPT.includes(first as string));
-    }
-
     /** Until a page has waited long enough. Nothing heard at all for so long is no signal, whatever the device says. */
     private patience<T>(late: T): { over: Promise<T>; end: () => void } {
         const began = Date.now();
@@ -140,9 +145,9 @@ export class LastAnswers {
         return { over, end: () => clearTimeout(timer) };
     }
 
-    private async known(query: Query): Promise<{ at: number; data: unknown } | null> {
+    private async known(query: Query, whose: string): Promise<{ at: number; data: unknown } | null> {
         if (query.state.data !== undefined) return { at: query.state.dataUpdatedAt, data: query.state.data };
-        const owner = query.queryKey[0] === 'session' ? DEVICE : this.whose();
+        const owner = query.queryKey[0] === 'session' ? DEVICE : whose;
         const copy = await this.copies.get(owner, query.queryHash).catch(() => undefined);
         return this.isGood(copy) ? copy : null;
     }
@@ -151,12 +156,11 @@ export class LastAnswers {
         return copy !== undefined && copy.form === this.form && copy.at > Date.now() - LONGEST;
     }
 
-    private async keep(query: Query, data: unknown): Promise<void> {
+    private async keep(query: Query, data: unknown, owner: string): Promise<void> {
         if (data === undefined) return;
         this.settle(query.queryHash);
         if (query.queryKey[0] === 'session') return this.arrived(query, data as Answered<'/session', 'get'>);
-        const owner = this.whose();
-        if (owner === '' || !isKept(query.queryKey)) return;
+        if (owner === '' || owner !== this.whose() || !isKept(query.queryKey)) return;
         await this.copies.put({ owner, question: query.queryHash, form: this.form, at: Date.now(), data }).catch(() => undefined);
     }
 

@@ -51,7 +51,7 @@ export class PageKeeper {
         this.worker?.messageSkipWaiting();
     }
 
-    /** A page has been left for another: the moment at which nothing is half typed. True where the other is loaded anew instead. */
+    /** A page has been left for another: the moment at which nothing is half typed. */
     async between(): Promise<void> {
         if (this.due) window.location.reload();
         else if (this.newer.get() && (await this.isAlone())) this.take();

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { Problem } from '@/api/client';
+import { hear } from '@/api/heard';
 import type { Neighbours, News } from '@/queue/events';
 import type { Written } from './written';
 import { Writes, type Waiting } from './writes';
@@ -61,6 +62,20 @@ describe('what is written on lessons', () => {
         expect(taken).toEqual(['l: a', 'm: b', 'l: c']);
         expect(told).toEqual(['l', 'm', 'l']);
         expect(shelf.kept.size).toBe(0);
+    });
+
+    it('is on the device at once where there is no signal: nothing hangs on a network that carries nothing', async () => {
+        const shelf = new Memory();
+        const { state, send } = server();
+        const writes = new Writes(shelf, send);
+        await writes.load('ann', nothing);
+        hear(null);
+        state.answer = () => OUT;
+        const hanging = new Writes(shelf, () => new Promise(() => undefined));
+        await hanging.load('ann', nothing);
+        expect(await hanging.write('l', aim('a'))).toBeNull();
+        expect(shelf.kept.size).toBe(1);
+        hear({ status: 200, headers: new Headers() });
     });
 
     it('does not overtake what was written on the same lesson before it', async () => {

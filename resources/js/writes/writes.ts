@@ -1,4 +1,5 @@
 import { Problem } from '@/api/client';
+import { heard } from '@/api/heard';
 import { Noticed } from '@/api/noticed';
 import type { Neighbours } from '@/queue/events';
 import { NOBODY } from '@/queue/neighbours';
@@ -61,7 +62,8 @@ export class Writes {
 
     /** What the server answered; null where it waits. What was written on the same lesson before goes first. */
     async write(lesson: string, written: Written): Promise<unknown> {
-        if (!this.mine().some((one) => one.lesson === lesson && !this.refused.has(one.seq))) {
+        // Without signal nobody waits for a network that carries nothing, and a page that is closed meanwhile loses nothing.
+        if (heard.reached.get() && !this.mine().some((one) => one.lesson === lesson && !this.refused.has(one.seq))) {
             try {
                 return (await this.send(lesson, written)) ?? true;
             } catch (error) {

@@ -53,7 +53,7 @@ export function UnsentPage() {
                     </h2>
                     <ul>
                         {refused.map((one) => (
-                            <li key={one.event.seq} className="border-hair grid gap-2 border-b py-3 ">
+                            <li key={one.event.seq} className="border-hair grid gap-2 border-b py-3">
                                 <div>
                                     <p className="font-semibold">
                                         {words(one.event, rounds)}, {clock.short(at(one.event))} at {clock.exact(at(one.event))}
