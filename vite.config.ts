@@ -23,6 +23,7 @@ const withoutNetwork = VitePWA({
     manifest: false,
     workbox: {
         inlineWorkboxRuntime: true,
+        importScripts: ['/sw-routes.js'],
         globDirectory: 'public',
         globPatterns: ['build/assets/**/*.{js,css,woff2}', 'theme.js', 'favicon.svg', 'manifest.webmanifest', 'icon-*.png'],
         // Every file of a build is named after what is in it.
