@@ -19,6 +19,7 @@ use App\Http\Controllers\RulesController;
 use App\Http\Controllers\SchoolController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SessionsController;
+use App\Http\Controllers\SiteController;
 use App\Http\Controllers\SkillController;
 use App\Http\Controllers\SyncController;
 use App\Http\Controllers\TodayController;
@@ -114,8 +115,17 @@ Route::prefix('api')->group(function (): void {
         });
         $may(Right::HandOutData)->get('learners/{learner}/data', [PrivacyController::class, 'data']);
 
-        $may(Right::ReadPlaces)->get('places', [PlaceController::class, 'index']);
+        $may(Right::ReadPlaces)->group(function (): void {
+            Route::get('places', [PlaceController::class, 'index']);
+            Route::get('sites', [SiteController::class, 'index']);
+            Route::get('sites/{site}', [SiteController::class, 'show']);
+        });
         $may(Right::WritePlaces)->group(function (): void {
+            Route::post('sites', [SiteController::class, 'store']);
+            Route::put('sites/{site}', [SiteController::class, 'update']);
+            Route::delete('sites/{site}', [SiteController::class, 'destroy']);
+            Route::post('sites/{site}/restore', [SiteController::class, 'restore'])->whereUuid('site');
+            Route::post('sites/{site}/ways', [SiteController::class, 'way']);
             Route::post('places', [PlaceController::class, 'store']);
             Route::put('places/{place}', [PlaceController::class, 'update']);
             Route::delete('places/{place}', [PlaceController::class, 'destroy']);

@@ -9,6 +9,12 @@ use stdClass;
 /** Every route of the API that asks for a sign-in, with a body that it takes: for walks over all of them. */
 final class Routes
 {
+    /** A T: its bar from west to east, its stem from the south. */
+    public const ARMS = [
+        ['id' => 'w', 'name' => 'Mole Street', 'bearing_deg' => 270, 'limit_mph' => 40], ['id' => 'e', 'name' => 'Mole Street', 'bearing_deg' => 90, 'limit_mph' => 40],
+        ['id' => 's', 'name' => 'Ropewalk', 'bearing_deg' => 180, 'limit_mph' => 30, 'control' => 'give-way'],
+    ];
+
     /**
      * Every route with the body it takes, by method and address.
      *
@@ -19,6 +25,7 @@ final class Routes
         $learner = ['name' => 'x', 'transmission' => 'manual', 'level' => 'beginner'];
         $car = ['name' => 'x', 'transmission' => 'manual', 'controls' => 'standard', 'length_m' => 4, 'width_m' => 1.8];
         $place = ['name' => 'x', 'routine' => 'emerge-left', 'road' => ['limit_mph' => 30]];
+        $site = ['name' => 'x', 'kind' => 'junction', 'arms' => self::ARMS];
         $chosen = ['pack' => 'gb', 'practice' => new stdClass];
         $newRound = (string) Str::uuid7();
 
@@ -60,6 +67,8 @@ final class Routes
             'PUT learners/{learner}' => $learner, 'DELETE learners/{learner}' => [], 'POST learners/{learner}/restore' => [],
             'GET vehicle-kinds' => [], 'GET vehicles' => [], 'POST vehicles' => $car, 'PUT vehicles/{vehicle}' => $car,
             'DELETE vehicles/{vehicle}' => [], 'POST vehicles/{vehicle}/restore' => [],
+            'GET sites' => [], 'GET sites/{site}' => [], 'POST sites' => $site, 'PUT sites/{site}' => $site, 'POST sites/{site}/ways' => ['from' => 's', 'to' => 'e'],
+            'DELETE sites/{site}' => [], 'POST sites/{site}/restore' => [],
             'GET places' => [], 'POST places' => $place, 'GET places/{place}/lessons' => [],
             'POST places/{place}/drawings' => [
                 'title' => 'x', 'page' => 'gap', 'state' => '',

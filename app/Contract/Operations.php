@@ -125,8 +125,16 @@ final class Operations
     private static function places(): array
     {
         $road = ['road' => Shapes::ref('RoadFacts')];
+        $arms = ['arms' => Shapes::listOf('SiteArm')];
 
         return [
+            'GET sites' => Operation::reads('The school’s sites', Shapes::listOf('SiteLine')),
+            'GET sites/{site}' => Operation::reads('A site with its arms', 'Site'),
+            'POST sites' => Operation::writes('Draws a site', Taken::site(), 'Site', 201, inside: $arms),
+            'PUT sites/{site}' => Operation::writes('Draws a site anew; the ways that lessons use follow it', Taken::site(), 'Site', inside: $arms),
+            'DELETE sites/{site}' => Operation::writes('Archives a site', [], null),
+            'POST sites/{site}/restore' => Operation::writes('Brings a site back', [], 'Site'),
+            'POST sites/{site}/ways' => Operation::writes('The place that lessons use of a way through it', Taken::way(), 'Place', 201),
             'GET places' => Operation::reads('The school’s places', Shapes::listOf('PlaceWithDrawings')),
             'POST places' => Operation::writes('Adds a place', Taken::place(), 'Place', 201, inside: $road),
             'PUT places/{place}' => Operation::writes('Describes a place anew', Taken::place(), 'Place', inside: $road),

@@ -10,6 +10,7 @@ use NobleTurn\Core\Compute\Toolbox;
 use NobleTurn\Core\Record\Conditions;
 use NobleTurn\Core\Routine\Section;
 use NobleTurn\Core\Rules\RulePacks;
+use NobleTurn\Core\Site\SiteKind;
 use NobleTurn\Core\Skill\Level;
 use NobleTurn\Core\Trade\RoutineCode;
 use NobleTurn\Core\Trade\Step;
@@ -123,6 +124,23 @@ final class Taken
             'name' => ['required', 'string', 'max:160'], 'routine' => ['required', Rule::enum(RoutineCode::class)],
             'note' => ['nullable', 'string', 'max:500'], 'road' => ['present', 'array'],
         ];
+    }
+
+    /** @return array<string, list<mixed>> what stands in the arms is the core's to check */
+    public static function site(): array
+    {
+        return [
+            'name' => ['required', 'string', 'max:160'], 'kind' => ['required', Rule::enum(SiteKind::class)], 'pack' => ['sometimes', self::pack()],
+            'latitude_deg' => ['sometimes', 'nullable', 'numeric', 'between:-90,90'],
+            'longitude_deg' => ['sometimes', 'nullable', 'numeric', 'between:-180,180'],
+            'note' => ['nullable', 'string', 'max:500'], 'arms' => ['present', 'array', 'max:8'],
+        ];
+    }
+
+    /** @return array<string, list<mixed>> */
+    public static function way(): array
+    {
+        return ['from' => ['required', 'string', 'max:20'], 'to' => ['required', 'string', 'max:20']];
     }
 
     /** @return array<string, list<mixed>> what the tool is asked is the core's to check */

@@ -7,6 +7,7 @@ use App\Models\Place;
 use App\School\ChosenRules;
 use NobleTurn\Core\Compute\Tool\PlannedBy;
 use NobleTurn\Core\Compute\Toolbox;
+use NobleTurn\Core\Rules\RulePacks;
 use NobleTurn\Core\Trade\RoutineCode;
 
 /** What a place of a lesson is planned with: the road is the place's, the rules, the car and the learner are the lesson's. */
@@ -22,6 +23,7 @@ final readonly class Plans
      */
     public function at(Place $place): array
     {
+        $site = $place->loadMissing('site')->site;
         $routine = RoutineCode::from($place->routine);
         $tool = PlannedBy::tool($routine) ?? '';
         $fields = Toolbox::input($tool)->properties();
@@ -32,7 +34,7 @@ final readonly class Plans
 
         return [
             'tool' => $tool,
-            'inputs' => PlannedBy::inputs($routine, $place->facts(), $this->chosen->pack()) + array_intersect_key($shared, $fields),
+            'inputs' => PlannedBy::inputs($routine, $place->facts(), $site === null ? $this->chosen->pack() : RulePacks::byCode($site->pack)) + array_intersect_key($shared, $fields),
             'version' => Toolbox::VERSION,
         ];
     }

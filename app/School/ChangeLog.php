@@ -6,6 +6,7 @@ use App\Models\Change;
 use App\Models\Learner;
 use App\Models\Place;
 use App\Models\School;
+use App\Models\Site;
 use App\Models\User;
 use App\Models\Vehicle;
 use Illuminate\Database\Eloquent\Model;
@@ -14,7 +15,7 @@ use Illuminate\Support\Facades\Auth;
 /** Keeps who of the school changed what and when, of what a school lives on: people, learners, places, cars and its own rules. */
 final class ChangeLog
 {
-    private const KINDS = [Learner::class => 'learner', Place::class => 'place', Vehicle::class => 'car', User::class => 'person', School::class => 'school'];
+    private const KINDS = [Learner::class => 'learner', Place::class => 'place', Site::class => 'site', Vehicle::class => 'car', User::class => 'person', School::class => 'school'];
 
     /** What changes by itself, or is said in words of its own. */
     private const UNSAID = ['created_at', 'updated_at', 'deleted_at', 'erased_at', 'marks_read_at', 'remember_token', 'joined_at', 'suspended_at'];
@@ -32,7 +33,7 @@ final class ChangeLog
             });
             $class::deleted(static fn (Model $row) => self::note('archived', $row));
         }
-        foreach ([Learner::class, Place::class, Vehicle::class] as $class) {
+        foreach ([Learner::class, Place::class, Site::class, Vehicle::class] as $class) {
             $class::restored(static fn (Model $row) => self::note('restored', $row));
         }
     }

@@ -5,7 +5,7 @@ SERVER_PACKAGES=(mariadb-server-core mariadb-client-core nginx-light)
 SPELLING_PACKAGES=(hunspell hunspell-en-gb)
 TEST_PACKAGES=(chromium)
 # What the core is held against: a traffic simulator, a statistics library.
-REFERENCE_PACKAGES=(sumo sumo-tools python3 r-base-core)
+REFERENCE_PACKAGES=(sumo sumo-tools python3 r-base-core geographiclib-tools)
 
 # install_packages PACKAGE...: only what is missing, all in one go (a php8.2-* package may bring a newer PHP with it).
 install_packages() {

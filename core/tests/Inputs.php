@@ -30,6 +30,13 @@ final class Inputs
         'join' => ['pack' => 'gb', 'slip_length_m' => 180, 'entry_speed_mph' => 30, 'main_speed_mph' => 50, 'gradient' => 0],
         'leave' => ['pack' => 'gb', 'main_speed_mph' => 70, 'slip_length_m' => 250, 'end_speed_mph' => 15, 'next_turn' => 'right'],
         'overtake' => ['pack' => 'gb', 'limit_mph' => 60, 'other_speed_mph' => 40, 'oncoming_speed_mph' => 60, 'sight_m' => 400],
+        'site' => [
+            'pack' => 'gb', 'kind' => 'junction',
+            'arms' => [
+                ['id' => 'w', 'name' => 'Mole Street', 'bearing_deg' => 270], ['id' => 'e', 'name' => 'Mole Street', 'bearing_deg' => 90],
+                ['id' => 's', 'name' => 'Ropewalk', 'bearing_deg' => 180, 'control' => 'give-way'],
+            ],
+        ],
         'skill' => [
             'pack' => 'gb', 'today' => '2026-05-20',
             'marks' => [

@@ -73,6 +73,7 @@ final class DemoSeeder extends Seeder
                 $place->drawings()->create(DemoWorld::drawings()[$place->name]);
             }
         }
+        DemoSites::create();
         $histories = [];
         foreach (DemoWorld::learners() as $i => $person) {
             $learner = Learner::query()->create($person['facts']);

@@ -3,10 +3,12 @@
 use App\Models\Lesson;
 use App\Models\Mark;
 use App\Models\Round;
+use App\Models\Site;
 use App\Models\User;
 use Database\Seeders\DemoSeeder;
 use Illuminate\Support\Facades\Artisan;
 use Tests\Recording;
+use Tests\Routes;
 
 /*
  * A day of the demo as the application answers it, recorded for the components of the interface (tests/answers): held against what is
@@ -30,6 +32,7 @@ it('answers a day of the demo as it was recorded', function (): void {
         ->firstWhere('rounds_count', '>', 5);
     $learner = $driven->learner_id;
     $cell = collect($this->getJson("api/learners/{$learner}/skill")->json('cells'))->sortByDesc('evidence')->first();
+    $site = Site::query()->where('name', 'Ropewalk at Mole Street')->firstOrFail()->id;
     $few = static fn (int $many): Closure => static fn (array $list): array => array_slice($list, 0, $many);
     $asks = [
         'today' => ['today', null], 'lesson-planned' => ["lessons/{$today['next']['id']}", null], 'lesson-driven' => ["lessons/{$driven->id}", null],
@@ -39,7 +42,8 @@ it('answers a day of the demo as it was recorded', function (): void {
         'needs' => ["learners/{$learner}/needs", null],
         'cell' => ["learners/{$learner}/skill/{$cell['routine']}/{$cell['step']}", null],
         'marks-behind' => ["learners/{$learner}/marks?step={$cell['step']}", null],
-        'places' => ['places', null], 'vehicles' => ['vehicles', null], 'vehicle-kinds' => ['vehicle-kinds', null], 'rules' => ['rules', null],
+        'sites' => ['sites', $few(12)], 'site' => ["sites/{$site}", null], 'places' => ['places', null],
+        'vehicles' => ['vehicles', null], 'vehicle-kinds' => ['vehicle-kinds', null], 'rules' => ['rules', null],
         'routines' => ['routines?pack=gb', $few(12)], 'school-learners' => ['school/learners', null], 'teaching' => ['school/teaching', null],
     ];
     foreach ($asks as $name => [$address, $cut]) {
@@ -102,6 +106,7 @@ it('answers the tools of the bench as they were recorded', function (string $too
     'swept-path' => [
         'swept-path', ['vehicle' => 'rigid-lorry', 'bend' => ['kerb_radius_m' => 6, 'entry_width_m' => 4, 'exit_width_m' => 7.3, 'angle_deg' => 90]],
     ],
+    'site' => ['site', ['pack' => 'gb', 'kind' => 'junction', 'arms' => Routes::ARMS, 'from' => 's', 'to' => 'e']],
     'clearance' => ['clearance', ['vehicle_height_m' => 4.0, 'sign_height_ft_in' => "13'9\""]],
     'lanes' => ['lanes', ['pack' => 'gb', 'layout' => 'roundabout', 'arms' => [
         [

@@ -8,6 +8,8 @@ use NobleTurn\Core\Compute\Out;
 use NobleTurn\Core\Compute\Toolbox;
 use NobleTurn\Core\Road\Road;
 use NobleTurn\Core\Road\RoadKind;
+use NobleTurn\Core\Rules\RulePacks;
+use NobleTurn\Core\Site\SiteKind;
 
 /** Places with their roads, pages of the bench kept with them, and cars. */
 final class Places
@@ -17,7 +19,7 @@ final class Places
     {
         $place = Out::object([
             'id' => Shapes::id(), 'name' => Out::text(''), 'routine' => Shapes::ref('RoutineCode'), 'note' => Out::text('', nullable: true),
-            'road' => Shapes::ref('Road'),
+            'site_id' => Out::text('the site it is a way through; null for one described by itself', nullable: true), 'road' => Shapes::ref('Road'),
         ]);
         $vehicle = Out::object([
             'id' => Out::text('of a car of the school, or the name of a kind'), 'name' => Out::text(''),
@@ -29,6 +31,7 @@ final class Places
         return [
             ...self::roads(),
             'Place' => $place,
+            ...self::sites(),
             'PlaceWithDrawings' => Shapes::with($place, ['drawings' => Shapes::listOf('Drawing')]),
             'Planned' => ToolShapes::planned(),
             'ToolAsked' => ToolShapes::any(),
@@ -48,6 +51,31 @@ final class Places
                 'rear_overhang_m' => Out::number(''), 'hitch_offset_m' => Out::number(''),
             ]),
             'VehicleKind' => Shapes::with($vehicle, ['electric' => Out::flag(''), 'units' => Shapes::listOf('VehicleUnit')]),
+        ];
+    }
+
+    /** @return array<string, array<string, mixed>> */
+    private static function sites(): array
+    {
+        $site = [
+            'id' => Shapes::id(), 'name' => Out::text(''), 'kind' => Out::choice(SiteKind::class), 'pack' => Out::choice(RulePacks::codes(), 'whose law holds there'),
+            'latitude_deg' => Out::number('WGS84', nullable: true), 'longitude_deg' => Out::number('WGS84', nullable: true),
+            'note' => Out::text('', nullable: true),
+        ];
+        $way = ['from' => Out::text('arm'), 'to' => Out::text('arm'), 'routine' => Shapes::ref('RoutineCode')];
+        $arms = Toolbox::input('site')->properties()['arms'];
+
+        return [
+            'SiteArm' => ToolShapes::shared($arms['items']),
+            'Site' => Out::object($site + [
+                'arms' => Shapes::listOf('SiteArm'),
+                'used' => Out::list(Out::object($way + ['place_id' => Shapes::id()]), 'ways that lessons use'),
+            ]),
+            'SiteLine' => Out::object($site + [
+                'arms' => Out::list(Out::object(['id' => Out::text(''), 'name' => Out::text(''), 'bearing_deg' => Out::number('clockwise from north')])),
+                'ways' => Out::list(Out::object($way + ['score' => Out::number('how hard, 0 to under 1')])),
+                'used' => Out::integer('ways that lessons use'),
+            ]),
         ];
     }
 

@@ -48,7 +48,7 @@ final class School
             'Change' => Out::object([
                 'id' => Shapes::id(), 'at' => Shapes::moment(), 'by' => Out::text('who'),
                 'what' => Out::choice(['added', 'changed', 'archived', 'restored', 'suspended', 'let-in', 'letter', 'handed-over', 'handed-out', 'erased']),
-                'kind' => Out::choice(['learner', 'place', 'car', 'person', 'school']),
+                'kind' => Out::choice(['learner', 'place', 'site', 'car', 'person', 'school']),
                 'subject_id' => Shapes::id(), 'name' => Out::text(''),
                 'details' => [
                     'type' => 'object',
@@ -57,7 +57,7 @@ final class School
                 ],
             ]),
             'Changes' => Out::object(['more' => Out::flag(''), 'changes' => Shapes::listOf('Change')]),
-            'Archive' => Out::object(['learners' => $archived, 'places' => $archived, 'vehicles' => $archived]),
+            'Archive' => Out::object(['learners' => $archived, 'places' => $archived, 'sites' => $archived, 'vehicles' => $archived]),
             'Keeping' => Out::object([
                 'keep_months' => Out::integer('', nullable: true), 'keep_minors_months' => Out::integer('', nullable: true),
                 'coming' => Out::list(

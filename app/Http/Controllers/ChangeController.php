@@ -6,6 +6,7 @@ use App\Contract\Taken;
 use App\Models\Change;
 use App\Models\Learner;
 use App\Models\Place;
+use App\Models\Site;
 use App\Models\Vehicle;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
@@ -36,7 +37,8 @@ final class ChangeController extends Controller
     {
         return response()->json([
             'learners' => self::archivedOf(Learner::onlyTrashed()->whereNull('erased_at')->get()),
-            'places' => self::archivedOf(Place::onlyTrashed()->get()), 'vehicles' => self::archivedOf(Vehicle::onlyTrashed()->get()),
+            'places' => self::archivedOf(Place::onlyTrashed()->get()), 'sites' => self::archivedOf(Site::onlyTrashed()->get()),
+            'vehicles' => self::archivedOf(Vehicle::onlyTrashed()->get()),
         ]);
     }
 

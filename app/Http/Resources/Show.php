@@ -12,6 +12,7 @@ use App\Models\Promise;
 use App\Models\Remedy;
 use App\Models\Round;
 use App\Models\School;
+use App\Models\Site;
 use App\Models\User;
 use App\Models\Vehicle;
 use App\School\ChosenRules;
@@ -98,9 +99,29 @@ final class Show
     }
 
     /** @return array<string, mixed> */
+    public static function site(Site $site): array
+    {
+        return [
+            ...$site->only(['id', 'name', 'kind', 'pack', 'latitude_deg', 'longitude_deg', 'note', 'arms']),
+            'used' => $site->places()->get()->map(static fn (Place $place): array => [
+                'from' => $place->from_arm, 'to' => $place->to_arm, 'place_id' => $place->id, 'routine' => $place->routine,
+            ]),
+        ];
+    }
+
+    /** @return array<string, mixed> as it stands in a list; places must be counted */
+    public static function siteLine(Site $site): array
+    {
+        return [
+            ...$site->only(['id', 'name', 'kind', 'pack', 'latitude_deg', 'longitude_deg', 'note', 'ways']), 'used' => $site->getAttribute('places_count'),
+            'arms' => array_map(static fn (array $arm): array => array_intersect_key($arm, ['id' => 0, 'name' => 0, 'bearing_deg' => 0]), $site->arms),
+        ];
+    }
+
+    /** @return array<string, mixed> */
     public static function place(Place $place): array
     {
-        return [...$place->only(['id', 'name', 'routine', 'note']), 'road' => $place->road];
+        return [...$place->only(['id', 'name', 'routine', 'note', 'site_id']), 'road' => $place->road];
     }
 
     /** @return array<string, mixed> */

@@ -57,7 +57,18 @@ final readonly class Shape
             }
         }
 
-        return new Values($values);
+        return new Values($values, $raw);
+    }
+
+    /**
+     * Those of its fields that give these properties.
+     *
+     * @param  list<string>  $properties
+     * @return list<Field>
+     */
+    public function fieldsOf(array $properties): array
+    {
+        return array_values(array_filter($this->fields, static fn (Field $field): bool => array_intersect($field->properties(), $properties) !== []));
     }
 
     /** @return list<string> the properties that hold one number and can be swept */

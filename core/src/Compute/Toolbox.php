@@ -17,6 +17,7 @@ use NobleTurn\Core\Compute\Tool\LanesTool;
 use NobleTurn\Core\Compute\Tool\LeaveTool;
 use NobleTurn\Core\Compute\Tool\OvertakeTool;
 use NobleTurn\Core\Compute\Tool\ReverseTool;
+use NobleTurn\Core\Compute\Tool\SiteTool;
 use NobleTurn\Core\Compute\Tool\SkillTool;
 use NobleTurn\Core\Compute\Tool\SteeringTool;
 use NobleTurn\Core\Compute\Tool\StoppingTool;
@@ -44,8 +45,8 @@ final class Toolbox
     {
         return [
             new AmberTool, new ApproachTool, new ClearanceTool, new CrossingTool, new EngineTool, new FollowingTool, new GapTool, new JoinTool,
-            new LaneChangeTool, new LanesTool, new LeaveTool, new OvertakeTool, new ReverseTool, new SkillTool, new SteeringTool, new StoppingTool,
-            new SweptPathTool,
+            new LaneChangeTool, new LanesTool, new LeaveTool, new OvertakeTool, new ReverseTool, new SiteTool, new SkillTool, new SteeringTool,
+            new StoppingTool, new SweptPathTool,
         ];
     }
 

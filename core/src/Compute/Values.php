@@ -12,9 +12,18 @@ use NobleTurn\Core\Quantity\Speed;
 /** Fields as read: quantities as value objects, everything else as it came. Null is "not given". */
 final readonly class Values
 {
-    /** @param  array<string, mixed>  $values by field key */
-    public function __construct(private array $values)
+    /**
+     * @param  array<string, mixed>  $values by field key
+     * @param  array<string, mixed>  $said  the same as it was given, by property: in the unit in which it was said
+     */
+    public function __construct(private array $values, private array $said = [])
     {
+    }
+
+    /** @return array<string, mixed> what was given, as it was given; empty where the values were made otherwise */
+    public function said(): array
+    {
+        return $this->said;
     }
 
     public function has(string $key): bool

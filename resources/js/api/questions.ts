@@ -20,6 +20,8 @@ export const questions = {
     skill: (learner: string) => ({ queryKey: ['learner', learner, 'skill'], queryFn: () => api.GET('/learners/{learner}/skill', at({ learner })) }),
     habits: (learner: string) => ({ queryKey: ['learner', learner, 'habits'], queryFn: () => api.GET('/learners/{learner}/habits', at({ learner })) }),
     needs: (learner: string) => ({ queryKey: ['learners', learner, 'needs'], queryFn: () => api.GET('/learners/{learner}/needs', at({ learner })) }),
+    sites: () => ({ queryKey: ['sites'], queryFn: () => api.GET('/sites') }),
+    site: (site: string) => ({ queryKey: ['sites', site], queryFn: () => api.GET('/sites/{site}', at({ site })) }),
     places: () => ({ queryKey: ['places'], queryFn: () => api.GET('/places') }),
     cars: () => ({ queryKey: ['vehicles'], queryFn: () => api.GET('/vehicles') }),
     vehicleKinds: () => ({ queryKey: ['vehicle-kinds'], queryFn: () => api.GET('/vehicle-kinds'), staleTime: Infinity }),

@@ -27,6 +27,7 @@ const InWordsPage = lazy(() => import('@/areas/learners/InWordsPage').then((area
 const SchoolPage = lazy(() => import('@/areas/school/SchoolPage').then((area) => ({ default: area.SchoolPage })));
 const PeoplePage = lazy(() => import('@/areas/people/PeoplePage').then((area) => ({ default: area.PeoplePage })));
 const PlacesPage = lazy(() => import('@/areas/places/PlacesPage').then((area) => ({ default: area.PlacesPage })));
+const SitePage = lazy(() => import('@/areas/places/SitePage').then((area) => ({ default: area.SitePage })));
 const RoutinesPage = lazy(() => import('@/areas/routines/RoutinesPage').then((area) => ({ default: area.RoutinesPage })));
 const UnsentPage = lazy(() => import('@/areas/unsent/UnsentPage').then((area) => ({ default: area.UnsentPage })));
 const RulesPage = lazy(() => import('@/areas/account/RulesPage').then((area) => ({ default: area.RulesPage })));
@@ -54,6 +55,7 @@ const router = createBrowserRouter([
             { path: 'school/people', element: page(PeoplePage) },
             { path: 'school', element: page(SchoolPage) },
             { path: 'places', element: page(PlacesPage) },
+            { path: 'places/sites/:id', element: page(SitePage) },
             { path: 'routines', element: page(RoutinesPage) },
             { path: 'routines/:code', element: page(RoutinesPage) },
             { path: 'bench', element: <Navigate to="/bench/approach" replace /> },

@@ -5,5 +5,6 @@ import type { Archive } from '@/api/types';
 export const restore: Record<keyof Archive, (id: string) => Promise<unknown>> = {
     learners: (learner) => api.POST('/learners/{learner}/restore', at({ learner })),
     places: (place) => api.POST('/places/{place}/restore', at({ place })),
+    sites: (site) => api.POST('/sites/{site}/restore', at({ site })),
     vehicles: (vehicle) => api.POST('/vehicles/{vehicle}/restore', at({ vehicle })),
 };

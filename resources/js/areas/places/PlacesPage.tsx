@@ -13,6 +13,7 @@ import { Sheet } from '@/ui/Sheet';
 import { isMeant } from '@/ui/search';
 import { Empty, Failed, Waiting } from '@/ui/State';
 import { PlaceLines } from './PlaceLines';
+import { Sites } from './site/Sites';
 
 /** Where can I teach this? */
 export function PlacesPage() {
@@ -66,6 +67,7 @@ export function PlacesPage() {
                 </label>
             )}
             {places.data.length > 0 && found.length === 0 && <p>No place has all those words.</p>}
+            <Sites find={find} />
             <PlaceLines
                 heading="h2"
                 places={found.filter((place) => !foreign(place))}

@@ -1,0 +1,86 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Contract\Taken;
+use App\Http\Resources\Show;
+use App\Models\Site;
+use App\School\ChosenRules;
+use App\School\CurrentSchool;
+use App\Sites\SiteWays;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\ValidationException;
+
+/** Sites: drawn once, with every way through them. */
+final class SiteController extends Controller
+{
+    public function index(): JsonResponse
+    {
+        return response()->json(Site::query()->withCount('places')->get()->sortBy('name')->values()->map(Show::siteLine(...)));
+    }
+
+    public function show(Site $site): JsonResponse
+    {
+        return response()->json(Show::site($site));
+    }
+
+    public function store(Request $request, CurrentSchool $current): JsonResponse
+    {
+        return response()->json(Show::site($this->write(new Site, $request, $current)), 201);
+    }
+
+    public function update(Request $request, Site $site, CurrentSchool $current): JsonResponse
+    {
+        return response()->json(Show::site($this->write($site, $request, $current)));
+    }
+
+    public function destroy(Site $site): Response
+    {
+        $site->delete();
+
+        return response()->noContent();
+    }
+
+    public function restore(string $site): JsonResponse
+    {
+        $found = Site::withTrashed()->findOrFail($site);
+        $found->restore();
+
+        return response()->json(Show::site($found));
+    }
+
+    /** The place that lessons use of a way; made when it is first asked for. */
+    public function way(Request $request, Site $site): JsonResponse
+    {
+        /** @var array{from: string, to: string} $said */
+        $said = $request->validate(Taken::way());
+
+        return response()->json(Show::place(DB::transaction(static fn () => SiteWays::of($site)->place($said['from'], $said['to']))), 201);
+    }
+
+    private function write(Site $site, Request $request, CurrentSchool $current): Site
+    {
+        $said = $request->validate(Taken::site());
+        $site->fill([
+            'pack' => ChosenRules::of($current->school(), $this->user($request))->pack, 'latitude_deg' => null, 'longitude_deg' => null, 'note' => null, ...$said,
+            // As they came: a number that is said as a whole one stays one.
+            'arms' => $request->json()->all()['arms'] ?? [],
+        ]);
+        if (($site->latitude_deg === null) !== ($site->longitude_deg === null)) {
+            throw ValidationException::withMessages([
+                $site->latitude_deg === null ? 'latitude_deg' : 'longitude_deg' => 'is missing: a place lies at both.',
+            ]);
+        }
+        $ways = SiteWays::of($site);
+        $site->ways = $ways->lines();
+        DB::transaction(static function () use ($site, $ways): void {
+            $site->save();
+            $ways->follow();
+        });
+
+        return $site;
+    }
+}

@@ -1,0 +1,46 @@
+<?php
+
+namespace App\Models;
+
+use App\Models\Concerns\BelongsToSchool;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\SoftDeletes;
+
+/**
+ * Where roads meet, drawn once; the ways that are used in lessons are places.
+ *
+ * @property string $name
+ * @property string $kind
+ * @property string $pack whose law holds there
+ * @property ?float $latitude_deg
+ * @property ?float $longitude_deg
+ * @property ?string $note
+ * @property list<array<string, mixed>> $arms as the site tool takes them
+ * @property list<array{from: string, to: string, routine: string, score: float}> $ways as it answered when they were written
+ * @property \Illuminate\Database\Eloquent\Collection<int, Place> $places
+ */
+final class Site extends Model
+{
+    use BelongsToSchool, SoftDeletes;
+
+    protected $fillable = ['name', 'kind', 'pack', 'latitude_deg', 'longitude_deg', 'note', 'arms', 'ways'];
+
+    /** @return HasMany<Place, $this> the ways through it that lessons use */
+    public function places(): HasMany
+    {
+        return $this->hasMany(Place::class);
+    }
+
+    /** @return array<string, mixed> what the core is asked about it */
+    public function asked(): array
+    {
+        return ['pack' => $this->pack, 'kind' => $this->kind, 'arms' => $this->arms];
+    }
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['arms' => 'array', 'ways' => 'array', 'latitude_deg' => 'float', 'longitude_deg' => 'float'];
+    }
+}

@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+use NobleTurn\Core\Tests\Site\Sites;
+
+/*
+ * What an instructor would call harder (common practice, no source): compared, never asserted as a figure.
+ */
+
+/**
+ * @param  array<string, mixed>  $stem  more about the road one comes in by
+ * @param  array<string, mixed>  $main  more about the road met
+ * @return array{score: float, words: string, reasons: list<string>}
+ */
+function difficulty(array $stem = [], array $main = [], string $way = 's>e', string $site = 'crossroads', string $pack = 'gb'): array
+{
+    $arms = Sites::arms($site);
+    foreach ($arms as $id => $said) {
+        $arms[$id] = $said + ($id === 's' ? $stem : ($id === 'n' ? [] : $main));
+    }
+
+    return Sites::ways(Sites::of($arms, pack: $pack))[$way]['difficulty'];
+}
+
+it('finds it harder, and says why', function (array $stem, array $main, string $reason): void {
+    $plain = difficulty();
+    $harder = difficulty($stem, $main);
+    expect($harder['score'])->toBeGreaterThan($plain['score'])->and($harder['reasons'])->toContain($reason)->and($plain['reasons'])->not->toContain($reason);
+})->with([
+    [['view' => 'closed'], [], 'a view that opens late'],
+    [['view_beyond_m' => 3], [], 'a view that opens late'],
+    [['sight_left_m' => 20], [], 'too little to be seen from the line'],
+    [['gradient' => 0.08], [], 'uphill: a start without rolling back'],
+    [['gradient' => -0.08], [], 'downhill: more braking'],
+    [['limit_mph' => 60], [], 'speed to lose before it'],
+    [['room_m' => 40], [], 'little room before the line'],
+    [['path_before_m' => 10], [], 'a path to cross before the line'],
+    [['parked' => [['side' => 'left', 'from_m' => 40, 'to_m' => 20]]], [], 'cars parked before the line'],
+    [[], ['limit_mph' => 50], 'fast traffic on the road you meet'],
+    [[], ['lanes_in' => 2, 'lanes_out' => 2], 'more than one lane each way'],
+    [[], ['parked_along' => 'left'], 'cars parked along the road you meet'],
+]);
+
+it('puts the ways of one junction in the order in which they are taught', function (): void {
+    foreach (['gb' => ['s>w', 's>e', 'e>s', 'e>n'], 'na' => ['s>e', 's>w', 'e>n', 'e>s']] as $pack => [$near, $off, $turnNear, $turnAcross]) {
+        $score = static fn (string $way): float => difficulty(way: $way, pack: $pack)['score'];
+        expect($score($turnNear))->toBeLessThan($score($near))->and($score($near))->toBeLessThan($score('s>n'))
+            ->and($score('s>n'))->toBeLessThan($score($off))->and($score($turnNear))->toBeLessThan($score($turnAcross))
+            ->and($score('e>w'))->toBe(0.0);
+    }
+});
+
+it('grows with the slope and the speed met without a jump, and stays under 1', function (): void {
+    $last = null;
+    for ($slope = -0.12; $slope <= 0.12; $slope += 0.004) {
+        $score = difficulty(['gradient' => round($slope, 3)])['score'];
+        expect(abs($score - ($last ?? $score)))->toBeLessThan(0.02);
+        $last = $score;
+    }
+    $last = 0.0;
+    for ($mph = 20; $mph <= 70; $mph += 5) {
+        $score = difficulty([], ['limit_mph' => $mph])['score'];
+        expect($score)->toBeGreaterThanOrEqual($last);
+        $last = $score;
+    }
+    $worst = difficulty(['view' => 'closed', 'gradient' => 0.2, 'room_m' => 20, 'sight_left_m' => 1, 'sight_right_m' => 1, 'limit_mph' => 60], ['limit_mph' => 70]);
+    expect($worst['score'])->toBeLessThan(1.0)->and($worst['words'])->toBe('hard');
+});
+
+it('calls the plain ways easy and the closed ones onto a fast road hard', function (): void {
+    expect(difficulty(way: 'e>s')['words'])->toBe('easy')->and(difficulty(['view' => 'closed'], ['limit_mph' => 60])['words'])->toBe('hard');
+});
+
+it('counts the exits of a roundabout', function (): void {
+    $ways = Sites::ways(Sites::of(Sites::arms('ring of five'), 'roundabout'));
+    $scores = array_map(static fn (string $to): float => $ways["s>{$to}"]['difficulty']['score'], ['w', 'nw', 'n', 'e']);
+    $sorted = $scores;
+    sort($sorted);
+    expect($scores)->toBe($sorted)->and(array_unique($scores))->toHaveCount(4);
+});

@@ -1,0 +1,104 @@
+import type { Side } from '@/api/types';
+import type { Arm, Draft } from './draft';
+
+/** Where everything of a site lies on its picture, in metres from the middle: north is up. */
+
+export type Point = readonly [number, number];
+
+/** From the middle to the edge of the picture, m. */
+export const REACH = 46;
+/** Where the ends of the arms lie, at which they are held and chosen, m. */
+export const HOLD = 40;
+/** Where the roads end, beyond the edge of a picture that is wider than it is high. */
+const BEYOND = 90;
+const LANE = 3.5;
+const MINI_RADIUS = 6;
+const RING_RADIUS = 14;
+
+const radians = (degrees: number) => (degrees * Math.PI) / 180;
+
+/** So far out along a bearing, and so far to the right of who looks outwards. */
+export const at = (bearing: number, out: number, right = 0): Point => [
+    out * Math.sin(radians(bearing)) + right * Math.cos(radians(bearing)),
+    -out * Math.cos(radians(bearing)) + right * Math.sin(radians(bearing)),
+];
+
+/** The bearing under a point of the picture. */
+export const bearingOf = ([x, y]: Point): number => (Math.atan2(x, -y) * 180) / Math.PI;
+
+export const line = (points: readonly Point[]): string => points.map(([x, y], i) => `${i ? 'L' : 'M'}${x.toFixed(2)},${y.toFixed(2)}`).join(' ');
+
+const lanesIn = (arm: Arm) => arm.lanes_in ?? 1;
+const lanesOut = (arm: Arm) => arm.lanes_out ?? 1;
+
+/** Half of an arm's surface, m: to the sides of the line between in and out. */
+export const halves = (arm: Arm): { in: number; out: number } => ({ in: lanesIn(arm) * LANE, out: lanesOut(arm) * LANE });
+
+/** Which side of the middle line traffic comes in on, seen by who looks outwards: 1 right, -1 left. */
+const inwards = (keeps: Side): 1 | -1 => (keeps === 'left' ? 1 : -1);
+
+/** How far from the middle the mouths lie, m. */
+export function mouth({ kind, arms }: Pick<Draft, 'kind' | 'arms'>): number {
+    if (kind === 'mini-roundabout') return MINI_RADIUS + 2 * LANE;
+    if (kind === 'roundabout') return RING_RADIUS + ringLanes(arms) * LANE;
+    return Math.max(...arms.map((arm) => Math.max(halves(arm).in, halves(arm).out))) + 3;
+}
+
+export const ringLanes = (arms: readonly Arm[]): number => Math.max(1, ...arms.map(lanesIn));
+
+export const islandRadius = (kind: Draft['kind']): number => (kind === 'mini-roundabout' ? 2 : kind === 'roundabout' ? RING_RADIUS : 0);
+
+/** The surface of an arm, from the middle outwards. */
+export function surface(arm: Arm, keeps: Side): string {
+    const { in: coming, out: going } = halves(arm);
+    const side = inwards(keeps);
+    const corners: Point[] = [at(arm.bearing_deg, 0, side * coming), at(arm.bearing_deg, BEYOND, side * coming)];
+    return `${line([...corners, at(arm.bearing_deg, BEYOND, -side * going), at(arm.bearing_deg, 0, -side * going)])} Z`;
+}
+
+/** Across the lanes that come in, so far from the middle. */
+export function acrossIn(arm: Arm, out: number, keeps: Side): [Point, Point] {
+    const side = inwards(keeps);
+    return [at(arm.bearing_deg, out, side * 0.2), at(arm.bearing_deg, out, side * (halves(arm).in - 0.2))];
+}
+
+/** The middle of the lane next to the kerb, in or out, so far from the middle of the site. */
+export function inLane(arm: Arm, direction: 'in' | 'out', out: number, keeps: Side): Point {
+    const lanes = direction === 'in' ? lanesIn(arm) : lanesOut(arm);
+    const aside = (Math.max(1, lanes) - 0.5) * LANE;
+    return at(arm.bearing_deg, out, (direction === 'in' ? 1 : -1) * inwards(keeps) * aside);
+}
+
+/** At the kerb's side, or opposite, so far before the line: where cars stand or an opening is. */
+export function beside(arm: Arm, before: number, side: Side, line: number, keeps: Side, wide = 1): Point {
+    // Who comes in looks the other way than who looks outwards.
+    const ours = side === keeps;
+    const half = ours ? halves(arm).in : halves(arm).out;
+    return at(arm.bearing_deg, line + before, (ours ? 1 : -1) * inwards(keeps) * (half + wide));
+}
+
+/** The way of a car through the site: along its lane, round or across, and out. */
+export function path(draft: Pick<Draft, 'kind' | 'arms'>, from: Arm, to: Arm, keeps: Side): string {
+    const out = mouth(draft);
+    const [start, enter] = [inLane(from, 'in', BEYOND, keeps), inLane(from, 'in', out, keeps)];
+    const [leave, end] = [inLane(to, 'out', out, keeps), inLane(to, 'out', REACH - 4, keeps)];
+    if (draft.kind === 'junction') {
+        // Towards the middle of either lane: a wide turn becomes a wide bend, a sharp one a sharp.
+        const [a, b] = [inLane(from, 'in', out * 0.25, keeps), inLane(to, 'out', out * 0.25, keeps)];
+        return `${line([start, enter])} C${a.join(',')} ${b.join(',')} ${leave.join(',')} L${end.join(',')}`;
+    }
+    const radius = (islandRadius(draft.kind) + out) / 2;
+    const by = keeps === 'left' ? 1 : -1;
+    const whole = ((to.bearing_deg - from.bearing_deg) * by + 360) % 360 || 360;
+    const margin = Math.min(20, whole / 4);
+    const steps = Math.max(2, Math.ceil((whole - 2 * margin) / 6));
+    const ring = Array.from({ length: steps + 1 }, (_, i) => at(from.bearing_deg + by * (margin + ((whole - 2 * margin) * i) / steps), radius));
+    return line([start, enter, ...ring, leave, end]);
+}
+
+/** What is seen from the line to one side: a wedge along the road met, as far as it is known, or to the edge. */
+export function sight(from: Arm, towards: Arm, metres: number, line_m: number, keeps: Side): string {
+    const eye = inLane(from, 'in', line_m + 2, keeps);
+    const far = Math.min(metres, REACH + 4);
+    return `${line([eye, inLane(towards, 'in', far, keeps), inLane(towards, 'out', far, keeps)])} Z`;
+}
