@@ -11,7 +11,8 @@ final class Routes
 {
     /** A T: its bar from west to east, its stem from the south. */
     public const ARMS = [
-        ['id' => 'w', 'name' => 'Mole Street', 'bearing_deg' => 270, 'limit_mph' => 40], ['id' => 'e', 'name' => 'Mole Street', 'bearing_deg' => 90, 'limit_mph' => 40],
+        ['id' => 'w', 'name' => 'Mole Street', 'bearing_deg' => 270, 'limit_mph' => 40], ['id' => 'e', 'name' => 'Mole Street', 'bearing_deg' => 90,
+            'limit_mph' => 40],
         ['id' => 's', 'name' => 'Ropewalk', 'bearing_deg' => 180, 'limit_mph' => 30, 'control' => 'give-way'],
     ];
 
@@ -67,7 +68,8 @@ final class Routes
             'PUT learners/{learner}' => $learner, 'DELETE learners/{learner}' => [], 'POST learners/{learner}/restore' => [],
             'GET vehicle-kinds' => [], 'GET vehicles' => [], 'POST vehicles' => $car, 'PUT vehicles/{vehicle}' => $car,
             'DELETE vehicles/{vehicle}' => [], 'POST vehicles/{vehicle}/restore' => [],
-            'GET sites' => [], 'GET sites/{site}' => [], 'POST sites' => $site, 'PUT sites/{site}' => $site, 'POST sites/{site}/ways' => ['from' => 's', 'to' => 'e'],
+            'GET sites' => [], 'GET sites/{site}' => [], 'POST sites' => $site, 'PUT sites/{site}' => $site, 'POST sites/{site}/ways' => ['from' => 's',
+                'to' => 'e'],
             'DELETE sites/{site}' => [], 'POST sites/{site}/restore' => [],
             'GET places' => [], 'POST places' => $place, 'GET places/{place}/lessons' => [],
             'POST places/{place}/drawings' => [

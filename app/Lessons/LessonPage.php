@@ -28,7 +28,8 @@ final class LessonPage
     /** @return array<string, mixed> */
     public function of(Lesson $lesson): array
     {
-        $lesson->load(['learner', 'vehicle', 'instructor', 'items.place.drawings', 'items.place.site', 'rounds.marks.place', 'rounds.place', 'promises', 'remedies']);
+        $lesson->load(['learner', 'vehicle', 'instructor', 'items.place.drawings', 'items.place.site', 'rounds.marks.place', 'rounds.place', 'promises',
+            'remedies']);
         $chosen = ChosenRules::of($this->current->school(), $lesson->instructor, $lesson->learner);
         $plans = new Plans($lesson, $chosen);
         $aim = self::aim($lesson);

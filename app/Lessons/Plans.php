@@ -34,7 +34,8 @@ final readonly class Plans
 
         return [
             'tool' => $tool,
-            'inputs' => PlannedBy::inputs($routine, $place->facts(), $site === null ? $this->chosen->pack() : RulePacks::byCode($site->pack)) + array_intersect_key($shared, $fields),
+            'inputs' => PlannedBy::inputs($routine, $place->facts(),
+                $site === null ? $this->chosen->pack() : RulePacks::byCode($site->pack)) + array_intersect_key($shared, $fields),
             'version' => Toolbox::VERSION,
         ];
     }

@@ -15,7 +15,8 @@ use Illuminate\Support\Facades\Auth;
 /** Keeps who of the school changed what and when, of what a school lives on: people, learners, places, cars and its own rules. */
 final class ChangeLog
 {
-    private const KINDS = [Learner::class => 'learner', Place::class => 'place', Site::class => 'site', Vehicle::class => 'car', User::class => 'person', School::class => 'school'];
+    private const KINDS = [Learner::class => 'learner', Place::class => 'place', Site::class => 'site', Vehicle::class => 'car', User::class => 'person',
+        School::class => 'school'];
 
     /** What changes by itself, or is said in words of its own. */
     private const UNSAID = ['created_at', 'updated_at', 'deleted_at', 'erased_at', 'marks_read_at', 'remember_token', 'joined_at', 'suspended_at'];

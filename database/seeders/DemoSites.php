@@ -21,14 +21,16 @@ final class DemoSites
             'limit_mph' => 30, 'gradient' => 0.04, 'parked' => [['side' => 'left', 'from_m' => 35, 'to_m' => 20]], 'sight_right_m' => 95,
             'measures' => [['of' => 'sight_left', 'by' => 'paces', 'number' => 28], ['of' => 'view_from', 'by' => 'eye', 'length_m' => 6]],
         ]],
-        ['The closed T by the chapel', 't', ['Chapel Street', null, 'Chapel Street', 'Vestry Lane'], 420, 260, ['limit_mph' => 20, 'view' => 'closed', 'control' => 'stop']],
+        ['The closed T by the chapel', 't', ['Chapel Street', null, 'Chapel Street', 'Vestry Lane'], 420, 260, ['limit_mph' => 20, 'view' => 'closed',
+            'control' => 'stop']],
         ['Harbour lights', 'lights', ['Quay Street', 'Ferry Rise', 'Quay Street', 'Harbour Way'], -180, 340, ['limit_mph' => 30, 'cycle_box_m' => 4]],
         ['Long Strand roundabout', 'roundabout', ['Long Strand', 'Gannet Drive', 'Skerry Way', 'Lower Mole'], 1250, 480, ['limit_mph' => 40]],
         ['Mini at the fish quay', 'mini', ['Quay Street', null, 'Fishgate', 'Net Loft Square'], 260, -420, ['limit_mph' => 20]],
         ['Battery Hill at Signal Close', 't', ['Battery Hill', null, 'Battery Hill', 'Signal Close'], -640, 820, ['limit_mph' => 30, 'gradient' => 0.08]],
         ['Gannet Drive at Puffin Close', 't', ['Gannet Drive', null, 'Gannet Drive', 'Puffin Close'], 1620, 210, ['limit_mph' => 30]],
         ['Salters Path at Lower Mole', 't', ['Lower Mole', null, 'Lower Mole', 'Salters Path'], 880, -260, ['limit_mph' => 20, 'view_from_m' => 6]],
-        ['Skerry Way at Lantern Steps Road', 't', ['Skerry Way', null, 'Skerry Way', 'Lantern Steps Road'], 2100, 620, ['limit_mph' => 40, 'gradient' => -0.04]],
+        ['Skerry Way at Lantern Steps Road', 't', ['Skerry Way', null, 'Skerry Way', 'Lantern Steps Road'], 2100, 620, ['limit_mph' => 40,
+            'gradient' => -0.04]],
         ['Market Rise at Fishgate', 't', ['Market Rise', null, 'Market Rise', 'Fishgate'], 120, 150, ['limit_mph' => 20, 'lanes_out' => 0]],
         ['Windlass Lane at Tarpot Lane', 'crossroads', ['Tarpot Lane', 'Windlass Lane', 'Tarpot Lane', 'Windlass Lane'], -90, -130, ['limit_mph' => 20]],
         ['Capstan Road at Cooper Row', 'crossroads', ['Capstan Road', 'Cooper Row', 'Capstan Road', 'Cooper Row'], -820, 120, ['limit_mph' => 30]],
@@ -44,7 +46,8 @@ final class DemoSites
         ['Tidewell roundabout', 'roundabout', ['Tidewell Avenue', 'Northgate', 'Tidewell Avenue', 'Ferry Rise'], -240, 1140, ['limit_mph' => 30]],
         ['Northgate at School Walk', 't', ['Northgate', null, 'Northgate', 'School Walk'], -300, 1520, ['limit_mph' => 20]],
         ['Northgate at Tanners Hill', 't', ['Northgate', null, 'Northgate', 'Tanners Hill'], -260, 1810, ['limit_mph' => 30, 'gradient' => 0.1]],
-        ['Smokehouse Lane at Barrel Street', 'crossroads', ['Smokehouse Lane', 'Barrel Street', 'Smokehouse Lane', 'Barrel Street'], 480, -640, ['limit_mph' => 20]],
+        ['Smokehouse Lane at Barrel Street', 'crossroads', ['Smokehouse Lane', 'Barrel Street', 'Smokehouse Lane', 'Barrel Street'], 480, -640,
+            ['limit_mph' => 20]],
         ['Smokehouse mini', 'mini', ['Smokehouse Lane', null, 'Salt Road', 'Cask Street'], 760, -720, ['limit_mph' => 20]],
         ['Salt Road at Brine Close', 't', ['Salt Road', null, 'Salt Road', 'Brine Close'], 1020, -860, ['limit_mph' => 30]],
         ['Salt Road roundabout', 'roundabout', ['Salt Road', 'Pearl Road', 'Salt Road', 'Breakwater'], 1480, -780, ['limit_mph' => 40]],
@@ -52,9 +55,11 @@ final class DemoSites
         ['Mast Street at Spar Lane', 'crossroads', ['Mast Street', 'Spar Lane', 'Mast Street', 'Spar Lane'], -460, -680, ['limit_mph' => 20]],
         ['Sailmakers lights', 'lights', ['Mast Street', 'Canvas Road', 'Mast Street', 'Canvas Road'], -760, -820, ['limit_mph' => 30]],
         ['Canvas Road at Needle Row', 't', ['Canvas Road', null, 'Canvas Road', 'Needle Row'], -1080, -740, ['limit_mph' => 30]],
-        ['Westway at Marram Road', 't', ['Westway', null, 'Westway', 'Marram Road'], -2050, 220, ['limit_mph' => 40, 'sight_left_m' => 60, 'sight_right_m' => 140]],
+        ['Westway at Marram Road', 't', ['Westway', null, 'Westway', 'Marram Road'], -2050, 220, ['limit_mph' => 40, 'sight_left_m' => 60,
+            'sight_right_m' => 140]],
         ['Westway roundabout', 'roundabout', ['Westway', 'Beacon Road', 'Westway', 'Dune Road'], -2380, 420, ['limit_mph' => 60]],
-        ['Dune Road at Heather Lane', 'crossroads', ['Dune Road', 'Heather Lane', 'Dune Road', 'Heather Lane'], -2240, -380, ['limit_mph' => 60, 'view' => 'restricted']],
+        ['Dune Road at Heather Lane', 'crossroads', ['Dune Road', 'Heather Lane', 'Dune Road', 'Heather Lane'], -2240, -380, ['limit_mph' => 60,
+            'view' => 'restricted']],
         ['Upper Wold Road at Nether Wold Road by the old pumping house', 't',
             ['Upper Wold Road', null, 'Upper Wold Road', 'Nether Wold Road'], -2900, -820, ['limit_mph' => 60, 'view_beyond_m' => 2]],
         ['Causeway at Ferry Slip', 't', ['Causeway', null, 'Causeway', 'Ferry Slip'], 420, -1320, ['limit_mph' => 20]],
@@ -92,13 +97,14 @@ final class DemoSites
         $names = array_filter(array_combine(['w', 'n', 'e', 's'], $roads));
         foreach ($names as $id => $road) {
             $isMain = $id === 'w' || $id === 'e';
-            $arms[] = ['id' => $id, 'name' => $road, 'bearing_deg' => ['w' => 270, 'n' => 0, 'e' => 90, 's' => 180][$id]] + ($id === 's' ? $known : []) + match ($start) {
-                'lights' => ['control' => 'signals'],
-                'all-stop' => ['control' => 'all-way-stop'],
-                'alley' => $isMain ? ['control' => 'none'] : ['alley' => true],
-                't', 'crossroads' => ['control' => $isMain ? 'none' : 'give-way'],
-                default => ['control' => 'give-way'],
-            } + ($isMain ? ['limit_mph' => min(40, ($known['limit_mph'] ?? 30) + 10)] : ['limit_mph' => 30]);
+            $arms[] = ['id' => $id, 'name' => $road, 'bearing_deg' => ['w' => 270, 'n' => 0, 'e' => 90,
+                's' => 180][$id]] + ($id === 's' ? $known : []) + match ($start) {
+                    'lights' => ['control' => 'signals'],
+                    'all-stop' => ['control' => 'all-way-stop'],
+                    'alley' => $isMain ? ['control' => 'none'] : ['alley' => true],
+                    't', 'crossroads' => ['control' => $isMain ? 'none' : 'give-way'],
+                    default => ['control' => 'give-way'],
+                } + ($isMain ? ['limit_mph' => min(40, ($known['limit_mph'] ?? 30) + 10)] : ['limit_mph' => 30]);
         }
 
         return $arms;

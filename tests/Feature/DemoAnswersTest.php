@@ -42,7 +42,7 @@ it('answers a day of the demo as it was recorded', function (): void {
         'needs' => ["learners/{$learner}/needs", null],
         'cell' => ["learners/{$learner}/skill/{$cell['routine']}/{$cell['step']}", null],
         'marks-behind' => ["learners/{$learner}/marks?step={$cell['step']}", null],
-        'sites' => ['sites', $few(12)], 'site' => ["sites/{$site}", null], 'places' => ['places', null],
+        'sites' => ['sites', null], 'site' => ["sites/{$site}", null], 'places' => ['places', null],
         'vehicles' => ['vehicles', null], 'vehicle-kinds' => ['vehicle-kinds', null], 'rules' => ['rules', null],
         'routines' => ['routines?pack=gb', $few(12)], 'school-learners' => ['school/learners', null], 'teaching' => ['school/teaching', null],
     ];

@@ -75,10 +75,13 @@ it('refuses what cannot be a site in the words of the core, and keeps nothing of
     expect(Site::query()->count())->toBe(0);
 })->with([
     'two roads' => [['arms' => array_slice(Routes::ARMS, 1)], 'arms'],
-    'a road with a field nobody knows' => [['arms' => [...array_slice(Routes::ARMS, 1), ['id' => 'n', 'name' => 'x', 'bearing_deg' => 0, 'colour' => 'red']]], 'arms.2.colour'],
-    'a limit out of its bounds' => [['arms' => [...array_slice(Routes::ARMS, 1), ['id' => 'n', 'name' => 'x', 'bearing_deg' => 0, 'limit_mph' => 300]]], 'arms.2.limit_mph'],
+    'a road with a field nobody knows' => [['arms' => [...array_slice(Routes::ARMS, 1), ['id' => 'n', 'name' => 'x', 'bearing_deg' => 0,
+        'colour' => 'red']]], 'arms.2.colour'],
+    'a limit out of its bounds' => [['arms' => [...array_slice(Routes::ARMS, 1), ['id' => 'n', 'name' => 'x', 'bearing_deg' => 0, 'limit_mph' => 300]]],
+        'arms.2.limit_mph'],
     'arms that are none' => [['arms' => ['x', 'y', 'z']], 'arms.0'],
-    'an all-way stop in Great Britain' => [['arms' => [...array_slice(Routes::ARMS, 1), ['id' => 'n', 'name' => 'x', 'bearing_deg' => 0, 'control' => 'all-way-stop']]], 'arms.2.control'],
+    'an all-way stop in Great Britain' => [['arms' => [...array_slice(Routes::ARMS, 1), ['id' => 'n', 'name' => 'x', 'bearing_deg' => 0,
+        'control' => 'all-way-stop']]], 'arms.2.control'],
     'half a position' => [['latitude_deg' => 49], 'longitude_deg'],
     'beyond the pole' => [['latitude_deg' => 91, 'longitude_deg' => 0], 'latitude_deg'],
     'no kind' => [['kind' => 'square'], 'kind'],

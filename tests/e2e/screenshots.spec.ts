@@ -56,13 +56,16 @@ test('main views', async ({ page, browser }) => {
     await expect(page.getByText('being worked out')).toHaveCount(0, { timeout: 120_000 });
     await page.getByText('being brought up to date').waitFor({ state: 'hidden' });
     await shoot(page, 'school');
+    const ropewalk = (await api<{ id: string; name: string }[]>(page, 'sites')).find(({ name }) => name === 'Ropewalk at Mole Street')!;
+    await show(page, `/places/sites/${ropewalk.id}?from=s&to=e`);
+    await shoot(page, 'site');
     await show(page, '/routines');
     await shoot(page, 'routines');
     await show(page, '/account/rules');
     await shoot(page, 'rules');
     await show(page, '/routines/emerge-right');
     await shoot(page, 'routine');
-    for (const tool of ['gap', 'lanes', 'join', 'overtake', 'swept-path']) {
+    for (const tool of ['gap', 'lanes', 'join', 'swept-path']) {
         await show(page, `/bench/${tool}`);
         await shoot(page, `bench-${tool}`);
     }

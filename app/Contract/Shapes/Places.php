@@ -58,7 +58,8 @@ final class Places
     private static function sites(): array
     {
         $site = [
-            'id' => Shapes::id(), 'name' => Out::text(''), 'kind' => Out::choice(SiteKind::class), 'pack' => Out::choice(RulePacks::codes(), 'whose law holds there'),
+            'id' => Shapes::id(), 'name' => Out::text(''), 'kind' => Out::choice(SiteKind::class), 'pack' => Out::choice(RulePacks::codes(),
+                'whose law holds there'),
             'latitude_deg' => Out::number('WGS84', nullable: true), 'longitude_deg' => Out::number('WGS84', nullable: true),
             'note' => Out::text('', nullable: true),
         ];

@@ -27,7 +27,7 @@ final class SecurityHeaders
             'X-Content-Type-Options' => 'nosniff',
             'X-Frame-Options' => 'DENY',
             'Referrer-Policy' => 'same-origin',
-            'Permissions-Policy' => 'camera=(), microphone=(), geolocation=()',
+            'Permissions-Policy' => 'camera=(), microphone=(), geolocation=(self)',
             'Cross-Origin-Opener-Policy' => 'same-origin',
         ]);
         // Where people come by HTTPS, their browsers ask for nothing else for a year.

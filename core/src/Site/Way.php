@@ -18,7 +18,7 @@ final readonly class Way
         public WayOut $out,
         /** How far one turns, degrees, + to the right. */
         public float $turnDegrees,
-        /** Why it is that routine, as one would say it at the kerb. */
+        /** Why it is that routine, as one would say it at the kerb; words that differ from place to place in braces. */
         public string $because,
         /** What the roads make with ours. */
         public ?JunctionShape $shape = null,

@@ -18,7 +18,7 @@ use NobleTurn\Core\Trade\Side;
 final class WayReader
 {
     /** No farther from straight on than this a road is "ahead", where no main road says it, degrees (assumed). */
-    private const AHEAD = 45.0;
+    public const AHEAD = 45.0;
 
     /** From straight over a roundabout so far to either side the clock says twelve, degrees (assumed, as for its lanes). */
     private const TWELVE = 10.0;
@@ -73,7 +73,7 @@ final class WayReader
             default => WayOut::Ahead,
         };
         $mini = $this->site->kind === SiteKind::MiniRoundabout && ! in_array(R::MiniRoundabout, $this->pack->lacks(), true);
-        $because = $from->control === Control::Signals ? 'Lights let you on to it' : 'You give way to all on it';
+        $because = $from->control === Control::Signals ? 'Lights let you on to it' : 'You {give way} to all on it';
 
         return new Way(
             $from, $to, $mini ? R::MiniRoundabout : R::Roundabout, $out, $turn, "{$because}; {$to->name} is the ".self::nth($number).' exit.',
@@ -157,7 +157,8 @@ final class WayReader
                 $meets[$side] = $sides[$side];
             }
         }
-        $because = $from->control === Control::None && ! $from->isAlley ? 'Nothing is painted: nobody has priority, so be ready to stop for all.' : self::line($from);
+        $because = $from->control === Control::None && ! $from->isAlley
+            ? 'Nothing is painted: nobody has priority, so be ready to stop for all.' : self::line($from);
 
         return $this->out($from, $to, $this->byAngle($from, $to), $meets, $because);
     }
@@ -214,9 +215,9 @@ final class WayReader
     {
         return match (true) {
             $from->control === Control::Stop => 'Your road ends at a stop line: a full stop, always.',
-            $from->control === Control::GiveWay => 'Your road ends at a give-way line.',
-            $from->isAlley => 'Out of a drive or alley you give way to everybody, people first.',
-            default => 'Your road ends in theirs without a line: give way as if there were one.',
+            $from->control === Control::GiveWay => 'Your road ends at a {give-way line}.',
+            $from->isAlley => 'Out of a drive or alley you {give way} to everybody, people first.',
+            default => 'Your road ends in theirs without a line: {give way} as if there were one.',
         };
     }
 

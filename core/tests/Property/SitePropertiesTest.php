@@ -83,7 +83,8 @@ it('reads the same ways however the site lies to the north, and in whatever orde
     }
 })->with(drawnSites(...));
 
-it('gives every pair of roads a way or a reason why not, and each way one of left, ahead and right before its driver', function (SiteKind $kind, array $arms): void {
+it('gives every pair of roads a way or a reason why not, and each way one of left, ahead and right before its driver', function (SiteKind $kind,
+    array $arms): void {
     $site = laidOut($kind, $arms, static fn (Arm $arm): float => $arm->bearingDegrees);
     $order = ['left' => 0, 'ahead' => 1, 'right' => 2];
     foreach (RulePacks::codes() as $pack) {

@@ -64,7 +64,8 @@ it('grows with the slope and the speed met without a jump, and stays under 1', f
         expect($score)->toBeGreaterThanOrEqual($last);
         $last = $score;
     }
-    $worst = difficulty(['view' => 'closed', 'gradient' => 0.2, 'room_m' => 20, 'sight_left_m' => 1, 'sight_right_m' => 1, 'limit_mph' => 60], ['limit_mph' => 70]);
+    $worst = difficulty(['view' => 'closed', 'gradient' => 0.2, 'room_m' => 20, 'sight_left_m' => 1, 'sight_right_m' => 1, 'limit_mph' => 60],
+        ['limit_mph' => 70]);
     expect($worst['score'])->toBeLessThan(1.0)->and($worst['words'])->toBe('hard');
 });
 

@@ -20,7 +20,8 @@ it('takes a length as it was measured: paced, in lengths of a car, or between tw
 
 it('trusts a tape more than paces, paces more than an eye', function (): void {
     foreach ([5.0, 20.0, 48.0, 200.0] as $metres) {
-        $errors = array_map(static fn (MeasuredBy $by): float => Measure::of($by, $metres)->errorMetres(), [MeasuredBy::Tape, MeasuredBy::Paces, MeasuredBy::Eye]);
+        $errors = array_map(static fn (MeasuredBy $by): float => Measure::of($by, $metres)->errorMetres(), [MeasuredBy::Tape, MeasuredBy::Paces,
+            MeasuredBy::Eye]);
         expect($errors[0])->toBeLessThan($errors[1])->and($errors[1])->toBeLessThan($errors[2]);
     }
     // Two presses are sharper the slower one drives.
@@ -58,7 +59,8 @@ it('widens without a jump as two measures move apart, and says so once chance no
     for ($apart = 0.0; $apart <= 30.0; $apart += 0.05) {
         $both = Measured::from(Measure::of(MeasuredBy::Tape, 40.0, 2.0), Measure::of(MeasuredBy::Paces, 40.0 + $apart, 2.0));
         if ($last !== null) {
-            expect(abs($both->errorMetres - $last->errorMetres))->toBeLessThan(0.05)->and($both->errorMetres)->toBeGreaterThanOrEqual($last->errorMetres - 0.01);
+            expect(abs($both->errorMetres - $last->errorMetres))->toBeLessThan(0.05)
+                ->and($both->errorMetres)->toBeGreaterThanOrEqual($last->errorMetres - 0.01);
         }
         $said[] = $both->agrees();
         $last = $both;
@@ -82,7 +84,8 @@ $measured = static fn (array ...$measures): array => ['from' => 's', 'to' => 'e'
 ]);
 
 it('plans with what was measured, and says what was', function () use ($measured): void {
-    $answer = Ask::tool('site', $measured(['of' => 'sight_left', 'by' => 'paces', 'number' => 28], ['of' => 'view_from', 'by' => 'driven', 'time_s' => 1.2, 'speed_mph' => 20]));
+    $answer = Ask::tool('site', $measured(['of' => 'sight_left', 'by' => 'paces', 'number' => 28], ['of' => 'view_from', 'by' => 'driven', 'time_s' => 1.2,
+        'speed_mph' => 20]));
     $way = array_values(array_filter($answer['ways'], static fn (array $way): bool => $way['from'] === 's' && $way['to'] === 'e'))[0];
     expect($way['inputs'])->toMatchArray(['sight_left_m' => 21.0, 'view_from_m' => 10.73])
         ->and(array_column($answer['measured'], 'value_m', 'of'))->toBe(['sight_left' => 21.0, 'view_from' => 10.73])
@@ -101,7 +104,8 @@ it('asks first for the sight that decides, and no more once it is known to be en
 });
 
 it('says by how much a step moves with a length that was only assumed, and less the better it is known', function () use ($measured): void {
-    $moves = static fn (array ...$measures): float => array_column(Ask::tool('site', $measured(...$measures))['measure_first'], 'moves_m', 'of')['view_from'] ?? 0.0;
+    $moves = static fn (array ...$measures): float => array_column(Ask::tool('site', $measured(...$measures))['measure_first'], 'moves_m',
+        'of')['view_from'] ?? 0.0;
     $assumed = $moves();
     $paced = $moves(['of' => 'view_from', 'by' => 'paces', 'number' => 27]);
     $taped = $moves(['of' => 'view_from', 'by' => 'tape', 'length_m' => 20]);

@@ -17,7 +17,8 @@ gb ie na | junction       | T                   | s>w emerge-left, s>e emerge-ri
 gb ie na | junction       | skewed T            | se>w emerge-left, se>e emerge-right, w>se turn-right, e>se turn-left, w>e between-hazards
 gb ie na | junction       | unmarked T          | s>w emerge-left, s>e emerge-right, w>s turn-right, e>s turn-left, w>e between-hazards
 gb ie na | junction       | T under lights      | s>w lights-left, s>e lights-right, w>s lights-right, w>e lights-ahead, e>s lights-left, e>w lights-ahead
-gb ie na | junction       | crossroads          | s>w emerge-left, s>n cross, s>e emerge-right, n>e emerge-left, n>s cross, n>w emerge-right, w>n turn-left, w>s turn-right
+gb ie na | junction       | crossroads          | s>w emerge-left, s>n cross, s>e emerge-right, w>n turn-left, w>s turn-right
+gb ie na | junction       | crossroads          | n>e emerge-left, n>s cross, n>w emerge-right
 gb ie na | junction       | crossroads          | w>e between-hazards, e>s turn-left, e>n turn-right, e>w between-hazards
 gb ie na | junction       | lights              | s>w lights-left, s>n lights-ahead, s>e lights-right, e>s lights-left, e>w lights-ahead, e>n lights-right
 na       | junction       | all stop            | s>w all-way-stop left, s>n all-way-stop ahead, s>e all-way-stop right, n>w all-way-stop right
@@ -45,7 +46,8 @@ function table(): iterable
         foreach (explode(' ', $packs) as $pack) {
             foreach (explode(', ', $ways) as $way) {
                 preg_match('/^(\S+) (\S+)(?: (left|ahead|right))?(?: #(\d))?$/', $way, $found);
-                yield "{$pack}, {$name}, {$found[1]}" => [$pack, $kind, $name, $found[1], $found[2], ($found[3] ?? '') ?: null, isset($found[4]) ? (int) $found[4] : null];
+                yield "{$pack}, {$name}, {$found[1]}" => [$pack, $kind, $name, $found[1], $found[2], ($found[3] ?? '') ?: null,
+                    isset($found[4]) ? (int) $found[4] : null];
             }
         }
     }
@@ -86,7 +88,8 @@ it('asks of every way what can be planned as it stands, and kept as a place', fu
             // Whatever can be told of an approach is told of every arm: each way takes of it what its routine asks.
             foreach ($site['arms'] as $i => $arm) {
                 $site['arms'][$i] += [
-                    'limit_kmh' => 50, 'gradient' => 0.03, 'road_width_m' => 8, 'sight_left_m' => 70, 'sight_right_m' => 80, 'view_from_m' => 12, 'room_m' => 200,
+                    'limit_kmh' => 50, 'gradient' => 0.03, 'road_width_m' => 8, 'sight_left_m' => 70, 'sight_right_m' => 80, 'view_from_m' => 12,
+                    'room_m' => 200,
                     'openings' => [['side' => 'left', 'from_m' => 40, 'to_m' => 44]], 'parked_along' => 'both', 'turn_radius_m' => 9,
                 ];
             }
@@ -137,7 +140,8 @@ it('refuses a site that cannot be, by the name of the field', function (array $s
         'arms.0.lanes_in', 'nobody could drive'],
     'half a lane' => [Sites::of(['w' => ['lanes_in' => 1.5], 'e' => [], 's' => []]), 'arms.0.lanes_in', 'whole number'],
     'all stop where there is none' => [Sites::of(Sites::arms('all stop')), 'arms.0.control', 'there is none in Great Britain'],
-    'no line on to a roundabout' => [Sites::of(['w' => ['control' => 'none'], 'e' => [], 's' => []], 'roundabout'), 'arms.0.control', 'give-way, stop or signals'],
+    'no line on to a roundabout' => [Sites::of(['w' => ['control' => 'none'], 'e' => [], 's' => []], 'roundabout'), 'arms.0.control',
+        'give-way, stop or signals'],
     'two words for one view' => [Sites::of(['w' => [], 'e' => [], 's' => ['control' => 'stop', 'view' => 'open', 'view_from_m' => 9]]), 'arms.2.view_from_m',
         'beside view'],
     'a way there is none of' => [['from' => 's', 'to' => 'w'] + Sites::of(Sites::arms('one-way met')), 'to', 'can be driven'],

@@ -103,7 +103,8 @@ export function SitePicture({ draft, keeps, from, to, met, seen, onTurn, onChoos
                             setHeld(null);
                         }}
                     >
-                        <circle cx={x} cy={y} r={5} fill="transparent" />
+                        <circle cx={x} cy={y} r={6} fill="transparent" />
+                        <Under x={isAcross ? x + Math.sign(x) * 2 : x + 7} y={isAcross ? y - 5 : y + 1.2} long={name.length * 2} end={anchor === 'end'} />
                         <circle
                             cx={x}
                             cy={y}
@@ -131,6 +132,11 @@ export function SitePicture({ draft, keeps, from, to, met, seen, onTurn, onChoos
         </svg>
     );
 }
+
+/** What is pressed beside the end itself: its name. */
+const Under = ({ x, y, long, end }: { x: number; y: number; long: number; end: boolean }) => (
+    <rect x={end ? x - long : x} y={y - 4} width={long} height={9} fill="transparent" />
+);
 
 /** What is painted on an arm, and what stands and opens beside it. */
 function Paint({ arm, out, keeps }: { arm: Arm; out: number; keeps: Side }) {

@@ -33,6 +33,8 @@ interface Recorded {
     'demo-needs': Api.RoutineNeed[];
     'demo-places': Api.PlaceWithDrawings[];
     'demo-routines': Api.RoutineCard[];
+    'demo-site': Api.Site;
+    'demo-sites': Api.SiteLine[];
     'demo-school-learners': Api.SchoolLearners;
     'demo-skill': Api.Skill;
     'demo-habits': Api.Habits;
@@ -50,6 +52,7 @@ interface Recorded {
     'tool-leave': Api.LeaveAnswer;
     'tool-overtake': Api.OvertakeAnswer;
     'tool-reverse': Api.ReverseFolded;
+    'tool-site': Api.SiteAnswer;
     'tool-steering': Api.SteeringAnswer;
     'tool-swept-path': Api.SweptPathAnswer;
 }

@@ -69,8 +69,7 @@ final class AmberTool implements Tool
                 Out::object(['from_m' => Out::number('far end; null where it has none', nullable: true), 'to_m' => Out::number('near end')]),
                 'where neither fits; null where there is none',
             ),
-            'vanishing_speed_mps' => Out::number('at and below it there is no such stretch'),
-            'vanishing_speed_mph' => Out::number('in the pack’s unit'),
+            ...CommonFields::headlineSpeedSchema('vanishing_speed', 'at and below it there is no such stretch'),
             'amber_s' => Out::number('how long it is amber'),
             'red_and_amber_s' => Out::number('before green; null where there is none', nullable: true),
         ];

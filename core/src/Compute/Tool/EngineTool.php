@@ -37,6 +37,9 @@ final class EngineTool implements Tool
 {
     use QuickAnswer;
 
+    /** Faster than any car on a road, m/s (assumed). */
+    private const FASTEST_MPS = 120.0;
+
     public function name(): string
     {
         return 'engine';
@@ -113,6 +116,7 @@ final class EngineTool implements Tool
     {
         $pack = CommonFields::pack($input);
         $vehicle = VehicleField::withGearbox($input);
+        self::refuseUndrivable($vehicle);
         [$from, $to] = [self::gear($input, 'from_gear', $vehicle), self::gear($input, 'to_gear', $vehicle)];
         $gear = self::gear($input, 'gear', $vehicle);
         if (($from === null) !== ($to === null)) {
@@ -195,6 +199,15 @@ final class EngineTool implements Tool
         }
 
         return (int) $gear;
+    }
+
+    /** @throws BadInput where the ratios and the tyre together make more than any car does */
+    private static function refuseUndrivable(Vehicle $vehicle): void
+    {
+        $top = $vehicle->gearbox->metresPerSecondAt($vehicle->engine->redLineRpm, $vehicle->gearbox->topGear());
+        if ($top > self::FASTEST_MPS) {
+            throw BadInput::field('final_drive', sprintf('makes with these ratios and this tyre %.0f m/s at the red line in top gear: no car does.', $top));
+        }
     }
 
     private static function speed(Values $input, Vehicle $vehicle, ?int $gear): Speed

@@ -19,6 +19,8 @@ use NobleTurn\Core\Plan\Approach;
 use NobleTurn\Core\Plan\Difficulty;
 use NobleTurn\Core\Plan\Warning;
 use NobleTurn\Core\Routine\Card;
+use NobleTurn\Core\Routine\Wording;
+use NobleTurn\Core\Rules\Assumption;
 use NobleTurn\Core\Rules\LengthUnit;
 use NobleTurn\Core\Rules\Practice;
 use NobleTurn\Core\Rules\RulePack;
@@ -74,7 +76,8 @@ final class SiteTool implements Tool
                 'meets' => Out::object([
                     'left' => Out::text('arm seen to the left from our line', nullable: true), 'right' => Out::text('to the right', nullable: true),
                 ]),
-                'also' => Out::list(Out::object(['routine' => Out::choice(RoutineCode::class), 'title' => Out::text('its name')]), 'taught on the same way besides'),
+                'also' => Out::list(Out::object(['routine' => Out::choice(RoutineCode::class), 'title' => Out::text('its name')]),
+                    'taught on the same way besides'),
                 'difficulty' => Out::object([
                     'score' => Out::number('0 to under 1, from what is there (assumed)'), 'words' => Out::choice(['easy', 'middling', 'hard']),
                     'reasons' => Out::list(['type' => 'string'], 'what makes it so, the heaviest first'),
@@ -90,7 +93,8 @@ final class SiteTool implements Tool
                 'error_m' => Out::number('give or take: two times in three the truth lies within it'), 'agrees' => Out::flag('whether the measures agree'),
                 'words' => Out::text('as it is said'), 'message' => Out::text('what to do where they disagree', nullable: true),
             ]), 'each length that was measured'),
-            'measure_first' => Out::list(MeasureFirst::schema(), 'of the way asked about: what its plan hangs on that nobody knows well, the most important first'),
+            'measure_first' => Out::list(MeasureFirst::schema(),
+                'of the way asked about: what its plan hangs on that nobody knows well, the most important first'),
         ];
     }
 
@@ -120,14 +124,15 @@ final class SiteTool implements Tool
 
         return new Answer($pack->code(), $pack->version(), [
             'keeps' => $pack->keeps()->value,
-            'offers' => ['controls' => array_column(ArmField::controls($kind, $pack), 'value'), 'centre_lane' => ! in_array(RoutineCode::CentreLaneLeft, $pack->lacks(), true)],
+            'offers' => ['controls' => array_column(ArmField::controls($kind, $pack), 'value'), 'centre_lane' => ! in_array(RoutineCode::CentreLaneLeft,
+                $pack->lacks(), true)],
             'ways' => array_map(
                 static fn (Way $way, Difficulty $difficulty): array => self::way($way, $difficulty, $facts($way), $pack), $ways, $difficulties,
             ),
             'closed' => self::closed($site),
             'measured' => self::measured($arms, $measured, $pack->lengthUnit()),
             'measure_first' => self::first($input, $site, $ways, $facts, $measured, $pack),
-        ], [], self::warnings($site, $measured, $pack->lengthUnit()));
+        ], self::assumed($site, $pack), self::warnings($site, $measured, $pack->lengthUnit()));
     }
 
     /**
@@ -141,7 +146,8 @@ final class SiteTool implements Tool
 
         return [
             'from' => $way->from->id, 'to' => $way->to->id, 'out' => $way->out->value, 'turn_deg' => round($way->turnDegrees, 1),
-            'exit_number' => $way->exitNumber, 'routine' => $way->routine->value, 'title' => $title($way->routine), 'because' => $way->because,
+            'exit_number' => $way->exitNumber, 'routine' => $way->routine->value, 'title' => $title($way->routine), 'because' => Wording::in($pack,
+                $way->because),
             'meets' => ['left' => ($way->meets['left'] ?? null)?->id, 'right' => ($way->meets['right'] ?? null)?->id],
             'also' => array_map(static fn (RoutineCode $also): array => ['routine' => $also->value, 'title' => $title($also)], $way->also),
             'difficulty' => [
@@ -226,6 +232,17 @@ final class SiteTool implements Tool
             }
         }
         throw BadInput::field('to', 'must be an arm that can be driven to from '.$from->id.'.');
+    }
+
+    /** @return list<Assumption> */
+    private static function assumed(Site $site, RulePack $pack): array
+    {
+        $limits = array_map(
+            static fn (Arm $arm): Assumption => CommonFields::default("limit of {$arm->name}", round($pack->townLimit()->inMetresPerSecond(), 3), 'm/s'),
+            array_filter($site->arms, static fn (Arm $arm): bool => $arm->limit === null),
+        );
+
+        return [CommonFields::default('straight on is within', WayReader::AHEAD, 'degrees'), ...array_values($limits)];
     }
 
     /**

@@ -42,7 +42,7 @@ function Drawing({ begin, site }: { begin: Draft; site?: Site }) {
     const go = useNavigate();
     const notice = useNotice();
     const [search, setSearch] = useSearchParams();
-    const { draft, change, undo, canUndo, isChanged } = useDraft(begin);
+    const { draft, change, undo, canUndo, isChanged, settle } = useDraft(begin);
     const form = useForm({});
     const [road, setRoad] = useState<string | null>(null);
     const [using, setUsing] = useState(false);
@@ -89,6 +89,7 @@ function Drawing({ begin, site }: { begin: Draft; site?: Site }) {
             const saved = site ? await api.PUT('/sites/{site}', { ...at({ site: site.id }), body }) : await api.POST('/sites', { body });
             await Promise.all([client.invalidateQueries({ queryKey: ['sites'] }), client.invalidateQueries({ queryKey: ['places'] })]);
             notice({ text: `${saved.name} is kept.` });
+            settle();
             if (!site) await go(`/places/sites/${saved.id}?${search.toString()}`, { replace: true });
         });
     const edited = draft.arms.find((arm) => arm.id === road);

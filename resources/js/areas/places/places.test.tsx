@@ -15,7 +15,7 @@ afterEach(() => {
 
 describe('the places of a school', () => {
     it('are listed with what is measured of each, a slip road by its length', async () => {
-        server({ 'GET places': places });
+        server({ 'GET places': places, 'GET sites': [] });
         show(<PlacesPage />);
         const row = async (name: string) => within((await screen.findByRole('heading', { name })).closest('li')!);
         const slip = of('slip');
@@ -25,7 +25,7 @@ describe('the places of a school', () => {
     });
 
     it('lead to the page of the bench that plans them, without a word of how they are kept', async () => {
-        server({ 'GET places': places });
+        server({ 'GET places': places, 'GET sites': [] });
         show(<PlacesPage />);
         await screen.findByRole('heading', { name: places[0]!.name });
         const links = screen.getAllByRole('link').map((link) => link.getAttribute('href')!);
@@ -35,7 +35,7 @@ describe('the places of a school', () => {
     });
 
     it('show what was kept from the bench, and put it away on one press', async () => {
-        const sent = server({ 'GET places': places });
+        const sent = server({ 'GET places': places, 'GET sites': [] });
         show(<PlacesPage />);
         const kept = places.flatMap((place) => place.drawings)[0]!;
         const link = await screen.findByRole('link', { name: kept.title });
@@ -50,7 +50,7 @@ describe('places among many', () => {
     const shown = () => screen.queryAllByRole('heading', { level: 2 }).map((heading) => heading.textContent);
 
     it('are found by words in any order, by their routine, and by what goes wrong there', async () => {
-        server({ 'GET places': places });
+        server({ 'GET places': places, 'GET sites': [] });
         show(<PlacesPage />, 'owner', '/places');
         const field = await screen.findByRole('searchbox', { name: 'Search places' });
         const find = (typed: string) => {
@@ -70,7 +70,7 @@ describe('places among many', () => {
     it('taught under other rules only stand by themselves, in the words of those rules, without a plan', async () => {
         const foreign = rules.elsewhere.find((one) => one.code === 'right-on-red')!;
         const place: PlaceWithDrawings = { ...of('junction'), id: 'x', name: 'Far away', routine: 'right-on-red', drawings: [] };
-        server({ 'GET places': [...places, place] });
+        server({ 'GET places': [...places, place], 'GET sites': [] });
         show(<PlacesPage />);
         const group = within(await screen.findByRole('region', { name: `Taught under ${foreign.pack_name} only` }));
         expect(group.getByRole('heading', { name: 'Far away' })).toBeTruthy();
