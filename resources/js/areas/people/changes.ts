@@ -1,6 +1,13 @@
 import type { Archive, Change } from '@/api/types';
 
-const KINDS: Record<Change['kind'], string> = { learner: 'the learner', place: 'the place', site: 'the site', car: 'the car', person: '', school: 'the school' };
+const KINDS: Record<Change['kind'], string> = {
+    learner: 'the learner',
+    place: 'the place',
+    site: 'the site',
+    car: 'the car',
+    person: '',
+    school: 'the school',
+};
 
 /** What the server puts in the place of a name. */
 const ERASED = 'Erased learner';
