@@ -92,6 +92,8 @@ it('plans a way by the law of its place, whoever is taught', function (): void {
     $site = ($this->draw)(['pack' => 'na', 'arms' => array_map(static fn (array $arm): array => ['control' => 'all-way-stop'] + $arm, Routes::ARMS)]);
     $place = $this->postJson("api/sites/{$site['id']}/ways", ['from' => 's', 'to' => 'w'])->assertCreated()->json();
     expect($place['routine'])->toBe('all-way-stop');
+    // Drawn anew by somebody who teaches under another: it stays where it is.
+    ($this->redraw)($site, $site['arms'])->assertOk()->assertJson(['pack' => 'na']);
     ['lesson' => $lesson] = $this->lesson($this->owner);
     expect($this->postJson("api/lessons/{$lesson->id}/items", ['place_id' => $place['id']])->json('plan.inputs.pack'))->toBe('na');
 });

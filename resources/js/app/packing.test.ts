@@ -23,6 +23,7 @@ const replies = (more: Record<string, object | number> = {}) => ({
     [TODAY]: { ...today, lessons: [line] },
     [TOMORROW]: { ...today, lessons: [] },
     'GET places': answer('demo-places'),
+    'GET sites': answer('demo-sites'),
     'GET learners': answer('demo-learners'),
     'GET vehicles': answer('demo-vehicles'),
     'GET vehicle-kinds': answer('demo-vehicle-kinds'),

@@ -61,6 +61,7 @@ final class SiteTool implements Tool
     public function output(): array
     {
         return [
+            'law' => Out::text('whose law it is'),
             'keeps' => Out::choice(Side::class, 'the side of the road traffic keeps to'),
             'offers' => Out::object([
                 'controls' => Out::list(Out::choice(Control::class), 'what can govern a mouth there'),
@@ -123,6 +124,7 @@ final class SiteTool implements Tool
         );
 
         return new Answer($pack->code(), $pack->version(), [
+            'law' => $pack->name(),
             'keeps' => $pack->keeps()->value,
             'offers' => ['controls' => array_column(ArmField::controls($kind, $pack), 'value'), 'centre_lane' => ! in_array(RoutineCode::CentreLaneLeft,
                 $pack->lacks(), true)],

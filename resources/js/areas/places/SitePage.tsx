@@ -49,7 +49,10 @@ function Drawing({ begin, site }: { begin: Draft; site?: Site }) {
     const pack = site?.pack ?? rules.pack;
     const asked = { pack, kind: draft.kind, arms: draft.arms };
     const drawn = useCompute('site', asked);
-    const ways = drawn.data?.ways ?? [];
+    // What cannot be is said; what could be before stays in sight until it can be again.
+    const [answer, setAnswer] = useState(drawn.data);
+    if (drawn.data && drawn.data !== answer) setAnswer(drawn.data);
+    const ways = answer?.ways ?? [];
     const wanted = ways.find((way) => way.from === search.get('from') && way.to === search.get('to'));
     const isChoosing = search.get('from') !== null && search.get('to') === null;
     const hardest = ways.reduce<(typeof ways)[number] | undefined>(
@@ -76,7 +79,7 @@ function Drawing({ begin, site }: { begin: Draft; site?: Site }) {
         }
         setSearch(next, { replace: true });
     };
-    const closed = drawn.data?.closed.find((one) => one.from === search.get('from') && one.to === search.get('to'));
+    const closed = answer?.closed.find((one) => one.from === search.get('from') && one.to === search.get('to'));
     const errors = drawn.error instanceof Problem ? drawn.error.errors : form.errors;
     const ofArm = (id: string): Record<string, string[]> => {
         const at = `arms.${draft.arms.findIndex((arm) => arm.id === id)}.`;
@@ -109,7 +112,7 @@ function Drawing({ begin, site }: { begin: Draft; site?: Site }) {
                 </Link>
                 <h1 className="text-3xl break-words">{draft.name || 'New site'}</h1>
                 <p className="text-quiet">
-                    {say(KINDS[draft.kind])} · law of {rules.pack === pack ? rules.pack_name : pack} · {ways.length} ways
+                    {say(KINDS[draft.kind])} · law of {answer?.law ?? rules.pack_name} · {ways.length} ways
                     {isChanged && ' · not kept yet'}
                 </p>
             </header>
@@ -117,7 +120,7 @@ function Drawing({ begin, site }: { begin: Draft; site?: Site }) {
                 <div className="grid content-start gap-3">
                     <SitePicture
                         draft={draft}
-                        keeps={drawn.data?.keeps ?? rules.keeps}
+                        keeps={answer?.keeps ?? rules.keeps}
                         from={from}
                         to={way?.to ?? search.get('to')}
                         met={{ ...(left ? { left } : {}), ...(right ? { right } : {}) }}
@@ -149,9 +152,7 @@ function Drawing({ begin, site }: { begin: Draft; site?: Site }) {
                             : `${name(from)} → where?`}
                     </h2>
                     {closed && <p className="font-semibold">▸ {closed.message}</p>}
-                    {drawn.error && !(drawn.error instanceof Problem && Object.keys(drawn.error.errors).length > 0 && drawn.data) && (
-                        <NotShown what="The ways are not shown" error={drawn.error} retry={() => void drawn.refetch()} />
-                    )}
+                    {drawn.error && <NotShown what="As it is drawn now there are no ways" error={drawn.error} retry={() => void drawn.refetch()} />}
                     {way && <WayFacts way={way} first={first.data?.measure_first ?? []} />}
                     <div className="grid gap-4 sm:grid-cols-2">
                         <Field label="Name of the site" errors={form.errors.name ?? []}>
@@ -191,8 +192,8 @@ function Drawing({ begin, site }: { begin: Draft; site?: Site }) {
                     <ArmForm
                         draft={draft}
                         arm={edited}
-                        measured={(drawn.data?.measured ?? []).filter((row) => row.arm === edited.id)}
-                        offers={drawn.data?.offers ?? { controls: ['give-way'], centre_lane: false }}
+                        measured={(answer?.measured ?? []).filter((row) => row.arm === edited.id)}
+                        offers={answer?.offers ?? { controls: ['give-way'], centre_lane: false }}
                         errors={ofArm(edited.id)}
                         onChange={(part) => change(`${Object.keys(part).join()} of ${edited.id}`, (now) => armIs(now, edited.id, part))}
                         onName={(said) => change(`name of ${edited.id}`, (now) => named(now, edited.id, said))}

@@ -152,7 +152,13 @@ export function ArmForm({ draft, arm, measured, offers, errors, onChange, onName
                 arm={arm}
                 measured={measured}
                 errors={errors}
-                onChange={(measures, free) => onChange({ measures, ...(free ? { [free]: undefined } : {}) })}
+                onChange={(measures, free) =>
+                    onChange({
+                        measures,
+                        ...(free ? { [free]: undefined } : {}),
+                        ...(free?.startsWith('view') ? { view: undefined, view_from_m: undefined, view_beyond_m: undefined } : {}),
+                    })
+                }
             />
             <Rarely said={arm.room_m !== undefined || arm.path_before_m !== undefined || arm.view_beyond_m !== undefined || arm.parked_along !== undefined}>
                 <div className="grid gap-4 py-2 sm:grid-cols-2">

@@ -60,7 +60,9 @@ export function Measures({ arm, measured, errors, onChange }: Props) {
         if (isPaced && pace) localStorage.setItem('noble-turn.pace', pace);
         add(isPaced || by === 'car-lengths' ? { number: count, ...(isPaced && pace ? { pace_m: Number(pace) } : {}) } : { [`length_${unit}`]: count });
     };
-    const wrong = Object.entries(errors).flatMap(([field, said]) => (field.startsWith('measures') ? said : []));
+    // What is measured has no field of its own in which to say it.
+    const isSaidHere = (field: string) => field.startsWith('measures') || all.some((one) => `${one.of}_m` === field);
+    const wrong = Object.entries(errors).flatMap(([field, said]) => (isSaidHere(field) ? said : []));
     return (
         <section aria-label="Measured" className="border-hair grid gap-3 border-t-2 pt-3">
             <h3 className="text-lg">Measured</h3>

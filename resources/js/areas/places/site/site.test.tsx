@@ -89,10 +89,26 @@ describe('a site', () => {
         expect(undo).toHaveProperty('disabled', true);
     });
 
+    it('says what cannot be where it was typed, and leaves the ways in sight until it can be', async () => {
+        const refused = { message: 'refused', errors: { 'arms.2.limit_mph': ['must lie between 4.474 and 100.662.'] } };
+        const isTooFast = (body: unknown) => (body as { arms: { limit_mph?: number }[] }).arms.some(({ limit_mph: limit }) => (limit ?? 0) > 100);
+        server({ ...replies, 'POST compute/site': ({ body }: { body: unknown }) => (isTooFast(body) ? refused : answer('tool-site')) });
+        show(page, 'instructor', '/places/sites/new?start=t');
+        const ways = await screen.findByText('All 6 ways');
+        fireEvent.click(screen.getByRole('button', { name: 'Side road' }));
+        const sheet = within(await screen.findByRole('dialog'));
+        fireEvent.change(sheet.getByLabelText('Limit, mph'), { target: { value: '500' } });
+        expect(await sheet.findByText(/must lie between/)).toBeTruthy();
+        expect(ways.isConnected).toBe(true);
+        expect(sheet.getByLabelText('At its mouth')).toHaveProperty('value', 'give-way');
+        fireEvent.change(sheet.getByLabelText('Limit, mph'), { target: { value: '30' } });
+        await waitFor(() => expect(sheet.queryByText(/must lie between/)).toBeNull());
+    });
+
     it('says why a picture has no ways, and keeps what was drawn', async () => {
         server({ ...replies, 'POST compute/site': 422 });
         show(page, 'instructor', '/places/sites/new?start=t');
-        expect(await screen.findByText(/The ways are not shown/)).toBeTruthy();
+        expect(await screen.findByText(/As it is drawn now there are no ways/)).toBeTruthy();
         expect(screen.getByRole('button', { name: /^Side road, south/ })).toBeTruthy();
     });
 });
