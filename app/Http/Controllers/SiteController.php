@@ -65,7 +65,8 @@ final class SiteController extends Controller
     {
         $said = $request->validate(Taken::site());
         $site->fill([
-            'pack' => $site->exists ? $site->pack : ChosenRules::of($current->school(), $this->user($request))->pack, 'latitude_deg' => null, 'longitude_deg' => null, 'note' => null,
+            'pack' => $site->exists ? $site->pack : ChosenRules::of($current->school(), $this->user($request))->pack,
+            'latitude_deg' => null, 'longitude_deg' => null, 'note' => null,
             ...$said,
             // As they came: a number that is said as a whole one stays one.
             'arms' => $request->json()->all()['arms'] ?? [],

@@ -22,7 +22,22 @@ const MOST = [
 const DEVICE = 'device';
 
 /** What is kept of answers, by the first word of the question. What is not named here is shown with signal only. */
-const KEPT = ['today', 'lesson', 'learners', 'learner', 'places', 'vehicles', 'vehicle-kinds', 'rules', 'routines', 'compute', 'sweep', 'helped', 'school'];
+const KEPT = [
+    'today',
+    'lesson',
+    'learners',
+    'learner',
+    'places',
+    'sites',
+    'vehicles',
+    'vehicle-kinds',
+    'rules',
+    'routines',
+    'compute',
+    'sweep',
+    'helped',
+    'school',
+];
 
 /** Everything about one learner, to be handed out: not left on a device. */
 const isKept = ([first, , third]: QueryKey): boolean => KEPT.includes(first as string) && third !== 'data';
