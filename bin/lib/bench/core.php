@@ -103,6 +103,14 @@ function benchCore(): void
             'approach', ['routine' => 'emerge-right', 'limit_mph' => 30, 'sweep' => ['field' => 'speed_mph', 'from' => 5, 'to' => 64, 'step' => 1]],
         ],
     ];
+    $arms = array_map(
+        static fn (int $bearing): array => ['id' => "b{$bearing}", 'name' => "B {$bearing}", 'bearing_deg' => $bearing] + ($bearing % 180 === 0 ? ['control' => 'give-way'] : []),
+        [0, 90, 180, 270],
+    );
+    $cases += [
+        'site: crossroads, twelve ways' => ['site', ['kind' => 'junction', 'arms' => $arms]],
+        'site: one way, what to measure first' => ['site', ['kind' => 'junction', 'arms' => $arms, 'from' => 'b180', 'to' => 'b90']],
+    ];
     foreach ($cases as $name => [$tool, $input]) {
         $took = medianSeconds(static fn () => Toolbox::run($tool, $input));
         row([$name, number_format(1 / $took), number_format($took / $loop, 1)]);

@@ -103,7 +103,7 @@ final class SiteTool implements Tool
     {
         $arms = count($input->objects('arms'));
 
-        return Effort::QUICK * ($input->has('from') ? MeasureFirst::PLANS : 1 + $arms / 4.0);
+        return Effort::QUICK * ($arms ** 2 / 4.0 + ($input->has('from') ? MeasureFirst::PLANS : 0));
     }
 
     public function answer(Values $input): Answer

@@ -42,7 +42,7 @@ function Drawing({ begin, site }: { begin: Draft; site?: Site }) {
     const go = useNavigate();
     const notice = useNotice();
     const [search, setSearch] = useSearchParams();
-    const { draft, change, undo, canUndo, isChanged, settle } = useDraft(begin);
+    const { draft, change, undo, canUndo, isChanged, throwAway, settle } = useDraft(begin, site?.id ?? `new ${search.get('start') ?? 't'}`);
     const form = useForm({});
     const [road, setRoad] = useState<string | null>(null);
     const [using, setUsing] = useState(false);
@@ -177,6 +177,11 @@ function Drawing({ begin, site }: { begin: Draft; site?: Site }) {
                         <button type="submit" className="key" data-tone="main" disabled={form.busy}>
                             Keep the site
                         </button>
+                        {isChanged && (
+                            <button type="button" className="key" data-tone="bare" onClick={throwAway}>
+                                Throw the changes away
+                            </button>
+                        )}
                         {site && way?.tool && (
                             <button type="button" className="key" disabled={isChanged} onClick={() => setUsing(true)}>
                                 Use in a lesson

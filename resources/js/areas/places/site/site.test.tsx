@@ -22,6 +22,7 @@ const page = (
 
 afterEach(() => {
     cleanup();
+    sessionStorage.clear();
     vi.unstubAllGlobals();
 });
 
@@ -103,6 +104,24 @@ describe('a site', () => {
         expect(sheet.getByLabelText('At its mouth')).toHaveProperty('value', 'give-way');
         fireEvent.change(sheet.getByLabelText('Limit, mph'), { target: { value: '30' } });
         await waitFor(() => expect(sheet.queryByText(/must lie between/)).toBeNull());
+    });
+
+    it('has what was drawn and not kept when it is come back to, until it is thrown away', async () => {
+        server(replies);
+        const { unmount } = show(page, 'instructor', '/places/sites/new?start=t');
+        fireEvent.change(await screen.findByLabelText('Name of the site'), { target: { value: 'Half drawn' } });
+        unmount();
+        const again = show(page, 'instructor', '/places/sites/new?start=t');
+        expect(await screen.findByRole('heading', { level: 1, name: 'Half drawn' })).toBeTruthy();
+        again.unmount();
+        // Another site is another drawing.
+        const other = show(page, 'instructor', '/places/sites/new?start=lights');
+        expect(await screen.findByRole('heading', { level: 1, name: 'New site' })).toBeTruthy();
+        other.unmount();
+        show(page, 'instructor', '/places/sites/new?start=t');
+        fireEvent.click(await screen.findByRole('button', { name: 'Throw the changes away' }));
+        expect(screen.getByRole('heading', { level: 1, name: 'New site' })).toBeTruthy();
+        expect(sessionStorage.length).toBe(0);
     });
 
     it('says why a picture has no ways, and keeps what was drawn', async () => {

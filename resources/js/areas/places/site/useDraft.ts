@@ -1,13 +1,29 @@
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
+import { useSession } from '@/session/session';
 import type { Draft } from '@/site/draft';
 
 /** How many steps are taken back at most. */
 const STEPS_BACK = 50;
 
-/** A drawing with its way back: what changes one figure again and again is one step. */
-export function useDraft(begun: Draft) {
-    const [state, setState] = useState<{ now: Draft; before: Draft[]; what: string }>({ now: begun, before: [], what: '' });
-    const [kept, setKept] = useState(state.now);
+/** What was drawn on this tab and not kept, by whom and of which site: a page that is left by mistake loses nothing. */
+function unkept(key: string): Draft | null {
+    try {
+        return JSON.parse(sessionStorage.getItem(key) ?? 'null') as Draft | null;
+    } catch {
+        return null;
+    }
+}
+
+/** A drawing with its way back: what changes one figure again and again is one step. `site` is its id, or the word it began with. */
+export function useDraft(begun: Draft, site: string) {
+    const key = `noble-turn.drawing.${useSession().user.id}.${site}`;
+    const [kept, setKept] = useState(begun);
+    const [state, setState] = useState<{ now: Draft; before: Draft[]; what: string }>(() => ({ now: unkept(key) ?? kept, before: [], what: '' }));
+    const isChanged = state.now !== kept;
+    useEffect(() => {
+        if (isChanged) sessionStorage.setItem(key, JSON.stringify(state.now));
+        else sessionStorage.removeItem(key);
+    }, [key, state.now, isChanged]);
     return {
         draft: state.now,
         /** `what` is changed, "bearing of s": a run of changes of the same is taken back at once. */
@@ -20,8 +36,13 @@ export function useDraft(begun: Draft) {
         undo: () =>
             setState((last) => (last.before.length === 0 ? last : { now: last.before[last.before.length - 1]!, before: last.before.slice(0, -1), what: '' })),
         canUndo: state.before.length > 0,
-        isChanged: state.now !== kept,
+        isChanged,
+        /** As it was before anything was changed. */
+        throwAway: () => setState({ now: kept, before: [], what: '' }),
         /** What is drawn is kept now. */
-        settle: () => setKept(state.now),
+        settle: () => {
+            sessionStorage.removeItem(key);
+            setKept(state.now);
+        },
     };
 }
