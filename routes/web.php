@@ -118,10 +118,12 @@ Route::prefix('api')->group(function (): void {
         $may(Right::ReadPlaces)->group(function (): void {
             Route::get('places', [PlaceController::class, 'index']);
             Route::get('sites', [SiteController::class, 'index']);
+            Route::get('sites/geojson', [SiteController::class, 'out']);
             Route::get('sites/{site}', [SiteController::class, 'show']);
         });
         $may(Right::WritePlaces)->group(function (): void {
             Route::post('sites', [SiteController::class, 'store']);
+            Route::post('sites/import', [SiteController::class, 'in']);
             Route::put('sites/{site}', [SiteController::class, 'update']);
             Route::delete('sites/{site}', [SiteController::class, 'destroy']);
             Route::post('sites/{site}/restore', [SiteController::class, 'restore'])->whereUuid('site');

@@ -129,6 +129,9 @@ final class Operations
 
         return [
             'GET sites' => Operation::reads('The school’s sites', Shapes::listOf('SiteLine')),
+            'GET sites/geojson' => Operation::reads('All of them as GeoJSON', 'SitesGeoJson'),
+            'POST sites/import' => Operation::writes('What sites that come as GeoJSON would do; keeps them all or none', Taken::sitesIn(), 'SitesIn',
+                inside: ['features' => ['type' => 'array', 'items' => ['type' => 'object']]]),
             'GET sites/{site}' => Operation::reads('A site with its arms', 'Site'),
             'POST sites' => Operation::writes('Draws a site', Taken::site(), 'Site', 201, inside: $arms),
             'PUT sites/{site}' => Operation::writes('Draws a site anew; the ways that lessons use follow it', Taken::site(), 'Site', inside: $arms),

@@ -137,6 +137,12 @@ final class Taken
         ];
     }
 
+    /** @return array<string, list<mixed>> GeoJSON; what stands in a feature is said line by line */
+    public static function sitesIn(): array
+    {
+        return ['type' => ['required', 'in:FeatureCollection'], 'features' => ['present', 'array', 'max:500'], 'keep' => ['sometimes', 'boolean']];
+    }
+
     /** @return array<string, list<mixed>> */
     public static function way(): array
     {

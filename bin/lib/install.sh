@@ -4,7 +4,9 @@ PHP_PACKAGES=(php8.2-cli php8.2-fpm php8.2-apcu php8.2-mysql php8.2-curl php8.2-
 SERVER_PACKAGES=(mariadb-server-core mariadb-client-core nginx-light)
 SPELLING_PACKAGES=(hunspell hunspell-en-gb)
 TEST_PACKAGES=(chromium)
-# What the core is held against: a traffic simulator, a statistics library.
+# What reads the formats that go out.
+FORMAT_PACKAGES=(gdal-bin)
+# What the core is held against: a traffic simulator, a statistics library, a geodesic library.
 REFERENCE_PACKAGES=(sumo sumo-tools python3 r-base-core geographiclib-tools)
 
 # install_packages PACKAGE...: only what is missing, all in one go (a php8.2-* package may bring a newer PHP with it).

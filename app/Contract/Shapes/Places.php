@@ -72,6 +72,25 @@ final class Places
                 'arms' => Shapes::listOf('SiteArm'),
                 'used' => Out::list(Out::object($way + ['place_id' => Shapes::id()]), 'ways that lessons use'),
             ]),
+            'SitesGeoJson' => Out::object([
+                'type' => ['const' => 'FeatureCollection'],
+                'features' => Out::list(Out::object([
+                    'type' => ['const' => 'Feature'], 'id' => Shapes::id(),
+                    'geometry' => Out::maybe(Out::object([
+                        'type' => ['const' => 'Point'], 'coordinates' => ['type' => 'array', 'items' => ['type' => 'number'], 'minItems' => 2, 'maxItems' => 2],
+                    ]), 'null where nobody knows where it lies'),
+                    'properties' => Out::object(array_intersect_key($site, ['name' => 0, 'kind' => 0, 'pack' => 0, 'note' => 0]) + [
+                        'arms' => Shapes::listOf('SiteArm'),
+                    ]),
+                ])),
+            ]),
+            'SitesIn' => Out::object([
+                'rows' => Out::list(Out::object([
+                    'line' => Out::integer('which feature, from 1'), 'name' => Out::text(''), 'what' => Out::choice(['new', 'changed', 'same', 'refused']),
+                    'message' => Out::text('why, or what lies near', nullable: true),
+                ])),
+                'whole' => Out::flag('none is refused'), 'kept' => Out::integer('so many were kept'),
+            ]),
             'SiteLine' => Out::object($site + [
                 'arms' => Out::list(Out::object(['id' => Out::text(''), 'name' => Out::text(''), 'bearing_deg' => Out::number('clockwise from north')])),
                 'ways' => Out::list(Out::object($way + ['score' => Out::number('how hard, 0 to under 1')])),

@@ -4,6 +4,7 @@ namespace App\Http\Controllers;
 
 use App\Contract\Taken;
 use App\Http\Resources\Show;
+use App\Interchange\SitesGeoJson;
 use App\Models\Site;
 use App\School\ChosenRules;
 use App\School\CurrentSchool;
@@ -20,6 +21,22 @@ final class SiteController extends Controller
     public function index(): JsonResponse
     {
         return response()->json(Site::query()->withCount('places')->get()->sortBy('name')->values()->map(Show::siteLine(...)));
+    }
+
+    public function out(): JsonResponse
+    {
+        return response()->json(SitesGeoJson::out(Site::query()->orderBy('name')->get()));
+    }
+
+    /** Says what each feature would do; keeps them where that is wanted and none is refused. */
+    public function in(Request $request, CurrentSchool $current): JsonResponse
+    {
+        $said = $request->validate(Taken::sitesIn());
+        $pack = ChosenRules::of($current->school(), $this->user($request))->pack;
+        $in = SitesGeoJson::read(array_values($request->json()->all()['features'] ?? []), Site::query()->get(), $pack);
+        $kept = ($said['keep'] ?? false) && $in->isWhole() ? DB::transaction(static fn (): int => $in->keep()) : 0;
+
+        return response()->json(['rows' => $in->shown(), 'whole' => $in->isWhole(), 'kept' => $kept]);
     }
 
     public function show(Site $site): JsonResponse

@@ -116,7 +116,7 @@ final class EngineTool implements Tool
     {
         $pack = CommonFields::pack($input);
         $vehicle = VehicleField::withGearbox($input);
-        self::refuseUndrivable($vehicle);
+        self::refuseUndrivable($vehicle, $input->object('vehicle')?->has('final_drive') === true ? 'vehicle.final_drive' : 'final_drive');
         [$from, $to] = [self::gear($input, 'from_gear', $vehicle), self::gear($input, 'to_gear', $vehicle)];
         $gear = self::gear($input, 'gear', $vehicle);
         if (($from === null) !== ($to === null)) {
@@ -202,11 +202,11 @@ final class EngineTool implements Tool
     }
 
     /** @throws BadInput where the ratios and the tyre together make more than any car does */
-    private static function refuseUndrivable(Vehicle $vehicle): void
+    private static function refuseUndrivable(Vehicle $vehicle, string $field): void
     {
         $top = $vehicle->gearbox->metresPerSecondAt($vehicle->engine->redLineRpm, $vehicle->gearbox->topGear());
         if ($top > self::FASTEST_MPS) {
-            throw BadInput::field('final_drive', sprintf('makes with these ratios and this tyre %.0f m/s at the red line in top gear: no car does.', $top));
+            throw BadInput::field($field, sprintf('makes with these ratios and this tyre %.0f m/s at the red line in top gear: no car does.', $top));
         }
     }
 

@@ -9,6 +9,7 @@ import { useRoutineText, useSay } from '@/rules/rules';
 import { STARTS, type Start } from '@/site/draft';
 import { lies } from '@/site/map';
 import { SitesMap } from '@/site/SitesMap';
+import { InAndOut } from './InAndOut';
 import { useNotice } from '@/ui/Notice';
 import { NotShown } from '@/ui/NotShown';
 import { isMeant } from '@/ui/search';
@@ -96,6 +97,7 @@ export function Sites({ find }: { find: string }) {
                 ))}
             </ul>
             {sites.data && sites.data.length > 0 && found.length === 0 && <p>No site is like that.</p>}
+            {sites.data && <InAndOut />}
             <ArchiveList of="sites" />
         </section>
     );

@@ -152,6 +152,37 @@ describe('the sites of a school', () => {
         unmount();
     });
 
+    it('come in from a file once it was said what each would do; where one is refused nothing can be kept', async () => {
+        const row = (line: number, name: string, what: string, message: string | null = null) => ({ line, name, what, message });
+        const collection = { type: 'FeatureCollection', features: [{ type: 'Feature', geometry: null, properties: {} }] };
+        const file = (text: string) => new File([text], 'town.geojson', { type: 'application/geo+json' });
+        const bring = (text: string) => fireEvent.change(screen.getByLabelText('Bring sites in'), { target: { files: [file(text)] } });
+        let whole = false;
+        const sent = server({
+            ...replies,
+            'POST sites/import': () => ({
+                rows: [row(1, 'Chapel T', 'new'), row(2, '', whole ? 'same' : 'refused', 'name must be 1 to 160 letters.')],
+                whole,
+                kept: 1,
+            }),
+        });
+        show(<Sites find="" />);
+        await screen.findByRole('heading', { name: sites[0]!.name });
+        bring('no JSON');
+        expect(await screen.findByText(/town.geojson is no GeoJSON/)).toBeTruthy();
+        bring(JSON.stringify(collection));
+        const key = () => screen.getByRole('button', { name: 'Bring 1 in' });
+        expect(await screen.findByText(/name must be 1 to 160 letters/)).toBeTruthy();
+        expect(key()).toHaveProperty('disabled', true);
+        fireEvent.click(screen.getByRole('button', { name: 'Close' }));
+        whole = true;
+        bring(JSON.stringify(collection));
+        await waitFor(() => expect(key()).toHaveProperty('disabled', false));
+        fireEvent.click(key());
+        expect(await screen.findByText('1 sites are brought in.')).toBeTruthy();
+        expect(sent.filter(({ path }) => path === 'sites/import').map(({ body }) => (body as { keep: boolean }).keep)).toEqual([false, false, true]);
+    });
+
     it('say what a site is for where there is none yet', async () => {
         server({ ...replies, 'GET sites': [] });
         show(<Sites find="" />);
