@@ -86,7 +86,7 @@ it('keeps pages of the bench as links where it is not known what their tools wer
 });
 
 it('can go back to the tables of before', function (): void {
-    Illuminate\Support\Facades\Artisan::call('migrate:rollback', ['--step' => 6, '--force' => true]);
+    Illuminate\Support\Facades\Artisan::call('migrate:rollback', ['--step' => 7, '--force' => true]);
     foreach (DB::table('places')->get() as $place) {
         expect(json_decode($place->approach, true))->toEqual(json_decode($this->was['places'][$place->id]['approach'], true));
     }
