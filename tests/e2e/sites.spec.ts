@@ -25,6 +25,7 @@ async function useIn(page: Page, lesson: Lesson): Promise<void> {
     await page.getByRole('button', { name: 'Use in a lesson' }).click();
     const time = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: 'Europe/London' }).format(new Date(lesson.starts_at));
     await page.getByRole('dialog').getByRole('button', { name: time }).click();
+    await expect(page.getByRole('dialog')).toHaveCount(0);
     await expect(page.getByText(/is on the plan of/)).toBeVisible();
 }
 
@@ -74,9 +75,9 @@ test('a crossroads drawn by mouse: measured twice, two of its ways planned in a 
     await page.getByText('All 12 ways').click();
     await page.getByRole('button', { name: /Bollard Street \(west\) → Hawser Lane \(south\): turn right/ }).click();
     await useIn(page, lesson);
-    const { items } = await api<{ items: { routine: string; place: { name: string } }[] }>(page, `lessons/${lesson.id}`);
-    expect(items.slice(-2).map(({ routine }) => routine)).toEqual(['emerge-right', 'turn-right']);
-    expect(items.at(-2)!.place.name).toBe('Hawser Lane at Bollard Street: from Hawser Lane (south), right');
+    const planned = async () => (await api<{ items: { routine: string; place: { name: string } }[] }>(page, `lessons/${lesson.id}`)).items.slice(-2);
+    await expect.poll(async () => (await planned()).map(({ routine }) => routine)).toEqual(['emerge-right', 'turn-right']);
+    expect((await planned())[0]!.place.name).toBe('Hawser Lane at Bollard Street: from Hawser Lane (south), right');
     await page.goto(`/lessons/${lesson.id}/plan`);
     await expect(page.getByText('from Hawser Lane (south), right').first()).toBeVisible();
     const site = await kept(page, 'Hawser Lane at Bollard Street');
@@ -175,5 +176,7 @@ test('what cannot be is said where it was typed, and nothing typed is lost', asy
         .getByRole('button', { name: /^Main road \(east\)/ })
         .first()
         .click();
+    await expect(page.getByRole('heading', { name: 'Side road → Main road (east)', exact: true })).toBeVisible();
     await expect(page.getByText('Side road is one-way, away from here: nobody comes in by it.')).toBeVisible();
+    await expect(page.getByText('That is', { exact: false })).toHaveCount(0);
 });

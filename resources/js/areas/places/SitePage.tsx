@@ -59,7 +59,8 @@ function Drawing({ begin, site }: { begin: Draft; site?: Site }) {
         (most, way) => (most && most.difficulty.score >= way.difficulty.score ? most : way),
         undefined,
     );
-    const way = wanted ?? (isChoosing ? undefined : hardest);
+    // Until somebody says a way, the hardest is looked at; one that nobody may drive is none.
+    const way = wanted ?? (draft.arms.some(({ id }) => id === search.get('from')) ? undefined : hardest);
     const from = way?.from ?? search.get('from');
     const first = useQuery({
         ...questions.tool('site', { ...asked, ...(way ? { from: way.from, to: way.to } : {}) }),
@@ -90,7 +91,8 @@ function Drawing({ begin, site }: { begin: Draft; site?: Site }) {
             const { note, ...rest } = draft;
             const body = { ...rest, note: note || null, pack };
             const saved = site ? await api.PUT('/sites/{site}', { ...at({ site: site.id }), body }) : await api.POST('/sites', { body });
-            await Promise.all([client.invalidateQueries({ queryKey: ['sites'] }), client.invalidateQueries({ queryKey: ['places'] })]);
+            // The ways that lessons use follow.
+            await Promise.all([['sites'], ['places'], ['lesson']].map((queryKey) => client.invalidateQueries({ queryKey })));
             notice({ text: `${saved.name} is kept.` });
             settle();
             if (!site) await go(`/places/sites/${saved.id}?${search.toString()}`, { replace: true });
@@ -149,7 +151,7 @@ function Drawing({ begin, site }: { begin: Draft; site?: Site }) {
                     <h2 className="text-2xl break-words">
                         {way
                             ? `${name(way.from)} → ${name(way.to)}, ${way.exit_number === null ? way.out : `exit ${way.exit_number}`}`
-                            : `${name(from)} → where?`}
+                            : `${name(from)} → ${name(search.get('to')) || 'where?'}`}
                     </h2>
                     {closed && <p className="font-semibold">▸ {closed.message}</p>}
                     {drawn.error && <NotShown what="As it is drawn now there are no ways" error={drawn.error} retry={() => void drawn.refetch()} />}
