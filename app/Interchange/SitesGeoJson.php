@@ -20,7 +20,10 @@ final readonly class SitesGeoJson
     /** Two sites nearer each other than this may be one that was drawn twice, m (assumed). */
     private const NEAR_M = 40.0;
 
-    /** @param  list<array{line: int, name: string, what: string, message: ?string, site: ?Site}>  $rows */
+    /** No place so near lies farther north or south, degrees: a degree is 110.5 km or more. */
+    private const NEAR_DEG = 0.0004;
+
+    /** @param  list<array{line: int, name: string, what: string, message: ?string, site: ?Site, ways: ?SiteWays}>  $rows */
     private function __construct(public array $rows)
     {
     }
@@ -56,15 +59,15 @@ final readonly class SitesGeoJson
         foreach ($features as $i => $feature) {
             $properties = is_array($feature) && is_array($feature['properties'] ?? null) ? $feature['properties'] : [];
             $name = is_string($properties['name'] ?? null) ? trim($properties['name']) : '';
-            $row = ['line' => $i + 1, 'name' => $name, 'what' => 'refused', 'message' => null, 'site' => null];
+            $row = ['line' => $i + 1, 'name' => $name, 'what' => 'refused', 'message' => null, 'site' => null, 'ways' => null];
             try {
-                $site = self::site($feature, $properties, $name, $kept, $pack);
+                [$site, $ways] = self::site($feature, $properties, $name, $kept, $pack);
                 $key = mb_strtolower($name).' '.$site->kind;
                 if (isset($names[$key])) {
                     throw ValidationException::withMessages(['name' => "has come before, in line {$names[$key]}."]);
                 }
                 $names[$key] = $i + 1;
-                $row['site'] = $site;
+                [$row['site'], $row['ways']] = [$site, $ways];
                 $row['what'] = match (true) {
                     ! $site->exists => 'new', $site->isDirty() => 'changed', default => 'same',
                 };
@@ -90,7 +93,7 @@ final readonly class SitesGeoJson
         foreach ($this->rows as $row) {
             if ($row['site'] !== null && $row['what'] !== 'same') {
                 $row['site']->save();
-                SiteWays::of($row['site'])->follow();
+                $row['ways']?->follow();
                 $kept++;
             }
         }
@@ -109,10 +112,11 @@ final readonly class SitesGeoJson
     /**
      * @param  array<mixed>  $properties
      * @param  Collection<int, Site>  $kept
+     * @return array{Site, SiteWays}
      *
      * @throws ValidationException
      */
-    private static function site(mixed $feature, array $properties, string $name, Collection $kept, string $pack): Site
+    private static function site(mixed $feature, array $properties, string $name, Collection $kept, string $pack): array
     {
         $kind = is_string($properties['kind'] ?? null) ? SiteKind::tryFrom($properties['kind']) : null;
         $law = $properties['pack'] ?? $pack;
@@ -132,12 +136,12 @@ final readonly class SitesGeoJson
                 $site->setAttribute($field, $value);
             }
         }
-        $lines = SiteWays::of($site)->lines();
-        if ($site->getAttribute('ways') != $lines) {
-            $site->ways = $lines;
+        $ways = SiteWays::of($site);
+        if ($site->getAttribute('ways') != $ways->lines()) {
+            $site->ways = $ways->lines();
         }
 
-        return $site;
+        return [$site, $ways];
     }
 
     /**
@@ -166,7 +170,8 @@ final readonly class SitesGeoJson
         }
         $here = Position::ofDegrees($site->latitude_deg, $site->longitude_deg);
         foreach ($kept as $other) {
-            if ($other->latitude_deg === null || $other->longitude_deg === null) {
+            // Farther north or south than that it is not worth the reckoning.
+            if ($other->latitude_deg === null || $other->longitude_deg === null || abs($other->latitude_deg - $site->latitude_deg) > self::NEAR_DEG) {
                 continue;
             }
             $metres = $here->metresTo(Position::ofDegrees($other->latitude_deg, $other->longitude_deg));

@@ -17,7 +17,7 @@ use Illuminate\Database\Eloquent\SoftDeletes;
  * @property ?float $longitude_deg
  * @property ?string $note
  * @property list<array<string, mixed>> $arms as the site tool takes them
- * @property list<array{from: string, to: string, routine: string, score: float}> $ways as it answered when they were written
+ * @property list<array{from: string, to: string, routine: string, score: float, words: string}> $ways as it answered when they were written
  * @property \Illuminate\Database\Eloquent\Collection<int, Place> $places
  */
 final class Site extends Model

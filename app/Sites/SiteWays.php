@@ -31,11 +31,12 @@ final readonly class SiteWays
         return new self($site, array_combine(array_map(self::key(...), $ways), $ways));
     }
 
-    /** @return list<array{from: string, to: string, routine: string, score: float}> as a list shows them */
+    /** @return list<array{from: string, to: string, routine: string, score: float, words: string}> as a list shows them */
     public function lines(): array
     {
         return array_values(array_map(static fn (array $way): array => [
             'from' => $way['from'], 'to' => $way['to'], 'routine' => $way['routine'], 'score' => $way['difficulty']['score'],
+            'words' => $way['difficulty']['words'],
         ], $this->ways));
     }
 

@@ -93,7 +93,9 @@ final class Places
             ]),
             'SiteLine' => Out::object($site + [
                 'arms' => Out::list(Out::object(['id' => Out::text(''), 'name' => Out::text(''), 'bearing_deg' => Out::number('clockwise from north')])),
-                'ways' => Out::list(Out::object($way + ['score' => Out::number('how hard, 0 to under 1')])),
+                'ways' => Out::list(Out::object($way + [
+                    'score' => Out::number('how hard, 0 to under 1'), 'words' => Out::choice(['easy', 'middling', 'hard']),
+                ])),
                 'used' => Out::integer('ways that lessons use'),
             ]),
         ];

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Lanes;
 
+use NobleTurn\Core\Site\WayReader;
+
 /** Where somebody wants to go, and what comes after. */
 final readonly class Trip
 {
@@ -12,9 +14,6 @@ final readonly class Trip
 
     /** Less room than this after the exit is too little to move over in, m (assumed). */
     public const ROOM_M = 60.0;
-
-    /** From straight over so far to either side, degrees (assumed): before it the clock says early, after it late. */
-    private const TWELVE = 10.0;
 
     public function __construct(
         /** Sectors driven: the exit is at the arm at their end. */
@@ -37,7 +36,7 @@ final readonly class Trip
     /** Before, at, or after twelve o'clock: -1, 0, 1. */
     public function clock(): int
     {
-        return abs($this->angleDegrees - 180.0) <= self::TWELVE ? 0 : ($this->angleDegrees < 180.0 ? -1 : 1);
+        return abs($this->angleDegrees - 180.0) <= WayReader::TWELVE ? 0 : ($this->angleDegrees < 180.0 ? -1 : 1);
     }
 
     /** What taking this approach lane counts before anything is driven: nothing where its paint leads there. */

@@ -31,7 +31,7 @@ final readonly class Site
     {
         $least = $kind->isGoneRound() ? 2 : 3;
         if (count($arms) < $least || count($arms) > self::MOST_ARMS) {
-            throw BadInput::field('arms', "must be {$least} to ".self::MOST_ARMS.' roads: '.($kind->isGoneRound() ? 'a roundabout' : 'a junction').'.');
+            throw BadInput::field('arms', "must be {$least} to ".self::MOST_ARMS.' roads at '.($kind->isGoneRound() ? 'a roundabout' : 'a junction').'.');
         }
         $errors = [];
         foreach ($arms as $i => $arm) {

@@ -20,8 +20,8 @@ final class WayReader
     /** No farther from straight on than this a road is "ahead", where no main road says it, degrees (assumed). */
     public const AHEAD = 45.0;
 
-    /** From straight over a roundabout so far to either side the clock says twelve, degrees (assumed, as for its lanes). */
-    private const TWELVE = 10.0;
+    /** From straight over a roundabout so far to either side the clock says twelve, degrees (assumed): before it early, after it late. */
+    public const TWELVE = 10.0;
 
     private function __construct(private readonly Site $site, private readonly RulePack $pack)
     {

@@ -131,7 +131,7 @@ it('says that straight on leaves a main road that bends, and across whom', funct
 it('refuses a site that cannot be, by the name of the field', function (array $site, string $field, string $sentence): void {
     expect(Ask::refusal('site', $site))->toHaveKey($field)->and(Ask::refusal('site', $site)[$field][0])->toContain($sentence);
 })->with([
-    'two roads' => [Sites::of(['w' => [], 'e' => []]), 'arms', 'must be 3 to 8 roads: a junction'],
+    'two roads' => [Sites::of(['w' => [], 'e' => []]), 'arms', 'must be 3 to 8 roads at a junction'],
     'one road twice' => [['arms' => [['id' => 'a', 'name' => 'A', 'bearing_deg' => 0], ['id' => 'a', 'name' => 'B', 'bearing_deg' => 90],
         ['id' => 'c', 'name' => 'C', 'bearing_deg' => 180]]] + Sites::of([]), 'arms.1.id', 'twice'],
     'too near, over north' => [['arms' => [['id' => 'a', 'name' => 'A', 'bearing_deg' => 357], ['id' => 'b', 'name' => 'B', 'bearing_deg' => 3],

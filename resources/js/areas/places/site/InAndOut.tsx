@@ -40,7 +40,7 @@ export function InAndOut() {
         setSaid(null);
         if (!done) return;
         await Promise.all([client.invalidateQueries({ queryKey: ['sites'] }), client.invalidateQueries({ queryKey: ['places'] })]);
-        notice({ text: `${done.kept} sites are brought in.` });
+        notice({ text: `${done.kept === 1 ? '1 site is' : `${done.kept} sites are`} brought in.` });
     };
     const changes = said?.rows.filter(({ what }) => what === 'new' || what === 'changed').length ?? 0;
     return (

@@ -17,9 +17,6 @@ import { isMeant } from '@/ui/search';
 const KINDS = { junction: '{Junction}', roundabout: 'Roundabout', 'mini-roundabout': 'Mini-roundabout' } as const;
 const address = ({ id }: { id: string }) => `/places/sites/${id}`;
 
-/** From this on one would call a way hard. */
-const HARD = 0.65;
-
 /** The sites of the school: where they lie, and as a list; a new one begins as what it is most like. */
 export function Sites({ find }: { find: string }) {
     const client = useQueryClient();
@@ -35,11 +32,10 @@ export function Sites({ find }: { find: string }) {
         notice({ text: `${site.name} is archived.`, undo: () => void api.POST('/sites/{site}/restore', at({ site: site.id })).then(again) });
     };
     const routines = (site: SiteLine) => [...new Set(site.ways.map(({ routine }) => routine))];
-    const hardest = (site: SiteLine) => Math.max(0, ...site.ways.map(({ score }) => score));
     const found = (sites.data ?? []).filter(
         (site) =>
             isMeant([site.name, ...site.arms.map(({ name }) => name), ...routines(site).map(text), site.note ?? ''].join(' '), find) &&
-            (only === '' || (only === 'unused' ? site.used === 0 : hardest(site) >= HARD)),
+            (only === '' || (only === 'unused' ? site.used === 0 : site.ways.some(({ words }) => words === 'hard'))),
     );
     const placed = found.filter(lies);
     return (

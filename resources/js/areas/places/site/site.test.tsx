@@ -179,7 +179,7 @@ describe('the sites of a school', () => {
         bring(JSON.stringify(collection));
         await waitFor(() => expect(key()).toHaveProperty('disabled', false));
         fireEvent.click(key());
-        expect(await screen.findByText('1 sites are brought in.')).toBeTruthy();
+        expect(await screen.findByText('1 site is brought in.')).toBeTruthy();
         expect(sent.filter(({ path }) => path === 'sites/import').map(({ body }) => (body as { keep: boolean }).keep)).toEqual([false, false, true]);
     });
 
