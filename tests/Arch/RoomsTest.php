@@ -7,7 +7,7 @@
 
 /** From the ground up; README and docs/decisions/0001 draw them. */
 const CORE = [
-    'Fault', 'Quantity', 'Trade', 'Rules', 'Place', 'Site', 'Vehicle', 'Motion', 'Judgement', 'Routine', 'Plan', 'FastRoad', 'Lanes', 'Record', 'Skill',
+    'Fault', 'Quantity', 'Trade', 'Rules', 'Place', 'Vehicle', 'Motion', 'Judgement', 'Routine', 'Site', 'Plan', 'FastRoad', 'Lanes', 'Record', 'Skill',
     'School', 'Compute', 'Road', 'Docs',
 ];
 

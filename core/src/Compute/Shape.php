@@ -61,14 +61,16 @@ final readonly class Shape
     }
 
     /**
-     * Those of its fields that give these properties.
+     * Those of its fields that give these properties, each of them left out where one likes.
      *
      * @param  list<string>  $properties
      * @return list<Field>
      */
     public function fieldsOf(array $properties): array
     {
-        return array_values(array_filter($this->fields, static fn (Field $field): bool => array_intersect($field->properties(), $properties) !== []));
+        $found = array_filter($this->fields, static fn (Field $field): bool => array_intersect($field->properties(), $properties) !== []);
+
+        return array_map(static fn (Field $field): Field => $field->optional(), array_values($found));
     }
 
     /** @return list<string> the properties that hold one number and can be swept */

@@ -7,6 +7,8 @@ namespace NobleTurn\Core\Plan;
 use NobleTurn\Core\Place\JunctionShape;
 use NobleTurn\Core\Place\ParkedAlong;
 use NobleTurn\Core\Place\TooLittleSeen;
+use NobleTurn\Core\Quantity\Gradient;
+use NobleTurn\Core\Quantity\Speed;
 use NobleTurn\Core\Rules\Flank;
 use NobleTurn\Core\Site\Way;
 use NobleTurn\Core\Trade\RoutineCode as R;
@@ -22,6 +24,9 @@ final readonly class Difficulty
 
     /** A view that opens so far before the line is open, m. */
     private const OPEN_M = 20.0;
+
+    /** A slip road so long gives time for everything, m. */
+    private const LONG_SLIP_M = 300.0;
 
     /** Below it one would say "easy", from it "hard": of 1. */
     private const EASY = 0.35;
@@ -39,11 +44,39 @@ final readonly class Difficulty
     /** @param  ?Approach  $approach  null where no approach is planned: one stays on the main road */
     public static function of(Way $way, ?Approach $approach): self
     {
-        $points = array_filter(
-            $approach === null ? [] : [...self::ofTheRoutine($way, $approach), ...self::ofWhatIsMet($approach), ...self::ofWhatIsSeen($approach),
-                ...self::ofTheRoad($way, $approach)],
-            static fn (float $points): bool => $points > 1e-9,
-        );
+        return self::fromPoints($approach === null ? self::withoutApproach($way->routine) : [
+            ...self::ofTheRoutine($way, $approach), ...self::ofWhatIsMet($approach), ...self::ofWhatIsSeen($approach), ...self::ofTheRoad($way, $approach),
+        ]);
+    }
+
+    /**
+     * Of what is done at the speed of the road, without an approach to a line.
+     *
+     * @param  Speed  $speed  of the traffic, or the limit
+     * @param  ?float  $slipMetres  length of the slip road, where there is one
+     */
+    public static function atSpeed(R $routine, Speed $speed, Gradient $slope, ?float $slipMetres): self
+    {
+        $fast = max(0.0, $speed->inMetresPerSecond() / self::TOWN_MPS - 1.0);
+        $up = max(0.0, $slope->inRiseOverRun());
+        $short = $slipMetres === null ? 0.0 : max(0.0, 1.0 - $slipMetres / self::LONG_SLIP_M);
+
+        return self::fromPoints(match ($routine) {
+            R::Join => [
+                'a gap to choose and a speed to match at once' => 0.45, 'fast traffic to fit in with' => 0.2 * $fast, 'a short slip road' => 0.8 * $short,
+                'uphill: less to gain speed with' => 5.0 * $up,
+            ],
+            R::Leave => ['speed to lose, and not before the slip road' => 0.2 + 0.15 * $fast, 'a short slip road' => 0.6 * $short],
+            R::Overtake => ['the other side of the road, with somebody perhaps coming' => 0.7, 'a fast road' => 0.2 * $fast,
+                'uphill: less to gain speed with' => 5.0 * $up],
+            default => ['somebody beside or behind to find a gap among' => 0.3, 'fast traffic to fit in with' => 0.2 * $fast],
+        });
+    }
+
+    /** @param  array<string, float>  $points  by reason */
+    private static function fromPoints(array $points): self
+    {
+        $points = array_filter($points, static fn (float $one): bool => $one > 1e-9);
         arsort($points);
         $sum = array_sum($points);
 
@@ -77,7 +110,29 @@ final readonly class Difficulty
             R::Roundabout => ['traffic on the roundabout to fit in with' => 0.25] + self::further($way->exitNumber ?? 1),
             R::MiniRoundabout => ['everybody close together' => 0.4] + self::further($way->exitNumber ?? 1),
             R::AllWayStop => ['whose turn it is' => 0.35],
+            R::PassParked => ['doors and people between the cars' => 0.2],
+            R::Meet => ['who goes and who waits' => 0.4],
+            R::PassBus => ['people who step out round a bus' => 0.25],
+            R::People => ['people who may step out' => 0.25],
+            R::Hump => ['a hump to slow for' => 0.08],
+            R::QueueStop => ['a queue to read' => 0.12],
+            R::RailCrossing => ['rails that have to stay free' => 0.25],
+            R::MoveOff => ['traffic to fit in with from standing' => 0.15],
+            R::PullUpLeft, R::PullUpRight => ['a safe place to choose' => 0.1],
+            R::PullUpRightReverse => ['oncoming traffic to cross twice, and backing against it' => 0.6],
+            R::BackUp => ['backing straight, looking all round' => 0.25],
             default => ['people and cars that do not expect you' => 0.25],
+        };
+    }
+
+    /** @return array<string, float> */
+    private static function withoutApproach(R $routine): array
+    {
+        return match ($routine) {
+            R::BayIn => ['a box to fit into' => 0.3],
+            R::BayOut => ['backing out before the view opens' => 0.4],
+            R::Ramp => ['a start uphill with others close behind' => 0.3],
+            default => [],
         };
     }
 
@@ -126,6 +181,7 @@ final readonly class Difficulty
             'uphill: a start without rolling back' => 5.0 * max(0.0, $slope),
             'downhill: more braking' => 3.0 * max(0.0, -$slope),
             'speed to lose before it' => 0.3 * max(0.0, $own),
+            'the next turn close behind' => $way->then === null ? 0.0 : 0.4 * max(0.0, 1.0 - $way->then['metres'] / 100.0),
             'a sharp corner' => 0.3 * max(0.0, abs($way->turnDegrees) / 90.0 - 1.0),
             'cars parked before the line' => min(0.2, 0.15 * count($approach->parked)),
             'a path to cross before the line' => $approach->junction->pathBeforeMetres === null ? 0.0 : 0.2,

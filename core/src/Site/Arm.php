@@ -31,6 +31,12 @@ final readonly class Arm
         public bool $hasCentreLane = false,
         /** A drive or alley: who comes out of it gives way to everybody, without a line. */
         public bool $isAlley = false,
+        /** The slip road of a fast road: it leads on to it or off it. */
+        public bool $isSlip = false,
+        /** @var list<Feature> along the road, as met by who comes in by it */
+        public array $holds = [],
+        /** How far its mouth lies to the right of the middle, as seen by who comes in by it, m; negative to the left. */
+        public float $staggerMetres = 0.0,
     ) {
     }
 

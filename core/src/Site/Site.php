@@ -8,16 +8,15 @@ use NobleTurn\Core\Fault\BadInput;
 use NobleTurn\Core\Place\Control;
 
 /**
- * Where roads meet, drawn once: its arms lie clockwise from north. Every way through it, in by one arm and out by another, follows from it.
+ * Where roads meet, or what lies along one, drawn once: its arms lie clockwise from north. Every way through it, in by one arm and out by
+ * another, follows from it.
  */
 final readonly class Site
 {
     /** Two arms nearer each other than this cannot be told apart by a driver, degrees (assumed). */
     private const LEAST_APART = 10.0;
 
-    private const MOST_ARMS = 8;
-
-    /** @param  non-empty-list<Arm>  $arms clockwise from north */
+    /** @param  list<Arm>  $arms clockwise from north */
     private function __construct(public SiteKind $kind, public array $arms)
     {
     }
@@ -29,9 +28,9 @@ final readonly class Site
      */
     public static function of(SiteKind $kind, array $arms): self
     {
-        $least = $kind->isGoneRound() ? 2 : 3;
-        if (count($arms) < $least || count($arms) > self::MOST_ARMS) {
-            throw BadInput::field('arms', "must be {$least} to ".self::MOST_ARMS.' roads at '.($kind->isGoneRound() ? 'a roundabout' : 'a junction').'.');
+        [$least, $most] = $kind->arms();
+        if (count($arms) < $least || count($arms) > $most) {
+            throw BadInput::field('arms', 'must be '.($least === $most ? $least : "{$least} to {$most}")." roads at {$kind->words()}.");
         }
         $errors = [];
         foreach ($arms as $i => $arm) {
@@ -45,10 +44,11 @@ final readonly class Site
             if (! $arm->leadsIn() && ! $arm->leadsOut()) {
                 $errors["arms.{$i}.lanes_in"][] = "must not be 0 beside lanes_out 0: nobody could drive on {$arm->name}.";
             }
-            if ($kind->isGoneRound() && ! in_array($arm->control, [Control::GiveWay, Control::Signals, Control::Stop], true)) {
-                $errors["arms.{$i}.control"][] = 'must be give-way, stop or signals on to a roundabout.';
+            foreach (ArmRules::broken($kind, $arm) as $field => $sentence) {
+                $errors["arms.{$i}.{$field}"][] = $sentence;
             }
         }
+        $errors += $kind === SiteKind::Slip ? ArmRules::brokenBySlip($arms) : [];
         if ($errors !== []) {
             throw BadInput::of($errors);
         }
@@ -94,7 +94,7 @@ final readonly class Site
      */
     public function mainRoad(): ?array
     {
-        if ($this->kind->isGoneRound()) {
+        if ($this->kind !== SiteKind::Junction) {
             return null;
         }
         $free = array_values(array_filter($this->arms, static fn (Arm $arm): bool => $arm->control === Control::None && ! $arm->isAlley));

@@ -32,6 +32,14 @@ final readonly class Way
         public array $meets = [],
         /** @var list<RoutineCode> taught on the same way besides */
         public array $also = [],
+        /** @var ?array{routine: RoutineCode, metres: float} what follows at once, so far on: the other half of a staggered crossroads */
+        public ?array $then = null,
     ) {
+    }
+
+    /** The arm that is measured and described for it: the slip road where there is one, else the road one comes in by. */
+    public function road(): Arm
+    {
+        return $this->to->isSlip ? $this->to : $this->from;
     }
 }

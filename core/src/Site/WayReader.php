@@ -23,6 +23,9 @@ final class WayReader
     /** From straight over a roundabout so far to either side the clock says twelve, degrees (assumed): before it early, after it late. */
     public const TWELVE = 10.0;
 
+    /** Mouths nearer each other than this along the road between them are driven straight over, m: less than a car is long (assumed). */
+    public const CROSSED_M = 4.0;
+
     private function __construct(private readonly Site $site, private readonly RulePack $pack)
     {
     }
@@ -30,6 +33,12 @@ final class WayReader
     /** @return list<Way> all that can be driven, by the arm one comes in by, from the left round */
     public static function all(Site $site, RulePack $pack): array
     {
+        if ($site->kind === SiteKind::Slip) {
+            return SlipWays::all($site);
+        }
+        if (! $site->kind->isMet()) {
+            return AlongWays::all($site, $pack);
+        }
         $reader = new self($site, $pack);
         $ways = [];
         foreach ($site->arms as $from) {
@@ -143,7 +152,21 @@ final class WayReader
             default => $this->amongThose(array_slice($before, $place[$left->id] + 1, $place[$right->id] - $place[$left->id] - 1), $from, $to),
         };
 
-        return $this->out($from, $to, $out, ['left' => $left, 'right' => $right], self::line($from));
+        $apart = $out === WayOut::Ahead ? self::staggered($from, $to) : 0.0;
+        if (abs($apart) < self::CROSSED_M) {
+            return $this->out($from, $to, $out, ['left' => $left, 'right' => $right], self::line($from));
+        }
+        [$first, $second] = $apart > 0.0 ? [WayOut::Right, R::TurnLeft] : [WayOut::Left, R::TurnRight];
+        $because = self::line($from)." {$to->name} lies ".$this->pack->lengthUnit()->place(abs($apart))." further {$first->value}: first {$first->value}, "
+            .'then '.$second->namedSide()?->value.'.';
+
+        return $this->out($from, $to, $first, ['left' => $left, 'right' => $right], $because, ['routine' => $second, 'metres' => abs($apart)]);
+    }
+
+    /** How far the mouth of one road lies to the right of the other's along the road between them, m, as seen by who comes in. */
+    private static function staggered(Arm $from, Arm $to): float
+    {
+        return -$to->staggerMetres - $from->staggerMetres;
     }
 
     private function amongEquals(Arm $from, Arm $to): Way
@@ -163,8 +186,11 @@ final class WayReader
         return $this->out($from, $to, $this->byAngle($from, $to), $meets, $because);
     }
 
-    /** @param  array{left?: Arm, right?: Arm}  $meets */
-    private function out(Arm $from, Arm $to, WayOut $out, array $meets, string $because): Way
+    /**
+     * @param  array{left?: Arm, right?: Arm}  $meets
+     * @param  ?array{routine: R, metres: float}  $then
+     */
+    private function out(Arm $from, Arm $to, WayOut $out, array $meets, string $because, ?array $then = null): Way
     {
         $alley = $from->isAlley && ! in_array(R::Alley, $this->pack->lacks(), true);
 
@@ -173,7 +199,7 @@ final class WayReader
                 WayOut::Left => R::EmergeLeft,
                 WayOut::Right => R::EmergeRight,
                 default => R::Cross,
-            }, $out, $this->site->turn($from, $to), $because, $this->shape($from, $to), meets: $meets,
+            }, $out, $this->site->turn($from, $to), $because, $this->shape($from, $to), meets: $meets, then: $then,
         );
     }
 

@@ -112,3 +112,28 @@ it('does not read a way otherwise because an arm moved by a hair, away from wher
     $nudged = read(laidOut($kind, $arms, static fn (Arm $arm): float => $arm->bearingDegrees + ($arm->id === 'a' ? 1e-7 : 0.0)), new GreatBritain);
     expect($nudged)->toBe($ways);
 })->with(drawnSites(...));
+
+/** @return array{list<mixed>, list<mixed>, ?float} the ways over a crossroads from either side, and how far its mouths lie apart */
+function over(float $south, float $north, RulePack $pack, bool $mirrored = false): array
+{
+    $site = Site::of(SiteKind::Junction, [
+        new Arm('w', 'W', 270.0), new Arm('e', 'E', 90.0), new Arm('n', 'N', 0.0, Control::GiveWay, staggerMetres: $north),
+        new Arm('s', 'S', 180.0, Control::Stop, staggerMetres: $south),
+    ]);
+    $ways = read($site, $pack, $mirrored);
+    foreach (WayReader::all($site, $pack) as $way) {
+        if ($way->from->id === 's' && $way->to->id === 'n') {
+            return [$ways['s>n'], $ways['n>s'], $way->then === null ? null : $way->then['metres']];
+        }
+    }
+    throw new LogicException('No way over.');
+}
+
+it('reads a staggered crossroads from either side by the same hand, wherever its middle is put, and mirrored in a mirror', function (float $south,
+    float $north): void {
+    [$there, $back, $apart] = over($south, $north, new GreatBritain);
+    expect($back)->toBe($there)->and($apart)->toBe(abs($south + $north) < WayReader::CROSSED_M ? null : abs($south + $north));
+    // The middle moved along the main road: one mouth comes nearer to it, the other goes as far away.
+    expect(over($south + 2.5, $north - 2.5, new GreatBritain)[0])->toBe($there);
+    expect(over(-$south, -$north, new MirroredBritain, mirrored: true)[0])->toBe($there);
+})->with([[0.0, 0.0], [1.5, 2.0], [3.0, 3.0], [-8.0, 2.0], [-20.0, -20.0], [30.0, 12.5], [10.0, -10.0]]);

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use NobleTurn\Core\Tests\Ask;
 use NobleTurn\Core\Tests\Site\Sites;
 
 /*
@@ -79,4 +80,52 @@ it('counts the exits of a roundabout', function (): void {
     $sorted = $scores;
     sort($sorted);
     expect($scores)->toBe($sorted)->and(array_unique($scores))->toHaveCount(4);
+});
+
+/**
+ * @param  array<string, mixed>  $more  about the slip road, or the direction driven
+ * @return array{score: float, words: string, reasons: list<string>}
+ */
+function along(string $kind, string $name, string $routine, array $more = []): array
+{
+    $arms = Sites::arms($name);
+    $arms['w'] = $more + $arms['w'];
+
+    return array_column(Ask::tool('site', Sites::of($arms, $kind))['ways'], 'difficulty', 'routine')[$routine];
+}
+
+it('finds a short slip uphill harder than a long level one, and a fast road harder than a slow one', function (): void {
+    $long = along('slip', 'slip on', 'join', ['slip_length_m' => 400]);
+    $short = along('slip', 'slip on', 'join', ['slip_length_m' => 100]);
+    $uphill = along('slip', 'slip on', 'join', ['slip_length_m' => 100, 'gradient' => 0.05]);
+    expect($long['score'])->toBeLessThan($short['score'])->and($short['score'])->toBeLessThan($uphill['score'])
+        ->and($short['reasons'])->toContain('a short slip road')->and($uphill['reasons'])->toContain('uphill: less to gain speed with')
+        ->and(along('stretch', 'two lanes', 'lane-change-right', ['limit_mph' => 70])['score'])
+        ->toBeGreaterThan(along('stretch', 'two lanes', 'lane-change-right', ['limit_mph' => 30])['score']);
+    $last = null;
+    for ($metres = 60; $metres <= 500; $metres += 10) {
+        $score = along('slip', 'slip on', 'join', ['slip_length_m' => $metres])['score'];
+        expect($last === null || ($score <= $last && $last - $score < 0.02))->toBeTrue("at {$metres} m");
+        $last = $score;
+    }
+});
+
+it('puts what lies along a road in the order in which it is taught', function (): void {
+    $score = static fn (string $kind, string $name, string $routine): float => along($kind, $name, $routine)['score'];
+    expect($score('stretch', 'narrow lane', 'hump'))->toBeLessThan($score('stretch', 'shops', 'pass-parked'))
+        ->and($score('stretch', 'shops', 'pass-parked'))->toBeLessThan($score('stretch', 'narrow lane', 'meet'))
+        ->and($score('stretch', 'two lanes', 'lane-change-right'))->toBeLessThan($score('stretch', 'long road', 'overtake'))
+        ->and($score('kerb', 'free kerb', 'pull-up-left'))->toBeLessThan($score('kerb', 'free kerb', 'pull-up-right-reverse'))
+        ->and($score('kerb', 'car park', 'bay-out'))->toBeGreaterThan(0.0)->and($score('stretch', 'bare road', 'between-hazards'))->toBe(0.0);
+});
+
+it('finds the two turns of a staggered crossroads harder the closer they are, and each harder than the turn alone', function (): void {
+    $score = static function (float $metres, string $to): float {
+        $arms = Sites::arms('crossroads');
+        $arms['n']['stagger_m'] = $metres;
+
+        return Sites::ways(Sites::of($arms))["s>{$to}"]['difficulty']['score'];
+    };
+    expect($score(-12.0, 'n'))->toBeGreaterThan($score(-50.0, 'n'))->and($score(-50.0, 'n'))->toBeGreaterThan($score(-50.0, 'e'))
+        ->and($score(-12.0, 'e'))->toBe($score(-50.0, 'e'));
 });

@@ -23,6 +23,9 @@ final class Sites
         )];
     }
 
+    /** One direction of a fast road, northwards. */
+    private const FAST = ['s' => ['lanes_in' => 2, 'lanes_out' => 0, 'limit_mph' => 70], 'n' => ['lanes_in' => 0, 'lanes_out' => 2, 'limit_mph' => 70]];
+
     /** @return array<string, array<string, mixed>> arms by name of the site */
     public static function arms(string $name): array
     {
@@ -44,6 +47,20 @@ final class Sites
             'centre lane' => ['w' => ['centre_lane' => true], 'e' => ['centre_lane' => true], 'n' => $line('stop')],
             'ring' => array_fill_keys(['n', 'e', 's', 'w'], []),
             'ring of five' => array_fill_keys(['n', 'e', 's', 'w', 'nw'], []),
+            'right-left stagger' => ['w' => [], 'e' => [], 'n' => $line('give-way') + ['stagger_m' => -9], 's' => $line('give-way') + ['stagger_m' => -9]],
+            'left-right stagger' => ['w' => [], 'e' => [], 'n' => $line('give-way') + ['stagger_m' => 25], 's' => $line('stop')],
+            'hardly staggered' => ['w' => [], 'e' => [], 'n' => $line('give-way') + ['stagger_m' => 6], 's' => $line('give-way') + ['stagger_m' => -3]],
+            'slip on' => self::FAST + ['w' => ['slip' => true, 'lanes_out' => 0]],
+            'slip off' => self::FAST + ['nw' => ['slip' => true, 'lanes_in' => 0]],
+            'off and on' => self::FAST + ['nw' => ['slip' => true, 'lanes_in' => 0], 'w' => ['slip' => true, 'lanes_out' => 0]],
+            'bare road' => ['w' => [], 'e' => []],
+            'shops' => ['w' => ['holds' => ['crossing', 'school', 'parked', 'bus-stop']], 'e' => ['holds' => ['school']]],
+            'narrow lane' => ['w' => ['holds' => ['narrow', 'humps']], 'e' => ['holds' => ['humps', 'narrow']]],
+            'long road' => ['w' => ['holds' => ['long-view'], 'limit_mph' => 60], 'e' => []],
+            'two lanes' => ['w' => ['lanes_in' => 2], 'e' => ['holds' => ['queue']]],
+            'level crossing' => ['w' => ['holds' => ['railway']], 'e' => ['holds' => ['railway']]],
+            'free kerb' => ['w' => ['holds' => ['free-kerb']], 'e' => []],
+            'car park' => ['w' => ['holds' => ['bay', 'kerb-space', 'ramp']]],
             default => throw new \LogicException("No site {$name}."),
         };
     }
@@ -57,5 +74,16 @@ final class Sites
         $ways = Ask::tool('site', $site)['ways'];
 
         return array_combine(array_map(static fn (array $way): string => "{$way['from']}>{$way['to']}", $ways), $ways);
+    }
+
+    /**
+     * @param  array<string, mixed>  $site
+     * @return list<string> every routine that a way teaches
+     */
+    public static function taught(array $site, string $way): array
+    {
+        $there = array_filter(Ask::tool('site', $site)['ways'], static fn (array $one): bool => "{$one['from']}>{$one['to']}" === $way);
+
+        return array_column($there, 'routine');
     }
 }

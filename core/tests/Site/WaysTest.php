@@ -10,7 +10,8 @@ use NobleTurn\Core\Trade\RoutineCode;
 
 /*
  * Which routine a way is: a table written by hand from the rules (common practice, no source; roundabout exits: Highway Code, rule 186).
- * A row: packs, kind, site, then each way with its routine, and its way out where the name does not say it; # is the number of the exit.
+ * A row: packs, kind, site, then each way with its routine (all it teaches, joined by +), and its way out where the name does not say it; # is the
+ * number of the exit.
  */
 const TABLE = <<<'TABLE'
 gb ie na | junction       | T                   | s>w emerge-left, s>e emerge-right, w>s turn-right, w>e between-hazards, e>s turn-left, e>w between-hazards
@@ -36,6 +37,22 @@ gb ie    | roundabout     | ring of five        | s>w roundabout left #1, s>nw r
 na       | roundabout     | ring of five        | s>e roundabout right #1, s>n roundabout ahead #2, s>nw roundabout left #3, s>w roundabout left #4
 gb ie    | mini-roundabout | ring               | s>w mini-roundabout left #1, s>e mini-roundabout right #3
 na       | mini-roundabout | ring               | s>e roundabout right #1, s>w roundabout left #3
+gb ie na | junction       | right-left stagger  | s>n emerge-right right, n>s emerge-right right, s>w emerge-left, w>n turn-left, e>n turn-right
+gb ie na | junction       | left-right stagger  | s>n emerge-left left, n>s emerge-left left, s>e emerge-right, n>e emerge-left
+gb ie na | junction       | hardly staggered    | s>n cross, n>s cross, s>e emerge-right
+gb ie na | slip           | slip on             | w>n join, s>n between-hazards
+gb ie na | slip           | slip off            | s>nw leave, s>n between-hazards
+gb ie na | slip           | off and on          | s>nw leave, w>n join, s>n between-hazards
+gb ie na | stretch        | bare road           | w>e between-hazards, e>w between-hazards
+gb ie na | stretch        | shops               | w>e pass-parked+pass-bus+people, e>w people
+gb ie na | stretch        | narrow lane         | w>e meet+hump, e>w meet+hump
+gb ie na | stretch        | long road           | w>e overtake, e>w between-hazards
+gb ie na | stretch        | two lanes           | w>e lane-change-right+lane-change-left, e>w queue-stop
+gb ie na | stretch        | level crossing      | w>e rail-crossing, e>w rail-crossing
+gb       | kerb           | free kerb           | w>e move-off+pull-up-left+pull-up-right-reverse
+ie       | kerb           | free kerb           | w>e move-off+pull-up-left
+na       | kerb           | free kerb           | w>e move-off+pull-up-right+back-up
+gb ie na | kerb           | car park            | w>w bay-in+bay-out+ramp
 TABLE;
 
 /** @return iterable<string, array{string, string, string, string, string, ?string, ?int}> */
@@ -54,8 +71,9 @@ function table(): iterable
 }
 
 it('names the routine of a way', function (string $pack, string $kind, string $name, string $way, string $routine, ?string $out, ?int $exit): void {
-    $found = Sites::ways(Sites::of(Sites::arms($name), $kind, $pack))[$way];
-    expect($found['routine'])->toBe($routine)->and($found['exit_number'])->toBe($exit);
+    $site = Sites::of(Sites::arms($name), $kind, $pack);
+    $found = Sites::ways($site)[$way];
+    expect(Sites::taught($site, $way))->toEqualCanonicalizing(explode('+', $routine))->and($found['exit_number'])->toBe($exit);
     if ($out !== null) {
         expect($found['out'])->toBe($out);
     }
@@ -107,6 +125,79 @@ it('asks of every way what can be planned as it stands, and kept as a place', fu
     }
 });
 
+it('asks of what is met or done along a road, on a slip and at a kerb what can be planned as it stands, and kept as a place', function (): void {
+    $sites = [
+        'stretch' => ['bare road', 'shops', 'narrow lane', 'long road', 'two lanes', 'level crossing'], 'slip' => ['slip on', 'slip off', 'off and on'],
+        'kerb' => ['free kerb', 'car park'],
+    ];
+    $planned = [];
+    foreach ($sites as $kind => $names) {
+        foreach ($names as $name) {
+            foreach (RulePacks::codes() as $pack) {
+                foreach (Ask::tool('site', Sites::of(Sites::arms($name), $kind, $pack))['ways'] as $way) {
+                    if ($way['tool'] === null) {
+                        expect($way['inputs'])->toBeNull()->and($way['routine'])->toBeIn(['between-hazards', 'bay-in', 'bay-out', 'ramp']);
+
+                        continue;
+                    }
+                    Ask::tool($way['tool'], $way['inputs']);
+                    $facts = array_diff_key($way['inputs'], ['pack' => 0, 'routine' => 0, 'to' => 0]);
+                    $road = Road::of(RoutineCode::from($way['routine']), $facts, RulePacks::byCode($pack));
+                    expect($road->facts)->toBe($facts)->and($road->kind->value)->toBe($kind, "{$pack} {$name} {$way['routine']}");
+                    $planned[$way['routine']] = true;
+                }
+            }
+        }
+    }
+    expect(count($planned))->toBeGreaterThanOrEqual(16);
+});
+
+it('asks of a slip what its roads say: the main road’s limit, the slip road’s length, lanes and angle, and an ordinary one’s for the rest', function (): void {
+    $arms = Sites::arms('off and on');
+    $arms['s'] += ['limit_mph' => 70];
+    $arms['w'] += ['slip_length_m' => 180, 'slip_angle_deg' => 7, 'limit_change_m' => 40, 'entry_speed_mph' => 35, 'gradient' => 0.02, 'end_speed_mph' => 20];
+    $arms['nw'] += ['lanes_out' => 2, 'measures' => [['of' => 'slip_length', 'by' => 'car-lengths', 'number' => 50]]];
+    $answer = Ask::tool('site', Sites::of($arms, 'slip'));
+    $ways = array_column($answer['ways'], null, 'routine');
+    expect($ways['join']['inputs'])->toEqualCanonicalizing([
+        'pack' => 'gb', 'slip_length_m' => 180, 'slip_angle_deg' => 7, 'limit_change_m' => 40, 'entry_speed_mph' => 35, 'gradient' => 0.02,
+        'main_speed_mph' => 70,
+    ])->and($ways['leave']['inputs'])->toHaveKeys(['main_speed_mph', 'lanes', 'end_speed_mph'])
+        ->and($ways['leave']['inputs']['lanes'])->toBe(2)
+        // What was measured there, not what an ordinary one has; how fast one comes off was not said: that of the slip road on is another road's.
+        ->and($ways['leave']['inputs']['slip_length_m'])->toBe($answer['measured'][0]['value_m'])
+        ->and(array_column($answer['assumptions'], 'value', 'name'))->toBe(['end_speed_mph' => 15]);
+    $bare = Ask::tool('site', Sites::of(array_map(static fn (array $arm): array => array_diff_key($arm, ['limit_mph' => 0]), Sites::arms('slip on')), 'slip'));
+    expect(array_column($bare['assumptions'], 'value', 'name'))->toBe(['slip_length_m' => 250, 'entry_speed_mph' => 30, 'main_speed_mph' => 60]);
+    $kmh = Ask::tool('site', Sites::of(array_map(static fn (array $arm): array => array_diff_key($arm, ['limit_mph' => 0]) + ['limit_kmh' => 120],
+        Sites::arms('slip on')), 'slip', 'ie'))['ways'];
+    expect(array_column($kmh, null, 'routine')['join']['inputs']['main_speed_kmh'])->toBe(120);
+});
+
+it('asks for the length of a slip road where it decides, and not where it is long in any case', function (): void {
+    $first = static function (float $metres, string $to = 'n', string $from = 'w', string $name = 'slip on'): array {
+        $arms = Sites::arms($name);
+        $arms[$name === 'slip on' ? 'w' : 'nw'] += ['measures' => [['of' => 'slip_length', 'by' => 'eye', 'length_m' => $metres]]];
+
+        return Ask::tool('site', ['from' => $from, 'to' => $to] + Sites::of($arms, 'slip'))['measure_first'];
+    };
+    expect($first(900.0))->toBe([])->and($first(900.0, 'nw', 's', 'slip off'))->toBe([]);
+    foreach ([$first(150.0), $first(140.0, 'nw', 's', 'slip off')] as $rows) {
+        expect($rows)->toHaveCount(1)->and($rows[0]['of'])->toBe('slip_length')->and($rows[0]['status'])->toBe('measured')->and($rows[0]['decides'])->toBeTrue()
+            ->and($rows[0]['message'])->toBe('Measure the length of the slip road first: whether it is long enough hangs on it.');
+    }
+});
+
+it('plans both halves of a staggered crossroads: first one way, then the other, so far on', function (): void {
+    $way = Sites::ways(Sites::of(Sites::arms('right-left stagger')))['s>n'];
+    expect($way['because'])->toBe('Your road ends at a give-way line. N Road lies 18 m further right: first right, then left.')
+        ->and($way['then'])->toBe(['routine' => 'turn-left', 'title' => 'Turn left off the main road', 'distance_m' => 18.0])
+        ->and($way['inputs']['then'])->toBe(['routine' => 'turn-left', 'distance_m' => 18.0]);
+    $plan = Ask::tool('approach', $way['inputs']);
+    expect($plan['then'])->not->toBeNull()->and(Sites::ways(Sites::of(Sites::arms('hardly staggered')))['s>n']['then'])->toBeNull();
+    expect(Sites::ways(Sites::of(Sites::arms('left-right stagger'), pack: 'na'))['n>s']['because'])->toContain('80 ft further left: first left, then right.');
+});
+
 it('knows the road met from its arms: the faster limit, the wider side, which way it runs, where cars stand', function (): void {
     $arms = Sites::arms('crossroads');
     $arms['w'] = ['limit_mph' => 30, 'lanes_in' => 2, 'lanes_out' => 1, 'parked_along' => 'right'];
@@ -146,5 +237,24 @@ it('refuses a site that cannot be, by the name of the field', function (array $s
         'beside view'],
     'a way there is none of' => [['from' => 's', 'to' => 'w'] + Sites::of(Sites::arms('one-way met')), 'to', 'can be driven'],
     'an unknown arm' => [['from' => 'x', 'to' => 'w'] + Sites::of(Sites::arms('T')), 'from', 'must be one of'],
+    'three roads of a stretch' => [Sites::of(Sites::arms('T'), 'stretch'), 'arms', 'must be 2 roads at a stretch'],
+    'a line across a stretch' => [Sites::of(['w' => ['control' => 'stop'], 'e' => []], 'stretch'), 'arms.0.control', 'no line ends the road'],
+    'a bay in the road' => [Sites::of(['w' => ['holds' => ['bay']], 'e' => []], 'stretch'), 'arms.0.holds', 'must be of parked, narrow, bus-stop'],
+    'a bus stop at a junction' => [Sites::of(['w' => ['holds' => ['bus-stop']]] + Sites::arms('T')), 'arms.0.holds', 'a stretch or a kerb of its own'],
+    'what nobody passes' => [Sites::of(['w' => ['holds' => ['humps'], 'lanes_in' => 0], 'e' => []], 'stretch'), 'arms.0.holds', 'nobody comes in by W Road'],
+    'overtaking beside a second lane' => [Sites::of(['w' => ['holds' => ['long-view'], 'lanes_in' => 2], 'e' => []], 'stretch'), 'arms.0.holds',
+        'a lane change'],
+    'overtaking where nobody comes' => [Sites::of(['w' => ['holds' => ['long-view'], 'lanes_out' => 0], 'e' => ['lanes_in' => 0]], 'stretch'), 'arms.0.holds',
+        'one-way'],
+    'a slip at a junction' => [Sites::of(['w' => ['slip' => true]] + Sites::arms('T')), 'arms.0.slip', 'only a slip has slip roads'],
+    'a stagger on a roundabout' => [Sites::of(['w' => ['stagger_m' => 5]] + Sites::arms('ring'), 'roundabout'), 'arms.0.stagger_m', 'belongs to a junction'],
+    'a slip road driven both ways' => [Sites::of(['w' => ['slip' => true]] + Sites::arms('slip on'), 'slip'), 'arms.0.lanes_in', 'every road of it one-way'],
+    'a slip without a slip road' => [Sites::of(['w' => ['lanes_out' => 0]] + Sites::arms('slip on'), 'slip'), 'arms', 'marked as slip roads'],
+    'a slip road shorter than its line' => [Sites::of(['w' => ['slip' => true, 'lanes_out' => 0, 'slip_length_m' => 90, 'solid_line_m' => 100]]
+        + Sites::arms('slip on'), 'slip'), 'arms.0.solid_line_m', 'must not exceed the length'],
+    'two words for one length' => [Sites::of(['w' => ['slip' => true, 'lanes_out' => 0, 'slip_length_m' => 90, 'measures' => [['of' => 'slip_length',
+        'by' => 'eye', 'length_m' => 80]]]] + Sites::arms('slip on'), 'slip'), 'arms.0.slip_length_m', 'beside measures'],
+    'a routine that way does not teach' => [['from' => 'w', 'to' => 'e', 'routine' => 'hump'] + Sites::of(Sites::arms('shops'), 'stretch'), 'routine',
+        'pass-parked, pass-bus, people'],
     'half a way' => [['from' => 's'] + Sites::of(Sites::arms('T')), 'to', 'is missing'],
 ]);

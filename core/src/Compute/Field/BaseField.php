@@ -21,6 +21,14 @@ abstract class BaseField implements Field
         return $field;
     }
 
+    public function optional(): static
+    {
+        $field = clone $this;
+        $field->required = false;
+
+        return $field;
+    }
+
     public function key(): string
     {
         return $this->key;

@@ -17,6 +17,9 @@ interface Field
 
     public function isRequired(): bool;
 
+    /** The same, and it may be left out. */
+    public function optional(): static;
+
     /** @return array<string, mixed> JSON Schema of one of its properties */
     public function schema(string $property): array;
 

@@ -16,6 +16,8 @@ use NobleTurn\Core\Fault\BadInput;
 use NobleTurn\Core\Place\Control;
 use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Site\Arm;
+use NobleTurn\Core\Site\ArmRules;
+use NobleTurn\Core\Site\Feature;
 use NobleTurn\Core\Site\SiteKind;
 use NobleTurn\Core\Trade\RoutineCode;
 use NobleTurn\Core\Trade\Side;
@@ -42,8 +44,16 @@ final class ArmField
             new ChoiceField('parked_along', 'on which side cars stand near its mouth, as seen by who comes in; default none', array_keys(self::PARKED)),
             new FlagField('centre_lane', 'a lane in the middle for turns of both directions'),
             new FlagField('alley', 'a drive or alley: who comes out of it gives way to all'),
+            new FlagField('slip', 'of a slip: the slip road itself'),
+            new ListField('holds', 'of a stretch or a kerb: what lies along it for who comes in', ChoiceField::of('feature', 'one', Feature::class), 8),
+            new NumberField(
+                'stagger_m', 'how far its mouth lies to the right of the middle, as seen by who comes in; negative to the left; default 0',
+                -ArmRules::MOST_STAGGER_M, ArmRules::MOST_STAGGER_M,
+            ),
             MeasuresField::field(),
             ...(new ApproachTool)->input()->fieldsOf(self::ofTheRoad()),
+            ...(new JoinTool)->input()->fieldsOf(self::ofSlipsOnly(RoutineCode::Join)),
+            ...(new LeaveTool)->input()->fieldsOf(self::ofSlipsOnly(RoutineCode::Leave)),
         )), 8);
     }
 
@@ -60,6 +70,7 @@ final class ArmField
             $arm->text('id') ?? '', $arm->text('name') ?? '', $bearing >= 360.0 ? 0.0 : $bearing, $control, $arm->speed('limit'),
             ArmsReader::whole($arm, 'lanes_in', $at) ?? 1, ArmsReader::whole($arm, 'lanes_out', $at) ?? 1,
             self::PARKED[$arm->text('parked_along') ?? 'none'], $arm->flag('centre_lane') ?? false, $arm->flag('alley') ?? false,
+            $arm->flag('slip') ?? false, self::holds($arm, $pack, $at), $arm->number('stagger_m') ?? 0.0,
         );
     }
 
@@ -68,6 +79,7 @@ final class ArmField
     {
         return match (true) {
             $kind->isGoneRound() => [Control::GiveWay, Control::Stop, Control::Signals],
+            ! $kind->isMet() => [Control::None],
             in_array(RoutineCode::AllWayStop, $pack->lacks(), true) => [Control::None, Control::GiveWay, Control::Stop, Control::Signals],
             default => [Control::None, Control::GiveWay, Control::Stop, Control::Signals, Control::AllWayStop],
         };
@@ -77,5 +89,35 @@ final class ArmField
     public static function ofTheRoad(): array
     {
         return array_values(array_diff(PlannedBy::fields(RoutineCode::EmergeRight), self::WORKED_OUT));
+    }
+
+    /**
+     * What is told of a slip road and of no other.
+     *
+     * @return list<string> as the tool of the routine calls it
+     */
+    public static function ofSlipsOnly(RoutineCode $routine): array
+    {
+        $main = ['main_speed_mph', 'main_speed_kmh', 'lanes'];
+        $shared = $routine === RoutineCode::Leave ? self::ofSlipsOnly(RoutineCode::Join) : [];
+
+        return array_values(array_diff(PlannedBy::fields($routine), $main, self::ofTheRoad(), $shared));
+    }
+
+    /**
+     * @return list<Feature>
+     *
+     * @throws BadInput where the pack teaches nothing at one of them
+     */
+    private static function holds(Values $arm, RulePack $pack, string $at): array
+    {
+        $holds = array_map(Feature::from(...), array_values(array_unique($arm->texts('holds'))));
+        foreach ($holds as $feature) {
+            if ($feature->teaches($pack) === []) {
+                throw BadInput::field("{$at}holds", "must not have {$feature->value}: nothing is taught there in {$pack->name()}.");
+            }
+        }
+
+        return $holds;
     }
 }

@@ -6,6 +6,7 @@ namespace NobleTurn\Core\Compute\Tool;
 
 use NobleTurn\Core\Compute\Findings;
 use NobleTurn\Core\Compute\Out;
+use NobleTurn\Core\Compute\Tool;
 use NobleTurn\Core\Compute\Values;
 use NobleTurn\Core\Plan\Approach;
 use NobleTurn\Core\Plan\ApproachPlanner;
@@ -31,12 +32,13 @@ final class MeasureFirst
     private const ASSUMED = ['view_from' => 8.0, 'road_width' => 1.0, 'turn_radius' => 2.0];
 
     /** Give or take of a length that somebody wrote down without saying how it was measured, as a share of it (assumed). */
-    private const WRITTEN = 0.1;
+    public const WRITTEN = 0.1;
 
     private const WORDS = [
         'view_from' => 'where the view opens', 'view_beyond' => 'how far beyond the line the view opens', 'sight_left' => 'the sight to the left',
         'sight_right' => 'the sight to the right', 'sight_ahead' => 'how far one sees ahead', 'room' => 'the room before the line',
         'road_width' => 'the width of the road', 'path_before' => 'where the path crosses', 'turn_radius' => 'how tight the turn is',
+        'slip_length' => 'the length of the slip road',
     ];
 
     private const SIGHTS = ['sight_left' => 'left', 'sight_right' => 'right'];
@@ -65,6 +67,12 @@ final class MeasureFirst
     public static function of(RoutineCode $routine, array $facts, array $measured, RulePack $pack): array
     {
         $inputs = PlannedBy::inputs($routine, $facts, $pack);
+        if (isset($inputs[SlipDoubt::LENGTH])) {
+            return SlipDoubt::of($routine, $inputs, $measured['slip_length'] ?? null, $pack);
+        }
+        if (PlannedBy::tool($routine) !== 'approach') {
+            return [];
+        }
         $asked = RoutineFacts::asks($routine, $pack);
         $taken = array_diff(PlannedBy::fields($routine), array_diff(RoutineFacts::ASKED, $asked));
         $rows = [];
@@ -209,10 +217,10 @@ final class MeasureFirst
         return null;
     }
 
-    /** @return array{float, float} both ends of a doubt, as far as the approach tool takes them */
-    private static function within(string $of, float $value, float $error): array
+    /** @return array{float, float} both ends of a doubt, as far as the tool takes them */
+    public static function within(string $of, float $value, float $error, Tool $tool = new ApproachTool): array
     {
-        foreach ((new ApproachTool)->input()->fieldsOf(["{$of}_m"]) as $field) {
+        foreach ($tool->input()->fieldsOf(["{$of}_m"]) as $field) {
             $bounds = $field->schema("{$of}_m");
 
             return [max((float) $bounds['minimum'], $value - $error), min((float) $bounds['maximum'], $value + $error)];
@@ -226,7 +234,7 @@ final class MeasureFirst
      * @param  array<string, mixed>  $more
      * @return array<string, mixed>
      */
-    private static function row(string $of, ?array $known, string $status, array $more): array
+    public static function row(string $of, ?array $known, string $status, array $more): array
     {
         return [
             'of' => $of, 'words' => self::WORDS[$of], 'status' => $status, 'value_m' => $known === null ? null : round($known['value'], 2),

@@ -21,8 +21,10 @@ use NobleTurn\Core\Site\MeasuredBy;
 /** Lengths of a road as they were measured, each as often as anybody cared to. */
 final class MeasuresField
 {
-    /** Lengths that can be measured, by the approach tool's names without the unit. */
-    public const OF = ['view_from', 'view_beyond', 'sight_left', 'sight_right', 'sight_ahead', 'room', 'road_width', 'path_before', 'turn_radius'];
+    /** Lengths that can be measured, by the tools' names without the unit. */
+    public const OF = [
+        'view_from', 'view_beyond', 'sight_left', 'sight_right', 'sight_ahead', 'room', 'road_width', 'path_before', 'turn_radius', 'slip_length',
+    ];
 
     public static function field(): ListField
     {

@@ -16,8 +16,10 @@ use NobleTurn\Core\Rules\LengthUnit;
 use NobleTurn\Core\Rules\Practice;
 use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Site\Arm;
+use NobleTurn\Core\Site\Feature;
 use NobleTurn\Core\Site\Measured;
 use NobleTurn\Core\Site\Site;
+use NobleTurn\Core\Site\SiteKind;
 use NobleTurn\Core\Site\Way;
 use NobleTurn\Core\Site\WayReader;
 use NobleTurn\Core\Trade\RoutineCode;
@@ -35,6 +37,7 @@ final class SitePresenter
             'offers' => Out::object([
                 'controls' => Out::list(Out::choice(Control::class), 'what can govern a mouth there'),
                 'centre_lane' => Out::flag('whether there are lanes in the middle for turns of both directions'),
+                'features' => Out::list(Out::choice(Feature::class), 'what can lie along such a road and is taught there'),
             ]),
             'ways' => Out::list(Out::object([
                 'from' => Out::text('arm'), 'to' => Out::text('arm'),
@@ -48,6 +51,9 @@ final class SitePresenter
                 ]),
                 'also' => Out::list(Out::object(['routine' => Out::choice(RoutineCode::class), 'title' => Out::text('its name')]),
                     'taught on the same way besides'),
+                'then' => Out::maybe(Out::object([
+                    'routine' => Out::choice(RoutineCode::class), 'title' => Out::text('its name'), 'distance_m' => Out::number('so far on'),
+                ]), 'what follows at once: the other half of a staggered crossroads'),
                 'difficulty' => Out::object([
                     'score' => Out::number('0 to under 1, from what is there (assumed)'), 'words' => Out::choice(['easy', 'middling', 'hard']),
                     'reasons' => Out::list(['type' => 'string'], 'what makes it so, the heaviest first'),
@@ -83,6 +89,9 @@ final class SitePresenter
                 $way->because),
             'meets' => ['left' => ($way->meets['left'] ?? null)?->id, 'right' => ($way->meets['right'] ?? null)?->id],
             'also' => array_map(static fn (RoutineCode $also): array => ['routine' => $also->value, 'title' => $title($also)], $way->also),
+            'then' => $way->then === null ? null : [
+                'routine' => $way->then['routine']->value, 'title' => $title($way->then['routine']), 'distance_m' => round($way->then['metres'], 1),
+            ],
             'difficulty' => [
                 'score' => round($difficulty->score, 3), 'words' => $difficulty->words(), 'reasons' => array_column($difficulty->reasons, 'message'),
             ],
@@ -127,15 +136,23 @@ final class SitePresenter
         return $rows;
     }
 
-    /** @return list<Assumption> */
-    public static function assumed(Site $site, RulePack $pack): array
+    /**
+     * @param  list<array<string, int|string>>  $ordinary  of each way: what an ordinary slip road's figures stand in for
+     * @return list<Assumption>
+     */
+    public static function assumed(Site $site, array $ordinary, RulePack $pack): array
     {
+        if ($site->kind === SiteKind::Slip) {
+            $figures = array_merge(...$ordinary);
+
+            return array_map(static fn (string $name, int|string $value): Assumption => CommonFields::default($name, $value), array_keys($figures), $figures);
+        }
         $limits = array_map(
             static fn (Arm $arm): Assumption => CommonFields::default("limit of {$arm->name}", round($pack->townLimit()->inMetresPerSecond(), 3), 'm/s'),
             array_filter($site->arms, static fn (Arm $arm): bool => $arm->limit === null),
         );
 
-        return [CommonFields::default('straight on is within', WayReader::AHEAD, 'degrees'), ...array_values($limits)];
+        return [...($site->kind->isMet() ? [CommonFields::default('straight on is within', WayReader::AHEAD, 'degrees')] : []), ...array_values($limits)];
     }
 
     /**

@@ -8,13 +8,15 @@ use NobleTurn\Core\Compute\Answer;
 use NobleTurn\Core\Compute\Effort;
 use NobleTurn\Core\Compute\Field\ChoiceField;
 use NobleTurn\Core\Compute\Field\TextField;
+use NobleTurn\Core\Compute\Findings;
 use NobleTurn\Core\Compute\Shape;
 use NobleTurn\Core\Compute\Tool;
+use NobleTurn\Core\Compute\Toolbox;
 use NobleTurn\Core\Compute\Values;
 use NobleTurn\Core\Fault\BadInput;
-use NobleTurn\Core\Plan\Approach;
 use NobleTurn\Core\Plan\Difficulty;
 use NobleTurn\Core\Rules\RulePack;
+use NobleTurn\Core\Site\Feature;
 use NobleTurn\Core\Site\Measured;
 use NobleTurn\Core\Site\Site;
 use NobleTurn\Core\Site\SiteKind;
@@ -22,7 +24,7 @@ use NobleTurn\Core\Site\Way;
 use NobleTurn\Core\Site\WayReader;
 use NobleTurn\Core\Trade\RoutineCode;
 
-/** A place where roads meet, drawn once: which ways lead through it, which routine each is, and what is asked of its approach. */
+/** A place where roads meet, or a length of one, drawn once: which ways lead through it, which routine each is, and what is asked of its approach. */
 final class SiteTool implements Tool
 {
     public function name(): string
@@ -32,8 +34,8 @@ final class SiteTool implements Tool
 
     public function about(): string
     {
-        return 'From the roads that meet to every way through them: which routine it is, why, what the approach tool is asked, and which figures nobody '
-            .'has measured. Of one way, named by from and to, also what to measure first.';
+        return 'From the roads that meet, or what lies along one, to every way through them: which routine it is, why, what its '
+            .'tool is asked, and which figures nobody has measured. Of one way, named by from and to, also what to measure first.';
     }
 
     public function input(): Shape
@@ -44,6 +46,7 @@ final class SiteTool implements Tool
             ArmField::field()->required(),
             new TextField('from', 'the arm one comes in by, to ask about one way', 20),
             new TextField('to', 'the arm one goes out by', 20),
+            ChoiceField::of('routine', 'which of the routines that way teaches; default the first', RoutineCode::class),
         );
     }
 
@@ -70,43 +73,65 @@ final class SiteTool implements Tool
             $measured[$read->id] = MeasuresField::read($arm, "arms.{$i}.");
         }
         $site = Site::of($kind, $arms);
-        $facts = static fn (Way $way): array => WayFacts::of($way, $said[$way->from->id], $measured[$way->from->id], $said, $pack);
+        $facts = static fn (Way $way): array => WayFacts::of($way, $measured, $said, $pack);
         $ways = WayReader::all($site, $pack);
         $difficulties = array_map(
-            static fn (Way $way): Difficulty => Difficulty::of($way, self::approach($way, $facts($way), $pack, array_search($way->from, $arms, true))), $ways,
+            static fn (Way $way): Difficulty => self::difficulty($way, $facts($way), $pack, array_search($way->road(), $arms, true)), $ways,
         );
 
         return new Answer($pack->code(), $pack->version(), [
             'law' => $pack->name(),
             'keeps' => $pack->keeps()->value,
             'offers' => ['controls' => array_column(ArmField::controls($kind, $pack), 'value'), 'centre_lane' => ! in_array(RoutineCode::CentreLaneLeft,
-                $pack->lacks(), true)],
+                $pack->lacks(), true), 'features' => array_values(array_map(static fn (Feature $one): string => $one->value,
+                    array_filter(Feature::of($kind), static fn (Feature $one): bool => $one->teaches($pack) !== [])))],
             'ways' => array_map(
                 static fn (Way $way, Difficulty $difficulty): array => SitePresenter::way($way, $difficulty, $facts($way), $pack), $ways, $difficulties,
             ),
             'closed' => SitePresenter::closed($site),
             'measured' => SitePresenter::measured($arms, $measured, $pack->lengthUnit()),
             'measure_first' => self::first($input, $site, $ways, $facts, $measured, $pack),
-        ], SitePresenter::assumed($site, $pack), SitePresenter::warnings($site, $measured, $pack->lengthUnit()));
+        ], SitePresenter::assumed(
+            $site, array_map(static fn (Way $way): array => WayFacts::assumed($way, $measured, $said, $pack), $ways), $pack,
+        ), SitePresenter::warnings($site, $measured, $pack->lengthUnit()));
     }
 
     /**
-     * The approach of a way; what contradicts itself on an arm is refused there, not where it is planned.
+     * How hard a way is; what contradicts itself on an arm is refused there, not where it is planned.
      *
      * @param  array<string, mixed>  $facts
      *
      * @throws BadInput
      */
-    private static function approach(Way $way, array $facts, RulePack $pack, int|string|false $arm): ?Approach
+    private static function difficulty(Way $way, array $facts, RulePack $pack, int|string|false $arm): Difficulty
     {
-        if (PlannedBy::tool($way->routine) === null) {
-            return null;
-        }
+        $inputs = PlannedBy::inputs($way->routine, $facts, $pack);
         try {
-            return MeasureFirst::approach(PlannedBy::inputs($way->routine, $facts, $pack));
+            return match ($tool = PlannedBy::tool($way->routine)) {
+                null => Difficulty::of($way, null),
+                'approach' => Difficulty::of($way, MeasureFirst::approach($inputs)),
+                default => self::atSpeed($way, $tool, $inputs, $pack),
+            };
         } catch (BadInput $bad) {
             throw BadInput::of(array_combine(array_map(static fn (string $field): string => "arms.{$arm}.{$field}", array_keys($bad->errors)), $bad->errors));
         }
+    }
+
+    /**
+     * @param  array<string, mixed>  $inputs
+     *
+     * @throws BadInput
+     */
+    private static function atSpeed(Way $way, string $tool, array $inputs, RulePack $pack): Difficulty
+    {
+        $question = Toolbox::ask($tool, $inputs);
+        $question->sound();
+        $read = Toolbox::tool($tool)->input()->read($inputs, '', new Findings) ?? new Values([]);
+
+        return Difficulty::atSpeed(
+            $way->routine, $read->speed('main_speed') ?? $read->speed('limit') ?? $pack->townLimit(), CommonFields::gradient($read),
+            $read->distance('slip_length')?->inMetres(),
+        );
     }
 
     /**
@@ -120,12 +145,19 @@ final class SiteTool implements Tool
         if (! $input->has('from') && ! $input->has('to')) {
             return [];
         }
+        $routine = $input->choice('routine', RoutineCode::class);
         $from = $site->arm($input->text('from') ?? throw BadInput::field('from', 'is missing beside to.'), 'from');
         $to = $site->arm($input->text('to') ?? throw BadInput::field('to', 'is missing beside from.'), 'to');
-        foreach ($ways as $way) {
-            if ($way->from === $from && $way->to === $to) {
-                return PlannedBy::tool($way->routine) === null ? [] : MeasureFirst::of($way->routine, $facts($way), $measured[$from->id] ?? [], $pack);
+        $there = array_filter($ways, static fn (Way $way): bool => $way->from === $from && $way->to === $to);
+        foreach ($there as $way) {
+            if ($routine === null || $way->routine === $routine) {
+                return PlannedBy::tool($way->routine) === null ? [] : MeasureFirst::of($way->routine, $facts($way), $measured[$way->road()->id], $pack);
             }
+        }
+        if ($there !== []) {
+            throw BadInput::field('routine', 'must be one that this way teaches: '.implode(', ', array_map(
+                static fn (Way $way): string => $way->routine->value, array_values($there),
+            )).'.');
         }
         throw BadInput::field('to', 'must be an arm that can be driven to from '.$from->id.'.');
     }

@@ -12,27 +12,38 @@ use NobleTurn\Core\Site\Measured;
 use NobleTurn\Core\Site\Way;
 use NobleTurn\Core\Trade\Side;
 
-/** What the approach tool is told of a way: the road that leads in as it was drawn, and what follows from the other arms. */
+/** What a tool is told of a way: the road that leads in as it was drawn, and what follows from the other arms. */
 final class WayFacts
 {
     /**
-     * @param  Values  $in  of the arm one comes in by
-     * @param  array<string, Measured>  $measured  of the same arm
+     * @param  array<string, array<string, Measured>>  $measured  by arm
      * @param  array<string, Values>  $arms  by their ids
      * @return array<string, mixed> by the tool's names; empty where no tool plans the routine
      */
-    public static function of(Way $way, Values $in, array $measured, array $arms, RulePack $pack): array
+    public static function of(Way $way, array $measured, array $arms, RulePack $pack): array
     {
-        if (PlannedBy::tool($way->routine) === null) {
-            return [];
-        }
+        [$in, $road] = [$arms[$way->from->id], $way->road()->id];
+
+        return match (PlannedBy::tool($way->routine)) {
+            null => [],
+            'approach' => self::approach($way, $in, $measured[$road], $arms, $pack),
+            'join' => self::slip($way, $in, $arms[$way->to->id], $measured[$road], $pack),
+            'leave' => self::slip($way, $arms[$road], $in, $measured[$road], $pack)
+                + ($way->to->lanesOut > 1 ? ['lanes' => $way->to->lanesOut] : []),
+            default => self::taken($way, $in) + self::usualLimit($in, $pack),
+        };
+    }
+
+    /**
+     * @param  array<string, Measured>  $measured
+     * @param  array<string, Values>  $arms
+     * @return array<string, mixed>
+     */
+    private static function approach(Way $way, Values $in, array $measured, array $arms, RulePack $pack): array
+    {
         $asked = RoutineFacts::asks($way->routine, $pack);
         $taken = array_diff(ArmField::ofTheRoad(), array_diff(RoutineFacts::ASKED, $asked));
-        $lengths = [];
-        foreach ($measured as $of => $length) {
-            $lengths["{$of}_m"] = round($length->metres, 2);
-        }
-        $facts = array_intersect_key($in->said() + $lengths, array_flip($taken));
+        $facts = array_intersect_key($in->said() + self::lengths($measured), array_flip($taken));
         $worked = [
             'control' => $way->from->control->value,
             'exit' => $way->out->value,
@@ -40,8 +51,93 @@ final class WayFacts
             'road_met' => self::roadMet($way, $arms),
         ];
         $facts += array_filter(array_intersect_key($worked, array_flip($asked)), static fn (mixed $fact): bool => $fact !== null && $fact !== []);
+        $then = $way->then === null ? [] : ['then' => ['routine' => $way->then['routine']->value, 'distance_m' => round($way->then['metres'], 1)]];
 
-        return $facts + ($way->from->leadsOut() ? [] : ['one_way' => true]);
+        return $facts + $then + ($way->from->leadsOut() ? [] : ['one_way' => true]);
+    }
+
+    /**
+     * What is said of the slip road, the speed of the main road as its limit says, and an ordinary one's figures for the rest.
+     *
+     * @param  array<string, Measured>  $measured
+     * @return array<string, mixed>
+     */
+    private static function slip(Way $way, Values $slip, Values $main, array $measured, RulePack $pack): array
+    {
+        $said = self::taken($way, $slip) + array_intersect_key(self::lengths($measured), ['slip_length_m' => 0]) + self::limit($main, 'main_speed');
+
+        return $said + self::missing($way, $said, $pack);
+    }
+
+    /**
+     * Figures of an ordinary slip road for those that nobody said.
+     *
+     * @param  array<string, mixed>  $said
+     * @return array<string, int|string>
+     */
+    private static function missing(Way $way, array $said, RulePack $pack): array
+    {
+        $quantity = static fn (string $name): string => (string) preg_replace('/_[a-z]+$/', '', $name);
+        $known = array_map($quantity, array_keys($said));
+
+        return array_filter(
+            PlannedBy::ordinary($way->routine, $pack), static fn (string $name): bool => ! in_array($quantity($name), $known, true), ARRAY_FILTER_USE_KEY,
+        );
+    }
+
+    /** @return array<string, mixed> what is said of an arm that the routine's tool takes, by its names */
+    private static function taken(Way $way, Values $arm): array
+    {
+        return array_intersect_key($arm->said(), array_flip(PlannedBy::fields($way->routine)));
+    }
+
+    /** @return array<string, mixed> the limit of an arm under another name, in the unit in which it was said; empty where nobody said it */
+    private static function limit(Values $arm, string $name): array
+    {
+        foreach (['mph', 'kmh'] as $unit) {
+            if (isset($arm->said()["limit_{$unit}"])) {
+                return ["{$name}_{$unit}" => $arm->said()["limit_{$unit}"]];
+            }
+        }
+
+        return [];
+    }
+
+    /** @return array<string, float> the limit of the town where nobody said another */
+    private static function usualLimit(Values $arm, RulePack $pack): array
+    {
+        $unit = $pack->speedUnit();
+
+        return self::limit($arm, 'limit') === [] ? ["limit_{$unit->value}" => round($unit->number($pack->townLimit()))] : [];
+    }
+
+    /**
+     * What an ordinary slip road's figures had to stand in for.
+     *
+     * @param  array<string, array<string, Measured>>  $measured
+     * @param  array<string, Values>  $arms
+     * @return array<string, int|string> by the tool's names
+     */
+    public static function assumed(Way $way, array $measured, array $arms, RulePack $pack): array
+    {
+        $main = $arms[($way->from->isSlip ? $way->to : $way->from)->id];
+        $said = self::taken($way, $arms[$way->road()->id]) + self::lengths($measured[$way->road()->id]) + self::limit($main, 'main_speed');
+
+        return $way->from->isSlip || $way->to->isSlip ? self::missing($way, $said, $pack) : [];
+    }
+
+    /**
+     * @param  array<string, Measured>  $measured
+     * @return array<string, float> by the tools' names
+     */
+    private static function lengths(array $measured): array
+    {
+        $lengths = [];
+        foreach ($measured as $of => $length) {
+            $lengths["{$of}_m"] = round($length->metres, 2);
+        }
+
+        return $lengths;
     }
 
     /**
