@@ -73,6 +73,18 @@ final readonly class Shape
         return array_map(static fn (Field $field): Field => $field->optional(), array_values($found));
     }
 
+    /** Whether this property, or the same quantity in another unit, must be given. */
+    public function needs(string $property): bool
+    {
+        foreach ($this->fields as $field) {
+            if (in_array($property, $field->properties(), true)) {
+                return $field->isRequired();
+            }
+        }
+
+        return false;
+    }
+
     /** @return list<string> the properties that hold one number and can be swept */
     public function numericProperties(): array
     {

@@ -30,8 +30,6 @@ final readonly class Way
          * @var array{left?: Arm, right?: Arm}
          */
         public array $meets = [],
-        /** @var list<RoutineCode> taught on the same way besides */
-        public array $also = [],
         /** @var ?array{routine: RoutineCode, metres: float} what follows at once, so far on: the other half of a staggered crossroads */
         public ?array $then = null,
     ) {

@@ -44,7 +44,7 @@ final class WayReader
         foreach ($site->arms as $from) {
             foreach ($site->before($from) as $to) {
                 if ($from->leadsIn() && $to->leadsOut()) {
-                    $ways[] = $reader->way($from, $to);
+                    $ways = [...$ways, $way = $reader->way($from, $to), ...$reader->besides($way)];
                 }
             }
         }
@@ -93,15 +93,25 @@ final class WayReader
     private function underLights(Arm $from, Arm $to): Way
     {
         $out = $this->byAngle($from, $to);
-        $near = $this->pack->turnOnRed() && $out === WayOut::Right && ! in_array(R::RightOnRed, $this->pack->lacks(), true);
 
         return new Way(
             $from, $to, match ($out) {
                 WayOut::Left => R::LightsLeft,
                 WayOut::Right => R::LightsRight,
                 default => R::LightsAhead,
-            }, $out, $this->site->turn($from, $to), 'Lights say when.', $this->shape($from, $to), also: $near ? [R::RightOnRed] : [],
+            }, $out, $this->site->turn($from, $to), 'Lights say when.', $this->shape($from, $to),
         );
+    }
+
+    /** @return list<Way> what else is taught on the same way */
+    private function besides(Way $way): array
+    {
+        if ($way->routine !== R::LightsRight || ! $this->pack->turnOnRed() || in_array(R::RightOnRed, $this->pack->lacks(), true)) {
+            return [];
+        }
+        $because = 'Where no sign forbids it, on red too: after a full stop, behind everybody else.';
+
+        return [new Way($way->from, $way->to, R::RightOnRed, $way->out, $way->turnDegrees, $because, $way->shape)];
     }
 
     private function atAllWayStop(Arm $from, Arm $to): Way

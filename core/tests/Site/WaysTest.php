@@ -17,11 +17,15 @@ const TABLE = <<<'TABLE'
 gb ie na | junction       | T                   | s>w emerge-left, s>e emerge-right, w>s turn-right, w>e between-hazards, e>s turn-left, e>w between-hazards
 gb ie na | junction       | skewed T            | se>w emerge-left, se>e emerge-right, w>se turn-right, e>se turn-left, w>e between-hazards
 gb ie na | junction       | unmarked T          | s>w emerge-left, s>e emerge-right, w>s turn-right, e>s turn-left, w>e between-hazards
-gb ie na | junction       | T under lights      | s>w lights-left, s>e lights-right, w>s lights-right, w>e lights-ahead, e>s lights-left, e>w lights-ahead
+gb ie    | junction       | T under lights      | s>w lights-left, s>e lights-right, w>s lights-right, w>e lights-ahead, e>s lights-left, e>w lights-ahead
+na       | junction       | T under lights      | s>w lights-left, s>e lights-right+right-on-red, w>s lights-right+right-on-red
+na       | junction       | T under lights      | w>e lights-ahead, e>s lights-left, e>w lights-ahead
 gb ie na | junction       | crossroads          | s>w emerge-left, s>n cross, s>e emerge-right, w>n turn-left, w>s turn-right
 gb ie na | junction       | crossroads          | n>e emerge-left, n>s cross, n>w emerge-right
 gb ie na | junction       | crossroads          | w>e between-hazards, e>s turn-left, e>n turn-right, e>w between-hazards
-gb ie na | junction       | lights              | s>w lights-left, s>n lights-ahead, s>e lights-right, e>s lights-left, e>w lights-ahead, e>n lights-right
+gb ie    | junction       | lights              | s>w lights-left, s>n lights-ahead, s>e lights-right, e>s lights-left, e>w lights-ahead, e>n lights-right
+na       | junction       | lights              | s>w lights-left, s>n lights-ahead, s>e lights-right+right-on-red
+na       | junction       | lights              | e>s lights-left, e>w lights-ahead, e>n lights-right+right-on-red
 na       | junction       | all stop            | s>w all-way-stop left, s>n all-way-stop ahead, s>e all-way-stop right, n>w all-way-stop right
 gb ie na | junction       | unmarked crossroads | s>w emerge-left, s>n cross, s>e emerge-right, e>s emerge-left
 gb ie na | junction       | bend                | s>e between-hazards, e>s between-hazards, s>n turn-left, s>w turn-left, e>w turn-right, e>n turn-right
@@ -94,9 +98,17 @@ it('gives six ways to a T, twelve to a crossroads, and says why a one-way road h
 
 it('teaches right on red beside the right turn where that is allowed, and nowhere else', function (): void {
     foreach (RulePacks::codes() as $pack) {
-        $ways = Sites::ways(Sites::of(Sites::arms('lights'), pack: $pack));
-        expect(array_column($ways['s>e']['also'], 'routine'))->toBe($pack === 'na' ? ['right-on-red'] : [])->and($ways['s>w']['also'])->toBe([]);
+        $site = Sites::of(Sites::arms('lights'), pack: $pack);
+        expect(Sites::taught($site, 's>e'))->toBe($pack === 'na' ? ['lights-right', 'right-on-red'] : ['lights-right'])
+            ->and(Sites::taught($site, 's>w'))->toBe(['lights-left']);
     }
+});
+
+it('plans under lights by what they show as they come into view, and by nothing of the kind elsewhere', function (): void {
+    $arms = array_map(static fn (array $arm): array => $arm + ['light' => 'green-long'], Sites::arms('lights'));
+    expect(Sites::ways(Sites::of($arms))['s>n']['inputs']['light'])->toBe('green-long');
+    $arms = array_map(static fn (array $arm): array => $arm + ['light' => 'green-long'], Sites::arms('T'));
+    expect(Sites::ways(Sites::of($arms))['s>e']['inputs'])->not->toHaveKey('light');
 });
 
 it('asks of every way what can be planned as it stands, and kept as a place', function (): void {
@@ -152,7 +164,7 @@ it('asks of what is met or done along a road, on a slip and at a kerb what can b
     expect(count($planned))->toBeGreaterThanOrEqual(16);
 });
 
-it('asks of a slip what its roads say: the main road’s limit, the slip road’s length, lanes and angle, and an ordinary one’s for the rest', function (): void {
+it('asks of a slip what its roads say: the main road’s limit, the slip road’s own figures, and an ordinary one’s for the rest', function (): void {
     $arms = Sites::arms('off and on');
     $arms['s'] += ['limit_mph' => 70];
     $arms['w'] += ['slip_length_m' => 180, 'slip_angle_deg' => 7, 'limit_change_m' => 40, 'entry_speed_mph' => 35, 'gradient' => 0.02, 'end_speed_mph' => 20];
@@ -162,11 +174,10 @@ it('asks of a slip what its roads say: the main road’s limit, the slip road’
     expect($ways['join']['inputs'])->toEqualCanonicalizing([
         'pack' => 'gb', 'slip_length_m' => 180, 'slip_angle_deg' => 7, 'limit_change_m' => 40, 'entry_speed_mph' => 35, 'gradient' => 0.02,
         'main_speed_mph' => 70,
-    ])->and($ways['leave']['inputs'])->toHaveKeys(['main_speed_mph', 'lanes', 'end_speed_mph'])
+    ])->and($ways['leave']['inputs'])->toHaveKeys(['main_speed_mph', 'lanes'])
         ->and($ways['leave']['inputs']['lanes'])->toBe(2)
-        // What was measured there, not what an ordinary one has; how fast one comes off was not said: that of the slip road on is another road's.
-        ->and($ways['leave']['inputs']['slip_length_m'])->toBe($answer['measured'][0]['value_m'])
-        ->and(array_column($answer['assumptions'], 'value', 'name'))->toBe(['end_speed_mph' => 15]);
+        // What was measured there, not what an ordinary one has.
+        ->and($ways['leave']['inputs']['slip_length_m'])->toBe($answer['measured'][0]['value_m'])->and($answer['assumptions'])->toBe([]);
     $bare = Ask::tool('site', Sites::of(array_map(static fn (array $arm): array => array_diff_key($arm, ['limit_mph' => 0]), Sites::arms('slip on')), 'slip'));
     expect(array_column($bare['assumptions'], 'value', 'name'))->toBe(['slip_length_m' => 250, 'entry_speed_mph' => 30, 'main_speed_mph' => 60]);
     $kmh = Ask::tool('site', Sites::of(array_map(static fn (array $arm): array => array_diff_key($arm, ['limit_mph' => 0]) + ['limit_kmh' => 120],

@@ -26,7 +26,7 @@ use NobleTurn\Core\Trade\Side;
 final class ArmField
 {
     /** What the approach tool takes of the road, and a site works out by itself from the arms. */
-    private const WORKED_OUT = ['control', 'one_way', 'exit', 'light', 'then', 'road_met', 'junction'];
+    private const WORKED_OUT = ['control', 'one_way', 'exit', 'then', 'road_met', 'junction'];
 
     private const MOST_LANES = 6.0;
 
@@ -89,6 +89,12 @@ final class ArmField
     public static function ofTheRoad(): array
     {
         return array_values(array_diff(PlannedBy::fields(RoutineCode::EmergeRight), self::WORKED_OUT));
+    }
+
+    /** @return list<string> names of all that is told of any road that leads in or of a slip road, as the tools call it */
+    public static function ofAnyRoad(): array
+    {
+        return [...self::ofTheRoad(), ...self::ofSlipsOnly(RoutineCode::Join), ...self::ofSlipsOnly(RoutineCode::Leave)];
     }
 
     /**

@@ -49,8 +49,6 @@ final class SitePresenter
                 'meets' => Out::object([
                     'left' => Out::text('arm seen to the left from our line', nullable: true), 'right' => Out::text('to the right', nullable: true),
                 ]),
-                'also' => Out::list(Out::object(['routine' => Out::choice(RoutineCode::class), 'title' => Out::text('its name')]),
-                    'taught on the same way besides'),
                 'then' => Out::maybe(Out::object([
                     'routine' => Out::choice(RoutineCode::class), 'title' => Out::text('its name'), 'distance_m' => Out::number('so far on'),
                 ]), 'what follows at once: the other half of a staggered crossroads'),
@@ -88,7 +86,6 @@ final class SitePresenter
             'exit_number' => $way->exitNumber, 'routine' => $way->routine->value, 'title' => $title($way->routine), 'because' => Wording::in($pack,
                 $way->because),
             'meets' => ['left' => ($way->meets['left'] ?? null)?->id, 'right' => ($way->meets['right'] ?? null)?->id],
-            'also' => array_map(static fn (RoutineCode $also): array => ['routine' => $also->value, 'title' => $title($also)], $way->also),
             'then' => $way->then === null ? null : [
                 'routine' => $way->then['routine']->value, 'title' => $title($way->then['routine']), 'distance_m' => round($way->then['metres'], 1),
             ],

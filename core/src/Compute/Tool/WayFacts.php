@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Compute\Tool;
 
+use NobleTurn\Core\Compute\Toolbox;
 use NobleTurn\Core\Compute\Values;
 use NobleTurn\Core\Place\ParkedAlong;
 use NobleTurn\Core\Rules\RulePack;
@@ -70,7 +71,7 @@ final class WayFacts
     }
 
     /**
-     * Figures of an ordinary slip road for those that nobody said.
+     * Figures of an ordinary slip road for those that nobody said and its tool has to have.
      *
      * @param  array<string, mixed>  $said
      * @return array<string, int|string>
@@ -79,9 +80,11 @@ final class WayFacts
     {
         $quantity = static fn (string $name): string => (string) preg_replace('/_[a-z]+$/', '', $name);
         $known = array_map($quantity, array_keys($said));
+        $shape = Toolbox::input(PlannedBy::tool($way->routine) ?? '');
 
         return array_filter(
-            PlannedBy::ordinary($way->routine, $pack), static fn (string $name): bool => ! in_array($quantity($name), $known, true), ARRAY_FILTER_USE_KEY,
+            PlannedBy::ordinary($way->routine, $pack),
+            static fn (string $name): bool => $shape->needs($name) && ! in_array($quantity($name), $known, true), ARRAY_FILTER_USE_KEY,
         );
     }
 
