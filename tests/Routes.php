@@ -10,6 +10,13 @@ use stdClass;
 final class Routes
 {
     /** A T: its bar from west to east, its stem from the south. */
+    /** One direction of a fast road with a slip road on to it. */
+    public const SLIP = [
+        ['id' => 'w', 'name' => 'Skerry Way', 'bearing_deg' => 270, 'lanes_in' => 2, 'lanes_out' => 0, 'limit_mph' => 70],
+        ['id' => 'e', 'name' => 'Skerry Way', 'bearing_deg' => 90, 'lanes_in' => 0, 'lanes_out' => 2, 'limit_mph' => 70],
+        ['id' => 's', 'name' => 'Gull Road', 'bearing_deg' => 240, 'slip' => true, 'lanes_out' => 0, 'slip_length_m' => 260],
+    ];
+
     public const ARMS = [
         ['id' => 'w', 'name' => 'Mole Street', 'bearing_deg' => 270, 'limit_mph' => 40], ['id' => 'e', 'name' => 'Mole Street', 'bearing_deg' => 90,
             'limit_mph' => 40],
@@ -68,7 +75,7 @@ final class Routes
             'PUT learners/{learner}' => $learner, 'DELETE learners/{learner}' => [], 'POST learners/{learner}/restore' => [],
             'GET vehicle-kinds' => [], 'GET vehicles' => [], 'POST vehicles' => $car, 'PUT vehicles/{vehicle}' => $car,
             'DELETE vehicles/{vehicle}' => [], 'POST vehicles/{vehicle}/restore' => [],
-            'GET sites' => [], 'GET sites/{site}' => [], 'POST sites' => $site, 'GET sites/geojson' => [],
+            'GET sites' => [], 'GET sites/{site}' => [], 'GET sites/{site}/past' => [], 'POST sites' => $site, 'GET sites/geojson' => [],
             'POST sites/import' => ['type' => 'FeatureCollection', 'features' => [], 'keep' => true], 'PUT sites/{site}' => $site, 'POST sites/{site}/ways' => ['from' => 's',
                 'to' => 'e'],
             'DELETE sites/{site}' => [], 'POST sites/{site}/restore' => [],

@@ -133,6 +133,7 @@ final class Operations
             'POST sites/import' => Operation::writes('What sites that come as GeoJSON would do; keeps them all or none', Taken::sitesIn(), 'SitesIn',
                 inside: ['features' => ['type' => 'array', 'items' => ['type' => 'object']]]),
             'GET sites/{site}' => Operation::reads('A site with its arms', 'Site'),
+            'GET sites/{site}/past' => Operation::reads('What went wrong on its ways before, and who drove there', Shapes::listOf('PastOfWay')),
             'POST sites' => Operation::writes('Draws a site', Taken::site(), 'Site', 201, inside: $arms),
             'PUT sites/{site}' => Operation::writes('Draws a site anew; the ways that lessons use follow it', Taken::site(), 'Site', inside: $arms),
             'DELETE sites/{site}' => Operation::writes('Archives a site', [], null),

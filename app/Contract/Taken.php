@@ -134,6 +134,10 @@ final class Taken
             'latitude_deg' => ['sometimes', 'nullable', 'numeric', 'between:-90,90'],
             'longitude_deg' => ['sometimes', 'nullable', 'numeric', 'between:-180,180'],
             'note' => ['nullable', 'string', 'max:500'], 'arms' => ['present', 'array', 'max:8'],
+            'remarks' => ['sometimes', 'array', 'max:120'], 'remarks.*' => ['array:from,to,routine,note,difficulty'],
+            'remarks.*.from' => ['required', 'string', 'max:20'], 'remarks.*.to' => ['required', 'string', 'max:20'],
+            'remarks.*.routine' => ['required', Rule::enum(RoutineCode::class)], 'remarks.*.note' => ['nullable', 'string', 'max:300'],
+            'remarks.*.difficulty' => ['nullable', 'in:easy,middling,hard'],
         ];
     }
 
@@ -146,7 +150,9 @@ final class Taken
     /** @return array<string, list<mixed>> */
     public static function way(): array
     {
-        return ['from' => ['required', 'string', 'max:20'], 'to' => ['required', 'string', 'max:20']];
+        return [
+            'from' => ['required', 'string', 'max:20'], 'to' => ['required', 'string', 'max:20'], 'routine' => ['nullable', Rule::enum(RoutineCode::class)],
+        ];
     }
 
     /** @return array<string, list<mixed>> what the tool is asked is the core's to check */

@@ -2,9 +2,11 @@
 
 namespace App\Interchange;
 
+use App\Contract\Taken;
 use App\Models\Site;
 use App\Sites\SiteWays;
 use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Support\Facades\Validator;
 use Illuminate\Validation\ValidationException;
 use NobleTurn\Core\Rules\RulePacks;
 use NobleTurn\Core\Site\Position;
@@ -12,7 +14,7 @@ use NobleTurn\Core\Site\SiteKind;
 
 /**
  * Sites as GeoJSON (RFC 7946), out and in: a feature a site, a point where it lies (null where nobody knows), and as properties `name`, `kind`,
- * `pack`, `note` and `arms` as the site tool takes them. Coming in, each feature is new, the same as one that is kept, another drawing of one, or
+ * `pack`, `note`, `arms` as the site tool takes them, and `remarks` on its ways. Coming in, each feature is new, the same as one that is kept, another drawing of one, or
  * refused with its reason; who it is, its name and kind say.
  */
 final readonly class SitesGeoJson
@@ -39,7 +41,7 @@ final readonly class SitesGeoJson
             $features[] = [
                 'type' => 'Feature', 'id' => $site->id,
                 'geometry' => $site->latitude_deg === null ? null : ['type' => 'Point', 'coordinates' => [$site->longitude_deg, $site->latitude_deg]],
-                'properties' => $site->only(['name', 'kind', 'pack', 'note', 'arms']),
+                'properties' => $site->only(['name', 'kind', 'pack', 'note', 'arms', 'remarks']),
             ];
         }
 
@@ -93,7 +95,7 @@ final readonly class SitesGeoJson
         foreach ($this->rows as $row) {
             if ($row['site'] !== null && $row['what'] !== 'same') {
                 $row['site']->save();
-                $row['ways']?->follow();
+                $row['ways']?->follow($row['site']->name);
                 $kept++;
             }
         }
@@ -127,10 +129,11 @@ final readonly class SitesGeoJson
         self::refuseUnless(is_array($properties['arms'] ?? null), 'arms', 'must be a list of roads.');
         $note = $properties['note'] ?? null;
         self::refuseUnless($note === null || (is_string($note) && mb_strlen($note) <= 500), 'note', 'must be text of at most 500 letters.');
+        $remarks = Validator::make(['remarks' => $properties['remarks'] ?? []], array_filter(Taken::site(), static fn (string $field): bool => str_starts_with($field, 'remarks'), ARRAY_FILTER_USE_KEY))->validate()['remarks'] ?? [];
         [$longitude, $latitude] = self::point($feature['geometry'] ?? null);
         $site = $kept->first(static fn (Site $one): bool => mb_strtolower($one->name) === mb_strtolower($name) && $one->kind === $kind?->value) ?? new Site;
         $said = ['name' => $name, 'kind' => $kind?->value, 'pack' => $law, 'note' => $note, 'latitude_deg' => $latitude, 'longitude_deg' => $longitude];
-        foreach ($said + ['arms' => array_values($properties['arms'])] as $field => $value) {
+        foreach ($said + ['arms' => array_values($properties['arms']), 'remarks' => array_values($remarks)] as $field => $value) {
             // A number that is only written otherwise is no change.
             if ($site->getAttribute($field) != $value) {
                 $site->setAttribute($field, $value);

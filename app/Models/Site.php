@@ -17,19 +17,35 @@ use Illuminate\Database\Eloquent\SoftDeletes;
  * @property ?float $longitude_deg
  * @property ?string $note
  * @property list<array<string, mixed>> $arms as the site tool takes them
- * @property list<array{from: string, to: string, routine: string, score: float, words: string}> $ways as it answered when they were written
+ * @property list<array{from: string, to: string, routine: string, note?: ?string, difficulty?: ?string}> $remarks what instructors say of its ways
+ * @property list<array{from: string, to: string, routine: string, score: float, words: string, overruled: bool, note: ?string}> $ways as the tool
+ *     answered when they were written, and what is said of them
  * @property \Illuminate\Database\Eloquent\Collection<int, Place> $places
  */
 final class Site extends Model
 {
     use BelongsToSchool, SoftDeletes;
 
-    protected $fillable = ['name', 'kind', 'pack', 'latitude_deg', 'longitude_deg', 'note', 'arms', 'ways'];
+    protected $fillable = ['name', 'kind', 'pack', 'latitude_deg', 'longitude_deg', 'note', 'arms', 'remarks', 'ways'];
+
+    protected $attributes = ['remarks' => '[]'];
 
     /** @return HasMany<Place, $this> the ways through it that lessons use */
     public function places(): HasMany
     {
         return $this->hasMany(Place::class);
+    }
+
+    /** @return array{note?: ?string, difficulty?: ?string} what instructors say of a way */
+    public function remark(string $from, string $to, string $routine): array
+    {
+        foreach ($this->remarks as $said) {
+            if ([$said['from'], $said['to'], $said['routine']] === [$from, $to, $routine]) {
+                return $said;
+            }
+        }
+
+        return [];
     }
 
     /** @return array<string, mixed> what the core is asked about it */
@@ -41,6 +57,6 @@ final class Site extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['arms' => 'array', 'ways' => 'array', 'latitude_deg' => 'float', 'longitude_deg' => 'float'];
+        return ['arms' => 'array', 'remarks' => 'array', 'ways' => 'array', 'latitude_deg' => 'float', 'longitude_deg' => 'float'];
     }
 }

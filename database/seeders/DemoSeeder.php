@@ -74,6 +74,7 @@ final class DemoSeeder extends Seeder
             }
         }
         DemoSites::create();
+        DemoSites::draw($places, 'gb');
         $histories = [];
         foreach (DemoWorld::learners() as $i => $person) {
             $learner = Learner::query()->create($person['facts']);
@@ -113,6 +114,7 @@ final class DemoSeeder extends Seeder
         $there = $this->user($school, 'Odile Marchetti', 'branch@harbourschool.test', 'instructor');
         $there->forceFill(['pack' => 'na'])->save();
         $places = self::places(DemoWorld::placesKeepingRight(), 'na');
+        DemoSites::draw($places, 'na');
         $learner = Learner::query()->create([
             'name' => 'Remy Castellan', 'level' => 'beginner', 'transmission' => 'automatic', 'pick_up' => 'Heron Court 12', 'pack' => 'na',
         ]);

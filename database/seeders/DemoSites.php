@@ -2,8 +2,13 @@
 
 namespace Database\Seeders;
 
+use App\Models\Place;
 use App\Models\Site;
+use App\Sites\PlacesToSites;
 use App\Sites\SiteWays;
+use Illuminate\Support\Facades\DB;
+use NobleTurn\Core\Rules\RulePacks;
+use RuntimeException;
 
 /**
  * Sites of invented Skerrivane, in open sea where no road is: most of them in the town, three where one keeps right. A row: name, what it is,
@@ -71,19 +76,45 @@ final class DemoSites
     public static function create(): void
     {
         foreach (self::ROWS as [$name, $start, $roads, $east, $north, $known]) {
-            [$latitude, $longitude] = self::HARBOUR;
             $site = new Site([
                 'name' => $name, 'kind' => ['roundabout' => 'roundabout', 'mini' => 'mini-roundabout'][$start] ?? 'junction',
                 // Where one keeps right a branch of the school teaches.
                 'pack' => $east > 10_000 ? 'na' : 'gb', 'arms' => self::arms($start, $roads, $known),
-                'latitude_deg' => round($latitude + $north / self::METRES_IN_A_DEGREE, 6),
-                'longitude_deg' => round($longitude + $east / self::METRES_IN_A_DEGREE / cos(deg2rad($latitude)), 6),
-            ]);
+            ] + self::at($east, $north));
             $site->ways = SiteWays::of($site)->lines();
             $site->save();
         }
         $ropewalk = Site::query()->where('name', self::ROWS[0][0])->firstOrFail();
-        SiteWays::of($ropewalk)->place('s', 'e');
+        SiteWays::of($ropewalk)->place('s', 'e', null);
+    }
+
+    /**
+     * The places of the lessons as ways of sites, along the streets of the town; those that keep right at the branch.
+     *
+     * @param  list<Place>  $places
+     */
+    public static function draw(array $places, string $pack): void
+    {
+        foreach ($places as $i => $place) {
+            $row = DB::table('places')->where('id', $place->id)->first() ?? throw new RuntimeException('The place is gone.');
+            $site = PlacesToSites::draw($row, RulePacks::byCode($pack)) ?? throw new RuntimeException("{$place->name} is drawn as no site.");
+            // A spiral of steps of equal length from the harbour outwards: no two lie on top of each other.
+            $turn = $i * M_PI * (3.0 - sqrt(5.0));
+            $out = 300.0 + 2_400.0 * sqrt(($i + 1) / count($places));
+            [$east, $north] = $pack === 'na' ? [38_000 + 90 * $i, 23_500 - 130 * $i] : [(int) ($out * cos($turn)), (int) ($out * sin($turn) * 0.7)];
+            Site::query()->whereKey($site)->update(self::at($east, $north));
+        }
+    }
+
+    /** @return array{latitude_deg: float, longitude_deg: float} so many metres from the harbour */
+    private static function at(int $east, int $north): array
+    {
+        [$latitude, $longitude] = self::HARBOUR;
+
+        return [
+            'latitude_deg' => round($latitude + $north / self::METRES_IN_A_DEGREE, 6),
+            'longitude_deg' => round($longitude + $east / self::METRES_IN_A_DEGREE / cos(deg2rad($latitude)), 6),
+        ];
     }
 
     /**

@@ -115,3 +115,103 @@ it('archives a site and brings it back, and the log of changes says who', functi
     expect($this->getJson('api/sites')->json())->toHaveCount(1)
         ->and(Change::query()->where('kind', 'site')->orderBy('at')->orderBy('id')->pluck('what')->all())->toBe(['added', 'archived', 'restored']);
 });
+
+it('makes a place of each routine that a stretch of road teaches, and says which where it is none of them', function (): void {
+    $arms = [
+        ['id' => 'w', 'name' => 'Cannery Street', 'bearing_deg' => 270, 'limit_mph' => 30, 'holds' => ['parked', 'bus-stop']],
+        ['id' => 'e', 'name' => 'Cannery Street', 'bearing_deg' => 90],
+    ];
+    $site = ($this->draw)(['name' => 'Cannery Street shops', 'kind' => 'stretch', 'arms' => $arms]);
+    $place = fn (?string $routine): array => $this->postJson("api/sites/{$site['id']}/ways", ['from' => 'w', 'to' => 'e', 'routine' => $routine])
+        ->assertCreated()->json();
+    expect($place(null))->toMatchArray(['routine' => 'pass-parked', 'name' => 'Cannery Street shops: from Cannery Street (west)', 'from_arm' => 'w'])
+        ->and($place('pass-bus')['road'])->toMatchArray(['kind' => 'stretch', 'limit_mph' => 30])
+        ->and($place('pass-bus')['id'])->not->toBe($place(null)['id'])
+        ->and($this->postJson("api/sites/{$site['id']}/ways", ['from' => 'w', 'to' => 'e', 'routine' => 'hump'])->assertUnprocessable()
+            ->json('errors.routine.0'))->toContain('pass-parked, pass-bus');
+    // What is no longer there is archived, and the rest stays.
+    $arms[0]['holds'] = ['bus-stop'];
+    $this->putJson("api/sites/{$site['id']}", ['name' => 'Cannery Street shops', 'kind' => 'stretch', 'arms' => $arms])->assertOk();
+    expect(Place::query()->pluck('routine')->all())->toBe(['pass-bus']);
+});
+
+it('plans what a slip and a kerb teach in a lesson, each with its tool', function (string $kind, array $arms, array $way, string $tool): void {
+    $site = ($this->draw)(['kind' => $kind, 'arms' => $arms]);
+    $place = $this->postJson("api/sites/{$site['id']}/ways", $way)->assertCreated()->json();
+    ['lesson' => $lesson] = $this->lesson($this->owner);
+    $plan = $this->postJson("api/lessons/{$lesson->id}/items", ['place_id' => $place['id']])->assertCreated()->json('plan');
+    expect($plan['tool'])->toBe($tool);
+    $this->postJson("api/compute/{$tool}", $plan['inputs'])->assertOk();
+})->with([
+    'joining' => ['slip', Routes::SLIP, ['from' => 's', 'to' => 'e'], 'join'],
+    'pulling up' => ['kerb', [['id' => 'a', 'name' => 'Quay', 'bearing_deg' => 0, 'holds' => ['free-kerb']]], ['from' => 'a', 'to' => 'a',
+        'routine' => 'pull-up-left'], 'approach'],
+    'overtaking' => ['stretch', [['id' => 'a', 'name' => 'Lighthouse Road', 'bearing_deg' => 0, 'holds' => ['long-view'], 'limit_mph' => 60],
+        ['id' => 'b', 'name' => 'Lighthouse Road', 'bearing_deg' => 180]], ['from' => 'a', 'to' => 'b'], 'overtake'],
+]);
+
+it('has no place for what cannot be planned, and says what to do instead', function (): void {
+    $site = ($this->draw)(['kind' => 'kerb', 'arms' => [['id' => 'a', 'name' => 'Quay car park', 'bearing_deg' => 0, 'holds' => ['bay']]]]);
+    $said = $this->postJson("api/sites/{$site['id']}/ways", ['from' => 'a', 'to' => 'a'])->assertUnprocessable()->json('errors.to.0');
+    expect($said)->toContain('done elsewhere');
+});
+
+it('keeps what instructors say of a way: a note, and how hard they find it', function (): void {
+    $said = ['from' => 's', 'to' => 'e', 'routine' => 'emerge-right', 'note' => 'buses at ten past', 'difficulty' => 'hard'];
+    $site = ($this->draw)(['remarks' => [$said]]);
+    expect($site['remarks'])->toBe([$said]);
+    $way = fn (): array => array_values(array_filter($this->getJson('api/sites')->json('0.ways'), static fn (array $one): bool => $one['to'] === 'e'))[0];
+    expect($way())->toMatchArray(['words' => 'hard', 'overruled' => true, 'note' => 'buses at ten past'])
+        // What a drawing does not say anew stands.
+        ->and(($this->redraw)($site, Routes::ARMS)->json('remarks'))->toBe([$said])
+        ->and($this->putJson("api/sites/{$site['id']}", ['name' => 'x', 'kind' => 'junction', 'arms' => Routes::ARMS, 'remarks' => []])->json('remarks'))->toBe([])
+        ->and($way())->toMatchArray(['overruled' => false, 'note' => null]);
+    foreach ([['from' => 'x'], ['difficulty' => 'awful'], ['routine' => 'dance'], ['note' => str_repeat('a', 301)]] as $wrong) {
+        $this->postJson('api/sites', ['name' => 'x', 'kind' => 'junction', 'arms' => Routes::ARMS, 'remarks' => [$wrong + $said]])->assertUnprocessable()
+            ->assertJsonValidationErrorFor('remarks.0.'.array_key_first($wrong));
+    }
+});
+
+it('lets the names of its ways follow the site’s, but not those that were given by hand', function (): void {
+    $site = ($this->draw)();
+    $right = $this->postJson("api/sites/{$site['id']}/ways", ['from' => 's', 'to' => 'e'])->json('id');
+    $left = $this->postJson("api/sites/{$site['id']}/ways", ['from' => 's', 'to' => 'w'])->json('id');
+    Place::query()->whereKey($left)->update(['name' => 'Under the clock']);
+    $this->putJson("api/sites/{$site['id']}", ['name' => 'The mole', 'kind' => 'junction', 'arms' => Routes::ARMS])->assertOk();
+    expect(Place::query()->findOrFail($right)->name)->toBe('The mole: from Ropewalk, right')->and(Place::query()->findOrFail($left)->name)->toBe('Under the clock');
+});
+
+it('changes a way where it is drawn, not by the form of a place', function (): void {
+    $site = ($this->draw)();
+    $id = $this->postJson("api/sites/{$site['id']}/ways", ['from' => 's', 'to' => 'e'])->json('id');
+    $this->putJson("api/places/{$id}", ['name' => 'x', 'routine' => 'emerge-right', 'road' => ['limit_mph' => 20]])->assertUnprocessable()
+        ->assertJsonValidationErrorFor('road');
+    expect(Place::query()->findOrFail($id)->road['limit_mph'])->toBe(30);
+});
+
+it('says what went wrong on its ways, by kind and by how many, and leaves out what was only shown', function (): void {
+    $site = ($this->draw)();
+    $place = $this->postJson("api/sites/{$site['id']}/ways", ['from' => 's', 'to' => 'e'])->json('id');
+    expect($this->getJson("api/sites/{$site['id']}/past")->assertOk()->json())->toBe([]);
+    $drive = function (array ...$rounds) use ($place): void {
+        ['lesson' => $lesson] = $this->lesson($this->owner);
+        $id = static fn (): string => (string) Illuminate\Support\Str::uuid7();
+        $at = '2026-05-20T10:00:00.250Z';
+        foreach ($rounds as $marks) {
+            $round = ['id' => $id(), 'lesson_id' => $lesson->id, 'place_id' => $place, 'routine' => 'emerge-right', 'device_at' => $at];
+            $marks = array_map(static fn (array $mark): array => $mark + ['id' => $id(), 'round_id' => $round['id'], 'device_at' => $at], $marks);
+            $this->postJson('api/sync', ['rounds' => [$round], 'marks' => $marks])->assertOk();
+        }
+    };
+    $step = static fn (string $step, string $outcome, ?string $fault = null): array => array_filter(
+        ['kind' => 'step', 'step' => $step, 'outcome' => $outcome, 'fault' => $fault],
+    );
+    $drive([$step('position', 'missed', 'wide'), $step('look', 'unaided')], [$step('position', 'prompted', 'wide'), $step('signal', 'reminded', 'late')]);
+    $drive([$step('position', 'missed', 'wide')], [$step('look', 'missed'), ['kind' => 'taught', 'taught' => 'shown']]);
+    $past = $this->getJson("api/sites/{$site['id']}/past")->assertOk()->json();
+    expect($past)->toHaveCount(1)->and($past[0])->toMatchArray(['from' => 's', 'to' => 'e', 'rounds' => 4, 'taught' => 1, 'learners' => 2])
+        // A reminder is no going wrong, and what was shown says nothing of the learner.
+        ->and($past[0]['wrong'])->toBe([['step' => 'position', 'fault' => 'wide', 'rounds' => 3, 'learners' => 2]])
+        ->and(array_sum($past[0]['levels']))->toBe(2);
+    $this->actingAs($this->user($this->school(), 'owner'))->getJson("api/sites/{$site['id']}/past")->assertNotFound();
+});

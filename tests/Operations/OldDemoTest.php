@@ -85,8 +85,33 @@ it('keeps pages of the bench as links where it is not known what their tools wer
     expect(count($shown))->toBeGreaterThan(2)->and(array_unique(array_column($shown, 'asked')))->toBe([null]);
 });
 
+it('draws its places as sites, each by the law it was taught under, and changes nothing of what was driven there', function (): void {
+    $drawn = DB::table('places')->whereNotNull('site_id')->get();
+    expect($drawn->count())->toBeGreaterThan(30)->and(DB::table('sites')->count())->toBe($drawn->count());
+    foreach ($drawn as $place) {
+        $site = DB::table('sites')->where('id', $place->site_id)->first();
+        $ways = NobleTurn\Core\Compute\Toolbox::run('site', ['pack' => $site->pack, 'kind' => $site->kind, 'arms' => json_decode($site->arms, true)])['ways'];
+        $way = array_values(array_filter($ways, static fn (array $one): bool => [$one['from'], $one['to'], $one['routine']]
+            === [$place->from_arm, $place->to_arm, $place->routine]));
+        expect($way)->toHaveCount(1)->and($place->name)->toBe($this->was['places'][$place->id]['name']);
+        $packs = DB::table('lessons')->join('learners', 'learners.id', '=', 'learner_id')->join('users', 'users.id', '=', 'instructor_id')
+            ->join('schools', 'schools.id', '=', 'lessons.school_id')
+            ->whereIn('lessons.id', DB::table('rounds')->where('place_id', $place->id)->select('lesson_id'))
+            ->distinct()->selectRaw('COALESCE(learners.pack, users.pack, schools.pack) AS pack')->pluck('pack')->all();
+        expect($packs === [] || $packs === [$site->pack])->toBeTrue();
+    }
+    expect(DB::table('rounds')->whereNotNull('place_id')->pluck('place_id', 'id')->all())
+        ->toEqual(array_filter(array_column($this->was['rounds'], 'place_id', 'id')));
+    // What is taught under no law that is known, or under several, is described by itself as before.
+    $this->actingAs(User::query()->where('email', 'instructor@harbourschool.test')->firstOrFail());
+    foreach ($this->getJson('api/sites')->assertOk()->json() as $site) {
+        $this->getJson("api/sites/{$site['id']}")->assertOk();
+        $this->getJson("api/sites/{$site['id']}/past")->assertOk();
+    }
+});
+
 it('can go back to the tables of before', function (): void {
-    Illuminate\Support\Facades\Artisan::call('migrate:rollback', ['--step' => 7, '--force' => true]);
+    Illuminate\Support\Facades\Artisan::call('migrate:rollback', ['--step' => 8, '--force' => true]);
     foreach (DB::table('places')->get() as $place) {
         expect(json_decode($place->approach, true))->toEqual(json_decode($this->was['places'][$place->id]['approach'], true));
     }

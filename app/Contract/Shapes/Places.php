@@ -10,6 +10,7 @@ use NobleTurn\Core\Road\Road;
 use NobleTurn\Core\Road\RoadKind;
 use NobleTurn\Core\Rules\RulePacks;
 use NobleTurn\Core\Site\SiteKind;
+use NobleTurn\Core\Trade\Step;
 
 /** Places with their roads, pages of the bench kept with them, and cars. */
 final class Places
@@ -19,7 +20,8 @@ final class Places
     {
         $place = Out::object([
             'id' => Shapes::id(), 'name' => Out::text(''), 'routine' => Shapes::ref('RoutineCode'), 'note' => Out::text('', nullable: true),
-            'site_id' => Out::text('the site it is a way through; null for one described by itself', nullable: true), 'road' => Shapes::ref('Road'),
+            'site_id' => Out::text('the site it is a way through; null for one described by itself', nullable: true),
+            'from_arm' => Out::text('of that site', nullable: true), 'to_arm' => Out::text('of that site', nullable: true), 'road' => Shapes::ref('Road'),
         ]);
         $vehicle = Out::object([
             'id' => Out::text('of a car of the school, or the name of a kind'), 'name' => Out::text(''),
@@ -64,13 +66,25 @@ final class Places
             'note' => Out::text('', nullable: true),
         ];
         $way = ['from' => Out::text('arm'), 'to' => Out::text('arm'), 'routine' => Shapes::ref('RoutineCode')];
+        $remarks = Out::list(Out::object($way + [
+            'note' => Out::text('', nullable: true), 'difficulty' => ['enum' => ['easy', 'middling', 'hard', null]],
+        ], ['note', 'difficulty']), 'what instructors say of its ways');
         $arms = Toolbox::input('site')->properties()['arms'];
 
         return [
             'SiteArm' => ToolShapes::shared($arms['items']),
             'Site' => Out::object($site + [
-                'arms' => Shapes::listOf('SiteArm'),
+                'arms' => Shapes::listOf('SiteArm'), 'remarks' => $remarks,
                 'used' => Out::list(Out::object($way + ['place_id' => Shapes::id()]), 'ways that lessons use'),
+            ]),
+            'PastOfWay' => Out::object($way + [
+                'rounds' => Out::integer('driven'), 'taught' => Out::integer('of those shown or talked through: they say nothing of what went wrong'),
+                'learners' => Out::integer('who drove them'), 'levels' => Shapes::byName(Out::integer('learners of that level')),
+                'last_on' => Out::text('date'),
+                'wrong' => Out::list(Out::object([
+                    'step' => Out::choice(Step::class), 'fault' => Out::text('a kind of it; null where none was said', nullable: true),
+                    'rounds' => Out::integer('in which it was prompted, missed or worse'), 'learners' => Out::integer('to whom that happened'),
+                ]), 'the most often first'),
             ]),
             'SitesGeoJson' => Out::object([
                 'type' => ['const' => 'FeatureCollection'],
@@ -80,7 +94,7 @@ final class Places
                         'type' => ['const' => 'Point'], 'coordinates' => ['type' => 'array', 'items' => ['type' => 'number'], 'minItems' => 2, 'maxItems' => 2],
                     ]), 'null where nobody knows where it lies'),
                     'properties' => Out::object(array_intersect_key($site, ['name' => 0, 'kind' => 0, 'pack' => 0, 'note' => 0]) + [
-                        'arms' => Shapes::listOf('SiteArm'),
+                        'arms' => Shapes::listOf('SiteArm'), 'remarks' => $remarks,
                     ]),
                 ])),
             ]),
@@ -95,6 +109,7 @@ final class Places
                 'arms' => Out::list(Out::object(['id' => Out::text(''), 'name' => Out::text(''), 'bearing_deg' => Out::number('clockwise from north')])),
                 'ways' => Out::list(Out::object($way + [
                     'score' => Out::number('how hard, 0 to under 1'), 'words' => Out::choice(['easy', 'middling', 'hard']),
+                    'overruled' => Out::flag('an instructor says how hard it is'), 'note' => Out::text('of an instructor', nullable: true),
                 ])),
                 'used' => Out::integer('ways that lessons use'),
             ]),

@@ -34,6 +34,9 @@ final class PlaceController extends Controller
 
     public function update(Request $request, Place $place, CurrentSchool $current): JsonResponse
     {
+        if ($place->site_id !== null) {
+            throw ValidationException::withMessages(['road' => 'is a way of a site: it is changed where it is drawn.']);
+        }
         $place->update($this->facts($request, $current));
 
         return response()->json(Show::place($place));

@@ -5,6 +5,7 @@ namespace App\Http\Controllers;
 use App\Contract\Taken;
 use App\Http\Resources\Show;
 use App\Interchange\SitesGeoJson;
+use App\Marks\PastOfSite;
 use App\Models\Site;
 use App\School\ChosenRules;
 use App\School\CurrentSchool;
@@ -44,6 +45,11 @@ final class SiteController extends Controller
         return response()->json(Show::site($site));
     }
 
+    public function past(Site $site): JsonResponse
+    {
+        return response()->json(PastOfSite::of($site));
+    }
+
     public function store(Request $request, CurrentSchool $current): JsonResponse
     {
         return response()->json(Show::site($this->write(new Site, $request, $current)), 201);
@@ -72,15 +78,17 @@ final class SiteController extends Controller
     /** The place that lessons use of a way; made when it is first asked for. */
     public function way(Request $request, Site $site): JsonResponse
     {
-        /** @var array{from: string, to: string} $said */
+        /** @var array{from: string, to: string, routine?: ?string} $said */
         $said = $request->validate(Taken::way());
+        $place = DB::transaction(static fn () => SiteWays::of($site)->place($said['from'], $said['to'], $said['routine'] ?? null));
 
-        return response()->json(Show::place(DB::transaction(static fn () => SiteWays::of($site)->place($said['from'], $said['to']))), 201);
+        return response()->json(Show::place($place), 201);
     }
 
     private function write(Site $site, Request $request, CurrentSchool $current): Site
     {
         $said = $request->validate(Taken::site());
+        $was = $site->name;
         $site->fill([
             'pack' => $site->exists ? $site->pack : ChosenRules::of($current->school(), $this->user($request))->pack,
             'latitude_deg' => null, 'longitude_deg' => null, 'note' => null,
@@ -93,13 +101,27 @@ final class SiteController extends Controller
                 $site->latitude_deg === null ? 'latitude_deg' : 'longitude_deg' => 'is missing: a place lies at both.',
             ]);
         }
+        $this->refuseStrangeRemarks($site);
         $ways = SiteWays::of($site);
         $site->ways = $ways->lines();
-        DB::transaction(static function () use ($site, $ways): void {
+        DB::transaction(static function () use ($site, $ways, $was): void {
             $site->save();
-            $ways->follow();
+            $ways->follow($was);
         });
 
         return $site;
+    }
+
+    /** @throws ValidationException where something is said of a way between arms that there are not */
+    private function refuseStrangeRemarks(Site $site): void
+    {
+        $arms = array_column($site->arms, 'id');
+        foreach ($site->remarks as $i => $said) {
+            foreach (['from', 'to'] as $end) {
+                if (! in_array($said[$end], $arms, true)) {
+                    throw ValidationException::withMessages(["remarks.{$i}.{$end}" => 'must be one of the arms.']);
+                }
+            }
+        }
     }
 }

@@ -102,7 +102,7 @@ final class Show
     public static function site(Site $site): array
     {
         return [
-            ...$site->only(['id', 'name', 'kind', 'pack', 'latitude_deg', 'longitude_deg', 'note', 'arms']),
+            ...$site->only(['id', 'name', 'kind', 'pack', 'latitude_deg', 'longitude_deg', 'note', 'arms', 'remarks']),
             'used' => $site->places()->get()->map(static fn (Place $place): array => [
                 'from' => $place->from_arm, 'to' => $place->to_arm, 'place_id' => $place->id, 'routine' => $place->routine,
             ]),
@@ -121,7 +121,7 @@ final class Show
     /** @return array<string, mixed> */
     public static function place(Place $place): array
     {
-        return [...$place->only(['id', 'name', 'routine', 'note', 'site_id']), 'road' => $place->road];
+        return [...$place->only(['id', 'name', 'routine', 'note', 'site_id', 'from_arm', 'to_arm']), 'road' => $place->road];
     }
 
     /** @return array<string, mixed> */

@@ -1,7 +1,9 @@
 import { useRef, useState, type KeyboardEvent } from 'react';
 import type { Side } from '@/api/types';
+import { Along } from './Along';
+import { BesideRoads, type BesideOne } from './Beside';
 import { armWords, compass, type Arm, type Draft } from './draft';
-import { acrossIn, at, bearingOf, beside, HOLD, islandRadius, line, mouth, path, REACH, sight, surface } from './geometry';
+import { acrossIn, bearingOf, before, halves, hold, islandRadius, line, middle, mouth, path, REACH, reaching, sight, surface, type Point } from './geometry';
 
 interface Props {
     draft: Draft;
@@ -13,25 +15,59 @@ interface Props {
     /** How far one sees along them from the line, m, where that is known. */
     seen: { left?: number; right?: number };
     onTurn: (id: string, bearing: number) => void;
+    /** What stands or opens beside a road lies so much farther from the line, m. */
+    onShift: (one: BesideOne, metres: number) => void;
     onChoose: (id: string) => void;
 }
 
 /** By how much a key turns an arm, degrees; with Shift by one. */
 const STEP = 5;
 
-/** A site from above, to scale, north up: its roads are turned by their ends, and pressed to say where one comes from and goes. */
-export function SitePicture({ draft, keeps, from, to, met, seen, onTurn, onChoose }: Props) {
+/**
+ * A site from above, to scale, north up: its roads are turned by their ends, and pressed to say where one comes from and goes; what stands or
+ * opens beside them is moved along them.
+ */
+export function SitePicture({ draft, keeps, from, to, met, seen, onTurn, onShift, onChoose }: Props) {
     const svg = useRef<SVGSVGElement>(null);
     // Whether the arm that is held has been turned: then letting go of it chooses nothing.
     const [held, setHeld] = useState<{ id: string; moved: boolean } | null>(null);
+    const [pulled, setPulled] = useState<{ one: BesideOne; at: number } | null>(null);
     const ours = draft.arms.find((arm) => arm.id === from);
     const wanted = draft.arms.find((arm) => arm.id === to);
     const out = mouth(draft);
-    const drag = (event: React.PointerEvent) => {
+    const reach = reaching(draft);
+    // What is written and held stays as large on the screen, however much of the roads is shown.
+    const k = reach / REACH;
+    const isRound = draft.kind === 'roundabout' || draft.kind === 'mini-roundabout';
+    const under = (event: React.PointerEvent): Point | null => {
         const matrix = svg.current?.getScreenCTM();
-        if (!held || !matrix) return;
+        if (!matrix) return null;
         const { x, y } = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse());
-        const bearing = Math.round(bearingOf([x, y]) / STEP) * STEP;
+        return [x, y];
+    };
+    /** How far before the line of its road a point lies, m. */
+    const along = ({ arm }: BesideOne, point: Point) =>
+        before(
+            draft.arms.find(({ id }) => id === arm)!,
+            point,
+            out,
+        );
+    const pull = (one: BesideOne, event: React.PointerEvent) => {
+        const point = under(event);
+        if (!point) return;
+        event.currentTarget.setPointerCapture(event.pointerId);
+        setPulled({ one, at: along(one, point) });
+    };
+    const drag = (event: React.PointerEvent) => {
+        const point = under(event);
+        if (point && pulled) {
+            const by = Math.round(along(pulled.one, point) - pulled.at);
+            if (by === 0) return;
+            setPulled({ ...pulled, at: pulled.at + by });
+            onShift(pulled.one, by);
+        }
+        if (!held || !point) return;
+        const bearing = Math.round(bearingOf(point) / STEP) * STEP;
         const arm = draft.arms.find((one) => one.id === held.id);
         if (!arm || Math.abs(((bearing - arm.bearing_deg + 540) % 360) - 180) < STEP) return;
         setHeld({ ...held, moved: true });
@@ -51,37 +87,46 @@ export function SitePicture({ draft, keeps, from, to, met, seen, onTurn, onChoos
     return (
         <svg
             ref={svg}
-            viewBox={`${-REACH} ${-REACH} ${REACH * 2} ${REACH * 2}`}
+            viewBox={`${-reach} ${-reach} ${reach * 2} ${reach * 2}`}
             className="bg-raised border-hair max-h-[25rem] w-full rounded-xl border-2"
             role="group"
             aria-label="The site from above, north up"
             onPointerMove={drag}
-            onPointerUp={() => setHeld(null)}
+            onPointerUp={() => {
+                setHeld(null);
+                setPulled(null);
+            }}
         >
             {draft.arms.map((arm) => (
                 <path key={arm.id} d={surface(arm, keeps)} fill="var(--road)" />
             ))}
-            {draft.kind !== 'junction' && <circle r={out} fill="var(--road)" />}
-            {draft.kind !== 'junction' && <circle r={islandRadius(draft.kind)} fill={draft.kind === 'roundabout' ? 'var(--verge)' : 'var(--paper)'} />}
+            {isRound && <circle r={out} fill="var(--road)" />}
+            {isRound && <circle r={islandRadius(draft.kind)} fill={draft.kind === 'roundabout' ? 'var(--verge)' : 'var(--paper)'} />}
             {draft.arms.map((arm) => (
                 <Paint key={arm.id} arm={arm} out={out} keeps={keeps} />
+            ))}
+            {draft.arms.map((arm) => (
+                <Along key={arm.id} arm={arm} keeps={keeps} />
             ))}
             {ours &&
                 (['left', 'right'] as const).map((side) => {
                     const metres = seen[side];
                     const road = met[side];
                     return metres !== undefined && road ? (
-                        <path key={side} d={sight(ours, road, metres, out, keeps)} fill="var(--ink)" opacity={0.12} data-sight={side} />
+                        <path key={side} d={sight(ours, road, metres, out, keeps, reach)} fill="var(--ink)" opacity={0.12} data-sight={side} />
                     ) : null;
                 })}
             {ours && wanted && (
-                <path d={path(draft, ours, wanted, keeps)} fill="none" stroke="var(--now)" strokeWidth={1.3} strokeLinejoin="round" data-way="" />
+                <path d={path(draft, ours, wanted, keeps, reach)} fill="none" stroke="var(--now)" strokeWidth={1.3 * Math.sqrt(k)} strokeLinejoin="round" data-way="" />
             )}
+            <BesideRoads {...{ draft, out, keeps }} onHold={pull} onMove={onShift} />
             {draft.arms.map((arm) => {
-                const [x, y] = at(arm.bearing_deg, HOLD);
+                const [x, y] = hold(arm, reach);
                 const chosen = arm.id === from ? 'from' : arm.id === to ? 'to' : null;
                 // Beside a road that runs up the picture, over one that runs across.
                 const isAcross = Math.abs(x) > Math.abs(y);
+                // Clear of the road under it.
+                const high = Math.max(5 * k, halves(arm).in + 2 * k, halves(arm).out + 2 * k);
                 const anchor = !isAcross ? 'start' : x > 0 ? 'end' : 'start';
                 const name = arm.name.length > 20 ? `${arm.name.slice(0, 19)}…` : arm.name;
                 return (
@@ -103,25 +148,31 @@ export function SitePicture({ draft, keeps, from, to, met, seen, onTurn, onChoos
                             setHeld(null);
                         }}
                     >
-                        <circle cx={x} cy={y} r={6} fill="transparent" />
-                        <Under x={isAcross ? x + Math.sign(x) * 2 : x + 7} y={isAcross ? y - 5 : y + 1.2} long={name.length * 2} end={anchor === 'end'} />
+                        <circle cx={x} cy={y} r={6 * k} fill="transparent" />
+                        <Under
+                            x={isAcross ? x + Math.sign(x) * 2 * k : x + 7 * k}
+                            y={isAcross ? y - high : y + 1.2 * k}
+                            k={k}
+                            long={name.length * 2 * k}
+                            end={anchor === 'end'}
+                        />
                         <circle
                             cx={x}
                             cy={y}
-                            r={2.4}
+                            r={2.4 * k}
                             fill={chosen === 'to' ? 'var(--now-fill)' : chosen === 'from' ? 'var(--ink)' : 'var(--paper)'}
                             stroke="var(--ink)"
-                            strokeWidth={0.7}
+                            strokeWidth={0.7 * k}
                         />
                         <text
-                            x={isAcross ? x + Math.sign(x) * 2 : x + 7}
-                            y={isAcross ? y - 5 : y + 1.2}
+                            x={isAcross ? x + Math.sign(x) * 2 * k : x + 7 * k}
+                            y={isAcross ? y - high : y + 1.2 * k}
                             textAnchor={anchor}
-                            fontSize={3.4}
+                            fontSize={3.4 * k}
                             fontWeight={chosen ? 800 : 500}
                             fill="var(--ink)"
                             stroke="var(--raised)"
-                            strokeWidth={1}
+                            strokeWidth={k}
                             paintOrder="stroke"
                         >
                             {name}
@@ -134,18 +185,16 @@ export function SitePicture({ draft, keeps, from, to, met, seen, onTurn, onChoos
 }
 
 /** What is pressed beside the end itself: its name. */
-const Under = ({ x, y, long, end }: { x: number; y: number; long: number; end: boolean }) => (
-    <rect x={end ? x - long : x} y={y - 4} width={long} height={9} fill="transparent" />
+const Under = ({ x, y, k, long, end }: { x: number; y: number; k: number; long: number; end: boolean }) => (
+    <rect x={end ? x - long : x} y={y - 4 * k} width={long} height={9 * k} fill="transparent" />
 );
 
-/** What is painted on an arm, and what stands and opens beside it. */
+/** What is painted on an arm. */
 function Paint({ arm, out, keeps }: { arm: Arm; out: number; keeps: Side }) {
     const lines = (arm.lanes_in ?? 1) > 0 && (arm.lanes_out ?? 1) > 0;
     return (
         <g aria-hidden="true">
-            {lines && (
-                <path d={line([at(arm.bearing_deg, out + 1), at(arm.bearing_deg, REACH * 2)])} stroke="var(--paper)" strokeWidth={0.35} strokeDasharray="2 2" />
-            )}
+            {lines && <path d={middle(arm, out)} stroke="var(--paper)" strokeWidth={0.35} strokeDasharray="2 2" />}
             {(arm.lanes_in ?? 1) > 0 && arm.control !== undefined && arm.control !== 'none' && (
                 <path
                     d={line(acrossIn(arm, out, keeps))}
@@ -155,22 +204,6 @@ function Paint({ arm, out, keeps }: { arm: Arm; out: number; keeps: Side }) {
                     data-line={arm.control}
                 />
             )}
-            {arm.openings?.map(({ side, from_m: far, to_m: near }, i) => (
-                <path
-                    key={i}
-                    d={line([beside(arm, far ?? 0, side ?? keeps, out, keeps, 1.5), beside(arm, near ?? 0, side ?? keeps, out, keeps, 1.5)])}
-                    stroke="var(--road)"
-                    strokeWidth={3.4}
-                />
-            ))}
-            {arm.parked?.map(({ side, from_m: far, to_m: near }, i) => (
-                <path
-                    key={i}
-                    d={line([beside(arm, far ?? 0, side ?? keeps, out, keeps, -1), beside(arm, near ?? 0, side ?? keeps, out, keeps, -1)])}
-                    stroke="var(--line)"
-                    strokeWidth={1.8}
-                />
-            ))}
         </g>
     );
 }

@@ -1,6 +1,8 @@
 import { useRef, useState, type KeyboardEvent } from 'react';
 import { useNavigate } from 'react-router';
+import { useSay } from '@/rules/rules';
 import { useWidth } from '@/strip/useWidth';
+import { isMet } from './draft';
 import { labelled, moved, scaleLength, showing, spot, town, type Placed, type Shown } from './map';
 
 const HEIGHT = 320;
@@ -12,6 +14,7 @@ export function SitesMap({ sites, address }: { sites: Placed[]; address: (site: 
     const frame = useRef<HTMLDivElement>(null);
     const width = useWidth(frame);
     const go = useNavigate();
+    const say = useSay();
     const [moves, setMoves] = useState<Shown | null>(null);
     const [held, setHeld] = useState<{ x: number; y: number } | null>(null);
     const tall = width > 0 ? HEIGHT / width : 0.4;
@@ -68,19 +71,7 @@ export function SitesMap({ sites, address }: { sites: Placed[]; address: (site: 
                                 }}
                             >
                                 <circle cx={x} cy={y} r={16} fill="transparent" />
-                                {site.kind === 'junction' ? (
-                                    <rect
-                                        x={x - 5}
-                                        y={y - 5}
-                                        width={10}
-                                        height={10}
-                                        fill={site.used > 0 ? 'var(--ink)' : 'var(--paper)'}
-                                        stroke="var(--ink)"
-                                        strokeWidth={2}
-                                    />
-                                ) : (
-                                    <circle cx={x} cy={y} r={5.5} fill={site.used > 0 ? 'var(--ink)' : 'var(--paper)'} stroke="var(--ink)" strokeWidth={2} />
-                                )}
+                                <Dot kind={site.kind} used={site.used > 0} x={x} y={y} />
                                 {names.has(site.id) && (
                                     <text
                                         x={names.get(site.id) === 'left' ? x - 10 : x + 10}
@@ -122,10 +113,18 @@ export function SitesMap({ sites, address }: { sites: Placed[]; address: (site: 
                     </button>
                 )}
                 <p className="text-quiet text-sm">
-                    Squares are junctions, circles roundabouts; filled: used in a lesson.
+                    {say('Squares are {junctions}, circles roundabouts, diamonds roads and {kerb}s; filled: used in a lesson.')}
                     {spots.length < sites.length && ` Outside what is shown: ${sites.length - spots.length}.`}
                 </p>
             </div>
         </div>
     );
+}
+
+/** A site as a mark: what it is by its shape, whether it was used by its filling. */
+function Dot({ kind, used, x, y }: { kind: Placed['kind']; used: boolean; x: number; y: number }) {
+    const drawn = { fill: used ? 'var(--ink)' : 'var(--paper)', stroke: 'var(--ink)', strokeWidth: 2 };
+    if (kind === 'junction') return <rect x={x - 5} y={y - 5} width={10} height={10} {...drawn} />;
+    if (isMet(kind)) return <circle cx={x} cy={y} r={5.5} {...drawn} />;
+    return <path d={`M${x},${y - 7} L${x + 7},${y} L${x},${y + 7} L${x - 7},${y} Z`} {...drawn} />;
 }

@@ -1,5 +1,24 @@
 import { describe, expect, it } from 'vitest';
-import { apart, armIs, armWords, begun, compass, LEAST_APART, leastArms, named, STARTS, turned, withArm, withoutArm, type Start } from './draft';
+import {
+    apart,
+    armIs,
+    armWords,
+    begun,
+    compass,
+    hasRoom,
+    LEAST_APART,
+    leastArms,
+    named,
+    remarked,
+    remarkOf,
+    shifted,
+    STARTS,
+    turned,
+    withArm,
+    withoutArm,
+    type Draft,
+    type Start,
+} from './draft';
 
 const starts = Object.keys(STARTS) as Start[];
 
@@ -62,5 +81,40 @@ describe('a site while it is drawn', () => {
 
     it('knows the points of the compass', () => {
         expect([0, 44, 46, 180, 359].map(compass)).toEqual(['north', 'north-east', 'north-east', 'south', 'north']);
+    });
+
+    it('takes another road of the sort the site has, as long as it has room', () => {
+        expect(withArm(begun('slip-on')).arms.at(-1)).toMatchObject({ slip: true, lanes_in: 0 });
+        expect(withArm(begun('slip-off')).arms.at(-1)).toMatchObject({ slip: true, lanes_out: 0 });
+        expect(withArm(begun('lights')).arms.at(-1)).toMatchObject({ control: 'signals' });
+        const park = withArm(begun('car-park'));
+        expect(park.arms).toHaveLength(2);
+        expect(park.arms.at(-1)).not.toHaveProperty('control');
+        for (const start of ['stretch', 'kerb'] as const) {
+            expect(hasRoom(begun(start))).toBe(false);
+            expect(withArm(begun(start)).arms).toHaveLength(2);
+        }
+        expect(hasRoom(withArm(begun('slip-on')))).toBe(false);
+    });
+
+    it('moves what stands beside a road along it, as long as it was, and never beyond the line', () => {
+        const draft = armIs(begun('t'), 's', { openings: [{ side: 'left', from_m: 40, to_m: 34 }] });
+        const row = (of: Draft) => of.arms.find(({ id }) => id === 's')!.openings![0]!;
+        expect(row(shifted(draft, 's', 'openings', 0, 5))).toEqual({ side: 'left', from_m: 45, to_m: 39 });
+        expect(row(shifted(draft, 's', 'openings', 0, -500))).toEqual({ side: 'left', from_m: 6, to_m: 0 });
+        expect(shifted(draft, 's', 'openings', 0, 0.2)).toBe(draft);
+        expect(shifted(draft, 's', 'parked', 0, 5)).toBe(draft);
+    });
+
+    it('keeps what is said of a way by itself, until nothing is left to say or a road of it is taken away', () => {
+        const way = { from: 's', to: 'e', routine: 'emerge-right' } as const;
+        const hard = remarked(begun('crossroads'), way, { difficulty: 'hard' });
+        const both = remarked(hard, way, { note: 'school at four' });
+        expect(remarkOf(both, way)).toEqual({ ...way, difficulty: 'hard', note: 'school at four' });
+        expect(both.remarks).toHaveLength(1);
+        expect(remarkOf(both, { ...way, routine: 'cross' })).toBeUndefined();
+        expect(remarked(remarked(both, way, { note: null }), way, { difficulty: null }).remarks).toEqual([]);
+        expect(withoutArm(both, 'e').remarks).toEqual([]);
+        expect(withoutArm(both, 'n').remarks).toHaveLength(1);
     });
 });

@@ -11,11 +11,37 @@ export interface Draft {
     latitude_deg: number | null;
     longitude_deg: number | null;
     note: string;
+    /** What instructors say of its ways. */
+    remarks: Remark[];
 }
+
+export type Remark = Site['remarks'][number];
 
 /** Two roads nearer each other than this cannot be told apart: the core refuses them, degrees. */
 export const LEAST_APART = 10;
-const MOST_ARMS = 8;
+
+/** How many roads each kind has at the least and at the most, as the core takes them. */
+const ARMS: Record<Site['kind'], readonly [number, number]> = {
+    junction: [3, 8],
+    roundabout: [2, 8],
+    'mini-roundabout': [2, 8],
+    slip: [3, 4],
+    stretch: [2, 2],
+    kerb: [1, 2],
+};
+
+/** What a site is called by its kind; words that differ from place to place in braces. */
+export const KINDS: Record<Site['kind'], string> = {
+    junction: '{junction}',
+    roundabout: 'roundabout',
+    'mini-roundabout': 'mini-roundabout',
+    slip: '{slip road}',
+    stretch: 'stretch of road',
+    kerb: '{kerb}',
+};
+
+/** Whether roads meet there, and lines say who goes. */
+export const isMet = (kind: Site['kind']): boolean => kind === 'junction' || kind === 'roundabout' || kind === 'mini-roundabout';
 
 const cross = { n: 0, e: 90, s: 180, w: 270 } as const;
 type Point = keyof typeof cross;
@@ -24,14 +50,37 @@ const arms = (control: (at: Point) => NonNullable<SiteArm['control']>, points: P
     points.map((at) => ({ id: at, name: at === 'w' || at === 'e' ? 'Main road' : 'Side road', bearing_deg: cross[at], control: control(at) }));
 const mainRoadOver = (at: Point) => (at === 'w' || at === 'e' ? 'none' : 'give-way');
 
-/** What one begins to draw with: the line that is usual there, and two names to be written over. */
+/** How far the mouths of a staggered crossroads lie apart where one begins to draw it, half of it each, m. */
+const HALF_STAGGER_M = 10;
+
+const along = (holds: NonNullable<SiteArm['holds']>): Arm[] => [
+    { id: 'w', name: 'This road', bearing_deg: 270, holds },
+    { id: 'e', name: 'This road', bearing_deg: 90, holds },
+];
+const fast = (slip: Arm): Arm[] => [
+    { id: 'w', name: 'Main road', bearing_deg: 270, lanes_in: 2, lanes_out: 0 },
+    { id: 'e', name: 'Main road', bearing_deg: 90, lanes_in: 0, lanes_out: 2 },
+    slip,
+];
+
+/** What one begins to draw with: the line that is usual there, and names to be written over. */
 export const STARTS = {
     t: { words: 'A T', kind: 'junction', arms: arms(mainRoadOver, ['w', 'e', 's']) },
     crossroads: { words: 'A {crossroads}', kind: 'junction', arms: arms(mainRoadOver, ['w', 'n', 'e', 's']) },
     lights: { words: 'Lights', kind: 'junction', arms: arms(() => 'signals', ['w', 'n', 'e', 's']) },
     roundabout: { words: 'A roundabout', kind: 'roundabout', arms: arms(() => 'give-way', ['w', 'n', 'e', 's']) },
     mini: { words: 'A mini-roundabout', kind: 'mini-roundabout', arms: arms(() => 'give-way', ['w', 'e', 's']) },
-} as const satisfies Record<string, { words: string; kind: Site['kind']; arms: Arm[] }>;
+    staggered: {
+        words: 'A staggered {crossroads}',
+        kind: 'junction',
+        arms: arms(mainRoadOver, ['w', 'n', 'e', 's']).map((arm) => (arm.control === 'give-way' ? { ...arm, stagger_m: HALF_STAGGER_M } : arm)),
+    },
+    'slip-on': { words: 'A {slip road} on', kind: 'slip', arms: fast({ id: 's', name: 'Slip road', bearing_deg: 240, slip: true, lanes_out: 0 }) },
+    'slip-off': { words: 'A {slip road} off', kind: 'slip', arms: fast({ id: 's', name: 'Slip road', bearing_deg: 120, slip: true, lanes_in: 0 }) },
+    stretch: { words: 'A stretch of road', kind: 'stretch', arms: along(['parked']) },
+    kerb: { words: 'A {kerb}', kind: 'kerb', arms: along(['free-kerb']) },
+    'car-park': { words: 'A car park', kind: 'kerb', arms: [{ id: 'w', name: 'Car park', bearing_deg: 270, holds: ['bay'] }] },
+} satisfies Record<string, { words: string; kind: Site['kind']; arms: Arm[] }>;
 
 export type Start = keyof typeof STARTS;
 export const isStart = (word: string | null): word is Start => word !== null && word in STARTS;
@@ -43,15 +92,17 @@ export const begun = (start: Start): Draft => ({
     latitude_deg: null,
     longitude_deg: null,
     note: '',
+    remarks: [],
 });
 
-export const drawnBefore = ({ name, kind, arms, latitude_deg, longitude_deg, note }: Site): Draft => ({
+export const drawnBefore = ({ name, kind, arms, latitude_deg, longitude_deg, note, remarks }: Site): Draft => ({
     name,
     kind,
     arms: arms as Arm[],
     latitude_deg,
     longitude_deg,
     note: note ?? '',
+    remarks,
 });
 
 /** From 0 to under 360. */
@@ -83,20 +134,43 @@ export function named(draft: Draft, id: string, name: string): Draft {
 
 /** One arm more, where there is most room for it. */
 export function withArm(draft: Draft): Draft {
-    if (draft.arms.length >= MOST_ARMS) return draft;
+    if (!hasRoom(draft)) return draft;
     const lie = draft.arms.map((arm) => arm.bearing_deg).sort((one, other) => one - other);
     const gaps = lie.map((from, i) => ({ from, wide: round((lie[(i + 1) % lie.length] ?? from) - from) }));
     const { from, wide } = gaps.reduce((most, gap) => (gap.wide > most.wide ? gap : most));
     const taken = new Set(draft.arms.map((arm) => arm.id));
-    const id = Array.from({ length: MOST_ARMS + 1 }, (_, i) => `r${i + 1}`).find((free) => !taken.has(free))!;
-    const control = draft.arms.some((arm) => arm.control === 'signals') ? 'signals' : 'give-way';
-    return { ...draft, arms: [...draft.arms, { id, name: 'Another road', bearing_deg: Math.round(round(from + wide / 2)), control }] };
+    const id = Array.from({ length: draft.arms.length + 1 }, (_, i) => `r${i + 1}`).find((free) => !taken.has(free))!;
+    return { ...draft, arms: [...draft.arms, { id, name: 'Another road', bearing_deg: Math.round(round(from + wide / 2)), ...like(draft) }] };
 }
 
-export const leastArms = (kind: Site['kind']): number => (kind === 'junction' ? 3 : 2);
+/** What another road at such a site begins as. */
+function like({ kind, arms }: Draft): Partial<Arm> {
+    if (kind === 'slip') return arms.some((arm) => arm.slip && arm.lanes_in === 0) ? { slip: true, lanes_out: 0 } : { slip: true, lanes_in: 0 };
+    if (!isMet(kind)) return {};
+    return { control: arms.some((arm) => arm.control === 'signals') ? 'signals' : 'give-way' };
+}
+
+export const hasRoom = ({ kind, arms }: Pick<Draft, 'kind' | 'arms'>): boolean => arms.length < ARMS[kind][1];
+
+export const leastArms = (kind: Site['kind']): number => ARMS[kind][0];
 
 export function withoutArm(draft: Draft, id: string): Draft {
-    return draft.arms.length <= leastArms(draft.kind) ? draft : { ...draft, arms: draft.arms.filter((arm) => arm.id !== id) };
+    if (draft.arms.length <= leastArms(draft.kind)) return draft;
+    const isOf = ({ from, to }: Remark) => from === id || to === id;
+    return { ...draft, arms: draft.arms.filter((arm) => arm.id !== id), remarks: draft.remarks.filter((said) => !isOf(said)) };
+}
+
+type WayOf = Pick<Remark, 'from' | 'to' | 'routine'>;
+
+const isSame = (one: WayOf, other: WayOf) => one.from === other.from && one.to === other.to && one.routine === other.routine;
+
+export const remarkOf = (draft: Pick<Draft, 'remarks'>, way: WayOf): Remark | undefined => draft.remarks.find((said) => isSame(said, way));
+
+/** Says something of a way; with nothing left to say there is no remark. */
+export function remarked(draft: Draft, { from, to, routine }: WayOf, part: Pick<Remark, 'note' | 'difficulty'>): Draft {
+    const said = { ...remarkOf(draft, { from, to, routine }), from, to, routine, ...part };
+    const others = draft.remarks.filter((one) => !isSame(one, said));
+    return { ...draft, remarks: said.note || said.difficulty ? [...others, said] : others };
 }
 
 const COMPASS = ['north', 'north-east', 'east', 'south-east', 'south', 'south-west', 'west', 'north-west'] as const;
@@ -105,4 +179,14 @@ export const compass = (bearing: number): string => COMPASS[Math.round(round(bea
 /** As it is told from the others: a road that comes twice with its compass point. */
 export function armWords(arm: Pick<Arm, 'name' | 'bearing_deg'>, all: readonly Pick<Arm, 'name'>[]): string {
     return all.filter((other) => other.name === arm.name).length > 1 ? `${arm.name} (${compass(arm.bearing_deg)})` : arm.name;
+}
+
+/** What stands or opens beside a road lies so much farther from the line, as long as it was; never beyond the line. */
+export function shifted(draft: Draft, id: string, what: 'openings' | 'parked', at: number, metres: number): Draft {
+    const row = draft.arms.find((arm) => arm.id === id)?.[what];
+    const one = row?.[at];
+    const by = Math.max(Math.round(metres), -(one?.to_m ?? 0));
+    if (!row || !one || by === 0 || one.from_m === undefined || one.to_m === undefined) return draft;
+    const moved = { ...one, from_m: one.from_m + by, to_m: one.to_m + by };
+    return armIs(draft, id, { [what]: row.map((other, i) => (i === at ? moved : other)) });
 }

@@ -1,9 +1,15 @@
 import { describe, expect, it } from 'vitest';
-import { begun, STARTS, turned, type Start } from './draft';
-import { at, bearingOf, inLane, mouth, path, REACH, type Point } from './geometry';
+import { begun, STARTS, turned, type Arm, type Start } from './draft';
+import { at, bearingOf, before, beside, halves, inLane, lie, mouth, path, REACH, reaching, type Point } from './geometry';
 
 const near = ([x, y]: Point, [a, b]: Point) => Math.hypot(x - a, y - b);
 const numbers = (d: string) => [...d.matchAll(/-?\d+(\.\d+)?/g)].map(([said]) => Number(said));
+
+const mirrored = (arm: Arm): Arm => ({
+    ...arm,
+    bearing_deg: (360 - arm.bearing_deg) % 360,
+    ...(arm.stagger_m === undefined ? {} : { stagger_m: -arm.stagger_m }),
+});
 
 describe('where things lie on the picture of a site', () => {
     it('has north up, and finds the bearing under a point again', () => {
@@ -28,12 +34,14 @@ describe('where things lie on the picture of a site', () => {
                     const drawn = numbers(path(draft, from, to, 'left'));
                     expect(drawn.every(Number.isFinite)).toBe(true);
                     const end: Point = [drawn.at(-2)!, drawn.at(-1)!];
-                    expect(near(end, at(to.bearing_deg, REACH - 4))).toBeLessThan(6);
-                    const mirror = { ...draft, arms: draft.arms.map((arm) => ({ ...arm, bearing_deg: (360 - arm.bearing_deg) % 360 })) };
+                    expect(near(end, lie(to, REACH - 4))).toBeLessThan(6);
+                    const mirror = { ...draft, arms: draft.arms.map(mirrored) };
                     const [other, there] = [mirror.arms.find(({ id }) => id === from.id)!, mirror.arms.find(({ id }) => id === to.id)!];
-                    const mirrored = numbers(path(mirror, other, there, 'right'));
-                    expect(mirrored).toHaveLength(drawn.length);
-                    drawn.forEach((value, i) => expect(Math.abs(mirrored[i]! - (i % 2 === 0 ? -value : value))).toBeLessThan(0.02));
+                    const drawnThere = numbers(path(mirror, other, there, 'right'));
+                    expect(drawnThere).toHaveLength(drawn.length);
+                    drawn.forEach((value, i) =>
+                        expect(Math.abs(drawnThere[i]! - (i % 2 === 0 ? -value : value)), `${start} ${from.id}>${to.id}`).toBeLessThan(0.02),
+                    );
                 }
         }
     });
@@ -56,5 +64,51 @@ describe('where things lie on the picture of a site', () => {
         const wide = { ...draft, arms: draft.arms.map((arm) => ({ ...arm, lanes_in: 3 })) };
         expect(mouth(wide)).toBeGreaterThan(mouth(draft));
         expect(mouth(turned(draft, 's', 200))).toBe(mouth(draft));
+    });
+
+    it('lays the mouths of a staggered crossroads beside the middle, to the right of who comes in', () => {
+        const arm = (id: string) => begun('staggered').arms.find((one) => one.id === id)!;
+        // From the south right is east, from the north it is west.
+        expect(lie(arm('s'), 20)[0]).toBeCloseTo(10, 6);
+        expect(lie(arm('n'), 20)[0]).toBeCloseTo(-10, 6);
+        expect(lie(arm('w'), 20)).toEqual(at(270, 20, -0));
+    });
+
+    it('finds how far before its line a thing beside a road lies, wherever the road leads', () => {
+        for (const bearing of [0, 37, 180, 301]) {
+            const arm: Arm = { id: 'a', name: 'A', bearing_deg: bearing, control: 'give-way' };
+            for (const metres of [0, 12, 31]) {
+                expect(before(arm, beside(arm, metres, 'left', 8, 'left'), 8)).toBeCloseTo(metres, 6);
+                expect(before(arm, beside(arm, metres, 'right', 8, 'left'), 8)).toBeCloseTo(metres, 6);
+            }
+        }
+    });
+
+    it('shows more of the roads where something lies far before a line, and never less', () => {
+        const draft = begun('t');
+        const far = (metres: number) =>
+            reaching({ ...draft, arms: draft.arms.map((arm) => ({ ...arm, openings: [{ side: 'left', from_m: metres, to_m: metres - 6 }] })) });
+        expect(reaching(draft)).toBe(REACH);
+        expect(far(10)).toBe(REACH);
+        expect(far(72)).toBeGreaterThan(72);
+        expect(far(72) - far(70)).toBeLessThan(3);
+        expect(far(900)).toBe(far(800));
+    });
+
+    it('drives out round parked cars and in again, and as far as the kerb goes', () => {
+        const stretch = begun('stretch');
+        const [west, east] = stretch.arms as [Arm, Arm];
+        const points = numbers(path(stretch, west, east, 'left'));
+        const aside = points.filter((_, i) => i % 2 === 1);
+        // Keeping left, eastwards: north of the middle, upon it beside the cars, and back.
+        expect(aside[0]).toBeLessThan(-1);
+        expect(Math.min(...aside.map(Math.abs))).toBeLessThan(0.1);
+        expect(aside.at(-1)).toBeLessThan(-1);
+        const clear = numbers(path(stretch, { ...west, holds: [] }, { ...east, holds: [] }, 'left')).filter((_, i) => i % 2 === 1);
+        expect(Math.min(...clear.map(Math.abs))).toBeGreaterThan(1);
+        const park = begun('car-park');
+        const into = numbers(path(park, park.arms[0]!, park.arms[0]!, 'left'));
+        expect(into.at(-2)).toBeCloseTo(0, 6);
+        expect(Math.abs(into.at(-1)!)).toBeLessThan(halves(park.arms[0]!).in);
     });
 });

@@ -5,12 +5,13 @@ import type { Arm, Draft } from './draft';
 
 export type Point = readonly [number, number];
 
-/** From the middle to the edge of the picture, m. */
+/** From the middle to the edge of the picture where nothing lies farther out, and where something does, m. */
 export const REACH = 46;
-/** Where the ends of the arms lie, at which they are held and chosen, m. */
-export const HOLD = 40;
-/** Where the roads end, beyond the edge of a picture that is wider than it is high. */
-const BEYOND = 90;
+const MOST_REACH = 130;
+/** Where the ends of the arms lie, at which they are held and chosen, before the edge, as a share of the reach. */
+const HOLD = 40 / 46;
+/** Where the roads end, beyond the edge of a picture that is wider than it is high, m. */
+const BEYOND = 2 * MOST_REACH;
 const LANE = 3.5;
 const MINI_RADIUS = 6;
 const RING_RADIUS = 14;
@@ -23,10 +24,18 @@ export const at = (bearing: number, out: number, right = 0): Point => [
     -out * Math.cos(radians(bearing)) + right * Math.sin(radians(bearing)),
 ];
 
+/** So far out along an arm, and so far to the right of who looks outwards: the mouth of a staggered one lies beside the middle. */
+export const lie = (arm: Arm, out: number, right = 0): Point => at(arm.bearing_deg, out, right - (arm.stagger_m ?? 0));
+
+/** Where an arm is held and its name stands. */
+export const hold = (arm: Arm, reach: number): Point => lie(arm, reach * HOLD);
+
 /** The bearing under a point of the picture. */
 export const bearingOf = ([x, y]: Point): number => (Math.atan2(x, -y) * 180) / Math.PI;
 
-export const line = (points: readonly Point[]): string => points.map(([x, y], i) => `${i ? 'L' : 'M'}${x.toFixed(2)},${y.toFixed(2)}`).join(' ');
+const said = ([x, y]: Point): string => `${x.toFixed(2)},${y.toFixed(2)}`;
+
+export const line = (points: readonly Point[]): string => points.map((point, i) => `${i ? 'L' : 'M'}${said(point)}`).join(' ');
 
 const lanesIn = (arm: Arm) => arm.lanes_in ?? 1;
 const lanesOut = (arm: Arm) => arm.lanes_out ?? 1;
@@ -39,6 +48,7 @@ const inwards = (keeps: Side): 1 | -1 => (keeps === 'left' ? 1 : -1);
 
 /** How far from the middle the mouths lie, m. */
 export function mouth({ kind, arms }: Pick<Draft, 'kind' | 'arms'>): number {
+    if (kind === 'stretch' || kind === 'kerb') return 0;
     if (kind === 'mini-roundabout') return MINI_RADIUS + 2 * LANE;
     if (kind === 'roundabout') return RING_RADIUS + ringLanes(arms) * LANE;
     return Math.max(...arms.map((arm) => Math.max(halves(arm).in, halves(arm).out))) + 3;
@@ -52,40 +62,55 @@ export const islandRadius = (kind: Draft['kind']): number => (kind === 'mini-rou
 export function surface(arm: Arm, keeps: Side): string {
     const { in: coming, out: going } = halves(arm);
     const side = inwards(keeps);
-    const corners: Point[] = [at(arm.bearing_deg, 0, side * coming), at(arm.bearing_deg, BEYOND, side * coming)];
-    return `${line([...corners, at(arm.bearing_deg, BEYOND, -side * going), at(arm.bearing_deg, 0, -side * going)])} Z`;
+    const corners: Point[] = [lie(arm, 0, side * coming), lie(arm, BEYOND, side * coming)];
+    return `${line([...corners, lie(arm, BEYOND, -side * going), lie(arm, 0, -side * going)])} Z`;
 }
 
 /** Across the lanes that come in, so far from the middle. */
 export function acrossIn(arm: Arm, out: number, keeps: Side): [Point, Point] {
     const side = inwards(keeps);
-    return [at(arm.bearing_deg, out, side * 0.2), at(arm.bearing_deg, out, side * (halves(arm).in - 0.2))];
+    return [lie(arm, out, side * 0.2), lie(arm, out, side * (halves(arm).in - 0.2))];
 }
 
 /** The middle of the lane next to the kerb, in or out, so far from the middle of the site. */
 export function inLane(arm: Arm, direction: 'in' | 'out', out: number, keeps: Side): Point {
     const lanes = direction === 'in' ? lanesIn(arm) : lanesOut(arm);
     const aside = (Math.max(1, lanes) - 0.5) * LANE;
-    return at(arm.bearing_deg, out, (direction === 'in' ? 1 : -1) * inwards(keeps) * aside);
+    return lie(arm, out, (direction === 'in' ? 1 : -1) * inwards(keeps) * aside);
 }
+
+/** From the middle to the edge of a picture that shows all that stands or opens beside its roads, m. */
+export function reaching(draft: Pick<Draft, 'kind' | 'arms'>): number {
+    const far = draft.arms.flatMap(({ openings = [], parked = [] }) => [...openings, ...parked].map(({ from_m: metres = 0 }) => metres));
+    return Math.min(MOST_REACH, Math.max(REACH, ...far.map((metres) => (mouth(draft) + metres + 8) / HOLD)));
+}
+
+/** The middle line of an arm, from the mouth outwards. */
+export const middle = (arm: Arm, out: number): string => line([lie(arm, out + 1), lie(arm, BEYOND)]);
 
 /** At the kerb's side, or opposite, so far before the line: where cars stand or an opening is. */
 export function beside(arm: Arm, before: number, side: Side, line: number, keeps: Side, wide = 1): Point {
     // Who comes in looks the other way than who looks outwards.
     const ours = side === keeps;
     const half = ours ? halves(arm).in : halves(arm).out;
-    return at(arm.bearing_deg, line + before, (ours ? 1 : -1) * inwards(keeps) * (half + wide));
+    return lie(arm, line + before, (ours ? 1 : -1) * inwards(keeps) * (half + wide));
 }
 
 /** The way of a car through the site: along its lane, round or across, and out. */
-export function path(draft: Pick<Draft, 'kind' | 'arms'>, from: Arm, to: Arm, keeps: Side): string {
+export function path(draft: Pick<Draft, 'kind' | 'arms'>, from: Arm, to: Arm, keeps: Side, reach = REACH): string {
     const out = mouth(draft);
     const [start, enter] = [inLane(from, 'in', BEYOND, keeps), inLane(from, 'in', out, keeps)];
-    const [leave, end] = [inLane(to, 'out', out, keeps), inLane(to, 'out', REACH - 4, keeps)];
-    if (draft.kind === 'junction') {
+    const [leave, end] = [inLane(to, 'out', out, keeps), inLane(to, 'out', reach - 4, keeps)];
+    // To a kerb or into a bay: as far as it is.
+    if (from === to) return line([start, inLane(from, 'in', 0, keeps)]);
+    if (from.holds?.some((feature) => feature === 'parked' || feature === 'narrow')) {
+        // Out round what stands on our side, and in again.
+        return line([start, inLane(from, 'in', 33, keeps), lie(from, 27), lie(from, 6), inLane(to, 'out', 2, keeps), end]);
+    }
+    if (draft.kind !== 'roundabout' && draft.kind !== 'mini-roundabout') {
         // Towards the middle of either lane: a wide turn becomes a wide bend, a sharp one a sharp.
         const [a, b] = [inLane(from, 'in', out * 0.25, keeps), inLane(to, 'out', out * 0.25, keeps)];
-        return `${line([start, enter])} C${a.join(',')} ${b.join(',')} ${leave.join(',')} L${end.join(',')}`;
+        return `${line([start, enter])} C${said(a)} ${said(b)} ${said(leave)} L${said(end)}`;
     }
     const radius = (islandRadius(draft.kind) + out) / 2;
     const by = keeps === 'left' ? 1 : -1;
@@ -96,9 +121,15 @@ export function path(draft: Pick<Draft, 'kind' | 'arms'>, from: Arm, to: Arm, ke
     return line([start, enter, ...ring, leave, end]);
 }
 
+/** How far before the line a point of the picture lies along an arm, m. */
+export function before(arm: Arm, [x, y]: Point, line_m: number): number {
+    const [dx, dy] = at(arm.bearing_deg, 1);
+    return x * dx + y * dy - line_m;
+}
+
 /** What is seen from the line to one side: a wedge along the road met, as far as it is known, or to the edge. */
-export function sight(from: Arm, towards: Arm, metres: number, line_m: number, keeps: Side): string {
+export function sight(from: Arm, towards: Arm, metres: number, line_m: number, keeps: Side, reach = REACH): string {
     const eye = inLane(from, 'in', line_m + 2, keeps);
-    const far = Math.min(metres, REACH + 4);
+    const far = Math.min(metres, reach + 4);
     return `${line([eye, inLane(towards, 'in', far, keeps), inLane(towards, 'out', far, keeps)])} Z`;
 }

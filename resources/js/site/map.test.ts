@@ -41,6 +41,20 @@ describe('our own map', () => {
         expect(showing([lighthouse], 0.3).wide_m).toBe(600);
     });
 
+    it('opens on the town beside a branch with a good many of its own', () => {
+        const places = (count: number, latitude: number, longitude: number) =>
+            Array.from({ length: count }, (_, i) => ({
+                ...sites[0]!,
+                id: `${latitude} ${i}`,
+                latitude_deg: latitude + (i % 7) * 0.002,
+                longitude_deg: longitude + ((i * 3) % 11) * 0.002,
+            }));
+        for (const branch of [1, 10, 20]) expect(town([...places(60, 49.2, -8.1), ...places(branch, 49.5, -7.5)])).toHaveLength(60);
+        // The demo's own: what keeps right lies 45 km off.
+        expect(town(sites).every(({ pack }) => pack === 'gb')).toBe(true);
+        expect(town(sites)).toHaveLength(sites.filter(({ pack }) => pack === 'gb').length);
+    });
+
     it('moves by shares of what is shown, east to the east', () => {
         const shown = showing(sites, 0.32);
         const there = moved(shown, 0.2, 0);

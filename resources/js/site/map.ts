@@ -33,14 +33,14 @@ export function showing(sites: readonly Placed[], tall: number): Shown {
     return { latitude, longitude, wide_m: Math.max(LEAST_M, wide / (1 - 2 * MARGIN), high / tall / (1 - 2 * MARGIN)) };
 }
 
-/** The town: what lies together, without the one that lies far away. Nine of ten are always in it. */
+/** The town: what lies together, without what lies far away. Half of them are always in it. */
 export function town(sites: readonly Placed[]): Placed[] {
     const centre = { latitude: halfWay(sites.map((site) => site.latitude_deg)), longitude: halfWay(sites.map((site) => site.longitude_deg)) };
     const off = (site: Placed) =>
         Math.hypot(site.latitude_deg - centre.latitude, (site.longitude_deg - centre.longitude) * Math.cos((centre.latitude * Math.PI) / 180));
     const far = sites.map(off).sort((one, other) => one - other);
-    const usual = far[Math.ceil(far.length * 0.9) - 1]!;
-    return sites.filter((site) => off(site) <= Math.max(usual * 3, LEAST_M / DEGREE_M));
+    const usual = far[Math.ceil(far.length * 0.5) - 1]!;
+    return sites.filter((site) => off(site) <= Math.max(usual * 4, LEAST_M / DEGREE_M));
 }
 
 /** Where a site is on a map of this width and height. */

@@ -35,9 +35,15 @@ export function PlaceLines({ places, heading: Heading, address, refresh, onChang
                             Plan
                         </Link>
                     )}
-                    <button type="button" className="key" onClick={() => onChange(place)}>
-                        Change
-                    </button>
+                    {place.site_id ? (
+                        <Link className="key" to={`/places/sites/${place.site_id}?from=${place.from_arm}&to=${place.to_arm}&routine=${place.routine}`}>
+                            Its site
+                        </Link>
+                    ) : (
+                        <button type="button" className="key" onClick={() => onChange(place)}>
+                            Change
+                        </button>
+                    )}
                     <button type="button" className="key" data-tone="bare" onClick={() => onArchive(place)}>
                         Archive
                     </button>

@@ -4,9 +4,24 @@ import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { api, at, Problem } from '@/api/client';
 import { questions } from '@/api/questions';
 import type { Site, SiteAnswer } from '@/api/types';
-import { useCompute } from '@/compute/useCompute';
 import { useRules, useSay } from '@/rules/rules';
-import { armIs, armWords, begun, drawnBefore, isStart, named, turned, withArm, withoutArm, type Draft } from '@/site/draft';
+import {
+    armIs,
+    armWords,
+    begun,
+    drawnBefore,
+    hasRoom,
+    isMet,
+    isStart,
+    KINDS,
+    named,
+    remarkOf,
+    shifted,
+    turned,
+    withArm,
+    withoutArm,
+    type Draft,
+} from '@/site/draft';
 import { SitePicture } from '@/site/SitePicture';
 import { Field } from '@/ui/Field';
 import { NotShown } from '@/ui/NotShown';
@@ -15,12 +30,14 @@ import { Sheet } from '@/ui/Sheet';
 import { Failed, Waiting } from '@/ui/State';
 import { useForm } from '@/ui/useForm';
 import { ArmForm } from './site/ArmForm';
+import { OwnWord } from './site/OwnWord';
+import { Past } from './site/Past';
 import { Position } from './site/Position';
 import { useDraft } from './site/useDraft';
 import { UseInLesson } from './site/UseInLesson';
-import { WayFacts, WayStrip } from './site/WayFacts';
-
-const KINDS = { junction: '{junction}', roundabout: 'roundabout', 'mini-roundabout': 'mini-roundabout' } as const;
+import { useWays } from './site/useWays';
+import { WayFacts, WayPlan } from './site/WayFacts';
+import { Ways } from './site/Ways';
 
 /** A site, new or drawn before. */
 export function SitePage() {
@@ -41,49 +58,21 @@ function Drawing({ begin, site }: { begin: Draft; site?: Site }) {
     const client = useQueryClient();
     const go = useNavigate();
     const notice = useNotice();
-    const [search, setSearch] = useSearchParams();
+    const [search] = useSearchParams();
     const { draft, change, undo, canUndo, isChanged, throwAway, settle } = useDraft(begin, site?.id ?? `new ${search.get('start') ?? 't'}`);
     const form = useForm({});
     const [road, setRoad] = useState<string | null>(null);
     const [using, setUsing] = useState(false);
     const pack = site?.pack ?? rules.pack;
-    const asked = { pack, kind: draft.kind, arms: draft.arms };
-    const drawn = useCompute('site', asked);
-    // What cannot be is said; what could be before stays in sight until it can be again.
-    const [answer, setAnswer] = useState(drawn.data);
-    if (drawn.data && drawn.data !== answer) setAnswer(drawn.data);
-    const ways = answer?.ways ?? [];
-    const wanted = ways.find((way) => way.from === search.get('from') && way.to === search.get('to'));
-    const isChoosing = search.get('from') !== null && search.get('to') === null;
-    const hardest = ways.reduce<(typeof ways)[number] | undefined>(
-        (most, way) => (most && most.difficulty.score >= way.difficulty.score ? most : way),
-        undefined,
-    );
-    // Until somebody says a way, the hardest is looked at; one that nobody may drive is none.
-    const way = wanted ?? (draft.arms.some(({ id }) => id === search.get('from')) ? undefined : hardest);
-    const from = way?.from ?? search.get('from');
-    const first = useQuery({
-        ...questions.tool('site', { ...asked, ...(way ? { from: way.from, to: way.to } : {}) }),
-        enabled: way !== undefined,
-        placeholderData: (before) => before,
-    });
-    const name = (arm: string | null | undefined) => {
-        const found = draft.arms.find((one) => one.id === arm);
+    const { answer, drawn, ways, way, taught, from, to, closed, first, lookAt, choose } = useWays(draft, pack);
+    const arm = (id: string | null | undefined) => draft.arms.find((one) => one.id === id);
+    const name = (id: string | null | undefined) => {
+        const found = arm(id);
         return found ? armWords(found, draft.arms) : '';
     };
-    const choose = (id: string) => {
-        const next = new URLSearchParams(search);
-        if (isChoosing && id !== from) next.set('to', id);
-        else {
-            next.set('from', id);
-            next.delete('to');
-        }
-        setSearch(next, { replace: true });
-    };
-    const closed = answer?.closed.find((one) => one.from === search.get('from') && one.to === search.get('to'));
     const errors = drawn.error instanceof Problem ? drawn.error.errors : form.errors;
     const ofArm = (id: string): Record<string, string[]> => {
-        const at = `arms.${draft.arms.findIndex((arm) => arm.id === id)}.`;
+        const at = `arms.${draft.arms.findIndex((one) => one.id === id)}.`;
         return Object.fromEntries(Object.entries(errors).flatMap(([field, said]) => (field.startsWith(at) ? [[field.slice(at.length), said]] : [])));
     };
     const keep = () =>
@@ -97,9 +86,14 @@ function Drawing({ begin, site }: { begin: Draft; site?: Site }) {
             settle();
             if (!site) await go(`/places/sites/${saved.id}?${search.toString()}`, { replace: true });
         });
-    const edited = draft.arms.find((arm) => arm.id === road);
-    const arm = (id: string | null | undefined) => draft.arms.find((one) => one.id === id);
+    const edited = arm(road);
     const [left, right] = [arm(way?.meets.left), arm(way?.meets.right)];
+    const heading =
+        draft.arms.length === 1
+            ? name(from)
+            : way
+              ? `${name(way.from)} → ${name(way.to)}${isMet(draft.kind) ? `, ${way.exit_number === null ? way.out : `exit ${way.exit_number}`}` : ''}`
+              : `${name(from)} → ${name(to) || 'where?'}`;
     return (
         <form
             className="grid gap-4"
@@ -114,7 +108,7 @@ function Drawing({ begin, site }: { begin: Draft; site?: Site }) {
                 </Link>
                 <h1 className="text-3xl break-words">{draft.name || 'New site'}</h1>
                 <p className="text-quiet">
-                    {say(KINDS[draft.kind])} · law of {answer?.law ?? rules.pack_name} · {ways.length} ways
+                    {say(KINDS[draft.kind])} · law of {answer?.law ?? rules.pack_name} · {ways.length} {ways.length === 1 ? 'way' : 'ways'}
                     {isChanged && ' · not kept yet'}
                 </p>
             </header>
@@ -124,10 +118,11 @@ function Drawing({ begin, site }: { begin: Draft; site?: Site }) {
                         draft={draft}
                         keeps={answer?.keeps ?? rules.keeps}
                         from={from}
-                        to={way?.to ?? search.get('to')}
+                        to={to}
                         met={{ ...(left ? { left } : {}), ...(right ? { right } : {}) }}
                         seen={seenFrom(way?.inputs)}
                         onTurn={(id, bearing) => change(`lies ${id}`, (now) => turned(now, id, bearing))}
+                        onShift={({ arm, what, at }, metres) => change(`${what} ${at} of ${arm}`, (now) => shifted(now, arm, what, at, metres))}
                         onChoose={choose}
                     />
                     <div className="flex flex-wrap items-center gap-2" role="group" aria-label="Roads">
@@ -138,34 +133,43 @@ function Drawing({ begin, site }: { begin: Draft; site?: Site }) {
                                 {Object.keys(ofArm(one.id)).length > 0 && <span aria-label="something is wrong here"> ▸</span>}
                             </button>
                         ))}
-                        <button type="button" className="key" data-tone="bare" onClick={() => change('arms', withArm)}>
-                            Another road
-                        </button>
+                        {hasRoom(draft) && (
+                            <button type="button" className="key" data-tone="bare" onClick={() => change('arms', withArm)}>
+                                Another road
+                            </button>
+                        )}
                         <button type="button" className="key" data-tone="bare" disabled={!canUndo} onClick={undo}>
                             Undo
                         </button>
                     </div>
                 </div>
                 <div className="grid content-start gap-4">
-                    <p className="text-quiet">Press where you come from, then where you go</p>
-                    <h2 className="text-2xl break-words">
-                        {way
-                            ? `${name(way.from)} → ${name(way.to)}, ${way.exit_number === null ? way.out : `exit ${way.exit_number}`}`
-                            : `${name(from)} → ${name(search.get('to')) || 'where?'}`}
-                    </h2>
+                    {draft.arms.length > 1 && <p className="text-quiet">Press where you come from, then where you go</p>}
+                    <h2 className="text-2xl break-words">{heading}</h2>
                     {closed && <p className="font-semibold">▸ {closed.message}</p>}
                     {drawn.error && <NotShown what="As it is drawn now there are no ways" error={drawn.error} retry={() => void drawn.refetch()} />}
-                    {way && <WayFacts way={way} first={first.data?.measure_first ?? []} />}
+                    {taught.length > 1 && (
+                        <div className="flex flex-wrap gap-2" role="group" aria-label="Taught on this way">
+                            {taught.map((one) => (
+                                <button key={one.routine} type="button" className="key" aria-pressed={one === way} onClick={() => lookAt(one)}>
+                                    {one.title}
+                                </button>
+                            ))}
+                        </div>
+                    )}
+                    {way && <WayFacts way={way} ownWord={remarkOf(draft, way)?.difficulty ?? null} first={first} />}
+                    {site && way?.tool && <Past site={site.id} way={way} />}
+                    {way && <OwnWord draft={draft} way={way} errors={form.errors} onChange={change} />}
                     <div className="grid gap-4 sm:grid-cols-2">
                         <Field label="Name of the site" errors={form.errors.name ?? []}>
                             <input
                                 maxLength={160}
                                 value={draft.name}
-                                placeholder={`${name(draft.arms[draft.arms.length - 1]?.id)} at ${draft.arms[0]?.name ?? ''}`}
+                                placeholder={isMet(draft.kind) ? `${name(draft.arms[draft.arms.length - 1]?.id)} at ${draft.arms[0]?.name ?? ''}` : ''}
                                 onChange={(event) => change('name', (now) => ({ ...now, name: event.target.value }))}
                             />
                         </Field>
-                        <Field label="Note" errors={form.errors.note ?? []}>
+                        <Field label="Note on the site" errors={form.errors.note ?? []}>
                             <input maxLength={500} value={draft.note} onChange={(event) => change('note', (now) => ({ ...now, note: event.target.value }))} />
                         </Field>
                     </div>
@@ -192,15 +196,15 @@ function Drawing({ begin, site }: { begin: Draft; site?: Site }) {
                     </div>
                 </div>
             </div>
-            {way?.inputs && <WayStrip inputs={way.inputs} />}
-            <Ways ways={ways} name={name} onChoose={(one) => setSearch({ from: one.from, to: one.to }, { replace: true })} />
+            {way && <WayPlan way={way} />}
+            <Ways draft={draft} ways={ways} name={name} onChoose={lookAt} />
             <Sheet title={edited ? armWords(edited, draft.arms) : ''} open={edited !== undefined} onOpenChange={() => setRoad(null)}>
                 {edited && (
                     <ArmForm
                         draft={draft}
                         arm={edited}
                         measured={(answer?.measured ?? []).filter((row) => row.arm === edited.id)}
-                        offers={answer?.offers ?? { controls: ['give-way'], centre_lane: false }}
+                        offers={answer?.offers ?? { controls: ['give-way'], centre_lane: false, features: [] }}
                         errors={ofArm(edited.id)}
                         onChange={(part) => change(`${Object.keys(part).join()} of ${edited.id}`, (now) => armIs(now, edited.id, part))}
                         onName={(said) => change(`name of ${edited.id}`, (now) => named(now, edited.id, said))}
@@ -212,7 +216,7 @@ function Drawing({ begin, site }: { begin: Draft; site?: Site }) {
                     />
                 )}
             </Sheet>
-            {using && site && way && <UseInLesson site={site.id} from={way.from} to={way.to} onClose={() => setUsing(false)} />}
+            {using && site && way && <UseInLesson site={site.id} from={way.from} to={way.to} routine={way.routine} onClose={() => setUsing(false)} />}
         </form>
     );
 }
@@ -222,27 +226,3 @@ const seenFrom = (inputs: SiteAnswer['ways'][number]['inputs'] | undefined): { l
     Object.fromEntries(
         (['left', 'right'] as const).flatMap((side) => (typeof inputs?.[`sight_${side}_m`] === 'number' ? [[side, inputs[`sight_${side}_m`]]] : [])),
     );
-
-interface WaysProps {
-    ways: { from: string; to: string; title: string; out: string; difficulty: { words: string } }[];
-    name: (arm: string) => string;
-    onChoose: (way: { from: string; to: string }) => void;
-}
-
-/** Every way as a list: the same as the picture, to be read and pressed. */
-function Ways({ ways, name, onChoose }: WaysProps) {
-    return (
-        <details>
-            <summary className="link min-h-12 cursor-pointer content-center font-semibold">All {ways.length} ways</summary>
-            <ul className="grid gap-1 sm:grid-cols-2">
-                {ways.map((way) => (
-                    <li key={`${way.from}>${way.to}`}>
-                        <button type="button" className="key w-full justify-start text-left" data-tone="bare" onClick={() => onChoose(way)}>
-                            {name(way.from)} → {name(way.to)}: {way.title.toLowerCase()}, {way.difficulty.words}
-                        </button>
-                    </li>
-                ))}
-            </ul>
-        </details>
-    );
-}

@@ -1,28 +1,26 @@
 import type { SiteAnswer } from '@/api/types';
-import { limitOf, useRules, useSay, withLimit } from '@/rules/rules';
-import { unitWords } from '@/rules/speed';
-import { compass, leastArms, type Arm, type Draft } from '@/site/draft';
+import { useRules, useSay } from '@/rules/rules';
+import { compass, isMet, leastArms, type Arm, type Draft } from '@/site/draft';
 import { Check } from '@/ui/Check';
 import { Field } from '@/ui/Field';
 import { Options } from '@/ui/Options';
 import { Rarely } from '@/ui/Rarely';
 import { Slider } from '@/ui/Slider';
-import { Measures } from './Measures';
+import { HoldsField, LaneFields, LengthField, LimitField, SlopeField, type OfAnArm } from './armFields';
+import { BesideForm } from './BesideForm';
+import { measuredAt, Measures } from './Measures';
+import { SlipFields } from './SlipFields';
 
 const CONTROLS = { none: 'None: the road goes on', 'give-way': '{Give-way} line', stop: 'Stop line', signals: 'Lights', 'all-way-stop': 'All-way stop' };
 const VIEWS = { '': 'Open (assumed)', open: 'Open', restricted: 'Restricted', closed: 'Closed' };
-const DIRECTIONS = { both: 'Both ways', in: 'One-way, towards the site', out: 'One-way, away from it' };
 const PARKED = { none: 'None', left: 'On the left as one comes in', right: 'On the right as one comes in', both: 'On both sides' };
+const LIGHTS = { '': 'Not said', green: 'Just turned green', 'green-long': 'Green for long', changing: 'Changing', red: 'Red' };
 
-interface Props {
+interface Props extends OfAnArm {
     draft: Draft;
-    arm: Arm;
     /** What the core says of its measures. */
     measured: SiteAnswer['measured'];
     offers: SiteAnswer['offers'];
-    /** The server's sentences, by the field of the arm. */
-    errors: Record<string, string[]>;
-    onChange: (part: Partial<Arm>) => void;
     onName: (name: string) => void;
     onTurn: (bearing: number) => void;
     onRemove: () => void;
@@ -32,27 +30,9 @@ interface Props {
 export function ArmForm({ draft, arm, measured, offers, errors, onChange, onName, onTurn, onRemove }: Props) {
     const rules = useRules();
     const say = useSay();
-    const controls = offers.controls.map((control) => [control, CONTROLS[control]] as const);
-    const runs = arm.lanes_out === 0 ? 'in' : arm.lanes_in === 0 ? 'out' : 'both';
-    const length = (name: 'sight_left_m' | 'sight_right_m' | 'view_from_m' | 'room_m' | 'path_before_m' | 'view_beyond_m', label: string, hint?: string) =>
-        measured.some((row) => `${row.of}_m` === name) ? null : (
-            <Field label={label} {...(hint ? { hint } : {})} errors={errors[name] ?? []}>
-                <input
-                    type="number"
-                    min={0}
-                    max={1000}
-                    step="any"
-                    value={arm[name] ?? ''}
-                    onChange={(event) =>
-                        onChange({
-                            [name]: event.target.value === '' ? undefined : event.target.valueAsNumber,
-                            // One word or one figure for one view.
-                            ...(name.startsWith('view') ? { view: undefined, [name === 'view_from_m' ? 'view_beyond_m' : 'view_from_m']: undefined } : {}),
-                        })
-                    }
-                />
-            </Field>
-        );
+    const of: OfAnArm = { arm, errors, onChange };
+    const comesIn = arm.lanes_in !== 0;
+    const isDriven = arm.slip || (comesIn && draft.kind !== 'slip');
     return (
         <div className="grid gap-4">
             <Field label="Name of the road" errors={errors.name ?? []}>
@@ -67,124 +47,172 @@ export function ArmForm({ draft, arm, measured, offers, errors, onChange, onName
                 words={(bearing) => `${Math.round(bearing)}° ${compass(bearing)}`}
                 onChange={onTurn}
             />
+            {offers.features.length > 0 && comesIn && <HoldsField {...of} offered={offers.features} say={say} />}
             <div className="grid gap-4 sm:grid-cols-2">
-                <Field label="At its mouth" errors={errors.control ?? []}>
-                    <select value={arm.control ?? controls[0]![0]} onChange={(event) => onChange({ control: event.target.value as Arm['control'] })}>
-                        <Options of={Object.fromEntries(controls)} say={say} />
-                    </select>
-                </Field>
-                <Field label={`Limit, ${unitWords(rules.speed_unit)}`} errors={errors[`limit_${rules.speed_unit}`] ?? []}>
-                    <input
-                        type="number"
-                        min={5}
-                        max={130}
-                        value={arm.limit_mph === undefined && arm.limit_kmh === undefined ? '' : limitOf(arm, rules)}
-                        placeholder={`${rules.town_limit} (assumed)`}
-                        onChange={(event) =>
-                            onChange(
-                                event.target.value === ''
-                                    ? { limit_mph: undefined, limit_kmh: undefined }
-                                    : { limit_mph: undefined, limit_kmh: undefined, ...withLimit({}, event.target.valueAsNumber, rules) },
-                            )
-                        }
-                    />
-                </Field>
-                <Field label="Traffic runs" errors={errors.lanes_in ?? []}>
-                    <select
-                        value={runs}
-                        onChange={(event) =>
-                            onChange(
-                                {
-                                    both: { lanes_in: arm.lanes_in || 1, lanes_out: arm.lanes_out || 1 },
-                                    in: { lanes_in: arm.lanes_in || 1, lanes_out: 0 },
-                                    out: { lanes_in: 0, lanes_out: arm.lanes_out || 1 },
-                                }[event.target.value as 'both' | 'in' | 'out'],
-                            )
-                        }
-                    >
-                        <Options of={DIRECTIONS} />
-                    </select>
-                </Field>
-                {runs !== 'out' && (
-                    <Field label="Lanes towards the site">
-                        <input
-                            type="number"
-                            min={1}
-                            max={6}
-                            value={arm.lanes_in ?? 1}
-                            onChange={(event) => onChange({ lanes_in: Math.max(1, event.target.valueAsNumber || 1) })}
-                        />
-                    </Field>
-                )}
-                {runs !== 'in' && (
-                    <Field label="Lanes away from it">
-                        <input
-                            type="number"
-                            min={1}
-                            max={6}
-                            value={arm.lanes_out ?? 1}
-                            onChange={(event) => onChange({ lanes_out: Math.max(1, event.target.valueAsNumber || 1) })}
-                        />
-                    </Field>
-                )}
-                {length('sight_left_m', 'Seen to the left from the line, m', 'Along the road met')}
-                {length('sight_right_m', 'Seen to the right from the line, m', 'Along the road met')}
-                {arm.view_from_m === undefined && arm.view_beyond_m === undefined && (
-                    <Field label="View" errors={errors.view ?? []}>
-                        <select value={arm.view ?? ''} onChange={(event) => onChange({ view: (event.target.value || undefined) as Arm['view'] })}>
-                            <Options of={VIEWS} />
+                {isMet(draft.kind) && (
+                    <Field label="At its mouth" errors={errors.control ?? []}>
+                        <select value={arm.control ?? offers.controls[0]} onChange={(event) => onChange({ control: event.target.value as Arm['control'] })}>
+                            <Options of={Object.fromEntries(offers.controls.map((control) => [control, CONTROLS[control]]))} say={say} />
                         </select>
                     </Field>
                 )}
-                {length('view_from_m', 'View opens before the line, m')}
-                <Field label="Uphill to the line, %" hint="Less than 0 is downhill" errors={errors.gradient ?? []}>
-                    <input
-                        type="number"
-                        min={-25}
-                        max={25}
-                        step="any"
-                        value={arm.gradient === undefined ? '' : Number((arm.gradient * 100).toFixed(2))}
-                        onChange={(event) => onChange({ gradient: event.target.value === '' ? undefined : event.target.valueAsNumber / 100 })}
-                    />
-                </Field>
+                {!arm.slip && <LimitField {...of} assumed={draft.kind === 'slip' ? 'as usual (assumed)' : `${rules.town_limit} (assumed)`} />}
+                <LaneFields {...of} kind={draft.kind} />
+                {isMet(draft.kind) && (
+                    <>
+                        <LengthField {...of} measured={measured} name="sight_left_m" label="Seen to the left from the line" hint="Along the road met" />
+                        <LengthField {...of} measured={measured} name="sight_right_m" label="Seen to the right from the line" hint="Along the road met" />
+                        {arm.view_from_m === undefined && arm.view_beyond_m === undefined && (
+                            <Field label="View" errors={errors.view ?? []}>
+                                <select value={arm.view ?? ''} onChange={(event) => onChange({ view: (event.target.value || undefined) as Arm['view'] })}>
+                                    <Options of={VIEWS} />
+                                </select>
+                            </Field>
+                        )}
+                        <LengthField {...of} measured={measured} name="view_from_m" label="View opens before the line" />
+                    </>
+                )}
+                {arm.slip && <SlipFields {...of} measured={measured} />}
+                {isDriven && (
+                    <SlopeField {...of} label={arm.slip ? 'Uphill as it is driven' : isMet(draft.kind) ? 'Uphill to the line' : 'Uphill as one comes in'} />
+                )}
             </div>
-            <Measures
-                arm={arm}
-                measured={measured}
-                errors={errors}
-                onChange={(measures, free) =>
-                    onChange({
-                        measures,
-                        ...(free ? { [free]: undefined } : {}),
-                        ...(free?.startsWith('view') ? { view: undefined, view_from_m: undefined, view_beyond_m: undefined } : {}),
-                    })
-                }
-            />
-            <Rarely said={arm.room_m !== undefined || arm.path_before_m !== undefined || arm.view_beyond_m !== undefined || arm.parked_along !== undefined}>
-                <div className="grid gap-4 py-2 sm:grid-cols-2">
-                    {length('view_beyond_m', 'View opens beyond the line, m')}
-                    {length('room_m', 'Room before the line, m', 'Only where it is short')}
-                    {length('path_before_m', 'A path crosses before the line, m')}
-                    <Field label="Cars parked near its mouth">
-                        <select value={arm.parked_along ?? 'none'} onChange={(event) => onChange({ parked_along: event.target.value as Arm['parked_along'] })}>
-                            <Options of={PARKED} />
-                        </select>
-                    </Field>
-                    <Check label="A drive or alley" checked={arm.alley ?? false} onChange={(alley) => onChange({ alley: alley || undefined })} />
-                    {offers.centre_lane && (
-                        <Check
-                            label="A lane in the middle for turns"
-                            checked={arm.centre_lane ?? false}
-                            onChange={(on) => onChange({ centre_lane: on || undefined })}
-                        />
-                    )}
-                </div>
-            </Rarely>
+            {isDriven && (
+                <Measures
+                    arm={arm}
+                    of={measuredAt(draft.kind)}
+                    measured={measured}
+                    errors={errors}
+                    onChange={(measures, free) =>
+                        onChange({
+                            measures,
+                            ...(free ? { [free]: undefined } : {}),
+                            ...(free?.startsWith('view') ? { view: undefined, view_from_m: undefined, view_beyond_m: undefined } : {}),
+                        })
+                    }
+                />
+            )}
+            {draft.kind !== 'slip' && comesIn && (
+                <Rarely said={RARELY.some((name) => arm[name] !== undefined)}>
+                    <div className="grid gap-4 py-2 sm:grid-cols-2">
+                        {isMet(draft.kind) && (
+                            <>
+                                <LengthField {...of} measured={measured} name="view_beyond_m" label="View opens beyond the line" />
+                                <LengthField {...of} measured={measured} name="path_before_m" label="A path crosses before the line" />
+                                <LengthField {...of} measured={measured} name="turn_radius_m" label="How tight the turn is" hint="Radius of the car’s path" />
+                            </>
+                        )}
+                        <LengthField {...of} measured={measured} name="sight_ahead_m" label="Seen ahead on the way" hint="A bend, a brow, a hedge" />
+                        <LengthField {...of} measured={measured} name="room_m" label="Room before it" hint="Only where it is short" />
+                        <LengthField {...of} measured={measured} name="road_width_m" label="Width of the road" />
+                        {draft.kind === 'junction' && arm.control !== 'none' && arm.control !== undefined && (
+                            <LengthField
+                                {...of}
+                                name="stagger_m"
+                                least={-60}
+                                label="Its mouth lies to the right of the middle"
+                                hint="As seen by who comes in; less than 0: to the left"
+                            />
+                        )}
+                        {arm.control === 'signals' && (
+                            <>
+                                <LengthField {...of} name="cycle_box_m" label="Cycle box at the line" />
+                                <Field label="The lights, as they come into view" errors={errors.light ?? []}>
+                                    <select
+                                        value={arm.light ?? ''}
+                                        onChange={(event) => onChange({ light: (event.target.value || undefined) as Arm['light'] })}
+                                    >
+                                        <Options of={LIGHTS} />
+                                    </select>
+                                </Field>
+                            </>
+                        )}
+                        {isMet(draft.kind) && (
+                            <Field label="Cars parked near its mouth">
+                                <select
+                                    value={arm.parked_along ?? 'none'}
+                                    onChange={(event) => onChange({ parked_along: event.target.value as Arm['parked_along'] })}
+                                >
+                                    <Options of={PARKED} />
+                                </select>
+                            </Field>
+                        )}
+                        {draft.kind === 'junction' && (
+                            <Check label="A drive or alley" checked={arm.alley ?? false} onChange={(alley) => onChange({ alley: alley || undefined })} />
+                        )}
+                        {offers.centre_lane && (
+                            <Check
+                                label="A lane in the middle for turns"
+                                checked={arm.centre_lane ?? false}
+                                onChange={(on) => onChange({ centre_lane: on || undefined })}
+                            />
+                        )}
+                    </div>
+                    <div className="grid gap-5 py-2">
+                        <BendFields {...of} />
+                        <BesideForm {...of} of="openings" />
+                        <BesideForm {...of} of="parked" />
+                    </div>
+                </Rarely>
+            )}
             {draft.arms.length > leastArms(draft.kind) && (
                 <button type="button" className="key justify-self-start" data-tone="bare" onClick={onRemove}>
                     Take this road away
                 </button>
             )}
         </div>
+    );
+}
+
+const RARELY = [
+    'room_m',
+    'path_before_m',
+    'view_beyond_m',
+    'parked_along',
+    'sight_ahead_m',
+    'road_width_m',
+    'stagger_m',
+    'cycle_box_m',
+    'light',
+    'bend',
+    'openings',
+    'parked',
+] as const;
+
+/** A bend on the way to the site. */
+function BendFields({ arm, errors, onChange }: OfAnArm) {
+    const bend = arm.bend;
+    const set = (part: Partial<NonNullable<Arm['bend']>>) => onChange({ bend: { ...bend, ...part } });
+    const number = (name: 'radius_m' | 'from_m' | 'to_m', label: string) => (
+        <Field label={label} errors={errors[`bend.${name}`] ?? []}>
+            <input
+                type="number"
+                min={0}
+                max={500}
+                step="any"
+                value={bend?.[name] ?? ''}
+                onChange={(event) => set({ [name]: event.target.value === '' ? undefined : event.target.valueAsNumber })}
+            />
+        </Field>
+    );
+    if (!bend) {
+        return (
+            <button type="button" className="key justify-self-start" onClick={() => onChange({ bend: { radius_m: 40, from_m: 80, to_m: 50 } })}>
+                A bend on the way
+            </button>
+        );
+    }
+    return (
+        <section aria-label="A bend on the way" className="grid gap-2">
+            <h4 className="font-semibold">A bend on the way</h4>
+            <div className="grid grid-cols-[1fr_1fr_1fr_auto] items-end gap-2">
+                {number('radius_m', 'Radius, m')}
+                {number('from_m', 'From, m')}
+                {number('to_m', 'To, m')}
+                <button type="button" className="key" data-tone="bare" aria-label="Take the bend away" onClick={() => onChange({ bend: undefined })}>
+                    ✕
+                </button>
+            </div>
+        </section>
     );
 }

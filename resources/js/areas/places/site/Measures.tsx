@@ -1,8 +1,8 @@
 import { useEffect, useState } from 'react';
-import type { SiteAnswer } from '@/api/types';
+import type { Site, SiteAnswer } from '@/api/types';
 import { useRules } from '@/rules/rules';
 import { speedField, unitWords } from '@/rules/speed';
-import type { Arm } from '@/site/draft';
+import { isMet, type Arm } from '@/site/draft';
 import { Field } from '@/ui/Field';
 import { Options } from '@/ui/Options';
 
@@ -20,6 +20,14 @@ const OF: Record<Of, string> = {
     road_width: 'Width of the road',
     path_before: 'A path, before the line',
     turn_radius: 'How tight the turn is',
+    slip_length: 'Length of the slip road',
+};
+
+/** What is measured at a site of that kind, the usual first. */
+export const measuredAt = (kind: Site['kind']): Of[] => {
+    if (kind === 'slip') return ['slip_length'];
+    const onTheWay: Of[] = ['sight_ahead', 'room', 'road_width'];
+    return isMet(kind) ? ['sight_left', 'sight_right', 'view_from', 'view_beyond', ...onTheWay, 'path_before', 'turn_radius'] : onTheWay;
 };
 const BY: Record<By, string> = {
     paces: 'Paced',
@@ -32,6 +40,8 @@ const UNITS = { m: 'm', yd: 'yd', ft: 'ft' };
 
 interface Props {
     arm: Arm;
+    /** What can be measured there. */
+    of: Of[];
     measured: SiteAnswer['measured'];
     errors: Record<string, string[]>;
     /** What was measured, and the figure that is no longer written by hand. */
@@ -39,9 +49,9 @@ interface Props {
 }
 
 /** What was measured of a road, each with its doubt, and a way to measure it once more. */
-export function Measures({ arm, measured, errors, onChange }: Props) {
+export function Measures({ arm, of: lengths, measured, errors, onChange }: Props) {
     const rules = useRules();
-    const [of, setOf] = useState<Of>('sight_left');
+    const [of, setOf] = useState(lengths[0]!);
     const [by, setBy] = useState<By>('paces');
     const [number, setNumber] = useState('');
     const [unit, setUnit] = useState<keyof typeof UNITS>('m');
@@ -97,7 +107,7 @@ export function Measures({ arm, measured, errors, onChange }: Props) {
             <div className="grid gap-3 sm:grid-cols-2">
                 <Field label="What">
                     <select value={of} onChange={(event) => setOf(event.target.value as Of)}>
-                        <Options of={OF} />
+                        <Options of={Object.fromEntries(lengths.map((length) => [length, OF[length]]))} />
                     </select>
                 </Field>
                 <Field label="How">

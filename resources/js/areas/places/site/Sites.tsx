@@ -6,7 +6,7 @@ import { questions } from '@/api/questions';
 import type { SiteLine } from '@/api/types';
 import { ArchiveList } from '@/archive/ArchiveList';
 import { useRoutineText, useSay } from '@/rules/rules';
-import { STARTS, type Start } from '@/site/draft';
+import { KINDS, STARTS, type Start } from '@/site/draft';
 import { lies } from '@/site/map';
 import { SitesMap } from '@/site/SitesMap';
 import { InAndOut } from './InAndOut';
@@ -14,7 +14,9 @@ import { useNotice } from '@/ui/Notice';
 import { NotShown } from '@/ui/NotShown';
 import { isMeant } from '@/ui/search';
 
-const KINDS = { junction: '{Junction}', roundabout: 'Roundabout', 'mini-roundabout': 'Mini-roundabout' } as const;
+/** So many kinds are offered at once: most of what is drawn is one of them. */
+const FIRST = 5;
+
 const address = ({ id }: { id: string }) => `/places/sites/${id}`;
 
 /** The sites of the school: where they lie, and as a list; a new one begins as what it is most like. */
@@ -24,6 +26,7 @@ export function Sites({ find }: { find: string }) {
     const text = useRoutineText();
     const notice = useNotice();
     const sites = useQuery(questions.sites());
+    const [all, setAll] = useState(false);
     const [only, setOnly] = useState<'' | 'unused' | 'hard'>('');
     const putAway = async (site: SiteLine) => {
         const again = () => client.invalidateQueries({ queryKey: ['sites'] });
@@ -34,7 +37,17 @@ export function Sites({ find }: { find: string }) {
     const routines = (site: SiteLine) => [...new Set(site.ways.map(({ routine }) => routine))];
     const found = (sites.data ?? []).filter(
         (site) =>
-            isMeant([site.name, ...site.arms.map(({ name }) => name), ...routines(site).map(text), site.note ?? ''].join(' '), find) &&
+            isMeant(
+                [
+                    site.name,
+                    ...site.arms.map(({ name }) => name),
+                    ...routines(site).map(text),
+                    say(KINDS[site.kind]),
+                    site.note ?? '',
+                    ...site.ways.map(({ note }) => note ?? ''),
+                ].join(' '),
+                find,
+            ) &&
             (only === '' || (only === 'unused' ? site.used === 0 : site.ways.some(({ words }) => words === 'hard'))),
     );
     const placed = found.filter(lies);
@@ -44,11 +57,14 @@ export function Sites({ find }: { find: string }) {
                 <h2 className="text-xl">Sites</h2>
                 <div className="flex flex-wrap items-center gap-2" role="group" aria-label="Draw a new site">
                     <span className="text-quiet">Draw:</span>
-                    {Object.entries(STARTS).map(([start, { words }]) => (
-                        <Link key={start} className="key" to={`/places/sites/new?start=${start satisfies string as Start}`}>
-                            {say(words)}
+                    {(Object.keys(STARTS) as Start[]).slice(0, all ? undefined : FIRST).map((start) => (
+                        <Link key={start} className="key" to={`/places/sites/new?start=${start}`}>
+                            {say(STARTS[start].words)}
                         </Link>
                     ))}
+                    <button type="button" className="key" data-tone="bare" aria-expanded={all} onClick={() => setAll(!all)}>
+                        {all ? 'Fewer' : 'Something else'}
+                    </button>
                 </div>
             </div>
             {sites.error && <NotShown what="The sites are not shown" error={sites.error} retry={() => void sites.refetch()} />}

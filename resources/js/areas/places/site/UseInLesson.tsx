@@ -5,17 +5,19 @@ import { useClock, isoDay, useSession } from '@/session/session';
 import { useNotice } from '@/ui/Notice';
 import { useNow } from '@/ui/useNow';
 import { Sheet } from '@/ui/Sheet';
+import type { Way } from './WayFacts';
 import { Failed, Waiting } from '@/ui/State';
 
 interface Props {
     site: string;
     from: string;
     to: string;
+    routine: Way['routine'];
     onClose: () => void;
 }
 
 /** A way goes on the plan of a lesson of today or tomorrow; from then on it is one of the school's places. */
-export function UseInLesson({ site, from, to, onClose }: Props) {
+export function UseInLesson({ site, from, to, routine, onClose }: Props) {
     const client = useQueryClient();
     const notice = useNotice();
     const clock = useClock();
@@ -26,7 +28,7 @@ export function UseInLesson({ site, from, to, onClose }: Props) {
     const tomorrow = useQuery(day(1));
     const lessons = [today, tomorrow].flatMap(({ data }) => data?.lessons ?? []).filter(({ state }) => state === 'planned');
     const put = async (lesson: (typeof lessons)[number]) => {
-        const place = await api.POST('/sites/{site}/ways', { ...at({ site }), body: { from, to } });
+        const place = await api.POST('/sites/{site}/ways', { ...at({ site }), body: { from, to, routine } });
         const item = await api.POST('/lessons/{lesson}/items', { ...at({ lesson: lesson.id }), body: { place_id: place.id } });
         const again = () => Promise.all([['lesson', lesson.id], ['places'], ['sites']].map((queryKey) => client.invalidateQueries({ queryKey })));
         await again();

@@ -1,7 +1,9 @@
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { questions } from '@/api/questions';
-import type { ApproachAsked, SiteAnswer } from '@/api/types';
+import { Link } from 'react-router';
+import type { ApproachAsked, FastRoad, SiteAnswer } from '@/api/types';
+import { placeAddress } from '@/bench/places';
 import { useRules } from '@/rules/rules';
 import { wantedFrom } from '@/strip/layout';
 import { NotPlanned } from '@/strip/NotPlanned';
@@ -11,21 +13,40 @@ import { NotShown } from '@/ui/NotShown';
 
 export type Way = SiteAnswer['ways'][number];
 
+interface Props {
+    way: Way;
+    /** What an instructor says of how hard it is; null where the core's word stands. */
+    ownWord: Way['difficulty']['words'] | null;
+    first: SiteAnswer['measure_first'];
+}
+
+const HARD = { easy: 'Easy', middling: 'Middling', hard: 'Hard' } as const;
+
 /** What a way is, how hard, and what its plan hangs on. */
-export function WayFacts({ way, first }: { way: Way; first: SiteAnswer['measure_first'] }) {
+export function WayFacts({ way, ownWord, first }: Props) {
     const { difficulty } = way;
     return (
         <div className="grid gap-3">
             <p>
                 That is <strong>{way.title.toLowerCase()}</strong>. {way.because}
             </p>
-            {way.tool && (
+            {way.then && (
                 <p>
-                    <strong>{{ easy: 'Easy', middling: 'Middling', hard: 'Hard' }[difficulty.words]}</strong>
+                    Then at once, after {Math.round(way.then.distance_m)} m: <strong>{way.then.title.toLowerCase()}</strong>.
+                </p>
+            )}
+            {(way.tool || difficulty.reasons.length > 0) && (
+                <p>
+                    {ownWord && (
+                        <>
+                            <strong>{HARD[ownWord]}</strong> in your word; computed:{' '}
+                        </>
+                    )}
+                    <strong>{HARD[difficulty.words]}</strong>
                     {difficulty.reasons.length > 0 && `: ${difficulty.reasons.slice(0, 3).join('; ')}`}. <span className="text-quiet text-sm">assumed</span>
                 </p>
             )}
-            {way.also.length > 0 && <p>Also taught here: {way.also.map(({ title }) => title.toLowerCase()).join(', ')}.</p>}
+            {!way.tool && <p className="text-quiet">Nothing to plan: in a lesson it is marked under Somewhere else.</p>}
             {first.length > 0 && (
                 <section aria-label="Measure first" className="border-now border-l-4 pl-3">
                     <h3 className="sr-only">Measure first</h3>
@@ -44,8 +65,23 @@ export function WayFacts({ way, first }: { way: Way; first: SiteAnswer['measure_
 
 const STATUS = { assumed: 'assumed', written: 'written, not measured', measured: 'measured', unknown: 'not known' } as const;
 
-/** The strip of a way, as far as one plans it by an approach. */
-export function WayStrip({ inputs }: { inputs: ApproachAsked }) {
+/** The plan of a way: its strip where it is planned by an approach, else the page of the bench that reckons it. */
+export function WayPlan({ way }: { way: Way }) {
+    const rules = useRules();
+    const { tool, inputs } = way;
+    if (!tool || !inputs) return null;
+    if (tool === 'approach') return <WayStrip inputs={inputs} />;
+    // Under other rules than those in force the bench would reckon something else.
+    if (inputs.pack !== rules.pack) return null;
+    return (
+        <Link className="key justify-self-start" to={placeAddress(tool as FastRoad, inputs, way.routine, rules)}>
+            Plan it on the bench
+        </Link>
+    );
+}
+
+/** The strip of a way. */
+function WayStrip({ inputs }: { inputs: ApproachAsked }) {
     const rules = useRules();
     const [step, setStep] = useState<StripStep>('signal');
     const { data, error, refetch } = useQuery({ ...questions.tool('approach', inputs), placeholderData: (before) => before });

@@ -6,9 +6,11 @@ import type { Draft } from '@/site/draft';
 const STEPS_BACK = 50;
 
 /** What was drawn on this tab and not kept, by whom and of which site: a page that is left by mistake loses nothing. */
-function unkept(key: string): Draft | null {
+function unkept(key: string, begun: Draft): Draft | null {
     try {
-        return JSON.parse(sessionStorage.getItem(key) ?? 'null') as Draft | null;
+        const kept = JSON.parse(sessionStorage.getItem(key) ?? 'null') as Partial<Draft> | null;
+        // Drawn before a drawing had all that it has now: the rest is as it began.
+        return kept && { ...begun, ...kept };
     } catch {
         return null;
     }
@@ -18,7 +20,7 @@ function unkept(key: string): Draft | null {
 export function useDraft(begun: Draft, site: string) {
     const key = `noble-turn.drawing.${useSession().user.id}.${site}`;
     const [kept, setKept] = useState(begun);
-    const [state, setState] = useState<{ now: Draft; before: Draft[]; what: string }>(() => ({ now: unkept(key) ?? kept, before: [], what: '' }));
+    const [state, setState] = useState<{ now: Draft; before: Draft[]; what: string }>(() => ({ now: unkept(key, begun) ?? kept, before: [], what: '' }));
     const isChanged = state.now !== kept;
     useEffect(() => {
         if (isChanged) sessionStorage.setItem(key, JSON.stringify(state.now));
