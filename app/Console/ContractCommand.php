@@ -11,11 +11,12 @@ final class ContractCommand extends Command
 {
     protected $signature = 'contract';
 
-    protected $description = 'Write docs/openapi.json from the shapes and rules of the API';
+    protected $description = 'Write docs/openapi.json and docs/schemas/sites-geojson.json from the shapes and rules of the API';
 
     public function handle(): int
     {
         File::put(Document::path(), Document::json());
+        File::put(Document::pathOfSites(), Document::sites());
 
         return self::SUCCESS;
     }

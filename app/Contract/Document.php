@@ -53,9 +53,40 @@ final class Document
 
     public static function json(): string
     {
+        return self::written(self::whole());
+    }
+
+    /** Where the schema of the sites that go out and come in is kept. */
+    public static function pathOfSites(): string
+    {
+        return base_path('docs/schemas/sites-geojson.json');
+    }
+
+    /** Sites as GeoJSON, for whoever reads or writes them elsewhere: by itself, with all that it refers to. */
+    public static function sites(): string
+    {
+        $all = Shapes::all();
+        $needed = [];
+        $next = ['SitesGeoJson'];
+        while ($next !== []) {
+            $name = (string) array_pop($next);
+            $needed[$name] = $all[$name];
+            preg_match_all('~#/components/schemas/(\w+)~', json_encode($all[$name], self::JSON), $found);
+            $next = [...$next, ...array_diff(array_unique($found[1]), array_keys($needed))];
+        }
+        ksort($needed);
+
+        return self::written([
+            '$schema' => 'https://json-schema.org/draft/2020-12/schema', 'title' => 'Sites of a school as GeoJSON (RFC 7946)',
+            '$ref' => '#/components/schemas/SitesGeoJson', 'components' => ['schemas' => $needed],
+        ]);
+    }
+
+    /** @param  array<string, mixed>  $document */
+    private static function written(array $document): string
+    {
         return preg_replace_callback(
-            '/^(?: {4})+/m', static fn (array $indent): string => str_repeat(' ', intdiv(strlen($indent[0]), 4)),
-            json_encode(self::whole(), self::JSON),
+            '/^(?: {4})+/m', static fn (array $indent): string => str_repeat(' ', intdiv(strlen($indent[0]), 4)), json_encode($document, self::JSON),
         )."\n";
     }
 

@@ -14,8 +14,8 @@ use NobleTurn\Core\Site\SiteKind;
 
 /**
  * Sites as GeoJSON (RFC 7946), out and in: a feature a site, a point where it lies (null where nobody knows), and as properties `name`, `kind`,
- * `pack`, `note`, `arms` as the site tool takes them, and `remarks` on its ways. Coming in, each feature is new, the same as one that is kept, another drawing of one, or
- * refused with its reason; who it is, its name and kind say.
+ * `pack`, `note`, `arms` as the site tool takes them, and `remarks` on its ways (`docs/schemas/sites-geojson.json`). Coming in, each feature is new,
+ * the same as one that is kept, another drawing of one, or refused with its reason; who it is, its name and kind say.
  */
 final readonly class SitesGeoJson
 {
@@ -129,7 +129,8 @@ final readonly class SitesGeoJson
         self::refuseUnless(is_array($properties['arms'] ?? null), 'arms', 'must be a list of roads.');
         $note = $properties['note'] ?? null;
         self::refuseUnless($note === null || (is_string($note) && mb_strlen($note) <= 500), 'note', 'must be text of at most 500 letters.');
-        $remarks = Validator::make(['remarks' => $properties['remarks'] ?? []], array_filter(Taken::site(), static fn (string $field): bool => str_starts_with($field, 'remarks'), ARRAY_FILTER_USE_KEY))->validate()['remarks'] ?? [];
+        $ofRemarks = array_filter(Taken::site(), static fn (string $field): bool => str_starts_with($field, 'remarks'), ARRAY_FILTER_USE_KEY);
+        $remarks = Validator::make(['remarks' => $properties['remarks'] ?? []], $ofRemarks)->validate()['remarks'] ?? [];
         [$longitude, $latitude] = self::point($feature['geometry'] ?? null);
         $site = $kept->first(static fn (Site $one): bool => mb_strtolower($one->name) === mb_strtolower($name) && $one->kind === $kind?->value) ?? new Site;
         $said = ['name' => $name, 'kind' => $kind?->value, 'pack' => $law, 'note' => $note, 'latitude_deg' => $latitude, 'longitude_deg' => $longitude];

@@ -22,7 +22,8 @@ final class PlacesToSites
     public static function all(): int
     {
         $drawn = 0;
-        $places = DB::table('places')->whereNull('site_id')->whereNull('deleted_at')->orderBy('id')->get(['id', 'school_id', 'name', 'routine', 'road', 'note']);
+        $places = DB::table('places')->whereNull('site_id')->whereNull('deleted_at')->orderBy('id')
+            ->get(['id', 'school_id', 'name', 'routine', 'road', 'note']);
         foreach ($places as $place) {
             $pack = self::law($place);
             $drawn += $pack !== null && self::draw($place, $pack) !== null ? 1 : 0;

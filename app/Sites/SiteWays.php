@@ -66,7 +66,9 @@ final readonly class SiteWays
             throw ValidationException::withMessages(['routine' => 'must be one of '.implode(', ', array_column($ways, 'routine')).': they are taught there.']);
         }
         $way = array_values(array_filter($taught, static fn (array $way): bool => $way['tool'] !== null))[0]
-            ?? throw ValidationException::withMessages([$routine === null ? 'to' : 'routine' => 'has nothing to plan there: mark it in the lesson as done elsewhere.']);
+            ?? throw ValidationException::withMessages([
+                $routine === null ? 'to' : 'routine' => 'has nothing to plan there: mark it in the lesson as done elsewhere.',
+            ]);
         $place = Place::withTrashed()->where(['site_id' => $this->site->id, 'from_arm' => $from, 'to_arm' => $to, 'routine' => $way['routine']])->first()
             ?? new Place(['site_id' => $this->site->id, 'from_arm' => $from, 'to_arm' => $to, 'name' => $this->name($way), 'note' => null]);
         $this->write($place, $way);

@@ -85,3 +85,30 @@ it('gives out what a geographic library reads', function (): void {
     expect($said)->toContain('GeoJSON')->toContain('Geometry: Point')->toContain('Feature Count: 2')
         ->toContain('Extent: (-8.200000, 49.200000) - (-8.100000, 49.250000)');
 });
+
+it('goes out as its schema says, every kind of site, and comes in again with all that is said of its ways', function (): void {
+    $remark = ['from' => 's', 'to' => 'e', 'routine' => 'emerge-right', 'note' => 'buses', 'difficulty' => 'hard'];
+    $kept = [
+        ['name' => 'T', 'kind' => 'junction', 'arms' => Routes::ARMS, 'remarks' => [$remark], 'latitude_deg' => 49.2, 'longitude_deg' => -8.1],
+        ['name' => 'Slip', 'kind' => 'slip', 'arms' => Routes::SLIP],
+        ['name' => 'Car park', 'kind' => 'kerb', 'arms' => [['id' => 'a', 'name' => 'Quay', 'bearing_deg' => 0, 'holds' => ['bay']]]],
+    ];
+    foreach ($kept as $site) {
+        $this->postJson('api/sites', $site)->assertCreated();
+    }
+    $schema = (string) file_get_contents(base_path('docs/schemas/sites-geojson.json'));
+    expect($schema)->toBe(App\Contract\Document::sites());
+    $out = $this->getJson('api/sites/geojson')->assertOk();
+    $valid = (new Opis\JsonSchema\Validator)->validate(json_decode($out->getContent()), $schema);
+    expect($valid->isValid())->toBeTrue((string) $valid->error());
+    expect(($this->bring)($out->json('features'), true)['rows'])->each->toMatchArray(['what' => 'same']);
+    Site::query()->forceDelete();
+    expect(($this->bring)($out->json('features'), true)['kept'])->toBe(3);
+    expect(Site::query()->where('name', 'T')->sole()->remarks)->toEqual([$remark]);
+    // What is said of a way is refused by its field as the rest is.
+    $wrong = $out->json('features');
+    foreach ($wrong as $i => $feature) {
+        $wrong[$i]['properties']['remarks'] = [['difficulty' => 'awful'] + $remark];
+    }
+    expect(($this->bring)($wrong, true)['rows'][0]['message'])->toContain('remarks.0.difficulty');
+});

@@ -164,8 +164,8 @@ it('keeps what instructors say of a way: a note, and how hard they find it', fun
     expect($way())->toMatchArray(['words' => 'hard', 'overruled' => true, 'note' => 'buses at ten past'])
         // What a drawing does not say anew stands.
         ->and(($this->redraw)($site, Routes::ARMS)->json('remarks'))->toBe([$said])
-        ->and($this->putJson("api/sites/{$site['id']}", ['name' => 'x', 'kind' => 'junction', 'arms' => Routes::ARMS, 'remarks' => []])->json('remarks'))->toBe([])
-        ->and($way())->toMatchArray(['overruled' => false, 'note' => null]);
+        ->and($this->putJson("api/sites/{$site['id']}", ['remarks' => [], 'name' => 'x', 'kind' => 'junction', 'arms' => Routes::ARMS])->json('remarks'))
+        ->toBe([])->and($way())->toMatchArray(['overruled' => false, 'note' => null]);
     foreach ([['from' => 'x'], ['difficulty' => 'awful'], ['routine' => 'dance'], ['note' => str_repeat('a', 301)]] as $wrong) {
         $this->postJson('api/sites', ['name' => 'x', 'kind' => 'junction', 'arms' => Routes::ARMS, 'remarks' => [$wrong + $said]])->assertUnprocessable()
             ->assertJsonValidationErrorFor('remarks.0.'.array_key_first($wrong));
@@ -178,7 +178,8 @@ it('lets the names of its ways follow the site’s, but not those that were give
     $left = $this->postJson("api/sites/{$site['id']}/ways", ['from' => 's', 'to' => 'w'])->json('id');
     Place::query()->whereKey($left)->update(['name' => 'Under the clock']);
     $this->putJson("api/sites/{$site['id']}", ['name' => 'The mole', 'kind' => 'junction', 'arms' => Routes::ARMS])->assertOk();
-    expect(Place::query()->findOrFail($right)->name)->toBe('The mole: from Ropewalk, right')->and(Place::query()->findOrFail($left)->name)->toBe('Under the clock');
+    expect(Place::query()->findOrFail($right)->name)->toBe('The mole: from Ropewalk, right')
+        ->and(Place::query()->findOrFail($left)->name)->toBe('Under the clock');
 });
 
 it('changes a way where it is drawn, not by the form of a place', function (): void {
