@@ -127,6 +127,7 @@ Route::prefix('api')->group(function (): void {
             Route::put('sites/{site}', [SiteController::class, 'update']);
             Route::delete('sites/{site}', [SiteController::class, 'destroy']);
             Route::post('sites/{site}/restore', [SiteController::class, 'restore'])->whereUuid('site');
+            Route::post('sites/{site}/merge', [SiteController::class, 'merge']);
             Route::post('sites/{site}/ways', [SiteController::class, 'way']);
             Route::post('places', [PlaceController::class, 'store']);
             Route::put('places/{place}', [PlaceController::class, 'update']);

@@ -114,6 +114,7 @@ abstract class FeatureTestCase extends TestCase
         $this->app->make(CurrentSchool::class)->within(School::query()->findOrFail($owner->school_id), function () use (&$at, $owner): void {
             $lesson = $at['lesson'];
             $at['site'] = Site::query()->create(['name' => 'x', 'kind' => 'junction', 'pack' => 'gb', 'arms' => Routes::ARMS, 'ways' => []]);
+            $at['twin'] = Site::query()->create(['name' => 'y', 'kind' => 'junction', 'pack' => 'gb', 'arms' => Routes::ARMS, 'ways' => []]);
             $at['item'] = PlannedItem::query()->create(['lesson_id' => $lesson->id, 'place_id' => $at['place']->id, 'ordinal' => 1, 'minutes' => 10]);
             $at['promise'] = Promise::query()->create(['lesson_id' => $lesson->id, 'learner_id' => $lesson->learner_id, 'kind' => 'homework', 'text' => 'x']);
             $at['remedy'] = Remedy::query()->create([

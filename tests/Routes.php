@@ -78,6 +78,7 @@ final class Routes
             'GET sites' => [], 'GET sites/{site}' => [], 'GET sites/{site}/past' => [], 'POST sites' => $site, 'GET sites/geojson' => [],
             'POST sites/import' => ['type' => 'FeatureCollection', 'features' => [], 'keep' => true], 'PUT sites/{site}' => $site, 'POST sites/{site}/ways' => ['from' => 's',
                 'to' => 'e'],
+            'POST sites/{site}/merge' => ['other' => $ids['twin'], 'ways' => []],
             'DELETE sites/{site}' => [], 'POST sites/{site}/restore' => [],
             'GET places' => [], 'POST places' => $place, 'GET places/{place}/lessons' => [],
             'POST places/{place}/drawings' => [

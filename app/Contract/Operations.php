@@ -138,6 +138,7 @@ final class Operations
             'PUT sites/{site}' => Operation::writes('Draws a site anew; the ways that lessons use follow it', Taken::site(), 'Site', inside: $arms),
             'DELETE sites/{site}' => Operation::writes('Archives a site', [], null),
             'POST sites/{site}/restore' => Operation::writes('Brings a site back', [], 'Site'),
+            'POST sites/{site}/merge' => Operation::writes('Puts another site that is the same one into this', Taken::sitesMerged(), 'Site'),
             'POST sites/{site}/ways' => Operation::writes('The place that lessons use of a way through it', Taken::way(), 'Place', 201),
             'GET places' => Operation::reads('The school’s places', Shapes::listOf('PlaceWithDrawings')),
             'POST places' => Operation::writes('Adds a place', Taken::place(), 'Place', 201, inside: $road),

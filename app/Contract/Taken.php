@@ -155,6 +155,15 @@ final class Taken
         ];
     }
 
+    /** @return array<string, list<mixed>> */
+    public static function sitesMerged(): array
+    {
+        return [
+            'other' => ['required', 'uuid'], 'ways' => ['sometimes', 'array', 'max:120'], 'ways.*' => ['array:place_id,from,to'],
+            'ways.*.place_id' => ['required', 'uuid'], 'ways.*.from' => ['required', 'string', 'max:20'], 'ways.*.to' => ['required', 'string', 'max:20'],
+        ];
+    }
+
     /** @return array<string, list<mixed>> what the tool is asked is the core's to check */
     public static function drawing(): array
     {

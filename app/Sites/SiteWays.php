@@ -103,6 +103,11 @@ final readonly class SiteWays
         }
     }
 
+    public function teach(string $from, string $to, string $routine): bool
+    {
+        return in_array($routine, array_column($this->between($from, $to), 'routine'), true);
+    }
+
     /** @return list<array<string, mixed>> the ways in by one arm and out by another: one for each routine it teaches */
     private function between(string $from, string $to): array
     {

@@ -33,6 +33,7 @@ it('answers a day of the demo as it was recorded', function (): void {
     $learner = $driven->learner_id;
     $cell = collect($this->getJson("api/learners/{$learner}/skill")->json('cells'))->sortByDesc('evidence')->first();
     $site = Site::query()->where('name', 'Ropewalk at Mole Street')->firstOrFail()->id;
+    $drivenAt = Site::query()->where('name', 'Chandlers Row into Quay Street')->firstOrFail()->id;
     $few = static fn (int $many): Closure => static fn (array $list): array => array_slice($list, 0, $many);
     $asks = [
         'today' => ['today', null], 'lesson-planned' => ["lessons/{$today['next']['id']}", null], 'lesson-driven' => ["lessons/{$driven->id}", null],
@@ -42,7 +43,8 @@ it('answers a day of the demo as it was recorded', function (): void {
         'needs' => ["learners/{$learner}/needs", null],
         'cell' => ["learners/{$learner}/skill/{$cell['routine']}/{$cell['step']}", null],
         'marks-behind' => ["learners/{$learner}/marks?step={$cell['step']}", null],
-        'sites' => ['sites', null], 'site' => ["sites/{$site}", null], 'places' => ['places', null],
+        'sites' => ['sites', null], 'site' => ["sites/{$site}", null], 'site-driven' => ["sites/{$drivenAt}", null],
+        'past' => ["sites/{$drivenAt}/past", null], 'places' => ['places', null],
         'vehicles' => ['vehicles', null], 'vehicle-kinds' => ['vehicle-kinds', null], 'rules' => ['rules', null],
         'routines' => ['routines?pack=gb', $few(12)], 'school-learners' => ['school/learners', null], 'teaching' => ['school/teaching', null],
     ];
@@ -60,9 +62,9 @@ it('answers a day of the demo as it was recorded', function (): void {
     }
 });
 
-it('answers the tools of the bench as they were recorded', function (string $tool, array $inputs): void {
+it('answers the tools of the bench as they were recorded', function (string $tool, array $inputs, string $more = ''): void {
     $this->actingAs($this->user($this->school()));
-    Recording::hold("tool-{$tool}", json_decode((string) $this->postJson("api/compute/{$tool}", $inputs)->assertOk()->getContent()));
+    Recording::hold("tool-{$tool}{$more}", json_decode((string) $this->postJson("api/compute/{$tool}", $inputs)->assertOk()->getContent()));
 })->with([
     'gap' => [
         'gap',
@@ -107,6 +109,13 @@ it('answers the tools of the bench as they were recorded', function (string $too
         'swept-path', ['vehicle' => 'rigid-lorry', 'bend' => ['kerb_radius_m' => 6, 'entry_width_m' => 4, 'exit_width_m' => 7.3, 'angle_deg' => 90]],
     ],
     'site' => ['site', ['pack' => 'gb', 'kind' => 'junction', 'arms' => Routes::ARMS, 'from' => 's', 'to' => 'e']],
+    'a slip' => ['site', ['pack' => 'gb', 'kind' => 'slip', 'arms' => Routes::SLIP, 'from' => 's', 'to' => 'e'], '-slip'],
+    'a stretch' => ['site', ['pack' => 'gb', 'kind' => 'stretch', 'arms' => [
+        ['id' => 'w', 'name' => 'This road', 'bearing_deg' => 270, 'holds' => ['parked', 'bus-stop']],
+        ['id' => 'e', 'name' => 'This road', 'bearing_deg' => 90, 'holds' => ['humps']],
+    ], 'from' => 'w', 'to' => 'e'], '-stretch'],
+    'a car park' => ['site', ['pack' => 'gb', 'kind' => 'kerb', 'arms' => [['id' => 'w', 'name' => 'Car park', 'bearing_deg' => 270, 'holds' => ['bay']]],
+        'from' => 'w', 'to' => 'w'], '-car-park'],
     'clearance' => ['clearance', ['vehicle_height_m' => 4.0, 'sign_height_ft_in' => "13'9\""]],
     'lanes' => ['lanes', ['pack' => 'gb', 'layout' => 'roundabout', 'arms' => [
         [

@@ -216,3 +216,66 @@ it('says what went wrong on its ways, by kind and by how many, and leaves out wh
         ->and(array_sum($past[0]['levels']))->toBe(2);
     $this->actingAs($this->user($this->school(), 'owner'))->getJson("api/sites/{$site['id']}/past")->assertNotFound();
 });
+
+describe('a site that was met twice', function (): void {
+    beforeEach(function (): void {
+        $this->into = ($this->draw)();
+        $arms = Routes::ARMS;
+        $arms[2] = ['id' => 'x', 'name' => 'The rope walk', 'bearing_deg' => 200, 'control' => 'give-way', 'gradient' => 0.06, 'limit_mph' => 20,
+            'measures' => [['of' => 'sight_left', 'by' => 'eye', 'length_m' => 40]]];
+        $this->other = ($this->draw)(['name' => 'Out of the rope walk', 'arms' => $arms, 'latitude_deg' => 49.2, 'longitude_deg' => -8.1, 'note' => 'steep']);
+        $this->way = fn (array $site, string $from, string $to): string => $this->postJson("api/sites/{$site['id']}/ways", ['from' => $from, 'to' => $to])
+            ->assertCreated()->json('id');
+        $this->merge = fn (array $ways, ?string $other = null): Illuminate\Testing\TestResponse => $this->postJson("api/sites/{$this->into['id']}/merge",
+            ['other' => $other ?? $this->other['id'], 'ways' => $ways]);
+    });
+
+    it('becomes one: its ways come with their lessons, and what only the other drawing knew of their road', function (): void {
+        $place = ($this->way)($this->other, 'x', 'e');
+        ['lesson' => $lesson] = $this->lesson($this->owner);
+        $item = $this->postJson("api/lessons/{$lesson->id}/items", ['place_id' => $place])->assertCreated()->json();
+        $one = ($this->merge)([['place_id' => $place, 'from' => 's', 'to' => 'e']])->assertOk()->json();
+        expect($one)->toMatchArray(['latitude_deg' => 49.2, 'note' => 'steep', 'name' => 'Ropewalk at Mole Street'])
+            ->and(array_column($one['used'], 'place_id'))->toBe([$place]);
+        $stem = array_column($one['arms'], null, 'id')['s'];
+        // Its own limit, name and bearing stand; slope and sight it had not.
+        expect($stem)->toMatchArray(['name' => 'Ropewalk', 'bearing_deg' => 180, 'limit_mph' => 30, 'gradient' => 0.06])
+            ->and($stem['measures'][0]['length_m'])->toBe(40);
+        expect(Place::query()->findOrFail($place)->road)->toMatchArray(['gradient' => 0.06, 'sight_left_m' => 40, 'limit_mph' => 30])
+            ->and($this->getJson("api/lessons/{$lesson->id}")->json('items.0.id'))->toBe($item['id'])
+            ->and($this->getJson('api/sites')->json())->toHaveCount(1)->and($this->getJson('api/archived')->json('sites.0.name'))->toBe('Out of the rope walk');
+    });
+
+    it('moves what is planned to the way that was used here already', function (): void {
+        $here = ($this->way)($this->into, 's', 'e');
+        $there = ($this->way)($this->other, 'x', 'e');
+        ['lesson' => $lesson] = $this->lesson($this->owner);
+        $this->postJson("api/lessons/{$lesson->id}/items", ['place_id' => $there])->assertCreated();
+        ($this->merge)([['place_id' => $there, 'from' => 's', 'to' => 'e']])->assertOk();
+        expect($this->getJson("api/lessons/{$lesson->id}")->json('items.0.place.id'))->toBe($here)->and(Place::query()->find($there))->toBeNull();
+    });
+
+    it('is refused where a way has no like here, is left out, or the law is another, and then nothing has moved', function (): void {
+        $place = ($this->way)($this->other, 'x', 'e');
+        foreach ([[], [['place_id' => $place, 'from' => 's', 'to' => 'w']], [['place_id' => $place, 'from' => 'w', 'to' => 'e']]] as $ways) {
+            ($this->merge)($ways)->assertUnprocessable()->assertJsonValidationErrorFor('ways');
+        }
+        ($this->merge)([], $this->into['id'])->assertUnprocessable()->assertJsonValidationErrorFor('other');
+        ($this->merge)([], (string) Illuminate\Support\Str::uuid7())->assertUnprocessable()->assertJsonValidationErrorFor('other');
+        $abroad = ($this->draw)(['name' => 'Abroad', 'pack' => 'ie']);
+        ($this->merge)([], $abroad['id'])->assertUnprocessable()->assertJsonValidationErrorFor('other');
+        expect(Place::query()->findOrFail($place)->site_id)->toBe($this->other['id'])->and(Site::query()->count())->toBe(3);
+    });
+
+    it('keeps this drawing as it is where the two contradict each other', function (): void {
+        $arms = Routes::ARMS;
+        $arms[2] += ['path_before_m' => 6, 'room_m' => 40];
+        $site = ($this->draw)(['name' => 'Another', 'arms' => $arms]);
+        $own = Site::query()->findOrFail($this->into['id'])->arms;
+        $own[2] += ['view_beyond_m' => 3];
+        Site::query()->whereKey($this->into['id'])->update(['arms' => json_encode($own)]);
+        $place = ($this->way)($site, 's', 'e');
+        $one = ($this->merge)([['place_id' => $place, 'from' => 's', 'to' => 'e']], $site['id'])->assertOk()->json();
+        expect(array_column($one['used'], 'place_id'))->toBe([$place])->and($one['arms'][2])->toMatchArray(['view_beyond_m' => 3]);
+    });
+});

@@ -60,7 +60,7 @@ test('a crossroads drawn by mouse: measured twice, two of its ways planned in a 
     await sheet.getByLabel('Paces').fill('40');
     await sheet.getByRole('button', { name: 'Add this measure' }).click();
     await expect(sheet.getByText('30 m ± 1.8 m, paced once')).toBeVisible();
-    await sheet.getByLabel('How').selectOption('driven');
+    await sheet.getByLabel('How', { exact: true }).selectOption('driven');
     await sheet.getByRole('button', { name: 'Press where it begins' }).click();
     await page.waitForTimeout(3_300);
     await sheet.getByRole('button', { name: /Press where it ends/ }).click();
@@ -119,6 +119,89 @@ test('a T by keyboard alone: turned, named, kept, found again on the map', async
     await expect(page.getByRole('heading', { level: 1, name: 'Capstan T' })).toBeVisible();
 });
 
+test('a stretch of road by mouse: two things along it planned in a lesson, an opening dragged, a word of its own kept', async ({ page }) => {
+    const heard = complaints(page);
+    const lesson = await newLesson(page, new Date(tomorrow().getTime() - 137 * 60_000));
+    await page.goto('/places');
+    await page.getByRole('button', { name: 'Something else' }).click();
+    await page.getByRole('link', { name: 'A stretch of road' }).click();
+    await page.getByRole('group', { name: 'Roads' }).getByRole('button', { name: 'This road (west)' }).click();
+    const sheet = page.getByRole('dialog');
+    await sheet.getByLabel('Name of the road').fill('Trawl Street');
+    await sheet.getByLabel('A bus stop').check();
+    await sheet.getByText('More that can matter').click();
+    await sheet.getByRole('button', { name: 'An opening' }).click();
+    await expectNoAxeFinding(page, 'a stretch of road');
+    await sheet.getByRole('button', { name: 'Close' }).click();
+    const picture = page.getByRole('group', { name: 'The site from above, north up' });
+    const opening = picture.getByRole('button', { name: /^An opening on the left of Trawl Street \(west\), 24 to 18 m before/ });
+    const box = (await opening.boundingBox())!;
+    await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+    await page.mouse.down();
+    await page.mouse.move(box.x + box.width / 2 - 60, box.y + box.height / 2, { steps: 6 });
+    await page.mouse.up();
+    // Dragged away from the middle it lies farther before it, as wide as it was.
+    const moved = picture.getByRole('button', { name: /^An opening on the left of Trawl Street \(west\)/ });
+    const [, far, near] = /, (\d+) to (\d+) m/.exec((await moved.getAttribute('aria-label'))!)!;
+    expect(Number(far)).toBeGreaterThan(26);
+    expect(Number(far) - Number(near)).toBe(6);
+    await page.getByText(/^All \d ways$/).click();
+    await page.getByRole('button', { name: /^Trawl Street \(west\) → Trawl Street \(east\): pass parked/ }).click();
+    const taught = page.getByRole('group', { name: 'Taught on this way' });
+    await expect(taught.getByRole('button')).toHaveCount(2);
+    await page.getByLabel('How hard, in your word').selectOption('hard');
+    await page.getByLabel('Note on this way').fill('lorries at seven');
+    await page.getByLabel('Name of the site').fill('Trawl Street shops');
+    await page.getByRole('button', { name: 'Keep the site' }).click();
+    await expect(page.getByText('Trawl Street shops is kept.')).toBeVisible();
+    await useIn(page, lesson);
+    await taught.getByRole('button', { name: /bus/i }).click();
+    await useIn(page, lesson);
+    const items = async () => (await api<{ items: { routine: string; plan: { tool: string } }[] }>(page, `lessons/${lesson.id}`)).items.slice(-2);
+    await expect.poll(async () => (await items()).map(({ routine }) => routine)).toEqual(['pass-parked', 'pass-bus']);
+    await page.goto('/places?find=trawl');
+    await page.getByRole('button', { name: 'With a hard way' }).click();
+    await page.getByRole('heading', { name: 'Trawl Street shops' }).getByRole('link').click();
+    await page.getByText(/^All \d ways$/).click();
+    await expect(page.getByRole('button', { name: /pass parked.*, hard · lorries at seven/ })).toBeVisible();
+    expect(heard).toEqual([]);
+});
+
+test('a slip road by keyboard, and its plan on the bench', async ({ page }) => {
+    await page.goto('/places/sites/new?start=slip-on');
+    await page.getByRole('button', { name: /^Slip road, south-west/ }).focus();
+    await page.keyboard.press('Enter');
+    await page
+        .getByRole('button', { name: /^Main road \(east\)/ })
+        .first()
+        .focus();
+    await page.keyboard.press('Enter');
+    await expect(page.getByText('That is join from a slip road')).toBeVisible();
+    await expect(page.getByRole('region', { name: 'Measure first' })).toContainText('Measure the length of the slip road first');
+    await page.getByRole('group', { name: 'Roads' }).getByRole('button', { name: 'Slip road' }).focus();
+    await page.keyboard.press('Enter');
+    await page.getByLabel('Length of the slip road, m').focus();
+    await page.keyboard.type('640');
+    await page.keyboard.press('Escape');
+    await expect(page.getByRole('region', { name: 'Measure first' })).toHaveCount(0);
+    await page.getByLabel('Name of the site').focus();
+    await page.keyboard.type('Dredger slip');
+    await page.getByRole('button', { name: 'Keep the site' }).focus();
+    await page.keyboard.press('Enter');
+    await expect(page.getByText('Dredger slip is kept.')).toBeVisible();
+    await page.getByRole('link', { name: 'Plan it on the bench' }).focus();
+    await page.keyboard.press('Enter');
+    await expect(page).toHaveURL(/\/bench\/join\?.*slip=640/);
+});
+
+test('a place of before is a way of a site: from the list to where it is drawn, with what went wrong there', async ({ page }) => {
+    await page.goto('/places?find=tarpot battery');
+    const row = page.getByRole('listitem').filter({ has: page.getByRole('heading', { name: 'Tarpot Lane into Battery Hill' }) });
+    await row.getByRole('link', { name: 'Its site' }).click();
+    await expect(page.getByRole('heading', { name: /^Tarpot Lane → Battery Hill \(east\), right$/ })).toBeVisible();
+    await expect(page.getByRole('region', { name: 'What went wrong here' })).toContainText(/\d+ rounds? by \d+ learners?/);
+});
+
 test('the map opens on the town, shows all on one press, and moves by key', async ({ page }) => {
     await page.goto('/places');
     const map = page.getByRole('group', { name: /^Map of the sites/ });
@@ -157,6 +240,15 @@ for (const theme of ['day', 'night'] as const) {
         await expectNoAxeFinding(page, `a site, ${theme}`);
         await page.getByRole('button', { name: 'Keep the site' }).click();
         await expect(page.getByRole('alert').first()).toContainText(/name/i);
+        // One with all that can lie beside its roads.
+        await page.goto('/places?find=chandlers');
+        await page.getByRole('heading', { name: 'Chandlers Row into Quay Street' }).first().getByRole('link').click();
+        await expect(page.getByRole('region', { name: 'What went wrong here' })).toBeVisible();
+        await expectSound(page, 'a driven site on a phone');
+        await expectNoAxeFinding(page, `a driven site, ${theme}`);
+        await page.getByRole('group', { name: 'Roads' }).getByRole('button', { name: 'Chandlers Row' }).click();
+        await expectSound(page, 'a road on a phone');
+        await expectNoAxeFinding(page, `a road, ${theme}`);
     });
 }
 

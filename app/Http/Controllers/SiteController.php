@@ -9,6 +9,7 @@ use App\Marks\PastOfSite;
 use App\Models\Site;
 use App\School\ChosenRules;
 use App\School\CurrentSchool;
+use App\Sites\SiteMerge;
 use App\Sites\SiteWays;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -83,6 +84,17 @@ final class SiteController extends Controller
         $place = DB::transaction(static fn () => SiteWays::of($site)->place($said['from'], $said['to'], $said['routine'] ?? null));
 
         return response()->json(Show::place($place), 201);
+    }
+
+    /** Another site that is the same one, put into this. */
+    public function merge(Request $request, Site $site): JsonResponse
+    {
+        /** @var array{other: string, ways?: list<array{place_id: string, from: string, to: string}>} $said */
+        $said = $request->validate(Taken::sitesMerged());
+        $other = Site::query()->find($said['other']) ?? throw ValidationException::withMessages(['other' => 'must be a site of this school.']);
+        SiteMerge::put($other, $site, $said['ways'] ?? []);
+
+        return response()->json(Show::site($site->refresh()));
     }
 
     private function write(Site $site, Request $request, CurrentSchool $current): Site

@@ -115,6 +115,15 @@ function benchCore(): void
         $took = medianSeconds(static fn () => Toolbox::run($tool, $input));
         row([$name, number_format(1 / $took), number_format($took / $loop, 1)]);
     }
+    $plans = static function () use ($arms): void {
+        foreach (Toolbox::run('site', ['kind' => 'junction', 'arms' => $arms])['ways'] as $way) {
+            if ($way['tool'] !== null) {
+                Toolbox::run($way['tool'], $way['inputs']);
+            }
+        }
+    };
+    $took = medianSeconds($plans);
+    row(['site: crossroads and the plan of each of its ways', number_format(1 / $took), number_format($took / $loop, 1)]);
     $pack = RulePacks::byCode('gb');
     foreach ([
         'one card of the catalogue' => static fn () => Card::of(RoutineCode::EmergeRight, $pack, new Practice([], $pack)),

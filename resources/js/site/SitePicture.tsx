@@ -117,9 +117,15 @@ export function SitePicture({ draft, keeps, from, to, met, seen, onTurn, onShift
                     ) : null;
                 })}
             {ours && wanted && (
-                <path d={path(draft, ours, wanted, keeps, reach)} fill="none" stroke="var(--now)" strokeWidth={1.3 * Math.sqrt(k)} strokeLinejoin="round" data-way="" />
+                <path
+                    d={path(draft, ours, wanted, keeps, reach)}
+                    fill="none"
+                    stroke="var(--now)"
+                    strokeWidth={1.3 * Math.sqrt(k)}
+                    strokeLinejoin="round"
+                    data-way=""
+                />
             )}
-            <BesideRoads {...{ draft, out, keeps }} onHold={pull} onMove={onShift} />
             {draft.arms.map((arm) => {
                 const [x, y] = hold(arm, reach);
                 const chosen = arm.id === from ? 'from' : arm.id === to ? 'to' : null;
@@ -180,6 +186,8 @@ export function SitePicture({ draft, keeps, from, to, met, seen, onTurn, onShift
                     </g>
                 );
             })}
+            {/* Over the names: what is small is held first. */}
+            <BesideRoads {...{ draft, out, keeps }} onHold={pull} onMove={onShift} />
         </svg>
     );
 }

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { answer } from '@/testing/answers';
-import { labelled, lies, moved, scaleLength, showing, spot, town, type Placed } from './map';
+import { labelled, lies, metresApart, moved, scaleLength, showing, spot, town, type Placed } from './map';
 
 const sites = answer('demo-sites').filter(lies);
 const lighthouse: Placed = { ...sites[0]!, id: 'far', name: 'The lighthouse', latitude_deg: 51, longitude_deg: -3 };
@@ -26,6 +26,13 @@ describe('our own map', () => {
         const east = spot({ ...here, longitude_deg: -8.1 + 1 / 111.2 / Math.cos((49.2 * Math.PI) / 180) }, shown, WIDTH, HEIGHT);
         expect(HEIGHT / 2 - north[1]).toBeCloseTo(200, 6);
         expect(east[0] - WIDTH / 2).toBeCloseTo(200, 6);
+    });
+
+    it('knows how far two lie apart, and nothing of one that lies nowhere', () => {
+        const here = { latitude_deg: 49.2, longitude_deg: -8.1 };
+        expect(metresApart(here, { ...here, latitude_deg: 49.2 + 1 / 1112 })).toBeCloseTo(100, 6);
+        expect(metresApart(here, { ...here, longitude_deg: -8.1 + 1 / 1112 })).toBeCloseTo(100 * Math.cos((49.2 * Math.PI) / 180), 6);
+        expect(metresApart(here, { latitude_deg: null, longitude_deg: null })).toBeNull();
     });
 
     it('opens on the town, and leaves out the one that lies far away', () => {

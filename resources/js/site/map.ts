@@ -23,6 +23,15 @@ export interface Shown {
 const middle = (values: number[]): number => (Math.min(...values) + Math.max(...values)) / 2;
 const halfWay = (values: number[]): number => [...values].sort((one, other) => one - other)[Math.floor(values.length / 2)]!;
 
+type Somewhere = Pick<SiteLine, 'latitude_deg' | 'longitude_deg'>;
+
+/** Between two of them on the flat picture, m; null where one lies nowhere. */
+export function metresApart(one: Somewhere, other: Somewhere): number | null {
+    if (one.latitude_deg === null || one.longitude_deg === null || other.latitude_deg === null || other.longitude_deg === null) return null;
+    const east = (one.longitude_deg - other.longitude_deg) * Math.cos((one.latitude_deg * Math.PI) / 180);
+    return Math.hypot(one.latitude_deg - other.latitude_deg, east) * DEGREE_M;
+}
+
 /** All of them, with a little room around; `tall` is the map's height as a share of its width. */
 export function showing(sites: readonly Placed[], tall: number): Shown {
     const [latitudes, longitudes] = [sites.map((site) => site.latitude_deg), sites.map((site) => site.longitude_deg)];

@@ -33,7 +33,9 @@ interface Recorded {
     'demo-needs': Api.RoutineNeed[];
     'demo-places': Api.PlaceWithDrawings[];
     'demo-routines': Api.RoutineCard[];
+    'demo-past': Api.PastOfWay[];
     'demo-site': Api.Site;
+    'demo-site-driven': Api.Site;
     'demo-sites': Api.SiteLine[];
     'demo-school-learners': Api.SchoolLearners;
     'demo-skill': Api.Skill;
@@ -53,6 +55,9 @@ interface Recorded {
     'tool-overtake': Api.OvertakeAnswer;
     'tool-reverse': Api.ReverseFolded;
     'tool-site': Api.SiteAnswer;
+    'tool-site-car-park': Api.SiteAnswer;
+    'tool-site-slip': Api.SiteAnswer;
+    'tool-site-stretch': Api.SiteAnswer;
     'tool-steering': Api.SteeringAnswer;
     'tool-swept-path': Api.SweptPathAnswer;
 }

@@ -30,6 +30,7 @@ import { Sheet } from '@/ui/Sheet';
 import { Failed, Waiting } from '@/ui/State';
 import { useForm } from '@/ui/useForm';
 import { ArmForm } from './site/ArmForm';
+import { Merge } from './site/Merge';
 import { OwnWord } from './site/OwnWord';
 import { Past } from './site/Past';
 import { Position } from './site/Position';
@@ -44,15 +45,17 @@ export function SitePage() {
     const { id = 'new' } = useParams();
     const [search] = useSearchParams();
     const start = search.get('start');
+    // Made one with another it is drawn as it is now.
+    const [merged, setMerged] = useState(0);
     const kept = useQuery({ ...questions.site(id), enabled: id !== 'new' });
     if (id === 'new') return <Drawing key="new" begin={begun(isStart(start) ? start : 't')} />;
     if (kept.isLoading) return <Waiting />;
     if (!kept.data) return <Failed error={kept.error} retry={() => void kept.refetch()} />;
-    return <Drawing key={id} begin={drawnBefore(kept.data)} site={kept.data} />;
+    return <Drawing key={`${id} ${merged}`} begin={drawnBefore(kept.data)} site={kept.data} onMerged={() => setMerged(merged + 1)} />;
 }
 
 /** Drawn once: the roads on the left, the way through them that is looked at on the right, its plan below. */
-function Drawing({ begin, site }: { begin: Draft; site?: Site }) {
+function Drawing({ begin, site, onMerged }: { begin: Draft; site?: Site; onMerged?: () => void }) {
     const rules = useRules();
     const say = useSay();
     const client = useQueryClient();
@@ -63,6 +66,7 @@ function Drawing({ begin, site }: { begin: Draft; site?: Site }) {
     const form = useForm({});
     const [road, setRoad] = useState<string | null>(null);
     const [using, setUsing] = useState(false);
+    const [merging, setMerging] = useState(false);
     const pack = site?.pack ?? rules.pack;
     const { answer, drawn, ways, way, taught, from, to, closed, first, lookAt, choose } = useWays(draft, pack);
     const arm = (id: string | null | undefined) => draft.arms.find((one) => one.id === id);
@@ -193,6 +197,11 @@ function Drawing({ begin, site }: { begin: Draft; site?: Site }) {
                                 Use in a lesson
                             </button>
                         )}
+                        {site && (
+                            <button type="button" className="key" data-tone="bare" disabled={isChanged} onClick={() => setMerging(true)}>
+                                Drawn twice?
+                            </button>
+                        )}
                     </div>
                 </div>
             </div>
@@ -216,6 +225,7 @@ function Drawing({ begin, site }: { begin: Draft; site?: Site }) {
                     />
                 )}
             </Sheet>
+            {merging && site && <Merge site={site} ways={ways} onMerged={() => onMerged?.()} onClose={() => setMerging(false)} />}
             {using && site && way && <UseInLesson site={site.id} from={way.from} to={way.to} routine={way.routine} onClose={() => setUsing(false)} />}
         </form>
     );

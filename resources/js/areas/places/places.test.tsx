@@ -34,6 +34,18 @@ describe('the places of a school', () => {
         expect(links.join()).not.toMatch(/kind|version/);
     });
 
+    it('are changed where they are drawn, those that were described by themselves by their form', async () => {
+        const [drawn, described] = [places[0]!, { ...places[1]!, site_id: null, from_arm: null, to_arm: null }];
+        server({ 'GET places': [drawn, described], 'GET sites': [], 'GET archived': answer('archived') });
+        show(<PlacesPage />);
+        const row = async ({ name }: PlaceWithDrawings) => within((await screen.findByRole('heading', { name })).closest('li')!);
+        const site = (await row(drawn)).getByRole('link', { name: 'Its site' }).getAttribute('href');
+        expect(site).toBe(`/places/sites/${drawn.site_id}?from=${drawn.from_arm}&to=${drawn.to_arm}&routine=${drawn.routine}`);
+        expect((await row(drawn)).queryByRole('button', { name: 'Change' })).toBeNull();
+        fireEvent.click((await row(described)).getByRole('button', { name: 'Change' }));
+        expect(await screen.findByRole('dialog', { name: 'Change the place' })).toBeTruthy();
+    });
+
     it('show what was kept from the bench, and put it away on one press', async () => {
         const sent = server({ 'GET places': places, 'GET sites': [] });
         show(<PlacesPage />);

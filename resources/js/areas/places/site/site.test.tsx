@@ -132,6 +132,162 @@ describe('a site', () => {
     });
 });
 
+describe('what lies along one road', () => {
+    it('teaches several routines on one way: each is chosen by a press, and asked about by its name', async () => {
+        const sent = server({ ...replies, 'POST compute/site': answer('tool-site-stretch') });
+        show(page, 'instructor', '/places/sites/new?start=stretch&from=w&to=e');
+        const taught = within(await screen.findByRole('group', { name: 'Taught on this way' }));
+        const [first, second] = answer('tool-site-stretch').ways.filter(({ from }) => from === 'w');
+        expect(taught.getByRole('button', { name: first!.title }).getAttribute('aria-pressed')).toBe('true');
+        fireEvent.click(taught.getByRole('button', { name: second!.title }));
+        expect(await screen.findByText(second!.because, { exact: false })).toBeTruthy();
+        await waitFor(() => expect(sent.some(({ body }) => (body as { routine?: string } | undefined)?.routine === second!.routine)).toBe(true));
+        expect(screen.getByRole('heading', { name: 'This road (west) → This road (east)' })).toBeTruthy();
+    });
+
+    it('is said by ticking it, and no line, view or crossing road is asked for', async () => {
+        const sent = server({ ...replies, 'POST compute/site': answer('tool-site-stretch') });
+        show(page, 'instructor', '/places/sites/new?start=stretch');
+        fireEvent.click(await screen.findByRole('button', { name: 'This road (west)' }));
+        const sheet = within(await screen.findByRole('dialog'));
+        for (const other of ['At its mouth', 'View', 'Seen to the left from the line, m']) expect(sheet.queryByLabelText(other)).toBeNull();
+        fireEvent.click(await sheet.findByLabelText('Humps'));
+        const west = () => (sent.filter(({ path }) => path === 'compute/site').at(-1)!.body as { arms: { id: string; holds?: string[] }[] }).arms[0]!;
+        await waitFor(() => expect(west()).toMatchObject({ id: 'w', holds: ['parked', 'humps'] }));
+        fireEvent.click(sheet.getByLabelText('Parked cars to pass'));
+        await waitFor(() => expect(west().holds).toEqual(['humps']));
+        // Kerbs have features of their own.
+        expect(sheet.queryByLabelText('Bays')).toBeNull();
+    });
+
+    it('is a slip road with its own figures, and its plan is reckoned on the bench', async () => {
+        server({ ...replies, 'POST compute/site': answer('tool-site-slip') });
+        show(page, 'instructor', '/places/sites/new?start=slip-on&from=s&to=e');
+        const bench = await screen.findByRole('link', { name: 'Plan it on the bench' });
+        const address = new URL(bench.getAttribute('href')!, 'http://x');
+        expect(address.pathname).toBe('/bench/join');
+        expect(address.searchParams.get('slip')).toBe(String(answer('tool-site-slip').ways.find(({ tool }) => tool === 'join')!.inputs!.slip_length_m));
+        fireEvent.click(screen.getByRole('button', { name: 'Slip road' }));
+        const sheet = within(await screen.findByRole('dialog'));
+        expect(sheet.getByLabelText('Length of the slip road, m')).toBeTruthy();
+        expect(sheet.getByLabelText('Speed at its beginning, mph')).toBeTruthy();
+        expect(within(sheet.getByRole('region', { name: 'Measured' })).getByLabelText('What').textContent).toBe('Length of the slip road');
+    });
+
+    it('says of a bay that nothing is planned, and where it is marked all the same', async () => {
+        server({ ...replies, 'POST compute/site': answer('tool-site-car-park') });
+        show(page, 'instructor', '/places/sites/new?start=car-park');
+        expect(await screen.findByText(/in a lesson it is marked under Somewhere else/)).toBeTruthy();
+        expect(screen.getByRole('heading', { level: 2, name: 'Car park' })).toBeTruthy();
+        expect(screen.queryByRole('link', { name: 'Plan it on the bench' })).toBeNull();
+    });
+});
+
+describe('what stands and opens beside a road', () => {
+    it('is added and moved in numbers, and by key on the picture', async () => {
+        const sent = server(replies);
+        show(page, 'instructor', '/places/sites/new?start=t');
+        fireEvent.click(await screen.findByRole('button', { name: 'Side road' }));
+        const sheet = within(await screen.findByRole('dialog'));
+        fireEvent.click(sheet.getByText('More that can matter'));
+        fireEvent.click(sheet.getByRole('button', { name: 'An opening' }));
+        const openings = within(sheet.getByRole('region', { name: 'Openings before the line' }));
+        fireEvent.change(openings.getByLabelText('Side'), { target: { value: 'right' } });
+        fireEvent.change(openings.getByLabelText('From, m'), { target: { value: '30' } });
+        fireEvent.change(openings.getByLabelText('To, m'), { target: { value: '24' } });
+        fireEvent.click(sheet.getByRole('button', { name: 'Close' }));
+        const opening = await screen.findByRole('button', { name: 'An opening on the right of Side road, 30 to 24 m before' });
+        fireEvent.keyDown(opening, { key: 'ArrowUp' });
+        fireEvent.keyDown(opening, { key: 'ArrowDown', shiftKey: true });
+        const said = () =>
+            (sent.filter(({ path }) => path === 'compute/site').at(-1)!.body as { arms: { id: string; openings?: unknown[] }[] }).arms.find(
+                ({ id }) => id === 's',
+            )!;
+        await waitFor(() => expect(said().openings).toEqual([{ side: 'right', from_m: 34, to_m: 28 }]));
+        fireEvent.click(screen.getByRole('button', { name: 'Undo' }));
+        await screen.findByRole('button', { name: 'An opening on the right of Side road, 30 to 24 m before' });
+    });
+});
+
+describe('what is said of a way', () => {
+    const driven = answer('demo-site-driven');
+    const [worst] = answer('demo-past');
+    const there = { ...replies, [`GET sites/${driven.id}`]: driven, [`GET sites/${driven.id}/past`]: answer('demo-past') };
+    const address = `/places/sites/${driven.id}?from=${worst!.from}&to=${worst!.to}`;
+
+    it('is what went wrong there, beside how many drove it and how far they had come', async () => {
+        server(there);
+        show(page, 'instructor', address);
+        const past = await screen.findByRole('region', { name: 'What went wrong here' });
+        expect(past.textContent).toContain(`${worst!.rounds} rounds by ${worst!.learners} learners`);
+        const [first] = worst!.wrong;
+        expect(within(past).getAllByRole('listitem')[0]!.textContent).toContain(`${first!.rounds} rounds, ${first!.learners} learner`);
+        expect(within(past).getAllByRole('listitem').length).toBeLessThanOrEqual(5);
+    });
+
+    it('says that nobody has driven it where nobody has', async () => {
+        server({ ...there, [`GET sites/${driven.id}/past`]: [] });
+        show(page, 'instructor', address);
+        expect(await screen.findByText('Nobody has driven it yet.')).toBeTruthy();
+    });
+
+    it('is the instructor’s own word: it stands beside what was computed, and is kept with the site', async () => {
+        const sent = server({ ...there, [`PUT sites/${driven.id}`]: driven });
+        show(page, 'instructor', address);
+        const computed = answer('tool-site').ways.find(({ from, to }) => from === worst!.from && to === worst!.to)!.difficulty.words;
+        const hard = await screen.findByLabelText('How hard, in your word');
+        expect(within(hard).getByText(`As computed: ${computed}`)).toBeTruthy();
+        fireEvent.change(hard, { target: { value: 'easy' } });
+        fireEvent.change(screen.getByLabelText('Note on this way'), { target: { value: 'buses at ten past' } });
+        expect(await screen.findByText('in your word; computed:', { exact: false })).toBeTruthy();
+        fireEvent.click(screen.getByRole('button', { name: 'Keep the site' }));
+        const body = () => written(sent).find(({ method }) => method === 'PUT')?.body as { remarks: unknown[] } | undefined;
+        await waitFor(() =>
+            expect(body()?.remarks).toEqual([{ from: worst!.from, to: worst!.to, routine: worst!.routine, difficulty: 'easy', note: 'buses at ten past' }]),
+        );
+    });
+});
+
+describe('a site that was drawn twice', () => {
+    const driven = answer('demo-site-driven');
+    const there = { ...replies, [`GET sites/${driven.id}`]: driven, [`GET sites/${site.id}/past`]: [] };
+    const line = sites.find(({ id }) => id === driven.id)!;
+
+    it('offers those that look like it, and asks which of its ways each used one is', async () => {
+        const sent = server({ ...there, [`POST sites/${site.id}/merge`]: site });
+        show(page, 'instructor', `/places/sites/${site.id}`);
+        fireEvent.click(await screen.findByRole('button', { name: 'Drawn twice?' }));
+        const sheet = within(await screen.findByRole('dialog'));
+        expect(sheet.queryByRole('button', { name: new RegExp(`^${site.name}`) })).toBeNull();
+        fireEvent.change(await sheet.findByLabelText('Which one is put in here?'), { target: { value: 'chandlers row into' } });
+        fireEvent.click(await sheet.findByRole('button', { name: new RegExp(line.name) }));
+        const routine = await sheet.findByLabelText(/is here$/);
+        const [used] = driven.used;
+        const like = answer('tool-site').ways.filter(({ routine: code }) => code === used!.routine);
+        expect(within(routine).getAllByRole('option')).toHaveLength(like.length);
+        fireEvent.click(sheet.getByRole('button', { name: 'Make them one' }));
+        await waitFor(() =>
+            expect(written(sent)).toContainEqual({
+                method: 'POST',
+                path: `sites/${site.id}/merge`,
+                body: { other: driven.id, ways: [{ place_id: used!.place_id, from: like[0]!.from, to: like[0]!.to }] },
+            }),
+        );
+        expect(await screen.findByText(`${line.name} is one with ${site.name} now.`)).toBeTruthy();
+    });
+
+    it('says which way has no like here, and lets nothing go then', async () => {
+        server({ ...there, 'POST compute/site': answer('tool-site-car-park') });
+        show(page, 'instructor', `/places/sites/${site.id}`);
+        fireEvent.click(await screen.findByRole('button', { name: 'Drawn twice?' }));
+        const sheet = within(await screen.findByRole('dialog'));
+        fireEvent.change(await sheet.findByLabelText('Which one is put in here?'), { target: { value: 'chandlers row into' } });
+        fireEvent.click(await sheet.findByRole('button', { name: new RegExp(line.name) }));
+        expect(await sheet.findByText(/^▸ Nothing here is .*: draw its road first/)).toBeTruthy();
+        expect(sheet.getByRole('button', { name: 'Make them one' })).toHaveProperty('disabled', true);
+    });
+});
+
 describe('the sites of a school', () => {
     it('are listed and lie on the map, those that are used before the others', async () => {
         server(replies);
@@ -139,6 +295,10 @@ describe('the sites of a school', () => {
         expect(await screen.findByRole('heading', { name: sites[0]!.name })).toBeTruthy();
         expect(screen.getAllByRole('listitem')).toHaveLength(sites.length);
         expect(screen.getByRole('link', { name: 'A T' }).getAttribute('href')).toBe('/places/sites/new?start=t');
+        // What is drawn less often comes on a press.
+        expect(screen.queryByRole('link', { name: 'A car park' })).toBeNull();
+        fireEvent.click(screen.getByRole('button', { name: 'Something else' }));
+        expect(screen.getByRole('link', { name: 'A car park' }).getAttribute('href')).toBe('/places/sites/new?start=car-park');
     });
 
     it('are found by the name of a road, by a routine, and by what was never used', async () => {
