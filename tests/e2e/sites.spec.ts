@@ -202,6 +202,34 @@ test('a place of before is a way of a site: from the list to where it is drawn, 
     await expect(page.getByRole('region', { name: 'What went wrong here' })).toContainText(/\d+ rounds? by \d+ learners?/);
 });
 
+test('a junction that was drawn twice becomes one, and its lessons stay', async ({ page }) => {
+    const line = async (name: string) => (await api<{ id: string; name: string; used: number }[]>(page, 'sites')).find((site) => site.name === name);
+    const place = async () =>
+        (await api<{ name: string; site_id: string; road: { gradient?: number } }[]>(page, 'places')).find(
+            ({ name }) => name === 'Battery Hill into Signal Close',
+        )!;
+    await page.goto('/places?find=battery hill signal');
+    const into = (await line('Battery Hill at Signal Close'))!;
+    expect((await place()).site_id).not.toBe(into.id);
+    await page.getByRole('heading', { name: 'Battery Hill at Signal Close' }).getByRole('link').click();
+    await page.getByRole('button', { name: 'Drawn twice?' }).click();
+    const sheet = page.getByRole('dialog');
+    // What is called alike and lies near is offered first.
+    await sheet.getByRole('button', { name: /^Battery Hill into Signal Close/ }).click();
+    await sheet.getByLabel('Turn left off the main road is here').selectOption({ label: 'Battery Hill (east) → Signal Close' });
+    await expectNoAxeFinding(page, 'two sites that become one');
+    await sheet.getByRole('button', { name: 'Make them one' }).click();
+    await expect(page.getByText('Battery Hill into Signal Close is one with Battery Hill at Signal Close now.')).toBeVisible();
+    expect(await line('Battery Hill into Signal Close')).toBeUndefined();
+    expect((await line('Battery Hill at Signal Close'))!.used).toBe(1);
+    await page.getByText('All 6 ways').click();
+    await page.getByRole('button', { name: /^Battery Hill \(east\) → Signal Close: turn left/ }).click();
+    await expect(page.getByRole('region', { name: 'What went wrong here' })).toContainText(/rounds? by \d+ learners?/);
+    // Down the hill, as the other drawing knew it.
+    expect((await place()).site_id).toBe(into.id);
+    expect((await place()).road.gradient).toBe(-0.06);
+});
+
 test('the map opens on the town, shows all on one press, and moves by key', async ({ page }) => {
     await page.goto('/places');
     const map = page.getByRole('group', { name: /^Map of the sites/ });
