@@ -10,8 +10,8 @@ interface Minutes {
 const line = (page: Page) => page.getByRole('list', { name: 'In order' });
 
 /** A lesson with three places, and its plan before us. */
-async function planned(page: Page): Promise<Lesson> {
-    const lesson = await newLesson(page);
+async function planned(page: Page, whose?: number): Promise<Lesson> {
+    const lesson = await newLesson(page, undefined, whose);
     await page.goto(`/lessons/${lesson.id}/plan`);
     await expect(page.getByRole('slider', { name: 'Steps of the approach' }).first()).toBeVisible();
     return lesson;
@@ -110,7 +110,7 @@ for (const [width, height, what] of [
 }
 
 test('the whole lesson prints: every place with its strip as a table beside it, the aim whole, in black and white', async ({ page }) => {
-    const lesson = await planned(page);
+    const lesson = await planned(page, -1);
     const aim = 'Mirrors before every move to the side, and the signal only once it is decided what they say; then the brake. '.repeat(2).trim();
     await send(page, `lessons/${lesson.id}/promises`, { kind: 'promise', text: 'Not of this lesson' });
     await page.getByRole('textbox', { name: 'Aim' }).fill(aim);

@@ -97,13 +97,17 @@ export interface Lesson {
 /** Late in the evening of the next day: a lesson that is fetched ahead, and the next one of nobody. */
 export const tomorrow = (): Date => new Date(`${new Date(Date.now() + 86_400_000).toISOString().slice(0, 10)}T21:30:00Z`);
 
-/** A lesson of its own for one test, with three places on its plan. */
-export async function newLesson(page: Page, starts = new Date(Date.now() + 40 * 86_400_000)): Promise<Lesson> {
+/** A lesson of its own for one test, with three places on its plan; of the first learner, or of another by where they stand in the list. */
+export async function newLesson(page: Page, starts = new Date(Date.now() + 40 * 86_400_000), whose = 0): Promise<Lesson> {
     await page.goto('/');
     await expect(page.getByRole('navigation', { name: 'Areas' })).toBeVisible();
-    const [learner] = await api<{ id: string }[]>(page, 'learners');
+    const learner = (await api<{ id: string }[]>(page, 'learners')).at(whose);
     const [vehicle] = await api<{ id: string }[]>(page, 'vehicles');
-    const places = (await api<{ id: string; name: string; routine: string }[]>(page, 'places')).filter((place) => place.routine.startsWith('emerge-'));
+    // Of the law that is taught here: the branch overseas has places of its own.
+    const here = new Set((await api<{ id: string; pack: string }[]>(page, 'sites')).filter(({ pack }) => pack === 'gb').map(({ id }) => id));
+    const places = (await api<{ id: string; name: string; routine: string; site_id: string | null }[]>(page, 'places')).filter(
+        (place) => place.routine.startsWith('emerge-') && (place.site_id === null || here.has(place.site_id)),
+    );
     const { id } = await send<{ id: string }>(page, 'lessons', {
         learner_id: learner!.id,
         vehicle_id: vehicle!.id,
