@@ -16,6 +16,8 @@ final readonly class Site
     /** Two arms nearer each other than this cannot be told apart by a driver, degrees (assumed). */
     private const LEAST_APART = 10.0;
 
+    private const COMPASS = ['north', 'north-east', 'east', 'south-east', 'south', 'south-west', 'west', 'north-west'];
+
     /** @param  list<Arm>  $arms clockwise from north */
     private function __construct(public SiteKind $kind, public array $arms)
     {
@@ -66,6 +68,15 @@ final readonly class Site
             }
         }
         throw BadInput::field($field, 'must be one of '.implode(', ', array_map(static fn (Arm $arm): string => $arm->id, $this->arms)).'.');
+    }
+
+    /** As it is told from the others: a road that comes twice with its compass point. */
+    public function called(Arm $arm): string
+    {
+        $alike = array_filter($this->arms, static fn (Arm $other): bool => $other->name === $arm->name);
+        $point = self::COMPASS[(int) round($arm->bearingDegrees / 45.0) % 8];
+
+        return $arm->name.(count($alike) > 1 ? " ({$point})" : '');
     }
 
     /** How far one turns on the way from one arm to another, degrees: 0 straight on, + to the right, from -180 to 180. */

@@ -18,7 +18,8 @@ final class Sites
     public static function of(array $arms, string $kind = 'junction', string $pack = 'gb'): array
     {
         return ['pack' => $pack, 'kind' => $kind, 'arms' => array_map(
-            static fn (string $id, array $said): array => ['id' => $id, 'name' => strtoupper($id).' Road', 'bearing_deg' => self::BEARINGS[$id]] + $said,
+            static fn (string $id, array $said): array => ['id' => $id, 'name' => $said['name'] ?? strtoupper($id).' Road',
+                'bearing_deg' => self::BEARINGS[$id]] + $said,
             array_keys($arms), $arms,
         )];
     }

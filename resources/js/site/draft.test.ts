@@ -6,6 +6,7 @@ import {
     begun,
     compass,
     hasRoom,
+    laned,
     LEAST_APART,
     leastArms,
     named,
@@ -116,5 +117,15 @@ describe('a site while it is drawn', () => {
         expect(remarked(remarked(both, way, { note: null }), way, { difficulty: null }).remarks).toEqual([]);
         expect(withoutArm(both, 'e').remarks).toEqual([]);
         expect(withoutArm(both, 'n').remarks).toHaveLength(1);
+    });
+
+    it('keeps what is painted on the lanes that are left, and nothing that leads to a road that is gone', () => {
+        const draft = armIs(begun('lights'), 's', { lanes_in: 3, approach_lanes: [{ to: ['w'] }, { to: ['n', 'e'] }, { bus: true }] });
+        const south = draft.arms.find(({ id }) => id === 's')!;
+        expect(laned(south, 'lanes_in', 2).approach_lanes).toEqual([{ to: ['w'] }, { to: ['n', 'e'] }]);
+        expect(laned(south, 'lanes_in', 4).approach_lanes).toEqual([{ to: ['w'] }, { to: ['n', 'e'] }, { bus: true }, {}]);
+        expect(laned(south, 'lanes_in', 0)).toEqual({ lanes_in: 0, approach_lanes: undefined });
+        expect(laned(south, 'lanes_out', 2)).toEqual({ lanes_out: 2, exit_lanes: undefined });
+        expect(withoutArm(draft, 'n').arms.find(({ id }) => id === 's')!.approach_lanes).toEqual([{ to: ['w'] }, { to: ['e'] }, { bus: true }]);
     });
 });

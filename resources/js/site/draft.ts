@@ -157,7 +157,23 @@ export const leastArms = (kind: Site['kind']): number => ARMS[kind][0];
 export function withoutArm(draft: Draft, id: string): Draft {
     if (draft.arms.length <= leastArms(draft.kind)) return draft;
     const isOf = ({ from, to }: Remark) => from === id || to === id;
-    return { ...draft, arms: draft.arms.filter((arm) => arm.id !== id), remarks: draft.remarks.filter((said) => !isOf(said)) };
+    const arms = draft.arms.filter((arm) => arm.id !== id).map((arm) => unpainted(arm, id));
+    return { ...draft, arms, remarks: draft.remarks.filter((said) => !isOf(said)) };
+}
+
+/** Nothing painted leads to an arm that is no more. */
+const unpainted = (arm: Arm, id: string): Arm =>
+    arm.approach_lanes
+        ? { ...arm, approach_lanes: arm.approach_lanes.map((lane) => ({ ...lane, ...(lane.to ? { to: lane.to.filter((one) => one !== id) } : {}) })) }
+        : arm;
+
+/** So many lanes: what is said of each stays with those that are left, and of a new one nothing is. */
+export function laned(arm: Arm, name: 'lanes_in' | 'lanes_out', number: number): Partial<Arm> {
+    const sized = <Lane>(lanes: Lane[] | undefined, empty: Lane): Lane[] | undefined =>
+        lanes && number > 0 ? Array.from({ length: number }, (_, i) => lanes[i] ?? empty) : undefined;
+    return name === 'lanes_in'
+        ? { lanes_in: number, approach_lanes: sized(arm.approach_lanes, {}) }
+        : { lanes_out: number, exit_lanes: sized(arm.exit_lanes, {}) };
 }
 
 type WayOf = Pick<Remark, 'from' | 'to' | 'routine'>;

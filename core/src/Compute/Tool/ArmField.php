@@ -51,6 +51,7 @@ final class ArmField
                 -ArmRules::MOST_STAGGER_M, ArmRules::MOST_STAGGER_M,
             ),
             MeasuresField::field(),
+            ...WayLanes::fields(),
             ...(new ApproachTool)->input()->fieldsOf(self::ofTheRoad()),
             ...(new JoinTool)->input()->fieldsOf(self::ofSlipsOnly(RoutineCode::Join)),
             ...(new LeaveTool)->input()->fieldsOf(self::ofSlipsOnly(RoutineCode::Leave)),
@@ -68,7 +69,8 @@ final class ArmField
 
         return new Arm(
             $arm->text('id') ?? '', $arm->text('name') ?? '', $bearing >= 360.0 ? 0.0 : $bearing, $control, $arm->speed('limit'),
-            ArmsReader::whole($arm, 'lanes_in', $at) ?? 1, ArmsReader::whole($arm, 'lanes_out', $at) ?? 1,
+            ArmsReader::whole($arm, 'lanes_in', $at) ?? max(1, count($arm->objects('approach_lanes'))),
+            ArmsReader::whole($arm, 'lanes_out', $at) ?? max(1, count($arm->objects('exit_lanes'))),
             self::PARKED[$arm->text('parked_along') ?? 'none'], $arm->flag('centre_lane') ?? false, $arm->flag('alley') ?? false,
             $arm->flag('slip') ?? false, self::holds($arm, $pack, $at), $arm->number('stagger_m') ?? 0.0,
         );

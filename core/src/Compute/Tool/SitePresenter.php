@@ -58,6 +58,7 @@ final class SitePresenter
                 ]),
                 'tool' => Out::text('which tool plans it; null where none does', nullable: true),
                 'inputs' => Out::maybe(['type' => 'object'], 'what that tool is asked'),
+                'lanes' => Out::maybe(['type' => 'object'], 'what the lanes tool is asked; null where there is no choice of lane'),
             ]), 'all that can be driven, by the arm one comes in by, from the left round'),
             'closed' => Out::list(Out::object([
                 'from' => Out::text('arm'), 'to' => Out::text('arm'), 'message' => Out::text('why nobody may drive it'),
@@ -72,11 +73,24 @@ final class SitePresenter
         ];
     }
 
+    /** @return array{controls: list<string>, centre_lane: bool, features: list<string>} what can be said of an arm under the pack */
+    public static function offers(SiteKind $kind, RulePack $pack): array
+    {
+        $taught = array_filter(Feature::of($kind), static fn (Feature $one): bool => $one->teaches($pack) !== []);
+
+        return [
+            'controls' => array_column(ArmField::controls($kind, $pack), 'value'),
+            'centre_lane' => ! in_array(RoutineCode::CentreLaneLeft, $pack->lacks(), true),
+            'features' => array_values(array_map(static fn (Feature $one): string => $one->value, $taught)),
+        ];
+    }
+
     /**
      * @param  array<string, mixed>  $facts
+     * @param  ?array<string, mixed>  $lanes
      * @return array<string, mixed>
      */
-    public static function way(Way $way, Difficulty $difficulty, array $facts, RulePack $pack): array
+    public static function way(Way $way, Difficulty $difficulty, array $facts, ?array $lanes, RulePack $pack): array
     {
         $title = static fn (RoutineCode $routine): string => Card::of($routine, $pack, new Practice([], $pack))->title;
         $tool = PlannedBy::tool($way->routine);
@@ -92,7 +106,7 @@ final class SitePresenter
             'difficulty' => [
                 'score' => round($difficulty->score, 3), 'words' => $difficulty->words(), 'reasons' => array_column($difficulty->reasons, 'message'),
             ],
-            'tool' => $tool, 'inputs' => $tool === null ? null : PlannedBy::inputs($way->routine, $facts, $pack),
+            'tool' => $tool, 'inputs' => $tool === null ? null : PlannedBy::inputs($way->routine, $facts, $pack), 'lanes' => $lanes,
         ];
     }
 

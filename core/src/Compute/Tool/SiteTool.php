@@ -16,7 +16,6 @@ use NobleTurn\Core\Compute\Values;
 use NobleTurn\Core\Fault\BadInput;
 use NobleTurn\Core\Plan\Difficulty;
 use NobleTurn\Core\Rules\RulePack;
-use NobleTurn\Core\Site\Feature;
 use NobleTurn\Core\Site\Measured;
 use NobleTurn\Core\Site\Site;
 use NobleTurn\Core\Site\SiteKind;
@@ -73,6 +72,7 @@ final class SiteTool implements Tool
             $measured[$read->id] = MeasuresField::read($arm, "arms.{$i}.");
         }
         $site = Site::of($kind, $arms);
+        WayLanes::check($site, $said);
         $facts = static fn (Way $way): array => WayFacts::of($way, $measured, $said, $pack);
         $ways = WayReader::all($site, $pack);
         $difficulties = array_map(
@@ -82,12 +82,10 @@ final class SiteTool implements Tool
         return new Answer($pack->code(), $pack->version(), [
             'law' => $pack->name(),
             'keeps' => $pack->keeps()->value,
-            'offers' => ['controls' => array_column(ArmField::controls($kind, $pack), 'value'), 'centre_lane' => ! in_array(RoutineCode::CentreLaneLeft,
-                $pack->lacks(), true), 'features' => array_values(array_map(static fn (Feature $one): string => $one->value,
-                    array_filter(Feature::of($kind), static fn (Feature $one): bool => $one->teaches($pack) !== [])))],
-            'ways' => array_map(
-                static fn (Way $way, Difficulty $difficulty): array => SitePresenter::way($way, $difficulty, $facts($way), $pack), $ways, $difficulties,
-            ),
+            'offers' => SitePresenter::offers($kind, $pack),
+            'ways' => array_map(static fn (Way $way, Difficulty $difficulty): array => SitePresenter::way(
+                $way, $difficulty, $facts($way), WayLanes::asked($way, $site, $said, $pack), $pack,
+            ), $ways, $difficulties),
             'closed' => SitePresenter::closed($site),
             'measured' => SitePresenter::measured($arms, $measured, $pack->lengthUnit()),
             'measure_first' => self::first($input, $site, $ways, $facts, $measured, $pack),

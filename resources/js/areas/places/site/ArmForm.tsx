@@ -9,6 +9,7 @@ import { Slider } from '@/ui/Slider';
 import { HoldsField, LaneFields, LengthField, LimitField, SlopeField, type OfAnArm } from './armFields';
 import { BesideForm } from './BesideForm';
 import { measuredAt, Measures } from './Measures';
+import { PaintForm } from './PaintForm';
 import { SlipFields } from './SlipFields';
 
 const CONTROLS = { none: 'None: the road goes on', 'give-way': '{Give-way} line', stop: 'Stop line', signals: 'Lights', 'all-way-stop': 'All-way stop' };
@@ -149,6 +150,7 @@ export function ArmForm({ draft, arm, measured, offers, errors, onChange, onName
                         )}
                     </div>
                     <div className="grid gap-5 py-2">
+                        {isMet(draft.kind) && <PaintForm {...of} draft={draft} />}
                         <BendFields {...of} />
                         <BesideForm {...of} of="openings" />
                         <BesideForm {...of} of="parked" />

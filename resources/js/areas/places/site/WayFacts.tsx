@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { questions } from '@/api/questions';
 import { Link } from 'react-router';
-import type { ApproachAsked, FastRoad, SiteAnswer } from '@/api/types';
+import type { ApproachAsked, FastRoad, LanesAsked, SiteAnswer } from '@/api/types';
 import { placeAddress } from '@/bench/places';
 import { useRules } from '@/rules/rules';
 import { wantedFrom } from '@/strip/layout';
@@ -46,6 +46,7 @@ export function WayFacts({ way, ownWord, first }: Props) {
                     {difficulty.reasons.length > 0 && `: ${difficulty.reasons.slice(0, 3).join('; ')}`}. <span className="text-quiet text-sm">assumed</span>
                 </p>
             )}
+            {way.lanes && <WayLane asked={way.lanes} />}
             {!way.tool && <p className="text-quiet">Nothing to plan: in a lesson it is marked under Somewhere else.</p>}
             {first.length > 0 && (
                 <section aria-label="Measure first" className="border-now border-l-4 pl-3">
@@ -60,6 +61,18 @@ export function WayFacts({ way, ownWord, first }: Props) {
                 </section>
             )}
         </div>
+    );
+}
+
+/** Which lane to approach in, where there is a choice, and the weightiest reason. */
+function WayLane({ asked }: { asked: LanesAsked }) {
+    const { data, error, refetch } = useQuery({ ...questions.tool('lanes', asked), placeholderData: (before) => before });
+    if (error) return <NotShown what="The lane of this way is not shown" error={error} retry={() => void refetch()} />;
+    if (!data) return null;
+    return (
+        <p>
+            <strong>Approach in lane {data.approach_lane}</strong> from the kerb, leave in lane {data.exit_lane}. {data.reasons[0]}
+        </p>
     );
 }
 

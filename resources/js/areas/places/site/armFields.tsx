@@ -1,7 +1,7 @@
 import type { SiteAnswer } from '@/api/types';
 import { limitOf, useRules, withLimit } from '@/rules/rules';
 import { unitWords } from '@/rules/speed';
-import { isMet, type Arm, type Draft } from '@/site/draft';
+import { isMet, laned, type Arm, type Draft } from '@/site/draft';
 import { Check } from '@/ui/Check';
 import { Field } from '@/ui/Field';
 import { Options } from '@/ui/Options';
@@ -114,7 +114,7 @@ export function LaneFields({ arm, errors, onChange, kind }: OfAnArm & { kind: Dr
                 min={1}
                 max={6}
                 value={arm[name] ?? 1}
-                onChange={(event) => onChange({ [name]: Math.max(1, event.target.valueAsNumber || 1) })}
+                onChange={(event) => onChange(laned(arm, name, Math.max(1, event.target.valueAsNumber || 1)))}
             />
         </Field>
     );
@@ -126,13 +126,10 @@ export function LaneFields({ arm, errors, onChange, kind }: OfAnArm & { kind: Dr
                     <select
                         value={runs}
                         onChange={(event) =>
-                            onChange(
-                                {
-                                    both: { lanes_in: arm.lanes_in || 1, lanes_out: arm.lanes_out || 1 },
-                                    in: { lanes_in: arm.lanes_in || 1, lanes_out: 0 },
-                                    out: { lanes_in: 0, lanes_out: arm.lanes_out || 1 },
-                                }[event.target.value as 'both' | 'in' | 'out'],
-                            )
+                            onChange({
+                                ...laned(arm, 'lanes_in', event.target.value === 'out' ? 0 : arm.lanes_in || 1),
+                                ...laned(arm, 'lanes_out', event.target.value === 'in' ? 0 : arm.lanes_out || 1),
+                            })
                         }
                     >
                         <Options of={DIRECTIONS} />

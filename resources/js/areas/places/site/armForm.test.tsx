@@ -9,6 +9,7 @@ afterEach(cleanup);
 
 const OFFERS = {
     t: answer('tool-site').offers,
+    lights: answer('tool-site').offers,
     'slip-on': answer('tool-site-slip').offers,
     'slip-off': answer('tool-site-slip').offers,
     stretch: answer('tool-site-stretch').offers,
@@ -131,6 +132,30 @@ describe('a road of a site in words and numbers', () => {
         expect(screen.getByLabelText('Limit, mph')).toBeTruthy();
         // Every road of a slip is one-way already.
         expect(screen.queryByLabelText('Traffic runs')).toBeNull();
+    });
+
+    it('paints the lanes where there is more than one, from the kerb outwards, and says whose they are and when', () => {
+        const said = filled('lights', 's');
+        fireEvent.click(screen.getByText('More that can matter'));
+        expect(screen.queryByRole('region', { name: 'Painted on the lanes' })).toBeNull();
+        type('Lanes towards the site', '2');
+        const near = within(screen.getByRole('group', { name: 'Next to the kerb' }));
+        fireEvent.click(near.getByLabelText('Main road (west)'));
+        const far = () => within(screen.getByRole('group', { name: 'Farthest from it' }));
+        fireEvent.click(far().getByLabelText('Side road (north)'));
+        fireEvent.click(far().getByLabelText('Main road (east)'));
+        fireEvent.click(far().getByLabelText('Side road (north)'));
+        expect(said().approach_lanes).toEqual([{ to: ['w'] }, { to: ['e'] }]);
+        fireEvent.click(far().getByLabelText('Buses only'));
+        expect(said().approach_lanes![1]).toMatchObject({ bus: true });
+        fireEvent.change(far().getByLabelText('From (empty: all day)'), { target: { value: '07:00' } });
+        fireEvent.change(far().getByLabelText('Until'), { target: { value: '09:30' } });
+        expect(said().approach_lanes![1]).toEqual({ to: ['e'], bus_hours: [{ from: '07:00', until: '09:30' }] });
+        fireEvent.click(far().getByLabelText('Buses only'));
+        expect(said().approach_lanes![1]).toEqual({ to: ['e'] });
+        // One lane fewer takes its paint with it.
+        type('Lanes towards the site', '1');
+        expect(said().approach_lanes).toEqual([{ to: ['w'] }]);
     });
 
     it('offers a car park what belongs to a kerb, and no more roads to take away than it has', () => {

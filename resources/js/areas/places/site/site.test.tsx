@@ -77,6 +77,18 @@ describe('a site', () => {
         expect(sheet.getByRole('button', { name: /^Take out: Seen to the left from the line, 28 paces/ })).toBeTruthy();
     });
 
+    it('says which lane to approach in where there is a choice, by the paint the core was told of', async () => {
+        const wide = answer('tool-site');
+        const lanes = answer('tool-lanes');
+        const asked = { pack: 'gb', layout: 'junction', from: 'Side road', to: 'Main road (east)', arms: [] };
+        wide.ways = wide.ways.map((way) => (way.from === 's' && way.to === 'e' ? { ...way, lanes: asked } : way));
+        const sent = server({ ...replies, 'POST compute/site': wide, 'POST compute/lanes': lanes });
+        show(page, 'instructor', '/places/sites/new?start=t&from=s&to=e');
+        expect(await screen.findByText(`Approach in lane ${lanes.approach_lane}`)).toBeTruthy();
+        expect(screen.getByText(lanes.reasons[0]!, { exact: false })).toBeTruthy();
+        expect(sent.find(({ path }) => path === 'compute/lanes')!.body).toEqual(asked);
+    });
+
     it('takes a change back, a run of the same at once', async () => {
         server(replies);
         show(page, 'instructor', '/places/sites/new?start=t');
