@@ -106,7 +106,7 @@ export function ArmForm({ draft, arm, measured, offers, errors, onChange, onName
                         <LengthField {...of} measured={measured} name="sight_ahead_m" label="Seen ahead on the way" hint="A bend, a brow, a hedge" />
                         <LengthField {...of} measured={measured} name="room_m" label="Room before it" hint="Only where it is short" />
                         <LengthField {...of} measured={measured} name="road_width_m" label="Width of the road" />
-                        {draft.kind === 'junction' && arm.control !== 'none' && arm.control !== undefined && (
+                        {draft.kind === 'junction' && (arm.control === 'give-way' || arm.control === 'stop') && (
                             <LengthField
                                 {...of}
                                 name="stagger_m"
