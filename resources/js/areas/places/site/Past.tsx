@@ -5,7 +5,6 @@ import { useClock } from '@/session/session';
 import { STEP_WORDS } from '@/strip/words';
 import type { Way } from './WayFacts';
 
-const LEVELS: Record<string, string> = { beginner: 'beginners', developing: 'developing', independent: 'independent' };
 const times = (number: number, one: string, more: string) => `${number} ${number === 1 ? one : more}`;
 
 /** What went wrong on a way before, beside who drove there: it says as much of them as of the place. */
@@ -16,7 +15,7 @@ export function Past({ site, way }: { site: string; way: Way }) {
     const found = past.data?.find((one) => one.from === way.from && one.to === way.to && one.routine === way.routine);
     if (!past.data) return null;
     if (!found) return <p className="text-quiet">Nobody has driven it yet.</p>;
-    const levels = Object.entries(found.levels).map(([level, number]) => `${number} ${LEVELS[level] ?? level}`);
+    const levels = Object.entries(found.levels).map(([level, number]) => times(number, level, level === 'beginner' ? 'beginners' : level));
     return (
         <section aria-label="What went wrong here" className="grid gap-1">
             <h3 className="font-semibold">What went wrong here</h3>
