@@ -104,7 +104,8 @@ function benchCore(): void
         ],
     ];
     $arms = array_map(
-        static fn (int $bearing): array => ['id' => "b{$bearing}", 'name' => "B {$bearing}", 'bearing_deg' => $bearing] + ($bearing % 180 === 0 ? ['control' => 'give-way'] : []),
+        static fn (int $bearing): array => ['id' => "b{$bearing}", 'name' => "B {$bearing}", 'bearing_deg' => $bearing]
+            + ($bearing % 180 === 0 ? ['control' => 'give-way'] : []),
         [0, 90, 180, 270],
     );
     $cases += [

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Lanes;
 
-use NobleTurn\Core\Site\WayReader;
+use NobleTurn\Core\Site\RoundWays;
 
 /** Where somebody wants to go, and what comes after. */
 final readonly class Trip
@@ -36,7 +36,7 @@ final readonly class Trip
     /** Before, at, or after twelve o'clock: -1, 0, 1. */
     public function clock(): int
     {
-        return abs($this->angleDegrees - 180.0) <= WayReader::TWELVE ? 0 : ($this->angleDegrees < 180.0 ? -1 : 1);
+        return abs($this->angleDegrees - 180.0) <= RoundWays::TWELVE ? 0 : ($this->angleDegrees < 180.0 ? -1 : 1);
     }
 
     /** What taking this approach lane counts before anything is driven: nothing where its paint leads there. */

@@ -9,7 +9,6 @@ use NobleTurn\Core\Place\JunctionShape;
 use NobleTurn\Core\Place\WayOut;
 use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Trade\RoutineCode as R;
-use NobleTurn\Core\Trade\Side;
 
 /**
  * Which routine a way is: from what governs the mouth one comes in by, from which road goes on, and from where the arm lies. Rules of
@@ -19,9 +18,6 @@ final class WayReader
 {
     /** No farther from straight on than this a road is "ahead", where no main road says it, degrees (assumed). */
     public const AHEAD = 45.0;
-
-    /** From straight over a roundabout so far to either side the clock says twelve, degrees (assumed): before it early, after it late. */
-    public const TWELVE = 10.0;
 
     /** Mouths nearer each other than this along the road between them are driven straight over, m: less than a car is long (assumed). */
     public const CROSSED_M = 4.0;
@@ -57,7 +53,7 @@ final class WayReader
         $main = $this->site->mainRoad();
 
         return match (true) {
-            $this->site->kind->isGoneRound() => $this->round($from, $to),
+            $this->site->kind->isGoneRound() => RoundWays::way($this->site, $from, $to, $this->pack),
             $from->control === Control::Signals => $this->underLights($from, $to),
             $from->control === Control::AllWayStop => $this->atAllWayStop($from, $to),
             $main !== null && in_array($from, $main, true) => $this->alongMain($from, $to, $main[0] === $from ? $main[1] : $main[0]),
@@ -65,29 +61,6 @@ final class WayReader
             $from->control === Control::None && ! $from->isAlley && $this->hasLines() => $this->alongMain($from, $to, null),
             default => $this->amongEquals($from, $to),
         };
-    }
-
-    private function round(Arm $from, Arm $to): Way
-    {
-        $turn = $this->site->turn($from, $to);
-        $keepsLeft = $this->pack->keeps() === Side::Left;
-        $inOrder = $keepsLeft ? $this->site->before($from) : array_reverse($this->site->before($from));
-        $exits = array_values(array_filter($inOrder, static fn (Arm $arm): bool => $arm->leadsOut()));
-        $number = (int) array_search($to, $exits, true) + 1;
-        // Seen as if one kept left.
-        $clock = abs($turn) <= self::TWELVE ? 0 : ($keepsLeft ? $turn : -$turn) <=> 0;
-        $out = match (true) {
-            $clock > 0 => $keepsLeft ? WayOut::Right : WayOut::Left,
-            $clock < 0 && $number === 1 => $keepsLeft ? WayOut::Left : WayOut::Right,
-            default => WayOut::Ahead,
-        };
-        $mini = $this->site->kind === SiteKind::MiniRoundabout && ! in_array(R::MiniRoundabout, $this->pack->lacks(), true);
-        $because = $from->control === Control::Signals ? 'Lights let you on to it' : 'You {give way} to all on it';
-
-        return new Way(
-            $from, $to, $mini ? R::MiniRoundabout : R::Roundabout, $out, $turn, "{$because}; {$to->name} is the ".self::nth($number).' exit.',
-            exitNumber: $number,
-        );
     }
 
     private function underLights(Arm $from, Arm $to): Way
@@ -255,10 +228,5 @@ final class WayReader
             $from->isAlley => 'Out of a drive or alley you {give way} to everybody, people first.',
             default => 'Your road ends in theirs without a line: {give way} as if there were one.',
         };
-    }
-
-    private static function nth(int $number): string
-    {
-        return ['', 'first', 'second', 'third', 'fourth', 'fifth', 'sixth', 'seventh'][$number] ?? "{$number}th";
     }
 }

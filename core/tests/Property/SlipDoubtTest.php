@@ -46,6 +46,8 @@ it('is silent where a slip road is certainly long enough or certainly too short,
 it('knows a length that was written from one that nobody said, and trusts neither as a measured one', function (): void {
     $status = static fn (array $slip): ?string => asksFirst('slip on', $slip, 'w', 'n')[0]['status'] ?? null;
     expect($status([]))->toBe('assumed')->and($status(['slip_length_m' => 160]))->toBe('written')
+        // Also where it is as long as an ordinary one: somebody said so.
+        ->and(asksFirst('slip off', ['slip_length_m' => 250], 's', 'nw')[0]['status'] ?? 'known')->not->toBe('assumed')
         ->and($status(['measures' => [['of' => 'slip_length', 'by' => 'paces', 'number' => 213]]]))->toBeIn(['measured', null]);
 });
 

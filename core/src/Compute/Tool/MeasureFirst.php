@@ -62,13 +62,14 @@ final class MeasureFirst
     /**
      * @param  array<string, mixed>  $facts of the way, by the approach tool's names
      * @param  array<string, Measured>  $measured
+     * @param  array<string, int|string>  $assumed  those of the facts that an ordinary slip road's figures stand in for
      * @return list<array<string, mixed>> the most important first
      */
-    public static function of(RoutineCode $routine, array $facts, array $measured, RulePack $pack): array
+    public static function of(RoutineCode $routine, array $facts, array $measured, array $assumed, RulePack $pack): array
     {
         $inputs = PlannedBy::inputs($routine, $facts, $pack);
         if (isset($inputs[SlipDoubt::LENGTH])) {
-            return SlipDoubt::of($routine, $inputs, $measured['slip_length'] ?? null, $pack);
+            return SlipDoubt::of($routine, $inputs, $measured['slip_length'] ?? null, isset($assumed[SlipDoubt::LENGTH]));
         }
         if (PlannedBy::tool($routine) !== 'approach') {
             return [];

@@ -74,6 +74,7 @@ final class SiteTool implements Tool
         $site = Site::of($kind, $arms);
         WayLanes::check($site, $said);
         $facts = static fn (Way $way): array => WayFacts::of($way, $measured, $said, $pack);
+        $assumed = static fn (Way $way): array => WayFacts::assumed($way, $measured, $said, $pack);
         $ways = WayReader::all($site, $pack);
         $difficulties = array_map(
             static fn (Way $way): Difficulty => self::difficulty($way, $facts($way), $pack, array_search($way->road(), $arms, true)), $ways,
@@ -88,9 +89,9 @@ final class SiteTool implements Tool
             ), $ways, $difficulties),
             'closed' => SitePresenter::closed($site),
             'measured' => SitePresenter::measured($arms, $measured, $pack->lengthUnit()),
-            'measure_first' => self::first($input, $site, $ways, $facts, $measured, $pack),
+            'measure_first' => self::first($input, $site, $ways, $facts, $measured, $assumed, $pack),
         ], SitePresenter::assumed(
-            $site, array_map(static fn (Way $way): array => WayFacts::assumed($way, $measured, $said, $pack), $ways), $pack,
+            $site, array_map($assumed, $ways), $pack,
         ), SitePresenter::warnings($site, $measured, $pack->lengthUnit()));
     }
 
@@ -136,9 +137,11 @@ final class SiteTool implements Tool
      * @param  list<Way>  $ways
      * @param  \Closure(Way): array<string, mixed>  $facts
      * @param  array<string, array<string, Measured>>  $measured
+     * @param  \Closure(Way): array<string, int|string>  $assumed
      * @return list<array<string, mixed>>
      */
-    private static function first(Values $input, Site $site, array $ways, \Closure $facts, array $measured, RulePack $pack): array
+    private static function first(Values $input, Site $site, array $ways, \Closure $facts, array $measured, \Closure $assumed,
+        RulePack $pack): array
     {
         if (! $input->has('from') && ! $input->has('to')) {
             return [];
@@ -149,7 +152,9 @@ final class SiteTool implements Tool
         $there = array_filter($ways, static fn (Way $way): bool => $way->from === $from && $way->to === $to);
         foreach ($there as $way) {
             if ($routine === null || $way->routine === $routine) {
-                return PlannedBy::tool($way->routine) === null ? [] : MeasureFirst::of($way->routine, $facts($way), $measured[$way->road()->id], $pack);
+                return PlannedBy::tool($way->routine) === null ? [] : MeasureFirst::of(
+                    $way->routine, $facts($way), $measured[$way->road()->id], $assumed($way), $pack,
+                );
             }
         }
         if ($there !== []) {

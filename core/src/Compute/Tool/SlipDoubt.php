@@ -6,7 +6,6 @@ namespace NobleTurn\Core\Compute\Tool;
 
 use NobleTurn\Core\Compute\Toolbox;
 use NobleTurn\Core\Fault\BadInput;
-use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Site\Measured;
 use NobleTurn\Core\Trade\RoutineCode;
 
@@ -22,16 +21,16 @@ final class SlipDoubt
      * Whether a slip road is long enough, at both ends of its doubt.
      *
      * @param  array<string, mixed>  $inputs
+     * @param  bool  $isAssumed  nobody said it: it is an ordinary slip road's
      * @return list<array<string, mixed>> nothing where both ends say the same
      */
-    public static function of(RoutineCode $routine, array $inputs, ?Measured $measured, RulePack $pack): array
+    public static function of(RoutineCode $routine, array $inputs, ?Measured $measured, bool $isAssumed): array
     {
         $tool = PlannedBy::tool($routine) ?? '';
         $said = (float) $inputs[self::LENGTH];
         $known = match (true) {
             $measured !== null => ['value' => $measured->metres, 'error' => $measured->errorMetres, 'status' => 'measured'],
-            $said === (float) PlannedBy::ordinary($routine, $pack)[self::LENGTH] => ['value' => $said, 'error' => self::ASSUMED_M,
-                'status' => 'assumed'],
+            $isAssumed => ['value' => $said, 'error' => self::ASSUMED_M, 'status' => 'assumed'],
             default => ['value' => $said, 'error' => MeasureFirst::WRITTEN * $said, 'status' => 'written'],
         };
         // Twice its doubt: one time in twenty the truth lies beyond.

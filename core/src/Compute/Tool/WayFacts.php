@@ -23,14 +23,12 @@ final class WayFacts
      */
     public static function of(Way $way, array $measured, array $arms, RulePack $pack): array
     {
-        [$in, $road] = [$arms[$way->from->id], $way->road()->id];
+        $in = $arms[$way->from->id];
 
         return match (PlannedBy::tool($way->routine)) {
             null => [],
-            'approach' => self::approach($way, $in, $measured[$road], $arms, $pack),
-            'join' => self::slip($way, $in, $arms[$way->to->id], $measured[$road], $pack),
-            'leave' => self::slip($way, $arms[$road], $in, $measured[$road], $pack)
-                + ($way->to->lanesOut > 1 ? ['lanes' => $way->to->lanesOut] : []),
+            'approach' => self::approach($way, $in, $measured[$way->from->id], $arms, $pack),
+            'join', 'leave' => self::saidOfSlip($way, $measured, $arms) + self::assumed($way, $measured, $arms, $pack),
             default => self::taken($way, $in) + self::usualLimit($in, $pack),
         };
     }
@@ -58,16 +56,19 @@ final class WayFacts
     }
 
     /**
-     * What is said of the slip road, the speed of the main road as its limit says, and an ordinary one's figures for the rest.
+     * What is said of the slip road, and the speed of the main road as its limit says.
      *
-     * @param  array<string, Measured>  $measured
+     * @param  array<string, array<string, Measured>>  $measured
+     * @param  array<string, Values>  $arms
      * @return array<string, mixed>
      */
-    private static function slip(Way $way, Values $slip, Values $main, array $measured, RulePack $pack): array
+    private static function saidOfSlip(Way $way, array $measured, array $arms): array
     {
-        $said = self::taken($way, $slip) + array_intersect_key(self::lengths($measured), ['slip_length_m' => 0]) + self::limit($main, 'main_speed');
+        $road = $way->road()->id;
+        $main = $arms[($way->from->isSlip ? $way->to : $way->from)->id];
 
-        return $said + self::missing($way, $said, $pack);
+        return self::taken($way, $arms[$road]) + array_intersect_key(self::lengths($measured[$road]), ['slip_length_m' => 0])
+            + self::limit($main, 'main_speed') + ($way->to->isSlip && $way->to->lanesOut > 1 ? ['lanes' => $way->to->lanesOut] : []);
     }
 
     /**
@@ -123,10 +124,7 @@ final class WayFacts
      */
     public static function assumed(Way $way, array $measured, array $arms, RulePack $pack): array
     {
-        $main = $arms[($way->from->isSlip ? $way->to : $way->from)->id];
-        $said = self::taken($way, $arms[$way->road()->id]) + self::lengths($measured[$way->road()->id]) + self::limit($main, 'main_speed');
-
-        return $way->from->isSlip || $way->to->isSlip ? self::missing($way, $said, $pack) : [];
+        return $way->from->isSlip || $way->to->isSlip ? self::missing($way, self::saidOfSlip($way, $measured, $arms), $pack) : [];
     }
 
     /**

@@ -29,9 +29,12 @@ export function Merge({ site, ways, onMerged, onClose }: Props) {
     const [find, setFind] = useState('');
     const [other, setOther] = useState<SiteLine | null>(null);
     const sites = useQuery(questions.sites());
+    const mine = words([site.name, ...site.arms.map(({ name }) => name ?? '')]);
     const offered = (sites.data ?? [])
         .filter((one) => one.id !== site.id && one.pack === site.pack && isMeant([one.name, ...one.arms.map(({ name }) => name)].join(' '), find))
-        .sort((one, another) => likeness(another, site) - likeness(one, site));
+        .map((one) => ({ one, like: likeness(one, site, mine) }))
+        .sort((first, second) => second.like - first.like)
+        .map(({ one }) => one);
     return (
         <Sheet
             title="The same place, drawn twice"
@@ -140,16 +143,10 @@ function Which({ site, other, ways, onBack, onDone }: { site: Site; other: SiteL
 
 type Named = { name: string; bearing_deg: number };
 
-/** How much another site looks like this one: words of its name and roads in common, and how near it lies. */
-function likeness(one: SiteLine, site: Site): number {
-    const words = (names: string[]) =>
-        new Set(
-            names
-                .join(' ')
-                .toLowerCase()
-                .match(/\p{L}{3,}/gu) ?? [],
-        );
-    const mine = words([site.name, ...site.arms.map((arm) => arm.name ?? '')]);
+const words = (names: string[]): Set<string> => new Set(names.join(' ').toLowerCase().match(/\p{L}{3,}/gu) ?? []);
+
+/** How much another site looks like this one: words of its name and roads in common with ours, and how near it lies. */
+function likeness(one: SiteLine, site: Site, mine: Set<string>): number {
     const common = [...words([one.name, ...one.arms.map((arm) => arm.name)])].filter((word) => mine.has(word)).length;
     const metres = metresApart(one, site);
     return common + (metres === null ? 0 : 4 * Math.exp(-metres / 100));
