@@ -3,42 +3,19 @@
 // from the server, and how large the shell is that a device fetches once. Times as ratios to an empty signed-in request of the same run.
 import { readdirSync, readFileSync, statSync } from 'node:fs';
 import { gzipSync } from 'node:zlib';
-import { chromium } from '@playwright/test';
+import { asking, row, signedIn, timed } from './browser.mjs';
 
 const base = process.argv[2] ?? 'http://127.0.0.1:8080';
 const MARKS = 2000;
 const IN_A_ROUND = 20;
-const TIMES = 7;
 
-const median = (values) => values.toSorted((a, b) => a - b)[Math.floor(values.length / 2)];
-const row = (what, ...said) => console.log(`${what.padEnd(46)}${said.join('   ')}`);
-
-/** Milliseconds that some work takes, median of several. */
-async function timed(work, times = TIMES) {
-    const took = [];
-    for (let i = 0; i < times; i++) {
-        const began = performance.now();
-        await work();
-        took.push(performance.now() - began);
-    }
-    return median(took);
-}
-
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu'] });
-const device = await browser.newContext();
-let page = await device.newPage();
-await page.goto(base);
-await page.getByLabel('Email').fill('instructor@harbourschool.test');
-await page.getByLabel('Password').fill('demo-harbour');
-await page.getByRole('button', { name: 'Sign in' }).click();
+const signed = await signedIn(base, 'instructor@harbourschool.test');
+const { browser, device } = signed;
+let { page } = signed;
 const ready = (at) => at.getByRole('list', { name: 'The day' }).waitFor();
 await ready(page);
 
-const api = async (method, path, data) => {
-    const token = decodeURIComponent((await device.cookies()).find((cookie) => cookie.name === 'XSRF-TOKEN').value);
-    const answer = await page.request.fetch(`${base}/api/${path}`, { method, data, headers: { Accept: 'application/json', 'X-XSRF-TOKEN': token } });
-    return answer.status() === 204 ? null : answer.json();
-};
+const api = (...said) => asking(base, device, page)(...said);
 const empty = await timed(() => page.evaluate(() => fetch('/api/ping')), 101);
 
 // The shell, and what belongs to the day.

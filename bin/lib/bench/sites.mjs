@@ -1,40 +1,15 @@
 // node bin/lib/bench/sites.mjs BASE_URL
 // Sites in a browser: how long 500 of them take to be listed and mapped, and how much script a drag costs, of the map and of a road. Times as
 // ratios to an empty signed-in request of the same run; script as milliseconds for each move of the hand.
-import { chromium } from '@playwright/test';
+import { asking, row, signedIn, timed } from './browser.mjs';
 
 const base = process.argv[2] ?? 'http://127.0.0.1:8080';
 const SITES = 500;
 const MOVES = 60;
-const TIMES = 7;
 
-const median = (values) => values.toSorted((a, b) => a - b)[Math.floor(values.length / 2)];
-const row = (what, ...said) => console.log(`${what.padEnd(46)}${said.join('   ')}`);
-
-async function timed(work, times = TIMES) {
-    const took = [];
-    for (let i = 0; i < times; i++) {
-        const began = performance.now();
-        await work();
-        took.push(performance.now() - began);
-    }
-    return median(took);
-}
-
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu'] });
-const device = await browser.newContext({ serviceWorkers: 'block', viewport: { width: 1280, height: 800 } });
-const page = await device.newPage();
-await page.goto(base);
-await page.getByLabel('Email').fill('owner@lighthouse.test');
-await page.getByLabel('Password').fill('demo-harbour');
-await page.getByRole('button', { name: 'Sign in' }).click();
+const { browser, device, page } = await signedIn(base, 'owner@lighthouse.test', { serviceWorkers: 'block', viewport: { width: 1280, height: 800 } });
 await page.getByRole('link', { name: 'Places' }).first().waitFor();
-const api = async (method, path, data) => {
-    const token = decodeURIComponent((await device.cookies()).find((cookie) => cookie.name === 'XSRF-TOKEN').value);
-    const answer = await page.request.fetch(`${base}/api/${path}`, { method, data, headers: { Accept: 'application/json', 'X-XSRF-TOKEN': token } });
-    if (!answer.ok()) throw new Error(`${method} ${path}: ${answer.status()} ${await answer.text()}`);
-    return answer.json();
-};
+const api = asking(base, device, page);
 
 const road = (id, bearing_deg, more) => ({ id, name: id === 's' ? 'Side road' : 'Main road', bearing_deg, ...more });
 const arms = [road('w', 270), road('e', 90), road('s', 180, { control: 'give-way' })];
