@@ -143,7 +143,13 @@ function Which({ site, other, ways, onBack, onDone }: { site: Site; other: SiteL
 
 type Named = { name: string; bearing_deg: number };
 
-const words = (names: string[]): Set<string> => new Set(names.join(' ').toLowerCase().match(/\p{L}{3,}/gu) ?? []);
+const words = (names: string[]): Set<string> =>
+    new Set(
+        names
+            .join(' ')
+            .toLowerCase()
+            .match(/\p{L}{3,}/gu) ?? [],
+    );
 
 /** How much another site looks like this one: words of its name and roads in common with ours, and how near it lies. */
 function likeness(one: SiteLine, site: Site, mine: Set<string>): number {
