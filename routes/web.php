@@ -1,14 +1,18 @@
 <?php
 
 use App\Contract\Document;
+use App\Http\Controllers\CentreController;
 use App\Http\Controllers\ChangeController;
+use App\Http\Controllers\CircuitController;
 use App\Http\Controllers\ComputeController;
 use App\Http\Controllers\DrawingController;
 use App\Http\Controllers\FirstRunController;
 use App\Http\Controllers\LearnerController;
+use App\Http\Controllers\LegController;
 use App\Http\Controllers\LessonController;
 use App\Http\Controllers\LetterController;
 use App\Http\Controllers\PeopleController;
+use App\Http\Controllers\PictureController;
 use App\Http\Controllers\PlaceController;
 use App\Http\Controllers\PlannedItemController;
 use App\Http\Controllers\PrivacyController;
@@ -119,7 +123,15 @@ Route::prefix('api')->group(function (): void {
             Route::get('places', [PlaceController::class, 'index']);
             Route::get('sites', [SiteController::class, 'index']);
             Route::get('sites/geojson', [SiteController::class, 'out']);
+            Route::get('sites/near', [SiteController::class, 'near']);
             Route::get('sites/{site}', [SiteController::class, 'show']);
+            Route::get('sites/{site}/pictures', [PictureController::class, 'index']);
+            Route::get('pictures/{picture}', [PictureController::class, 'show']);
+            Route::get('circuits', [CircuitController::class, 'index']);
+            Route::post('circuits/plans', [CircuitController::class, 'plans']);
+            Route::post('circuits/gpx', [CircuitController::class, 'gpx']);
+            Route::get('legs', [LegController::class, 'index']);
+            Route::get('centres', [CentreController::class, 'index']);
         });
         $may(Right::WritePlaces)->group(function (): void {
             Route::post('sites', [SiteController::class, 'store']);
@@ -129,6 +141,21 @@ Route::prefix('api')->group(function (): void {
             Route::post('sites/{site}/restore', [SiteController::class, 'restore'])->whereUuid('site');
             Route::post('sites/{site}/merge', [SiteController::class, 'merge']);
             Route::post('sites/{site}/ways', [SiteController::class, 'way']);
+            Route::post('sites/{site}/pictures', [PictureController::class, 'store']);
+            Route::put('pictures/{picture}', [PictureController::class, 'update']);
+            Route::delete('pictures/{picture}', [PictureController::class, 'destroy']);
+            Route::post('pictures/{picture}/restore', [PictureController::class, 'restore'])->whereUuid('picture');
+            Route::post('circuits', [CircuitController::class, 'store']);
+            Route::put('circuits/{circuit}', [CircuitController::class, 'update']);
+            Route::delete('circuits/{circuit}', [CircuitController::class, 'destroy']);
+            Route::post('circuits/{circuit}/restore', [CircuitController::class, 'restore'])->whereUuid('circuit');
+            Route::post('legs/track', [LegController::class, 'track']);
+            Route::delete('legs/{leg}', [LegController::class, 'destroy']);
+            Route::post('legs/{leg}/restore', [LegController::class, 'restore'])->whereUuid('leg');
+            Route::post('centres', [CentreController::class, 'store']);
+            Route::put('centres/{centre}', [CentreController::class, 'update']);
+            Route::delete('centres/{centre}', [CentreController::class, 'destroy']);
+            Route::post('centres/{centre}/restore', [CentreController::class, 'restore'])->whereUuid('centre');
             Route::post('places', [PlaceController::class, 'store']);
             Route::put('places/{place}', [PlaceController::class, 'update']);
             Route::delete('places/{place}', [PlaceController::class, 'destroy']);
@@ -152,6 +179,7 @@ Route::prefix('api')->group(function (): void {
             Route::post('school/records', [SchoolController::class, 'bringUpToDate']);
         });
         $may(Right::RunSchool)->group(function (): void {
+            Route::put('school/position', [SchoolController::class, 'position']);
             Route::put('school/reading', [SchoolController::class, 'reading']);
             Route::put('rules/school', [RulesController::class, 'school']);
             Route::get('people', [PeopleController::class, 'index']);

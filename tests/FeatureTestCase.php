@@ -2,10 +2,14 @@
 
 namespace Tests;
 
+use App\Models\Centre;
+use App\Models\Circuit;
 use App\Models\Drawing;
 use App\Models\Learner;
+use App\Models\Leg;
 use App\Models\Lesson;
 use App\Models\Overruling;
+use App\Models\Picture;
 use App\Models\Place;
 use App\Models\PlannedItem;
 use App\Models\Promise;
@@ -113,8 +117,21 @@ abstract class FeatureTestCase extends TestCase
         $at = $this->lesson($owner);
         $this->app->make(CurrentSchool::class)->within(School::query()->findOrFail($owner->school_id), function () use (&$at, $owner): void {
             $lesson = $at['lesson'];
-            $at['site'] = Site::query()->create(['name' => 'x', 'kind' => 'junction', 'pack' => 'gb', 'arms' => Routes::ARMS, 'ways' => []]);
+            $way = ['from' => 's', 'to' => 'e', 'routine' => 'emerge-right'];
+            $line = [...$way, 'score' => 0.5, 'words' => 'middling', 'overruled' => false, 'note' => null];
+            $at['site'] = Site::query()->create(['name' => 'x', 'kind' => 'junction', 'pack' => 'gb', 'arms' => Routes::ARMS, 'ways' => [$line]]);
+            $at['centre'] = Centre::query()->create(['name' => 'x']);
+            $circuit = new Circuit(['name' => 'x', 'minutes' => 60, 'order' => 'shortest', 'shared' => true, 'rehearsal' => false,
+                'ways' => [[...$way, 'site' => $at['site']->id, 'rounds' => 2]]]);
+            $circuit->user_id = $owner->id;
+            $circuit->save();
+            $at['circuit'] = $circuit;
+            $at['leg'] = Leg::query()->create(['from_site_id' => null, 'to_site_id' => $at['site']->id, 'time_s' => 60, 'distance_m' => 500,
+                'driven_at' => now()]);
             $at['twin'] = Site::query()->create(['name' => 'y', 'kind' => 'junction', 'pack' => 'gb', 'arms' => Routes::ARMS, 'ways' => []]);
+            $at['picture'] = Picture::query()->create([
+                'site_id' => $at['site']->id, 'arm' => 's', 'width' => 1, 'height' => 1, 'image' => Routes::JPEG,
+            ]);
             $at['item'] = PlannedItem::query()->create(['lesson_id' => $lesson->id, 'place_id' => $at['place']->id, 'ordinal' => 1, 'minutes' => 10]);
             $at['promise'] = Promise::query()->create(['lesson_id' => $lesson->id, 'learner_id' => $lesson->learner_id, 'kind' => 'homework', 'text' => 'x']);
             $at['remedy'] = Remedy::query()->create([

@@ -9,7 +9,11 @@ use stdClass;
 /** Every route of the API that asks for a sign-in, with a body that it takes: for walks over all of them. */
 final class Routes
 {
-    /** A T: its bar from west to east, its stem from the south. */
+    /** Two points a minute apart. */
+    public const TRACK = '<?xml version="1.0"?><gpx xmlns="http://www.topografix.com/GPX/1/1" version="1.1" creator="x"><trk><trkseg>'
+        .'<trkpt lat="49.2" lon="-8.1"><time>2026-05-20T09:00:00Z</time></trkpt><trkpt lat="49.201" lon="-8.1"><time>2026-05-20T09:01:00Z</time></trkpt>'
+        .'</trkseg></trk></gpx>';
+
     /** One direction of a fast road with a slip road on to it. */
     public const SLIP = [
         ['id' => 'w', 'name' => 'Skerry Way', 'bearing_deg' => 270, 'lanes_in' => 2, 'lanes_out' => 0, 'limit_mph' => 70],
@@ -17,6 +21,17 @@ final class Routes
         ['id' => 's', 'name' => 'Gull Road', 'bearing_deg' => 240, 'slip' => true, 'lanes_out' => 0, 'slip_length_m' => 260],
     ];
 
+    /** A JPEG of 6 x 4 pixels, drawn for this. */
+    public const JPEG = '/9j/4AAQSkZJRgABAQAAAQABAAD/4gHYSUNDX1BST0ZJTEUAAQEAAAHIAAAAAAQwAABtbnRyUkdCIFhZWiAH4AABAAEAAAAAAABhY3NwAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAA'
+        .'AQAA9tYAAQAAAADTLQAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAlkZXNjAAAA8AAAACRyWFlaAAABFAAAABRnWFlaAAABKAAAABRiWFla'
+        .'AAABPAAAABR3dHB0AAABUAAAABRyVFJDAAABZAAAAChnVFJDAAABZAAAAChiVFJDAAABZAAAAChjcHJ0AAABjAAAADxtbHVjAAAAAAAAAAEAAAAMZW5VUwAAAAgAAAAcAHMAUgBHAEJY'
+        .'WVogAAAAAAAAb6IAADj1AAADkFhZWiAAAAAAAABimQAAt4UAABjaWFlaIAAAAAAAACSgAAAPhAAAts9YWVogAAAAAAAA9tYAAQAAAADTLXBhcmEAAAAAAAQAAAACZmYAAPKnAAANWQAA'
+        .'E9AAAApbAAAAAAAAAABtbHVjAAAAAAAAAAEAAAAMZW5VUwAAACAAAAAcAEcAbwBvAGcAbABlACAASQBuAGMALgAgADIAMAAxADb/2wBDABQODxIPDRQSEBIXFRQYHjIhHhwcHj0sLiQy'
+        .'SUBMS0dARkVQWnNiUFVtVkVGZIhlbXd7gYKBTmCNl4x9lnN+gXz/2wBDARUXFx4aHjshITt8U0ZTfHx8fHx8fHx8fHx8fHx8fHx8fHx8fHx8fHx8fHx8fHx8fHx8fHx8fHx8fHx8fHx8'
+        .'fHz/wAARCAAEAAYDASIAAhEBAxEB/8QAFQABAQAAAAAAAAAAAAAAAAAAAAP/xAAcEAACAQUBAAAAAAAAAAAAAAAAAgEDERIiYRP/xAAUAQEAAAAAAAAAAAAAAAAAAAAE/8QAFhEAAwAA'
+        .'AAAAAAAAAAAAAAAAAAEx/9oADAMBAAIRAxEAPwCtOn55bu2TS203tyOAAM6KUP/Z';
+
+    /** A T: its bar from west to east, its stem from the south. */
     public const ARMS = [
         ['id' => 'w', 'name' => 'Mole Street', 'bearing_deg' => 270, 'limit_mph' => 40], ['id' => 'e', 'name' => 'Mole Street', 'bearing_deg' => 90,
             'limit_mph' => 40],
@@ -75,10 +90,14 @@ final class Routes
             'PUT learners/{learner}' => $learner, 'DELETE learners/{learner}' => [], 'POST learners/{learner}/restore' => [],
             'GET vehicle-kinds' => [], 'GET vehicles' => [], 'POST vehicles' => $car, 'PUT vehicles/{vehicle}' => $car,
             'DELETE vehicles/{vehicle}' => [], 'POST vehicles/{vehicle}/restore' => [],
-            'GET sites' => [], 'GET sites/{site}' => [], 'GET sites/{site}/past' => [], 'POST sites' => $site, 'GET sites/geojson' => [],
+            'GET sites' => [], 'GET sites/{site}' => [], 'GET sites/{site}/past' => [], 'POST sites' => $site, 'GET sites/geojson' => [], 'GET sites/near' => ['latitude_deg' => 1, 'longitude_deg' => 1],
             'POST sites/import' => ['type' => 'FeatureCollection', 'features' => [], 'keep' => true], 'PUT sites/{site}' => $site, 'POST sites/{site}/ways' => ['from' => 's',
                 'to' => 'e'],
             'POST sites/{site}/merge' => ['other' => $ids['twin'], 'ways' => []],
+            'GET sites/{site}/pictures' => [], 'GET pictures/{picture}' => [], 'POST sites/{site}/pictures' => ['arm' => 's', 'image' => self::JPEG],
+            'PUT pictures/{picture}' => ['arm' => 's', 'note' => 'x', 'lines' => [[[0, 0.5], [1, 0.5]]]], 'DELETE pictures/{picture}' => [],
+            'POST pictures/{picture}/restore' => [],
+            ...self::circuits($ids),
             'DELETE sites/{site}' => [], 'POST sites/{site}/restore' => [],
             'GET places' => [], 'POST places' => $place, 'GET places/{place}/lessons' => [],
             'POST places/{place}/drawings' => [
@@ -88,6 +107,7 @@ final class Routes
             ],
             'DELETE drawings/{drawing}' => [], 'POST drawings/{drawing}/restore' => [],
             'PUT places/{place}' => $place, 'DELETE places/{place}' => [], 'POST places/{place}/restore' => [],
+            'PUT school/position' => ['latitude_deg' => 1, 'longitude_deg' => 1],
             'PUT school/reading' => ['colleagues_read' => false],
             'GET people' => [], 'POST people' => ['name' => 'x', 'email' => Str::random(8).'@example.test', 'role' => 'instructor'],
             'PUT people/{person}' => ['name' => 'x', 'email' => Str::random(8).'@example.test', 'role' => 'owner'],
@@ -100,6 +120,27 @@ final class Routes
             'GET sessions' => [], 'DELETE sessions/{session}' => [],
             // The own session and password take no id; tried last, for they end it.
             'PUT password' => ['current_password' => 'long-enough-1', 'password' => 'another-long-1'], 'DELETE session' => [], 'DELETE sessions' => [],
+        ];
+    }
+
+    /**
+     * @param  array<string, string>  $ids
+     * @return array<string, array<string, mixed>>
+     */
+    private static function circuits(array $ids): array
+    {
+        $ways = [['site' => $ids['site'], 'from' => 's', 'to' => 'e', 'routine' => 'emerge-right', 'rounds' => 2]];
+        $circuit = ['name' => 'x', 'minutes' => 60, 'order' => 'shortest', 'shared' => true, 'centre_id' => $ids['centre'], 'ways' => $ways];
+        $here = ['name' => 'x', 'latitude_deg' => 49.2, 'longitude_deg' => -8.1];
+        $centre = ['name' => 'x', 'checks' => ['x'], 'traps' => [['site' => $ids['site'], 'note' => 'x']]];
+
+        return [
+            'GET circuits' => [], 'POST circuits' => $circuit, 'PUT circuits/{circuit}' => $circuit, 'DELETE circuits/{circuit}' => [],
+            'POST circuits/{circuit}/restore' => [], 'POST circuits/plans' => ['ways' => $ways],
+            'POST circuits/gpx' => ['name' => 'x', 'start' => $here, 'end' => $here, 'ways' => $ways],
+            'GET legs' => [], 'POST legs/track' => ['gpx' => self::TRACK, 'keep' => true], 'DELETE legs/{leg}' => [], 'POST legs/{leg}/restore' => [],
+            'GET centres' => [], 'POST centres' => $centre, 'PUT centres/{centre}' => $centre, 'DELETE centres/{centre}' => [],
+            'POST centres/{centre}/restore' => [],
         ];
     }
 

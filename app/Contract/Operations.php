@@ -132,8 +132,16 @@ final class Operations
             'GET sites/geojson' => Operation::reads('All of them as GeoJSON', 'SitesGeoJson'),
             'POST sites/import' => Operation::writes('What sites that come as GeoJSON would do; keeps them all or none', Taken::sitesIn(), 'SitesIn',
                 inside: ['features' => ['type' => 'array', 'items' => ['type' => 'object']]]),
+            'GET sites/near' => Operation::reads('Those that lie somewhere, by how long one drives there', Shapes::listOf('SiteNear'), Taken::near()),
             'GET sites/{site}' => Operation::reads('A site with its arms', 'Site'),
             'GET sites/{site}/past' => Operation::reads('What went wrong on its ways before, and who drove there', Shapes::listOf('PastOfWay')),
+            'GET sites/{site}/pictures' => Operation::reads('Pictures hung on its roads', Shapes::listOf('Picture')),
+            'POST sites/{site}/pictures' => Operation::writes('Hangs a picture on a road', Taken::picture(), 'Picture', 201),
+            'GET pictures/{picture}' => Operation::reads('A picture, to be seen', 'PictureShown'),
+            'PUT pictures/{picture}' => Operation::writes('Says more of a picture, or draws on it', Taken::pictureChanges(), 'Picture'),
+            'DELETE pictures/{picture}' => Operation::writes('Takes a picture down', [], null),
+            'POST pictures/{picture}/restore' => Operation::writes('Hangs it up again', [], 'Picture'),
+            ...self::circuits(),
             'POST sites' => Operation::writes('Draws a site', Taken::site(), 'Site', 201, inside: $arms),
             'PUT sites/{site}' => Operation::writes('Draws a site anew; the ways that lessons use follow it', Taken::site(), 'Site', inside: $arms),
             'DELETE sites/{site}' => Operation::writes('Archives a site', [], null),
@@ -170,6 +178,7 @@ final class Operations
             'GET school/learners' => Operation::reads('Every learner with what their marks say', 'SchoolLearners'),
             'GET school/teaching' => Operation::reads('What is taught worst or never, where and why', 'Teaching'),
             'POST school/records' => Operation::writes('Brings records up to date in the background', [], 'RecordsState'),
+            'PUT school/position' => Operation::writes('Says where the school lies', Taken::position(), 'SchoolPosition'),
             'PUT school/reading' => Operation::writes('Says whether instructors read each other’s lessons', Taken::reading(), 'Reading'),
             'GET people' => Operation::reads('The people of the school', 'People'),
             'POST people' => Operation::writes('Invites somebody', Taken::person(), 'Person', 201),
@@ -183,6 +192,29 @@ final class Operations
             'GET changes' => Operation::reads('What was changed, the last first', 'Changes', Taken::changes()),
             'GET retention' => Operation::reads('How long anybody is kept', 'Keeping'),
             'PUT retention' => Operation::writes('Sets how long', Taken::retention(), 'Keeping'),
+        ];
+    }
+
+    /** @return array<string, Operation> */
+    private static function circuits(): array
+    {
+        return [
+            'GET circuits' => Operation::reads('One’s own circuits, and those the school shares', Shapes::listOf('KeptCircuit')),
+            'POST circuits' => Operation::writes('Keeps a circuit', TakenOfCircuits::circuit(), 'KeptCircuit', 201),
+            'PUT circuits/{circuit}' => Operation::writes('Changes a circuit that is kept', TakenOfCircuits::circuit(), 'KeptCircuit'),
+            'DELETE circuits/{circuit}' => Operation::writes('Archives a circuit', [], null),
+            'POST circuits/{circuit}/restore' => Operation::writes('Brings a circuit back', [], 'KeptCircuit'),
+            'POST circuits/plans' => Operation::writes('What each way is planned with; keeps nothing', TakenOfCircuits::plans(), Shapes::listOf('WayAsked')),
+            'POST circuits/gpx' => Operation::writes('A circuit as GPX; keeps nothing', TakenOfCircuits::asGpx(), 'Gpx'),
+            'GET legs' => Operation::reads('Drives between sites that somebody measured', 'DrivesMeasured'),
+            'POST legs/track' => Operation::writes('What a recorded drive measures; keeps it where that is wanted', TakenOfCircuits::track(), 'TrackRead'),
+            'DELETE legs/{leg}' => Operation::writes('Throws a measured drive out', [], null),
+            'POST legs/{leg}/restore' => Operation::writes('Takes it in again', [], 'DriveMeasured'),
+            'GET centres' => Operation::reads('The files of the test centres', Shapes::listOf('Centre')),
+            'POST centres' => Operation::writes('Opens the file of a test centre', TakenOfCircuits::centre(), 'Centre', 201),
+            'PUT centres/{centre}' => Operation::writes('Changes the file of a test centre', TakenOfCircuits::centre(), 'Centre'),
+            'DELETE centres/{centre}' => Operation::writes('Archives the file of a test centre', [], null),
+            'POST centres/{centre}/restore' => Operation::writes('Brings it back', [], 'Centre'),
         ];
     }
 }

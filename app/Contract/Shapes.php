@@ -3,6 +3,7 @@
 namespace App\Contract;
 
 use App\Contract\Shapes\Account;
+use App\Contract\Shapes\Circuits;
 use App\Contract\Shapes\Learners;
 use App\Contract\Shapes\Lessons;
 use App\Contract\Shapes\Places;
@@ -17,7 +18,8 @@ final class Shapes
     public static function all(): array
     {
         return [
-            ...Account::shapes(), ...Routines::shapes(), ...Places::shapes(), ...Lessons::shapes(), ...Learners::shapes(), ...School::shapes(),
+            ...Account::shapes(), ...Routines::shapes(), ...Places::shapes(), ...Circuits::shapes(), ...Lessons::shapes(),
+            ...Learners::shapes(), ...School::shapes(),
             ...ToolShapes::all(),
         ];
     }

@@ -75,12 +75,27 @@ final class Taken
         return ['day' => ['sometimes', 'nullable', 'date_format:Y-m-d', 'after:2000-01-01', 'before:2100-01-01']];
     }
 
+    /** @return array<string, list<mixed>> degrees of WGS84: both, or neither */
+    public static function position(string $of = ''): array
+    {
+        return [
+            "{$of}latitude_deg" => ['sometimes', 'nullable', 'numeric', 'between:-90,90'],
+            "{$of}longitude_deg" => ['sometimes', 'nullable', 'numeric', 'between:-180,180'],
+        ];
+    }
+
+    /** @return array<string, list<mixed>> of an address */
+    public static function near(): array
+    {
+        return ['latitude_deg' => ['required', 'numeric', 'between:-90,90'], 'longitude_deg' => ['required', 'numeric', 'between:-180,180']];
+    }
+
     /** @return array<string, list<mixed>> as little as needed; a minor needs a guardian */
     public static function learner(): array
     {
         return [
             'name' => self::NAME, 'phone' => ['nullable', 'string', 'max:40'], 'email' => ['nullable', 'email', 'max:190'],
-            'pick_up' => ['nullable', 'string', 'max:190'],
+            'pick_up' => ['nullable', 'string', 'max:190'], ...self::position('pick_up_'),
             'licence_seen_on' => self::A_DAY, 'eyesight_checked_on' => self::A_DAY,
             'transmission' => ['required', 'in:manual,automatic'], 'level' => ['required', 'in:beginner,developing,independent'],
             'is_minor' => ['sometimes', 'boolean'], 'guardian_name' => ['nullable', 'string', 'max:120'],
@@ -131,8 +146,7 @@ final class Taken
     {
         return [
             'name' => ['required', 'string', 'max:160'], 'kind' => ['required', Rule::enum(SiteKind::class)], 'pack' => ['sometimes', self::pack()],
-            'latitude_deg' => ['sometimes', 'nullable', 'numeric', 'between:-90,90'],
-            'longitude_deg' => ['sometimes', 'nullable', 'numeric', 'between:-180,180'],
+            ...self::position(),
             'note' => ['nullable', 'string', 'max:500'], 'arms' => ['present', 'array', 'max:8'],
             'remarks' => ['sometimes', 'array', 'max:120'], 'remarks.*' => ['array:from,to,routine,note,difficulty'],
             'remarks.*.from' => ['required', 'string', 'max:20'], 'remarks.*.to' => ['required', 'string', 'max:20'],
@@ -161,6 +175,23 @@ final class Taken
         return [
             'other' => ['required', 'uuid'], 'ways' => ['sometimes', 'array', 'max:120'], 'ways.*' => ['array:place_id,from,to'],
             'ways.*.place_id' => ['required', 'uuid'], 'ways.*.from' => ['required', 'string', 'max:20'], 'ways.*.to' => ['required', 'string', 'max:20'],
+        ];
+    }
+
+    /** @return array<string, list<mixed>> a JPEG as base64, about a megabyte of it, and what is drawn on it */
+    public static function picture(): array
+    {
+        return ['image' => ['required', 'string', 'max:1600000', 'regex:/^[A-Za-z0-9+\/]+=*$/D'], ...self::pictureChanges()];
+    }
+
+    /** @return array<string, list<mixed>> lines in shares of the picture's width and height */
+    public static function pictureChanges(): array
+    {
+        return [
+            'arm' => ['required', 'string', 'max:20'], 'note' => ['sometimes', 'nullable', 'string', 'max:300'],
+            // Lists, and no objects with numbers for names.
+            'lines' => ['sometimes', 'array', 'list', 'max:40'], 'lines.*' => ['array', 'list', 'max:200'], 'lines.*.*' => ['array', 'list', 'size:2'],
+            'lines.*.*.*' => ['required', 'numeric', 'between:0,1'],
         ];
     }
 

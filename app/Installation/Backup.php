@@ -63,12 +63,13 @@ final class Backup
     private static function rows(string $table, string $key): Generator
     {
         $after = null;
+        $number = Tables::atOnce($table, self::AT_ONCE);
         do {
-            $rows = DB::table($table)->when($after !== null, fn ($later) => $later->where($key, '>', $after))->orderBy($key)->limit(self::AT_ONCE)->get();
+            $rows = DB::table($table)->when($after !== null, fn ($later) => $later->where($key, '>', $after))->orderBy($key)->limit($number)->get();
             foreach ($rows as $row) {
                 yield (array) $row;
                 $after = $row->{$key};
             }
-        } while ($rows->count() === self::AT_ONCE);
+        } while ($rows->count() === $number);
     }
 }

@@ -65,7 +65,7 @@ final class Restore
                 }
                 $waiting = [];
                 foreach (BackupFile::rows($path) as $table => $row) {
-                    if ($waiting !== [] && ($table !== array_key_first($waiting) || count($waiting[$table]) === self::AT_ONCE)) {
+                    if ($waiting !== [] && ($table !== array_key_first($waiting) || count($waiting[$table]) === Tables::atOnce($table, self::AT_ONCE))) {
                         self::insert($waiting);
                         $waiting = [];
                     }

@@ -10,6 +10,15 @@ final class Tables
     /** What is made again by itself, and what nobody wants back: it is not kept. */
     private const PASSING = ['migrations', 'sessions', 'cache', 'cache_locks', 'jobs', 'job_batches'];
 
+    /** Rows of more than a megabyte: so many fit into one statement of the database. */
+    private const LARGE = ['pictures' => 5];
+
+    /** @return int rows to be read or written at once, where so many are usual */
+    public static function atOnce(string $table, int $usual): int
+    {
+        return min($usual, self::LARGE[$table] ?? $usual);
+    }
+
     /** @return array<string, string> primary key by table, in the order of their names */
     public static function kept(): array
     {

@@ -13,6 +13,8 @@ use Illuminate\Support\Carbon;
  * @property ?string $phone
  * @property ?string $email
  * @property ?string $pick_up
+ * @property ?float $pick_up_latitude_deg where that is
+ * @property ?float $pick_up_longitude_deg
  * @property ?Carbon $licence_seen_on
  * @property ?Carbon $eyesight_checked_on
  * @property 'manual'|'automatic' $transmission
@@ -33,7 +35,7 @@ final class Learner extends Model
     use BelongsToSchool, SoftDeletes;
 
     protected $fillable = [
-        'name', 'phone', 'email', 'pick_up', 'licence_seen_on', 'eyesight_checked_on', 'transmission', 'level',
+        'name', 'phone', 'email', 'pick_up', 'pick_up_latitude_deg', 'pick_up_longitude_deg', 'licence_seen_on', 'eyesight_checked_on', 'transmission', 'level',
         'is_minor', 'guardian_name', 'guardian_contact', 'guardian_consent_on', 'reference_points', 'pack', 'practice', 'keep_until',
     ];
 
@@ -43,7 +45,7 @@ final class Learner extends Model
         return [
             'licence_seen_on' => 'date', 'eyesight_checked_on' => 'date', 'guardian_consent_on' => 'date',
             'marks_read_at' => 'datetime', 'erased_at' => 'datetime', 'keep_until' => 'date', 'is_minor' => 'boolean', 'reference_points' => 'array',
-            'practice' => 'array',
+            'practice' => 'array', 'pick_up_latitude_deg' => 'float', 'pick_up_longitude_deg' => 'float',
         ];
     }
 

@@ -31,7 +31,8 @@ final class Erasure
             ChangeLog::note('erased', $learner);
             // Past the model: its own change log would keep what is to go.
             Learner::withTrashed()->whereKey($learner->id)->toBase()->update([
-                'name' => self::NOBODY, 'phone' => null, 'email' => null, 'pick_up' => null, 'licence_seen_on' => null, 'eyesight_checked_on' => null,
+                'name' => self::NOBODY, 'phone' => null, 'email' => null, 'pick_up' => null,
+                'pick_up_latitude_deg' => null, 'pick_up_longitude_deg' => null, 'licence_seen_on' => null, 'eyesight_checked_on' => null,
                 'is_minor' => false, 'guardian_name' => null, 'guardian_contact' => null, 'guardian_consent_on' => null, 'reference_points' => '[]',
                 'keep_until' => null, 'erased_at' => now(), 'deleted_at' => now(), 'updated_at' => now(),
             ]);

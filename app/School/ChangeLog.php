@@ -2,7 +2,9 @@
 
 namespace App\School;
 
+use App\Models\Centre;
 use App\Models\Change;
+use App\Models\Circuit;
 use App\Models\Learner;
 use App\Models\Place;
 use App\Models\School;
@@ -16,7 +18,7 @@ use Illuminate\Support\Facades\Auth;
 final class ChangeLog
 {
     private const KINDS = [Learner::class => 'learner', Place::class => 'place', Site::class => 'site', Vehicle::class => 'car', User::class => 'person',
-        School::class => 'school'];
+        School::class => 'school', Circuit::class => 'circuit', Centre::class => 'centre'];
 
     /** What changes by itself, or is said in words of its own. */
     private const UNSAID = ['created_at', 'updated_at', 'deleted_at', 'erased_at', 'marks_read_at', 'remember_token', 'joined_at', 'suspended_at'];
@@ -34,7 +36,7 @@ final class ChangeLog
             });
             $class::deleted(static fn (Model $row) => self::note('archived', $row));
         }
-        foreach ([Learner::class, Place::class, Site::class, Vehicle::class] as $class) {
+        foreach ([Learner::class, Place::class, Site::class, Vehicle::class, Circuit::class, Centre::class] as $class) {
             $class::restored(static fn (Model $row) => self::note('restored', $row));
         }
     }

@@ -2,6 +2,7 @@
 
 namespace App\Sites;
 
+use App\Circuits\FollowMerge;
 use App\Models\Place;
 use App\Models\PlannedItem;
 use App\Models\Site;
@@ -44,12 +45,16 @@ final class SiteMerge
         DB::transaction(static function () use ($other, $into, $places, $wanted): void {
             $arms = array_column($other->arms, null, 'id');
             $drawn = $into->arms;
+            $same = [];
             foreach ($places as $place) {
                 $way = $wanted[$place->id];
+                $same[(string) $place->from_arm] = $way['from'];
+                $same[(string) $place->to_arm] = $way['to'];
                 $drawn = self::with($drawn, $way['from'], $arms[$place->from_arm] ?? []);
                 self::move($place, $into, $way['from'], $way['to']);
             }
             self::keep($into, $drawn, $other);
+            FollowMerge::of($other, $into, $same);
             $other->delete();
         });
     }

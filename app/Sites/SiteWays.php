@@ -4,6 +4,7 @@ namespace App\Sites;
 
 use App\Models\Place;
 use App\Models\Site;
+use App\School\ChosenRules;
 use Illuminate\Validation\ValidationException;
 use NobleTurn\Core\Compute\Tool\PlannedBy;
 use NobleTurn\Core\Compute\Toolbox;
@@ -106,6 +107,21 @@ final readonly class SiteWays
     public function teach(string $from, string $to, string $routine): bool
     {
         return in_array($routine, array_column($this->between($from, $to), 'routine'), true);
+    }
+
+    /**
+     * @return array{name: string, tool: ?string, inputs: ?object} what the core is asked to plan a way, as somebody teaches; nulls where it has no plan
+     */
+    public function asked(string $from, string $to, string $routine, ChosenRules $chosen): array
+    {
+        $taught = array_values(array_filter($this->between($from, $to), static fn (array $way): bool => $way['routine'] === $routine));
+        $way = $taught[0] ?? throw ValidationException::withMessages(['routine' => "must be taught on that way of {$this->site->name}."]);
+        if ($way['tool'] === null) {
+            return ['name' => $this->name($way), 'tool' => null, 'inputs' => null];
+        }
+        $shared = array_intersect_key(['practice' => (object) $chosen->answers], Toolbox::input($way['tool'])->properties());
+
+        return ['name' => $this->name($way), 'tool' => $way['tool'], 'inputs' => (object) ($way['inputs'] + $shared)];
     }
 
     /** @return list<array<string, mixed>> the ways in by one arm and out by another: one for each routine it teaches */

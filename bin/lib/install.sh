@@ -35,6 +35,20 @@ install_packages() {
     ok
 }
 
+# fetch_gpx_schema: the schema of GPX 1.1, out of a Debian package that is fetched and not installed. Where it cannot be had, the test says so.
+fetch_gpx_schema() {
+    local schema=$ROOT/var/schemas/gpx11.xsd room
+    [ -s "$schema" ] && return 0
+    command -v apt-get >/dev/null || return 0
+    step "Schema of GPX"
+    room=$(mktemp -d)
+    mkdir -p "$ROOT/var/schemas"
+    (cd "$room" && { apt-get download pytrainer || { apt-get update && apt-get download pytrainer; }; } && dpkg -x pytrainer_*.deb out) \
+        >"$ROOT/var/log/gpx.log" 2>&1 && cp "$room/out/usr/share/pytrainer/schemas/Topografix_gpx11.xsd" "$schema"
+    rm -rf "$room"
+    [ -s "$schema" ] && ok || say "not had; the log is var/log/gpx.log"
+}
+
 check_tools() {
     local tool
     for tool in php composer node npm; do

@@ -40,6 +40,11 @@ final readonly class Coastland implements RulePack
         return 'Coastland';
     }
 
+    public function timeZone(): string
+    {
+        return 'UTC';
+    }
+
     public function version(): string
     {
         return '1';

@@ -47,6 +47,16 @@ final class Inputs
             ],
             'predict' => [['at' => '2026-05-21T10:00:00Z', 'routine' => 'emerge-left', 'step' => 'position']],
         ],
+        'circuit' => [
+            'pack' => 'gb', 'minutes' => 60, 'starts_at' => '2026-05-20T09:00:00Z', 'start' => ['latitude_deg' => 49.2, 'longitude_deg' => -8.1],
+            'order' => 'easy-to-hard',
+            'ways' => [
+                [
+                    'id' => 'a', 'routine' => 'emerge-right', 'in' => ['latitude_deg' => 49.204, 'longitude_deg' => -8.104],
+                    'out' => ['latitude_deg' => 49.205, 'longitude_deg' => -8.103], 'difficulty' => 0.3, 'rounds' => 3,
+                ],
+            ],
+        ],
         'engine' => [
             'tyre' => '195/65R15', 'final_drive' => 4.06, 'ratios' => [3.6, 1.95, 1.3, 0.97, 0.78], 'speed_mph' => 30, 'from_gear' => 2,
             'to_gear' => 3,
@@ -71,6 +81,6 @@ final class Inputs
         'lanes' => ['next_turn_in_m', 50, 200, 50], 'crossing' => ['person_at_m', 0, 12, 4], 'following' => ['speed_mph', 10, 40, 10],
         'approach' => ['speed_mph', 10, 40, 10], 'engine' => ['speed_mph', 10, 40, 10],
         'steering' => ['radius_m', 5, 20, 5], 'swept-path' => ['step_m', 0.2, 0.8, 0.2], 'reverse' => ['angle_deg', -2, 4, 2],
-        'clearance' => ['vehicle_height_m', 3, 4.5, 0.5],
+        'clearance' => ['vehicle_height_m', 3, 4.5, 0.5], 'circuit' => ['minutes', 15, 60, 15],
     ];
 }

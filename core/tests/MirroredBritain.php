@@ -67,6 +67,11 @@ final readonly class MirroredBritain implements RulePack
         return $this->britain->name();
     }
 
+    public function timeZone(): string
+    {
+        return 'Europe/London';
+    }
+
     public function version(): string
     {
         return $this->britain->version();

@@ -75,6 +75,7 @@ final class DemoSeeder extends Seeder
         }
         DemoSites::create();
         DemoSites::draw($places, 'gb');
+        DemoCircuits::create($owner, $tutor);
         $histories = [];
         foreach (DemoWorld::learners() as $i => $person) {
             $learner = Learner::query()->create($person['facts']);
@@ -89,6 +90,7 @@ final class DemoSeeder extends Seeder
                 Overruling::query()->create([...$said, 'learner_id' => $learner->id, 'user_id' => $tutor->id]);
             }
         }
+        DemoSites::pickUps($school, Learner::query()->orderBy('created_at')->orderBy('id')->get()->all());
         $this->branch($school, $automatic);
         $this->week($tutor, array_slice($places, 0, 12), $manual, $automatic);
         $this->today($histories);

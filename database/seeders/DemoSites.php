@@ -2,9 +2,13 @@
 
 namespace Database\Seeders;
 
+use App\Models\Learner;
+use App\Models\Picture;
 use App\Models\Place;
+use App\Models\School;
 use App\Models\Site;
 use App\Sites\PlacesToSites;
+use App\Sites\PlainJpeg;
 use App\Sites\SiteWays;
 use Illuminate\Support\Facades\DB;
 use NobleTurn\Core\Rules\RulePacks;
@@ -86,6 +90,12 @@ final class DemoSites
         }
         $ropewalk = Site::query()->where('name', self::ROWS[0][0])->firstOrFail();
         SiteWays::of($ropewalk)->place('s', 'e', null);
+        $drawn = PlainJpeg::of((string) file_get_contents(__DIR__.'/pictures/ropewalk.jpg')) ?? throw new RuntimeException('The picture of Ropewalk is none.');
+        Picture::query()->create([
+            'site_id' => $ropewalk->id, 'arm' => 's', 'note' => 'Up Ropewalk: the van stands until ten, the line is just behind it',
+            'width' => $drawn->width, 'height' => $drawn->height, 'image' => base64_encode($drawn->bytes),
+            'lines' => [[[0.47, 0.6], [0.44, 0.68], [0.42, 0.78]], [[0.42, 0.78], [0.415, 0.74]], [[0.42, 0.78], [0.445, 0.755]]],
+        ]);
     }
 
     /**
@@ -103,6 +113,23 @@ final class DemoSites
             $out = 300.0 + 2_400.0 * sqrt(($i + 1) / count($places));
             [$east, $north] = $pack === 'na' ? [38_000 + 90 * $i, 23_500 - 130 * $i] : [(int) ($out * cos($turn)), (int) ($out * sin($turn) * 0.7)];
             Site::query()->whereKey($site)->update(self::at($east, $north));
+        }
+    }
+
+    /**
+     * The school at the harbour, and learners picked up around it; of some nobody has said where that is.
+     *
+     * @param  array<int, Learner>  $learners  one after the other
+     */
+    public static function pickUps(School $school, array $learners): void
+    {
+        $school->update(self::at(-180, -240));
+        foreach ($learners as $i => $learner) {
+            if ($i % 5 !== 4) {
+                $turn = 1.0 + $i * M_PI * (3.0 - sqrt(5.0));
+                $at = self::at((int) ((500 + 130 * $i) * cos($turn)), (int) ((500 + 130 * $i) * sin($turn) * 0.7));
+                $learner->update(['pick_up_latitude_deg' => $at['latitude_deg'], 'pick_up_longitude_deg' => $at['longitude_deg']]);
+            }
         }
     }
 

@@ -44,14 +44,31 @@ it('answers a day of the demo as it was recorded', function (): void {
         'cell' => ["learners/{$learner}/skill/{$cell['routine']}/{$cell['step']}", null],
         'marks-behind' => ["learners/{$learner}/marks?step={$cell['step']}", null],
         'sites' => ['sites', null], 'site' => ["sites/{$site}", null], 'site-driven' => ["sites/{$drivenAt}", null],
-        'past' => ["sites/{$drivenAt}/past", null], 'places' => ['places', null],
+        'sites-near' => ['sites/near?latitude_deg=49.2&longitude_deg=-8.1', null], 'past' => ["sites/{$drivenAt}/past", null], 'places' => ['places', null],
         'vehicles' => ['vehicles', null], 'vehicle-kinds' => ['vehicle-kinds', null], 'rules' => ['rules', null],
+        'circuits' => ['circuits', null], 'centres' => ['centres', null], 'legs' => ['legs', null],
         'routines' => ['routines?pack=gb', $few(12)], 'school-learners' => ['school/learners', null], 'teaching' => ['school/teaching', null],
     ];
     foreach ($asks as $name => [$address, $cut]) {
         $said = json_decode((string) $this->getJson("api/{$address}")->assertOk()->getContent());
         Recording::hold("demo-{$name}", $cut === null ? $said : $cut($said));
     }
+    // The plan of the lesson as a circuit from the school and back, each way asked for as its plan says.
+    $lies = collect($this->getJson('api/sites')->json())->keyBy('id');
+    $ways = array_map(function (array $item) use ($lies): array {
+        $plan = $this->postJson('api/compute/approach', $item['plan']['inputs'])->assertOk()->json();
+
+        return [
+            'id' => $item['id'], 'name' => $item['place']['name'], 'routine' => $item['routine'], 'rounds' => 1, 'brief_s' => 0, 'round_s' => 1, 'again_s' => 0,
+            'in' => array_intersect_key($lies[$item['place']['site_id']], ['latitude_deg' => 0, 'longitude_deg' => 0]),
+            'direction' => $plan['direction'], 'say_at_m' => $plan['say_at_m'],
+        ];
+    }, $this->getJson("api/lessons/{$today['next']['id']}")->json('items'));
+    Recording::hold('demo-onward', json_decode((string) $this->postJson('api/compute/circuit', [
+        'pack' => 'gb', 'order' => 'as-given', 'minutes' => 55, 'start' => ['latitude_deg' => 49.197842, 'longitude_deg' => -8.102477], 'ways' => $ways,
+    ])->assertOk()->getContent()));
+    $kept = collect($this->getJson('api/circuits')->json())->firstWhere('mine', true);
+    Recording::hold('demo-circuit-plans', json_decode((string) $this->postJson('api/circuits/plans', ['ways' => $kept['ways']])->assertOk()->getContent()));
     // Its lessons use all of the log.
     $said = static fn (string $column): array => Mark::query()->whereNotNull($column)->distinct()->pluck($column)->all();
     expect($said('stage'))->toContain('approach', 'move-off')->and($said('what'))->toContain('rear-looks', 'counted-gap', 'gaps-let-go', 'gap-taken')
@@ -71,6 +88,19 @@ it('answers the tools of the bench as they were recorded', function (string $too
         [
             'pack' => 'gb', 'manoeuvre' => 'emerge-right', 'other_speed_mph' => 30,
             'sweep' => ['field' => 'other_distance_m', 'from' => 30, 'to' => 150, 'step' => 40, 'folded' => true],
+        ],
+    ],
+    'circuit' => [
+        'circuit',
+        [
+            'pack' => 'gb', 'minutes' => 40, 'order' => 'easy-to-hard', 'start' => ['latitude_deg' => 49.2, 'longitude_deg' => -8.1],
+            'ways' => [
+                ['id' => '0', 'name' => 'Far', 'routine' => 'roundabout', 'in' => ['latitude_deg' => 49.215, 'longitude_deg' => -8.1], 'difficulty' => 0.6,
+                    'direction' => 'At the roundabout take the second exit, please.', 'say_at_m' => 180],
+                ['id' => '1', 'name' => 'Near', 'routine' => 'emerge-left', 'in' => ['latitude_deg' => 49.203, 'longitude_deg' => -8.1], 'difficulty' => 0.2,
+                    'direction' => 'At the end of the road turn left, please.', 'say_at_m' => 90],
+                ['id' => '2', 'name' => 'Beyond', 'routine' => 'join', 'in' => ['latitude_deg' => 49.5, 'longitude_deg' => -8.1], 'difficulty' => 0.9],
+            ],
         ],
     ],
     'engine' => [

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { api, newLesson } from './support';
+import { api, demoCircuit, newLesson } from './support';
 
 /** Text or everything at 200 %: nothing lies over another, is lost, or is smaller than a thumb. */
 
@@ -8,6 +8,7 @@ async function screens(page: Page): Promise<Record<string, string>> {
     const lesson = await newLesson(page);
     const [learner] = await api<{ id: string }[]>(page, 'learners');
     const { lessons } = await api<{ lessons: { id: string; state: string }[] }>(page, `learners/${learner!.id}`);
+    const { query, centre } = await demoCircuit(page);
     return {
         Today: '/',
         Plan: `/lessons/${lesson.id}/plan`,
@@ -16,6 +17,10 @@ async function screens(page: Page): Promise<Record<string, string>> {
         Debrief: `/lessons/${lessons.find((one) => one.state === 'done')!.id}/debrief`,
         Learner: `/learners/${learner!.id}`,
         Places: '/places',
+        Circuits: '/places/circuits',
+        'A circuit': `/places/circuit?${query}`,
+        'Sheet of a circuit': `/places/circuit/sheet?${query}`,
+        'Test centre': `/places/centres/${centre}`,
         Card: '/routines/turn-left',
         Approach: '/bench/approach',
         Gap: '/bench/gap',

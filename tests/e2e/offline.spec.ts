@@ -77,7 +77,16 @@ test('opens from cold without signal: the day, a lesson with its three faces, th
     await expectNoAxeFinding(page, 'Today without signal');
     await page.goto(`/lessons/${lesson.id}/plan`);
     await expect(page.getByRole('button', { name: 'Play', exact: true })).toBeVisible();
+    await expect(page.getByText(/min are driving from place to place/)).toBeVisible();
     await page.getByRole('link', { name: 'Drive', exact: true }).click();
+    await page.getByRole('button', { name: 'The way on, time left' }).click();
+    await expect(
+        page
+            .getByRole('dialog')
+            .getByText(/before the line|before setting off/)
+            .first(),
+    ).toBeVisible();
+    await page.keyboard.press('Escape');
     await page.getByRole('button', { name: 'Signal missed' }).click();
     await page.getByRole('button', { name: 'The rest without help' }).click();
     await expect(line(page, /5 marks on this device, not yet sent/)).toBeVisible();
@@ -241,7 +250,8 @@ test('a newer version is said and not taken in the middle of a lesson; it is tak
     await expect(line(page, /1 mark on this device, not yet sent/)).toBeVisible();
     await publish(`self.addEventListener('message', (event) => event.data === 'which' && event.ports[0].postMessage('next'));`);
     await page.evaluate(async () => (await navigator.serviceWorker.ready).update());
-    await expect(line(page, /A newer version is here/)).toBeVisible();
+    // All of it is fetched before it is said, while the day is still being fetched ahead.
+    await expect(line(page, /A newer version is here/)).toBeVisible({ timeout: 90_000 });
     await page.getByRole('button', { name: 'Speed reminded', exact: true }).click();
     await expect(page.getByRole('button', { name: 'Speed reminded', exact: true })).toHaveAttribute('aria-pressed', 'true');
     expect(await isNext(page)).toBe(false);

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { api, complaints, expectNoAxeFinding, expectSound, newLesson } from './support';
+import { api, complaints, demoCircuit, expectNoAxeFinding, expectSound, newLesson } from './support';
 
 // Nothing is written here: the long walks are shared out.
 test.describe.configure({ mode: 'parallel' });
@@ -17,10 +17,12 @@ async function screens(page: Page): Promise<Record<string, string>> {
     const driven = record.lessons.find((lesson) => lesson.state === 'done')!.id;
     // Which lesson is next, and what it begins with, depends on the hour.
     const next = (await newLesson(page)).id;
+    const { query, centre } = await demoCircuit(page);
     return {
         Today: '/',
         Plan: `/lessons/${next}/plan`,
         'Kerb view': `/lessons/${next}/kerb`,
+        'The lesson for the seat beside': `/lessons/${next}/seat`,
         'The lesson on paper': `/lessons/${next}/sheet`,
         Drive: `/lessons/${next}/drive`,
         Debrief: `/lessons/${driven}/debrief`,
@@ -33,6 +35,11 @@ async function screens(page: Page): Promise<Record<string, string>> {
         'School: causes': '/school?show=causes',
         'School: places': '/school?show=places',
         Places: '/places',
+        Circuits: '/places/circuits',
+        'A circuit': `/places/circuit?${query}`,
+        'Sheet of a circuit': `/places/circuit/sheet?${query}`,
+        'Test centre': `/places/centres/${centre}`,
+        'New test centre': '/places/centres/new',
         Routines: '/routines',
         'Routines, a turn': '/routines/turn-left',
         'Bench: approach': '/bench/approach',

@@ -59,13 +59,25 @@ test('main views', async ({ page, browser }) => {
     const ropewalk = (await api<{ id: string; name: string }[]>(page, 'sites')).find(({ name }) => name === 'Ropewalk at Mole Street')!;
     await show(page, `/places/sites/${ropewalk.id}?from=s&to=e`);
     await shoot(page, 'site');
+    await show(page, '/places/circuits');
+    await page.getByRole('link', { name: 'Right turns, quiet first' }).click();
+    await page.getByRole('list', { name: 'In the order driven' }).waitFor();
+    await page.waitForTimeout(800);
+    await shoot(page, 'circuit');
+    await page.getByRole('link', { name: 'Sheet' }).click();
+    await page
+        .getByText(/before the line/)
+        .first()
+        .waitFor();
+    await page.waitForTimeout(400);
+    await shoot(page, 'seat');
     await show(page, '/routines');
     await shoot(page, 'routines');
     await show(page, '/account/rules');
     await shoot(page, 'rules');
     await show(page, '/routines/emerge-right');
     await shoot(page, 'routine');
-    for (const tool of ['gap', 'lanes', 'join', 'swept-path']) {
+    for (const tool of ['gap', 'join']) {
         await show(page, `/bench/${tool}`);
         await shoot(page, `bench-${tool}`);
     }

@@ -171,6 +171,7 @@ test('a slip road by keyboard, and its plan on the bench', async ({ page }) => {
     await page.goto('/places/sites/new?start=slip-on');
     await page.getByRole('button', { name: /^Slip road, south-west/ }).focus();
     await page.keyboard.press('Enter');
+    await expect(page.getByRole('button', { name: /^Slip road, south-west: where we come from/ })).toBeVisible();
     await page
         .getByRole('button', { name: /^Main road \(east\)/ })
         .first()
@@ -299,4 +300,77 @@ test('what cannot be is said where it was typed, and nothing typed is lost', asy
     await expect(page.getByRole('heading', { name: 'Side road → Main road (east)', exact: true })).toBeVisible();
     await expect(page.getByText('Side road is one-way, away from here: nobody comes in by it.')).toBeVisible();
     await expect(page.getByText('That is', { exact: false })).toHaveCount(0);
+});
+
+test('a pick-up put on the map, and the sites near it', async ({ page }) => {
+    const heard = complaints(page);
+    await page.goto('/account');
+    await page.getByLabel(/^A simulated receiver/).check();
+    await page.getByLabel('Degrees north').fill('49.2135');
+    await page.getByLabel('Degrees east').fill('-8.1065');
+    await page.goto('/learners');
+    await page.getByRole('link', { name: /Ada Finnemore/ }).click();
+    await page.getByRole('button', { name: 'Change', exact: true }).click();
+    await page.getByText('Where the pick-up lies').click();
+    await page.getByRole('button', { name: 'I am there now' }).click();
+    await expect(page.getByText('Taken here, give or take 8 m.')).toBeVisible();
+    await expect(page.getByLabel('Latitude, degrees north')).toHaveValue('49.2135');
+    // A little farther up the road, on the map, by keys.
+    await page.getByRole('button', { name: 'Put it on the map' }).click();
+    const map = page.getByRole('group', { name: /^Map to put it on/ });
+    await map.focus();
+    await page.keyboard.press('ArrowUp');
+    await page.getByRole('button', { name: 'Put it at the cross' }).click();
+    await expect(page.getByText('Put on the map.')).toBeVisible();
+    await page.getByRole('button', { name: 'Keep' }).click();
+    await page.getByRole('link', { name: 'Places near it' }).click();
+    await page.getByLabel('within').selectOption('5');
+    const sites = page.getByRole('region', { name: 'Sites' });
+    await expect(sites.getByText(/about [1-5] min, .* by road/).first()).toBeVisible();
+    await expect(page.getByRole('img', { name: 'Pick-up: Ada Finnemore' })).toBeVisible();
+    const all = (await api<unknown[]>(page, 'sites')).length;
+    await expect.poll(() => sites.getByRole('heading', { level: 3 }).count()).toBeLessThan(all);
+    await page.getByLabel('within').selectOption('');
+    await expect.poll(() => sites.getByRole('heading', { level: 3 }).count()).toBe(all);
+    await expectNoAxeFinding(page, 'sites near a pick-up');
+    expect(heard).toEqual([]);
+});
+
+test('a picture hung on a road, drawn on, seen at the kerb', async ({ page }) => {
+    const heard = complaints(page);
+    const lesson = await newLesson(page, new Date(tomorrow().getTime() - 21 * 60_000));
+    const site = await kept(page, 'Ropewalk at Mole Street');
+    await page.goto(`/places/sites/${site.id}?from=s&to=e`);
+    await page.getByRole('group', { name: 'Roads' }).getByRole('button', { name: 'Ropewalk', exact: true }).click();
+    const pictures = page.getByRole('dialog').getByRole('region', { name: 'Pictures' });
+    await expect(pictures.getByRole('button', { name: /^Up Ropewalk/ })).toBeVisible();
+    await pictures.getByLabel('Add a picture').setInputFiles('docs/screenshots/today.png');
+    await expect(pictures.getByRole('button', { name: /^Picture \d/ }).last()).toBeVisible();
+    await pictures
+        .getByRole('button', { name: /^Picture \d/ })
+        .last()
+        .click();
+    const sheet = page.getByRole('dialog', { name: 'Picture' });
+    const box = (await sheet.locator('.cursor-crosshair').boundingBox())!;
+    await page.mouse.move(box.x + box.width * 0.2, box.y + box.height * 0.3);
+    await page.mouse.down();
+    await page.mouse.move(box.x + box.width * 0.7, box.y + box.height * 0.6, { steps: 6 });
+    await page.mouse.up();
+    await sheet.getByLabel('What it shows').fill('Where the line is');
+    await sheet.getByRole('button', { name: 'Keep' }).click();
+    await expect(pictures.getByRole('button', { name: 'Where the line is' }).last()).toBeVisible();
+    await expectNoAxeFinding(page, 'pictures of a road');
+    await page.getByRole('button', { name: 'Close' }).click();
+    await useIn(page, lesson);
+    const { items } = await api<Lesson>(page, `lessons/${lesson.id}`);
+    await page.goto(`/lessons/${lesson.id}/kerb?place=${items.at(-1)!.id}`);
+    await page.getByRole('button', { name: /\d pictures/ }).click();
+    await expect(page.getByRole('dialog').getByText('Where the line is').last()).toBeVisible();
+    const image = page.getByRole('dialog').locator('image').last();
+    await expect(image).toHaveAttribute('href', /^data:image\/jpeg;base64,/);
+    // As it was drawn, on another device as well: it hangs at the site.
+    const last = (await api<{ id: string; lines: number[][][]; width: number }[]>(page, `sites/${site.id}/pictures`)).at(-1)!;
+    expect(last.lines[0]!.at(-1)![0]).toBeCloseTo(0.7, 1);
+    expect(last.width).toBeLessThanOrEqual(1600);
+    expect(heard).toEqual([]);
 });

@@ -34,6 +34,16 @@ export function complaints(page: Page, but?: RegExp): string[] {
     return found;
 }
 
+/** The query of a circuit of the demo as its page has it, and the id of the test centre. */
+export async function demoCircuit(page: Page): Promise<{ query: string; centre: string }> {
+    type Way = { site: string; from: string; to: string; routine: string; rounds: number };
+    const [circuit] = await api<{ ways: Way[] }[]>(page, 'circuits');
+    const [centre] = await api<{ id: string }[]>(page, 'centres');
+    const search = new URLSearchParams();
+    circuit!.ways.forEach(({ site, from, to, routine, rounds }) => search.append('way', [site, from, to, routine, rounds].join('~')));
+    return { query: search.toString(), centre: centre!.id };
+}
+
 /** @param without rules that another test has already held against the same colours or parts */
 export async function expectNoAxeFinding(page: Page, where: string, without: string[] = []): Promise<void> {
     // There are no frames: one page is enough, and no second one is opened for the sum of them.

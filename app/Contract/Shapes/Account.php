@@ -20,6 +20,7 @@ final class Account
             'School' => Out::object([
                 'id' => Shapes::id(), 'name' => Out::text(''), 'time_zone' => Out::text('of the IANA database'),
                 'colleagues_read' => Out::flag('whether instructors read each other’s lessons'),
+                'latitude_deg' => Out::number('where it lies', nullable: true), 'longitude_deg' => Out::number('where it lies', nullable: true),
             ]),
             'SignedIn' => Out::object(['user' => Shapes::ref('User'), 'school' => Shapes::ref('School'), 'rules' => Shapes::ref('Rules')]),
             'NobodySignedIn' => Out::object([

@@ -17,9 +17,12 @@ final class Learners
     /** @return array<string, array<string, mixed>> */
     public static function shapes(): array
     {
+        $pickUp = [
+            'pick_up_latitude_deg' => Out::number('where that is', nullable: true), 'pick_up_longitude_deg' => Out::number('where that is', nullable: true),
+        ];
         $facts = Out::object([
             'id' => Shapes::id(), 'name' => Out::text(''), 'phone' => Out::text('', nullable: true), 'email' => Out::text('', nullable: true),
-            'pick_up' => Out::text('', nullable: true), 'transmission' => Out::choice(['manual', 'automatic']), 'level' => Shapes::ref('Level'),
+            'pick_up' => Out::text('', nullable: true), ...$pickUp, 'transmission' => Out::choice(['manual', 'automatic']), 'level' => Shapes::ref('Level'),
             'is_minor' => Out::flag(''), 'guardian_name' => Out::text('', nullable: true), 'guardian_contact' => Out::text('', nullable: true),
             'reference_points' => Shapes::listOf('ReferencePoint'),
             'pack' => Shapes::refOrNull('Pack') + ['description' => 'rule pack, where it is not the school’s'], 'practice' => Shapes::ref('Practice'),
@@ -40,7 +43,7 @@ final class Learners
             'LearnerFacts' => $facts,
             'LearnerLine' => Out::object([
                 'id' => Shapes::id(), 'name' => Out::text(''), 'level' => Shapes::ref('Level'),
-                'transmission' => Out::choice(['manual', 'automatic']), 'pick_up' => Out::text('', nullable: true),
+                'transmission' => Out::choice(['manual', 'automatic']), 'pick_up' => Out::text('', nullable: true), ...$pickUp,
                 'lessons_done' => Out::integer(''),
             ]),
             'Tally' => Out::object(

@@ -30,10 +30,18 @@ final class Places
             'figures' => ['description' => 'what else is known of it'] + Shapes::ref('VehicleFigures'),
         ]);
 
+        $picture = [
+            'id' => Shapes::id(), 'site_id' => Shapes::id(), 'arm' => Out::text('id of the road it hangs on'), 'note' => Out::text('', nullable: true),
+            'width' => Out::integer('pixels'), 'height' => Out::integer('pixels'),
+            'lines' => Out::list(Out::list(Out::list(['type' => 'number']), 'a line'), 'drawn on it, in shares of its width and height'),
+        ];
+
         return [
             ...self::roads(),
             'Place' => $place,
             ...self::sites(),
+            'Picture' => Out::object($picture),
+            'PictureShown' => Out::object($picture + ['image' => Out::text('the JPEG, as the address of an image')]),
             'PlaceWithDrawings' => Shapes::with($place, ['drawings' => Shapes::listOf('Drawing')]),
             'Planned' => ToolShapes::planned(),
             'ToolAsked' => ToolShapes::any(),
@@ -104,6 +112,10 @@ final class Places
                     'message' => Out::text('why, or what lies near', nullable: true),
                 ])),
                 'whole' => Out::flag('none is refused'), 'kept' => Out::integer('so many were kept'),
+            ]),
+            'SiteNear' => Out::object([
+                'site' => Shapes::id(), 'distance_m' => Out::integer('as the crow flies'), 'driven_m' => Out::integer('by road, about'),
+                'time_s' => Out::integer('of driving, about, outside the busy hours'),
             ]),
             'SiteLine' => Out::object($site + [
                 'arms' => Out::list(Out::object(['id' => Out::text(''), 'name' => Out::text(''), 'bearing_deg' => Out::number('clockwise from north')])),

@@ -25,6 +25,9 @@ final class School
             'RecordsState' => Out::object($state),
             'SchoolLearners' => Out::object(['learners' => Shapes::listOf('SchoolLearner')] + $state),
             'Reading' => Out::object(['colleagues_read' => Out::flag('whether instructors read each other’s lessons')]),
+            'SchoolPosition' => Out::object([
+                'latitude_deg' => Out::number('null where it is not known', nullable: true), 'longitude_deg' => Out::number('likewise', nullable: true),
+            ]),
             'Person' => Out::object(
                 $named + [
                     'email' => Out::text(''), 'role' => Shapes::ref('Role'), 'state' => Out::choice(['invited', 'joined', 'suspended']),
@@ -48,7 +51,7 @@ final class School
             'Change' => Out::object([
                 'id' => Shapes::id(), 'at' => Shapes::moment(), 'by' => Out::text('who'),
                 'what' => Out::choice(['added', 'changed', 'archived', 'restored', 'suspended', 'let-in', 'letter', 'handed-over', 'handed-out', 'erased']),
-                'kind' => Out::choice(['learner', 'place', 'site', 'car', 'person', 'school']),
+                'kind' => Out::choice(['learner', 'place', 'site', 'car', 'person', 'school', 'circuit', 'centre']),
                 'subject_id' => Shapes::id(), 'name' => Out::text(''),
                 'details' => [
                     'type' => 'object',
@@ -57,7 +60,8 @@ final class School
                 ],
             ]),
             'Changes' => Out::object(['more' => Out::flag(''), 'changes' => Shapes::listOf('Change')]),
-            'Archive' => Out::object(['learners' => $archived, 'places' => $archived, 'sites' => $archived, 'vehicles' => $archived]),
+            'Archive' => Out::object(['learners' => $archived, 'places' => $archived, 'sites' => $archived, 'vehicles' => $archived, 'circuits' => $archived,
+                'centres' => $archived]),
             'Keeping' => Out::object([
                 'keep_months' => Out::integer('', nullable: true), 'keep_minors_months' => Out::integer('', nullable: true),
                 'coming' => Out::list(

@@ -3,7 +3,9 @@
 namespace App\Http\Controllers;
 
 use App\Contract\Taken;
+use App\Models\Centre;
 use App\Models\Change;
+use App\Models\Circuit;
 use App\Models\Learner;
 use App\Models\Place;
 use App\Models\Site;
@@ -12,6 +14,7 @@ use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
 
 /** What was changed in the school, for its owner; and, for everybody, what was archived and can be brought back. */
 final class ChangeController extends Controller
@@ -33,12 +36,15 @@ final class ChangeController extends Controller
         ])]);
     }
 
-    public function archived(): JsonResponse
+    public function archived(Request $request): JsonResponse
     {
+        $may = fn (Circuit $circuit): bool => Gate::forUser($this->user($request))->allows('update', $circuit);
+
         return response()->json([
             'learners' => self::archivedOf(Learner::onlyTrashed()->whereNull('erased_at')->get()),
             'places' => self::archivedOf(Place::onlyTrashed()->get()), 'sites' => self::archivedOf(Site::onlyTrashed()->get()),
-            'vehicles' => self::archivedOf(Vehicle::onlyTrashed()->get()),
+            'vehicles' => self::archivedOf(Vehicle::onlyTrashed()->get()), 'centres' => self::archivedOf(Centre::onlyTrashed()->get()),
+            'circuits' => self::archivedOf(Circuit::onlyTrashed()->get()->filter($may)),
         ]);
     }
 

@@ -27,7 +27,7 @@ final class LearnerController extends Controller
         ])->withMax('lessons as last_lesson_at', 'starts_at')->get()->sortBy('name')->values();
 
         return response()->json($learners->map(fn (Learner $learner): array => [
-            ...$learner->only(['id', 'name', 'level', 'transmission', 'pick_up']),
+            ...$learner->only(['id', 'name', 'level', 'transmission', 'pick_up', 'pick_up_latitude_deg', 'pick_up_longitude_deg']),
             'lessons_done' => (int) $learner->getAttribute('lessons_done'),
         ]));
     }

@@ -6,6 +6,7 @@ use App\Contract\Taken;
 use App\School\CurrentSchool;
 use App\School\Records;
 use App\School\SchoolRecord;
+use App\Sites\WholePosition;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
@@ -37,6 +38,14 @@ final class SchoolController extends Controller
         $current->school()->update($said);
 
         return response()->json($current->school()->only(['colleagues_read']));
+    }
+
+    /** Where it lies on the map; nowhere where that is not said. */
+    public function position(Request $request, CurrentSchool $current): JsonResponse
+    {
+        $current->school()->update(WholePosition::of($request->validate(Taken::position())));
+
+        return response()->json($current->school()->only(['latitude_deg', 'longitude_deg']));
     }
 
     /** @return array{stale: int, progress: ?array{done: int, of: int}, failed: int} learners left to do, and jobs: at work, and failed a short while ago */

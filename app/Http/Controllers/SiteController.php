@@ -9,13 +9,16 @@ use App\Marks\PastOfSite;
 use App\Models\Site;
 use App\School\ChosenRules;
 use App\School\CurrentSchool;
+use App\Sites\Near;
 use App\Sites\SiteMerge;
 use App\Sites\SiteWays;
+use App\Sites\WholePosition;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
+use NobleTurn\Core\Site\Position;
 
 /** Sites: drawn once, with every way through them. */
 final class SiteController extends Controller
@@ -44,6 +47,15 @@ final class SiteController extends Controller
     public function show(Site $site): JsonResponse
     {
         return response()->json(Show::site($site));
+    }
+
+    /** By how long one drives to each from somewhere. */
+    public function near(Request $request): JsonResponse
+    {
+        /** @var array{latitude_deg: float|string, longitude_deg: float|string} $said */
+        $said = $request->validate(Taken::near());
+
+        return response()->json(Near::to(Position::ofDegrees((float) $said['latitude_deg'], (float) $said['longitude_deg']), Site::query()->get()));
     }
 
     public function past(Site $site): JsonResponse
@@ -108,11 +120,7 @@ final class SiteController extends Controller
             // As they came: a number that is said as a whole one stays one.
             'arms' => $request->json()->all()['arms'] ?? [],
         ]);
-        if (($site->latitude_deg === null) !== ($site->longitude_deg === null)) {
-            throw ValidationException::withMessages([
-                $site->latitude_deg === null ? 'latitude_deg' : 'longitude_deg' => 'is missing: a place lies at both.',
-            ]);
-        }
+        WholePosition::of($site->only(['latitude_deg', 'longitude_deg']));
         $this->refuseStrangeRemarks($site);
         $ways = SiteWays::of($site);
         $site->ways = $ways->lines();

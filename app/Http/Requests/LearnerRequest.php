@@ -5,6 +5,7 @@ namespace App\Http\Requests;
 use App\Contract\Taken;
 use App\Models\Learner;
 use App\School\CurrentSchool;
+use App\Sites\WholePosition;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 
@@ -35,6 +36,6 @@ final class LearnerRequest extends FormRequest
         /** @var array<string, mixed> $facts */
         $facts = $this->validated();
 
-        return $facts;
+        return WholePosition::of($facts, 'pick_up_');
     }
 }

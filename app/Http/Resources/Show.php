@@ -6,6 +6,7 @@ use App\Models\Drawing;
 use App\Models\Learner;
 use App\Models\Lesson;
 use App\Models\Mark;
+use App\Models\Picture;
 use App\Models\Place;
 use App\Models\PlannedItem;
 use App\Models\Promise;
@@ -36,7 +37,7 @@ final class Show
     {
         return [
             'user' => ['id' => $user->id, 'name' => $user->name, 'email' => $user->email, 'role' => $user->role],
-            'school' => [...$school->only(['id', 'name', 'time_zone', 'colleagues_read'])],
+            'school' => [...$school->only(['id', 'name', 'time_zone', 'colleagues_read', 'latitude_deg', 'longitude_deg'])],
             'rules' => self::rules(ChosenRules::of($school, $user)),
         ];
     }
@@ -82,8 +83,8 @@ final class Show
     {
         return [
             ...$learner->only([
-                'id', 'name', 'phone', 'email', 'pick_up', 'transmission', 'level', 'is_minor', 'guardian_name', 'guardian_contact',
-                'reference_points', 'pack',
+                'id', 'name', 'phone', 'email', 'pick_up', 'pick_up_latitude_deg', 'pick_up_longitude_deg', 'transmission', 'level',
+                'is_minor', 'guardian_name', 'guardian_contact', 'reference_points', 'pack',
             ]),
             'practice' => (object) $learner->practice,
             'licence_seen_on' => $learner->licence_seen_on?->toDateString(),
@@ -122,6 +123,12 @@ final class Show
     public static function place(Place $place): array
     {
         return [...$place->only(['id', 'name', 'routine', 'note', 'site_id', 'from_arm', 'to_arm']), 'road' => $place->road];
+    }
+
+    /** @return array<string, mixed> without the picture itself */
+    public static function picture(Picture $picture): array
+    {
+        return $picture->only(['id', 'site_id', 'arm', 'note', 'width', 'height', 'lines']);
     }
 
     /** @return array<string, mixed> */

@@ -33,6 +33,20 @@ function lessonsOfMarks(int $lessons, int $rounds): array
     return $marks;
 }
 
+/** @return array<string, mixed> an hour and ways around its start, the same every time */
+function circuitOf(int $number): array
+{
+    $at = static fn (int $east, int $north): array => ['latitude_deg' => 49.2 + $north / 1e4, 'longitude_deg' => -8.1 + $east / 1e4];
+
+    return [
+        'minutes' => 60, 'start' => $at(0, 0), 'order' => 'least-left-over',
+        'ways' => array_map(static fn (int $i): array => [
+            'id' => "w{$i}", 'routine' => 'emerge-right', 'in' => $at($i * 97 % 400 - 200, $i * 61 % 300 - 150), 'difficulty' => $i % 5 / 4, 'rounds' => 1 + $i % 3,
+            'brief_s' => 40 + $i * 13 % 90, 'round_s' => 45 + $i * 7 % 40,
+        ], range(1, $number)),
+    ];
+}
+
 function benchCore(): void
 {
     $loop = medianSeconds(fixedLoop(...));
@@ -56,6 +70,8 @@ function benchCore(): void
         'swept path: best line through a bend' => [
             'swept-path', ['vehicle' => 'articulated-lorry', 'bend' => ['kerb_radius_m' => 8, 'entry_width_m' => 4, 'exit_width_m' => 7.3]],
         ],
+        'circuit: 12 ways, exact' => ['circuit', circuitOf(12)],
+        'circuit: 40 ways, searched' => ['circuit', circuitOf(40)],
         'approach: emerge right at 30' => ['approach', ['routine' => 'emerge-right', 'limit_mph' => 30]],
         'approach: no room, speed has to be found' => ['approach', ['routine' => 'turn-left', 'limit_mph' => 30, 'room_m' => 60]],
         'approach: two hazards close together' => [

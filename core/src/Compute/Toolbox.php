@@ -6,6 +6,7 @@ namespace NobleTurn\Core\Compute;
 
 use NobleTurn\Core\Compute\Tool\AmberTool;
 use NobleTurn\Core\Compute\Tool\ApproachTool;
+use NobleTurn\Core\Compute\Tool\CircuitTool;
 use NobleTurn\Core\Compute\Tool\ClearanceTool;
 use NobleTurn\Core\Compute\Tool\CrossingTool;
 use NobleTurn\Core\Compute\Tool\EngineTool;
@@ -33,7 +34,7 @@ use NobleTurn\Core\Rules\RulePacks;
 final class Toolbox
 {
     /** Moves with every change of an answer: GoldenTest fails until it does. */
-    public const VERSION = '0.6.0';
+    public const VERSION = '0.8.0';
 
     private const MOST_SWEPT = 240;
 
@@ -44,7 +45,7 @@ final class Toolbox
     public static function all(): array
     {
         return [
-            new AmberTool, new ApproachTool, new ClearanceTool, new CrossingTool, new EngineTool, new FollowingTool, new GapTool, new JoinTool,
+            new AmberTool, new ApproachTool, new CircuitTool, new ClearanceTool, new CrossingTool, new EngineTool, new FollowingTool, new GapTool, new JoinTool,
             new LaneChangeTool, new LanesTool, new LeaveTool, new OvertakeTool, new ReverseTool, new SiteTool, new SkillTool, new SteeringTool,
             new StoppingTool, new SweptPathTool,
         ];

@@ -26,6 +26,11 @@ final readonly class GreatBritain implements RulePack
         return 'Great Britain';
     }
 
+    public function timeZone(): string
+    {
+        return 'Europe/London';
+    }
+
     public function version(): string
     {
         return '2026.2';

@@ -26,6 +26,11 @@ final readonly class Ireland implements RulePack
         return 'Ireland';
     }
 
+    public function timeZone(): string
+    {
+        return 'Europe/Dublin';
+    }
+
     public function version(): string
     {
         return '2026.2';

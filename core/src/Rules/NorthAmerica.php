@@ -26,6 +26,11 @@ final readonly class NorthAmerica implements RulePack
         return 'North America';
     }
 
+    public function timeZone(): string
+    {
+        return 'America/Chicago';
+    }
+
     public function version(): string
     {
         return '2026.2';

@@ -27,6 +27,9 @@ interface RulePack
     /** Grows with every change of a figure or word, so that an old answer can be told from a new one. */
     public function version(): string;
 
+    /** IANA name of the zone whose clock is on the wall where nobody says another. */
+    public function timeZone(): string;
+
     /** The side of the road traffic keeps to. */
     public function keeps(): Side;
 

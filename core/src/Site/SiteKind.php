@@ -11,6 +11,8 @@ enum SiteKind: string
     case Junction = 'junction';
     case Roundabout = 'roundabout';
     case MiniRoundabout = 'mini-roundabout';
+    /** A roundabout whose lanes lead outward by their paint, each to the furthest exit painted for it. */
+    case Spiral = 'spiral';
     /** On to or off a fast road, one direction of it. */
     case Slip = 'slip';
     /** A length of road on which something is met or done. */
@@ -20,7 +22,7 @@ enum SiteKind: string
 
     public function isGoneRound(): bool
     {
-        return $this === self::Roundabout || $this === self::MiniRoundabout;
+        return in_array($this, [self::Roundabout, self::MiniRoundabout, self::Spiral], true);
     }
 
     /** Whether roads meet here, and lines or lights say who goes. */
@@ -34,7 +36,7 @@ enum SiteKind: string
     {
         return match ($this) {
             self::Junction => [3, 8],
-            self::Roundabout, self::MiniRoundabout => [2, 8],
+            self::Roundabout, self::MiniRoundabout, self::Spiral => [2, 8],
             self::Slip => [3, 4],
             self::Stretch => [2, 2],
             self::Kerb => [1, 2],
@@ -46,7 +48,7 @@ enum SiteKind: string
     {
         return match ($this) {
             self::Junction, self::Slip, self::Stretch, self::Kerb => "a {$this->value}",
-            self::Roundabout, self::MiniRoundabout => 'a roundabout',
+            self::Roundabout, self::MiniRoundabout, self::Spiral => 'a roundabout',
         };
     }
 }

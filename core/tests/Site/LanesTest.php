@@ -65,6 +65,25 @@ it('asks alike in a mirror: the same lane of a mirrored roundabout where one kee
     }
 });
 
+it('leads outward on a spiral without a change of lane, in every lane to its own exit; on a plain ring one is changed', function (string $pack): void {
+    // Driven round the other way where one keeps right.
+    $exits = $pack === 'na' ? ['e', 'n', 'w'] : ['w', 'n', 'e'];
+    $arms = array_fill_keys(['n', 'e', 's', 'w'], []);
+    $arms['s'] = ['lanes_in' => 3, 'approach_lanes' => array_map(static fn (string $to): array => ['to' => [$to]], $exits)];
+    $spiral = Sites::ways(Sites::of($arms, 'spiral', $pack));
+    $plain = Sites::ways(Sites::of($arms, 'roundabout', $pack));
+    foreach ($exits as $i => $to) {
+        expect($spiral["s>{$to}"]['routine'])->toBe($plain["s>{$to}"]['routine'])->and($plain["s>{$to}"]['lanes'])->not->toHaveKey('spirals_by_paint');
+        $led = Ask::tool('lanes', $spiral["s>{$to}"]['lanes']);
+        $moved = Ask::tool('lanes', $plain["s>{$to}"]['lanes']);
+        $many = static fn (array $answer, string $kind): int => count(array_keys(array_column($answer['met'], 'kind'), $kind, true));
+        expect($led['approach_lane'])->toBe($i + 1)->and($moved['approach_lane'])->toBe($i + 1);
+        expect([$many($led, 'spiral'), $many($led, 'move')])->toBe([$i, 0])->and([$many($moved, 'spiral'), $many($moved, 'move')])->toBe([0, $i]);
+        // Mirrors before each outward move the paint makes, and once on the approach.
+        expect($many($led, 'mirrors'))->toBe(1 + $i);
+    }
+})->with(['gb', 'ie', 'na']);
+
 it('refuses paint that cannot be, by the name of the field', function (array $south, string $field, string $sentence): void {
     $arms = twoLanes($south);
     $arms['e'] += ['lanes_out' => 0];

@@ -1,7 +1,9 @@
 import type { QueryKey } from '@tanstack/react-query';
 import { api, at } from './client';
 import { compute, sweep, type Asked, type Sweep, type Tool } from './tools';
-import type { Pack, Practice } from './types';
+import type { KeptCircuit, Pack, Practice } from './types';
+
+type WayOfSite = Pick<KeptCircuit['ways'][number], 'site' | 'from' | 'to' | 'routine'>;
 
 /** Something to be asked, whatever it is. */
 export type Question = { queryKey: QueryKey; queryFn: () => Promise<unknown>; staleTime?: number };
@@ -21,6 +23,26 @@ export const questions = {
     habits: (learner: string) => ({ queryKey: ['learner', learner, 'habits'], queryFn: () => api.GET('/learners/{learner}/habits', at({ learner })) }),
     needs: (learner: string) => ({ queryKey: ['learners', learner, 'needs'], queryFn: () => api.GET('/learners/{learner}/needs', at({ learner })) }),
     sites: () => ({ queryKey: ['sites'], queryFn: () => api.GET('/sites') }),
+    pictures: (site: string) => ({ queryKey: ['pictures', 'of', site], queryFn: () => api.GET('/sites/{site}/pictures', at({ site })) }),
+    picture: (picture: string) => ({
+        queryKey: ['pictures', picture],
+        queryFn: () => api.GET('/pictures/{picture}', at({ picture })),
+        staleTime: Infinity,
+    }),
+    /** How far one drives to each site from a position. */
+    sitesNear: (query: { latitude_deg: number; longitude_deg: number }) => ({
+        queryKey: ['sites', 'near', query],
+        queryFn: () => api.GET('/sites/near', { params: { query } }),
+    }),
+    circuits: () => ({ queryKey: ['circuits'], queryFn: () => api.GET('/circuits') }),
+    centres: () => ({ queryKey: ['centres'], queryFn: () => api.GET('/centres') }),
+    /** Drives between sites that somebody measured. */
+    legs: () => ({ queryKey: ['legs'], queryFn: () => api.GET('/legs') }),
+    /** What ways of sites are planned with, in their order. */
+    plansOfWays: (ways: readonly WayOfSite[]) => ({
+        queryKey: ['sites', 'plans', ways],
+        queryFn: () => api.POST('/circuits/plans', { body: { ways: ways.map(({ site, from, to, routine }) => ({ site, from, to, routine })) } }),
+    }),
     site: (site: string) => ({ queryKey: ['sites', site], queryFn: () => api.GET('/sites/{site}', at({ site })) }),
     places: () => ({ queryKey: ['places'], queryFn: () => api.GET('/places') }),
     cars: () => ({ queryKey: ['vehicles'], queryFn: () => api.GET('/vehicles') }),

@@ -19,6 +19,7 @@ import { Shell } from './Shell';
 // Today comes with the first load; every other area is fetched when it is gone to.
 const LessonPage = lazy(() => import('@/areas/lesson/LessonPage').then((area) => ({ default: area.LessonPage })));
 const KerbPage = lazy(() => import('@/areas/lesson/kerb/KerbPage').then((area) => ({ default: area.KerbPage })));
+const SeatPage = lazy(() => import('@/areas/lesson/seat/SeatPage').then((area) => ({ default: area.SeatPage })));
 const SheetPage = lazy(() => import('@/areas/lesson/sheet/SheetPage').then((area) => ({ default: area.SheetPage })));
 const LearnersPage = lazy(() => import('@/areas/learners/LearnersPage').then((area) => ({ default: area.LearnersPage })));
 const LearnerPage = lazy(() => import('@/areas/learners/LearnerPage').then((area) => ({ default: area.LearnerPage })));
@@ -27,6 +28,10 @@ const InWordsPage = lazy(() => import('@/areas/learners/InWordsPage').then((area
 const SchoolPage = lazy(() => import('@/areas/school/SchoolPage').then((area) => ({ default: area.SchoolPage })));
 const PeoplePage = lazy(() => import('@/areas/people/PeoplePage').then((area) => ({ default: area.PeoplePage })));
 const PlacesPage = lazy(() => import('@/areas/places/PlacesPage').then((area) => ({ default: area.PlacesPage })));
+const CircuitPage = lazy(() => import('@/areas/places/circuit/CircuitPage').then((area) => ({ default: area.CircuitPage })));
+const CircuitSheetPage = lazy(() => import('@/areas/places/circuit/CircuitSheetPage').then((area) => ({ default: area.CircuitSheetPage })));
+const CircuitsPage = lazy(() => import('@/areas/places/circuits/CircuitsPage').then((area) => ({ default: area.CircuitsPage })));
+const CentrePage = lazy(() => import('@/areas/places/centre/CentrePage').then((area) => ({ default: area.CentrePage })));
 const SitePage = lazy(() => import('@/areas/places/SitePage').then((area) => ({ default: area.SitePage })));
 const RoutinesPage = lazy(() => import('@/areas/routines/RoutinesPage').then((area) => ({ default: area.RoutinesPage })));
 const UnsentPage = lazy(() => import('@/areas/unsent/UnsentPage').then((area) => ({ default: area.UnsentPage })));
@@ -47,6 +52,7 @@ const router = createBrowserRouter([
         children: [
             { index: true, element: <TodayPage />, errorElement: <PageFailed /> },
             { path: 'lessons/:id/sheet', element: page(SheetPage) },
+            { path: 'lessons/:id/seat', element: page(SeatPage) },
             { path: 'lessons/:id/:face', element: page(LessonPage) },
             { path: 'learners', element: page(LearnersPage) },
             { path: 'learners/:id', element: page(LearnerPage) },
@@ -55,6 +61,10 @@ const router = createBrowserRouter([
             { path: 'school/people', element: page(PeoplePage) },
             { path: 'school', element: page(SchoolPage) },
             { path: 'places', element: page(PlacesPage) },
+            { path: 'places/circuit', element: page(CircuitPage) },
+            { path: 'places/circuit/sheet', element: page(CircuitSheetPage) },
+            { path: 'places/circuits', element: page(CircuitsPage) },
+            { path: 'places/centres/:id', element: page(CentrePage) },
             { path: 'places/sites/:id', element: page(SitePage) },
             { path: 'routines', element: page(RoutinesPage) },
             { path: 'routines/:code', element: page(RoutinesPage) },

@@ -4,6 +4,7 @@ import { QueryClient } from '@tanstack/react-query';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { belongTo } from '@/api/client';
 import { hear } from '@/api/heard';
+import type { Asked } from '@/api/tools';
 import type { SignedIn } from '@/api/types';
 import { lastAnswers } from '@/copies/here';
 import { isoDay } from '@/session/session';
@@ -18,6 +19,15 @@ const NOW = Date.parse('2026-05-20T08:00:00Z');
 const day = (ms: number) => `GET today?day=${isoDay(new Date(ms), session.school.time_zone)}`;
 const [TODAY, TOMORROW] = [day(NOW), day(NOW + 24 * 3_600_000)];
 
+/** Pictures hang at the sites of its places: the first has one on the road one comes by, and one on another. */
+const drawn = lesson.items.flatMap(({ place }) => (place.site_id === null ? [] : [{ site: place.site_id, arm: place.from_arm! }]));
+const hung = (id: string, arm: string) => ({ id, site_id: drawn[0]!.site, arm, note: null, width: 4, height: 3, lines: [] });
+const pictures = {
+    ...Object.fromEntries(drawn.map(({ site }) => [`GET sites/${site}/pictures`, []])),
+    [`GET sites/${drawn[0]!.site}/pictures`]: [hung('seen', drawn[0]!.arm), hung('unseen', 'elsewhere')],
+    'GET pictures/seen': { ...hung('seen', drawn[0]!.arm), image: 'data:image/jpeg;base64,AAAA' },
+};
+
 /** What belongs to the one lesson of the day, and to every day. */
 const replies = (more: Record<string, object | number> = {}) => ({
     [TODAY]: { ...today, lessons: [line] },
@@ -25,6 +35,9 @@ const replies = (more: Record<string, object | number> = {}) => ({
     'GET places': answer('demo-places'),
     'GET sites': answer('demo-sites'),
     'GET learners': answer('demo-learners'),
+    'GET legs': answer('demo-legs'),
+    'GET centres': answer('demo-centres'),
+    'GET circuits': answer('demo-circuits'),
     'GET vehicles': answer('demo-vehicles'),
     'GET vehicle-kinds': answer('demo-vehicle-kinds'),
     'GET rules': answer('demo-rules'),
@@ -35,8 +48,10 @@ const replies = (more: Record<string, object | number> = {}) => ({
     [`GET learners/${lesson.learner.id}/skill`]: answer('demo-skill'),
     [`GET learners/${lesson.learner.id}/habits`]: answer('demo-habits'),
     [`GET learners/${lesson.learner.id}/needs`]: answer('demo-needs'),
+    ...pictures,
     'POST compute/approach': tool('tool-approach'),
     'POST compute/gap': tool('tool-gap'),
+    'POST compute/circuit': answer('demo-onward'),
     ...more,
 });
 
@@ -67,8 +82,25 @@ describe('what is fetched ahead', () => {
         // Each place by the plan itself and over the whole slider of speed.
         const sweeps = sent.filter(({ path, body }) => path === 'compute/approach' && (body as { sweep?: object }).sweep);
         expect(sweeps).toHaveLength(lesson.items.filter(({ plan }) => plan.tool === 'approach').length);
+        // Of the pictures those that are shown at the kerb.
+        expect(all).not.toContain('GET pictures/unseen');
         // Nothing twice.
         expect(new Set(sent.map((one) => JSON.stringify(one))).size).toBe(sent.length);
+    });
+
+    it('is what the way on of a lesson needs: its drives, and where each direction is said', async () => {
+        const picked = answer('demo-learners').map((learner) =>
+            learner.id === lesson.learner.id ? { ...learner, pick_up_latitude_deg: 49.1978, pick_up_longitude_deg: -8.1025 } : learner,
+        );
+        const sent = server(replies({ 'GET learners': picked }));
+        await pack(client, session);
+        const circuits = sent.filter(({ path }) => path === 'compute/circuit').map(({ body }) => body as Asked<'circuit'>);
+        const [plan, told] = circuits as [Asked<'circuit'>, Asked<'circuit'>];
+        expect(circuits).toHaveLength(2);
+        expect(plan.ways!.map(({ id }) => id)).toEqual(lesson.items.map(({ id }) => id));
+        expect(plan.ways!.every(({ direction }) => direction === undefined)).toBe(true);
+        expect(told.ways!.every(({ direction, say_at_m }) => direction !== undefined && say_at_m! > 0)).toBe(true);
+        expect({ ...told, ways: plan.ways }).toEqual(plan);
     });
 
     it('is not fetched again while it is fresh, but for the days themselves; and again when it is not', async () => {
@@ -84,6 +116,8 @@ describe('what is fetched ahead', () => {
         const later = server(replies());
         await pack(client, session);
         expect(asked(later)).toContain(`GET lessons/${lesson.id}`);
+        // A picture stays what it is.
+        expect(asked(later)).not.toContain('GET pictures/seen');
     });
 
     it('goes on past what fails, and leaves it for the next time', async () => {

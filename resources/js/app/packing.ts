@@ -2,20 +2,26 @@ import { hashKey, type QueryClient, type QueryKey } from '@tanstack/react-query'
 import { Problem } from '@/api/client';
 import { heard } from '@/api/heard';
 import { questions, type Question } from '@/api/questions';
-import type { SignedIn } from '@/api/types';
+import type { ApproachAsked, SignedIn } from '@/api/types';
+import { onwardOf, stopOf } from '@/areas/lesson/onward/onward';
 import { placeQuestions } from '@/areas/lesson/placeQuestions';
 import { lastAnswers } from '@/copies/here';
+import { rowsOf, withDirections, type SeatAnswer } from '@/seat/rows';
 import { isoDay } from '@/session/session';
+import { marksOf } from '@/site/circuit';
 
 /** What was answered this recently is not fetched once more, ms (assumed: a day's plan seldom changes while one drives). */
 const FRESH = 10 * 60_000;
+
+/** A picture never changes: once here it stays, ms. */
+const FOR_GOOD = 365 * 24 * 3_600_000;
 
 /** Between two questions, ms: whoever works meanwhile comes first (assumed). */
 const PAUSE = 50;
 
 /**
  * Fetches ahead what a day without signal needs: today's and tomorrow's lessons with the plan of every place, the learners' records, the
- * cards, the places. One question after the other, so that whoever works meanwhile does not wait; what fails is left for the next time.
+ * cards, the places with the pictures shown at the kerb. One question after the other, so that whoever works meanwhile does not wait; what fails is left for the next time.
  */
 export async function pack(client: QueryClient, { school, rules }: SignedIn, now = Date.now()): Promise<void> {
     const known = await lastAnswers.times();
@@ -34,10 +40,13 @@ export async function pack(client: QueryClient, { school, rules }: SignedIn, now
     };
     const days = await Promise.all([now, now + 24 * 3_600_000].map((moment) => ask(questions.today(isoDay(new Date(moment), school.time_zone)), 0)));
     const shared: Question[] = [
-        ...[questions.places(), questions.sites(), questions.learners(), questions.cars(), questions.vehicleKinds(), questions.rulesOnOffer()],
+        ...[questions.places(), questions.cars(), questions.vehicleKinds(), questions.rulesOnOffer(), questions.circuits()],
         questions.cards(rules.pack, rules.practice),
     ];
     for (const question of shared) await ask(question);
+    const sites = (await ask(questions.sites())) ?? undefined;
+    const marks = marksOf(school, (await ask(questions.centres())) ?? undefined, (await ask(questions.learners())) ?? undefined);
+    const measured = (await ask(questions.legs()))?.measured;
     for (const line of days.flatMap((day) => day?.lessons ?? [])) {
         const lesson = await ask(questions.lesson(line.id));
         if (!lesson) continue;
@@ -48,6 +57,20 @@ export async function pack(client: QueryClient, { school, rules }: SignedIn, now
             ...[questions.learner(learner.id), questions.skill(learner.id), questions.habits(learner.id), questions.needs(learner.id)],
         ];
         for (const question of ofLesson) await ask(question);
+        const { asked } = onwardOf(lesson, { sites, marks, measured, zone: school.time_zone });
+        if (asked) {
+            const stops = lesson.items.map(stopOf);
+            const answers: SeatAnswer[] = [];
+            for (const { plan } of lesson.items) answers.push({ data: (await ask(questions.tool(plan.tool, plan.inputs as ApproachAsked))) ?? undefined });
+            const cards = (await ask(questions.cards(lesson.rules.pack, rules.practice))) ?? undefined;
+            // What the plan shows of the drives, and what Drive and the sheet say of the way on.
+            await ask(questions.tool('circuit', asked));
+            await ask(questions.tool('circuit', withDirections(asked, rowsOf(stops, answers, cards, lesson.rules.length_unit))));
+        }
+        for (const { place } of lesson.items) {
+            const hung = place.site_id === null ? null : await ask(questions.pictures(place.site_id));
+            for (const { id, arm } of hung ?? []) if (arm === place.from_arm) await ask(questions.picture(id), FOR_GOOD);
+        }
     }
     await lastAnswers.tidy();
 }

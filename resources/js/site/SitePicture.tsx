@@ -2,8 +2,25 @@ import { useRef, useState, type KeyboardEvent } from 'react';
 import type { Side } from '@/api/types';
 import { Along } from './Along';
 import { BesideRoads, type BesideOne } from './Beside';
-import { armWords, compass, type Arm, type Draft } from './draft';
-import { acrossIn, bearingOf, before, halves, hold, islandRadius, line, middle, mouth, path, REACH, reaching, sight, surface, type Point } from './geometry';
+import { armWords, compass, isRound, type Arm, type Draft } from './draft';
+import {
+    acrossIn,
+    bearingOf,
+    before,
+    halves,
+    hold,
+    islandRadius,
+    line,
+    middle,
+    mouth,
+    path,
+    REACH,
+    reaching,
+    sight,
+    spiralLines,
+    surface,
+    type Point,
+} from './geometry';
 
 interface Props {
     draft: Draft;
@@ -38,7 +55,7 @@ export function SitePicture({ draft, keeps, from, to, met, seen, onTurn, onShift
     const reach = reaching(draft);
     // What is written and held stays as large on the screen, however much of the roads is shown.
     const k = reach / REACH;
-    const isRound = draft.kind === 'roundabout' || draft.kind === 'mini-roundabout';
+    const round = isRound(draft.kind);
     const under = (event: React.PointerEvent): Point | null => {
         const matrix = svg.current?.getScreenCTM();
         if (!matrix) return null;
@@ -100,8 +117,12 @@ export function SitePicture({ draft, keeps, from, to, met, seen, onTurn, onShift
             {draft.arms.map((arm) => (
                 <path key={arm.id} d={surface(arm, keeps)} fill="var(--road)" />
             ))}
-            {isRound && <circle r={out} fill="var(--road)" />}
-            {isRound && <circle r={islandRadius(draft.kind)} fill={draft.kind === 'roundabout' ? 'var(--verge)' : 'var(--paper)'} />}
+            {round && <circle r={out} fill="var(--road)" />}
+            {round && <circle r={islandRadius(draft.kind)} fill={draft.kind === 'mini-roundabout' ? 'var(--paper)' : 'var(--verge)'} />}
+            {draft.kind === 'spiral' &&
+                spiralLines(draft, keeps).map((drawn, i) => (
+                    <path key={i} d={drawn} fill="none" stroke="var(--paper)" strokeWidth={0.35} strokeDasharray="2 2" data-spiral="" />
+                ))}
             {draft.arms.map((arm) => (
                 <Paint key={arm.id} arm={arm} out={out} keeps={keeps} />
             ))}

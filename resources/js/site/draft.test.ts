@@ -24,6 +24,15 @@ import {
 const starts = Object.keys(STARTS) as Start[];
 
 describe('a site while it is drawn', () => {
+    it('paints a spiral so that every lane leads to an exit of its own, counted the way it is driven', () => {
+        const south = (keeps: 'left' | 'right') => begun('spiral', keeps).arms.find(({ id }) => id === 's')!.approach_lanes;
+        expect(south('left')).toEqual([{ to: ['w'] }, { to: ['n'] }, { to: ['e'] }]);
+        expect(south('right')).toEqual([{ to: ['e'] }, { to: ['n'] }, { to: ['w'] }]);
+        // What is painted goes with the arm it leads to.
+        const without = withoutArm(begun('spiral'), 'w').arms.find(({ id }) => id === 's')!;
+        expect(without.approach_lanes).toEqual([{ to: [] }, { to: ['n'] }, { to: ['e'] }]);
+    });
+
     it('begins as what it is most like, and is drawn anew each time', () => {
         for (const start of starts) {
             const draft = begun(start);

@@ -1,4 +1,4 @@
-import type { Site, SiteArm } from '@/api/types';
+import type { Side, Site, SiteArm } from '@/api/types';
 
 /** A road of a site while it is drawn: told apart by its id, named, and lying somewhere. */
 export type Arm = SiteArm & { id: string; name: string; bearing_deg: number };
@@ -25,6 +25,7 @@ const ARMS: Record<Site['kind'], readonly [number, number]> = {
     junction: [3, 8],
     roundabout: [2, 8],
     'mini-roundabout': [2, 8],
+    spiral: [2, 8],
     slip: [3, 4],
     stretch: [2, 2],
     kerb: [1, 2],
@@ -35,13 +36,17 @@ export const KINDS: Record<Site['kind'], string> = {
     junction: '{junction}',
     roundabout: 'roundabout',
     'mini-roundabout': 'mini-roundabout',
+    spiral: 'spiral roundabout',
     slip: '{slip road}',
     stretch: 'stretch of road',
     kerb: '{kerb}',
 };
 
+/** Whether there is a circle to be gone round. */
+export const isRound = (kind: Site['kind']): boolean => kind === 'roundabout' || kind === 'mini-roundabout' || kind === 'spiral';
+
 /** Whether roads meet there, and lines say who goes. */
-export const isMet = (kind: Site['kind']): boolean => kind === 'junction' || kind === 'roundabout' || kind === 'mini-roundabout';
+export const isMet = (kind: Site['kind']): boolean => kind === 'junction' || isRound(kind);
 
 const cross = { n: 0, e: 90, s: 180, w: 270 } as const;
 type Point = keyof typeof cross;
@@ -70,6 +75,7 @@ export const STARTS = {
     lights: { words: 'Lights', kind: 'junction', arms: arms(() => 'signals', ['w', 'n', 'e', 's']) },
     roundabout: { words: 'A roundabout', kind: 'roundabout', arms: arms(() => 'give-way', ['w', 'n', 'e', 's']) },
     mini: { words: 'A mini-roundabout', kind: 'mini-roundabout', arms: arms(() => 'give-way', ['w', 'e', 's']) },
+    spiral: { words: 'A spiral', kind: 'spiral', arms: arms(() => 'give-way', ['w', 'n', 'e', 's']).map((arm) => ({ ...arm, lanes_in: 3 })) },
     staggered: {
         words: 'A staggered {crossroads}',
         kind: 'junction',
@@ -85,10 +91,10 @@ export const STARTS = {
 export type Start = keyof typeof STARTS;
 export const isStart = (word: string | null): word is Start => word !== null && word in STARTS;
 
-export const begun = (start: Start): Draft => ({
+export const begun = (start: Start, keeps: Side = 'left'): Draft => ({
     name: '',
     kind: STARTS[start].kind,
-    arms: STARTS[start].arms.map((arm) => ({ ...arm })),
+    arms: start === 'spiral' ? painted(STARTS.spiral.arms, keeps) : STARTS[start].arms.map((arm) => ({ ...arm })),
     latitude_deg: null,
     longitude_deg: null,
     note: '',
@@ -110,6 +116,14 @@ export const round = (degrees: number): number => ((degrees % 360) + 360) % 360;
 
 /** Between two directions, 0 to 180 degrees. */
 export const apart = (one: number, other: number): number => Math.abs(round(one - other + 180) - 180);
+
+/** Every lane into a spiral leads to an exit of its own: that next to the kerb to the first. */
+const painted = (drawn: Arm[], keeps: Side): Arm[] =>
+    drawn.map((arm) => {
+        const onward = (other: Arm) => round((other.bearing_deg - arm.bearing_deg) * (keeps === 'left' ? 1 : -1));
+        const exits = drawn.filter((other) => other !== arm).sort((one, other) => onward(one) - onward(other));
+        return { ...arm, approach_lanes: exits.map(({ id }) => ({ to: [id] })) };
+    });
 
 /** An arm lies elsewhere; beside another it stops where the two can still be told apart. */
 export function turned(draft: Draft, id: string, bearing: number): Draft {

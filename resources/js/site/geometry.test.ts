@@ -1,6 +1,23 @@
 import { describe, expect, it } from 'vitest';
 import { begun, STARTS, turned, type Arm, type Start } from './draft';
-import { at, bearingOf, before, beside, halves, inLane, lie, mouth, path, REACH, reaching, type Point } from './geometry';
+import {
+    at,
+    bearingOf,
+    before,
+    beside,
+    halves,
+    inLane,
+    islandRadius,
+    LANE,
+    lie,
+    mouth,
+    paintedLane,
+    path,
+    REACH,
+    reaching,
+    spiralLines,
+    type Point,
+} from './geometry';
 
 const near = ([x, y]: Point, [a, b]: Point) => Math.hypot(x - a, y - b);
 const numbers = (d: string) => [...d.matchAll(/-?\d+(\.\d+)?/g)].map(([said]) => Number(said));
@@ -57,6 +74,40 @@ describe('where things lie on the picture of a site', () => {
         };
         expect(length(path(ring, arm('s'), arm('e'), 'left'))).toBeGreaterThan(length(path(ring, arm('s'), arm('w'), 'left')) + 40);
         expect(length(path(ring, arm('s'), arm('w'), 'right'))).toBeGreaterThan(length(path(ring, arm('s'), arm('e'), 'right')) + 40);
+    });
+
+    it('draws a way in the lane that is painted for it, next to the kerb where none is', () => {
+        const [w, n, e, s] = begun('lights').arms as [Arm, Arm, Arm, Arm];
+        const two: Arm = { ...s, lanes_in: 2, approach_lanes: [{ to: ['w', 'n'] }, { to: ['e'] }] };
+        expect([w, n, e].map((to) => paintedLane(two, to))).toEqual([1, 1, 2]);
+        expect(paintedLane({ ...two, approach_lanes: [{}, {}] }, e)).toBe(1);
+        expect(paintedLane(s, e)).toBe(1);
+        // Keeping left the lane farther from the kerb lies a lane's width nearer the middle line of the road.
+        const begins = (to: Arm) => numbers(path({ kind: 'junction', arms: [w, n, e, two] }, two, to, 'left'))[0]!;
+        expect(begins(e) - begins(w)).toBeCloseTo(LANE, 2);
+    });
+
+    it('leads a spiral outward: never further in than before, and out at the edge for every exit', () => {
+        for (const keeps of ['left', 'right'] as const) {
+            const spiral = begun('spiral', keeps);
+            const arm = (id: string) => spiral.arms.find((one) => one.id === id)!;
+            const edge = mouth(spiral) - LANE / 2;
+            for (const to of ['w', 'n', 'e']) {
+                // Without the two points of the road in and the two of the road out: what is driven round the island.
+                const round = numbers(path(spiral, arm('s'), arm(to), keeps)).slice(4, -4);
+                const radii = round.filter((_, i) => i % 2 === 0).map((x, i) => Math.hypot(x, round[2 * i + 1]!));
+                radii.forEach((radius, i) => expect(radius).toBeGreaterThanOrEqual((radii[i - 1] ?? 0) - 0.02));
+                expect(radii.at(-1)).toBeCloseTo(edge, 1);
+                const exit = (keeps === 'left' ? ['w', 'n', 'e'] : ['e', 'n', 'w']).indexOf(to) + 1;
+                expect(edge - radii[0]!).toBeCloseTo((exit - 1) * LANE, 1);
+            }
+            const lines = spiralLines(spiral, keeps).map(numbers);
+            expect(lines).toHaveLength(4);
+            for (const drawn of lines) {
+                expect(Math.hypot(drawn[0]!, drawn[1]!)).toBeCloseTo(islandRadius('spiral'), 1);
+                expect(Math.hypot(drawn.at(-2)!, drawn.at(-1)!)).toBeCloseTo(mouth(spiral), 1);
+            }
+        }
     });
 
     it('sets the mouths back as far as the widest road needs, and moves nothing else as an arm turns', () => {

@@ -1,5 +1,5 @@
 import type { Side } from '@/api/types';
-import type { Arm, Draft } from './draft';
+import { isRound, type Arm, type Draft } from './draft';
 
 /** Where everything of a site lies on its picture, in metres from the middle: north is up. */
 
@@ -12,7 +12,7 @@ const MOST_REACH = 130;
 const HOLD = 40 / 46;
 /** Where the roads end, beyond the edge of a picture that is wider than it is high, m. */
 const BEYOND = 2 * MOST_REACH;
-const LANE = 3.5;
+export const LANE = 3.5;
 const MINI_RADIUS = 6;
 const RING_RADIUS = 14;
 
@@ -50,13 +50,13 @@ const inwards = (keeps: Side): 1 | -1 => (keeps === 'left' ? 1 : -1);
 export function mouth({ kind, arms }: Pick<Draft, 'kind' | 'arms'>): number {
     if (kind === 'stretch' || kind === 'kerb') return 0;
     if (kind === 'mini-roundabout') return MINI_RADIUS + 2 * LANE;
-    if (kind === 'roundabout') return RING_RADIUS + ringLanes(arms) * LANE;
+    if (isRound(kind)) return RING_RADIUS + ringLanes(arms) * LANE;
     return Math.max(...arms.map((arm) => Math.max(halves(arm).in, halves(arm).out))) + 3;
 }
 
 export const ringLanes = (arms: readonly Arm[]): number => Math.max(1, ...arms.map(lanesIn));
 
-export const islandRadius = (kind: Draft['kind']): number => (kind === 'mini-roundabout' ? 2 : kind === 'roundabout' ? RING_RADIUS : 0);
+export const islandRadius = (kind: Draft['kind']): number => (kind === 'mini-roundabout' ? 2 : isRound(kind) ? RING_RADIUS : 0);
 
 /** The surface of an arm, from the middle outwards. */
 export function surface(arm: Arm, keeps: Side): string {
@@ -72,10 +72,10 @@ export function acrossIn(arm: Arm, out: number, keeps: Side): [Point, Point] {
     return [lie(arm, out, side * 0.2), lie(arm, out, side * (halves(arm).in - 0.2))];
 }
 
-/** The middle of the lane next to the kerb, in or out, so far from the middle of the site. */
-export function inLane(arm: Arm, direction: 'in' | 'out', out: number, keeps: Side): Point {
+/** The middle of a lane, in or out, so far from the middle of the site; the first is next to the kerb. */
+export function inLane(arm: Arm, direction: 'in' | 'out', out: number, keeps: Side, lane = 1): Point {
     const lanes = direction === 'in' ? lanesIn(arm) : lanesOut(arm);
-    const aside = (Math.max(1, lanes) - 0.5) * LANE;
+    const aside = (Math.max(1, lanes) - lane + 0.5) * LANE;
     return lie(arm, out, (direction === 'in' ? 1 : -1) * inwards(keeps) * aside);
 }
 
@@ -96,10 +96,15 @@ export function beside(arm: Arm, before: number, side: Side, line: number, keeps
     return lie(arm, line + before, (ours ? 1 : -1) * inwards(keeps) * (half + wide));
 }
 
+/** Which lane in is painted for a way, the first next to the kerb; that one where nothing is painted for it. */
+export const paintedLane = (from: Arm, to: Arm): number =>
+    Math.min(lanesIn(from), Math.max(0, from.approach_lanes?.findIndex((lane) => lane.to?.includes(to.id)) ?? 0) + 1);
+
 /** The way of a car through the site: along its lane, round or across, and out. */
 export function path(draft: Pick<Draft, 'kind' | 'arms'>, from: Arm, to: Arm, keeps: Side, reach = REACH): string {
     const out = mouth(draft);
-    const [start, enter] = [inLane(from, 'in', BEYOND, keeps), inLane(from, 'in', out, keeps)];
+    const lane = paintedLane(from, to);
+    const [start, enter] = [inLane(from, 'in', BEYOND, keeps, lane), inLane(from, 'in', out, keeps, lane)];
     const [leave, end] = [inLane(to, 'out', out, keeps), inLane(to, 'out', reach - 4, keeps)];
     // To a kerb or into a bay: as far as it is.
     if (from === to) return line([start, inLane(from, 'in', 0, keeps)]);
@@ -107,18 +112,40 @@ export function path(draft: Pick<Draft, 'kind' | 'arms'>, from: Arm, to: Arm, ke
         // Out round what stands on our side, and in again.
         return line([start, inLane(from, 'in', 33, keeps), lie(from, 27), lie(from, 6), inLane(to, 'out', 2, keeps), end]);
     }
-    if (draft.kind !== 'roundabout' && draft.kind !== 'mini-roundabout') {
+    if (!isRound(draft.kind)) {
         // Towards the middle of either lane: a wide turn becomes a wide bend, a sharp one a sharp.
-        const [a, b] = [inLane(from, 'in', out * 0.25, keeps), inLane(to, 'out', out * 0.25, keeps)];
+        const [a, b] = [inLane(from, 'in', out * 0.25, keeps, lane), inLane(to, 'out', out * 0.25, keeps)];
         return `${line([start, enter])} C${said(a)} ${said(b)} ${said(leave)} L${said(end)}`;
     }
-    const radius = (islandRadius(draft.kind) + out) / 2;
     const by = keeps === 'left' ? 1 : -1;
     const whole = ((to.bearing_deg - from.bearing_deg) * by + 360) % 360 || 360;
+    const radius = (share: number) =>
+        draft.kind === 'spiral'
+            ? spiralOut(Math.min(ringLanes(draft.arms), exits(draft.arms, from, to, keeps)), out, share)
+            : (islandRadius(draft.kind) + out) / 2;
     const margin = Math.min(20, whole / 4);
     const steps = Math.max(2, Math.ceil((whole - 2 * margin) / 6));
-    const ring = Array.from({ length: steps + 1 }, (_, i) => at(from.bearing_deg + by * (margin + ((whole - 2 * margin) * i) / steps), radius));
+    const ring = Array.from({ length: steps + 1 }, (_, i) => at(from.bearing_deg + by * (margin + ((whole - 2 * margin) * i) / steps), radius(i / steps)));
     return line([start, enter, ...ring, leave, end]);
+}
+
+/** From the middle of the lane so many from the outside, out to that of the outermost, after a share of the way round, m from the middle. */
+const spiralOut = (lanes: number, out: number, share: number): number => out - LANE / 2 - Math.max(0, lanes - 1) * LANE * (1 - share);
+
+/** Which exit an arm is from another, as it is driven round: the first is 1, back where one came from the last. */
+function exits(arms: readonly Arm[], from: Arm, to: Arm, keeps: Side): number {
+    const onward = (arm: Arm) => ((arm.bearing_deg - from.bearing_deg) * (keeps === 'left' ? 1 : -1) + 360) % 360 || 360;
+    return arms.filter((arm) => (arm.lanes_out ?? 1) > 0 && onward(arm) <= onward(to)).length;
+}
+
+/** The lines between the lanes of a spiral: each begins at the island beside an arm and leads outward by a lane from arm to arm. */
+export function spiralLines({ kind, arms }: Pick<Draft, 'kind' | 'arms'>, keeps: Side): string[] {
+    const [inner, outer] = [islandRadius(kind), mouth({ kind, arms })];
+    const turn = ((keeps === 'left' ? 1 : -1) * 360 * ringLanes(arms)) / arms.length;
+    const steps = 24;
+    return arms.map((arm) =>
+        line(Array.from({ length: steps + 1 }, (_, i) => at(arm.bearing_deg + (turn * i) / steps, inner + ((outer - inner) * i) / steps))),
+    );
 }
 
 /** How far before the line a point of the picture lies along an arm, m. */

@@ -1,8 +1,18 @@
 import type { SiteLine } from '@/api/types';
 
+/** Somewhere, degrees north and east. */
+export interface Lying {
+    latitude_deg: number;
+    longitude_deg: number;
+}
+
 /** A site that lies somewhere. */
-export type Placed = SiteLine & { latitude_deg: number; longitude_deg: number };
-export const lies = (site: SiteLine): site is Placed => site.latitude_deg !== null && site.longitude_deg !== null;
+export type Placed = SiteLine & Lying;
+export const lies = <At extends Somewhere>(at: At): at is At & Lying => at.latitude_deg !== null && at.longitude_deg !== null;
+
+/** How a site is called that something else knows by its id; while the sites are on their way it has no name yet. */
+export const siteName = (sites: readonly SiteLine[] | undefined, site: string): string =>
+    sites === undefined ? '…' : (sites.find(({ id }) => id === site)?.name ?? 'a site that is archived');
 
 /** One degree of latitude, m: for a picture only; distances are the core's. */
 const DEGREE_M = 111_200;
@@ -33,7 +43,7 @@ export function metresApart(one: Somewhere, other: Somewhere): number | null {
 }
 
 /** All of them, with a little room around; `tall` is the map's height as a share of its width. */
-export function showing(sites: readonly Placed[], tall: number): Shown {
+export function showing(sites: readonly Lying[], tall: number): Shown {
     const [latitudes, longitudes] = [sites.map((site) => site.latitude_deg), sites.map((site) => site.longitude_deg)];
     const latitude = middle(latitudes);
     const longitude = middle(longitudes);
@@ -43,9 +53,9 @@ export function showing(sites: readonly Placed[], tall: number): Shown {
 }
 
 /** The town: what lies together, without what lies far away. Half of them are always in it. */
-export function town(sites: readonly Placed[]): Placed[] {
+export function town<One extends Lying>(sites: readonly One[]): One[] {
     const centre = { latitude: halfWay(sites.map((site) => site.latitude_deg)), longitude: halfWay(sites.map((site) => site.longitude_deg)) };
-    const off = (site: Placed) =>
+    const off = (site: Lying) =>
         Math.hypot(site.latitude_deg - centre.latitude, (site.longitude_deg - centre.longitude) * Math.cos((centre.latitude * Math.PI) / 180));
     const far = sites.map(off).sort((one, other) => one - other);
     const usual = far[Math.ceil(far.length * 0.5) - 1]!;
@@ -53,7 +63,7 @@ export function town(sites: readonly Placed[]): Placed[] {
 }
 
 /** Where a site is on a map of this width and height. */
-export function spot(site: Placed, { latitude, longitude, wide_m }: Shown, width: number, height: number): [number, number] {
+export function spot(site: Lying, { latitude, longitude, wide_m }: Shown, width: number, height: number): [number, number] {
     const perMetre = width / wide_m;
     const east = (site.longitude_deg - longitude) * DEGREE_M * Math.cos((latitude * Math.PI) / 180);
     return [width / 2 + east * perMetre, height / 2 - (site.latitude_deg - latitude) * DEGREE_M * perMetre];

@@ -23,6 +23,10 @@ interface Recorded {
     session: Api.SignedIn;
     sessions: Api.Device[];
     'demo-cell': Api.CellEvidence;
+    'demo-centres': Api.Centre[];
+    'demo-circuit-plans': Api.WayAsked[];
+    'demo-circuits': Api.KeptCircuit[];
+    'demo-legs': Api.DrivesMeasured;
     'demo-changed': Api.Changed[];
     'demo-rules': Api.RulesOnOffer;
     'demo-learner': Api.LearnerRecord;
@@ -33,10 +37,12 @@ interface Recorded {
     'demo-needs': Api.RoutineNeed[];
     'demo-places': Api.PlaceWithDrawings[];
     'demo-routines': Api.RoutineCard[];
+    'demo-onward': Api.CircuitAnswer;
     'demo-past': Api.PastOfWay[];
     'demo-site': Api.Site;
     'demo-site-driven': Api.Site;
     'demo-sites': Api.SiteLine[];
+    'demo-sites-near': Api.SiteNear[];
     'demo-school-learners': Api.SchoolLearners;
     'demo-skill': Api.Skill;
     'demo-habits': Api.Habits;
@@ -46,6 +52,7 @@ interface Recorded {
     'demo-vehicles': Api.Vehicle[];
     'tool-approach': Api.ApproachFolded;
     'tool-clearance': Api.ClearanceAnswer;
+    'tool-circuit': Api.CircuitAnswer;
     'tool-engine': Api.EngineFolded;
     'tool-gap': Api.GapFolded;
     'tool-join': Api.JoinAnswer;

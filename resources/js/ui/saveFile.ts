@@ -1,7 +1,10 @@
 /** Hands a file to the reader, JSON that any program reads. */
-export function saveFile(name: string, content: object): void {
+export const saveFile = (name: string, content: object): void => saveText(name, JSON.stringify(content, null, 2), 'application/json');
+
+/** Hands a file to the reader as it is. */
+export function saveText(name: string, content: string, type: string): void {
     const link = document.createElement('a');
-    link.href = URL.createObjectURL(new Blob([JSON.stringify(content, null, 2)], { type: 'application/json' }));
+    link.href = URL.createObjectURL(new Blob([content], { type }));
     link.download = name;
     link.click();
     setTimeout(() => URL.revokeObjectURL(link.href), 10_000);

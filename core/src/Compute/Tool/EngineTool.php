@@ -73,8 +73,7 @@ final class EngineTool implements Tool
     public function output(): array
     {
         return [
-            'speed_mps' => Out::number('road speed'),
-            'speed_mph' => Out::number('the same in the pack’s unit'),
+            ...CommonFields::headlineSpeedSchema('speed', 'road speed'),
             'gear' => Out::integer('gear engaged'),
             'rpm' => Out::number('engine speed in that gear'),
             'rpm_after_shift' => Out::number('engine speed after the change at the same road speed; null without one', nullable: true),

@@ -23,6 +23,7 @@ use NobleTurn\Core\Plan\Chained;
 use NobleTurn\Core\Quantity\Distance;
 use NobleTurn\Core\Quantity\Speed;
 use NobleTurn\Core\Routine\Card;
+use NobleTurn\Core\Routine\Direction;
 use NobleTurn\Core\Trade\RoutineCode;
 
 /** A second hazard close behind the first: what differs from it; everything else is the same drive. */
@@ -163,11 +164,11 @@ final class ThenField
         if (! $found[$i]->sayTogether) {
             return $said[$i].($said[$i + 1] === $said[$i] ? '' : ' After it: '.$said[$i + 1]);
         }
-        $text = rtrim($said[$i], '. ');
+        $breath = [$said[$i]];
         for ($next = $i; $next < count($found) && $found[$next]->sayTogether; $next++) {
-            $text .= $said[$next + 1] === $said[$next] ? '' : '; then: '.rtrim(lcfirst($said[$next + 1]), '. ');
+            $breath[] = $said[$next + 1];
         }
 
-        return "{$text}.";
+        return Direction::inOneBreath($breath);
     }
 }

@@ -92,7 +92,11 @@ final class WayLanes
             'pack' => $pack->code(), 'layout' => ($site->kind->isGoneRound() ? Layout::Roundabout : Layout::Junction)->value,
             'arms' => array_map(static fn (Arm $arm): array => self::arm($arm, $arms[$arm->id], $names, $pack), $site->arms),
             'from' => $names[$way->from->id], 'to' => $names[$way->to->id],
-        ] + ($site->kind === SiteKind::MiniRoundabout ? ['mini' => true] : []) + self::speed($arms[$way->from->id]);
+        ] + match ($site->kind) {
+            SiteKind::MiniRoundabout => ['mini' => true],
+            SiteKind::Spiral => ['spirals_by_paint' => true],
+            default => [],
+        } + self::speed($arms[$way->from->id]);
     }
 
     /**

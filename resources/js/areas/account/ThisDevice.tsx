@@ -9,6 +9,7 @@ import { room } from '@/copies/room';
 import { pageKeeper } from '@/copies/worker';
 import { useMarksQueue } from '@/queue/marks';
 import { useClock } from '@/session/session';
+import { Receiver } from './Receiver';
 
 /** What this device can do without signal, and what it keeps for it. */
 export function ThisDevice() {
@@ -63,6 +64,10 @@ export function ThisDevice() {
                 )}
                 <dt className="text-quiet">Clock</dt>
                 <dd>{ahead === 0 ? 'Right, as far as the server can tell.' : `${offWords(ahead)}: set it right.`}</dd>
+                <dt className="text-quiet">Where it is</dt>
+                <dd>
+                    <Receiver />
+                </dd>
             </dl>
         </section>
     );

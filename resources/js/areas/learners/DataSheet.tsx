@@ -44,6 +44,7 @@ export function DataSheet({ data }: { data: LearnerData }) {
         ['Telephone', learner.phone],
         ['Email', learner.email],
         ['Pick-up', learner.pick_up],
+        ['Where that is', learner.pick_up_latitude_deg === null ? null : `${learner.pick_up_latitude_deg}, ${learner.pick_up_longitude_deg}`],
         ['Learns on', learner.transmission],
         ['Level', learner.level],
         ['Licence seen', on(learner.licence_seen_on)],

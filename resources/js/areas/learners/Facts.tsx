@@ -1,13 +1,16 @@
+import { Link } from 'react-router';
 import type { LearnerFacts } from '@/api/types';
 import { useClock } from '@/session/session';
 import { useCars } from '@/vehicles/VehicleChoice';
+
+const PICK_UP = 'Pick-up';
 
 export function Facts({ learner }: { learner: LearnerFacts }) {
     const clock = useClock();
     const cars = useCars();
     const on = (date: string | null) => (date ? clock.short(`${date}T12:00:00Z`) : 'not yet');
     const facts: [string, string | null][] = [
-        ['Pick-up', learner.pick_up],
+        [PICK_UP, learner.pick_up ?? (learner.pick_up_latitude_deg === null ? null : 'on the map')],
         ['Telephone', learner.phone],
         ['Email', learner.email],
         ['Licence seen', on(learner.licence_seen_on)],
@@ -36,7 +39,17 @@ export function Facts({ learner }: { learner: LearnerFacts }) {
                     .map(([name, value]) => (
                         <div key={name} className="contents">
                             <dt className="text-quiet">{name}</dt>
-                            <dd className="min-w-0 break-words">{value}</dd>
+                            <dd className="min-w-0 break-words">
+                                {value}
+                                {name === PICK_UP && learner.pick_up_latitude_deg !== null && (
+                                    <>
+                                        {' · '}
+                                        <Link className="link" to={`/places?near=${learner.id}`}>
+                                            Places near it
+                                        </Link>
+                                    </>
+                                )}
+                            </dd>
                         </div>
                     ))}
                 {learner.reference_points.map((point) => (

@@ -1,5 +1,6 @@
 import { api, at } from '@/api/client';
 import type { LearnerFacts, Level, ReferencePoint } from '@/api/types';
+import { Position } from '@/site/Position';
 import { Field } from '@/ui/Field';
 import { FormFoot } from '@/ui/FormFoot';
 import { useForm } from '@/ui/useForm';
@@ -12,6 +13,8 @@ export function LearnerForm({ learner, onKept }: { learner?: LearnerFacts; onKep
         phone: learner?.phone ?? '',
         email: learner?.email ?? '',
         pick_up: learner?.pick_up ?? '',
+        pick_up_latitude_deg: learner?.pick_up_latitude_deg ?? null,
+        pick_up_longitude_deg: learner?.pick_up_longitude_deg ?? null,
         licence_seen_on: learner?.licence_seen_on ?? '',
         eyesight_checked_on: learner?.eyesight_checked_on ?? '',
         transmission: learner?.transmission ?? 'manual',
@@ -64,6 +67,20 @@ export function LearnerForm({ learner, onKept }: { learner?: LearnerFacts; onKep
             <Field label="Pick-up" errors={errors.pick_up}>
                 {text('pick_up')}
             </Field>
+            <details>
+                <summary className="link min-h-12 cursor-pointer content-center font-semibold">
+                    Where the pick-up lies{values.pick_up_latitude_deg === null && ': not known yet'}
+                </summary>
+                <Position
+                    where={{ latitude_deg: values.pick_up_latitude_deg, longitude_deg: values.pick_up_longitude_deg }}
+                    errors={{ latitude: errors.pick_up_latitude_deg ?? [], longitude: errors.pick_up_longitude_deg ?? [] }}
+                    here="I am there now"
+                    onChange={(where) => {
+                        set('pick_up_latitude_deg', where.latitude_deg);
+                        set('pick_up_longitude_deg', where.longitude_deg);
+                    }}
+                />
+            </details>
             <div className="grid gap-4 sm:grid-cols-2">
                 <Field label="Learns on" errors={errors.transmission}>
                     <select value={values.transmission} onChange={(event) => set('transmission', event.target.value as 'manual' | 'automatic')}>

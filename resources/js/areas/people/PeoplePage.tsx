@@ -6,8 +6,9 @@ import { Changes } from './Changes';
 import { Keeping } from './Keeping';
 import { Letters } from './Letters';
 import { Staff } from './Staff';
+import { WhereItLies } from './WhereItLies';
 
-const VIEWS = { people: 'People', letters: 'Letters', changes: 'What changed', keeping: 'How long learners are kept' } as const;
+const VIEWS = { people: 'People', letters: 'Letters', changes: 'What changed', keeping: 'How long learners are kept', where: 'Where the school lies' } as const;
 
 /** What the owner looks after: who works here, the letters that let them in, who changed what, and whose records end. */
 export function PeoplePage() {
@@ -24,6 +25,7 @@ export function PeoplePage() {
             {view === 'letters' && <Letters />}
             {view === 'changes' && <Changes />}
             {view === 'keeping' && <Keeping />}
+            {view === 'where' && <WhereItLies />}
         </div>
     );
 }

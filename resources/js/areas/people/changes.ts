@@ -7,6 +7,8 @@ const KINDS: Record<Change['kind'], string> = {
     car: 'the car',
     person: '',
     school: 'the school',
+    circuit: 'the circuit',
+    centre: 'the test centre',
 };
 
 /** What the server puts in the place of a name. */
@@ -19,6 +21,15 @@ const FIELDS: Record<string, string> = {
     role: 'role',
     phone: 'telephone',
     pick_up: 'pick-up',
+    pick_up_latitude_deg: 'where the pick-up lies',
+    pick_up_longitude_deg: 'where the pick-up lies',
+    latitude_deg: 'where it lies',
+    centre_id: 'the centre it is a route of',
+    shared: 'whether it is shared',
+    rehearsal: 'whether it is a rehearsal',
+    checks: 'what is asked at the car',
+    ways_in_and_out: 'ways in and out',
+    longitude_deg: 'where it lies',
     licence_seen_on: 'licence',
     eyesight_checked_on: 'eyesight',
     transmission: 'transmission',
@@ -52,7 +63,7 @@ export function said({ by, what, kind, name, details }: Change): string {
         case 'added':
             return kind === 'person' ? `${by} invited ${name}.` : `${by} added ${whom}.`;
         case 'changed':
-            return `${by} changed ${whom}: ${(details.fields ?? []).map((field) => FIELDS[field] ?? field.replaceAll('_', ' ')).join(', ')}.`;
+            return `${by} changed ${whom}: ${[...new Set((details.fields ?? []).map((field) => FIELDS[field] ?? field.replaceAll('_', ' ')))].join(', ')}.`;
         case 'archived':
             return `${by} archived ${whom}.`;
         case 'restored':
@@ -85,7 +96,14 @@ export function byDay(changes: Change[], day: (moment: string) => string): { day
 }
 
 /** Where what was archived is listed, by kind; a person or a school is never archived. */
-export const LISTS: Partial<Record<Change['kind'], keyof Archive>> = { learner: 'learners', place: 'places', car: 'vehicles' };
+export const LISTS: Partial<Record<Change['kind'], keyof Archive>> = {
+    learner: 'learners',
+    place: 'places',
+    site: 'sites',
+    car: 'vehicles',
+    circuit: 'circuits',
+    centre: 'centres',
+};
 
 /** Ids of the changes that can be taken back: a thing was archived, and nothing has happened to it since. Latest first. */
 export function takenBack(changes: Change[]): Set<string> {

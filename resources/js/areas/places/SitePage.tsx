@@ -22,6 +22,7 @@ import {
     withoutArm,
     type Draft,
 } from '@/site/draft';
+import { Position } from '@/site/Position';
 import { SitePicture } from '@/site/SitePicture';
 import { Field } from '@/ui/Field';
 import { NotShown } from '@/ui/NotShown';
@@ -33,7 +34,6 @@ import { ArmForm } from './site/ArmForm';
 import { Merge } from './site/Merge';
 import { OwnWord } from './site/OwnWord';
 import { Past } from './site/Past';
-import { Position } from './site/Position';
 import { useDraft } from './site/useDraft';
 import { UseInLesson } from './site/UseInLesson';
 import { useWays } from './site/useWays';
@@ -44,11 +44,12 @@ import { Ways } from './site/Ways';
 export function SitePage() {
     const { id = 'new' } = useParams();
     const [search] = useSearchParams();
+    const { keeps } = useRules();
     const start = search.get('start');
     // Made one with another it is drawn as it is now.
     const [merged, setMerged] = useState(0);
     const kept = useQuery({ ...questions.site(id), enabled: id !== 'new' });
-    if (id === 'new') return <Drawing key="new" begin={begun(isStart(start) ? start : 't')} />;
+    if (id === 'new') return <Drawing key="new" begin={begun(isStart(start) ? start : 't', keeps)} />;
     if (kept.isLoading) return <Waiting />;
     if (!kept.data) return <Failed error={kept.error} retry={() => void kept.refetch()} />;
     return <Drawing key={`${id} ${merged}`} begin={drawnBefore(kept.data)} site={kept.data} onMerged={() => setMerged(merged + 1)} />;
@@ -177,7 +178,17 @@ function Drawing({ begin, site, onMerged }: { begin: Draft; site?: Site; onMerge
                             <input maxLength={500} value={draft.note} onChange={(event) => change('note', (now) => ({ ...now, note: event.target.value }))} />
                         </Field>
                     </div>
-                    <Position draft={draft} errors={form.errors} onChange={(part) => change('position', (now) => ({ ...now, ...part }))} />
+                    <details>
+                        <summary className="link min-h-12 cursor-pointer content-center font-semibold">
+                            Where it lies{draft.latitude_deg === null && ': not known yet'}
+                        </summary>
+                        <Position
+                            where={draft}
+                            errors={{ latitude: form.errors.latitude_deg ?? [], longitude: form.errors.longitude_deg ?? [] }}
+                            here="I am at the site now"
+                            onChange={({ latitude_deg, longitude_deg }) => change('position', (now) => ({ ...now, latitude_deg, longitude_deg }))}
+                        />
+                    </details>
                     {form.message && (
                         <p role="alert" className="font-semibold">
                             ▸ {form.message}
@@ -212,6 +223,7 @@ function Drawing({ begin, site, onMerged }: { begin: Draft; site?: Site; onMerge
                     <ArmForm
                         draft={draft}
                         arm={edited}
+                        site={site?.id ?? null}
                         measured={(answer?.measured ?? []).filter((row) => row.arm === edited.id)}
                         offers={answer?.offers ?? { controls: ['give-way'], centre_lane: false, features: [] }}
                         errors={ofArm(edited.id)}

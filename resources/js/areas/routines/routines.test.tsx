@@ -1,4 +1,4 @@
-import { cleanup, fireEvent, screen, within } from '@testing-library/react';
+import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { answer, server, show, tool } from '@/testing/answers';
 import { CardPage } from './CardPage';
@@ -37,7 +37,7 @@ describe('the catalogue', () => {
         server({ ...asked, [`GET learners/${learner.id}/needs`]: needs });
         show(<RoutinesPage />, 'instructor', `/routines?for=${learner.id}`);
         const known = needs.filter((need) => cards.some((card) => card.code === need.routine));
-        const titles = await vi.waitFor(() => {
+        const titles = await waitFor(() => {
             const found = screen.getAllByRole('link').map((link) => link.textContent);
             expect(found.length).toBeGreaterThanOrEqual(known.length);
             return found;

@@ -1,4 +1,4 @@
-import { cleanup, fireEvent, screen, within } from '@testing-library/react';
+import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { answer, server, show, written } from '@/testing/answers';
 import { Causes } from './Causes';
@@ -43,7 +43,7 @@ describe('every learner at a glance', () => {
         const sent = server({ 'GET school/learners': { ...learners, stale: 3 }, 'POST school/records': { stale: 3, progress: { done: 1, of: 3 }, failed: 0 } });
         show(<LearnersAtAGlance />);
         await screen.findByText(learners.learners[0]!.name);
-        await vi.waitFor(() => expect(written(sent).map((one) => one.path)).toContain('school/records'));
+        await waitFor(() => expect(written(sent).map((one) => one.path)).toContain('school/records'));
         cleanup();
         const none = server({ 'GET school/learners': { ...learners, stale: 0, progress: null } });
         show(<LearnersAtAGlance />);

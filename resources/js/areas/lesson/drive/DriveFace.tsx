@@ -7,6 +7,7 @@ import { sideAt, useRoundTitle, useRoutine, useRoutineName, useRules } from '@/r
 import { useClock } from '@/session/session';
 import { OUTCOME_WORDS, STEP_WORDS } from '@/strip/words';
 import { Empty, Waiting } from '@/ui/State';
+import { OnwardKey } from '../onward/OnwardKey';
 import { openMoments } from '../openMoments';
 import { AwaySheet } from './AwaySheet';
 import { ConditionsKey } from './ConditionsKey';
@@ -226,6 +227,7 @@ function Marking({ lesson }: { lesson: Lesson }) {
                         onDone={() => setTold(null)}
                     />
                 )}
+                <OnwardKey lesson={lesson} item={item} next={drive.nextItem} onGo={goOn} />
                 <RoundList rounds={drive.rounds} openId={round?.id ?? null} onOpen={open} />
             </div>
         </div>

@@ -3,6 +3,7 @@ import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import type { Lesson } from '@/api/types';
 import { useTitle } from '@/ui/useTitle';
 import { RulesOf } from '@/rules/rules';
+import { PicturesThere } from '@/site/Pictures';
 import { Empty, Failed, Waiting } from '@/ui/State';
 import { useWakeLock } from '../drive/useWakeLock';
 import { KerbPlace } from './KerbPlace';
@@ -80,6 +81,7 @@ function Places({ lesson }: { lesson: Lesson }) {
         >
             <header className="flex items-center gap-3">
                 <h1 className="min-w-0 flex-1 text-xl break-words sm:text-3xl">{item.place.name}</h1>
+                {item.place.site_id && item.place.from_arm && <PicturesThere key={item.id} site={item.place.site_id} arm={item.place.from_arm} />}
                 <Turn className="max-sm:hidden [@media(max-height:500px)]:flex" {...{ i, of: lesson.items.length, go }} />
                 <button type="button" className="key min-h-14 min-w-14 text-xl" aria-label="Back to the plan" onClick={leave}>
                     ✕

@@ -67,6 +67,9 @@ export function Brief({ lesson, item, beside }: Props) {
                 <Link className="key screen-only" to={`/lessons/${lesson.id}/sheet`}>
                     Print the lesson
                 </Link>
+                <Link className="key screen-only" to={`/lessons/${lesson.id}/seat`}>
+                    Sheet for the seat beside
+                </Link>
             </div>
         </>
     );

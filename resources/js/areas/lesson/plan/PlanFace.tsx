@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { Lesson } from '@/api/types';
 import { Empty } from '@/ui/State';
+import { Travel } from '../onward/Travel';
 import { AddPlace } from './AddPlace';
 import { Aim } from './Aim';
 import { Brief } from './Brief';
@@ -34,6 +35,7 @@ export function PlanFace({ lesson }: { lesson: Lesson }) {
     return (
         <div className="grid gap-3">
             {open && <LessonLine lesson={lesson} open={open} onOpen={setOpenId} onAdd={() => setWanted('')} />}
+            <Travel lesson={lesson} />
             {open ? (
                 <Brief key={open.id} lesson={lesson} item={open} beside={beside} />
             ) : (

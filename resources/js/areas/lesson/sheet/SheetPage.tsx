@@ -1,25 +1,14 @@
-import { Link, useParams } from 'react-router';
+import { Link } from 'react-router';
 import type { Lesson } from '@/api/types';
-import { RulesOf, useRoutineName, useRules } from '@/rules/rules';
+import { useRoutineName, useRules } from '@/rules/rules';
 import { useClock } from '@/session/session';
 import { STEP_WORDS } from '@/strip/words';
-import { Failed, Waiting } from '@/ui/State';
 import { partsOf } from '../plan/parts';
 import { SheetPlace } from './SheetPlace';
-import { useShownLesson } from '../useLesson';
+import { ShownLesson } from '../ShownLesson';
 
 /** The whole lesson on paper: aim, times, and every place with its sketch, strip and steps; nothing is folded. */
-export function SheetPage() {
-    const { id = '' } = useParams();
-    const lesson = useShownLesson(id);
-    if (lesson.isLoading) return <Waiting />;
-    if (!lesson.data) return <Failed error={lesson.error} retry={() => void lesson.refetch()} />;
-    return (
-        <RulesOf rules={lesson.data.rules}>
-            <Sheet lesson={lesson.data} />
-        </RulesOf>
-    );
-}
+export const SheetPage = () => <ShownLesson>{(lesson) => <Sheet lesson={lesson} />}</ShownLesson>;
 
 function Sheet({ lesson }: { lesson: Lesson }) {
     const clock = useClock();

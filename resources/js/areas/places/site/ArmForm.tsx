@@ -1,6 +1,7 @@
 import type { SiteAnswer } from '@/api/types';
 import { useRules, useSay } from '@/rules/rules';
 import { compass, isMet, leastArms, type Arm, type Draft } from '@/site/draft';
+import { Pictures } from '@/site/Pictures';
 import { Check } from '@/ui/Check';
 import { Field } from '@/ui/Field';
 import { Options } from '@/ui/Options';
@@ -25,10 +26,12 @@ interface Props extends OfAnArm {
     onName: (name: string) => void;
     onTurn: (bearing: number) => void;
     onRemove: () => void;
+    /** Where the site is kept: on its roads pictures can hang. */
+    site: string | null;
 }
 
 /** One road of a site in words and numbers: whatever can be dragged can be typed here, and more. What is left empty is assumed. */
-export function ArmForm({ draft, arm, measured, offers, errors, onChange, onName, onTurn, onRemove }: Props) {
+export function ArmForm({ draft, arm, site, measured, offers, errors, onChange, onName, onTurn, onRemove }: Props) {
     const rules = useRules();
     const say = useSay();
     const of: OfAnArm = { arm, errors, onChange };
@@ -157,6 +160,7 @@ export function ArmForm({ draft, arm, measured, offers, errors, onChange, onName
                     </div>
                 </Rarely>
             )}
+            {site && <Pictures site={site} arm={arm.id} />}
             {draft.arms.length > leastArms(draft.kind) && (
                 <button type="button" className="key justify-self-start" data-tone="bare" onClick={onRemove}>
                     Take this road away

@@ -2,6 +2,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, Problem } from '@/api/client';
 import type { SitesIn } from '@/api/types';
+import { FileKey } from '@/ui/FileKey';
 import { useNotice } from '@/ui/Notice';
 import { saveFile } from '@/ui/saveFile';
 import { Sheet } from '@/ui/Sheet';
@@ -24,8 +25,7 @@ export function InAndOut() {
             return null;
         }
     };
-    const open = async (file: File | undefined) => {
-        if (!file) return;
+    const open = async (file: File) => {
         setWrong(null);
         const read = await file.text().then(parsed);
         if (!read) {
@@ -54,18 +54,7 @@ export function InAndOut() {
                 >
                     Take the sites out (GeoJSON)
                 </button>
-                <label className="key cursor-pointer focus-within:outline-2" data-tone="bare">
-                    Bring sites in
-                    <input
-                        type="file"
-                        accept=".geojson,.json,application/geo+json,application/json"
-                        className="sr-only"
-                        onChange={(event) => {
-                            void open(event.target.files?.[0]);
-                            event.target.value = '';
-                        }}
-                    />
-                </label>
+                <FileKey label="Bring sites in" accept=".geojson,.json,application/geo+json,application/json" tone="bare" onFile={(file) => void open(file)} />
             </div>
             {wrong && (
                 <p role="alert" className="font-semibold">

@@ -34,6 +34,7 @@ function filled(start: Start & keyof typeof OFFERS, id: string, errors: Record<s
                 onName={(name) => setDraft(armIs(draft, id, { name }))}
                 onTurn={(bearing) => setDraft(armIs(draft, id, { bearing_deg: bearing }))}
                 onRemove={() => {}}
+                site={null}
             />
         );
     }
