@@ -60,8 +60,8 @@ final readonly class WaysOfCircuit
             $site = $this->sites[$way['site']];
             if ($site->latitude_deg !== null && $site->longitude_deg !== null) {
                 $stops[] = [
-                    'name' => $site->name, 'routine' => $titles[$way['routine']] ?? $way['routine'], 'rounds' => (int) ($way['rounds'] ?? 1), 'latitude_deg' => $site->latitude_deg,
-                    'longitude_deg' => $site->longitude_deg,
+                    'name' => $site->name, 'routine' => $titles[$way['routine']] ?? $way['routine'], 'rounds' => (int) ($way['rounds'] ?? 1),
+                    'latitude_deg' => $site->latitude_deg, 'longitude_deg' => $site->longitude_deg,
                 ];
             }
         }

@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { Problem } from '@/api/client';
 import { lastAnswers } from '@/copies/here';
-import { signedIn, signOut, whoIsIn } from './signOut';
+import { settled, signOut, whoIsIn } from './signOut';
 
 const answering = (...answers: (Response | Error)[]) => {
     const asked: string[] = [];
@@ -26,7 +26,7 @@ beforeEach(() => {
 afterEach(() => {
     vi.restoreAllMocks();
     vi.unstubAllGlobals();
-    signedIn();
+    settled();
 });
 
 describe('signing out', () => {
@@ -52,6 +52,25 @@ describe('signing out', () => {
         await whoIsIn();
     });
 
+    it('counts from the press, though the page is closed before the server has answered', async () => {
+        const unanswered = vi.fn(() => new Promise(() => undefined));
+        vi.stubGlobal('fetch', unanswered);
+        void signOut(false);
+        await vi.waitFor(() => expect(unanswered).toHaveBeenCalledOnce());
+        // The page that opens next, whether the first word arrived or not.
+        const asked = answering(json({ message: 'Unauthenticated.' }, 401), json({ user: null, first_run: false, packs: [] }));
+        expect(await whoIsIn()).toMatchObject({ user: null });
+        expect([asked, forgotten]).toEqual([['DELETE /api/session', 'GET /api/session'], 2]);
+    });
+
+    it('leaves the person signed in, and says so, where the server can do nothing', async () => {
+        answering(json({ message: 'Broken.' }, 500));
+        await expect(signOut(false)).rejects.toBeInstanceOf(Problem);
+        const asked = answering(json({ user: { id: 'ann' } }));
+        expect(await whoIsIn()).toEqual({ user: { id: 'ann' } });
+        expect(asked).toEqual(['GET /api/session']);
+    });
+
     it('is settled where the session had ended by itself, or somebody has signed in since', async () => {
         answering(new Error());
         await signOut(false);
@@ -61,7 +80,7 @@ describe('signing out', () => {
         expect(ended).toEqual(['DELETE /api/session', 'GET /api/session', 'GET /api/session']);
         answering(new Error());
         await signOut(false);
-        signedIn();
+        settled();
         const asked = answering(json({ user: { id: 'ben' } }));
         expect(await whoIsIn()).toEqual({ user: { id: 'ben' } });
         expect(asked).toEqual(['GET /api/session']);

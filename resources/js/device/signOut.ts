@@ -2,7 +2,7 @@ import { api, Problem } from '@/api/client';
 import { lastAnswers } from '@/copies/here';
 import { forgetSent } from '@/queue/marks';
 
-/** Signed out without signal: the server is told as soon as it can be, before anything else is asked. */
+/** Signed out here, and the server has not said that it knows: it is told as soon as it can be, before anything else is asked. */
 const OWED = 'noble-turn.sign-out-owed';
 
 const isOwed = (): boolean => {
@@ -13,21 +13,49 @@ const isOwed = (): boolean => {
     }
 };
 
-/** Nothing read by this person stays on the device. Everywhere asks for signal: other devices hear of it from the server alone. */
-export async function signOut(everywhere: boolean): Promise<void> {
-    if (everywhere) await api.DELETE('/sessions');
-    await Promise.all([lastAnswers.forget(), forgetSent()]);
-    if (everywhere) return;
+function owe(): void {
     try {
-        await api.DELETE('/session');
-    } catch (error) {
-        if (!(error instanceof Problem) || !error.isOutOfReach) throw error;
         localStorage.setItem(OWED, '1');
+    } catch {
+        // A device that keeps nothing forgets this too: the server is told while the page is open, or not at all.
     }
 }
 
-/** Somebody has signed in: the session that was to be ended is gone. */
-export function signedIn(): void {
+const forget = () => Promise.all([lastAnswers.forget(), forgetSent()]);
+
+/**
+ * Nothing read by this person stays on the device. It counts from the press, even if the page is closed before the server has answered.
+ * Everywhere asks for signal: other devices hear of it from the server alone.
+ */
+export async function signOut(everywhere: boolean): Promise<void> {
+    if (everywhere) {
+        await api.DELETE('/sessions');
+        await forget();
+        return;
+    }
+    owe();
+    await forget();
+    try {
+        await tellServer();
+    } catch (error) {
+        if (error instanceof Problem && error.isOutOfReach) return;
+        settled();
+        throw error;
+    }
+}
+
+/** A session that has ended by itself is one the less. */
+async function tellServer(): Promise<void> {
+    try {
+        await api.DELETE('/session');
+    } catch (error) {
+        if (!(error instanceof Problem) || error.status !== 401) throw error;
+    }
+    settled();
+}
+
+/** The session that was to be ended is gone: the server has ended it, or somebody has signed in. */
+export function settled(): void {
     try {
         localStorage.removeItem(OWED);
     } catch {
@@ -38,13 +66,12 @@ export function signedIn(): void {
 /** Who is signed in: nobody who has signed out here, whether the server knows it yet or not. */
 export async function whoIsIn() {
     if (isOwed()) {
+        await forget();
         try {
-            await api.DELETE('/session');
-            signedIn();
+            await tellServer();
         } catch (error) {
             if (error instanceof Problem && error.isOutOfReach) return { user: null, first_run: false, packs: [] };
-            if (error instanceof Problem && error.status === 401) signedIn();
-            else throw error;
+            throw error;
         }
     }
     return api.GET('/session');

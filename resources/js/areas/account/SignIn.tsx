@@ -4,7 +4,7 @@ import { countWaiting } from '@/device/delivery';
 import { useState } from 'react';
 import { Field } from '@/ui/Field';
 import { FormFoot } from '@/ui/FormFoot';
-import { signedIn } from '@/device/signOut';
+import { settled } from '@/device/signOut';
 import { useForm } from '@/ui/useForm';
 import { ForgottenPassword } from './ForgottenPassword';
 import { Front } from './Front';
@@ -16,7 +16,7 @@ export function SignIn() {
     const signIn = () =>
         form.submit(async () => {
             const session = await api.POST('/session', { body: form.values });
-            signedIn();
+            settled();
             client.setQueryData(['session'], session);
         });
     const [forgotten, setForgotten] = useState(false);
