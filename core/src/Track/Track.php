@@ -26,9 +26,9 @@ final readonly class Track
 
     /**
      * @param  list<Fix>  $fixes
-     * @param  list<float>  $metres  driven until each
-     * @param  list<float>  $stopped  seconds at the kerb until each
-     * @param  list<int>  $stretch  to which unbroken stretch each belongs, from 0
+     * @param  array<int, float>  $metres  driven until each
+     * @param  array<int, float>  $stopped  seconds at the kerb until each
+     * @param  array<int, int>  $stretch  to which unbroken stretch each belongs, from 0
      */
     private function __construct(public array $fixes, public array $metres, public array $stopped, public array $stretch)
     {
