@@ -5,6 +5,7 @@ use App\Http\Controllers\CentreController;
 use App\Http\Controllers\ChangeController;
 use App\Http\Controllers\CircuitController;
 use App\Http\Controllers\ComputeController;
+use App\Http\Controllers\DiaryController;
 use App\Http\Controllers\DrawingController;
 use App\Http\Controllers\FirstRunController;
 use App\Http\Controllers\LearnerController;
@@ -73,6 +74,9 @@ Route::prefix('api')->group(function (): void {
 
         $may(Right::ReadLessons)->group(function (): void {
             Route::get('today', TodayController::class);
+            Route::get('week', [DiaryController::class, 'week']);
+            Route::get('fit', [DiaryController::class, 'fit']);
+            Route::get('free', [DiaryController::class, 'free']);
             Route::get('lessons/{lesson}', [LessonController::class, 'show']);
             Route::get('lessons/{lesson}/changed', [SkillController::class, 'changed']);
             Route::get('places/{place}/lessons', [DrawingController::class, 'lessons']);

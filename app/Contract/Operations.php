@@ -70,6 +70,9 @@ final class Operations
     {
         return [
             'GET today' => Operation::reads('The day of who is signed in', 'Today', Taken::day()),
+            'GET week' => Operation::reads('Some days of an instructor’s diary', 'Week', TakenOfLessons::week()),
+            'GET fit' => Operation::reads('What a time would mean for a lesson, before it is written', 'Fit', TakenOfLessons::fit()),
+            'GET free' => Operation::reads('Times that are free for a lesson', Shapes::listOf('FreeTime'), TakenOfLessons::free()),
             'POST lessons' => Operation::writes('Books a lesson', TakenOfLessons::lesson(), 'LessonLine', 201),
             'GET lessons/{lesson}' => Operation::reads('A lesson as one page', 'Lesson'),
             'PATCH lessons/{lesson}' => Operation::writes('Writes on a lesson', TakenOfLessons::lessonChanges(), 'Lesson'),

@@ -4,6 +4,7 @@ namespace App\Contract;
 
 use App\Contract\Shapes\Account;
 use App\Contract\Shapes\Circuits;
+use App\Contract\Shapes\Diary;
 use App\Contract\Shapes\Learners;
 use App\Contract\Shapes\Lessons;
 use App\Contract\Shapes\Places;
@@ -18,7 +19,7 @@ final class Shapes
     public static function all(): array
     {
         return [
-            ...Account::shapes(), ...Routines::shapes(), ...Places::shapes(), ...Circuits::shapes(), ...Lessons::shapes(),
+            ...Account::shapes(), ...Routines::shapes(), ...Places::shapes(), ...Circuits::shapes(), ...Lessons::shapes(), ...Diary::shapes(),
             ...Learners::shapes(), ...School::shapes(),
             ...ToolShapes::all(),
         ];

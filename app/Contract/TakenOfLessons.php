@@ -4,6 +4,7 @@ namespace App\Contract;
 
 use App\Rules\NotTooLarge;
 use Illuminate\Validation\Rule;
+use NobleTurn\Core\Diary\LessonState;
 use NobleTurn\Core\Record\Conditions;
 use NobleTurn\Core\Record\Counted;
 use NobleTurn\Core\Record\Decision;
@@ -31,6 +32,7 @@ final class TakenOfLessons
         return [
             'learner_id' => ['required', 'uuid'], 'vehicle_id' => ['required', 'uuid'], 'starts_at' => ['required', 'date'],
             'minutes' => ['required', 'numeric', 'integer', 'between:15,480'], 'aim' => ['nullable', 'string', 'max:300'],
+            'state' => ['sometimes', 'in:wished,booked'], 'moved_from_id' => ['sometimes', 'nullable', 'uuid'], ...self::addresses(),
         ];
     }
 
@@ -42,12 +44,57 @@ final class TakenOfLessons
             'minutes' => ['sometimes', 'numeric', 'integer', 'between:15,480'],
             'brief_minutes' => ['sometimes', 'numeric', 'integer', 'between:0,60'],
             'debrief_minutes' => ['sometimes', 'numeric', 'integer', 'between:0,60'],
-            'state' => ['sometimes', Rule::in(['planned', 'done', 'cancelled'])],
+            // As it was called before there was a diary: a device that was without signal since still says so.
+            'state' => ['sometimes', Rule::in([...array_column(LessonState::cases(), 'value'), 'planned'])],
+            'cut_to_minutes' => ['required_if:state,cut-short', 'prohibited_unless:state,cut-short', 'numeric', 'integer', 'min:1'],
+            'ended_by' => ['required_if:state,cancelled', 'prohibited_unless:state,cancelled', 'in:learner,instructor,other'],
+            'ended_why' => ['prohibited_unless:state,cancelled', 'nullable', 'string', 'max:300'],
+            'charged' => ['prohibited_unless:state,cancelled', 'nullable', 'boolean'],
+            ...self::addresses(),
             'aim_routine' => ['sometimes', 'nullable', Rule::enum(RoutineCode::class)],
             'aim_step' => ['sometimes', 'nullable', Rule::enum(Step::class)],
             'went_well' => ['sometimes', 'nullable', 'string', 'max:500'], 'worked_on' => ['sometimes', 'nullable', 'string', 'max:500'],
             'self_rating' => ['sometimes', 'array:'.implode(',', array_column(Step::cases(), 'value'))],
             'self_rating.*' => [Rule::enum(Outcome::class)->except([Outcome::Intervened])],
+        ];
+    }
+
+    /** @return array<string, list<mixed>> where a lesson begins and ends, where that is not as usual */
+    private static function addresses(): array
+    {
+        return [
+            'pick_up' => ['sometimes', 'nullable', 'string', 'max:200'], ...Taken::position('pick_up_'),
+            'drop_off' => ['sometimes', 'nullable', 'string', 'max:200'], ...Taken::position('drop_off_'),
+        ];
+    }
+
+    /** @return array<string, list<mixed>> of an address: some days of somebody’s diary */
+    public static function week(): array
+    {
+        return [
+            'from' => ['sometimes', 'nullable', 'date_format:Y-m-d', 'after:2000-01-01', 'before:2100-01-01'],
+            'days' => ['sometimes', 'nullable', 'integer', 'between:1,14'], 'person' => ['sometimes', 'nullable', 'uuid'],
+        ];
+    }
+
+    /** @return array<string, list<mixed>> of an address: a lesson that is there, or one that is to be */
+    public static function fit(): array
+    {
+        return ['starts_at' => ['required', ...self::TIME], ...self::asked()];
+    }
+
+    /** @return array<string, list<mixed>> of an address */
+    public static function free(): array
+    {
+        return [...self::week(), ...self::asked()];
+    }
+
+    /** @return array<string, list<mixed>> */
+    private static function asked(): array
+    {
+        return [
+            'lesson' => ['sometimes', 'nullable', 'uuid'], 'learner_id' => ['required_without:lesson', 'uuid'],
+            'vehicle_id' => ['required_without:lesson', 'uuid'], 'minutes' => ['required_without:lesson', 'integer', 'between:15,480'],
         ];
     }
 

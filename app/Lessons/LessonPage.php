@@ -44,7 +44,7 @@ final class LessonPage
             ...$lesson->only(['brief_minutes', 'debrief_minutes']),
             'number' => Lesson::query()
                 ->where('learner_id', $lesson->learner_id)
-                ->where('state', '!=', 'cancelled')
+                ->whereNotIn('state', ['wished', 'cancelled', 'no-show'])
                 ->where('starts_at', '<=', $lesson->starts_at)
                 ->count(),
             'instructor' => $lesson->instructor->only(['id', 'name']),

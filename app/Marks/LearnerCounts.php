@@ -3,6 +3,7 @@
 namespace App\Marks;
 
 use App\Models\Learner;
+use NobleTurn\Core\Diary\LessonState;
 use NobleTurn\Core\Record\Hours;
 use NobleTurn\Core\Record\MarkedRound;
 use NobleTurn\Core\Record\Tally;
@@ -40,12 +41,14 @@ final class LearnerCounts
             $rounds[$round->lesson][] = $round->conditions;
         }
         // A lesson that is over but was never closed was driven all the same where rounds were marked in it.
-        $driven = $learner->lessons()->toBase()->get(['id', 'minutes', 'state'])->filter(
-            static fn (object $lesson): bool => $lesson->state === 'done' || isset($rounds[$lesson->id]),
+        $driven = $learner->lessons()->toBase()->get(['id', 'minutes', 'cut_to_minutes', 'state'])->filter(
+            static fn (object $lesson): bool => LessonState::from($lesson->state)->isDriven() || isset($rounds[$lesson->id]),
         );
         $hours = Hours::of(
             array_values(
-                $driven->map(static fn (object $lesson): array => ['minutes' => (float) $lesson->minutes, 'rounds' => $rounds[$lesson->id] ?? []])->all(),
+                $driven->map(static fn (object $lesson): array => [
+                    'minutes' => (float) ($lesson->cut_to_minutes ?? $lesson->minutes), 'rounds' => $rounds[$lesson->id] ?? [],
+                ])->all(),
             ),
         );
 

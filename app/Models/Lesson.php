@@ -9,19 +9,32 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\SoftDeletingScope;
 use Illuminate\Support\Carbon;
+use NobleTurn\Core\Diary\LessonState;
 
 /**
  * @property string $learner_id
  * @property string $instructor_id
  * @property string $vehicle_id
  * @property Carbon $starts_at UTC
- * @property int $minutes
+ * @property int $minutes as booked
+ * @property ?string $pick_up where it begins, where that is not where the learner is usually met
+ * @property ?float $pick_up_latitude_deg
+ * @property ?float $pick_up_longitude_deg
+ * @property ?string $drop_off where it ends, where that is not where it began
+ * @property ?float $drop_off_latitude_deg
+ * @property ?float $drop_off_longitude_deg
  * @property int $brief_minutes of them for talking before
  * @property int $debrief_minutes and after
  * @property ?string $aim
  * @property ?string $aim_routine what it works on
  * @property ?string $aim_step
- * @property 'planned'|'done'|'cancelled' $state
+ * @property 'wished'|'booked'|'done'|'cut-short'|'cancelled'|'no-show' $state
+ * @property ?int $cut_to_minutes of one that was cut short: what was left of it
+ * @property 'learner'|'instructor'|'other'|null $ended_by of one that was cancelled: whose doing it was
+ * @property ?Carbon $ended_at when that was said
+ * @property ?string $ended_why
+ * @property ?bool $charged whether it is charged all the same; only noted
+ * @property ?string $moved_from_id the cancelled lesson in whose place it stands
  * @property array<string, string> $self_rating the learner's own word for each step
  * @property ?string $went_well
  * @property ?string $worked_on
@@ -39,7 +52,8 @@ final class Lesson extends Model
 
     protected $fillable = [
         'learner_id', 'vehicle_id', 'starts_at', 'minutes', 'brief_minutes', 'debrief_minutes', 'aim', 'aim_routine', 'aim_step', 'state', 'self_rating',
-        'went_well', 'worked_on',
+        'went_well', 'worked_on', 'pick_up', 'pick_up_latitude_deg', 'pick_up_longitude_deg', 'drop_off', 'drop_off_latitude_deg', 'drop_off_longitude_deg',
+        'cut_to_minutes', 'ended_by', 'ended_at', 'ended_why', 'charged', 'moved_from_id',
     ];
 
     /** @return array<string, string> */
@@ -47,10 +61,28 @@ final class Lesson extends Model
     {
         return [
             'starts_at' => 'datetime', 'minutes' => 'integer', 'brief_minutes' => 'integer', 'debrief_minutes' => 'integer', 'self_rating' => 'array',
+            'cut_to_minutes' => 'integer', 'ended_at' => 'datetime', 'charged' => 'boolean', 'pick_up_latitude_deg' => 'float',
+            'pick_up_longitude_deg' => 'float', 'drop_off_latitude_deg' => 'float', 'drop_off_longitude_deg' => 'float',
         ];
     }
 
-    protected $attributes = ['self_rating' => '{}', 'state' => 'planned', 'brief_minutes' => 5, 'debrief_minutes' => 5];
+    protected $attributes = ['self_rating' => '{}', 'state' => 'booked', 'brief_minutes' => 5, 'debrief_minutes' => 5];
+
+    public function state(): LessonState
+    {
+        return LessonState::from($this->state);
+    }
+
+    /** Minutes from its beginning to its end: as booked, unless it was cut short. */
+    public function lasts(): int
+    {
+        return $this->cut_to_minutes ?? $this->minutes;
+    }
+
+    public function ends(): Carbon
+    {
+        return $this->starts_at->copy()->addMinutes($this->lasts());
+    }
 
     /** @return BelongsTo<Learner, $this> a learner who is archived still names the lesson */
     public function learner(): BelongsTo

@@ -2,6 +2,8 @@
 
 namespace App\People;
 
+use App\Diary\Appointments;
+use App\Diary\Bookings;
 use App\Models\Learner;
 use App\Models\Lesson;
 use App\Models\User;
@@ -31,23 +33,28 @@ final class HandOver
 
     /**
      * @param  ?list<string>  $learners  only these; null for all
-     * @return int how many lessons were given over
+     * @return array{moved: int, stayed: int} how many lessons were given over, and how many stay because the colleague is taken
      */
-    public function move(User $from, User $to, ?array $learners): int
+    public function move(User $from, User $to, ?array $learners): array
     {
         if ($learners !== null && Learner::withTrashed()->whereKey(array_unique($learners))->count() !== count(array_unique($learners))) {
             throw ValidationException::withMessages(['learners' => 'One of them is no learner of this school.']);
         }
 
-        return self::ahead($from)->when(
-            $learners !== null, fn (Builder $ahead) => $ahead->whereIn('learner_id', $learners ?? []),
-        )->toBase()->update(['instructor_id' => $to->id, 'updated_at' => now()]);
+        $lessons = self::ahead($from)->when($learners !== null, fn (Builder $ahead) => $ahead->whereIn('learner_id', $learners ?? []))
+            ->orderBy('starts_at')->get();
+        $stayed = 0;
+        foreach ($lessons as $lesson) {
+            $stayed += Bookings::giveTo($lesson, $to) ? 0 : 1;
+        }
+
+        return ['moved' => $lessons->count() - $stayed, 'stayed' => $stayed];
     }
 
     /** @return Builder<Lesson> */
     private static function ahead(User $of): Builder
     {
-        return Lesson::query()->where('instructor_id', $of->id)->where('state', 'planned')->where('starts_at', '>', now());
+        return Lesson::query()->where('instructor_id', $of->id)->where('state', 'booked')->where('starts_at', '>', now());
     }
 
     /**
@@ -57,7 +64,7 @@ final class HandOver
     private static function clashes(Collection $lessons, User $to): array
     {
         $end = static fn (Lesson $lesson): Carbon => $lesson->starts_at->copy()->addMinutes($lesson->minutes);
-        $own = Lesson::query()->with('learner')->where('instructor_id', $to->id)->where('state', 'planned')->whereRaw(
+        $own = Lesson::query()->with('learner')->where('instructor_id', $to->id)->tap(Appointments::holding(...))->whereRaw(
             'starts_at + INTERVAL minutes MINUTE > ?', [now()],
         )->orderBy('starts_at')->get();
         $clashes = [];

@@ -28,7 +28,7 @@ final readonly class Staff
             static fn (User $user): array => [$user->isSuspended(), mb_strtolower($user->name)],
         );
         $ahead = Lesson::query()
-            ->where('state', 'planned')
+            ->where('state', 'booked')
             ->where('starts_at', '>', now())
             ->groupBy('instructor_id')
             ->selectRaw('instructor_id, COUNT(*) AS lessons')

@@ -38,7 +38,8 @@ final class Erasure
             ]);
             $lessons = Lesson::query()->where('learner_id', $learner->id)->pluck('id');
             Lesson::query()->whereKey($lessons)->toBase()->update([
-                'aim' => null, 'aim_routine' => null, 'aim_step' => null, 'went_well' => null, 'worked_on' => null,
+                'pick_up' => null, 'pick_up_latitude_deg' => null, 'pick_up_longitude_deg' => null, 'drop_off' => null, 'drop_off_latitude_deg' => null,
+                'drop_off_longitude_deg' => null, 'ended_why' => null, 'aim' => null, 'aim_routine' => null, 'aim_step' => null, 'went_well' => null, 'worked_on' => null,
             ]);
             Mark::query()->toBase()->whereIn(
                 'round_id', Round::query()->whereIn('lesson_id', $lessons)->pluck('id'),
@@ -52,7 +53,9 @@ final class Erasure
             Change::query()->where('subject_id', $learner->id)->toBase()->update(['name' => self::NOBODY]);
             ErasedList::add($learner->id);
             // A lesson still ahead is nobody's.
-            Lesson::query()->toBase()->whereIn('id', $lessons)->where('state', 'planned')->where('starts_at', '>', now())->update(['state' => 'cancelled']);
+            $ahead = Lesson::query()->whereIn('id', $lessons)->whereIn('state', ['wished', 'booked'])->where('starts_at', '>', now())->pluck('id');
+            Lesson::query()->toBase()->whereIn('id', $ahead)->update(['state' => 'cancelled', 'ended_by' => 'learner', 'ended_at' => now()]);
+            DB::table('bookings')->whereIn('lesson_id', $ahead)->delete();
         });
     }
 }

@@ -28,8 +28,8 @@ final readonly class SchoolRecord
     {
         $answers = SkillAnswer::query()->get(['learner_id', 'day', 'glance'])->keyBy('learner_id');
 
-        return array_values(Learner::query()->withCount(['lessons as lessons_done' => fn ($lessons) => $lessons->where('state', 'done')])
-            ->withMax(['lessons as last_lesson_at' => fn ($lessons) => $lessons->where('state', 'done')], 'starts_at')->orderBy('name')->get()
+        return array_values(Learner::query()->withCount(['lessons as lessons_done' => fn ($lessons) => $lessons->whereIn('state', ['done', 'cut-short'])])
+            ->withMax(['lessons as last_lesson_at' => fn ($lessons) => $lessons->whereIn('state', ['done', 'cut-short'])], 'starts_at')->orderBy('name')->get()
             ->map(function (Learner $learner) use ($answers): array {
                 $answer = $answers->get($learner->id);
                 $last = $learner->getAttribute('last_lesson_at');

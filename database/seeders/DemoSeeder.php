@@ -2,6 +2,7 @@
 
 namespace Database\Seeders;
 
+use App\Diary\Bookings;
 use App\Installation\Installation;
 use App\Models\Learner;
 use App\Models\Lesson;
@@ -93,7 +94,10 @@ final class DemoSeeder extends Seeder
         DemoSites::pickUps($school, Learner::query()->orderBy('created_at')->orderBy('id')->get()->all());
         $this->branch($school, $automatic);
         $this->week($tutor, array_slice($places, 0, 12), $manual, $automatic);
+        DemoDiary::fill($owner, $tutor, $manual);
         $this->today($histories);
+        // What was driven before holds its time as well.
+        Bookings::fill();
     }
 
     /**
@@ -125,7 +129,7 @@ final class DemoSeeder extends Seeder
             'aim' => 'The full stop before right on red',
         ]);
         $lesson->instructor_id = $there->id;
-        $lesson->save();
+        Bookings::with($lesson, static fn (Lesson $lesson): bool => $lesson->save());
         foreach ([0, 1, 2] as $i) {
             PlannedItem::query()->create(['lesson_id' => $lesson->id, 'place_id' => $places[$i]->id, 'ordinal' => $i + 1, 'minutes' => 15]);
         }
@@ -138,7 +142,7 @@ final class DemoSeeder extends Seeder
      */
     private function today(array $histories): void
     {
-        $over = Lesson::query()->where('state', 'planned')->orderBy('starts_at')->get()
+        $over = Lesson::query()->where('state', 'booked')->orderBy('starts_at')->get()
             ->filter(fn (Lesson $lesson): bool => $lesson->starts_at->copy()->addMinutes($lesson->minutes)->isPast())->values();
         foreach ($over as $i => $lesson) {
             $histories[$lesson->learner_id]->driven($lesson, 6);
@@ -176,7 +180,7 @@ final class DemoSeeder extends Seeder
                     'aim_step' => ['position', 'look', 'signal', 'speed'][($day + $n) % 4],
                 ]);
                 $lesson->instructor_id = $tutor->id;
-                $lesson->save();
+                Bookings::with($lesson, static fn (Lesson $lesson): bool => $lesson->save());
                 foreach ([0, 3, 6] as $k => $offset) {
                     $place = $places[($n + $offset + $day) % count($places)];
                     if ($day === 0 && $k === 0) {

@@ -7,13 +7,13 @@
 
 /** From the ground up; README and docs/decisions/0001 draw them. */
 const CORE = [
-    'Fault', 'Quantity', 'Trade', 'Rules', 'Place', 'Vehicle', 'Motion', 'Judgement', 'Routine', 'Site', 'Track', 'Circuit', 'Plan', 'FastRoad', 'Lanes',
-    'Record', 'Skill', 'School', 'Compute', 'Road', 'Docs',
+    'Fault', 'Quantity', 'Trade', 'Rules', 'Place', 'Vehicle', 'Motion', 'Judgement', 'Routine', 'Site', 'Track', 'Circuit', 'Diary', 'Plan', 'FastRoad',
+    'Lanes', 'Record', 'Skill', 'School', 'Compute', 'Road', 'Docs',
 ];
 
 const INTERFACE_ROOMS = [
     'api', 'keys', 'ui', 'copies', 'session', 'rules', 'bench', 'queue', 'writes', 'device', 'strip', 'skill', 'compute', 'vehicles', 'routines', 'road',
-    'site', 'seat', 'judgement', 'approach', 'practice', 'places', 'drawings', 'archive', 'areas', 'app', 'testing', 'main.tsx',
+    'site', 'seat', 'diary', 'judgement', 'approach', 'practice', 'places', 'drawings', 'archive', 'areas', 'app', 'testing', 'main.tsx',
 ];
 
 /** @return iterable<string, string> text by path from the root given */

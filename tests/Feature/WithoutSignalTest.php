@@ -16,7 +16,7 @@ beforeEach(function (): void {
     $this->actingAs($this->instructor);
     $this->travelTo(Carbon::parse('2026-05-20T06:00:00Z'));
     $this->at['lesson']->update(['starts_at' => '2026-05-20T09:00:00Z', 'minutes' => 60]);
-    $this->lessonAt = function (string $starts, int $minutes = 60, string $state = 'planned'): Lesson {
+    $this->lessonAt = function (string $starts, int $minutes = 60, string $state = 'booked'): Lesson {
         $lesson = $this->at['lesson']->replicate();
         $lesson->fill(['starts_at' => $starts, 'minutes' => $minutes, 'state' => $state])->save();
 

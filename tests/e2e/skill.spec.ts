@@ -49,7 +49,7 @@ test('overrule a square with a reason: both are kept, and it can be taken back',
 test('conditions said in Drive go with the round and on to the next, and can be put right', async ({ page }) => {
     await page.goto('/');
     const { lessons } = await api<{ lessons: { id: string; state: string }[] }>(page, 'today');
-    const lesson = lessons.filter((one) => one.state === 'planned').at(-1)!.id;
+    const lesson = lessons.filter((one) => one.state === 'booked').at(-1)!.id;
     const rounds = async () =>
         (await api<{ rounds: { conditions: object; marks: { kind: string; conditions: object | null }[] }[] }>(page, `lessons/${lesson}`)).rounds;
     const already = (await rounds()).length;

@@ -61,7 +61,7 @@ final class Learners
             'LearnerRecord' => Shapes::with($facts, [
                 'lessons' => Out::list(
                     Out::object([
-                        'id' => Shapes::id(), 'minutes' => Out::integer(''), 'state' => Out::choice(['planned', 'done', 'cancelled']),
+                        'id' => Shapes::id(), 'minutes' => Out::integer(''), 'state' => Shapes::ref('LessonState'),
                         'instructor_id' => Shapes::id(), 'aim' => Out::text('', nullable: true), 'starts_at' => Shapes::moment(),
                         'rounds' => Out::integer('driven'),
                     ]),

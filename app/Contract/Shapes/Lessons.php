@@ -4,6 +4,7 @@ namespace App\Contract\Shapes;
 
 use App\Contract\Shapes;
 use NobleTurn\Core\Compute\Out;
+use NobleTurn\Core\Diary\LessonState;
 use NobleTurn\Core\Record\Conditions;
 use NobleTurn\Core\Record\Counted;
 use NobleTurn\Core\Record\Decision;
@@ -20,14 +21,7 @@ final class Lessons
     /** @return array<string, array<string, mixed>> */
     public static function shapes(): array
     {
-        $line = Out::object([
-            'id' => Shapes::id(), 'minutes' => Out::integer(''), 'aim' => Out::text('', nullable: true),
-            'state' => Out::choice(['planned', 'done', 'cancelled']), 'instructor_id' => Shapes::id(), 'starts_at' => Shapes::moment(),
-            'learner' => Out::object([
-                'id' => Shapes::id(), 'name' => Out::text(''), 'pick_up' => Out::text('', nullable: true), 'level' => Shapes::ref('Level'),
-            ]),
-            'vehicle' => Shapes::ref('Vehicle'),
-        ]);
+        $line = self::line();
         $item = Out::object([
             'id' => Shapes::id(), 'routine' => Shapes::ref('RoutineCode'), 'ordinal' => Out::integer('from 1'), 'minutes' => Out::integer(''),
             'place' => Shapes::ref('Place'),
@@ -42,6 +36,7 @@ final class Lessons
             'Effect' => Out::choice(Effect::class, 'what a fault did to others'),
             'Level' => Out::choice(LearnerLevel::class),
             'Conditions' => Out::object(array_map(static fn (array $names): array => Out::choice($names), Conditions::KINDS), array_keys(Conditions::KINDS)),
+            'LessonState' => Out::choice(LessonState::class, 'what has become of a lesson'),
             'LessonLine' => $line,
             'PlannedItem' => $item,
             'LessonItem' => Shapes::with(
@@ -66,7 +61,7 @@ final class Lessons
             'LessonAim' => Out::object(['routine' => Shapes::refOrNull('RoutineCode'), 'step' => Shapes::refOrNull('Step')]),
             'NextLesson' => Shapes::with($line, ['items' => Shapes::listOf('PlannedItem')] + $promised),
             'Today' => Out::object([
-                'day' => Shapes::day(), 'lessons' => Shapes::listOf('LessonLine'), 'next' => Shapes::refOrNull('NextLesson'),
+                'day' => Shapes::day(), 'lessons' => Shapes::listOf('LessonLine'), 'between' => Shapes::listOf('Between'), 'next' => Shapes::refOrNull('NextLesson'),
                 'later' => Shapes::listOf('NextLesson'),
                 'unfinished' => Shapes::listOf('LessonLine'),
                 'untold' => Out::list(Out::object([
@@ -145,6 +140,21 @@ final class Lessons
             'device_at' => Shapes::moment('as the device’s clock said'), 'began_at' => Shapes::moment('as far as the clocks tell'),
             'clock_ahead' => Out::flag(''), 'marks' => Shapes::listOf('Mark'),
             'ordinal' => Out::integer('as they were driven; null for one that was emptied by undoing', nullable: true),
+        ]);
+    }
+
+    /** @return array<string, mixed> */
+    public static function line(): array
+    {
+        return Out::object([
+            'id' => Shapes::id(), 'minutes' => Out::integer(''), 'aim' => Out::text('', nullable: true),
+            'state' => Shapes::ref('LessonState'), 'instructor_id' => Shapes::id(), 'starts_at' => Shapes::moment(),
+            'lasts_minutes' => Out::integer('as booked, unless it was cut short'),
+            'pick_up' => Out::text('where it begins: its own, or where the learner is usually met', nullable: true),
+            'learner' => Out::object([
+                'id' => Shapes::id(), 'name' => Out::text(''), 'pick_up' => Out::text('', nullable: true), 'level' => Shapes::ref('Level'),
+            ]),
+            'vehicle' => Shapes::ref('Vehicle'),
         ]);
     }
 }

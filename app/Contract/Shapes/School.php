@@ -47,7 +47,9 @@ final class School
                 'learners' => Out::list(Out::object($named + ['lessons' => Out::integer(''), 'next_at' => Shapes::moment()])),
                 'clashes' => Out::list(Out::object(['starts_at' => Shapes::moment(), 'learner' => Out::text(''), 'with' => Out::text('')])),
             ]),
-            'Moved' => Out::object(['moved' => Out::integer('lessons handed over')]),
+            'Moved' => Out::object([
+                'moved' => Out::integer('lessons handed over'), 'stayed' => Out::integer('that stay, because the colleague is taken then'),
+            ]),
             'Change' => Out::object([
                 'id' => Shapes::id(), 'at' => Shapes::moment(), 'by' => Out::text('who'),
                 'what' => Out::choice(['added', 'changed', 'archived', 'restored', 'suspended', 'let-in', 'letter', 'handed-over', 'handed-out', 'erased']),

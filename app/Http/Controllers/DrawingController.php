@@ -38,7 +38,7 @@ final class DrawingController extends Controller
     /** Lessons to come of the signed-in instructor that have this place on their plan. */
     public function lessons(Request $request, Place $place): JsonResponse
     {
-        $lessons = Lesson::query()->where('state', 'planned')->where('starts_at', '>=', now()->subHours(12))
+        $lessons = Lesson::query()->where('state', 'booked')->where('starts_at', '>=', now()->subHours(12))
             ->when(! $request->user()?->isOwner(), fn ($own) => $own->where('instructor_id', $request->user()?->id))
             ->whereHas('items', fn ($items) => $items->where('place_id', $place->id))->with(['learner', 'vehicle'])->orderBy('starts_at')->limit(20)->get();
 

@@ -23,7 +23,7 @@ final class LearnerController extends Controller
     public function index(): JsonResponse
     {
         $learners = Learner::query()->withCount([
-            'lessons as lessons_done' => fn ($lessons) => $lessons->where('state', 'done'),
+            'lessons as lessons_done' => fn ($lessons) => $lessons->whereIn('state', ['done', 'cut-short']),
         ])->withMax('lessons as last_lesson_at', 'starts_at')->get()->sortBy('name')->values();
 
         return response()->json($learners->map(fn (Learner $learner): array => [

@@ -111,14 +111,14 @@ final class PeopleController extends Controller
         if ($to->id === $from->id || $to->isSuspended()) {
             throw ValidationException::withMessages(['to' => $to->id === $from->id ? 'Choose somebody else.' : 'Choose somebody who is not suspended.']);
         }
-        $moved = DB::transaction(function () use ($from, $to, $said, $handOver): int {
+        $moved = DB::transaction(function () use ($from, $to, $said, $handOver): array {
             $moved = $handOver->move($from, $to, $said['learners'] ?? null);
-            ChangeLog::note('handed-over', $from, ['lessons' => $moved, 'to' => $to->name]);
+            ChangeLog::note('handed-over', $from, ['lessons' => $moved['moved'], 'to' => $to->name]);
 
             return $moved;
         });
 
-        return response()->json(['moved' => $moved]);
+        return response()->json($moved);
     }
 
     /** @return array{name: string, email: string, role: string} */

@@ -3,6 +3,8 @@
 namespace App\Http\Controllers;
 
 use App\Contract\Taken;
+use App\Diary\Appointments;
+use App\Diary\WeekPage;
 use App\Http\Resources\Show;
 use App\Marks\StandingMarks;
 use App\Models\Lesson;
@@ -34,12 +36,12 @@ final class TodayController extends Controller
         $mine = fn () => Lesson::query()->where('instructor_id', $this->user($request)->id);
         $lessons = $mine()->whereBetween('starts_at', [$day->copy()->utc(), $day->copy()->endOfDay()->utc()])->oldest('starts_at')->get();
         // Lessons whose time is over but which were never closed.
-        $unfinished = $mine()->where('state', 'planned')->whereRaw(
+        $unfinished = $mine()->where('state', 'booked')->whereRaw(
             'DATE_ADD(starts_at, INTERVAL minutes MINUTE) <= ?', [now()],
         )->latest('starts_at')->limit(5)->get();
         // Of a day to come the first is the next one: whoever looks ahead stands at its beginning.
         $from = $day->isFuture() ? $day->copy()->utc() : now();
-        $coming = $mine()->where('state', 'planned')->whereRaw('DATE_ADD(starts_at, INTERVAL minutes MINUTE) > ?', [$from])->oldest('starts_at')
+        $coming = $mine()->where('state', 'booked')->whereRaw('DATE_ADD(starts_at, INTERVAL minutes MINUTE) > ?', [$from])->oldest('starts_at')
             ->limit(self::AHEAD)->get();
         // Who and what of all of them in one go.
         (new Collection([...$lessons, ...$unfinished, ...$coming]))->load(['learner', 'vehicle']);
@@ -48,6 +50,9 @@ final class TodayController extends Controller
         return response()->json([
             'day' => $day->toDateString(),
             'lessons' => $lessons->where('state', '!=', 'cancelled')->map(Show::lessonLine(...))->values(),
+            'between' => array_map(WeekPage::between(...), Appointments::day(
+                $lessons->filter(static fn (Lesson $lesson): bool => $lesson->state()->holds()), $current->school(),
+            )->between()),
             'next' => $next,
             'later' => $later,
             'unfinished' => $unfinished->map(Show::lessonLine(...)),

@@ -155,8 +155,23 @@ final class Show
         return [
             ...$lesson->only(['id', 'minutes', 'aim', 'state', 'instructor_id']),
             'starts_at' => $lesson->starts_at->toIso8601ZuluString(),
+            'lasts_minutes' => $lesson->lasts(),
+            'pick_up' => $lesson->pick_up ?? $lesson->learner->pick_up,
             'learner' => $lesson->learner->only(['id', 'name', 'pick_up', 'level']),
             'vehicle' => self::vehicle($lesson->vehicle),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public static function diaryLine(Lesson $lesson): array
+    {
+        return [
+            ...self::lessonLine($lesson),
+            'drop_off' => $lesson->drop_off,
+            'ended' => $lesson->state !== 'cancelled' ? null : [
+                'by' => $lesson->ended_by, 'at' => $lesson->ended_at?->toIso8601ZuluString(), 'why' => $lesson->ended_why, 'charged' => $lesson->charged,
+            ],
+            'moved_from_id' => $lesson->moved_from_id,
         ];
     }
 

@@ -1,7 +1,7 @@
 import type { QueryKey } from '@tanstack/react-query';
 import { api, at } from './client';
 import { compute, sweep, type Asked, type Sweep, type Tool } from './tools';
-import type { KeptCircuit, Pack, Practice } from './types';
+import type { FitAsked, FreeAsked, KeptCircuit, Pack, Practice } from './types';
 
 type WayOfSite = Pick<KeptCircuit['ways'][number], 'site' | 'from' | 'to' | 'routine'>;
 
@@ -15,6 +15,12 @@ export type Question = { queryKey: QueryKey; queryFn: () => Promise<unknown>; st
 export const questions = {
     /** A day of who is signed in, `2026-05-20`. */
     today: (day: string) => ({ queryKey: ['today', day], queryFn: () => api.GET('/today', { params: { query: { day } } }) }),
+    /** Seven days of somebody's diary from a day on; the own where nobody is named. */
+    week: (query: { from: string; person?: string }) => ({ queryKey: ['week', query], queryFn: () => api.GET('/week', { params: { query } }) }),
+    /** What a time would mean for a lesson, before it is written. */
+    fit: (query: FitAsked) => ({ queryKey: ['week', 'fit', query], queryFn: () => api.GET('/fit', { params: { query } }) }),
+    /** Times that are free for a lesson. */
+    free: (query: FreeAsked) => ({ queryKey: ['week', 'free', query], queryFn: () => api.GET('/free', { params: { query } }) }),
     lesson: (lesson: string) => ({ queryKey: ['lesson', lesson], queryFn: () => api.GET('/lessons/{lesson}', at({ lesson })) }),
     changed: (lesson: string) => ({ queryKey: ['lesson', lesson, 'changed'], queryFn: () => api.GET('/lessons/{lesson}/changed', at({ lesson })) }),
     learners: () => ({ queryKey: ['learners'], queryFn: () => api.GET('/learners') }),

@@ -21,6 +21,7 @@ const LessonPage = lazy(() => import('@/areas/lesson/LessonPage').then((area) =>
 const KerbPage = lazy(() => import('@/areas/lesson/kerb/KerbPage').then((area) => ({ default: area.KerbPage })));
 const SeatPage = lazy(() => import('@/areas/lesson/seat/SeatPage').then((area) => ({ default: area.SeatPage })));
 const SheetPage = lazy(() => import('@/areas/lesson/sheet/SheetPage').then((area) => ({ default: area.SheetPage })));
+const WeekPage = lazy(() => import('@/areas/week/WeekPage').then((area) => ({ default: area.WeekPage })));
 const LearnersPage = lazy(() => import('@/areas/learners/LearnersPage').then((area) => ({ default: area.LearnersPage })));
 const LearnerPage = lazy(() => import('@/areas/learners/LearnerPage').then((area) => ({ default: area.LearnerPage })));
 const DataPage = lazy(() => import('@/areas/learners/DataPage').then((area) => ({ default: area.DataPage })));
@@ -54,6 +55,7 @@ const router = createBrowserRouter([
             { path: 'lessons/:id/sheet', element: page(SheetPage) },
             { path: 'lessons/:id/seat', element: page(SeatPage) },
             { path: 'lessons/:id/:face', element: page(LessonPage) },
+            { path: 'week', element: page(WeekPage) },
             { path: 'learners', element: page(LearnersPage) },
             { path: 'learners/:id', element: page(LearnerPage) },
             { path: 'learners/:id/words', element: page(InWordsPage) },

@@ -55,12 +55,12 @@ export function Shell() {
                         key={area.to}
                         to={area.to}
                         end={area.to === '/'}
-                        className={`${area.to === '/account' ? 'max-lg:hidden' : area.to === '/' ? '' : 'huge:hidden'} text-quiet aria-[current=page]:text-ink aria-[current=page]:border-now relative flex min-h-14 min-w-0 flex-1 items-center justify-center border-t-4 border-transparent px-1 text-center text-[0.8rem] font-semibold lg:flex-none lg:justify-start lg:border-t-0 lg:border-l-4 lg:px-4 lg:text-base`}
+                        className={`${['/account', '/routines'].includes(area.to) ? 'max-lg:hidden' : area.to === '/' ? '' : 'huge:hidden'} text-quiet aria-[current=page]:text-ink aria-[current=page]:border-now relative flex min-h-14 min-w-0 flex-1 items-center justify-center border-t-4 border-transparent px-1 text-center text-[0.8rem] font-semibold lg:flex-none lg:justify-start lg:border-t-0 lg:border-l-4 lg:px-4 lg:text-base`}
                     >
                         {area.label}
                     </NavLink>
                 ))}
-                {/* On a phone the account is one of the ways the signpost knows; where text is as large as half a line, every area but Today is. */}
+                {/* On a phone the account and the routines are two of the ways the signpost knows; where text is as large as half a line, every area but Today is. */}
                 <button
                     type="button"
                     className="text-quiet flex min-h-14 min-w-0 flex-1 items-center justify-center border-t-4 border-transparent px-1 text-center text-[0.8rem] leading-tight font-semibold lg:hidden"

@@ -1,6 +1,7 @@
 /** The areas of the product, in the order of their numbers on the signpost. */
 export const AREAS = [
     { to: '/', label: 'Today' },
+    { to: '/week', label: 'Week' },
     { to: '/learners', label: 'Learners' },
     { to: '/places', label: 'Places' },
     { to: '/routines', label: 'Routines' },

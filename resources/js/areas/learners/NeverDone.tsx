@@ -23,7 +23,7 @@ export function NeverDone({ routine, lessons, onClose }: Props) {
     const client = useQueryClient();
     const places = useQuery(questions.places());
     const next = lessons
-        .filter((lesson) => lesson.state === 'planned')
+        .filter((lesson) => lesson.state === 'booked')
         .reduce<Props['lessons'][number] | undefined>((soonest, one) => (soonest && soonest.starts_at < one.starts_at ? soonest : one), undefined);
     const when = next && `${clock.day(next.starts_at)}, ${clock.time(next.starts_at)}`;
     const shows = places.data?.filter((place) => place.routine === routine) ?? [];

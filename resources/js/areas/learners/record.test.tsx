@@ -61,7 +61,7 @@ describe('the field of ink', () => {
 
     it('leads from every routine that was never done to a place for it on the next lesson, or says that it needs none', async () => {
         const places = answer('demo-places');
-        const ahead = { ...record.lessons[0]!, id: 'next', state: 'planned' as const, starts_at: '2030-01-01T09:00:00Z' };
+        const ahead = { ...record.lessons[0]!, id: 'next', state: 'booked' as const, starts_at: '2030-01-01T09:00:00Z' };
         const { id: _, ...item } = answer('demo-lesson-planned').items[0]!;
         const sent = server({ 'GET places': places, 'POST lessons/next/items': { ...item, id: 'i' } });
         show(<SkillField learner={record.id} tallies={record.tallies} skill={skill} lessons={[ahead]} />, 'instructor');

@@ -3,13 +3,13 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { questions } from '@/api/questions';
 import type { LessonLine, Today } from '@/api/types';
+import { NewLesson } from '@/diary/NewLesson';
 import { sideAt, useRoutineName, useRules } from '@/rules/rules';
 import { useClock, useSession } from '@/session/session';
 import { StepIcon } from '@/strip/glyphs';
 import { Empty, Failed, Waiting } from '@/ui/State';
 import { useNow } from '@/ui/useNow';
 import { DayLine } from './DayLine';
-import { NewLesson } from './NewLesson';
 
 /** Who is next, and am I ready for them? */
 export function TodayPage() {
@@ -33,8 +33,20 @@ export function TodayPage() {
                     New lesson
                 </button>
             </header>
-            {lessons.length > 0 ? <DayLine lessons={lessons} nextId={next?.id} /> : <p className="text-quiet">No lessons today.</p>}
-            {next ? <Next lesson={next} isToday={lessons.some((lesson) => lesson.id === next.id)} /> : <Nothing onBook={() => setBooking(true)} />}
+            {lessons.length > 0 ? (
+                <DayLine lessons={lessons} between={today.data.between} nextId={next?.id} />
+            ) : (
+                <p className="text-quiet">No lessons today.</p>
+            )}
+            {next ? (
+                <Next
+                    lesson={next}
+                    leave={today.data.between.find((one) => one.before === next.id)}
+                    isToday={lessons.some((lesson) => lesson.id === next.id)}
+                />
+            ) : (
+                <Nothing onBook={() => setBooking(true)} />
+            )}
             {untold.length > 0 && <Untold lessons={untold} />}
             {unfinished.length > 0 && <Unfinished lessons={unfinished} />}
             <NewLesson open={booking} onOpenChange={setBooking} />
@@ -47,7 +59,7 @@ function nextOf({ next, later }: Today, now: number): Today['next'] {
     return [next, ...later].find((lesson) => lesson && Date.parse(lesson.starts_at) + lesson.minutes * 60_000 > now) ?? null;
 }
 
-function Next({ lesson, isToday }: { lesson: NonNullable<Today['next']>; isToday: boolean }) {
+function Next({ lesson, leave, isToday }: { lesson: NonNullable<Today['next']>; leave: Today['between'][number] | undefined; isToday: boolean }) {
     const name = useRoutineName();
     const rules = useRules();
     const clock = useClock();
@@ -62,8 +74,17 @@ function Next({ lesson, isToday }: { lesson: NonNullable<Today['next']>; isToday
                 </h2>
                 <p>
                     {lesson.minutes} minutes in {lesson.vehicle.name.toLowerCase()}
-                    {lesson.learner.pick_up && <> from {lesson.learner.pick_up}</>}
+                    {lesson.pick_up && <> from {lesson.pick_up}</>}
                 </p>
+                {leave?.leave_at && (
+                    <p>
+                        <strong>Leave by {clock.time(leave.leave_at)}</strong>
+                        <span className="text-quiet">
+                            {' '}
+                            · {leave.travel_minutes} min drive{leave.short_minutes > 0 && `, ${leave.short_minutes} more than there are`}
+                        </span>
+                    </p>
+                )}
                 <p className="border-now border-l-4 pl-4 text-xl">{lesson.aim ?? 'No aim yet: choose one on the plan.'}</p>
                 <div className="flex flex-wrap gap-3">
                     <Link to={`/lessons/${lesson.id}/plan`} className="key" data-tone="main">

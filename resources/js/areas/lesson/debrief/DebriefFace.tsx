@@ -46,7 +46,7 @@ export function DebriefFace({ lesson }: { lesson: Lesson }) {
                 {lesson.state === 'done' ? (
                     <>
                         <p className="content-center font-semibold">This lesson is closed.</p>
-                        <button type="button" className="key" onClick={() => void write({ state: 'planned' })}>
+                        <button type="button" className="key" onClick={() => void write({ state: 'booked' })}>
                             Open it again
                         </button>
                         <Link className="key" to={`/learners/${lesson.learner.id}`}>

@@ -15,7 +15,7 @@ const ways = placed.slice(0, 3).map((site) => ({ site: site.id, ...pick(site.way
 const address = `/places/circuit?from=${picked.id}&${ways.map((way) => `way=${encodeURIComponent(asAddress(way))}`).join('&')}`;
 const near = `sites/near?latitude_deg=${picked.pick_up_latitude_deg}&longitude_deg=${picked.pick_up_longitude_deg}`;
 const today = answer('demo-today');
-const lesson = { ...today.lessons[0]!, state: 'planned' as const };
+const lesson = { ...today.lessons[0]!, state: 'booked' as const };
 const place = answer('demo-places')[0]!;
 const replies = {
     'GET sites': sites,

@@ -14,7 +14,7 @@ export function LessonChoice({ onChoose, onClose }: { onChoose: (lesson: LessonL
     const day = (ahead: number) => questions.today(isoDay(new Date(now.getTime() + ahead * 24 * 3_600_000), school.time_zone));
     const today = useQuery(day(0));
     const tomorrow = useQuery(day(1));
-    const lessons = [today, tomorrow].flatMap(({ data }) => data?.lessons ?? []).filter(({ state }) => state === 'planned');
+    const lessons = [today, tomorrow].flatMap(({ data }) => data?.lessons ?? []).filter(({ state }) => state === 'booked');
     return (
         <Sheet title="Use in a lesson" about="Of today and tomorrow." open onOpenChange={onClose}>
             {today.isLoading && <Waiting />}

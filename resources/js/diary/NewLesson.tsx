@@ -4,50 +4,62 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api } from '@/api/client';
 import { useSession } from '@/session/session';
+import { Check } from '@/ui/Check';
 import { Field } from '@/ui/Field';
 import { Sheet } from '@/ui/Sheet';
 import { FormFoot } from '@/ui/FormFoot';
 import { useForm } from '@/ui/useForm';
+import { TimeFields } from './TimeFields';
 import { momentOf, wallClock } from './wallClock';
 
-/** Books a lesson at a time of the school's own clock. */
-export function NewLesson({ open, onOpenChange }: { open: boolean; onOpenChange: (open: boolean) => void }) {
+interface Props {
+    open: boolean;
+    onOpenChange: (open: boolean) => void;
+    /** By the school's clock, `2026-05-20T10:30`; the next half hour where nothing is said. */
+    at?: string | undefined;
+}
+
+/** Books a lesson at a time of the school's own clock; whether it fits is said before. */
+export function NewLesson({ open, onOpenChange, at }: Props) {
     return (
         <Sheet title="New lesson" open={open} onOpenChange={onOpenChange}>
-            {open && <Form onDone={() => onOpenChange(false)} />}
+            {open && <Form at={at} onDone={() => onOpenChange(false)} />}
         </Sheet>
     );
 }
 
-function Form({ onDone }: { onDone: () => void }) {
+function Form({ at, onDone }: { at: string | undefined; onDone: () => void }) {
     const { school } = useSession();
     const navigate = useNavigate();
     const client = useQueryClient();
     const learners = useQuery(questions.learners());
     const vehicles = useQuery(questions.cars());
-    const [soon] = useState(() => wallClock(new Date(Math.ceil(Date.now() / 1_800_000) * 1_800_000), school.time_zone));
+    const [soon] = useState(() => at ?? wallClock(new Date(Math.ceil(Date.now() / 1_800_000) * 1_800_000), school.time_zone));
     const form = useForm({
         learner_id: '',
         vehicle_id: '',
         at: soon,
         minutes: 60,
         aim: '',
+        wished: false,
     });
     const { values, errors, set } = form;
     const learner = learners.data?.find((candidate) => candidate.id === values.learner_id);
     const fitting = vehicles.data?.filter((vehicle) => !learner || vehicle.transmission === learner.transmission) ?? [];
+    const car = values.vehicle_id || ((fitting[0] ?? vehicles.data?.[0])?.id ?? '');
     const book = () =>
         form.submit(async () => {
             const lesson = await api.POST('/lessons', {
                 body: {
                     learner_id: values.learner_id,
-                    vehicle_id: values.vehicle_id || ((fitting[0] ?? vehicles.data?.[0])?.id ?? ''),
+                    vehicle_id: car,
                     starts_at: momentOf(values.at, school.time_zone).toISOString(),
                     minutes: values.minutes,
                     aim: values.aim,
+                    state: values.wished ? 'wished' : 'booked',
                 },
             });
-            await client.invalidateQueries({ queryKey: ['today'] });
+            await Promise.all([client.invalidateQueries({ queryKey: ['today'] }), client.invalidateQueries({ queryKey: ['week'] })]);
             onDone();
             void navigate(`/lessons/${lesson.id}/plan`);
         });
@@ -71,20 +83,12 @@ function Form({ onDone }: { onDone: () => void }) {
                     ))}
                 </select>
             </Field>
-            <Field label="Begins" errors={errors.starts_at} hint={`Time in ${school.time_zone}`}>
-                <input type="datetime-local" required value={values.at} onChange={(event) => set('at', event.target.value)} />
-            </Field>
-            <Field label="Minutes" errors={errors.minutes}>
-                <input
-                    type="number"
-                    required
-                    min={15}
-                    max={480}
-                    step={5}
-                    value={values.minutes}
-                    onChange={(event) => set('minutes', event.target.valueAsNumber)}
-                />
-            </Field>
+            <TimeFields
+                value={values}
+                onChange={(time) => form.setValues((before) => ({ ...before, ...time }))}
+                asked={values.learner_id && car ? { learner_id: values.learner_id, vehicle_id: car } : null}
+                errors={errors}
+            />
             <Field label="Car" errors={errors.vehicle_id}>
                 <select value={values.vehicle_id} onChange={(event) => set('vehicle_id', event.target.value)}>
                     <option value="">{fitting[0] ? `${fitting[0].name} (fits the learner)` : 'Choose …'}</option>
@@ -98,8 +102,9 @@ function Form({ onDone }: { onDone: () => void }) {
             <Field label="Aim" errors={errors.aim} hint="One or two things, no more.">
                 <input maxLength={300} value={values.aim} onChange={(event) => set('aim', event.target.value)} />
             </Field>
+            <Check label="Only wished for: it takes nobody’s time yet" checked={values.wished} onChange={(wished) => set('wished', wished)} />
             <FormFoot message={form.message} busy={form.busy}>
-                Book
+                {values.wished ? 'Note the wish' : 'Book'}
             </FormFoot>
         </form>
     );

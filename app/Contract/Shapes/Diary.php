@@ -1,0 +1,73 @@
+<?php
+
+namespace App\Contract\Shapes;
+
+use App\Contract\Shapes;
+use NobleTurn\Core\Compute\Out;
+use NobleTurn\Core\Diary\Light;
+
+/** The diary: days with their lessons and the drives between, what a time would mean, and which times are free. */
+final class Diary
+{
+    /** @return array<string, array<string, mixed>> */
+    public static function shapes(): array
+    {
+        $light = ['light_at_start' => Shapes::refOrNull('Light'), 'light_at_end' => Shapes::refOrNull('Light')];
+        $between = Out::object([
+            'after' => Out::text('id of the lesson before'), 'before' => Out::text('and of the one after'),
+            'free_minutes' => Out::integer('from the end of the one to the beginning of the other; below zero where they overlap'),
+            'travel_minutes' => Out::integer('estimated, rounded up; null where one of the addresses is not on the map', nullable: true),
+            'leave_at' => Shapes::moment('the last moment to leave so as to be there in time', nullable: true),
+            'short_minutes' => Out::integer('by which the next begins too early; 0 where there is time enough'),
+        ]);
+        $person = Out::object(['id' => Shapes::id(), 'name' => Out::text('')]);
+        $neighbour = Shapes::with($between, ['learner' => Out::text('of the other lesson')]);
+
+        return [
+            'Light' => Out::choice(Light::class, 'by the sun, where the school lies; null where nobody has said where'),
+            'Between' => $between,
+            'DiaryLesson' => Shapes::with(Lessons::line(), [
+                'drop_off' => Out::text('where it ends, where that is not where it began', nullable: true),
+                'ended' => ['oneOf' => [Out::object([
+                    'by' => ['oneOf' => [Out::choice(['learner', 'instructor', 'other']), ['type' => 'null']]], 'at' => Shapes::moment(nullable: true),
+                    'why' => Out::text('', nullable: true),
+                    'charged' => ['type' => ['boolean', 'null'], 'description' => 'only noted: no money is reckoned here'],
+                ]), ['type' => 'null']], 'description' => 'of one that was cancelled'],
+                'moved_from_id' => ['type' => ['string', 'null'], 'description' => 'the cancelled lesson in whose place it stands'],
+            ] + $light),
+            'Week' => Out::object([
+                'from' => Shapes::day(), 'person' => $person, 'people' => Out::list($person, 'whose diaries may be looked at, by name'),
+                'days' => Out::list(Out::object([
+                    'day' => Shapes::day(),
+                    'sun' => ['oneOf' => [Out::object(array_fill_keys(
+                        ['first_light', 'sunrise', 'sunset', 'last_light'], Shapes::moment('null where the sun does not come so low or so high', nullable: true),
+                    )), ['type' => 'null']]],
+                    'lessons' => Shapes::listOf('DiaryLesson'), 'between' => Shapes::listOf('Between'),
+                    'taught_minutes' => Out::integer('from beginning to end of lessons, without what was cancelled or only wished'),
+                    'travel_minutes' => Out::integer('between them, as far as it is known'),
+                ])),
+                'clashes' => Out::list(Out::object([
+                    'lesson' => Shapes::ref('LessonLine'), 'instructor' => Out::text(''), 'why' => Out::list(Out::text('')),
+                ]), 'lessons to come that lie on top of another since before the diary refused that'),
+            ]),
+            'Fit' => Out::object([
+                'clashes' => Out::list(Out::text('who is taken, and until when')),
+                'before' => self::orNull($neighbour), 'after' => self::orNull($neighbour),
+            ] + $light),
+            'FreeTime' => Out::object([
+                'starts_at' => Shapes::moment('the first beginning'), 'latest_at' => Shapes::moment('and the last'),
+                'after' => Out::text('learner of the lesson before it that day', nullable: true), 'before' => Out::text('and after it', nullable: true),
+                'travel_before_minutes' => Out::integer('', nullable: true), 'travel_after_minutes' => Out::integer('', nullable: true),
+            ] + $light),
+        ];
+    }
+
+    /**
+     * @param  array<string, mixed>  $shape
+     * @return array<string, mixed>
+     */
+    private static function orNull(array $shape): array
+    {
+        return ['oneOf' => [$shape, ['type' => 'null']]];
+    }
+}

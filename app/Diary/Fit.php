@@ -1,0 +1,48 @@
+<?php
+
+namespace App\Diary;
+
+use App\Models\Lesson;
+use App\Models\School;
+use NobleTurn\Core\Diary\Between;
+
+/** What it would mean to have a lesson at a time, before anything is written: who is taken, which drives, what light. */
+final class Fit
+{
+    /** @return array<string, mixed> */
+    public static function of(Lesson $lesson, School $school): array
+    {
+        $day = $lesson->starts_at->copy()->setTimezone($school->time_zone)->startOfDay();
+        $others = Appointments::taking($lesson->instructor_id, $day->copy()->utc(), $day->copy()->addDay()->utc())
+            ->filter(static fn (Lesson $one): bool => $one->id !== $lesson->id);
+        $mine = $lesson->id ?? 'new';
+        $between = array_values(array_filter(
+            Appointments::day([...$others, $lesson], $school)->between(),
+            static fn (Between $one): bool => $one->after === $mine || $one->before === $mine,
+        ));
+        $names = $others->mapWithKeys(static fn (Lesson $one): array => [$one->id => $one->learner->name]);
+
+        return [
+            'clashes' => Clash::said($lesson, $lesson->starts_at, $lesson->minutes),
+            'before' => self::told($between, 'before', $mine, $names->all()), 'after' => self::told($between, 'after', $mine, $names->all()),
+            ...WeekPage::light(WeekPage::sun($school), $lesson),
+        ];
+    }
+
+    /**
+     * @param  list<Between>  $between
+     * @param  'before'|'after'  $side  of the lesson, where it stands itself
+     * @param  array<string, string>  $names
+     * @return array<string, mixed>|null
+     */
+    private static function told(array $between, string $side, string $mine, array $names): ?array
+    {
+        foreach ($between as $one) {
+            if ($one->{$side} === $mine) {
+                return [...WeekPage::between($one), 'learner' => $names[$side === 'before' ? $one->after : $one->before]];
+            }
+        }
+
+        return null;
+    }
+}

@@ -1,0 +1,192 @@
+import { useState } from 'react';
+import { Link } from 'react-router';
+import type { DiaryLesson } from '@/api/types';
+import { FitWords } from '@/diary/FitWords';
+import { TimeFields } from '@/diary/TimeFields';
+import { momentOf, wallClock } from '@/diary/wallClock';
+import { useClock, useSession } from '@/session/session';
+import { Check } from '@/ui/Check';
+import { Field } from '@/ui/Field';
+import { FormFoot } from '@/ui/FormFoot';
+import { Sheet } from '@/ui/Sheet';
+import { useNow } from '@/ui/useNow';
+import { stateWords } from './rows';
+import type { Diary, Proposed } from './useDiary';
+
+/** The lesson that was chosen: what it is, or what it would be where it was put; and what can be done with it. */
+export function Chosen({ diary, proposed: { lesson, at }, mayWrite }: { diary: Diary; proposed: Proposed; mayWrite: boolean }) {
+    const { school } = useSession();
+    const clock = useClock();
+    const [asking, setAsking] = useState<'move' | 'cancel' | null>(null);
+    const said = (moment: string) => `${clock.day(moment)}, ${clock.time(moment)}`;
+    const moment = at === null ? null : momentOf(at, school.time_zone).toISOString();
+    const isOver = Date.parse(lesson.starts_at) < useNow().getTime();
+    return (
+        <section
+            aria-label="Chosen lesson"
+            className="screen-only bg-paper border-ink sticky bottom-14 z-20 grid gap-3 border-t-4 py-3 lg:bottom-0 lg:grid-cols-[minmax(0,1fr)_auto] lg:items-center"
+        >
+            <div className="grid gap-1">
+                <h2 className="text-xl">
+                    {lesson.learner.name}, {moment ? `${clock.time(lesson.starts_at)} → ${said(moment)}?` : said(lesson.starts_at)}
+                </h2>
+                {moment ? (
+                    <FitWords asked={{ lesson: lesson.id, starts_at: moment }} />
+                ) : (
+                    <p className="text-quiet">
+                        {[
+                            `${lesson.lasts_minutes} minutes in ${lesson.vehicle.name.toLowerCase()}`,
+                            lesson.pick_up && `from ${lesson.pick_up}`,
+                            lesson.drop_off && `to ${lesson.drop_off}`,
+                            stateWords(lesson),
+                            lesson.ended?.why,
+                            lesson.ended?.charged && 'charged',
+                        ]
+                            .filter(Boolean)
+                            .join(' · ')}
+                    </p>
+                )}
+                {diary.refused && (
+                    <p role="alert" className="font-semibold">
+                        ▸ {diary.refused}
+                    </p>
+                )}
+            </div>
+            <div className="flex flex-wrap gap-2">
+                {moment ? (
+                    <>
+                        <button type="button" className="key" data-tone="main" onClick={() => void diary.move(lesson, at!)}>
+                            Move
+                        </button>
+                        <button type="button" className="key" onClick={() => diary.choose(lesson)}>
+                            Leave it
+                        </button>
+                    </>
+                ) : (
+                    <>
+                        <Link to={`/lessons/${lesson.id}/${lesson.state === 'done' || lesson.state === 'cut-short' ? 'debrief' : 'plan'}`} className="key">
+                            Open
+                        </Link>
+                        {mayWrite && <Keys lesson={lesson} isOver={isOver} diary={diary} onAsk={setAsking} />}
+                        <button type="button" className="key" aria-label="Close" onClick={() => diary.choose(null)}>
+                            ✕
+                        </button>
+                    </>
+                )}
+            </div>
+            <Sheet title={`Move ${lesson.learner.name}`} open={asking === 'move'} onOpenChange={(open) => !open && setAsking(null)}>
+                {asking === 'move' && <MoveForm lesson={lesson} diary={diary} onDone={() => setAsking(null)} />}
+            </Sheet>
+            <Sheet
+                title={`Cancel ${lesson.learner.name}, ${said(lesson.starts_at)}`}
+                open={asking === 'cancel'}
+                onOpenChange={(open) => !open && setAsking(null)}
+            >
+                {asking === 'cancel' && <CancelForm lesson={lesson} diary={diary} onDone={() => setAsking(null)} />}
+            </Sheet>
+        </section>
+    );
+}
+
+/** What can become of a lesson as it stands. */
+function Keys({ lesson, isOver, diary, onAsk }: { lesson: DiaryLesson; isOver: boolean; diary: Diary; onAsk: (what: 'move' | 'cancel') => void }) {
+    const become = (label: string, state: 'booked' | 'no-show', said: string) => (
+        <button type="button" className="key" onClick={() => void diary.become(lesson, { state }, said)}>
+            {label}
+        </button>
+    );
+    switch (lesson.state) {
+        case 'wished':
+            return (
+                <>
+                    <button type="button" className="key" onClick={() => onAsk('move')}>
+                        Another time
+                    </button>
+                    {become('Book it', 'booked', 'booked')}
+                </>
+            );
+        case 'cancelled':
+            return become('Book it again', 'booked', 'booked again');
+        case 'no-show':
+            return become('Came after all', 'booked', 'booked again');
+        case 'booked':
+            return (
+                <>
+                    <button type="button" className="key" onClick={() => onAsk('move')}>
+                        Move
+                    </button>
+                    {isOver && become('Did not come', 'no-show', 'did not come')}
+                    <button type="button" className="key" onClick={() => onAsk('cancel')}>
+                        Cancel
+                    </button>
+                </>
+            );
+        case 'done':
+        case 'cut-short':
+            return null;
+    }
+}
+
+interface FormProps {
+    lesson: DiaryLesson;
+    diary: Diary;
+    onDone: () => void;
+}
+
+function MoveForm({ lesson, diary, onDone }: FormProps) {
+    const { school } = useSession();
+    const [time, setTime] = useState({ at: wallClock(new Date(lesson.starts_at), school.time_zone), minutes: lesson.minutes });
+    return (
+        <form
+            className="grid gap-4"
+            onSubmit={(event) => {
+                event.preventDefault();
+                void diary.move(lesson, time.at, time.minutes).then((done) => done && onDone());
+            }}
+        >
+            <TimeFields value={time} onChange={(changes) => setTime((before) => ({ ...before, ...changes }))} asked={{ lesson: lesson.id }} errors={{}} />
+            <FormFoot message={diary.refused} busy={false}>
+                Move
+            </FormFoot>
+        </form>
+    );
+}
+
+const WHOSE = [
+    ['learner', 'The learner'],
+    ['instructor', 'The instructor'],
+    ['other', 'Something else: weather, the car, the test centre'],
+] as const;
+
+function CancelForm({ lesson, diary, onDone }: FormProps) {
+    const [by, setBy] = useState<(typeof WHOSE)[number][0]>('learner');
+    const [why, setWhy] = useState('');
+    const [charged, setCharged] = useState(false);
+    return (
+        <form
+            className="grid gap-4"
+            onSubmit={(event) => {
+                event.preventDefault();
+                const facts = { state: 'cancelled' as const, ended_by: by, charged, ...(why === '' ? {} : { ended_why: why }) };
+                void diary.become(lesson, facts, 'cancelled').then((done) => done && onDone());
+            }}
+        >
+            <fieldset className="grid gap-1">
+                <legend className="font-semibold">Whose doing?</legend>
+                {WHOSE.map(([value, label]) => (
+                    <label key={value} className="flex min-h-12 items-center gap-3">
+                        <input type="radio" name="by" className="size-6" checked={by === value} onChange={() => setBy(value)} />
+                        {label}
+                    </label>
+                ))}
+            </fieldset>
+            <Field label="Why">
+                <input maxLength={300} value={why} onChange={(event) => setWhy(event.target.value)} />
+            </Field>
+            <Check label="Charged all the same (only noted)" checked={charged} onChange={setCharged} />
+            <FormFoot message={diary.refused} busy={false}>
+                Cancel the lesson
+            </FormFoot>
+        </form>
+    );
+}

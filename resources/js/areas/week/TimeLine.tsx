@@ -1,0 +1,184 @@
+import type { DiaryLesson, Week, WeekDay } from '@/api/types';
+import { useClock, useSession } from '@/session/session';
+import { Block } from './Block';
+import { clockOn, hoursOf, hoursWords, isOff, minuteOfDay, moved, placed } from './rows';
+import type { Diary } from './useDiary';
+
+/** A line of lessons is so high, rem. */
+const LANE = 4.25;
+
+/** Where nothing is, a lesson of that many minutes is begun on a quarter of an hour. */
+const STEP = 15;
+
+interface Props {
+    week: Week;
+    diary: Diary;
+    today: string;
+    mayWrite: (lesson: DiaryLesson) => boolean;
+    onBook: (at: string) => void;
+}
+
+/** The week as lines: a day each, hours from left to right, the drives dotted between, the dark shaded. */
+export function TimeLine({ week, diary, today, mayWrite, onBook }: Props) {
+    const { school } = useSession();
+    const [first, last] = hoursOf(week.days, school.time_zone);
+    const hours = Array.from({ length: last - first + 1 }, (_, i) => first + i);
+    const across = (minute: number): string => `${(100 * (minute - first * 60)) / ((last - first) * 60)}%`;
+    return (
+        <div className="grid gap-0" role="group" aria-label="Week as a time line">
+            <div className="ml-24 h-7" aria-hidden="true">
+                <div className="relative h-full">
+                    {hours.map((hour) => (
+                        <span key={hour} className="text-quiet absolute -translate-x-1/2 text-sm" style={{ left: across(hour * 60) }}>
+                            {String(hour).padStart(2, '0')}
+                        </span>
+                    ))}
+                </div>
+            </div>
+            {week.days.map((day) => (
+                <Row key={day.day} {...{ day, diary, mayWrite, onBook, hours, across }} first={first} last={last} isToday={day.day === today} />
+            ))}
+        </div>
+    );
+}
+
+interface RowProps extends Omit<Props, 'week' | 'today'> {
+    day: WeekDay;
+    hours: number[];
+    first: number;
+    last: number;
+    across: (minute: number) => string;
+    isToday: boolean;
+}
+
+function Row({ day, diary, mayWrite, onBook, hours, first, last, across, isToday }: RowProps) {
+    const { school } = useSession();
+    const clock = useClock();
+    const zone = school.time_zone;
+    const all = placed(day, zone);
+    const noon = new Date(`${day.day}T12:00:00Z`);
+    const lanes = Math.max(1, ...all.map(({ lane }) => lane + 1));
+    const proposed = diary.proposed?.at?.startsWith(day.day) ? diary.proposed : null;
+    const minuteAt = (event: React.MouseEvent<HTMLElement>): number => {
+        const box = event.currentTarget.getBoundingClientRect();
+        return Math.round((first * 60 + ((event.clientX - box.left) / box.width) * (last - first) * 60) / STEP) * STEP;
+    };
+    return (
+        <section aria-label={clock.day(noon)} className={`border-hair grid grid-cols-[6rem_minmax(0,1fr)] border-t ${isToday ? 'bg-wash/60' : ''}`}>
+            <div className="py-2 pl-1">
+                <h2 className={`font-sans text-base ${isToday ? 'border-now border-l-4 pl-2' : 'pl-3'}`}>
+                    {noon.toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', timeZone: 'UTC' })}
+                </h2>
+                {day.taught_minutes > 0 && <p className="text-quiet pl-3 text-sm">{hoursWords(day.taught_minutes)}</p>}
+            </div>
+            {/* A free place is pressed to book there; by keys the key above does the same. */}
+            <div
+                data-day={day.day}
+                className="relative my-1"
+                style={{ height: `${lanes * LANE}rem` }}
+                onClick={(event) => event.target === event.currentTarget && onBook(clockOn(day.day, Math.min(minuteAt(event), 23 * 60)))}
+            >
+                {day.sun && <Dark sun={day.sun} {...{ across, first, last, zone }} />}
+                {hours.map((hour) => (
+                    <span key={hour} className="border-hair pointer-events-none absolute inset-y-0 border-l" style={{ left: across(hour * 60) }} />
+                ))}
+                {day.between
+                    .filter(({ free_minutes: free }) => free > 0)
+                    .map((one) => {
+                        const [before, next] = [all.find(({ lesson }) => lesson.id === one.after), all.find(({ lesson }) => lesson.id === one.before)];
+                        return (
+                            before &&
+                            next && (
+                                <span
+                                    key={one.after}
+                                    className="border-line pointer-events-none absolute border-t-4 border-dotted"
+                                    style={{ left: across(before.until), width: `calc(${across(next.from)} - ${across(before.until)})`, top: `${LANE / 2}rem` }}
+                                />
+                            )
+                        );
+                    })}
+                {all.map(({ lesson, from, until, lane }) => (
+                    <Block
+                        key={lesson.id}
+                        lesson={lesson}
+                        short={day.between.find(({ before }) => before === lesson.id)?.short_minutes ?? 0}
+                        style={{
+                            left: across(from),
+                            width: `calc(${across(until)} - ${across(from)})`,
+                            top: `${lane * LANE + 0.125}rem`,
+                            height: `${LANE - 0.25}rem`,
+                        }}
+                        isChosen={diary.proposed?.lesson.id === lesson.id}
+                        isAway={diary.proposed?.lesson.id === lesson.id && diary.proposed.at !== null}
+                        onChoose={() => diary.choose(lesson)}
+                        onKey={mayWrite(lesson) && !isOff(lesson) ? (minutes, days) => diary.propose(lesson, (at) => moved(at, minutes, days)) : undefined}
+                        onSettle={() => diary.proposed?.at && void diary.move(lesson, diary.proposed.at)}
+                        onLeave={() => diary.choose(diary.proposed?.at ? lesson : null)}
+                        onDrop={
+                            mayWrite(lesson) && !isOff(lesson)
+                                ? (to, minute) => diary.propose(lesson, () => clockOn(to, Math.max(0, Math.min(24 * 60 - STEP, minute))))
+                                : undefined
+                        }
+                        minutesPerPixel={(width) => ((last - first) * 60) / width}
+                        from={minuteOfDay(lesson.starts_at, zone)}
+                    />
+                ))}
+                {proposed?.at && (
+                    <div
+                        className="border-now bg-raised/80 pointer-events-none absolute z-10 rounded-lg border-4 border-dashed px-2"
+                        style={{
+                            left: across(minuteOf(proposed.at)),
+                            width: `calc(${across(minuteOf(proposed.at) + proposed.lesson.lasts_minutes)} - ${across(minuteOf(proposed.at))})`,
+                            top: '0.125rem',
+                            height: `${LANE - 0.25}rem`,
+                        }}
+                    >
+                        <span className="block truncate font-bold">{proposed.at.slice(11)}</span>
+                        <span className="block truncate text-sm">{proposed.lesson.learner.name}</span>
+                    </div>
+                )}
+            </div>
+        </section>
+    );
+}
+
+const minuteOf = (at: string): number => Number(at.slice(11, 13)) * 60 + Number(at.slice(14, 16));
+
+interface DarkProps {
+    sun: NonNullable<WeekDay['sun']>;
+    across: (minute: number) => string;
+    first: number;
+    last: number;
+    zone: string;
+}
+
+/** Before sunrise and after sunset; between sunset and the last light it is dusk. */
+function Dark({ sun, across, first, last, zone }: DarkProps) {
+    const clock = useClock();
+    const at = (moment: string | null) => (moment === null ? null : minuteOfDay(moment, zone));
+    const [rise, set, over] = [at(sun.sunrise), at(sun.sunset), at(sun.last_light)];
+    const shade = (key: string, from: number, until: number, strong: boolean) => {
+        const [left, right] = [Math.max(from, first * 60), Math.min(until, last * 60)];
+        return (
+            right > left && (
+                <span
+                    key={key}
+                    className={`pointer-events-none absolute inset-y-0 ${strong ? 'bg-wash' : 'bg-wash/60'}`}
+                    style={{ left: across(left), width: `calc(${across(right)} - ${across(left)})` }}
+                />
+            )
+        );
+    };
+    return (
+        <>
+            {rise !== null && shade('morning', 0, rise, true)}
+            {set !== null && shade('dusk', set, over ?? 24 * 60, false)}
+            {over !== null && shade('night', over, 24 * 60, true)}
+            {set !== null && set < last * 60 && (
+                <span className="text-quiet pointer-events-none absolute bottom-0 pl-1 text-xs" style={{ left: across(set) }}>
+                    sunset {clock.time(sun.sunset!)}
+                </span>
+            )}
+        </>
+    );
+}

@@ -1,0 +1,95 @@
+import type { DiaryLesson, Week, WeekDay } from '@/api/types';
+import { wallClock } from '@/diary/wallClock';
+
+/** Where things stand on a day's line: minutes of the clock on the wall, from midnight. */
+export interface Placed {
+    lesson: DiaryLesson;
+    from: number;
+    until: number;
+    /** Which of the lines on top of each other it is on; 0 but for what lies on top of something else. */
+    lane: number;
+}
+
+/** Lessons are at least shown between these hours. */
+const SHOWN = [8, 18] as const;
+
+const HOUR = 60;
+
+/** What takes nobody's time. */
+export const isOff = ({ state }: Pick<DiaryLesson, 'state'>): boolean => state === 'cancelled' || state === 'wished';
+
+export function minuteOfDay(moment: string, zone: string): number {
+    const shown = wallClock(new Date(moment), zone);
+    return Number(shown.slice(11, 13)) * HOUR + Number(shown.slice(14, 16));
+}
+
+/** The lessons of a day where they stand, those that overlap one under the other. */
+export function placed(day: Pick<WeekDay, 'lessons'>, zone: string): Placed[] {
+    const ends: number[] = [];
+    // What takes time comes first: a wish or a cancelled lesson gives way to it.
+    return [...day.lessons]
+        .sort((a, b) => Number(isOff(a)) - Number(isOff(b)) || a.starts_at.localeCompare(b.starts_at))
+        .map((lesson) => {
+            const from = minuteOfDay(lesson.starts_at, zone);
+            const until = from + lesson.lasts_minutes;
+            const free = ends.findIndex((end) => end <= from);
+            const lane = free === -1 ? ends.length : free;
+            ends[lane] = until;
+            return { lesson, from, until, lane };
+        });
+}
+
+/** The hours a week is shown between, so that nothing of it is outside. */
+export function hoursOf(days: WeekDay[], zone: string): [number, number] {
+    const all = days.flatMap((day) => placed(day, zone));
+    return [
+        Math.floor(Math.min(SHOWN[0] * HOUR, ...all.map(({ from }) => from)) / HOUR),
+        Math.ceil(Math.max(SHOWN[1] * HOUR, ...all.map(({ until }) => until)) / HOUR),
+    ];
+}
+
+/** A time of the clock, moved by so many minutes and days: `2026-05-20T10:30`. It stays on its day. */
+export function moved(at: string, minutes: number, days = 0): string {
+    const day = new Date(`${at.slice(0, 10)}T12:00:00Z`);
+    day.setUTCDate(day.getUTCDate() + days);
+    const minute = Math.max(0, Math.min(24 * HOUR - 15, Number(at.slice(11, 13)) * HOUR + Number(at.slice(14, 16)) + minutes));
+    return clockOn(day.toISOString().slice(0, 10), minute);
+}
+
+/** `2026-05-20T10:30` of a day and minutes from its midnight. */
+export function clockOn(day: string, minute: number): string {
+    return `${day}T${String(Math.floor(minute / HOUR)).padStart(2, '0')}:${String(minute % HOUR).padStart(2, '0')}`;
+}
+
+/** So many minutes in hours, as one says it. */
+export function hoursWords(minutes: number): string {
+    const [hours, rest] = [Math.floor(minutes / HOUR), minutes % HOUR];
+    return hours === 0 ? `${rest} min` : rest === 0 ? `${hours} h` : `${hours} h ${rest}`;
+}
+
+/** What stands over a week: how much of it is lessons, how much is driven between. */
+export function sumOf({ days }: Week): string {
+    const held = days.flatMap(({ lessons }) => lessons.filter((lesson) => !isOff(lesson) && lesson.state !== 'no-show')).length;
+    const sum = (of: 'taught_minutes' | 'travel_minutes') => days.reduce((minutes, day) => minutes + day[of], 0);
+    if (held === 0) return 'No lessons.';
+    return `${held === 1 ? '1 lesson' : `${held} lessons`}, ${hoursWords(sum('taught_minutes'))} of them, ${hoursWords(sum('travel_minutes'))} driving between`;
+}
+
+/** What has become of a lesson, where that is not simply that it is booked. */
+export function stateWords(lesson: Pick<DiaryLesson, 'state' | 'ended'>): string | null {
+    const by = { learner: 'by the learner', instructor: 'by the instructor', other: 'for another reason' };
+    switch (lesson.state) {
+        case 'wished':
+            return 'only wished';
+        case 'cancelled':
+            return `cancelled${lesson.ended?.by ? ` ${by[lesson.ended.by]}` : ''}`;
+        case 'no-show':
+            return 'did not come';
+        case 'cut-short':
+            return 'cut short';
+        case 'done':
+            return 'done';
+        case 'booked':
+            return null;
+    }
+}

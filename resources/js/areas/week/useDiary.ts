@@ -1,0 +1,86 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { api, at, Problem } from '@/api/client';
+import type { Answered } from '@/api/client';
+import type { DiaryLesson } from '@/api/types';
+import { momentOf, wallClock } from '@/diary/wallClock';
+import { useClock, useSession } from '@/session/session';
+import { useNotice } from '@/ui/Notice';
+
+type Changes = Partial<Pick<Answered<'/lessons/{lesson}', 'get'>, 'starts_at' | 'minutes' | 'state'>> & {
+    ended_by?: 'learner' | 'instructor' | 'other';
+    ended_why?: string;
+    charged?: boolean;
+    cut_to_minutes?: number;
+};
+
+/** A chosen lesson, and when it would be instead: by the clock of the school, `2026-05-20T10:30`. */
+export interface Proposed {
+    lesson: DiaryLesson;
+    at: string | null;
+}
+
+/** What is done in a diary: a lesson chosen, put somewhere else, cancelled and taken back; each said, each undone by one press. */
+export function useDiary() {
+    const { school } = useSession();
+    const clock = useClock();
+    const client = useQueryClient();
+    const notice = useNotice();
+    const [proposed, setProposed] = useState<Proposed | null>(null);
+    const [refused, setRefused] = useState<string | null>(null);
+    const write = async (lesson: string, body: Changes) => {
+        await api.PATCH('/lessons/{lesson}', { ...at({ lesson }), body });
+        await Promise.all(['week', 'today', 'lesson'].map((name) => client.invalidateQueries({ queryKey: [name] })));
+    };
+    const choose = (lesson: DiaryLesson | null) => {
+        setRefused(null);
+        setProposed(lesson && { lesson, at: null });
+    };
+    const propose = (lesson: DiaryLesson, to: (now: string) => string) => {
+        setRefused(null);
+        setProposed((before) => {
+            const is = wallClock(new Date(lesson.starts_at), school.time_zone);
+            const next = to(before?.lesson.id === lesson.id && before.at ? before.at : is);
+            return { lesson, at: next === is ? null : next };
+        });
+    };
+    /** Does what was asked, says so, and offers the way back; what is refused stays as it was, with the reason. */
+    const settle = async (lesson: DiaryLesson, body: Changes, said: string, back: Changes): Promise<boolean> => {
+        try {
+            await write(lesson.id, body);
+        } catch (error) {
+            if (!(error instanceof Problem)) throw error;
+            setRefused(Object.values(error.errors).flat().join(' ') || error.message);
+            return false;
+        }
+        choose(null);
+        notice({ text: said, undo: () => void write(lesson.id, back) });
+        return true;
+    };
+    const move = (lesson: DiaryLesson, to: string, minutes = lesson.minutes) => {
+        const starts = momentOf(to, school.time_zone).toISOString();
+        return settle(
+            lesson,
+            { starts_at: starts, ...(minutes === lesson.minutes ? {} : { minutes }) },
+            `${lesson.learner.name}: ${clock.day(starts)}, ${clock.time(starts)}`,
+            { starts_at: lesson.starts_at, minutes: lesson.minutes },
+        );
+    };
+    const become = (lesson: DiaryLesson, body: Changes, said: string) => settle(lesson, body, `${lesson.learner.name}: ${said}`, backTo(lesson));
+    return { proposed, refused, choose, propose, move, become };
+}
+
+/** What makes a lesson again what it was. */
+function backTo(lesson: DiaryLesson): Changes {
+    const { state, ended } = lesson;
+    if (state === 'cut-short') return { state, cut_to_minutes: lesson.lasts_minutes };
+    if (state !== 'cancelled') return { state };
+    return {
+        state,
+        ended_by: ended?.by ?? 'other',
+        ...(ended?.why ? { ended_why: ended.why } : {}),
+        ...(ended?.charged === null ? {} : { charged: ended?.charged }),
+    };
+}
+
+export type Diary = ReturnType<typeof useDiary>;

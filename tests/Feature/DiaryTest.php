@@ -1,0 +1,235 @@
+<?php
+
+use App\Diary\Bookings;
+use App\Models\Learner;
+use App\Models\Lesson;
+use App\Models\School;
+use App\Models\Vehicle;
+use App\School\CurrentSchool;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+
+/* A diary without clashes: the database holds the time of instructor, learner and car, and who books too late is told who is taken. */
+
+beforeEach(function (): void {
+    Carbon::setTestNow('2027-03-01T08:00:00Z');
+    $this->owner = $this->user($this->school(), 'owner');
+    $this->school = School::query()->findOrFail($this->owner->school_id);
+    $this->school->update(['latitude_deg' => 49.2, 'longitude_deg' => -8.1]);
+    [$this->wanda, $this->piet] = [$this->user($this->school), $this->user($this->school)];
+    $this->wanda->forceFill(['name' => 'Wanda Orme'])->save();
+    $this->piet->forceFill(['name' => 'Piet Lund'])->save();
+    $this->actingAs($this->wanda);
+    $learner = fn (string $name, float $east = 0.0): Learner => app(CurrentSchool::class)->within($this->school, fn () => Learner::query()->create([
+        'name' => $name, 'transmission' => 'manual', 'level' => 'developing', 'pick_up' => "{$name}’s door", 'pick_up_latitude_deg' => 49.2,
+        'pick_up_longitude_deg' => -8.1 + $east,
+    ]));
+    [$this->ada, $this->gus] = [$learner('Ada'), $learner('Gus', 0.06)];
+    [$this->blue, $this->grey] = array_map(fn (string $name): Vehicle => app(CurrentSchool::class)->within($this->school, fn () => Vehicle::query()->create([
+        'name' => $name, 'transmission' => 'manual', 'controls' => 'standard', 'length_m' => 4, 'width_m' => 1.8,
+    ])), ['The blue one', 'The grey one']);
+    $this->asked = fn (string $at, array $more = []): array => [
+        'learner_id' => $this->ada->id, 'vehicle_id' => $this->blue->id, 'starts_at' => "2027-03-10T{$at}:00Z", 'minutes' => 60, ...$more,
+    ];
+    $this->book = fn (string $at, array $more = []) => $this->postJson('api/lessons', ($this->asked)($at, $more));
+    $this->held = fn (string $lesson): array => DB::table('bookings')->where('lesson_id', $lesson)->orderBy('who')->pluck('who_id', 'who')->all();
+});
+afterEach(fn () => Carbon::setTestNow());
+
+it('holds the time of instructor, learner and car', function (): void {
+    $lesson = ($this->book)('10:00')->assertCreated()->json();
+    expect($lesson)->toMatchArray(['state' => 'booked', 'lasts_minutes' => 60, 'pick_up' => 'Ada’s door'])
+        ->and(($this->held)($lesson['id']))->toEqualCanonicalizing(
+            ['instructor' => $this->wanda->id, 'learner' => $this->ada->id, 'car' => $this->blue->id],
+        );
+});
+
+it('refuses a second thing at the same time, and says who is taken and until when', function (array $who, string $said): void {
+    ($this->book)('10:00')->assertCreated();
+    [$instructor, $more] = [$who['as'] ?? 'wanda', array_map(fn (string $name): string => $this->{$name}->id, $who['with'])];
+    $refused = $this->actingAs($this->{$instructor})->postJson('api/lessons', ($this->asked)('10:30', $more))->assertUnprocessable();
+    expect($refused->json('errors.starts_at'))->toBe([$said])->and(Lesson::withoutGlobalScopes()->count())->toBe(1)
+        ->and(DB::table('bookings')->count())->toBe(3);
+})->with([
+    'the instructor' => [['with' => ['learner_id' => 'gus', 'vehicle_id' => 'grey']], 'Wanda Orme is taken from 10:00 to 11:00: a lesson with Ada.'],
+    'the car' => [['as' => 'piet', 'with' => ['learner_id' => 'gus']], 'The blue one is taken from 10:00 to 11:00: a lesson with Ada.'],
+    'the learner' => [['as' => 'piet', 'with' => ['vehicle_id' => 'grey']], 'Ada is taken from 10:00 to 11:00: a lesson with Wanda Orme.'],
+    'all three' => [['with' => []], 'Wanda Orme, Ada and the blue one are taken from 10:00 to 11:00: a lesson with Wanda Orme.'],
+]);
+
+it('takes what only touches, and whoever has nothing to do with it', function (): void {
+    ($this->book)('10:00')->assertCreated();
+    ($this->book)('11:00')->assertCreated();
+    ($this->book)('09:00')->assertCreated();
+    $this->actingAs($this->piet)->postJson('api/lessons', ($this->asked)('10:00', ['learner_id' => $this->gus->id, 'vehicle_id' => $this->grey->id]))
+        ->assertCreated();
+});
+
+it('moves a lesson with all that hangs on it, and nothing else; moved back it is as it was', function (): void {
+    $lesson = ($this->book)('10:00', ['aim' => 'Right turns'])->json();
+    $other = ($this->book)('13:00')->json();
+    $rows = fn (): array => DB::table('bookings')->orderBy('lesson_id')->orderBy('who')->get(['lesson_id', 'who', 'who_id', 'starts_at', 'ends_at'])->all();
+    $before = $rows();
+    $this->patchJson("api/lessons/{$lesson['id']}", ['starts_at' => '2027-03-10T12:30:00Z'])->assertUnprocessable()
+        ->assertJsonPath('errors.starts_at.0', 'Wanda Orme, Ada and the blue one are taken from 13:00 to 14:00: a lesson with Wanda Orme.');
+    expect($rows())->toEqual($before)->and($this->getJson("api/lessons/{$lesson['id']}")->json('starts_at'))->toBe('2027-03-10T10:00:00Z');
+    $this->patchJson("api/lessons/{$lesson['id']}", ['starts_at' => '2027-03-10T10:30:00Z', 'minutes' => 90])->assertOk()->assertJsonPath('aim', 'Right turns');
+    expect(DB::table('bookings')->where('lesson_id', $lesson['id'])->pluck('ends_at')->unique()->all())->toBe(['2027-03-10 12:00:00'])
+        ->and($this->getJson("api/lessons/{$other['id']}")->json('starts_at'))->toBe($other['starts_at']);
+    $this->patchJson("api/lessons/{$lesson['id']}", ['starts_at' => '2027-03-10T10:00:00Z', 'minutes' => 60])->assertOk();
+    expect($rows())->toEqual($before);
+});
+
+it('frees the hour of a lesson that is cancelled, with who, when and why; booked again only while the hour is free', function (): void {
+    $lesson = ($this->book)('10:00')->json('id');
+    $this->patchJson("api/lessons/{$lesson}", ['state' => 'cancelled'])->assertUnprocessable()->assertJsonValidationErrors('ended_by');
+    $why = ['state' => 'cancelled', 'ended_by' => 'learner', 'ended_why' => 'A cold', 'charged' => false];
+    $this->patchJson("api/lessons/{$lesson}", $why)->assertOk();
+    expect(($this->held)($lesson))->toBe([])->and($this->getJson('api/week?from=2027-03-08')->json('days.2.lessons.0.ended'))
+        ->toBe(['by' => 'learner', 'at' => '2027-03-01T08:00:00Z', 'why' => 'A cold', 'charged' => false]);
+    $instead = ($this->book)('10:15', ['learner_id' => $this->gus->id, 'moved_from_id' => $lesson])->assertCreated()->json('id');
+    $this->patchJson("api/lessons/{$lesson}", ['state' => 'booked'])->assertUnprocessable()->assertJsonValidationErrors('starts_at');
+    $this->patchJson("api/lessons/{$instead}", ['state' => 'cancelled', 'ended_by' => 'other'])->assertOk();
+    $this->patchJson("api/lessons/{$lesson}", ['state' => 'booked'])->assertOk();
+    // Nothing of its cancelling is left.
+    expect($this->getJson('api/week?from=2027-03-08')->json('days.2.lessons.0.ended'))->toBeNull();
+});
+
+it('lets a wish take nobody’s time, until it is booked', function (): void {
+    $wish = ($this->book)('10:00', ['state' => 'wished'])->assertCreated()->json('id');
+    $lesson = ($this->book)('10:00')->assertCreated()->json('id');
+    expect(($this->held)($wish))->toBe([]);
+    $this->patchJson("api/lessons/{$wish}", ['state' => 'booked'])->assertUnprocessable();
+    $this->patchJson("api/lessons/{$lesson}", ['state' => 'no-show'])->assertOk();
+    // Who did not come was waited for.
+    $this->patchJson("api/lessons/{$wish}", ['state' => 'booked'])->assertUnprocessable();
+    $this->patchJson("api/lessons/{$wish}", ['state' => 'booked', 'starts_at' => '2027-03-10T11:00:00Z'])->assertOk();
+});
+
+it('gives back what a lesson that was cut short leaves, and counts what was driven', function (): void {
+    $lesson = ($this->book)('10:00')->json('id');
+    foreach ([['state' => 'cut-short'], ['state' => 'cut-short', 'cut_to_minutes' => 61], ['state' => 'done', 'cut_to_minutes' => 30]] as $wrong) {
+        $this->patchJson("api/lessons/{$lesson}", $wrong)->assertUnprocessable()->assertJsonValidationErrors('cut_to_minutes');
+    }
+    $this->patchJson("api/lessons/{$lesson}", ['state' => 'cut-short', 'cut_to_minutes' => 25])->assertOk()->assertJsonPath('lasts_minutes', 25);
+    ($this->book)('10:25', ['minutes' => 30])->assertCreated();
+    expect($this->getJson("api/learners/{$this->ada->id}")->json('hours.total'))->toEqualWithDelta(25.0, 0.01);
+});
+
+it('writes on a lesson that clashes since before there was a diary, shows it to the owner, and holds its time once it is moved', function (): void {
+    $lesson = ($this->book)('10:00')->json('id');
+    $old = app(CurrentSchool::class)->within($this->school, function (): Lesson {
+        $old = new Lesson(['learner_id' => $this->gus->id, 'vehicle_id' => $this->grey->id, 'starts_at' => '2027-03-10 10:30:00', 'minutes' => 60]);
+        $old->instructor_id = $this->wanda->id;
+        $old->save();
+        Bookings::fill();
+
+        return $old;
+    });
+    expect(($this->held)($old->id))->toBe([])->and(($this->held)($lesson))->toHaveCount(3);
+    $this->patchJson("api/lessons/{$old->id}", ['aim' => 'Looking'])->assertOk();
+    foreach ([[$this->wanda, 1], [$this->owner, 1], [$this->piet, 0]] as [$who, $number]) {
+        expect($this->actingAs($who)->getJson('api/week?from=2027-03-08')->json('clashes'))->toHaveCount($number);
+    }
+    expect($this->actingAs($this->owner)->getJson('api/week')->json('clashes.0'))->toMatchArray([
+        'instructor' => 'Wanda Orme', 'why' => ['Wanda Orme is taken from 10:00 to 11:00: a lesson with Ada.'],
+    ]);
+    $this->actingAs($this->wanda)->patchJson("api/lessons/{$old->id}", ['starts_at' => '2027-03-10T11:30:00Z'])->assertOk();
+    expect(($this->held)($old->id))->toHaveCount(3)->and($this->getJson('api/week')->json('clashes'))->toBe([]);
+});
+
+it('tells a week day by day: lessons, what is driven between, when it gets dark', function (): void {
+    ($this->book)('10:00');
+    ($this->book)('11:02', ['learner_id' => $this->gus->id]);
+    ($this->book)('17:45', ['minutes' => 90]);
+    $week = $this->getJson('api/week?from=2027-03-08')->assertOk()->json();
+    expect(array_column($week['days'], 'day'))->toBe(array_map(static fn (int $day): string => sprintf('2027-03-%02d', $day), range(8, 14)));
+    $day = $week['days'][2];
+    expect(array_column($day['lessons'], 'starts_at'))->toBe(['2027-03-10T10:00:00Z', '2027-03-10T11:02:00Z', '2027-03-10T17:45:00Z'])
+        ->and($day['taught_minutes'])->toBe(210)->and($day['between'])->toHaveCount(2);
+    // Gus lives some four kilometres away: two minutes are too few by all the others.
+    [$between] = $day['between'];
+    expect($between['free_minutes'])->toBe(2)->and($between['travel_minutes'])->toBeGreaterThan(5)
+        ->and($between['short_minutes'])->toBe($between['travel_minutes'] - 2);
+    // Against PHP's own sun, half a degree west of the zone's middle: the lesson ends in the dark.
+    $sun = date_sun_info(strtotime('2027-03-10T12:00:00Z'), 49.2, -8.1);
+    expect(abs(strtotime($day['sun']['sunset']) - $sun['sunset']))->toBeLessThan(120)
+        ->and(abs(strtotime($day['sun']['last_light']) - $sun['civil_twilight_end']))->toBeLessThan(120)
+        ->and($day['lessons'][2])->toMatchArray(['light_at_start' => 'day', 'light_at_end' => 'night'])
+        ->and($day['lessons'][0])->toMatchArray(['light_at_start' => 'day', 'light_at_end' => 'day']);
+    $this->school->update(['latitude_deg' => null, 'longitude_deg' => null]);
+    expect($this->getJson('api/week?from=2027-03-08')->json('days.2.sun'))->toBeNull();
+});
+
+it('keeps to the clock of the school: a day of 23 hours, and whoever asks late in the evening', function (): void {
+    ($this->book)('10:00', ['starts_at' => '2027-03-28T22:30:00Z', 'minutes' => 60]);
+    $week = $this->getJson('api/week?from=2027-03-28&days=2')->json('days');
+    // By the clock of that day it is half past eleven at night, an hour later than in UTC.
+    expect($week[0]['lessons'])->toHaveCount(1)->and($week[1]['lessons'])->toBe([]);
+    ($this->book)('10:00', ['starts_at' => '2027-03-28T23:30:00Z', 'minutes' => 60]);
+    expect($this->getJson('api/week?from=2027-03-28&days=2')->json('days.1.lessons'))->toHaveCount(1);
+});
+
+it('says before it is written what a time would mean', function (): void {
+    $gus = ($this->book)('11:00', ['learner_id' => $this->gus->id])->json('id');
+    $ask = fn (array $of): array => $this->getJson('api/fit?'.http_build_query($of))->assertOk()->json();
+    $new = ['learner_id' => $this->ada->id, 'vehicle_id' => $this->blue->id, 'minutes' => 60];
+    expect($ask([...$new, 'starts_at' => '2027-03-10T10:30:00Z'])['clashes'])->toBe(['Wanda Orme and the blue one are taken from 11:00 to 12:00: a lesson with Gus.']);
+    $fit = $ask([...$new, 'starts_at' => '2027-03-10T09:58:00Z']);
+    expect($fit['clashes'])->toBe([])->and($fit['before'])->toBeNull()->and($fit['after'])->toMatchArray(['free_minutes' => 2, 'learner' => 'Gus'])
+        ->and($fit['after']['short_minutes'])->toBeGreaterThan(3);
+    // A lesson does not stand in its own way.
+    expect($ask(['lesson' => $gus, 'starts_at' => '2027-03-10T11:30:00Z']))->toMatchArray(['clashes' => [], 'before' => null, 'after' => null]);
+    $this->getJson('api/fit?starts_at=2027-03-10T10:00:00Z')->assertUnprocessable()->assertJsonValidationErrors(['learner_id', 'vehicle_id', 'minutes']);
+});
+
+it('offers times that can be booked as they are offered, one after the other, until there are none', function (): void {
+    ($this->book)('09:30', ['learner_id' => $this->gus->id]);
+    $this->actingAs($this->piet)->postJson('api/lessons', ($this->asked)('15:00', ['vehicle_id' => $this->grey->id]))->assertCreated();
+    $this->actingAs($this->wanda);
+    $free = fn (): array => $this->getJson('api/free?'.http_build_query([
+        'learner_id' => $this->ada->id, 'vehicle_id' => $this->blue->id, 'minutes' => 60, 'from' => '2027-03-10', 'days' => 1,
+    ]))->assertOk()->json();
+    expect($free()[0])->toMatchArray(['starts_at' => '2027-03-10T08:00:00Z', 'before' => 'Gus', 'after' => null]);
+    for ($n = 0; ($times = $free()) !== []; $n++) {
+        ($this->book)('', ['starts_at' => $times[0]['starts_at']])->assertCreated();
+    }
+    // Never while Ada is with Piet, whose hour is hers as well.
+    expect($n)->toBeGreaterThan(6)->toBeLessThan(12);
+    $day = $this->getJson('api/week?from=2027-03-10&days=1')->json('days.0');
+    expect(array_sum(array_column($day['between'], 'short_minutes')))->toBe(0);
+});
+
+it('shows a colleague’s diary where the school lets it, and to its owner', function (): void {
+    ($this->book)('10:00');
+    $this->actingAs($this->piet)->getJson("api/week?from=2027-03-08&person={$this->wanda->id}")->assertOk()->assertJsonPath('person.name', 'Wanda Orme')
+        ->assertJsonPath('days.2.lessons.0.learner.name', 'Ada');
+    $this->school->update(['colleagues_read' => false]);
+    $this->actingAs($this->piet->refresh())->getJson("api/week?person={$this->wanda->id}")->assertForbidden();
+    $this->actingAs($this->owner->refresh())->getJson("api/week?person={$this->wanda->id}")->assertOk();
+    $stranger = $this->user($this->school('Elsewhere'), 'owner');
+    $this->actingAs($stranger)->getJson("api/week?person={$this->wanda->id}")->assertNotFound();
+});
+
+it('leaves with its instructor what a colleague has no time for', function (): void {
+    ($this->book)('10:00');
+    ($this->book)('12:00');
+    $this->actingAs($this->piet)->postJson('api/lessons', ($this->asked)('12:30', ['learner_id' => $this->gus->id, 'vehicle_id' => $this->grey->id]));
+    $this->actingAs($this->owner)->postJson("api/people/{$this->wanda->id}/hand-over", ['to' => $this->piet->id])->assertOk()
+        ->assertExactJson(['moved' => 1, 'stayed' => 1]);
+    expect(DB::table('bookings')->where('who_id', $this->piet->id)->count())->toBe(2)
+        ->and(DB::table('bookings')->where('who_id', $this->wanda->id)->pluck('starts_at')->all())->toBe(['2027-03-10 12:00:00']);
+});
+
+it('takes the old word for a booked lesson from a device that was without signal', function (): void {
+    $lesson = ($this->book)('10:00')->json('id');
+    $this->patchJson("api/lessons/{$lesson}", ['state' => 'done'])->assertOk();
+    $this->patchJson("api/lessons/{$lesson}", ['state' => 'planned'])->assertOk()->assertJsonPath('state', 'booked');
+});
+
+it('frees the hours ahead of somebody who is erased', function (): void {
+    $lesson = ($this->book)('10:00')->json('id');
+    $this->actingAs($this->owner)->postJson("api/learners/{$this->ada->id}/erasure", ['name' => 'Ada'])->assertSuccessful();
+    expect(($this->held)($lesson))->toBe([]);
+    ($this->book)('10:00', ['learner_id' => $this->gus->id])->assertCreated();
+});
