@@ -17,7 +17,7 @@ use App\Models\School;
 /** Everything that is kept of one learner, in words and numbers that somebody else can read. Described by docs/schemas/learner-data.json. */
 final class LearnerData
 {
-    public const FORMAT = 'noble-turn-learner-data/2';
+    public const FORMAT = 'noble-turn-learner-data/3';
 
     /** @return array<string, mixed> */
     public static function of(Learner $learner, School $school): array
@@ -61,7 +61,9 @@ final class LearnerData
     private static function lesson(Lesson $lesson): array
     {
         return [
-            ...$lesson->only(['id', 'minutes', 'aim', 'aim_routine', 'aim_step', 'state', 'went_well', 'worked_on']),
+            ...$lesson->only(['id', 'minutes', 'aim', 'aim_routine', 'aim_step', 'state', 'went_well', 'worked_on', 'cut_to_minutes']),
+            ...$lesson->only(['pick_up', 'drop_off', 'ended_by', 'ended_why', 'charged']),
+            'ended_at' => $lesson->ended_at?->toIso8601ZuluString(),
             'starts_at' => $lesson->starts_at->toIso8601ZuluString(),
             'instructor' => $lesson->instructor->name,
             'car' => $lesson->vehicle->name,

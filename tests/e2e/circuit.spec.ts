@@ -16,7 +16,7 @@ const minutes = (page: Page) => page.getByRole('group', { name: 'Lesson' });
 
 test('three ways become a circuit: minutes changed, one thrown out, taken into a lesson', async ({ page }) => {
     const heard = complaints(page);
-    const lesson = await newLesson(page, new Date(tomorrow().getTime() - 19 * 60_000));
+    const lesson = await newLesson(page, tomorrow());
     await page.goto('/places');
     await page.getByLabel('Near').selectOption({ label: 'the school' });
     await page.getByRole('link', { name: 'Plan a circuit' }).click();
@@ -204,7 +204,7 @@ test('the file of a test centre is written, and a route planned from it', async 
 });
 
 test('a lesson’s plan is driven along its way: travel in the plan, the way on in Drive, cut to what still fits', async ({ page }) => {
-    const lesson = await newLesson(page, new Date(tomorrow().getTime() - 38 * 60_000));
+    const lesson = await newLesson(page, tomorrow());
     await page.goto('/places/circuit?from=school');
     await add(page, 'emerge right easy', 'mini-roundabout', 'roundabout');
     await page.getByRole('button', { name: 'Take it' }).click();

@@ -64,7 +64,7 @@ async function packed(page: Page, ...lessons: Lesson[]): Promise<void> {
 
 test('opens from cold without signal: the day, a lesson with its three faces, the record, the cards; and says how old it is', async ({ device }) => {
     const first = await device.newPage();
-    const lesson = await newLesson(first, tomorrow());
+    const lesson = await newLesson(first, tomorrow(), 0, 30);
     await packed(first, lesson);
     await first.close();
     await device.setOffline(true);
@@ -114,7 +114,7 @@ test('opens from cold without signal: the day, a lesson with its three faces, th
 test('a day of five lessons without signal, from cold: each driven and debriefed, and all of it arrives, in order, once', async ({ device }) => {
     const first = await device.newPage();
     const lessons: Lesson[] = [];
-    for (let i = 0; i < 5; i++) lessons.push(await newLesson(first, tomorrow()));
+    for (let i = 0; i < 5; i++) lessons.push(await newLesson(first, tomorrow(), 0, 30));
     await packed(first, ...lessons);
     await first.close();
     await device.setOffline(true);
@@ -194,7 +194,7 @@ test('what one person was shown is gone when they sign out, with or without sign
     const device = await browser.newContext({ serviceWorkers: 'allow', storageState: { cookies: [], origins: [] } });
     const page = await device.newPage();
     await signIn(page);
-    const lesson = await newLesson(page, tomorrow());
+    const lesson = await newLesson(page, tomorrow(), 0, 30);
     await packed(page, lesson);
     const name = (await api<{ learner: { name: string } }>(page, `lessons/${lesson.id}`)).learner.name;
     await page.goto(`/lessons/${lesson.id}/drive`);
@@ -242,7 +242,7 @@ test('a newer version is said and not taken in the middle of a lesson; it is tak
         window.fetch = (...what) =>
             localStorage.getItem('no-sync') && (what[0] as Request).url.endsWith('/api/sync') ? Promise.reject(new TypeError('no signal')) : ask(...what);
     });
-    const lesson = await newLesson(page, tomorrow());
+    const lesson = await newLesson(page, tomorrow(), 0, 30);
     await packed(page, lesson);
     await page.goto(`/lessons/${lesson.id}/drive`);
     await page.evaluate(() => localStorage.setItem('no-sync', '1'));

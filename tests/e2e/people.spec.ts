@@ -122,9 +122,11 @@ test('a leaving instructor’s lessons are handed over with their clashes said, 
     const { learners } = await api<{ learners: { next_at: string }[] }>(owner, `people/${leaving.id}/lessons-ahead`);
     await page.goto('/');
     await expect(page.getByRole('navigation', { name: 'Areas' })).toBeVisible();
-    const [pupil] = await api<{ id: string }[]>(page, 'learners');
-    const [vehicle] = await api<{ id: string }[]>(page, 'vehicles');
-    await send(page, 'lessons', { learner_id: pupil!.id, vehicle_id: vehicle!.id, starts_at: learners[0]!.next_at, minutes: 60 });
+    const pupil = await send<{ id: string }>(page, 'learners', { name: 'Somebody new', transmission: 'manual', level: 'beginner' });
+    const car = { name: 'A spare car', transmission: 'manual', controls: 'standard', length_m: 4, width_m: 1.8 };
+    const vehicle = await send<{ id: string }>(page, 'vehicles', car);
+    // Refused, they have one then already.
+    await send(page, 'lessons', { learner_id: pupil.id, vehicle_id: vehicle.id, starts_at: learners[0]!.next_at, minutes: 60 });
     await row('Odile Marchetti').getByRole('button', { name: 'Hand over' }).click();
     const sheet = owner.getByRole('dialog');
     await sheet.getByLabel('To').selectOption({ label: 'Ansel Thorpe' });
@@ -182,7 +184,7 @@ test('all that is kept of a learner is read, saved as a file and printed; then t
     const [file] = await Promise.all([owner.waitForEvent('download'), owner.getByRole('button', { name: 'Save as a file' }).click()]);
     const saved = JSON.parse(readFileSync(await file.path(), 'utf8')) as { format: string; learner: { phone: string } };
     expect([saved.format, saved.learner.phone, file.suggestedFilename()]).toEqual([
-        'noble-turn-learner-data/2',
+        'noble-turn-learner-data/3',
         '0100 200300',
         expect.stringMatching(/^Wanda-Wren-\d{4}-\d{2}-\d{2}\.json$/),
     ]);

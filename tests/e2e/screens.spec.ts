@@ -20,6 +20,7 @@ async function screens(page: Page): Promise<Record<string, string>> {
     const { query, centre } = await demoCircuit(page);
     return {
         Today: '/',
+        Week: '/week',
         Plan: `/lessons/${next}/plan`,
         'Kerb view': `/lessons/${next}/kerb`,
         'The lesson for the seat beside': `/lessons/${next}/seat`,

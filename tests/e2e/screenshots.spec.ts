@@ -15,6 +15,10 @@ test('main views', async ({ page, browser }) => {
     test.setTimeout(600_000);
     await show(page, '/');
     await shoot(page, 'today');
+    const monday = new Date(Date.now() + 7 * 86_400_000);
+    monday.setUTCDate(monday.getUTCDate() - ((monday.getUTCDay() + 6) % 7));
+    await show(page, `/week?from=${monday.toISOString().slice(0, 10)}`);
+    await shoot(page, 'week');
     const { next } = await api<{ next: { id: string; learner: { id: string } } }>(page, 'today');
     await show(page, `/lessons/${next.id}/plan`);
     await shoot(page, 'plan');
@@ -77,10 +81,8 @@ test('main views', async ({ page, browser }) => {
     await shoot(page, 'rules');
     await show(page, '/routines/emerge-right');
     await shoot(page, 'routine');
-    for (const tool of ['gap', 'join']) {
-        await show(page, `/bench/${tool}`);
-        await shoot(page, `bench-${tool}`);
-    }
+    await show(page, '/bench/gap');
+    await shoot(page, 'bench-gap');
     const owner = await (await browser.newContext({ storageState: { cookies: [], origins: [] } })).newPage();
     await signIn(owner, { email: 'owner@harbourschool.test', password: 'demo-harbour' });
     await show(owner, '/school/people');

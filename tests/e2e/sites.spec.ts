@@ -31,7 +31,7 @@ async function useIn(page: Page, lesson: Lesson): Promise<void> {
 
 test('a crossroads drawn by mouse: measured twice, two of its ways planned in a lesson', async ({ page }) => {
     const heard = complaints(page);
-    const lesson = await newLesson(page, new Date(tomorrow().getTime() - 47 * 60_000));
+    const lesson = await newLesson(page, tomorrow());
     await page.goto('/places');
     await page.getByRole('link', { name: 'A crossroads' }).click();
     await expect(page.getByText('law of Great Britain · 12 ways')).toBeVisible();
@@ -121,7 +121,7 @@ test('a T by keyboard alone: turned, named, kept, found again on the map', async
 
 test('a stretch of road by mouse: two things along it planned in a lesson, an opening dragged, a word of its own kept', async ({ page }) => {
     const heard = complaints(page);
-    const lesson = await newLesson(page, new Date(tomorrow().getTime() - 137 * 60_000));
+    const lesson = await newLesson(page, tomorrow());
     await page.goto('/places');
     await page.getByRole('button', { name: 'Something else' }).click();
     await page.getByRole('link', { name: 'A stretch of road' }).click();
@@ -338,7 +338,7 @@ test('a pick-up put on the map, and the sites near it', async ({ page }) => {
 
 test('a picture hung on a road, drawn on, seen at the kerb', async ({ page }) => {
     const heard = complaints(page);
-    const lesson = await newLesson(page, new Date(tomorrow().getTime() - 21 * 60_000));
+    const lesson = await newLesson(page, tomorrow());
     const site = await kept(page, 'Ropewalk at Mole Street');
     await page.goto(`/places/sites/${site.id}?from=s&to=e`);
     await page.getByRole('group', { name: 'Roads' }).getByRole('button', { name: 'Ropewalk', exact: true }).click();

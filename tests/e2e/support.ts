@@ -107,8 +107,24 @@ export interface Lesson {
 /** Late in the evening of the next day: a lesson that is fetched ahead, and the next one of nobody. */
 export const tomorrow = (): Date => new Date(`${new Date(Date.now() + 86_400_000).toISOString().slice(0, 10)}T21:30:00Z`);
 
+/** Books at that time, or at the nearest of the same day by the school's clock at which nobody who is needed is taken. */
+async function book(page: Page, what: { learner_id: string; vehicle_id: string; minutes: number }, near: Date): Promise<string> {
+    const QUARTER = 15 * 60_000;
+    const dayOf = (at: Date) => new Intl.DateTimeFormat('en-CA', { timeZone: 'Europe/London' }).format(at);
+    const around = Array.from({ length: 96 }, (_, n) => [n, -n - 1]).flat();
+    for (const at of around.map((n) => new Date(near.getTime() + n * QUARTER)).filter((at) => dayOf(at) === dayOf(near))) {
+        const said = await send<{ id?: string }>(page, 'lessons', { ...what, starts_at: at.toISOString() });
+        if (said.id) return said.id;
+    }
+    throw new Error(`Nothing is free on ${dayOf(near)}.`);
+}
+
+/** So many lessons a test each have been asked for far ahead: not all on one day. */
+let asked = 0;
+const farAhead = (): Date => new Date(Date.now() + (40 + (asked++ % 30)) * 86_400_000);
+
 /** A lesson of its own for one test, with three places on its plan; of the first learner, or of another by where they stand in the list. */
-export async function newLesson(page: Page, starts = new Date(Date.now() + 40 * 86_400_000), whose = 0): Promise<Lesson> {
+export async function newLesson(page: Page, starts = farAhead(), whose = 0, minutes = 60): Promise<Lesson> {
     await page.goto('/');
     await expect(page.getByRole('navigation', { name: 'Areas' })).toBeVisible();
     const learner = (await api<{ id: string }[]>(page, 'learners')).at(whose);
@@ -118,12 +134,7 @@ export async function newLesson(page: Page, starts = new Date(Date.now() + 40 * 
     const places = (await api<{ id: string; name: string; routine: string; site_id: string | null }[]>(page, 'places')).filter(
         (place) => place.routine.startsWith('emerge-') && (place.site_id === null || here.has(place.site_id)),
     );
-    const { id } = await send<{ id: string }>(page, 'lessons', {
-        learner_id: learner!.id,
-        vehicle_id: vehicle!.id,
-        starts_at: starts.toISOString(),
-        minutes: 60,
-    });
+    const id = await book(page, { learner_id: learner!.id, vehicle_id: vehicle!.id, minutes }, starts);
     for (const place of places.slice(0, 3)) await send(page, `lessons/${id}/items`, { place_id: place.id });
     return api<Lesson>(page, `lessons/${id}`);
 }

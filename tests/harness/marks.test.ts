@@ -19,12 +19,19 @@ async function signedIn(): Promise<{ wire: Wire; user: string }> {
     return { wire, user: user.id };
 }
 
+let booked = 0;
+
 /** A learner of their own, so that the record can be counted, with a lesson at some places. */
 async function newLesson(wire: Wire): Promise<{ learner: { id: string }; lesson: { id: string }; places: { id: string; routine: string }[] }> {
     const learner = await wire.ask<{ id: string }>('POST', 'learners', { name: 'Harness', transmission: 'manual', level: 'beginner' });
     const [vehicle] = await wire.ask<{ id: string }[]>('GET', 'vehicles');
     const places = (await wire.ask<{ id: string; routine: string }[]>('GET', 'places')).filter((place) => place.routine.startsWith('emerge-')).slice(0, 4);
-    const facts = { learner_id: learner.id, vehicle_id: vehicle!.id, starts_at: new Date().toISOString(), minutes: 60 };
+    const facts = {
+        learner_id: learner.id,
+        vehicle_id: vehicle!.id,
+        starts_at: new Date(Date.now() + (50 + booked++) * 86_400_000).toISOString(),
+        minutes: 60,
+    };
     const lesson = await wire.ask<{ id: string }>('POST', 'lessons', facts);
     for (const place of places) await wire.ask('POST', `lessons/${lesson.id}/items`, { place_id: place.id });
     return { learner, lesson, places };

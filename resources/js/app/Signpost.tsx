@@ -26,6 +26,7 @@ const SETTINGS: Way[] = [
 ];
 
 const ON_THE_PAGE: [string, string][] = [
+    ['Week: ← → ↑ ↓', 'put the chosen lesson a quarter of an hour or a day on; Enter moves it, Escape leaves it'],
     ['Approach strip: ← →', 'walk from step to step'],
     ['Drive: ↑ ↓', 'choose a step'],
     ['Drive: 1 to 5', 'unaided, reminded, prompted, missed, I stepped in; then the next step'],

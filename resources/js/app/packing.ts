@@ -5,6 +5,7 @@ import { questions, type Question } from '@/api/questions';
 import type { ApproachAsked, SignedIn } from '@/api/types';
 import { onwardOf, stopOf } from '@/areas/lesson/onward/onward';
 import { placeQuestions } from '@/areas/lesson/placeQuestions';
+import { A_WEEK, mondayOf, moved } from '@/areas/week/rows';
 import { lastAnswers } from '@/copies/here';
 import { rowsOf, withDirections, type SeatAnswer } from '@/seat/rows';
 import { isoDay } from '@/session/session';
@@ -20,8 +21,8 @@ const FOR_GOOD = 365 * 24 * 3_600_000;
 const PAUSE = 50;
 
 /**
- * Fetches ahead what a day without signal needs: today's and tomorrow's lessons with the plan of every place, the learners' records, the
- * cards, the places with the pictures shown at the kerb. One question after the other, so that whoever works meanwhile does not wait; what fails is left for the next time.
+ * Fetches ahead what a day without signal needs: this week and the next, today's and tomorrow's lessons with the plan of every place, the
+ * learners' records, the cards, the places with the pictures shown at the kerb. One question after the other, so that whoever works meanwhile does not wait; what fails is left for the next time.
  */
 export async function pack(client: QueryClient, { school, rules }: SignedIn, now = Date.now()): Promise<void> {
     const known = await lastAnswers.times();
@@ -44,6 +45,8 @@ export async function pack(client: QueryClient, { school, rules }: SignedIn, now
         questions.cards(rules.pack, rules.practice),
     ];
     for (const question of shared) await ask(question);
+    const monday = mondayOf(isoDay(new Date(now), school.time_zone));
+    for (const from of [monday, moved(`${monday}T12:00`, 0, A_WEEK).slice(0, 10)]) await ask(questions.week({ from }));
     const sites = (await ask(questions.sites())) ?? undefined;
     const marks = marksOf(school, (await ask(questions.centres())) ?? undefined, (await ask(questions.learners())) ?? undefined);
     const measured = (await ask(questions.legs()))?.measured;

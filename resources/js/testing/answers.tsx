@@ -50,6 +50,7 @@ interface Recorded {
     'demo-today': Api.Today;
     'demo-vehicle-kinds': Api.VehicleKind[];
     'demo-vehicles': Api.Vehicle[];
+    'demo-week': Api.Week;
     'tool-approach': Api.ApproachFolded;
     'tool-clearance': Api.ClearanceAnswer;
     'tool-circuit': Api.CircuitAnswer;

@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import type { LearnerData } from '@/api/types';
 import { useRoutineName } from '@/rules/rules';
+import { stateWords } from '@/diary/stateWords';
 import { useClock } from '@/session/session';
 import { countWords } from '@/skill/counted';
 
@@ -146,8 +147,10 @@ function OneLesson({ lesson, name }: { lesson: Lesson; name: ReturnType<typeof u
     return (
         <section className="break-inside-avoid">
             <h3 className="font-semibold">
-                {clock.date(lesson.starts_at)}, {clock.time(lesson.starts_at)}, {lesson.minutes} minutes with {lesson.instructor} in {lesson.car}
-                {lesson.state === 'cancelled' && ' (cancelled)'}
+                {clock.date(lesson.starts_at)}, {clock.time(lesson.starts_at)}, {lesson.cut_to_minutes ?? lesson.minutes} minutes with {lesson.instructor} in{' '}
+                {lesson.car}
+                {!['booked', 'done'].includes(lesson.state) && ` (${stateWords(lesson.state, lesson.ended_by)})`}
+                {lesson.ended_why && `: ${lesson.ended_why}`}
             </h3>
             {lesson.aim && <p>Aim: {lesson.aim}</p>}
             {(lesson.aim_step ?? lesson.aim_routine) && (

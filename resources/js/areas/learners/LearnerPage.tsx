@@ -3,6 +3,7 @@ import { questions } from '@/api/questions';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { api, at } from '@/api/client';
+import { stateWords } from '@/diary/stateWords';
 import { useClock } from '@/session/session';
 import { useNotice } from '@/ui/Notice';
 import { Sheet } from '@/ui/Sheet';
@@ -97,11 +98,12 @@ export function LearnerPage() {
                         {data.lessons.slice(0, 12).map((lesson) => (
                             <li key={lesson.id} className="border-hair border-b">
                                 <Link
-                                    to={`/lessons/${lesson.id}/${lesson.state === 'done' ? 'debrief' : 'plan'}`}
+                                    to={`/lessons/${lesson.id}/${['done', 'cut-short'].includes(lesson.state) ? 'debrief' : 'plan'}`}
                                     className="hover:bg-wash grid min-h-14 content-center py-1"
                                 >
                                     <span>
-                                        {clock.day(lesson.starts_at)} · {lesson.state === 'done' ? `${lesson.rounds} rounds` : lesson.state}
+                                        {clock.day(lesson.starts_at)} ·{' '}
+                                        {lesson.state === 'done' ? `${lesson.rounds} rounds` : (stateWords(lesson.state) ?? 'booked')}
                                     </span>
                                     <span className="text-quiet text-sm">{lesson.aim}</span>
                                 </Link>

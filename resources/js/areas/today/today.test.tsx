@@ -34,6 +34,32 @@ describe('the day', () => {
         for (const lesson of today.lessons) expect(container.textContent).toContain(lesson.learner.name.split(' ')[0]);
     });
 
+    it('says when to leave for the next lesson, and where the drive takes longer than there is', async () => {
+        const next = today.next!;
+        const drive = {
+            after: today.lessons[0]!.id,
+            before: next.id,
+            free_minutes: 20,
+            travel_minutes: 9,
+            leave_at: '2026-05-20T09:21:00Z',
+            short_minutes: 0,
+        };
+        server({ [TODAY]: { ...today, between: [drive] } });
+        show(<TodayPage />);
+        expect((await screen.findByText('Leave by 10:21')).parentElement!.textContent).toBe('Leave by 10:21 · 9 min drive');
+        cleanup();
+        server({ [TODAY]: { ...today, between: [{ ...drive, free_minutes: 5, short_minutes: 4 }] } });
+        const { container } = show(<TodayPage />);
+        expect((await screen.findByText('Leave by 10:21')).parentElement!.textContent).toContain('4 more than there are');
+        if (next.id !== today.lessons[0]!.id) expect(container.textContent).toContain('▸ 4 too few');
+        cleanup();
+        // Where an address is not on the map nothing is claimed.
+        server({ [TODAY]: { ...today, between: [{ ...drive, travel_minutes: null, leave_at: null }] } });
+        show(<TodayPage />);
+        await screen.findByRole('heading', { name: next.learner.name });
+        expect(screen.queryByText(/Leave by/)).toBeNull();
+    });
+
     it('says in which lessons moments are still to be told, each a way to tell them', async () => {
         server({ [TODAY]: today });
         show(<TodayPage />);

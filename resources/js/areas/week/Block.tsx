@@ -1,12 +1,16 @@
 import { useRef, useState, type CSSProperties, type PointerEvent } from 'react';
 import type { DiaryLesson } from '@/api/types';
+import { stateWords } from '@/diary/stateWords';
 import { useClock } from '@/session/session';
-import { isOff, stateWords } from './rows';
+import { isOff, shortName } from './rows';
 
 /** Less than this is a press that shook, px. */
 const SHAKE = 6;
 
 const STEP = 15;
+
+/** From so many minutes on a whole name fits. */
+const LONG = 75;
 
 interface Props {
     lesson: DiaryLesson;
@@ -34,7 +38,7 @@ export function Block({ lesson, short, style, isChosen, isAway, onChoose, onKey,
     const clock = useClock();
     const began = useRef<{ x: number; y: number } | null>(null);
     const [by, setBy] = useState<{ x: number; y: number } | null>(null);
-    const state = stateWords(lesson);
+    const state = stateWords(lesson.state, lesson.ended?.by);
     const ends = new Date(Date.parse(lesson.starts_at) + lesson.lasts_minutes * 60_000);
     const drop = (event: PointerEvent<HTMLButtonElement>) => {
         const line = event.currentTarget.parentElement!;
@@ -92,11 +96,10 @@ export function Block({ lesson, short, style, isChosen, isAway, onChoose, onKey,
                 setBy(null);
             }}
         >
-            <span className="block truncate text-sm">
-                {clock.time(lesson.starts_at)}
-                <span className="text-quiet"> · {lesson.lasts_minutes}</span>
+            <span className="block truncate text-sm">{clock.time(lesson.starts_at)}</span>
+            <span className={`block truncate font-bold ${lesson.state === 'cancelled' ? 'line-through' : ''}`}>
+                {lesson.lasts_minutes > LONG ? lesson.learner.name : shortName(lesson.learner.name)}
             </span>
-            <span className={`block truncate font-bold ${lesson.state === 'cancelled' ? 'line-through' : ''}`}>{lesson.learner.name}</span>
             {(short > 0 || state) && <span className="block truncate text-sm">{short > 0 ? `▸ ${short} min short` : state}</span>}
         </button>
     );

@@ -4,13 +4,14 @@ import type { DiaryLesson } from '@/api/types';
 import { FitWords } from '@/diary/FitWords';
 import { TimeFields } from '@/diary/TimeFields';
 import { momentOf, wallClock } from '@/diary/wallClock';
+import { stateWords } from '@/diary/stateWords';
 import { useClock, useSession } from '@/session/session';
 import { Check } from '@/ui/Check';
 import { Field } from '@/ui/Field';
 import { FormFoot } from '@/ui/FormFoot';
 import { Sheet } from '@/ui/Sheet';
 import { useNow } from '@/ui/useNow';
-import { stateWords } from './rows';
+
 import type { Diary, Proposed } from './useDiary';
 
 /** The lesson that was chosen: what it is, or what it would be where it was put; and what can be done with it. */
@@ -38,7 +39,7 @@ export function Chosen({ diary, proposed: { lesson, at }, mayWrite }: { diary: D
                             `${lesson.lasts_minutes} minutes in ${lesson.vehicle.name.toLowerCase()}`,
                             lesson.pick_up && `from ${lesson.pick_up}`,
                             lesson.drop_off && `to ${lesson.drop_off}`,
-                            stateWords(lesson),
+                            stateWords(lesson.state, lesson.ended?.by),
                             lesson.ended?.why,
                             lesson.ended?.charged && 'charged',
                         ]

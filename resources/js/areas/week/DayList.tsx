@@ -1,7 +1,8 @@
 import { Fragment } from 'react';
 import type { DiaryLesson, Week, WeekDay } from '@/api/types';
+import { stateWords } from '@/diary/stateWords';
 import { useClock } from '@/session/session';
-import { hoursWords, stateWords } from './rows';
+import { hoursWords } from './rows';
 
 interface Props {
     week: Week;
@@ -10,55 +11,71 @@ interface Props {
     onChoose: (lesson: DiaryLesson) => void;
 }
 
-/** The days as lists, for a phone and for paper: lessons, and what is driven between them. */
+/** The days as lists, for a phone and for paper: lessons, and what is driven between them. Days that are over are folded away on a screen. */
 export function DayList({ week, today, chosen, onChoose }: Props) {
-    const clock = useClock();
+    const isThisWeek = week.days.some(({ day }) => day === today);
+    const earlier = isThisWeek ? week.days.filter(({ day }) => day < today) : [];
+    const shown = (day: WeekDay) => <Day key={day.day} day={day} isToday={day.day === today} chosen={chosen} onChoose={onChoose} />;
     return (
         <div className="grid gap-6" role="group" aria-label="Week as a list">
-            {week.days.map((day) => {
-                const noon = new Date(`${day.day}T12:00:00Z`);
-                return (
-                    <section key={day.day} aria-label={clock.day(noon)} className="break-inside-avoid">
-                        <h2
-                            className={`border-hair flex flex-wrap items-baseline justify-between gap-2 border-b-2 pb-1 text-lg ${day.day === today ? 'border-l-now border-l-4 pl-2' : ''}`}
-                        >
-                            <span>{clock.day(noon)}</span>
-                            <span className="text-quiet font-sans text-sm font-normal">
-                                {[day.taught_minutes > 0 && hoursWords(day.taught_minutes), day.sun?.sunset && `sunset ${clock.time(day.sun.sunset)}`]
-                                    .filter(Boolean)
-                                    .join(' · ')}
-                            </span>
-                        </h2>
-                        {day.lessons.length === 0 && <p className="text-quiet py-2">Nothing booked.</p>}
-                        <ol>
-                            {day.lessons.map((lesson) => (
-                                <Fragment key={lesson.id}>
-                                    <Drive day={day} to={lesson.id} />
-                                    <li className="border-hair border-b">
-                                        <button
-                                            type="button"
-                                            aria-pressed={chosen === lesson.id}
-                                            className={`flex min-h-14 w-full items-baseline gap-3 py-2 text-left ${chosen === lesson.id ? 'border-now border-l-4 pl-2' : ''}`}
-                                            onClick={() => onChoose(lesson)}
-                                        >
-                                            <span className="w-14 shrink-0 font-bold">{clock.time(lesson.starts_at)}</span>
-                                            <span className="min-w-0">
-                                                <span className={`block font-semibold ${lesson.state === 'cancelled' ? 'line-through' : ''}`}>
-                                                    {lesson.learner.name}
-                                                </span>
-                                                <span className="text-quiet block text-sm">
-                                                    {[`${lesson.lasts_minutes} min`, lesson.pick_up, stateWords(lesson)].filter(Boolean).join(' · ')}
-                                                </span>
-                                            </span>
-                                        </button>
-                                    </li>
-                                </Fragment>
-                            ))}
-                        </ol>
-                    </section>
-                );
-            })}
+            {earlier.length > 0 && (
+                <>
+                    <details className="screen-only">
+                        <summary className="min-h-12 content-center font-semibold">Earlier this week</summary>
+                        <div className="grid gap-6 pt-2">{earlier.map(shown)}</div>
+                    </details>
+                    <div className="hidden gap-6 print:grid">{earlier.map(shown)}</div>
+                </>
+            )}
+            {week.days.filter((day) => !earlier.includes(day)).map(shown)}
         </div>
+    );
+}
+
+function Day({ day, isToday, chosen, onChoose }: { day: WeekDay; isToday: boolean } & Pick<Props, 'chosen' | 'onChoose'>) {
+    const clock = useClock();
+    const noon = new Date(`${day.day}T12:00:00Z`);
+    const sums = [day.taught_minutes > 0 && hoursWords(day.taught_minutes), day.sun?.sunset && `sunset ${clock.time(day.sun.sunset)}`];
+    return (
+        <section aria-label={clock.day(noon)} className="break-inside-avoid">
+            <h2
+                className={`border-b-hair flex flex-wrap items-baseline justify-between gap-2 border-b-2 pb-1 text-lg ${isToday ? 'border-l-now border-l-4 pl-2' : ''}`}
+            >
+                <span>{clock.day(noon)}</span>
+                <span className="text-quiet font-sans text-sm font-normal">{sums.filter(Boolean).join(' · ')}</span>
+            </h2>
+            {day.lessons.length === 0 && <p className="text-quiet py-2">Nothing booked.</p>}
+            <ol>
+                {day.lessons.map((lesson) => (
+                    <Fragment key={lesson.id}>
+                        <Drive day={day} to={lesson.id} />
+                        <Line lesson={lesson} isChosen={chosen === lesson.id} onChoose={onChoose} />
+                    </Fragment>
+                ))}
+            </ol>
+        </section>
+    );
+}
+
+function Line({ lesson, isChosen, onChoose }: { lesson: DiaryLesson; isChosen: boolean; onChoose: (lesson: DiaryLesson) => void }) {
+    const clock = useClock();
+    return (
+        <li className="border-hair border-b">
+            <button
+                type="button"
+                aria-pressed={isChosen}
+                className={`flex min-h-14 w-full items-baseline gap-3 py-2 text-left ${isChosen ? 'border-now border-l-4 pl-2' : ''}`}
+                onClick={() => onChoose(lesson)}
+            >
+                <span className="w-14 shrink-0 font-bold">{clock.time(lesson.starts_at)}</span>
+                <span className="min-w-0">
+                    <span className={`block font-semibold ${lesson.state === 'cancelled' ? 'line-through' : ''}`}>{lesson.learner.name}</span>
+                    <span className="text-quiet block text-sm">
+                        {[`${lesson.lasts_minutes} min`, lesson.pick_up, stateWords(lesson.state, lesson.ended?.by)].filter(Boolean).join(' · ')}
+                    </span>
+                </span>
+            </button>
+        </li>
     );
 }
 

@@ -69,7 +69,8 @@ function Row({ day, diary, mayWrite, onBook, hours, first, last, across, isToday
                 <h2 className={`font-sans text-base ${isToday ? 'border-now border-l-4 pl-2' : 'pl-3'}`}>
                     {noon.toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', timeZone: 'UTC' })}
                 </h2>
-                {day.taught_minutes > 0 && <p className="text-quiet pl-3 text-sm">{hoursWords(day.taught_minutes)}</p>}
+                {day.taught_minutes > 0 && <p className="text-quiet pl-3 text-sm leading-tight">{hoursWords(day.taught_minutes)}</p>}
+                {day.sun?.sunset && <p className="text-quiet pl-3 text-xs">sunset {clock.time(day.sun.sunset)}</p>}
             </div>
             {/* A free place is pressed to book there; by keys the key above does the same. */}
             <div
@@ -154,7 +155,6 @@ interface DarkProps {
 
 /** Before sunrise and after sunset; between sunset and the last light it is dusk. */
 function Dark({ sun, across, first, last, zone }: DarkProps) {
-    const clock = useClock();
     const at = (moment: string | null) => (moment === null ? null : minuteOfDay(moment, zone));
     const [rise, set, over] = [at(sun.sunrise), at(sun.sunset), at(sun.last_light)];
     const shade = (key: string, from: number, until: number, strong: boolean) => {
@@ -174,11 +174,6 @@ function Dark({ sun, across, first, last, zone }: DarkProps) {
             {rise !== null && shade('morning', 0, rise, true)}
             {set !== null && shade('dusk', set, over ?? 24 * 60, false)}
             {over !== null && shade('night', over, 24 * 60, true)}
-            {set !== null && set < last * 60 && (
-                <span className="text-quiet pointer-events-none absolute bottom-0 pl-1 text-xs" style={{ left: across(set) }}>
-                    sunset {clock.time(sun.sunset!)}
-                </span>
-            )}
         </>
     );
 }

@@ -10,17 +10,9 @@ import { Failed, Waiting } from '@/ui/State';
 import { useNow } from '@/ui/useNow';
 import { Chosen } from './Chosen';
 import { DayList } from './DayList';
-import { moved, sumOf } from './rows';
+import { A_WEEK, mondayOf, moved, sumOf } from './rows';
 import { TimeLine } from './TimeLine';
 import { useDiary } from './useDiary';
-
-const A_WEEK = 7;
-
-/** The Monday of a day's week, `2026-05-18`. */
-function mondayOf(day: string): string {
-    const weekday = new Date(`${day}T12:00:00Z`).getUTCDay();
-    return moved(`${day}T12:00`, 0, -((weekday + 6) % A_WEEK)).slice(0, 10);
-}
 
 /** When, whom, can it work? The week of an instructor: booked, moved, cancelled. */
 export function WeekPage() {

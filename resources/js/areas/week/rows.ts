@@ -15,6 +15,8 @@ const SHOWN = [8, 18] as const;
 
 const HOUR = 60;
 
+export const A_WEEK = 7;
+
 /** What takes nobody's time. */
 export const isOff = ({ state }: Pick<DiaryLesson, 'state'>): boolean => state === 'cancelled' || state === 'wished';
 
@@ -72,24 +74,17 @@ export function sumOf({ days }: Week): string {
     const held = days.flatMap(({ lessons }) => lessons.filter((lesson) => !isOff(lesson) && lesson.state !== 'no-show')).length;
     const sum = (of: 'taught_minutes' | 'travel_minutes') => days.reduce((minutes, day) => minutes + day[of], 0);
     if (held === 0) return 'No lessons.';
-    return `${held === 1 ? '1 lesson' : `${held} lessons`}, ${hoursWords(sum('taught_minutes'))} of them, ${hoursWords(sum('travel_minutes'))} driving between`;
+    return `${held === 1 ? '1 lesson' : `${held} lessons`}, ${hoursWords(sum('taught_minutes'))}; ${hoursWords(sum('travel_minutes'))} driving between`;
 }
 
-/** What has become of a lesson, where that is not simply that it is booked. */
-export function stateWords(lesson: Pick<DiaryLesson, 'state' | 'ended'>): string | null {
-    const by = { learner: 'by the learner', instructor: 'by the instructor', other: 'for another reason' };
-    switch (lesson.state) {
-        case 'wished':
-            return 'only wished';
-        case 'cancelled':
-            return `cancelled${lesson.ended?.by ? ` ${by[lesson.ended.by]}` : ''}`;
-        case 'no-show':
-            return 'did not come';
-        case 'cut-short':
-            return 'cut short';
-        case 'done':
-            return 'done';
-        case 'booked':
-            return null;
-    }
+/** A name that fits an hour of the line: the first, and how the last begins. */
+export function shortName(name: string): string {
+    const [first, ...rest] = name.split(' ');
+    return rest.length === 0 ? name : `${first} ${rest.at(-1)![0]}.`;
+}
+
+/** The Monday of a day's week, `2026-05-18`. */
+export function mondayOf(day: string): string {
+    const weekday = new Date(`${day}T12:00:00Z`).getUTCDay();
+    return moved(`${day}T12:00`, 0, -((weekday + 6) % A_WEEK)).slice(0, 10);
 }

@@ -1,0 +1,85 @@
+import { describe, expect, it } from 'vitest';
+import { answer } from '@/testing/answers';
+import { clockOn, hoursOf, hoursWords, minuteOfDay, mondayOf, moved, placed, shortName, sumOf } from './rows';
+
+const week = answer('demo-week');
+const ZONE = 'Europe/London';
+const [some] = week.days.flatMap(({ lessons }) => lessons);
+const lesson = (starts_at: string, lasts_minutes = 60, state: 'booked' | 'cancelled' = 'booked') => ({
+    ...some!,
+    id: starts_at + state,
+    starts_at,
+    lasts_minutes,
+    state,
+});
+
+describe('the lines of a week', () => {
+    it('place lessons by the clock on the wall, in summer and in winter', () => {
+        expect(minuteOfDay('2026-05-20T08:00:00Z', ZONE)).toBe(9 * 60);
+        expect(minuteOfDay('2026-12-20T08:30:00Z', ZONE)).toBe(8 * 60 + 30);
+        expect(minuteOfDay('2026-05-20T23:15:00Z', ZONE)).toBe(15);
+    });
+
+    it('put what overlaps one under the other, and what takes no time under what does', () => {
+        const lines = placed(
+            {
+                lessons: [
+                    lesson('2026-12-01T10:00:00Z', 60, 'cancelled'),
+                    lesson('2026-12-01T10:15:00Z'),
+                    lesson('2026-12-01T11:15:00Z'),
+                    lesson('2026-12-01T11:00:00Z', 30, 'cancelled'),
+                ],
+            },
+            ZONE,
+        );
+        expect(lines.map(({ lesson: one, lane }) => [one.starts_at.slice(11, 16), one.state, lane])).toEqual([
+            ['10:15', 'booked', 0],
+            ['11:15', 'booked', 0],
+            ['10:00', 'cancelled', 1],
+            ['11:00', 'cancelled', 1],
+        ]);
+    });
+
+    it('never lay two on each other on one line, whatever the lessons', () => {
+        for (const day of week.days) {
+            const lines = placed(day, ZONE);
+            for (const a of lines) {
+                for (const b of lines) if (a !== b && a.lane === b.lane) expect(a.until <= b.from || b.until <= a.from).toBe(true);
+            }
+            expect(lines).toHaveLength(day.lessons.length);
+        }
+    });
+
+    it('are as long as the working day, and longer where a lesson is outside it', () => {
+        const days = (starts: string, lasts: number) => [{ ...week.days[0]!, lessons: [lesson(starts, lasts)] }];
+        expect(hoursOf(days('2026-12-01T10:00:00Z', 60), ZONE)).toEqual([8, 18]);
+        expect(hoursOf(days('2026-12-01T06:50:00Z', 60), ZONE)).toEqual([6, 18]);
+        expect(hoursOf(days('2026-12-01T18:15:00Z', 90), ZONE)).toEqual([8, 20]);
+        expect(hoursOf([], ZONE)).toEqual([8, 18]);
+    });
+
+    it('move by a quarter of an hour or a day, over the end of a month and of a year, and stay on their day', () => {
+        expect(moved('2026-11-30T10:00', 15)).toBe('2026-11-30T10:15');
+        expect(moved('2026-11-30T10:00', 0, 1)).toBe('2026-12-01T10:00');
+        expect(moved('2026-01-01T10:00', -15, -1)).toBe('2025-12-31T09:45');
+        expect(moved('2026-03-29T00:10', -15)).toBe('2026-03-29T00:00');
+        expect(moved('2026-03-29T23:40', 30)).toBe('2026-03-29T23:45');
+        expect(clockOn('2026-03-29', 65)).toBe('2026-03-29T01:05');
+    });
+
+    it('begin on the Monday, also of a Sunday and over the end of a year', () => {
+        expect(['2026-11-30', '2026-12-06', '2027-01-03', '2027-03-01'].map(mondayOf)).toEqual(['2026-11-30', '2026-11-30', '2026-12-28', '2027-03-01']);
+    });
+
+    it('say what they hold, without what was cancelled or only wished', () => {
+        const held = week.days.flatMap(({ lessons }) => lessons).filter(({ state }) => state !== 'cancelled' && state !== 'wished');
+        const minutes = held.reduce((sum, one) => sum + one.lasts_minutes, 0);
+        expect(sumOf(week)).toMatch(new RegExp(`^${held.length} lessons, ${hoursWords(minutes)}; .* driving between$`));
+        expect(sumOf({ ...week, days: week.days.map((day) => ({ ...day, lessons: [] })) })).toBe('No lessons.');
+        expect([hoursWords(45), hoursWords(60), hoursWords(150)]).toEqual(['45 min', '1 h', '2 h 30']);
+    });
+
+    it('shorten a name to what an hour has room for', () => {
+        expect([shortName('Wilhelmina Ashcombe-Featherstonehaugh'), shortName('Ada')]).toEqual(['Wilhelmina A.', 'Ada']);
+    });
+});

@@ -1,0 +1,207 @@
+import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { answer, server, show, written } from '@/testing/answers';
+import { WeekPage } from './WeekPage';
+
+const week = answer('demo-week');
+const session = answer('session');
+const mine = { ...week, person: { id: session.user.id, name: session.user.name } };
+const lessons = week.days.flatMap((day) => day.lessons);
+const first = lessons.find(({ state, starts_at }) => state === 'booked' && starts_at > '2026-05-21')!;
+const free = { clashes: [], before: null, after: null, light_at_start: 'day', light_at_end: 'day' };
+const WEEK = 'GET week?from=2026-05-18';
+
+beforeEach(() => vi.useFakeTimers({ now: new Date('2026-05-20T07:10:00Z'), shouldAdvanceTime: true }));
+afterEach(() => {
+    cleanup();
+    vi.useRealTimers();
+    vi.unstubAllGlobals();
+});
+
+/** A question about a time, however it is put. */
+const fitAt = (starts: string) => `GET fit?lesson=${first.id}&starts_at=${encodeURIComponent(starts)}`;
+const line = async () => within(await screen.findByRole('group', { name: 'Week as a time line' }));
+const blockOf = async (name = first.learner.name, at = /Thursday/) =>
+    (await line()).getAllByRole('button').find((one) => one.getAttribute('aria-label')!.startsWith(name) && at.test(one.getAttribute('aria-label')!))!;
+
+describe('the week', () => {
+    it('shows every lesson on the line of its day and in its list, with what has become of it', async () => {
+        server({ [WEEK]: mine });
+        show(<WeekPage />);
+        const shown = await line();
+        expect(shown.getAllByRole('button')).toHaveLength(lessons.length);
+        expect(within(screen.getByRole('group', { name: 'Week as a list' })).getAllByText('Earlier this week')).toHaveLength(1);
+        expect(shown.getByRole('button', { name: /cancelled by the learner/ })).toBeTruthy();
+        expect(shown.getByRole('button', { name: /only wished/ })).toBeTruthy();
+        expect(screen.getByRole('heading', { level: 1 }).textContent).toBe('18 to 24 May');
+        expect(shown.getAllByText(/^sunset /)).toHaveLength(7);
+    });
+
+    it('marks the lesson the drive to which takes longer than there is, and says it in words', async () => {
+        const days = mine.days.map((day) => ({
+            ...day,
+            between: day.between.map((one) => ({ ...one, free_minutes: 2, travel_minutes: 9, short_minutes: 7 })),
+        }));
+        server({ [WEEK]: { ...mine, days } });
+        show(<WeekPage />);
+        expect((await line()).getAllByRole('button', { name: /7 minutes too early for the drive there/ }).length).toBeGreaterThan(5);
+        expect(screen.getAllByText('▸ 7 min too few: the drive takes 9').length).toBeGreaterThan(5);
+    });
+
+    it('proposes by the arrow keys, writes at Enter what was proposed and nothing else, and takes it back', async () => {
+        const to = new Date(Date.parse(first.starts_at) + 86_400_000 + 1_800_000).toISOString();
+        const sent = server({
+            [WEEK]: mine,
+            [fitAt(to)]: { ...free, clashes: ['Ada is taken.'] },
+            [`PATCH lessons/${first.id}`]: answer('demo-lesson-planned'),
+        });
+        show(<WeekPage />);
+        const block = await blockOf();
+        for (const key of ['ArrowDown', 'ArrowRight', 'ArrowRight']) fireEvent.keyDown(block, { key });
+        expect(await screen.findByText(/Ada is taken\./)).toBeTruthy();
+        expect(written(sent)).toEqual([]);
+        fireEvent.keyDown(block, { key: 'Enter' });
+        await waitFor(() => expect(written(sent)).toHaveLength(1));
+        expect(written(sent)[0]).toEqual({ method: 'PATCH', path: `lessons/${first.id}`, body: { starts_at: to } });
+        fireEvent.click(await screen.findByRole('button', { name: 'Undo' }));
+        await waitFor(() => expect(written(sent)).toHaveLength(2));
+        expect(written(sent)[1]!.body).toEqual({ starts_at: first.starts_at, minutes: first.minutes });
+    });
+
+    it('leaves everything as it was at Escape, and where the way there and back is none', async () => {
+        const sent = server({ [WEEK]: mine });
+        show(<WeekPage />);
+        const block = await blockOf();
+        fireEvent.keyDown(block, { key: 'ArrowRight' });
+        const chosen = within(await screen.findByRole('region', { name: 'Chosen lesson' }));
+        expect(chosen.getByRole('heading').textContent).toContain('→');
+        fireEvent.keyDown(block, { key: 'ArrowLeft' });
+        expect(chosen.getByRole('heading').textContent).not.toContain('→');
+        fireEvent.keyDown(block, { key: 'ArrowRight' });
+        fireEvent.keyDown(block, { key: 'Escape' });
+        expect(chosen.getByRole('heading').textContent).not.toContain('→');
+        fireEvent.keyDown(block, { key: 'Escape' });
+        expect(screen.queryByRole('region', { name: 'Chosen lesson' })).toBeNull();
+        expect(written(sent)).toEqual([]);
+    });
+
+    it('keeps what was proposed where it is refused, with the reason', async () => {
+        const refused = { message: 'x', errors: { starts_at: ['Ada is taken from 10:00 to 11:00: a lesson with Piet.'] } };
+        const to = new Date(Date.parse(first.starts_at) + 900_000).toISOString();
+        server({ [WEEK]: mine, [fitAt(to)]: free, [`PATCH lessons/${first.id}`]: refused });
+        show(<WeekPage />);
+        const block = await blockOf();
+        fireEvent.keyDown(block, { key: 'ArrowRight' });
+        fireEvent.click(await screen.findByRole('button', { name: 'Move' }));
+        expect((await screen.findByRole('alert')).textContent).toContain('a lesson with Piet.');
+        expect(screen.getByRole('button', { name: 'Leave it' })).toBeTruthy();
+    });
+
+    it('cancels with whose doing, why and whether it is charged; undone it is booked again', async () => {
+        const sent = server({ [WEEK]: mine, [`PATCH lessons/${first.id}`]: answer('demo-lesson-planned') });
+        show(<WeekPage />);
+        fireEvent.click(await blockOf());
+        fireEvent.click(await screen.findByRole('button', { name: 'Cancel' }));
+        const sheet = within(await screen.findByRole('dialog'));
+        fireEvent.click(sheet.getByLabelText('The instructor'));
+        fireEvent.change(sheet.getByLabelText('Why'), { target: { value: 'A puncture' } });
+        fireEvent.click(sheet.getByRole('button', { name: 'Cancel the lesson' }));
+        await waitFor(() => expect(written(sent)).toHaveLength(1));
+        expect(written(sent)[0]!.body).toEqual({ state: 'cancelled', ended_by: 'instructor', charged: false, ended_why: 'A puncture' });
+        fireEvent.click(await screen.findByRole('button', { name: 'Undo' }));
+        await waitFor(() => expect(written(sent)[1]?.body).toEqual({ state: 'booked' }));
+    });
+
+    it('books a cancelled lesson and a wish, whose undo makes them what they were, reason and all', async () => {
+        const cancelled = lessons.find(({ state }) => state === 'cancelled')!;
+        const wished = lessons.find(({ state }) => state === 'wished')!;
+        const told = answer('demo-lesson-planned');
+        const sent = server({ [WEEK]: mine, [`PATCH lessons/${cancelled.id}`]: told, [`PATCH lessons/${wished.id}`]: told });
+        show(<WeekPage />);
+        fireEvent.click((await line()).getByRole('button', { name: /cancelled by the learner/ }));
+        expect(within(await screen.findByRole('region', { name: 'Chosen lesson' })).getByText(/A cold; rang in the morning/)).toBeTruthy();
+        fireEvent.click(screen.getByRole('button', { name: 'Book it again' }));
+        fireEvent.click(await screen.findByRole('button', { name: 'Undo' }));
+        await waitFor(() => expect(written(sent)).toHaveLength(2));
+        expect(written(sent).map(({ body }) => body)).toEqual([
+            { state: 'booked' },
+            { state: 'cancelled', ended_by: 'learner', ended_why: 'A cold; rang in the morning', charged: false },
+        ]);
+        fireEvent.click((await line()).getByRole('button', { name: /only wished/ }));
+        fireEvent.click(await screen.findByRole('button', { name: 'Book it' }));
+        await waitFor(() => expect(written(sent)[2]).toMatchObject({ path: `lessons/${wished.id}`, body: { state: 'booked' } }));
+    });
+
+    it('lets an instructor look at a colleague’s week, and change nothing in it', async () => {
+        server({ [WEEK]: week });
+        show(<WeekPage />, 'instructor');
+        const block = await blockOf();
+        fireEvent.keyDown(block, { key: 'ArrowRight' });
+        expect(screen.queryByRole('region', { name: 'Chosen lesson' })).toBeNull();
+        fireEvent.click(block);
+        const chosen = within(await screen.findByRole('region', { name: 'Chosen lesson' }));
+        expect(chosen.getAllByRole('button').map((key) => key.getAttribute('aria-label') ?? key.textContent)).toEqual(['Close']);
+        expect(chosen.getByRole('link', { name: 'Open' }).getAttribute('href')).toBe(`/lessons/${first.id}/plan`);
+        expect(screen.queryByRole('button', { name: 'Book' })).toBeNull();
+    });
+
+    it('turns to another week and another person, and back to this one', async () => {
+        const other = mine.people.find(({ id }) => id !== mine.person.id)!;
+        const sent = server({
+            [WEEK]: mine,
+            'GET week?from=2026-05-25': { ...mine, from: '2026-05-25' },
+            [`GET week?from=2026-05-25&person=${other.id}`]: { ...week, person: other },
+        });
+        show(<WeekPage />);
+        fireEvent.click(await screen.findByRole('button', { name: 'The week after' }));
+        await waitFor(() => expect(sent.at(-1)!.path).toBe('week?from=2026-05-25'));
+        fireEvent.change(await screen.findByLabelText('Whose'), { target: { value: other.id } });
+        await waitFor(() => expect(sent.at(-1)!.path).toBe(`week?from=2026-05-25&person=${other.id}`));
+        expect(screen.getByRole<HTMLButtonElement>('button', { name: 'This week' }).disabled).toBe(false);
+    });
+
+    it('says what lay on top of another before, each a way to it', async () => {
+        server({ [WEEK]: { ...mine, clashes: [{ lesson: first, instructor: 'Wanda Orme', why: ['Wanda Orme is taken.'] }] } });
+        show(<WeekPage />);
+        const told = within(await screen.findByRole('region', { name: 'On top of each other' }));
+        expect(told.getByRole('link').getAttribute('href')).toBe(`/lessons/${first.id}/plan`);
+        expect(told.getByText('Wanda Orme is taken.')).toBeTruthy();
+    });
+
+    it('asks what a time means while a lesson is booked, and takes a free one by a press', async () => {
+        const [learner] = answer('demo-learners');
+        const [car] = answer('demo-vehicles').filter(({ transmission }) => transmission === learner!.transmission);
+        const query = `learner_id=${learner!.id}&vehicle_id=${car!.id}&minutes=60`;
+        const time = {
+            starts_at: '2026-05-21T12:05:00Z',
+            latest_at: '2026-05-21T13:00:00Z',
+            after: 'Gus',
+            before: null,
+            travel_before_minutes: 9,
+            travel_after_minutes: null,
+            light_at_start: 'day',
+            light_at_end: 'day',
+        };
+        const sent = server({
+            [WEEK]: mine,
+            'GET learners': answer('demo-learners'),
+            'GET vehicles': answer('demo-vehicles'),
+            [`GET fit?${query}&starts_at=${encodeURIComponent('2026-05-20T08:00:00.000Z')}`]: { ...free, clashes: ['You are taken.'] },
+            [`GET fit?${query}&starts_at=${encodeURIComponent('2026-05-21T12:05:00.000Z')}`]: free,
+            [`GET free?${query}&from=2026-05-20`]: [time],
+            'POST lessons': first,
+        });
+        show(<WeekPage />);
+        fireEvent.click(await screen.findByRole('button', { name: 'Book' }));
+        const sheet = within(await screen.findByRole('dialog'));
+        await sheet.findByRole('option', { name: learner!.name });
+        fireEvent.change(sheet.getByLabelText('Learner'), { target: { value: learner!.id } });
+        expect(await sheet.findByText(/You are taken\./)).toBeTruthy();
+        fireEvent.click(sheet.getByRole('button', { name: 'Free times' }));
+        fireEvent.click(await sheet.findByRole('button', { name: /13:05 *9 min from Gus/ }));
+        expect(await sheet.findByText('Free, with nothing else that day.')).toBeTruthy();
+        fireEvent.click(sheet.getByRole('button', { name: 'Book' }));
+        await waitFor(() => expect(written(sent)).toHaveLength(1));
+        expect(written(sent)[0]!.body).toMatchObject({ learner_id: learner!.id, vehicle_id: car!.id, starts_at: '2026-05-21T12:05:00.000Z', state: 'booked' });
+    });
+});
