@@ -32,10 +32,14 @@ final readonly class WeekPage
         $told = [];
         for ($day = $first; $day < $end; $day = $day->copy()->addDay()) {
             $next = $day->copy()->addDay();
-            $told[] = $this->day($day, $lessons->filter(static fn (Lesson $lesson): bool => $lesson->starts_at >= $day && $lesson->starts_at < $next)->values());
+            $isThen = static fn (Lesson $lesson): bool => $lesson->starts_at >= $day && $lesson->starts_at < $next;
+            $told[] = $this->day($day, $lessons->filter($isThen)->values());
         }
 
-        return ['from' => $first->toDateString(), 'person' => $person->only(['id', 'name']), 'people' => $people, 'days' => $told, 'clashes' => $this->clashes($person)];
+        return [
+            'from' => $first->toDateString(), 'person' => $person->only(['id', 'name']), 'people' => $people, 'days' => $told,
+            'clashes' => $this->clashes($person),
+        ];
     }
 
     /**
@@ -99,7 +103,8 @@ final readonly class WeekPage
             ->when(! $person->isOwner(), static fn ($own) => $own->where('instructor_id', $person->id))->oldest('starts_at')->limit(50)->get();
 
         return array_values($lessons->map(static fn (Lesson $lesson): array => [
-            'lesson' => Show::lessonLine($lesson), 'instructor' => $lesson->instructor->name, 'why' => Clash::said($lesson, $lesson->starts_at, $lesson->minutes),
+            'lesson' => Show::lessonLine($lesson), 'instructor' => $lesson->instructor->name,
+            'why' => Clash::said($lesson, $lesson->starts_at, $lesson->minutes),
         ])->all());
     }
 }

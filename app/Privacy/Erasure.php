@@ -39,7 +39,8 @@ final class Erasure
             $lessons = Lesson::query()->where('learner_id', $learner->id)->pluck('id');
             Lesson::query()->whereKey($lessons)->toBase()->update([
                 'pick_up' => null, 'pick_up_latitude_deg' => null, 'pick_up_longitude_deg' => null, 'drop_off' => null, 'drop_off_latitude_deg' => null,
-                'drop_off_longitude_deg' => null, 'ended_why' => null, 'aim' => null, 'aim_routine' => null, 'aim_step' => null, 'went_well' => null, 'worked_on' => null,
+                'drop_off_longitude_deg' => null, 'ended_why' => null, 'aim' => null, 'aim_routine' => null, 'aim_step' => null,
+                'went_well' => null, 'worked_on' => null,
             ]);
             Mark::query()->toBase()->whereIn(
                 'round_id', Round::query()->whereIn('lesson_id', $lessons)->pluck('id'),

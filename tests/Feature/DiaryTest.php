@@ -174,7 +174,8 @@ it('says before it is written what a time would mean', function (): void {
     $gus = ($this->book)('11:00', ['learner_id' => $this->gus->id])->json('id');
     $ask = fn (array $of): array => $this->getJson('api/fit?'.http_build_query($of))->assertOk()->json();
     $new = ['learner_id' => $this->ada->id, 'vehicle_id' => $this->blue->id, 'minutes' => 60];
-    expect($ask([...$new, 'starts_at' => '2027-03-10T10:30:00Z'])['clashes'])->toBe(['Wanda Orme and the blue one are taken from 11:00 to 12:00: a lesson with Gus.']);
+    expect($ask([...$new, 'starts_at' => '2027-03-10T10:30:00Z'])['clashes'])
+        ->toBe(['Wanda Orme and the blue one are taken from 11:00 to 12:00: a lesson with Gus.']);
     $fit = $ask([...$new, 'starts_at' => '2027-03-10T09:58:00Z']);
     expect($fit['clashes'])->toBe([])->and($fit['before'])->toBeNull()->and($fit['after'])->toMatchArray(['free_minutes' => 2, 'learner' => 'Gus'])
         ->and($fit['after']['short_minutes'])->toBeGreaterThan(3);

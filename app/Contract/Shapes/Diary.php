@@ -39,9 +39,10 @@ final class Diary
                 'from' => Shapes::day(), 'person' => $person, 'people' => Out::list($person, 'whose diaries may be looked at, by name'),
                 'days' => Out::list(Out::object([
                     'day' => Shapes::day(),
-                    'sun' => ['oneOf' => [Out::object(array_fill_keys(
-                        ['first_light', 'sunrise', 'sunset', 'last_light'], Shapes::moment('null where the sun does not come so low or so high', nullable: true),
-                    )), ['type' => 'null']]],
+                    'sun' => self::orNull(Out::object(array_fill_keys(
+                        ['first_light', 'sunrise', 'sunset', 'last_light'],
+                        Shapes::moment('null where the sun does not come so low or so high', nullable: true),
+                    ))),
                     'lessons' => Shapes::listOf('DiaryLesson'), 'between' => Shapes::listOf('Between'),
                     'taught_minutes' => Out::integer('from beginning to end of lessons, without what was cancelled or only wished'),
                     'travel_minutes' => Out::integer('between them, as far as it is known'),

@@ -58,7 +58,9 @@ final readonly class Day
         foreach ($this->openings($within) as [$last, $next]) {
             $drive = $last === null ? 0 : $this->travel->seconds($last->ends, $starts, $last->period->until) ?? 0;
             $earliest = max($within->from, $last === null ? $within->from : $last->period->until + $drive);
-            $end = min($within->until, $next === null ? $within->until : $this->travel->leavingFor($ends, $next->starts, $next->period->from) ?? $next->period->from);
+            $end = $next === null ? $within->until : min(
+                $within->until, $this->travel->leavingFor($ends, $next->starts, $next->period->from) ?? $next->period->from,
+            );
             foreach (self::without($earliest, $end, $taken) as [$from, $until]) {
                 if ($until - $from >= $seconds) {
                     $gaps[] = new Gap($from, $until - $seconds, $last?->id, $next?->id);
@@ -85,7 +87,8 @@ final readonly class Day
 
         return array_values(array_filter(
             $openings,
-            static fn (array $one): bool => ($one[1] === null || $one[1]->period->from > $within->from) && ($one[0] === null || $one[0]->period->until < $within->until),
+            static fn (array $one): bool => ($one[1] === null || $one[1]->period->from > $within->from)
+                && ($one[0] === null || $one[0]->period->until < $within->until),
         ));
     }
 

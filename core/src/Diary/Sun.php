@@ -34,7 +34,8 @@ final readonly class Sun
         $centuries = $days / 36_525.0;
         $mean = 280.46646 + 36_000.76983 * $centuries + 0.0003032 * $centuries ** 2;
         $anomaly = deg2rad(357.52911 + 35_999.05029 * $centuries - 0.0001537 * $centuries ** 2);
-        $centre = (1.914602 - 0.004817 * $centuries) * sin($anomaly) + (0.019993 - 0.000101 * $centuries) * sin(2.0 * $anomaly) + 0.000289 * sin(3.0 * $anomaly);
+        $centre = (1.914602 - 0.004817 * $centuries) * sin($anomaly)
+            + (0.019993 - 0.000101 * $centuries) * sin(2.0 * $anomaly) + 0.000289 * sin(3.0 * $anomaly);
         $node = deg2rad(125.04 - 1_934.136 * $centuries);
         $longitude = deg2rad($mean + $centre - 0.00569 - 0.00478 * sin($node));
         $tilt = deg2rad(23.439291 - 0.0130042 * $centuries + 0.00256 * cos($node));

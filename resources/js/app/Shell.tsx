@@ -60,7 +60,7 @@ export function Shell() {
                         {area.label}
                     </NavLink>
                 ))}
-                {/* On a phone the account and the routines are two of the ways the signpost knows; where text is as large as half a line, every area but Today is. */}
+                {/* On a phone the signpost knows the way to the account and the routines; where text is as large as half a line, to all but Today. */}
                 <button
                     type="button"
                     className="text-quiet flex min-h-14 min-w-0 flex-1 items-center justify-center border-t-4 border-transparent px-1 text-center text-[0.8rem] leading-tight font-semibold lg:hidden"

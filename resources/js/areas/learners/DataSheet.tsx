@@ -144,11 +144,11 @@ function OneLesson({ lesson, name }: { lesson: Lesson; name: ReturnType<typeof u
     const clock = useClock();
     const corrected = new Set(lesson.rounds.flatMap((round) => round.marks.map((mark) => mark.corrects_id)));
     const ratings = Object.entries(lesson.own_ratings);
+    const lasted = lesson.cut_to_minutes ?? lesson.minutes;
     return (
         <section className="break-inside-avoid">
             <h3 className="font-semibold">
-                {clock.date(lesson.starts_at)}, {clock.time(lesson.starts_at)}, {lesson.cut_to_minutes ?? lesson.minutes} minutes with {lesson.instructor} in{' '}
-                {lesson.car}
+                {clock.date(lesson.starts_at)}, {clock.time(lesson.starts_at)}, {lasted} minutes with {lesson.instructor} in {lesson.car}
                 {!['booked', 'done'].includes(lesson.state) && ` (${stateWords(lesson.state, lesson.ended_by)})`}
                 {lesson.ended_why && `: ${lesson.ended_why}`}
             </h3>
