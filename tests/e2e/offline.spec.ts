@@ -75,6 +75,8 @@ test('opens from cold without signal: the day, a lesson with its three faces, th
     await expect(page.getByRole('list', { name: 'The day' })).toBeVisible();
     await expectSound(page, 'Today without signal');
     await expectNoAxeFinding(page, 'Today without signal');
+    await page.goto('/week');
+    await expect(page.getByRole('group', { name: 'Week as a time line' }).getByRole('button').first()).toBeVisible();
     await page.goto(`/lessons/${lesson.id}/plan`);
     await expect(page.getByRole('button', { name: 'Play', exact: true })).toBeVisible();
     await expect(page.getByText(/min are driving from place to place/)).toBeVisible();

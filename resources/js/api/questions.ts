@@ -18,9 +18,9 @@ export const questions = {
     /** Seven days of somebody's diary from a day on; the own where nobody is named. */
     week: (query: { from: string; person?: string }) => ({ queryKey: ['week', query], queryFn: () => api.GET('/week', { params: { query } }) }),
     /** What a time would mean for a lesson, before it is written. */
-    fit: (query: FitAsked) => ({ queryKey: ['week', 'fit', query], queryFn: () => api.GET('/fit', { params: { query } }) }),
+    fit: (query: FitAsked) => ({ queryKey: ['fit', query], queryFn: () => api.GET('/fit', { params: { query } }) }),
     /** Times that are free for a lesson. */
-    free: (query: FreeAsked) => ({ queryKey: ['week', 'free', query], queryFn: () => api.GET('/free', { params: { query } }) }),
+    free: (query: FreeAsked) => ({ queryKey: ['free', query], queryFn: () => api.GET('/free', { params: { query } }) }),
     lesson: (lesson: string) => ({ queryKey: ['lesson', lesson], queryFn: () => api.GET('/lessons/{lesson}', at({ lesson })) }),
     changed: (lesson: string) => ({ queryKey: ['lesson', lesson, 'changed'], queryFn: () => api.GET('/lessons/{lesson}/changed', at({ lesson })) }),
     learners: () => ({ queryKey: ['learners'], queryFn: () => api.GET('/learners') }),

@@ -6,6 +6,7 @@ import { belongTo } from '@/api/client';
 import { hear } from '@/api/heard';
 import type { Asked } from '@/api/tools';
 import type { SignedIn } from '@/api/types';
+import { mondayOf, moved } from '@/areas/week/rows';
 import { lastAnswers } from '@/copies/here';
 import { isoDay } from '@/session/session';
 import { answer, server, tool, type Sent } from '@/testing/answers';
@@ -18,6 +19,9 @@ const line = { ...today.lessons[0]!, id: lesson.id, learner: lesson.learner };
 const NOW = Date.parse('2026-05-20T08:00:00Z');
 const day = (ms: number) => `GET today?day=${isoDay(new Date(ms), session.school.time_zone)}`;
 const [TODAY, TOMORROW] = [day(NOW), day(NOW + 24 * 3_600_000)];
+
+/** This one and the next, from their Mondays. */
+const WEEKS = [0, 7].map((days) => `GET week?from=${moved(`${mondayOf(TODAY.slice(-10))}T12:00`, 0, days).slice(0, 10)}`);
 
 /** Pictures hang at the sites of its places: the first has one on the road one comes by, and one on another. */
 const drawn = lesson.items.flatMap(({ place }) => (place.site_id === null ? [] : [{ site: place.site_id, arm: place.from_arm! }]));
@@ -32,6 +36,7 @@ const pictures = {
 const replies = (more: Record<string, object | number> = {}) => ({
     [TODAY]: { ...today, lessons: [line] },
     [TOMORROW]: { ...today, lessons: [] },
+    ...Object.fromEntries(WEEKS.map((week) => [week, answer('demo-week')])),
     'GET places': answer('demo-places'),
     'GET sites': answer('demo-sites'),
     'GET learners': answer('demo-learners'),
@@ -101,6 +106,13 @@ describe('what is fetched ahead', () => {
         expect(plan.ways!.every(({ direction }) => direction === undefined)).toBe(true);
         expect(told.ways!.every(({ direction, say_at_m }) => direction !== undefined && say_at_m! > 0)).toBe(true);
         expect({ ...told, ways: plan.ways }).toEqual(plan);
+    });
+
+    it('has this week and the next, whatever day it is', async () => {
+        const sent = server(replies());
+        await pack(client, session);
+        expect(asked(sent)).toEqual(expect.arrayContaining(WEEKS));
+        expect(WEEKS).toEqual(['GET week?from=2026-05-18', 'GET week?from=2026-05-25']);
     });
 
     it('is not fetched again while it is fresh, but for the days themselves; and again when it is not', async () => {

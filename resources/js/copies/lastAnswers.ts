@@ -24,6 +24,7 @@ const DEVICE = 'device';
 /** What is kept of answers, by the first word of the question. What is not named here is shown with signal only. */
 const KEPT = [
     'today',
+    'week',
     'lesson',
     'learners',
     'learner',

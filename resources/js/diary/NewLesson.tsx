@@ -59,7 +59,7 @@ function Form({ at, onDone }: { at: string | undefined; onDone: () => void }) {
                     state: values.wished ? 'wished' : 'booked',
                 },
             });
-            await Promise.all([client.invalidateQueries({ queryKey: ['today'] }), client.invalidateQueries({ queryKey: ['week'] })]);
+            await Promise.all(['today', 'week', 'fit', 'free'].map((name) => client.invalidateQueries({ queryKey: [name] })));
             onDone();
             void navigate(`/lessons/${lesson.id}/plan`);
         });

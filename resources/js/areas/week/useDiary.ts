@@ -30,7 +30,7 @@ export function useDiary() {
     const [refused, setRefused] = useState<string | null>(null);
     const write = async (lesson: string, body: Changes) => {
         await api.PATCH('/lessons/{lesson}', { ...at({ lesson }), body });
-        await Promise.all(['week', 'today', 'lesson'].map((name) => client.invalidateQueries({ queryKey: [name] })));
+        await Promise.all(['week', 'today', 'lesson', 'fit', 'free'].map((name) => client.invalidateQueries({ queryKey: [name] })));
     };
     const choose = (lesson: DiaryLesson | null) => {
         setRefused(null);
