@@ -106,12 +106,22 @@ it('lets a wish take nobody’s time, until it is booked', function (): void {
     $this->patchJson("api/lessons/{$wish}", ['state' => 'booked', 'starts_at' => '2027-03-10T11:00:00Z'])->assertOk();
 });
 
+it('shows neither a wish nor what was cancelled on the day’s line', function (): void {
+    Carbon::setTestNow('2027-03-10T08:00:00Z');
+    $booked = ($this->book)('10:00')->json('id');
+    ($this->book)('12:00', ['state' => 'wished']);
+    $off = ($this->book)('14:00')->json('id');
+    $this->patchJson("api/lessons/{$off}", ['state' => 'cancelled', 'ended_by' => 'other']);
+    expect(array_column($this->getJson('api/today')->json('lessons'), 'id'))->toBe([$booked]);
+});
+
 it('gives back what a lesson that was cut short leaves, and counts what was driven', function (): void {
     $lesson = ($this->book)('10:00')->json('id');
     foreach ([['state' => 'cut-short'], ['state' => 'cut-short', 'cut_to_minutes' => 61], ['state' => 'done', 'cut_to_minutes' => 30]] as $wrong) {
         $this->patchJson("api/lessons/{$lesson}", $wrong)->assertUnprocessable()->assertJsonValidationErrors('cut_to_minutes');
     }
     $this->patchJson("api/lessons/{$lesson}", ['state' => 'cut-short', 'cut_to_minutes' => 25])->assertOk()->assertJsonPath('lasts_minutes', 25);
+    $this->patchJson("api/lessons/{$lesson}", ['minutes' => 20])->assertUnprocessable()->assertJsonValidationErrors('minutes');
     ($this->book)('10:25', ['minutes' => 30])->assertCreated();
     expect($this->getJson("api/learners/{$this->ada->id}")->json('hours.total'))->toEqualWithDelta(25.0, 0.01);
 });

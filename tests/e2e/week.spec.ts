@@ -120,6 +120,14 @@ test('cancelled with whose doing and why, booked again by one press', async ({ p
         .getByRole('button', { name: /cancelled for another reason/ })
         .click();
     await expect(chosen).toContainText('Black ice');
+    // Nobody sets out for it.
+    await chosen.getByRole('link', { name: 'Open' }).click();
+    await expect(page.getByText('This lesson is not on: cancelled.')).toBeVisible();
+    await expectNoAxeFinding(page, 'a cancelled lesson');
+    await page.getByRole('link', { name: 'Its week' }).click();
+    await line(page)
+        .getByRole('button', { name: /cancelled for another reason/ })
+        .click();
     await chosen.getByRole('button', { name: 'Book it again' }).click();
     await expect.poll(async () => (await weekOf(page, monday))[0]!.state).toBe('booked');
 });

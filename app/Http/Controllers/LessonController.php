@@ -52,6 +52,9 @@ final class LessonController extends Controller
         if (isset($said['starts_at'])) {
             $said['starts_at'] = Carbon::parse($said['starts_at'])->utc();
         }
+        if (! isset($said['state']) && ($lesson->cut_to_minutes ?? 0) > ($said['minutes'] ?? $lesson->minutes)) {
+            throw ValidationException::withMessages(['minutes' => 'must not be less than the minutes it was cut to.']);
+        }
         if (isset($said['state'])) {
             $said = [...$said, ...self::ending($said, $lesson)];
         }

@@ -49,7 +49,7 @@ final class TodayController extends Controller
 
         return response()->json([
             'day' => $day->toDateString(),
-            'lessons' => $lessons->where('state', '!=', 'cancelled')->map(Show::lessonLine(...))->values(),
+            'lessons' => $lessons->whereNotIn('state', ['cancelled', 'wished'])->map(Show::lessonLine(...))->values(),
             'between' => array_map(WeekPage::between(...), Appointments::day(
                 $lessons->filter(static fn (Lesson $lesson): bool => $lesson->state()->holds()), $current->school(),
             )->between()),

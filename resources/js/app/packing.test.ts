@@ -6,7 +6,7 @@ import { belongTo } from '@/api/client';
 import { hear } from '@/api/heard';
 import type { Asked } from '@/api/tools';
 import type { SignedIn } from '@/api/types';
-import { mondayOf, moved } from '@/areas/week/rows';
+import { mondayOf, moved } from '@/diary/week';
 import { lastAnswers } from '@/copies/here';
 import { isoDay } from '@/session/session';
 import { answer, server, tool, type Sent } from '@/testing/answers';

@@ -5,7 +5,7 @@ import { questions, type Question } from '@/api/questions';
 import type { ApproachAsked, SignedIn } from '@/api/types';
 import { onwardOf, stopOf } from '@/areas/lesson/onward/onward';
 import { placeQuestions } from '@/areas/lesson/placeQuestions';
-import { A_WEEK, mondayOf, moved } from '@/areas/week/rows';
+import { A_WEEK, mondayOf, moved } from '@/diary/week';
 import { lastAnswers } from '@/copies/here';
 import { rowsOf, withDirections, type SeatAnswer } from '@/seat/rows';
 import { isoDay } from '@/session/session';

@@ -1,6 +1,9 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { NavLink, Navigate, useParams } from 'react-router';
+import type { LessonState } from '@/api/types';
+import { mondayOf } from '@/diary/week';
+import { stateWords } from '@/diary/stateWords';
 import { RulesOf } from '@/rules/rules';
 import { useClock } from '@/session/session';
 import { Failed, Waiting } from '@/ui/State';
@@ -11,6 +14,9 @@ import { useShownLesson } from './useLesson';
 
 const FACES = { plan: PlanFace, drive: DriveFace, debrief: DebriefFace };
 const LABELS: Record<keyof typeof FACES, string> = { plan: 'Plan', drive: 'Drive', debrief: 'Debrief' };
+
+/** Nobody drives in these: said on every face, so that nobody sets out for one. */
+const NOT_DRIVEN: LessonState[] = ['wished', 'cancelled', 'no-show'];
 
 /** The lesson: three faces of one page, in the order of the work. */
 export function LessonPage() {
@@ -34,7 +40,7 @@ export function LessonPage() {
                         <NavLink to={`/learners/${lesson.data.learner.id}`}>{lesson.data.learner.name}</NavLink>
                     </h1>
                     <p className={`text-quiet ${face === 'drive' ? 'hidden sm:block' : ''}`}>
-                        Lesson {lesson.data.number} · {clock.day(lesson.data.starts_at)}, {clock.time(lesson.data.starts_at)}, {lesson.data.minutes} min
+                        Lesson {lesson.data.number} · {clock.day(lesson.data.starts_at)}, {clock.time(lesson.data.starts_at)}, {lesson.data.lasts_minutes} min
                     </p>
                 </div>
                 <nav aria-label="Faces of the lesson" className="screen-only flex flex-wrap gap-1">
@@ -49,6 +55,14 @@ export function LessonPage() {
                     ))}
                 </nav>
             </header>
+            {NOT_DRIVEN.includes(lesson.data.state) && (
+                <p className="border-now border-l-4 pl-3 font-semibold">
+                    This lesson is not on: {stateWords(lesson.data.state)}.{' '}
+                    <NavLink className="link" to={`/week?from=${mondayOf(clock.iso(new Date(lesson.data.starts_at)))}`}>
+                        Its week
+                    </NavLink>
+                </p>
+            )}
             <RulesOf rules={lesson.data.rules}>
                 <Face key={id} lesson={lesson.data} />
             </RulesOf>

@@ -1,6 +1,9 @@
 import { Link } from 'react-router';
 import type { Between, LessonLine } from '@/api/types';
+import { stateWords } from '@/diary/stateWords';
 import { useClock } from '@/session/session';
+
+const isOver = ({ state }: LessonLine): boolean => state !== 'booked';
 
 /** The day as one line: lessons to scale, the gaps between them said, and how much of them is driving. */
 export function DayLine({ lessons, between, nextId }: { lessons: LessonLine[]; between: Between[]; nextId?: string }) {
@@ -19,12 +22,12 @@ export function DayLine({ lessons, between, nextId }: { lessons: LessonLine[]; b
                         <Link
                             to={`/lessons/${lesson.id}/plan`}
                             style={{ flexGrow: lesson.minutes, flexBasis: '7rem' }}
-                            className={`min-h-16 min-w-0 rounded-lg border-2 px-3 py-2 ${isNext ? 'border-now border-b-8' : 'border-line'} ${lesson.state === 'done' ? 'bg-wash' : ''}`}
+                            className={`min-h-16 min-w-0 rounded-lg border-2 px-3 py-2 ${isNext ? 'border-now border-b-8' : 'border-line'} ${isOver(lesson) ? 'bg-wash' : ''}`}
                         >
                             <span className="block font-bold">{clock.time(lesson.starts_at)}</span>
                             <span className="block truncate">{lesson.learner.name}</span>
                             <span className="text-quiet block text-sm">
-                                {lesson.lasts_minutes} min{lesson.state === 'done' && ' · done'}
+                                {[`${lesson.lasts_minutes} min`, stateWords(lesson.state)].filter(Boolean).join(' · ')}
                             </span>
                         </Link>
                     </li>

@@ -1,7 +1,8 @@
 import type { DiaryLesson, Week, WeekDay } from '@/api/types';
 import { useClock, useSession } from '@/session/session';
 import { Block } from './Block';
-import { clockOn, hoursOf, hoursWords, isOff, minuteOfDay, moved, placed } from './rows';
+import { clockOn, moved } from '@/diary/week';
+import { hoursOf, hoursWords, isOff, minuteOfDay, placed } from './rows';
 import type { Diary } from './useDiary';
 
 /** A line of lessons is so high, rem. */

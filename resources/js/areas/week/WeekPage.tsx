@@ -10,7 +10,8 @@ import { Failed, Waiting } from '@/ui/State';
 import { useNow } from '@/ui/useNow';
 import { Chosen } from './Chosen';
 import { DayList } from './DayList';
-import { A_WEEK, mondayOf, moved, sumOf } from './rows';
+import { A_WEEK, mondayOf, moved } from '@/diary/week';
+import { sumOf } from './rows';
 import { TimeLine } from './TimeLine';
 import { useDiary } from './useDiary';
 

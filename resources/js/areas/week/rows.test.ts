@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { answer } from '@/testing/answers';
-import { clockOn, hoursOf, hoursWords, minuteOfDay, mondayOf, moved, placed, shortName, sumOf } from './rows';
+import { hoursOf, hoursWords, minuteOfDay, placed, shortName, sumOf } from './rows';
 
 const week = answer('demo-week');
 const ZONE = 'Europe/London';
@@ -58,17 +58,9 @@ describe('the lines of a week', () => {
         expect(hoursOf([], ZONE)).toEqual([8, 18]);
     });
 
-    it('move by a quarter of an hour or a day, over the end of a month and of a year, and stay on their day', () => {
-        expect(moved('2026-11-30T10:00', 15)).toBe('2026-11-30T10:15');
-        expect(moved('2026-11-30T10:00', 0, 1)).toBe('2026-12-01T10:00');
-        expect(moved('2026-01-01T10:00', -15, -1)).toBe('2025-12-31T09:45');
-        expect(moved('2026-03-29T00:10', -15)).toBe('2026-03-29T00:00');
-        expect(moved('2026-03-29T23:40', 30)).toBe('2026-03-29T23:45');
-        expect(clockOn('2026-03-29', 65)).toBe('2026-03-29T01:05');
-    });
-
-    it('begin on the Monday, also of a Sunday and over the end of a year', () => {
-        expect(['2026-11-30', '2026-12-06', '2027-01-03', '2027-03-01'].map(mondayOf)).toEqual(['2026-11-30', '2026-11-30', '2026-12-28', '2027-03-01']);
+    it('end a lesson that goes on after midnight with the day', () => {
+        const [late] = placed({ lessons: [lesson('2026-12-01T23:30:00Z')] }, ZONE);
+        expect([late!.from, late!.until]).toEqual([23 * 60 + 30, 24 * 60]);
     });
 
     it('say what they hold, without what was cancelled or only wished', () => {

@@ -15,8 +15,6 @@ const SHOWN = [8, 18] as const;
 
 const HOUR = 60;
 
-export const A_WEEK = 7;
-
 /** What takes nobody's time. */
 export const isOff = ({ state }: Pick<DiaryLesson, 'state'>): boolean => state === 'cancelled' || state === 'wished';
 
@@ -33,7 +31,8 @@ export function placed(day: Pick<WeekDay, 'lessons'>, zone: string): Placed[] {
         .sort((a, b) => Number(isOff(a)) - Number(isOff(b)) || a.starts_at.localeCompare(b.starts_at))
         .map((lesson) => {
             const from = minuteOfDay(lesson.starts_at, zone);
-            const until = from + lesson.lasts_minutes;
+            // What goes on after midnight ends with the line.
+            const until = Math.min(24 * HOUR, from + lesson.lasts_minutes);
             const free = ends.findIndex((end) => end <= from);
             const lane = free === -1 ? ends.length : free;
             ends[lane] = until;
@@ -48,19 +47,6 @@ export function hoursOf(days: WeekDay[], zone: string): [number, number] {
         Math.floor(Math.min(SHOWN[0] * HOUR, ...all.map(({ from }) => from)) / HOUR),
         Math.ceil(Math.max(SHOWN[1] * HOUR, ...all.map(({ until }) => until)) / HOUR),
     ];
-}
-
-/** A time of the clock, moved by so many minutes and days: `2026-05-20T10:30`. It stays on its day. */
-export function moved(at: string, minutes: number, days = 0): string {
-    const day = new Date(`${at.slice(0, 10)}T12:00:00Z`);
-    day.setUTCDate(day.getUTCDate() + days);
-    const minute = Math.max(0, Math.min(24 * HOUR - 15, Number(at.slice(11, 13)) * HOUR + Number(at.slice(14, 16)) + minutes));
-    return clockOn(day.toISOString().slice(0, 10), minute);
-}
-
-/** `2026-05-20T10:30` of a day and minutes from its midnight. */
-export function clockOn(day: string, minute: number): string {
-    return `${day}T${String(Math.floor(minute / HOUR)).padStart(2, '0')}:${String(minute % HOUR).padStart(2, '0')}`;
 }
 
 /** So many minutes in hours, as one says it. */
@@ -81,10 +67,4 @@ export function sumOf({ days }: Week): string {
 export function shortName(name: string): string {
     const [first, ...rest] = name.split(' ');
     return rest.length === 0 ? name : `${first} ${rest.at(-1)![0]}.`;
-}
-
-/** The Monday of a day's week, `2026-05-18`. */
-export function mondayOf(day: string): string {
-    const weekday = new Date(`${day}T12:00:00Z`).getUTCDay();
-    return moved(`${day}T12:00`, 0, -((weekday + 6) % A_WEEK)).slice(0, 10);
 }
