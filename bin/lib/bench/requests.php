@@ -19,6 +19,10 @@ function benchServer(string $base): void
         'sweep of 60 plans' => ['POST', '/api/compute/approach', $plan + ['sweep' => ['field' => 'speed_mph', 'from' => 5, 'to' => 64, 'step' => 1]]],
         'page: any (the shell)' => ['GET', '/', null],
         'page: Today' => ['GET', '/api/today', null],
+        'page: Week' => ['GET', '/api/week?from='.date('Y-m-d', strtotime('next monday')), null],
+        'free times of two weeks' => [
+            'GET', "/api/free?lesson={$lesson}&from=".date('Y-m-d', strtotime('tomorrow')).'&days=14', null,
+        ],
         'page: Lesson' => ['GET', "/api/lessons/{$lesson}", null],
         'page: Learners' => ['GET', '/api/learners', null],
         "page: Learner with {$learners[0]['lessons_done']} lessons" => ['GET', "/api/learners/{$learners[0]['id']}", null],
