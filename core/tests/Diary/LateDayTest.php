@@ -52,7 +52,8 @@ it('reaches a test: the lesson before it gives way', function (): void {
         ['lesson' => [20, 20], 'test' => [0, 0], 'after' => [0, 0]],
     );
     // Of an hour less than half would be left: it cannot be kept, and the test is as it was.
-    expect(minutesLate(runningLate()->of(appointed('a', '09:00', '10:00'), 1_860, $rest, ['test'])))->toBe(['lesson' => null, 'test' => [0, 0], 'after' => [0, 0]]);
+    expect(minutesLate(runningLate()->of(appointed('a', '09:00', '10:00'), 1_860, $rest, ['test'])))
+        ->toBe(['lesson' => null, 'test' => [0, 0], 'after' => [0, 0]]);
 });
 
 it('counts the drive to the test', function (): void {
