@@ -51,7 +51,7 @@ return new class extends RepeatableMigration
             'cut_to_minutes', 'ended_by', 'ended_at', 'ended_why', 'charged', 'moved_from_id', 'pick_up', 'pick_up_latitude_deg', 'pick_up_longitude_deg',
             'drop_off', 'drop_off_latitude_deg', 'drop_off_longitude_deg',
         ]));
-        DB::statement("ALTER TABLE lessons MODIFY state ENUM('planned','done','cancelled',".self::STATES.") NOT NULL DEFAULT 'planned'");
+        DB::statement("ALTER TABLE lessons MODIFY state ENUM('planned',".self::STATES.") NOT NULL DEFAULT 'planned'");
         DB::table('lessons')->whereIn('state', ['wished', 'booked'])->update(['state' => 'planned']);
         DB::table('lessons')->where('state', 'cut-short')->update(['state' => 'done']);
         DB::table('lessons')->where('state', 'no-show')->update(['state' => 'cancelled']);
