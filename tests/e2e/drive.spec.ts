@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { api, complaints, everythingSent, expectNoAxeFinding, expectSound, newLesson, type Lesson, type Round } from './support';
+import { api, complaints, everythingSent, expectNoAxeFinding, expectSound, keyTo, newLesson, type Lesson, type Round } from './support';
 
 const round = (page: Page) => page.getByText(/^Round \d+/);
 const outcomes = (found: Round) => found.marks.filter((mark) => !mark.withdrawn).map((mark) => `${mark.step ?? mark.kind} ${mark.outcome ?? ''}`.trim());
@@ -141,7 +141,7 @@ test('no single key acts on the way to another page', async ({ page }) => {
     });
     await page.keyboard.press('.');
     await expect(page.getByRole('dialog', { name: 'Where to?' })).toBeVisible();
-    await page.keyboard.press('7');
+    await page.keyboard.press(keyTo('Account'));
     await page.keyboard.type('a1h');
     await expect(page.getByRole('heading', { name: 'Password' })).toBeVisible();
     await page.goto(`/lessons/${lesson.id}/drive`);

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { api, complaints, everythingSent, INSTRUCTOR, signIn } from './support';
+import { api, complaints, everythingSent, INSTRUCTOR, keyTo, signIn } from './support';
 
 interface Tally {
     routine: string;
@@ -160,7 +160,7 @@ test('the same by keyboard alone', async ({ page }) => {
     // Elsewhere by a number, and by name.
     await page.keyboard.press('.');
     await expect(page.getByRole('dialog', { name: 'Where to?' })).toBeVisible();
-    await page.keyboard.press('5');
+    await page.keyboard.press(keyTo('Bench'));
     await expect(page.getByRole('heading', { name: 'Approach' })).toBeVisible();
     await expect(page).toHaveTitle(/^Approach/);
     await page.keyboard.press('.');

@@ -1,5 +1,9 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, type Page } from '@playwright/test';
+import { AREAS } from '../../resources/js/keys/areas';
+
+/** The key that leads to an area from the signpost. */
+export const keyTo = (area: string): string => String(AREAS.findIndex(({ label }) => label === area) + 1);
 
 export const INSTRUCTOR = { email: 'instructor@harbourschool.test', password: 'demo-harbour' };
 
