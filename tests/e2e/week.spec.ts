@@ -12,9 +12,11 @@ interface Week {
     days: { day: string; lessons: DiaryLesson[] }[];
 }
 
-/** Three weeks ahead nobody else has anything: each test has a week of its own from there. */
+/** So far ahead nobody else has anything: each test has a week of its own from there. */
+const AHEAD = 16;
+
 const mondayIn = (weeks: number): string => {
-    const day = new Date(Date.now() + weeks * 7 * 86_400_000);
+    const day = new Date(Date.now() + (AHEAD + weeks) * 7 * 86_400_000);
     day.setUTCDate(day.getUTCDate() - ((day.getUTCDay() + 6) % 7));
     return day.toISOString().slice(0, 10);
 };
