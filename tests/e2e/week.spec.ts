@@ -63,6 +63,8 @@ test('a lesson is moved by the arrow keys, by dragging, and back by one press', 
     expect(Date.parse((await weekOf(page, monday))[0]!.starts_at)).toBe(Date.parse(at(dayAfter(monday, 1), 10)) + 30 * 60_000);
     await page.getByRole('button', { name: 'Undo' }).click();
     await expect.poll(async () => Date.parse((await weekOf(page, monday))[0]!.starts_at)).toBe(Date.parse(lesson.starts_at));
+    // The page has read it again: where the lesson stands now is where it is taken up.
+    await expect(line(page).getByRole('button', { name: new RegExp(`${lesson.learner.name}, Monday`) })).toBeVisible();
     // Dragged two days down and to the right; what is let go is asked, too.
     const row = line(page).getByRole('region').nth(2);
     const [from, to] = [(await block.boundingBox())!, (await row.boundingBox())!];
