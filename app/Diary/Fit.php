@@ -23,7 +23,7 @@ final class Fit
         $names = $others->mapWithKeys(static fn (Lesson $one): array => [$one->id => $one->learner->name]);
 
         return [
-            'clashes' => Clash::said($lesson, $lesson->starts_at, $lesson->minutes),
+            'clashes' => Clash::said($lesson),
             'before' => self::told($between, 'before', $mine, $names->all()), 'after' => self::told($between, 'after', $mine, $names->all()),
             ...WeekPage::light(WeekPage::sun($school), $lesson),
         ];

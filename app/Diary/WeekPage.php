@@ -20,10 +20,12 @@ final readonly class WeekPage
     }
 
     /**
-     * @param  list<array{id: string, name: string}>  $people  whose diaries may be looked at
+     * @param  User  $person  whose days they are
+     * @param  User  $reader  who looks at them
+     * @param  list<array{id: string, name: string}>  $people  whose diaries that one may look at
      * @return array<string, mixed>
      */
-    public function of(User $person, Carbon $from, int $days, array $people): array
+    public function of(User $person, User $reader, Carbon $from, int $days, array $people): array
     {
         $first = Carbon::parse($from->toDateString(), $this->school->time_zone);
         $end = $first->copy()->addDays($days);
@@ -38,7 +40,7 @@ final readonly class WeekPage
 
         return [
             'from' => $first->toDateString(), 'person' => $person->only(['id', 'name']), 'people' => $people, 'days' => $told,
-            'clashes' => $this->clashes($person),
+            'clashes' => $this->clashes($reader),
         ];
     }
 
@@ -96,15 +98,14 @@ final readonly class WeekPage
      *
      * @return list<array<string, mixed>>
      */
-    private function clashes(User $person): array
+    private function clashes(User $reader): array
     {
         $lessons = Lesson::query()->with(['learner', 'vehicle', 'instructor'])->tap(Appointments::holding(...))->where('starts_at', '>', now())
             ->whereNotExists(static fn ($booked) => $booked->from('bookings')->whereColumn('bookings.lesson_id', 'lessons.id'))
-            ->when(! $person->isOwner(), static fn ($own) => $own->where('instructor_id', $person->id))->oldest('starts_at')->limit(50)->get();
+            ->when(! $reader->isOwner(), static fn ($own) => $own->where('instructor_id', $reader->id))->oldest('starts_at')->limit(50)->get();
 
-        return array_values($lessons->map(static fn (Lesson $lesson): array => [
-            'lesson' => Show::lessonLine($lesson), 'instructor' => $lesson->instructor->name,
-            'why' => Clash::said($lesson, $lesson->starts_at, $lesson->minutes),
-        ])->all());
+        return array_map(static fn (Lesson $lesson, array $why): array => [
+            'lesson' => Show::lessonLine($lesson), 'instructor' => $lesson->instructor->name, 'why' => $why,
+        ], $lessons->all(), Clash::ofEach(array_values($lessons->all())));
     }
 }

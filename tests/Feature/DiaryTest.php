@@ -4,6 +4,7 @@ use App\Diary\Bookings;
 use App\Models\Learner;
 use App\Models\Lesson;
 use App\Models\School;
+use App\Models\User;
 use App\Models\Vehicle;
 use App\School\CurrentSchool;
 use Illuminate\Support\Carbon;
@@ -56,6 +57,21 @@ it('refuses a second thing at the same time, and says who is taken and until whe
     'the learner' => [['as' => 'piet', 'with' => ['vehicle_id' => 'grey']], 'Ada is taken from 10:00 to 11:00: a lesson with Wanda Orme.'],
     'all three' => [['with' => []], 'Wanda Orme, Ada and the blue one are taken from 10:00 to 11:00: a lesson with Wanda Orme.'],
 ]);
+
+it('says no more of a colleague’s lesson than that it is one, where the school lets nobody read it', function (): void {
+    ($this->book)('10:00')->assertCreated();
+    $this->school->update(['colleagues_read' => false]);
+    $asked = ($this->asked)('10:30', ['learner_id' => $this->gus->id]);
+    $refused = fn (User $who): array => $this->actingAs($who->refresh())->postJson('api/lessons', $asked)->assertUnprocessable()->json('errors.starts_at');
+    expect($refused($this->piet))->toBe(['The blue one is taken from 10:00 to 11:00: a colleague’s lesson.'])
+        ->and($refused($this->owner))->toBe(['The blue one is taken from 10:00 to 11:00: a lesson with Ada.']);
+});
+
+it('calls a car as it is called', function (): void {
+    $this->blue->update(['name' => 'ZT 40']);
+    ($this->book)('10:00')->assertCreated();
+    expect(($this->book)('10:30')->json('errors.starts_at.0'))->toBe('Wanda Orme, Ada and ZT 40 are taken from 10:00 to 11:00: a lesson with Wanda Orme.');
+});
 
 it('takes what only touches, and whoever has nothing to do with it', function (): void {
     ($this->book)('10:00')->assertCreated();
@@ -141,6 +157,8 @@ it('writes on a lesson that clashes since before there was a diary, shows it to 
     foreach ([[$this->wanda, 1], [$this->owner, 1], [$this->piet, 0]] as [$who, $number]) {
         expect($this->actingAs($who)->getJson('api/week?from=2027-03-08')->json('clashes'))->toHaveCount($number);
     }
+    // Whoever looks: a colleague who reads the owner’s week is told of their own all the same.
+    expect($this->actingAs($this->piet)->getJson("api/week?person={$this->owner->id}")->json('clashes'))->toBe([]);
     expect($this->actingAs($this->owner)->getJson('api/week')->json('clashes.0'))->toMatchArray([
         'instructor' => 'Wanda Orme', 'why' => ['Wanda Orme is taken from 10:00 to 11:00: a lesson with Ada.'],
     ]);

@@ -30,7 +30,7 @@ final class DiaryController extends Controller
         $person = $this->person($request, $said['person'] ?? null, $current);
 
         return response()->json((new WeekPage($current->school()))->of(
-            $person, $this->from($said, $current), (int) ($said['days'] ?? self::A_WEEK), $this->people($this->user($request)),
+            $person, $this->user($request), $this->from($said, $current), (int) ($said['days'] ?? self::A_WEEK), $this->people($this->user($request)),
         ));
     }
 
