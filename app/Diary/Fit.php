@@ -25,7 +25,7 @@ final class Fit
         return [
             'clashes' => Clash::said($lesson),
             'before' => self::told($between, 'before', $mine, $names->all()), 'after' => self::told($between, 'after', $mine, $names->all()),
-            ...WeekPage::light(WeekPage::sun($school), $lesson),
+            ...Told::light(Told::sun($school), $lesson),
         ];
     }
 
@@ -39,7 +39,7 @@ final class Fit
     {
         foreach ($between as $one) {
             if ($one->{$side} === $mine) {
-                return [...WeekPage::between($one), 'learner' => $names[$side === 'before' ? $one->after : $one->before]];
+                return [...Told::between($one), 'learner' => $names[$side === 'before' ? $one->after : $one->before]];
             }
         }
 

@@ -6,7 +6,6 @@ use App\Models\Lesson;
 use App\Models\School;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
-use NobleTurn\Core\Diary\Gap;
 use NobleTurn\Core\Diary\Period;
 
 /** Where a lesson still fits, in the days to come: instructor, learner and car are free, and there is time for the drives before and after. */
@@ -24,11 +23,12 @@ final class FreeTimes
     /** @return list<array<string, mixed>> in the order of time */
     public static function of(Lesson $lesson, School $school, Carbon $from, int $days): array
     {
-        $sun = WeekPage::sun($school);
+        $sun = Told::sun($school);
         $first = Carbon::parse($from->toDateString(), $school->time_zone);
         $end = $first->copy()->addDays($days);
         $others = Appointments::taking($lesson->instructor_id, $first->copy()->utc(), $end->copy()->utc())
             ->filter(static fn (Lesson $one): bool => $one->id !== $lesson->id);
+        $names = $others->mapWithKeys(static fn (Lesson $one): array => [$one->id => $one->learner->name]);
         $taken = self::taken($lesson, $first, $end);
         $wanted = Appointments::of($lesson);
         $free = [];
@@ -45,39 +45,18 @@ final class FreeTimes
             foreach ($gaps as $gap) {
                 $at = $gap->first(self::STEP_MINUTES);
                 if ($at !== null) {
-                    $free[] = self::told($gap, $at, $lesson, $school, $sun, $today->all());
+                    $there = (clone $lesson)->fill(['starts_at' => Carbon::createFromTimestampUTC($at)]);
+                    $free[] = [
+                        'starts_at' => Told::moment($at), 'latest_at' => Told::moment(intdiv($gap->latest, 60) * 60),
+                        'after' => $names[$gap->after ?? ''] ?? null, 'before' => $names[$gap->before ?? ''] ?? null,
+                        'travel_before_minutes' => Told::minutes($gap->there), 'travel_after_minutes' => Told::minutes($gap->on),
+                        ...Told::light($sun, $there),
+                    ];
                 }
             }
         }
 
         return array_slice($free, 0, self::MOST);
-    }
-
-    /**
-     * @param  array<Lesson>  $today
-     * @return array<string, mixed>
-     */
-    private static function told(Gap $gap, int $at, Lesson $lesson, School $school, ?\NobleTurn\Core\Diary\Sun $sun, array $today): array
-    {
-        $there = (clone $lesson)->fill(['starts_at' => Carbon::createFromTimestampUTC($at)]);
-        $names = [];
-        foreach ($today as $one) {
-            $names[$one->id] = $one->learner->name;
-        }
-        $drives = [];
-        foreach (Appointments::day([...$today, $there], $school)->between() as $one) {
-            $mine = $there->id ?? 'new';
-            $drives += $one->before === $mine ? ['before' => $one->travel] : ($one->after === $mine ? ['after' => $one->travel] : []);
-        }
-        $minutes = static fn (?int $seconds): ?int => $seconds === null ? null : (int) ceil($seconds / 60);
-
-        return [
-            'starts_at' => $there->starts_at->toIso8601ZuluString(),
-            'latest_at' => Carbon::createFromTimestampUTC(intdiv($gap->latest, 60) * 60)->toIso8601ZuluString(),
-            'after' => $names[$gap->after ?? ''] ?? null, 'before' => $names[$gap->before ?? ''] ?? null,
-            'travel_before_minutes' => $minutes($drives['before'] ?? null), 'travel_after_minutes' => $minutes($drives['after'] ?? null),
-            ...WeekPage::light($sun, $there),
-        ];
     }
 
     /** @return list<Period> when the learner or the car is with somebody else */

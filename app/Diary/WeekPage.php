@@ -9,8 +9,6 @@ use App\Models\User;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Carbon;
 use NobleTurn\Core\Diary\Between;
-use NobleTurn\Core\Diary\Sun;
-use NobleTurn\Core\Site\Position;
 
 /** Some days of one instructor, from midnight to midnight by the school’s clock: lessons, the drives between, and when it gets dark. */
 final readonly class WeekPage
@@ -50,47 +48,18 @@ final readonly class WeekPage
      */
     private function day(Carbon $day, Collection $lessons): array
     {
-        $sun = self::sun($this->school);
+        $sun = Told::sun($this->school);
         $holding = $lessons->filter(static fn (Lesson $lesson): bool => $lesson->state()->holds());
         $between = Appointments::day($holding, $this->school)->between();
 
         return [
             'day' => $day->toDateString(),
-            'sun' => $sun === null ? null : array_map(self::moment(...), $sun->day($day->copy()->setTime(12, 0)->getTimestamp())),
-            'lessons' => $lessons->map(static fn (Lesson $lesson): array => [...Show::diaryLine($lesson), ...self::light($sun, $lesson)])->all(),
-            'between' => array_map(self::between(...), $between),
+            'sun' => $sun === null ? null : array_map(Told::moment(...), $sun->day($day->copy()->setTime(12, 0)->getTimestamp())),
+            'lessons' => $lessons->map(static fn (Lesson $lesson): array => [...Show::diaryLine($lesson), ...Told::light($sun, $lesson)])->all(),
+            'between' => array_map(Told::between(...), $between),
             'taught_minutes' => $holding->sum(static fn (Lesson $lesson): int => $lesson->lasts()),
             'travel_minutes' => (int) ceil(array_sum(array_map(static fn (Between $one): int => $one->travel ?? 0, $between)) / 60),
         ];
-    }
-
-    /** @return array{after: string, before: string, free_minutes: int, travel_minutes: ?int, leave_at: ?string, short_minutes: int} */
-    public static function between(Between $one): array
-    {
-        return [
-            'after' => $one->after, 'before' => $one->before, 'free_minutes' => intdiv($one->free, 60),
-            'travel_minutes' => $one->travel === null ? null : (int) ceil($one->travel / 60), 'leave_at' => self::moment($one->leave),
-            'short_minutes' => (int) ceil($one->short() / 60),
-        ];
-    }
-
-    public static function sun(School $school): ?Sun
-    {
-        return $school->latitude_deg === null || $school->longitude_deg === null ? null
-            : new Sun(Position::ofDegrees($school->latitude_deg, $school->longitude_deg));
-    }
-
-    /** @return array{light_at_start: ?string, light_at_end: ?string} */
-    public static function light(?Sun $sun, Lesson $lesson): array
-    {
-        $at = static fn (Carbon $moment): ?string => $sun?->light((float) $moment->getTimestamp())->value;
-
-        return ['light_at_start' => $at($lesson->starts_at), 'light_at_end' => $at($lesson->ends())];
-    }
-
-    private static function moment(?int $at): ?string
-    {
-        return $at === null ? null : Carbon::createFromTimestampUTC($at)->toIso8601ZuluString();
     }
 
     /**

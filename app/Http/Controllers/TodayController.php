@@ -4,7 +4,7 @@ namespace App\Http\Controllers;
 
 use App\Contract\Taken;
 use App\Diary\Appointments;
-use App\Diary\WeekPage;
+use App\Diary\Told;
 use App\Http\Resources\Show;
 use App\Marks\StandingMarks;
 use App\Models\Lesson;
@@ -50,7 +50,7 @@ final class TodayController extends Controller
         return response()->json([
             'day' => $day->toDateString(),
             'lessons' => $lessons->whereNotIn('state', ['cancelled', 'wished'])->map(Show::lessonLine(...))->values(),
-            'between' => array_map(WeekPage::between(...), Appointments::day(
+            'between' => array_map(Told::between(...), Appointments::day(
                 $lessons->filter(static fn (Lesson $lesson): bool => $lesson->state()->holds()), $current->school(),
             )->between()),
             'next' => $next,

@@ -56,14 +56,16 @@ final readonly class Day
     {
         $gaps = [];
         foreach ($this->openings($within) as [$last, $next]) {
-            $drive = $last === null ? 0 : $this->travel->seconds($last->ends, $starts, $last->period->until) ?? 0;
-            $earliest = max($within->from, $last === null ? $within->from : $last->period->until + $drive);
+            $there = $last === null ? null : $this->travel->seconds($last->ends, $starts, $last->period->until);
+            $without = $last === null || $next === null ? null : $this->travel->seconds($last->ends, $next->starts, $last->period->until);
+            $earliest = max($within->from, $last === null ? $within->from : $last->period->until + ($there ?? 0));
             $end = $next === null ? $within->until : min(
                 $within->until, $this->travel->leavingFor($ends, $next->starts, $next->period->from) ?? $next->period->from,
             );
             foreach (self::without($earliest, $end, $taken) as [$from, $until]) {
                 if ($until - $from >= $seconds) {
-                    $gaps[] = new Gap($from, $until - $seconds, $last?->id, $next?->id);
+                    $on = $next === null ? null : $this->travel->seconds($ends, $next->starts, $from + $seconds);
+                    $gaps[] = new Gap($from, $until - $seconds, $last?->id, $next?->id, $there, $on, $without);
                 }
             }
         }

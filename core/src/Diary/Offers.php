@@ -31,7 +31,7 @@ final readonly class Offers
 
     private const STEP_MINUTES = 5;
 
-    public function __construct(private Travel $travel, private DateTimeZone $zone, private ?Sun $sun = null)
+    public function __construct(private DateTimeZone $zone, private ?Sun $sun = null)
     {
     }
 
@@ -64,7 +64,8 @@ final readonly class Offers
                 if ($starts === null) {
                     continue;
                 }
-                $drive = $this->more($gap, $starts, $one, $day);
+                // Where they live nobody knows: a day without anything else does not make it known.
+                $drive = $one->at === null ? null : $gap->more();
                 $offer = new Offer($one, $starts, $gap->latest, $drive, $this->reasons($starts, $drive, $one));
                 $best = $best === null || $offer->worth() > $best->worth() ? $offer : $best;
             }
@@ -77,26 +78,6 @@ final readonly class Offers
     private function wished(Period $free, Waiting $one): array
     {
         return array_values(array_filter(array_map(fn (Wish $wish): ?Period => $wish->within($free, $this->zone), $one->wishes)));
-    }
-
-    /** Driven there and on, less what is driven from the one to the other without it. */
-    private function more(Gap $gap, int $starts, Waiting $one, Day $day): ?int
-    {
-        $find = static fn (?string $id): ?Appointment => array_values(array_filter(
-            $day->appointments, static fn (Appointment $other): bool => $other->id === $id,
-        ))[0] ?? null;
-        [$before, $after] = [$find($gap->after), $find($gap->before)];
-        if ($one->at === null) {
-            return null;
-        }
-        $drives = [
-            $before === null ? 0 : $this->travel->seconds($before->ends, $one->at, $before->period->until),
-            $after === null ? 0 : $this->travel->seconds($one->at, $after->starts, $starts + $one->seconds),
-            $before === null || $after === null ? 0 : $this->travel->seconds($before->ends, $after->starts, $before->period->until),
-        ];
-        [$there, $on, $without] = $drives;
-
-        return $there === null || $on === null || $without === null ? null : $there + $on - $without;
     }
 
     /** @return array<string, float> */

@@ -88,7 +88,11 @@ it('finds the room for another lesson: with the drive there and the drive on', f
     expect(array_map(static fn ($gap): array => [$gap->after, $gap->before], $gaps))->toBe([['a', 'b'], ['b', null]]);
     // Back from there takes as long as there and neither hour is busy by then: the room is the gap less both drives, less the lesson.
     $drive = (int) ceil((new Drive)->seconds(eastOf(0)->metresTo(eastOf(2_600)) * 1.3));
-    expect([$gaps[0]->earliest, $gaps[0]->latest])->toBe([atClock('10:00') + $drive, atClock('12:00') - $drive - 3_600]);
+    expect([$gaps[0]->earliest, $gaps[0]->latest])->toBe([atClock('10:00') + $drive, atClock('12:00') - $drive - 3_600])
+        ->and([$gaps[0]->there, $gaps[0]->on, $gaps[0]->without, $gaps[0]->more()])->toBe([$drive, $drive, 0, 2 * $drive])
+        ->and([$gaps[1]->there, $gaps[1]->on, $gaps[1]->more()])->toBe([$drive, null, $drive]);
+    // From an address that is not known nothing is driven that could be counted.
+    expect($day->gaps(new Period(atClock('08:00'), atClock('17:00')), 3_600, null, null)[1]->more())->toBeNull();
     expect(date('i', (int) $gaps[0]->first(5)) % 5)->toBe(0);
     // Before nine there is just an hour, and the drive to the next is in it.
     expect($day->gaps(new Period(atClock('08:00'), atClock('17:00')), 3_600, eastOf(0), eastOf(0))[0]->after)->toBeNull();

@@ -31,7 +31,7 @@ function offered(array $waiting, string $from = '11:00', string $until = '12:30'
     $zone = new DateTimeZone('Europe/London');
     $travel = new Travel($zone);
 
-    return (new Offers($travel, $zone, new Sun(metresEast(0))))->of(new Period(whenClock($from), whenClock($until)), $waiting, Day::of($day, $travel));
+    return (new Offers($zone, new Sun(metresEast(0))))->of(new Period(whenClock($from), whenClock($until)), $waiting, Day::of($day, $travel));
 }
 
 /** @param  list<Offer>  $offers */
