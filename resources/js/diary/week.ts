@@ -4,12 +4,20 @@ export const A_WEEK = 7;
 
 const HOUR = 60;
 
+/** A lesson is put on quarters of an hour by hand and by keys. */
+export const STEP = 15;
+
+/** Minutes from midnight. */
+export const minuteOf = (at: string): number => Number(at.slice(11, 13)) * HOUR + Number(at.slice(14, 16));
+
+/** The last of them on which a lesson can be put, and the first. */
+export const onDay = (minute: number): number => Math.max(0, Math.min(24 * HOUR - STEP, minute));
+
 /** A time of the clock, moved by so many minutes and days: `2026-05-20T10:30`. It stays on its day. */
 export function moved(at: string, minutes: number, days = 0): string {
     const day = new Date(`${at.slice(0, 10)}T12:00:00Z`);
     day.setUTCDate(day.getUTCDate() + days);
-    const minute = Math.max(0, Math.min(24 * HOUR - 15, Number(at.slice(11, 13)) * HOUR + Number(at.slice(14, 16)) + minutes));
-    return clockOn(day.toISOString().slice(0, 10), minute);
+    return clockOn(day.toISOString().slice(0, 10), onDay(minuteOf(at) + minutes));
 }
 
 /** `2026-05-20T10:30` of a day and minutes from its midnight. */

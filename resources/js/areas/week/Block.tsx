@@ -1,13 +1,12 @@
 import { useRef, useState, type CSSProperties, type PointerEvent } from 'react';
 import type { DiaryLesson } from '@/api/types';
 import { stateWords } from '@/diary/stateWords';
+import { STEP } from '@/diary/week';
 import { useClock } from '@/session/session';
 import { isOff, shortName } from './rows';
 
 /** Less than this is a press that shook, px. */
 const SHAKE = 6;
-
-const STEP = 15;
 
 /** From so many minutes on a whole name fits. */
 const LONG = 75;

@@ -1,15 +1,12 @@
 import type { DiaryLesson, Week, WeekDay } from '@/api/types';
 import { useClock, useSession } from '@/session/session';
 import { Block } from './Block';
-import { clockOn, moved } from '@/diary/week';
-import { hoursOf, hoursWords, isOff, minuteOfDay, placed } from './rows';
-import type { Diary } from './useDiary';
+import { clockOn, minuteOf, moved, onDay, STEP } from '@/diary/week';
+import { hoursOf, hoursWords, isOff, minuteOn, placed } from './rows';
+import type { Diary, Proposed } from './useDiary';
 
 /** A line of lessons is so high, rem. */
 const LANE = 4.25;
-
-/** Where nothing is, a lesson of that many minutes is begun on a quarter of an hour. */
-const STEP = 15;
 
 interface Props {
     week: Week;
@@ -22,7 +19,7 @@ interface Props {
 /** The week as lines: a day each, hours from left to right, the drives dotted between, the dark shaded. */
 export function TimeLine({ week, diary, today, mayWrite, onBook }: Props) {
     const { school } = useSession();
-    const [first, last] = hoursOf(week.days, school.time_zone);
+    const [first, last] = hoursOf(week.days, school.time_zone, placeOf(diary.proposed));
     const hours = Array.from({ length: last - first + 1 }, (_, i) => first + i);
     const across = (minute: number): string => `${(100 * (minute - first * 60)) / ((last - first) * 60)}%`;
     return (
@@ -59,7 +56,7 @@ function Row({ day, diary, mayWrite, onBook, hours, first, last, across, isToday
     const all = placed(day, zone);
     const noon = new Date(`${day.day}T12:00:00Z`);
     const lanes = Math.max(1, ...all.map(({ lane }) => lane + 1));
-    const proposed = diary.proposed?.at?.startsWith(day.day) ? diary.proposed : null;
+    const proposed = diary.proposed?.at?.startsWith(day.day) ? placeOf(diary.proposed) : null;
     const minuteAt = (event: React.MouseEvent<HTMLElement>): number => {
         const box = event.currentTarget.getBoundingClientRect();
         return Math.round((first * 60 + ((event.clientX - box.left) / box.width) * (last - first) * 60) / STEP) * STEP;
@@ -80,7 +77,7 @@ function Row({ day, diary, mayWrite, onBook, hours, first, last, across, isToday
                 style={{ height: `${lanes * LANE}rem` }}
                 onClick={(event) => event.target === event.currentTarget && onBook(clockOn(day.day, Math.min(minuteAt(event), 23 * 60)))}
             >
-                {day.sun && <Dark sun={day.sun} {...{ across, first, last, zone }} />}
+                {day.sun && <Dark sun={day.sun} day={day.day} {...{ across, first, last, zone }} />}
                 {hours.map((hour) => (
                     <span key={hour} className="border-hair pointer-events-none absolute inset-y-0 border-l" style={{ left: across(hour * 60) }} />
                 ))}
@@ -116,21 +113,17 @@ function Row({ day, diary, mayWrite, onBook, hours, first, last, across, isToday
                         onKey={mayWrite(lesson) && !isOff(lesson) ? (minutes, days) => diary.propose(lesson, (at) => moved(at, minutes, days)) : undefined}
                         onSettle={() => diary.proposed?.at && void diary.move(lesson, diary.proposed.at)}
                         onLeave={() => diary.choose(diary.proposed?.at ? lesson : null)}
-                        onDrop={
-                            mayWrite(lesson) && !isOff(lesson)
-                                ? (to, minute) => diary.propose(lesson, () => clockOn(to, Math.max(0, Math.min(24 * 60 - STEP, minute))))
-                                : undefined
-                        }
+                        onDrop={mayWrite(lesson) && !isOff(lesson) ? (to, minute) => diary.propose(lesson, () => clockOn(to, onDay(minute))) : undefined}
                         minutesPerPixel={(width) => ((last - first) * 60) / width}
-                        from={minuteOfDay(lesson.starts_at, zone)}
+                        from={from}
                     />
                 ))}
-                {proposed?.at && (
+                {proposed && (
                     <div
                         className="border-now bg-raised/80 pointer-events-none absolute z-10 rounded-lg border-4 border-dashed px-2"
                         style={{
-                            left: across(minuteOf(proposed.at)),
-                            width: `calc(${across(minuteOf(proposed.at) + proposed.lesson.lasts_minutes)} - ${across(minuteOf(proposed.at))})`,
+                            left: across(proposed.from),
+                            width: `calc(${across(proposed.until)} - ${across(proposed.from)})`,
                             top: '0.125rem',
                             height: `${LANE - 0.25}rem`,
                         }}
@@ -144,10 +137,16 @@ function Row({ day, diary, mayWrite, onBook, hours, first, last, across, isToday
     );
 }
 
-const minuteOf = (at: string): number => Number(at.slice(11, 13)) * 60 + Number(at.slice(14, 16));
+/** Where a lesson would stand that is proposed elsewhere. */
+function placeOf(proposed: Proposed | null) {
+    if (!proposed?.at) return null;
+    const from = minuteOf(proposed.at);
+    return { at: proposed.at, lesson: proposed.lesson, from, until: Math.min(24 * 60, from + proposed.lesson.lasts_minutes) };
+}
 
 interface DarkProps {
     sun: NonNullable<WeekDay['sun']>;
+    day: string;
     across: (minute: number) => string;
     first: number;
     last: number;
@@ -155,8 +154,8 @@ interface DarkProps {
 }
 
 /** Before sunrise and after sunset; between sunset and the last light it is dusk. */
-function Dark({ sun, across, first, last, zone }: DarkProps) {
-    const at = (moment: string | null) => (moment === null ? null : minuteOfDay(moment, zone));
+function Dark({ sun, day, across, first, last, zone }: DarkProps) {
+    const at = (moment: string | null) => (moment === null ? null : minuteOn(day, moment, zone));
     const [rise, set, over] = [at(sun.sunrise), at(sun.sunset), at(sun.last_light)];
     const shade = (key: string, from: number, until: number, strong: boolean) => {
         const [left, right] = [Math.max(from, first * 60), Math.min(until, last * 60)];

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { answer } from '@/testing/answers';
-import { hoursOf, hoursWords, minuteOfDay, placed, shortName, sumOf } from './rows';
+import { hoursOf, hoursWords, minuteOn, placed, shortName, sumOf } from './rows';
 
 const week = answer('demo-week');
 const ZONE = 'Europe/London';
@@ -15,14 +15,20 @@ const lesson = (starts_at: string, lasts_minutes = 60, state: 'booked' | 'cancel
 
 describe('the lines of a week', () => {
     it('place lessons by the clock on the wall, in summer and in winter', () => {
-        expect(minuteOfDay('2026-05-20T08:00:00Z', ZONE)).toBe(9 * 60);
-        expect(minuteOfDay('2026-12-20T08:30:00Z', ZONE)).toBe(8 * 60 + 30);
-        expect(minuteOfDay('2026-05-20T23:15:00Z', ZONE)).toBe(15);
+        expect(minuteOn('2026-05-20', '2026-05-20T08:00:00Z', ZONE)).toBe(9 * 60);
+        expect(minuteOn('2026-12-20', '2026-12-20T08:30:00Z', ZONE)).toBe(8 * 60 + 30);
+        expect(minuteOn('2026-05-21', '2026-05-20T23:15:00Z', ZONE)).toBe(15);
+    });
+
+    it('end with their day: a last light after midnight is its end, not its beginning', () => {
+        expect(minuteOn('2026-06-20', '2026-06-20T23:10:00Z', ZONE)).toBe(24 * 60);
+        expect(minuteOn('2026-06-20', '2026-06-19T22:50:00Z', ZONE)).toBe(0);
     });
 
     it('put what overlaps one under the other, and what takes no time under what does', () => {
         const lines = placed(
             {
+                day: '2026-12-01',
                 lessons: [
                     lesson('2026-12-01T10:00:00Z', 60, 'cancelled'),
                     lesson('2026-12-01T10:15:00Z'),
@@ -51,15 +57,18 @@ describe('the lines of a week', () => {
     });
 
     it('are as long as the working day, and longer where a lesson is outside it', () => {
-        const days = (starts: string, lasts: number) => [{ ...week.days[0]!, lessons: [lesson(starts, lasts)] }];
+        const days = (starts: string, lasts: number) => [{ ...week.days[0]!, day: '2026-12-01', lessons: [lesson(starts, lasts)] }];
         expect(hoursOf(days('2026-12-01T10:00:00Z', 60), ZONE)).toEqual([8, 18]);
         expect(hoursOf(days('2026-12-01T06:50:00Z', 60), ZONE)).toEqual([6, 18]);
         expect(hoursOf(days('2026-12-01T18:15:00Z', 90), ZONE)).toEqual([8, 20]);
         expect(hoursOf([], ZONE)).toEqual([8, 18]);
+        // Neither is what is proposed outside of it.
+        expect(hoursOf([], ZONE, { from: 7 * 60 + 45, until: 8 * 60 + 45 })).toEqual([7, 18]);
+        expect(hoursOf([], ZONE, { from: 17 * 60 + 15, until: 18 * 60 + 15 })).toEqual([8, 19]);
     });
 
     it('end a lesson that goes on after midnight with the day', () => {
-        const [late] = placed({ lessons: [lesson('2026-12-01T23:30:00Z')] }, ZONE);
+        const [late] = placed({ day: '2026-12-01', lessons: [lesson('2026-12-01T23:30:00Z')] }, ZONE);
         expect([late!.from, late!.until]).toEqual([23 * 60 + 30, 24 * 60]);
     });
 

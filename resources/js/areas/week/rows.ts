@@ -1,5 +1,6 @@
 import type { DiaryLesson, Week, WeekDay } from '@/api/types';
 import { wallClock } from '@/diary/wallClock';
+import { minuteOf } from '@/diary/week';
 
 /** Where things stand on a day's line: minutes of the clock on the wall, from midnight. */
 export interface Placed {
@@ -18,19 +19,20 @@ const HOUR = 60;
 /** What takes nobody's time. */
 export const isOff = ({ state }: Pick<DiaryLesson, 'state'>): boolean => state === 'cancelled' || state === 'wished';
 
-export function minuteOfDay(moment: string, zone: string): number {
+/** Where a moment stands on the line of a day; what is before or after that day, at its ends. */
+export function minuteOn(day: string, moment: string, zone: string): number {
     const shown = wallClock(new Date(moment), zone);
-    return Number(shown.slice(11, 13)) * HOUR + Number(shown.slice(14, 16));
+    return shown.slice(0, 10) < day ? 0 : shown.slice(0, 10) > day ? 24 * HOUR : minuteOf(shown);
 }
 
 /** The lessons of a day where they stand, those that overlap one under the other. */
-export function placed(day: Pick<WeekDay, 'lessons'>, zone: string): Placed[] {
+export function placed(day: Pick<WeekDay, 'day' | 'lessons'>, zone: string): Placed[] {
     const ends: number[] = [];
     // What takes time comes first: a wish or a cancelled lesson gives way to it.
     return [...day.lessons]
         .sort((a, b) => Number(isOff(a)) - Number(isOff(b)) || a.starts_at.localeCompare(b.starts_at))
         .map((lesson) => {
-            const from = minuteOfDay(lesson.starts_at, zone);
+            const from = minuteOn(day.day, lesson.starts_at, zone);
             // What goes on after midnight ends with the line.
             const until = Math.min(24 * HOUR, from + lesson.lasts_minutes);
             const free = ends.findIndex((end) => end <= from);
@@ -40,9 +42,9 @@ export function placed(day: Pick<WeekDay, 'lessons'>, zone: string): Placed[] {
         });
 }
 
-/** The hours a week is shown between, so that nothing of it is outside. */
-export function hoursOf(days: WeekDay[], zone: string): [number, number] {
-    const all = days.flatMap((day) => placed(day, zone));
+/** The hours a week is shown between, so that nothing of it is outside, nor what is proposed. */
+export function hoursOf(days: WeekDay[], zone: string, proposed?: Pick<Placed, 'from' | 'until'> | null): [number, number] {
+    const all = [...days.flatMap((day) => placed(day, zone)), ...(proposed ? [proposed] : [])];
     return [
         Math.floor(Math.min(SHOWN[0] * HOUR, ...all.map(({ from }) => from)) / HOUR),
         Math.ceil(Math.max(SHOWN[1] * HOUR, ...all.map(({ until }) => until)) / HOUR),
