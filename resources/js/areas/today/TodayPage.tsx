@@ -42,6 +42,7 @@ export function TodayPage() {
                 <Next
                     lesson={next}
                     leave={today.data.between.find((one) => one.before === next.id)}
+                    hasBegun={Date.parse(next.starts_at) <= now.getTime()}
                     isToday={lessons.some((lesson) => lesson.id === next.id)}
                 />
             ) : (
@@ -59,7 +60,15 @@ function nextOf({ next, later }: Today, now: number): Today['next'] {
     return [next, ...later].find((lesson) => lesson && Date.parse(lesson.starts_at) + lesson.minutes * 60_000 > now) ?? null;
 }
 
-function Next({ lesson, leave, isToday }: { lesson: NonNullable<Today['next']>; leave: Today['between'][number] | undefined; isToday: boolean }) {
+interface NextProps {
+    lesson: NonNullable<Today['next']>;
+    leave: Today['between'][number] | undefined;
+    hasBegun: boolean;
+    isToday: boolean;
+}
+
+/** The lesson that is on, or the next; when to leave for it as long as that is to come. */
+function Next({ lesson, leave, hasBegun, isToday }: NextProps) {
     const name = useRoutineName();
     const rules = useRules();
     const clock = useClock();
@@ -67,7 +76,7 @@ function Next({ lesson, leave, isToday }: { lesson: NonNullable<Today['next']>; 
         <section aria-labelledby="next" className="grid gap-6 lg:grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)]">
             <div className="grid content-start gap-4">
                 <p className="text-quiet -mb-3 font-semibold">
-                    Next · {isToday ? clock.time(lesson.starts_at) : `${clock.day(lesson.starts_at)}, ${clock.time(lesson.starts_at)}`}
+                    {hasBegun ? 'On now' : 'Next'} · {isToday ? clock.time(lesson.starts_at) : `${clock.day(lesson.starts_at)}, ${clock.time(lesson.starts_at)}`}
                 </p>
                 <h2 id="next" className="text-4xl break-words sm:text-5xl">
                     {lesson.learner.name}
@@ -76,7 +85,7 @@ function Next({ lesson, leave, isToday }: { lesson: NonNullable<Today['next']>; 
                     {lesson.minutes} minutes in {lesson.vehicle.name.toLowerCase()}
                     {lesson.pick_up && <> from {lesson.pick_up}</>}
                 </p>
-                {leave?.leave_at && (
+                {leave?.leave_at && !hasBegun && (
                     <p>
                         <strong>Leave by {clock.time(leave.leave_at)}</strong>
                         <span className="text-quiet">

@@ -53,6 +53,14 @@ describe('the day', () => {
         expect((await screen.findByText('Leave by 10:21')).parentElement!.textContent).toContain('4 more than there are');
         if (next.id !== today.lessons[0]!.id) expect(container.textContent).toContain('▸ 4 too few');
         cleanup();
+        // Once it has begun there is nothing to leave for.
+        vi.setSystemTime(new Date(Date.parse(next.starts_at) + 60_000));
+        server({ [TODAY]: { ...today, between: [drive] } });
+        show(<TodayPage />);
+        expect(await screen.findByText(/^On now ·/)).toBeTruthy();
+        expect(screen.queryByText(/Leave by/)).toBeNull();
+        cleanup();
+        vi.setSystemTime(new Date('2026-05-20T09:10:00Z'));
         // Where an address is not on the map nothing is claimed.
         server({ [TODAY]: { ...today, between: [{ ...drive, travel_minutes: null, leave_at: null }] } });
         show(<TodayPage />);
