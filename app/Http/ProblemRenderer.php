@@ -2,13 +2,13 @@
 
 namespace App\Http;
 
-use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
 use NobleTurn\Core\Fault\BadInput;
 use NobleTurn\Core\Fault\UnknownName;
+use PDOException;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 use Symfony\Component\HttpKernel\Exception\ServiceUnavailableHttpException;
@@ -30,7 +30,8 @@ final class ProblemRenderer
         // The framework would name the class it looked for.
         $exceptions->render(fn (NotFoundHttpException $missing, Request $request): ?JsonResponse => $request->is('api/*')
             ? response()->json(['message' => 'There is nothing at this address.'], 404) : null);
-        $exceptions->map(QueryException::class, fn (QueryException $failed) => match (true) {
+        // Beginning and committing fail as the driver says it, every other query as the framework does: both are this.
+        $exceptions->map(PDOException::class, fn (PDOException $failed) => match (true) {
             self::isOutOfReach($failed) => new ServiceUnavailableHttpException(10, 'The database is out of reach.', $failed),
             self::isWithoutRoom($failed) => new HttpException(
                 self::NO_ROOM, 'The server’s disk is full: nothing can be kept until there is room again.', $failed,
@@ -38,7 +39,7 @@ final class ProblemRenderer
             default => $failed,
         });
         // A failed query would carry its values into the log, and with them names and telephone numbers.
-        $exceptions->report(function (QueryException $failed): false {
+        $exceptions->report(function (PDOException $failed): false {
             logger()->error('A query failed: '.($failed->errorInfo[0] ?? '').' '.preg_replace("/'[^']*'/", "'…'", (string) ($failed->errorInfo[2] ?? '')));
 
             return false;
@@ -46,15 +47,16 @@ final class ProblemRenderer
     }
 
     /** Errors of MariaDB where a table, a file or the disk has no room left, whatever storage engine found it. */
-    private static function isWithoutRoom(QueryException $failed): bool
+    private static function isWithoutRoom(PDOException $failed): bool
     {
         return in_array($failed->errorInfo[1] ?? null, [1021, 1114], true) || preg_match(
             '/\b(errcode|errno|error):? ?28\b/i', (string) ($failed->errorInfo[2] ?? ''),
         ) === 1;
     }
 
-    private static function isOutOfReach(QueryException $failed): bool
+    /** It cannot be reached, has gone, is ending or has too many with it; it may be back in a moment. */
+    private static function isOutOfReach(PDOException $failed): bool
     {
-        return in_array($failed->errorInfo[1] ?? null, [2002, 2003, 2006, 2013, 1040], true);
+        return in_array($failed->errorInfo[1] ?? null, [2002, 2003, 2006, 2013, 1040, 1053, 1927], true);
     }
 }

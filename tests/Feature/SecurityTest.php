@@ -162,6 +162,23 @@ it('says truly whether it can do its work, and names nobody else’s address', f
     DB::purge();
 });
 
+it('asks for patience where the database goes in the middle of a change, as it does where it cannot be reached', function (Closure $change): void {
+    config(['database.connections.beside' => config('database.connections.mariadb')]);
+    $this->app->bind(App\Http\Controllers\TodayController::class, $change);
+    $this->actingAs($this->user($this->school()));
+    $this->getJson('api/today')->assertStatus(503)->assertHeader('Retry-After', '10')->assertExactJson(['message' => 'The database is out of reach.']);
+    DB::purge('beside');
+})->with([
+    'before it begins' => fn () => function (): void {
+        config(['database.connections.beside.port' => 1]);
+        DB::connection('beside')->transaction(fn (): bool => true);
+    },
+    'before it is kept' => fn () => function (): void {
+        $beside = DB::connection('beside');
+        $beside->transaction(fn () => DB::statement('KILL '.$beside->scalar('SELECT CONNECTION_ID()')));
+    },
+]);
+
 it('answers as it would have where the log cannot be written', function (): void {
     config(['logging.channels.file.handler_with.stream' => '/proc/nowhere/noble-turn.log']);
     app('log')->forgetChannel('stack');

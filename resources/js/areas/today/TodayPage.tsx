@@ -76,7 +76,8 @@ function Next({ lesson, leave, hasBegun, isToday }: NextProps) {
         <section aria-labelledby="next" className="grid gap-6 lg:grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)]">
             <div className="grid content-start gap-4">
                 <p className="text-quiet -mb-3 font-semibold">
-                    {hasBegun ? 'On now' : 'Next'} · {isToday ? clock.time(lesson.starts_at) : `${clock.day(lesson.starts_at)}, ${clock.time(lesson.starts_at)}`}
+                    {hasBegun ? 'On now' : 'Next'} ·{' '}
+                    {isToday ? clock.time(lesson.starts_at) : `${clock.day(lesson.starts_at)}, ${clock.time(lesson.starts_at)}`}
                 </p>
                 <h2 id="next" className="text-4xl break-words sm:text-5xl">
                     {lesson.learner.name}
