@@ -77,6 +77,7 @@ Route::prefix('api')->group(function (): void {
             Route::get('week', [DiaryController::class, 'week']);
             Route::get('fit', [DiaryController::class, 'fit']);
             Route::get('free', [DiaryController::class, 'free']);
+            Route::get('series', [DiaryController::class, 'series']);
             Route::get('lessons/{lesson}', [LessonController::class, 'show']);
             Route::get('lessons/{lesson}/changed', [SkillController::class, 'changed']);
             Route::get('places/{place}/lessons', [DrawingController::class, 'lessons']);
@@ -84,6 +85,7 @@ Route::prefix('api')->group(function (): void {
         $may(Right::WriteLessons)->group(function (): void {
             Route::post('lessons', [LessonController::class, 'store']);
             Route::patch('lessons/{lesson}', [LessonController::class, 'update']);
+            Route::post('lessons/{lesson}/series', [DiaryController::class, 'bookSeries']);
             Route::post('lessons/{lesson}/items', [PlannedItemController::class, 'store']);
             Route::put('lessons/{lesson}/order', [PlannedItemController::class, 'order']);
             Route::patch('items/{item}', [PlannedItemController::class, 'update']);

@@ -72,10 +72,16 @@ final class Operations
             'GET today' => Operation::reads('The day of who is signed in', 'Today', Taken::day()),
             'GET week' => Operation::reads('Some days of an instructor’s diary', 'Week', TakenOfLessons::week()),
             'GET fit' => Operation::reads('What a time would mean for a lesson, before it is written', 'Fit', TakenOfLessons::fit()),
+            'GET series' => Operation::reads(
+                'What it would mean to have a lesson again every week, or every few', Shapes::listOf('SeriesTime'), TakenOfLessons::repeated(),
+            ),
             'GET free' => Operation::reads('Times that are free for a lesson', Shapes::listOf('FreeTime'), TakenOfLessons::free()),
             'POST lessons' => Operation::writes('Books a lesson', TakenOfLessons::lesson(), 'LessonLine', 201),
             'GET lessons/{lesson}' => Operation::reads('A lesson as one page', 'Lesson'),
             'PATCH lessons/{lesson}' => Operation::writes('Writes on a lesson', TakenOfLessons::lessonChanges(), 'Lesson'),
+            'POST lessons/{lesson}/series' => Operation::writes(
+                'Books a lesson again every week, or every few; what is taken is left out', TakenOfLessons::series(), 'SeriesBooked', 201,
+            ),
             'GET lessons/{lesson}/changed' => Operation::reads('What a lesson changed, most first', Shapes::listOf('Changed')),
             'POST lessons/{lesson}/items' => Operation::writes('Puts a place on the plan', TakenOfLessons::item(), 'LessonItem', 201),
             'PUT lessons/{lesson}/order' => Operation::writes('Puts the plan in order', TakenOfLessons::order(), null),

@@ -83,6 +83,27 @@ final class TakenOfLessons
         return ['starts_at' => ['required', ...self::TIME], ...self::asked()];
     }
 
+    /** @return array<string, list<mixed>> of an address: a lesson again, every so many weeks so many times more; which is there, or is to be */
+    public static function repeated(): array
+    {
+        return [...self::asked(), 'starts_at' => ['required_without:lesson', ...self::TIME], ...self::again()];
+    }
+
+    /** @return array<string, list<mixed>> */
+    public static function series(): array
+    {
+        return [
+            ...self::again(), 'without' => ['sometimes', 'array', 'max:104'],
+            'without.*' => ['date_format:Y-m-d', 'after:2000-01-01', 'before:2100-01-01'],
+        ];
+    }
+
+    /** @return array<string, list<mixed>> */
+    private static function again(): array
+    {
+        return ['weeks' => ['required', 'integer', 'between:1,8'], 'times' => ['required', 'integer', 'between:1,52']];
+    }
+
     /** @return array<string, list<mixed>> of an address */
     public static function free(): array
     {

@@ -262,3 +262,59 @@ it('frees the hours ahead of somebody who is erased', function (): void {
     expect(($this->held)($lesson))->toBe([]);
     ($this->book)('10:00', ['learner_id' => $this->gus->id])->assertCreated();
 });
+
+it('has a lesson again every week at the hour of the clock on the wall, each its own afterwards', function (): void {
+    $first = ($this->book)('10:00', ['aim' => 'Right turns'])->json('id');
+    $told = $this->getJson("api/series?lesson={$first}&weeks=1&times=4")->assertOk()->json();
+    // The clocks change on the 28th.
+    $starts = ['2027-03-17T10:00:00Z', '2027-03-24T10:00:00Z', '2027-03-31T09:00:00Z', '2027-04-07T09:00:00Z'];
+    expect(array_column($told, 'starts_at'))->toBe($starts)->and(array_column($told, 'clashes'))->toBe([[], [], [], []])
+        ->and(Lesson::withoutGlobalScopes()->count())->toBe(1);
+    $booked = $this->postJson("api/lessons/{$first}/series", ['weeks' => 1, 'times' => 4])->assertCreated()->json();
+    expect(array_column($booked['booked'], 'starts_at'))->toBe($starts)->and($booked['left_out'])->toBe([])
+        ->and(array_unique(array_column($booked['booked'], 'aim')))->toBe([null]);
+    $this->patchJson("api/lessons/{$booked['booked'][1]['id']}", ['starts_at' => '2027-03-25T15:00:00Z'])->assertOk();
+    expect(Lesson::withoutGlobalScopes()->orderBy('starts_at')->pluck('starts_at')->map->toIso8601ZuluString()->all())->toBe(
+        ['2027-03-10T10:00:00Z', $starts[0], '2027-03-25T15:00:00Z', $starts[2], $starts[3]],
+    );
+});
+
+it('says which weeks of a series are taken, leaves them out, and mends it from what is there', function (): void {
+    $first = ($this->book)('10:00')->json('id');
+    $gus = ['learner_id' => $this->gus->id, 'starts_at' => '2027-03-24T10:30:00Z'];
+    $other = ($this->book)('10:30', $gus)->assertCreated()->json('id');
+    $said = 'Wanda Orme and the blue one are taken from 10:30 to 11:30: a lesson with Gus.';
+    $asked = "api/series?lesson={$first}&weeks=1&times=3";
+    expect(array_column($this->getJson($asked)->json(), 'clashes'))->toBe([[], [$said], []]);
+    $series = fn (array $more = []): array => $this->postJson("api/lessons/{$first}/series", ['weeks' => 1, 'times' => 3, ...$more])->assertCreated()->json();
+    $booked = $series(['without' => ['2027-03-31']]);
+    expect(array_column($booked['booked'], 'starts_at'))->toBe(['2027-03-17T10:00:00Z'])
+        ->and($booked['left_out'])->toBe([['starts_at' => '2027-03-24T10:00:00Z', 'why' => $said]]);
+    $this->patchJson("api/lessons/{$other}", ['state' => 'cancelled', 'ended_by' => 'learner'])->assertOk();
+    $mended = $series();
+    expect(array_column($mended['booked'], 'starts_at'))->toBe(['2027-03-24T10:00:00Z', '2027-03-31T09:00:00Z'])
+        ->and(array_column($mended['left_out'], 'starts_at'))->toBe(['2027-03-17T10:00:00Z']);
+    expect(array_column($series()['booked'], 'starts_at'))->toBe([]);
+});
+
+it('goes on with an old series from now, and keeps whose it was', function (): void {
+    $old = ($this->book)('10:00', ['starts_at' => '2027-01-06T10:00:00Z', 'minutes' => 90])->json('id');
+    $this->actingAs($this->owner);
+    $booked = $this->postJson("api/lessons/{$old}/series", ['weeks' => 2, 'times' => 2])->assertCreated()->json('booked');
+    expect(array_column($booked, 'starts_at'))->toBe(['2027-03-03T10:00:00Z', '2027-03-17T10:00:00Z'])
+        ->and(array_unique(array_column($booked, 'instructor_id')))->toBe([$this->wanda->id])->and($booked[0]['minutes'])->toBe(90);
+    foreach ([['weeks' => 0, 'times' => 3], ['weeks' => 1, 'times' => 53], ['weeks' => 1, 'times' => 2, 'without' => ['soon']]] as $wrong) {
+        $this->postJson("api/lessons/{$old}/series", $wrong)->assertUnprocessable();
+    }
+    $this->actingAs($this->piet)->postJson("api/lessons/{$old}/series", ['weeks' => 1, 'times' => 1])->assertForbidden();
+    $this->actingAs($this->wanda);
+    $this->ada->delete();
+    $this->postJson("api/lessons/{$old}/series", ['weeks' => 1, 'times' => 1])->assertNotFound();
+});
+
+it('tells a series before there is a lesson', function (): void {
+    $asked = http_build_query([...($this->asked)('18:00'), 'weeks' => 4, 'times' => 2]);
+    $told = $this->getJson("api/series?{$asked}")->assertOk()->json();
+    expect(array_column($told, 'day'))->toBe(['2027-04-07', '2027-05-05'])->and(array_column($told, 'light_at_end'))->toBe(['day', 'day']);
+    $this->getJson('api/series?weeks=1&times=2')->assertUnprocessable()->assertJsonValidationErrors(['learner_id', 'vehicle_id', 'minutes', 'starts_at']);
+});

@@ -55,6 +55,13 @@ final class Diary
                 'clashes' => Out::list(Out::text('who is taken, and until when')),
                 'before' => self::orNull($neighbour), 'after' => self::orNull($neighbour),
             ] + $light),
+            'SeriesTime' => Out::object([
+                'starts_at' => Shapes::moment(), 'day' => Shapes::day(), 'clashes' => Out::list(Out::text('who is taken, and until when')),
+            ] + $light),
+            'SeriesBooked' => Out::object([
+                'booked' => Shapes::listOf('LessonLine'),
+                'left_out' => Out::list(Out::object(['starts_at' => Shapes::moment(), 'why' => Out::text('')]), 'what was taken by the time it was to be booked'),
+            ]),
             'FreeTime' => Out::object([
                 'starts_at' => Shapes::moment('the first beginning'), 'latest_at' => Shapes::moment('and the last'),
                 'after' => Out::text('learner of the lesson before it that day', nullable: true), 'before' => Out::text('and after it', nullable: true),

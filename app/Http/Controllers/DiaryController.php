@@ -5,6 +5,7 @@ namespace App\Http\Controllers;
 use App\Contract\TakenOfLessons;
 use App\Diary\Fit;
 use App\Diary\FreeTimes;
+use App\Diary\Repeated;
 use App\Diary\WeekPage;
 use App\Models\Learner;
 use App\Models\Lesson;
@@ -48,6 +49,28 @@ final class DiaryController extends Controller
         return response()->json(FreeTimes::of(
             $this->asked($request, $said), $current->school(), $this->from($said, $current), (int) ($said['days'] ?? self::AHEAD),
         ));
+    }
+
+    public function series(Request $request, CurrentSchool $current): JsonResponse
+    {
+        $said = $request->validate(TakenOfLessons::repeated());
+        $repeated = new Repeated($current->school());
+
+        return response()->json($repeated->told($repeated->lessons($this->asked($request, $said), (int) $said['weeks'], (int) $said['times'])));
+    }
+
+    public function bookSeries(Request $request, Lesson $lesson, CurrentSchool $current): JsonResponse
+    {
+        Gate::authorize('update', $lesson);
+        $said = $request->validate(TakenOfLessons::series());
+        // Nobody books for a learner, or a car, that has gone.
+        Learner::query()->findOrFail($lesson->learner_id);
+        Vehicle::query()->findOrFail($lesson->vehicle_id);
+        $repeated = new Repeated($current->school());
+
+        return response()->json($repeated->book(
+            $repeated->lessons($lesson->load('learner'), (int) $said['weeks'], (int) $said['times'], array_values($said['without'] ?? [])),
+        ), 201);
     }
 
     /** @param  array<string, mixed>  $said */

@@ -1,7 +1,7 @@
 import type { QueryKey } from '@tanstack/react-query';
 import { api, at } from './client';
 import { compute, sweep, type Asked, type Sweep, type Tool } from './tools';
-import type { FitAsked, FreeAsked, KeptCircuit, Pack, Practice } from './types';
+import type { FitAsked, FreeAsked, KeptCircuit, Pack, Practice, SeriesAsked } from './types';
 
 type WayOfSite = Pick<KeptCircuit['ways'][number], 'site' | 'from' | 'to' | 'routine'>;
 
@@ -19,6 +19,8 @@ export const questions = {
     week: (query: { from: string; person?: string }) => ({ queryKey: ['week', query], queryFn: () => api.GET('/week', { params: { query } }) }),
     /** What a time would mean for a lesson, before it is written. */
     fit: (query: FitAsked) => ({ queryKey: ['fit', query], queryFn: () => api.GET('/fit', { params: { query } }) }),
+    /** What it would mean to have a lesson again week after week. */
+    series: (query: SeriesAsked) => ({ queryKey: ['series', query], queryFn: () => api.GET('/series', { params: { query } }) }),
     /** Times that are free for a lesson. */
     free: (query: FreeAsked) => ({ queryKey: ['free', query], queryFn: () => api.GET('/free', { params: { query } }) }),
     lesson: (lesson: string) => ({ queryKey: ['lesson', lesson], queryFn: () => api.GET('/lessons/{lesson}', at({ lesson })) }),

@@ -32,7 +32,8 @@ export type Round = Open<Omit<Contract.Round, 'marks'>, 'elsewhere' | 'moment_id
 /** What a fast road's tool is asked at a place. */
 export type FastPlan = Exclude<Contract.Planned, { tool: 'approach' }>;
 
-/** A time that is asked about for a lesson, and what is asked for free ones. */
+/** What is asked about times for a lesson: one, the same every week, free ones. */
 export type FitAsked = NonNullable<Contract.paths['/fit']['get']['parameters']['query']>;
+export type SeriesAsked = NonNullable<Contract.paths['/series']['get']['parameters']['query']>;
 export type FreeAsked = NonNullable<Contract.paths['/free']['get']['parameters']['query']>;
 export type WeekDay = Contract.Week['days'][number];

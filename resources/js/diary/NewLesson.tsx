@@ -1,4 +1,4 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { questions } from '@/api/questions';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -9,7 +9,10 @@ import { Field } from '@/ui/Field';
 import { Sheet } from '@/ui/Sheet';
 import { FormFoot } from '@/ui/FormFoot';
 import { useForm } from '@/ui/useForm';
+import { RepeatFields, type Repetition } from './RepeatFields';
 import { TimeFields } from './TimeFields';
+import { useReread, useSeries } from './useBooked';
+import { isTime } from './week';
 import { momentOf, wallClock } from './wallClock';
 
 interface Props {
@@ -31,7 +34,9 @@ export function NewLesson({ open, onOpenChange, at }: Props) {
 function Form({ at, onDone }: { at: string | undefined; onDone: () => void }) {
     const { school } = useSession();
     const navigate = useNavigate();
-    const client = useQueryClient();
+    const reread = useReread();
+    const again = useSeries();
+    const [repetition, setRepetition] = useState<Repetition | null>(null);
     const learners = useQuery(questions.learners());
     const vehicles = useQuery(questions.cars());
     const [soon] = useState(() => at ?? wallClock(new Date(Math.ceil(Date.now() / 1_800_000) * 1_800_000), school.time_zone));
@@ -47,6 +52,7 @@ function Form({ at, onDone }: { at: string | undefined; onDone: () => void }) {
     const learner = learners.data?.find((candidate) => candidate.id === values.learner_id);
     const fitting = vehicles.data?.filter((vehicle) => !learner || vehicle.transmission === learner.transmission) ?? [];
     const car = values.vehicle_id || ((fitting[0] ?? vehicles.data?.[0])?.id ?? '');
+    const asked = values.learner_id && car ? { learner_id: values.learner_id, vehicle_id: car } : null;
     const book = () =>
         form.submit(async () => {
             const lesson = await api.POST('/lessons', {
@@ -59,7 +65,8 @@ function Form({ at, onDone }: { at: string | undefined; onDone: () => void }) {
                     state: values.wished ? 'wished' : 'booked',
                 },
             });
-            await Promise.all(['today', 'week', 'fit', 'free'].map((name) => client.invalidateQueries({ queryKey: [name] })));
+            await reread();
+            if (repetition && !values.wished) await again(lesson.id, repetition);
             onDone();
             void navigate(`/lessons/${lesson.id}/plan`);
         });
@@ -83,12 +90,7 @@ function Form({ at, onDone }: { at: string | undefined; onDone: () => void }) {
                     ))}
                 </select>
             </Field>
-            <TimeFields
-                value={values}
-                onChange={(time) => form.setValues((before) => ({ ...before, ...time }))}
-                asked={values.learner_id && car ? { learner_id: values.learner_id, vehicle_id: car } : null}
-                errors={errors}
-            />
+            <TimeFields value={values} onChange={(time) => form.setValues((before) => ({ ...before, ...time }))} asked={asked} errors={errors} />
             <Field label="Car" errors={errors.vehicle_id}>
                 <select value={values.vehicle_id} onChange={(event) => set('vehicle_id', event.target.value)}>
                     <option value="">{fitting[0] ? `${fitting[0].name} (fits the learner)` : 'Choose …'}</option>
@@ -103,6 +105,23 @@ function Form({ at, onDone }: { at: string | undefined; onDone: () => void }) {
                 <input maxLength={300} value={values.aim} onChange={(event) => set('aim', event.target.value)} />
             </Field>
             <Check label="Only wished for: it takes nobody’s time yet" checked={values.wished} onChange={(wished) => set('wished', wished)} />
+            {!values.wished && (
+                <>
+                    <Check
+                        label="The same again in the weeks after"
+                        checked={repetition !== null}
+                        onChange={(on) => setRepetition(on ? { weeks: 1, times: 9, without: [] } : null)}
+                    />
+                    {repetition && asked && isTime(values) && (
+                        <RepeatFields
+                            asked={{ ...asked, minutes: values.minutes, starts_at: momentOf(values.at, school.time_zone).toISOString() }}
+                            value={repetition}
+                            onChange={setRepetition}
+                        />
+                    )}
+                    {repetition && !asked && <p className="text-quiet">Choose the learner first.</p>}
+                </>
+            )}
             <FormFoot message={form.message} busy={form.busy}>
                 {values.wished ? 'Note the wish' : 'Book'}
             </FormFoot>

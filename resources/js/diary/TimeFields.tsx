@@ -3,6 +3,7 @@ import { useSession } from '@/session/session';
 import { Field } from '@/ui/Field';
 import { FitWords } from './FitWords';
 import { FreeTimes } from './FreeTimes';
+import { isTime } from './week';
 import { momentOf, wallClock } from './wallClock';
 
 /** By the school's clock, `2026-05-20T10:30`. */
@@ -23,7 +24,6 @@ interface Props {
 export function TimeFields({ value: { at, minutes }, onChange, asked, errors }: Props) {
     const { school } = useSession();
     const [choosing, setChoosing] = useState(false);
-    const isWhole = at !== '' && minutes >= 15 && minutes <= 480;
     return (
         <>
             <Field label="Begins" errors={errors.starts_at} hint={`Time in ${school.time_zone}`}>
@@ -40,7 +40,7 @@ export function TimeFields({ value: { at, minutes }, onChange, asked, errors }: 
                     onChange={(event) => onChange({ minutes: event.target.valueAsNumber })}
                 />
             </Field>
-            {asked && isWhole && (
+            {asked && isTime({ at, minutes }) && (
                 <>
                     <FitWords asked={{ ...asked, minutes, starts_at: momentOf(at, school.time_zone).toISOString() }} />
                     <button type="button" className="key justify-self-start" aria-expanded={choosing} onClick={() => setChoosing(!choosing)}>

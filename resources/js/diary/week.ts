@@ -7,6 +7,9 @@ const HOUR = 60;
 /** A lesson is put on quarters of an hour by hand and by keys. */
 export const STEP = 15;
 
+/** Whether a beginning and a length are such as a lesson can have. */
+export const isTime = ({ at, minutes }: { at: string; minutes: number }): boolean => at !== '' && minutes >= 15 && minutes <= 480;
+
 /** Minutes from midnight. */
 export const minuteOf = (at: string): number => Number(at.slice(11, 13)) * HOUR + Number(at.slice(14, 16));
 

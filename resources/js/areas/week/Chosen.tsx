@@ -2,7 +2,9 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import type { DiaryLesson } from '@/api/types';
 import { FitWords } from '@/diary/FitWords';
+import { RepeatFields, type Repetition } from '@/diary/RepeatFields';
 import { TimeFields } from '@/diary/TimeFields';
+import { useSeries } from '@/diary/useBooked';
 import { momentOf, wallClock } from '@/diary/wallClock';
 import { stateWords } from '@/diary/stateWords';
 import { useClock, useSession } from '@/session/session';
@@ -11,14 +13,15 @@ import { Field } from '@/ui/Field';
 import { FormFoot } from '@/ui/FormFoot';
 import { Sheet } from '@/ui/Sheet';
 import { useNow } from '@/ui/useNow';
-
 import type { Diary, Proposed } from './useDiary';
+
+type Asking = 'move' | 'repeat' | 'cancel';
 
 /** The lesson that was chosen: what it is, or what it would be where it was put; and what can be done with it. */
 export function Chosen({ diary, proposed: { lesson, at }, mayWrite }: { diary: Diary; proposed: Proposed; mayWrite: boolean }) {
     const { school } = useSession();
     const clock = useClock();
-    const [asking, setAsking] = useState<'move' | 'cancel' | null>(null);
+    const [asking, setAsking] = useState<Asking | null>(null);
     const said = (moment: string) => `${clock.day(moment)}, ${clock.time(moment)}`;
     const moment = at === null ? null : momentOf(at, school.time_zone).toISOString();
     const isOver = Date.parse(lesson.starts_at) < useNow().getTime();
@@ -79,6 +82,13 @@ export function Chosen({ diary, proposed: { lesson, at }, mayWrite }: { diary: D
                 {asking === 'move' && <MoveForm lesson={lesson} diary={diary} onDone={() => setAsking(null)} />}
             </Sheet>
             <Sheet
+                title={`${lesson.learner.name} again after ${said(lesson.starts_at)}`}
+                open={asking === 'repeat'}
+                onOpenChange={(open) => !open && setAsking(null)}
+            >
+                {asking === 'repeat' && <RepeatForm lesson={lesson} onDone={() => setAsking(null)} />}
+            </Sheet>
+            <Sheet
                 title={`Cancel ${lesson.learner.name}, ${said(lesson.starts_at)}`}
                 open={asking === 'cancel'}
                 onOpenChange={(open) => !open && setAsking(null)}
@@ -90,10 +100,15 @@ export function Chosen({ diary, proposed: { lesson, at }, mayWrite }: { diary: D
 }
 
 /** What can become of a lesson as it stands. */
-function Keys({ lesson, isOver, diary, onAsk }: { lesson: DiaryLesson; isOver: boolean; diary: Diary; onAsk: (what: 'move' | 'cancel') => void }) {
+function Keys({ lesson, isOver, diary, onAsk }: { lesson: DiaryLesson; isOver: boolean; diary: Diary; onAsk: (what: Asking) => void }) {
     const become = (label: string, state: 'booked' | 'no-show', said: string) => (
         <button type="button" className="key" onClick={() => void diary.become(lesson, { state }, said)}>
             {label}
+        </button>
+    );
+    const again = (
+        <button type="button" className="key" onClick={() => onAsk('repeat')}>
+            Repeat
         </button>
     );
     switch (lesson.state) {
@@ -116,6 +131,7 @@ function Keys({ lesson, isOver, diary, onAsk }: { lesson: DiaryLesson; isOver: b
                     <button type="button" className="key" onClick={() => onAsk('move')}>
                         Move
                     </button>
+                    {again}
                     {isOver && become('Did not come', 'no-show', 'did not come')}
                     <button type="button" className="key" onClick={() => onAsk('cancel')}>
                         Cancel
@@ -124,7 +140,7 @@ function Keys({ lesson, isOver, diary, onAsk }: { lesson: DiaryLesson; isOver: b
             );
         case 'done':
         case 'cut-short':
-            return null;
+            return again;
     }
 }
 
@@ -148,6 +164,31 @@ function MoveForm({ lesson, diary, onDone }: FormProps) {
             <TimeFields value={time} onChange={(changes) => setTime((before) => ({ ...before, ...changes }))} asked={{ lesson: lesson.id }} errors={{}} />
             <FormFoot message={diary.refused} busy={false}>
                 Move
+            </FormFoot>
+        </form>
+    );
+}
+
+/** The weeks after a lesson; what is there already is taken by itself, so that a series is gone on with and mended here. */
+function RepeatForm({ lesson, onDone }: Omit<FormProps, 'diary'>) {
+    const [repetition, setRepetition] = useState<Repetition>({ weeks: 1, times: 10, without: [] });
+    const [busy, setBusy] = useState(false);
+    const again = useSeries();
+    return (
+        <form
+            className="grid gap-4"
+            onSubmit={(event) => {
+                event.preventDefault();
+                setBusy(true);
+                void again(lesson.id, repetition).then((done) => {
+                    setBusy(false);
+                    if (done) onDone();
+                });
+            }}
+        >
+            <RepeatFields asked={{ lesson: lesson.id }} value={repetition} onChange={setRepetition} />
+            <FormFoot message={null} busy={busy}>
+                Book these
             </FormFoot>
         </form>
     );

@@ -1,8 +1,8 @@
-import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, at, Problem } from '@/api/client';
 import type { Answered } from '@/api/client';
 import type { DiaryLesson } from '@/api/types';
+import { useReread } from '@/diary/useBooked';
 import { momentOf, wallClock } from '@/diary/wallClock';
 import { useClock, useSession } from '@/session/session';
 import { useNotice } from '@/ui/Notice';
@@ -24,13 +24,13 @@ export interface Proposed {
 export function useDiary() {
     const { school } = useSession();
     const clock = useClock();
-    const client = useQueryClient();
+    const reread = useReread();
     const notice = useNotice();
     const [proposed, setProposed] = useState<Proposed | null>(null);
     const [refused, setRefused] = useState<string | null>(null);
     const write = async (lesson: string, body: Changes) => {
         await api.PATCH('/lessons/{lesson}', { ...at({ lesson }), body });
-        await Promise.all(['week', 'today', 'lesson', 'fit', 'free'].map((name) => client.invalidateQueries({ queryKey: [name] })));
+        await reread();
     };
     const choose = (lesson: DiaryLesson | null) => {
         setRefused(null);

@@ -204,4 +204,70 @@ describe('the week', () => {
         await waitFor(() => expect(written(sent)).toHaveLength(1));
         expect(written(sent)[0]!.body).toMatchObject({ learner_id: learner!.id, vehicle_id: car!.id, starts_at: '2026-05-21T12:05:00.000Z', state: 'booked' });
     });
+
+    it('has a lesson again week after week: each said before, left out by a press, booked as it was said, and taken back', async () => {
+        const weeks = [
+            { starts_at: '2026-05-28T08:00:00Z', day: '2026-05-28', clashes: [], light_at_start: 'day', light_at_end: 'day' },
+            { starts_at: '2026-06-04T08:00:00Z', day: '2026-06-04', clashes: ['Ada is taken.'], light_at_start: 'day', light_at_end: 'day' },
+            { starts_at: '2026-06-11T08:00:00Z', day: '2026-06-11', clashes: [], light_at_start: 'day', light_at_end: 'dusk' },
+        ];
+        const made = { ...first, id: '0190b5a4-0000-7000-8000-00000000aaaa', starts_at: weeks[0]!.starts_at };
+        const sent = server({
+            [WEEK]: mine,
+            [`GET series?lesson=${first.id}&weeks=1&times=10`]: weeks.slice(0, 1),
+            [`GET series?lesson=${first.id}&weeks=1&times=3`]: weeks,
+            [`POST lessons/${first.id}/series`]: { booked: [made], left_out: [{ starts_at: weeks[2]!.starts_at, why: 'Ada is taken.' }] },
+            [`PATCH lessons/${made.id}`]: answer('demo-lesson-planned'),
+        });
+        show(<WeekPage />);
+        fireEvent.click(await blockOf());
+        fireEvent.click(screen.getByRole('button', { name: 'Repeat' }));
+        const sheet = within(await screen.findByRole('dialog'));
+        expect(await sheet.findByText('It can be booked.')).toBeTruthy();
+        fireEvent.change(sheet.getByLabelText('Times more'), { target: { value: '3' } });
+        expect(await sheet.findByText('2 of 3 will be booked.')).toBeTruthy();
+        expect(sheet.getByText('▸ Ada is taken.')).toBeTruthy();
+        expect(sheet.getByLabelText(/11 June.*ends at dusk/)).toBeTruthy();
+        fireEvent.click(sheet.getByLabelText(/28 May/));
+        expect(await sheet.findByText('1 of 3 will be booked.')).toBeTruthy();
+        fireEvent.click(sheet.getByRole('button', { name: 'Book these' }));
+        await waitFor(() => expect(written(sent)).toHaveLength(1));
+        expect(written(sent)[0]!.body).toEqual({ weeks: 1, times: 3, without: ['2026-05-28'] });
+        expect(await screen.findByText('1 more lesson is booked; taken by now: 11 Jun.')).toBeTruthy();
+        fireEvent.click(screen.getByRole('button', { name: 'Undo' }));
+        await waitFor(() => expect(written(sent)).toHaveLength(2));
+        expect(written(sent)[1]).toMatchObject({ path: `lessons/${made.id}`, body: { state: 'cancelled', ended_by: 'instructor' } });
+    });
+
+    it('books a new lesson with the weeks after it, and stays booked where those are refused', async () => {
+        const [learner] = answer('demo-learners');
+        const [car] = answer('demo-vehicles').filter(({ transmission }) => transmission === learner!.transmission);
+        const query = `learner_id=${learner!.id}&vehicle_id=${car!.id}&minutes=60&starts_at=${encodeURIComponent('2026-05-20T08:00:00.000Z')}`;
+        const sent = server({
+            [WEEK]: mine,
+            'GET learners': answer('demo-learners'),
+            'GET vehicles': answer('demo-vehicles'),
+            [`GET fit?${query}`]: free,
+            [`GET series?${query}&weeks=1&times=9`]: [],
+            [`GET series?${query}&weeks=2&times=9`]: [],
+            'POST lessons': first,
+            [`POST lessons/${first.id}/series`]: 422,
+        });
+        show(<WeekPage />);
+        fireEvent.click(await screen.findByRole('button', { name: 'Book' }));
+        const sheet = within(await screen.findByRole('dialog'));
+        await sheet.findByRole('option', { name: learner!.name });
+        fireEvent.click(sheet.getByLabelText('The same again in the weeks after'));
+        expect(sheet.getByText('Choose the learner first.')).toBeTruthy();
+        fireEvent.change(sheet.getByLabelText('Learner'), { target: { value: learner!.id } });
+        fireEvent.change(await sheet.findByLabelText('How often'), { target: { value: '2' } });
+        // A time that is not whole asks nothing.
+        fireEvent.change(sheet.getByLabelText('Begins'), { target: { value: '' } });
+        expect(sheet.queryByLabelText('How often')).toBeNull();
+        fireEvent.change(sheet.getByLabelText('Begins'), { target: { value: '2026-05-20T09:00' } });
+        fireEvent.click(sheet.getByRole('button', { name: 'Book' }));
+        await waitFor(() => expect(written(sent).map(({ path }) => path)).toEqual(['lessons', `lessons/${first.id}/series`]));
+        expect(written(sent)[1]!.body).toEqual({ weeks: 2, times: 9, without: [] });
+        expect(await screen.findByText(/^The weeks after it are not booked/)).toBeTruthy();
+    });
 });
