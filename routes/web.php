@@ -1,6 +1,7 @@
 <?php
 
 use App\Contract\Document;
+use App\Http\Controllers\BusyTimeController;
 use App\Http\Controllers\CentreController;
 use App\Http\Controllers\ChangeController;
 use App\Http\Controllers\CircuitController;
@@ -83,6 +84,10 @@ Route::prefix('api')->group(function (): void {
             Route::get('places/{place}/lessons', [DrawingController::class, 'lessons']);
         });
         $may(Right::WriteLessons)->group(function (): void {
+            Route::post('busy-times', [BusyTimeController::class, 'store']);
+            Route::put('busy-times/{busyTime}', [BusyTimeController::class, 'update']);
+            Route::delete('busy-times/{busyTime}', [BusyTimeController::class, 'destroy']);
+            Route::post('busy-times/{busyTime}/restore', [BusyTimeController::class, 'restore'])->whereUuid('busyTime');
             Route::post('lessons', [LessonController::class, 'store']);
             Route::patch('lessons/{lesson}', [LessonController::class, 'update']);
             Route::post('lessons/{lesson}/series', [DiaryController::class, 'bookSeries']);

@@ -2,6 +2,7 @@
 
 namespace Tests;
 
+use App\Models\BusyTime;
 use App\Models\Centre;
 use App\Models\Circuit;
 use App\Models\Drawing;
@@ -126,6 +127,8 @@ abstract class FeatureTestCase extends TestCase
             $circuit->user_id = $owner->id;
             $circuit->save();
             $at['circuit'] = $circuit;
+            $at['busyTime'] = new BusyTime(['kind' => 'busy', 'instructor_id' => $owner->id, 'starts_at' => now()->addDays(20), 'ends_at' => now()->addDays(21)]);
+            $at['busyTime']->save();
             $at['leg'] = Leg::query()->create(['from_site_id' => null, 'to_site_id' => $at['site']->id, 'time_s' => 60, 'distance_m' => 500,
                 'driven_at' => now()]);
             $at['twin'] = Site::query()->create(['name' => 'y', 'kind' => 'junction', 'pack' => 'gb', 'arms' => Routes::ARMS, 'ways' => []]);

@@ -50,6 +50,7 @@ final class Routes
         $place = ['name' => 'x', 'routine' => 'emerge-left', 'road' => ['limit_mph' => 30]];
         $site = ['name' => 'x', 'kind' => 'junction', 'arms' => self::ARMS];
         $chosen = ['pack' => 'gb', 'practice' => new stdClass];
+        $busy = ['kind' => 'busy', 'title' => 'x', 'starts_at' => '2026-05-24T10:00:00Z', 'ends_at' => '2026-05-24T11:00:00Z'];
         $newRound = (string) Str::uuid7();
 
         return [
@@ -73,6 +74,8 @@ final class Routes
             ],
             'POST lessons' => ['learner_id' => $ids['learner'], 'vehicle_id' => $ids['vehicle'], 'starts_at' => '2026-05-20T10:00:00Z', 'minutes' => 60],
             'GET week' => [], 'GET fit' => ['lesson' => $ids['lesson'], 'starts_at' => '2026-05-21T10:00:00Z'], 'GET free' => ['lesson' => $ids['lesson']],
+            'POST busy-times' => $busy, 'PUT busy-times/{busyTime}' => $busy, 'DELETE busy-times/{busyTime}' => [],
+            'POST busy-times/{busyTime}/restore' => [],
             'GET series' => ['lesson' => $ids['lesson'], 'weeks' => 1, 'times' => 3], 'POST lessons/{lesson}/series' => ['weeks' => 2, 'times' => 2],
             'GET lessons/{lesson}' => [], 'PATCH lessons/{lesson}' => ['aim' => 'x'], 'GET lessons/{lesson}/changed' => [],
             'POST lessons/{lesson}/items' => ['place_id' => $ids['place']], 'PUT lessons/{lesson}/order' => ['items' => [$ids['item']]],

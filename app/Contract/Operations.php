@@ -76,6 +76,12 @@ final class Operations
                 'What it would mean to have a lesson again every week, or every few', Shapes::listOf('SeriesTime'), TakenOfLessons::repeated(),
             ),
             'GET free' => Operation::reads('Times that are free for a lesson', Shapes::listOf('FreeTime'), TakenOfLessons::free()),
+            'POST busy-times' => Operation::writes(
+                'Holds time that no lesson takes: somebody is busy, a learner has their test, a car is away', TakenOfLessons::busyTime(), 'BusyTime', 201,
+            ),
+            'PUT busy-times/{busyTime}' => Operation::writes('Changes it', TakenOfLessons::busyTime(), 'BusyTime'),
+            'DELETE busy-times/{busyTime}' => Operation::writes('Gives the time back', [], null),
+            'POST busy-times/{busyTime}/restore' => Operation::writes('Takes it again', [], 'BusyTime'),
             'POST lessons' => Operation::writes('Books a lesson', TakenOfLessons::lesson(), 'LessonLine', 201),
             'GET lessons/{lesson}' => Operation::reads('A lesson as one page', 'Lesson'),
             'PATCH lessons/{lesson}' => Operation::writes('Writes on a lesson', TakenOfLessons::lessonChanges(), 'Lesson'),

@@ -98,6 +98,20 @@ final class TakenOfLessons
         ];
     }
 
+    /** @return array<string, list<mixed>> time that no lesson takes: whose it is follows from its kind */
+    public static function busyTime(): array
+    {
+        return [
+            'kind' => ['required', 'in:busy,test,away'], 'starts_at' => ['required', ...self::TIME], 'ends_at' => ['required', ...self::TIME, 'after:starts_at'],
+            'title' => ['sometimes', 'nullable', 'string', 'max:120'],
+            // Whose diary: the own where nothing is said.
+            'instructor_id' => ['prohibited_if:kind,away', 'nullable', 'uuid'],
+            'learner_id' => ['required_if:kind,test', 'prohibited_unless:kind,test', 'uuid'],
+            'vehicle_id' => ['required_unless:kind,busy', 'prohibited_if:kind,busy', 'uuid'],
+            'centre_id' => ['prohibited_unless:kind,test', 'nullable', 'uuid'],
+        ];
+    }
+
     /** @return array<string, list<mixed>> */
     private static function again(): array
     {

@@ -2,12 +2,13 @@
 
 namespace App\Diary;
 
+use App\Models\BusyTime;
 use App\Models\Lesson;
 use App\Models\School;
 use DateTimeZone;
 use Illuminate\Database\Eloquent\Builder;
-use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Collection;
 use NobleTurn\Core\Diary\Appointment;
 use NobleTurn\Core\Diary\Day;
 use NobleTurn\Core\Diary\LessonState;
@@ -15,23 +16,22 @@ use NobleTurn\Core\Diary\Period;
 use NobleTurn\Core\Diary\Travel;
 use NobleTurn\Core\Site\Position;
 
-/** Lessons as the core's diary reads them. */
+/** Lessons, and what else takes time, as the core's diary reads them. */
 final class Appointments
 {
-    public static function of(Lesson $lesson): Appointment
+    public static function of(Lesson|BusyTime $one): Appointment
     {
-        $from = $lesson->starts_at->getTimestamp();
-        [$starts, $ends] = self::places($lesson);
+        [$starts, $ends] = $one instanceof Lesson ? self::places($one) : self::placesOf($one);
 
-        return new Appointment($lesson->id ?? 'new', new Period($from, $from + 60 * $lesson->lasts()), $starts, $ends);
+        return new Appointment($one->id ?? 'new', new Period($one->starts()->getTimestamp(), $one->ends()->getTimestamp()), $starts, $ends);
     }
 
-    /** @param  iterable<Lesson>  $lessons one instructor’s, with learner */
-    public static function day(iterable $lessons, School $school): Day
+    /** @param  iterable<Lesson|BusyTime>  $all one instructor’s, with learner and centre */
+    public static function day(iterable $all, School $school): Day
     {
         $appointments = [];
-        foreach ($lessons as $lesson) {
-            $appointments[] = self::of($lesson);
+        foreach ($all as $one) {
+            $appointments[] = self::of($one);
         }
 
         return Day::of($appointments, self::travel($school));
@@ -42,13 +42,29 @@ final class Appointments
         return new Travel(new DateTimeZone($school->time_zone));
     }
 
-    /** @return Collection<int, Lesson> that take time of somebody’s between two moments, with learner and car, in their order */
+    /** @return Collection<int, Lesson|BusyTime> that take time of somebody’s between two moments, with learner, car and centre, in their order */
     public static function taking(string $instructor, Carbon $from, Carbon $until): Collection
     {
-        return Lesson::query()->with(['learner', 'vehicle'])->where('instructor_id', $instructor)->tap(self::holding(...))
+        $lessons = Lesson::query()->with(['learner', 'vehicle'])->where('instructor_id', $instructor)->tap(self::holding(...))
             // No lesson is longer than eight hours.
-            ->whereBetween('starts_at', [$from->copy()->subHours(8), $until])->oldest('starts_at')->get()
-            ->filter(static fn (Lesson $lesson): bool => $lesson->ends() > $from && $lesson->starts_at < $until)->values();
+            ->whereBetween('starts_at', [$from->copy()->subHours(8), $until])->get()
+            ->filter(static fn (Lesson $lesson): bool => $lesson->ends() > $from && $lesson->starts_at < $until);
+
+        return collect([...$lessons, ...self::busy($instructor, $from, $until)])
+            ->sortBy(static fn (TakesTime $one): int => $one->starts()->getTimestamp())->values();
+    }
+
+    /** @return Collection<int, BusyTime> of somebody’s between two moments, in their order */
+    public static function busy(string $instructor, Carbon $from, Carbon $until): Collection
+    {
+        return BusyTime::query()->with(['learner', 'vehicle', 'centre', 'instructor'])->where('instructor_id', $instructor)
+            ->where('starts_at', '<', $until)->where('ends_at', '>', $from)->oldest('starts_at')->get()->toBase();
+    }
+
+    /** What stands beside a time where something else is named: whose lesson it is, or what keeps one. */
+    public static function name(Lesson|BusyTime $one): string
+    {
+        return $one instanceof Lesson ? $one->learner->name : BusyWords::why($one);
     }
 
     /** @param  Builder<Lesson>  $lessons */
@@ -67,6 +83,14 @@ final class Appointments
         $ends = $lesson->drop_off === null ? $starts : self::position($lesson->drop_off_latitude_deg, $lesson->drop_off_longitude_deg);
 
         return [$starts, $ends];
+    }
+
+    /** @return array{?Position, ?Position} a test begins and ends at its centre; where one is busy, nobody has said */
+    private static function placesOf(BusyTime $busy): array
+    {
+        $centre = $busy->kind === 'test' && $busy->centre !== null ? self::position($busy->centre->latitude_deg, $busy->centre->longitude_deg) : null;
+
+        return [$centre, $centre];
     }
 
     private static function position(?float $latitude, ?float $longitude): ?Position

@@ -5,6 +5,7 @@ namespace App\Diary;
 use App\Models\Lesson;
 use App\Models\User;
 use Closure;
+use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
@@ -12,60 +13,63 @@ use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 
 /**
- * Whose time each lesson takes. The table refuses what overlaps, so that two devices that book the same hour cannot both succeed, whatever
+ * Whose time each lesson takes, and whatever else keeps people and cars. The table refuses what overlaps, so that two devices that book the same hour cannot both succeed, whatever
  * either of them saw before.
  */
 final class Bookings
 {
-    /** Who takes part in a lesson, and the column that names them. */
-    private const WHO = ['instructor' => 'instructor_id', 'learner' => 'learner_id', 'car' => 'vehicle_id'];
-
     private const AT_ONCE = 500;
 
     /** Two who wait for each other are told to begin again by the database. */
     private const ATTEMPTS = 5;
 
     /**
-     * Writes on a lesson and holds its time, both or neither. What does not touch the time is written even on a lesson that clashes since
-     * before there was a diary. Where somebody who is needed is taken, it is a ValidationException that names them.
+     * Writes on something that takes time and holds that time, both or neither. What does not touch the time is written even on a lesson that
+     * clashes since before there was a diary. Where somebody who is needed is taken, it is a ValidationException that names them.
      *
-     * @param  Closure(Lesson): mixed  $write
+     * @template Row of Model&TakesTime
+     *
+     * @param  Row  $row
+     * @param  Closure(Row): mixed  $write
      */
-    public static function with(Lesson $lesson, Closure $write): void
+    public static function with(Model&TakesTime $row, Closure $write): void
     {
-        $isNew = ! $lesson->exists;
-        DB::transaction(static function () use ($lesson, $write, $isNew): void {
+        $isNew = ! $row->exists;
+        DB::transaction(static function () use ($row, $write, $isNew): void {
             // Begun again where two waited for each other: what the first attempt wrote is gone.
-            $lesson->exists = ! $isNew;
-            $before = $isNew ? null : self::taken($lesson->refresh());
-            $write($lesson);
-            if (self::taken($lesson) !== $before) {
-                self::hold($lesson, $before === null);
+            $row->exists = ! $isNew;
+            $before = $isNew ? null : self::taken($row->refresh());
+            $write($row);
+            if (self::taken($row) !== $before) {
+                self::hold($row, $before === null);
             }
         }, self::ATTEMPTS);
     }
 
     /** Within a transaction. */
-    private static function hold(Lesson $lesson, bool $isFree): void
+    private static function hold(Model&TakesTime $row, bool $isFree): void
     {
         if (! $isFree) {
-            DB::table('bookings')->where('lesson_id', $lesson->id)->delete();
+            DB::table('bookings')->where($row->column(), $row->getKey())->delete();
         }
-        if (self::taken($lesson) === null) {
+        if (self::taken($row) === null) {
             return;
         }
         try {
-            DB::table('bookings')->insert(self::rows($lesson->getAttributes()));
+            DB::table('bookings')->insert(self::rows(
+                [$row->column() => $row->getKey()], (string) $row->getAttribute('school_id'), $row->whose(), $row->starts(), $row->ends(),
+            ));
         } catch (UniqueConstraintViolationException) {
-            throw Clash::of($lesson);
+            throw Clash::of($row);
         }
     }
 
-    /** @return ?array{string, int, string, string, string} what a lesson takes: from when, for how many minutes, whose; null where it takes nothing */
-    private static function taken(Lesson $lesson): ?array
+    /** @return ?list<string> what something takes: from when to when, whose; null where it takes nothing */
+    private static function taken(TakesTime $row): ?array
     {
-        return $lesson->state()->holds()
-            ? [$lesson->starts_at->toIso8601ZuluString(), $lesson->lasts(), $lesson->instructor_id, $lesson->learner_id, $lesson->vehicle_id] : null;
+        $whose = $row->whose();
+
+        return $whose === [] ? null : [$row->starts()->toIso8601ZuluString(), $row->ends()->toIso8601ZuluString(), ...array_values($whose)];
     }
 
     /** Gives a lesson to a colleague, unless they are taken then. */
@@ -101,7 +105,7 @@ final class Bookings
     private static function insert(array $lessons): bool
     {
         try {
-            DB::table('bookings')->insert(array_merge(...array_map(self::rows(...), $lessons)));
+            DB::table('bookings')->insert(array_merge(...array_map(self::rowsOfLesson(...), $lessons)));
 
             return true;
         } catch (UniqueConstraintViolationException) {
@@ -113,14 +117,24 @@ final class Bookings
      * @param  array<string, mixed>  $lesson  its columns
      * @return list<array<string, mixed>>
      */
-    private static function rows(array $lesson): array
+    private static function rowsOfLesson(array $lesson): array
     {
         $starts = Carbon::parse($lesson['starts_at'], 'UTC');
-        $ends = $starts->copy()->addMinutes((int) ($lesson['cut_to_minutes'] ?? $lesson['minutes']));
+        $whose = ['instructor' => $lesson['instructor_id'], 'learner' => $lesson['learner_id'], 'car' => $lesson['vehicle_id']];
 
-        return array_map(static fn (string $who, string $column): array => [
-            'id' => (string) Str::uuid7(), 'school_id' => $lesson['school_id'], 'lesson_id' => $lesson['id'], 'who' => $who, 'who_id' => $lesson[$column],
+        return self::rows(['lesson_id' => $lesson['id']], $lesson['school_id'], $whose, $starts, $starts->copy()->addMinutes((int) $lesson['minutes']));
+    }
+
+    /**
+     * @param  array<string, string>  $of  the column that names what takes the time, and its id
+     * @param  array<string, string>  $whose
+     * @return list<array<string, mixed>>
+     */
+    private static function rows(array $of, string $school, array $whose, Carbon $starts, Carbon $ends): array
+    {
+        return array_map(static fn (string $who, string $id): array => [
+            'id' => (string) Str::uuid7(), 'school_id' => $school, ...$of, 'who' => $who, 'who_id' => $id,
             'starts_at' => $starts->format('Y-m-d H:i:s'), 'ends_at' => $ends->format('Y-m-d H:i:s'),
-        ], array_keys(self::WHO), self::WHO);
+        ], array_keys($whose), $whose);
     }
 }

@@ -2,6 +2,7 @@
 
 namespace App\Diary;
 
+use App\Models\BusyTime;
 use App\Models\Lesson;
 use App\Models\School;
 use NobleTurn\Core\Diary\Between;
@@ -14,16 +15,16 @@ final class Fit
     {
         $day = $lesson->starts_at->copy()->setTimezone($school->time_zone)->startOfDay();
         $others = Appointments::taking($lesson->instructor_id, $day->copy()->utc(), $day->copy()->addDay()->utc())
-            ->filter(static fn (Lesson $one): bool => $one->id !== $lesson->id);
+            ->filter(static fn (Lesson|BusyTime $one): bool => $one->id !== $lesson->id);
         $mine = $lesson->id ?? 'new';
         $between = array_values(array_filter(
             Appointments::day([...$others, $lesson], $school)->between(),
             static fn (Between $one): bool => $one->after === $mine || $one->before === $mine,
         ));
-        $names = $others->mapWithKeys(static fn (Lesson $one): array => [$one->id => $one->learner->name]);
+        $names = $others->mapWithKeys(static fn (Lesson|BusyTime $one): array => [$one->id => Appointments::name($one)]);
 
         return [
-            'clashes' => Clash::said($lesson),
+            'clashes' => Clash::ofEach([$lesson])[0],
             'before' => self::told($between, 'before', $mine, $names->all()), 'after' => self::told($between, 'after', $mine, $names->all()),
             ...Told::light(Told::sun($school), $lesson),
         ];
@@ -39,7 +40,7 @@ final class Fit
     {
         foreach ($between as $one) {
             if ($one->{$side} === $mine) {
-                return [...Told::between($one), 'learner' => $names[$side === 'before' ? $one->after : $one->before]];
+                return [...Told::between($one), 'name' => $names[$side === 'before' ? $one->after : $one->before]];
             }
         }
 

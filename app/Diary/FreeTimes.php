@@ -2,6 +2,7 @@
 
 namespace App\Diary;
 
+use App\Models\BusyTime;
 use App\Models\Lesson;
 use App\Models\School;
 use Illuminate\Support\Carbon;
@@ -27,8 +28,8 @@ final class FreeTimes
         $first = Carbon::parse($from->toDateString(), $school->time_zone);
         $end = $first->copy()->addDays($days);
         $others = Appointments::taking($lesson->instructor_id, $first->copy()->utc(), $end->copy()->utc())
-            ->filter(static fn (Lesson $one): bool => $one->id !== $lesson->id);
-        $names = $others->mapWithKeys(static fn (Lesson $one): array => [$one->id => $one->learner->name]);
+            ->filter(static fn (Lesson|BusyTime $one): bool => $one->id !== $lesson->id);
+        $names = $others->mapWithKeys(static fn (Lesson|BusyTime $one): array => [$one->id => Appointments::name($one)]);
         $taken = self::taken($lesson, $first, $end);
         $wanted = Appointments::of($lesson);
         $free = [];
@@ -38,7 +39,7 @@ final class FreeTimes
             if (max($opens, now()->getTimestamp()) >= $closes) {
                 continue;
             }
-            $today = $others->filter(static fn (Lesson $one): bool => $one->ends() > $day && $one->starts_at < $next);
+            $today = $others->filter(static fn (Lesson|BusyTime $one): bool => $one->ends() > $day && $one->starts_at < $next);
             $gaps = Appointments::day($today, $school)->gaps(
                 new Period(max($opens, now()->getTimestamp()), $closes), $wanted->period->seconds(), $wanted->starts, $wanted->ends, $taken,
             );
@@ -63,7 +64,9 @@ final class FreeTimes
     private static function taken(Lesson $lesson, Carbon $from, Carbon $until): array
     {
         $rows = DB::table('bookings')->whereIn('who_id', [$lesson->learner_id, $lesson->vehicle_id])
-            ->when($lesson->id !== null, static fn ($other) => $other->where('lesson_id', '!=', $lesson->id))
+            ->when($lesson->id !== null, static fn ($rows) => $rows->where(
+                static fn ($other) => $other->whereNull('lesson_id')->orWhere('lesson_id', '!=', $lesson->id),
+            ))
             ->where('starts_at', '<', $until->copy()->utc())->where('ends_at', '>', $from->copy()->utc())->get(['starts_at', 'ends_at']);
         $epoch = static fn (string $at): int => Carbon::parse($at, 'UTC')->getTimestamp();
 

@@ -3,6 +3,8 @@
 namespace App\Diary;
 
 use App\Http\Resources\Show;
+use App\Http\Resources\ShowDiary;
+use App\Models\BusyTime;
 use App\Models\Lesson;
 use App\Models\School;
 use App\Models\User;
@@ -29,11 +31,17 @@ final readonly class WeekPage
         $end = $first->copy()->addDays($days);
         $lessons = Lesson::query()->with(['learner', 'vehicle'])->where('instructor_id', $person->id)
             ->where('starts_at', '>=', $first->copy()->utc())->where('starts_at', '<', $end->copy()->utc())->oldest('starts_at')->orderBy('id')->get();
+        $busy = BusyTime::query()->with(['learner', 'vehicle', 'centre', 'instructor'])
+            ->where(static fn ($whose) => $whose->where('instructor_id', $person->id)->orWhere('kind', 'away'))
+            ->where('starts_at', '<', $end->copy()->utc())->where('ends_at', '>', $first->copy()->utc())->oldest('starts_at')->orderBy('id')->get();
         $told = [];
         for ($day = $first; $day < $end; $day = $day->copy()->addDay()) {
             $next = $day->copy()->addDay();
             $isThen = static fn (Lesson $lesson): bool => $lesson->starts_at >= $day && $lesson->starts_at < $next;
-            $told[] = $this->day($day, $lessons->filter($isThen)->values());
+            $told[] = $this->day(
+                $day, $lessons->filter($isThen)->values(),
+                $busy->filter(static fn (BusyTime $one): bool => $one->starts_at < $next && $one->ends_at > $day)->values(), $reader,
+            );
         }
 
         return [
@@ -44,18 +52,21 @@ final readonly class WeekPage
 
     /**
      * @param  Collection<int, Lesson>  $lessons
+     * @param  Collection<int, BusyTime>  $busy  the person’s, and every car that is away
      * @return array<string, mixed>
      */
-    private function day(Carbon $day, Collection $lessons): array
+    private function day(Carbon $day, Collection $lessons, Collection $busy, User $reader): array
     {
         $sun = Told::sun($this->school);
         $holding = $lessons->filter(static fn (Lesson $lesson): bool => $lesson->state()->holds());
-        $between = Appointments::day($holding, $this->school)->between();
+        $own = $busy->filter(static fn (BusyTime $one): bool => $one->kind !== 'away');
+        $between = Appointments::day([...$holding, ...$own], $this->school)->between();
 
         return [
             'day' => $day->toDateString(),
             'sun' => $sun === null ? null : array_map(Told::moment(...), $sun->day($day->copy()->setTime(12, 0)->getTimestamp())),
-            'lessons' => $lessons->map(static fn (Lesson $lesson): array => [...Show::diaryLine($lesson), ...Told::light($sun, $lesson)])->all(),
+            'lessons' => $lessons->map(static fn (Lesson $lesson): array => [...ShowDiary::lesson($lesson), ...Told::light($sun, $lesson)])->all(),
+            'busy' => $busy->map(static fn (BusyTime $one): array => ShowDiary::busyTime($one, $reader))->all(),
             'between' => array_map(Told::between(...), $between),
             'taught_minutes' => $holding->sum(static fn (Lesson $lesson): int => $lesson->lasts()),
             'travel_minutes' => (int) ceil(array_sum(array_map(static fn (Between $one): int => $one->travel ?? 0, $between)) / 60),

@@ -2,6 +2,7 @@
 
 namespace App\Models;
 
+use App\Diary\TakesTime;
 use App\Models\Concerns\BelongsToSchool;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
@@ -46,7 +47,7 @@ use NobleTurn\Core\Diary\LessonState;
  * @property Vehicle $vehicle
  * @property User $instructor
  */
-final class Lesson extends Model
+final class Lesson extends Model implements TakesTime
 {
     use BelongsToSchool;
 
@@ -77,6 +78,21 @@ final class Lesson extends Model
     public function lasts(): int
     {
         return $this->cut_to_minutes ?? $this->minutes;
+    }
+
+    public function whose(): array
+    {
+        return $this->state()->holds() ? ['instructor' => $this->instructor_id, 'learner' => $this->learner_id, 'car' => $this->vehicle_id] : [];
+    }
+
+    public function column(): string
+    {
+        return 'lesson_id';
+    }
+
+    public function starts(): Carbon
+    {
+        return $this->starts_at->copy();
     }
 
     public function ends(): Carbon

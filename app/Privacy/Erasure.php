@@ -2,6 +2,7 @@
 
 namespace App\Privacy;
 
+use App\Models\BusyTime;
 use App\Models\Change;
 use App\Models\Drawing;
 use App\Models\Learner;
@@ -52,6 +53,8 @@ final class Erasure
             Overruling::query()->where('learner_id', $learner->id)->toBase()->update(['reason' => '']);
             SkillAnswer::query()->where('learner_id', $learner->id)->delete();
             Change::query()->where('subject_id', $learner->id)->toBase()->update(['name' => self::NOBODY]);
+            // With the time it held.
+            BusyTime::withTrashed()->where('learner_id', $learner->id)->forceDelete();
             ErasedList::add($learner->id);
             // A lesson still ahead is nobody's.
             $ahead = Lesson::query()->whereIn('id', $lessons)->whereIn('state', ['wished', 'booked'])->where('starts_at', '>', now())->pluck('id');

@@ -3,6 +3,7 @@
 namespace App\Privacy;
 
 use App\Http\Resources\Show;
+use App\Models\BusyTime;
 use App\Models\Change;
 use App\Models\Drawing;
 use App\Models\Learner;
@@ -33,6 +34,12 @@ final class LearnerData
                 'keep_until' => $learner->keep_until?->toDateString(),
             ],
             'lessons' => $lessons->map(self::lesson(...))->values()->all(),
+            'tests' => BusyTime::withTrashed()->with(['centre', 'instructor'])->where('learner_id', $learner->id)->orderBy('starts_at')->get()->map(
+                static fn (BusyTime $test): array => [
+                    'starts_at' => $test->starts_at->toIso8601ZuluString(), 'ends_at' => $test->ends_at->toIso8601ZuluString(), 'title' => $test->title,
+                    'centre' => $test->centre?->name, 'instructor' => $test->instructor?->name, 'taken_away' => $test->trashed(),
+                ],
+            )->all(),
             'promises' => Promise::withTrashed()->where('learner_id', $learner->id)->orderBy('created_at')->get()->map(
                 static fn (Promise $promise): array => Show::promise($promise),
             )->all(),

@@ -3,12 +3,17 @@
 namespace Database\Seeders;
 
 use App\Diary\Bookings;
+use App\Models\BusyTime;
+use App\Models\Centre;
 use App\Models\Learner;
 use App\Models\Lesson;
 use App\Models\User;
 use App\Models\Vehicle;
 
-/** What the diaries of the demo hold beside the instructor’s lessons: the owner’s own hours, a lesson that was cancelled, one that is only wished. */
+/**
+ * What the diaries of the demo hold beside the instructor’s lessons: the owner’s own hours with a day that they are ill, a lesson that was
+ * cancelled, one that is only wished, a test, a dentist, and a car that goes to its service.
+ */
 final class DemoDiary
 {
     private const ZONE = 'Europe/London';
@@ -16,6 +21,8 @@ final class DemoDiary
     private const DAYS = 12;
 
     private const SUNDAY = 0;
+
+    private const ILL = 5;
 
     public static function fill(User $owner, User $tutor, Vehicle $manual): void
     {
@@ -33,13 +40,38 @@ final class DemoDiary
         // The owner teaches at noon and in the evening, when the instructor has the car at home.
         for ($day = 1; $day < self::DAYS; $day++) {
             if ((int) now(self::ZONE)->addDays($day)->format('w') !== self::SUNDAY) {
-                $lesson($owner, $day, 11, 40, $day, ['aim' => 'Holding back rightly']);
-                $lesson($owner, $day, 18, 15, $day + 2, ['minutes' => 90, 'aim' => 'Lights, and what they show']);
+                $ill = $day !== self::ILL ? [] : [
+                    'state' => 'cancelled', 'ended_by' => 'instructor', 'ended_at' => now(), 'ended_why' => 'Ill', 'charged' => false,
+                ];
+                $lesson($owner, $day, 11, 40, $day, ['aim' => 'Holding back rightly', ...$ill]);
+                $lesson($owner, $day, 18, 15, $day + 2, ['minutes' => 90, 'aim' => 'Lights, and what they show', ...$ill]);
             }
         }
         $lesson($tutor, 2, 18, 15, 1, [
             'state' => 'cancelled', 'ended_by' => 'learner', 'ended_at' => now(), 'ended_why' => 'A cold; rang in the morning', 'charged' => false,
         ]);
         $lesson($tutor, 3, 18, 30, 4, ['state' => 'wished', 'aim' => 'Once more in the dark before the test']);
+        self::hold(['kind' => 'busy', 'instructor_id' => $owner->id, 'title' => 'Ill'], self::ILL, [0, 0], 24 * 60);
+        self::hold(['kind' => 'busy', 'instructor_id' => $tutor->id, 'title' => 'Dentist'], 1, [12, 15], 45);
+        self::hold(['kind' => 'away', 'vehicle_id' => $manual->id, 'title' => 'service'], 4, [14, 40], 110);
+        // Right after their lesson that morning.
+        $tested = Lesson::query()->where('instructor_id', $tutor->id)->where(
+            'starts_at', now(self::ZONE)->startOfDay()->addDays(2)->setTime(9, 0)->utc(),
+        )->firstOrFail();
+        self::hold([
+            'kind' => 'test', 'instructor_id' => $tutor->id, 'learner_id' => $tested->learner_id, 'vehicle_id' => $tested->vehicle_id,
+            'centre_id' => Centre::query()->firstOrFail()->id,
+        ], 2, [10, 15], 60);
+    }
+
+    /**
+     * @param  array<string, mixed>  $facts
+     * @param  array{int, int}  $at  by the clock on the wall
+     */
+    private static function hold(array $facts, int $day, array $at, int $minutes): void
+    {
+        $from = now(self::ZONE)->startOfDay()->addDays($day)->setTime(...$at);
+        $busy = new BusyTime([...$facts, 'starts_at' => $from->copy()->utc(), 'ends_at' => $from->copy()->addMinutes($minutes)->utc()]);
+        Bookings::with($busy, static fn (BusyTime $busy): bool => $busy->save());
     }
 }

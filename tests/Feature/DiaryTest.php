@@ -205,7 +205,7 @@ it('says before it is written what a time would mean', function (): void {
     expect($ask([...$new, 'starts_at' => '2027-03-10T10:30:00Z'])['clashes'])
         ->toBe(['Wanda Orme and the blue one are taken from 11:00 to 12:00: a lesson with Gus.']);
     $fit = $ask([...$new, 'starts_at' => '2027-03-10T09:58:00Z']);
-    expect($fit['clashes'])->toBe([])->and($fit['before'])->toBeNull()->and($fit['after'])->toMatchArray(['free_minutes' => 2, 'learner' => 'Gus'])
+    expect($fit['clashes'])->toBe([])->and($fit['before'])->toBeNull()->and($fit['after'])->toMatchArray(['free_minutes' => 2, 'name' => 'Gus'])
         ->and($fit['after']['short_minutes'])->toBeGreaterThan(3);
     // A lesson does not stand in its own way.
     expect($ask(['lesson' => $gus, 'starts_at' => '2027-03-10T11:30:00Z']))->toMatchArray(['clashes' => [], 'before' => null, 'after' => null]);

@@ -13,19 +13,25 @@ final class Diary
     public static function shapes(): array
     {
         $light = ['light_at_start' => Shapes::refOrNull('Light'), 'light_at_end' => Shapes::refOrNull('Light')];
+        $person = Out::object(['id' => Shapes::id(), 'name' => Out::text('')]);
         $between = Out::object([
-            'after' => Out::text('id of the lesson before'), 'before' => Out::text('and of the one after'),
+            'after' => Out::text('id of the lesson, or of what else keeps one, before'), 'before' => Out::text('and of the one after'),
             'free_minutes' => Out::integer('from the end of the one to the beginning of the other; below zero where they overlap'),
             'travel_minutes' => Out::integer('estimated, rounded up; null where one of the addresses is not on the map', nullable: true),
             'leave_at' => Shapes::moment('the last moment to leave so as to be there in time', nullable: true),
             'short_minutes' => Out::integer('by which the next begins too early; 0 where there is time enough'),
         ]);
-        $person = Out::object(['id' => Shapes::id(), 'name' => Out::text('')]);
-        $neighbour = Shapes::with($between, ['learner' => Out::text('of the other lesson')]);
+        $neighbour = Shapes::with($between, ['name' => Out::text('whose lesson it is, or what keeps one')]);
 
         return [
             'Light' => Out::choice(Light::class, 'by the sun, where the school lies; null where nobody has said where'),
             'Between' => $between,
+            'BusyTime' => Out::object([
+                'id' => Shapes::id(), 'kind' => Out::choice(['busy', 'test', 'away'], 'somebody is busy, a learner has their test, a car is away'),
+                'starts_at' => Shapes::moment(), 'ends_at' => Shapes::moment(), 'title' => Out::text('a word for it; null to whom it is not to be said', nullable: true),
+                'instructor' => self::orNull($person), 'learner' => self::orNull($person), 'vehicle' => self::orNull($person), 'centre' => self::orNull($person),
+                'may_change' => ['type' => 'boolean'],
+            ]),
             'DiaryLesson' => Shapes::with(Lessons::line(), [
                 'drop_off' => Out::text('where it ends, where that is not where it began', nullable: true),
                 'ended' => ['oneOf' => [Out::object([
@@ -43,7 +49,8 @@ final class Diary
                         ['first_light', 'sunrise', 'sunset', 'last_light'],
                         Shapes::moment('null where the sun does not come so low or so high', nullable: true),
                     ))),
-                    'lessons' => Shapes::listOf('DiaryLesson'), 'between' => Shapes::listOf('Between'),
+                    'lessons' => Shapes::listOf('DiaryLesson'),
+                    'busy' => Shapes::listOf('BusyTime'), 'between' => Shapes::listOf('Between'),
                     'taught_minutes' => Out::integer('from beginning to end of lessons, without what was cancelled or only wished'),
                     'travel_minutes' => Out::integer('between them, as far as it is known'),
                 ])),
@@ -64,7 +71,7 @@ final class Diary
             ]),
             'FreeTime' => Out::object([
                 'starts_at' => Shapes::moment('the first beginning'), 'latest_at' => Shapes::moment('and the last'),
-                'after' => Out::text('learner of the lesson before it that day', nullable: true), 'before' => Out::text('and after it', nullable: true),
+                'after' => Out::text('whose lesson is before it that day, or what keeps one', nullable: true), 'before' => Out::text('and after it', nullable: true),
                 'travel_before_minutes' => Out::integer('', nullable: true), 'travel_after_minutes' => Out::integer('', nullable: true),
             ] + $light),
         ];

@@ -61,7 +61,8 @@ final class Lessons
             'LessonAim' => Out::object(['routine' => Shapes::refOrNull('RoutineCode'), 'step' => Shapes::refOrNull('Step')]),
             'NextLesson' => Shapes::with($line, ['items' => Shapes::listOf('PlannedItem')] + $promised),
             'Today' => Out::object([
-                'day' => Shapes::day(), 'lessons' => Shapes::listOf('LessonLine'), 'between' => Shapes::listOf('Between'),
+                'day' => Shapes::day(), 'lessons' => Shapes::listOf('LessonLine'),
+                'busy' => Shapes::listOf('BusyTime'), 'between' => Shapes::listOf('Between'),
                 'next' => Shapes::refOrNull('NextLesson'),
                 'later' => Shapes::listOf('NextLesson'),
                 'unfinished' => Shapes::listOf('LessonLine'),

@@ -6,7 +6,9 @@ use App\Contract\Taken;
 use App\Diary\Appointments;
 use App\Diary\Told;
 use App\Http\Resources\Show;
+use App\Http\Resources\ShowDiary;
 use App\Marks\StandingMarks;
+use App\Models\BusyTime;
 use App\Models\Lesson;
 use App\Models\Mark;
 use App\Models\PlannedItem;
@@ -45,13 +47,15 @@ final class TodayController extends Controller
             ->limit(self::AHEAD)->get();
         // Who and what of all of them in one go.
         (new Collection([...$lessons, ...$unfinished, ...$coming]))->load(['learner', 'vehicle']);
+        $busy = Appointments::busy($this->user($request)->id, $day->copy()->utc(), $day->copy()->endOfDay()->utc());
         [$next, $later] = $this->inMoreWords($coming, $day->copy()->endOfDay());
 
         return response()->json([
             'day' => $day->toDateString(),
             'lessons' => $lessons->whereNotIn('state', ['cancelled', 'wished'])->map(Show::lessonLine(...))->values(),
+            'busy' => $busy->map(fn (BusyTime $one): array => ShowDiary::busyTime($one, $this->user($request))),
             'between' => array_map(Told::between(...), Appointments::day(
-                $lessons->filter(static fn (Lesson $lesson): bool => $lesson->state()->holds()), $current->school(),
+                [...$lessons->filter(static fn (Lesson $lesson): bool => $lesson->state()->holds()), ...$busy], $current->school(),
             )->between()),
             'next' => $next,
             'later' => $later,

@@ -163,19 +163,6 @@ final class Show
     }
 
     /** @return array<string, mixed> */
-    public static function diaryLine(Lesson $lesson): array
-    {
-        return [
-            ...self::lessonLine($lesson),
-            'drop_off' => $lesson->drop_off,
-            'ended' => $lesson->state !== 'cancelled' ? null : [
-                'by' => $lesson->ended_by, 'at' => $lesson->ended_at?->toIso8601ZuluString(), 'why' => $lesson->ended_why, 'charged' => $lesson->charged,
-            ],
-            'moved_from_id' => $lesson->moved_from_id,
-        ];
-    }
-
-    /** @return array<string, mixed> */
     public static function remedy(Remedy $remedy): array
     {
         return $remedy->only(['id', 'lesson_id', 'routine', 'step', 'fault', 'what']);

@@ -23,8 +23,8 @@ describe('what a time means', () => {
         expect(
             said({
                 clashes: ['Wanda is taken from 10:00 to 11:00: a lesson with Ada.'],
-                before: { ...between(30, 12), learner: 'Gus' },
-                after: { ...between(5, 9), learner: 'Orla' },
+                before: { ...between(30, 12), name: 'Gus' },
+                after: { ...between(5, 9), name: 'Orla' },
                 light_at_end: 'dusk',
             }),
         ).toEqual([
@@ -41,11 +41,11 @@ describe('what a time means', () => {
         [between(11, 12), 'tight: 1 minute too few after Gus: the drive takes 12 minutes.'],
         [between(40, null), 'plain: 40 minutes after Gus; how long the drive is, is not known: an address is not on the map.'],
     ])('tells the drive from the lesson before', (before, words) => {
-        expect(said({ before: { ...before, learner: 'Gus' } })).toEqual([words]);
+        expect(said({ before: { ...before, name: 'Gus' } })).toEqual([words]);
     });
 
     it('leaves an overlap to the clash that names it', () => {
-        expect(said({ clashes: ['No.'], after: { ...between(-20, 5), learner: 'Orla' } })).toEqual(['bad: No.']);
+        expect(said({ clashes: ['No.'], after: { ...between(-20, 5), name: 'Orla' } })).toEqual(['bad: No.']);
     });
 
     it.each([

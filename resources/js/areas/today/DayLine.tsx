@@ -1,35 +1,54 @@
 import { Link } from 'react-router';
-import type { Between, LessonLine } from '@/api/types';
+import type { Between, BusyTime, LessonLine } from '@/api/types';
+import { busyWords, entriesOf } from '@/diary/entries';
 import { stateWords } from '@/diary/stateWords';
 import { useClock } from '@/session/session';
 
 const isOver = ({ state }: LessonLine): boolean => state !== 'booked';
 
-/** The day as one line: lessons to scale, the gaps between them said, and how much of them is driving. */
-export function DayLine({ lessons, between, nextId }: { lessons: LessonLine[]; between: Between[]; nextId?: string }) {
+interface Props {
+    lessons: LessonLine[];
+    busy: BusyTime[];
+    between: Between[];
+    nextId?: string;
+}
+
+/** The day as one line: lessons and what else takes time to scale, the gaps between them said, and how much of them is driving. */
+export function DayLine({ lessons, busy, between, nextId }: Props) {
     const clock = useClock();
-    const start = (lesson: LessonLine) => new Date(lesson.starts_at).getTime() / 60_000;
+    const entries = entriesOf(lessons, busy);
     return (
         <ol className="flex flex-col gap-2 lg:flex-row lg:gap-0" aria-label="The day">
-            {lessons.map((lesson, i) => {
-                const before = lessons[i - 1];
-                const gap = before ? Math.round(start(lesson) - start(before) - before.lasts_minutes) : 0;
-                const drive = between.find((one) => one.before === lesson.id);
-                const isNext = lesson.id === nextId;
+            {entries.map(({ id, from, until, lesson, busy: held }, i) => {
+                const gap = i === 0 ? 0 : Math.round((from - entries[i - 1]!.until) / 60_000);
+                const drive = between.find((one) => one.before === id);
+                // A whole day of leave is no wider than a long lesson.
+                const box = { flexGrow: Math.min((until - from) / 60_000, 120), flexBasis: '7rem' };
                 return (
-                    <li key={lesson.id} className="contents">
+                    <li key={id} className="contents">
                         {(gap > 0 || (drive?.short_minutes ?? 0) > 0) && <Gap minutes={gap} drive={drive} />}
-                        <Link
-                            to={`/lessons/${lesson.id}/plan`}
-                            style={{ flexGrow: lesson.minutes, flexBasis: '7rem' }}
-                            className={`min-h-16 min-w-0 rounded-lg border-2 px-3 py-2 ${isNext ? 'border-now border-b-8' : 'border-line'} ${isOver(lesson) ? 'bg-wash' : ''}`}
-                        >
-                            <span className="block font-bold">{clock.time(lesson.starts_at)}</span>
-                            <span className="block truncate">{lesson.learner.name}</span>
-                            <span className="text-quiet block text-sm">
-                                {[`${lesson.lasts_minutes} min`, stateWords(lesson.state)].filter(Boolean).join(' · ')}
-                            </span>
-                        </Link>
+                        {lesson ? (
+                            <Link
+                                to={`/lessons/${id}/plan`}
+                                style={box}
+                                className={`min-h-16 min-w-0 rounded-lg border-2 px-3 py-2 ${id === nextId ? 'border-now border-b-8' : 'border-line'} ${isOver(lesson) ? 'bg-wash' : ''}`}
+                            >
+                                <span className="block font-bold">{clock.time(lesson.starts_at)}</span>
+                                <span className="block truncate">{lesson.learner.name}</span>
+                                <span className="text-quiet block text-sm">
+                                    {[`${lesson.lasts_minutes} min`, stateWords(lesson.state)].filter(Boolean).join(' · ')}
+                                </span>
+                            </Link>
+                        ) : (
+                            <div
+                                style={box}
+                                className={`min-h-16 min-w-0 border-l-8 px-3 py-2 ${held.kind === 'test' ? 'border-now bg-raised' : 'border-line bg-hair/60'}`}
+                            >
+                                <span className="block font-bold">{clock.time(held.starts_at)}</span>
+                                <span className="block truncate">{busyWords(held)}</span>
+                                <span className="text-quiet block truncate text-sm">{held.centre?.name ?? `until ${clock.time(held.ends_at)}`}</span>
+                            </div>
+                        )}
                     </li>
                 );
             })}

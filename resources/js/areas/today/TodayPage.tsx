@@ -20,7 +20,7 @@ export function TodayPage() {
     const today = useQuery(questions.today(clock.iso(now)));
     if (today.isLoading) return <Waiting />;
     if (!today.data) return <Failed error={today.error} retry={() => void today.refetch()} />;
-    const { lessons, unfinished, untold } = today.data;
+    const { lessons, busy, unfinished, untold } = today.data;
     const next = nextOf(today.data, now.getTime());
     return (
         <div className="grid gap-8">
@@ -33,8 +33,8 @@ export function TodayPage() {
                     New lesson
                 </button>
             </header>
-            {lessons.length > 0 ? (
-                <DayLine lessons={lessons} between={today.data.between} nextId={next?.id} />
+            {lessons.length + busy.length > 0 ? (
+                <DayLine lessons={lessons} busy={busy} between={today.data.between} nextId={next?.id} />
             ) : (
                 <p className="text-quiet">No lessons today.</p>
             )}

@@ -1,7 +1,9 @@
 import { Fragment } from 'react';
-import type { DiaryLesson, Week, WeekDay } from '@/api/types';
+import type { BusyTime, DiaryLesson, Week, WeekDay } from '@/api/types';
+import { busyWords, entriesOf } from '@/diary/entries';
 import { stateWords } from '@/diary/stateWords';
 import { useClock } from '@/session/session';
+import { Away } from './Away';
 import { hoursWords } from './rows';
 
 interface Props {
@@ -9,13 +11,14 @@ interface Props {
     today: string;
     chosen: string | undefined;
     onChoose: (lesson: DiaryLesson) => void;
+    onBusy: (busy: BusyTime) => void;
 }
 
 /** The days as lists, for a phone and for paper: lessons, and what is driven between them. Days that are over are folded away on a screen. */
-export function DayList({ week, today, chosen, onChoose }: Props) {
+export function DayList({ week, today, ...rest }: Props) {
     const isThisWeek = week.days.some(({ day }) => day === today);
     const earlier = isThisWeek ? week.days.filter(({ day }) => day < today) : [];
-    const shown = (day: WeekDay) => <Day key={day.day} day={day} isToday={day.day === today} chosen={chosen} onChoose={onChoose} />;
+    const shown = (day: WeekDay) => <Day key={day.day} day={day} isToday={day.day === today} {...rest} />;
     return (
         <div className="grid gap-6" role="group" aria-label="Week as a list">
             {earlier.length > 0 && (
@@ -32,9 +35,14 @@ export function DayList({ week, today, chosen, onChoose }: Props) {
     );
 }
 
-function Day({ day, isToday, chosen, onChoose }: { day: WeekDay; isToday: boolean } & Pick<Props, 'chosen' | 'onChoose'>) {
+function Day({ day, isToday, chosen, onChoose, onBusy }: { day: WeekDay; isToday: boolean } & Omit<Props, 'week' | 'today'>) {
     const clock = useClock();
     const noon = new Date(`${day.day}T12:00:00Z`);
+    const away = day.busy.filter(({ kind }) => kind === 'away');
+    const entries = entriesOf(
+        day.lessons,
+        day.busy.filter(({ kind }) => kind !== 'away'),
+    );
     const sums = [day.taught_minutes > 0 && hoursWords(day.taught_minutes), day.sun?.sunset && `sunset ${clock.time(day.sun.sunset)}`];
     return (
         <section aria-label={clock.day(noon)} className="break-inside-avoid">
@@ -44,15 +52,24 @@ function Day({ day, isToday, chosen, onChoose }: { day: WeekDay; isToday: boolea
                 <span>{clock.day(noon)}</span>
                 <span className="text-quiet font-sans text-sm font-normal">{sums.filter(Boolean).join(' · ')}</span>
             </h2>
-            {day.lessons.length === 0 && <p className="text-quiet py-2">Nothing booked.</p>}
+            {entries.length === 0 && <p className="text-quiet py-2">Nothing booked.</p>}
             <ol>
-                {day.lessons.map((lesson) => (
-                    <Fragment key={lesson.id}>
-                        <Drive day={day} to={lesson.id} />
-                        <Line lesson={lesson} isChosen={chosen === lesson.id} onChoose={onChoose} />
+                {entries.map(({ id, lesson, busy }) => (
+                    <Fragment key={id}>
+                        <Drive day={day} to={id} />
+                        {lesson ? (
+                            <Line lesson={lesson} isChosen={chosen === id} onChoose={onChoose} />
+                        ) : (
+                            <BusyLine busy={busy} day={day.day} onOpen={busy.may_change ? () => onBusy(busy) : undefined} />
+                        )}
                     </Fragment>
                 ))}
             </ol>
+            {away.map((one) => (
+                <p key={one.id} className="text-quiet text-sm">
+                    <Away busy={one} day={day.day} onOpen={() => onBusy(one)} />
+                </p>
+            ))}
         </section>
     );
 }
@@ -79,7 +96,26 @@ function Line({ lesson, isChosen, onChoose }: { lesson: DiaryLesson; isChosen: b
     );
 }
 
-/** What is driven before a lesson, where that is known: short of time it stands out. */
+function BusyLine({ busy, day, onOpen }: { busy: BusyTime; day: string; onOpen: (() => void) | undefined }) {
+    const clock = useClock();
+    const begins = clock.iso(new Date(busy.starts_at)) === day ? clock.time(busy.starts_at) : '';
+    const ends = clock.iso(new Date(busy.ends_at)) === day ? `until ${clock.time(busy.ends_at)}` : begins === '' ? 'all day' : null;
+    return (
+        <li className="border-hair border-b">
+            <button type="button" disabled={!onOpen} className="flex min-h-14 w-full items-baseline gap-3 py-2 text-left" onClick={onOpen}>
+                <span className="w-14 shrink-0 font-bold">{begins}</span>
+                <span className="min-w-0">
+                    <span className={`block ${busy.kind === 'test' ? 'font-semibold' : ''}`}>{busyWords(busy)}</span>
+                    <span className="text-quiet block text-sm">
+                        {[ends, busy.centre?.name, busy.kind === 'test' && busy.title].filter(Boolean).join(' · ')}
+                    </span>
+                </span>
+            </button>
+        </li>
+    );
+}
+
+/** What is driven before a lesson or a test, where that is known: short of time it stands out. */
 function Drive({ day, to }: { day: WeekDay; to: string }) {
     const clock = useClock();
     const one = day.between.find(({ before }) => before === to);

@@ -1,8 +1,10 @@
-import type { DiaryLesson, Week, WeekDay } from '@/api/types';
+import type { BusyTime, DiaryLesson, Week, WeekDay } from '@/api/types';
 import { useClock, useSession } from '@/session/session';
+import { Away } from './Away';
 import { Block } from './Block';
+import { BusyBlock } from './BusyBlock';
 import { clockOn, minuteOf, moved, onDay, STEP } from '@/diary/week';
-import { hoursOf, hoursWords, isOff, minuteOn, placed } from './rows';
+import { busyOn, hoursOf, hoursWords, isOff, minuteOn, placed } from './rows';
 import type { Diary, Proposed } from './useDiary';
 
 /** A line of lessons is so high, rem. */
@@ -14,10 +16,11 @@ interface Props {
     today: string;
     mayWrite: (lesson: DiaryLesson) => boolean;
     onBook: (at: string) => void;
+    onBusy: (busy: BusyTime) => void;
 }
 
 /** The week as lines: a day each, hours from left to right, the drives dotted between, the dark shaded. */
-export function TimeLine({ week, diary, today, mayWrite, onBook }: Props) {
+export function TimeLine({ week, diary, today, ...rest }: Props) {
     const { school } = useSession();
     const [first, last] = hoursOf(week.days, school.time_zone, placeOf(diary.proposed));
     const hours = Array.from({ length: last - first + 1 }, (_, i) => first + i);
@@ -34,7 +37,7 @@ export function TimeLine({ week, diary, today, mayWrite, onBook }: Props) {
                 </div>
             </div>
             {week.days.map((day) => (
-                <Row key={day.day} {...{ day, diary, mayWrite, onBook, hours, across }} first={first} last={last} isToday={day.day === today} />
+                <Row key={day.day} {...{ day, diary, hours, across }} {...rest} first={first} last={last} isToday={day.day === today} />
             ))}
         </div>
     );
@@ -49,14 +52,23 @@ interface RowProps extends Omit<Props, 'week' | 'today'> {
     isToday: boolean;
 }
 
-function Row({ day, diary, mayWrite, onBook, hours, first, last, across, isToday }: RowProps) {
+function Row({ day, diary, mayWrite, onBook, onBusy, hours, first, last, across, isToday }: RowProps) {
     const { school } = useSession();
     const clock = useClock();
     const zone = school.time_zone;
     const all = placed(day, zone);
+    const busy = busyOn(day, zone);
+    const away = day.busy.filter(({ kind }) => kind === 'away');
+    const spots = new Map([...all.map(({ lesson, ...spot }) => [lesson.id, spot] as const), ...busy.map(({ busy: one, ...spot }) => [one.id, spot] as const)]);
+    const shortOf = (id: string): number => day.between.find(({ before }) => before === id)?.short_minutes ?? 0;
     const noon = new Date(`${day.day}T12:00:00Z`);
     const lanes = Math.max(1, ...all.map(({ lane }) => lane + 1));
     const proposed = diary.proposed?.at?.startsWith(day.day) ? placeOf(diary.proposed) : null;
+    // What begins before the line, or ends after it, is shown as far as the line goes.
+    const between = (from: number, until: number) => {
+        const [left, right] = [Math.max(from, first * 60), Math.min(until, last * 60)];
+        return { left: across(left), width: `calc(${across(right)} - ${across(left)})` };
+    };
     const minuteAt = (event: React.MouseEvent<HTMLElement>): number => {
         const box = event.currentTarget.getBoundingClientRect();
         return Math.round((first * 60 + ((event.clientX - box.left) / box.width) * (last - first) * 60) / STEP) * STEP;
@@ -84,7 +96,7 @@ function Row({ day, diary, mayWrite, onBook, hours, first, last, across, isToday
                 {day.between
                     .filter(({ free_minutes: free }) => free > 0)
                     .map((one) => {
-                        const [before, next] = [all.find(({ lesson }) => lesson.id === one.after), all.find(({ lesson }) => lesson.id === one.before)];
+                        const [before, next] = [spots.get(one.after), spots.get(one.before)];
                         return (
                             before &&
                             next && (
@@ -96,17 +108,21 @@ function Row({ day, diary, mayWrite, onBook, hours, first, last, across, isToday
                             )
                         );
                     })}
+                {busy.map(({ busy: one, from, until }) => (
+                    <BusyBlock
+                        key={one.id}
+                        busy={one}
+                        short={shortOf(one.id)}
+                        style={{ ...between(from, until), top: '0.125rem', height: `${LANE - 0.25}rem` }}
+                        onOpen={one.may_change ? () => onBusy(one) : undefined}
+                    />
+                ))}
                 {all.map(({ lesson, from, until, lane }) => (
                     <Block
                         key={lesson.id}
                         lesson={lesson}
-                        short={day.between.find(({ before }) => before === lesson.id)?.short_minutes ?? 0}
-                        style={{
-                            left: across(from),
-                            width: `calc(${across(until)} - ${across(from)})`,
-                            top: `${lane * LANE + 0.125}rem`,
-                            height: `${LANE - 0.25}rem`,
-                        }}
+                        short={shortOf(lesson.id)}
+                        style={{ ...between(from, until), top: `${lane * LANE + 0.125}rem`, height: `${LANE - 0.25}rem` }}
                         isChosen={diary.proposed?.lesson.id === lesson.id}
                         isAway={diary.proposed?.lesson.id === lesson.id && diary.proposed.at !== null}
                         onChoose={() => diary.choose(lesson)}
@@ -121,18 +137,20 @@ function Row({ day, diary, mayWrite, onBook, hours, first, last, across, isToday
                 {proposed && (
                     <div
                         className="border-now bg-raised/80 pointer-events-none absolute z-10 rounded-lg border-4 border-dashed px-2"
-                        style={{
-                            left: across(proposed.from),
-                            width: `calc(${across(proposed.until)} - ${across(proposed.from)})`,
-                            top: '0.125rem',
-                            height: `${LANE - 0.25}rem`,
-                        }}
+                        style={{ ...between(proposed.from, proposed.until), top: '0.125rem', height: `${LANE - 0.25}rem` }}
                     >
                         <span className="block truncate font-bold">{proposed.at.slice(11)}</span>
                         <span className="block truncate text-sm">{proposed.lesson.learner.name}</span>
                     </div>
                 )}
             </div>
+            {away.length > 0 && (
+                <p className="text-quiet col-start-2 flex flex-wrap gap-x-4 text-sm">
+                    {away.map((one) => (
+                        <Away key={one.id} busy={one} day={day.day} onOpen={() => onBusy(one)} />
+                    ))}
+                </p>
+            )}
         </section>
     );
 }

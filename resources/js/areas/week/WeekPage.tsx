@@ -2,10 +2,13 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { questions } from '@/api/questions';
-import type { DiaryLesson, Week } from '@/api/types';
+import type { BusyTime, DiaryLesson, Week } from '@/api/types';
+import { BusyForm } from '@/diary/BusyForm';
+import { busyWords } from '@/diary/entries';
 import { NewLesson } from '@/diary/NewLesson';
 import { useClock, useSession } from '@/session/session';
 import { Field } from '@/ui/Field';
+import { Sheet } from '@/ui/Sheet';
 import { Failed, Waiting } from '@/ui/State';
 import { useNow } from '@/ui/useNow';
 import { Chosen } from './Chosen';
@@ -26,6 +29,7 @@ export function WeekPage() {
     const person = said.get('person') ?? undefined;
     const week = useQuery({ ...questions.week({ from, ...(person ? { person } : {}) }), placeholderData: (before) => before });
     const [booking, setBooking] = useState<string | null>(null);
+    const [holding, setHolding] = useState<BusyTime | { at: string } | null>(null);
     const diary = useDiary();
     const go = (changes: Record<string, string | null>) => {
         diary.choose(null);
@@ -41,6 +45,7 @@ export function WeekPage() {
     if (!week.data) return <Failed error={week.error} retry={() => void week.refetch()} />;
     const mayWrite = (lesson: DiaryLesson) => user.role === 'owner' || lesson.instructor_id === user.id;
     const isOwn = week.data.person.id === user.id;
+    const soon = `${from < today ? today : from}T09:00`;
     const by = (days: number) => go({ from: moved(`${from}T12:00`, 0, days).slice(0, 10) });
     return (
         <div className="grid gap-5">
@@ -73,8 +78,13 @@ export function WeekPage() {
                     <button type="button" className="key" aria-label="The week after" onClick={() => by(A_WEEK)}>
                         →
                     </button>
+                    {(isOwn || user.role === 'owner') && (
+                        <button type="button" className="key" onClick={() => setHolding({ at: soon })}>
+                            Hold time
+                        </button>
+                    )}
                     {isOwn && (
-                        <button type="button" className="key" data-tone="main" onClick={() => setBooking(`${from < today ? today : from}T09:00`)}>
+                        <button type="button" className="key" data-tone="main" onClick={() => setBooking(soon)}>
                             Book
                         </button>
                     )}
@@ -82,10 +92,10 @@ export function WeekPage() {
             </header>
             {week.data.clashes.length > 0 && <Clashes clashes={week.data.clashes} />}
             <div className="screen-only hidden lg:block">
-                <TimeLine week={week.data} diary={diary} today={today} mayWrite={mayWrite} onBook={(at) => isOwn && setBooking(at)} />
+                <TimeLine week={week.data} diary={diary} today={today} mayWrite={mayWrite} onBook={(at) => isOwn && setBooking(at)} onBusy={setHolding} />
             </div>
             <div className="lg:hidden print:block">
-                <DayList week={week.data} today={today} chosen={diary.proposed?.lesson.id} onChoose={diary.choose} />
+                <DayList week={week.data} today={today} chosen={diary.proposed?.lesson.id} onChoose={diary.choose} onBusy={setHolding} />
             </div>
             {diary.proposed ? (
                 <Chosen key={diary.proposed.lesson.id} diary={diary} proposed={diary.proposed} mayWrite={mayWrite(diary.proposed.lesson)} />
@@ -94,6 +104,13 @@ export function WeekPage() {
                     Press a lesson to see more of it; drag it, or move it by the arrow keys: a quarter of an hour, or a day. Where nothing is, a press books.
                 </p>
             )}
+            <Sheet
+                title={holding && 'id' in holding ? busyWords(holding) : isOwn ? 'Hold time' : `Hold time of ${week.data.person.name}`}
+                open={holding !== null}
+                onOpenChange={(open) => !open && setHolding(null)}
+            >
+                {holding && <BusyForm of={holding} person={week.data.person} onDone={() => setHolding(null)} />}
+            </Sheet>
             <NewLesson open={booking !== null} onOpenChange={(open) => !open && setBooking(null)} at={booking ?? undefined} />
         </div>
     );

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { answer } from '@/testing/answers';
-import { hoursOf, hoursWords, minuteOn, placed, shortName, sumOf } from './rows';
+import { busyOn, hoursOf, hoursWords, minuteOn, placed, shortName, sumOf } from './rows';
 
 const week = answer('demo-week');
 const ZONE = 'Europe/London';
@@ -29,6 +29,7 @@ describe('the lines of a week', () => {
         const lines = placed(
             {
                 day: '2026-12-01',
+                busy: [],
                 lessons: [
                     lesson('2026-12-01T10:00:00Z', 60, 'cancelled'),
                     lesson('2026-12-01T10:15:00Z'),
@@ -67,8 +68,37 @@ describe('the lines of a week', () => {
         expect(hoursOf([], ZONE, { from: 17 * 60 + 15, until: 18 * 60 + 15 })).toEqual([8, 19]);
     });
 
+    it('put a lesson under what else keeps somebody, and end leave with the day', () => {
+        const leave = (starts_at: string, ends_at: string) => ({
+            ...{ id: starts_at, kind: 'busy' as const, title: null, instructor: null, learner: null, vehicle: null, centre: null, may_change: true },
+            ...{ starts_at, ends_at },
+        });
+        const day = {
+            day: '2026-12-01',
+            busy: [
+                leave('2026-11-30T18:00:00Z', '2026-12-01T10:30:00Z'),
+                leave('2026-12-01T21:00:00Z', '2026-12-03T00:00:00Z'),
+                { ...leave('2026-12-01T12:00:00Z', '2026-12-01T13:00:00Z'), kind: 'away' as const },
+            ],
+            lessons: [lesson('2026-12-01T10:00:00Z', 60, 'cancelled'), lesson('2026-12-01T12:00:00Z'), lesson('2026-12-01T10:30:00Z')],
+        };
+        expect(placed(day, ZONE).map(({ from, lane }) => [from / 60, lane])).toEqual([
+            [10.5, 0],
+            [12, 0],
+            [10, 1],
+        ]);
+        expect(busyOn(day, ZONE).map(({ from, until }) => [from / 60, until / 60])).toEqual([
+            [0, 10.5],
+            [21, 24],
+        ]);
+        // An hour of the leave in the evening is seen; a whole day of it makes the line no longer.
+        expect(hoursOf([{ ...week.days[0]!, ...day }], ZONE)).toEqual([8, 22]);
+        const whole = [leave('2026-11-30T18:00:00Z', '2026-12-03T00:00:00Z')];
+        expect(hoursOf([{ ...week.days[0]!, ...day, busy: whole, lessons: [] }], ZONE)).toEqual([8, 18]);
+    });
+
     it('end a lesson that goes on after midnight with the day', () => {
-        const [late] = placed({ day: '2026-12-01', lessons: [lesson('2026-12-01T23:30:00Z')] }, ZONE);
+        const [late] = placed({ day: '2026-12-01', busy: [], lessons: [lesson('2026-12-01T23:30:00Z')] }, ZONE);
         expect([late!.from, late!.until]).toEqual([23 * 60 + 30, 24 * 60]);
     });
 

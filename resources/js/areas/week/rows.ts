@@ -1,4 +1,4 @@
-import type { DiaryLesson, Week, WeekDay } from '@/api/types';
+import type { BusyTime, DiaryLesson, Week, WeekDay } from '@/api/types';
 import { wallClock } from '@/diary/wallClock';
 import { minuteOf } from '@/diary/week';
 
@@ -25,9 +25,17 @@ export function minuteOn(day: string, moment: string, zone: string): number {
     return shown.slice(0, 10) < day ? 0 : shown.slice(0, 10) > day ? 24 * HOUR : minuteOf(shown);
 }
 
-/** The lessons of a day where they stand, those that overlap one under the other. */
-export function placed(day: Pick<WeekDay, 'day' | 'lessons'>, zone: string): Placed[] {
-    const ends: number[] = [];
+/** What else keeps somebody on a day, where it stands; a car that is away is no place on anybody's line. */
+export function busyOn(day: Pick<WeekDay, 'day' | 'busy'>, zone: string): { busy: BusyTime; from: number; until: number }[] {
+    return day.busy
+        .filter(({ kind }) => kind !== 'away')
+        .map((busy) => ({ busy, from: minuteOn(day.day, busy.starts_at, zone), until: minuteOn(day.day, busy.ends_at, zone) }))
+        .filter(({ from, until }) => until > from);
+}
+
+/** The lessons of a day where they stand, those that overlap one under the other, and all under what else keeps somebody. */
+export function placed(day: Pick<WeekDay, 'day' | 'lessons' | 'busy'>, zone: string): Placed[] {
+    const lanes: { from: number; until: number }[][] = [busyOn(day, zone)];
     // What takes time comes first: a wish or a cancelled lesson gives way to it.
     return [...day.lessons]
         .sort((a, b) => Number(isOff(a)) - Number(isOff(b)) || a.starts_at.localeCompare(b.starts_at))
@@ -35,16 +43,21 @@ export function placed(day: Pick<WeekDay, 'day' | 'lessons'>, zone: string): Pla
             const from = minuteOn(day.day, lesson.starts_at, zone);
             // What goes on after midnight ends with the line.
             const until = Math.min(24 * HOUR, from + lesson.lasts_minutes);
-            const free = ends.findIndex((end) => end <= from);
-            const lane = free === -1 ? ends.length : free;
-            ends[lane] = until;
+            const free = lanes.findIndex((taken) => taken.every((one) => one.until <= from || until <= one.from));
+            const lane = free === -1 ? lanes.length : free;
+            lanes[lane] = [...(lanes[lane] ?? []), { from, until }];
             return { lesson, from, until, lane };
         });
 }
 
 /** The hours a week is shown between, so that nothing of it is outside, nor what is proposed. */
 export function hoursOf(days: WeekDay[], zone: string, proposed?: Pick<Placed, 'from' | 'until'> | null): [number, number] {
-    const all = [...days.flatMap((day) => placed(day, zone)), ...(proposed ? [proposed] : [])];
+    // Leave that goes on over midnight does not make the line as long as the day: an hour of it is enough to be seen.
+    const busy = days
+        .flatMap((day) => busyOn(day, zone))
+        .filter(({ from, until }) => from > 0 || until < 24 * HOUR)
+        .map(({ from, until }) => ({ from: from === 0 ? until - HOUR : from, until: until === 24 * HOUR ? from + HOUR : until }));
+    const all = [...days.flatMap((day) => placed(day, zone)), ...busy, ...(proposed ? [proposed] : [])];
     return [
         Math.floor(Math.min(SHOWN[0] * HOUR, ...all.map(({ from }) => from)) / HOUR),
         Math.ceil(Math.max(SHOWN[1] * HOUR, ...all.map(({ until }) => until)) / HOUR),

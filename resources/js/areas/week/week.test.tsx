@@ -29,7 +29,13 @@ describe('the week', () => {
         server({ [WEEK]: mine });
         show(<WeekPage />);
         const shown = await line();
-        expect(shown.getAllByRole('button')).toHaveLength(lessons.length);
+        const busy = week.days.flatMap((day) => day.busy);
+        expect(busy.map(({ kind }) => kind).sort()).toEqual(['away', 'busy', 'test']);
+        expect(shown.getAllByRole('button')).toHaveLength(lessons.length + busy.length);
+        for (const { busy: said } of week.days) expect(said.every(({ may_change: may }) => may)).toBe(true);
+        expect(shown.getByRole('button', { name: /^Dentist, Thursday 21 May, 12:15 to 13:00/ })).toBeTruthy();
+        expect(shown.getByRole('button', { name: /^Test: Bettina Varga.*Lantern Hill test centre$/ })).toBeTruthy();
+        expect(shown.getByRole('button', { name: /away: service, from 14:40 until 16:30$/ })).toBeTruthy();
         expect(within(screen.getByRole('group', { name: 'Week as a list' })).getAllByText('Earlier this week')).toHaveLength(1);
         expect(shown.getByRole('button', { name: /cancelled by the learner/ })).toBeTruthy();
         expect(shown.getByRole('button', { name: /only wished/ })).toBeTruthy();
@@ -269,5 +275,91 @@ describe('the week', () => {
         await waitFor(() => expect(written(sent).map(({ path }) => path)).toEqual(['lessons', `lessons/${first.id}/series`]));
         expect(written(sent)[1]!.body).toEqual({ weeks: 2, times: 9, without: [] });
         expect(await screen.findByText(/^The weeks after it are not booked/)).toBeTruthy();
+    });
+
+    const dentist = week.days.flatMap((day) => day.busy).find(({ kind }) => kind === 'busy')!;
+    const hold = async () => {
+        fireEvent.click(await screen.findByRole('button', { name: 'Hold time' }));
+        return within(await screen.findByRole('dialog'));
+    };
+    const asked = { 'GET learners': answer('demo-learners'), 'GET vehicles': answer('demo-vehicles'), 'GET centres': answer('demo-centres') };
+
+    it('holds an hour for something else, says where that is refused, and keeps what was typed', async () => {
+        let tries = 0;
+        const refused = { message: 'No.', errors: { starts_at: ['You are taken.'] } };
+        const sent = server({ [WEEK]: mine, ...asked, 'POST busy-times': () => (tries++ === 0 ? refused : dentist) });
+        show(<WeekPage />);
+        const sheet = await hold();
+        expect(sheet.queryByLabelText('Learner')).toBeNull();
+        fireEvent.change(sheet.getByLabelText('From'), { target: { value: '2026-05-21T14:00' } });
+        // As long as it was: the end goes along.
+        expect(sheet.getByLabelText<HTMLInputElement>('Until').value).toBe('2026-05-21T15:00');
+        fireEvent.change(sheet.getByLabelText('A word for it'), { target: { value: 'Dentist' } });
+        fireEvent.click(sheet.getByRole('button', { name: 'Hold this time' }));
+        expect(await sheet.findByText(/You are taken\./)).toBeTruthy();
+        expect(sheet.getByLabelText<HTMLInputElement>('A word for it').value).toBe('Dentist');
+        fireEvent.click(sheet.getByRole('button', { name: 'Hold this time' }));
+        await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
+        expect(written(sent).at(-1)!.body).toEqual({
+            kind: 'busy',
+            title: 'Dentist',
+            instructor_id: session.user.id,
+            starts_at: '2026-05-21T13:00:00.000Z',
+            ends_at: '2026-05-21T14:00:00.000Z',
+        });
+    });
+
+    it('holds a test with its learner, car and centre, and a car that is away with nobody', async () => {
+        const sent = server({ [WEEK]: mine, ...asked, 'POST busy-times': dentist });
+        show(<WeekPage />);
+        const [learner, car, centre] = [answer('demo-learners')[0]!, answer('demo-vehicles')[0]!, answer('demo-centres')[0]!];
+        let sheet = await hold();
+        fireEvent.click(sheet.getByLabelText('A learner has their test'));
+        await sheet.findByRole('option', { name: learner.name });
+        fireEvent.change(sheet.getByLabelText('Learner'), { target: { value: learner.id } });
+        fireEvent.change(sheet.getByLabelText('Car'), { target: { value: car.id } });
+        fireEvent.change(sheet.getByLabelText('Where'), { target: { value: centre.id } });
+        fireEvent.click(sheet.getByRole('button', { name: 'Hold this time' }));
+        await waitFor(() => expect(written(sent)).toHaveLength(1));
+        expect(written(sent)[0]!.body).toMatchObject({ kind: 'test', learner_id: learner.id, vehicle_id: car.id, centre_id: centre.id, title: null });
+        await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
+        sheet = await hold();
+        fireEvent.click(sheet.getByLabelText('A car is away'));
+        fireEvent.change(sheet.getByLabelText('Car'), { target: { value: car.id } });
+        fireEvent.click(sheet.getByRole('button', { name: 'Hold this time' }));
+        await waitFor(() => expect(written(sent)).toHaveLength(2));
+        expect(Object.keys(written(sent)[1]!.body as object).sort()).toEqual(['ends_at', 'kind', 'starts_at', 'title', 'vehicle_id']);
+    });
+
+    it('changes what is held, and gives it back; undone it is held again', async () => {
+        const address = `busy-times/${dentist.id}`;
+        const sent = server({ [WEEK]: mine, ...asked, [`PUT ${address}`]: dentist, [`DELETE ${address}`]: 204, [`POST ${address}/restore`]: dentist });
+        show(<WeekPage />);
+        fireEvent.click((await line()).getByRole('button', { name: /^Dentist/ }));
+        let sheet = within(await screen.findByRole('dialog', { name: 'Dentist' }));
+        fireEvent.change(sheet.getByLabelText('Until'), { target: { value: '2026-05-21T13:30' } });
+        fireEvent.click(sheet.getByRole('button', { name: 'Keep it so' }));
+        await waitFor(() => expect(written(sent)).toHaveLength(1));
+        expect(written(sent)[0]).toMatchObject({ method: 'PUT', body: { title: 'Dentist', ends_at: '2026-05-21T12:30:00.000Z' } });
+        await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
+        fireEvent.click(within(screen.getByRole('group', { name: 'Week as a list' })).getByRole('button', { name: /Dentist/ }));
+        sheet = within(await screen.findByRole('dialog', { name: 'Dentist' }));
+        fireEvent.click(sheet.getByRole('button', { name: 'Give the time back' }));
+        expect(await screen.findByText('Dentist: the time is free again')).toBeTruthy();
+        fireEvent.click(screen.getByRole('button', { name: 'Undo' }));
+        await waitFor(() => expect(written(sent).map(({ path }) => path)).toEqual([address, address, `${address}/restore`]));
+    });
+
+    it('shows the owner that a colleague is busy, and does not write over the word it does not read', async () => {
+        const other = { id: '0190b5a4-0000-7000-8000-00000000bbbb', name: 'Piet Lund' };
+        const days = week.days.map((day) => ({ ...day, busy: day.busy.map((one) => (one.kind === 'busy' ? { ...one, title: null } : one)) }));
+        const sent = server({ [WEEK]: { ...week, person: other, days }, ...asked, [`PUT busy-times/${dentist.id}`]: dentist });
+        show(<WeekPage />, 'owner');
+        fireEvent.click((await line()).getByRole('button', { name: /^Busy, Thursday/ }));
+        const sheet = within(await screen.findByRole('dialog', { name: 'Busy' }));
+        fireEvent.click(sheet.getByRole('button', { name: 'Keep it so' }));
+        await waitFor(() => expect(written(sent)).toHaveLength(1));
+        expect(written(sent)[0]!.body).not.toHaveProperty('title');
+        expect(written(sent)[0]!.body).toMatchObject({ instructor_id: other.id });
     });
 });

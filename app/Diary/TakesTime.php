@@ -1,0 +1,19 @@
+<?php
+
+namespace App\Diary;
+
+use Illuminate\Support\Carbon;
+
+/** What holds the time of somebody or of a car: a lesson, or whatever else keeps them. */
+interface TakesTime
+{
+    /** @return array<string, string> whose, by `instructor`, `learner` and `car`; nobody’s where it does not hold */
+    public function whose(): array;
+
+    public function starts(): Carbon;
+
+    public function ends(): Carbon;
+
+    /** The column of `bookings` that names it. */
+    public function column(): string;
+}

@@ -1,0 +1,38 @@
+<?php
+
+namespace App\Http\Resources;
+
+use App\Models\BusyTime;
+use App\Models\Lesson;
+use App\Models\User;
+use Illuminate\Support\Facades\Gate;
+
+/** What a diary holds, as the interface reads it. */
+final class ShowDiary
+{
+    /** @return array<string, mixed> */
+    public static function lesson(Lesson $lesson): array
+    {
+        return [
+            ...Show::lessonLine($lesson),
+            'drop_off' => $lesson->drop_off,
+            'ended' => $lesson->state !== 'cancelled' ? null : [
+                'by' => $lesson->ended_by, 'at' => $lesson->ended_at?->toIso8601ZuluString(), 'why' => $lesson->ended_why, 'charged' => $lesson->charged,
+            ],
+            'moved_from_id' => $lesson->moved_from_id,
+        ];
+    }
+
+    /** @return array<string, mixed> as somebody sees it: of what is not theirs to read only that it takes the time; those named must be loaded in a list */
+    public static function busyTime(BusyTime $busy, User $reader): array
+    {
+        $may = Gate::forUser($reader)->allows('view', $busy);
+
+        return [
+            ...$busy->only(['id', 'kind']), 'starts_at' => $busy->starts_at->toIso8601ZuluString(), 'ends_at' => $busy->ends_at->toIso8601ZuluString(),
+            'title' => $may ? $busy->title : null, 'instructor' => $busy->instructor?->only(['id', 'name']),
+            'learner' => $may ? $busy->learner?->only(['id', 'name']) : null, 'vehicle' => $busy->vehicle?->only(['id', 'name']),
+            'centre' => $may ? $busy->centre?->only(['id', 'name']) : null, 'may_change' => Gate::forUser($reader)->allows('update', $busy),
+        ];
+    }
+}

@@ -1,0 +1,36 @@
+import type { CSSProperties } from 'react';
+import type { BusyTime } from '@/api/types';
+import { busyWords } from '@/diary/entries';
+import { useClock } from '@/session/session';
+
+interface Props {
+    busy: BusyTime;
+    style: CSSProperties;
+    /** Minutes by which it begins too early for the drive before. */
+    short: number;
+    /** Undefined where it is not to be changed. */
+    onOpen: (() => void) | undefined;
+}
+
+/** What else takes time, on the line of its day: no lesson, so without a frame; pressed it is changed. */
+export function BusyBlock({ busy, style, short, onOpen }: Props) {
+    const clock = useClock();
+    const words = busyWords(busy);
+    const isTest = busy.kind === 'test';
+    const named = [`${words}, ${clock.day(busy.starts_at)}, ${clock.time(busy.starts_at)} to ${clock.time(busy.ends_at)}`, busy.centre?.name];
+    if (short > 0) named.push(`${short} minutes too early for the drive there`);
+    return (
+        <button
+            type="button"
+            disabled={!onOpen}
+            onClick={onOpen}
+            aria-label={named.filter(Boolean).join(', ')}
+            className={`absolute z-[1] overflow-hidden border-l-8 px-2 text-left leading-tight ${isTest ? 'border-now bg-raised rounded-r-lg' : 'border-line bg-hair/60'}`}
+            style={style}
+        >
+            <span className="block truncate text-sm">{clock.time(busy.starts_at)}</span>
+            <span className={`block truncate ${isTest ? 'font-bold' : ''}`}>{words}</span>
+            {short > 0 && <span className="block truncate text-sm">▸ {short} min short</span>}
+        </button>
+    );
+}
