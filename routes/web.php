@@ -9,6 +9,7 @@ use App\Http\Controllers\ComputeController;
 use App\Http\Controllers\DiaryController;
 use App\Http\Controllers\DrawingController;
 use App\Http\Controllers\FirstRunController;
+use App\Http\Controllers\LateController;
 use App\Http\Controllers\LearnerController;
 use App\Http\Controllers\LegController;
 use App\Http\Controllers\LessonController;
@@ -78,12 +79,14 @@ Route::prefix('api')->group(function (): void {
             Route::get('week', [DiaryController::class, 'week']);
             Route::get('fit', [DiaryController::class, 'fit']);
             Route::get('free', [DiaryController::class, 'free']);
+            Route::get('late', [LateController::class, 'show']);
             Route::get('series', [DiaryController::class, 'series']);
             Route::get('lessons/{lesson}', [LessonController::class, 'show']);
             Route::get('lessons/{lesson}/changed', [SkillController::class, 'changed']);
             Route::get('places/{place}/lessons', [DrawingController::class, 'lessons']);
         });
         $may(Right::WriteLessons)->group(function (): void {
+            Route::post('late', [LateController::class, 'write']);
             Route::post('busy-times', [BusyTimeController::class, 'store']);
             Route::put('busy-times/{busyTime}', [BusyTimeController::class, 'update']);
             Route::delete('busy-times/{busyTime}', [BusyTimeController::class, 'destroy']);

@@ -74,7 +74,7 @@ final class Routes
             ],
             'POST lessons' => ['learner_id' => $ids['learner'], 'vehicle_id' => $ids['vehicle'], 'starts_at' => '2026-05-20T10:00:00Z', 'minutes' => 60],
             'GET week' => [], 'GET fit' => ['lesson' => $ids['lesson'], 'starts_at' => '2026-05-21T10:00:00Z'], 'GET free' => ['lesson' => $ids['lesson']],
-            'POST busy-times' => $busy, 'PUT busy-times/{busyTime}' => $busy, 'DELETE busy-times/{busyTime}' => [],
+            'GET late' => ['minutes' => 20], 'POST late' => ['minutes' => 20, 'lessons' => [$ids['lesson']]], 'POST busy-times' => $busy, 'PUT busy-times/{busyTime}' => $busy, 'DELETE busy-times/{busyTime}' => [],
             'POST busy-times/{busyTime}/restore' => [],
             'GET series' => ['lesson' => $ids['lesson'], 'weeks' => 1, 'times' => 3], 'POST lessons/{lesson}/series' => ['weeks' => 2, 'times' => 2],
             'GET lessons/{lesson}' => [], 'PATCH lessons/{lesson}' => ['aim' => 'x'], 'GET lessons/{lesson}/changed' => [],

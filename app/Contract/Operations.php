@@ -76,6 +76,10 @@ final class Operations
                 'What it would mean to have a lesson again every week, or every few', Shapes::listOf('SeriesTime'), TakenOfLessons::repeated(),
             ),
             'GET free' => Operation::reads('Times that are free for a lesson', Shapes::listOf('FreeTime'), TakenOfLessons::free()),
+            'GET late' => Operation::reads('What becomes of the rest of the day where it runs late', 'LateDay', TakenOfLessons::late()),
+            'POST late' => Operation::writes(
+                'Moves and cuts the lessons that were agreed to, and cancels those that cannot be kept', TakenOfLessons::lateAgreed(), null,
+            ),
             'POST busy-times' => Operation::writes(
                 'Holds time that no lesson takes: somebody is busy, a learner has their test, a car is away', TakenOfLessons::busyTime(), 'BusyTime', 201,
             ),

@@ -98,6 +98,18 @@ final class TakenOfLessons
         ];
     }
 
+    /** @return array<string, list<mixed>> of an address: by how much a day runs late */
+    public static function late(): array
+    {
+        return ['minutes' => ['required', 'integer', 'between:5,180']];
+    }
+
+    /** @return array<string, list<mixed>> and what of it was agreed to */
+    public static function lateAgreed(): array
+    {
+        return [...self::late(), 'lessons' => ['required', 'array', 'max:30'], 'lessons.*' => ['uuid', 'distinct']];
+    }
+
     /** @return array<string, list<mixed>> time that no lesson takes: whose it is follows from its kind */
     public static function busyTime(): array
     {

@@ -24,9 +24,10 @@ final class Clash
 
     /**
      * @param  list<Model&TakesTime>  $rows  as they would be; the time that each holds itself does not count
+     * @param  list<string>  $moving  ids of what will not be where it is now either
      * @return list<list<string>> what is said of each of them
      */
-    public static function ofEach(array $rows): array
+    public static function ofEach(array $rows, array $moving = []): array
     {
         if ($rows === []) {
             return [];
@@ -42,6 +43,8 @@ final class Clash
         $busy = BusyTime::query()->with(['learner', 'vehicle', 'instructor'])->whereKey($taken->pluck('busy_time_id')->filter()->unique())->sharedLock()->get();
         /** @var array<string, Lesson|BusyTime> $others */
         $others = [...$lessons->keyBy('id')->all(), ...$busy->keyBy('id')->all()];
+
+        $taken = $taken->reject(static fn (object $one): bool => in_array($one->lesson_id ?? $one->busy_time_id, $moving, true));
 
         return array_map(static function (Model&TakesTime $row) use ($taken, $others): array {
             $mine = $taken->filter(static fn (object $one): bool => $one->{$row->column()} !== $row->getKey() && in_array($one->who_id, self::whom($row), true)

@@ -69,6 +69,19 @@ final class Diary
                 'booked' => Shapes::listOf('LessonLine'),
                 'left_out' => Out::list(Out::object(['starts_at' => Shapes::moment(), 'why' => Out::text('')]), 'what was taken by the time it was to be booked'),
             ]),
+            'LateDay' => Out::object([
+                'on' => Out::text('whose lesson is on, or what else; null where nothing is', nullable: true),
+                'rest' => Out::list(Out::object([
+                    'id' => Shapes::id(), 'name' => Out::text('whose lesson, or what keeps one'), 'is_lesson' => Out::flag('what is none does not wait'),
+                    'is_as_planned' => Out::flag('nobody needs to hear of it'), 'starts_at' => Shapes::moment('as planned'), 'ends_at' => Shapes::moment(),
+                    'minutes' => Out::integer('of a lesson, as booked', nullable: true),
+                    'now_starts_at' => Shapes::moment('null where it cannot be kept', nullable: true), 'now_ends_at' => Shapes::moment(nullable: true),
+                    'cut_minutes' => Out::integer('off its end'),
+                    'leaves_out' => Out::list(Out::text('place'), 'of its plan, what the minutes do not reach for any more'),
+                    'clashes' => Out::list(Out::text('who is taken then by somebody else, and until when')),
+                    'phone' => Out::text('', nullable: true), 'text' => Out::text('what the learner is told, as it may be sent', nullable: true),
+                ]), 'what is still to come today, in its order'),
+            ]),
             'FreeTime' => Out::object([
                 'starts_at' => Shapes::moment('the first beginning'), 'latest_at' => Shapes::moment('and the last'),
                 'after' => Out::text('whose lesson is before it that day, or what keeps one', nullable: true), 'before' => Out::text('and after it', nullable: true),

@@ -14,7 +14,8 @@ final readonly class LateDay
     /** Less of a lesson than that is none, s (assumed, adjustable). */
     public const LEAST = 1_800;
 
-    public function __construct(private Travel $travel, private int $least = self::LEAST)
+    /** @param  int  $whole  seconds on which lessons begin and end, such as 60: rounded so that one is there, never just not yet */
+    public function __construct(private Travel $travel, private int $least = self::LEAST, private int $whole = 1)
     {
     }
 
@@ -31,7 +32,7 @@ final readonly class LateDay
         $told = [];
         [$free, $from] = [$on->period->until + $late, $on];
         foreach ($rest as $i => $next) {
-            $there = $free + ($this->travel->seconds($from->ends, $next->starts, $free) ?? 0);
+            $there = $this->whole * (int) ceil(($free + ($this->travel->seconds($from->ends, $next->starts, $free) ?? 0)) / $this->whole);
             $isFixed = in_array($next->id, $fixed, true);
             // What was short of time before is no later for it.
             $starts = $isFixed ? $next->period->from : max($next->period->from, min($there, $next->period->from + max(0, $late)));
@@ -65,6 +66,6 @@ final readonly class LateDay
         $by = $this->travel->leavingFor($lesson->ends, $next->starts, $next->period->from) ?? $next->period->from;
 
         // Where there was too little time in the plan already, it is cut no shorter than it was planned.
-        return max($by, $lesson->period->until);
+        return max($this->whole * intdiv($by, $this->whole), $lesson->period->until);
     }
 }

@@ -25,9 +25,9 @@ function appointed(string $id, string $from, string $until, float $metres = 0.0)
     return new Appointment($id, new Period($at($from), $at($until)), eastwards($metres), eastwards($metres));
 }
 
-function runningLate(): LateDay
+function runningLate(int $whole = 1): LateDay
 {
-    return new LateDay(new Travel(new DateTimeZone('Europe/London')));
+    return new LateDay(new Travel(new DateTimeZone('Europe/London')), whole: $whole);
 }
 
 /** @param  list<Later>  $told */
@@ -61,6 +61,9 @@ it('counts the drive to the test', function (): void {
     $drive = (new Travel(new DateTimeZone('Europe/London')))->seconds(eastwards(0), eastwards(2_600.0), $rest[0]->period->until);
     [$lesson] = runningLate()->of(appointed('a', '10:00', '11:00'), 900, $rest, ['test']);
     expect($lesson->cut)->toBe(900 - (600 - $drive));
+    // On whole minutes it ends a little sooner, never later.
+    [$whole] = runningLate(60)->of(appointed('a', '10:00', '11:00'), 900, $rest, ['test']);
+    expect($whole->cut % 60)->toBe(0)->and($whole->cut - $lesson->cut)->toBeGreaterThanOrEqual(0)->toBeLessThan(60);
 });
 
 it('ends with the day: what would go on after it is cut, or not kept', function (): void {

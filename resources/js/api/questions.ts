@@ -19,6 +19,8 @@ export const questions = {
     week: (query: { from: string; person?: string }) => ({ queryKey: ['week', query], queryFn: () => api.GET('/week', { params: { query } }) }),
     /** What a time would mean for a lesson, before it is written. */
     fit: (query: FitAsked) => ({ queryKey: ['fit', query], queryFn: () => api.GET('/fit', { params: { query } }) }),
+    /** What becomes of the rest of the day where it runs late by so many minutes. */
+    late: (minutes: number) => ({ queryKey: ['late', minutes], queryFn: () => api.GET('/late', { params: { query: { minutes } } }), staleTime: 0 }),
     /** What it would mean to have a lesson again week after week. */
     series: (query: SeriesAsked) => ({ queryKey: ['series', query], queryFn: () => api.GET('/series', { params: { query } }) }),
     /** Times that are free for a lesson. */

@@ -1,22 +1,17 @@
 import { useQuery } from '@tanstack/react-query';
 import { api } from '@/api/client';
 import { useClock } from '@/session/session';
-import { useNotice } from '@/ui/Notice';
 import { Empty, Failed, Waiting } from '@/ui/State';
+import { useCopy } from '@/ui/useCopy';
 
 /** The outbox: letters that wait to be handed on, and those whose link is spent. */
 export function Letters() {
     const clock = useClock();
-    const notice = useNotice();
+    const copy = useCopy();
     const outbox = useQuery({ queryKey: ['letters'], queryFn: () => api.GET('/letters'), staleTime: 0 });
     if (outbox.isLoading) return <Waiting />;
     if (!outbox.data) return <Failed error={outbox.error} retry={() => void outbox.refetch()} />;
     const { mail, letters } = outbox.data;
-    const copy = (body: string) =>
-        navigator.clipboard.writeText(body).then(
-            () => notice({ text: 'The letter is copied.' }),
-            () => notice({ text: 'This browser does not let us copy: mark the text and copy it.' }),
-        );
     return (
         <section className="grid gap-4" aria-label="Letters">
             <p className="max-w-prose">
@@ -47,7 +42,7 @@ export function Letters() {
                                     type="button"
                                     className="key justify-self-start"
                                     aria-label={`Copy the letter to ${letter.to.name}`}
-                                    onClick={() => void copy(letter.body!)}
+                                    onClick={() => copy(letter.body!, 'The letter is copied.')}
                                 >
                                     Copy the letter
                                 </button>

@@ -7,9 +7,11 @@ import { NewLesson } from '@/diary/NewLesson';
 import { sideAt, useRoutineName, useRules } from '@/rules/rules';
 import { useClock, useSession } from '@/session/session';
 import { StepIcon } from '@/strip/glyphs';
+import { Sheet } from '@/ui/Sheet';
 import { Empty, Failed, Waiting } from '@/ui/State';
 import { useNow } from '@/ui/useNow';
 import { DayLine } from './DayLine';
+import { RunningLate } from './RunningLate';
 
 /** Who is next, and am I ready for them? */
 export function TodayPage() {
@@ -17,10 +19,12 @@ export function TodayPage() {
     const { user } = useSession();
     const now = useNow();
     const [booking, setBooking] = useState(false);
+    const [late, setLate] = useState(false);
     const today = useQuery(questions.today(clock.iso(now)));
     if (today.isLoading) return <Waiting />;
     if (!today.data) return <Failed error={today.error} retry={() => void today.refetch()} />;
     const { lessons, busy, unfinished, untold } = today.data;
+    const isGoingOn = lessons.some((lesson) => lesson.state === 'booked' && Date.parse(lesson.starts_at) + lesson.lasts_minutes * 60_000 > now.getTime());
     const next = nextOf(today.data, now.getTime());
     return (
         <div className="grid gap-8">
@@ -29,9 +33,16 @@ export function TodayPage() {
                     <h1 className="text-3xl sm:text-4xl">{clock.day(now)}</h1>
                     <p className="text-quiet">{user.name}</p>
                 </div>
-                <button type="button" className="key" onClick={() => setBooking(true)}>
-                    New lesson
-                </button>
+                <div className="flex flex-wrap gap-2">
+                    {isGoingOn && (
+                        <button type="button" className="key" onClick={() => setLate(true)}>
+                            Running late
+                        </button>
+                    )}
+                    <button type="button" className="key" onClick={() => setBooking(true)}>
+                        New lesson
+                    </button>
+                </div>
             </header>
             {lessons.length + busy.length > 0 ? (
                 <DayLine lessons={lessons} busy={busy} between={today.data.between} nextId={next?.id} />
@@ -50,6 +61,9 @@ export function TodayPage() {
             )}
             {untold.length > 0 && <Untold lessons={untold} />}
             {unfinished.length > 0 && <Unfinished lessons={unfinished} />}
+            <Sheet title="Running late" open={late} onOpenChange={setLate}>
+                {late && <RunningLate onDone={() => setLate(false)} />}
+            </Sheet>
             <NewLesson open={booking} onOpenChange={setBooking} />
         </div>
     );

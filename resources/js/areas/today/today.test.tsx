@@ -1,6 +1,6 @@
-import { cleanup, screen, within } from '@testing-library/react';
+import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { answer, server, show } from '@/testing/answers';
+import { answer, server, show, written } from '@/testing/answers';
 import { TodayPage } from './TodayPage';
 
 const today = answer('demo-today');
@@ -125,5 +125,122 @@ describe('the day', () => {
         const again = await screen.findByRole('button', { name: /again/i });
         again.click();
         expect(await screen.findByRole('heading', { name: today.next!.learner.name })).toBeTruthy();
+    });
+
+    const [one, two, three] = today.lessons;
+    const line = {
+        ...{ is_lesson: true, is_as_planned: false, cut_minutes: 0, leaves_out: [], clashes: [], phone: '0700 900 123', minutes: 60 },
+        ...{ starts_at: '2026-05-20T10:00:00Z', ends_at: '2026-05-20T11:00:00Z' },
+    };
+    const late = {
+        on: 'Ada',
+        rest: [
+            { ...line, id: one!.id, name: 'Gus Pellow', now_starts_at: '2026-05-20T10:20:00Z', now_ends_at: '2026-05-20T11:20:00Z', text: 'Gus, I am late.' },
+            {
+                ...line,
+                id: 'x',
+                name: 'Ada’s test',
+                is_lesson: false,
+                is_as_planned: true,
+                minutes: null,
+                now_starts_at: line.starts_at,
+                now_ends_at: line.ends_at,
+                phone: null,
+                text: null,
+            },
+            {
+                ...line,
+                id: two!.id,
+                name: 'Orla Penhale',
+                phone: null,
+                cut_minutes: 15,
+                leaves_out: ['Ropewalk'],
+                clashes: ['The car is taken.'],
+                now_starts_at: '2026-05-20T13:20:00Z',
+                now_ends_at: '2026-05-20T14:05:00Z',
+                text: 'Orla, I am late.',
+            },
+            { ...line, id: three!.id, name: 'Jun', now_starts_at: null, now_ends_at: null, text: 'Jun, I am sorry.' },
+        ],
+    };
+    const runLate = async () => {
+        fireEvent.click(await screen.findByRole('button', { name: 'Running late' }));
+        return within(await screen.findByRole('dialog', { name: 'Running late' }));
+    };
+
+    it('says what becomes of a day that runs late, changes only what is agreed to, and takes it back', async () => {
+        const sent = server({
+            [TODAY]: today,
+            'GET late?minutes=20': { on: 'Ada', rest: [] },
+            'GET late?minutes=30': late,
+            [`PATCH lessons/${one!.id}`]: answer('demo-lesson-planned'),
+            [`PATCH lessons/${three!.id}`]: answer('demo-lesson-planned'),
+        });
+        show(<TodayPage />);
+        const sheet = await runLate();
+        expect(await sheet.findByText('By how much will “Ada” end later?')).toBeTruthy();
+        expect(sheet.getByText('Nothing more is on today.')).toBeTruthy();
+        fireEvent.click(sheet.getByRole('button', { name: '30 min' }));
+        const gus = await sheet.findByRole('checkbox', { name: 'Gus Pellow 11:00 to 12:00 11:20 to 12:20' });
+        expect(gus.closest('li')!.textContent).toContain('Gus, I am late.');
+        expect(sheet.getByText(/11:00 to 12:00, does not wait/)).toBeTruthy();
+        expect(sheet.getByText('No time is left for Ropewalk.')).toBeTruthy();
+        expect(sheet.getByText('▸ The car is taken.')).toBeTruthy();
+        expect(sheet.getByRole('checkbox', { name: /Jun.*cannot be kept/ })).toBeTruthy();
+        expect(sheet.getByRole('link', { name: 'Text Gus' }).getAttribute('href')).toBe('sms:0700900123?body=Gus%2C%20I%20am%20late.');
+        expect(sheet.queryByRole('link', { name: 'Text Orla' })).toBeNull();
+        expect(written(sent)).toEqual([]);
+        fireEvent.click(sheet.getByRole('checkbox', { name: /^Orla.*15 min shorter/ }));
+        fireEvent.click(sheet.getByRole('button', { name: 'Change these in the diary' }));
+        await waitFor(() => expect(written(sent)).toHaveLength(1));
+        expect(written(sent)[0]).toMatchObject({ path: 'late', body: { minutes: 30, lessons: [one!.id, three!.id] } });
+        expect(await screen.findByText('2 lessons are changed')).toBeTruthy();
+        fireEvent.click(screen.getByRole('button', { name: 'Undo' }));
+        await waitFor(() => expect(written(sent)).toHaveLength(3));
+        // The first first: its time is free again before the next goes back.
+        expect(written(sent).slice(1)).toMatchObject(
+            [one, three].map((lesson) => ({ path: `lessons/${lesson!.id}`, body: { state: 'booked', starts_at: line.starts_at, minutes: 60 } })),
+        );
+    });
+
+    it('copies what is told, says why a change is refused, and is not there once the day is over', async () => {
+        const writeText = vi.fn(() => Promise.resolve());
+        vi.stubGlobal('navigator', { clipboard: { writeText }, onLine: true });
+        server({ [TODAY]: today, 'GET late?minutes=20': late, 'POST late': { message: 'No.', errors: { starts_at: ['The car is taken.'] } } });
+        show(<TodayPage />);
+        const sheet = await runLate();
+        fireEvent.click((await sheet.findAllByRole('button', { name: 'Copy' }))[0]!);
+        expect(await screen.findByText('Copied.')).toBeTruthy();
+        expect(writeText).toHaveBeenCalledWith('Gus, I am late.');
+        fireEvent.click(sheet.getByRole('button', { name: 'Change these in the diary' }));
+        expect((await sheet.findByRole('alert')).textContent).toBe('▸ The car is taken.');
+        cleanup();
+        vi.setSystemTime(new Date('2026-05-20T22:00:00Z'));
+        server({ [TODAY]: today });
+        show(<TodayPage />);
+        expect(await screen.findByRole('button', { name: 'New lesson' })).toBeTruthy();
+        expect(screen.queryByRole('button', { name: 'Running late' })).toBeNull();
+    });
+
+    it('shows what else takes time among the lessons, tests by their centre', async () => {
+        const held = {
+            ...{ id: 'b', kind: 'test' as const, title: null, instructor: null, learner: { id: 'l', name: 'Ada' }, vehicle: null, may_change: true },
+            ...{ centre: { id: 'c', name: 'Lantern Hill' }, starts_at: '2026-05-20T10:40:00Z', ends_at: '2026-05-20T11:40:00Z' },
+        };
+        server({
+            [TODAY]: {
+                ...today,
+                busy: [
+                    held,
+                    { ...held, id: 'd', kind: 'busy', title: 'Dentist', centre: null, starts_at: '2026-05-20T05:00:00Z', ends_at: '2026-05-20T06:00:00Z' },
+                ],
+            },
+        });
+        show(<TodayPage />);
+        const day = within(await screen.findByRole('list', { name: 'The day' }));
+        const items = day.getAllByRole('listitem').map((item) => item.textContent);
+        expect(items).toHaveLength(today.lessons.length + 2);
+        expect(items[0]).toBe('06:00Dentistuntil 07:00');
+        expect(items.find((text) => text.includes('Test: Ada'))).toContain('Lantern Hill');
     });
 });

@@ -38,6 +38,7 @@ export function Block({ lesson, short, style, isChosen, isAway, onChoose, onKey,
     const began = useRef<{ x: number; y: number } | null>(null);
     const [by, setBy] = useState<{ x: number; y: number } | null>(null);
     const state = stateWords(lesson.state, lesson.ended?.by);
+    const said = short > 0 ? `▸ ${short} min short` : state;
     const ends = new Date(Date.parse(lesson.starts_at) + lesson.lasts_minutes * 60_000);
     const drop = (event: PointerEvent<HTMLButtonElement>) => {
         const line = event.currentTarget.parentElement!;
@@ -96,10 +97,10 @@ export function Block({ lesson, short, style, isChosen, isAway, onChoose, onKey,
             }}
         >
             <span className="block truncate text-sm">{clock.time(lesson.starts_at)}</span>
-            <span className={`block truncate font-bold ${lesson.state === 'cancelled' ? 'line-through' : ''}`}>
+            <span className={`font-bold ${said ? 'block truncate' : 'line-clamp-2'} ${lesson.state === 'cancelled' ? 'line-through' : ''}`}>
                 {lesson.lasts_minutes > LONG ? lesson.learner.name : shortName(lesson.learner.name)}
             </span>
-            {(short > 0 || state) && <span className="block truncate text-sm">{short > 0 ? `▸ ${short} min short` : state}</span>}
+            {said && <span className="block truncate text-sm">{said}</span>}
         </button>
     );
 }

@@ -25,12 +25,12 @@ export function BusyBlock({ busy, style, short, onOpen }: Props) {
             disabled={!onOpen}
             onClick={onOpen}
             aria-label={named.filter(Boolean).join(', ')}
-            className={`absolute z-[1] overflow-hidden border-l-8 px-2 text-left leading-tight ${isTest ? 'border-now bg-raised rounded-r-lg' : 'border-line bg-hair/60'}`}
+            className={`absolute z-[1] overflow-hidden border-l-8 pl-1 text-left text-sm leading-tight ${isTest ? 'border-now bg-raised rounded-r-lg' : 'border-line bg-hair/60'}`}
             style={style}
         >
-            <span className="block truncate text-sm">{clock.time(busy.starts_at)}</span>
-            <span className={`block truncate ${isTest ? 'font-bold' : ''}`}>{words}</span>
-            {short > 0 && <span className="block truncate text-sm">▸ {short} min short</span>}
+            <span className="block truncate">{clock.time(busy.starts_at)}</span>
+            <span className={`${short > 0 ? 'block truncate' : 'line-clamp-2 break-words'} ${isTest ? 'font-bold' : ''}`}>{words}</span>
+            {short > 0 && <span className="block truncate">▸ {short} min short</span>}
         </button>
     );
 }

@@ -69,15 +69,17 @@ export function WeekPage() {
                             </select>
                         </Field>
                     )}
-                    <button type="button" className="key" aria-label="The week before" onClick={() => by(-A_WEEK)}>
-                        ←
-                    </button>
-                    <button type="button" className="key" disabled={from === mondayOf(today)} onClick={() => go({ from: null })}>
-                        This week
-                    </button>
-                    <button type="button" className="key" aria-label="The week after" onClick={() => by(A_WEEK)}>
-                        →
-                    </button>
+                    <div className="flex gap-2">
+                        <button type="button" className="key" aria-label="The week before" onClick={() => by(-A_WEEK)}>
+                            ←
+                        </button>
+                        <button type="button" className="key" disabled={from === mondayOf(today)} onClick={() => go({ from: null })}>
+                            This week
+                        </button>
+                        <button type="button" className="key" aria-label="The week after" onClick={() => by(A_WEEK)}>
+                            →
+                        </button>
+                    </div>
                     {(isOwn || user.role === 'owner') && (
                         <button type="button" className="key" onClick={() => setHolding({ at: soon })}>
                             Hold time

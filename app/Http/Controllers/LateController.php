@@ -1,0 +1,29 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Contract\TakenOfLessons;
+use App\Diary\RunningLate;
+use App\School\CurrentSchool;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+
+/** The day of who is signed in, where it runs late: what becomes of the rest of it, and then what was agreed to. */
+final class LateController extends Controller
+{
+    public function show(Request $request, CurrentSchool $current): JsonResponse
+    {
+        $said = $request->validate(TakenOfLessons::late());
+
+        return response()->json((new RunningLate($current->school(), $this->user($request)))->told((int) $said['minutes']));
+    }
+
+    public function write(Request $request, CurrentSchool $current): Response
+    {
+        $said = $request->validate(TakenOfLessons::lateAgreed());
+        (new RunningLate($current->school(), $this->user($request)))->write((int) $said['minutes'], array_values($said['lessons']));
+
+        return response()->noContent();
+    }
+}
