@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { api, complaints, expectNoAxeFinding, expectSound, send, signedIn } from './support';
+import { api, complaints, expectNoAxeFinding, expectSound, send, signedIn, signIn } from './support';
 
 interface DiaryLesson {
     id: string;
@@ -159,6 +159,97 @@ test('of two tablets that book the same hour one wins; the other sees why', asyn
     await other.context().close();
 });
 
+test('the same hour every week: what is taken is said and left out, and one press takes it back', async ({ page }) => {
+    const monday = mondayIn(8);
+    const lesson = await booked(page, monday, 10);
+    const taken = await booked(page, mondayIn(10), 10, 1);
+    await page.goto(`/week?from=${monday}`);
+    await line(page)
+        .getByRole('button', { name: new RegExp(lesson.learner.name) })
+        .click();
+    await page.getByRole('button', { name: 'Repeat' }).click();
+    const sheet = page.getByRole('dialog');
+    await sheet.getByLabel('Times more').fill('3');
+    await expect(sheet.getByText('2 of 3 will be booked.')).toBeVisible();
+    await expect(sheet.getByText(`a lesson with ${taken.learner.name}`)).toBeVisible();
+    await expectNoAxeFinding(page, 'a series');
+    await expectSound(page, 'a series');
+    await sheet.getByRole('button', { name: 'Book these' }).click();
+    await expect(page.getByText(/^2 more lessons are booked; taken by now: /)).toBeVisible();
+    const mine = async (weeks: number) => (await weekOf(page, mondayIn(weeks))).filter(({ learner }) => learner.id === lesson.learner.id);
+    for (const weeks of [9, 11]) expect((await mine(weeks)).map(({ starts_at }) => Date.parse(starts_at))).toEqual([Date.parse(at(mondayIn(weeks), 10))]);
+    expect(await mine(10)).toEqual([]);
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect.poll(async () => [...(await mine(9)), ...(await mine(11))].map(({ state }) => state)).toEqual(['cancelled', 'cancelled']);
+});
+
+test('an hour is held for something else, by keyboard: no lesson goes on top of it until it is given back', async ({ page }) => {
+    const monday = mondayIn(12);
+    const lesson = await booked(page, monday, 10);
+    await page.goto(`/week?from=${monday}`);
+    await page.getByRole('button', { name: 'Hold time' }).focus();
+    await page.keyboard.press('Enter');
+    const sheet = page.getByRole('dialog');
+    await sheet.getByLabel('From').fill(`${monday}T10:30`);
+    await sheet.getByLabel('A word for it').fill('Dentist');
+    await expectNoAxeFinding(page, 'holding time');
+    await page.keyboard.press('Enter');
+    await expect(sheet.getByRole('alert')).toContainText(`taken from 10:00 to 11:00: a lesson with ${lesson.learner.name}`);
+    await sheet.getByLabel('From').fill(`${monday}T12:00`);
+    await expect(sheet.getByLabel('Until')).toHaveValue(`${monday}T13:00`);
+    await sheet.getByLabel('A word for it').press('Enter');
+    await expect(sheet).toHaveCount(0);
+    // By the arrow keys on to it: said before, refused at Enter.
+    const block = line(page).getByRole('button', { name: new RegExp(lesson.learner.name) });
+    await block.focus();
+    for (let i = 0; i < 6; i++) await page.keyboard.press('ArrowRight');
+    const chosen = page.getByRole('region', { name: 'Chosen lesson' });
+    await expect(chosen.getByRole('list', { name: 'What this time means' })).toContainText('taken from 12:00 to 13:00: Dentist.');
+    await page.keyboard.press('Enter');
+    await expect(chosen.getByRole('alert')).toContainText('Dentist');
+    await line(page)
+        .getByRole('button', { name: /^Dentist/ })
+        .press('Enter');
+    await page.getByRole('dialog').getByRole('button', { name: 'Give the time back' }).press('Enter');
+    await expect(page.getByText('Dentist: the time is free again')).toBeVisible();
+    await expect(line(page).getByRole('button', { name: /^Dentist/ })).toHaveCount(0);
+});
+
+test('the day runs late: what becomes of it is said, and done once it is agreed to', async ({ browser }) => {
+    const soon = (minutes: number) => new Date(Math.ceil(Date.now() / 60_000) * 60_000 + minutes * 60_000).toISOString();
+    test.skip(new Date(soon(180)).getUTCDate() !== new Date().getUTCDate(), 'the day is nearly over: nothing more is on today');
+    // Somebody who has nothing else today, with a car of their own.
+    const page = await (await browser.newContext({ storageState: { cookies: [], origins: [] } })).newPage();
+    await signIn(page, { email: 'owner@harbourschool.test', password: 'demo-harbour' });
+    const car = await send<{ id: string }>(page, 'vehicles', { name: 'The late one', transmission: 'manual', controls: 'standard', length_m: 4, width_m: 1.8 });
+    const book = async (name: string, minutes: number): Promise<DiaryLesson> => {
+        const learner = await send<{ id: string }>(page, 'learners', { name, transmission: 'manual', level: 'beginner', phone: '0700 900 461' });
+        return send<DiaryLesson>(page, 'lessons', { learner_id: learner.id, vehicle_id: car.id, starts_at: soon(minutes), minutes: 45 });
+    };
+    const [first, second] = [await book('Lena Early', 10), await book('Lorn Later', 60)];
+    await page.goto('/');
+    await page.getByRole('button', { name: 'Running late' }).click();
+    const sheet = page.getByRole('dialog');
+    await sheet.getByRole('button', { name: '30 min' }).click();
+    await expect(sheet.getByText('By how much are you late for the next?')).toBeVisible();
+    await expect(sheet.getByText(/^Lena, I am running late: our lesson today begins at/)).toBeVisible();
+    await expect(sheet.getByRole('link', { name: 'Text Lorn' })).toHaveAttribute('href', /^sms:0700900461\?body=Lorn/);
+    await expectNoAxeFinding(page, 'running late');
+    await page.setViewportSize({ width: 390, height: 844 });
+    await expectSound(page, 'running late on a phone');
+    await sheet.getByRole('button', { name: 'Change these in the diary' }).click();
+    await expect(page.getByText('2 lessons are changed')).toBeVisible();
+    const starts = async () => {
+        const lessons = await Promise.all([first, second].map(({ id }) => api<DiaryLesson>(page, `lessons/${id}`)));
+        return lessons.map(({ starts_at }, i) => (Date.parse(starts_at) - Date.parse([first, second][i]!.starts_at)) / 60_000);
+    };
+    // The five minutes between the two take up some of it.
+    expect(await starts()).toEqual([30, 25]);
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect.poll(starts).toEqual([0, 0]);
+    await page.context().close();
+});
+
 test('the week by night, on a phone and on paper is sound, and without findings', async ({ page }) => {
     await page.goto('/week');
     await expect(line(page)).toBeVisible();
@@ -171,7 +262,7 @@ test('the week by night, on a phone and on paper is sound, and without findings'
     await expect(list).toBeVisible();
     await expectSound(page, 'week on a phone');
     await expectNoAxeFinding(page, 'week on a phone');
-    await list.getByRole('button').last().click();
+    await list.locator('button[aria-pressed]').last().click();
     await expect(page.getByRole('region', { name: 'Chosen lesson' }).getByRole('link', { name: 'Open' })).toBeVisible();
     await expectSound(page, 'a chosen lesson on a phone');
     await page.emulateMedia({ media: 'print' });

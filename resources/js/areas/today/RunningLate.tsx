@@ -47,8 +47,8 @@ export function RunningLate({ onDone }: { onDone: () => void }) {
                 void write();
             }}
         >
-            <fieldset className="grid gap-2">
-                <legend className="font-semibold">
+            <fieldset>
+                <legend className="mb-2 font-semibold">
                     {late.data?.on ? `By how much will “${late.data.on}” end later?` : 'By how much are you late for the next?'}
                 </legend>
                 <div className="flex flex-wrap gap-2">

@@ -60,7 +60,7 @@ export function Block({ lesson, short, style, isChosen, isAway, onChoose, onKey,
             ]
                 .filter(Boolean)
                 .join(', ')}
-            className={`bg-raised absolute z-[1] touch-none overflow-hidden rounded-lg border-2 px-2 text-left leading-tight ${isChosen ? 'border-now border-4' : 'border-line'} ${isOff(lesson) ? 'border-dashed' : ''} ${isAway ? 'opacity-50' : ''} ${lesson.state === 'done' || lesson.state === 'cut-short' ? 'bg-wash' : ''} ${by ? 'z-20 opacity-80' : ''}`}
+            className={`bg-raised absolute z-[1] touch-none overflow-hidden rounded-lg border-2 px-1.5 text-left text-[0.95em] leading-tight ${isChosen ? 'border-now border-4' : 'border-line'} ${isOff(lesson) ? 'border-dashed' : ''} ${isAway ? 'opacity-50' : ''} ${lesson.state === 'done' || lesson.state === 'cut-short' ? 'bg-wash' : ''} ${by ? 'z-20 opacity-80' : ''}`}
             style={{ ...style, ...(by ? { transform: `translate(${by.x}px, ${by.y}px)` } : {}) }}
             onClick={() => !by && onChoose()}
             onKeyDown={(event) => {
