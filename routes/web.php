@@ -32,6 +32,7 @@ use App\Http\Controllers\SyncController;
 use App\Http\Controllers\TodayController;
 use App\Http\Controllers\UpController;
 use App\Http\Controllers\VehicleController;
+use App\Http\Controllers\WaitingController;
 use App\Http\Controllers\WayInController;
 use App\Http\Middleware\NamesItsRight;
 use App\Http\Middleware\SamePerson;
@@ -79,6 +80,8 @@ Route::prefix('api')->group(function (): void {
             Route::get('week', [DiaryController::class, 'week']);
             Route::get('fit', [DiaryController::class, 'fit']);
             Route::get('free', [DiaryController::class, 'free']);
+            Route::get('waiting', [WaitingController::class, 'index']);
+            Route::get('lessons/{lesson}/offers', [WaitingController::class, 'offers']);
             Route::get('late', [LateController::class, 'show']);
             Route::get('series', [DiaryController::class, 'series']);
             Route::get('lessons/{lesson}', [LessonController::class, 'show']);
@@ -86,6 +89,9 @@ Route::prefix('api')->group(function (): void {
             Route::get('places/{place}/lessons', [DrawingController::class, 'lessons']);
         });
         $may(Right::WriteLessons)->group(function (): void {
+            Route::put('learners/{learner}/waiting', [WaitingController::class, 'update']);
+            Route::delete('learners/{learner}/waiting', [WaitingController::class, 'destroy']);
+            Route::post('learners/{learner}/waiting/restore', [WaitingController::class, 'restore']);
             Route::post('late', [LateController::class, 'write']);
             Route::post('busy-times', [BusyTimeController::class, 'store']);
             Route::put('busy-times/{busyTime}', [BusyTimeController::class, 'update']);

@@ -19,6 +19,7 @@ use App\Models\School;
 use App\Models\Site;
 use App\Models\User;
 use App\Models\Vehicle;
+use App\Models\WaitingLearner;
 use App\School\CurrentSchool;
 use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Database\Eloquent\Model;
@@ -129,6 +130,7 @@ abstract class FeatureTestCase extends TestCase
             $at['circuit'] = $circuit;
             $at['busyTime'] = new BusyTime(['kind' => 'busy', 'instructor_id' => $owner->id, 'starts_at' => now()->addDays(20), 'ends_at' => now()->addDays(21)]);
             $at['busyTime']->save();
+            WaitingLearner::query()->create(['learner_id' => $lesson->learner_id, 'minutes' => 60, 'wishes' => []]);
             $at['leg'] = Leg::query()->create(['from_site_id' => null, 'to_site_id' => $at['site']->id, 'time_s' => 60, 'distance_m' => 500,
                 'driven_at' => now()]);
             $at['twin'] = Site::query()->create(['name' => 'y', 'kind' => 'junction', 'pack' => 'gb', 'arms' => Routes::ARMS, 'ways' => []]);

@@ -76,6 +76,15 @@ final class Operations
                 'What it would mean to have a lesson again every week, or every few', Shapes::listOf('SeriesTime'), TakenOfLessons::repeated(),
             ),
             'GET free' => Operation::reads('Times that are free for a lesson', Shapes::listOf('FreeTime'), TakenOfLessons::free()),
+            'GET waiting' => Operation::reads('The waiting list of the school, who waits longest first', Shapes::listOf('WaitingLearner')),
+            'PUT learners/{learner}/waiting' => Operation::writes(
+                'Puts a learner on the waiting list, or says anew when they can', TakenOfLessons::waiting(), 'WaitingLearner',
+            ),
+            'DELETE learners/{learner}/waiting' => Operation::writes('Takes a learner off the waiting list', [], null),
+            'POST learners/{learner}/waiting/restore' => Operation::writes('Puts them back', [], 'WaitingLearner'),
+            'GET lessons/{lesson}/offers' => Operation::reads(
+                'To whom of the waiting list the hour of a lesson that is off is offered, best first', Shapes::listOf('Offered'),
+            ),
             'GET late' => Operation::reads('What becomes of the rest of the day where it runs late', 'LateDay', TakenOfLessons::late()),
             'POST late' => Operation::writes(
                 'Moves and cuts the lessons that were agreed to, and cancels those that cannot be kept', TakenOfLessons::lateAgreed(), null,

@@ -110,11 +110,22 @@ final class TakenOfLessons
         return [...self::late(), 'lessons' => ['required', 'array', 'max:30'], 'lessons.*' => ['uuid', 'distinct']];
     }
 
+    /** @return array<string, list<mixed>> when somebody on the waiting list can */
+    public static function waiting(): array
+    {
+        return [
+            'minutes' => ['required', 'numeric', 'integer', 'between:15,480'], 'note' => ['sometimes', 'nullable', 'string', 'max:300'],
+            'wishes' => ['sometimes', 'array', 'max:14'], 'wishes.*' => ['array:days,from,until'], 'wishes.*.days' => ['required', 'array', 'max:7'],
+            'wishes.*.days.*' => ['numeric', 'integer', 'between:1,7', 'distinct:strict'], 'wishes.*.from' => ['required', 'date_format:H:i'],
+            'wishes.*.until' => ['required', 'date_format:H:i'],
+        ];
+    }
+
     /** @return array<string, list<mixed>> time that no lesson takes: whose it is follows from its kind */
     public static function busyTime(): array
     {
         return [
-            'kind' => ['required', 'in:busy,test,away'], 'starts_at' => ['required', ...self::TIME], 'ends_at' => ['required', ...self::TIME, 'after:starts_at'],
+            'kind' => ['required', 'in:busy,test,away'], 'starts_at' => ['required', ...self::TIME], 'ends_at' => ['required', ...self::TIME],
             'title' => ['sometimes', 'nullable', 'string', 'max:120'],
             // Whose diary: the own where nothing is said.
             'instructor_id' => ['prohibited_if:kind,away', 'nullable', 'uuid'],

@@ -4,6 +4,7 @@ namespace App\Diary;
 
 use App\Models\Lesson;
 use App\Models\User;
+use App\School\CurrentSchool;
 use Closure;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\UniqueConstraintViolationException;
@@ -13,8 +14,8 @@ use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 
 /**
- * Whose time each lesson takes, and whatever else keeps people and cars. The table refuses what overlaps, so that two devices that book the same hour cannot both succeed, whatever
- * either of them saw before.
+ * Whose time each lesson takes, and whatever else keeps people and cars. The table refuses what overlaps, so that two devices that book the
+ * same hour cannot both succeed, whatever either of them saw before.
  */
 final class Bookings
 {
@@ -22,6 +23,9 @@ final class Bookings
 
     /** Two who wait for each other are told to begin again by the database. */
     private const ATTEMPTS = 5;
+
+    /** So long one waits for one's turn, s. */
+    private const PATIENCE = 5;
 
     /**
      * Writes on something that takes time and holds that time, both or neither. What does not touch the time is written even on a lesson that
@@ -35,7 +39,7 @@ final class Bookings
     public static function with(Model&TakesTime $row, Closure $write): void
     {
         $isNew = ! $row->exists;
-        DB::transaction(static function () use ($row, $write, $isNew): void {
+        self::inTurn(static function () use ($row, $write, $isNew): void {
             // Begun again where two waited for each other: what the first attempt wrote is gone.
             $row->exists = ! $isNew;
             $before = $isNew ? null : self::taken($row->refresh());
@@ -43,7 +47,25 @@ final class Bookings
             if (self::taken($row) !== $before) {
                 self::hold($row, $before === null);
             }
-        }, self::ATTEMPTS);
+        });
+    }
+
+    /**
+     * Does what books, in a transaction and in turn with all else that books in this school: many who book at once would wait for each
+     * other's gaps in the table, and be told to begin again, time after time. Who has waited too long goes on: the table still refuses
+     * what overlaps.
+     *
+     * @param  Closure(): void  $work  done anew where it is to begin again
+     */
+    public static function inTurn(Closure $work): void
+    {
+        $turn = 'bookings '.app(CurrentSchool::class)->id();
+        DB::scalar('SELECT GET_LOCK(?, ?)', [$turn, self::PATIENCE]);
+        try {
+            DB::transaction($work, self::ATTEMPTS);
+        } finally {
+            DB::scalar('SELECT RELEASE_LOCK(?)', [$turn]);
+        }
     }
 
     /** Within a transaction. */

@@ -8,7 +8,6 @@ use App\Models\School;
 use App\Models\User;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use NobleTurn\Core\Diary\Appointment;
 use NobleTurn\Core\Diary\LateDay;
@@ -63,7 +62,7 @@ final readonly class RunningLate
     public function write(int $minutes, array $agreed): void
     {
         [, $rest, $later] = $this->day($minutes);
-        DB::transaction(static function () use ($rest, $later, $agreed): void {
+        Bookings::inTurn(static function () use ($rest, $later, $agreed): void {
             // From the last to the first: each moves into time that is free by then.
             foreach (array_reverse($later) as $one) {
                 $lesson = $rest[$one->appointment->id];
@@ -128,7 +127,8 @@ final readonly class RunningLate
 
         return [
             'id' => $one->id, 'name' => Appointments::name($one), 'is_lesson' => $isLesson, 'is_as_planned' => $isAsPlanned,
-            'starts_at' => $one->starts()->toIso8601ZuluString(), 'ends_at' => $one->ends()->toIso8601ZuluString(), 'minutes' => $isLesson ? $one->minutes : null,
+            'starts_at' => $one->starts()->toIso8601ZuluString(), 'ends_at' => $one->ends()->toIso8601ZuluString(),
+            'minutes' => $isLesson ? $one->minutes : null,
             'now_starts_at' => $until?->starts()->toIso8601ZuluString(), 'now_ends_at' => $until?->ends()->toIso8601ZuluString(),
             'cut_minutes' => $isLesson && $moved !== null ? $one->minutes - $moved->minutes : 0,
             'leaves_out' => $isLesson && $moved !== null ? self::leavesOut($one, $moved->minutes) : [],
@@ -144,15 +144,16 @@ final readonly class RunningLate
         $time = fn (Carbon $at): string => $at->setTimezone($this->school->time_zone)->format('H:i');
         $first = explode(' ', $lesson->learner->name)[0];
         $was = $time($lesson->starts());
+        if ($moved === null) {
+            return "{$first}, my day is running late and I cannot keep our {$was} lesson today. I am sorry; I will ring you to find another time.";
+        }
+        [$starts, $ends] = [$time($moved->starts()), $time($moved->ends())];
+        $late = "{$first}, I am running late: our lesson today begins at {$starts} instead of {$was} and";
 
         return match (true) {
-            $moved === null => "{$first}, my day is running late and I cannot keep our {$was} lesson today. I am sorry; I will ring you to find another time.",
-            $moved->minutes < $lesson->minutes && $time($moved->starts()) === $was => "{$first}, our lesson today begins at {$was} as planned, but has to end at "
-                ."{$time($moved->ends())}. I am sorry.",
-            $moved->minutes < $lesson->minutes => "{$first}, I am running late: our lesson today begins at {$time($moved->starts())} instead of {$was} and has to "
-                ."end at {$time($moved->ends())}. I am sorry.",
-            default => "{$first}, I am running late: our lesson today begins at {$time($moved->starts())} instead of {$was} and ends at "
-                ."{$time($moved->ends())}. I am sorry.",
+            $starts === $was => "{$first}, our lesson today begins at {$was} as planned, but has to end at {$ends}. I am sorry.",
+            $moved->minutes < $lesson->minutes => "{$late} has to end at {$ends}. I am sorry.",
+            default => "{$late} ends at {$ends}. I am sorry.",
         };
     }
 

@@ -13,6 +13,7 @@ use App\Models\Promise;
 use App\Models\Remedy;
 use App\Models\Round;
 use App\Models\SkillAnswer;
+use App\Models\WaitingLearner;
 use App\School\ChangeLog;
 use Illuminate\Support\Facades\DB;
 
@@ -55,6 +56,7 @@ final class Erasure
             Change::query()->where('subject_id', $learner->id)->toBase()->update(['name' => self::NOBODY]);
             // With the time it held.
             BusyTime::withTrashed()->where('learner_id', $learner->id)->forceDelete();
+            WaitingLearner::withTrashed()->where('learner_id', $learner->id)->forceDelete();
             ErasedList::add($learner->id);
             // A lesson still ahead is nobody's.
             $ahead = Lesson::query()->whereIn('id', $lessons)->whereIn('state', ['wished', 'booked'])->where('starts_at', '>', now())->pluck('id');

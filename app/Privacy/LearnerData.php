@@ -14,6 +14,7 @@ use App\Models\Promise;
 use App\Models\Remedy;
 use App\Models\Round;
 use App\Models\School;
+use App\Models\WaitingLearner;
 
 /** Everything that is kept of one learner, in words and numbers that somebody else can read. Described by docs/schemas/learner-data.json. */
 final class LearnerData
@@ -40,6 +41,9 @@ final class LearnerData
                     'centre' => $test->centre?->name, 'instructor' => $test->instructor?->name, 'taken_away' => $test->trashed(),
                 ],
             )->all(),
+            'waiting' => WaitingLearner::withTrashed()->where('learner_id', $learner->id)->get()->map(static fn (WaitingLearner $one): array => [
+                ...$one->only(['minutes', 'wishes', 'note']), 'since' => $one->created_at->toIso8601ZuluString(), 'taken_away' => $one->trashed(),
+            ])->all(),
             'promises' => Promise::withTrashed()->where('learner_id', $learner->id)->orderBy('created_at')->get()->map(
                 static fn (Promise $promise): array => Show::promise($promise),
             )->all(),

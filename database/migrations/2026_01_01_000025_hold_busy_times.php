@@ -34,7 +34,7 @@ return new class extends RepeatableMigration
         if (Schema::hasColumn('bookings', 'busy_time_id')) {
             DB::table('bookings')->whereNull('lesson_id')->delete();
             $this->check('bookings', 'bookings_of_one', '1 = 1');
-            DB::statement('ALTER TABLE bookings DROP CONSTRAINT IF EXISTS bookings_busy_time');
+            DB::statement('ALTER TABLE bookings DROP FOREIGN KEY IF EXISTS bookings_busy_time');
             DB::statement('ALTER TABLE bookings DROP CONSTRAINT IF EXISTS bookings_of_one, DROP KEY IF EXISTS bookings_of_busy_time,
                 DROP KEY IF EXISTS bookings_busy_time, DROP COLUMN busy_time_id, MODIFY lesson_id UUID NOT NULL');
         }

@@ -9,10 +9,11 @@ use App\Models\Learner;
 use App\Models\Lesson;
 use App\Models\User;
 use App\Models\Vehicle;
+use App\Models\WaitingLearner;
 
 /**
  * What the diaries of the demo hold beside the instructor’s lessons: the owner’s own hours with a day that they are ill, a lesson that was
- * cancelled, one that is only wished, a test, a dentist, and a car that goes to its service.
+ * cancelled, one that is only wished, a test, a dentist, a car that goes to its service, and who waits for an hour.
  */
 final class DemoDiary
 {
@@ -54,6 +55,14 @@ final class DemoDiary
         self::hold(['kind' => 'busy', 'instructor_id' => $owner->id, 'title' => 'Ill'], self::ILL, [0, 0], 24 * 60);
         self::hold(['kind' => 'busy', 'instructor_id' => $tutor->id, 'title' => 'Dentist'], 1, [12, 15], 45);
         self::hold(['kind' => 'away', 'vehicle_id' => $manual->id, 'title' => 'service'], 4, [14, 40], 110);
+        $waiting = [
+            [1, 60, [['days' => [1, 2, 3, 4, 5], 'from' => '17:00', 'until' => '21:00']], 'Works until half past four.'],
+            [3, 60, [], null],
+            [5, 90, [['days' => [6, 7], 'from' => '08:00', 'until' => '13:00'], ['days' => [2], 'from' => '18:00', 'until' => '20:00']], null],
+        ];
+        foreach ($waiting as [$n, $minutes, $wishes, $note]) {
+            WaitingLearner::query()->create(['learner_id' => $learners[$n]->id, 'minutes' => $minutes, 'wishes' => $wishes, 'note' => $note]);
+        }
         // Right after their lesson that morning.
         $tested = Lesson::query()->where('instructor_id', $tutor->id)->where(
             'starts_at', now(self::ZONE)->startOfDay()->addDays(2)->setTime(9, 0)->utc(),

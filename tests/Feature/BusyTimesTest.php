@@ -25,8 +25,9 @@ beforeEach(function (): void {
             'pick_up_longitude_deg' => -8.1,
         ]);
         $this->gus = Learner::query()->create(['name' => 'Gus', 'transmission' => 'manual', 'level' => 'developing']);
-        $this->blue = Vehicle::query()->create(['name' => 'The blue one', 'transmission' => 'manual', 'controls' => 'standard', 'length_m' => 4, 'width_m' => 2]);
-        $this->grey = Vehicle::query()->create(['name' => 'The grey one', 'transmission' => 'manual', 'controls' => 'standard', 'length_m' => 4, 'width_m' => 2]);
+        [$this->blue, $this->grey] = array_map(static fn (string $name): Vehicle => Vehicle::query()->create([
+            'name' => $name, 'transmission' => 'manual', 'controls' => 'standard', 'length_m' => 4, 'width_m' => 2,
+        ]), ['The blue one', 'The grey one']);
         $this->centre = Centre::query()->create(['name' => 'Harbour test centre', 'latitude_deg' => 49.2, 'longitude_deg' => -8.04]);
     });
     $this->actingAs($this->wanda);
@@ -92,7 +93,8 @@ it('counts the drive to the centre and from it, and offers no time that a test l
         ->and($fit['after']['short_minutes'])->toBe($drive - 5);
     $free = collect($this->getJson('api/free?'.http_build_query([...$asked, 'from' => '2027-03-10', 'days' => 1]))->json());
     // Before it with the drive there, after it with the drive back.
-    expect($free->pluck('before')->filter()->values()->all())->toBe(['Ada’s test'])->and($free->pluck('after')->filter()->values()->all())->toBe(['Ada’s test']);
+    expect($free->pluck('before')->filter()->values()->all())->toBe(['Ada’s test'])
+        ->and($free->pluck('after')->filter()->values()->all())->toBe(['Ada’s test']);
     $latest = Carbon::parse($free[0]['latest_at'])->addMinutes(60);
     expect($latest->diffInMinutes(Carbon::parse('2027-03-10T10:00:00Z')))->toBeGreaterThanOrEqual($drive - 1)->toBeLessThanOrEqual($drive + 1);
     foreach ($free as $time) {

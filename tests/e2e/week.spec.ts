@@ -250,6 +250,43 @@ test('the day runs late: what becomes of it is said, and done once it is agreed 
     await page.context().close();
 });
 
+test('an hour that came free goes to somebody on the waiting list', async ({ page }) => {
+    const monday = mondayIn(13);
+    const lesson = await booked(page, monday, 10);
+    await page.goto(`/week?from=${monday}`);
+    await page.getByRole('button', { name: 'Waiting', exact: true }).click();
+    const list = page.getByRole('dialog', { name: 'Waiting list' });
+    await expect(list.getByText('Mon to Fri, 17:00 to 21:00')).toBeVisible();
+    await expectNoAxeFinding(page, 'waiting list');
+    await list.getByRole('button', { name: 'Put somebody on it' }).click();
+    const who = list.getByLabel('Learner');
+    await expect(who.getByRole('option')).not.toHaveCount(1);
+    // Whoever is not on it yet, and is not the one who cancels.
+    const options = await who.getByRole('option').evaluateAll((all) => all.map((one) => [(one as HTMLOptionElement).value, one.textContent] as const));
+    const [id, name] = options.filter(([value]) => value && value !== lesson.learner.id).at(-1)!;
+    await who.selectOption(id);
+    await list.getByRole('button', { name: 'Say when' }).click();
+    await expectNoAxeFinding(page, 'a wish');
+    await expectSound(page, 'a wish');
+    await list.getByRole('button', { name: 'Put on the list' }).click();
+    await expect(list.getByText('Mon to Fri, 09:00 to 18:00')).toBeVisible();
+    await list.getByRole('button', { name: 'Close' }).click();
+    await send(page, `lessons/${lesson.id}`, { state: 'cancelled', ended_by: 'learner' }, 'PATCH');
+    await page.reload();
+    await line(page)
+        .getByRole('button', { name: /cancelled by the learner/ })
+        .click();
+    await page.getByRole('button', { name: 'Offer this hour' }).click();
+    const offers = page.getByRole('dialog');
+    const offer = offers.getByRole('listitem').filter({ hasText: name });
+    await expect(offer).toContainText('an hour has come free');
+    await expectNoAxeFinding(page, 'offers');
+    await offer.getByRole('button', { name: `Book ${name.split(' ')[0]}` }).click();
+    await expect(page.getByText(`${name} is booked`)).toBeVisible();
+    const after = (await weekOf(page, monday)).filter(({ state }) => state === 'booked');
+    expect(after.map(({ learner }) => learner.id)).toEqual([id]);
+});
+
 test('the week by night, on a phone and on paper is sound, and without findings', async ({ page }) => {
     await page.goto('/week');
     await expect(line(page)).toBeVisible();

@@ -28,9 +28,10 @@ final class Diary
             'Between' => $between,
             'BusyTime' => Out::object([
                 'id' => Shapes::id(), 'kind' => Out::choice(['busy', 'test', 'away'], 'somebody is busy, a learner has their test, a car is away'),
-                'starts_at' => Shapes::moment(), 'ends_at' => Shapes::moment(), 'title' => Out::text('a word for it; null to whom it is not to be said', nullable: true),
-                'instructor' => self::orNull($person), 'learner' => self::orNull($person), 'vehicle' => self::orNull($person), 'centre' => self::orNull($person),
-                'may_change' => ['type' => 'boolean'],
+                'starts_at' => Shapes::moment(), 'ends_at' => Shapes::moment(),
+                'title' => Out::text('a word for it; null to whom it is not to be said', nullable: true),
+                'instructor' => self::orNull($person), 'learner' => self::orNull($person), 'vehicle' => self::orNull($person),
+                'centre' => self::orNull($person), 'may_change' => ['type' => 'boolean'],
             ]),
             'DiaryLesson' => Shapes::with(Lessons::line(), [
                 'drop_off' => Out::text('where it ends, where that is not where it began', nullable: true),
@@ -67,7 +68,23 @@ final class Diary
             ] + $light),
             'SeriesBooked' => Out::object([
                 'booked' => Shapes::listOf('LessonLine'),
-                'left_out' => Out::list(Out::object(['starts_at' => Shapes::moment(), 'why' => Out::text('')]), 'what was taken by the time it was to be booked'),
+                'left_out' => Out::list(
+                    Out::object(['starts_at' => Shapes::moment(), 'why' => Out::text('')]), 'what was taken by the time it was to be booked',
+                ),
+            ]),
+            'WaitingLearner' => Out::object([
+                'learner' => $person, 'minutes' => Out::integer('how long a lesson they would like'), 'note' => Out::text('', nullable: true),
+                'wishes' => Out::list(Out::object([
+                    'days' => Out::list(Out::integer('1 for Monday to 7 for Sunday')), 'from' => Out::text('17:00, by the clock of the school'),
+                    'until' => Out::text('19:30; 23:59 is the end of the day'),
+                ]), 'when they can; at any time where there is none'),
+                'since' => Shapes::moment(),
+            ]),
+            'Offered' => Out::object([
+                'learner' => $person, 'vehicle' => $person, 'phone' => Out::text('', nullable: true), 'minutes' => Out::integer(''),
+                'starts_at' => Shapes::moment('the first beginning that fits'), 'latest_at' => Shapes::moment('and the last'),
+                'reasons' => Out::list(Out::text('what speaks for it, or against it')), 'note' => Out::text('from the waiting list', nullable: true),
+                'text' => Out::text('what they are asked, as it may be sent'),
             ]),
             'LateDay' => Out::object([
                 'on' => Out::text('whose lesson is on, or what else; null where nothing is', nullable: true),
@@ -84,7 +101,8 @@ final class Diary
             ]),
             'FreeTime' => Out::object([
                 'starts_at' => Shapes::moment('the first beginning'), 'latest_at' => Shapes::moment('and the last'),
-                'after' => Out::text('whose lesson is before it that day, or what keeps one', nullable: true), 'before' => Out::text('and after it', nullable: true),
+                'after' => Out::text('whose lesson is before it that day, or what keeps one', nullable: true),
+                'before' => Out::text('and after it', nullable: true),
                 'travel_before_minutes' => Out::integer('', nullable: true), 'travel_after_minutes' => Out::integer('', nullable: true),
             ] + $light),
         ];

@@ -62,6 +62,9 @@ final class BusyTimeController extends Controller
     {
         $said = $request->validate(TakenOfLessons::busyTime());
         [$starts, $ends] = [Carbon::parse($said['starts_at'])->utc(), Carbon::parse($said['ends_at'])->utc()];
+        if ($ends <= $starts) {
+            throw ValidationException::withMessages(['ends_at' => 'must be after it begins.']);
+        }
         if ($starts->diffInDays($ends) > self::MOST_DAYS) {
             throw ValidationException::withMessages(['ends_at' => 'must not be more than '.self::MOST_DAYS.' days after it begins.']);
         }

@@ -4,10 +4,12 @@ namespace App\Http\Controllers;
 
 use App\Contract\TakenOfLessons;
 use App\Diary\RunningLate;
+use App\Models\Lesson;
 use App\School\CurrentSchool;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Support\Facades\Gate;
 
 /** The day of who is signed in, where it runs late: what becomes of the rest of it, and then what was agreed to. */
 final class LateController extends Controller
@@ -22,6 +24,9 @@ final class LateController extends Controller
     public function write(Request $request, CurrentSchool $current): Response
     {
         $said = $request->validate(TakenOfLessons::lateAgreed());
+        foreach ($said['lessons'] as $lesson) {
+            Gate::authorize('update', Lesson::query()->findOrFail($lesson));
+        }
         (new RunningLate($current->school(), $this->user($request)))->write((int) $said['minutes'], array_values($said['lessons']));
 
         return response()->noContent();

@@ -5,6 +5,7 @@ namespace App\Http\Resources;
 use App\Models\BusyTime;
 use App\Models\Lesson;
 use App\Models\User;
+use App\Models\WaitingLearner;
 use Illuminate\Support\Facades\Gate;
 
 /** What a diary holds, as the interface reads it. */
@@ -33,6 +34,15 @@ final class ShowDiary
             'title' => $may ? $busy->title : null, 'instructor' => $busy->instructor?->only(['id', 'name']),
             'learner' => $may ? $busy->learner?->only(['id', 'name']) : null, 'vehicle' => $busy->vehicle?->only(['id', 'name']),
             'centre' => $may ? $busy->centre?->only(['id', 'name']) : null, 'may_change' => Gate::forUser($reader)->allows('update', $busy),
+        ];
+    }
+
+    /** @return array<string, mixed> the learner must be loaded in a list */
+    public static function waiting(WaitingLearner $waiting): array
+    {
+        return [
+            'learner' => $waiting->learner->only(['id', 'name']), 'minutes' => $waiting->minutes, 'wishes' => $waiting->wishes, 'note' => $waiting->note,
+            'since' => $waiting->created_at->toIso8601ZuluString(),
         ];
     }
 }

@@ -19,6 +19,10 @@ export const questions = {
     week: (query: { from: string; person?: string }) => ({ queryKey: ['week', query], queryFn: () => api.GET('/week', { params: { query } }) }),
     /** What a time would mean for a lesson, before it is written. */
     fit: (query: FitAsked) => ({ queryKey: ['fit', query], queryFn: () => api.GET('/fit', { params: { query } }) }),
+    /** Who would like an hour that comes free. */
+    waiting: () => ({ queryKey: ['waiting'], queryFn: () => api.GET('/waiting') }),
+    /** To whom of them the hour of a lesson that is off is offered. */
+    offers: (lesson: string) => ({ queryKey: ['offers', lesson], queryFn: () => api.GET('/lessons/{lesson}/offers', at({ lesson })), staleTime: 0 }),
     /** What becomes of the rest of the day where it runs late by so many minutes. */
     late: (minutes: number) => ({ queryKey: ['late', minutes], queryFn: () => api.GET('/late', { params: { query: { minutes } } }), staleTime: 0 }),
     /** What it would mean to have a lesson again week after week. */

@@ -3,11 +3,11 @@ import { useState } from 'react';
 import { api, at } from '@/api/client';
 import { questions } from '@/api/questions';
 import type { LateDay } from '@/api/types';
+import { Reach } from '@/diary/Reach';
 import { useReread } from '@/diary/useBooked';
 import { useClock } from '@/session/session';
 import { FormFoot } from '@/ui/FormFoot';
 import { useNotice } from '@/ui/Notice';
-import { useCopy } from '@/ui/useCopy';
 import { useForm } from '@/ui/useForm';
 
 type Line = LateDay['rest'][number];
@@ -90,7 +90,6 @@ export function RunningLate({ onDone }: { onDone: () => void }) {
 /** What becomes of one of them, and what its learner is told. */
 function Told({ line, agreed, onAgree }: { line: Line; agreed: boolean; onAgree: (agreed: boolean) => void }) {
     const clock = useClock();
-    const copy = useCopy();
     const span = (from: string, until: string) => `${clock.time(from)} to ${clock.time(until)}`;
     const was = span(line.starts_at, line.ends_at);
     if (!line.is_lesson || line.is_as_planned) {
@@ -127,21 +126,7 @@ function Told({ line, agreed, onAgree }: { line: Line; agreed: boolean; onAgree:
             {text && (
                 <>
                     <p className="border-line border-l-4 pl-3 text-sm">{text}</p>
-                    <div className="flex flex-wrap gap-2">
-                        {line.phone && (
-                            <a className="key" href={`sms:${line.phone.replace(/[^+\d]/g, '')}?body=${encodeURIComponent(text)}`}>
-                                Text {line.name.split(' ')[0]}
-                            </a>
-                        )}
-                        {line.phone && (
-                            <a className="key" href={`tel:${line.phone.replace(/[^+\d]/g, '')}`}>
-                                Ring
-                            </a>
-                        )}
-                        <button type="button" className="key" onClick={() => copy(text, 'Copied.')}>
-                            Copy
-                        </button>
-                    </div>
+                    <Reach name={line.name} phone={line.phone} text={text} />
                 </>
             )}
         </li>

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import type { DiaryLesson } from '@/api/types';
 import { FitWords } from '@/diary/FitWords';
+import { Offered } from '@/diary/Offered';
 import { RepeatFields, type Repetition } from '@/diary/RepeatFields';
 import { TimeFields } from '@/diary/TimeFields';
 import { useSeries } from '@/diary/useBooked';
@@ -15,7 +16,7 @@ import { Sheet } from '@/ui/Sheet';
 import { useNow } from '@/ui/useNow';
 import type { Diary, Proposed } from './useDiary';
 
-type Asking = 'move' | 'repeat' | 'cancel';
+type Asking = 'move' | 'repeat' | 'cancel' | 'offer';
 
 /** The lesson that was chosen: what it is, or what it would be where it was put; and what can be done with it. */
 export function Chosen({ diary, proposed: { lesson, at }, mayWrite }: { diary: Diary; proposed: Proposed; mayWrite: boolean }) {
@@ -88,6 +89,9 @@ export function Chosen({ diary, proposed: { lesson, at }, mayWrite }: { diary: D
             >
                 {asking === 'repeat' && <RepeatForm lesson={lesson} onDone={() => setAsking(null)} />}
             </Sheet>
+            <Sheet title={`Who would like ${said(lesson.starts_at)}?`} open={asking === 'offer'} onOpenChange={(open) => !open && setAsking(null)}>
+                {asking === 'offer' && <Offered lesson={lesson} onDone={() => setAsking(null)} />}
+            </Sheet>
             <Sheet
                 title={`Cancel ${lesson.learner.name}, ${said(lesson.starts_at)}`}
                 open={asking === 'cancel'}
@@ -122,7 +126,16 @@ function Keys({ lesson, isOver, diary, onAsk }: { lesson: DiaryLesson; isOver: b
                 </>
             );
         case 'cancelled':
-            return become('Book it again', 'booked', 'booked again');
+            return (
+                <>
+                    {!isOver && (
+                        <button type="button" className="key" onClick={() => onAsk('offer')}>
+                            Offer this hour
+                        </button>
+                    )}
+                    {become('Book it again', 'booked', 'booked again')}
+                </>
+            );
         case 'no-show':
             return become('Came after all', 'booked', 'booked again');
         case 'booked':

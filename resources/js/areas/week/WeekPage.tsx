@@ -6,6 +6,7 @@ import type { BusyTime, DiaryLesson, Week } from '@/api/types';
 import { BusyForm } from '@/diary/BusyForm';
 import { busyWords } from '@/diary/entries';
 import { NewLesson } from '@/diary/NewLesson';
+import { WaitingList } from '@/diary/WaitingList';
 import { useClock, useSession } from '@/session/session';
 import { Field } from '@/ui/Field';
 import { Sheet } from '@/ui/Sheet';
@@ -30,6 +31,7 @@ export function WeekPage() {
     const week = useQuery({ ...questions.week({ from, ...(person ? { person } : {}) }), placeholderData: (before) => before });
     const [booking, setBooking] = useState<string | null>(null);
     const [holding, setHolding] = useState<BusyTime | { at: string } | null>(null);
+    const [listing, setListing] = useState(false);
     const diary = useDiary();
     const go = (changes: Record<string, string | null>) => {
         diary.choose(null);
@@ -80,6 +82,9 @@ export function WeekPage() {
                             →
                         </button>
                     </div>
+                    <button type="button" className="key" onClick={() => setListing(true)}>
+                        Waiting
+                    </button>
                     {(isOwn || user.role === 'owner') && (
                         <button type="button" className="key" onClick={() => setHolding({ at: soon })}>
                             Hold time
@@ -112,6 +117,9 @@ export function WeekPage() {
                 onOpenChange={(open) => !open && setHolding(null)}
             >
                 {holding && <BusyForm of={holding} person={week.data.person} onDone={() => setHolding(null)} />}
+            </Sheet>
+            <Sheet title="Waiting list" open={listing} onOpenChange={setListing}>
+                {listing && <WaitingList />}
             </Sheet>
             <NewLesson open={booking !== null} onOpenChange={(open) => !open && setBooking(null)} at={booking ?? undefined} />
         </div>
