@@ -44,7 +44,7 @@ final readonly class OffersOf
         $others = Appointments::taking($lesson->instructor_id, $starts->copy()->utc(), $starts->copy()->addDay()->utc())
             ->filter(static fn (Lesson|BusyTime $one): bool => $one->id !== $lesson->id);
         $offers = (new Offers(new DateTimeZone($this->school->time_zone), Told::sun($this->school)))->of(
-            new Period($from, $until), $this->waiting($waiting), Appointments::day($others, $this->school),
+            new Period($from, $until), $this->waiting($waiting, $lesson), Appointments::day($others, $this->school),
         );
 
         return $this->possible($offers, $waiting, $lesson);
@@ -54,10 +54,12 @@ final readonly class OffersOf
      * @param  Collection<string, WaitingLearner>  $waiting
      * @return list<Waiting>
      */
-    private function waiting(Collection $waiting): array
+    private function waiting(Collection $waiting, Lesson $instead): array
     {
         $learners = $waiting->pluck('learner_id')->all();
-        $driven = Lesson::query()->toBase()->whereIn('learner_id', $learners)->where('starts_at', '<', now())->whereIn('state', ['booked', 'done', 'cut-short'])
+        // What they drive until then counts as well.
+        $driven = Lesson::query()->toBase()->whereIn('learner_id', $learners)->where('starts_at', '<', $instead->starts_at)
+            ->whereIn('state', ['booked', 'done', 'cut-short'])
             ->groupBy('learner_id')->selectRaw('learner_id, MAX(starts_at) AS last_at')->pluck('last_at', 'learner_id');
         $tests = BusyTime::query()->toBase()->where('kind', 'test')->whereIn('learner_id', $learners)->where('starts_at', '>', now())
             ->whereNull('deleted_at')->groupBy('learner_id')->selectRaw('learner_id, MIN(starts_at) AS test_at')->pluck('test_at', 'learner_id');
@@ -99,7 +101,7 @@ final readonly class OffersOf
             $lessons = $cars->where('transmission', $one->learner->transmission)->map(static function (Vehicle $car) use ($offer, $one, $instead): Lesson {
                 $lesson = new Lesson([
                     'learner_id' => $one->learner_id, 'vehicle_id' => $car->id, 'minutes' => $one->minutes,
-                    'starts_at' => Carbon::createFromTimestampUTC($offer->starts),
+                    'starts_at' => Carbon::createFromTimestampUTC(self::starts($offer, $instead)),
                 ]);
                 $lesson->instructor_id = $instead->instructor_id;
 
@@ -120,9 +122,18 @@ final readonly class OffersOf
     {
         return [
             'learner' => $one->learner->only(['id', 'name']), 'vehicle' => $lesson->vehicle->only(['id', 'name']), 'phone' => $one->learner->phone,
-            'starts_at' => Told::moment($offer->starts), 'latest_at' => Told::moment(intdiv($offer->latest, 60) * 60), 'minutes' => $one->minutes,
-            'reasons' => $this->reasons($offer), 'note' => $one->note, 'text' => $this->text($offer, $one),
+            'starts_at' => $lesson->starts_at->toIso8601ZuluString(), 'earliest_at' => Told::moment($offer->starts),
+            'latest_at' => Told::moment(intdiv($offer->latest, 60) * 60), 'minutes' => $one->minutes,
+            'reasons' => $this->reasons($offer), 'note' => $one->note, 'text' => $this->text($lesson, $one),
         ];
+    }
+
+    /** The hour that came free, where it fits; else the first that does. */
+    private static function starts(Offer $offer, Lesson $instead): int
+    {
+        $then = $instead->starts_at->getTimestamp();
+
+        return $offer->starts <= $then && $then <= $offer->latest ? $then : $offer->starts;
     }
 
     /** @return list<string> what speaks for it, and what against, most first */
@@ -136,8 +147,11 @@ final readonly class OffersOf
         foreach (array_keys($weights) as $reason) {
             $said[] = match ($reason) {
                 'test' => 'test in '.$count($days($offer->starts, $offer->to->testAt), 'day'),
-                'pause' => $offer->to->lastAt === null ? 'has not driven yet'
-                    : 'last drove '.$count($days($offer->to->lastAt, $offer->starts), 'day').' before',
+                'pause' => match (true) {
+                    $offer->to->lastAt === null => 'has not driven yet',
+                    $offer->to->lastAt > Carbon::now()->getTimestamp() => 'drives '.$count($days($offer->to->lastAt, $offer->starts), 'day').' before, too',
+                    default => 'last drove '.$count($days($offer->to->lastAt, $offer->starts), 'day').' before',
+                },
                 'dark' => 'has not driven in the dark yet, and it will be',
                 default => $count((int) Told::minutes((int) $offer->drive), 'minute').' more of driving for you',
             };
@@ -146,9 +160,9 @@ final readonly class OffersOf
         return $said;
     }
 
-    private function text(Offer $offer, WaitingLearner $one): string
+    private function text(Lesson $lesson, WaitingLearner $one): string
     {
-        $at = Carbon::createFromTimestamp($offer->starts, $this->school->time_zone);
+        $at = $lesson->starts()->setTimezone($this->school->time_zone);
 
         return explode(' ', $one->learner->name)[0].', an hour has come free: would you like a lesson on '.$at->format('l j F').' at '.$at->format('H:i')
             ." for {$one->minutes} minutes? Please answer soon; others are waiting too.";

@@ -86,6 +86,16 @@ it('offers an hour that came free to those it fits, with what speaks for each', 
         ->and($first['text'])->toStartWith('Orla, an hour has come free: would you like a lesson on Wednesday 10 March at ');
 });
 
+it('counts what they drive until then, too', function (): void {
+    $lesson = ($this->off)();
+    ($this->waits)('Gus');
+    expect(($this->offered)($lesson)[0]['reasons'])->toContain('has not driven yet');
+    ($this->book)('Gus', '02T10:00');
+    expect(($this->offered)($lesson)[0]['reasons'])->toContain('last drove 8 days before');
+    ($this->book)('Gus', '09T10:00');
+    expect(($this->offered)($lesson)[0]['reasons'])->toContain('drives 1 day before, too');
+});
+
 it('puts first whose test is soon, and leaves out whose wishes, car or time it does not fit', function (): void {
     $lesson = ($this->off)();
     $this->postJson('api/busy-times', [
@@ -106,6 +116,11 @@ it('puts first whose test is soon, and leaves out whose wishes, car or time it d
     expect(($this->names)($lesson))->toBe([]);
     ($this->waits)('Gus', ['wishes' => [['days' => [4], 'from' => '08:00', 'until' => '20:00'], ['days' => [3], 'from' => '10:30', 'until' => '23:59']]]);
     expect(($this->offered)($lesson)[0]['starts_at'])->toBe('2027-03-10T10:30:00Z');
+    // The hour itself, where it fits, though an earlier one would too.
+    ($this->waits)('Gus', ['wishes' => [['days' => [3], 'from' => '09:00', 'until' => '13:00']]]);
+    expect(($this->offered)($lesson)[0])->toMatchArray(['starts_at' => '2027-03-10T10:00:00Z', 'earliest_at' => '2027-03-10T09:00:00Z',
+        'latest_at' => '2027-03-10T11:00:00Z'])->and(($this->offered)($lesson)[0]['text'])->toContain('at 10:00 for 60 minutes');
+    ($this->waits)('Gus', ['wishes' => [['days' => [3], 'from' => '10:30', 'until' => '23:59']]]);
     // Elsewhere with a colleague at that time.
     $this->actingAs($this->owner);
     ($this->book)('Gus', '10T10:30', ['vehicle_id' => app(CurrentSchool::class)->within($this->school, fn () => Vehicle::query()->create([

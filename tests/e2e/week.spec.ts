@@ -254,7 +254,7 @@ test('an hour that came free goes to somebody on the waiting list', async ({ pag
     const monday = mondayIn(13);
     const lesson = await booked(page, monday, 10);
     await page.goto(`/week?from=${monday}`);
-    await page.getByRole('button', { name: 'Waiting', exact: true }).click();
+    await page.getByRole('button', { name: 'Waiting list' }).click();
     const list = page.getByRole('dialog', { name: 'Waiting list' });
     await expect(list.getByText('Mon to Fri, 17:00 to 21:00')).toBeVisible();
     await expectNoAxeFinding(page, 'waiting list');

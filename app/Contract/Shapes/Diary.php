@@ -82,7 +82,8 @@ final class Diary
             ]),
             'Offered' => Out::object([
                 'learner' => $person, 'vehicle' => $person, 'phone' => Out::text('', nullable: true), 'minutes' => Out::integer(''),
-                'starts_at' => Shapes::moment('the first beginning that fits'), 'latest_at' => Shapes::moment('and the last'),
+                'starts_at' => Shapes::moment('the hour that came free, where it fits; else the first that does'),
+                'earliest_at' => Shapes::moment('the first beginning that fits'), 'latest_at' => Shapes::moment('and the last'),
                 'reasons' => Out::list(Out::text('what speaks for it, or against it')), 'note' => Out::text('from the waiting list', nullable: true),
                 'text' => Out::text('what they are asked, as it may be sent'),
             ]),

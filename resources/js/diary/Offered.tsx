@@ -42,9 +42,14 @@ export function Offered({ lesson, onDone }: { lesson: DiaryLesson; onDone: () =>
                         <p>
                             <span className="text-lg font-semibold">{offer.learner.name}</span>{' '}
                             <span className="tabular-nums">
-                                {clock.time(offer.starts_at)}
-                                {offer.latest_at > offer.starts_at && ` to ${clock.time(offer.latest_at)}`}, {offer.minutes} min
+                                {clock.time(offer.starts_at)}, {offer.minutes} min
                             </span>
+                            {offer.latest_at > offer.earliest_at && (
+                                <span className="text-quiet">
+                                    {' '}
+                                    · may begin from {clock.time(offer.earliest_at)} to {clock.time(offer.latest_at)}
+                                </span>
+                            )}
                             <span className="text-quiet block">{offer.reasons.join(' · ')}</span>
                             {offer.note && <span className="block">{offer.note}</span>}
                         </p>

@@ -89,7 +89,12 @@ describe('an hour that came free', () => {
     const address = `GET lessons/${lesson.id}/offers`;
     const offer = {
         ...{ learner: { id: ada!.id, name: 'Ada Finn' }, vehicle: { id: 'v', name: 'The blue one' }, phone: '0700 1', minutes: 60, note: 'Any time' },
-        ...{ starts_at: '2026-05-22T17:15:00Z', latest_at: '2026-05-22T17:40:00Z', reasons: ['test in 5 days', '4 minutes more of driving for you'] },
+        ...{
+            starts_at: '2026-05-22T17:15:00Z',
+            earliest_at: '2026-05-22T17:05:00Z',
+            latest_at: '2026-05-22T17:40:00Z',
+            reasons: ['test in 5 days', '4 minutes more of driving for you'],
+        },
         text: 'Ada, an hour has come free.',
     };
 
@@ -101,7 +106,8 @@ describe('an hour that came free', () => {
         show(<Offered lesson={lesson} onDone={done} />);
         const line = within((await screen.findByText('Ada Finn')).closest('li')!);
         expect(line.getByText('test in 5 days · 4 minutes more of driving for you')).toBeTruthy();
-        expect(line.getByText(/18:15 to 18:40, 60 min/)).toBeTruthy();
+        expect(line.getByText('18:15, 60 min')).toBeTruthy();
+        expect(line.getByText('· may begin from 18:05 to 18:40')).toBeTruthy();
         expect(line.getByRole('link', { name: 'Ring' }).getAttribute('href')).toBe('tel:07001');
         fireEvent.click(line.getByRole('button', { name: 'Book Ada' }));
         expect((await screen.findByRole('alert')).textContent).toBe('▸ Ada Finn is taken.');

@@ -54,7 +54,12 @@ export function WeekPage() {
             <header className="flex flex-wrap items-end justify-between gap-4">
                 <div>
                     <h1 className="text-3xl">{titleOf(week.data)}</h1>
-                    <p className="text-quiet">{sumOf(week.data)}</p>
+                    <p className="flex flex-wrap items-center gap-x-4">
+                        <span className="text-quiet">{sumOf(week.data)}</span>
+                        <button type="button" className="link screen-only min-h-12" onClick={() => setListing(true)}>
+                            Waiting list
+                        </button>
+                    </p>
                 </div>
                 <div className="screen-only flex flex-wrap items-end gap-2">
                     {week.data.people.length > 1 && (
@@ -82,9 +87,6 @@ export function WeekPage() {
                             →
                         </button>
                     </div>
-                    <button type="button" className="key" onClick={() => setListing(true)}>
-                        Waiting
-                    </button>
                     {(isOwn || user.role === 'owner') && (
                         <button type="button" className="key" onClick={() => setHolding({ at: soon })}>
                             Hold time
