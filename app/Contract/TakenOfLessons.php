@@ -107,7 +107,12 @@ final class TakenOfLessons
     /** @return array<string, list<mixed>> and what of it was agreed to */
     public static function lateAgreed(): array
     {
-        return [...self::late(), 'lessons' => ['required', 'array', 'max:30'], 'lessons.*' => ['uuid', 'distinct']];
+        return [
+            ...self::late(), 'lessons' => ['required', 'array', 'max:30'], 'lessons.*' => ['array:id,starts_at'],
+            'lessons.*.id' => ['required', 'uuid', 'distinct'],
+            // When it was said to begin: null where it was said that it cannot be kept.
+            'lessons.*.starts_at' => ['present', 'nullable', ...self::TIME],
+        ];
     }
 
     /** @return array<string, list<mixed>> when somebody on the waiting list can */

@@ -24,8 +24,6 @@ final readonly class OffersOf
     /** What is free right before and after it counts as well, s (assumed). */
     private const ABOUT = 3_600;
 
-    private const A_DAY = 86_400;
-
     public function __construct(private School $school)
     {
     }
@@ -139,7 +137,9 @@ final readonly class OffersOf
     /** @return list<string> what speaks for it, and what against, most first */
     private function reasons(Offer $offer): array
     {
-        $days = static fn (?int $from, ?int $until): int => $from === null || $until === null ? 0 : intdiv($until - $from, self::A_DAY);
+        // By the calendar: from Monday to Wednesday it is two days, whatever the hours.
+        $noon = fn (?int $at): Carbon => Carbon::createFromTimestamp($at ?? 0, $this->school->time_zone)->setTime(12, 0);
+        $days = static fn (?int $from, ?int $until): int => (int) round($noon($from)->diffInDays($noon($until)));
         $weights = $offer->reasons;
         uasort($weights, static fn (float $a, float $b): int => abs($b) <=> abs($a));
         $count = static fn (int $number, string $what): string => $number === 1 ? "1 {$what}" : "{$number} {$what}s";

@@ -4,6 +4,7 @@ namespace App\Diary;
 
 use App\Models\BusyTime;
 use App\Models\Lesson;
+use App\Models\Round;
 use App\Models\School;
 use App\Models\User;
 use Illuminate\Support\Carbon;
@@ -22,6 +23,9 @@ use NobleTurn\Core\Diary\Period;
 final readonly class RunningLate
 {
     private const A_MINUTE = 60;
+
+    /** A lesson in which nothing was driven so many minutes after it should have begun is still to come (assumed). */
+    private const BEGUN = 30;
 
     /** What is noted of a lesson that could not be kept. */
     private const WHY = 'The day ran late';
@@ -55,18 +59,27 @@ final readonly class RunningLate
     /**
      * Writes what was agreed to, all of it or nothing: those that can be kept go on later, the others are cancelled.
      *
-     * @param  list<string>  $agreed  ids of lessons
+     * @param  array<string, ?Carbon>  $agreed  by lesson when it was said to begin; null where it was said that it cannot be kept
      *
-     * @throws ValidationException where somebody who is needed is taken later
+     * @throws ValidationException where the day has gone on since it was said, or somebody who is needed is taken later
      */
     public function write(int $minutes, array $agreed): void
     {
         [, $rest, $later] = $this->day($minutes);
+        $said = [];
+        foreach ($later as $one) {
+            $said[$one->appointment->id] = $one->period?->from;
+        }
+        foreach ($agreed as $id => $starts) {
+            if (! array_key_exists($id, $said) || $said[$id] !== $starts?->getTimestamp()) {
+                throw ValidationException::withMessages(['lessons' => 'The day has gone on meanwhile: look at it once more.']);
+            }
+        }
         Bookings::inTurn(static function () use ($rest, $later, $agreed): void {
             // From the last to the first: each moves into time that is free by then.
             foreach (array_reverse($later) as $one) {
                 $lesson = $rest[$one->appointment->id];
-                if (! $lesson instanceof Lesson || $one->isAsPlanned() && $one->period !== null || ! in_array($lesson->id, $agreed, true)) {
+                if (! $lesson instanceof Lesson || $one->isAsPlanned() && $one->period !== null || ! array_key_exists($lesson->id, $agreed)) {
                     continue;
                 }
                 $changes = $one->period === null
@@ -85,8 +98,12 @@ final readonly class RunningLate
         $all = Appointments::taking($this->instructor->id, $now, $end)->keyBy('id');
         // What was done, or nobody came to, is over whatever the clock says.
         $isOpen = static fn (Lesson|BusyTime $one): bool => ! $one instanceof Lesson || $one->state() === LessonState::Booked;
-        $rest = $all->filter(static fn (Lesson|BusyTime $one): bool => $one->starts() > $now && $isOpen($one));
-        $on = $all->filter(static fn (Lesson|BusyTime $one): bool => $one->starts() <= $now && $isOpen($one))->last();
+        $driven = Round::query()->toBase()->whereIn('lesson_id', $all->keys())->distinct()->pluck('lesson_id')->flip();
+        // The clock has begun a lesson for which one is late; the lesson itself has not.
+        $isComing = static fn (Lesson|BusyTime $one): bool => $one->starts() > $now || $one instanceof Lesson && ! isset($driven[$one->id])
+            && $one->starts() > $now->copy()->subMinutes(self::BEGUN);
+        $rest = $all->filter(static fn (Lesson|BusyTime $one): bool => $isComing($one) && $isOpen($one));
+        $on = $all->filter(static fn (Lesson|BusyTime $one): bool => ! $isComing($one) && $isOpen($one))->last();
         $appointments = array_values($rest->map(Appointments::of(...))->all());
         if ($appointments === []) {
             return [$on, $rest, []];

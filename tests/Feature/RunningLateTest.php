@@ -38,6 +38,16 @@ beforeEach(function (): void {
         'ends_at' => "2027-03-10T{$until}:00Z",
     ])->assertCreated()->json('id');
     $this->late = fn (int $minutes): array => $this->getJson("api/late?minutes={$minutes}")->assertOk()->json();
+    // Agrees to what was said of some lessons, or of all.
+    $this->agree = function (int $minutes, ?array $lessons = null) {
+        $said = array_column(($this->late)($minutes)['rest'], 'now_starts_at', 'id');
+        $agreed = $lessons === null ? $said : array_intersect_key($said, array_flip($lessons));
+
+        return $this->postJson('api/late', [
+            'minutes' => $minutes,
+            'lessons' => array_map(static fn (string $id, ?string $at): array => ['id' => $id, 'starts_at' => $at], array_keys($agreed), $agreed),
+        ]);
+    };
     $this->begins = fn (): array => Lesson::withoutGlobalScopes()->orderBy('id')->get()
         ->mapWithKeys(fn (Lesson $one): array => [$one->id => $one->starts_at->format('H:i').' '.$one->minutes])->all();
 });
@@ -61,7 +71,7 @@ it('moves what was agreed to with its time, one after the other, and nothing els
     [$on, $first, $second, $third] = [($this->book)(0, '09:00'), ($this->book)(1, '10:00'), ($this->book)(2, '11:00'), ($this->book)(0, '12:00')];
     $said = ($this->late)(30);
     expect(array_column($said['rest'], 'now_starts_at'))->toBe(['2027-03-10T10:30:00Z', '2027-03-10T11:30:00Z', '2027-03-10T12:30:00Z']);
-    $this->postJson('api/late', ['minutes' => 30, 'lessons' => [$first, $second, $third]])->assertNoContent();
+    ($this->agree)(30, [$first, $second, $third])->assertNoContent();
     expect(($this->begins)())->toBe([$on => '09:00 60', $first => '10:30 60', $second => '11:30 60', $third => '12:30 60'])
         ->and(DB::table('bookings')->where('lesson_id', $second)->pluck('ends_at')->unique()->all())->toBe(['2027-03-10 12:30:00']);
 });
@@ -71,10 +81,10 @@ it('writes all of it or nothing', function (): void {
     [$first, $second] = [($this->book)(1, '10:00'), ($this->book)(2, '11:00')];
     $before = ($this->begins)();
     // The second stays where it is: the first cannot go on to its end.
-    $this->postJson('api/late', ['minutes' => 30, 'lessons' => [$first]])->assertUnprocessable()
+    ($this->agree)(30, [$first])->assertUnprocessable()
         ->assertJsonPath('errors.starts_at.0', 'Wanda Orme and the blue one are taken from 11:00 to 12:00: a lesson with Orla Penn.');
     expect(($this->begins)())->toBe($before);
-    $this->postJson('api/late', ['minutes' => 30, 'lessons' => [$second]])->assertNoContent();
+    ($this->agree)(30, [$second])->assertNoContent();
     expect(($this->begins)()[$second])->toBe('11:30 60');
 });
 
@@ -94,7 +104,7 @@ it('reaches a test: the lesson before it is cut, its plan says what it leaves ou
     $said = ($this->late)(40);
     expect($said['rest'][0])->toMatchArray(['now_starts_at' => null, 'now_ends_at' => null, 'is_as_planned' => false,
         'text' => 'Gus, my day is running late and I cannot keep our 10:00 lesson today. I am sorry; I will ring you to find another time.']);
-    $this->postJson('api/late', ['minutes' => 40, 'lessons' => [$next]])->assertNoContent();
+    ($this->agree)(40, [$next])->assertNoContent();
     expect($this->getJson('api/week?from=2027-03-10')->json('days.0.lessons.1'))->toMatchArray(['id' => $next, 'state' => 'cancelled',
         'ended' => ['by' => 'instructor', 'at' => '2027-03-10T09:40:00Z', 'why' => 'The day ran late', 'charged' => null]])
         ->and(DB::table('bookings')->where('lesson_id', $next)->count())->toBe(0)
@@ -109,17 +119,43 @@ it('is late for what comes next where nothing is on, and has nothing to say once
     expect(($this->late)(15)['on'])->toBeNull();
     Carbon::setTestNow('2027-03-10T12:00:00Z');
     expect(($this->late)(15))->toBe(['on' => null, 'rest' => []]);
-    $this->postJson('api/late', ['minutes' => 15, 'lessons' => [$next]])->assertNoContent();
+    $this->postJson('api/late', ['minutes' => 15, 'lessons' => [['id' => $next, 'starts_at' => '2027-03-10T10:15:00Z']]])->assertUnprocessable()
+        ->assertJsonPath('errors.lessons.0', 'The day has gone on meanwhile: look at it once more.');
     expect(($this->begins)()[$next])->toBe('10:00 60');
     foreach ([['minutes' => 4], ['minutes' => 181], []] as $wrong) {
         $this->getJson('api/late?'.http_build_query($wrong))->assertUnprocessable()->assertJsonValidationErrors('minutes');
     }
 });
 
+it('writes nothing else than what was said: a day that went on since is looked at once more', function (): void {
+    ($this->book)(0, '09:00');
+    $next = ($this->book)(1, '10:00');
+    $said = ($this->late)(20)['rest'][0];
+    Carbon::setTestNow('2027-03-10T10:35:00Z');
+    $this->postJson('api/late', ['minutes' => 20, 'lessons' => [['id' => $next, 'starts_at' => $said['now_starts_at']]]])->assertUnprocessable()
+        ->assertJsonValidationErrors('lessons');
+    expect(($this->begins)()[$next])->toBe('10:00 60');
+});
+
+it('takes a lesson that the clock has begun for one to come, until something is driven in it', function (): void {
+    ($this->book)(0, '09:00');
+    $next = ($this->book)(1, '10:00');
+    // Still with the first, ten minutes into the time of the next.
+    Carbon::setTestNow('2027-03-10T10:10:00Z');
+    expect(($this->late)(20))->toMatchArray(['on' => null])
+        ->and(($this->late)(20)['rest'][0])->toMatchArray(['id' => $next, 'now_starts_at' => '2027-03-10T10:20:00Z']);
+    $this->postJson('api/sync', ['marks' => [], 'rounds' => [[
+        'id' => (string) Illuminate\Support\Str::uuid7(), 'lesson_id' => $next, 'place_id' => $this->place->id, 'routine' => 'emerge-left',
+        'device_at' => '2027-03-10T10:09:00Z',
+    ]]])->assertOk();
+    expect(($this->late)(20))->toBe(['on' => 'Gus Pell', 'rest' => []]);
+});
+
 it('writes in nobody else’s lessons', function (): void {
     $mine = ($this->book)(1, '10:00');
-    $this->actingAs($this->user($this->school))->postJson('api/late', ['minutes' => 15, 'lessons' => [$mine]])->assertForbidden();
-    $this->postJson('api/late', ['minutes' => 15, 'lessons' => [(string) Illuminate\Support\Str::uuid7()]])->assertNotFound();
+    $asked = fn (string $id): array => ['minutes' => 15, 'lessons' => [['id' => $id, 'starts_at' => '2027-03-10T10:15:00Z']]];
+    $this->actingAs($this->user($this->school))->postJson('api/late', $asked($mine))->assertForbidden();
+    $this->postJson('api/late', $asked((string) Illuminate\Support\Str::uuid7()))->assertNotFound();
     expect(($this->begins)()[$mine])->toBe('10:00 60');
 });
 
@@ -133,7 +169,7 @@ it('says whom a colleague has by then', function (): void {
     $this->actingAs($this->wanda);
     $said = ($this->late)(20)['rest'][0];
     expect($said['clashes'])->toBe(['The blue one is taken from 11:00 to 12:00: a lesson with Orla Penn.']);
-    $this->postJson('api/late', ['minutes' => 20, 'lessons' => [$mine]])->assertUnprocessable()->assertJsonValidationErrors('starts_at');
+    ($this->agree)(20, [$mine])->assertUnprocessable()->assertJsonValidationErrors('starts_at');
 });
 
 it('is on whole minutes, never before one is there, whatever the drives', function (): void {
@@ -151,7 +187,7 @@ it('is on whole minutes, never before one is there, whatever the drives', functi
         }
         $minutes = mt_rand(1, 12) * 5;
         $said = ($this->late)($minutes);
-        $this->postJson('api/late', ['minutes' => $minutes, 'lessons' => array_slice($booked, 1)])->assertNoContent();
+        ($this->agree)($minutes, array_slice($booked, 1))->assertNoContent();
         $day = $this->getJson('api/week?from=2027-03-10&days=1')->json('days.0');
         foreach ($day['lessons'] as $i => $lesson) {
             expect(substr($lesson['starts_at'], -4))->toBe(':00Z')->and($lesson['state'])->toBe('booked')->and($lesson['minutes'])->toBe(60);

@@ -80,8 +80,8 @@ it('offers an hour that came free to those it fits, with what speaks for each', 
     [$first, $second] = ($this->offered)($lesson);
     // Whose lesson it was is not asked; who waits longer since the last comes first, unless the drive weighs more.
     expect([$first['learner']['name'], $second['learner']['name']])->toBe(['Orla Finn', 'Gus Finn'])
-        ->and($first['reasons'])->toContain('last drove 8 days before')
-        ->and($second['reasons'])->toContain('last drove 2 days before')
+        ->and($first['reasons'])->toContain('last drove 9 days before')
+        ->and($second['reasons'])->toContain('last drove 3 days before')
         ->and($first['vehicle']['name'])->toBe('Blue')
         ->and($first['text'])->toStartWith('Orla, an hour has come free: would you like a lesson on Wednesday 10 March at ');
 });

@@ -9,6 +9,7 @@ use App\School\CurrentSchool;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Gate;
 
 /** The day of who is signed in, where it runs late: what becomes of the rest of it, and then what was agreed to. */
@@ -24,10 +25,13 @@ final class LateController extends Controller
     public function write(Request $request, CurrentSchool $current): Response
     {
         $said = $request->validate(TakenOfLessons::lateAgreed());
-        foreach ($said['lessons'] as $lesson) {
-            Gate::authorize('update', Lesson::query()->findOrFail($lesson));
+        $agreed = [];
+        foreach ($said['lessons'] as $one) {
+            $lesson = Lesson::query()->whereKey($one['id'])->firstOrFail();
+            Gate::authorize('update', $lesson);
+            $agreed[$lesson->id] = $one['starts_at'] === null ? null : Carbon::parse($one['starts_at'])->utc();
         }
-        (new RunningLate($current->school(), $this->user($request)))->write((int) $said['minutes'], array_values($said['lessons']));
+        (new RunningLate($current->school(), $this->user($request)))->write((int) $said['minutes'], $agreed);
 
         return response()->noContent();
     }

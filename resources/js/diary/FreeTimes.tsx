@@ -1,15 +1,46 @@
 import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
 import { questions } from '@/api/questions';
 import type { FreeAsked, FreeTime } from '@/api/types';
 import { useClock } from '@/session/session';
 import { lightWords } from './fitWords';
+import { moved } from './week';
+
+/** So many days are asked for at once. */
+const FORTNIGHT = 14;
+
+/** Eight weeks ahead, two at a time. */
+const LAST = 3;
 
 /** Times at which a lesson fits, drives included; one press takes one. */
 export function FreeTimes({ asked, onPick }: { asked: FreeAsked; onPick: (moment: string) => void }) {
     const clock = useClock();
-    const free = useQuery(questions.free(asked));
+    const [later, setLater] = useState(0);
+    const from = asked.from ? moved(`${asked.from}T12:00`, 0, FORTNIGHT * later).slice(0, 10) : undefined;
+    const free = useQuery(questions.free({ ...asked, ...(from ? { from } : {}) }));
     if (!free.data) return <p className="text-quiet">{free.error ? `▸ ${free.error.message}` : 'Looking …'}</p>;
-    if (free.data.length === 0) return <p>Nothing is free in these two weeks for that long.</p>;
+    const turn = (
+        <div className="flex flex-wrap gap-2">
+            {later > 0 && (
+                <button type="button" className="key" onClick={() => setLater(later - 1)}>
+                    Two weeks before
+                </button>
+            )}
+            {from && later < LAST && (
+                <button type="button" className="key" onClick={() => setLater(later + 1)}>
+                    Two weeks on
+                </button>
+            )}
+        </div>
+    );
+    if (free.data.length === 0) {
+        return (
+            <div className="grid gap-3">
+                <p>Nothing is free in these two weeks for that long.</p>
+                {turn}
+            </div>
+        );
+    }
     const days = new Map<string, FreeTime[]>();
     for (const time of free.data) {
         const day = clock.day(time.starts_at);
@@ -32,6 +63,7 @@ export function FreeTimes({ asked, onPick }: { asked: FreeAsked; onPick: (moment
                     </ul>
                 </section>
             ))}
+            {turn}
         </div>
     );
 }

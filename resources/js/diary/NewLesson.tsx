@@ -9,6 +9,7 @@ import { Field } from '@/ui/Field';
 import { Sheet } from '@/ui/Sheet';
 import { FormFoot } from '@/ui/FormFoot';
 import { useForm } from '@/ui/useForm';
+import { AddressFields } from './AddressFields';
 import { RepeatFields, type Repetition } from './RepeatFields';
 import { TimeFields } from './TimeFields';
 import { useReread, useSeries } from './useBooked';
@@ -47,6 +48,8 @@ function Form({ at, onDone }: { at: string | undefined; onDone: () => void }) {
         minutes: 60,
         aim: '',
         wished: false,
+        pick_up: '',
+        drop_off: '',
     });
     const { values, errors, set } = form;
     const learner = learners.data?.find((candidate) => candidate.id === values.learner_id);
@@ -62,6 +65,8 @@ function Form({ at, onDone }: { at: string | undefined; onDone: () => void }) {
                     starts_at: momentOf(values.at, school.time_zone).toISOString(),
                     minutes: values.minutes,
                     aim: values.aim,
+                    pick_up: values.pick_up || null,
+                    drop_off: values.drop_off || null,
                     state: values.wished ? 'wished' : 'booked',
                 },
             });
@@ -104,6 +109,12 @@ function Form({ at, onDone }: { at: string | undefined; onDone: () => void }) {
             <Field label="Aim" errors={errors.aim} hint="One or two things, no more.">
                 <input maxLength={300} value={values.aim} onChange={(event) => set('aim', event.target.value)} />
             </Field>
+            <AddressFields
+                value={values}
+                onChange={(changes) => form.setValues((before) => ({ ...before, ...changes }))}
+                usual={learner?.pick_up}
+                errors={errors}
+            />
             <Check label="Only wished for: it takes nobody’s time yet" checked={values.wished} onChange={(wished) => set('wished', wished)} />
             {!values.wished && (
                 <>

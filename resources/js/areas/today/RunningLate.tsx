@@ -34,7 +34,7 @@ export function RunningLate({ onDone }: { onDone: () => void }) {
     };
     const write = () =>
         form.submit(async () => {
-            await api.POST('/late', { body: { minutes, lessons: agreed.map(({ id }) => id) } });
+            await api.POST('/late', { body: { minutes, lessons: agreed.map(({ id, now_starts_at }) => ({ id, starts_at: now_starts_at })) } });
             await reread();
             onDone();
             notice({ text: agreed.length === 1 ? '1 lesson is changed' : `${agreed.length} lessons are changed`, undo: () => void undo() });

@@ -193,7 +193,16 @@ describe('the day', () => {
         fireEvent.click(sheet.getByRole('checkbox', { name: /^Orla.*15 min shorter/ }));
         fireEvent.click(sheet.getByRole('button', { name: 'Change these in the diary' }));
         await waitFor(() => expect(written(sent)).toHaveLength(1));
-        expect(written(sent)[0]).toMatchObject({ path: 'late', body: { minutes: 30, lessons: [one!.id, three!.id] } });
+        expect(written(sent)[0]).toMatchObject({
+            path: 'late',
+            body: {
+                minutes: 30,
+                lessons: [
+                    { id: one!.id, starts_at: '2026-05-20T10:20:00Z' },
+                    { id: three!.id, starts_at: null },
+                ],
+            },
+        });
         expect(await screen.findByText('2 lessons are changed')).toBeTruthy();
         fireEvent.click(screen.getByRole('button', { name: 'Undo' }));
         await waitFor(() => expect(written(sent)).toHaveLength(3));

@@ -16,7 +16,7 @@ import { Sheet } from '@/ui/Sheet';
 import { useNow } from '@/ui/useNow';
 import type { Diary, Proposed } from './useDiary';
 
-type Asking = 'move' | 'repeat' | 'cancel' | 'offer';
+type Asking = 'move' | 'repeat' | 'cancel' | 'offer' | 'cut';
 
 /** The lesson that was chosen: what it is, or what it would be where it was put; and what can be done with it. */
 export function Chosen({ diary, proposed: { lesson, at }, mayWrite }: { diary: Diary; proposed: Proposed; mayWrite: boolean }) {
@@ -89,6 +89,13 @@ export function Chosen({ diary, proposed: { lesson, at }, mayWrite }: { diary: D
             >
                 {asking === 'repeat' && <RepeatForm lesson={lesson} onDone={() => setAsking(null)} />}
             </Sheet>
+            <Sheet
+                title={`Cut short: ${lesson.learner.name}, ${said(lesson.starts_at)}`}
+                open={asking === 'cut'}
+                onOpenChange={(open) => !open && setAsking(null)}
+            >
+                {asking === 'cut' && <CutForm lesson={lesson} diary={diary} onDone={() => setAsking(null)} />}
+            </Sheet>
             <Sheet title={`Who would like ${said(lesson.starts_at)}?`} open={asking === 'offer'} onOpenChange={(open) => !open && setAsking(null)}>
                 {asking === 'offer' && <Offered lesson={lesson} onDone={() => setAsking(null)} />}
             </Sheet>
@@ -146,6 +153,11 @@ function Keys({ lesson, isOver, diary, onAsk }: { lesson: DiaryLesson; isOver: b
                     </button>
                     {again}
                     {isOver && become('Did not come', 'no-show', 'did not come')}
+                    {isOver && (
+                        <button type="button" className="key" onClick={() => onAsk('cut')}>
+                            Cut short
+                        </button>
+                    )}
                     <button type="button" className="key" onClick={() => onAsk('cancel')}>
                         Cancel
                     </button>
@@ -177,6 +189,34 @@ function MoveForm({ lesson, diary, onDone }: FormProps) {
             <TimeFields value={time} onChange={(changes) => setTime((before) => ({ ...before, ...changes }))} asked={{ lesson: lesson.id }} errors={{}} />
             <FormFoot message={diary.refused} busy={false}>
                 Move
+            </FormFoot>
+        </form>
+    );
+}
+
+/** How much of a lesson there was: the rest of its time is free again. */
+function CutForm({ lesson, diary, onDone }: FormProps) {
+    const [minutes, setMinutes] = useState(Math.max(5, lesson.minutes - 15));
+    return (
+        <form
+            className="grid gap-4"
+            onSubmit={(event) => {
+                event.preventDefault();
+                void diary.become(lesson, { state: 'cut-short', cut_to_minutes: minutes }, `cut to ${minutes} min`).then((done) => done && onDone());
+            }}
+        >
+            <Field label="Minutes there were" hint={`Booked were ${lesson.minutes}.`}>
+                <input
+                    type="number"
+                    required
+                    min={1}
+                    max={lesson.minutes}
+                    value={Number.isNaN(minutes) ? '' : minutes}
+                    onChange={(event) => setMinutes(event.target.valueAsNumber)}
+                />
+            </Field>
+            <FormFoot message={diary.refused} busy={false}>
+                Cut it short
             </FormFoot>
         </form>
     );

@@ -203,12 +203,16 @@ describe('the week', () => {
         await sheet.findByRole('option', { name: learner!.name });
         fireEvent.change(sheet.getByLabelText('Learner'), { target: { value: learner!.id } });
         expect(await sheet.findByText(/You are taken\./)).toBeTruthy();
+        fireEvent.change(sheet.getByLabelText('Begins at'), { target: { value: 'The station' } });
         fireEvent.click(sheet.getByRole('button', { name: 'Free times' }));
         fireEvent.click(await sheet.findByRole('button', { name: /13:05 *9 min from Gus/ }));
         expect(await sheet.findByText('Free, with nothing else that day.')).toBeTruthy();
         fireEvent.click(sheet.getByRole('button', { name: 'Book' }));
         await waitFor(() => expect(written(sent)).toHaveLength(1));
-        expect(written(sent)[0]!.body).toMatchObject({ learner_id: learner!.id, vehicle_id: car!.id, starts_at: '2026-05-21T12:05:00.000Z', state: 'booked' });
+        expect(written(sent)[0]!.body).toMatchObject({
+            ...{ learner_id: learner!.id, vehicle_id: car!.id, starts_at: '2026-05-21T12:05:00.000Z', state: 'booked' },
+            ...{ pick_up: 'The station', drop_off: null },
+        });
     });
 
     it('has a lesson again week after week: each said before, left out by a press, booked as it was said, and taken back', async () => {
@@ -361,5 +365,43 @@ describe('the week', () => {
         await waitFor(() => expect(written(sent)).toHaveLength(1));
         expect(written(sent)[0]!.body).not.toHaveProperty('title');
         expect(written(sent)[0]!.body).toMatchObject({ instructor_id: other.id });
+    });
+
+    it('says how much there was of a lesson that was cut short; undone it is booked as before', async () => {
+        const begun = lessons.find(({ state, starts_at }) => state === 'booked' && starts_at < '2026-05-20T09:00')!;
+        vi.setSystemTime(new Date(Date.parse(begun.starts_at) + 40 * 60_000));
+        const sent = server({ [WEEK]: mine, [`PATCH lessons/${begun.id}`]: answer('demo-lesson-planned') });
+        show(<WeekPage />);
+        fireEvent.click(await blockOf(begun.learner.name, /Wednesday/));
+        fireEvent.click(screen.getByRole('button', { name: 'Cut short' }));
+        const sheet = within(await screen.findByRole('dialog'));
+        expect(sheet.getByText(`Booked were ${begun.minutes}.`)).toBeTruthy();
+        fireEvent.change(sheet.getByLabelText('Minutes there were'), { target: { value: '35' } });
+        fireEvent.click(sheet.getByRole('button', { name: 'Cut it short' }));
+        expect(await screen.findByText(`${begun.learner.name}: cut to 35 min`)).toBeTruthy();
+        fireEvent.click(screen.getByRole('button', { name: 'Undo' }));
+        await waitFor(() => expect(written(sent).map(({ body }) => body)).toEqual([{ state: 'cut-short', cut_to_minutes: 35 }, { state: 'booked' }]));
+    });
+
+    it('looks for free times two weeks on, up to eight, and says where there are none', async () => {
+        const query = (from: string) => `GET free?lesson=${first.id}&minutes=${first.minutes}&from=${from}`;
+        server({
+            [WEEK]: mine,
+            [fitAt(new Date(first.starts_at).toISOString())]: free,
+            [query('2026-05-21')]: [],
+            [query('2026-06-04')]: [],
+            [query('2026-06-18')]: [],
+            [query('2026-07-02')]: [],
+        });
+        show(<WeekPage />);
+        fireEvent.click(await blockOf());
+        fireEvent.click(within(screen.getByRole('region', { name: 'Chosen lesson' })).getByRole('button', { name: 'Move' }));
+        const sheet = within(await screen.findByRole('dialog'));
+        fireEvent.click(sheet.getByRole('button', { name: 'Free times' }));
+        expect(await sheet.findByText(/Nothing is free in these two weeks/)).toBeTruthy();
+        expect(sheet.queryByRole('button', { name: 'Two weeks before' })).toBeNull();
+        for (let i = 0; i < 3; i++) fireEvent.click(await sheet.findByRole('button', { name: 'Two weeks on' }));
+        expect(await sheet.findByRole('button', { name: 'Two weeks before' })).toBeTruthy();
+        await waitFor(() => expect(sheet.queryByRole('button', { name: 'Two weeks on' })).toBeNull());
     });
 });
