@@ -146,18 +146,25 @@ final readonly class OffersOf
         $said = [];
         foreach (array_keys($weights) as $reason) {
             $said[] = match ($reason) {
-                'test' => 'test in '.$count($days($offer->starts, $offer->to->testAt), 'day'),
+                'test' => self::in($days($offer->starts, $offer->to->testAt), 'test in %s', 'test that day'),
                 'pause' => match (true) {
                     $offer->to->lastAt === null => 'has not driven yet',
-                    $offer->to->lastAt > Carbon::now()->getTimestamp() => 'drives '.$count($days($offer->to->lastAt, $offer->starts), 'day').' before, too',
-                    default => 'last drove '.$count($days($offer->to->lastAt, $offer->starts), 'day').' before',
+                    $offer->to->lastAt > Carbon::now()->getTimestamp() => self::in(
+                        $days($offer->to->lastAt, $offer->starts), 'drives %s before, too', 'drives that day already',
+                    ),
+                    default => self::in($days($offer->to->lastAt, $offer->starts), 'last drove %s before', 'drove that day already'),
                 },
-                'dark' => 'has not driven in the dark yet, and it will be',
+                'dark' => 'no drive in the dark is noted yet, and it will be dark',
                 default => $count((int) Told::minutes((int) $offer->drive), 'minute').' more of driving for you',
             };
         }
 
         return $said;
+    }
+
+    private static function in(int $days, string $words, string $atOnce): string
+    {
+        return $days < 1 ? $atOnce : sprintf($words, $days === 1 ? '1 day' : "{$days} days");
     }
 
     private function text(Lesson $lesson, WaitingLearner $one): string

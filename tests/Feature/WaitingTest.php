@@ -94,6 +94,8 @@ it('counts what they drive until then, too', function (): void {
     expect(($this->offered)($lesson)[0]['reasons'])->toContain('last drove 8 days before');
     ($this->book)('Gus', '09T10:00');
     expect(($this->offered)($lesson)[0]['reasons'])->toContain('drives 1 day before, too');
+    ($this->book)('Gus', '10T07:00');
+    expect(($this->offered)($lesson)[0]['reasons'])->toContain('drives that day already');
 });
 
 it('puts first whose test is soon, and leaves out whose wishes, car or time it does not fit', function (): void {

@@ -112,6 +112,7 @@ export function Chosen({ diary, proposed: { lesson, at }, mayWrite }: { diary: D
 
 /** What can become of a lesson as it stands. */
 function Keys({ lesson, isOver, diary, onAsk }: { lesson: DiaryLesson; isOver: boolean; diary: Diary; onAsk: (what: Asking) => void }) {
+    const { user } = useSession();
     const become = (label: string, state: 'booked' | 'no-show', said: string) => (
         <button type="button" className="key" onClick={() => void diary.become(lesson, { state }, said)}>
             {label}
@@ -135,7 +136,8 @@ function Keys({ lesson, isOver, diary, onAsk }: { lesson: DiaryLesson; isOver: b
         case 'cancelled':
             return (
                 <>
-                    {!isOver && (
+                    {/* Whoever books does so in their own diary. */}
+                    {!isOver && lesson.instructor_id === user.id && (
                         <button type="button" className="key" onClick={() => onAsk('offer')}>
                             Offer this hour
                         </button>

@@ -404,4 +404,22 @@ describe('the week', () => {
         expect(await sheet.findByRole('button', { name: 'Two weeks before' })).toBeTruthy();
         await waitFor(() => expect(sheet.queryByRole('button', { name: 'Two weeks on' })).toBeNull());
     });
+
+    it('offers an hour that came free in one’s own diary only', async () => {
+        const off = lessons.find(({ state }) => state === 'cancelled')!;
+        const days = (instructor_id: string) =>
+            week.days.map((day) => ({ ...day, lessons: day.lessons.map((one) => (one.id === off.id ? { ...one, instructor_id } : one)) }));
+        for (const [whose, keys] of [
+            [session.user.id, 1],
+            ['0190b5a4-0000-7000-8000-00000000bbbb', 0],
+        ] as const) {
+            server({ [WEEK]: { ...mine, days: days(whose) }, [`GET lessons/${off.id}/offers`]: [] });
+            show(<WeekPage />, 'owner');
+            fireEvent.click((await line()).getByRole('button', { name: /cancelled by the learner/ }));
+            expect(screen.queryAllByRole('button', { name: 'Offer this hour' })).toHaveLength(keys);
+            if (keys > 0) fireEvent.click(screen.getByRole('button', { name: 'Offer this hour' }));
+            if (keys > 0) expect(await screen.findByText(/fits nobody/)).toBeTruthy();
+            cleanup();
+        }
+    });
 });
