@@ -47,7 +47,9 @@ final class Clash
         $taken = $taken->reject(static fn (object $one): bool => in_array($one->lesson_id ?? $one->busy_time_id, $moving, true));
 
         return array_map(static function (Model&TakesTime $row) use ($taken, $others): array {
-            $mine = $taken->filter(static fn (object $one): bool => $one->{$row->column()} !== $row->getKey() && in_array($one->who_id, self::whom($row), true)
+            // What is new has no id; neither has a row the id of what it is not of.
+            $mine = $taken->filter(static fn (object $one): bool => ($row->getKey() === null || $one->{$row->column()} !== $row->getKey())
+                && in_array($one->who_id, self::whom($row), true)
                 && Carbon::parse($one->starts_at, 'UTC') < $row->ends() && Carbon::parse($one->ends_at, 'UTC') > $row->starts());
             $said = [];
             foreach ($mine->groupBy(static fn (object $one): string => $one->lesson_id ?? $one->busy_time_id) as $id => $held) {

@@ -102,6 +102,16 @@ it('counts the drive to the centre and from it, and offers no time that a test l
     }
 });
 
+it('is said before a lesson is booked on top of it, once or every week', function (): void {
+    $this->postJson('api/busy-times', $this->busy)->assertCreated();
+    $new = ['learner_id' => $this->gus->id, 'vehicle_id' => $this->grey->id, 'minutes' => 60];
+    $said = 'Wanda Orme is taken from 10:00 to 11:00: Dentist.';
+    expect($this->getJson('api/fit?'.http_build_query([...$new, 'starts_at' => '2027-03-10T10:30:00Z']))->json('clashes'))->toBe([$said])
+        ->and($this->getJson('api/fit?'.http_build_query([...$new, 'starts_at' => '2027-03-10T11:00:00Z']))->json('clashes'))->toBe([]);
+    $weeks = $this->getJson('api/series?'.http_build_query([...$new, 'starts_at' => '2027-03-03T10:30:00Z', 'weeks' => 1, 'times' => 2]))->json('*.clashes');
+    expect($weeks)->toBe([[$said], []]);
+});
+
 it('stands beside the lessons of the day, with the drives between', function (): void {
     $this->postJson('api/busy-times', $this->test)->assertCreated();
     ($this->book)('12:00', ['learner_id' => $this->ada->id])->assertCreated();
