@@ -76,7 +76,7 @@ final class Routes
             'GET week' => [], 'GET fit' => ['lesson' => $ids['lesson'], 'starts_at' => '2026-05-21T10:00:00Z'], 'GET free' => ['lesson' => $ids['lesson']],
             'GET waiting' => [], 'GET lessons/{lesson}/offers' => [], 'PUT learners/{learner}/waiting' => ['minutes' => 60],
             'DELETE learners/{learner}/waiting' => [], 'POST learners/{learner}/waiting/restore' => [],
-            'GET late' => ['minutes' => 20], 'POST late' => ['minutes' => 20, 'lessons' => [['id' => $ids['lesson'], 'starts_at' => null]]], 'POST busy-times' => $busy, 'PUT busy-times/{busyTime}' => ['starts_at' => '2026-05-25T10:00:00Z', 'ends_at' => '2026-05-25T11:00:00Z'] + $busy, 'DELETE busy-times/{busyTime}' => [],
+            'GET late' => ['minutes' => 20], 'POST late' => ['minutes' => 20, 'lessons' => []], 'POST busy-times' => $busy, 'PUT busy-times/{busyTime}' => ['starts_at' => '2026-05-25T10:00:00Z', 'ends_at' => '2026-05-25T11:00:00Z'] + $busy, 'DELETE busy-times/{busyTime}' => [],
             'POST busy-times/{busyTime}/restore' => [],
             'GET series' => ['lesson' => $ids['lesson'], 'weeks' => 1, 'times' => 3], 'POST lessons/{lesson}/series' => ['weeks' => 2, 'times' => 2],
             'GET lessons/{lesson}' => [], 'PATCH lessons/{lesson}' => ['aim' => 'x'], 'GET lessons/{lesson}/changed' => [],

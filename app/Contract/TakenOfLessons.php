@@ -108,7 +108,7 @@ final class TakenOfLessons
     public static function lateAgreed(): array
     {
         return [
-            ...self::late(), 'lessons' => ['required', 'array', 'max:30'], 'lessons.*' => ['array:id,starts_at'],
+            ...self::late(), 'lessons' => ['present', 'array', 'max:30'], 'lessons.*' => ['array:id,starts_at'],
             'lessons.*.id' => ['required', 'uuid', 'distinct'],
             // When it was said to begin: null where it was said that it cannot be kept.
             'lessons.*.starts_at' => ['present', 'nullable', ...self::TIME],
