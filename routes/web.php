@@ -2,6 +2,7 @@
 
 use App\Contract\Document;
 use App\Http\Controllers\BusyTimeController;
+use App\Http\Controllers\CalendarController;
 use App\Http\Controllers\CentreController;
 use App\Http\Controllers\ChangeController;
 use App\Http\Controllers\CircuitController;
@@ -44,6 +45,10 @@ use Illuminate\Support\Facades\Route;
 // Whether all that is needed is there; asked by whoever looks after the servers, without a session.
 Route::get('up', UpController::class)->withoutMiddleware('web');
 
+// One's diary for one's own calendar, which has no session: the secret is in the address.
+Route::get('calendar/{secret}.ics', [CalendarController::class, 'feed'])->where('secret', '[A-Za-z0-9]{48}')->withoutMiddleware('web')
+    ->middleware('throttle:calendar');
+
 Route::prefix('api')->group(function (): void {
     Route::get('openapi.json', fn () => response()->file(Document::path(), ['Content-Type' => 'application/json']));
     Route::get('session', [SessionController::class, 'show']);
@@ -82,6 +87,7 @@ Route::prefix('api')->group(function (): void {
             Route::get('free', [DiaryController::class, 'free']);
             Route::get('waiting', [WaitingController::class, 'index']);
             Route::get('lessons/{lesson}/offers', [WaitingController::class, 'offers']);
+            Route::get('lessons/{lesson}/calendar', [CalendarController::class, 'lesson']);
             Route::get('late', [LateController::class, 'show']);
             Route::get('series', [DiaryController::class, 'series']);
             Route::get('lessons/{lesson}', [LessonController::class, 'show']);
@@ -93,6 +99,11 @@ Route::prefix('api')->group(function (): void {
             Route::delete('learners/{learner}/waiting', [WaitingController::class, 'destroy']);
             Route::post('learners/{learner}/waiting/restore', [WaitingController::class, 'restore']);
             Route::post('late', [LateController::class, 'write']);
+            Route::get('calendar', [CalendarController::class, 'show']);
+            Route::post('calendar', [CalendarController::class, 'store']);
+            Route::put('calendar', [CalendarController::class, 'update']);
+            Route::delete('calendar', [CalendarController::class, 'destroy']);
+            Route::post('busy-times/import', [CalendarController::class, 'import']);
             Route::post('busy-times', [BusyTimeController::class, 'store']);
             Route::put('busy-times/{busyTime}', [BusyTimeController::class, 'update']);
             Route::delete('busy-times/{busyTime}', [BusyTimeController::class, 'destroy']);

@@ -85,6 +85,16 @@ final class Operations
             'GET lessons/{lesson}/offers' => Operation::reads(
                 'To whom of the waiting list the hour of a lesson that is off is offered, best first', Shapes::listOf('Offered'),
             ),
+            'GET calendar' => Operation::reads('Whether one’s own calendar reads one’s diary, and whose names stand there', 'CalendarState'),
+            'POST calendar' => Operation::writes(
+                'Makes a secret address for one’s own calendar; the one of before stops', TakenOfLessons::calendar(), 'CalendarAddress', 201,
+            ),
+            'PUT calendar' => Operation::writes('Says whose names stand there', TakenOfLessons::calendar(), 'CalendarState'),
+            'DELETE calendar' => Operation::writes('Stops the address', [], null),
+            'GET lessons/{lesson}/calendar' => Operation::reads('A lesson as iCalendar', 'CalendarFile'),
+            'POST busy-times/import' => Operation::writes(
+                'Holds the busy times of a calendar file, or says what it would hold', TakenOfLessons::calendarFile(), 'BusyImported',
+            ),
             'GET late' => Operation::reads('What becomes of the rest of the day where it runs late', 'LateDay', TakenOfLessons::late()),
             'POST late' => Operation::writes(
                 'Moves and cuts the lessons that were agreed to, and cancels those that cannot be kept', TakenOfLessons::lateAgreed(), null,

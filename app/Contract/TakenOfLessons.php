@@ -126,6 +126,18 @@ final class TakenOfLessons
         ];
     }
 
+    /** @return array<string, list<mixed>> whose names one’s own calendar may show */
+    public static function calendar(): array
+    {
+        return ['calendar_names' => ['required', 'in:all,adults,nobody']];
+    }
+
+    /** @return array<string, list<mixed>> a calendar file with busy times */
+    public static function calendarFile(): array
+    {
+        return ['ics' => ['required', 'string', 'max:1000000'], 'keep' => ['required', 'boolean']];
+    }
+
     /** @return array<string, list<mixed>> time that no lesson takes: whose it is follows from its kind */
     public static function busyTime(): array
     {

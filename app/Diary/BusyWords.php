@@ -3,15 +3,16 @@
 namespace App\Diary;
 
 use App\Models\BusyTime;
+use App\Models\User;
 use Illuminate\Support\Facades\Gate;
 
 /** What keeps somebody or a car, in a few words; of what is not to be read no more than that it does. */
 final class BusyWords
 {
     /** In the middle of a sentence. */
-    public static function why(BusyTime $busy): string
+    public static function why(BusyTime $busy, ?User $reader = null): string
     {
-        $may = Gate::allows('view', $busy);
+        $may = Gate::forUser($reader ?? auth()->user())->allows('view', $busy);
 
         return match ($busy->kind) {
             'busy' => $may && $busy->title !== null ? $busy->title : 'busy',

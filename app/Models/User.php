@@ -23,6 +23,8 @@ use Illuminate\Support\Str;
  * @property ?Carbon $suspended_at
  * @property ?string $pack where it is not the school’s
  * @property array<string, mixed> $practice likewise, question by question
+ * @property ?string $calendar_key SHA-256 of the secret in the address at which their calendar reads their diary
+ * @property 'all'|'adults'|'nobody' $calendar_names whose names stand there
  */
 final class User extends Authenticatable
 {
@@ -32,7 +34,7 @@ final class User extends Authenticatable
 
     protected $attributes = ['practice' => '{}'];
 
-    protected $hidden = ['password', 'remember_token'];
+    protected $hidden = ['password', 'remember_token', 'calendar_key'];
 
     /** @return array<string, string> */
     protected function casts(): array

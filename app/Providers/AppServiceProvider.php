@@ -12,8 +12,10 @@ use App\Policies\OfALesson;
 use App\Rights\Right;
 use App\School\ChangeLog;
 use App\School\CurrentSchool;
+use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Contracts\Routing\ResponseFactory;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
@@ -48,6 +50,8 @@ final class AppServiceProvider extends ServiceProvider
         }
         ChangeLog::watch();
         RateLimiter::for('sign-in', SignInLimits::of(...));
+        // Calendars ask every few minutes at the most; whoever guesses addresses asks far more.
+        RateLimiter::for('calendar', static fn (Request $request): Limit => Limit::perMinute(30)->by((string) $request->ip()));
     }
 
     /** @return list<RulePack> that this installation brings along */

@@ -21,6 +21,11 @@ final class Diary
             'leave_at' => Shapes::moment('the last moment to leave so as to be there in time', nullable: true),
             'short_minutes' => Out::integer('by which the next begins too early; 0 where there is time enough'),
         ]);
+        $calendar = [
+            'on' => Out::flag('there is an address'),
+            'calendar_names' => Out::choice(['all', 'adults', 'nobody'], 'whose names stand in the calendar'),
+        ];
+        $imported = ['title' => Out::text('', nullable: true), 'starts_at' => Shapes::moment(), 'ends_at' => Shapes::moment()];
         $neighbour = Shapes::with($between, ['name' => Out::text('whose lesson it is, or what keeps one')]);
 
         return [
@@ -71,6 +76,13 @@ final class Diary
                 'left_out' => Out::list(
                     Out::object(['starts_at' => Shapes::moment(), 'why' => Out::text('')]), 'what was taken by the time it was to be booked',
                 ),
+            ]),
+            'CalendarState' => Out::object($calendar),
+            'CalendarAddress' => Out::object([...$calendar, 'address' => Out::text('said this once: only a hash of it is kept')]),
+            'CalendarFile' => Out::object(['ics' => Out::text('iCalendar (RFC 5545)')]),
+            'BusyImported' => Out::object([
+                'held' => Out::list(Out::object($imported), 'or would be'),
+                'left_out' => Out::list(Out::object([...$imported, 'why' => Out::text('')]), 'what something else takes already'),
             ]),
             'WaitingLearner' => Out::object([
                 'learner' => $person, 'minutes' => Out::integer('how long a lesson they would like'), 'note' => Out::text('', nullable: true),
