@@ -11,6 +11,7 @@ import { useNotice } from '@/ui/Notice';
 import { useForm } from '@/ui/useForm';
 import { Cars } from './Cars';
 import { Devices } from './Devices';
+import { OwnCalendar } from './OwnCalendar';
 import { ThisDevice } from './ThisDevice';
 
 const THEMES: [Theme, string][] = [
@@ -83,6 +84,7 @@ export function AccountPage() {
                     </Link>
                 </section>
             )}
+            <OwnCalendar />
             <Cars />
             <section className="grid gap-3" aria-labelledby="password">
                 <h2 id="password" className="text-xl">

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
+import { api, at as inPath } from '@/api/client';
 import type { DiaryLesson } from '@/api/types';
 import { FitWords } from '@/diary/FitWords';
 import { Offered } from '@/diary/Offered';
@@ -12,6 +13,7 @@ import { useClock, useSession } from '@/session/session';
 import { Check } from '@/ui/Check';
 import { Field } from '@/ui/Field';
 import { FormFoot } from '@/ui/FormFoot';
+import { saveText } from '@/ui/saveFile';
 import { Sheet } from '@/ui/Sheet';
 import { useNow } from '@/ui/useNow';
 import type { Diary, Proposed } from './useDiary';
@@ -26,6 +28,10 @@ export function Chosen({ diary, proposed: { lesson, at }, mayWrite }: { diary: D
     const said = (moment: string) => `${clock.day(moment)}, ${clock.time(moment)}`;
     const moment = at === null ? null : momentOf(at, school.time_zone).toISOString();
     const isOver = Date.parse(lesson.starts_at) < useNow().getTime();
+    const file = async () => {
+        const { ics } = await api.GET('/lessons/{lesson}/calendar', inPath({ lesson: lesson.id }));
+        saveText(`lesson-${lesson.starts_at.slice(0, 10)}.ics`, ics, 'text/calendar');
+    };
     return (
         <section
             aria-label="Chosen lesson"
@@ -73,6 +79,9 @@ export function Chosen({ diary, proposed: { lesson, at }, mayWrite }: { diary: D
                             Open
                         </Link>
                         {mayWrite && <Keys lesson={lesson} isOver={isOver} diary={diary} onAsk={setAsking} />}
+                        <button type="button" className="key" onClick={() => void file()}>
+                            As a file
+                        </button>
                         <button type="button" className="key" aria-label="Close" onClick={() => diary.choose(null)}>
                             ✕
                         </button>
