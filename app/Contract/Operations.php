@@ -70,15 +70,15 @@ final class Operations
     {
         return [
             'GET today' => Operation::reads('The day of who is signed in', 'Today', Taken::day()),
-            'GET week' => Operation::reads('Some days of an instructor’s diary', 'Week', TakenOfLessons::week()),
-            'GET fit' => Operation::reads('What a time would mean for a lesson, before it is written', 'Fit', TakenOfLessons::fit()),
+            'GET week' => Operation::reads('Some days of an instructor’s diary', 'Week', TakenOfDiary::week()),
+            'GET fit' => Operation::reads('What a time would mean for a lesson, before it is written', 'Fit', TakenOfDiary::fit()),
             'GET series' => Operation::reads(
-                'What it would mean to have a lesson again every week, or every few', Shapes::listOf('SeriesTime'), TakenOfLessons::repeated(),
+                'What it would mean to have a lesson again every week, or every few', Shapes::listOf('SeriesTime'), TakenOfDiary::repeated(),
             ),
-            'GET free' => Operation::reads('Times that are free for a lesson', Shapes::listOf('FreeTime'), TakenOfLessons::free()),
+            'GET free' => Operation::reads('Times that are free for a lesson', Shapes::listOf('FreeTime'), TakenOfDiary::free()),
             'GET waiting' => Operation::reads('The waiting list of the school, who waits longest first', Shapes::listOf('WaitingLearner')),
             'PUT learners/{learner}/waiting' => Operation::writes(
-                'Puts a learner on the waiting list, or says anew when they can', TakenOfLessons::waiting(), 'WaitingLearner',
+                'Puts a learner on the waiting list, or says anew when they can', TakenOfDiary::waiting(), 'WaitingLearner',
             ),
             'DELETE learners/{learner}/waiting' => Operation::writes('Takes a learner off the waiting list', [], null),
             'POST learners/{learner}/waiting/restore' => Operation::writes('Puts them back', [], 'WaitingLearner'),
@@ -87,29 +87,29 @@ final class Operations
             ),
             'GET calendar' => Operation::reads('Whether one’s own calendar reads one’s diary, and whose names stand there', 'CalendarState'),
             'POST calendar' => Operation::writes(
-                'Makes a secret address for one’s own calendar; the one of before stops', TakenOfLessons::calendar(), 'CalendarAddress', 201,
+                'Makes a secret address for one’s own calendar; the one of before stops', TakenOfDiary::calendar(), 'CalendarAddress', 201,
             ),
-            'PUT calendar' => Operation::writes('Says whose names stand there', TakenOfLessons::calendar(), 'CalendarState'),
+            'PUT calendar' => Operation::writes('Says whose names stand there', TakenOfDiary::calendar(), 'CalendarState'),
             'DELETE calendar' => Operation::writes('Stops the address', [], null),
             'GET lessons/{lesson}/calendar' => Operation::reads('A lesson as iCalendar', 'CalendarFile'),
             'POST busy-times/import' => Operation::writes(
-                'Holds the busy times of a calendar file, or says what it would hold', TakenOfLessons::calendarFile(), 'BusyImported',
+                'Holds the busy times of a calendar file, or says what it would hold', TakenOfDiary::calendarFile(), 'BusyImported',
             ),
-            'GET late' => Operation::reads('What becomes of the rest of the day where it runs late', 'LateDay', TakenOfLessons::late()),
+            'GET late' => Operation::reads('What becomes of the rest of the day where it runs late', 'LateDay', TakenOfDiary::late()),
             'POST late' => Operation::writes(
-                'Moves and cuts the lessons that were agreed to, and cancels those that cannot be kept', TakenOfLessons::lateAgreed(), null,
+                'Moves and cuts the lessons that were agreed to, and cancels those that cannot be kept', TakenOfDiary::lateAgreed(), null,
             ),
             'POST busy-times' => Operation::writes(
-                'Holds time that no lesson takes: somebody is busy, a learner has their test, a car is away', TakenOfLessons::busyTime(), 'BusyTime', 201,
+                'Holds time that no lesson takes: somebody is busy, a learner has their test, a car is away', TakenOfDiary::busyTime(), 'BusyTime', 201,
             ),
-            'PUT busy-times/{busyTime}' => Operation::writes('Changes it', TakenOfLessons::busyTime(), 'BusyTime'),
+            'PUT busy-times/{busyTime}' => Operation::writes('Changes it', TakenOfDiary::busyTime(), 'BusyTime'),
             'DELETE busy-times/{busyTime}' => Operation::writes('Gives the time back', [], null),
             'POST busy-times/{busyTime}/restore' => Operation::writes('Takes it again', [], 'BusyTime'),
             'POST lessons' => Operation::writes('Books a lesson', TakenOfLessons::lesson(), 'LessonLine', 201),
             'GET lessons/{lesson}' => Operation::reads('A lesson as one page', 'Lesson'),
             'PATCH lessons/{lesson}' => Operation::writes('Writes on a lesson', TakenOfLessons::lessonChanges(), 'Lesson'),
             'POST lessons/{lesson}/series' => Operation::writes(
-                'Books a lesson again every week, or every few; what is taken is left out', TakenOfLessons::series(), 'SeriesBooked', 201,
+                'Books a lesson again every week, or every few; what is taken is left out', TakenOfDiary::series(), 'SeriesBooked', 201,
             ),
             'GET lessons/{lesson}/changed' => Operation::reads('What a lesson changed, most first', Shapes::listOf('Changed')),
             'POST lessons/{lesson}/items' => Operation::writes('Puts a place on the plan', TakenOfLessons::item(), 'LessonItem', 201),

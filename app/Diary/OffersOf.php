@@ -93,26 +93,27 @@ final readonly class OffersOf
     {
         // The car of the lesson that is off comes first.
         $cars = Vehicle::query()->orderBy('created_at')->orderBy('id')->get()->sortByDesc(static fn (Vehicle $car): bool => $car->id === $instead->vehicle_id);
-        $told = [];
+        $tried = [];
         foreach ($offers as $offer) {
             $one = $waiting[$offer->to->id];
-            $lessons = $cars->where('transmission', $one->learner->transmission)->map(static function (Vehicle $car) use ($offer, $one, $instead): Lesson {
+            foreach ($cars->where('transmission', $one->learner->transmission) as $car) {
                 $lesson = new Lesson([
                     'learner_id' => $one->learner_id, 'vehicle_id' => $car->id, 'minutes' => $one->minutes,
                     'starts_at' => Carbon::createFromTimestampUTC(self::starts($offer, $instead)),
                 ]);
                 $lesson->instructor_id = $instead->instructor_id;
-
-                return $lesson->setRelation('vehicle', $car);
-            })->values()->all();
-            $free = array_filter(array_map(static fn (Lesson $lesson, array $clashes): ?Lesson => $clashes === [] ? $lesson : null,
-                $lessons, Clash::ofEach(array_values($lessons))));
-            if ($free !== []) {
-                $told[] = $this->line($offer, $one, array_values($free)[0]);
+                $tried[] = [$offer, $one, $lesson->setRelation('vehicle', $car)];
+            }
+        }
+        $told = [];
+        foreach (Clash::ofEach(array_column($tried, 2)) as $i => $clashes) {
+            [$offer, $one, $lesson] = $tried[$i];
+            if ($clashes === []) {
+                $told[$one->id] ??= $this->line($offer, $one, $lesson);
             }
         }
 
-        return $told;
+        return array_values($told);
     }
 
     /** @return array<string, mixed> */

@@ -7,6 +7,7 @@ use App\Models\Lesson;
 use App\Models\Round;
 use App\Models\School;
 use App\Models\User;
+use Illuminate\Database\Eloquent\Collection as EloquentCollection;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
 use Illuminate\Validation\ValidationException;
@@ -41,6 +42,8 @@ final readonly class RunningLate
     public function told(int $minutes): array
     {
         [$on, $rest, $later] = $this->day($minutes);
+        // All their plans in one go.
+        (new EloquentCollection($rest->filter(static fn (Lesson|BusyTime $one): bool => $one instanceof Lesson)))->load('items.place');
         $moved = [];
         foreach ($later as $one) {
             $lesson = $rest[$one->appointment->id];
@@ -179,7 +182,7 @@ final readonly class RunningLate
     {
         $left = $minutes - $lesson->brief_minutes - $lesson->debrief_minutes;
         $out = [];
-        foreach ($lesson->items()->with('place')->get() as $item) {
+        foreach ($lesson->items as $item) {
             $left -= $item->minutes;
             if ($left < 0) {
                 $out[] = $item->place->name;

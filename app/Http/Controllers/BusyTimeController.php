@@ -2,7 +2,7 @@
 
 namespace App\Http\Controllers;
 
-use App\Contract\TakenOfLessons;
+use App\Contract\TakenOfDiary;
 use App\Diary\Bookings;
 use App\Http\Resources\ShowDiary;
 use App\Models\BusyTime;
@@ -60,7 +60,7 @@ final class BusyTimeController extends Controller
      */
     private function write(BusyTime $busy, Request $request, CurrentSchool $current): array
     {
-        $said = $request->validate(TakenOfLessons::busyTime());
+        $said = $request->validate(TakenOfDiary::busyTime());
         [$starts, $ends] = [Carbon::parse($said['starts_at'])->utc(), Carbon::parse($said['ends_at'])->utc()];
         if ($ends <= $starts) {
             throw ValidationException::withMessages(['ends_at' => 'must be after it begins.']);

@@ -2,7 +2,7 @@
 
 namespace App\Http\Controllers;
 
-use App\Contract\TakenOfLessons;
+use App\Contract\TakenOfDiary;
 use App\Diary\Appointments;
 use App\Diary\Bookings;
 use App\Diary\Clash;
@@ -47,7 +47,7 @@ final class CalendarController extends Controller
     {
         $user = $this->user($request);
         $secret = Str::random(self::SECRET);
-        $user->forceFill([...$request->validate(TakenOfLessons::calendar()), 'calendar_key' => hash('sha256', $secret)])->save();
+        $user->forceFill([...$request->validate(TakenOfDiary::calendar()), 'calendar_key' => hash('sha256', $secret)])->save();
 
         return response()->json([...self::state($user), 'address' => rtrim((string) config('app.url'), '/')."/calendar/{$secret}.ics"], 201);
     }
@@ -55,7 +55,7 @@ final class CalendarController extends Controller
     public function update(Request $request): JsonResponse
     {
         $user = $this->user($request);
-        $user->forceFill($request->validate(TakenOfLessons::calendar()))->save();
+        $user->forceFill($request->validate(TakenOfDiary::calendar()))->save();
 
         return response()->json(self::state($user));
     }
@@ -93,7 +93,7 @@ final class CalendarController extends Controller
     /** Busy times of a file: what each would do is said, and, where that is wanted, held. */
     public function import(Request $request, CurrentSchool $current): JsonResponse
     {
-        $said = $request->validate(TakenOfLessons::calendarFile());
+        $said = $request->validate(TakenOfDiary::calendarFile());
         $user = $this->user($request);
         try {
             $times = BusyCalendar::read(
@@ -103,14 +103,16 @@ final class CalendarController extends Controller
         } catch (UnreadableCalendar $unreadable) {
             throw ValidationException::withMessages(['ics' => $unreadable->getMessage()]);
         }
+        $all = array_map(static fn (array $one): BusyTime => new BusyTime([
+            'kind' => 'busy', 'instructor_id' => $user->id, 'title' => $one['title'], 'starts_at' => $one['from'], 'ends_at' => $one['until'],
+        ]), $times);
+        $why = $said['keep'] ? array_map(self::hold(...), $all) : array_map(
+            static fn (array $clashes): string => implode(' ', $clashes), Clash::ofEach($all),
+        );
         $held = $leftOut = [];
-        foreach ($times as $one) {
-            $busy = new BusyTime([
-                'kind' => 'busy', 'instructor_id' => $user->id, 'title' => $one['title'], 'starts_at' => $one['from'], 'ends_at' => $one['until'],
-            ]);
-            $why = $said['keep'] ? self::hold($busy) : implode(' ', Clash::ofEach([$busy])[0]);
-            $line = ['title' => $one['title'], 'starts_at' => $busy->starts_at->toIso8601ZuluString(), 'ends_at' => $busy->ends_at->toIso8601ZuluString()];
-            $why === '' ? $held[] = $line : $leftOut[] = [...$line, 'why' => $why];
+        foreach ($all as $i => $busy) {
+            $line = ['title' => $busy->title, 'starts_at' => $busy->starts_at->toIso8601ZuluString(), 'ends_at' => $busy->ends_at->toIso8601ZuluString()];
+            $why[$i] === '' ? $held[] = $line : $leftOut[] = [...$line, 'why' => $why[$i]];
         }
 
         return response()->json(['held' => $held, 'left_out' => $leftOut]);

@@ -2,7 +2,7 @@
 
 namespace App\Http\Controllers;
 
-use App\Contract\TakenOfLessons;
+use App\Contract\TakenOfDiary;
 use App\Diary\Fit;
 use App\Diary\FreeTimes;
 use App\Diary\Repeated;
@@ -27,7 +27,7 @@ final class DiaryController extends Controller
 
     public function week(Request $request, CurrentSchool $current): JsonResponse
     {
-        $said = $request->validate(TakenOfLessons::week());
+        $said = $request->validate(TakenOfDiary::week());
         $person = $this->person($request, $said['person'] ?? null, $current);
 
         return response()->json((new WeekPage($current->school()))->of(
@@ -37,14 +37,14 @@ final class DiaryController extends Controller
 
     public function fit(Request $request, CurrentSchool $current): JsonResponse
     {
-        $said = $request->validate(TakenOfLessons::fit());
+        $said = $request->validate(TakenOfDiary::fit());
 
         return response()->json(Fit::of($this->asked($request, $said), $current->school()));
     }
 
     public function free(Request $request, CurrentSchool $current): JsonResponse
     {
-        $said = $request->validate(TakenOfLessons::free());
+        $said = $request->validate(TakenOfDiary::free());
 
         return response()->json(FreeTimes::of(
             $this->asked($request, $said), $current->school(), $this->from($said, $current), (int) ($said['days'] ?? self::AHEAD),
@@ -53,7 +53,7 @@ final class DiaryController extends Controller
 
     public function series(Request $request, CurrentSchool $current): JsonResponse
     {
-        $said = $request->validate(TakenOfLessons::repeated());
+        $said = $request->validate(TakenOfDiary::repeated());
         $repeated = new Repeated($current->school());
 
         return response()->json($repeated->told($repeated->lessons($this->asked($request, $said), (int) $said['weeks'], (int) $said['times'])));
@@ -62,7 +62,7 @@ final class DiaryController extends Controller
     public function bookSeries(Request $request, Lesson $lesson, CurrentSchool $current): JsonResponse
     {
         Gate::authorize('update', $lesson);
-        $said = $request->validate(TakenOfLessons::series());
+        $said = $request->validate(TakenOfDiary::series());
         // Nobody books for a learner, or a car, that has gone.
         Learner::query()->findOrFail($lesson->learner_id);
         Vehicle::query()->findOrFail($lesson->vehicle_id);

@@ -2,7 +2,7 @@
 
 namespace App\Http\Controllers;
 
-use App\Contract\TakenOfLessons;
+use App\Contract\TakenOfDiary;
 use App\Diary\RunningLate;
 use App\Models\Lesson;
 use App\School\CurrentSchool;
@@ -17,14 +17,14 @@ final class LateController extends Controller
 {
     public function show(Request $request, CurrentSchool $current): JsonResponse
     {
-        $said = $request->validate(TakenOfLessons::late());
+        $said = $request->validate(TakenOfDiary::late());
 
         return response()->json((new RunningLate($current->school(), $this->user($request)))->told((int) $said['minutes']));
     }
 
     public function write(Request $request, CurrentSchool $current): Response
     {
-        $said = $request->validate(TakenOfLessons::lateAgreed());
+        $said = $request->validate(TakenOfDiary::lateAgreed());
         $agreed = [];
         foreach ($said['lessons'] as $one) {
             $lesson = Lesson::query()->whereKey($one['id'])->firstOrFail();

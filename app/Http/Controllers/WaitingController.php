@@ -2,7 +2,7 @@
 
 namespace App\Http\Controllers;
 
-use App\Contract\TakenOfLessons;
+use App\Contract\TakenOfDiary;
 use App\Diary\OffersOf;
 use App\Http\Resources\ShowDiary;
 use App\Models\Learner;
@@ -28,7 +28,7 @@ final class WaitingController extends Controller
 
     public function update(Request $request, Learner $learner): JsonResponse
     {
-        $said = $request->validate(TakenOfLessons::waiting());
+        $said = $request->validate(TakenOfDiary::waiting());
         foreach ($said['wishes'] ?? [] as $i => $wish) {
             if ($wish['until'] <= $wish['from']) {
                 throw ValidationException::withMessages(["wishes.{$i}.until" => 'must be after the time from which they can.']);

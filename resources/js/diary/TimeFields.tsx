@@ -3,6 +3,7 @@ import { useSession } from '@/session/session';
 import { Field } from '@/ui/Field';
 import { FitWords } from './FitWords';
 import { FreeTimes } from './FreeTimes';
+import { MinutesField } from './MinutesField';
 import { isTime } from './week';
 import { momentOf, wallClock } from './wallClock';
 
@@ -29,17 +30,7 @@ export function TimeFields({ value: { at, minutes }, onChange, asked, errors }: 
             <Field label="Begins" errors={errors.starts_at} hint={`Time in ${school.time_zone}`}>
                 <input type="datetime-local" required value={at} onChange={(event) => onChange({ at: event.target.value })} />
             </Field>
-            <Field label="Minutes" errors={errors.minutes}>
-                <input
-                    type="number"
-                    required
-                    min={15}
-                    max={480}
-                    step={5}
-                    value={Number.isNaN(minutes) ? '' : minutes}
-                    onChange={(event) => onChange({ minutes: event.target.valueAsNumber })}
-                />
-            </Field>
+            <MinutesField value={minutes} onChange={(next) => onChange({ minutes: next })} errors={errors.minutes} />
             {asked && isTime({ at, minutes }) && (
                 <>
                     <FitWords asked={{ ...asked, minutes, starts_at: momentOf(at, school.time_zone).toISOString() }} />

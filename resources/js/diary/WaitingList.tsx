@@ -8,6 +8,7 @@ import { Field } from '@/ui/Field';
 import { FormFoot } from '@/ui/FormFoot';
 import { useNotice } from '@/ui/Notice';
 import { useForm } from '@/ui/useForm';
+import { MinutesField } from './MinutesField';
 import { DAYS, wishWords } from './wishWords';
 
 /** Who would like an hour that comes free, and when they can: looked at, added to, and taken off. */
@@ -115,17 +116,7 @@ function Wished({ of, without, onDone, onLeave }: Props) {
                     </select>
                 </Field>
             )}
-            <Field label="Minutes" errors={errors.minutes}>
-                <input
-                    type="number"
-                    required
-                    min={15}
-                    max={480}
-                    step={5}
-                    value={Number.isNaN(values.minutes) ? '' : values.minutes}
-                    onChange={(event) => set('minutes', event.target.valueAsNumber)}
-                />
-            </Field>
+            <MinutesField value={values.minutes} onChange={(next) => set('minutes', next)} errors={errors.minutes} />
             {values.wishes.length === 0 && <p className="text-quiet">At any time, unless it is said when.</p>}
             {values.wishes.map((wish, i) => (
                 <fieldset key={i} className="border-hair grid gap-2 rounded-xl border-2 p-3">

@@ -7,6 +7,7 @@ import { NewLesson } from '@/diary/NewLesson';
 import { sideAt, useRoutineName, useRules } from '@/rules/rules';
 import { useClock, useSession } from '@/session/session';
 import { StepIcon } from '@/strip/glyphs';
+import { inSentence } from '@/ui/inSentence';
 import { Sheet } from '@/ui/Sheet';
 import { Empty, Failed, Waiting } from '@/ui/State';
 import { useNow } from '@/ui/useNow';
@@ -97,7 +98,7 @@ function Next({ lesson, leave, hasBegun, isToday }: NextProps) {
                     {lesson.learner.name}
                 </h2>
                 <p>
-                    {lesson.minutes} minutes in {lesson.vehicle.name.toLowerCase()}
+                    {lesson.minutes} minutes in {inSentence(lesson.vehicle.name)}
                     {lesson.pick_up && <> from {lesson.pick_up}</>}
                 </p>
                 {leave?.leave_at && !hasBegun && (

@@ -4,18 +4,14 @@ import { api, at as inPath } from '@/api/client';
 import type { DiaryLesson } from '@/api/types';
 import { FitWords } from '@/diary/FitWords';
 import { Offered } from '@/diary/Offered';
-import { RepeatFields, type Repetition } from '@/diary/RepeatFields';
-import { TimeFields } from '@/diary/TimeFields';
-import { useSeries } from '@/diary/useBooked';
-import { momentOf, wallClock } from '@/diary/wallClock';
+import { momentOf } from '@/diary/wallClock';
 import { stateWords } from '@/diary/stateWords';
 import { useClock, useSession } from '@/session/session';
-import { Check } from '@/ui/Check';
-import { Field } from '@/ui/Field';
-import { FormFoot } from '@/ui/FormFoot';
+import { inSentence } from '@/ui/inSentence';
 import { saveText } from '@/ui/saveFile';
 import { Sheet } from '@/ui/Sheet';
 import { useNow } from '@/ui/useNow';
+import { CancelForm, CutForm, MoveForm, RepeatForm } from './LessonForms';
 import type { Diary, Proposed } from './useDiary';
 
 type Asking = 'move' | 'repeat' | 'cancel' | 'offer' | 'cut';
@@ -46,7 +42,7 @@ export function Chosen({ diary, proposed: { lesson, at }, mayWrite }: { diary: D
                 ) : (
                     <p className="text-quiet">
                         {[
-                            `${lesson.lasts_minutes} minutes in ${lesson.vehicle.name.toLowerCase()}`,
+                            `${lesson.lasts_minutes} minutes in ${inSentence(lesson.vehicle.name)}`,
                             lesson.pick_up && `from ${lesson.pick_up}`,
                             lesson.drop_off && `to ${lesson.drop_off}`,
                             stateWords(lesson.state, lesson.ended?.by),
@@ -79,9 +75,11 @@ export function Chosen({ diary, proposed: { lesson, at }, mayWrite }: { diary: D
                             Open
                         </Link>
                         {mayWrite && <Keys lesson={lesson} isOver={isOver} diary={diary} onAsk={setAsking} />}
-                        <button type="button" className="key" onClick={() => void file()}>
-                            As a file
-                        </button>
+                        {mayWrite && (
+                            <button type="button" className="key" onClick={() => void file()}>
+                                As a file
+                            </button>
+                        )}
                         <button type="button" className="key" aria-label="Close" onClick={() => diary.choose(null)}>
                             ✕
                         </button>
@@ -178,121 +176,4 @@ function Keys({ lesson, isOver, diary, onAsk }: { lesson: DiaryLesson; isOver: b
         case 'cut-short':
             return again;
     }
-}
-
-interface FormProps {
-    lesson: DiaryLesson;
-    diary: Diary;
-    onDone: () => void;
-}
-
-function MoveForm({ lesson, diary, onDone }: FormProps) {
-    const { school } = useSession();
-    const [time, setTime] = useState({ at: wallClock(new Date(lesson.starts_at), school.time_zone), minutes: lesson.minutes });
-    return (
-        <form
-            className="grid gap-4"
-            onSubmit={(event) => {
-                event.preventDefault();
-                void diary.move(lesson, time.at, time.minutes).then((done) => done && onDone());
-            }}
-        >
-            <TimeFields value={time} onChange={(changes) => setTime((before) => ({ ...before, ...changes }))} asked={{ lesson: lesson.id }} errors={{}} />
-            <FormFoot message={diary.refused} busy={false}>
-                Move
-            </FormFoot>
-        </form>
-    );
-}
-
-/** How much of a lesson there was: the rest of its time is free again. */
-function CutForm({ lesson, diary, onDone }: FormProps) {
-    const [minutes, setMinutes] = useState(Math.max(5, lesson.minutes - 15));
-    return (
-        <form
-            className="grid gap-4"
-            onSubmit={(event) => {
-                event.preventDefault();
-                void diary.become(lesson, { state: 'cut-short', cut_to_minutes: minutes }, `cut to ${minutes} min`).then((done) => done && onDone());
-            }}
-        >
-            <Field label="Minutes there were" hint={`Booked were ${lesson.minutes}.`}>
-                <input
-                    type="number"
-                    required
-                    min={1}
-                    max={lesson.minutes}
-                    value={Number.isNaN(minutes) ? '' : minutes}
-                    onChange={(event) => setMinutes(event.target.valueAsNumber)}
-                />
-            </Field>
-            <FormFoot message={diary.refused} busy={false}>
-                Cut it short
-            </FormFoot>
-        </form>
-    );
-}
-
-/** The weeks after a lesson; what is there already is taken by itself, so that a series is gone on with and mended here. */
-function RepeatForm({ lesson, onDone }: Omit<FormProps, 'diary'>) {
-    const [repetition, setRepetition] = useState<Repetition>({ weeks: 1, times: 10, without: [] });
-    const [busy, setBusy] = useState(false);
-    const again = useSeries();
-    return (
-        <form
-            className="grid gap-4"
-            onSubmit={(event) => {
-                event.preventDefault();
-                setBusy(true);
-                void again(lesson.id, repetition).then((done) => {
-                    setBusy(false);
-                    if (done) onDone();
-                });
-            }}
-        >
-            <RepeatFields asked={{ lesson: lesson.id }} value={repetition} onChange={setRepetition} />
-            <FormFoot message={null} busy={busy}>
-                Book these
-            </FormFoot>
-        </form>
-    );
-}
-
-const WHOSE = [
-    ['learner', 'The learner'],
-    ['instructor', 'The instructor'],
-    ['other', 'Something else: weather, the car, the test centre'],
-] as const;
-
-function CancelForm({ lesson, diary, onDone }: FormProps) {
-    const [by, setBy] = useState<(typeof WHOSE)[number][0]>('learner');
-    const [why, setWhy] = useState('');
-    const [charged, setCharged] = useState(false);
-    return (
-        <form
-            className="grid gap-4"
-            onSubmit={(event) => {
-                event.preventDefault();
-                const facts = { state: 'cancelled' as const, ended_by: by, charged, ...(why === '' ? {} : { ended_why: why }) };
-                void diary.become(lesson, facts, 'cancelled').then((done) => done && onDone());
-            }}
-        >
-            <fieldset className="grid gap-1">
-                <legend className="font-semibold">Whose doing?</legend>
-                {WHOSE.map(([value, label]) => (
-                    <label key={value} className="flex min-h-12 items-center gap-3">
-                        <input type="radio" name="by" className="size-6" checked={by === value} onChange={() => setBy(value)} />
-                        {label}
-                    </label>
-                ))}
-            </fieldset>
-            <Field label="Why">
-                <input maxLength={300} value={why} onChange={(event) => setWhy(event.target.value)} />
-            </Field>
-            <Check label="Charged all the same (only noted)" checked={charged} onChange={setCharged} />
-            <FormFoot message={diary.refused} busy={false}>
-                Cancel the lesson
-            </FormFoot>
-        </form>
-    );
 }

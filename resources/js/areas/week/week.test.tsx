@@ -422,4 +422,18 @@ describe('the week', () => {
             cleanup();
         }
     });
+
+    it('gives a lesson of one’s own as a file for a calendar', async () => {
+        const made: Blob[] = [];
+        vi.stubGlobal('URL', Object.assign(URL, { createObjectURL: (blob: Blob) => `blob:${made.push(blob)}`, revokeObjectURL: () => undefined }));
+        const click = vi.spyOn(HTMLAnchorElement.prototype, 'click').mockImplementation(() => undefined);
+        server({ [WEEK]: mine, [`GET lessons/${first.id}/calendar`]: { ics: 'BEGIN:VCALENDAR' } });
+        show(<WeekPage />);
+        fireEvent.click(await blockOf());
+        fireEvent.click(screen.getByRole('button', { name: 'As a file' }));
+        await waitFor(() => expect(click).toHaveBeenCalledOnce());
+        expect((click.mock.contexts[0] as HTMLAnchorElement).download).toBe(`lesson-${first.starts_at.slice(0, 10)}.ics`);
+        expect(made[0]!.type).toBe('text/calendar');
+        click.mockRestore();
+    });
 });
