@@ -23,13 +23,13 @@ export function AddressFields({ value, onChange, usual, errors }: Props) {
             <summary className="min-h-12 content-center font-semibold">Met or left somewhere else</summary>
             <div className="grid gap-4 pt-2">
                 <Field
-                    label="Begins at"
+                    label="Pick-up"
                     errors={errors.pick_up}
                     hint={`${usual ? `As usual: ${usual}. ` : ''}Another address is not on the map, so the drive there is not reckoned.`}
                 >
                     <input maxLength={200} value={value.pick_up} onChange={(event) => onChange({ pick_up: event.target.value })} />
                 </Field>
-                <Field label="Ends at" errors={errors.drop_off} hint="Where it began, unless it is said.">
+                <Field label="Drop-off" errors={errors.drop_off} hint="Where it began, unless it is said.">
                     <input maxLength={200} value={value.drop_off} onChange={(event) => onChange({ drop_off: event.target.value })} />
                 </Field>
             </div>

@@ -203,7 +203,7 @@ describe('the week', () => {
         await sheet.findByRole('option', { name: learner!.name });
         fireEvent.change(sheet.getByLabelText('Learner'), { target: { value: learner!.id } });
         expect(await sheet.findByText(/You are taken\./)).toBeTruthy();
-        fireEvent.change(sheet.getByLabelText('Begins at'), { target: { value: 'The station' } });
+        fireEvent.change(sheet.getByLabelText('Pick-up'), { target: { value: 'The station' } });
         fireEvent.click(sheet.getByRole('button', { name: 'Free times' }));
         fireEvent.click(await sheet.findByRole('button', { name: /13:05 *9 min from Gus/ }));
         expect(await sheet.findByText('Free, with nothing else that day.')).toBeTruthy();
