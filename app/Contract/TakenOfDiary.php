@@ -79,7 +79,9 @@ final class TakenOfDiary
     public static function busyTime(): array
     {
         return [
-            'kind' => ['required', 'in:busy,test,away'], 'starts_at' => ['required', ...TakenOfLessons::TIME], 'ends_at' => ['required', ...TakenOfLessons::TIME],
+            'kind' => ['required', 'in:busy,test,away'],
+            'starts_at' => ['required', ...TakenOfLessons::TIME],
+            'ends_at' => ['required', ...TakenOfLessons::TIME],
             'title' => ['sometimes', 'nullable', 'string', 'max:120'],
             // Whose diary: the own where nothing is said.
             'instructor_id' => ['prohibited_if:kind,away', 'nullable', 'uuid'],
