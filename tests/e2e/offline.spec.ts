@@ -45,21 +45,15 @@ const kept = (page: Page): Promise<string[]> =>
         return keys.map((key) => (key as string[]).join(' '));
     });
 
-/** Until the pages open without signal and what these lessons need lies on the device. */
+/** Until the pages open without signal and the page says that what these lessons need lies on the device. */
 async function packed(page: Page, ...lessons: Lesson[]): Promise<void> {
     await page.evaluate(() => navigator.serviceWorker.ready);
-    await page.goto('/');
-    await expect
-        .poll(
-            async () => {
-                const all = (await kept(page)).join('\n');
-                return lessons.every((lesson) => all.includes(`["lesson","${lesson.id}","changed"]`) && all.includes(`"${lesson.id}"]`));
-            },
-            { timeout: 90_000 },
-        )
-        .toBe(true);
-    // The last learner's needs are the last thing that is fetched.
-    await page.waitForLoadState('networkidle');
+    await expect(async () => {
+        await page.goto('/');
+        await expect(page.getByText(/^Today and tomorrow are on this device as of/)).toBeVisible({ timeout: 60_000 });
+        const all = (await kept(page)).join('\n');
+        for (const { id } of lessons) expect(all).toContain(`["lesson","${id}","changed"]`);
+    }).toPass({ timeout: 150_000 });
 }
 
 test('opens from cold without signal: the day, a lesson with its three faces, the record, the cards; and says how old it is', async ({ device }) => {

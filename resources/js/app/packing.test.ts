@@ -8,6 +8,7 @@ import type { Asked } from '@/api/tools';
 import type { SignedIn } from '@/api/types';
 import { mondayOf, moved } from '@/diary/week';
 import { lastAnswers } from '@/copies/here';
+import { packed } from '@/copies/packed';
 import { isoDay } from '@/session/session';
 import { answer, server, tool, type Sent } from '@/testing/answers';
 import { pack } from './packing';
@@ -68,6 +69,7 @@ beforeEach(() => {
     vi.useFakeTimers({ now: NOW, toFake: ['Date'] });
     hear({ status: 200, headers: new Headers() });
     belongTo(session.user.id);
+    packed.set(null);
     client = new QueryClient({ defaultOptions: { queries: { networkMode: 'always', persister: lastAnswers.persister } } });
     lastAnswers.of(client);
 });
@@ -132,6 +134,15 @@ describe('what is fetched ahead', () => {
         expect(asked(later)).not.toContain('GET pictures/seen');
     });
 
+    it('is all here only when nothing failed; what the server refuses for good is not missing', async () => {
+        server(replies({ 'GET places': 500 }));
+        await pack(client, session);
+        expect(packed.get()).toBeNull();
+        server(replies({ 'POST compute/approach': 422 }));
+        await pack(client, session, NOW + 60_000);
+        expect(packed.get()).toBe(NOW + 60_000);
+    });
+
     it('goes on past what fails, and leaves it for the next time', async () => {
         const sent = server(replies({ 'GET places': 500, 'POST compute/approach': 422 }));
         await pack(client, session);
@@ -146,6 +157,7 @@ describe('what is fetched ahead', () => {
     it('stops where the server has enough for now', async () => {
         const sent = server(replies({ 'GET learners': 429 }));
         await expect(pack(client, session)).rejects.toMatchObject({ status: 429 });
+        expect(packed.get()).toBeNull();
         expect(asked(sent).at(-1)).toBe('GET learners');
     });
 
@@ -157,6 +169,7 @@ describe('what is fetched ahead', () => {
         });
         await pack(client, session);
         expect(sent).toHaveLength(2);
+        expect(packed.get()).toBeNull();
     });
 
     it('is nobody else’s: of another person nothing is taken for fresh', async () => {

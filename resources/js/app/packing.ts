@@ -7,6 +7,7 @@ import { onwardOf, stopOf } from '@/areas/lesson/onward/onward';
 import { placeQuestions } from '@/areas/lesson/placeQuestions';
 import { A_WEEK, mondayOf, moved } from '@/diary/week';
 import { lastAnswers } from '@/copies/here';
+import { packed } from '@/copies/packed';
 import { rowsOf, withDirections, type SeatAnswer } from '@/seat/rows';
 import { isoDay } from '@/session/session';
 import { marksOf } from '@/site/circuit';
@@ -22,18 +23,24 @@ const PAUSE = 50;
 
 /**
  * Fetches ahead what a day without signal needs: this week and the next, today's and tomorrow's lessons with the plan of every place, the
- * learners' records, the cards, the places with the pictures shown at the kerb. One question after the other, so that whoever works meanwhile does not wait; what fails is left for the next time.
+ * learners' records, the cards, the places with the pictures shown at the kerb. One question after the other, so that whoever works meanwhile does not wait; what fails is left for the next time, and says that not all is here yet.
  */
 export async function pack(client: QueryClient, { school, rules }: SignedIn, now = Date.now()): Promise<void> {
     const known = await lastAnswers.times();
+    const missing: QueryKey[] = [];
     const isFresh = (key: QueryKey, fresh: number) => (known.get(hashKey(key)) ?? 0) > now - fresh;
     const ask = async <T>(question: { queryKey: QueryKey; queryFn: () => Promise<T> }, fresh = FRESH): Promise<T | null> => {
         if (isFresh(question.queryKey, fresh)) return (await lastAnswers.recall<T>(question.queryKey)) ?? null;
-        if (!heard.reached.get()) return null;
+        if (!heard.reached.get()) {
+            missing.push(question.queryKey);
+            return null;
+        }
         await new Promise((done) => setTimeout(done, PAUSE));
         const said = await client.query({ ...question, staleTime: 0, retry: false }).catch((error: unknown) => {
             // Enough for now: a school of many devices behind one address has only so many questions a second.
             if (error instanceof Problem && error.status === 429) throw error;
+            // What the server refuses it refuses with signal, too: nothing is missing by that.
+            if (!(error instanceof Problem) || error.isOutOfReach || error.status >= 500) missing.push(question.queryKey);
             return null;
         });
         if (said !== null) known.set(hashKey(question.queryKey), Date.now());
@@ -76,4 +83,5 @@ export async function pack(client: QueryClient, { school, rules }: SignedIn, now
         }
     }
     await lastAnswers.tidy();
+    if (missing.length === 0) packed.set(now);
 }

@@ -1,6 +1,7 @@
 import { hashKey, notifyManager, type Query, type QueryClient, type QueryKey, type QueryPersister } from '@tanstack/react-query';
 import { Problem, type Answered } from '@/api/client';
 import { heard } from '@/api/heard';
+import { packed } from './packed';
 import type { Copies, Copy } from './store';
 
 /** How long a page waits for the server before it shows what it had, ms (assumed: longer than a slow answer, shorter than patience). */
@@ -123,6 +124,7 @@ export class LastAnswers {
 
     /** Leaves nothing on this device. */
     async forget(): Promise<void> {
+        packed.set(null);
         await this.copies.keepOnly(null, 0).catch(() => undefined);
     }
 

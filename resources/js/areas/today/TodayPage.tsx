@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { questions } from '@/api/questions';
 import type { LessonLine, Today } from '@/api/types';
+import { packed } from '@/copies/packed';
 import { NewLesson } from '@/diary/NewLesson';
 import { sideAt, useRoutineName, useRules } from '@/rules/rules';
 import { useClock, useSession } from '@/session/session';
@@ -10,6 +11,7 @@ import { StepIcon } from '@/strip/glyphs';
 import { inSentence } from '@/ui/inSentence';
 import { Sheet } from '@/ui/Sheet';
 import { Empty, Failed, Waiting } from '@/ui/State';
+import { useNoticed } from '@/ui/useNoticed';
 import { useNow } from '@/ui/useNow';
 import { DayLine } from './DayLine';
 import { RunningLate } from './RunningLate';
@@ -62,6 +64,7 @@ export function TodayPage() {
             )}
             {untold.length > 0 && <Untold lessons={untold} />}
             {unfinished.length > 0 && <Unfinished lessons={unfinished} />}
+            <OnThisDevice />
             <Sheet title="Running late" open={late} onOpenChange={setLate}>
                 {late && <RunningLate onDone={() => setLate(false)} />}
             </Sheet>
@@ -185,6 +188,14 @@ function Untold({ lessons }: { lessons: Today['untold'] }) {
             </ul>
         </section>
     );
+}
+
+/** Before one leaves the house: whether the day opens where there is no signal. */
+function OnThisDevice() {
+    const clock = useClock();
+    const at = useNoticed(packed);
+    if (at === null || clock.iso(new Date(at)) !== clock.iso(new Date())) return null;
+    return <p className="text-quiet text-sm">Today and tomorrow are on this device as of {clock.time(new Date(at))}, and open without signal.</p>;
 }
 
 function Nothing({ onBook }: { onBook: () => void }) {

@@ -1,5 +1,6 @@
-import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { act, cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { packed } from '@/copies/packed';
 import { answer, server, show, written } from '@/testing/answers';
 import { TodayPage } from './TodayPage';
 
@@ -14,6 +15,18 @@ afterEach(() => {
 });
 
 describe('the day', () => {
+    it('says that the day lies on the device once all of it does, on that day', async () => {
+        server({ [TODAY]: today });
+        packed.set(Date.parse('2026-05-19T20:00:00Z'));
+        show(<TodayPage />);
+        await screen.findByRole('heading', { name: today.next!.learner.name });
+        expect(screen.queryByText(/are on this device/)).toBeNull();
+        act(() => packed.set(Date.parse('2026-05-20T09:05:00Z')));
+        expect(screen.getByText('Today and tomorrow are on this device as of 10:05, and open without signal.')).toBeTruthy();
+        act(() => packed.set(null));
+        expect(screen.queryByText(/are on this device/)).toBeNull();
+    });
+
     it('leads to the next lesson: who, which places in their order, and what was promised', async () => {
         server({ [TODAY]: today });
         show(<TodayPage />);
