@@ -10,6 +10,7 @@ use App\Http\Controllers\ComputeController;
 use App\Http\Controllers\DiaryController;
 use App\Http\Controllers\DrawingController;
 use App\Http\Controllers\FirstRunController;
+use App\Http\Controllers\HoursController;
 use App\Http\Controllers\LateController;
 use App\Http\Controllers\LearnerController;
 use App\Http\Controllers\LegController;
@@ -130,6 +131,8 @@ Route::prefix('api')->group(function (): void {
         $may(Right::ReadLearners)->group(function (): void {
             Route::get('learners', [LearnerController::class, 'index']);
             Route::get('learners/{learner}', [LearnerController::class, 'show']);
+            Route::get('learners/{learner}/hours', [HoursController::class, 'show']);
+            Route::get('learners/{learner}/hours/file', [HoursController::class, 'file']);
             Route::get('learners/{learner}/needs', [LearnerController::class, 'needs']);
             Route::get('learners/{learner}/skill', [SkillController::class, 'show']);
             Route::get('learners/{learner}/habits', [SkillController::class, 'habits']);
@@ -142,6 +145,10 @@ Route::prefix('api')->group(function (): void {
             Route::put('learners/{learner}', [LearnerController::class, 'update']);
             Route::delete('learners/{learner}', [LearnerController::class, 'destroy']);
             Route::post('learners/{learner}/restore', [LearnerController::class, 'restore'])->whereUuid('learner');
+            Route::post('learners/{learner}/accompanied', [HoursController::class, 'store']);
+            Route::put('accompanied/{accompaniedDrive}', [HoursController::class, 'update']);
+            Route::delete('accompanied/{accompaniedDrive}', [HoursController::class, 'destroy']);
+            Route::post('accompanied/{accompaniedDrive}/restore', [HoursController::class, 'restore'])->whereUuid('accompaniedDrive');
             Route::put('learners/{learner}/rules', [RulesController::class, 'learner']);
         });
         $may(Right::Overrule)->group(function (): void {

@@ -2,6 +2,7 @@
 
 namespace Tests;
 
+use App\Models\AccompaniedDrive;
 use App\Models\BusyTime;
 use App\Models\Centre;
 use App\Models\Circuit;
@@ -131,6 +132,9 @@ abstract class FeatureTestCase extends TestCase
             $at['busyTime'] = new BusyTime(['kind' => 'busy', 'instructor_id' => $owner->id, 'starts_at' => now()->addDays(20), 'ends_at' => now()->addDays(21)]);
             $at['busyTime']->save();
             WaitingLearner::query()->create(['learner_id' => $lesson->learner_id, 'minutes' => 60, 'wishes' => []]);
+            $at['accompaniedDrive'] = AccompaniedDrive::query()->create([
+                'learner_id' => $lesson->learner_id, 'starts_at' => '2026-05-01T18:00:00Z', 'minutes' => 40,
+            ]);
             $at['leg'] = Leg::query()->create(['from_site_id' => null, 'to_site_id' => $at['site']->id, 'time_s' => 60, 'distance_m' => 500,
                 'driven_at' => now()]);
             $at['twin'] = Site::query()->create(['name' => 'y', 'kind' => 'junction', 'pack' => 'gb', 'arms' => Routes::ARMS, 'ways' => []]);

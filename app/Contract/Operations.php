@@ -144,6 +144,14 @@ final class Operations
             'DELETE learners/{learner}' => Operation::writes('Archives a learner', [], null),
             'POST learners/{learner}/restore' => Operation::writes('Brings a learner back', [], 'LearnerFacts'),
             'GET learners/{learner}/habits' => Operation::reads('What the key counted: habits by lesson, gaps at junctions', 'Habits'),
+            'GET learners/{learner}/hours' => Operation::reads('Time at the wheel, every drive behind it, and what the law asks of it', 'LearnerHours'),
+            'GET learners/{learner}/hours/file' => Operation::reads('The same as CSV', 'HoursFile'),
+            'POST learners/{learner}/accompanied' => Operation::writes(
+                'Notes a drive with somebody other than an instructor', TakenOfLessons::accompanied(), 'AccompaniedDrive', 201,
+            ),
+            'PUT accompanied/{accompaniedDrive}' => Operation::writes('Says it anew', TakenOfLessons::accompanied(), 'AccompaniedDrive'),
+            'DELETE accompanied/{accompaniedDrive}' => Operation::writes('Takes it away', [], null),
+            'POST accompanied/{accompaniedDrive}/restore' => Operation::writes('Puts it back', [], 'AccompaniedDrive'),
             'GET learners/{learner}/needs' => Operation::reads('Routines in the order in which the record asks for them', Shapes::listOf('RoutineNeed')),
             'GET learners/{learner}/skill' => Operation::reads('What the marks say today', 'Skill'),
             'GET learners/{learner}/marks' => Operation::reads(

@@ -175,6 +175,15 @@ final class TakenOfLessons
         ];
     }
 
+    /** @return array<string, list<mixed>> a drive with somebody other than an instructor */
+    public static function accompanied(): array
+    {
+        return [
+            'starts_at' => ['required', ...self::TIME], 'minutes' => ['required', 'numeric', 'integer', 'between:1,720'],
+            'note' => ['sometimes', 'nullable', 'string', 'max:300'], ...self::conditions('conditions'),
+        ];
+    }
+
     /** @return array<string, list<mixed>> */
     private static function conditions(string $field): array
     {

@@ -2,6 +2,7 @@
 
 namespace App\Privacy;
 
+use App\Models\AccompaniedDrive;
 use App\Models\BusyTime;
 use App\Models\Change;
 use App\Models\Drawing;
@@ -56,6 +57,7 @@ final class Erasure
             Change::query()->where('subject_id', $learner->id)->toBase()->update(['name' => self::NOBODY]);
             // With the time it held.
             BusyTime::withTrashed()->where('learner_id', $learner->id)->forceDelete();
+            AccompaniedDrive::withTrashed()->where('learner_id', $learner->id)->forceDelete();
             WaitingLearner::withTrashed()->where('learner_id', $learner->id)->forceDelete();
             ErasedList::add($learner->id);
             // A lesson still ahead is nobody's.

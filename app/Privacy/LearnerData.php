@@ -3,6 +3,7 @@
 namespace App\Privacy;
 
 use App\Http\Resources\Show;
+use App\Models\AccompaniedDrive;
 use App\Models\BusyTime;
 use App\Models\Change;
 use App\Models\Drawing;
@@ -39,6 +40,12 @@ final class LearnerData
                 static fn (BusyTime $test): array => [
                     'starts_at' => $test->starts_at->toIso8601ZuluString(), 'ends_at' => $test->ends_at->toIso8601ZuluString(), 'title' => $test->title,
                     'centre' => $test->centre?->name, 'instructor' => $test->instructor?->name, 'taken_away' => $test->trashed(),
+                ],
+            )->all(),
+            'accompanied_drives' => AccompaniedDrive::withTrashed()->where('learner_id', $learner->id)->orderBy('starts_at')->get()->map(
+                static fn (AccompaniedDrive $one): array => [
+                    'starts_at' => $one->starts_at->toIso8601ZuluString(), ...$one->only(['minutes', 'note']), 'conditions' => (object) $one->conditions,
+                    'taken_away' => $one->trashed(),
                 ],
             )->all(),
             'waiting' => WaitingLearner::withTrashed()->where('learner_id', $learner->id)->get()->map(static fn (WaitingLearner $one): array => [

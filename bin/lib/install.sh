@@ -5,7 +5,7 @@ SERVER_PACKAGES=(mariadb-server-core mariadb-client-core nginx-light)
 SPELLING_PACKAGES=(hunspell hunspell-en-gb)
 TEST_PACKAGES=(chromium)
 # What reads the formats that go out.
-FORMAT_PACKAGES=(gdal-bin)
+FORMAT_PACKAGES=(gdal-bin python3)
 # What the core is held against: a traffic simulator, a statistics library, a geodesic library.
 REFERENCE_PACKAGES=(sumo sumo-tools python3 r-base-core geographiclib-tools)
 

@@ -160,6 +160,11 @@ final readonly class Coastland implements RulePack
         return Source::assumed();
     }
 
+    public function askedByLaw(): array
+    {
+        return [];
+    }
+
     public function exitSigns(): ExitSigns
     {
         return ExitSigns::withMarkers(

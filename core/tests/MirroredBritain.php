@@ -222,6 +222,11 @@ final readonly class MirroredBritain implements RulePack
         return $this->britain->figures();
     }
 
+    public function askedByLaw(): array
+    {
+        return $this->britain->askedByLaw();
+    }
+
     public function exitSigns(): ExitSigns
     {
         return $this->britain->exitSigns();

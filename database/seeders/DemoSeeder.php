@@ -95,6 +95,7 @@ final class DemoSeeder extends Seeder
         $this->branch($school, $automatic);
         $this->week($tutor, array_slice($places, 0, 12), $manual, $automatic);
         DemoDiary::fill($owner, $tutor, $manual);
+        DemoAccompanied::fill();
         $this->today($histories);
         // What was driven before holds its time as well.
         Bookings::fill();
@@ -123,6 +124,8 @@ final class DemoSeeder extends Seeder
         DemoSites::draw($places, 'na');
         $learner = Learner::query()->create([
             'name' => 'Remy Castellan', 'level' => 'beginner', 'transmission' => 'automatic', 'pick_up' => 'Heron Court 12', 'pack' => 'na',
+            'is_minor' => true, 'guardian_name' => 'Solene Castellan', 'guardian_contact' => '01632 960 587',
+            'guardian_consent_on' => now()->subDays(30)->toDateString(),
         ]);
         $lesson = new Lesson([
             'learner_id' => $learner->id, 'vehicle_id' => $car->id, 'starts_at' => now(self::ZONE)->addDay()->setTime(11, 0)->utc(), 'minutes' => 60,

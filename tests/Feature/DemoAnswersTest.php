@@ -1,5 +1,6 @@
 <?php
 
+use App\Models\Learner;
 use App\Models\Lesson;
 use App\Models\Mark;
 use App\Models\Round;
@@ -39,6 +40,7 @@ it('answers a day of the demo as it was recorded', function (): void {
         'today' => ['today', null], 'lesson-planned' => ["lessons/{$today['next']['id']}", null], 'lesson-driven' => ["lessons/{$driven->id}", null],
         'changed' => ["lessons/{$driven->id}/changed", null],
         'learners' => ['learners', null], 'learner' => ["learners/{$learner}", null], 'skill' => ["learners/{$learner}/skill", null],
+        'hours' => ["learners/{$learner}/hours", null], 'hours-asked' => ['learners/'.Learner::query()->where('pack', 'na')->sole()->id.'/hours', null],
         'habits' => ["learners/{$learner}/habits", null],
         'needs' => ["learners/{$learner}/needs", null],
         'cell' => ["learners/{$learner}/skill/{$cell['routine']}/{$cell['step']}", null],

@@ -6,6 +6,7 @@ use App\Contract\Shapes;
 use App\Contract\ToolShapes;
 use NobleTurn\Core\Compute\Out;
 use NobleTurn\Core\Compute\Toolbox;
+use NobleTurn\Core\Record\Company;
 use NobleTurn\Core\Record\Conditions;
 use NobleTurn\Core\Record\NeedKind;
 use NobleTurn\Core\Record\Outcome;
@@ -57,6 +58,33 @@ final class Learners
                 'minutes' => Out::object(
                     array_map(static fn (): array => $minutes, Conditions::KINDS),
                 ) + ['description' => 'by kind of conditions and what it was'],
+            ]),
+            'AccompaniedDrive' => Out::object([
+                'id' => Shapes::id(), 'learner_id' => Shapes::id(), 'starts_at' => Shapes::moment(), 'minutes' => Out::integer(''),
+                'conditions' => Shapes::ref('Conditions'), 'note' => Out::text('with whom, where to', nullable: true),
+            ]),
+            'HoursFile' => Out::object(['csv' => Out::text('a line for each drive (RFC 4180)')]),
+            'LearnerHours' => Out::object([
+                'learner' => Out::object(['id' => Shapes::id(), 'name' => Out::text('')]), 'pack' => Out::text('whose law asks'),
+                'asks_of_minors' => Out::flag('whether that law asks more of learners who are not of age'), 'total' => Out::number('minutes at the wheel'),
+                'with' => Out::list(Out::object(['with' => Out::choice(Company::class), 'minutes' => Out::number('')])),
+                'parts' => Out::list(Out::object([
+                    'kind' => Out::choice(array_keys(Conditions::KINDS)), 'condition' => Out::text('as it is noted, or not-noted'),
+                    'instructor' => Out::number('minutes'), 'accompanied' => Out::number('minutes'),
+                ]), 'each kind adds up to the whole'),
+                'asked' => Out::list(Out::object([
+                    'code' => Out::text(''), 'title' => Out::text(''), 'have' => Out::number('minutes, or lessons'), 'wanted' => Out::number('likewise'),
+                    'light' => Out::text('counted in this light only', nullable: true), 'is_met' => Out::flag(''), 'message' => Out::text(''),
+                    'source' => Out::text('status of the figure'),
+                ]), 'by law'),
+                'drives' => Out::list(Out::object([
+                    'id' => Shapes::id('of the lesson, or of the drive'), 'with' => Out::choice(Company::class),
+                    'instructor' => Out::text('null where there was none', nullable: true), 'starts_at' => Shapes::moment(), 'minutes' => Out::number(''),
+                    'minutes_of' => Out::object(array_map(static fn (): array => $minutes, Conditions::KINDS)),
+                    'by_sun' => Out::number('minutes whose light was not noted, and follows from the sun'),
+                    'conditions' => Shapes::refOrNull('Conditions') + ['description' => 'of a drive that was accompanied, as it was told'],
+                    'note' => Out::text('', nullable: true),
+                ]), 'latest first'),
             ]),
             'LearnerRecord' => Shapes::with($facts, [
                 'lessons' => Out::list(

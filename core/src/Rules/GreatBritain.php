@@ -162,6 +162,11 @@ final readonly class GreatBritain implements RulePack
         ];
     }
 
+    public function askedByLaw(): array
+    {
+        return [];
+    }
+
     public function exitSigns(): ExitSigns
     {
         $mile = 1760.0 * Distance::METRES_IN_A_YARD;

@@ -161,6 +161,14 @@ final readonly class Ireland implements RulePack
         ];
     }
 
+    public function askedByLaw(): array
+    {
+        return [AskedByLaw::lessons(
+            'essential-training', 'Lessons of essential training', 12, 60, Source::fromMemory('essential driver training rules'),
+            'And six months since the learner’s permit was given: look at the permit.',
+        )];
+    }
+
     public function exitSigns(): ExitSigns
     {
         return ExitSigns::withMarkers(

@@ -291,6 +291,16 @@ final readonly class NorthAmerica implements RulePack
         ];
     }
 
+    public function askedByLaw(): array
+    {
+        $rules = Source::fromMemory('state licensing rules');
+
+        return [
+            AskedByLaw::minutes('practice', 'Practice at the wheel', 50 * 60, $rules, ofMinors: true),
+            AskedByLaw::minutes('night', 'Of it at night', 10 * 60, $rules, 'night', ofMinors: true),
+        ];
+    }
+
     public function exitSigns(): ExitSigns
     {
         $mile = 1760.0 * Distance::METRES_IN_A_YARD;

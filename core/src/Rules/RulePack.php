@@ -127,6 +127,9 @@ interface RulePack
 
     public function deviceRuleSource(): Source;
 
+    /** @return list<AskedByLaw> driving that a learner has to show before the test; empty where the law asks for none */
+    public function askedByLaw(): array;
+
     /** @return non-empty-list<Figure> everything the pack fixes, to be printed with its status */
     public function figures(): array;
 }

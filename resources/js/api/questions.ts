@@ -35,6 +35,7 @@ export const questions = {
     learner: (learner: string) => ({ queryKey: ['learner', learner], queryFn: () => api.GET('/learners/{learner}', at({ learner })) }),
     skill: (learner: string) => ({ queryKey: ['learner', learner, 'skill'], queryFn: () => api.GET('/learners/{learner}/skill', at({ learner })) }),
     habits: (learner: string) => ({ queryKey: ['learner', learner, 'habits'], queryFn: () => api.GET('/learners/{learner}/habits', at({ learner })) }),
+    hours: (learner: string) => ({ queryKey: ['learner', learner, 'hours'], queryFn: () => api.GET('/learners/{learner}/hours', at({ learner })) }),
     needs: (learner: string) => ({ queryKey: ['learners', learner, 'needs'], queryFn: () => api.GET('/learners/{learner}/needs', at({ learner })) }),
     sites: () => ({ queryKey: ['sites'], queryFn: () => api.GET('/sites') }),
     pictures: (site: string) => ({ queryKey: ['pictures', 'of', site], queryFn: () => api.GET('/sites/{site}/pictures', at({ site })) }),

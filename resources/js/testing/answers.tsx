@@ -46,6 +46,8 @@ interface Recorded {
     'demo-school-learners': Api.SchoolLearners;
     'demo-skill': Api.Skill;
     'demo-habits': Api.Habits;
+    'demo-hours': Api.LearnerHours;
+    'demo-hours-asked': Api.LearnerHours;
     'demo-teaching': Api.Teaching;
     'demo-today': Api.Today;
     'demo-vehicle-kinds': Api.VehicleKind[];

@@ -59,6 +59,9 @@ export function LearnerPage() {
                     <Link className="key" to={`/learners/${id}/words`}>
                         In plain words
                     </Link>
+                    <Link className="key" to={`/learners/${id}/hours`}>
+                        Hours
+                    </Link>
                     <Link className="key" to={`/learners/${id}/data`}>
                         All that is kept
                     </Link>
