@@ -5,7 +5,7 @@ namespace Database\Seeders;
 use App\Models\AccompaniedDrive;
 use App\Models\Learner;
 
-/** What some learners of the demo drove with somebody other than an instructor: on Sunday evenings, when there are no lessons. */
+/** What some learners of the demo drove with somebody other than an instructor, on Sunday evenings. */
 final class DemoAccompanied
 {
     private const ZONE = 'Europe/London';

@@ -16,6 +16,7 @@ async function screens(page: Page): Promise<Record<string, string>> {
         'Kerb view': `/lessons/${lesson.id}/kerb`,
         Debrief: `/lessons/${lessons.find((one) => one.state === 'done')!.id}/debrief`,
         Learner: `/learners/${learner!.id}`,
+        Hours: `/learners/${learner!.id}/hours`,
         Places: '/places',
         Circuits: '/places/circuits',
         'A circuit': `/places/circuit?${query}`,

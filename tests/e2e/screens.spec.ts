@@ -30,6 +30,7 @@ async function screens(page: Page): Promise<Record<string, string>> {
         Learners: '/learners',
         Learner: `/learners/${long.id}`,
         'Learner, in plain words': `/learners/${long.id}/words`,
+        'Learner, hours': `/learners/${long.id}/hours`,
         'Learner, all that is kept': `/learners/${long.id}/data`,
         School: '/school',
         'School: routines': '/school?show=routines',

@@ -9,9 +9,12 @@ use NobleTurn\Core\Record\Hours;
 use NobleTurn\Core\Record\HoursBook;
 use NobleTurn\Core\Record\TimeAtWheel;
 use NobleTurn\Core\Rules\AskedByLaw;
+use NobleTurn\Core\Rules\Figure;
 use NobleTurn\Core\Rules\GreatBritain;
 use NobleTurn\Core\Rules\Ireland;
 use NobleTurn\Core\Rules\NorthAmerica;
+use NobleTurn\Core\Rules\RulePack;
+use NobleTurn\Core\Rules\RulePacks;
 use NobleTurn\Core\Rules\Source;
 use NobleTurn\Core\Site\Position;
 
@@ -112,6 +115,20 @@ it('holds the book against the law of each country', function (): void {
     expect($book->against($practice)->message())->toBe('43 h 55 min of 50 h: 6 h 5 min to go.')
         ->and($book->against($night)->message())->toBe('11 h 55 min of 10 h: that is enough.')
         ->and($practice->ofMinors && $night->ofMinors)->toBeTrue();
+});
+
+it('asks in figures for what each pack prints in words', function (): void {
+    $printed = static fn (RulePack $pack): string => array_values(array_filter(
+        $pack->figures(), static fn (Figure $figure): bool => $figure->key === 'record',
+    ))[0]->value;
+    foreach (RulePacks::all() as $pack) {
+        $asked = $pack->askedByLaw();
+        expect($printed($pack) === 'none')->toBe($asked === []);
+        foreach ($asked as $one) {
+            $figure = $one->lessonMinutes === null ? intdiv($one->wanted, 60) : $one->wanted;
+            expect($printed($pack))->toMatch("/\\b{$figure}\\b/")->and($one->ofMinors)->toBe(str_contains($printed($pack), 'for minors'));
+        }
+    }
 });
 
 it('says nothing is left only when nothing is left: from one minute to the next', function (): void {

@@ -9,7 +9,7 @@ export function HoursTable({ hours }: { hours: Hours }) {
     return (
         <section aria-labelledby="hours" className="grid content-start gap-2">
             <h2 id="hours" className="border-hair border-b-2 pb-1 text-lg">
-                {spoken(hours.total)} at the wheel
+                {spoken(hours.total)} at the wheel in lessons
             </h2>
             <dl className="grid grid-cols-[7rem_minmax(0,1fr)] gap-x-3 gap-y-2">
                 {KINDS.map((kind) => {

@@ -6,6 +6,7 @@ import { CONDITIONS, KINDS } from '@/skill/words';
 import { Field } from '@/ui/Field';
 import { FormFoot } from '@/ui/FormFoot';
 import { useForm } from '@/ui/useForm';
+import { IN_ORDER } from './parts';
 
 type Drive = LearnerHours['drives'][number];
 
@@ -71,7 +72,7 @@ export function AccompaniedForm({ learner, drive, onKept, onTakeAway }: Props) {
                 />
             </Field>
             <div className="grid gap-4 sm:grid-cols-2">
-                {KINDS.map((kind) => (
+                {IN_ORDER.map((kind) => (
                     <Field key={kind} label={CONDITIONS[kind].title} errors={errors[`conditions.${kind}`]}>
                         <select value={values[kind]} onChange={(event) => set(kind, event.target.value)}>
                             <option value="">{UNSAID[kind]}</option>

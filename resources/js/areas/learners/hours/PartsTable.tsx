@@ -1,6 +1,6 @@
 import type { LearnerHours } from '@/api/types';
-import { CONDITIONS, KINDS } from '@/skill/words';
-import { conditionWords, lasting, type Part } from './parts';
+import { CONDITIONS } from '@/skill/words';
+import { conditionWords, IN_ORDER, lasting, type Part } from './parts';
 
 interface Props {
     hours: LearnerHours;
@@ -17,14 +17,16 @@ export function PartsTable({ hours, chosen, onChoose }: Props) {
                 Driven in
             </h2>
             <div className="relative overflow-x-auto" tabIndex={0} role="region" aria-label="Hours by what they were driven in">
-                <table className="w-full text-left">
+                <table className="w-full text-left max-sm:text-sm">
                     <thead>
                         <tr className="border-hair border-b-2">
-                            <th scope="col" className="py-1 pr-3" />
-                            <th scope="col" className="py-1 pr-3 text-right">
-                                With an instructor
+                            <th scope="col" className="py-1 pr-2">
+                                <span className="sr-only">Driven in</span>
                             </th>
-                            <th scope="col" className="py-1 pr-3 text-right">
+                            <th scope="col" className="py-1 pr-2 sm:pr-3 text-right">
+                                Instructor
+                            </th>
+                            <th scope="col" className="py-1 pr-2 sm:pr-3 text-right">
                                 Accompanied
                             </th>
                             <th scope="col" className="py-1 text-right">
@@ -32,7 +34,7 @@ export function PartsTable({ hours, chosen, onChoose }: Props) {
                             </th>
                         </tr>
                     </thead>
-                    {KINDS.map((kind) => (
+                    {IN_ORDER.map((kind) => (
                         <tbody key={kind}>
                             <tr>
                                 <th scope="rowgroup" colSpan={4} className="pt-3 pb-1 font-semibold">
@@ -45,18 +47,18 @@ export function PartsTable({ hours, chosen, onChoose }: Props) {
                                     const isChosen = chosen?.kind === kind && chosen.condition === condition;
                                     return (
                                         <tr key={condition} className={`border-hair border-b ${isChosen ? 'bg-wash' : ''}`}>
-                                            <th scope="row" className="py-0 pr-3 font-medium">
+                                            <th scope="row" className="py-0 pr-2 sm:pr-3 font-medium">
                                                 <button
                                                     type="button"
-                                                    className="link min-h-12 text-left print:no-underline"
+                                                    className="link min-h-12 min-w-12 text-left print:no-underline"
                                                     aria-pressed={isChosen}
                                                     onClick={() => onChoose(isChosen ? null : { kind, condition })}
                                                 >
                                                     {conditionWords({ kind, condition })}
                                                 </button>
                                             </th>
-                                            <td className="tabular py-1 pr-3 text-right whitespace-nowrap">{cell(instructor)}</td>
-                                            <td className="tabular py-1 pr-3 text-right whitespace-nowrap">{cell(accompanied)}</td>
+                                            <td className="tabular py-1 pr-2 sm:pr-3 text-right whitespace-nowrap">{cell(instructor)}</td>
+                                            <td className="tabular py-1 pr-2 sm:pr-3 text-right whitespace-nowrap">{cell(accompanied)}</td>
                                             <td className="tabular py-1 text-right font-semibold whitespace-nowrap">{lasting(instructor + accompanied)}</td>
                                         </tr>
                                     );

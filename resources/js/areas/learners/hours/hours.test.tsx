@@ -32,7 +32,7 @@ describe('what is counted', () => {
 
     it.each([lessons, asked])('adds up from the drives behind each figure', (hours) => {
         for (const { kind, condition, instructor, accompanied } of hours.parts) {
-            const part = { kind, condition } as Part;
+            const part = { kind, condition };
             const sum = behind(hours.drives, part).reduce((total, drive) => total + minutesIn(drive, part), 0);
             expect(sum, `${kind} ${condition}`).toBeCloseTo(instructor + accompanied, 6);
         }
@@ -104,7 +104,7 @@ describe('the book of hours', () => {
         fireEvent.change(screen.getByLabelText('With whom, where to'), { target: { value: 'With her aunt' } });
         fireEvent.click(screen.getByRole('button', { name: 'Add the drive' }));
         expect((await screen.findByRole('alert')).textContent).toContain('is in a lesson that the learner had then.');
-        expect((screen.getByLabelText('Minutes at the wheel') as HTMLInputElement).value).toBe('50');
+        expect(screen.getByLabelText<HTMLInputElement>('Minutes at the wheel').value).toBe('50');
         refuse = false;
         fireEvent.click(screen.getByRole('button', { name: 'Add the drive' }));
         await waitFor(() => expect(screen.queryByLabelText('Set off')).toBeNull());
@@ -121,7 +121,7 @@ describe('the book of hours', () => {
         const sent = server({ [`GET learners/${asked.learner.id}/hours`]: asked });
         page(asked);
         fireEvent.click((await screen.findAllByRole('button', { name: 'Change' }))[0]!);
-        expect((screen.getByLabelText('Kind of road') as HTMLSelectElement).value).toBe('rural');
+        expect(screen.getByLabelText<HTMLSelectElement>('Kind of road').value).toBe('rural');
         fireEvent.change(screen.getByLabelText('Kind of road'), { target: { value: '' } });
         fireEvent.click(screen.getByRole('button', { name: 'Keep it so' }));
         await waitFor(() => expect(screen.queryByLabelText('Set off')).toBeNull());

@@ -1,5 +1,5 @@
 import type { LearnerHours } from '@/api/types';
-import { CONDITIONS, KINDS } from '@/skill/words';
+import { CONDITIONS, type KINDS } from '@/skill/words';
 
 type Drive = LearnerHours['drives'][number];
 type Kind = (typeof KINDS)[number];
@@ -9,6 +9,9 @@ export interface Part {
     kind: Kind;
     condition: string;
 }
+
+/** As a book of hours is asked about: day and night first. */
+export const IN_ORDER = ['light', 'surface', 'road', 'traffic'] as const satisfies Kind[];
 
 const NOT_NOTED = 'not-noted';
 
@@ -28,11 +31,12 @@ export const behind = (drives: readonly Drive[], part: Part | null): Drive[] => 
 
 /** What a drive was driven in, as far as anybody noted it; of one condition alone only its word. */
 export function drivenIn(drive: Drive): string {
-    return KINDS.flatMap((kind) => {
+    return IN_ORDER.flatMap((kind) => {
         const parts = Object.entries(drive.minutes_of[kind]).filter(([condition, minutes]) => minutes > 0 && condition !== NOT_NOTED);
         const bySun = kind === 'light' && drive.by_sun > 0 ? ' (by the sun)' : '';
         const isAll = parts.length === 1 && Math.abs(parts[0]![1] - drive.minutes) < 0.5;
         const words = parts.map(([condition, minutes]) => conditionWords({ kind, condition }) + (isAll ? '' : ` ${lasting(minutes)}`));
-        return words.length > 0 ? [words.join(', ') + bySun] : [];
+        const about = kind === 'traffic' ? 'traffic: ' : '';
+        return words.length > 0 ? [about + words.join(', ') + bySun] : [];
     }).join(' · ');
 }
