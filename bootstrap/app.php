@@ -7,6 +7,8 @@ use App\Console\RulesCommand;
 use App\Http\Middleware\PlainInput;
 use App\Http\Middleware\SecurityHeaders;
 use App\Http\ProblemRenderer;
+use App\Jobs\TellLearners;
+use Illuminate\Console\Scheduling\Schedule;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Bootstrap\LoadEnvironmentVariables;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -19,6 +21,9 @@ $app = Application::configure(basePath: dirname(__DIR__))
         web: __DIR__.'/../routes/web.php',
     )
     ->withCommands([ComputeCommand::class, ContractCommand::class, InstallationCommand::class, RulesCommand::class])
+    ->withSchedule(static function (Schedule $schedule): void {
+        $schedule->job(TellLearners::class)->everyMinute();
+    })
     ->withMiddleware(function (Middleware $middleware): void {
         // The interface and its API share one origin: no other may ask.
         $middleware->remove(HandleCors::class);

@@ -31,6 +31,7 @@ use App\Http\Controllers\SessionsController;
 use App\Http\Controllers\SiteController;
 use App\Http\Controllers\SkillController;
 use App\Http\Controllers\SyncController;
+use App\Http\Controllers\TextController;
 use App\Http\Controllers\TodayController;
 use App\Http\Controllers\UpController;
 use App\Http\Controllers\VehicleController;
@@ -89,6 +90,7 @@ Route::prefix('api')->group(function (): void {
             Route::get('waiting', [WaitingController::class, 'index']);
             Route::get('lessons/{lesson}/offers', [WaitingController::class, 'offers']);
             Route::get('lessons/{lesson}/calendar', [CalendarController::class, 'lesson']);
+            Route::get('texts', [TextController::class, 'index']);
             Route::get('late', [LateController::class, 'show']);
             Route::get('series', [DiaryController::class, 'series']);
             Route::get('lessons/{lesson}', [LessonController::class, 'show']);
@@ -99,6 +101,7 @@ Route::prefix('api')->group(function (): void {
             Route::put('learners/{learner}/waiting', [WaitingController::class, 'update']);
             Route::delete('learners/{learner}/waiting', [WaitingController::class, 'destroy']);
             Route::post('learners/{learner}/waiting/restore', [WaitingController::class, 'restore']);
+            Route::patch('texts/{text}', [TextController::class, 'update']);
             Route::post('late', [LateController::class, 'write']);
             Route::get('calendar', [CalendarController::class, 'show']);
             Route::post('calendar', [CalendarController::class, 'store']);
@@ -217,6 +220,8 @@ Route::prefix('api')->group(function (): void {
             Route::post('school/records', [SchoolController::class, 'bringUpToDate']);
         });
         $may(Right::RunSchool)->group(function (): void {
+            Route::get('school/texts', [TextController::class, 'settings']);
+            Route::put('school/texts', [TextController::class, 'change']);
             Route::put('school/position', [SchoolController::class, 'position']);
             Route::put('school/reading', [SchoolController::class, 'reading']);
             Route::put('rules/school', [RulesController::class, 'school']);

@@ -18,6 +18,7 @@ use App\Models\Promise;
 use App\Models\Remedy;
 use App\Models\School;
 use App\Models\Site;
+use App\Models\Text;
 use App\Models\User;
 use App\Models\Vehicle;
 use App\Models\WaitingLearner;
@@ -134,6 +135,9 @@ abstract class FeatureTestCase extends TestCase
             WaitingLearner::query()->create(['learner_id' => $lesson->learner_id, 'minutes' => 60, 'wishes' => []]);
             $at['accompaniedDrive'] = AccompaniedDrive::query()->create([
                 'learner_id' => $lesson->learner_id, 'starts_at' => '2026-05-01T18:00:00Z', 'minutes' => 40,
+            ]);
+            $at['text'] = Text::query()->create([
+                'lesson_id' => $lesson->id, 'learner_id' => $lesson->learner_id, 'kind' => 'booked', 'body' => 'x', 'made_at' => now(),
             ]);
             $at['leg'] = Leg::query()->create(['from_site_id' => null, 'to_site_id' => $at['site']->id, 'time_s' => 60, 'distance_m' => 500,
                 'driven_at' => now()]);

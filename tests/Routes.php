@@ -122,6 +122,11 @@ final class Routes
             'DELETE drawings/{drawing}' => [], 'POST drawings/{drawing}/restore' => [],
             'PUT places/{place}' => $place, 'DELETE places/{place}' => [], 'POST places/{place}/restore' => [],
             'PUT school/position' => ['latitude_deg' => 1, 'longitude_deg' => 1],
+            'GET school/texts' => [], 'PUT school/texts' => [
+                'on' => true, 'quiet_from' => '20:00', 'quiet_until' => '09:00', 'reminds_at' => '18:00',
+                'words' => ['booked' => '{learner}: {day}', 'moved' => null, 'cancelled' => null, 'day-before' => null, 'late' => null],
+            ],
+            'GET texts' => [], 'PATCH texts/{text}' => ['passed_on' => true],
             'PUT school/reading' => ['colleagues_read' => false],
             'GET people' => [], 'POST people' => ['name' => 'x', 'email' => Str::random(8).'@example.test', 'role' => 'instructor'],
             'PUT people/{person}' => ['name' => 'x', 'email' => Str::random(8).'@example.test', 'role' => 'owner'],

@@ -85,6 +85,8 @@ final class Operations
             'GET lessons/{lesson}/offers' => Operation::reads(
                 'To whom of the waiting list the hour of a lesson that is off is offered, best first', Shapes::listOf('Offered'),
             ),
+            'GET texts' => Operation::reads('What learners of one’s own lessons are to be told, not yet passed on', Shapes::listOf('LessonText')),
+            'PATCH texts/{text}' => Operation::writes('Says whether a text was passed on', TakenOfDiary::passedOn(), 'LessonText'),
             'GET calendar' => Operation::reads('Whether one’s own calendar reads one’s diary, and whose names stand there', 'CalendarState'),
             'POST calendar' => Operation::writes(
                 'Makes a secret address for one’s own calendar; the one of before stops', TakenOfDiary::calendar(), 'CalendarAddress', 201,
@@ -225,6 +227,8 @@ final class Operations
             'GET school/teaching' => Operation::reads('What is taught worst or never, where and why', 'Teaching'),
             'POST school/records' => Operation::writes('Brings records up to date in the background', [], 'RecordsState'),
             'PUT school/position' => Operation::writes('Says where the school lies', Taken::position(), 'SchoolPosition'),
+            'GET school/texts' => Operation::reads('What the school tells its learners, in which words and when, and its outbox', 'TextSettings'),
+            'PUT school/texts' => Operation::writes('Says it anew', TakenOfDiary::texts(), 'TextSettings'),
             'PUT school/reading' => Operation::writes('Says whether instructors read each other’s lessons', Taken::reading(), 'Reading'),
             'GET people' => Operation::reads('The people of the school', 'People'),
             'POST people' => Operation::writes('Invites somebody', Taken::person(), 'Person', 201),

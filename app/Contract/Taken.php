@@ -98,7 +98,7 @@ final class Taken
             'pick_up' => ['nullable', 'string', 'max:190'], ...self::position('pick_up_'),
             'licence_seen_on' => self::A_DAY, 'eyesight_checked_on' => self::A_DAY,
             'transmission' => ['required', 'in:manual,automatic'], 'level' => ['required', 'in:beginner,developing,independent'],
-            'is_minor' => ['sometimes', 'boolean'], 'guardian_name' => ['nullable', 'string', 'max:120'],
+            'wants_texts' => ['sometimes', 'boolean'], 'is_minor' => ['sometimes', 'boolean'], 'guardian_name' => ['nullable', 'string', 'max:120'],
             'guardian_contact' => ['nullable', 'string', 'max:190'], 'guardian_consent_on' => self::A_DAY,
             'reference_points' => ['sometimes', 'array', 'max:20'],
             'reference_points.*.what' => ['required', 'string', 'max:120'],

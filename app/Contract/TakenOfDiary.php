@@ -2,6 +2,8 @@
 
 namespace App\Contract;
 
+use NobleTurn\Core\Diary\TextKind;
+
 /** What addresses of the diary take: days, times that are asked about, what is held, who waits, a day that runs late, one's own calendar. */
 final class TakenOfDiary
 {
@@ -60,6 +62,24 @@ final class TakenOfDiary
             'wishes' => ['sometimes', 'array', 'max:14'], 'wishes.*' => ['array:days,from,until'], 'wishes.*.days' => ['required', 'array', 'max:7'],
             'wishes.*.days.*' => ['numeric', 'integer', 'between:1,7', 'distinct:strict'], 'wishes.*.from' => ['required', 'date_format:H:i'],
             'wishes.*.until' => ['required', 'date_format:H:i'],
+        ];
+    }
+
+    /** @return array<string, list<mixed>> whether a text was passed on */
+    public static function passedOn(): array
+    {
+        return ['passed_on' => ['required', 'boolean']];
+    }
+
+    /** @return array<string, list<mixed>> what the school tells its learners, and when: of a kind without words nobody is told */
+    public static function texts(): array
+    {
+        $kinds = array_column(TextKind::cases(), 'value');
+        $times = array_fill_keys(['quiet_from', 'quiet_until', 'reminds_at'], ['required', 'date_format:H:i']);
+
+        return [
+            'on' => ['required', 'boolean'], ...$times, 'words' => ['required', 'array:'.implode(',', $kinds)],
+            ...array_fill_keys(array_map(static fn (string $kind): string => "words.{$kind}", $kinds), ['present', 'nullable', 'string', 'max:480']),
         ];
     }
 

@@ -7,6 +7,9 @@ use App\Models\Lesson;
 use App\Models\Round;
 use App\Models\School;
 use App\Models\User;
+use App\Telling\Outbox;
+use App\Telling\TextSettings;
+use App\Telling\TextWords;
 use Illuminate\Database\Eloquent\Collection as EloquentCollection;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
@@ -16,6 +19,7 @@ use NobleTurn\Core\Diary\LateDay;
 use NobleTurn\Core\Diary\Later;
 use NobleTurn\Core\Diary\LessonState;
 use NobleTurn\Core\Diary\Period;
+use NobleTurn\Core\Diary\TextKind;
 
 /**
  * The rest of a day that runs late: who begins when, whose lesson is cut, what cannot be kept, and what each of them is told. Tests and
@@ -31,19 +35,25 @@ final readonly class RunningLate
     /** What is noted of a lesson that could not be kept. */
     private const WHY = 'The day ran late';
 
+    private TextSettings $texts;
+
+    private Outbox $outbox;
+
     public function __construct(private School $school, private User $instructor)
     {
+        $this->texts = TextSettings::of($school);
+        $this->outbox = new Outbox($school);
     }
 
     /**
      * @param  int  $minutes  by which what is on ends later; where nothing is on, by which one is late for what comes next
-     * @return array{on: ?string, rest: list<array<string, mixed>>}
+     * @return array{fills_outbox: bool, on: ?string, rest: list<array<string, mixed>>}
      */
     public function told(int $minutes): array
     {
         [$on, $rest, $later] = $this->day($minutes);
         // All their plans in one go.
-        (new EloquentCollection($rest->filter(static fn (Lesson|BusyTime $one): bool => $one instanceof Lesson)))->load('items.place');
+        (new EloquentCollection($rest->filter(static fn (Lesson|BusyTime $one): bool => $one instanceof Lesson)))->load(['items.place', 'instructor']);
         $moved = [];
         foreach ($later as $one) {
             $lesson = $rest[$one->appointment->id];
@@ -54,6 +64,7 @@ final readonly class RunningLate
         $clashes = array_combine(array_keys($moved), Clash::ofEach(array_values($moved), array_keys($moved)));
 
         return [
+            'fills_outbox' => $this->texts->isOn,
             'on' => $on === null ? null : Appointments::name($on),
             'rest' => array_map(fn (Later $one): array => $this->line($rest[$one->appointment->id], $one, $clashes), $later),
         ];
@@ -78,7 +89,7 @@ final readonly class RunningLate
                 throw ValidationException::withMessages(['lessons' => 'The day has gone on meanwhile: look at it once more.']);
             }
         }
-        Bookings::inTurn(static function () use ($rest, $later, $agreed): void {
+        Bookings::inTurn(function () use ($rest, $later, $agreed): void {
             // From the last to the first: each moves into time that is free by then.
             foreach (array_reverse($later) as $one) {
                 $lesson = $rest[$one->appointment->id];
@@ -88,7 +99,9 @@ final readonly class RunningLate
                 $changes = $one->period === null
                     ? ['state' => LessonState::Cancelled->value, 'ended_by' => 'instructor', 'ended_at' => now(), 'ended_why' => self::WHY]
                     : self::moved($lesson, $one)->only(['starts_at', 'minutes']);
+                $text = $this->text($lesson, $one->period === null ? null : self::moved($lesson, $one));
                 Bookings::with($lesson, static fn (Lesson $lesson): bool => $lesson->update($changes));
+                $this->outbox->late($lesson, $text);
             }
         });
     }
@@ -158,9 +171,14 @@ final readonly class RunningLate
         ];
     }
 
-    /** What the learner is told, as the instructor would write it. */
+    /** What the learner is told: in the words of the school where it has its own, else as the instructor would write it. */
     private function text(Lesson $lesson, ?Lesson $moved): string
     {
+        $kind = $moved === null ? TextKind::Cancelled : TextKind::Late;
+        $words = $this->texts->isOn ? $this->texts->words[$kind->value] : null;
+        if ($words !== null && $words !== TextWords::usual($kind)) {
+            return TextWords::filled($words, $moved ?? $lesson, $this->school, $lesson->starts());
+        }
         $time = fn (Carbon $at): string => $at->setTimezone($this->school->time_zone)->format('H:i');
         $first = explode(' ', $lesson->learner->name)[0];
         $was = $time($lesson->starts());

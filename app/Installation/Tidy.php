@@ -10,10 +10,12 @@ use Illuminate\Support\Facades\DB;
 /** What an installation throws away by itself, hourly: what has run out, and whoever a school keeps no longer. */
 final class Tidy
 {
-    /** Finished work in the background, days; letters, days; the log of changes, months (all assumed). */
+    /** Finished work in the background, days; letters, days; texts and the log of changes, months (all assumed). */
     private const BATCHES_DAYS = 2;
 
     private const LETTERS_DAYS = 90;
+
+    private const TEXTS_MONTHS = 12;
 
     private const CHANGES_MONTHS = 36;
 
@@ -35,6 +37,7 @@ final class Tidy
                 'created_at', '<', $now->copy()->subMinutes((int) config('auth.passwords.invitations.expire')),
             )->delete(),
             'letters' => DB::table('letters')->where('created_at', '<', $now->copy()->subDays(self::LETTERS_DAYS))->delete(),
+            'texts' => DB::table('texts')->where('made_at', '<', $now->copy()->subMonths(self::TEXTS_MONTHS))->delete(),
             'changes' => DB::table('changes')->where('at', '<', $now->copy()->subMonths(self::CHANGES_MONTHS))->delete(),
             'learners erased' => Retention::run($current),
         ]);

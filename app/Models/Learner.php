@@ -24,6 +24,7 @@ use Illuminate\Support\Carbon;
  * @property ?Carbon $marks_read_at when somebody last read what the marks say
  * @property ?Carbon $erased_at from when on nobody is named here any more
  * @property ?Carbon $keep_until not erased before this day, whatever the school's setting says
+ * @property bool $wants_texts whether they are told of their lessons by text
  * @property bool $is_minor
  * @property ?string $guardian_name
  * @property ?string $guardian_contact
@@ -37,6 +38,7 @@ final class Learner extends Model
     protected $fillable = [
         'name', 'phone', 'email', 'pick_up', 'pick_up_latitude_deg', 'pick_up_longitude_deg', 'licence_seen_on', 'eyesight_checked_on', 'transmission', 'level',
         'is_minor', 'guardian_name', 'guardian_contact', 'guardian_consent_on', 'reference_points', 'pack', 'practice', 'keep_until',
+        'wants_texts',
     ];
 
     /** @return array<string, string> */
@@ -45,11 +47,11 @@ final class Learner extends Model
         return [
             'licence_seen_on' => 'date', 'eyesight_checked_on' => 'date', 'guardian_consent_on' => 'date',
             'marks_read_at' => 'datetime', 'erased_at' => 'datetime', 'keep_until' => 'date', 'is_minor' => 'boolean', 'reference_points' => 'array',
-            'practice' => 'array', 'pick_up_latitude_deg' => 'float', 'pick_up_longitude_deg' => 'float',
+            'wants_texts' => 'boolean', 'practice' => 'array', 'pick_up_latitude_deg' => 'float', 'pick_up_longitude_deg' => 'float',
         ];
     }
 
-    protected $attributes = ['reference_points' => '[]', 'practice' => '{}', 'is_minor' => false];
+    protected $attributes = ['reference_points' => '[]', 'practice' => '{}', 'is_minor' => false, 'wants_texts' => true];
 
     /** @return HasMany<Lesson, $this> */
     public function lessons(): HasMany

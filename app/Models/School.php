@@ -17,13 +17,15 @@ use Illuminate\Database\Eloquent\Model;
  * @property ?int $keep_minors_months likewise, where the learner is a minor
  * @property ?float $latitude_deg where it lies
  * @property ?float $longitude_deg
+ * @property ?array<string, mixed> $texts what its learners are told, see TextSettings; null where nobody has said so
  * @property array<string, mixed> $practice the practice its plans use by default
  */
 final class School extends Model
 {
     use HasUuids;
 
-    protected $fillable = ['name', 'time_zone', 'pack', 'practice', 'keep_months', 'keep_minors_months', 'colleagues_read', 'latitude_deg', 'longitude_deg'];
+    protected $fillable = ['name', 'time_zone', 'pack', 'practice', 'keep_months', 'keep_minors_months', 'colleagues_read', 'latitude_deg', 'longitude_deg',
+        'texts'];
 
     protected $attributes = ['colleagues_read' => true];
 
@@ -32,7 +34,7 @@ final class School extends Model
     {
         return [
             'practice' => 'array', 'colleagues_read' => 'boolean', 'keep_months' => 'integer', 'keep_minors_months' => 'integer', 'latitude_deg' => 'float',
-            'longitude_deg' => 'float',
+            'longitude_deg' => 'float', 'texts' => 'array',
         ];
     }
 }

@@ -14,6 +14,7 @@ use App\Models\Promise;
 use App\Models\Remedy;
 use App\Models\Round;
 use App\Models\SkillAnswer;
+use App\Models\Text;
 use App\Models\WaitingLearner;
 use App\School\ChangeLog;
 use Illuminate\Support\Facades\DB;
@@ -58,6 +59,7 @@ final class Erasure
             // With the time it held.
             BusyTime::withTrashed()->where('learner_id', $learner->id)->forceDelete();
             AccompaniedDrive::withTrashed()->where('learner_id', $learner->id)->forceDelete();
+            Text::query()->where('learner_id', $learner->id)->delete();
             WaitingLearner::withTrashed()->where('learner_id', $learner->id)->forceDelete();
             ErasedList::add($learner->id);
             // A lesson still ahead is nobody's.

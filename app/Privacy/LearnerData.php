@@ -15,6 +15,7 @@ use App\Models\Promise;
 use App\Models\Remedy;
 use App\Models\Round;
 use App\Models\School;
+use App\Models\Text;
 use App\Models\WaitingLearner;
 
 /** Everything that is kept of one learner, in words and numbers that somebody else can read. Described by docs/schemas/learner-data.json. */
@@ -48,6 +49,10 @@ final class LearnerData
                     'taken_away' => $one->trashed(),
                 ],
             )->all(),
+            'texts' => Text::query()->where('learner_id', $learner->id)->orderBy('made_at')->orderBy('id')->get()->map(static fn (Text $text): array => [
+                ...$text->only(['kind', 'body', 'phone', 'unsent']), 'made_at' => $text->made_at->toIso8601ZuluString(),
+                'passed_on_at' => $text->passed_on_at?->toIso8601ZuluString(),
+            ])->all(),
             'waiting' => WaitingLearner::withTrashed()->where('learner_id', $learner->id)->get()->map(static fn (WaitingLearner $one): array => [
                 ...$one->only(['minutes', 'wishes', 'note']), 'since' => $one->created_at->toIso8601ZuluString(), 'taken_away' => $one->trashed(),
             ])->all(),

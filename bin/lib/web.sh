@@ -61,9 +61,9 @@ launch_nginx() {
 }
 
 # Long work, such as bringing a school's records up to date, is done beside the requests. A worker ends every hour and is begun anew;
-# before it, what has run out is thrown away.
+# before it, what has run out is thrown away. Beside it the clock: what is due by now is put before the worker, every minute.
 launch_worker() {
-    setsid "${SERVER_PREFIX[@]}" bash -c 'trap "kill \$child 2>/dev/null; exit 0" TERM; while :; do php "$1/artisan" installation tidy; php "$1/artisan" queue:work --sleep=2 --max-time=3600 & child=$!; wait "$child"; sleep 2; done' \
+    setsid "${SERVER_PREFIX[@]}" bash -c 'trap "kill \$child \$clock 2>/dev/null; exit 0" TERM; (while :; do php "$1/artisan" schedule:run; sleep 60; done) & clock=$!; while :; do php "$1/artisan" installation tidy; php "$1/artisan" queue:work --sleep=2 --max-time=3600 & child=$!; wait "$child"; sleep 2; done' \
         worker "$RUN_ROOT" </dev/null >>"$HOME_DIR/log/worker.out" 2>&1 &
     WORKER_PID=$!
     note_pid worker "$WORKER_PID"

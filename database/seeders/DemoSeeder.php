@@ -99,6 +99,7 @@ final class DemoSeeder extends Seeder
         $this->today($histories);
         // What was driven before holds its time as well.
         Bookings::fill();
+        DemoTexts::fill($school, $tutor);
     }
 
     /**

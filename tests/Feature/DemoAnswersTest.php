@@ -48,7 +48,7 @@ it('answers a day of the demo as it was recorded', function (): void {
         'sites' => ['sites', null], 'site' => ["sites/{$site}", null], 'site-driven' => ["sites/{$drivenAt}", null],
         'sites-near' => ['sites/near?latitude_deg=49.2&longitude_deg=-8.1', null], 'past' => ["sites/{$drivenAt}/past", null], 'places' => ['places', null],
         'vehicles' => ['vehicles', null], 'vehicle-kinds' => ['vehicle-kinds', null], 'rules' => ['rules', null],
-        'circuits' => ['circuits', null], 'centres' => ['centres', null], 'legs' => ['legs', null], 'week' => ['week?from=2026-05-18', null],
+        'circuits' => ['circuits', null], 'centres' => ['centres', null], 'legs' => ['legs', null], 'week' => ['week?from=2026-05-18', null], 'texts' => ['texts', null],
         'routines' => ['routines?pack=gb', $few(12)], 'school-learners' => ['school/learners', null], 'teaching' => ['school/teaching', null],
     ];
     foreach ($asks as $name => [$address, $cut]) {
@@ -71,6 +71,8 @@ it('answers a day of the demo as it was recorded', function (): void {
     ])->assertOk()->getContent()));
     $kept = collect($this->getJson('api/circuits')->json())->firstWhere('mine', true);
     Recording::hold('demo-circuit-plans', json_decode((string) $this->postJson('api/circuits/plans', ['ways' => $kept['ways']])->assertOk()->getContent()));
+    $this->actingAs(User::query()->where('email', 'owner@harbourschool.test')->firstOrFail());
+    Recording::hold('demo-school-texts', json_decode((string) $this->getJson('api/school/texts')->assertOk()->getContent()));
     // Its lessons use all of the log.
     $said = static fn (string $column): array => Mark::query()->whereNotNull($column)->distinct()->pluck($column)->all();
     expect($said('stage'))->toContain('approach', 'move-off')->and($said('what'))->toContain('rear-looks', 'counted-gap', 'gaps-let-go', 'gap-taken')

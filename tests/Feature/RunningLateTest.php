@@ -118,7 +118,7 @@ it('is late for what comes next where nothing is on, and has nothing to say once
     $this->patchJson('api/lessons/'.($this->book)(0, '09:00'), ['state' => 'done'])->assertOk();
     expect(($this->late)(15)['on'])->toBeNull();
     Carbon::setTestNow('2027-03-10T12:00:00Z');
-    expect(($this->late)(15))->toBe(['on' => null, 'rest' => []]);
+    expect(($this->late)(15))->toBe(['fills_outbox' => false, 'on' => null, 'rest' => []]);
     $this->postJson('api/late', ['minutes' => 15, 'lessons' => [['id' => $next, 'starts_at' => '2027-03-10T10:15:00Z']]])->assertUnprocessable()
         ->assertJsonPath('errors.lessons.0', 'The day has gone on meanwhile: look at it once more.');
     expect(($this->begins)()[$next])->toBe('10:00 60');
@@ -148,7 +148,7 @@ it('takes a lesson that the clock has begun for one to come, until something is 
         'id' => (string) Illuminate\Support\Str::uuid7(), 'lesson_id' => $next, 'place_id' => $this->place->id, 'routine' => 'emerge-left',
         'device_at' => '2027-03-10T10:09:00Z',
     ]]])->assertOk();
-    expect(($this->late)(20))->toBe(['on' => 'Gus Pell', 'rest' => []]);
+    expect(($this->late)(20))->toBe(['fills_outbox' => false, 'on' => 'Gus Pell', 'rest' => []]);
 });
 
 it('writes in nobody else’s lessons', function (): void {

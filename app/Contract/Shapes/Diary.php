@@ -5,6 +5,7 @@ namespace App\Contract\Shapes;
 use App\Contract\Shapes;
 use NobleTurn\Core\Compute\Out;
 use NobleTurn\Core\Diary\Light;
+use NobleTurn\Core\Diary\TextKind;
 
 /** The diary: days with their lessons and the drives between, what a time would mean, and which times are free. */
 final class Diary
@@ -25,6 +26,7 @@ final class Diary
             'on' => Out::flag('there is an address'),
             'calendar_names' => Out::choice(['all', 'adults', 'nobody'], 'whose names stand in the calendar'),
         ];
+        $kinds = array_flip(array_column(TextKind::cases(), 'value'));
         $imported = ['title' => Out::text('', nullable: true), 'starts_at' => Shapes::moment(), 'ends_at' => Shapes::moment()];
         $neighbour = Shapes::with($between, ['name' => Out::text('whose lesson it is, or what keeps one')]);
 
@@ -92,6 +94,21 @@ final class Diary
                 ]), 'when they can; at any time where there is none'),
                 'since' => Shapes::moment(),
             ]),
+            'LessonText' => Out::object([
+                'id' => Shapes::id(), 'lesson_id' => Shapes::id(), 'kind' => Out::choice(TextKind::class), 'body' => Out::text('', nullable: true),
+                'phone' => Out::text('as it was known then', nullable: true),
+                'unsent' => Out::choice(['no-texts', 'no-number', 'quiet'], 'why it is not to be sent: ring them; null where it is', nullable: true),
+                'learner' => $person, 'starts_at' => Shapes::moment('of the lesson, as it is now'), 'made_at' => Shapes::moment(),
+                'passed_on_at' => Shapes::moment(nullable: true),
+            ]),
+            'TextSettings' => Out::object([
+                'on' => Out::flag(''), 'quiet_from' => Out::text('21:00, by the clock of the school'), 'quiet_until' => Out::text(''),
+                'reminds_at' => Out::text('on the day before'),
+                'words' => Out::object(array_map(static fn (): array => Out::text('null: nobody is told of it', nullable: true), $kinds)),
+                'usual' => Out::object(array_map(static fn (): array => Out::text('until the school has its own'), $kinds)),
+                'places' => Out::object(array_map(static fn (): array => Out::list(Out::text('')), $kinds)) + ['description' => 'what may stand in braces'],
+                'outbox' => Shapes::listOf('LessonText') + ['description' => 'latest first'],
+            ]),
             'Offered' => Out::object([
                 'learner' => $person, 'vehicle' => $person, 'phone' => Out::text('', nullable: true), 'minutes' => Out::integer(''),
                 'starts_at' => Shapes::moment('the hour that came free, where it fits; else the first that does'),
@@ -100,6 +117,7 @@ final class Diary
                 'text' => Out::text('what they are asked, as it may be sent'),
             ]),
             'LateDay' => Out::object([
+                'fills_outbox' => Out::flag('whether what is agreed to is told by texts in the outbox'),
                 'on' => Out::text('whose lesson is on, or what else; null where nothing is', nullable: true),
                 'rest' => Out::list(Out::object([
                     'id' => Shapes::id(), 'name' => Out::text('whose lesson, or what keeps one'), 'is_lesson' => Out::flag('what is none does not wait'),

@@ -24,6 +24,7 @@ final class Learners
         $facts = Out::object([
             'id' => Shapes::id(), 'name' => Out::text(''), 'phone' => Out::text('', nullable: true), 'email' => Out::text('', nullable: true),
             'pick_up' => Out::text('', nullable: true), ...$pickUp, 'transmission' => Out::choice(['manual', 'automatic']), 'level' => Shapes::ref('Level'),
+            'wants_texts' => Out::flag('whether they are told of their lessons by text'),
             'is_minor' => Out::flag(''), 'guardian_name' => Out::text('', nullable: true), 'guardian_contact' => Out::text('', nullable: true),
             'reference_points' => Shapes::listOf('ReferencePoint'),
             'pack' => Shapes::refOrNull('Pack') + ['description' => 'rule pack, where it is not the school’s'], 'practice' => Shapes::ref('Practice'),

@@ -84,7 +84,7 @@ final class Show
         return [
             ...$learner->only([
                 'id', 'name', 'phone', 'email', 'pick_up', 'pick_up_latitude_deg', 'pick_up_longitude_deg', 'transmission', 'level',
-                'is_minor', 'guardian_name', 'guardian_contact', 'reference_points', 'pack',
+                'is_minor', 'guardian_name', 'guardian_contact', 'reference_points', 'pack', 'wants_texts',
             ]),
             'practice' => (object) $learner->practice,
             'licence_seen_on' => $learner->licence_seen_on?->toDateString(),

@@ -4,6 +4,7 @@ namespace App\Http\Resources;
 
 use App\Models\BusyTime;
 use App\Models\Lesson;
+use App\Models\Text;
 use App\Models\User;
 use App\Models\WaitingLearner;
 use Illuminate\Support\Facades\Gate;
@@ -34,6 +35,16 @@ final class ShowDiary
             'title' => $may ? $busy->title : null, 'instructor' => $busy->instructor?->only(['id', 'name']),
             'learner' => $may ? $busy->learner?->only(['id', 'name']) : null, 'vehicle' => $busy->vehicle?->only(['id', 'name']),
             'centre' => $may ? $busy->centre?->only(['id', 'name']) : null, 'may_change' => Gate::forUser($reader)->allows('update', $busy),
+        ];
+    }
+
+    /** @return array<string, mixed> learner and lesson must be loaded in a list */
+    public static function text(Text $text): array
+    {
+        return [
+            ...$text->only(['id', 'lesson_id', 'kind', 'body', 'phone', 'unsent']), 'learner' => $text->learner->only(['id', 'name']),
+            'starts_at' => $text->lesson->starts_at->toIso8601ZuluString(), 'made_at' => $text->made_at->toIso8601ZuluString(),
+            'passed_on_at' => $text->passed_on_at?->toIso8601ZuluString(),
         ];
     }
 

@@ -31,6 +31,8 @@ export const questions = {
     free: (query: FreeAsked) => ({ queryKey: ['free', query], queryFn: () => api.GET('/free', { params: { query } }) }),
     lesson: (lesson: string) => ({ queryKey: ['lesson', lesson], queryFn: () => api.GET('/lessons/{lesson}', at({ lesson })) }),
     changed: (lesson: string) => ({ queryKey: ['lesson', lesson, 'changed'], queryFn: () => api.GET('/lessons/{lesson}/changed', at({ lesson })) }),
+    texts: () => ({ queryKey: ['texts'], queryFn: () => api.GET('/texts') }),
+    schoolTexts: () => ({ queryKey: ['school', 'texts'], queryFn: () => api.GET('/school/texts') }),
     learners: () => ({ queryKey: ['learners'], queryFn: () => api.GET('/learners') }),
     learner: (learner: string) => ({ queryKey: ['learner', learner], queryFn: () => api.GET('/learners/{learner}', at({ learner })) }),
     skill: (learner: string) => ({ queryKey: ['learner', learner, 'skill'], queryFn: () => api.GET('/learners/{learner}/skill', at({ learner })) }),

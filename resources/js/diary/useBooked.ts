@@ -10,7 +10,8 @@ type Booked = Answered<'/lessons/{lesson}/series', 'post'>;
 /** Everything that tells of times is asked for anew once one of them is taken or given back. */
 export function useReread(): () => Promise<unknown> {
     const client = useQueryClient();
-    return () => Promise.all(['today', 'week', 'lesson', 'fit', 'free', 'series', 'late'].map((name) => client.invalidateQueries({ queryKey: [name] })));
+    return () =>
+        Promise.all(['today', 'week', 'lesson', 'fit', 'free', 'series', 'late', 'texts'].map((name) => client.invalidateQueries({ queryKey: [name] })));
 }
 
 /** Books a lesson again week after week, and says how many were booked and why others were not. The lesson itself stays, whatever happens. */

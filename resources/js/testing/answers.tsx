@@ -45,6 +45,8 @@ interface Recorded {
     'demo-sites-near': Api.SiteNear[];
     'demo-school-learners': Api.SchoolLearners;
     'demo-skill': Api.Skill;
+    'demo-texts': Api.LessonText[];
+    'demo-school-texts': Api.TextSettings;
     'demo-habits': Api.Habits;
     'demo-hours': Api.LearnerHours;
     'demo-hours-asked': Api.LearnerHours;

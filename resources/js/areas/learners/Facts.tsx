@@ -13,6 +13,7 @@ export function Facts({ learner }: { learner: LearnerFacts }) {
         [PICK_UP, learner.pick_up ?? (learner.pick_up_latitude_deg === null ? null : 'on the map')],
         ['Telephone', learner.phone],
         ['Email', learner.email],
+        ['Texts', learner.wants_texts ? null : 'wants none about lessons'],
         ['Licence seen', on(learner.licence_seen_on)],
         ['Eyesight checked', on(learner.eyesight_checked_on)],
         [

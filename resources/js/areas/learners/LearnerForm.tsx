@@ -19,6 +19,7 @@ export function LearnerForm({ learner, onKept }: { learner?: LearnerFacts; onKep
         eyesight_checked_on: learner?.eyesight_checked_on ?? '',
         transmission: learner?.transmission ?? 'manual',
         level: learner?.level ?? 'beginner',
+        wants_texts: learner?.wants_texts ?? true,
         is_minor: learner?.is_minor ?? false,
         guardian_name: learner?.guardian_name ?? '',
         guardian_contact: learner?.guardian_contact ?? '',
@@ -102,6 +103,10 @@ export function LearnerForm({ learner, onKept }: { learner?: LearnerFacts; onKep
                     {date('eyesight_checked_on')}
                 </Field>
             </div>
+            <label className="flex min-h-12 items-center gap-3">
+                <input type="checkbox" className="size-6" checked={!values.wants_texts} onChange={(event) => set('wants_texts', !event.target.checked)} />
+                Wants no texts about lessons
+            </label>
             <label className="flex min-h-12 items-center gap-3">
                 <input type="checkbox" className="size-6" checked={values.is_minor} onChange={(event) => set('is_minor', event.target.checked)} />
                 Under age: a guardian is needed

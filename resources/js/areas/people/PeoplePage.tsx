@@ -6,9 +6,17 @@ import { Changes } from './Changes';
 import { Keeping } from './Keeping';
 import { Letters } from './Letters';
 import { Staff } from './Staff';
+import { Texts } from './Texts';
 import { WhereItLies } from './WhereItLies';
 
-const VIEWS = { people: 'People', letters: 'Letters', changes: 'What changed', keeping: 'How long learners are kept', where: 'Where the school lies' } as const;
+const VIEWS = {
+    people: 'People',
+    letters: 'Letters',
+    texts: 'Texts to learners',
+    changes: 'What changed',
+    keeping: 'How long learners are kept',
+    where: 'Where the school lies',
+} as const;
 
 /** What the owner looks after: who works here, the letters that let them in, who changed what, and whose records end. */
 export function PeoplePage() {
@@ -23,6 +31,7 @@ export function PeoplePage() {
             </header>
             {view === 'people' && <Staff onLetters={() => show('letters')} />}
             {view === 'letters' && <Letters />}
+            {view === 'texts' && <Texts />}
             {view === 'changes' && <Changes />}
             {view === 'keeping' && <Keeping />}
             {view === 'where' && <WhereItLies />}

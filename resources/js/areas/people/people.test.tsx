@@ -1,6 +1,6 @@
 import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import type { People, Person } from '@/api/types';
+import type { LessonText, People, Person } from '@/api/types';
 import { answer, server, show, written } from '@/testing/answers';
 import { HandOver } from './HandOver';
 import { Keeping } from './Keeping';
@@ -8,6 +8,7 @@ import { Letters } from './Letters';
 import { PeoplePage } from './PeoplePage';
 import { PersonForm } from './PersonForm';
 import { Staff } from './Staff';
+import { Texts } from './Texts';
 
 afterEach(() => {
     cleanup();
@@ -20,6 +21,71 @@ const me = answer('session').user;
 const staff: People = { ...recorded, people: recorded.people.map((person) => (person.name === me.name ? { ...person, id: me.id } : person)) };
 const by = (name: string): Person => staff.people.find((person) => person.name === name)!;
 const row = async (name: string) => within((await screen.findByRole('heading', { name: new RegExp(`^${name}`) })).closest('li')!);
+
+describe('texts to learners', () => {
+    const settings = answer('demo-school-texts');
+    const page = (more: Record<string, unknown> = {}) => {
+        const sent = server({ 'GET school/texts': { ...settings, ...more }, 'PUT school/texts': ({ body }) => ({ ...settings, ...(body as object) }) });
+        show(<Texts />);
+        return sent;
+    };
+
+    it('are nobody’s until the owner says so: off, there is nothing else to choose', async () => {
+        page({ on: false, outbox: [] });
+        const on = await screen.findByRole('checkbox', { name: 'Tell learners of their lessons by text' });
+        expect(screen.queryByLabelText('No texts from')).toBeNull();
+        expect(screen.getByText('No texts yet')).toBeTruthy();
+        fireEvent.click(on);
+        expect(screen.getByLabelText<HTMLInputElement>('No texts from').value).toBe('21:00');
+        expect(screen.getByLabelText<HTMLInputElement>('Reminder at').value).toBe('17:00');
+    });
+
+    it('are written in the school’s words, with an example of each and what may stand in it', async () => {
+        const sent = page();
+        const words = await screen.findByLabelText<HTMLTextAreaElement>('Words: when it is moved, or lasts longer or shorter');
+        expect(words.value).toBe(settings.usual.moved);
+        fireEvent.change(words, { target: { value: '{learner}: {was} is now {day}, {time} {nonsense}' } });
+        expect(screen.getByText('For example: “Robin: 10:00 is now Tuesday 9 March, 10:30 {nonsense}”')).toBeTruthy();
+        fireEvent.click(screen.getByRole('checkbox', { name: 'When a lesson is booked' }));
+        expect(screen.queryByLabelText('Words: when a lesson is booked')).toBeNull();
+        fireEvent.click(screen.getByRole('button', { name: 'Keep' }));
+        await waitFor(() => expect(written(sent)).toHaveLength(1));
+        expect(written(sent)[0]!.body).toEqual({
+            on: true,
+            quiet_from: '21:00',
+            quiet_until: '08:00',
+            reminds_at: '17:00',
+            words: { ...settings.words, moved: '{learner}: {was} is now {day}, {time} {nonsense}', booked: null },
+        });
+        // Taken back as it was, whole.
+        fireEvent.click(await screen.findByRole('button', { name: 'Undo' }));
+        await waitFor(() => expect(written(sent)).toHaveLength(2));
+        expect((written(sent)[1]!.body as typeof settings).words).toEqual(settings.words);
+    });
+
+    it('say under the words what is wrong with them, and lose nothing', async () => {
+        server({
+            'GET school/texts': settings,
+            'PUT school/texts': { message: 'x', errors: { 'words.late': ['knows no {dya}: there are {learner}.'] } },
+        });
+        show(<Texts />);
+        const words = await screen.findByLabelText<HTMLTextAreaElement>('Words: when the day runs late');
+        fireEvent.change(words, { target: { value: 'On {dya}' } });
+        fireEvent.click(screen.getByRole('button', { name: 'Keep' }));
+        expect((await screen.findByRole('alert')).textContent).toContain('knows no {dya}');
+        expect(words.value).toBe('On {dya}');
+    });
+
+    it('stand in the outbox with what became of them', async () => {
+        const [moved, off] = settings.outbox as [LessonText, LessonText];
+        page({ outbox: [moved, { ...off, unsent: 'no-texts' }, { ...moved, id: 'x', passed_on_at: '2026-05-20T10:00:00Z' }] });
+        const lines = within((await screen.findByRole('heading', { name: 'The outbox' })).closest('section')!).getAllByRole('listitem');
+        expect(lines[0]!.textContent).toContain('not passed on');
+        expect(lines[0]!.textContent).toContain(moved.body);
+        expect(lines[1]!.textContent).toContain('wants no texts: ring');
+        expect(lines[2]!.textContent).toContain('passed on 20 May, 11:00');
+    });
+});
 
 describe('the people of a school', () => {
     it('offers for each what makes sense, and nothing against oneself', async () => {

@@ -82,7 +82,11 @@ export function RunningLate({ onDone }: { onDone: () => void }) {
                     Change these in the diary
                 </FormFoot>
             )}
-            <p className="text-quiet text-sm">Nothing is sent from here. A text opens on this device, ready for you to send.</p>
+            <p className="text-quiet text-sm">
+                {late.data?.fills_outbox
+                    ? 'What you agree to goes into the outbox as a text; you pass it on from Today. Nothing is sent before.'
+                    : 'Nothing is sent from here. A text opens on this device, ready for you to send.'}
+            </p>
         </form>
     );
 }

@@ -15,6 +15,7 @@ import { useNoticed } from '@/ui/useNoticed';
 import { useNow } from '@/ui/useNow';
 import { DayLine } from './DayLine';
 import { RunningLate } from './RunningLate';
+import { ToPassOn } from './ToPassOn';
 
 /** Who is next, and am I ready for them? */
 export function TodayPage() {
@@ -63,6 +64,7 @@ export function TodayPage() {
                 <Nothing onBook={() => setBooking(true)} />
             )}
             {untold.length > 0 && <Untold lessons={untold} />}
+            <ToPassOn />
             {unfinished.length > 0 && <Unfinished lessons={unfinished} />}
             <OnThisDevice />
             <Sheet title="Running late" open={late} onOpenChange={setLate}>

@@ -16,7 +16,7 @@ afterEach(() => {
 
 describe('the day', () => {
     it('says that the day lies on the device once all of it does, on that day', async () => {
-        server({ [TODAY]: today });
+        server({ 'GET texts': [], [TODAY]: today });
         packed.set(Date.parse('2026-05-19T20:00:00Z'));
         show(<TodayPage />);
         await screen.findByRole('heading', { name: today.next!.learner.name });
@@ -28,7 +28,7 @@ describe('the day', () => {
     });
 
     it('leads to the next lesson: who, which places in their order, and what was promised', async () => {
-        server({ [TODAY]: today });
+        server({ 'GET texts': [], [TODAY]: today });
         show(<TodayPage />);
         const next = today.next!;
         const shown = within((await screen.findByRole('heading', { name: next.learner.name })).closest('section')!);
@@ -41,7 +41,7 @@ describe('the day', () => {
     });
 
     it('shows every lesson of the day on its line, by name', async () => {
-        server({ [TODAY]: today });
+        server({ 'GET texts': [], [TODAY]: today });
         const { container } = show(<TodayPage />);
         await screen.findByRole('heading', { name: today.next!.learner.name });
         for (const lesson of today.lessons) expect(container.textContent).toContain(lesson.learner.name.split(' ')[0]);
@@ -57,32 +57,32 @@ describe('the day', () => {
             leave_at: '2026-05-20T09:21:00Z',
             short_minutes: 0,
         };
-        server({ [TODAY]: { ...today, between: [drive] } });
+        server({ 'GET texts': [], [TODAY]: { ...today, between: [drive] } });
         show(<TodayPage />);
         expect((await screen.findByText('Leave by 10:21')).parentElement!.textContent).toBe('Leave by 10:21 · 9 min drive');
         cleanup();
-        server({ [TODAY]: { ...today, between: [{ ...drive, free_minutes: 5, short_minutes: 4 }] } });
+        server({ 'GET texts': [], [TODAY]: { ...today, between: [{ ...drive, free_minutes: 5, short_minutes: 4 }] } });
         const { container } = show(<TodayPage />);
         expect((await screen.findByText('Leave by 10:21')).parentElement!.textContent).toContain('4 more than there are');
         if (next.id !== today.lessons[0]!.id) expect(container.textContent).toContain('▸ 4 too few');
         cleanup();
         // Once it has begun there is nothing to leave for.
         vi.setSystemTime(new Date(Date.parse(next.starts_at) + 60_000));
-        server({ [TODAY]: { ...today, between: [drive] } });
+        server({ 'GET texts': [], [TODAY]: { ...today, between: [drive] } });
         show(<TodayPage />);
         expect(await screen.findByText(/^On now ·/)).toBeTruthy();
         expect(screen.queryByText(/Leave by/)).toBeNull();
         cleanup();
         vi.setSystemTime(new Date('2026-05-20T09:10:00Z'));
         // Where an address is not on the map nothing is claimed.
-        server({ [TODAY]: { ...today, between: [{ ...drive, travel_minutes: null, leave_at: null }] } });
+        server({ 'GET texts': [], [TODAY]: { ...today, between: [{ ...drive, travel_minutes: null, leave_at: null }] } });
         show(<TodayPage />);
         await screen.findByRole('heading', { name: next.learner.name });
         expect(screen.queryByText(/Leave by/)).toBeNull();
     });
 
     it('says in which lessons moments are still to be told, each a way to tell them', async () => {
-        server({ [TODAY]: today });
+        server({ 'GET texts': [], [TODAY]: today });
         show(<TodayPage />);
         const [untold] = today.untold;
         const line = within(await screen.findByRole('region', { name: 'Still to tell' })).getByRole('link');
@@ -90,7 +90,7 @@ describe('the day', () => {
         expect(line.textContent).toContain('a moment marked while moving');
         expect(line.getAttribute('href')).toBe(`/lessons/${untold!.lesson}/drive`);
         cleanup();
-        server({ [TODAY]: { ...today, untold: [] } });
+        server({ 'GET texts': [], [TODAY]: { ...today, untold: [] } });
         show(<TodayPage />);
         await screen.findByRole('heading', { name: today.next!.learner.name });
         expect(screen.queryByRole('region', { name: 'Still to tell' })).toBeNull();
@@ -108,7 +108,7 @@ describe('the day', () => {
         const said = async (minutesAfter: number, moment: string) => {
             vi.setSystemTime(new Date(Date.parse(moment) + minutesAfter * 60_000));
             // The same day, whatever the hour.
-            server({ [`GET today?day=${new Date().toISOString().slice(0, 10)}`]: { ...today, later } });
+            server({ 'GET texts': [], [`GET today?day=${new Date().toISOString().slice(0, 10)}`]: { ...today, later } });
             show(<TodayPage />);
             const name = (await screen.findByRole('link', { name: 'Open the lesson' })).closest('section')!.querySelector('h2')!.textContent;
             cleanup();
@@ -119,13 +119,13 @@ describe('the day', () => {
         expect(await said(59, later[0]!.starts_at)).toBe('Learner 1');
         expect(await said(61, later[0]!.starts_at)).toBe('Learner 2');
         vi.setSystemTime(new Date(Date.parse(later[1]!.starts_at) + 61 * 60_000));
-        server({ [`GET today?day=${new Date().toISOString().slice(0, 10)}`]: { ...today, later } });
+        server({ 'GET texts': [], [`GET today?day=${new Date().toISOString().slice(0, 10)}`]: { ...today, later } });
         show(<TodayPage />);
         expect(await screen.findByText('No lesson is booked')).toBeTruthy();
     });
 
     it('says what a day without lessons offers', async () => {
-        server({ [TODAY]: { ...today, lessons: [], next: null, unfinished: [] } });
+        server({ 'GET texts': [], [TODAY]: { ...today, lessons: [], next: null, unfinished: [] } });
         show(<TodayPage />);
         expect(await screen.findByText('No lessons today.')).toBeTruthy();
         expect(screen.getAllByRole('button').length).toBeGreaterThan(0);
@@ -133,7 +133,7 @@ describe('the day', () => {
 
     it('says why where it cannot be shown, and asks again on one press', async () => {
         let tries = 0;
-        server({ [TODAY]: () => (++tries === 1 ? 500 : today) });
+        server({ 'GET texts': [], [TODAY]: () => (++tries === 1 ? 500 : today) });
         show(<TodayPage />);
         const again = await screen.findByRole('button', { name: /again/i });
         again.click();
@@ -183,6 +183,7 @@ describe('the day', () => {
 
     it('says what becomes of a day that runs late, changes only what is agreed to, and takes it back', async () => {
         const sent = server({
+            'GET texts': [],
             [TODAY]: today,
             'GET late?minutes=20': { on: 'Ada', rest: [] },
             'GET late?minutes=30': late,
@@ -228,7 +229,7 @@ describe('the day', () => {
     it('copies what is told, says why a change is refused, and is not there once the day is over', async () => {
         const writeText = vi.fn(() => Promise.resolve());
         vi.stubGlobal('navigator', { clipboard: { writeText }, onLine: true });
-        server({ [TODAY]: today, 'GET late?minutes=20': late, 'POST late': { message: 'No.', errors: { starts_at: ['The car is taken.'] } } });
+        server({ 'GET texts': [], [TODAY]: today, 'GET late?minutes=20': late, 'POST late': { message: 'No.', errors: { starts_at: ['The car is taken.'] } } });
         show(<TodayPage />);
         const sheet = await runLate();
         fireEvent.click((await sheet.findAllByRole('button', { name: 'Copy' }))[0]!);
@@ -238,7 +239,7 @@ describe('the day', () => {
         expect((await sheet.findByRole('alert')).textContent).toBe('▸ The car is taken.');
         cleanup();
         vi.setSystemTime(new Date('2026-05-20T22:00:00Z'));
-        server({ [TODAY]: today });
+        server({ 'GET texts': [], [TODAY]: today });
         show(<TodayPage />);
         expect(await screen.findByRole('button', { name: 'New lesson' })).toBeTruthy();
         expect(screen.queryByRole('button', { name: 'Running late' })).toBeNull();
@@ -250,6 +251,7 @@ describe('the day', () => {
             ...{ centre: { id: 'c', name: 'Lantern Hill' }, starts_at: '2026-05-20T10:40:00Z', ends_at: '2026-05-20T11:40:00Z' },
         };
         server({
+            'GET texts': [],
             [TODAY]: {
                 ...today,
                 busy: [
