@@ -1,9 +1,10 @@
-import type { ReactNode } from 'react';
 import type { LearnerData } from '@/api/types';
 import { useRoutineName } from '@/rules/rules';
 import { stateWords } from '@/diary/stateWords';
 import { useClock } from '@/session/session';
 import { countWords } from '@/skill/counted';
+import { DataDiary } from './DataDiary';
+import { Part } from './Part';
 
 type Lesson = LearnerData['lessons'][number];
 type Mark = Lesson['rounds'][number]['marks'][number];
@@ -44,6 +45,7 @@ export function DataSheet({ data }: { data: LearnerData }) {
     const facts: [string, string | null][] = [
         ['Telephone', learner.phone],
         ['Email', learner.email],
+        ['Texts about lessons', learner.wants_texts ? 'yes' : 'no'],
         ['Pick-up', learner.pick_up],
         ['Where that is', learner.pick_up_latitude_deg === null ? null : `${learner.pick_up_latitude_deg}, ${learner.pick_up_longitude_deg}`],
         ['Learns on', learner.transmission],
@@ -78,6 +80,7 @@ export function DataSheet({ data }: { data: LearnerData }) {
                     ))}
                 </div>
             </Part>
+            <DataDiary data={data} />
             {data.promises.length > 0 && (
                 <Part title="Agreed and to practise">
                     <ul className="list-disc pl-5">
@@ -172,15 +175,6 @@ function OneLesson({ lesson, name }: { lesson: Lesson; name: ReturnType<typeof u
             {ratings.length > 0 && <p>Own view: {ratings.map(([step, outcome]) => `${step} ${outcome}`).join(', ')}</p>}
             {lesson.went_well && <p>Went well: {lesson.went_well}</p>}
             {lesson.worked_on && <p>To improve: {lesson.worked_on}</p>}
-        </section>
-    );
-}
-
-function Part({ title, children }: { title: string; children: ReactNode }) {
-    return (
-        <section className="grid gap-2">
-            <h2 className="border-hair border-b-2 pb-1 text-xl">{title}</h2>
-            {children}
         </section>
     );
 }

@@ -37,6 +37,8 @@ function texts(value: unknown, name = ''): string[] {
             'car',
             'title',
             'by',
+            'body',
+            'centre',
         ].includes(name)
         ? [value]
         : [];
@@ -51,6 +53,19 @@ describe('all that is kept of a learner, as a sheet', () => {
             ...data,
             learner: { ...data.learner, email: 'wanda@example.test', pick_up: '3 Wren Row' },
             lessons: [{ ...lesson, aim: 'An aim', went_well: 'What went well', worked_on: 'What to improve' }],
+            tests: [
+                {
+                    starts_at: '2026-06-01T09:00:00Z',
+                    ends_at: '2026-06-01T10:00:00Z',
+                    title: 'A word for it',
+                    centre: 'Lantern Hill',
+                    instructor: 'Somebody',
+                    taken_away: true,
+                },
+            ],
+            accompanied_drives: [{ ...data.accompanied_drives[0]!, note: 'With an aunt', conditions: { surface: 'wet' } }],
+            waiting: [{ ...data.waiting[0]!, note: 'Works late' }],
+            texts: [{ ...data.texts[0]!, body: 'What was told' }],
             drawings: [{ lesson_id: lesson.id, title: 'A drawing', page: 'gap', state: '', asked: null }],
         };
         const { container } = show(<DataSheet data={full} />);

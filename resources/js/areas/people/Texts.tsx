@@ -25,7 +25,7 @@ const KINDS = Object.keys(ABOUT) as Kind[];
 /** What stands in the places of an example. */
 const FOR_EXAMPLE: Record<string, string> = {
     learner: 'Robin',
-    instructor: 'Ansel Thorpe',
+    instructor: 'Alex',
     school: 'the school',
     day: 'Tuesday 9 March',
     time: '10:30',
@@ -91,7 +91,7 @@ function Words({ settings }: { settings: TextSettings }) {
                 <>
                     <div className="grid gap-4 sm:grid-cols-3">
                         {time('No texts from', 'quiet_from', 'By the clock of the school')}
-                        {time('until', 'quiet_until', 'What comes up meanwhile waits')}
+                        {time('Until', 'quiet_until', 'What comes up meanwhile waits')}
                         {time('Reminder at', 'reminds_at', 'On the day before')}
                     </div>
                     {KINDS.map((kind) => {
@@ -115,7 +115,7 @@ function Words({ settings }: { settings: TextSettings }) {
                                             hint={`In their places: {${places[kind].join('} {')}}`}
                                             errors={errors[`words.${kind}`]}
                                         >
-                                            <textarea rows={3} required maxLength={480} value={said} onChange={(event) => say(kind, event.target.value)} />
+                                            <textarea rows={2} required maxLength={480} value={said} onChange={(event) => say(kind, event.target.value)} />
                                         </Field>
                                         <p className="text-quiet text-sm [overflow-wrap:anywhere]">For example: “{example(said)}”</p>
                                     </>
