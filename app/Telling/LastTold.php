@@ -24,7 +24,9 @@ final class LastTold
 
     public static function known(?string $starts, int|string|null $minutes, string $at, bool $isReminded): Known
     {
-        return new Known(self::period($starts === null ? null : Carbon::parse($starts, 'UTC'), (int) $minutes), Carbon::parse($at, 'UTC')->getTimestamp(), $isReminded);
+        $period = self::period($starts === null ? null : Carbon::parse($starts, 'UTC'), (int) $minutes);
+
+        return new Known($period, Carbon::parse($at, 'UTC')->getTimestamp(), $isReminded);
     }
 
     /** When a lesson is; null where it is off. */
@@ -71,7 +73,8 @@ final class LastTold
     private static function row(Known $known): array
     {
         return [
-            'at' => Carbon::createFromTimestampUTC($known->at), 'starts_at' => $known->period === null ? null : Carbon::createFromTimestampUTC($known->period->from),
+            'at' => Carbon::createFromTimestampUTC($known->at),
+            'starts_at' => $known->period === null ? null : Carbon::createFromTimestampUTC($known->period->from),
             'minutes' => $known->period === null ? null : intdiv($known->period->seconds(), self::A_MINUTE),
         ];
     }

@@ -89,7 +89,8 @@ final readonly class Outbox
                 ))
                 ->orWhere(static fn (Builder $soon) => $soon->where('told.is_reminded', false)->where('lessons.state', 'booked')
                     ->where('lessons.starts_at', '<', now()->addHours(self::REMINDED_HOURS))))
-            ->orderBy('lessons.starts_at')->select(['lessons.*', 'told.told_at', 'told.starts_at AS told_starts_at', 'told.minutes AS told_minutes', 'told.is_reminded']);
+            ->orderBy('lessons.starts_at')
+            ->select(['lessons.*', 'told.told_at', 'told.starts_at AS told_starts_at', 'told.minutes AS told_minutes', 'told.is_reminded']);
     }
 
     private function due(?Known $known, Lesson $lesson): ?Due

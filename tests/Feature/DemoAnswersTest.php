@@ -48,7 +48,8 @@ it('answers a day of the demo as it was recorded', function (): void {
         'sites' => ['sites', null], 'site' => ["sites/{$site}", null], 'site-driven' => ["sites/{$drivenAt}", null],
         'sites-near' => ['sites/near?latitude_deg=49.2&longitude_deg=-8.1', null], 'past' => ["sites/{$drivenAt}/past", null], 'places' => ['places', null],
         'vehicles' => ['vehicles', null], 'vehicle-kinds' => ['vehicle-kinds', null], 'rules' => ['rules', null],
-        'circuits' => ['circuits', null], 'centres' => ['centres', null], 'legs' => ['legs', null], 'week' => ['week?from=2026-05-18', null], 'texts' => ['texts', null],
+        'circuits' => ['circuits', null], 'centres' => ['centres', null], 'legs' => ['legs', null], 'week' => ['week?from=2026-05-18', null],
+        'texts' => ['texts', null],
         'routines' => ['routines?pack=gb', $few(12)], 'school-learners' => ['school/learners', null], 'teaching' => ['school/teaching', null],
     ];
     foreach ($asks as $name => [$address, $cut]) {

@@ -29,7 +29,9 @@ beforeEach(function (): void {
                     'id' => $round, 'lesson_id' => $lesson, 'place_id' => $this->place->id, 'routine' => 'emerge-right', 'conditions' => $conditions,
                     'device_at' => $at,
                 ]],
-                'marks' => [['id' => (string) Str::uuid7(), 'round_id' => $round, 'kind' => 'step', 'step' => 'look', 'outcome' => 'unaided', 'device_at' => $at]],
+                'marks' => [[
+                    'id' => (string) Str::uuid7(), 'round_id' => $round, 'kind' => 'step', 'step' => 'look', 'outcome' => 'unaided', 'device_at' => $at,
+                ]],
             ])->assertOk();
         }
         $this->patchJson("api/lessons/{$lesson}", $state === 'cut-short' ? ['state' => $state, 'cut_to_minutes' => intdiv($minutes, 2)] : ['state' => $state])
@@ -85,7 +87,8 @@ it('is held against the law of the pack that the learner drives under, and of mi
     expect($practice['message'])->toBe('3 h 30 min of 50 h: 46 h 30 min to go.')->and($night)->light->toBe('night')->have->toBeGreaterThan(89.9);
     // Where nobody has said where the school lies the sun is not asked.
     $this->school->update(['latitude_deg' => null, 'longitude_deg' => null]);
-    expect(($this->hours)()['asked'][1]['have'])->toEqual(0)->and(($this->part)('light', 'not-noted'))->toMatchArray(['instructor' => 120, 'accompanied' => 90]);
+    expect(($this->hours)()['asked'][1]['have'])->toEqual(0)
+        ->and(($this->part)('light', 'not-noted'))->toMatchArray(['instructor' => 120, 'accompanied' => 90]);
 });
 
 it('takes what was driven with somebody else, says it anew, takes it away and puts it back', function (): void {

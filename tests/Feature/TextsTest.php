@@ -197,7 +197,8 @@ it('shows each instructor their own lessons’ texts; a colleague neither sees n
     $this->actingAs($this->user($this->school));
     expect($this->getJson('api/texts')->json())->toBe([]);
     $this->patchJson("api/texts/{$text->id}", ['passed_on' => true])->assertForbidden();
-    $this->actingAs($this->wanda)->patchJson("api/texts/{$text->id}", ['passed_on' => true])->assertOk()->assertJson(['passed_on_at' => '2027-03-01T13:00:00Z']);
+    $this->actingAs($this->wanda)->patchJson("api/texts/{$text->id}", ['passed_on' => true])->assertOk()
+        ->assertJson(['passed_on_at' => '2027-03-01T13:00:00Z']);
     $this->patchJson("api/texts/{$text->id}", ['passed_on' => false])->assertOk()->assertJson(['passed_on_at' => null]);
 });
 

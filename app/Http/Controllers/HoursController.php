@@ -80,7 +80,8 @@ final class HoursController extends Controller
         // Nothing is longer than twelve hours.
         $near = static fn ($rows) => $rows->where('learner_id', $drive->learner_id)
             ->whereBetween('starts_at', [$drive->starts_at->copy()->subHours(12), $drive->ends()]);
-        $over = static fn (Lesson|AccompaniedDrive $one): bool => $one->id !== $drive->id && $one->ends() > $drive->starts_at && $one->starts_at < $drive->ends();
+        $over = static fn (Lesson|AccompaniedDrive $one): bool => $one->id !== $drive->id
+            && $one->ends() > $drive->starts_at && $one->starts_at < $drive->ends();
         if (Lesson::query()->tap($near)->get()->contains(static fn (Lesson $one): bool => $one->state()->isDriven() && $over($one))) {
             throw ValidationException::withMessages(['starts_at' => 'is in a lesson that the learner had then.']);
         }

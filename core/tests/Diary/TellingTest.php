@@ -59,7 +59,9 @@ it('waits through the night, and says so where the lesson begins before it ends'
 
 it('reminds on the day before, once, and not whoever has just been told', function (): void {
     $lesson = hourFrom('2027-03-10 10:00');
-    $next = static fn (string $told, string $now, bool $reminded = false) => tells()->next(new Known($lesson, toldAt($told), $reminded), $lesson, 0, toldAt($now));
+    $next = static fn (string $told, string $now, bool $reminded = false) => tells()->next(
+        new Known($lesson, toldAt($told), $reminded), $lesson, 0, toldAt($now),
+    );
     expect($next('2027-03-01 10:00', '2027-03-08 12:00'))->kind->toBe(TextKind::DayBefore)->at->toBe(toldAt('2027-03-09 17:00'))
         ->and($next('2027-03-01 10:00', '2027-03-09 18:20')->at)->toBe(toldAt('2027-03-09 18:20'))
         ->and($next('2027-03-01 10:00', '2027-03-09 18:20', true))->toBeNull()
@@ -105,6 +107,7 @@ it('over random days of booking, moving and taking back: never twice, never at n
 });
 
 it('refuses what is no time of day, and a quiet that never ends', function (): void {
-    expect(static fn () => tells('24:00'))->toThrow(InvalidArgumentException::class)->and(static fn () => tells('8:00'))->toThrow(InvalidArgumentException::class)
+    expect(static fn () => tells('24:00'))->toThrow(InvalidArgumentException::class)
+        ->and(static fn () => tells('8:00'))->toThrow(InvalidArgumentException::class)
         ->and(static fn () => tells('08:00', '08:00'))->toThrow(InvalidArgumentException::class);
 });

@@ -73,7 +73,8 @@ it('takes the light that nobody noted from the sun, and leaves alone what was no
     expect($hour($set['last_light'] + 60, [], $sun)->in('night'))->toEqualWithDelta(60.0, 1e-9);
     // One of two rounds was noted: its half stays as noted, whatever the sun says.
     $half = $hour($set['last_light'] + 60, [new Conditions(light: 'dusk'), new Conditions], $sun);
-    expect($half->in('dusk'))->toEqualWithDelta(30.0, 1e-9)->and($half->in('night'))->toEqualWithDelta(30.0, 1e-9)->and($half->bySun)->toEqualWithDelta(30.0, 1e-9);
+    expect($half->in('dusk'))->toEqualWithDelta(30.0, 1e-9)->and($half->in('night'))->toEqualWithDelta(30.0, 1e-9)
+        ->and($half->bySun)->toEqualWithDelta(30.0, 1e-9);
     // Where nobody knows where it was, it stays unsaid.
     expect($hour($set['sunset'], [], null)->minutesOf['light'][Hours::NOT_NOTED])->toBe(60.0)->and($hour($set['sunset'], [], null)->bySun)->toBe(0.0)
         ->and(static fn () => TimeAtWheel::of('x', Company::Instructor, 0, 0.0, [], null))->toThrow(InvalidArgumentException::class);
@@ -111,7 +112,9 @@ it('holds the book against the law of each country', function (): void {
 
     // Fifty hours with whomever, ten of them at night: dusk is no night.
     [$practice, $night] = (new NorthAmerica)->askedByLaw();
-    $book = bookOf([...$hours(20, 90.0, Company::Instructor), ...$hours(13, 55.0, Company::Accompanied, 'night'), ...$hours(4, 30.0, Company::Accompanied, 'dusk')]);
+    $book = bookOf([
+        ...$hours(20, 90.0, Company::Instructor), ...$hours(13, 55.0, Company::Accompanied, 'night'), ...$hours(4, 30.0, Company::Accompanied, 'dusk'),
+    ]);
     expect($book->against($practice)->message())->toBe('43 h 55 min of 50 h: 6 h 5 min to go.')
         ->and($book->against($night)->message())->toBe('11 h 55 min of 10 h: that is enough.')
         ->and($practice->ofMinors && $night->ofMinors)->toBeTrue();
