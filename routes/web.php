@@ -37,6 +37,7 @@ use App\Http\Controllers\UpController;
 use App\Http\Controllers\VehicleController;
 use App\Http\Controllers\WaitingController;
 use App\Http\Controllers\WayInController;
+use App\Http\Controllers\WorkingHoursController;
 use App\Http\Middleware\NamesItsRight;
 use App\Http\Middleware\SamePerson;
 use App\Http\Middleware\StillWelcome;
@@ -103,6 +104,8 @@ Route::prefix('api')->group(function (): void {
             Route::post('learners/{learner}/waiting/restore', [WaitingController::class, 'restore']);
             Route::patch('texts/{text}', [TextController::class, 'update']);
             Route::post('late', [LateController::class, 'write']);
+            Route::get('working-hours', [WorkingHoursController::class, 'show']);
+            Route::put('working-hours', [WorkingHoursController::class, 'update']);
             Route::get('calendar', [CalendarController::class, 'show']);
             Route::post('calendar', [CalendarController::class, 'store']);
             Route::put('calendar', [CalendarController::class, 'update']);

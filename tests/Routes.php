@@ -77,6 +77,7 @@ final class Routes
             'GET week' => [], 'GET fit' => ['lesson' => $ids['lesson'], 'starts_at' => '2026-05-21T10:00:00Z'], 'GET free' => ['lesson' => $ids['lesson']],
             'GET waiting' => [], 'GET lessons/{lesson}/offers' => [], 'PUT learners/{learner}/waiting' => ['minutes' => 60],
             'DELETE learners/{learner}/waiting' => [], 'POST learners/{learner}/waiting/restore' => [],
+            'GET working-hours' => [], 'PUT working-hours' => ['works_from' => '09:00', 'works_until' => '18:00', 'most_minutes' => 480],
             'GET calendar' => [], 'POST calendar' => ['calendar_names' => 'nobody'], 'PUT calendar' => ['calendar_names' => 'all'], 'DELETE calendar' => [],
             'GET lessons/{lesson}/calendar' => [],
             'POST busy-times/import' => ['ics' => "BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:x\r\nEND:VCALENDAR\r\n", 'keep' => true],

@@ -87,6 +87,8 @@ final class Operations
             ),
             'GET texts' => Operation::reads('What learners of one’s own lessons are to be told, not yet passed on', Shapes::listOf('LessonText')),
             'PATCH texts/{text}' => Operation::writes('Says whether a text was passed on', TakenOfDiary::passedOn(), 'LessonText'),
+            'GET working-hours' => Operation::reads('When one works, and how much of it one gives lessons at most', 'WorkingHours'),
+            'PUT working-hours' => Operation::writes('Says it anew', TakenOfDiary::workingHours(), 'WorkingHours'),
             'GET calendar' => Operation::reads('Whether one’s own calendar reads one’s diary, and whose names stand there', 'CalendarState'),
             'POST calendar' => Operation::writes(
                 'Makes a secret address for one’s own calendar; the one of before stops', TakenOfDiary::calendar(), 'CalendarAddress', 201,

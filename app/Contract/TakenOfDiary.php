@@ -65,6 +65,15 @@ final class TakenOfDiary
         ];
     }
 
+    /** @return array<string, list<mixed>> when one works, and how many minutes of lessons one gives on a day at most */
+    public static function workingHours(): array
+    {
+        return [
+            'works_from' => ['required', 'date_format:H:i'], 'works_until' => ['required', 'date_format:H:i'],
+            'most_minutes' => ['sometimes', 'nullable', 'numeric', 'integer', 'between:30,1440'],
+        ];
+    }
+
     /** @return array<string, list<mixed>> whether a text was passed on */
     public static function passedOn(): array
     {

@@ -5,7 +5,9 @@ namespace App\Diary;
 use App\Models\BusyTime;
 use App\Models\Lesson;
 use App\Models\School;
+use DateTimeZone;
 use NobleTurn\Core\Diary\Between;
+use NobleTurn\Core\Diary\Period;
 
 /** What it would mean to have a lesson at a time, before anything is written: who is taken, which drives, what light. */
 final class Fit
@@ -16,6 +18,7 @@ final class Fit
         $day = $lesson->starts_at->copy()->setTimezone($school->time_zone)->startOfDay();
         $others = Appointments::taking($lesson->instructor_id, $day->copy()->utc(), $day->copy()->addDay()->utc())
             ->filter(static fn (Lesson|BusyTime $one): bool => $one->id !== $lesson->id);
+        $given = $others->sum(static fn (Lesson|BusyTime $one): int => $one instanceof Lesson && $one->starts_at >= $day ? $one->lasts() : 0);
         $mine = $lesson->id ?? 'new';
         $between = array_values(array_filter(
             Appointments::day([...$others, $lesson], $school)->between(),
@@ -25,6 +28,9 @@ final class Fit
 
         return [
             'clashes' => Clash::ofEach([$lesson])[0],
+            'notes' => $lesson->loadMissing('instructor')->instructor->workingDay()->notes(
+                new Period($lesson->starts_at->getTimestamp(), $lesson->ends()->getTimestamp()), new DateTimeZone($school->time_zone), $given,
+            ),
             'before' => self::told($between, 'before', $mine, $names->all()), 'after' => self::told($between, 'after', $mine, $names->all()),
             ...Told::light(Told::sun($school), $lesson),
         ];

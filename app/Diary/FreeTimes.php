@@ -12,9 +12,6 @@ use NobleTurn\Core\Diary\Period;
 /** Where a lesson still fits, in the days to come: instructor, learner and car are free, and there is time for the drives before and after. */
 final class FreeTimes
 {
-    /** The hours of a day in which lessons are offered, by the clock on the wall (assumed). */
-    private const WORKED = [8, 20];
-
     /** Lessons begin on such minutes (common practice, no source). */
     private const STEP_MINUTES = 5;
 
@@ -32,16 +29,18 @@ final class FreeTimes
         $names = $others->mapWithKeys(static fn (Lesson|BusyTime $one): array => [$one->id => Appointments::name($one)]);
         $taken = self::taken($lesson, $first, $end);
         $wanted = Appointments::of($lesson);
+        $worked = $lesson->loadMissing('instructor')->instructor->workingDay();
         $free = [];
         for ($day = $first; $day < $end && count($free) < self::MOST; $day = $day->copy()->addDay()) {
             $next = $day->copy()->addDay();
-            [$opens, $closes] = array_map(static fn (int $hour): int => $day->copy()->setTime($hour, 0)->getTimestamp(), self::WORKED);
-            if (max($opens, now()->getTimestamp()) >= $closes) {
+            $hours = $worked->on($day->toDateTimeImmutable());
+            $today = $others->filter(static fn (Lesson|BusyTime $one): bool => $one->ends() > $day && $one->starts_at < $next);
+            $given = $today->sum(static fn (Lesson|BusyTime $one): int => $one instanceof Lesson && $one->starts_at >= $day ? $one->lasts() : 0);
+            if (max($hours->from, now()->getTimestamp()) >= $hours->until || ! $worked->hasRoom($given, $lesson->lasts())) {
                 continue;
             }
-            $today = $others->filter(static fn (Lesson|BusyTime $one): bool => $one->ends() > $day && $one->starts_at < $next);
             $gaps = Appointments::day($today, $school)->gaps(
-                new Period(max($opens, now()->getTimestamp()), $closes), $wanted->period->seconds(), $wanted->starts, $wanted->ends, $taken,
+                new Period(max($hours->from, now()->getTimestamp()), $hours->until), $wanted->period->seconds(), $wanted->starts, $wanted->ends, $taken,
             );
             foreach ($gaps as $gap) {
                 $at = $gap->first(self::STEP_MINUTES);

@@ -229,6 +229,28 @@ it('offers times that can be booked as they are offered, one after the other, un
     expect(array_sum(array_column($day['between'], 'short_minutes')))->toBe(0);
 });
 
+it('looks for free times within the hours that are worked and the most that is given, and says what lies outside', function (): void {
+    $this->getJson('api/working-hours')->assertOk()->assertExactJson(['works_from' => '08:00', 'works_until' => '20:00', 'most_minutes' => null]);
+    $this->putJson('api/working-hours', ['works_from' => '10:00', 'works_until' => '14:00', 'most_minutes' => 120])->assertOk();
+    $asked = ['learner_id' => $this->gus->id, 'vehicle_id' => $this->grey->id, 'minutes' => 60];
+    $free = fn (): array => $this->getJson('api/free?'.http_build_query([...$asked, 'from' => '2027-03-10', 'days' => 1]))->assertOk()->json();
+    $notes = fn (string $at): array => $this->getJson('api/fit?'.http_build_query([...$asked, 'starts_at' => "2027-03-10T{$at}:00Z"]))->assertOk()->json('notes');
+    expect($free())->toHaveCount(1)->{0}->toMatchArray(['starts_at' => '2027-03-10T10:00:00Z', 'latest_at' => '2027-03-10T13:00:00Z'])
+        ->and($notes('13:00'))->toBe([])->and($notes('13:30'))->toBe(['It ends at 14:30: the day is over at 14:00.']);
+    $first = ($this->book)('11:00')->assertCreated()->json('id');
+    expect($notes('12:30'))->toBe([]);
+    $later = ($this->book)('16:00')->assertCreated()->json('id');
+    // Two hours are given: no more is offered, and a third is said to be one too many; a lesson that is there does not count twice.
+    expect($free())->toBe([])->and($notes('12:30'))->toBe(['3 h of lessons that day, where 2 h is the most.'])
+        ->and($this->getJson("api/fit?lesson={$first}&starts_at=2027-03-10T12:00:00Z")->json('notes'))->toBe([]);
+    $this->patchJson("api/lessons/{$later}", ['state' => 'cancelled', 'ended_by' => 'learner'])->assertOk();
+    expect($free())->not->toBe([]);
+    // It is said and not forbidden: each has their own.
+    ($this->book)('07:00')->assertCreated();
+    $this->putJson('api/working-hours', ['works_from' => '10:00', 'works_until' => '10:00'])->assertJsonValidationErrors(['works_until']);
+    $this->actingAs($this->piet)->getJson('api/working-hours')->assertJson(['works_from' => '08:00']);
+});
+
 it('shows a colleague’s diary where the school lets it, and to its owner', function (): void {
     ($this->book)('10:00');
     $this->actingAs($this->piet)->getJson("api/week?from=2027-03-08&person={$this->wanda->id}")->assertOk()->assertJsonPath('person.name', 'Wanda Orme')

@@ -68,6 +68,7 @@ final class Diary
             ]),
             'Fit' => Out::object([
                 'clashes' => Out::list(Out::text('who is taken, and until when')),
+                'notes' => Out::list(Out::text('what lies outside the hours that are worked, or goes past the most')),
                 'before' => self::orNull($neighbour), 'after' => self::orNull($neighbour),
             ] + $light),
             'SeriesTime' => Out::object([
@@ -93,6 +94,10 @@ final class Diary
                     'until' => Out::text('19:30; 23:59 is the end of the day'),
                 ]), 'when they can; at any time where there is none'),
                 'since' => Shapes::moment(),
+            ]),
+            'WorkingHours' => Out::object([
+                'works_from' => Out::text('08:00, by the clock of the school'), 'works_until' => Out::text('later the same day'),
+                'most_minutes' => Out::integer('of lessons on a day; null where there is no limit', nullable: true),
             ]),
             'LessonText' => Out::object([
                 'id' => Shapes::id(), 'lesson_id' => Shapes::id(), 'kind' => Out::choice(TextKind::class), 'body' => Out::text('', nullable: true),

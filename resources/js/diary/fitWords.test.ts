@@ -11,7 +11,7 @@ const between = (free: number, travel: number | null): Between => ({
     leave_at: null,
     short_minutes: Math.max(0, (travel ?? 0) - free),
 });
-const fit = (more: Partial<Fit> = {}): Fit => ({ clashes: [], before: null, after: null, light_at_start: 'day', light_at_end: 'day', ...more });
+const fit = (more: Partial<Fit> = {}): Fit => ({ clashes: [], notes: [], before: null, after: null, light_at_start: 'day', light_at_end: 'day', ...more });
 const said = (more: Partial<Fit>) => fitWords(fit(more)).map(({ tone, text }) => `${tone}: ${text}`);
 
 describe('what a time means', () => {
@@ -25,10 +25,12 @@ describe('what a time means', () => {
                 clashes: ['Wanda is taken from 10:00 to 11:00: a lesson with Ada.'],
                 before: { ...between(30, 12), name: 'Gus' },
                 after: { ...between(5, 9), name: 'Orla' },
+                notes: ['It begins before 08:00, when the day does.'],
                 light_at_end: 'dusk',
             }),
         ).toEqual([
             'bad: Wanda is taken from 10:00 to 11:00: a lesson with Ada.',
+            'tight: It begins before 08:00, when the day does.',
             'tight: 4 minutes too few before Orla: the drive takes 9 minutes.',
             'plain: 12 minutes’ drive from Gus, 18 minutes to spare.',
             'plain: Ends at dusk.',

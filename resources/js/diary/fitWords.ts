@@ -29,6 +29,7 @@ export function lightWords({ light_at_start: start, light_at_end: end }: Pick<Fr
 /** What a time would mean for a lesson, in the order in which it matters. */
 export function fitWords(fit: Fit): FitSaid[] {
     const said: (FitSaid | null)[] = fit.clashes.map((text) => ({ text, tone: 'bad' }));
+    said.push(...fit.notes.map((text): FitSaid => ({ text, tone: 'tight' })));
     said.push(fit.before && drive(fit.before, 'after', fit.before.name), fit.after && drive(fit.after, 'before', fit.after.name));
     const light = lightWords(fit);
     if (light) said.push({ text: `${light[0]!.toUpperCase()}${light.slice(1)}.`, tone: 'plain' });

@@ -13,6 +13,7 @@ import { Cars } from './Cars';
 import { Devices } from './Devices';
 import { OwnCalendar } from './OwnCalendar';
 import { ThisDevice } from './ThisDevice';
+import { WorkingHours } from './WorkingHours';
 
 const THEMES: [Theme, string][] = [
     ['system', 'Match the device'],
@@ -84,6 +85,7 @@ export function AccountPage() {
                     </Link>
                 </section>
             )}
+            <WorkingHours />
             <OwnCalendar />
             <Cars />
             <section className="grid gap-3" aria-labelledby="password">

@@ -8,7 +8,7 @@ const session = answer('session');
 const mine = { ...week, person: { id: session.user.id, name: session.user.name } };
 const lessons = week.days.flatMap((day) => day.lessons);
 const first = lessons.find(({ state, starts_at }) => state === 'booked' && starts_at > '2026-05-21')!;
-const free = { clashes: [], before: null, after: null, light_at_start: 'day', light_at_end: 'day' };
+const free = { clashes: [], notes: [], before: null, after: null, light_at_start: 'day', light_at_end: 'day' };
 const WEEK = 'GET week?from=2026-05-18';
 
 beforeEach(() => vi.useFakeTimers({ now: new Date('2026-05-20T07:10:00Z'), shouldAdvanceTime: true }));
