@@ -48,7 +48,7 @@ function Form({ is }: { is: Hours }) {
                 <div className="grid gap-4 sm:grid-cols-3">
                     {time('First lesson from', 'works_from')}
                     {time('Last ends by', 'works_until')}
-                    <Field label="Hours of lessons a day, at most" hint="Empty: no limit" errors={errors.most_minutes}>
+                    <Field label="Hours a day, at most" hint="Of lessons; empty: no limit" errors={errors.most_minutes}>
                         <input
                             type="number"
                             inputMode="decimal"

@@ -14,9 +14,9 @@ describe('when one gives lessons', () => {
     it('is said in hours, kept in minutes, and taken back', async () => {
         const sent = server({ 'GET working-hours': usual, 'PUT working-hours': ({ body }) => body as object });
         show(<WorkingHours />);
-        expect((await screen.findByLabelText<HTMLInputElement>('Hours of lessons a day, at most')).value).toBe('');
+        expect((await screen.findByLabelText<HTMLInputElement>('Hours a day, at most')).value).toBe('');
         fireEvent.change(screen.getByLabelText('First lesson from'), { target: { value: '09:30' } });
-        fireEvent.change(screen.getByLabelText('Hours of lessons a day, at most'), { target: { value: '7.5' } });
+        fireEvent.change(screen.getByLabelText('Hours a day, at most'), { target: { value: '7.5' } });
         fireEvent.click(screen.getByRole('button', { name: 'Keep these hours' }));
         fireEvent.click(await screen.findByRole('button', { name: 'Undo' }));
         await waitFor(() => expect(written(sent)).toHaveLength(2));
