@@ -25,7 +25,9 @@ beforeEach(function (): void {
     $this->wanda = $this->user($this->school());
     $school = School::query()->findOrFail($this->wanda->school_id);
     app(CurrentSchool::class)->within($school, function (): void {
-        $this->ada = Learner::query()->create(['name' => 'Ada “Flint” Finn, Zoë', 'transmission' => 'manual', 'level' => 'developing', 'pick_up' => 'Mole; gate, 2']);
+        $this->ada = Learner::query()->create([
+            'name' => 'Ada “Flint” Finn, Zoë', 'transmission' => 'manual', 'level' => 'developing', 'pick_up' => 'Mole; gate, 2',
+        ]);
         $this->car = Vehicle::query()->create(['name' => 'Blue', 'transmission' => 'manual', 'controls' => 'standard', 'length_m' => 4, 'width_m' => 2]);
     });
     $this->actingAs($this->wanda);
@@ -40,8 +42,9 @@ it('is read as it was meant: a lesson every week over both changes of the clock,
         'learner_id' => $this->ada->id, 'vehicle_id' => $this->car->id, 'starts_at' => '2027-03-10T17:30:00Z', 'minutes' => 90,
     ])->assertCreated()->json('id');
     $this->postJson("api/lessons/{$first}/series", ['weeks' => 1, 'times' => 40])->assertCreated();
-    $this->postJson('api/busy-times', ['kind' => 'busy', 'title' => 'Choir; part 2', 'starts_at' => '2027-03-28T00:30:00Z', 'ends_at' => '2027-03-28T02:00:00Z'])
-        ->assertCreated();
+    $this->postJson('api/busy-times', [
+        'kind' => 'busy', 'title' => 'Choir; part 2', 'starts_at' => '2027-03-28T00:30:00Z', 'ends_at' => '2027-03-28T02:00:00Z',
+    ])->assertCreated();
     $address = (string) parse_url($this->postJson('api/calendar', ['calendar_names' => 'all'])->json('address'), PHP_URL_PATH);
     $read = ($this->read)((string) $this->get($address)->assertOk()->getContent());
     $zone = new DateTimeZone('Europe/London');
@@ -75,7 +78,10 @@ it('unfolds what comes in as another reader does: series by day, week, month and
             ['FREQ=MONTHLY;BYDAY=-1FR;INTERVAL=2', "last friday of {$month} 2027"],
         ][$case % 7];
         $start = (new DateTimeImmutable($first))->format('Ymd')."T{$time}";
-        $event = ['BEGIN:VEVENT', 'UID:a', 'DTSTAMP:20270101T000000Z', "DTSTART;TZID=Europe/London:{$start}", 'DURATION:PT45M', "RRULE:{$rule}", 'SUMMARY:Choir'];
+        $event = [
+            'BEGIN:VEVENT', 'UID:a', 'DTSTAMP:20270101T000000Z', "DTSTART;TZID=Europe/London:{$start}", 'DURATION:PT45M', "RRULE:{$rule}",
+            'SUMMARY:Choir',
+        ];
         $ics = static fn (array $more, array $moved = []): string => implode("\r\n", [
             'BEGIN:VCALENDAR', 'VERSION:2.0', 'PRODID:-//x//EN', ...LONDON, ...$event, ...$more, 'END:VEVENT', ...$moved, 'END:VCALENDAR', '',
         ]);
@@ -86,7 +92,8 @@ it('unfolds what comes in as another reader does: series by day, week, month and
         $late = count($plain) > 3 ? $wall($plain[2]) : null;
         $file = $ics($out === null ? [] : ["EXDATE;TZID=Europe/London:{$out}"], $late === null ? [] : [
             'BEGIN:VEVENT', 'UID:a', 'DTSTAMP:20270101T000000Z', "RECURRENCE-ID;TZID=Europe/London:{$late}",
-            'DTSTART;TZID=Europe/London:'.Carbon::parse($late, 'Europe/London')->addHour()->format('Ymd\THis'), 'DURATION:PT45M', 'SUMMARY:Choir, later', 'END:VEVENT',
+            'DTSTART;TZID=Europe/London:'.Carbon::parse($late, 'Europe/London')->addHour()->format('Ymd\THis'), 'DURATION:PT45M',
+            'SUMMARY:Choir, later', 'END:VEVENT',
         ]);
         $ours = $this->postJson('api/busy-times/import', ['ics' => $file, 'keep' => false])->assertOk()->json();
         $theirs = array_map(static fn (array $one): array => array_diff_key($one, ['where' => 0, 'status' => 0]), ($this->read)($file));

@@ -234,7 +234,8 @@ it('looks for free times within the hours that are worked and the most that is g
     $this->putJson('api/working-hours', ['works_from' => '10:00', 'works_until' => '14:00', 'most_minutes' => 120])->assertOk();
     $asked = ['learner_id' => $this->gus->id, 'vehicle_id' => $this->grey->id, 'minutes' => 60];
     $free = fn (): array => $this->getJson('api/free?'.http_build_query([...$asked, 'from' => '2027-03-10', 'days' => 1]))->assertOk()->json();
-    $notes = fn (string $at): array => $this->getJson('api/fit?'.http_build_query([...$asked, 'starts_at' => "2027-03-10T{$at}:00Z"]))->assertOk()->json('notes');
+    $notes = fn (string $at): array => $this->getJson('api/fit?'.http_build_query([...$asked, 'starts_at' => "2027-03-10T{$at}:00Z"]))
+        ->assertOk()->json('notes');
     expect($free())->toHaveCount(1)->{0}->toMatchArray(['starts_at' => '2027-03-10T10:00:00Z', 'latest_at' => '2027-03-10T13:00:00Z'])
         ->and($notes('13:00'))->toBe([])->and($notes('13:30'))->toBe(['It ends at 14:30: the day is over at 14:00.']);
     $first = ($this->book)('11:00')->assertCreated()->json('id');
