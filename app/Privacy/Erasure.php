@@ -60,6 +60,8 @@ final class Erasure
             BusyTime::withTrashed()->where('learner_id', $learner->id)->forceDelete();
             AccompaniedDrive::withTrashed()->where('learner_id', $learner->id)->forceDelete();
             Text::query()->where('learner_id', $learner->id)->delete();
+            // Who is nobody is told nothing, of what falls out neither.
+            DB::table('told')->whereIn('lesson_id', $lessons)->delete();
             WaitingLearner::withTrashed()->where('learner_id', $learner->id)->forceDelete();
             ErasedList::add($learner->id);
             // A lesson still ahead is nobody's.

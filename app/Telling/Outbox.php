@@ -15,6 +15,7 @@ use NobleTurn\Core\Diary\Known;
 use NobleTurn\Core\Diary\LessonState;
 use NobleTurn\Core\Diary\Telling;
 use NobleTurn\Core\Diary\TextKind;
+use Throwable;
 
 /**
  * Writes what learners are to be told into the outbox of their school, each thing once: what they were last told of a lesson is kept
@@ -51,8 +52,13 @@ final readonly class Outbox
         foreach ($this->settings->isOn ? $this->open()->get() : [] as $row) {
             $lesson = (new Lesson)->newFromBuilder((array) $row);
             $known = $row->told_at === null ? null : LastTold::known($row->told_starts_at, $row->told_minutes, $row->told_at, (bool) $row->is_reminded);
-            if ($this->due($known, $lesson) !== null) {
-                $this->tell($lesson->id);
+            try {
+                if ($this->due($known, $lesson) !== null) {
+                    $this->tell($lesson->id);
+                }
+            } catch (Throwable $failed) {
+                // One that cannot be told keeps nobody else from being told.
+                report($failed);
             }
         }
     }
@@ -72,7 +78,7 @@ final readonly class Outbox
         if ($this->settings->isOn) {
             $kind = $lesson->state() === LessonState::Cancelled ? TextKind::Cancelled : TextKind::Late;
             $now = Carbon::now()->getTimestamp();
-            $this->write($lesson, LastTold::of($lesson->id), new Due($kind, $this->telling->isQuiet($now) ? null : $now), $words);
+            $this->write($lesson, $this->heard($lesson), new Due($kind, $this->telling->isQuiet($now) ? null : $now), $words);
         }
     }
 

@@ -159,6 +159,11 @@ it('tells of a late day as it is agreed to, in the school’s words, and not a s
     $last = ($this->book)('2027-03-02T11:30:00Z');
     ($this->at)('2027-03-01 13:00:00');
     ($this->passOn)();
+    // Nobody has passed on what was moved this morning: what runs late takes its place.
+    ($this->change)($next, ['starts_at' => '2027-03-02T10:05:00Z']);
+    ($this->at)('2027-03-02 08:30:00');
+    expect(array_column($this->getJson('api/texts')->json(), 'kind'))->toBe(['moved']);
+    ($this->change)($next, ['starts_at' => '2027-03-02T10:00:00Z']);
     Carbon::setTestNow('2027-03-02 09:55:00');
     $said = $this->getJson('api/late?minutes=20')->assertOk()->json();
     expect($said['fills_outbox'])->toBeTrue()->and($said['rest'][0]['text'])->toBe('late: Ada Tuesday 2 March 10:20 60 Mole Street');
@@ -166,6 +171,7 @@ it('tells of a late day as it is agreed to, in the school’s words, and not a s
     ($this->at)('2027-03-02 10:06:00');
     $texts = $this->getJson('api/texts')->json();
     expect(array_column($texts, 'kind'))->toBe(['late'])->and($texts[0]['lesson_id'])->toBe($next);
+    expect(DB::table('texts')->where('lesson_id', $next)->count())->toBe(2);
     // Taken back before it was passed on: nobody has to hear of it.
     ($this->change)($next, ['starts_at' => '2027-03-02T10:00:00Z']);
     Carbon::setTestNow('2027-03-02 09:57:00');
@@ -212,4 +218,25 @@ it('keeps schools apart, and goes with the learner', function (): void {
     $this->actingAs($this->owner)->deleteJson("api/learners/{$this->learner->id}")->assertNoContent();
     $this->postJson("api/learners/{$this->learner->id}/erasure", ['name' => 'Ada Finn'])->assertSuccessful();
     expect(DB::table('texts')->count())->toBe(0);
+    // Their lessons are off, and there is nobody to be told.
+    ($this->at)('2027-03-01 15:00:00');
+    expect(DB::table('texts')->count())->toBe(0);
+});
+
+it('tells everybody else where one cannot be told', function (): void {
+    ($this->turnOn)();
+    $broken = ($this->book)('2027-03-10T10:00:00Z');
+    $whole = ($this->book)('2027-03-11T10:00:00Z');
+    Text::creating(static function (Text $text) use ($broken): void {
+        if ($text->lesson_id === $broken) {
+            throw new RuntimeException('The row is refused.');
+        }
+    });
+    ($this->at)('2027-03-01 13:00:00');
+    expect(Text::query()->withoutGlobalScopes()->pluck('lesson_id')->all())->toBe([$whole])
+        ->and(DB::table('told')->where('lesson_id', $broken)->exists())->toBeFalse();
+    Text::flushEventListeners();
+    Text::clearBootedModels();
+    ($this->at)('2027-03-01 13:01:00');
+    expect(Text::query()->withoutGlobalScopes()->count())->toBe(2);
 });
