@@ -23,6 +23,7 @@ use Illuminate\Support\Carbon;
  * @property ?Carbon $knew_at when the learner was told what they knew before this; null where they knew nothing
  * @property ?Carbon $knew_starts_at when they thought that the lesson is; null where they thought it off
  * @property ?int $knew_minutes
+ * @property ?string $knew_pick_up
  * @property bool $knew_reminded
  * @property Lesson $lesson
  * @property Learner $learner
@@ -34,7 +35,7 @@ final class Text extends Model
     public $timestamps = false;
 
     protected $fillable = ['lesson_id', 'learner_id', 'kind', 'body', 'phone', 'unsent', 'made_at', 'passed_on_at', 'knew_at', 'knew_starts_at', 'knew_minutes',
-        'knew_reminded'];
+        'knew_pick_up', 'knew_reminded'];
 
     /** @return array<string, string> */
     protected function casts(): array

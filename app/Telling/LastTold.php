@@ -19,14 +19,14 @@ final class LastTold
     {
         $told = DB::table('told')->where('lesson_id', $lesson)->first();
 
-        return $told === null ? null : self::known($told->starts_at, $told->minutes, $told->told_at, (bool) $told->is_reminded);
+        return $told === null ? null : self::known($told->starts_at, $told->minutes, $told->told_at, (bool) $told->is_reminded, $told->pick_up);
     }
 
-    public static function known(?string $starts, int|string|null $minutes, string $at, bool $isReminded): Known
+    public static function known(?string $starts, int|string|null $minutes, string $at, bool $isReminded, ?string $pickUp): Known
     {
         $period = self::period($starts === null ? null : Carbon::parse($starts, 'UTC'), (int) $minutes);
 
-        return new Known($period, Carbon::parse($at, 'UTC')->getTimestamp(), $isReminded);
+        return new Known($period, Carbon::parse($at, 'UTC')->getTimestamp(), $isReminded, $pickUp);
     }
 
     /** When a lesson is; null where it is off. */
@@ -39,7 +39,7 @@ final class LastTold
     public static function before(Text $text): ?Known
     {
         return $text->knew_at === null ? null : new Known(
-            self::period($text->knew_starts_at, (int) $text->knew_minutes), $text->knew_at->getTimestamp(), $text->knew_reminded,
+            self::period($text->knew_starts_at, (int) $text->knew_minutes), $text->knew_at->getTimestamp(), $text->knew_reminded, $text->knew_pick_up,
         );
     }
 
@@ -53,19 +53,19 @@ final class LastTold
         $row = self::row($known);
         DB::table('told')->upsert(
             ['lesson_id' => $lesson->id, 'school_id' => $lesson->school_id, 'starts_at' => $row['starts_at'], 'minutes' => $row['minutes'],
-                'told_at' => $row['at'], 'is_reminded' => $known->isReminded],
-            ['lesson_id'], ['starts_at', 'minutes', 'told_at', 'is_reminded'],
+                'told_at' => $row['at'], 'is_reminded' => $known->isReminded, 'pick_up' => $known->where],
+            ['lesson_id'], ['starts_at', 'minutes', 'told_at', 'is_reminded', 'pick_up'],
         );
     }
 
-    /** @return array{knew_at: ?Carbon, knew_starts_at: ?Carbon, knew_minutes: ?int, knew_reminded: bool} as a text keeps it */
+    /** @return array{knew_at: ?Carbon, knew_starts_at: ?Carbon, knew_minutes: ?int, knew_pick_up: ?string, knew_reminded: bool} as a text keeps it */
     public static function forText(?Known $known): array
     {
         $row = $known === null ? null : self::row($known);
 
         return [
             'knew_at' => $row['at'] ?? null, 'knew_starts_at' => $row['starts_at'] ?? null, 'knew_minutes' => $row['minutes'] ?? null,
-            'knew_reminded' => $known !== null && $known->isReminded,
+            'knew_pick_up' => $known?->where, 'knew_reminded' => $known !== null && $known->isReminded,
         ];
     }
 

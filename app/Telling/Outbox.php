@@ -51,7 +51,9 @@ final readonly class Outbox
     {
         foreach ($this->settings->isOn ? $this->open()->get() : [] as $row) {
             $lesson = (new Lesson)->newFromBuilder((array) $row);
-            $known = $row->told_at === null ? null : LastTold::known($row->told_starts_at, $row->told_minutes, $row->told_at, (bool) $row->is_reminded);
+            $known = $row->told_at === null ? null : LastTold::known(
+                $row->told_starts_at, $row->told_minutes, $row->told_at, (bool) $row->is_reminded, $row->told_pick_up,
+            );
             try {
                 if ($this->due($known, $lesson) !== null) {
                     $this->tell($lesson->id);
@@ -68,8 +70,8 @@ final readonly class Outbox
     {
         $ahead = Lesson::query()->where('starts_at', '>', now());
         DB::table('told')->whereIn('lesson_id', $ahead->clone()->select('id'))->delete();
-        DB::table('told')->insertUsing(['lesson_id', 'school_id', 'starts_at', 'minutes', 'told_at'], $ahead->where('state', LessonState::Booked->value)
-            ->select(['id', 'school_id', 'starts_at', 'minutes'])->selectRaw('?', [now()]));
+        $booked = $ahead->where('state', LessonState::Booked->value)->select(['id', 'school_id', 'starts_at', 'minutes', 'pick_up'])->selectRaw('?', [now()]);
+        DB::table('told')->insertUsing(['lesson_id', 'school_id', 'starts_at', 'minutes', 'pick_up', 'told_at'], $booked);
     }
 
     /** What was agreed to of a day that runs late, at once and within its transaction: it cannot wait until the diary has come to rest. */
@@ -91,19 +93,20 @@ final readonly class Outbox
                 ->where(static fn (Builder $new) => $new->whereNull('told.lesson_id')->where('lessons.state', 'booked'))
                 ->orWhere(static fn (Builder $other) => $other->whereNotNull('told.lesson_id')->whereRaw(
                     "NOT (told.starts_at <=> IF(lessons.state = 'booked', lessons.starts_at, NULL)
-                        AND (lessons.state <> 'booked' OR told.minutes = lessons.minutes))",
+                        AND (lessons.state <> 'booked' OR told.minutes = lessons.minutes AND told.pick_up <=> lessons.pick_up))",
                 ))
                 ->orWhere(static fn (Builder $soon) => $soon->where('told.is_reminded', false)->where('lessons.state', 'booked')
                     ->where('lessons.starts_at', '<', now()->addHours(self::REMINDED_HOURS))))
             ->orderBy('lessons.starts_at')
-            ->select(['lessons.*', 'told.told_at', 'told.starts_at AS told_starts_at', 'told.minutes AS told_minutes', 'told.is_reminded']);
+            ->select(['lessons.*', 'told.told_at', 'told.starts_at AS told_starts_at', 'told.minutes AS told_minutes', 'told.is_reminded',
+                'told.pick_up AS told_pick_up']);
     }
 
     private function due(?Known $known, Lesson $lesson): ?Due
     {
         $now = Carbon::now()->getTimestamp();
         $changed = Carbon::parse($lesson->getAttribute('updated_at'))->getTimestamp();
-        $due = $this->telling->next($known, LastTold::now($lesson), $changed, $now);
+        $due = $this->telling->next($known, LastTold::now($lesson), $changed, $now, $lesson->pick_up);
 
         return $due?->isNow($now) === true ? $due : null;
     }
@@ -149,7 +152,9 @@ final readonly class Outbox
      */
     private function write(Lesson $lesson, ?Known $known, Due $due, ?string $words): void
     {
-        LastTold::keep($lesson, new Known(LastTold::now($lesson), Carbon::now()->getTimestamp(), $due->kind === TextKind::DayBefore));
+        LastTold::keep($lesson, new Known(
+            LastTold::now($lesson), Carbon::now()->getTimestamp(), $due->kind === TextKind::DayBefore, $lesson->pick_up,
+        ));
         $lesson->loadMissing('learner');
         $unsent = match (true) {
             ! $lesson->learner->wants_texts => 'no-texts',

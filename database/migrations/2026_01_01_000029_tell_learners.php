@@ -15,6 +15,7 @@ return new class extends RepeatableMigration
         // What was last told of a lesson, once for each: `starts_at` is null where it was told that it is off.
         DB::statement('CREATE TABLE IF NOT EXISTS told (
             lesson_id UUID NOT NULL PRIMARY KEY, school_id UUID NOT NULL, starts_at DATETIME NULL, minutes SMALLINT UNSIGNED NULL, told_at DATETIME NOT NULL,
+            pick_up VARCHAR(200) NULL,
             is_reminded TINYINT(1) NOT NULL DEFAULT 0,
             CONSTRAINT told_lesson FOREIGN KEY (school_id, lesson_id) REFERENCES lessons (school_id, id) ON DELETE CASCADE
         ) DEFAULT CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci');
@@ -22,7 +23,8 @@ return new class extends RepeatableMigration
             id UUID NOT NULL PRIMARY KEY, school_id UUID NOT NULL, lesson_id UUID NOT NULL, learner_id UUID NOT NULL,
             kind ENUM('booked','moved','cancelled','day-before','late') NOT NULL, body VARCHAR(1000) NULL, phone VARCHAR(40) NULL,
             unsent ENUM('no-texts','no-number','quiet') NULL, made_at DATETIME NOT NULL, passed_on_at DATETIME NULL,
-            knew_at DATETIME NULL, knew_starts_at DATETIME NULL, knew_minutes SMALLINT UNSIGNED NULL, knew_reminded TINYINT(1) NOT NULL DEFAULT 0,
+            knew_at DATETIME NULL, knew_starts_at DATETIME NULL, knew_minutes SMALLINT UNSIGNED NULL,
+            knew_pick_up VARCHAR(200) NULL, knew_reminded TINYINT(1) NOT NULL DEFAULT 0,
             UNIQUE KEY texts_of_school (school_id, id), KEY texts_made (school_id, made_at),
             KEY texts_of_lesson (school_id, lesson_id),
             CONSTRAINT texts_lesson FOREIGN KEY (school_id, lesson_id) REFERENCES lessons (school_id, id) ON DELETE CASCADE,

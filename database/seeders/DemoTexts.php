@@ -21,7 +21,7 @@ final class DemoTexts
         $off = $ahead->clone()->where('state', 'cancelled')->firstOrFail();
         foreach ([[$moved, $moved->starts_at->copy()->subMinutes(45)], [$off, $off->starts_at]] as [$lesson, $was]) {
             DB::table('told')->updateOrInsert(['lesson_id' => $lesson->id], [
-                'school_id' => $school->id, 'starts_at' => $was, 'minutes' => $lesson->minutes, 'told_at' => now()->subDays(3),
+                'school_id' => $school->id, 'starts_at' => $was, 'minutes' => $lesson->minutes, 'pick_up' => $lesson->pick_up, 'told_at' => now()->subDays(3),
             ]);
             // The diary has come to rest since.
             Lesson::query()->whereKey($lesson->id)->toBase()->update(['updated_at' => now()->subHour()]);

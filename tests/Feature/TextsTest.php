@@ -105,6 +105,22 @@ it('tells what is so in the end: what nobody has passed on was never heard', fun
     expect(($this->outbox)()[1])->toBe('cancelled: Ada Friday 12 March 10:00 60 Mole Street');
 });
 
+it('tells who is met somewhere else, and not where only the plan changed', function (): void {
+    ($this->turnOn)();
+    $lesson = ($this->book)('2027-03-10T10:00:00Z');
+    ($this->at)('2027-03-01 13:00:00');
+    ($this->passOn)();
+    ($this->change)($lesson, ['aim' => 'Right turns', 'drop_off' => 'Station']);
+    ($this->at)('2027-03-01 14:00:00');
+    expect(($this->outbox)())->toHaveCount(1);
+    ($this->change)($lesson, ['pick_up' => 'College gate']);
+    ($this->at)('2027-03-01 15:00:00');
+    expect(($this->outbox)()[1])->toBe('moved: Ada Wednesday 10 March 10:00 60 College gate was Wednesday 10 March, 10:00');
+    ($this->change)($lesson, ['pick_up' => null]);
+    ($this->at)('2027-03-01 16:00:00');
+    expect(($this->outbox)())->toHaveCount(1);
+});
+
 it('is quiet at night, and says whom to ring where the morning is too late', function (): void {
     ($this->turnOn)();
     $early = ($this->book)('2027-03-10T07:30:00Z');

@@ -44,14 +44,15 @@ final readonly class Telling
      * @param  ?Period  $is  when the lesson is; null where it is off
      * @param  int  $changed  when it last changed, moment of the epoch, s
      * @param  int  $now  moment of the epoch, s: what has begun by then is past telling
+     * @param  ?string  $where  the address at which they are met; null where it is as usual
      */
-    public function next(?Known $known, ?Period $is, int $changed, int $now): ?Due
+    public function next(?Known $known, ?Period $is, int $changed, int $now, ?string $where = null): ?Due
     {
         $begins = $is ?? $known?->period;
         if ($begins === null || $begins->from <= $now) {
             return null;
         }
-        $kind = self::difference($known?->period, $is);
+        $kind = self::difference($known, $is, $where);
         if ($kind !== null) {
             $at = $this->awake(max($changed + self::SETTLES, $now));
 
@@ -67,13 +68,15 @@ final readonly class Telling
         return $this->awake($moment) !== $moment;
     }
 
-    private static function difference(?Period $known, ?Period $is): ?TextKind
+    private static function difference(?Known $known, ?Period $is, ?string $where): ?TextKind
     {
+        $was = $known?->period;
+
         return match (true) {
-            $known === null && $is === null => null,
-            $known === null => TextKind::Booked,
+            $was === null && $is === null => null,
+            $was === null => TextKind::Booked,
             $is === null => TextKind::Cancelled,
-            $known->from !== $is->from || $known->until !== $is->until => TextKind::Moved,
+            $was->from !== $is->from || $was->until !== $is->until || $known?->where !== $where => TextKind::Moved,
             default => null,
         };
     }

@@ -38,6 +38,16 @@ it('tells what is so now where it is not what was told', function (?Period $know
     'over by now' => [hourFrom('2027-03-02 12:05'), hourFrom('2027-03-02 12:05', 30), null],
 ]);
 
+it('tells who is met at another door, and who is met as usual again', function (): void {
+    $lesson = hourFrom('2027-03-10 10:00');
+    $next = static fn (?string $told, ?string $is) => tells()->next(
+        new Known($lesson, toldAt('2027-03-01 10:00'), true, $told), $lesson, 0, toldAt('2027-03-02 12:00'), $is,
+    )?->kind;
+    expect($next(null, 'College gate'))->toBe(TextKind::Moved)->and($next('College gate', null))->toBe(TextKind::Moved)
+        ->and($next('College gate', 'Mole Street'))->toBe(TextKind::Moved)->and($next('College gate', 'College gate'))->toBeNull()
+        ->and($next(null, null))->toBeNull();
+});
+
 it('books anew what was told to be off', function (): void {
     $due = tells()->next(new Known(null, toldAt('2027-03-01 10:00')), hourFrom('2027-03-10 10:00'), toldAt('2027-03-02 12:00'), toldAt('2027-03-02 13:00'));
     expect($due?->kind)->toBe(TextKind::Booked)->and($due->isNow(toldAt('2027-03-02 13:00')))->toBeTrue();

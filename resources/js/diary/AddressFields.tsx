@@ -13,11 +13,13 @@ interface Props {
     /** Where the learner is usually met. */
     usual: string | null | undefined;
     errors: Record<string, string[]>;
+    /** Where nothing else is asked. */
+    isOpen?: boolean;
 }
 
-export function AddressFields({ value, onChange, usual, errors }: Props) {
+export function AddressFields({ value, onChange, usual, errors, isOpen = false }: Props) {
     // As it was when the page came: it does not close under a hand that takes the last letter back.
-    const [open] = useState(value.pick_up !== '' || value.drop_off !== '');
+    const [open] = useState(isOpen || value.pick_up !== '' || value.drop_off !== '');
     return (
         <details open={open}>
             <summary className="min-h-12 content-center font-semibold">Met or left somewhere else</summary>

@@ -11,10 +11,10 @@ import { inSentence } from '@/ui/inSentence';
 import { saveText } from '@/ui/saveFile';
 import { Sheet } from '@/ui/Sheet';
 import { useNow } from '@/ui/useNow';
-import { CancelForm, CutForm, MoveForm, RepeatForm } from './LessonForms';
+import { CancelForm, CutForm, MoveForm, PlaceForm, RepeatForm } from './LessonForms';
 import type { Diary, Proposed } from './useDiary';
 
-type Asking = 'move' | 'repeat' | 'cancel' | 'offer' | 'cut';
+type Asking = 'move' | 'place' | 'repeat' | 'cancel' | 'offer' | 'cut';
 
 /** The lesson that was chosen: what it is, or what it would be where it was put; and what can be done with it. */
 export function Chosen({ diary, proposed: { lesson, at }, mayWrite }: { diary: Diary; proposed: Proposed; mayWrite: boolean }) {
@@ -89,6 +89,9 @@ export function Chosen({ diary, proposed: { lesson, at }, mayWrite }: { diary: D
             <Sheet title={`Move ${lesson.learner.name}`} open={asking === 'move'} onOpenChange={(open) => !open && setAsking(null)}>
                 {asking === 'move' && <MoveForm lesson={lesson} diary={diary} onDone={() => setAsking(null)} />}
             </Sheet>
+            <Sheet title={`Where ${lesson.learner.name} is met`} open={asking === 'place'} onOpenChange={(open) => !open && setAsking(null)}>
+                {asking === 'place' && <PlaceForm lesson={lesson} diary={diary} onDone={() => setAsking(null)} />}
+            </Sheet>
             <Sheet
                 title={`${lesson.learner.name} again after ${said(lesson.starts_at)}`}
                 open={asking === 'repeat'}
@@ -160,6 +163,11 @@ function Keys({ lesson, isOver, diary, onAsk }: { lesson: DiaryLesson; isOver: b
                     <button type="button" className="key" onClick={() => onAsk('move')}>
                         Move
                     </button>
+                    {!isOver && (
+                        <button type="button" className="key" onClick={() => onAsk('place')}>
+                            Where
+                        </button>
+                    )}
                     {again}
                     {isOver && become('Did not come', 'no-show', 'did not come')}
                     {isOver && (

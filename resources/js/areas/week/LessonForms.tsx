@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import type { DiaryLesson } from '@/api/types';
+import { AddressFields, type Addresses } from '@/diary/AddressFields';
 import { RepeatFields, type Repetition } from '@/diary/RepeatFields';
 import { TimeFields } from '@/diary/TimeFields';
 import { useSeries } from '@/diary/useBooked';
@@ -32,6 +33,27 @@ export function MoveForm({ lesson, diary, onDone }: FormProps) {
             <TimeFields value={time} onChange={(changes) => setTime((before) => ({ ...before, ...changes }))} asked={{ lesson: lesson.id }} errors={{}} />
             <FormFoot message={diary.refused} busy={false}>
                 Move
+            </FormFoot>
+        </form>
+    );
+}
+
+/** Where a lesson begins and ends, where that is not as usual. */
+export function PlaceForm({ lesson, diary, onDone }: FormProps) {
+    const usual = lesson.learner.pick_up;
+    const was = { pick_up: lesson.pick_up === usual ? '' : (lesson.pick_up ?? ''), drop_off: lesson.drop_off ?? '' };
+    const [is, setIs] = useState<Addresses>(was);
+    return (
+        <form
+            className="grid gap-4"
+            onSubmit={(event) => {
+                event.preventDefault();
+                void diary.meet(lesson, was, is).then((done) => done && onDone());
+            }}
+        >
+            <AddressFields value={is} onChange={(changes) => setIs((before) => ({ ...before, ...changes }))} usual={usual} errors={{}} isOpen />
+            <FormFoot message={diary.refused} busy={false}>
+                Keep
             </FormFoot>
         </form>
     );

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { api, at, Problem } from '@/api/client';
 import type { Answered } from '@/api/client';
 import type { DiaryLesson } from '@/api/types';
+import type { Addresses } from '@/diary/AddressFields';
 import { useReread } from '@/diary/useBooked';
 import { momentOf, wallClock } from '@/diary/wallClock';
 import { useClock, useSession } from '@/session/session';
@@ -12,6 +13,12 @@ type Changes = Partial<Pick<Answered<'/lessons/{lesson}', 'get'>, 'starts_at' | 
     ended_why?: string;
     charged?: boolean;
     cut_to_minutes?: number;
+    pick_up?: string | null;
+    pick_up_latitude_deg?: null;
+    pick_up_longitude_deg?: null;
+    drop_off?: string | null;
+    drop_off_latitude_deg?: null;
+    drop_off_longitude_deg?: null;
 };
 
 /** A chosen lesson, and when it would be instead: by the clock of the school, `2026-05-20T10:30`. */
@@ -67,7 +74,17 @@ export function useDiary() {
         );
     };
     const become = (lesson: DiaryLesson, body: Changes, said: string) => settle(lesson, body, `${lesson.learner.name}: ${said}`, backTo(lesson));
-    return { proposed, refused, choose, propose, move, become };
+    const meet = (lesson: DiaryLesson, was: Addresses, is: Addresses) =>
+        settle(lesson, addresses(is, was), `${lesson.learner.name}: ${is.pick_up ? `met at ${is.pick_up}` : 'met as usual'}`, addresses(was, is));
+    return { proposed, refused, choose, propose, move, become, meet };
+}
+
+/** Addresses that are others than before; where one of them lies, nobody has said then. */
+function addresses(is: Addresses, was: Addresses): Changes {
+    return {
+        ...(is.pick_up === was.pick_up ? {} : { pick_up: is.pick_up || null, pick_up_latitude_deg: null, pick_up_longitude_deg: null }),
+        ...(is.drop_off === was.drop_off ? {} : { drop_off: is.drop_off || null, drop_off_latitude_deg: null, drop_off_longitude_deg: null }),
+    };
 }
 
 /** What makes a lesson again what it was. */

@@ -103,6 +103,27 @@ describe('the week', () => {
         expect(screen.getByRole('button', { name: 'Leave it' })).toBeTruthy();
     });
 
+    it('says where a learner is met this once, without a place on the map, and as usual again', async () => {
+        const sent = server({ [WEEK]: mine, [`PATCH lessons/${first.id}`]: answer('demo-lesson-planned') });
+        show(<WeekPage />);
+        fireEvent.click(await blockOf());
+        fireEvent.click(await screen.findByRole('button', { name: 'Where' }));
+        const sheet = within(await screen.findByRole('dialog'));
+        expect(sheet.getByLabelText<HTMLInputElement>('Pick-up').value).toBe('');
+        expect(sheet.getByText(new RegExp(`As usual: ${first.learner.pick_up}`))).toBeTruthy();
+        fireEvent.change(sheet.getByLabelText('Pick-up'), { target: { value: 'College gate' } });
+        fireEvent.click(sheet.getByRole('button', { name: 'Keep' }));
+        expect(await screen.findByText(`${first.learner.name}: met at College gate`)).toBeTruthy();
+        fireEvent.click(screen.getByRole('button', { name: 'Undo' }));
+        const nowhere = { pick_up_latitude_deg: null, pick_up_longitude_deg: null };
+        await waitFor(() =>
+            expect(written(sent).map(({ body }) => body)).toEqual([
+                { pick_up: 'College gate', ...nowhere },
+                { pick_up: null, ...nowhere },
+            ]),
+        );
+    });
+
     it('cancels with whose doing, why and whether it is charged; undone it is booked again', async () => {
         const sent = server({ [WEEK]: mine, [`PATCH lessons/${first.id}`]: answer('demo-lesson-planned') });
         show(<WeekPage />);
