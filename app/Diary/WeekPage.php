@@ -11,6 +11,7 @@ use App\Models\User;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Carbon;
 use NobleTurn\Core\Diary\Between;
+use NobleTurn\Core\Diary\Sun;
 
 /** Some days of one instructor, from midnight to midnight by the school’s clock: lessons, the drives between, and when it gets dark. */
 final readonly class WeekPage
@@ -34,13 +35,14 @@ final readonly class WeekPage
         $busy = BusyTime::query()->with(['learner', 'vehicle', 'centre', 'instructor'])
             ->where(static fn ($whose) => $whose->where('instructor_id', $person->id)->orWhere('kind', 'away'))
             ->where('starts_at', '<', $end->copy()->utc())->where('ends_at', '>', $first->copy()->utc())->oldest('starts_at')->orderBy('id')->get();
+        $onDay = $lessons->groupBy(fn (Lesson $lesson): string => $lesson->starts_at->setTimezone($this->school->time_zone)->toDateString());
+        $sun = Told::sun($this->school);
         $told = [];
         for ($day = $first; $day < $end; $day = $day->copy()->addDay()) {
             $next = $day->copy()->addDay();
-            $isThen = static fn (Lesson $lesson): bool => $lesson->starts_at >= $day && $lesson->starts_at < $next;
             $told[] = $this->day(
-                $day, $lessons->filter($isThen)->values(),
-                $busy->filter(static fn (BusyTime $one): bool => $one->starts_at < $next && $one->ends_at > $day)->values(), $reader,
+                $day, $onDay->get($day->toDateString()) ?? new Collection,
+                $busy->filter(static fn (BusyTime $one): bool => $one->starts_at < $next && $one->ends_at > $day)->values(), $reader, $sun,
             );
         }
 
@@ -55,9 +57,8 @@ final readonly class WeekPage
      * @param  Collection<int, BusyTime>  $busy  the person’s, and every car that is away
      * @return array<string, mixed>
      */
-    private function day(Carbon $day, Collection $lessons, Collection $busy, User $reader): array
+    private function day(Carbon $day, Collection $lessons, Collection $busy, User $reader, ?Sun $sun): array
     {
-        $sun = Told::sun($this->school);
         $holding = $lessons->filter(static fn (Lesson $lesson): bool => $lesson->state()->holds());
         $own = $busy->filter(static fn (BusyTime $one): bool => $one->kind !== 'away');
         $between = Appointments::day([...$holding, ...$own], $this->school)->between();

@@ -23,6 +23,9 @@ final readonly class Sun
 
     private const A_DAY = 86_400;
 
+    /** So often a time is halved until it is known: of half a day nothing is left that a second shows. */
+    private const HALVINGS = 24;
+
     public function __construct(private Position $at)
     {
     }
@@ -83,7 +86,7 @@ final readonly class Sun
         $low = $mean * self::A_DAY - $this->at->longitudeDegrees * 240.0 - 2_400.0;
         $high = $low + 4_800.0;
         // Highest within the quarter of an hour by which the sun is early or late over the year, and more.
-        for ($round = 0; $round < 60; $round++) {
+        for ($round = 0; $round < self::HALVINGS; $round++) {
             [$a, $b] = [$low + ($high - $low) * 0.382, $low + ($high - $low) * 0.618];
             if ($this->altitude($a) < $this->altitude($b)) {
                 $low = $a;
@@ -101,7 +104,7 @@ final readonly class Sun
         if ($this->altitude($night) >= $altitude || $this->altitude($noon) <= $altitude) {
             return null;
         }
-        for ($round = 0; $round < 40; $round++) {
+        for ($round = 0; $round < self::HALVINGS; $round++) {
             $middle = ($night + $noon) / 2.0;
             if ($this->altitude($middle) < $altitude) {
                 $night = $middle;

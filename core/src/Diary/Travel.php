@@ -26,23 +26,28 @@ final readonly class Travel
         if ($from === null || $to === null) {
             return null;
         }
-        $at = (new DateTimeImmutable("@{$leaving}"))->setTimezone($this->zone);
 
-        return (int) ceil(BusyHours::factor($at) * $this->drive->seconds($this->drive->metres($from, $to)) - 1e-6);
+        return $this->busy($this->drive->seconds($this->drive->metres($from, $to)), $leaving);
     }
 
     /** The last moment to leave so as to be there; null where one of the places is not known. */
     public function leavingFor(?Position $from, ?Position $to, int $there): ?int
     {
-        $atOnce = $this->seconds($from, $to, $there);
-        if ($atOnce === null || $atOnce === 0) {
-            return $atOnce === null ? null : $there;
+        if ($from === null || $to === null) {
+            return null;
+        }
+        $empty = $this->drive->seconds($this->drive->metres($from, $to));
+        $atOnce = $this->busy($empty, $there);
+        $isInTime = fn (int $leaving): bool => $leaving + $this->busy($empty, $leaving) <= $there;
+        // Most of the day it takes as long whenever one leaves.
+        if ($isInTime($there - $atOnce) && ! $isInTime($there - $atOnce + 1)) {
+            return $there - $atOnce;
         }
         // Nobody who leaves later is there earlier; and the busiest hour takes so many times what the emptiest does.
         [$early, $late] = [$there - (int) ceil(BusyHours::MOST * $atOnce) - 1, $there];
         while ($late - $early > 1) {
             $middle = intdiv($early + $late, 2);
-            if ($middle + $this->seconds($from, $to, $middle) <= $there) {
+            if ($isInTime($middle)) {
                 $early = $middle;
             } else {
                 $late = $middle;
@@ -50,5 +55,13 @@ final readonly class Travel
         }
 
         return $early;
+    }
+
+    /** What a drive takes that is begun then, whole seconds; rounded up: nobody is late for a second too many. */
+    private function busy(float $seconds, int $leaving): int
+    {
+        $at = (new DateTimeImmutable("@{$leaving}"))->setTimezone($this->zone);
+
+        return (int) ceil(BusyHours::factor($at) * $seconds - 1e-6);
     }
 }
