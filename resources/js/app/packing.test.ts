@@ -47,6 +47,7 @@ const replies = (more: Record<string, object | number> = {}) => ({
     'GET vehicles': answer('demo-vehicles'),
     'GET vehicle-kinds': answer('demo-vehicle-kinds'),
     'GET rules': answer('demo-rules'),
+    'GET texts': answer('demo-texts'),
     [`GET routines?pack=${session.rules.pack}`]: answer('demo-routines'),
     [`GET lessons/${lesson.id}`]: lesson,
     [`GET lessons/${lesson.id}/changed`]: answer('demo-changed'),

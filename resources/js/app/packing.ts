@@ -49,6 +49,7 @@ export async function pack(client: QueryClient, { school, rules }: SignedIn, now
     const days = await Promise.all([now, now + 24 * 3_600_000].map((moment) => ask(questions.today(isoDay(new Date(moment), school.time_zone)), 0)));
     const shared: Question[] = [
         ...[questions.places(), questions.cars(), questions.vehicleKinds(), questions.rulesOnOffer(), questions.circuits()],
+        questions.texts(),
         questions.cards(rules.pack, rules.practice),
     ];
     for (const question of shared) await ask(question);

@@ -43,6 +43,7 @@ const KEPT = [
     'sweep',
     'helped',
     'school',
+    'texts',
 ];
 
 /** Everything about one learner, to be handed out: not left on a device. */

@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api, at } from '@/api/client';
+import { api, at, Problem } from '@/api/client';
 import { questions } from '@/api/questions';
 import type { LessonText } from '@/api/types';
 import { Reach } from '@/diary/Reach';
@@ -23,7 +23,13 @@ export function ToPassOn() {
         await client.invalidateQueries({ queryKey: ['texts'] });
     };
     const passOn = async (text: LessonText) => {
-        await say(text, true);
+        try {
+            await say(text, true);
+        } catch (error) {
+            if (!(error instanceof Problem)) throw error;
+            notice({ text: `Not noted: ${error.message}` });
+            return;
+        }
         notice({ text: `${text.learner.name} has heard of it`, undo: () => void say(text, false) });
     };
     const shown = isOpen ? texts.data : texts.data.slice(0, FIRST);

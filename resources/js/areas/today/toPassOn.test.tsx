@@ -41,6 +41,15 @@ describe('what learners are still to hear', () => {
         expect(written(sent).map(({ body }) => body)).toEqual([{ passed_on: true }, { passed_on: false }]);
     });
 
+    it('says so where it cannot be noted, and leaves it there', async () => {
+        server({ 'GET texts': texts, [`PATCH texts/${first.id}`]: 503 });
+        show(<ToPassOn />);
+        const [line] = await lines();
+        fireEvent.click(within(line!).getByRole('button', { name: `Passed on to ${first.learner.name}` }));
+        expect(await screen.findByText(/^Not noted:/)).toBeTruthy();
+        expect(await lines()).toHaveLength(texts.length);
+    });
+
     it('says why somebody is to be rung, and offers no text to them', async () => {
         server({ 'GET texts': [{ ...first, unsent: 'quiet' }] });
         show(<ToPassOn />);
