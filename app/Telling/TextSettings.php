@@ -32,11 +32,6 @@ final readonly class TextSettings
         return new self($school->texts !== null && ($said['on'] ?? false), $times['quiet_from'], $times['quiet_until'], $times['reminds_at'], $words);
     }
 
-    public function tells(TextKind $kind): bool
-    {
-        return $this->isOn && $this->words[$kind->value] !== null;
-    }
-
     public function telling(string $zone): Telling
     {
         return new Telling(new DateTimeZone($zone), $this->quietFrom, $this->quietUntil, $this->remindsAt);

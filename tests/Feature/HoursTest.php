@@ -113,6 +113,9 @@ it('refuses what cannot have been, and names the field', function (): void {
             ($this->tell)($at, $minutes)->assertStatus(422)->assertJsonValidationErrors([$field]);
         }
     }
+    // One that nobody has closed yet counts as soon as something was marked in it.
+    ($this->drive)('2026-05-27T10:00:00Z', 60, [['surface' => 'wet']], 'booked');
+    ($this->tell)('2026-05-27T10:30:00Z', 30)->assertJsonValidationErrors(['starts_at']);
     ($this->tell)('2026-05-25T18:00:00Z', 30, ['conditions' => ['surface' => 'muddy']])->assertJsonValidationErrors(['conditions.surface']);
     // Right before and right after is nothing at once.
     foreach ([['2026-05-20T11:00:00Z', 30], ['2026-05-20T09:00:00Z', 60], ['2026-05-22T18:40:00Z', 20], ['2026-11-20T11:30:00Z', 30]] as [$at, $minutes]) {

@@ -14,6 +14,7 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Carbon;
 use Illuminate\Validation\ValidationException;
+use NobleTurn\Core\Diary\LessonState;
 
 /** Time at the wheel: what the law asks of it, every drive behind it, and what was driven with somebody other than an instructor. */
 final class HoursController extends Controller
@@ -82,7 +83,7 @@ final class HoursController extends Controller
             ->whereBetween('starts_at', [$drive->starts_at->copy()->subHours(12), $drive->ends()]);
         $over = static fn (Lesson|AccompaniedDrive $one): bool => $one->id !== $drive->id
             && $one->ends() > $drive->starts_at && $one->starts_at < $drive->ends();
-        if (Lesson::query()->tap($near)->get()->contains(static fn (Lesson $one): bool => $one->state()->isDriven() && $over($one))) {
+        if (Lesson::query()->tap($near)->get()->contains(static fn (Lesson $one): bool => $one->state()->holds() && $one->state() !== LessonState::NoShow && $over($one))) {
             throw ValidationException::withMessages(['starts_at' => 'is in a lesson that the learner had then.']);
         }
         if (AccompaniedDrive::query()->tap($near)->get()->contains($over)) {

@@ -7,6 +7,7 @@ namespace NobleTurn\Core\Diary;
 use DateTimeImmutable;
 use DateTimeZone;
 use InvalidArgumentException;
+use NobleTurn\Core\Quantity\HoursAndMinutes;
 
 /** The hours that somebody works, and how much of them they give lessons at most. Nothing is forbidden by it: it is said before a lesson is put outside. */
 final readonly class WorkingDay
@@ -62,7 +63,7 @@ final readonly class WorkingDay
             $notes[] = "It ends at {$local($lesson->until)->format('H:i')}: the day is over at {$this->until}.";
         }
         if (! $this->hasRoom($given, $minutes)) {
-            $notes[] = self::hours($given + $minutes).' of lessons that day, where '.self::hours((int) $this->most).' is the most.';
+            $notes[] = HoursAndMinutes::words($given + $minutes).' of lessons that day, where '.HoursAndMinutes::words((int) $this->most).' is the most.';
         }
 
         return $notes;
@@ -73,12 +74,5 @@ final readonly class WorkingDay
         [$hours, $minutes] = array_map('intval', explode(':', $time));
 
         return $day->setTime($hours, $minutes)->getTimestamp();
-    }
-
-    private static function hours(int $minutes): string
-    {
-        [$hours, $rest] = [intdiv($minutes, self::A_MINUTE), $minutes % self::A_MINUTE];
-
-        return $hours === 0 ? "{$rest} min" : ($rest === 0 ? "{$hours} h" : "{$hours} h {$rest} min");
     }
 }

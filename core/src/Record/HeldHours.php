@@ -4,13 +4,12 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Record;
 
+use NobleTurn\Core\Quantity\HoursAndMinutes;
 use NobleTurn\Core\Rules\AskedByLaw;
 
 /** What a law asks for, and how much of it there is. */
 final readonly class HeldHours
 {
-    private const AN_HOUR = 60;
-
     public float $toGo;
 
     /** @param  float  $have  minutes, or lessons */
@@ -36,13 +35,7 @@ final readonly class HeldHours
     private function said(float $figure): string
     {
         $whole = (int) round($figure);
-        [$hours, $minutes] = [intdiv($whole, self::AN_HOUR), $whole % self::AN_HOUR];
 
-        return match (true) {
-            $this->asked->lessonMinutes !== null => (string) $whole,
-            $hours === 0 => "{$minutes} min",
-            $minutes === 0 => "{$hours} h",
-            default => "{$hours} h {$minutes} min",
-        };
+        return $this->asked->lessonMinutes === null ? HoursAndMinutes::words($whole) : (string) $whole;
     }
 }

@@ -72,6 +72,7 @@ export function RunningLate({ onDone }: { onDone: () => void }) {
                             key={line.id}
                             line={line}
                             agreed={agreed.includes(line)}
+                            reaches={late.data?.fills_outbox !== true}
                             onAgree={(yes) => setLeft((before) => (yes ? before.filter((id) => id !== line.id) : [...before, line.id]))}
                         />
                     ))}
@@ -91,8 +92,16 @@ export function RunningLate({ onDone }: { onDone: () => void }) {
     );
 }
 
+interface ToldProps {
+    line: Line;
+    agreed: boolean;
+    /** Where the outbox tells them, nobody is told twice. */
+    reaches: boolean;
+    onAgree: (agreed: boolean) => void;
+}
+
 /** What becomes of one of them, and what its learner is told. */
-function Told({ line, agreed, onAgree }: { line: Line; agreed: boolean; onAgree: (agreed: boolean) => void }) {
+function Told({ line, agreed, reaches, onAgree }: ToldProps) {
     const clock = useClock();
     const span = (from: string, until: string) => `${clock.time(from)} to ${clock.time(until)}`;
     const was = span(line.starts_at, line.ends_at);
@@ -130,7 +139,7 @@ function Told({ line, agreed, onAgree }: { line: Line; agreed: boolean; onAgree:
             {text && (
                 <>
                     <p className="border-line border-l-4 pl-3 text-sm">{text}</p>
-                    <Reach name={line.name} phone={line.phone} text={text} />
+                    {reaches && <Reach name={line.name} phone={line.phone} text={text} />}
                 </>
             )}
         </li>

@@ -226,6 +226,17 @@ describe('the day', () => {
         );
     });
 
+    it('offers no text of its own where the outbox tells them', async () => {
+        server({ 'GET texts': [], [TODAY]: today, 'GET late?minutes=20': { ...late, fills_outbox: true } });
+        show(<TodayPage />);
+        fireEvent.click(await screen.findByRole('button', { name: 'Running late' }));
+        expect(await screen.findByText(/goes into the outbox as a text/)).toBeTruthy();
+        const told = late.rest.find((line) => 'text' in line && line.text)!;
+        expect(await screen.findByText(told.text!)).toBeTruthy();
+        expect(screen.queryByRole('link', { name: /^Text / })).toBeNull();
+        expect(screen.queryByRole('button', { name: 'Copy' })).toBeNull();
+    });
+
     it('copies what is told, says why a change is refused, and is not there once the day is over', async () => {
         const writeText = vi.fn(() => Promise.resolve());
         vi.stubGlobal('navigator', { clipboard: { writeText }, onLine: true });
