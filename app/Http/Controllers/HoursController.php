@@ -83,7 +83,9 @@ final class HoursController extends Controller
             ->whereBetween('starts_at', [$drive->starts_at->copy()->subHours(12), $drive->ends()]);
         $over = static fn (Lesson|AccompaniedDrive $one): bool => $one->id !== $drive->id
             && $one->ends() > $drive->starts_at && $one->starts_at < $drive->ends();
-        if (Lesson::query()->tap($near)->get()->contains(static fn (Lesson $one): bool => $one->state()->holds() && $one->state() !== LessonState::NoShow && $over($one))) {
+        // Whoever did not come drove nowhere; a lesson that nobody has closed yet was one.
+        $was = static fn (Lesson $one): bool => $one->state()->holds() && $one->state() !== LessonState::NoShow && $over($one);
+        if (Lesson::query()->tap($near)->get()->contains($was)) {
             throw ValidationException::withMessages(['starts_at' => 'is in a lesson that the learner had then.']);
         }
         if (AccompaniedDrive::query()->tap($near)->get()->contains($over)) {

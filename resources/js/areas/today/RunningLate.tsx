@@ -72,7 +72,7 @@ export function RunningLate({ onDone }: { onDone: () => void }) {
                             key={line.id}
                             line={line}
                             agreed={agreed.includes(line)}
-                            reaches={late.data?.fills_outbox !== true}
+                            reaches={!late.data.fills_outbox}
                             onAgree={(yes) => setLeft((before) => (yes ? before.filter((id) => id !== line.id) : [...before, line.id]))}
                         />
                     ))}
