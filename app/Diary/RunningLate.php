@@ -166,15 +166,28 @@ final readonly class RunningLate
             'cut_minutes' => $isLesson && $moved !== null ? $one->minutes - $moved->minutes : 0,
             'leaves_out' => $isLesson && $moved !== null ? self::leavesOut($one, $moved->minutes) : [],
             'clashes' => $clashes[$one->id] ?? [],
-            'phone' => $isLesson && ! $isAsPlanned ? $one->learner->phone : null,
+            'phone' => $isLesson && ! $isAsPlanned ? $one->learner->phone : null, 'may_text' => $isLesson && $one->learner->wants_texts,
+            'is_told' => $isLesson && ! $isAsPlanned && $this->isTold($one, $moved),
             'text' => $isLesson && ! $isAsPlanned ? $this->text($one, $moved) : null,
         ];
+    }
+
+    /** Whether a text in the outbox tells the learner: where the school writes one of it, to whoever wants texts and has a number. */
+    private function isTold(Lesson $lesson, ?Lesson $moved): bool
+    {
+        return $this->texts->isOn && $this->texts->words[self::kind($moved)->value] !== null && $lesson->learner->wants_texts
+            && ! in_array($lesson->learner->phone, [null, ''], true);
+    }
+
+    private static function kind(?Lesson $moved): TextKind
+    {
+        return $moved === null ? TextKind::Cancelled : TextKind::Late;
     }
 
     /** What the learner is told: in the words of the school where it has its own, else as the instructor would write it. */
     private function text(Lesson $lesson, ?Lesson $moved): string
     {
-        $kind = $moved === null ? TextKind::Cancelled : TextKind::Late;
+        $kind = self::kind($moved);
         $words = $this->texts->isOn ? $this->texts->words[$kind->value] : null;
         if ($words !== null && $words !== TextWords::usual($kind)) {
             return TextWords::filled($words, $moved ?? $lesson, $this->school, $lesson->starts());

@@ -196,6 +196,26 @@ it('tells of a late day as it is agreed to, in the school’s words, and not a s
     expect($this->getJson('api/texts')->json())->toBe([])->and(DB::table('texts')->where('lesson_id', $last)->count())->toBe(1);
 });
 
+it('says of a late day whom a text will tell, and who is to be rung', function (): void {
+    ($this->book)('2027-03-02T10:00:00Z');
+    $said = function (): array {
+        Carbon::setTestNow('2027-03-02 09:55:00');
+
+        return array_intersect_key($this->actingAs($this->wanda)->getJson('api/late?minutes=20')->json('rest.0'), ['may_text' => 0, 'is_told' => 0]);
+    };
+    expect($said())->toBe(['may_text' => true, 'is_told' => false]);
+    ($this->turnOn)();
+    expect($said())->toBe(['may_text' => true, 'is_told' => true]);
+    $this->learner->update(['wants_texts' => false]);
+    expect($said())->toBe(['may_text' => false, 'is_told' => false]);
+    $this->learner->update(['wants_texts' => true, 'phone' => null]);
+    expect($said())->toBe(['may_text' => true, 'is_told' => false]);
+    $this->learner->update(['phone' => '01632 960 1']);
+    // The school tells it by mouth.
+    ($this->turnOn)(['words' => ['late' => null]]);
+    expect($said())->toBe(['may_text' => true, 'is_told' => false]);
+});
+
 it('takes its words from the owner alone, and names what it does not know', function (): void {
     $this->actingAs($this->wanda)->getJson('api/school/texts')->assertForbidden();
     $this->actingAs($this->owner)->getJson('api/school/texts')->assertOk()->assertJson(['on' => false, 'quiet_from' => '21:00', 'outbox' => []]);

@@ -222,18 +222,22 @@ test('the day runs late: what becomes of it is said, and done once it is agreed 
     const page = await (await browser.newContext({ storageState: { cookies: [], origins: [] } })).newPage();
     await signIn(page, { email: 'owner@harbourschool.test', password: 'demo-harbour' });
     const car = await send<{ id: string }>(page, 'vehicles', { name: 'The late one', transmission: 'manual', controls: 'standard', length_m: 4, width_m: 1.8 });
-    const book = async (name: string, minutes: number): Promise<DiaryLesson> => {
-        const learner = await send<{ id: string }>(page, 'learners', { name, transmission: 'manual', level: 'beginner', phone: '0700 900 461' });
+    const book = async (name: string, minutes: number, wantsTexts: boolean): Promise<DiaryLesson> => {
+        const about = { name, transmission: 'manual', level: 'beginner', phone: '0700 900 461', wants_texts: wantsTexts };
+        const learner = await send<{ id: string }>(page, 'learners', about);
         return send<DiaryLesson>(page, 'lessons', { learner_id: learner.id, vehicle_id: car.id, starts_at: soon(minutes), minutes: 45 });
     };
-    const [first, second] = [await book('Lena Early', 10), await book('Lorn Later', 60)];
+    const [first, second] = [await book('Lena Early', 10, false), await book('Lorn Later', 60, true)];
     await page.goto('/');
     await page.getByRole('button', { name: 'Running late' }).click();
     const sheet = page.getByRole('dialog');
     await sheet.getByRole('button', { name: '30 min' }).click();
     await expect(sheet.getByText('By how much are you late for the next?')).toBeVisible();
     await expect(sheet.getByText(/^Lena, I am running late: our lesson today begins at/)).toBeVisible();
-    await expect(sheet.getByRole('link', { name: 'Text Lorn' })).toHaveAttribute('href', /^sms:0700900461\?body=Lorn/);
+    // The outbox tells Lorn; Lena wants no texts, so she is rung.
+    await expect(sheet.getByText(/goes into the outbox as a text/)).toBeVisible();
+    await expect(sheet.getByRole('link', { name: /^Text/ })).toHaveCount(0);
+    await expect(sheet.getByRole('link', { name: 'Ring' })).toHaveCount(1);
     await expectNoAxeFinding(page, 'running late');
     await page.setViewportSize({ width: 390, height: 844 });
     await expectSound(page, 'running late on a phone');

@@ -132,7 +132,9 @@ final class Diary
                     'cut_minutes' => Out::integer('off its end'),
                     'leaves_out' => Out::list(Out::text('place'), 'of its plan, what the minutes do not reach for any more'),
                     'clashes' => Out::list(Out::text('who is taken then by somebody else, and until when')),
-                    'phone' => Out::text('', nullable: true), 'text' => Out::text('what the learner is told, as it may be sent', nullable: true),
+                    'phone' => Out::text('', nullable: true), 'may_text' => Out::flag('who wants no texts is rung'),
+                    'is_told' => Out::flag('whether a text in the outbox tells them once it is agreed to'),
+                    'text' => Out::text('what the learner is told, as it may be sent', nullable: true),
                 ]), 'what is still to come today, in its order'),
             ]),
             'FreeTime' => Out::object([

@@ -72,7 +72,6 @@ export function RunningLate({ onDone }: { onDone: () => void }) {
                             key={line.id}
                             line={line}
                             agreed={agreed.includes(line)}
-                            reaches={!late.data.fills_outbox}
                             onAgree={(yes) => setLeft((before) => (yes ? before.filter((id) => id !== line.id) : [...before, line.id]))}
                         />
                     ))}
@@ -95,13 +94,11 @@ export function RunningLate({ onDone }: { onDone: () => void }) {
 interface ToldProps {
     line: Line;
     agreed: boolean;
-    /** Where the outbox tells them, nobody is told twice. */
-    reaches: boolean;
     onAgree: (agreed: boolean) => void;
 }
 
 /** What becomes of one of them, and what its learner is told. */
-function Told({ line, agreed, reaches, onAgree }: ToldProps) {
+function Told({ line, agreed, onAgree }: ToldProps) {
     const clock = useClock();
     const span = (from: string, until: string) => `${clock.time(from)} to ${clock.time(until)}`;
     const was = span(line.starts_at, line.ends_at);
@@ -139,7 +136,8 @@ function Told({ line, agreed, reaches, onAgree }: ToldProps) {
             {text && (
                 <>
                     <p className="border-line border-l-4 pl-3 text-sm">{text}</p>
-                    {reaches && <Reach name={line.name} phone={line.phone} text={text} />}
+                    {/* Whom the outbox tells is not told twice. */}
+                    {!line.is_told && <Reach name={line.name} phone={line.phone} text={text} mayText={line.may_text} />}
                 </>
             )}
         </li>

@@ -142,7 +142,17 @@ describe('the day', () => {
 
     const [one, two, three] = today.lessons;
     const line = {
-        ...{ is_lesson: true, is_as_planned: false, cut_minutes: 0, leaves_out: [], clashes: [], phone: '0700 900 123', minutes: 60 },
+        ...{
+            is_lesson: true,
+            is_as_planned: false,
+            cut_minutes: 0,
+            leaves_out: [],
+            clashes: [],
+            phone: '0700 900 123',
+            may_text: true,
+            is_told: false,
+            minutes: 60,
+        },
         ...{ starts_at: '2026-05-20T10:00:00Z', ends_at: '2026-05-20T11:00:00Z' },
     };
     const late = {
@@ -226,15 +236,19 @@ describe('the day', () => {
         );
     });
 
-    it('offers no text of its own where the outbox tells them', async () => {
-        server({ 'GET texts': [], [TODAY]: today, 'GET late?minutes=20': { ...late, fills_outbox: true } });
+    it('offers no text of its own to whom the outbox tells, and rings who wants none', async () => {
+        const [gus, test, orla, jun] = late.rest;
+        const rest = [{ ...gus, is_told: true }, test, { ...orla, is_told: true }, { ...jun, may_text: false }];
+        server({ 'GET texts': [], [TODAY]: today, 'GET late?minutes=20': { on: 'Ada', fills_outbox: true, rest } });
         show(<TodayPage />);
-        fireEvent.click(await screen.findByRole('button', { name: 'Running late' }));
-        expect(await screen.findByText(/goes into the outbox as a text/)).toBeTruthy();
-        const told = late.rest.find((line) => 'text' in line && line.text)!;
-        expect(await screen.findByText(told.text!)).toBeTruthy();
-        expect(screen.queryByRole('link', { name: /^Text / })).toBeNull();
-        expect(screen.queryByRole('button', { name: 'Copy' })).toBeNull();
+        const sheet = await runLate();
+        expect(await sheet.findByText(/goes into the outbox as a text/)).toBeTruthy();
+        expect(sheet.getByText('Gus, I am late.')).toBeTruthy();
+        expect(sheet.queryByRole('link', { name: /^Text / })).toBeNull();
+        const ways = sheet.getByText('Jun, I am sorry.').closest('li')!;
+        expect(within(ways).getByRole('link', { name: 'Ring' }).getAttribute('href')).toBe('tel:0700900123');
+        expect(sheet.getAllByRole('link', { name: 'Ring' })).toHaveLength(1);
+        expect(sheet.getAllByRole('button', { name: 'Copy' })).toHaveLength(1);
     });
 
     it('copies what is told, says why a change is refused, and is not there once the day is over', async () => {
