@@ -53,11 +53,17 @@ final readonly class Evidence
         foreach (Step::cases() as $step) {
             $mark = $round->says($step) ?? ($taught ? new StepMark(Outcome::Unaided) : null);
             if ($mark !== null && $routine->has($step)) {
-                $found[] = new self($round->lesson, $round->at, $round->routine, $step, $mark, $round->conditions, $marker, $taught, $round->place);
+                $found[] = new self($round->lesson, $round->at, $round->routine, $step, $mark, $round->conditions, $marker, $taught, $round->place, $round->side);
             }
         }
 
         return $found;
+    }
+
+    /** Of the way driven: as it was said, else the routine's own; null where it has none. */
+    public function side(): ?Side
+    {
+        return $this->side ?? $this->routine->namedSide();
     }
 
     public function cell(): string

@@ -15,6 +15,7 @@ final readonly class Model
         public float $step = 0.4,
         public float $routine = 0.4,
         public float $stepInSection = 1.2,
+        public float $stepOnSide = 0.8,
         public float $cell = 0.3,
         public float $marker = 0.3,
         public float $place = 0.5,
