@@ -60,10 +60,10 @@ final readonly class Evidence
         return $found;
     }
 
-    /** Of the way driven: as it was said, else the routine's own; null where it has none. */
-    public function side(): ?Side
+    /** To which it was turned into another road: as it was said of the way, else the routine's own; null where nobody turned, or said so. */
+    public function turnedTo(): ?Side
     {
-        return $this->side ?? $this->routine->namedSide();
+        return $this->routine->turns() ? $this->side ?? $this->routine->turnsTo() : null;
     }
 
     public function cell(): string

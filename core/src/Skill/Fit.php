@@ -59,7 +59,7 @@ final readonly class Fit
     {
         [$vector, $variance] = $this->direction($routine, $step);
         $mean = $this->model->start + ($this->mode->own["{$routine->value}.{$step->value}"] ?? 0.0);
-        foreach ($this->parts->of($routine, $step, $routine->namedSide()) as $name => $sd) {
+        foreach ($this->parts->of($routine, $step, $routine->turnsTo()) as $name => $sd) {
             $mean += $this->mode->shared[$this->rows->index[$name] ?? -1] ?? 0.0;
         }
 
@@ -77,7 +77,7 @@ final readonly class Fit
         $vector = array_fill(0, count($this->mode->shared), 0.0);
         $curvature = $this->mode->ownPrior + ($this->mode->cells[$cell]['weight'] ?? 0.0);
         $variance = 1.0 / $curvature;
-        foreach ($this->parts->of($routine, $step, $routine->namedSide()) as $name => $sd) {
+        foreach ($this->parts->of($routine, $step, $routine->turnsTo()) as $name => $sd) {
             $at = $this->rows->index[$name] ?? null;
             if ($at === null) {
                 // Nobody has marked it: its prior alone.

@@ -21,6 +21,9 @@ final readonly class HoldsBack
 
     private const LEAST_DEFICIT = 0.4;
 
+    /** A kind of fault seen less often is none that stands out (assumed). */
+    private const LEAST_FAULTS = 3;
+
     private function __construct(
         public ?Step $step,
         public ?Section $section,
@@ -29,6 +32,8 @@ final readonly class HoldsBack
         public ?RoutineCode $routine,
         /** Such as "busy", where it is about conditions. */
         public ?string $condition,
+        /** Its kind of fault, where one stands out. */
+        public ?string $fault,
         /** Below its like, logits. */
         public float $deficit,
         public float $gain,
@@ -48,7 +53,7 @@ final readonly class HoldsBack
         $marks = array_values(array_filter($evidence, static fn (Evidence $one): bool => ! $one->taught));
         $cells = MarkedCell::all($fit, $marks);
         $found = [...self::conditions($fit, $marks, $cells), ...array_map(static fn (Hole $hole): self => new self(
-            $hole->step, $hole->section, $hole->side, $hole->routine, null, $hole->deficit, self::gain($hole->in, 0.0, $hole->deficit, count($cells)),
+            $hole->step, $hole->section, $hole->side, $hole->routine, null, self::fault($hole, $marks), $hole->deficit, self::gain($hole->in, 0.0, $hole->deficit, count($cells)),
             (int) array_sum(array_map(static fn (MarkedCell $cell): int => $cell->marks, $hole->in)), $hole->odds,
         ), Hole::all($cells))];
         $found = array_values(
@@ -84,13 +89,32 @@ final readonly class HoldsBack
             // Only what is sure of it (nine of ten, assumed).
             if ($more > Belief::TENTH * sqrt($load->variance)) {
                 $found[] = new self(
-                    null, null, null, null, $name, $more * $difficulty, self::gain($cells, -$load->mean * $difficulty, $more * $difficulty, count($cells)),
+                    null, null, null, null, $name, null, $more * $difficulty, self::gain($cells, -$load->mean * $difficulty, $more * $difficulty, count($cells)),
                     $driven[$kind], $more ** 2 / 2.0 / $load->variance - log(max(1.0, $fit->model->load ** 2 / $load->variance)) / 2.0,
                 );
             }
         }
 
         return $found;
+    }
+
+    /**
+     * The kind of fault that was seen in most of the rounds that had one; a step by itself may have several ways to go wrong.
+     *
+     * @param  list<Evidence>  $marks
+     */
+    private static function fault(Hole $hole, array $marks): ?string
+    {
+        $seen = [];
+        foreach ($hole->step === null ? [] : $marks as $one) {
+            if ($one->mark->fault !== null && isset($hole->in[$one->cell()])) {
+                $seen[$one->mark->fault] = ($seen[$one->mark->fault] ?? 0) + 1;
+            }
+        }
+        arsort($seen);
+        $most = reset($seen);
+
+        return $most >= self::LEAST_FAULTS && 2 * $most > array_sum($seen) ? (string) key($seen) : null;
     }
 
     /**

@@ -122,8 +122,9 @@ final readonly class Hole
         $by = [];
         foreach (array_unique(array_map($kind, $in)) as $name) {
             $there = array_filter($like, static fn (MarkedCell $cell): bool => $kind($cell) === $name);
-            if ($there !== []) {
-                $by[] = self::mean($there) - self::mean(array_filter($in, static fn (MarkedCell $cell): bool => $kind($cell) === $name));
+            $here = array_filter($in, static fn (MarkedCell $cell): bool => $kind($cell) === $name);
+            if ($there !== [] && $here !== []) {
+                $by[] = self::mean($there) - self::mean($here);
             }
         }
         sort($by);

@@ -18,7 +18,7 @@ final readonly class MarkedCell
     public function __construct(
         public RoutineCode $routine, public Step $step, public Section $section, public Belief $belief, public Belief $stands, public int $marks,
     ) {
-        $this->side = $routine->namedSide();
+        $this->side = $routine->turnsTo();
     }
 
     /**

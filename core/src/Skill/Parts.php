@@ -22,7 +22,7 @@ final class Parts
     }
 
     /**
-     * @param  ?Side  $side  of the way driven; null where it has none
+     * @param  ?Side  $side  to which it is turned; null where it is to none
      * @return array<string, float> standard deviations by name
      */
     public function of(RoutineCode $routine, Step $step, ?Side $side): array

@@ -72,7 +72,7 @@ final class Rows
             [$before, $gap] = $this->by($overruling, $evidence);
             $after = ($driven[$overruling->cell()] ?? 0) - $before;
             $this->overrulings[] = [
-                'cell' => $overruling->cell(), 'parts' => $this->shared($overruling->routine, $overruling->step, $overruling->routine->namedSide()),
+                'cell' => $overruling->cell(), 'parts' => $this->shared($overruling->routine, $overruling->step, $overruling->routine->turnsTo()),
                 'target' => $overruling->ability() - $model->start + $this->grown($driven[$overruling->cell()] ?? 0, $before) + $this->loss((float) $gap),
                 'precision' => exp(-$days($overruling->at) / $model->days - $after / $model->overrulingRounds) / $model->overruling ** 2,
             ];
@@ -119,7 +119,7 @@ final class Rows
     /** @return array<int, float> places of the parts a mark tells of, with what each counts */
     private function counted(Evidence $one): array
     {
-        $counted = $this->shared($one->routine, $one->step, $one->side());
+        $counted = $this->shared($one->routine, $one->step, $one->turnedTo());
         if ($one->marker !== null) {
             $counted[$this->at(Parts::marker($one->marker), $this->model->marker)] = 1.0;
         }
