@@ -13,6 +13,7 @@ use NobleTurn\Core\Rules\RulePacks;
 use NobleTurn\Core\Site\SiteKind;
 use NobleTurn\Core\Skill\Level;
 use NobleTurn\Core\Trade\RoutineCode;
+use NobleTurn\Core\Trade\Side;
 use NobleTurn\Core\Trade\Step;
 
 /** What each address takes: the rules it is checked by, from which the document of the API is made too. Lessons have a room of their own, `TakenOfLessons`. */
@@ -107,12 +108,13 @@ final class Taken
         ];
     }
 
-    /** @return array<string, list<mixed>> of an address: the marks of a step, a section, a routine or in some conditions */
+    /** @return array<string, list<mixed>> of an address: the marks of a step, a section, a routine, a side or in some conditions */
     public static function marksBehind(): array
     {
         return [
             'step' => ['nullable', Rule::enum(Step::class)], 'section' => ['nullable', Rule::enum(Section::class)],
             'routine' => ['nullable', Rule::enum(RoutineCode::class)],
+            'side' => ['nullable', Rule::enum(Side::class)],
             'condition' => ['nullable', Rule::in(array_merge(...array_values(Conditions::KINDS)))],
         ];
     }

@@ -35,7 +35,8 @@ final class StandingMarks
     /** A round as the core reads it; its marks must be loaded. Null where nothing that was said of it stands. */
     public static function round(Round $round): ?MarkedRound
     {
-        return MarkLog::round($round->lesson_id, $round->began_at->toDateTimeImmutable(), $round->routine, $round->place_id, $round->conditions, $round->marks);
+        return MarkLog::round($round->lesson_id, $round->began_at->toDateTimeImmutable(), $round->routine, $round->place_id, $round->conditions, $round->marks,
+            $round->side);
     }
 
     /**
@@ -50,7 +51,7 @@ final class StandingMarks
         $rounds = Round::query()->toBase()->join('lessons', 'lessons.id', '=', 'rounds.lesson_id')
             ->where('lessons.school_id', $learner->school_id)->where('lessons.learner_id', $learner->id)
             ->orderBy('rounds.began_at')->orderByRaw(self::id('rounds'))
-            ->get(['rounds.id', 'rounds.lesson_id', 'rounds.place_id', 'rounds.routine', 'rounds.conditions', 'rounds.began_at']);
+            ->get(['rounds.id', 'rounds.lesson_id', 'rounds.place_id', 'rounds.routine', 'rounds.conditions', 'rounds.began_at', 'rounds.side']);
         $log = Mark::query()->toBase()->join('rounds', 'rounds.id', '=', 'marks.round_id')->join('lessons', 'lessons.id', '=', 'rounds.lesson_id')
             ->where('rounds.school_id', $learner->school_id)->where('lessons.school_id', $learner->school_id)->where('lessons.learner_id', $learner->id)
             ->orderBy('marks.pressed_at')->orderByRaw(self::id('marks'));
@@ -66,7 +67,7 @@ final class StandingMarks
 
         return array_values(array_filter($rounds->map(static fn (object $round): ?MarkedRound => MarkLog::round(
             $round->lesson_id, new \DateTimeImmutable($round->began_at, $utc), $round->routine, $round->place_id,
-            (array) json_decode((string) $round->conditions, true), $marks[$round->id] ?? [],
+            (array) json_decode((string) $round->conditions, true), $marks[$round->id] ?? [], $round->side,
         ))->all()));
     }
 }

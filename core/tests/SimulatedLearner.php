@@ -12,6 +12,7 @@ use NobleTurn\Core\Routine\Section;
 use NobleTurn\Core\Rules\GreatBritain;
 use NobleTurn\Core\Skill\Evidence;
 use NobleTurn\Core\Trade\RoutineCode;
+use NobleTurn\Core\Trade\Side;
 use NobleTurn\Core\Trade\Step;
 
 /**
@@ -60,7 +61,7 @@ final class SimulatedLearner
 
     public function __construct(
         private readonly Approaches $draw, public readonly string $kind, ?Step $weakStep = null, ?Section $weakSection = null, float $by = 0.0,
-        float $spread = 1.0,
+        float $spread = 1.0, ?Side $weakSide = null,
     ) {
         $this->rate = match ($kind) {
             'fast' => 0.2, 'slow' => 0.04, default => 0.1
@@ -76,7 +77,8 @@ final class SimulatedLearner
             foreach (Step::cases() as $step) {
                 $steps[$step->value] ??= 0.3 * $spread * $this->normal();
                 $section = Catalogue::routine(RoutineCode::from($routine), new GreatBritain)->section;
-                $held = $weak === $step && ($weakSection === null || $weakSection === $section) ? ($weakStep === null ? 1.0 : $by) : 0.0;
+                $held = $weak === $step && ($weakSection === null || $weakSection === $section)
+                    && ($weakSide === null || $weakSide === RoutineCode::from($routine)->namedSide()) ? ($weakStep === null ? 1.0 : $by) : 0.0;
                 $start = $base + $steps[$step->value] + $routines[$routine] + 0.2 * $spread * $this->normal() - $held;
                 $this->cells["{$routine}.{$step->value}"] = ['start' => $start, 'end' => $start + 2.2 + 0.4 * $this->normal()];
             }

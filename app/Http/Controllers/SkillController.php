@@ -17,6 +17,7 @@ use NobleTurn\Core\Routine\Catalogue\Catalogue;
 use NobleTurn\Core\Routine\Routine;
 use NobleTurn\Core\Routine\Section;
 use NobleTurn\Core\Trade\RoutineCode;
+use NobleTurn\Core\Trade\Side;
 use NobleTurn\Core\Trade\Step;
 
 /** What the marks mean: today, behind one step of one routine, and by one lesson; and what an instructor says against them. */
@@ -64,6 +65,11 @@ final class SkillController extends Controller
                 Catalogue::all($this->skill->pack($learner)), static fn (Routine $routine): bool => $routine->section->value === $said['section'],
             );
             $routines = array_values(array_map(static fn (Routine $routine): RoutineCode => $routine->code, $inIt));
+        }
+
+        if (isset($said['side'])) {
+            $side = Side::from($said['side']);
+            $routines = array_values(array_filter(RoutineCode::cases(), static fn (RoutineCode $code): bool => $code->turnsTo() === $side));
         }
 
         return response()->json(MarksBehind::of($learner, $routines, isset($said['step']) ? Step::from($said['step']) : null, $said['condition'] ?? null));

@@ -6,6 +6,7 @@ namespace NobleTurn\Core\Record;
 
 use NobleTurn\Core\Trade\Effect;
 use NobleTurn\Core\Trade\RoutineCode;
+use NobleTurn\Core\Trade\Side;
 use NobleTurn\Core\Trade\Stage;
 
 /**
@@ -66,9 +67,10 @@ final class MarkLog
      * @param  ?string  $place  where it began; a later mark of the place stands instead; null where nobody said one
      * @param  array<array-key, mixed>  $conditions  as noted when the round began; a later mark of them stands instead
      * @param  iterable<\stdClass|Row>  $marks  in the order of their presses
+     * @param  ?string  $side  of the way driven, where it is not the routine's own
      * @return ?MarkedRound null where nothing that was said of it stands
      */
-    public static function round(string $lesson, \DateTimeImmutable $at, string $routine, ?string $place, array $conditions, iterable $marks): ?MarkedRound
+    public static function round(string $lesson, \DateTimeImmutable $at, string $routine, ?string $place, array $conditions, iterable $marks, ?string $side = null): ?MarkedRound
     {
         $steps = $decisions = $counts = [];
         $taught = null;
@@ -89,7 +91,7 @@ final class MarkLog
 
         return $steps === [] && $taught === null && $decisions === [] && $counts === [] && ! $moment ? null : new MarkedRound(
             $lesson, $at, RoutineCode::from($routine), array_map(StepMark::weakest(...), $steps), $taught, $decisions, Conditions::of($conditions), $place,
-            $counts,
+            $counts, $side === null ? null : Side::from($side),
         );
     }
 

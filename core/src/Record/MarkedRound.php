@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace NobleTurn\Core\Record;
 
 use NobleTurn\Core\Trade\RoutineCode;
+use NobleTurn\Core\Trade\Side;
 use NobleTurn\Core\Trade\Step;
 
 /** One driven approach with the marks that stand, corrections applied. */
@@ -27,6 +28,8 @@ final readonly class MarkedRound
         public Conditions $conditions = new Conditions,
         public ?string $place = null,
         public array $counts = [],
+        /** Of the way driven, where it is not the routine's own. */
+        public ?Side $side = null,
     ) {
         $this->heldBackRightly = in_array(Decision::HeldBack, $decisions, true);
     }

@@ -53,11 +53,17 @@ final readonly class Evidence
         foreach (Step::cases() as $step) {
             $mark = $round->says($step) ?? ($taught ? new StepMark(Outcome::Unaided) : null);
             if ($mark !== null && $routine->has($step)) {
-                $found[] = new self($round->lesson, $round->at, $round->routine, $step, $mark, $round->conditions, $marker, $taught, $round->place);
+                $found[] = new self($round->lesson, $round->at, $round->routine, $step, $mark, $round->conditions, $marker, $taught, $round->place, $round->side);
             }
         }
 
         return $found;
+    }
+
+    /** To which it was turned into another road: as it was said of the way, else the routine's own; null where nobody turned, or said so. */
+    public function turnedTo(): ?Side
+    {
+        return $this->routine->turns() ? $this->side ?? $this->routine->turnsTo() : null;
     }
 
     public function cell(): string

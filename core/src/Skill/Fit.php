@@ -28,7 +28,7 @@ final readonly class Fit
      * @param  list<Evidence>  $evidence
      * @param  list<Overruling>  $overrulings
      */
-    private function __construct(array $evidence, array $overrulings, private Parts $parts, private \DateTimeImmutable $today, private Model $model)
+    private function __construct(array $evidence, array $overrulings, private Parts $parts, private \DateTimeImmutable $today, public Model $model)
     {
         $this->rows = new Rows($evidence, $overrulings, $parts, $today, $model);
         $this->mode = new Mode($this->rows, 1.0 / $model->cell ** 2);
@@ -46,18 +46,24 @@ final readonly class Fit
     /** What is believed today, in the reference conditions; or on another day. */
     public function belief(RoutineCode $routine, Step $step, ?\DateTimeImmutable $on = null): Belief
     {
-        $cell = "{$routine->value}.{$step->value}";
-        [$vector, $variance] = $this->direction($routine, $step);
-        $mean = $this->model->start + ($this->mode->own[$cell] ?? 0.0);
-        foreach ($this->parts->of($routine, $step) as $name => $sd) {
-            $mean += $this->mode->shared[$this->rows->index[$name] ?? -1] ?? 0.0;
-        }
         $now = ($on ?? $this->today)->getTimestamp();
+        $stands = $this->stands($routine, $step);
 
         return new Belief(
-            $mean - $this->rows->faded($routine, $now),
-            $variance + $this->mode->system->quadratic($vector) + $this->model->ofTheDay + $this->model->perDay * $this->rows->idleDays($now),
+            $stands->mean - $this->rows->faded($routine, $now), $stands->variance + $this->model->ofTheDay + $this->model->perDay * $this->rows->idleDays($now),
         );
+    }
+
+    /** What the marks say of it, whatever is forgotten since and whatever kind of day it is: to hold one against another. */
+    public function stands(RoutineCode $routine, Step $step): Belief
+    {
+        [$vector, $variance] = $this->direction($routine, $step);
+        $mean = $this->model->start + ($this->mode->own["{$routine->value}.{$step->value}"] ?? 0.0);
+        foreach ($this->parts->of($routine, $step, $routine->turnsTo()) as $name => $sd) {
+            $mean += $this->mode->shared[$this->rows->index[$name] ?? -1] ?? 0.0;
+        }
+
+        return new Belief($mean, $variance + $this->mode->system->quadratic($vector));
     }
 
     /**
@@ -71,7 +77,7 @@ final readonly class Fit
         $vector = array_fill(0, count($this->mode->shared), 0.0);
         $curvature = $this->mode->ownPrior + ($this->mode->cells[$cell]['weight'] ?? 0.0);
         $variance = 1.0 / $curvature;
-        foreach ($this->parts->of($routine, $step) as $name => $sd) {
+        foreach ($this->parts->of($routine, $step, $routine->turnsTo()) as $name => $sd) {
             $at = $this->rows->index[$name] ?? null;
             if ($at === null) {
                 // Nobody has marked it: its prior alone.

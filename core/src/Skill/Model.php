@@ -14,8 +14,9 @@ final readonly class Model
         public float $learner = 1.4,
         public float $step = 0.4,
         public float $routine = 0.4,
-        public float $stepInSection = 1.2,
-        public float $cell = 0.3,
+        public float $stepInSection = 0.7,
+        public float $stepOnSide = 0.8,
+        public float $cell = 0.9,
         public float $marker = 0.3,
         public float $place = 0.5,
         /** Of how much conditions trouble this learner, as a share of what they are reckoned. */

@@ -8,6 +8,7 @@ use NobleTurn\Core\Routine\Catalogue\Catalogue;
 use NobleTurn\Core\Routine\Section;
 use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Trade\RoutineCode;
+use NobleTurn\Core\Trade\Side;
 use NobleTurn\Core\Trade\Step;
 
 /** What the ability at a step of a routine is the sum of, besides its own part, with the spread of each prior. */
@@ -20,10 +21,15 @@ final class Parts
     {
     }
 
-    /** @return array<string, float> standard deviations by name */
-    public function of(RoutineCode $routine, Step $step): array
+    /**
+     * @param  ?Side  $side  to which it is turned; null where it is to none
+     * @return array<string, float> standard deviations by name
+     */
+    public function of(RoutineCode $routine, Step $step, ?Side $side): array
     {
-        return [
+        $onSide = $side === null ? [] : ["{$step->value} on the {$side->value}" => $this->model->stepOnSide];
+
+        return $onSide + [
             'learner' => $this->model->learner,
             "step {$step->value}" => $this->model->step,
             "routine {$routine->value}" => $this->model->routine,

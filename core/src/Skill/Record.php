@@ -56,6 +56,12 @@ final readonly class Record
         return array_slice(HoldsBack::of($this->fit, $this->evidence), 0, self::MOST_NAMED);
     }
 
+    /** What holds back, as a heading. */
+    public function inWords(HoldsBack $one): string
+    {
+        return HeldBackWords::of($one, $this->pack);
+    }
+
     /** @return list<FaultSeen> most often seen first */
     public function faults(): array
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace NobleTurn\Core\Skill;
 
 use NobleTurn\Core\Trade\RoutineCode;
+use NobleTurn\Core\Trade\Side;
 use NobleTurn\Core\Trade\Step;
 
 /**
@@ -71,7 +72,7 @@ final class Rows
             [$before, $gap] = $this->by($overruling, $evidence);
             $after = ($driven[$overruling->cell()] ?? 0) - $before;
             $this->overrulings[] = [
-                'cell' => $overruling->cell(), 'parts' => $this->shared($overruling->routine, $overruling->step),
+                'cell' => $overruling->cell(), 'parts' => $this->shared($overruling->routine, $overruling->step, $overruling->routine->turnsTo()),
                 'target' => $overruling->ability() - $model->start + $this->grown($driven[$overruling->cell()] ?? 0, $before) + $this->loss((float) $gap),
                 'precision' => exp(-$days($overruling->at) / $model->days - $after / $model->overrulingRounds) / $model->overruling ** 2,
             ];
@@ -118,7 +119,7 @@ final class Rows
     /** @return array<int, float> places of the parts a mark tells of, with what each counts */
     private function counted(Evidence $one): array
     {
-        $counted = $this->shared($one->routine, $one->step);
+        $counted = $this->shared($one->routine, $one->step, $one->turnedTo());
         if ($one->marker !== null) {
             $counted[$this->at(Parts::marker($one->marker), $this->model->marker)] = 1.0;
         }
@@ -135,10 +136,10 @@ final class Rows
     }
 
     /** @return array<int, float> */
-    private function shared(RoutineCode $routine, Step $step): array
+    private function shared(RoutineCode $routine, Step $step, ?Side $side): array
     {
         $shared = [];
-        foreach ($this->parts->of($routine, $step) as $name => $sd) {
+        foreach ($this->parts->of($routine, $step, $side) as $name => $sd) {
             $shared[$this->at($name, $sd)] = 1.0;
         }
         ksort($shared);

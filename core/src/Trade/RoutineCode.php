@@ -66,6 +66,21 @@ enum RoutineCode: string
         };
     }
 
+    /** The side that it turns to into another road; null where that is said of each way, or where it turns into none. */
+    public function turnsTo(): ?Side
+    {
+        return match ($this) {
+            self::PullUpLeft, self::PullUpRight, self::PullUpRightReverse, self::LaneChangeLeft, self::LaneChangeRight => null,
+            default => $this->namedSide(),
+        };
+    }
+
+    /** Whether it leads into another road, to one side or the other. */
+    public function turns(): bool
+    {
+        return $this->turnsTo() !== null || in_array($this, [self::Roundabout, self::MiniRoundabout, self::AllWayStop], true);
+    }
+
     /** Whether our road ends in, or crosses, a line where both ways are looked. */
     public function emerges(): bool
     {

@@ -10,9 +10,11 @@ use NobleTurn\Core\Record\Taught;
 use NobleTurn\Core\Routine\Catalogue\Catalogue;
 use NobleTurn\Core\Routine\Section;
 use NobleTurn\Core\Rules\GreatBritain;
+use NobleTurn\Core\Rules\RulePacks;
 use NobleTurn\Core\Skill\Changed;
 use NobleTurn\Core\Skill\Evidence;
 use NobleTurn\Core\Skill\Fit;
+use NobleTurn\Core\Skill\HeldBackWords;
 use NobleTurn\Core\Skill\History;
 use NobleTurn\Core\Skill\HoldsBack;
 use NobleTurn\Core\Skill\Level;
@@ -21,6 +23,7 @@ use NobleTurn\Core\Tests\Approaches;
 use NobleTurn\Core\Tests\Ask;
 use NobleTurn\Core\Tests\SimulatedLearner;
 use NobleTurn\Core\Trade\RoutineCode;
+use NobleTurn\Core\Trade\Side;
 use NobleTurn\Core\Trade\Step;
 
 /** Seeds from here on were not looked at while the model's figures were chosen. */
@@ -143,6 +146,56 @@ function markedAs(string $outcome, string $at, array $more = []): array
 {
     return ['at' => $at, 'routine' => 'emerge-right', 'step' => 'position', 'outcome' => $outcome] + $more;
 }
+
+it('names a planted weakness: one step over all turns to one side, or over everything, four lessons of fifteen rounds', function (): void {
+    $curve = [];
+    foreach (['side', 'everywhere'] as $kind) {
+        foreach ([1.5, 2.5, 3.5] as $logits) {
+            [$first, $firstTwo, $learners] = [0, 0, 60];
+            for ($i = 0; $i < $learners; $i++) {
+                $draw = new Approaches(UNSEEN + 70_000 + $i);
+                [$step, $side] = [$draw->one(Step::cases()), $kind === 'side' ? $draw->one(Side::cases()) : null];
+                $learner = new SimulatedLearner($draw, 'ordinary', $step, null, $logits / 1.7, 0.5, $side);
+                for ($lesson = 0; $lesson < 4; $lesson++) {
+                    $learner->drive(15, ['turn-left', 'turn-right', 'emerge-left', 'emerge-right', 'lights-left', 'lights-right']);
+                }
+                $named = array_map(
+                    static fn (HoldsBack $one): bool => $one->step === $step && $one->side === $side && $one->section === null,
+                    HoldsBack::of(Fit::of($learner->evidence, new GreatBritain, $learner->now->modify('+1 day')), $learner->evidence),
+                );
+                $first += (int) ($named[0] ?? false);
+                $firstTwo += (int) (($named[0] ?? false) || ($named[1] ?? false));
+            }
+            $curve["{$kind} {$logits}"] = $first / $learners;
+            printed(sprintf('planted %.1f logits, %s: named first %.2f, among two %.2f', $logits, $kind, $first / $learners, $firstTwo / $learners));
+        }
+        expect($curve["{$kind} 2.5"])->toBeGreaterThanOrEqual(0.85)->and($curve["{$kind} 3.5"])->toBeGreaterThanOrEqual($curve["{$kind} 1.5"]);
+    }
+});
+
+it('names the kind of fault that stands out, and none where they are of several kinds or few', function (): void {
+    $at = static fn (int $i): DateTimeImmutable => new DateTimeImmutable("2026-05-01T10:00:00Z +{$i} minutes");
+    $with = static function (array $faults) use ($at): ?HoldsBack {
+        $evidence = [];
+        foreach (['turn-right', 'emerge-right', 'turn-left', 'emerge-left'] as $routine) {
+            for ($i = 0; $i < 8; $i++) {
+                foreach ([Step::Mirrors, Step::Position, Step::Look] as $step) {
+                    $isWeak = $step === Step::Position && str_ends_with($routine, 'right');
+                    $mark = $isWeak ? new StepMark(Outcome::Missed, fault: $faults[$i] ?? null) : new StepMark(Outcome::Unaided);
+                    $evidence[] = new Evidence('l', $at($i), RoutineCode::from($routine), $step, $mark);
+                }
+            }
+        }
+
+        return HoldsBack::of(Fit::of($evidence, new GreatBritain, $at(2_000)), $evidence)[0] ?? null;
+    };
+    expect($with(['wide', 'wide', 'late', 'wide']))->step->toBe(Step::Position)->side->toBe(Side::Right)->fault->toBe('wide')
+        ->and($with(['wide', 'late', 'wide', 'late'])->fault)->toBeNull()->and($with(['wide'])->fault)->toBeNull()->and($with([])->fault)->toBeNull();
+    $one = $with(['wide', 'wide', 'wide']);
+    foreach (RulePacks::all() as $pack) {
+        expect(HeldBackWords::of($one, $pack))->toBe('Position, on every right turn: wide');
+    }
+});
 
 it('names conditions that trouble a learner, and few who are not troubled', function (): void {
     $named = fn (string $kind, int $seed): array => (function () use ($kind, $seed): array {

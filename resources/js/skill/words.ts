@@ -1,7 +1,4 @@
-import type { HeldBackBy, SkillLevel } from '@/api/types';
-import type { Conditions, RoutineCode, Rules } from '@/api/types';
-import { inWords } from '@/rules/words';
-import { STEP_WORDS } from '@/strip/words';
+import type { Conditions, HeldBackBy, SkillLevel } from '@/api/types';
 
 export const LEVEL_WORDS: Record<SkillLevel, string> = {
     'not-yet': 'not yet',
@@ -20,18 +17,6 @@ export const CONDITIONS: Record<keyof Conditions, { title: string; names: Record
 };
 
 export const KINDS = Object.keys(CONDITIONS) as (keyof Conditions)[];
-
-const IN_CONDITIONS: Record<string, string> = {
-    moderate: 'with some traffic about',
-    busy: 'in busy traffic',
-    dusk: 'at dusk',
-    night: 'at night',
-    wet: 'in the wet',
-    ice: 'on ice',
-    rural: 'on country roads',
-    dual: 'on dual carriageways',
-    motorway: 'on motorways',
-};
 
 const inWord = (kind: keyof Conditions, said: string): string =>
     kind === 'traffic' && said === 'moderate' ? 'some traffic' : (CONDITIONS[kind].names[said] ?? said);
@@ -74,14 +59,6 @@ export const timesSurely = (believed: Believed): string => `${times(believed.est
 
 /** The exact figures, one press further in. */
 export const exactly = ({ estimate, low, high }: Believed): string => `${percent(estimate)} %, between ${percent(low)} % and ${percent(high)} %`;
-
-/** What holds back, as a heading. */
-export function heldBackBy(one: HeldBackBy, name: (code: RoutineCode) => string, rules: Rules): string {
-    if (one.condition) return `Driving ${IN_CONDITIONS[one.condition] ?? one.condition}`;
-    if (!one.step) return `${name(one.routine!)}, all steps`;
-    const section = rules.routines.find((routine) => routine.section === one.section)?.section_title ?? one.section;
-    return `${STEP_WORDS[one.step]}${section ? `, ${section.toLowerCase()}` : inWords(', at every kind of {junction}', rules)}`;
-}
 
 /** The first few to name: what holds back the same step in a narrower or wider place says nothing new. */
 export function mostOf(found: readonly HeldBackBy[], many: number): HeldBackBy[] {

@@ -28,6 +28,7 @@ final class SkillPresenter
             'weakest' => array_map(static fn (Cell $cell): array => ['routine' => $cell->routine->value, 'step' => $cell->step->value], $record->weakest()),
             'holds_back' => array_map(static fn (HoldsBack $one): array => [
                 'step' => $one->step?->value, 'section' => $one->section?->value, 'routine' => $one->routine?->value, 'condition' => $one->condition,
+                'side' => $one->side?->value, 'fault' => $one->fault, 'message' => $record->inWords($one),
                 'deficit' => round($one->deficit, 2), 'gain' => round($one->gain, 3), 'evidence' => $one->evidence,
             ], $record->holdsBack()),
             'faults' => array_map(static fn (FaultSeen $one): array => [

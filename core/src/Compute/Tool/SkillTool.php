@@ -126,6 +126,8 @@ final class SkillTool implements Tool
                 'section' => Out::choice(Section::class, 'of the catalogue; null where it is everywhere', nullable: true),
                 'routine' => Out::choice(RoutineCode::class, 'null where it is about a step', nullable: true),
                 'condition' => Out::choice(array_merge(...array_values(Conditions::KINDS)), 'where it is about conditions', nullable: true),
+                'side' => Out::choice(Side::class, 'where it is about every turn to that side', nullable: true),
+                'fault' => Out::text('its kind of fault, where one stands out', nullable: true), 'message' => Out::text('as a heading'),
                 'deficit' => Out::number('below its like, logits'), 'gain' => Out::number('by which the average chance would rise'),
                 'evidence' => Out::integer('marks it rests on'),
             ]), 'most first'),

@@ -2,8 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api } from '@/api/client';
 import type { HeldBackBy, Skill } from '@/api/types';
-import { useRoutineName, useRules } from '@/rules/rules';
-import { heldBackBy, mostOf } from '@/skill/words';
+import { mostOf } from '@/skill/words';
 import { Sheet } from '@/ui/Sheet';
 import { Failed, Waiting } from '@/ui/State';
 import { MarksList } from './MarksList';
@@ -13,8 +12,6 @@ const NAMED = 2;
 /** Main thing to improve, in words, with how often it was seen; a press opens the marks that say so. */
 export function HoldsBack({ learner, skill }: { learner: string; skill: Skill }) {
     const [open, setOpen] = useState<HeldBackBy | null>(null);
-    const name = useRoutineName();
-    const rules = useRules();
     const found = mostOf(skill.holds_back, NAMED);
     if (found.length === 0) return null;
     return (
@@ -26,7 +23,7 @@ export function HoldsBack({ learner, skill }: { learner: string; skill: Skill })
                 {found.map((one, i) => (
                     <li key={i}>
                         <button type="button" className="hover:bg-wash min-h-12 w-full rounded-lg text-left" onClick={() => setOpen(one)}>
-                            <strong className={i === 0 ? 'text-lg' : ''}>{heldBackBy(one, name, rules)}</strong>
+                            <strong className={i === 0 ? 'text-lg' : ''}>{one.message}</strong>
                             <span className="text-quiet block">
                                 {i === 0 ? 'fixing it would help most' : 'then this'} (
                                 <span className="link">seen {one.evidence === 1 ? 'once' : `${one.evidence} times`}</span>)
@@ -36,14 +33,14 @@ export function HoldsBack({ learner, skill }: { learner: string; skill: Skill })
                 ))}
             </ol>
             <p className="text-quiet text-sm">Worked out from the marks. Your own judgement comes first.</p>
-            {open && <MarksThatSaySo learner={learner} one={open} title={heldBackBy(open, name, rules)} onClose={() => setOpen(null)} />}
+            {open && <MarksThatSaySo learner={learner} one={open} title={open.message} onClose={() => setOpen(null)} />}
         </section>
     );
 }
 
 function MarksThatSaySo({ learner, one, title, onClose }: { learner: string; one: HeldBackBy; title: string; onClose: () => void }) {
-    const { step, section, routine, condition } = one;
-    const asked = { step, section, routine, condition };
+    const { step, section, routine, condition, side } = one;
+    const asked = { step, section, routine, condition, side };
     const marks = useQuery({
         queryKey: ['learner', learner, 'marks', asked],
         queryFn: () => api.GET('/learners/{learner}/marks', { params: { path: { learner }, query: asked } }),

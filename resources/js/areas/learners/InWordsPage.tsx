@@ -4,8 +4,8 @@ import type { ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
 import type { Skill, SkillCell } from '@/api/types';
 import type { LearnerRecord, RoutineCode } from '@/api/types';
-import { useRoutineName, useRules } from '@/rules/rules';
-import { ago, heldBackBy, LEVEL_WORDS, mostOf } from '@/skill/words';
+import { useRoutineName } from '@/rules/rules';
+import { ago, LEVEL_WORDS, mostOf } from '@/skill/words';
 import { STEP_WORDS } from '@/strip/words';
 import { Failed, Waiting } from '@/ui/State';
 
@@ -24,7 +24,6 @@ export function InWordsPage() {
 
 function Words({ learner, skill }: { learner: LearnerRecord; skill: Skill }) {
     const name = useRoutineName();
-    const rules = useRules();
     const well = skill.cells.filter((cell) => cell.level === 'nearly-always' && !cell.unsure).sort((a, b) => b.low - a.low);
     const rising = skill.cells.filter((cell) => cell.trend === 'rising' && cell.level !== 'nearly-always');
     const work = mostOf(skill.holds_back, 2);
@@ -57,7 +56,7 @@ function Words({ learner, skill }: { learner: LearnerRecord; skill: Skill }) {
                     </Part>
                     {rising.length > 0 && <Part title="This is getting better">{byRoutine(rising, name, true).slice(0, FEW)}</Part>}
                     <Part title="Work on this next" none="No step stands behind the others: keep going.">
-                        {work.map((one) => heldBackBy(one, name, rules))}
+                        {work.map((one) => one.message)}
                     </Part>
                     {skill.not_for_long.length > 0 && (
                         <Part title="Not driven for a while, so it will need a fresh try">

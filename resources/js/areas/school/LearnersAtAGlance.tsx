@@ -2,10 +2,9 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import type { RecordsState, SchoolLearner } from '@/api/types';
 import { STEPS } from '@/api/types';
-import { useRoutineName, useRules } from '@/rules/rules';
 import { useClock } from '@/session/session';
 import { InkCell } from '@/skill/InkCell';
-import { heldBackBy, inTen } from '@/skill/words';
+import { inTen } from '@/skill/words';
 import { StepIcon } from '@/strip/glyphs';
 import { STEP_WORDS } from '@/strip/words';
 import { Empty, Failed, Waiting } from '@/ui/State';
@@ -112,8 +111,6 @@ export function LearnersAtAGlance() {
 
 function Line({ learner }: { learner: SchoolLearner }) {
     const clock = useClock();
-    const name = useRoutineName();
-    const rules = useRules();
     const { skill } = learner;
     return (
         <tr className="border-hair border-b">
@@ -141,7 +138,7 @@ function Line({ learner }: { learner: SchoolLearner }) {
                         <span className="font-display text-lg font-bold">{Math.round(skill.average * 10)}</span>{' '}
                         <span className="text-quiet text-sm">{skill.marks} marks</span>
                     </td>
-                    <td className="py-1 pr-3 text-sm">{skill.holds_back ? heldBackBy(skill.holds_back, name, rules) : 'nothing stands out'}</td>
+                    <td className="py-1 pr-3 text-sm">{skill.holds_back?.message ?? 'nothing stands out'}</td>
                     <td className="py-1 pr-3 text-right">{skill.not_for_long || '–'}</td>
                     <td className="py-1 text-right">{skill.never_done}</td>
                 </>

@@ -2,8 +2,8 @@ import { useQuery } from '@tanstack/react-query';
 import { questions } from '@/api/questions';
 import { useState, type ReactNode } from 'react';
 import type { Lesson, RoutineCode } from '@/api/types';
-import { useRoutineName, useRules } from '@/rules/rules';
-import { ago, heldBackBy, timesSurely } from '@/skill/words';
+import { useRoutineName } from '@/rules/rules';
+import { ago, timesSurely } from '@/skill/words';
 import { STEP_WORDS } from '@/strip/words';
 import { NotShown } from '@/ui/NotShown';
 
@@ -13,7 +13,6 @@ const FEW = 6;
 export function FromRecord({ lesson, onAdd }: { lesson: Lesson; onAdd: (words: string) => void }) {
     const [open, setOpen] = useState(false);
     const name = useRoutineName();
-    const rules = useRules();
     const skill = useQuery(questions.skill(lesson.learner.id));
     const places = useQuery({ ...questions.places(), enabled: open });
     if (!skill.data) return skill.error && <NotShown what="What to work on is not shown" error={skill.error} retry={() => void skill.refetch()} />;
@@ -28,7 +27,7 @@ export function FromRecord({ lesson, onAdd }: { lesson: Lesson; onAdd: (words: s
         <details open={open} onToggle={(event) => setOpen(event.currentTarget.open)}>
             <summary className="min-h-12 cursor-pointer content-center">
                 <span className="font-semibold">What to work on: </span>
-                {first ? heldBackBy(first, name, rules) : 'nothing in particular'}
+                {first?.message ?? 'nothing in particular'}
                 <span className="text-quiet">
                     {not_for_long.length > 0 && ` · ${not_for_long.length} not practised lately`}
                     {never_done.length > 0 && ` · ${never_done.length} not started`}
