@@ -15,16 +15,23 @@ final readonly class Shape
     /** @var array<string, Field> each name a value can be given under, with its field */
     private array $byProperty;
 
+    /** @var array<string, Field> those that must be given, by key */
+    private array $required;
+
     public function __construct(Field ...$fields)
     {
         $this->fields = array_values($fields);
-        $byProperty = [];
+        $byProperty = $required = [];
         foreach ($this->fields as $field) {
+            if ($field->isRequired()) {
+                $required[$field->key()] = $field;
+            }
             foreach ($field->properties() as $property) {
                 $byProperty[$property] = $field;
             }
         }
         $this->byProperty = $byProperty;
+        $this->required = $required;
     }
 
     public function read(mixed $raw, string $path, Findings $findings): ?Values
@@ -34,7 +41,7 @@ final readonly class Shape
 
             return null;
         }
-        $at = static fn (string $property): string => $path === '' ? $property : "{$path}.{$property}";
+        $before = $path === '' ? '' : "{$path}.";
         $values = [];
         $given = [];
         foreach ($raw as $property => $value) {
@@ -42,19 +49,17 @@ final readonly class Shape
             $field = $this->byProperty[$property] ?? null;
             $key = $field?->key();
             if ($field === null || $key === null) {
-                $findings->add($at(self::sayable($property)), 'is not a field of this tool.');
+                $findings->add($before.self::sayable($property), 'is not a field of this tool.');
             } elseif (isset($given[$key])) {
-                $findings->add($at($property), 'must not be given beside '.$given[$key].': one unit for one quantity.');
+                $findings->add($before.$property, 'must not be given beside '.$given[$key].': one unit for one quantity.');
             } else {
                 $given[$key] = $property;
-                $values[$key] = $field->read($value, $property, $at($property), $findings);
+                $values[$key] = $field->read($value, $property, $before.$property, $findings);
             }
         }
-        foreach ($this->fields as $field) {
-            if ($field->isRequired() && ! isset($given[$field->key()])) {
-                $properties = $field->properties();
-                $findings->add($at($properties[0]), 'is missing'.(count($properties) > 1 ? ' (or '.implode(', ', array_slice($properties, 1)).')' : '').'.');
-            }
+        foreach (array_diff_key($this->required, $given) as $field) {
+            $properties = $field->properties();
+            $findings->add($before.$properties[0], 'is missing'.(count($properties) > 1 ? ' (or '.implode(', ', array_slice($properties, 1)).')' : '').'.');
         }
 
         return new Values($values, $raw);

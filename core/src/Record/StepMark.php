@@ -25,7 +25,7 @@ final readonly class StepMark
      */
     public function support(): int
     {
-        return max(
+        return ! $this->outOfOrder && $this->effect === null && $this->fault === null ? $this->outcome->stepsFromUnaided() : max(
             $this->outcome->stepsFromUnaided(),
             $this->outOfOrder ? Outcome::Prompted->stepsFromUnaided() : 0,
             $this->effect === Effect::Affected ? Outcome::Missed->stepsFromUnaided() : 0,

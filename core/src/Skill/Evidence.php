@@ -19,6 +19,8 @@ final readonly class Evidence
     /** From worst to best: 0 to 4. */
     public int $rank;
 
+    private string $cell;
+
     public function __construct(
         public string $lesson,
         public \DateTimeImmutable $at,
@@ -36,6 +38,7 @@ final readonly class Evidence
         public ?Side $side = null,
     ) {
         $this->rank = Outcome::Intervened->stepsFromUnaided() - $mark->support();
+        $this->cell = "{$routine->value}.{$step->value}";
     }
 
     /**
@@ -68,6 +71,6 @@ final readonly class Evidence
 
     public function cell(): string
     {
-        return "{$this->routine->value}.{$this->step->value}";
+        return $this->cell;
     }
 }

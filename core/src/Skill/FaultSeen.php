@@ -36,12 +36,12 @@ final readonly class FaultSeen
      */
     public static function in(array $evidence, RulePack $pack): array
     {
-        $marked = $seen = [];
+        $marked = $seen = $sides = [];
         foreach ($evidence as $one) {
             if ($one->taught) {
                 continue;
             }
-            $side = $one->side ?? Demand::side($one->routine, $pack);
+            $side = $one->side ?? $sides[$one->routine->value] ??= Demand::side($one->routine, $pack);
             $cell = "{$one->cell()}.".($side->value ?? '');
             $marked[$cell] = ($marked[$cell] ?? 0) + 1;
             if ($one->mark->fault !== null) {

@@ -67,6 +67,23 @@ final readonly class Fit
     }
 
     /**
+     * What the next mark will be: as believed, but for a few that are slips or luck and go by what this learner's marks are like on the whole.
+     *
+     * @param  ?string  $place  where, as far as that is known
+     * @param  ?\DateTimeImmutable  $on  today unless said otherwise
+     * @return non-empty-list<float> chances for ranks 0 to 4; all positive, together 1
+     */
+    public function foretells(RoutineCode $routine, Step $step, Conditions $conditions, ?string $place = null, ?\DateTimeImmutable $on = null): array
+    {
+        $chances = $this->belief($routine, $step, $on)->outcomes($this->harder($conditions) - $this->easier($place));
+        $all = array_sum($this->rows->ranks) + count($chances);
+
+        return array_map(
+            fn (float $chance, int $marks): float => (1.0 - $this->model->slips) * $chance + $this->model->slips * (1.0 + $marks) / $all, $chances, $this->rows->ranks,
+        );
+    }
+
+    /**
      * What a cell's ability is of the shared parts once its own is eliminated, and the variance that is its alone.
      *
      * @return array{array<int, float>, float}

@@ -52,8 +52,14 @@ final readonly class HoldsBack
     {
         $marks = array_values(array_filter($evidence, static fn (Evidence $one): bool => ! $one->taught));
         $cells = MarkedCell::all($fit, $marks);
+        $faults = [];
+        foreach ($marks as $one) {
+            if ($one->mark->fault !== null) {
+                $faults[$one->cell()][$one->mark->fault] = ($faults[$one->cell()][$one->mark->fault] ?? 0) + 1;
+            }
+        }
         $found = [...self::conditions($fit, $marks, $cells), ...array_map(static fn (Hole $hole): self => new self(
-            $hole->step, $hole->section, $hole->side, $hole->routine, null, self::fault($hole, $marks), $hole->deficit, self::gain($hole->in, 0.0, $hole->deficit, count($cells)),
+            $hole->step, $hole->section, $hole->side, $hole->routine, null, self::fault($hole, $faults), $hole->deficit, self::gain($hole->in, 0.0, $hole->deficit, count($cells)),
             (int) array_sum(array_map(static fn (MarkedCell $cell): int => $cell->marks, $hole->in)), $hole->odds,
         ), Hole::all($cells))];
         $found = array_values(
@@ -73,12 +79,17 @@ final readonly class HoldsBack
      */
     private static function conditions(Fit $fit, array $marks, array $cells): array
     {
-        $worst = $driven = [];
+        $alike = [];
         foreach ($marks as $one) {
-            foreach (Difficulty::byKind($one->conditions) as $kind => $difficulty) {
-                $driven[$kind] = ($driven[$kind] ?? 0) + 1;
+            $noted = implode(' ', $one->conditions->noted());
+            $alike[$noted] = [$one->conditions, ($alike[$noted][1] ?? 0) + 1];
+        }
+        $worst = $driven = [];
+        foreach ($alike as [$conditions, $times]) {
+            foreach (Difficulty::byKind($conditions) as $kind => $difficulty) {
+                $driven[$kind] = ($driven[$kind] ?? 0) + $times;
                 if ($difficulty > ($worst[$kind][0] ?? 0.0)) {
-                    $worst[$kind] = [$difficulty, $one->conditions->noted()[$kind]];
+                    $worst[$kind] = [$difficulty, $conditions->noted()[$kind]];
                 }
             }
         }
@@ -101,14 +112,14 @@ final readonly class HoldsBack
     /**
      * The kind of fault that was seen in most of the rounds that had one; a step by itself may have several ways to go wrong.
      *
-     * @param  list<Evidence>  $marks
+     * @param  array<string, array<string, int>>  $faults  how often each kind was seen, by cell
      */
-    private static function fault(Hole $hole, array $marks): ?string
+    private static function fault(Hole $hole, array $faults): ?string
     {
         $seen = [];
-        foreach ($hole->step === null ? [] : $marks as $one) {
-            if ($one->mark->fault !== null && isset($hole->in[$one->cell()])) {
-                $seen[$one->mark->fault] = ($seen[$one->mark->fault] ?? 0) + 1;
+        foreach ($hole->step === null ? [] : array_intersect_key($faults, $hole->in) as $kinds) {
+            foreach ($kinds as $kind => $times) {
+                $seen[$kind] = ($seen[$kind] ?? 0) + $times;
             }
         }
         arsort($seen);

@@ -35,7 +35,9 @@ final class Ladder
      */
     public static function derivatives(int $rank, float $eta): array
     {
-        [$here, $above] = [self::atLeast($rank, $eta), self::atLeast($rank + 1, $eta)];
+        // Written out: this is asked more often than anything else.
+        $here = $rank <= 0 ? 1.0 : 1.0 / (1.0 + exp(-$eta - self::EASIER[$rank]));
+        $above = $rank >= self::TOP ? 0.0 : 1.0 / (1.0 + exp(-$eta - self::EASIER[$rank + 1]));
 
         return [1.0 - $here - $above, $here * (1.0 - $here) + $above * (1.0 - $above)];
     }

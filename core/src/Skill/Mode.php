@@ -35,7 +35,7 @@ final class Mode
     public function __construct(private readonly Rows $rows, public readonly float $ownPrior)
     {
         $this->shared = array_fill(0, count($rows->index), 0.0);
-        $this->own = array_fill_keys(array_unique([...array_column($rows->rows, 'cell'), ...array_column($rows->overrulings, 'cell')]), 0.0);
+        $this->own = $rows->cells;
         $this->system = Linear::of([]);
         for ($round = 0; $round < self::ROUNDS && $this->shared !== []; $round++) {
             if ($this->step() < self::ENOUGH) {
@@ -93,45 +93,91 @@ final class Mode
         }
         $ownGradient = array_map(fn (float $value): float => -$this->ownPrior * $value, $this->own);
         $this->cells = array_fill_keys(array_keys($this->own), ['weight' => 0.0, 'cross' => []]);
-        $add = function (array $row, float $slope, float $curvature) use (&$gradient, &$ownGradient, &$matrix): void {
-            $ownGradient[$row['cell']] += $slope;
-            $cell = &$this->cells[$row['cell']];
-            $cell['weight'] += $curvature;
-            foreach ($row['parts'] as $i => $x) {
-                $gradient[$i] += $x * $slope;
-                $by = $x * $curvature;
-                $cell['cross'][$i] = ($cell['cross'][$i] ?? 0.0) + $by;
-                $line = &$matrix[$i];
-                foreach ($row['parts'] as $j => $y) {
-                    if ($j > $i) {
-                        break;
-                    }
-                    $line[$j] += $by * $y;
-                }
-                unset($line);
-            }
-        };
-        foreach ($this->rows->rows as $row) {
-            $eta = $row['offset'] + $this->sum($row);
-            [$slope, $curvature] = Ladder::derivatives($row['rank'], $eta);
-            $add($row, $row['weight'] * $slope, $row['weight'] * $curvature);
+        foreach ($this->rows->groups as $group) {
+            $this->gatherGroup($group, $gradient, $ownGradient, $matrix);
         }
         foreach ($this->rows->overrulings as $overruling) {
-            $add($overruling, $overruling['precision'] * ($overruling['target'] - $this->sum($overruling)), $overruling['precision']);
+            $apart = $overruling['target'] - $this->own[$overruling['cell']];
+            foreach ($overruling['parts'] as $i => $x) {
+                $apart -= $x * $this->shared[$i];
+            }
+            $precision = $overruling['precision'];
+            $ownGradient[$overruling['cell']] += $precision * $apart;
+            $cell = &$this->cells[$overruling['cell']];
+            $cell['weight'] += $precision;
+            foreach ($overruling['parts'] as $i => $x) {
+                $gradient[$i] += $x * $precision * $apart;
+                $cell['cross'][$i] = ($cell['cross'][$i] ?? 0.0) + $x * $precision;
+                foreach ($overruling['parts'] as $j => $y) {
+                    if ($j <= $i) {
+                        $matrix[$i][$j] += $x * $y * $precision;
+                    }
+                }
+            }
+            unset($cell);
         }
 
         return [$gradient, $ownGradient, $matrix];
     }
 
-    /** @param  array{cell: string, parts: array<int, float>}  $row */
-    private function sum(array $row): float
+    /**
+     * Adds what the marks of a group say. What all of them have in common is added up first: most of what a mark tells of, it tells of with others.
+     *
+     * @param  array{cell: string, parts: list<int>, rows: list<array{rank: int, offset: float, weight: float, more: array<int, float>}>}  $group
+     * @param  array<int, float>  $gradient
+     * @param  array<string, float>  $ownGradient
+     * @param  array<int, array<int, float>>  $matrix
+     */
+    private function gatherGroup(array $group, array &$gradient, array &$ownGradient, array &$matrix): void
     {
-        $sum = $this->own[$row['cell']];
-        foreach ($row['parts'] as $i => $x) {
-            $sum += $x * $this->shared[$i];
+        ['cell' => $name, 'parts' => $parts, 'rows' => $rows] = $group;
+        $shared = $this->shared;
+        $common = $this->own[$name];
+        foreach ($parts as $i) {
+            $common += $shared[$i];
         }
-
-        return $sum;
+        $slopes = $curvatures = 0.0;
+        $cross = [];
+        foreach ($rows as ['rank' => $rank, 'offset' => $eta, 'weight' => $weight, 'more' => $more]) {
+            $eta += $common;
+            foreach ($more as $i => $x) {
+                $eta += $x * $shared[$i];
+            }
+            [$slope, $curvature] = Ladder::derivatives($rank, $eta);
+            $slope *= $weight;
+            $curvature *= $weight;
+            $slopes += $slope;
+            $curvatures += $curvature;
+            foreach ($more as $i => $x) {
+                $gradient[$i] += $x * $slope;
+                $by = $x * $curvature;
+                $cross[$i] = ($cross[$i] ?? 0.0) + $by;
+                foreach ($more as $j => $y) {
+                    if ($j > $i) {
+                        break;
+                    }
+                    $matrix[$i][$j] += $by * $y;
+                }
+            }
+        }
+        $ownGradient[$name] += $slopes;
+        $cell = &$this->cells[$name];
+        $cell['weight'] += $curvatures;
+        foreach ($parts as $i) {
+            $gradient[$i] += $slopes;
+            $cell['cross'][$i] = ($cell['cross'][$i] ?? 0.0) + $curvatures;
+            foreach ($parts as $j) {
+                if ($j <= $i) {
+                    $matrix[$i][$j] += $curvatures;
+                }
+            }
+        }
+        foreach ($cross as $i => $by) {
+            $cell['cross'][$i] = ($cell['cross'][$i] ?? 0.0) + $by;
+            foreach ($parts as $j) {
+                $matrix[max($i, $j)][min($i, $j)] += $by;
+            }
+        }
     }
 
     private static function held(float $by): float

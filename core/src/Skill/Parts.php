@@ -14,6 +14,9 @@ use NobleTurn\Core\Trade\Step;
 /** What the ability at a step of a routine is the sum of, besides its own part, with the spread of each prior. */
 final class Parts
 {
+    /** How much more or less than others a learner gains by practice. */
+    public const PRACTICE = 'practice';
+
     /** @var array<string, Section> by routine: the catalogue writes a whole card to answer, so it is asked once */
     private array $sections = [];
 

@@ -125,12 +125,11 @@ final readonly class Record
     /** What was believed before the last lessons; null where there was nothing. */
     private function before(): ?Fit
     {
-        $lessons = array_values(array_unique(array_map(static fn (Evidence $one): string => $one->lesson, $this->evidence)));
-        $early = array_slice($lessons, 0, max(0, count($lessons) - self::LAST_LESSONS));
+        $lessons = array_fill_keys(array_column($this->evidence, 'lesson'), true);
+        $early = array_slice($lessons, 0, max(0, count($lessons) - self::LAST_LESSONS), true);
 
         return $early === [] ? null : Fit::of(
-            array_values(array_filter($this->evidence, static fn (Evidence $one): bool => in_array($one->lesson, $early, true))), $this->pack,
-            $this->today,
+            array_values(array_filter($this->evidence, static fn (Evidence $one): bool => isset($early[$one->lesson]))), $this->pack, $this->today,
         );
     }
 
@@ -139,7 +138,7 @@ final readonly class Record
     {
         $found = $driven = [];
         foreach ($this->evidence as $one) {
-            $driven[$one->routine->value] = max($driven[$one->routine->value] ?? $one->at, $one->at);
+            $driven[$one->routine->value] = $one->at;
             if (! $one->taught) {
                 $found[$one->cell()][] = $one;
             }
@@ -162,8 +161,8 @@ final readonly class Record
             $overruling = $said[$cell] ?? null;
             $cells[] = new Cell(
                 $routine, $step, $belief, count($marks),
-                count(array_unique(array_map(static fn (Evidence $one): string => $one->lesson, $marks))),
-                max(array_map(static fn (Evidence $one): \DateTimeImmutable => $one->at, $marks)),
+                count(array_fill_keys(array_column($marks, 'lesson'), true)),
+                $marks[count($marks) - 1]->at,
                 Trend::of($rose),
                 $this->daysSince($driven[$routine->value] ?? $this->today) > Need::DAYS,
                 (new Belief($belief->mean + $this->fit->faded($routine), $belief->variance))->unaided() - $belief->unaided(),

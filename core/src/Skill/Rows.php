@@ -4,22 +4,30 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Skill;
 
+use NobleTurn\Core\Record\Conditions;
 use NobleTurn\Core\Trade\RoutineCode;
 use NobleTurn\Core\Trade\Side;
 use NobleTurn\Core\Trade\Step;
 
 /**
- * Marks as the rows of a regression. Older ones count less, stand for less practice than there has been since, and for a
- * routine as fresh as it was then. Rounds that were shown are practice and no rows.
+ * Marks as the rows of a regression. Older ones count less, until they count no more; they stand for less practice than there has been since,
+ * and for a routine as fresh as it was then. Rounds that were shown are practice and no rows. What all rows of a cell have in common is said
+ * once, with the group of them.
  */
 final class Rows
 {
     private const DAY_S = 86_400.0;
 
     /**
-     * @var list<array{cell: string, parts: array<int, float>, rank: int, offset: float, weight: float}> parts by place in rising order, with what each counts
+     * Marks of a cell, turned to one side: the shared parts they have in common, each counted once, and mark by mark what else it tells of, with
+     * what that counts; parts by place in rising order.
+     *
+     * @var array<string, array{cell: string, parts: list<int>, rows: list<array{rank: int, offset: float, weight: float, more: array<int, float>}>}>
      */
-    public array $rows = [];
+    public array $groups = [];
+
+    /** @var array<string, float> every cell that was marked or overruled, with nothing: where its own part begins */
+    public array $cells = [];
 
     /** @var list<array{cell: string, parts: array<int, float>, target: float, precision: float}> an instructor's own overrulings: what the parts add up to */
     public array $overrulings = [];
@@ -33,8 +41,14 @@ final class Rows
     /** Seconds since the epoch of the last mark or demonstration; 0 where there is none. */
     public int $latest = 0;
 
+    /** @var list<int> how many marks there are of each rank, worst first */
+    public array $ranks = [0, 0, 0, 0, 0];
+
     /** @var array<string, int> seconds since the epoch when a routine was last driven */
     private array $last = [];
+
+    /** @var array<string, int> how often a cell was driven, or shown */
+    private array $driven = [];
 
     /**
      * @param  list<Evidence>  $evidence  in any order
@@ -42,47 +56,108 @@ final class Rows
      */
     public function __construct(array $evidence, array $overrulings, private readonly Parts $parts, \DateTimeImmutable $today, private readonly Model $model)
     {
-        usort(
-            $evidence,
-            static fn (Evidence $a, Evidence $b): int => [
-                $a->at, $a->lesson, $a->cell(), $a->rank, $a->marker,
-            ] <=> [$b->at, $b->lesson, $b->cell(), $b->rank, $b->marker],
-        );
-        $lesson = array_flip(array_values(array_unique(array_map(static fn (Evidence $one): string => $one->lesson, $evidence))));
-        $driven = $marks = [];
-        foreach ($evidence as $one) {
-            $at = $one->at->getTimestamp();
-            $gap = isset($this->last[$one->routine->value]) ? max(0, $at - $this->last[$one->routine->value]) : 0;
-            if (! $one->taught) {
-                $marks[] = [$one, $driven[$one->cell()] ?? 0, $gap];
+        $evidence = self::inTurn($evidence);
+        $marks = $this->drive($evidence);
+        $lesson = array_flip(array_values(array_unique(array_column($evidence, 'lesson'))));
+        $now = $today->getTimestamp();
+        $weights = $conditions = [];
+        foreach ($marks as [$one, $cell, $at, $before, $gap]) {
+            $this->ranks[$one->rank]++;
+            $this->cells[$cell] = 0.0;
+            $weight = $weights["{$one->lesson} {$at}"] ??= $model->fadedOut(
+                exp(-(count($lesson) - 1 - $lesson[$one->lesson]) / $model->lessons - max(0.0, ($now - $at) / self::DAY_S) / $model->days),
+            );
+            if ($weight <= 0.0) {
+                continue;
             }
-            $driven[$one->cell()] = ($driven[$one->cell()] ?? 0) + 1;
-            $this->last[$one->routine->value] = $at;
-            $this->latest = max($this->latest, $at);
-        }
-        $days = static fn (\DateTimeImmutable $at): float => max(0.0, ($today->getTimestamp() - $at->getTimestamp()) / self::DAY_S);
-        foreach ($marks as [$one, $before, $gap]) {
-            $this->rows[] = [
-                'cell' => $one->cell(), 'parts' => $this->counted($one), 'rank' => $one->rank,
-                'offset' => $model->start - Difficulty::of($one->conditions) - $this->grown($driven[$one->cell()], $before) - $this->loss((float) $gap),
-                'weight' => exp(-(count($lesson) - 1 - $lesson[$one->lesson]) / $model->lessons - $days($one->at) / $model->days),
+            $group = "{$cell} {$one->side?->value}";
+            $this->groups[$group] ??= ['cell' => $cell, 'parts' => array_keys($this->shared($one->routine, $one->step, $one->turnedTo())), 'rows' => []];
+            $harder = $conditions[implode(' ', $one->conditions->noted())] ??= $this->loads($one->conditions);
+            $grown = log((1.0 + $this->driven[$cell]) / (1.0 + $before));
+            $more = $harder['more'];
+            if ($grown > 0.0) {
+                $more[$this->at(Parts::PRACTICE, $model->practiceDiffers)] = -$grown;
+            }
+            if ($one->marker !== null) {
+                $more[$this->at(Parts::marker($one->marker), $model->marker)] = 1.0;
+            }
+            if ($one->place !== null) {
+                $more[$this->at(Parts::place($one->place), $model->place)] = 1.0;
+            }
+            ksort($more);
+            $this->groups[$group]['rows'][] = [
+                'rank' => $one->rank, 'offset' => $model->start - $harder['all'] - $model->practice * $grown - $this->loss((float) $gap), 'weight' => $weight,
+                'more' => $more,
             ];
         }
         foreach ($overrulings as $overruling) {
-            [$before, $gap] = $this->by($overruling, $evidence);
-            $after = ($driven[$overruling->cell()] ?? 0) - $before;
-            $this->overrulings[] = [
-                'cell' => $overruling->cell(), 'parts' => $this->shared($overruling->routine, $overruling->step, $overruling->routine->turnsTo()),
-                'target' => $overruling->ability() - $model->start + $this->grown($driven[$overruling->cell()] ?? 0, $before) + $this->loss((float) $gap),
-                'precision' => exp(-$days($overruling->at) / $model->days - $after / $model->overrulingRounds) / $model->overruling ** 2,
-            ];
+            $this->cells[$overruling->cell()] = 0.0;
+            $this->overrule($overruling, $evidence, max(0.0, ($now - $overruling->at->getTimestamp()) / self::DAY_S));
         }
     }
 
-    /** What the rounds since are worth, logits. */
-    private function grown(int $driven, int $before): float
+    /**
+     * By when they were made; where that is the same, in one order whatever order they came in.
+     *
+     * @param  list<Evidence>  $evidence
+     * @return list<Evidence>
+     */
+    private static function inTurn(array $evidence): array
     {
-        return $this->model->practice * log((1.0 + $driven) / (1.0 + $before));
+        $at = $rest = [];
+        foreach ($evidence as $one) {
+            $at[] = (int) $one->at->format('Uu');
+            $rest[] = "{$one->lesson} {$one->cell()} {$one->rank} {$one->marker}";
+        }
+        array_multisort($at, SORT_NUMERIC, $rest, SORT_STRING, $evidence);
+
+        return $evidence;
+    }
+
+    /**
+     * How often each cell has been driven in the end, and when each routine last was.
+     *
+     * @param  list<Evidence>  $evidence  in turn
+     * @return list<array{Evidence, string, int, int, int}> each mark with its cell, when it was, how often that had been driven before, and seconds
+     *     since its routine was
+     */
+    private function drive(array $evidence): array
+    {
+        $marks = [];
+        foreach ($evidence as $one) {
+            $at = $one->at->getTimestamp();
+            $cell = $one->cell();
+            $before = $this->driven[$cell] ?? 0;
+            if (! $one->taught) {
+                $marks[] = [$one, $cell, $at, $before, max(0, $at - ($this->last[$one->routine->value] ?? $at))];
+            }
+            $this->driven[$cell] = $before + 1;
+            $this->last[$one->routine->value] = $at;
+            $this->latest = max($this->latest, $at);
+        }
+
+        return $marks;
+    }
+
+    /**
+     * @param  list<Evidence>  $evidence  in turn
+     * @param  float  $days  since it was said
+     */
+    private function overrule(Overruling $overruling, array $evidence, float $days): void
+    {
+        [$before, $gap] = $this->by($overruling, $evidence);
+        $driven = $this->driven[$overruling->cell()] ?? 0;
+        $grown = log((1.0 + $driven) / (1.0 + $before));
+        $parts = $this->shared($overruling->routine, $overruling->step, $overruling->routine->turnsTo());
+        if ($grown > 0.0) {
+            $parts[$this->at(Parts::PRACTICE, $this->model->practiceDiffers)] = -$grown;
+        }
+        ksort($parts);
+        $this->overrulings[] = [
+            'cell' => $overruling->cell(), 'parts' => $parts,
+            'target' => $overruling->ability() - $this->model->start + $this->model->practice * $grown + $this->loss((float) $gap),
+            'precision' => exp(-$days / $this->model->days - ($driven - $before) / $this->model->overrulingRounds) / $this->model->overruling ** 2,
+        ];
     }
 
     /**
@@ -116,23 +191,15 @@ final class Rows
         return $this->latest === 0 ? 0.0 : max(0.0, ($by - $this->latest) / self::DAY_S);
     }
 
-    /** @return array<int, float> places of the parts a mark tells of, with what each counts */
-    private function counted(Evidence $one): array
+    /** @return array{all: float, more: array<int, float>} what conditions take off, and of which kinds a mark in them tells, logits */
+    private function loads(Conditions $conditions): array
     {
-        $counted = $this->shared($one->routine, $one->step, $one->turnedTo());
-        if ($one->marker !== null) {
-            $counted[$this->at(Parts::marker($one->marker), $this->model->marker)] = 1.0;
-        }
-        if ($one->place !== null) {
-            $counted[$this->at(Parts::place($one->place), $this->model->place)] = 1.0;
-        }
-        foreach (Difficulty::byKind($one->conditions) as $kind => $difficulty) {
-            $counted[$this->at(Parts::load($kind), $this->model->load)] = -$difficulty;
+        $more = [];
+        foreach (Difficulty::byKind($conditions) as $kind => $difficulty) {
+            $more[$this->at(Parts::load($kind), $this->model->load)] = -$difficulty;
         }
 
-        ksort($counted);
-
-        return $counted;
+        return ['all' => -array_sum($more), 'more' => $more];
     }
 
     /** @return array<int, float> */

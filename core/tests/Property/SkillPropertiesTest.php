@@ -71,7 +71,7 @@ it('holds the truth in its ranges, and foretells the next mark better than count
             foreach ($next as $one) {
                 $history = $byCell[$one->cell()] ?? [];
                 foreach ([
-                    'model' => $fit->belief($one->routine, $one->step)->outcomes($fit->harder($one->conditions) - $fit->easier($one->place))[$one->rank],
+                    'model' => $fit->foretells($one->routine, $one->step, $one->conditions, $one->place)[$one->rank],
                     'last mark' => smoothed(array_slice($history, -1), $seen, 1.0)[$one->rank],
                     'moving average' => smoothed(array_slice($history, -6), $seen, 2.0)[$one->rank],
                     'all marks' => smoothed($history, $seen, 2.0)[$one->rank],

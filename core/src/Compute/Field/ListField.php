@@ -33,8 +33,9 @@ final class ListField extends BaseField
             return null;
         }
         $read = [];
+        $name = $this->entry->properties()[0];
         foreach ($raw as $i => $entry) {
-            $read[] = $this->entry->read($entry, $this->entry->properties()[0], "{$path}.{$i}", $findings);
+            $read[] = $this->entry->read($entry, $name, "{$path}.{$i}", $findings);
         }
 
         return $read;

@@ -82,7 +82,7 @@ final class SkillReader
         $known = [];
 
         return static function (RoutineCode $routine, Step $step) use ($pack, $codes, &$known): bool {
-            return in_array($routine, $codes, true) && ($known[$routine->value] ??= Catalogue::routine($routine, $pack))->has($step);
+            return $known["{$routine->value} {$step->value}"] ??= in_array($routine, $codes, true) && Catalogue::routine($routine, $pack)->has($step);
         };
     }
 
@@ -104,13 +104,16 @@ final class SkillReader
     /** @return array{list<Evidence>, int} evidence up to today, and how many marks lie after it */
     public static function marks(Values $input, RulePack $pack, \DateTimeImmutable $today): array
     {
-        $evidence = [];
+        $evidence = $days = [];
         $ignored = 0;
         $has = self::steps($pack);
+        $latest = $today->getTimestamp() + self::AHEAD_S;
         foreach ($input->objects('marks') as $i => $mark) {
-            $at = self::day($mark->text('at') ?? '', "marks.{$i}.at");
+            $said = $mark->text('at') ?? '';
+            // All marks of a round are of one moment.
+            $at = $days[$said] ??= self::day($said, "marks.{$i}.at");
             [$routine, $step] = self::cell($mark, "marks.{$i}", $has);
-            if ($at->getTimestamp() > $today->getTimestamp() + self::AHEAD_S) {
+            if ($at->getTimestamp() > $latest) {
                 $ignored++;
 
                 continue;
@@ -121,7 +124,9 @@ final class SkillReader
                 self::conditions($mark), $mark->text('marker'), $mark->has('taught'), $mark->text('place'), $mark->choice('side', Side::class),
             );
         }
-        usort($evidence, static fn (Evidence $a, Evidence $b): int => $a->at <=> $b->at);
+        $at = array_map(static fn (Evidence $one): int => (int) $one->at->format('Uu'), $evidence);
+        $turn = array_keys($at);
+        array_multisort($at, $turn, $evidence);
 
         return [$evidence, $ignored];
     }
@@ -144,6 +149,6 @@ final class SkillReader
     {
         $said = $of->object('conditions');
 
-        return new Conditions($said?->text('traffic'), $said?->text('light'), $said?->text('surface'), $said?->text('road'));
+        return $said === null ? new Conditions : new Conditions($said->text('traffic'), $said->text('light'), $said->text('surface'), $said->text('road'));
     }
 }

@@ -169,15 +169,12 @@ final class SkillTool implements Tool
         ) + [
             'predicted' => array_map(static function (Values $next) use ($fit): array {
                 $routine = $next->choice('routine', RoutineCode::class) ?? RoutineCode::EmergeRight;
-                $belief = $fit->belief($routine, $next->choice('step', Step::class) ?? Step::Mirrors, SkillReader::day($next->text('at') ?? '', 'predict.at'));
+                $step = $next->choice('step', Step::class) ?? Step::Mirrors;
+                $at = SkillReader::day($next->text('at') ?? '', 'predict.at');
 
-                return array_combine(
-                    self::outcomes(),
-                    array_map(
-                        static fn (float $p): float => round($p, 9),
-                        $belief->outcomes($fit->harder(SkillReader::conditions($next)) - $fit->easier($next->text('place'))),
-                    ),
-                );
+                return array_combine(self::outcomes(), array_map(
+                    static fn (float $p): float => round($p, 9), $fit->foretells($routine, $step, SkillReader::conditions($next), $next->text('place'), $at),
+                ));
             }, $input->objects('predict')),
         ], self::assumptions(), $ignored === 0 ? [] : [new Warning('future-marks',
             "{$ignored} ".($ignored === 1 ? 'mark lies' : 'marks lie').' after today and says nothing yet.')]);
@@ -213,6 +210,7 @@ final class SkillTool implements Tool
             new Assumption('spread of learners', $model->learner, 'logits', $assumed),
             new Assumption('spread of places of one kind', $model->place, 'logits', $assumed),
             new Assumption('spread of a step in a section', $model->stepInSection, 'logits', $assumed),
+            new Assumption('slips and luck', $model->slips, 'of the marks foretold', $assumed),
             new Assumption('gained with practice', $model->practice, 'logits for each factor e', $assumed),
             new Assumption('lost without it', $model->fading, 'logits for each factor e of months', $assumed),
             new Assumption('an instructor’s own word is taken to within', $model->overruling, 'logits', $assumed),
