@@ -47,8 +47,11 @@ final readonly class Basis
         $found = [];
         foreach ($learners as $learner) {
             $taught = $lessons->get($learner->id);
-            $pack = ChosenRules::of($school, $instructors->get($taught?->last()?->instructor_id), $learner)->pack();
-            $found[$learner->id] = self::hash($pack, $now, [$taught, $marks->get($learner->id), $said->get($learner->id), $learner->transmission]);
+            $rules = ChosenRules::of($school, $instructors->get($taught?->last()?->instructor_id), $learner);
+            // What is practised decides which gap is long enough.
+            $found[$learner->id] = self::hash($rules->pack(), $now, [
+                $taught, $marks->get($learner->id), $said->get($learner->id), $learner->transmission, $rules->answers,
+            ]);
         }
 
         return $found;

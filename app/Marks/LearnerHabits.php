@@ -30,14 +30,21 @@ final readonly class LearnerHabits
     /** @return array<string, mixed> */
     public function of(Learner $learner): array
     {
-        $last = $learner->lessons()->latest('starts_at')->with('instructor', 'vehicle')->first();
-        $rules = ChosenRules::of($this->current->school(), $last?->instructor, $learner);
-        $habits = Habits::of(StandingMarks::of($learner, self::allTheTime(...)), fn (RoutineCode $routine): ?float => $this->needed($routine, $rules));
+        $habits = Habits::of(StandingMarks::of($learner, self::allTheTime(...)), $this->gapsNeeded($learner));
 
         return [
             'lessons' => array_map(self::lesson(...), $habits->lessons), 'change' => $habits->change(),
             'junctions' => array_map(self::junction(...), $habits->junctions),
         ];
+    }
+
+    /** @return \Closure(RoutineCode): ?float the least gap that is enough for a routine, s, by the rules of whoever teaches */
+    public function gapsNeeded(Learner $learner): \Closure
+    {
+        $last = $learner->lessons()->latest('starts_at')->with('instructor')->first();
+        $rules = ChosenRules::of($this->current->school(), $last?->instructor, $learner);
+
+        return fn (RoutineCode $routine): ?float => $this->needed($routine, $rules);
     }
 
     /** What the key counted, and whatever was said of a stretch between hazards. */

@@ -9,11 +9,13 @@ use App\Models\SkillAnswer;
 use App\School\ChosenRules;
 use App\School\CurrentSchool;
 use NobleTurn\Core\Compute\Tool\SkillPresenter;
+use NobleTurn\Core\Record\MarkedRound;
 use NobleTurn\Core\Record\Outcome;
 use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Skill\Changed;
 use NobleTurn\Core\Skill\Evidence;
 use NobleTurn\Core\Skill\History;
+use NobleTurn\Core\Skill\Leant;
 use NobleTurn\Core\Skill\Level;
 use NobleTurn\Core\Skill\Overruling;
 use NobleTurn\Core\Skill\Record;
@@ -49,7 +51,7 @@ final readonly class LearnerSkill
         $marked = StandingMarks::of($learner);
         $body = SkillPresenter::body(new Record(
             SkillEvidence::of($learner, $marked, $pack), $pack, $now, $this->words($learner), $this->ratings($learner),
-            transmission: Transmission::from($learner->transmission),
+            transmission: Transmission::from($learner->transmission), gaps: $this->gaps($learner, $marked),
         ))
             + ['counts' => LearnerCounts::of($learner, $marked)];
         // In one go: a page and the worker may both have found it old.
@@ -89,6 +91,23 @@ final readonly class LearnerSkill
     public function pack(Learner $learner): RulePack
     {
         return ChosenRules::of($this->current->school(), $learner->lessons()->latest('starts_at')->with('instructor')->first()?->instructor, $learner)->pack();
+    }
+
+    /**
+     * What the gaps that were counted tell of leaning.
+     *
+     * @param  list<MarkedRound>  $marked
+     * @return list<Leant>
+     */
+    private function gaps(Learner $learner, array $marked): array
+    {
+        $counted = array_filter($marked, static fn (MarkedRound $round): bool => $round->counts !== []);
+        if ($counted === []) {
+            return [];
+        }
+        $needed = (new LearnerHabits($this->current))->gapsNeeded($learner);
+
+        return array_merge(...array_map(static fn (MarkedRound $round): array => Leant::ofGaps($round, $needed($round->routine)), array_values($counted)));
     }
 
     /** @return list<Evidence> */

@@ -43,9 +43,7 @@ final readonly class JunctionGaps
     {
         $gaps = [];
         foreach ($rounds as $round) {
-            foreach ($round->counts as $count) {
-                array_push($gaps, ...self::each($count));
-            }
+            array_push($gaps, ...self::each($round));
         }
         if ($gaps === []) {
             return null;
@@ -74,13 +72,13 @@ final readonly class JunctionGaps
         };
     }
 
-    /** @return list<array{float, bool}> each gap's length, s, and whether it was taken */
-    private static function each(Count $count): array
+    /** @return list<array{float, bool}> each gap that was counted in a round: its length, s, and whether it was taken */
+    public static function each(MarkedRound $round): array
     {
-        return match ($count->what) {
+        return array_merge(...array_map(static fn (Count $count): array => match ($count->what) {
             Counted::GapsLetGo => array_fill(0, $count->number, [$count->seconds, false]),
             Counted::GapTaken => [[$count->seconds, true]],
             default => [],
-        };
+        }, $round->counts));
     }
 }

@@ -45,9 +45,11 @@ final readonly class Model
     ) {
     }
 
-    /** A weight that goes down to nothing where it would be too small to matter. */
-    public function fadedOut(float $weight): float
+    /** How much of a mark counts after so many lessons and seconds: from 1 down to nothing, where it would be too little to matter. */
+    public function remains(int $lessons, int $seconds): float
     {
+        $weight = exp(-$lessons / $this->lessons - max(0, $seconds) / 86_400.0 / $this->days);
+
         return max(0.0, ($weight - $this->least) / (1.0 - $this->least));
     }
 }

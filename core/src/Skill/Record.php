@@ -31,11 +31,12 @@ final readonly class Record
      * @param  list<Evidence>  $evidence  in the order of time, up to today
      * @param  list<Overruling>  $overrulings  up to today
      * @param  array<string, array<string, Outcome>>  $ratings  the learner's own, by lesson and step, oldest first
+     * @param  list<Leant>  $gaps  what counted gaps tell of leaning
      * @param  Transmission  $transmission  that they learn on: what such a car cannot do was never left out
      */
     public function __construct(
         private array $evidence, private RulePack $pack, private \DateTimeImmutable $today, private array $overrulings = [], private array $ratings = [],
-        ?Fit $fit = null, private Transmission $transmission = Transmission::Manual,
+        ?Fit $fit = null, private Transmission $transmission = Transmission::Manual, private array $gaps = [],
     ) {
         $this->fit = $fit ?? Fit::of($evidence, $pack, $today, overrulings: $overrulings);
         $this->cells = $this->cells();
@@ -66,6 +67,15 @@ final readonly class Record
     public function faults(): array
     {
         return FaultSeen::in($this->evidence, $this->pack);
+    }
+
+    /** Timid or bold; null where too little was seen that says so. */
+    public function leaning(): ?Leaning
+    {
+        $signs = array_values(array_filter(array_map(Leant::ofMark(...), $this->evidence)));
+        $lessons = array_map(strval(...), array_keys(array_fill_keys(array_column($this->evidence, 'lesson'), true)));
+
+        return Leaning::of([...$signs, ...$this->gaps], $lessons, $this->today);
     }
 
     /** @return list<OwnRating> */

@@ -64,9 +64,7 @@ final class Rows
         foreach ($marks as [$one, $cell, $at, $before, $gap]) {
             $this->ranks[$one->rank]++;
             $this->cells[$cell] = 0.0;
-            $weight = $weights["{$one->lesson} {$at}"] ??= $model->fadedOut(
-                exp(-(count($lesson) - 1 - $lesson[$one->lesson]) / $model->lessons - max(0.0, ($now - $at) / self::DAY_S) / $model->days),
-            );
+            $weight = $weights["{$one->lesson} {$at}"] ??= $model->remains(count($lesson) - 1 - $lesson[$one->lesson], $now - $at);
             if ($weight <= 0.0) {
                 continue;
             }

@@ -8,6 +8,7 @@ use NobleTurn\Core\Skill\Belief;
 use NobleTurn\Core\Skill\Cell;
 use NobleTurn\Core\Skill\FaultSeen;
 use NobleTurn\Core\Skill\HoldsBack;
+use NobleTurn\Core\Skill\Leaning;
 use NobleTurn\Core\Skill\OwnRating;
 use NobleTurn\Core\Skill\Record;
 use NobleTurn\Core\Trade\RoutineCode;
@@ -31,6 +32,7 @@ final class SkillPresenter
                 'side' => $one->side?->value, 'fault' => $one->fault, 'message' => $record->inWords($one),
                 'deficit' => round($one->deficit, 2), 'gain' => round($one->gain, 3), 'evidence' => $one->evidence,
             ], $record->holdsBack()),
+            'leaning' => self::leaning($record->leaning()),
             'faults' => array_map(static fn (FaultSeen $one): array => [
                 'routine' => $one->routine->value, 'step' => $one->step->value, 'fault' => $one->fault, 'side' => $one->side?->value,
                 'count' => $one->count, 'rounds' => $one->rounds, 'last' => $one->last->format('Y-m-d\TH:i:s\Z'), 'worst_effect' => $one->worstEffect?->value,
@@ -42,6 +44,15 @@ final class SkillPresenter
                 'step' => $one->step->value, 'lessons' => $one->lessons, 'said' => round($one->said, 2), 'marked' => round($one->marked, 2),
                 'leans' => self::LEANS[$one->leans()],
             ], $record->ownRatings()),
+        ];
+    }
+
+    /** @return ?array<string, mixed> */
+    private static function leaning(?Leaning $one): ?array
+    {
+        return $one === null ? null : [
+            'estimate' => round($one->estimate, 3), 'low' => round($one->low, 3), 'high' => round($one->high, 3), 'evidence' => $one->evidence(),
+            'timid' => $one->timid, 'bold' => $one->bold, 'message' => $one->message(),
         ];
     }
 

@@ -11,6 +11,7 @@ import { Empty, Failed, Waiting } from '@/ui/State';
 import { Facts } from './Facts';
 import { Habits } from './Habits';
 import { HoldsBack } from './HoldsBack';
+import { Leaning } from './Leaning';
 import { HoursTable } from './HoursTable';
 import { LearnerForm } from './LearnerForm';
 import { LearnsBy } from './LearnsBy';
@@ -83,7 +84,10 @@ export function LearnerPage() {
                         <>
                             <div className="grid gap-x-8 gap-y-4 md:grid-cols-2">
                                 <HoldsBack learner={id} skill={skill.data} />
-                                <OwnRatings skill={skill.data} />
+                                <div className="grid content-start gap-4">
+                                    <Leaning skill={skill.data} />
+                                    <OwnRatings skill={skill.data} />
+                                </div>
                             </div>
                             <SkillField learner={id} tallies={data.tallies} skill={skill.data} lessons={data.lessons} />
                         </>
