@@ -6,6 +6,7 @@ import { STEP_WORDS } from '@/strip/words';
 import { Habits } from './Habits';
 import { HoldsBack } from './HoldsBack';
 import { HoursTable } from './HoursTable';
+import { Leaning } from './Leaning';
 import { OwnRatings } from './OwnRatings';
 import { SkillField } from './SkillField';
 
@@ -17,6 +18,31 @@ const { rules } = answer('demo-lesson-driven');
 afterEach(() => {
     cleanup();
     vi.unstubAllGlobals();
+});
+
+describe('timid or bold', () => {
+    const leaning = { estimate: -0.6, low: -0.87, high: -0.3, evidence: 8, timid: 7, bold: 1, message: 'Timid: holds back.' };
+    const drawn = (of: typeof leaning) => {
+        show(<Leaning skill={{ ...skill, leaning: of }} />);
+        return screen.getByRole('img').getAttribute('aria-label');
+    };
+
+    it('says which, by what, and how surely, for the eye and for the ear', () => {
+        expect(drawn(leaning)).toBe('Between wholly timid and a little timid, likeliest clearly timid.');
+        expect(screen.getByRole('heading', { name: 'Timid or bold' })).toBeTruthy();
+        expect(screen.getByText('Timid: holds back.')).toBeTruthy();
+        expect(screen.getByText(/By 7 times too careful and one too daring/)).toBeTruthy();
+        cleanup();
+        expect(drawn({ ...leaning, estimate: 0.05, low: -0.4, high: 0.55, timid: 1, bold: 4 })).toBe(
+            'Between a little timid and clearly bold, likeliest even.',
+        );
+        expect(screen.getByText(/By one time too careful and 4 too daring/)).toBeTruthy();
+    });
+
+    it('says nothing where too little was seen', () => {
+        show(<Leaning skill={{ ...skill, leaning: null }} />);
+        expect(screen.queryByRole('heading')).toBeNull();
+    });
 });
 
 describe('the field of ink', () => {
