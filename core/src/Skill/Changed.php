@@ -4,14 +4,13 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Skill;
 
-use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Trade\RoutineCode;
 use NobleTurn\Core\Trade\Step;
 
 /** What one lesson changed in what is believed of a step of a routine: before it and after it, both for the moment it ended. */
 final readonly class Changed
 {
-    private function __construct(
+    public function __construct(
         public RoutineCode $routine,
         public Step $step,
         /** Null where nothing had been marked there before. */
@@ -30,22 +29,13 @@ final readonly class Changed
     }
 
     /**
-     * @param  list<Evidence>  $evidence  of the lesson and of those before it; later marks are left out
-     * @param  list<Overruling>  $overrulings
+     * @param  Fit  $before  of what was known when the lesson began
+     * @param  Fit  $after  of that and its marks
+     * @param  list<Evidence>  $today  its marks
      * @return list<self> what changed most first, first looks last
      */
-    public static function in(string $lesson, array $evidence, array $overrulings, RulePack $pack): array
+    public static function between(Fit $before, Fit $after, array $today): array
     {
-        $today = array_values(array_filter($evidence, static fn (Evidence $one): bool => $one->lesson === $lesson));
-        if ($today === []) {
-            return [];
-        }
-        $times = array_map(static fn (Evidence $one): \DateTimeImmutable => $one->at, $today);
-        [$began, $ended] = [min($times), max($times)];
-        $earlier = array_values(array_filter($evidence, static fn (Evidence $one): bool => $one->lesson !== $lesson && $one->at <= $began));
-        $overrulings = array_values(array_filter($overrulings, static fn (Overruling $one): bool => $one->at <= $began));
-        $before = Fit::of($earlier, $pack, $ended, overrulings: $overrulings);
-        $after = Fit::of([...$earlier, ...$today], $pack, $ended, overrulings: $overrulings);
         $ranks = $cells = [];
         foreach ($today as $one) {
             if (! $one->taught) {

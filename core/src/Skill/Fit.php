@@ -140,6 +140,21 @@ final readonly class Fit
         return new Belief(max(0.0, 1.0 + $this->mode->shared[$at]), $this->mode->system->quadratic($vector));
     }
 
+    /** How leniently each of those who marked this learner marks beside the others. */
+    public function marking(): Marking
+    {
+        $places = $this->rows->markers;
+        ksort($places, SORT_STRING);
+        $unit = array_map(fn (int $at): array => [$at => 1.0] + array_fill(0, count($this->mode->shared), 0.0), array_values($places));
+        array_walk($unit, static fn (array &$vector): bool => ksort($vector));
+
+        return new Marking(
+            array_map(strval(...), array_keys($places)), array_map(fn (int $at): float => $this->mode->shared[$at], array_values($places)),
+            array_map(fn (array $one): array => array_map(fn (array $other): float => $this->mode->system->between($one, $other), $unit), $unit),
+            array_map(fn (string|int $who): int => count($this->rows->markedBy[$who]), array_keys($places)),
+        );
+    }
+
     /** What a routine has lost today since it was last driven, logits. */
     public function faded(RoutineCode $routine): float
     {

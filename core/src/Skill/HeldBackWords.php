@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace NobleTurn\Core\Skill;
 
 use NobleTurn\Core\Routine\Catalogue\Catalogue;
+use NobleTurn\Core\Routine\Demand;
 use NobleTurn\Core\Routine\Faults;
 use NobleTurn\Core\Routine\Wording;
 use NobleTurn\Core\Rules\RulePack;
@@ -23,7 +24,8 @@ final class HeldBackWords
             return 'Driving '.Wording::part($pack, self::CONDITIONS[$one->condition] ?? $one->condition);
         }
         if ($one->step === null) {
-            return ($one->routine === null ? '' : Catalogue::routine($one->routine, $pack)->title).', all steps';
+            return ($one->routine === null ? '' : (new Wording($pack, Demand::side($one->routine, $pack)))->say(Catalogue::routine($one->routine, $pack)->title))
+                .', all steps';
         }
         $where = match (true) {
             $one->section !== null => lcfirst(Wording::part($pack, $one->section->title())),
@@ -32,6 +34,6 @@ final class HeldBackWords
         };
         $fault = $one->fault === null ? null : Faults::words()[$one->step->value][$one->fault] ?? null;
 
-        return ucfirst($one->step->value).", {$where}".($fault === null ? '' : ': '.lcfirst($fault));
+        return ucfirst($one->step->value).", {$where}".($fault === null ? '' : ': '.lcfirst(Wording::in($pack, $fault)));
     }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Skill;
 
-use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Trade\RoutineCode;
 use NobleTurn\Core\Trade\Step;
 
@@ -19,28 +18,36 @@ final readonly class History
     }
 
     /**
-     * @param  list<Evidence>  $evidence
-     * @param  list<Overruling>  $overrulings
-     * @return list<self> oldest first
+     * The latest lessons that marked it.
+     *
+     * @param  list<Evidence>  $evidence  in the order of time
+     * @return list<string> oldest first
      */
-    public static function of(array $evidence, array $overrulings, RulePack $pack, RoutineCode $routine, Step $step): array
+    public static function lessons(array $evidence, RoutineCode $routine, Step $step): array
     {
-        $marks = $ended = [];
+        $lessons = [];
         foreach ($evidence as $one) {
-            $ended[$one->lesson] = max($ended[$one->lesson] ?? $one->at, $one->at);
             if ($one->routine === $routine && $one->step === $step && ! $one->taught) {
-                $marks[$one->lesson][] = $one->rank;
+                $lessons[$one->lesson] = true;
             }
         }
-        uksort($marks, static fn (string $a, string $b): int => [$ended[$a], $a] <=> [$ended[$b], $b]);
+
+        return array_map(strval(...), array_slice(array_keys($lessons), -self::LESSONS));
+    }
+
+    /**
+     * @param  list<LessonTold>  $lessons  oldest first
+     * @return list<self> of those that marked it
+     */
+    public static function of(array $lessons, RoutineCode $routine, Step $step): array
+    {
         $found = [];
-        foreach (array_slice($marks, -self::LESSONS, null, true) as $lesson => $ranks) {
-            $by = $ended[$lesson];
-            $fit = Fit::of(
-                array_values(array_filter($evidence, static fn (Evidence $one): bool => $one->at <= $by)), $pack, $by,
-                overrulings: array_values(array_filter($overrulings, static fn (Overruling $one): bool => $one->at <= $by)),
-            );
-            $found[] = new self((string) $lesson, $by, $fit->belief($routine, $step), count(array_keys($ranks, Ladder::TOP, true)), count($ranks));
+        foreach ($lessons as $lesson) {
+            foreach ($lesson->changed as $one) {
+                if ($one->routine === $routine && $one->step === $step) {
+                    $found[] = new self($lesson->lesson, $lesson->ended, $lesson->then["{$routine->value}.{$step->value}"], $one->unaided, $one->marks);
+                }
+            }
         }
 
         return $found;

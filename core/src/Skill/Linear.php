@@ -56,6 +56,17 @@ final readonly class Linear
     }
 
     /**
+     * v' M^-1 w.
+     *
+     * @param  array<int, float>  $v
+     * @param  array<int, float>  $w
+     */
+    public function between(array $v, array $w): float
+    {
+        return array_sum(array_map(static fn (float $x, float $y): float => $x * $y, $this->forward($v), $this->forward($w)));
+    }
+
+    /**
      * v' M^-1 v.
      *
      * @param  array<int, float>  $vector

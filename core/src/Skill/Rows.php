@@ -35,6 +35,12 @@ final class Rows
     /** @var array<string, int> place of each part in the vector */
     public array $index = [];
 
+    /** @var array<string, int> places of the parts of those who marked */
+    public array $markers = [];
+
+    /** @var array<string, array<string, true>> lessons by who marked them */
+    public array $markedBy = [];
+
     /** @var array<int, float> precision of each part's prior */
     public array $prior = [];
 
@@ -77,7 +83,8 @@ final class Rows
                 $more[$this->at(Parts::PRACTICE, $model->practiceDiffers)] = -$grown;
             }
             if ($one->marker !== null) {
-                $more[$this->at(Parts::marker($one->marker), $model->marker)] = 1.0;
+                $this->markedBy[$one->marker][$one->lesson] = true;
+                $more[$this->markers[$one->marker] = $this->at(Parts::marker($one->marker), $model->marker)] = 1.0;
             }
             if ($one->place !== null) {
                 $more[$this->at(Parts::place($one->place), $model->place)] = 1.0;

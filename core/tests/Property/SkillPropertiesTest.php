@@ -11,12 +11,12 @@ use NobleTurn\Core\Routine\Catalogue\Catalogue;
 use NobleTurn\Core\Routine\Section;
 use NobleTurn\Core\Rules\GreatBritain;
 use NobleTurn\Core\Rules\RulePacks;
-use NobleTurn\Core\Skill\Changed;
 use NobleTurn\Core\Skill\Evidence;
 use NobleTurn\Core\Skill\Fit;
 use NobleTurn\Core\Skill\HeldBackWords;
 use NobleTurn\Core\Skill\History;
 use NobleTurn\Core\Skill\HoldsBack;
+use NobleTurn\Core\Skill\LessonTold;
 use NobleTurn\Core\Skill\Level;
 use NobleTurn\Core\Skill\OwnRating;
 use NobleTurn\Core\Tests\Approaches;
@@ -255,15 +255,24 @@ it('tells lesson by lesson what was to be believed, and by how much a lesson cha
     }
     $pack = new GreatBritain;
     $evidence = $learner->evidence;
-    $history = History::of($evidence, [], $pack, RoutineCode::TurnLeft, Step::Speed);
+    $told = array_map(
+        static fn (string $lesson): LessonTold => LessonTold::of($lesson, $evidence, [], $pack), History::lessons($evidence, RoutineCode::TurnLeft, Step::Speed),
+    );
+    $history = History::of($told, RoutineCode::TurnLeft, Step::Speed);
+    expect(array_column($history, 'lesson'))->toBe(array_column($told, 'lesson'));
+    // Kept and read again it is the same.
+    foreach ($told as $one) {
+        expect(LessonTold::fromArray(json_decode(json_encode($one->toArray()), true)))->toEqual($one);
+    }
     $last = $history[count($history) - 1];
     $fit = Fit::of(array_values(array_filter($evidence, fn (Evidence $one): bool => $one->at <= $last->at)), $pack, $last->at);
     expect(count($history))->toBeLessThanOrEqual(History::LESSONS)->and($last->belief)->toEqual($fit->belief(RoutineCode::TurnLeft, Step::Speed))
         ->and(array_sum(array_map(fn (History $one): int => $one->of, $history)))->toBeLessThanOrEqual(count($evidence));
     // What a lesson was is not changed by what came after it.
     $early = array_values(array_filter($evidence, fn (Evidence $one): bool => (int) substr($one->lesson, 1) <= 6));
-    expect(Changed::in('l6', $evidence, [], $pack))->toEqual(Changed::in('l6', $early, [], $pack))->and(Changed::in('nowhere', $evidence, [], $pack))->toBe([]);
-    $changed = Changed::in('l6', $evidence, [], $pack);
+    $sixth = LessonTold::of('l6', $evidence, [], $pack);
+    expect($sixth)->toEqual(LessonTold::of('l6', $early, [], $pack))->and(LessonTold::of('nowhere', $evidence, [], $pack))->toBeNull();
+    $changed = $sixth->changed;
     $ended = max(array_map(fn (Evidence $one): DateTimeImmutable => $one->at, $early));
     $after = Fit::of($early, $pack, $ended);
     foreach ($changed as $i => $one) {

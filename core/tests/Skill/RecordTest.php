@@ -2,10 +2,13 @@
 
 declare(strict_types=1);
 
+use NobleTurn\Core\Compute\Toolbox;
 use NobleTurn\Core\Record\Conditions;
 use NobleTurn\Core\Record\Outcome;
 use NobleTurn\Core\Record\StepMark;
+use NobleTurn\Core\Routine\Catalogue\Catalogue;
 use NobleTurn\Core\Rules\GreatBritain;
+use NobleTurn\Core\Rules\Ireland;
 use NobleTurn\Core\Rules\NorthAmerica;
 use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Skill\Cell;
@@ -119,3 +122,28 @@ it('leaves out of what was never done what the car cannot do, and asks no less o
             ->and($never(['pack' => $pack, 'marks' => [$long]]))->toContain('long-right', 'height');
     }
 });
+
+it('says what holds back in the words of each place, with nothing left to fill in', function (RulePack $pack): void {
+    $ask = static fn (RoutineCode $weak, RoutineCode $other): array => array_column(Toolbox::run('skill', [
+        'pack' => $pack->code(), 'today' => '2026-05-20', 'marks' => array_merge(...array_map(static fn (int $i): array => array_merge(...array_map(
+            static fn (Step $step): array => array_values(array_filter([
+                Catalogue::routine($weak, $pack)->has($step) ? array_filter([
+                    'at' => "2026-05-1{$i}T10:00:00Z", 'routine' => $weak->value, 'step' => $step->value, 'outcome' => 'intervened',
+                    'fault' => ['position' => 'contact', 'look' => 'held-needlessly', 'mirrors' => 'missing'][$step->value] ?? null,
+                ]) : null,
+                Catalogue::routine($other, $pack)->has($step) ? [
+                    'at' => "2026-05-1{$i}T11:00:00Z", 'routine' => $other->value, 'step' => $step->value, 'outcome' => 'unaided',
+                ] : null,
+            ])), Step::cases(),
+        )), range(0, 7))),
+    ])['holds_back'], 'message');
+    $whole = 0;
+    foreach (Catalogue::codes($pack) as $code) {
+        $said = $ask($code, $code === RoutineCode::TurnLeft ? RoutineCode::Cross : RoutineCode::TurnLeft);
+        foreach ($said as $message) {
+            expect($message)->not->toMatch('/[{}\[\]|]/')->toMatch('/^[A-Z]/');
+        }
+        $whole += count(array_filter($said, static fn (string $message): bool => str_ends_with($message, ', all steps')));
+    }
+    expect($whole)->toBeGreaterThan(20);
+})->with([[new GreatBritain], [new NorthAmerica], [new Ireland]]);

@@ -9,6 +9,7 @@ use NobleTurn\Core\Skill\Cell;
 use NobleTurn\Core\Skill\FaultSeen;
 use NobleTurn\Core\Skill\HoldsBack;
 use NobleTurn\Core\Skill\Leaning;
+use NobleTurn\Core\Skill\Marking;
 use NobleTurn\Core\Skill\OwnRating;
 use NobleTurn\Core\Skill\Record;
 use NobleTurn\Core\Trade\RoutineCode;
@@ -33,6 +34,7 @@ final class SkillPresenter
                 'deficit' => round($one->deficit, 2), 'gain' => round($one->gain, 3), 'evidence' => $one->evidence,
             ], $record->holdsBack()),
             'leaning' => self::leaning($record->leaning()),
+            'markers' => self::markers($record->fit->marking()),
             'faults' => array_map(static fn (FaultSeen $one): array => [
                 'routine' => $one->routine->value, 'step' => $one->step->value, 'fault' => $one->fault, 'side' => $one->side?->value,
                 'count' => $one->count, 'rounds' => $one->rounds, 'last' => $one->last->format('Y-m-d\TH:i:s\Z'), 'worst_effect' => $one->worstEffect?->value,
@@ -45,6 +47,14 @@ final class SkillPresenter
                 'leans' => self::LEANS[$one->leans()],
             ], $record->ownRatings()),
         ];
+    }
+
+    /** @return list<array<string, mixed>> */
+    private static function markers(Marking $marking): array
+    {
+        return array_map(static fn (string $who, float $mean, int $i): array => [
+            'marker' => $who, 'lenient' => round($mean, 4), 'within' => round(Belief::TENTH * sqrt($marking->covariance[$i][$i]), 4),
+        ], $marking->who, $marking->means, array_keys($marking->who));
     }
 
     /** @return ?array<string, mixed> */

@@ -136,6 +136,10 @@ final class SkillTool implements Tool
                 'high' => Out::number('its upper end'), 'evidence' => Out::integer('signs of it, five or more'), 'timid' => Out::integer('of them'),
                 'bold' => Out::integer('of them'), 'message' => Out::text('as a sentence'),
             ]), 'timid or bold; null under five signs'),
+            'markers' => Out::list(Out::object([
+                'marker' => Out::text('who'), 'lenient' => Out::number('logits by which a mark of theirs says too much; below 0 where they are strict'),
+                'within' => Out::number('half of the 80 % range'),
+            ]), 'how each of those who marked does, beside one another'),
             'faults' => Out::list(Out::object([
                 'routine' => $routine, 'step' => $step, 'fault' => Out::text('its code'),
                 'side' => Out::choice(Side::class, 'of the way driven', nullable: true),

@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Skill;
+
+/**
+ * How well a record foretells: over some lessons, what was said against what came. Lessons, not marks, are what is counted when it is asked whether
+ * that could be chance: marks of one lesson have their day in common.
+ */
+final readonly class Calibration
+{
+    /** Of the latest lessons of a learner: who changes is judged by what is so now (assumed). */
+    public const LESSONS = 8;
+
+    /** Under so many lessons or marks nothing is said (assumed). */
+    private const FEWEST_LESSONS = 3;
+
+    private const FEWEST_MARKS = 60;
+
+    /** Surprised by this much more a mark than it said is worth a word, natural logarithm (assumed). */
+    private const SURPRISED = 0.1;
+
+    /** @param  list<Foretold>  $lessons */
+    private function __construct(
+        public int $marks,
+        /** -ln of the chance that was given to what came, a mark; what it said that would be; and that of a count of the latest marks. */
+        public float $loss,
+        public float $expected,
+        public float $counting,
+        /** @var array<int, array{marks: int, foretold: float, unaided: int}> as of a lesson */
+        public array $bins,
+        public array $lessons,
+    ) {
+    }
+
+    /** @param  list<Foretold>  $lessons */
+    public static function of(array $lessons): ?self
+    {
+        $marks = array_sum(array_column($lessons, 'marks'));
+        if ($marks === 0) {
+            return null;
+        }
+        $bins = [];
+        foreach ($lessons as $lesson) {
+            foreach ($lesson->bins as $bin => $of) {
+                $before = $bins[$bin] ?? ['marks' => 0, 'foretold' => 0.0, 'unaided' => 0];
+                $bins[$bin] = [
+                    'marks' => $before['marks'] + $of['marks'], 'foretold' => $before['foretold'] + $of['foretold'], 'unaided' => $before['unaided'] + $of['unaided'],
+                ];
+            }
+        }
+        ksort($bins);
+        $a = static fn (string $what): float => array_sum(array_column($lessons, $what)) / $marks;
+
+        return new self($marks, $a('loss'), $a('expected'), $a('counting'), $bins, $lessons);
+    }
+
+    public function trust(): Trust
+    {
+        return match (true) {
+            count($this->lessons) < self::FEWEST_LESSONS || $this->marks < self::FEWEST_MARKS => Trust::TooEarly,
+            self::atLeast(array_map(static fn (Foretold $one): float => $one->behindCounting(), $this->lessons)) > 0.0 => Trust::BehindCounting,
+            self::atLeast(array_map(static fn (Foretold $one): float => $one->surprise(), $this->lessons)) > self::SURPRISED => Trust::Surprised,
+            default => Trust::Trusted,
+        };
+    }
+
+    /**
+     * What the average over lessons is at least, nine times in ten: Student's t, from memory, by the number of lessons.
+     *
+     * @param  non-empty-list<float>  $of
+     */
+    private static function atLeast(array $of): float
+    {
+        $n = count($of);
+        $mean = array_sum($of) / $n;
+        $variance = array_sum(array_map(static fn (float $x): float => ($x - $mean) ** 2, $of)) / max(1, $n - 1);
+        $t = [2 => 3.078, 3 => 1.886, 4 => 1.638, 5 => 1.533, 6 => 1.476, 7 => 1.440, 8 => 1.415][$n] ?? ($n < 2 ? INF : Belief::TENTH + 1.2 / $n);
+
+        return $mean - $t * sqrt($variance / $n);
+    }
+}
