@@ -141,6 +141,7 @@ Route::prefix('api')->group(function (): void {
             Route::get('learners/{learner}/hours/file', [HoursController::class, 'file']);
             Route::get('learners/{learner}/needs', [LearnerController::class, 'needs']);
             Route::get('learners/{learner}/skill', [SkillController::class, 'show']);
+            Route::get('learners/{learner}/foretelling', [SkillController::class, 'foretelling']);
             Route::get('learners/{learner}/habits', [SkillController::class, 'habits']);
             Route::get('learners/{learner}/marks', [SkillController::class, 'marks']);
             Route::get('learners/{learner}/skill/{routine}/{step}', [SkillController::class, 'cell']);
@@ -223,6 +224,7 @@ Route::prefix('api')->group(function (): void {
             Route::post('school/records', [SchoolController::class, 'bringUpToDate']);
         });
         $may(Right::RunSchool)->group(function (): void {
+            Route::get('school/foretelling', [SchoolController::class, 'foretelling']);
             Route::get('school/texts', [TextController::class, 'settings']);
             Route::put('school/texts', [TextController::class, 'change']);
             Route::put('school/position', [SchoolController::class, 'position']);

@@ -147,6 +147,7 @@ final class Operations
             'PUT learners/{learner}' => Operation::writes('Changes a learner’s facts', Taken::learner(), 'LearnerFacts'),
             'DELETE learners/{learner}' => Operation::writes('Archives a learner', [], null),
             'POST learners/{learner}/restore' => Operation::writes('Brings a learner back', [], 'LearnerFacts'),
+            'GET learners/{learner}/foretelling' => Operation::reads('How well what the marks said came true in the latest lessons', 'Foretelling'),
             'GET learners/{learner}/habits' => Operation::reads('What the key counted: habits by lesson, gaps at junctions', 'Habits'),
             'GET learners/{learner}/hours' => Operation::reads('Time at the wheel, every drive behind it, and what the law asks of it', 'LearnerHours'),
             'GET learners/{learner}/hours/file' => Operation::reads('The same as CSV', 'HoursFile'),
@@ -227,6 +228,9 @@ final class Operations
         return [
             'GET school/learners' => Operation::reads('Every learner with what their marks say', 'SchoolLearners'),
             'GET school/teaching' => Operation::reads('What is taught worst or never, where and why', 'Teaching'),
+            'GET school/foretelling' => Operation::reads(
+                'How well the records foretell, of whom they do not, and how strictly each instructor marks', 'SchoolForetelling',
+            ),
             'POST school/records' => Operation::writes('Brings records up to date in the background', [], 'RecordsState'),
             'PUT school/position' => Operation::writes('Says where the school lies', Taken::position(), 'SchoolPosition'),
             'GET school/texts' => Operation::reads('What the school tells its learners, in which words and when, and its outbox', 'TextSettings'),

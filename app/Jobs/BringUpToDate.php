@@ -33,6 +33,8 @@ final class BringUpToDate implements ShouldQueue
         $current->within(School::query()->findOrFail($this->school), function () use ($skill): void {
             foreach (Learner::query()->whereIn('id', $this->learners)->get() as $learner) {
                 $skill->of($learner, now()->toDateTimeImmutable());
+                // With what was foretold of the latest lessons: a page of the school reads it.
+                $skill->calibration($learner);
             }
         });
     }

@@ -4,7 +4,6 @@ namespace App\Marks;
 
 use App\Models\Learner;
 use App\Models\Lesson;
-use App\Models\Overruling as Said;
 use App\Models\SkillAnswer;
 use App\School\ChosenRules;
 use App\School\CurrentSchool;
@@ -12,12 +11,12 @@ use NobleTurn\Core\Compute\Tool\SkillPresenter;
 use NobleTurn\Core\Record\MarkedRound;
 use NobleTurn\Core\Record\Outcome;
 use NobleTurn\Core\Rules\RulePack;
+use NobleTurn\Core\Skill\Calibration;
 use NobleTurn\Core\Skill\Changed;
-use NobleTurn\Core\Skill\Evidence;
+use NobleTurn\Core\Skill\Foretold;
 use NobleTurn\Core\Skill\History;
 use NobleTurn\Core\Skill\Leant;
-use NobleTurn\Core\Skill\Level;
-use NobleTurn\Core\Skill\Overruling;
+use NobleTurn\Core\Skill\LessonTold;
 use NobleTurn\Core\Skill\Record;
 use NobleTurn\Core\Trade\RoutineCode;
 use NobleTurn\Core\Trade\Step;
@@ -49,16 +48,17 @@ final readonly class LearnerSkill
             return $kept->body;
         }
         $marked = StandingMarks::of($learner);
-        $body = SkillPresenter::body(new Record(
-            SkillEvidence::of($learner, $marked, $pack), $pack, $now, $this->words($learner), $this->ratings($learner),
+        $record = new Record(
+            SkillEvidence::of($learner, $marked, $pack), $pack, $now, SkillEvidence::words($learner), $this->ratings($learner),
             transmission: Transmission::from($learner->transmission), gaps: $this->gaps($learner, $marked),
-        ))
-            + ['counts' => LearnerCounts::of($learner, $marked)];
+        );
+        $body = SkillPresenter::body($record) + ['counts' => LearnerCounts::of($learner, $marked)];
+        $glance = SkillPresenter::glance($body) + ['marking' => $record->fit->marking()];
         // In one go: a page and the worker may both have found it old.
         SkillAnswer::query()->upsert([[
             'learner_id' => $learner->id, 'school_id' => $learner->school_id, 'stands_for' => $standsFor, 'day' => $now->format('Y-m-d'),
             'body' => json_encode($body, JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE),
-            'glance' => json_encode(SkillPresenter::glance($body), JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE),
+            'glance' => json_encode($glance, JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE),
         ]], ['learner_id'], ['stands_for', 'day', 'body', 'glance']);
 
         return $body;
@@ -72,19 +72,27 @@ final readonly class LearnerSkill
         return array_map(static fn (History $one): array => [
             'lesson' => $one->lesson, 'at' => $one->at->format('Y-m-d\TH:i:s\Z'), 'unaided' => $one->unaided, 'of' => $one->of,
             ...SkillPresenter::belief($one->belief),
-        ], History::of($this->evidence($learner, $pack), $this->words($learner), $pack, $routine, $step));
+        ], History::of((new ToldLessons($learner, $pack))->ofCell($routine, $step, History::LESSONS), $routine, $step));
     }
 
     /** @return list<array<string, mixed>> what a lesson changed, most first */
     public function changed(Lesson $lesson): array
     {
-        $pack = $this->pack($lesson->learner);
+        $told = (new ToldLessons($lesson->learner, $this->pack($lesson->learner)))->of([$lesson->id])[0] ?? null;
 
         return array_map(static fn (Changed $one): array => [
             'routine' => $one->routine->value, 'step' => $one->step->value, 'marks' => $one->marks, 'unaided' => $one->unaided,
             'before' => $one->before === null ? null : SkillPresenter::belief($one->before), 'after' => SkillPresenter::belief($one->after),
             'by' => round($one->by(), 4),
-        ], Changed::in($lesson->id, $this->evidence($lesson->learner, $pack), $this->words($lesson->learner), $pack));
+        ], $told->changed ?? []);
+    }
+
+    /** How well the latest lessons were foretold; null where there is nothing yet to hold against. */
+    public function calibration(Learner $learner): ?Calibration
+    {
+        $told = (new ToldLessons($learner, $this->pack($learner)))->latest();
+
+        return Calibration::of(array_values(array_filter(array_map(static fn (LessonTold $one): ?Foretold => $one->foretold, $told))));
     }
 
     /** The rules of whoever teaches: a record says the same to every colleague who reads it. */
@@ -108,25 +116,6 @@ final readonly class LearnerSkill
         $needed = (new LearnerHabits($this->current))->gapsNeeded($learner);
 
         return array_merge(...array_map(static fn (MarkedRound $round): array => Leant::ofGaps($round, $needed($round->routine)), array_values($counted)));
-    }
-
-    /** @return list<Evidence> */
-    private function evidence(Learner $learner, RulePack $pack): array
-    {
-        return SkillEvidence::of($learner, StandingMarks::of($learner), $pack);
-    }
-
-    /** @return list<Overruling> that stand, oldest first */
-    private function words(Learner $learner): array
-    {
-        return array_values(Said::query()->where('learner_id', $learner->id)->whereNull('withdrawn_at')->orderBy('created_at')->orderBy('id')->get()
-            ->map(
-                static fn (Said $said): Overruling => new Overruling(
-                    $said->created_at->toDateTimeImmutable(), RoutineCode::from($said->routine), Step::from($said->step),
-                    Level::from($said->level)->chance(),
-                ),
-            )
-            ->all());
     }
 
     /** @return array<string, array<string, Outcome>> by lesson and step, oldest first */

@@ -3,10 +3,15 @@
 namespace App\Marks;
 
 use App\Models\Learner;
+use App\Models\Overruling as Said;
 use NobleTurn\Core\Record\MarkedRound;
 use NobleTurn\Core\Routine\Catalogue\Catalogue;
 use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Skill\Evidence;
+use NobleTurn\Core\Skill\Level;
+use NobleTurn\Core\Skill\Overruling;
+use NobleTurn\Core\Trade\RoutineCode;
+use NobleTurn\Core\Trade\Step;
 
 /** A learner's standing marks as the skill model reads them, each with who marked it. */
 final class SkillEvidence
@@ -32,5 +37,18 @@ final class SkillEvidence
         }
 
         return $evidence;
+    }
+
+    /** @return list<Overruling> that stand, oldest first */
+    public static function words(Learner $learner): array
+    {
+        return array_values(Said::query()->where('learner_id', $learner->id)->whereNull('withdrawn_at')->orderBy('created_at')->orderBy('id')->get()
+            ->map(
+                static fn (Said $said): Overruling => new Overruling(
+                    $said->created_at->toDateTimeImmutable(), RoutineCode::from($said->routine), Step::from($said->step),
+                    Level::from($said->level)->chance(),
+                ),
+            )
+            ->all());
     }
 }

@@ -15,6 +15,7 @@ use App\Models\Remedy;
 use App\Models\Round;
 use App\Models\SkillAnswer;
 use App\Models\Text;
+use App\Models\ToldLesson;
 use App\Models\WaitingLearner;
 use App\School\ChangeLog;
 use Illuminate\Support\Facades\DB;
@@ -55,6 +56,7 @@ final class Erasure
             Drawing::withTrashed()->whereIn('lesson_id', $lessons)->forceDelete();
             Overruling::query()->where('learner_id', $learner->id)->toBase()->update(['reason' => '']);
             SkillAnswer::query()->where('learner_id', $learner->id)->delete();
+            ToldLesson::query()->where('learner_id', $learner->id)->delete();
             Change::query()->where('subject_id', $learner->id)->toBase()->update(['name' => self::NOBODY]);
             // With the time it held.
             BusyTime::withTrashed()->where('learner_id', $learner->id)->forceDelete();

@@ -40,7 +40,7 @@ final readonly class SchoolRecord
                     'last_lesson_at' => is_string($last) ? str_replace(' ', 'T', $last).'Z' : null,
                     'skill' => $answer === null ? null : [
                         'day' => $answer->day, 'steps' => (object) $answer->glance['steps'],
-                    ] + array_diff_key($answer->glance, ['cells' => 0, 'only_shown' => 0]),
+                    ] + array_diff_key($answer->glance, ['cells' => 0, 'only_shown' => 0, 'marking' => 0]),
                 ];
             })->all());
     }

@@ -57,7 +57,7 @@ it('refuses each role what the table does not give it, and lets it as far as the
                 array_filter(
                     array_keys(Routes::withBodies($world['ids'])),
                     fn (string $route): bool => preg_match(
-                        '#^(PUT school/(reading|position)|\w+ school/texts|PUT rules/school|'
+                        '#^(PUT school/(reading|position)|\w+ school/(texts|foretelling)|PUT rules/school|'
                             .'\w+ people|GET letters|GET changes|\w+ retention|PUT learners/\{learner\}/keep|POST learners/\{learner\}/erasure)#',
                         $route,
                     ) === 1,

@@ -11,6 +11,7 @@ use NobleTurn\Core\Record\Conditions;
 use NobleTurn\Core\Record\NeedKind;
 use NobleTurn\Core\Record\Outcome;
 use NobleTurn\Core\Skill\Level;
+use NobleTurn\Core\Skill\Trust;
 
 /** Learners, their records and what their marks say. */
 final class Learners
@@ -161,6 +162,16 @@ final class Learners
                 'step' => Shapes::ref('Step'), 'clean' => Out::integer('stretches in which it was unaided and in order'),
                 'of' => Out::integer('stretches in which it was marked'), 'faults' => Shapes::byName(Out::integer('stretches'), 'by kind of fault, most first'),
             ]),
+            'Calibration' => Out::object([
+                'lessons' => Out::integer(''), 'marks' => Out::integer(''), 'trust' => Out::choice(Trust::class), 'message' => Out::text('a sentence'),
+                'loss' => Out::number('-ln of the chance given to what came, a mark'), 'expected' => Out::number('what it said that would be'),
+                'counting' => Out::number('the same of a count of the latest marks'),
+                'bins' => Out::list(Out::object([
+                    'from' => Out::number('chance of unaided that was foretold'), 'until' => Out::number(''), 'marks' => Out::integer(''),
+                    'foretold' => Out::number('on average'), 'unaided' => Out::integer('so many came'),
+                ]), 'those in which something was foretold, lowest first'),
+            ]),
+            'Foretelling' => Out::object(['latest' => Shapes::refOrNull('Calibration')]),
             'Habits' => Out::object([
                 'lessons' => Out::list(Out::object([
                     'lesson' => Shapes::id(), 'at' => Shapes::moment(),

@@ -82,6 +82,7 @@ final class School
     /** @return array<string, array<string, mixed>> */
     private static function taught(): array
     {
+        $named = ['id' => Shapes::id(), 'name' => Out::text('')];
         $chance = static fn (): array => Out::number('0 to 1', nullable: true);
         $shareOrNull = Shapes::refOrNull('Share');
 
@@ -97,6 +98,17 @@ final class School
                     'marks' => Out::integer(''), 'holds_back' => Shapes::refOrNull('HeldBackBy'), 'never_done' => Out::integer(''),
                     'not_for_long' => Out::integer(''),
                 ])),
+            ]),
+            'SchoolForetelling' => Out::object([
+                'learners' => Out::integer('of whom something was foretold'), 'school' => Shapes::refOrNull('Calibration'),
+                'doubted' => Out::list(Out::object([
+                    'learner' => Out::object($named), 'lessons' => Out::integer('the latest'), 'marks' => Out::integer(''), 'message' => Out::text('a sentence'),
+                ]), 'by name'),
+                'instructors' => Out::list(Out::object([
+                    'user' => Out::object($named), 'learners' => Out::integer('shared with colleagues'),
+                    'stricter' => Out::number('logits; below 0 more lenient'), 'low' => Out::number('lower end of the 80 % range'), 'high' => Out::number('its upper end'),
+                    'message' => Out::text('a sentence'),
+                ]), 'by name, no ranking'),
             ]),
             'Teaching' => Out::object([
                 'routines' => Out::list(

@@ -5,6 +5,7 @@ namespace App\Http\Controllers;
 use App\Contract\Taken;
 use App\School\CurrentSchool;
 use App\School\Records;
+use App\School\SchoolForetelling;
 use App\School\SchoolRecord;
 use App\Sites\WholePosition;
 use Illuminate\Http\JsonResponse;
@@ -21,6 +22,11 @@ final class SchoolController extends Controller
     public function teaching(SchoolRecord $record): JsonResponse
     {
         return response()->json($record->teaching());
+    }
+
+    public function foretelling(): JsonResponse
+    {
+        return response()->json(SchoolForetelling::told());
     }
 
     /** Begins in the background what is left to do, and says how far it is. */

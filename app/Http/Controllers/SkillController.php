@@ -9,6 +9,7 @@ use App\Marks\MarksBehind;
 use App\Models\Learner;
 use App\Models\Lesson;
 use App\Models\Overruling;
+use App\School\SchoolForetelling;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
@@ -32,6 +33,15 @@ final class SkillController extends Controller
         LearnerSkill::isRead($learner);
 
         return response()->json(array_diff_key($this->skill->of($learner, now()->toDateTimeImmutable()), ['counts' => 0]));
+    }
+
+    /** How well the latest lessons were foretold. */
+    public function foretelling(Learner $learner): JsonResponse
+    {
+        LearnerSkill::isRead($learner);
+        $calibration = $this->skill->calibration($learner);
+
+        return response()->json(['latest' => $calibration === null ? null : SchoolForetelling::calibration($calibration)]);
     }
 
     /** What the key counted. */

@@ -18,8 +18,8 @@ final readonly class Calibration
 
     private const FEWEST_MARKS = 60;
 
-    /** Surprised by this much more a mark than it said is worth a word, natural logarithm (assumed). */
-    private const SURPRISED = 0.1;
+    /** So much a mark, natural logarithm, is worth a word: surprised by more than it said, or behind a count (assumed). */
+    private const WORTH_A_WORD = 0.1;
 
     /** @param  list<Foretold>  $lessons */
     private function __construct(
@@ -60,8 +60,8 @@ final readonly class Calibration
     {
         return match (true) {
             count($this->lessons) < self::FEWEST_LESSONS || $this->marks < self::FEWEST_MARKS => Trust::TooEarly,
-            self::atLeast(array_map(static fn (Foretold $one): float => $one->behindCounting(), $this->lessons)) > 0.0 => Trust::BehindCounting,
-            self::atLeast(array_map(static fn (Foretold $one): float => $one->surprise(), $this->lessons)) > self::SURPRISED => Trust::Surprised,
+            self::atLeast(array_map(static fn (Foretold $one): float => $one->behindCounting(), $this->lessons)) > self::WORTH_A_WORD => Trust::BehindCounting,
+            self::atLeast(array_map(static fn (Foretold $one): float => $one->surprise(), $this->lessons)) > self::WORTH_A_WORD => Trust::Surprised,
             default => Trust::Trusted,
         };
     }

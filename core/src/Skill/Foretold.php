@@ -25,6 +25,17 @@ final readonly class Foretold
     {
     }
 
+    /** @param  array<string, mixed>  $said  its own fields, through JSON or not */
+    public static function fromArray(array $said): self
+    {
+        return new self(
+            $said['marks'], (float) $said['loss'], (float) $said['expected'], (float) $said['counting'],
+            array_map(static fn (array $bin): array => [
+                'marks' => (int) $bin['marks'], 'foretold' => (float) $bin['foretold'], 'unaided' => (int) $bin['unaided'],
+            ], $said['bins']),
+        );
+    }
+
     /**
      * @param  Fit  $before  of what was known
      * @param  list<Evidence>  $earlier  the same, in the order of time

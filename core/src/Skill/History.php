@@ -18,24 +18,6 @@ final readonly class History
     }
 
     /**
-     * The latest lessons that marked it.
-     *
-     * @param  list<Evidence>  $evidence  in the order of time
-     * @return list<string> oldest first
-     */
-    public static function lessons(array $evidence, RoutineCode $routine, Step $step): array
-    {
-        $lessons = [];
-        foreach ($evidence as $one) {
-            if ($one->routine === $routine && $one->step === $step && ! $one->taught) {
-                $lessons[$one->lesson] = true;
-            }
-        }
-
-        return array_map(strval(...), array_slice(array_keys($lessons), -self::LESSONS));
-    }
-
-    /**
      * @param  list<LessonTold>  $lessons  oldest first
      * @return list<self> of those that marked it
      */

@@ -72,18 +72,14 @@ final readonly class LessonTold
     public static function fromArray(array $said): self
     {
         $belief = static fn (?array $one): ?Belief => $one === null ? null : new Belief((float) $one[0], (float) $one[1]);
-        $foretold = $said['foretold'];
 
         return new self(
             $said['lesson'], new \DateTimeImmutable($said['ended']),
             array_map(static fn (array $one): Changed => new Changed(
                 RoutineCode::from($one[0]), Step::from($one[1]), $belief($one[2]), $belief($one[3]) ?? new Belief(0.0, 1.0), $one[4], $one[5],
-            ), $said['changed']),
+            ), array_values($said['changed'])),
             array_filter(array_map($belief, $said['then'])),
-            $foretold === null ? null : new Foretold(
-                $foretold['marks'], (float) $foretold['loss'], (float) $foretold['expected'], (float) $foretold['counting'],
-                array_map(static fn (array $bin): array => ['foretold' => (float) $bin['foretold']] + $bin, $foretold['bins']),
-            ),
+            $said['foretold'] === null ? null : Foretold::fromArray($said['foretold']),
         );
     }
 }

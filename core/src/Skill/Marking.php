@@ -21,8 +21,9 @@ final readonly class Marking
     public static function fromArray(array $said): self
     {
         return new self(
-            $said['who'], array_map(floatval(...), $said['means']), array_map(static fn (array $row): array => array_map(floatval(...), $row), $said['covariance']),
-            $said['lessons'],
+            array_values($said['who']), array_map(floatval(...), array_values($said['means'])),
+            array_map(static fn (array $row): array => array_map(floatval(...), array_values($row)), array_values($said['covariance'])),
+            array_values($said['lessons']),
         );
     }
 }

@@ -47,7 +47,7 @@ final class Rows
     /** Seconds since the epoch of the last mark or demonstration; 0 where there is none. */
     public int $latest = 0;
 
-    /** @var list<int> how many marks there are of each rank, worst first */
+    /** @var non-empty-array<int, int> how many marks there are of each rank, worst first */
     public array $ranks = [0, 0, 0, 0, 0];
 
     /** @var array<string, int> seconds since the epoch when a routine was last driven */

@@ -68,7 +68,7 @@ final readonly class Strictness
      * What one learner says of those who marked them, without the prior, and of each beside the others only: that all of them are lenient alike is the same as a
      * better learner, so a shift of all of them is left free. Whoever marked few lessons saw few days of form, and may have met the good ones.
      *
-     * @return array{list<list<float>>, list<float>} precision, and precision times mean
+     * @return array{array<int, array<int, float>>, array<int, float>} precision, and precision times mean
      */
     private static function beside(Marking $one, float $prior, float $ofTheDay): array
     {

@@ -256,17 +256,18 @@ it('tells lesson by lesson what was to be believed, and by how much a lesson cha
     $pack = new GreatBritain;
     $evidence = $learner->evidence;
     $told = array_map(
-        static fn (string $lesson): LessonTold => LessonTold::of($lesson, $evidence, [], $pack), History::lessons($evidence, RoutineCode::TurnLeft, Step::Speed),
+        static fn (int $lesson): LessonTold => LessonTold::of("l{$lesson}", $evidence, [], $pack), range(1, 15),
     );
     $history = History::of($told, RoutineCode::TurnLeft, Step::Speed);
-    expect(array_column($history, 'lesson'))->toBe(array_column($told, 'lesson'));
+    $marked = array_filter($evidence, static fn (Evidence $one): bool => $one->cell() === 'turn-left.speed');
+    expect(array_column($history, 'lesson'))->toBe(array_values(array_unique(array_column($marked, 'lesson'))));
     // Kept and read again it is the same.
     foreach ($told as $one) {
         expect(LessonTold::fromArray(json_decode(json_encode($one->toArray()), true)))->toEqual($one);
     }
     $last = $history[count($history) - 1];
     $fit = Fit::of(array_values(array_filter($evidence, fn (Evidence $one): bool => $one->at <= $last->at)), $pack, $last->at);
-    expect(count($history))->toBeLessThanOrEqual(History::LESSONS)->and($last->belief)->toEqual($fit->belief(RoutineCode::TurnLeft, Step::Speed))
+    expect($last->belief)->toEqual($fit->belief(RoutineCode::TurnLeft, Step::Speed))
         ->and(array_sum(array_map(fn (History $one): int => $one->of, $history)))->toBeLessThanOrEqual(count($evidence));
     // What a lesson was is not changed by what came after it.
     $early = array_values(array_filter($evidence, fn (Evidence $one): bool => (int) substr($one->lesson, 1) <= 6));

@@ -36,6 +36,10 @@ export const questions = {
     learners: () => ({ queryKey: ['learners'], queryFn: () => api.GET('/learners') }),
     learner: (learner: string) => ({ queryKey: ['learner', learner], queryFn: () => api.GET('/learners/{learner}', at({ learner })) }),
     skill: (learner: string) => ({ queryKey: ['learner', learner, 'skill'], queryFn: () => api.GET('/learners/{learner}/skill', at({ learner })) }),
+    foretelling: (learner: string) => ({
+        queryKey: ['learner', learner, 'foretelling'],
+        queryFn: () => api.GET('/learners/{learner}/foretelling', at({ learner })),
+    }),
     habits: (learner: string) => ({ queryKey: ['learner', learner, 'habits'], queryFn: () => api.GET('/learners/{learner}/habits', at({ learner })) }),
     hours: (learner: string) => ({ queryKey: ['learner', learner, 'hours'], queryFn: () => api.GET('/learners/{learner}/hours', at({ learner })) }),
     needs: (learner: string) => ({ queryKey: ['learners', learner, 'needs'], queryFn: () => api.GET('/learners/{learner}/needs', at({ learner })) }),

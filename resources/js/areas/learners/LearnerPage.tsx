@@ -17,6 +17,7 @@ import { LearnerForm } from './LearnerForm';
 import { LearnsBy } from './LearnsBy';
 import { OwnRatings } from './OwnRatings';
 import { SkillField } from './SkillField';
+import { Trusted } from './Trusted';
 
 /** Where do they stand: what was marked, how often, with how much support; what that says of today, and how surely. */
 export function LearnerPage() {
@@ -89,6 +90,7 @@ export function LearnerPage() {
                                     <OwnRatings skill={skill.data} />
                                 </div>
                             </div>
+                            <Trusted learner={id} />
                             <SkillField learner={id} tallies={data.tallies} skill={skill.data} lessons={data.lessons} />
                         </>
                     )}

@@ -8,13 +8,18 @@ import { Causes } from './Causes';
 import { LearnersAtAGlance } from './LearnersAtAGlance';
 import { PlacesDriven } from './PlacesDriven';
 import { RoutinesTaught } from './RoutinesTaught';
+import { WellForetold } from './WellForetold';
 
 const VIEWS = { learners: 'Learners', routines: 'Routines', causes: 'Why help is needed', places: 'Where it goes wrong' } as const;
+
+/** What the owner sees beside them. */
+const OWNERS = { ...VIEWS, foretold: 'How well it foretells' } as const;
 
 /** The school as its marks show it: who stands where, what is taught worst or never, why and where help is needed. */
 export function SchoolPage() {
     const { school, user } = useSession();
-    const [view, show] = useView(VIEWS);
+    const views = user.role === 'owner' ? OWNERS : VIEWS;
+    const [view, show] = useView<keyof typeof OWNERS>(views);
     return (
         <div className="grid gap-5">
             <header className="grid gap-2">
@@ -26,9 +31,9 @@ export function SchoolPage() {
                         </Link>
                     )}
                 </div>
-                <Views views={VIEWS} view={view} onView={show} />
+                <Views views={views} view={view} onView={show} />
             </header>
-            {view === 'learners' ? <LearnersAtAGlance /> : <Taught view={view} />}
+            {view === 'learners' ? <LearnersAtAGlance /> : view === 'foretold' ? <WellForetold /> : <Taught view={view} />}
         </div>
     );
 }
