@@ -40,7 +40,8 @@ final class ToldLessons
             ->where('rounds.school_id', $this->learner->school_id)->where('marks.school_id', $this->learner->school_id)
             ->where('lessons.school_id', $this->learner->school_id)->where('lessons.learner_id', $this->learner->id)->where('rounds.routine', $routine->value)
             // Who rightly held back has looked.
-            ->where(static fn ($marks) => $marks->where('marks.step', $step->value)->when($step === Step::Look, static fn ($marks) => $marks->orWhere('marks.kind', 'decision')))
+            ->where(static fn ($marks) => $marks->where('marks.step', $step->value)->when($step === Step::Look,
+                static fn ($marks) => $marks->orWhere('marks.kind', 'decision')))
             ->distinct()->pluck('rounds.lesson_id')->flip()->all();
 
         return $this->of(array_slice(array_keys(array_intersect_key($this->stands(), $marked)), -$lessons));

@@ -29,7 +29,7 @@ final class SchoolForetelling
     public static function calibration(Calibration $one): array
     {
         return [
-            'lessons' => count($one->lessons), 'marks' => $one->marks, 'trust' => $one->trust()->value, 'message' => $one->trust()->message(),
+            'lessons' => count($one->lessons), 'marks' => $one->marks, 'trust' => $one->trust()->value, 'message' => $one->message(),
             'loss' => round($one->loss, 4), 'expected' => round($one->expected, 4), 'counting' => round($one->counting, 4),
             'bins' => array_map(static fn (int $bin, array $of): array => [
                 'from' => $bin / 10, 'until' => ($bin + 1) / 10, 'marks' => $of['marks'], 'foretold' => round($of['foretold'] / $of['marks'], 4),
@@ -51,7 +51,7 @@ final class SchoolForetelling
             if ($calibration !== null && $calibration->trust()->isDoubted()) {
                 $found[] = [
                     'learner' => ['id' => $id, 'name' => $name], 'lessons' => count($calibration->lessons), 'marks' => $calibration->marks,
-                    'message' => $calibration->trust()->message(),
+                    'message' => $calibration->message(),
                 ];
             }
         }

@@ -39,7 +39,8 @@ final class SteppingFilter
                 foreach ($marks as $one) {
                     $cell = $one->cell();
                     $belief = $this->fallen($cells[$cell] ?? $kind['begins'], $last[$cell] ?? null, $one->at);
-                    $seen = array_map(fn (int $state): float => $belief[$state] * $this->chance($state, $day - 1, $one->rank), array_keys($this->people->outcomes));
+                    $seen = array_map(fn (int $state): float => $belief[$state] * $this->chance($state, $day - 1, $one->rank),
+                        array_keys($this->people->outcomes));
                     $sum = array_sum($seen);
                     $log += log($sum);
                     $cells[$cell] = $this->climbed(array_map(static fn (float $p): float => $p / $sum, $seen), $kind['climbs']);
@@ -98,7 +99,8 @@ final class SteppingFilter
     {
         $falls = $last === null ? 0.0 : $this->people->fallen($last, $at);
 
-        return array_map(static fn (int $state): float => $belief[$state] * ($state === 0 ? 1.0 : 1.0 - $falls) + ($belief[$state + 1] ?? 0.0) * $falls, array_keys($this->people->outcomes));
+        return array_map(static fn (int $state): float => $belief[$state] * ($state === 0 ? 1.0 : 1.0 - $falls) + ($belief[$state + 1] ?? 0.0) * $falls,
+            array_keys($this->people->outcomes));
     }
 
     /**
@@ -107,6 +109,7 @@ final class SteppingFilter
      */
     private function climbed(array $belief, float $climbs): array
     {
-        return array_map(fn (int $state): float => $belief[$state] * ($state === $this->people->top() ? 1.0 : 1.0 - $climbs) + ($belief[$state - 1] ?? 0.0) * $climbs, array_keys($this->people->outcomes));
+        return array_map(fn (int $state): float => $belief[$state] * ($state === $this->people->top() ? 1.0
+            : 1.0 - $climbs) + ($belief[$state - 1] ?? 0.0) * $climbs, array_keys($this->people->outcomes));
     }
 }

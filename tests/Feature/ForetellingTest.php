@@ -27,14 +27,16 @@ beforeEach(function (): void {
     $this->drive = function (string $at, array $rounds, ?User $by = null, ?Learner $learner = null): Lesson {
         Carbon::setTestNow($at);
         $lesson = Lesson::query()->forceCreate([
-            'school_id' => $this->owner->school_id, 'learner_id' => ($learner ?? $this->learner)->id, 'instructor_id' => ($by ?? $this->wanda)->id, 'vehicle_id' => $this->car->id, 'starts_at' => $at,
+            'school_id' => $this->owner->school_id, 'learner_id' => ($learner ?? $this->learner)->id, 'instructor_id' => ($by ?? $this->wanda)->id,
+            'vehicle_id' => $this->car->id, 'starts_at' => $at,
             'minutes' => 60, 'state' => 'done',
         ]);
         $said = ['rounds' => [], 'marks' => []];
         foreach ($rounds as $i => $outcomes) {
             $when = Carbon::parse($at)->addMinutes(3 * $i)->toIso8601ZuluString();
             $said['rounds'][] = [
-                'id' => $round = (string) Str::uuid7(), 'lesson_id' => $lesson->id, 'place_id' => $this->place->id, 'routine' => 'emerge-right', 'conditions' => [],
+                'id' => $round = (string) Str::uuid7(), 'lesson_id' => $lesson->id, 'place_id' => $this->place->id, 'routine' => 'emerge-right',
+                'conditions' => [],
                 'device_at' => $when,
             ];
             foreach ($outcomes as $step => $outcome) {
@@ -64,7 +66,8 @@ it('holds each lesson against what was foretold before it, and keeps it', functi
     expect(($this->latest)())->toBeNull();
     ($this->drive)('2027-03-08 10:00:00', ($this->steps)('prompted', 4));
     $two = ($this->latest)();
-    expect($two)->toMatchArray(['lessons' => 1, 'marks' => 20, 'trust' => Trust::TooEarly->value])->and(array_sum(array_column($two['bins'], 'marks')))->toBe(20)
+    expect($two)->toMatchArray(['lessons' => 1, 'marks' => 20, 'trust' => Trust::TooEarly->value])
+        ->and(array_sum(array_column($two['bins'], 'marks')))->toBe(20)
         ->and(array_sum(array_column($two['bins'], 'unaided')))->toBe(0);
     $kept = DB::table('told_lessons')->orderBy('ended_at')->get();
     expect($kept)->toHaveCount(2)->and($kept[0]->foretold)->toBeNull()->and($kept[1]->foretold)->not->toBeNull();
@@ -94,9 +97,11 @@ it('makes anew what hangs on a mark that is corrected, and only that', function 
     ($this->latest)();
     $stands = fn (): array => DB::table('told_lessons')->pluck('stands_for', 'lesson_id')->all();
     $before = $stands();
-    $mark = DB::table('marks')->join('rounds', 'rounds.id', '=', 'marks.round_id')->where('rounds.lesson_id', $second->id)->first(['marks.id', 'marks.round_id', 'marks.step']);
+    $mark = DB::table('marks')->join('rounds', 'rounds.id', '=', 'marks.round_id')->where('rounds.lesson_id',
+        $second->id)->first(['marks.id', 'marks.round_id', 'marks.step']);
     $this->postJson('api/sync', ['rounds' => [], 'marks' => [[
-        'id' => (string) Str::uuid7(), 'round_id' => $mark->round_id, 'kind' => 'step', 'step' => $mark->step, 'outcome' => 'unaided', 'corrects_id' => $mark->id,
+        'id' => (string) Str::uuid7(), 'round_id' => $mark->round_id, 'kind' => 'step', 'step' => $mark->step, 'outcome' => 'unaided',
+        'corrects_id' => $mark->id,
         'device_at' => now()->toIso8601ZuluString(),
     ]]])->assertOk();
     ($this->latest)();

@@ -102,11 +102,13 @@ final class School
             'SchoolForetelling' => Out::object([
                 'learners' => Out::integer('of whom something was foretold'), 'school' => Shapes::refOrNull('Calibration'),
                 'doubted' => Out::list(Out::object([
-                    'learner' => Out::object($named), 'lessons' => Out::integer('the latest'), 'marks' => Out::integer(''), 'message' => Out::text('a sentence'),
+                    'learner' => Out::object($named), 'lessons' => Out::integer('the latest'), 'marks' => Out::integer(''),
+                    'message' => Out::text('a sentence'),
                 ]), 'by name'),
                 'instructors' => Out::list(Out::object([
                     'user' => Out::object($named), 'learners' => Out::integer('shared with colleagues'),
-                    'stricter' => Out::number('logits; below 0 more lenient'), 'low' => Out::number('lower end of the 80 % range'), 'high' => Out::number('its upper end'),
+                    'stricter' => Out::number('logits; below 0 more lenient'), 'low' => Out::number('lower end of the 80 % range'),
+                    'high' => Out::number('its upper end'),
                     'message' => Out::text('a sentence'),
                 ]), 'by name, no ranking'),
             ]),

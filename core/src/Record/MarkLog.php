@@ -70,7 +70,8 @@ final class MarkLog
      * @param  ?string  $side  of the way driven, where it is not the routine's own
      * @return ?MarkedRound null where nothing that was said of it stands
      */
-    public static function round(string $lesson, \DateTimeImmutable $at, string $routine, ?string $place, array $conditions, iterable $marks, ?string $side = null): ?MarkedRound
+    public static function round(string $lesson, \DateTimeImmutable $at, string $routine, ?string $place, array $conditions, iterable $marks,
+        ?string $side = null): ?MarkedRound
     {
         $steps = $decisions = $counts = [];
         $taught = null;

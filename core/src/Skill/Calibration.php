@@ -21,7 +21,9 @@ final readonly class Calibration
     /** So much a mark, natural logarithm, is worth a word: surprised by more than it said, or behind a count (assumed). */
     private const WORTH_A_WORD = 0.1;
 
-    /** @param  list<Foretold>  $lessons */
+    /** So many of a mark better or worse than was said is worth a word (assumed). */
+    private const APART = 0.02;
+
     private function __construct(
         public int $marks,
         /** -ln of the chance that was given to what came, a mark; what it said that would be; and that of a count of the latest marks. */
@@ -30,6 +32,7 @@ final readonly class Calibration
         public float $counting,
         /** @var array<int, array{marks: int, foretold: float, unaided: int}> as of a lesson */
         public array $bins,
+        /** @var non-empty-list<Foretold> */
         public array $lessons,
     ) {
     }
@@ -38,7 +41,7 @@ final readonly class Calibration
     public static function of(array $lessons): ?self
     {
         $marks = array_sum(array_column($lessons, 'marks'));
-        if ($marks === 0) {
+        if ($lessons === [] || $marks === 0) {
             return null;
         }
         $bins = [];
@@ -46,7 +49,8 @@ final readonly class Calibration
             foreach ($lesson->bins as $bin => $of) {
                 $before = $bins[$bin] ?? ['marks' => 0, 'foretold' => 0.0, 'unaided' => 0];
                 $bins[$bin] = [
-                    'marks' => $before['marks'] + $of['marks'], 'foretold' => $before['foretold'] + $of['foretold'], 'unaided' => $before['unaided'] + $of['unaided'],
+                    'marks' => $before['marks'] + $of['marks'], 'foretold' => $before['foretold'] + $of['foretold'],
+                    'unaided' => $before['unaided'] + $of['unaided'],
                 ];
             }
         }
@@ -63,6 +67,27 @@ final readonly class Calibration
             self::atLeast(array_map(static fn (Foretold $one): float => $one->behindCounting(), $this->lessons)) > self::WORTH_A_WORD => Trust::BehindCounting,
             self::atLeast(array_map(static fn (Foretold $one): float => $one->surprise(), $this->lessons)) > self::WORTH_A_WORD => Trust::Surprised,
             default => Trust::Trusted,
+        };
+    }
+
+    /** As a sentence: whether to rely on it, and where everything came better or worse than was said, by how much. */
+    public function message(): string
+    {
+        $trust = $this->trust();
+        if ($trust !== Trust::Trusted) {
+            return $trust->message();
+        }
+        $better = array_map(static fn (Foretold $one): float => $one->betterThanSaid(), $this->lessons);
+        $worse = array_map(static fn (float $x): float => -$x, $better);
+        $figures = sprintf(
+            '%d of 100 marks were unaided, %d foretold.', round(100 * array_sum(array_column($this->bins, 'unaided')) / $this->marks),
+            round(100 * array_sum(array_column($this->bins, 'foretold')) / $this->marks),
+        );
+
+        return match (true) {
+            self::atLeast($better) > self::APART => "Marks came better than was said: {$figures}",
+            self::atLeast($worse) > self::APART => "Marks came worse than was said: {$figures}",
+            default => $trust->message(),
         };
     }
 

@@ -56,7 +56,8 @@ final readonly class Evidence
         foreach (Step::cases() as $step) {
             $mark = $round->says($step) ?? ($taught ? new StepMark(Outcome::Unaided) : null);
             if ($mark !== null && $routine->has($step)) {
-                $found[] = new self($round->lesson, $round->at, $round->routine, $step, $mark, $round->conditions, $marker, $taught, $round->place, $round->side);
+                $found[] = new self($round->lesson, $round->at, $round->routine, $step, $mark, $round->conditions, $marker, $taught, $round->place,
+                    $round->side);
             }
         }
 

@@ -79,7 +79,8 @@ final readonly class Fit
         $all = array_sum($this->rows->ranks) + count($chances);
 
         return array_map(
-            fn (float $chance, int $marks): float => (1.0 - $this->model->slips) * $chance + $this->model->slips * (1.0 + $marks) / $all, $chances, $this->rows->ranks,
+            fn (float $chance, int $marks): float => (1.0 - $this->model->slips) * $chance + $this->model->slips * (1.0 + $marks) / $all, $chances,
+            $this->rows->ranks,
         );
     }
 

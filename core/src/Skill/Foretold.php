@@ -61,7 +61,8 @@ final readonly class Foretold
             $loss -= log($chances[$one->rank]);
             $expected -= array_sum(array_map(static fn (float $p): float => $p * log($p), $chances));
             $latest = array_slice($byCell[$one->cell()] ?? [], -self::LATEST);
-            $counting -= log((count(array_keys($latest, $one->rank, true)) + self::FILLED_UP * $all[$one->rank] / array_sum($all)) / (count($latest) + self::FILLED_UP));
+            $alike = count(array_keys($latest, $one->rank, true)) + self::FILLED_UP * $all[$one->rank] / array_sum($all);
+            $counting -= log($alike / (count($latest) + self::FILLED_UP));
             $bin = min(self::BINS - 1, (int) ($chances[Ladder::TOP] * self::BINS));
             $bins[$bin] ??= ['marks' => 0, 'foretold' => 0.0, 'unaided' => 0];
             $bins[$bin]['marks']++;
@@ -77,6 +78,12 @@ final readonly class Foretold
     public function surprise(): float
     {
         return ($this->loss - $this->expected) / $this->marks;
+    }
+
+    /** By how much of a mark more were unaided than was foretold; below 0 where fewer were. */
+    public function betterThanSaid(): float
+    {
+        return (array_sum(array_column($this->bins, 'unaided')) - array_sum(array_column($this->bins, 'foretold'))) / $this->marks;
     }
 
     /** By how much counting would have done better, a mark; below 0 where it would have done worse. */

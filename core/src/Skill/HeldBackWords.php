@@ -24,7 +24,8 @@ final class HeldBackWords
             return 'Driving '.Wording::part($pack, self::CONDITIONS[$one->condition] ?? $one->condition);
         }
         if ($one->step === null) {
-            return ($one->routine === null ? '' : (new Wording($pack, Demand::side($one->routine, $pack)))->say(Catalogue::routine($one->routine, $pack)->title))
+            return ($one->routine === null ? '' : (new Wording($pack, Demand::side($one->routine, $pack)))->say(Catalogue::routine($one->routine,
+                $pack)->title))
                 .', all steps';
         }
         $where = match (true) {

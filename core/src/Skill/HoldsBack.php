@@ -59,7 +59,8 @@ final readonly class HoldsBack
             }
         }
         $found = [...self::conditions($fit, $marks, $cells), ...array_map(static fn (Hole $hole): self => new self(
-            $hole->step, $hole->section, $hole->side, $hole->routine, null, self::fault($hole, $faults), $hole->deficit, self::gain($hole->in, 0.0, $hole->deficit, count($cells)),
+            $hole->step, $hole->section, $hole->side, $hole->routine, null, self::fault($hole, $faults), $hole->deficit,
+            self::gain($hole->in, 0.0, $hole->deficit, count($cells)),
             (int) array_sum(array_map(static fn (MarkedCell $cell): int => $cell->marks, $hole->in)), $hole->odds,
         ), Hole::all($cells))];
         $found = array_values(
@@ -100,7 +101,8 @@ final readonly class HoldsBack
             // Only what is sure of it (nine of ten, assumed).
             if ($more > Belief::TENTH * sqrt($load->variance)) {
                 $found[] = new self(
-                    null, null, null, null, $name, null, $more * $difficulty, self::gain($cells, -$load->mean * $difficulty, $more * $difficulty, count($cells)),
+                    null, null, null, null, $name, null, $more * $difficulty,
+                    self::gain($cells, -$load->mean * $difficulty, $more * $difficulty, count($cells)),
                     $driven[$kind], $more ** 2 / 2.0 / $load->variance - log(max(1.0, $fit->model->load ** 2 / $load->variance)) / 2.0,
                 );
             }
@@ -136,7 +138,8 @@ final readonly class HoldsBack
     private static function gain(array $in, float $from, float $by, int $cells): float
     {
         return array_sum(array_map(
-            static fn (MarkedCell $cell): float => Ladder::logistic($cell->belief->mean + $from + max(0.0, $by)) - Ladder::logistic($cell->belief->mean + $from),
+            static fn (MarkedCell $cell): float => Ladder::logistic($cell->belief->mean + $from + max(0.0,
+                $by)) - Ladder::logistic($cell->belief->mean + $from),
             $in,
         )) / $cells;
     }

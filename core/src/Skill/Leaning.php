@@ -44,7 +44,8 @@ final readonly class Leaning
         [$low, $high] = self::range($bold, $timid);
 
         return new self(
-            ($bold - $timid) / ($bold + $timid + 2.0), 2.0 * $low - 1.0, 2.0 * $high - 1.0, count(array_filter($isTimid)), count($signs) - count(array_filter($isTimid)),
+            ($bold - $timid) / ($bold + $timid + 2.0), 2.0 * $low - 1.0, 2.0 * $high - 1.0, count(array_filter($isTimid)),
+            count($signs) - count(array_filter($isTimid)),
         );
     }
 

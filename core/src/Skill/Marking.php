@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Skill;
 
-/** How leniently those who marked one learner mark, beside one another: logits by which a mark of theirs says too much, with what is not known of them together. */
+/**
+ * How leniently those who marked one learner mark, beside one another: logits by which a mark of theirs says too much, with what is not known of them
+ * together.
+ */
 final readonly class Marking
 {
     /**

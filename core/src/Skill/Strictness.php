@@ -6,7 +6,8 @@ namespace NobleTurn\Core\Skill;
 
 /**
  * How strictly somebody marks beside their colleagues, from learners whom several of them marked. What each learner's fit says of their markers is what that
- * learner's marks say times a prior; the prior is taken out, the rest multiplied over the school, and the prior put back once (products of Gaussians). Who shares
+ * learner's marks say times a prior; the prior is taken out, the rest multiplied over the school, and the prior put back once (products of Gaussians). Who
+ * shares
  * no learner with anybody stands where everybody begins, with all the range there is.
  */
 final readonly class Strictness
@@ -54,7 +55,8 @@ final readonly class Strictness
         $found = [];
         foreach ($who as $i => $name) {
             // Beside the average of all who share learners.
-            $vector = $shared[$i] === 0 ? array_fill(0, $n, 0.0) : array_map(static fn (int $learners): float => $learners === 0 ? 0.0 : -1.0 / $among, $shared);
+            $vector = $shared[$i] === 0 ? array_fill(0, $n, 0.0) : array_map(static fn (int $learners): float => $learners === 0 ? 0.0
+                : -1.0 / $among, $shared);
             $vector[$i] += 1.0;
             $estimate = -array_sum(array_map(static fn (float $x, float $mean): float => $x * $mean, $vector, $means));
             $by = Belief::TENTH * sqrt($system->quadratic($vector));
@@ -65,7 +67,8 @@ final readonly class Strictness
     }
 
     /**
-     * What one learner says of those who marked them, without the prior, and of each beside the others only: that all of them are lenient alike is the same as a
+     * What one learner says of those who marked them, without the prior, and of each beside the others only: that all of them are lenient alike is the same
+     * as a
      * better learner, so a shift of all of them is left free. Whoever marked few lessons saw few days of form, and may have met the good ones.
      *
      * @return array{array<int, array<int, float>>, array<int, float>} precision, and precision times mean
@@ -91,7 +94,8 @@ final readonly class Strictness
         $less = static function (array $vector) use ($matrix, $wider): array {
             $solved = $wider->solve($vector);
 
-            return array_map(static fn (float $x, array $row): float => $x - array_sum(array_map(static fn (float $a, float $b): float => $a * $b, $row, $solved)), $vector, $matrix);
+            return array_map(static fn (float $x, array $row): float => $x - array_sum(array_map(static fn (float $a, float $b): float => $a * $b, $row,
+                $solved)), $vector, $matrix);
         };
         $right = $less($right);
         // It is the same across as down.

@@ -22,20 +22,10 @@ use NobleTurn\Core\Skill\OwnRating;
 use NobleTurn\Core\Tests\Approaches;
 use NobleTurn\Core\Tests\Ask;
 use NobleTurn\Core\Tests\SimulatedLearner;
+use NobleTurn\Core\Tests\Simulation;
 use NobleTurn\Core\Trade\RoutineCode;
 use NobleTurn\Core\Trade\Side;
 use NobleTurn\Core\Trade\Step;
-
-/** Seeds from here on were not looked at while the model's figures were chosen. */
-const UNSEEN = 900_000;
-
-/** Printed where somebody asks for it: NOBLE_TURN_PRINT=1. */
-function printed(string $line): void
-{
-    if (getenv('NOBLE_TURN_PRINT') !== false) {
-        fwrite(STDERR, $line."\n");
-    }
-}
 
 it('holds the truth in its ranges, and foretells the next mark better than counting does', function (): void {
     $pack = new GreatBritain;
@@ -45,7 +35,7 @@ it('holds the truth in its ranges, and foretells the next mark better than count
     foreach (SimulatedLearner::KINDS as $k => $kind) {
         $in[$kind] = $of[$kind] = 0;
         for ($i = 0; $i < 12; $i++) {
-            $learner = new SimulatedLearner(new Approaches(UNSEEN + 1000 * $k + $i), $kind);
+            $learner = new SimulatedLearner(new Approaches(Simulation::UNSEEN + 1000 * $k + $i), $kind);
             for ($lesson = 0; $lesson < 2 + $i % 10; $lesson++) {
                 $learner->drive(15);
             }
@@ -72,9 +62,9 @@ it('holds the truth in its ranges, and foretells the next mark better than count
                 $history = $byCell[$one->cell()] ?? [];
                 foreach ([
                     'model' => $fit->foretells($one->routine, $one->step, $one->conditions, $one->place)[$one->rank],
-                    'last mark' => smoothed(array_slice($history, -1), $seen, 1.0)[$one->rank],
-                    'moving average' => smoothed(array_slice($history, -6), $seen, 2.0)[$one->rank],
-                    'all marks' => smoothed($history, $seen, 2.0)[$one->rank],
+                    'last mark' => Simulation::smoothed(array_slice($history, -1), $seen, 1.0)[$one->rank],
+                    'moving average' => Simulation::smoothed(array_slice($history, -6), $seen, 2.0)[$one->rank],
+                    'all marks' => Simulation::smoothed($history, $seen, 2.0)[$one->rank],
                 ] as $name => $p) {
                     $loss[$name] -= log($p);
                 }
@@ -87,10 +77,10 @@ it('holds the truth in its ranges, and foretells the next mark better than count
         [$in[$kind], $of[$kind]] = [array_sum($held), count($held)];
     }
     foreach ($in as $kind => $held) {
-        printed(sprintf('%-15s %.3f of %d in the 80 %% range', $kind, $held / $of[$kind], $of[$kind]));
+        Simulation::printed(sprintf('%-15s %.3f of %d in the 80 %% range', $kind, $held / $of[$kind], $of[$kind]));
         expect($held / $of[$kind])->toBeGreaterThan(0.6, $kind);
     }
-    printed(
+    Simulation::printed(
         sprintf(
             'pooled %.3f; log-loss a mark: %s', $pooled,
             implode(', ', array_map(fn (string $name, float $sum): string => sprintf('%s %.4f', $name, $sum / $marks), array_keys($loss), $loss)),
@@ -100,27 +90,12 @@ it('holds the truth in its ranges, and foretells the next mark better than count
         ->and($loss['model'])->toBeLessThan(min($loss['last mark'], $loss['moving average'], $loss['all marks']));
 });
 
-/**
- * Counts over the ladder, drawn towards all marks of the learner by so many of them (a Dirichlet prior).
- *
- * @param  list<int>  $history
- * @param  list<int>  $all
- * @return list<float>
- */
-function smoothed(array $history, array $all, float $by): array
-{
-    $of = array_count_values($all) + array_fill(0, 5, 0);
-    $here = array_count_values($history) + array_fill(0, 5, 0);
-
-    return array_map(fn (int $rank): float => ($here[$rank] + $by * ($of[$rank] + 1) / (count($all) + 5)) / (count($history) + $by), range(0, 4));
-}
-
 it('names a planted weakness: one step over one section, three lessons of fifteen rounds, otherwise an even learner', function (): void {
     $curve = [];
     foreach ([1.5, 2.5, 3.5] as $logits) {
         [$first, $firstTwo, $learners] = [0, 0, 60];
         for ($i = 0; $i < $learners; $i++) {
-            $draw = new Approaches(UNSEEN + 50_000 + $i);
+            $draw = new Approaches(Simulation::UNSEEN + 50_000 + $i);
             [$step, $section] = [$draw->one(Step::cases()), $draw->one([Section::Turning, Section::Emerging, Section::Lights])];
             // The generator's scale is normal, not logistic: a logit is 1 / 1.7 of it.
             $learner = new SimulatedLearner($draw, 'ordinary', $step, $section, $logits / 1.7, 0.5);
@@ -135,7 +110,7 @@ it('names a planted weakness: one step over one section, three lessons of fiftee
             $firstTwo += (int) (($named[0] ?? false) || ($named[1] ?? false));
         }
         $curve[(string) $logits] = [$first / $learners, $firstTwo / $learners];
-        printed(sprintf('planted %.1f logits: named first %.2f, among two %.2f', $logits, ...$curve[(string) $logits]));
+        Simulation::printed(sprintf('planted %.1f logits: named first %.2f, among two %.2f', $logits, ...$curve[(string) $logits]));
     }
     expect($curve['2.5'][0])->toBeGreaterThanOrEqual(0.8)->and($curve['2.5'][1])->toBeGreaterThanOrEqual(0.9)
         ->and($curve['3.5'][0])->toBeGreaterThanOrEqual($curve['1.5'][0]);
@@ -153,7 +128,7 @@ it('names a planted weakness: one step over all turns to one side, or over every
         foreach ([1.5, 2.5, 3.5] as $logits) {
             [$first, $firstTwo, $learners] = [0, 0, 60];
             for ($i = 0; $i < $learners; $i++) {
-                $draw = new Approaches(UNSEEN + 70_000 + $i);
+                $draw = new Approaches(Simulation::UNSEEN + 70_000 + $i);
                 [$step, $side] = [$draw->one(Step::cases()), $kind === 'side' ? $draw->one(Side::cases()) : null];
                 $learner = new SimulatedLearner($draw, 'ordinary', $step, null, $logits / 1.7, 0.5, $side);
                 for ($lesson = 0; $lesson < 4; $lesson++) {
@@ -167,7 +142,8 @@ it('names a planted weakness: one step over all turns to one side, or over every
                 $firstTwo += (int) (($named[0] ?? false) || ($named[1] ?? false));
             }
             $curve["{$kind} {$logits}"] = $first / $learners;
-            printed(sprintf('planted %.1f logits, %s: named first %.2f, among two %.2f', $logits, $kind, $first / $learners, $firstTwo / $learners));
+            Simulation::printed(sprintf('planted %.1f logits, %s: named first %.2f, among two %.2f', $logits, $kind, $first / $learners,
+                $firstTwo / $learners));
         }
         expect($curve["{$kind} 2.5"])->toBeGreaterThanOrEqual(0.85)->and($curve["{$kind} 3.5"])->toBeGreaterThanOrEqual($curve["{$kind} 1.5"]);
     }
@@ -199,7 +175,7 @@ it('names the kind of fault that stands out, and none where they are of several 
 
 it('names conditions that trouble a learner, and few who are not troubled', function (): void {
     $named = fn (string $kind, int $seed): array => (function () use ($kind, $seed): array {
-        $learner = new SimulatedLearner(new Approaches(UNSEEN + 70_000 + $seed), $kind);
+        $learner = new SimulatedLearner(new Approaches(Simulation::UNSEEN + 70_000 + $seed), $kind);
         foreach (range(1, 8) as $lesson) {
             $learner->drive(15);
         }
@@ -213,7 +189,7 @@ it('names conditions that trouble a learner, and few who are not troubled', func
     })();
     $share = fn (string $kind): float => count(array_filter(range(1, 25), fn (int $seed): bool => in_array('busy', $named($kind, $seed), true))) / 25;
     [$weak, $other] = [$share('condition-weak'), $share('ordinary')];
-    printed(sprintf('busy traffic named: of the condition-weak %.2f, of the others %.2f', $weak, $other));
+    Simulation::printed(sprintf('busy traffic named: of the condition-weak %.2f, of the others %.2f', $weak, $other));
     expect($weak)->toBeGreaterThanOrEqual(0.6)->and($other)->toBeLessThanOrEqual(0.2);
 });
 

@@ -126,7 +126,8 @@ it('agrees with the exact posterior of two related skills, on a grid of both', f
         sort($ranks);
 
         return fn (float $a): float => array_product(array_map(
-            fn (int $before, int $rank): float => Ladder::probabilities($a - $practice * log((1 + count($ranks)) / (1 + $before)))[$rank], array_keys($ranks), $ranks,
+            fn (int $before, int $rank): float => Ladder::probabilities($a - $practice * log((1 + count($ranks)) / (1 + $before)))[$rank], array_keys($ranks),
+            $ranks,
         ));
     };
     [$total, $means, $squares] = [0.0, [0.0, 0.0], [0.0, 0.0]];
@@ -213,13 +214,15 @@ it('stands at the top of what is likely, with the curvature there: by difference
     foreach (array_keys($top) as $i) {
         expect(($likely($by($i + 1)) - $likely($by(-$i - 1))) / 2e-3)->toEqualWithDelta(0.0, 1e-3);
         for ($j = 0; $j <= $i; $j++) {
-            $curvature[$i][$j] = -($likely($by($i + 1, $j + 1)) - $likely($by($i + 1, -$j - 1)) - $likely($by(-$i - 1, $j + 1)) + $likely($by(-$i - 1, -$j - 1))) / 4e-6;
+            $curvature[$i][$j] = -($likely($by($i + 1, $j + 1)) - $likely($by($i + 1, -$j - 1)) - $likely($by(-$i - 1, $j + 1)) + $likely($by(-$i - 1,
+                -$j - 1))) / 4e-6;
         }
     }
     $whole = Linear::of($curvature);
     $fit = Fit::of($marks, new GreatBritain, $today, $model, [$word]);
     foreach ($cells as $at => $cell) {
-        [$routine, $step] = array_map(static fn (string $name, string $enum): mixed => $enum::from($name), explode('.', $cell), [RoutineCode::class, Step::class]);
+        [$routine, $step] = array_map(static fn (string $name, string $enum): mixed => $enum::from($name), explode('.', $cell),
+            [RoutineCode::class, Step::class]);
         $sum = array_fill(0, count($top), 0.0);
         $sum[$shared + $at] = 1.0;
         $unmarked = 0.0;

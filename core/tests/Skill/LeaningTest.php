@@ -19,7 +19,8 @@ use NobleTurn\Core\Trade\Step;
 
 function signs(int $timid, int $bold, string $at = '2026-05-20T10:00:00Z'): array
 {
-    return [...array_fill(0, $timid, new Leant('a', new DateTimeImmutable($at), -1.0)), ...array_fill(0, $bold, new Leant('a', new DateTimeImmutable($at), 1.0))];
+    return [...array_fill(0, $timid, new Leant('a', new DateTimeImmutable($at), -1.0)),
+        ...array_fill(0, $bold, new Leant('a', new DateTimeImmutable($at), 1.0))];
 }
 
 function leans(array $signs, array $lessons = ['a'], string $today = '2026-05-20T10:00:00Z'): ?Leaning
@@ -57,7 +58,8 @@ it('says nothing under five signs, moves with each of them, and says so aloud', 
     $before = -1.0;
     for ($bold = 0; $bold <= 20; $bold++) {
         $leaning = leans(signs(6, $bold));
-        expect($leaning->estimate)->toBeGreaterThan($before)->and($leaning->low)->toBeLessThan($leaning->estimate)->and($leaning->high)->toBeGreaterThan($leaning->estimate)
+        expect($leaning->estimate)->toBeGreaterThan($before)->and($leaning->low)->toBeLessThan($leaning->estimate)
+            ->and($leaning->high)->toBeGreaterThan($leaning->estimate)
             ->and($leaning->evidence())->toBe(6 + $bold);
         $before = $leaning->estimate;
     }

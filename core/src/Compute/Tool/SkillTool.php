@@ -132,7 +132,8 @@ final class SkillTool implements Tool
                 'evidence' => Out::integer('marks it rests on'),
             ]), 'most first'),
             'leaning' => Out::maybe(Out::object([
-                'estimate' => Out::number('-1 all timid to +1 all bold, of what went wrong one way or the other'), 'low' => Out::number('lower end of the 80 % range'),
+                'estimate' => Out::number('-1 all timid to +1 all bold, of what went wrong one way or the other'),
+                'low' => Out::number('lower end of the 80 % range'),
                 'high' => Out::number('its upper end'), 'evidence' => Out::integer('signs of it, five or more'), 'timid' => Out::integer('of them'),
                 'bold' => Out::integer('of them'), 'message' => Out::text('as a sentence'),
             ]), 'timid or bold; null under five signs'),

@@ -24,10 +24,10 @@ export function Leaning({ skill }: { skill: Skill }) {
                 <line x1={x(0)} x2={x(0)} y1="6" y2="22" stroke="var(--line)" />
                 <rect x={x(low)} width={x(high) - x(low)} y="5" height="18" fill="var(--ink)" fillOpacity="0.22" />
                 <rect x={x(estimate) - 2} width="4" y="2" height="24" fill="var(--ink)" />
-                <text x={x(-1)} y="38" fontSize="12" fill="var(--quiet)">
+                <text x={x(-1)} y="38" fontSize="10" fill="var(--quiet)">
                     timid
                 </text>
-                <text x={x(1)} y="38" fontSize="12" textAnchor="end" fill="var(--quiet)">
+                <text x={x(1)} y="38" fontSize="10" textAnchor="end" fill="var(--quiet)">
                     bold
                 </text>
             </svg>

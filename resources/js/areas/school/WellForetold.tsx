@@ -71,7 +71,10 @@ function ForetoldAndCome({ one, learners }: { one: Calibration; learners: number
                         fillOpacity="0.8"
                     />
                 ))}
-                <text x={x(0.5)} y={HIGH - 2} textAnchor="middle" fontSize="12" fill="var(--quiet)">
+                <text x={x(0) + 6} y={y(1) + 15} fontSize="11" fill="var(--quiet)">
+                    came unaided, of 100
+                </text>
+                <text x={x(0.5)} y={HIGH - 2} textAnchor="middle" fontSize="11" fill="var(--quiet)">
                     foretold unaided, of 100
                 </text>
             </svg>
@@ -152,11 +155,13 @@ function Marking({ instructors }: Pick<SchoolForetelling, 'instructors'>) {
                                 {one.message} {one.learners > 0 && `${one.learners} ${one.learners === 1 ? 'learner' : 'learners'} shared.`}
                             </span>
                         </span>
-                        <span className="bg-wash relative block h-4 rounded-sm" aria-hidden="true">
-                            <span className="bg-line absolute inset-y-0" style={{ left: at(one.low), width: `calc(${at(one.high)} - ${at(one.low)})` }} />
-                            <span className="border-line absolute inset-y-0 left-1/2 border-l" />
-                            <span className="bg-ink absolute -inset-y-0.5 w-1" style={{ left: `calc(${at(one.stricter)} - 2px)` }} />
-                        </span>
+                        {one.learners > 0 && (
+                            <span className="bg-wash relative block h-4 rounded-sm" aria-hidden="true">
+                                <span className="bg-line absolute inset-y-0" style={{ left: at(one.low), width: `calc(${at(one.high)} - ${at(one.low)})` }} />
+                                <span className="border-line absolute inset-y-0 left-1/2 border-l" />
+                                <span className="bg-ink absolute -inset-y-0.5 w-1" style={{ left: `calc(${at(one.stricter)} - 2px)` }} />
+                            </span>
+                        )}
                     </li>
                 ))}
             </ul>
