@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { api, complaints, expectSound } from './support';
+import { api, complaints, expectNoAxeFinding, expectSound, signIn } from './support';
 
 interface Cell {
     routine: string;
@@ -130,6 +130,30 @@ test('the school: everybody at a glance, brought up to date by itself, and what 
         await expectSound(page, view);
     }
     expect(heard).toEqual([]);
+});
+
+test('the owner sees how well the records foretell, how each instructor marks, and on a record whether to rely on it', async ({ browser }) => {
+    const page = await (await browser.newContext({ storageState: { cookies: [], origins: [] } })).newPage();
+    await signIn(page, { email: 'owner@harbourschool.test', password: 'demo-harbour' });
+    // A record that is read is held against what came.
+    await page.goto('/learners');
+    await page
+        .getByRole('link', { name: /Ada Finnemore/ })
+        .first()
+        .click();
+    await expect(page.getByText(/\d+ marks in \d+ lessons/)).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Timid or bold' })).toBeVisible();
+    await expectNoAxeFinding(page, 'a record that is relied on');
+    await page.goto('/school');
+    await page.getByRole('button', { name: 'How well it foretells' }).press('Enter');
+    await expect(page.getByRole('heading', { name: 'Foretold, and come' })).toBeVisible();
+    expect(await page.getByRole('table').getByRole('row').count()).toBeGreaterThan(2);
+    await expect(page.getByRole('heading', { name: 'Not to be relied on just now' })).toBeVisible();
+    await expectNoAxeFinding(page, 'how well it foretells');
+    await expectSound(page, 'how well it foretells');
+    await page.setViewportSize({ width: 390, height: 844 });
+    await expectSound(page, 'how well it foretells on a phone');
+    await page.context().close();
 });
 
 test('the record in plain words prints on one sheet, in words and without figures of chance', async ({ page }) => {
