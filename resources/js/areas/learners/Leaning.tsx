@@ -33,7 +33,7 @@ export function Leaning({ skill }: { skill: Skill }) {
             </svg>
             <p className="text-quiet text-sm">
                 By {timid === 1 ? 'one time' : `${timid} times`} too careful and {bold === 1 ? 'one' : bold} too daring: faults you named, and gaps counted by
-                the key.
+                the key. Older ones count less.
             </p>
         </section>
     );

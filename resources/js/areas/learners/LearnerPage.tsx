@@ -84,13 +84,15 @@ export function LearnerPage() {
                     {skill.data && (
                         <>
                             <div className="grid gap-x-8 gap-y-4 md:grid-cols-2">
-                                <HoldsBack learner={id} skill={skill.data} />
+                                <div className="grid content-start gap-2">
+                                    <HoldsBack learner={id} skill={skill.data} />
+                                    <Trusted learner={id} />
+                                </div>
                                 <div className="grid content-start gap-4">
                                     <Leaning skill={skill.data} />
                                     <OwnRatings skill={skill.data} />
                                 </div>
                             </div>
-                            <Trusted learner={id} />
                             <SkillField learner={id} tallies={data.tallies} skill={skill.data} lessons={data.lessons} />
                         </>
                     )}
