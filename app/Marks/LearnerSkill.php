@@ -32,10 +32,11 @@ final readonly class LearnerSkill
     {
     }
 
-    /** Somebody reads what the marks say: from now on a correction of one of them is history. */
+    /** Somebody reads what the marks say: from now on a correction of one of them is history. Where none came since the last reading nothing is written. */
     public static function isRead(Learner $learner): void
     {
-        Learner::withTrashed()->whereKey($learner->id)->toBase()->update(['marks_read_at' => now()->format('Y-m-d H:i:s.v')]);
+        Learner::withTrashed()->whereKey($learner->id)->where(static fn ($read) => $read->whereNull('marks_read_at')->orWhereNull('marks_came_at')
+            ->orWhereColumn('marks_read_at', '<=', 'marks_came_at'))->toBase()->update(['marks_read_at' => now()->format('Y-m-d H:i:s.v')]);
     }
 
     /** @return array<string, mixed> as the tool answers, with the counts of the record */

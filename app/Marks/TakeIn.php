@@ -2,6 +2,7 @@
 
 namespace App\Marks;
 
+use App\Models\Learner;
 use App\Models\Lesson;
 use App\Models\Mark;
 use App\Models\Round;
@@ -136,6 +137,8 @@ final class TakeIn
         foreach (array_chunk($new, self::AT_ONCE) as $chunk) {
             Mark::query()->toBase()->insert(array_map(static fn (Mark $mark): array => $mark->getAttributes(), $chunk));
         }
+        $learners = array_unique(array_map(static fn (Mark $mark): string => $rounds[$mark->round_id]->lesson->learner_id, $new));
+        Learner::withTrashed()->whereKey($learners)->toBase()->update(['marks_came_at' => $now->format('Y-m-d H:i:s.v')]);
 
         return $this->later($touched, $ids);
     }

@@ -22,6 +22,7 @@ use Illuminate\Support\Carbon;
  * @property ?string $pack where it is not the school’s or the instructor’s
  * @property array<string, mixed> $practice likewise, question by question
  * @property ?Carbon $marks_read_at when somebody last read what the marks say
+ * @property ?Carbon $marks_came_at when the server last took one in
  * @property ?Carbon $erased_at from when on nobody is named here any more
  * @property ?Carbon $keep_until not erased before this day, whatever the school's setting says
  * @property bool $wants_texts whether they are told of their lessons by text
@@ -46,8 +47,8 @@ final class Learner extends Model
     {
         return [
             'licence_seen_on' => 'date', 'eyesight_checked_on' => 'date', 'guardian_consent_on' => 'date',
-            'marks_read_at' => 'datetime', 'erased_at' => 'datetime', 'keep_until' => 'date', 'is_minor' => 'boolean', 'reference_points' => 'array',
-            'wants_texts' => 'boolean', 'practice' => 'array', 'pick_up_latitude_deg' => 'float', 'pick_up_longitude_deg' => 'float',
+            'marks_read_at' => 'datetime', 'marks_came_at' => 'datetime', 'erased_at' => 'datetime', 'keep_until' => 'date', 'is_minor' => 'boolean',
+            'reference_points' => 'array', 'wants_texts' => 'boolean', 'practice' => 'array', 'pick_up_latitude_deg' => 'float', 'pick_up_longitude_deg' => 'float',
         ];
     }
 

@@ -119,6 +119,29 @@ it('leaves no history of a slip put right before anybody read it, and keeps what
     expect($was())->toBe(['prompted']);
 });
 
+it('notes a reading once, until marks come again', function (): void {
+    $read = fn (): ?string => $this->getJson("api/learners/{$this->at['learner']->id}/skill")->assertOk() ? DB::table('learners')->where(
+        'id', $this->at['learner']->id,
+    )->value('marks_read_at') : null;
+    ($this->sync)([($this->mark)(['outcome' => 'missed'])], [$this->round])->assertOk();
+    $this->travel(1)->minutes();
+    $first = $read();
+    expect($first)->not->toBeNull();
+    $this->travel(1)->minutes();
+    expect($read())->toBe($first);
+    ($this->sync)([($this->mark)(['step' => 'look', 'outcome' => 'missed'])])->assertOk();
+    $this->travel(1)->minutes();
+    $second = $read();
+    expect($second)->toBeGreaterThan($first)->and($read())->toBe($second);
+    // At the very moment at which a mark comes nobody can have seen it.
+    $this->travel(1)->minutes();
+    ($this->sync)([($this->mark)(['step' => 'speed', 'outcome' => 'missed'])])->assertOk();
+    $third = $read();
+    expect($third)->toBeGreaterThan($second)->and(DB::table('learners')->where('id', $this->at['learner']->id)->value('marks_came_at'))->toBe($third);
+    $this->travel(1)->minutes();
+    expect($read())->toBeGreaterThan($third);
+});
+
 it('stores marks under nobody’s name but their maker’s', function (): void {
     $other = $this->user($this->school);
     $mine = ['made_by' => $this->instructor->id];
