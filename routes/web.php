@@ -38,6 +38,7 @@ use App\Http\Controllers\VehicleController;
 use App\Http\Controllers\WaitingController;
 use App\Http\Controllers\WayInController;
 use App\Http\Controllers\WorkingHoursController;
+use App\Http\Middleware\Kept;
 use App\Http\Middleware\NamesItsRight;
 use App\Http\Middleware\SamePerson;
 use App\Http\Middleware\StillWelcome;
@@ -94,8 +95,8 @@ Route::prefix('api')->group(function (): void {
             Route::get('texts', [TextController::class, 'index']);
             Route::get('late', [LateController::class, 'show']);
             Route::get('series', [DiaryController::class, 'series']);
-            Route::get('lessons/{lesson}', [LessonController::class, 'show']);
-            Route::get('lessons/{lesson}/changed', [SkillController::class, 'changed']);
+            Route::get('lessons/{lesson}', [LessonController::class, 'show'])->middleware(Kept::class);
+            Route::get('lessons/{lesson}/changed', [SkillController::class, 'changed'])->middleware(Kept::class);
             Route::get('places/{place}/lessons', [DrawingController::class, 'lessons']);
         });
         $may(Right::WriteLessons)->group(function (): void {
@@ -136,15 +137,15 @@ Route::prefix('api')->group(function (): void {
 
         $may(Right::ReadLearners)->group(function (): void {
             Route::get('learners', [LearnerController::class, 'index']);
-            Route::get('learners/{learner}', [LearnerController::class, 'show']);
+            Route::get('learners/{learner}', [LearnerController::class, 'show'])->middleware(Kept::class);
             Route::get('learners/{learner}/hours', [HoursController::class, 'show']);
             Route::get('learners/{learner}/hours/file', [HoursController::class, 'file']);
             Route::get('learners/{learner}/needs', [LearnerController::class, 'needs']);
-            Route::get('learners/{learner}/skill', [SkillController::class, 'show']);
-            Route::get('learners/{learner}/foretelling', [SkillController::class, 'foretelling']);
-            Route::get('learners/{learner}/habits', [SkillController::class, 'habits']);
+            Route::get('learners/{learner}/skill', [SkillController::class, 'show'])->middleware(Kept::class);
+            Route::get('learners/{learner}/foretelling', [SkillController::class, 'foretelling'])->middleware(Kept::class);
+            Route::get('learners/{learner}/habits', [SkillController::class, 'habits'])->middleware(Kept::class);
             Route::get('learners/{learner}/marks', [SkillController::class, 'marks']);
-            Route::get('learners/{learner}/skill/{routine}/{step}', [SkillController::class, 'cell']);
+            Route::get('learners/{learner}/skill/{routine}/{step}', [SkillController::class, 'cell'])->middleware(Kept::class);
             Route::get('archived', [ChangeController::class, 'archived']);
         });
         $may(Right::WriteLearners)->group(function (): void {

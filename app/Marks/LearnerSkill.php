@@ -35,19 +35,21 @@ final readonly class LearnerSkill
     /** Somebody reads what the marks say: from now on a correction of one of them is history. Where none came since the last reading nothing is written. */
     public static function isRead(Learner $learner): void
     {
-        Learner::withTrashed()->whereKey($learner->id)->where(static fn ($read) => $read->whereNull('marks_read_at')->orWhereNull('marks_came_at')
-            ->orWhereColumn('marks_read_at', '<=', 'marks_came_at'))->toBase()->update(['marks_read_at' => now()->format('Y-m-d H:i:s.v')]);
+        [$read, $came] = [$learner->marks_read_at, $learner->marks_came_at];
+        if ($came !== null && ($read === null || $read <= $came)) {
+            Learner::withTrashed()->whereKey($learner->id)->toBase()->update(['marks_read_at' => now()->format('Y-m-d H:i:s.v')]);
+        }
     }
 
     /** @return array<string, mixed> as the tool answers, with the counts of the record */
     public function of(Learner $learner, \DateTimeImmutable $now): array
     {
-        $pack = $this->pack($learner);
         $standsFor = $this->basis->of([$learner->id], $now)[$learner->id];
         $kept = SkillAnswer::query()->find($learner->id);
         if ($kept !== null && $kept->stands_for === $standsFor) {
             return $kept->body;
         }
+        $pack = $this->pack($learner);
         $marked = StandingMarks::of($learner);
         $record = new Record(
             SkillEvidence::of($learner, $marked, $pack), $pack, $now, SkillEvidence::words($learner), $this->ratings($learner),

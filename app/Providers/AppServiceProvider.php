@@ -12,6 +12,7 @@ use App\Policies\OfALesson;
 use App\Rights\Right;
 use App\School\ChangeLog;
 use App\School\CurrentSchool;
+use App\School\SchoolVersion;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Contracts\Routing\ResponseFactory;
 use Illuminate\Database\Eloquent\Model;
@@ -49,6 +50,7 @@ final class AppServiceProvider extends ServiceProvider
             Gate::policy($row, OfALesson::class);
         }
         ChangeLog::watch();
+        SchoolVersion::watch();
         RateLimiter::for('sign-in', SignInLimits::of(...));
         // Calendars ask every few minutes at the most; whoever guesses addresses asks far more.
         RateLimiter::for('calendar', static fn (Request $request): Limit => Limit::perMinute(30)->by((string) $request->ip()));

@@ -12,7 +12,7 @@ beforeEach(function (): void {
     $this->theirs = $this->world('Theirs');
     $this->ours = $this->world('Ours');
     $this->rows = fn (): array => collect(DB::select('SHOW TABLES'))->map(fn ($row) => current((array) $row))->reject(
-        fn ($table) => in_array($table, ['sessions', 'cache', 'migrations', 'skill_answers', 'told_lessons'], true),
+        fn ($table) => in_array($table, ['sessions', 'cache', 'migrations', 'skill_answers', 'told_lessons', 'school_versions'], true),
     )
         ->mapWithKeys(fn ($table) => [$table => DB::table($table)->orderByRaw('1')->get()->toArray()])->all();
 });
