@@ -86,7 +86,7 @@ Route::prefix('api')->group(function (): void {
 
         $may(Right::ReadLessons)->group(function (): void {
             Route::get('today', TodayController::class);
-            Route::get('week', [DiaryController::class, 'week']);
+            Route::get('week', [DiaryController::class, 'week'])->middleware(Kept::class);
             Route::get('fit', [DiaryController::class, 'fit']);
             Route::get('free', [DiaryController::class, 'free']);
             Route::get('waiting', [WaitingController::class, 'index']);
@@ -138,7 +138,7 @@ Route::prefix('api')->group(function (): void {
         $may(Right::ReadLearners)->group(function (): void {
             Route::get('learners', [LearnerController::class, 'index']);
             Route::get('learners/{learner}', [LearnerController::class, 'show'])->middleware(Kept::class);
-            Route::get('learners/{learner}/hours', [HoursController::class, 'show']);
+            Route::get('learners/{learner}/hours', [HoursController::class, 'show'])->middleware(Kept::class);
             Route::get('learners/{learner}/hours/file', [HoursController::class, 'file']);
             Route::get('learners/{learner}/needs', [LearnerController::class, 'needs']);
             Route::get('learners/{learner}/skill', [SkillController::class, 'show'])->middleware(Kept::class);

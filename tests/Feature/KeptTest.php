@@ -92,6 +92,21 @@ it('keeps nobody’s answer for anybody else, and none that was refused', functi
     $this->actingAs($this->user($this->school('Theirs'), 'owner'))->getJson($address)->assertNotFound();
 });
 
+it('keeps a calendar’s feed the same way', function (): void {
+    $world = $this->world('Ours');
+    $this->actingAs($world['owner']);
+    $address = $this->postJson('api/calendar', ['calendar_names' => 'all'])->assertCreated()->json('address');
+    $feed = fn (): string => (string) $this->get((string) parse_url((string) $address, PHP_URL_PATH))->assertOk()->getContent();
+    $starts = fn (): array => preg_match_all('/^DTSTART.*$/m', $feed(), $found) > 0 ? $found[0] : [];
+    $first = $feed();
+    $this->travel(1)->minutes();
+    // Word for word: nothing was made anew.
+    expect($feed())->toBe($first);
+    $was = $starts();
+    $this->patchJson("api/lessons/{$world['ids']['lesson']}", ['starts_at' => '2026-05-28T14:00:00Z'])->assertOk();
+    expect($starts())->not->toBe($was);
+});
+
 it('moves once for a whole transaction, not at all where it is rolled back, and each school apart', function (): void {
     [$ours, $theirs] = [$this->user($this->school('Ours'), 'owner'), $this->user($this->school('Theirs'), 'owner')];
     $this->actingAs($ours);

@@ -13,6 +13,7 @@ use App\Models\BusyTime;
 use App\Models\Lesson;
 use App\Models\User;
 use App\School\CurrentSchool;
+use App\School\KeptAnswers;
 use DateTimeZone;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -71,7 +72,8 @@ final class CalendarController extends Controller
     public function feed(string $secret, CurrentSchool $current): Response
     {
         $person = User::query()->where('calendar_key', hash('sha256', $secret))->whereNull('suspended_at')->firstOrFail();
-        $ics = $current->within($person->school, static function () use ($person): string {
+        $kept = KeptAnswers::of("calendar {$person->id}", $person->school_id);
+        $ics = $kept?->get() ?? $current->within($person->school, static function () use ($person): string {
             [$from, $until] = [Carbon::now()->subWeeks(self::WEEKS_BACK), Carbon::now()->addYears(self::YEARS_AHEAD)];
             /** @var list<Lesson> $lessons */
             $lessons = Lesson::query()->with('learner')->where('instructor_id', $person->id)->whereNotIn('state', ['cancelled', 'no-show'])
@@ -79,6 +81,8 @@ final class CalendarController extends Controller
 
             return DiaryCalendar::of($person, $lessons, Appointments::busy($person->id, $from, $until));
         });
+
+        $kept?->put($ics);
 
         return response($ics, headers: ['Content-Type' => 'text/calendar; charset=utf-8', 'Cache-Control' => 'private, max-age=300']);
     }

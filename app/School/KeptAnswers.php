@@ -1,0 +1,52 @@
+<?php
+
+namespace App\School;
+
+use Illuminate\Contracts\Cache\Repository;
+use Illuminate\Support\Facades\Cache;
+use NobleTurn\Core\Compute\Toolbox;
+
+/**
+ * Answers that are kept as long as nothing of a school is written: by its version, which moves with every write. For what hangs on nothing but what is
+ * stored and on the day. In the memory that the server's workers share; where there is none every answer is made.
+ */
+final class KeptAnswers
+{
+    private const SECONDS = 3_600;
+
+    /** The day turns at another moment in each time zone, but never between these, s. */
+    private const HALF_AN_HOUR = 1_800;
+
+    /** Longer ones are made each time: memory is for many. */
+    private const LONGEST = 400_000;
+
+    private function __construct(private readonly Repository $memory, private readonly string $name, private readonly string $stands)
+    {
+    }
+
+    /** @return ?self null where nothing is kept */
+    public static function of(string $name, string $school): ?self
+    {
+        $store = config('cache.kept');
+        $memory = is_string($store) ? Cache::store($store) : (function_exists('apcu_enabled') && apcu_enabled() ? Cache::store('apc') : null);
+
+        // The version is read before anything that the answer is made from.
+        return $memory === null ? null : new self($memory, 'kept '.hash('xxh128', $name), implode(' ', [
+            SchoolVersion::of($school), Toolbox::VERSION, intdiv(now()->getTimestamp(), self::HALF_AN_HOUR),
+        ]));
+    }
+
+    public function get(): ?string
+    {
+        $kept = $this->memory->get($this->name);
+
+        return is_array($kept) && $kept[0] === $this->stands ? $kept[1] : null;
+    }
+
+    public function put(string $answer): void
+    {
+        if (strlen($answer) <= self::LONGEST) {
+            $this->memory->put($this->name, [$this->stands, $answer], self::SECONDS);
+        }
+    }
+}
