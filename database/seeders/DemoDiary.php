@@ -12,8 +12,8 @@ use App\Models\Vehicle;
 use App\Models\WaitingLearner;
 
 /**
- * What the diaries of the demo hold beside the instructor’s lessons: the owner’s own hours with a day that they are ill, a lesson that was
- * cancelled, one that is only wished, a test, a dentist, a car that goes to its service, and who waits for an hour.
+ * What the diaries of the demo hold beside the instructor’s lessons: the owner’s own hours with a day that they are ill and an evening that ran late, a
+ * lesson that was cancelled, one that is only wished, a test, a dentist, a car that goes to its service, and who waits for an hour.
  */
 final class DemoDiary
 {
@@ -48,6 +48,14 @@ final class DemoDiary
                 $lesson($owner, $day, 18, 15, $day + 2, ['minutes' => 90, 'aim' => 'Lights, and what they show', ...$ill]);
             }
         }
+        // An evening that ran late: begun later, cut, and one that could not be kept.
+        $late = (int) now(self::ZONE)->subDay()->format('w') === self::SUNDAY ? -2 : -1;
+        $lesson($owner, $late, 18, 35, 3, ['state' => 'done', 'aim' => 'Mini-roundabouts one after another']);
+        $lesson($owner, $late, 19, 40, 6, ['state' => 'cut-short', 'cut_to_minutes' => 40, 'aim' => 'Lights, and what they show']);
+        $lesson($owner, $late, 20, 45, 7, [
+            'state' => 'cancelled', 'ended_by' => 'instructor', 'ended_at' => now(self::ZONE)->startOfDay()->addDays($late)->setTime(18, 20)->utc(),
+            'ended_why' => 'The day ran late', 'charged' => false,
+        ]);
         $lesson($tutor, 2, 18, 15, 1, [
             'state' => 'cancelled', 'ended_by' => 'learner', 'ended_at' => now(), 'ended_why' => 'A cold; rang in the morning', 'charged' => false,
         ]);
