@@ -138,6 +138,7 @@ final class TakenOfDiary
         return [
             'lesson' => ['sometimes', 'nullable', 'uuid'], 'learner_id' => ['required_without:lesson', 'uuid'],
             'vehicle_id' => ['required_without:lesson', 'uuid'], 'minutes' => ['required_without:lesson', 'integer', 'between:15,480'],
+            'instructor_id' => ['sometimes', 'nullable', 'uuid'],
         ];
     }
 }

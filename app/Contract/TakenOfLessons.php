@@ -33,6 +33,7 @@ final class TakenOfLessons
             'learner_id' => ['required', 'uuid'], 'vehicle_id' => ['required', 'uuid'], 'starts_at' => ['required', 'date'],
             'minutes' => ['required', 'numeric', 'integer', 'between:15,480'], 'aim' => ['nullable', 'string', 'max:300'],
             'state' => ['sometimes', 'in:wished,booked'], 'moved_from_id' => ['sometimes', 'nullable', 'uuid'], ...self::addresses(),
+            'instructor_id' => ['sometimes', 'nullable', 'uuid'],
         ];
     }
 

@@ -45,6 +45,32 @@ it('holds the time of instructor, learner and car', function (): void {
         );
 });
 
+it('lets the owner book for a colleague, whose time it takes, and nobody else', function (): void {
+    $owner = $this->user($this->school, 'owner');
+    $for = fn (User $giver): array => ['instructor_id' => $giver->id];
+    ($this->book)('10:00', $for($this->piet))->assertForbidden();
+    ($this->book)('10:00', $for($this->wanda))->assertCreated();
+    $this->actingAs($owner);
+    // What it would mean is asked of the colleague's day, too.
+    $means = $this->getJson('api/fit?'.http_build_query(['learner_id' => $this->gus->id, 'vehicle_id' => $this->grey->id, 'minutes' => 60,
+        'starts_at' => '2027-03-10T10:30:00Z', ...$for($this->wanda)]))->assertOk()->json();
+    expect(json_encode($means))->toContain('Wanda Orme');
+    ($this->book)('10:30', ['learner_id' => $this->gus->id, 'vehicle_id' => $this->grey->id, ...$for($this->wanda)])->assertUnprocessable();
+    $lesson = ($this->book)('12:00', $for($this->piet))->assertCreated()->json('id');
+    expect(($this->held)($lesson)['instructor'])->toBe($this->piet->id)
+        ->and(array_column(array_merge(...array_column($this->actingAs($this->piet)->getJson('api/week?from=2027-03-08')->json('days'), 'lessons')), 'id'))->toBe([$lesson]);
+    $free = $this->actingAs($owner)->getJson('api/free?'.http_build_query(['learner_id' => $this->gus->id, 'vehicle_id' => $this->grey->id, 'minutes' => 60,
+        'from' => '2027-03-10', 'days' => 1, ...$for($this->piet)]))->assertOk()->json();
+    foreach ($free as $gap) {
+        expect($gap['starts_at'] >= '2027-03-10T13:00:00Z' || $gap['latest_at'] <= '2027-03-10T11:00:00Z')->toBeTrue();
+    }
+    // Neither somebody of another school nor somebody who was suspended.
+    foreach ([$this->user($this->school('Theirs')), tap($this->user($this->school), fn (User $user) => $user->forceFill(['suspended_at' => now()])->save())] as $nobody) {
+        ($this->book)('15:00', $for($nobody))->assertUnprocessable()->assertJsonValidationErrors('instructor_id');
+    }
+    expect(DB::table('lessons')->where('starts_at', '2027-03-10 15:00:00')->count())->toBe(0);
+});
+
 it('refuses a second thing at the same time, and says who is taken and until when', function (array $who, string $said): void {
     ($this->book)('10:00')->assertCreated();
     [$instructor, $more] = [$who['as'] ?? 'wanda', array_map(fn (string $name): string => $this->{$name}->id, $who['with'])];

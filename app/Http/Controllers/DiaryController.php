@@ -7,6 +7,7 @@ use App\Diary\Fit;
 use App\Diary\FreeTimes;
 use App\Diary\Repeated;
 use App\Diary\WeekPage;
+use App\Diary\WhoGives;
 use App\Models\Learner;
 use App\Models\Lesson;
 use App\Models\User;
@@ -107,7 +108,7 @@ final class DiaryController extends Controller
     }
 
     /**
-     * A lesson as it would be: one that is there at another time, or a new one of the signed-in instructor.
+     * A lesson as it would be: one that is there at another time, or a new one of the signed-in instructor, or of a colleague for whom the owner books.
      *
      * @param  array<string, mixed>  $said
      */
@@ -120,7 +121,7 @@ final class DiaryController extends Controller
             // Narrowed to the school by their scopes.
             Vehicle::query()->findOrFail($said['vehicle_id']);
             $lesson = new Lesson(['learner_id' => $said['learner_id'], 'vehicle_id' => $said['vehicle_id'], 'starts_at' => now()]);
-            $lesson->instructor_id = $this->user($request)->id;
+            $lesson->instructor_id = WhoGives::of($this->user($request), $said['instructor_id'] ?? null)->id;
             $lesson->setRelation('learner', Learner::query()->whereKey($said['learner_id'])->firstOrFail());
         }
         $lesson->cut_to_minutes = null;

@@ -4,6 +4,7 @@ namespace App\Http\Controllers;
 
 use App\Contract\TakenOfLessons;
 use App\Diary\Bookings;
+use App\Diary\WhoGives;
 use App\Http\Resources\Show;
 use App\Lessons\LessonPage;
 use App\Models\Learner;
@@ -12,6 +13,7 @@ use App\Models\Vehicle;
 use App\Sites\WholePosition;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Arr;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\ValidationException;
@@ -38,8 +40,8 @@ final class LessonController extends Controller
         if (isset($said['moved_from_id'])) {
             Gate::authorize('view', Lesson::query()->findOrFail($said['moved_from_id']));
         }
-        $lesson = new Lesson([...$said, 'starts_at' => Carbon::parse($said['starts_at'])->utc()]);
-        $lesson->instructor_id = $this->user($request)->id;
+        $lesson = new Lesson([...Arr::except($said, 'instructor_id'), 'starts_at' => Carbon::parse($said['starts_at'])->utc()]);
+        $lesson->instructor_id = WhoGives::of($this->user($request), $said['instructor_id'] ?? null)->id;
         Bookings::with($lesson, static fn (Lesson $lesson): bool => $lesson->save());
 
         return response()->json(Show::lessonLine($lesson->load(['learner', 'vehicle'])), 201);

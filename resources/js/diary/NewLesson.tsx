@@ -21,18 +21,20 @@ interface Props {
     onOpenChange: (open: boolean) => void;
     /** By the school's clock, `2026-05-20T10:30`; the next half hour where nothing is said. */
     at?: string | undefined;
+    /** Who gives it, where the owner books for a colleague. */
+    instructor?: { id: string; name: string } | undefined;
 }
 
 /** Books a lesson at a time of the school's own clock; whether it fits is said before. */
-export function NewLesson({ open, onOpenChange, at }: Props) {
+export function NewLesson({ open, onOpenChange, at, instructor }: Props) {
     return (
-        <Sheet title="New lesson" open={open} onOpenChange={onOpenChange}>
-            {open && <Form at={at} onDone={() => onOpenChange(false)} />}
+        <Sheet title={instructor ? `New lesson of ${instructor.name}` : 'New lesson'} open={open} onOpenChange={onOpenChange}>
+            {open && <Form at={at} instructor={instructor} onDone={() => onOpenChange(false)} />}
         </Sheet>
     );
 }
 
-function Form({ at, onDone }: { at: string | undefined; onDone: () => void }) {
+function Form({ at, instructor, onDone }: Pick<Props, 'at' | 'instructor'> & { onDone: () => void }) {
     const { school } = useSession();
     const navigate = useNavigate();
     const reread = useReread();
@@ -55,7 +57,8 @@ function Form({ at, onDone }: { at: string | undefined; onDone: () => void }) {
     const learner = learners.data?.find((candidate) => candidate.id === values.learner_id);
     const fitting = vehicles.data?.filter((vehicle) => !learner || vehicle.transmission === learner.transmission) ?? [];
     const car = values.vehicle_id || ((fitting[0] ?? vehicles.data?.[0])?.id ?? '');
-    const asked = values.learner_id && car ? { learner_id: values.learner_id, vehicle_id: car } : null;
+    const gives = instructor ? { instructor_id: instructor.id } : {};
+    const asked = values.learner_id && car ? { learner_id: values.learner_id, vehicle_id: car, ...gives } : null;
     const book = () =>
         form.submit(async () => {
             const lesson = await api.POST('/lessons', {
@@ -68,12 +71,14 @@ function Form({ at, onDone }: { at: string | undefined; onDone: () => void }) {
                     pick_up: values.pick_up || null,
                     drop_off: values.drop_off || null,
                     state: values.wished ? 'wished' : 'booked',
+                    ...gives,
                 },
             });
             await reread();
             if (repetition && !values.wished) await again(lesson.id, repetition);
             onDone();
-            void navigate(`/lessons/${lesson.id}/plan`);
+            // Who books for a colleague goes on in their week.
+            if (!instructor) void navigate(`/lessons/${lesson.id}/plan`);
         });
     if (learners.data?.length === 0) return <p>First add a learner, under Learners.</p>;
     if (vehicles.data?.length === 0) return <p>First add a car, under Account.</p>;

@@ -17,7 +17,7 @@ interface Props {
     value: Time;
     onChange: (time: Partial<Time>) => void;
     /** For which lesson: one that is there, or a new one's learner and car; null while that is not known. */
-    asked: { lesson: string } | { learner_id: string; vehicle_id: string } | null;
+    asked: { lesson: string } | { learner_id: string; vehicle_id: string; instructor_id?: string } | null;
     errors: Record<string, string[]>;
 }
 

@@ -47,6 +47,7 @@ export function WeekPage() {
     if (!week.data) return <Failed error={week.error} retry={() => void week.refetch()} />;
     const mayWrite = (lesson: DiaryLesson) => user.role === 'owner' || lesson.instructor_id === user.id;
     const isOwn = week.data.person.id === user.id;
+    const mayBook = isOwn || user.role === 'owner';
     const soon = `${from < today ? today : from}T09:00`;
     const by = (days: number) => go({ from: moved(`${from}T12:00`, 0, days).slice(0, 10) });
     return (
@@ -87,12 +88,12 @@ export function WeekPage() {
                             →
                         </button>
                     </div>
-                    {(isOwn || user.role === 'owner') && (
+                    {mayBook && (
                         <button type="button" className="key" onClick={() => setHolding({ at: soon })}>
                             Hold time
                         </button>
                     )}
-                    {isOwn && (
+                    {mayBook && (
                         <button type="button" className="key" data-tone="main" onClick={() => setBooking(soon)}>
                             Book
                         </button>
@@ -101,7 +102,7 @@ export function WeekPage() {
             </header>
             {week.data.clashes.length > 0 && <Clashes clashes={week.data.clashes} />}
             <div className="screen-only hidden lg:block">
-                <TimeLine week={week.data} diary={diary} today={today} mayWrite={mayWrite} onBook={(at) => isOwn && setBooking(at)} onBusy={setHolding} />
+                <TimeLine week={week.data} diary={diary} today={today} mayWrite={mayWrite} onBook={(at) => mayBook && setBooking(at)} onBusy={setHolding} />
             </div>
             <div className="lg:hidden print:block">
                 <DayList week={week.data} today={today} chosen={diary.proposed?.lesson.id} onChoose={diary.choose} onBusy={setHolding} />
@@ -123,7 +124,12 @@ export function WeekPage() {
             <Sheet title="Waiting list" open={listing} onOpenChange={setListing}>
                 {listing && <WaitingList />}
             </Sheet>
-            <NewLesson open={booking !== null} onOpenChange={(open) => !open && setBooking(null)} at={booking ?? undefined} />
+            <NewLesson
+                open={booking !== null}
+                onOpenChange={(open) => !open && setBooking(null)}
+                at={booking ?? undefined}
+                instructor={isOwn ? undefined : week.data.person}
+            />
         </div>
     );
 }

@@ -172,6 +172,26 @@ describe('the week', () => {
         expect(screen.queryByRole('button', { name: 'Book' })).toBeNull();
     });
 
+    it('lets the owner book in a colleague’s week: asked of their day, held for them, and on in their week', async () => {
+        const [learner] = answer('demo-learners');
+        const cars = answer('demo-vehicles');
+        const car = cars.find(({ transmission }) => transmission === learner!.transmission)!;
+        const asked = `learner_id=${learner!.id}&vehicle_id=${car.id}&instructor_id=${week.person.id}&minutes=60&starts_at=`;
+        const sent = server({
+            ...{ [WEEK]: week, 'GET learners': answer('demo-learners'), 'GET vehicles': cars, 'POST lessons': first },
+            [`GET fit?${asked}${encodeURIComponent('2026-05-20T08:00:00.000Z')}`]: free,
+        });
+        show(<WeekPage />, 'owner');
+        fireEvent.click(await screen.findByRole('button', { name: 'Book' }));
+        const sheet = within(await screen.findByRole('dialog', { name: `New lesson of ${week.person.name}` }));
+        await sheet.findByRole('option', { name: learner!.name });
+        fireEvent.change(sheet.getByLabelText('Learner'), { target: { value: learner!.id } });
+        await waitFor(() => expect(sent.some(({ path }) => path.startsWith('fit?') && path.includes(`instructor_id=${week.person.id}`))).toBe(true));
+        fireEvent.click(sheet.getByRole('button', { name: 'Book' }));
+        await waitFor(() => expect(written(sent)[0]?.body).toMatchObject({ learner_id: learner!.id, instructor_id: week.person.id }));
+        await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
+    });
+
     it('turns to another week and another person, and back to this one', async () => {
         const other = mine.people.find(({ id }) => id !== mine.person.id)!;
         const sent = server({
