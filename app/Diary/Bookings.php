@@ -2,6 +2,7 @@
 
 namespace App\Diary;
 
+use App\Models\BusyTime;
 use App\Models\Lesson;
 use App\Models\User;
 use App\School\CurrentSchool;
@@ -94,13 +95,13 @@ final class Bookings
         return $whose === [] ? null : [$row->starts()->toIso8601ZuluString(), $row->ends()->toIso8601ZuluString(), ...array_values($whose)];
     }
 
-    /** Gives a lesson to a colleague, unless they are taken then. */
-    public static function giveTo(Lesson $lesson, User $colleague): bool
+    /** Gives a lesson, or a test, to a colleague, unless they are taken then. */
+    public static function giveTo(Lesson|BusyTime $row, User $colleague): bool
     {
         try {
-            self::with($lesson, static function (Lesson $lesson) use ($colleague): void {
-                $lesson->instructor_id = $colleague->id;
-                $lesson->save();
+            self::with($row, static function (Lesson|BusyTime $row) use ($colleague): void {
+                $row->instructor_id = $colleague->id;
+                $row->save();
             });
 
             return true;

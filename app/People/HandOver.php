@@ -4,6 +4,7 @@ namespace App\People;
 
 use App\Diary\Appointments;
 use App\Diary\Bookings;
+use App\Models\BusyTime;
 use App\Models\Learner;
 use App\Models\Lesson;
 use App\Models\User;
@@ -19,7 +20,7 @@ final class HandOver
      * @return array{learners: list<array{id: string, name: string, lessons: int, next_at: string}>, clashes: list<array{starts_at: string,
      *     learner: string, with: string}>}
      *
-     *     whose lessons there are, and which would lie on top of a lesson of the colleague's own
+     *     whose lessons there are, and which would lie on top of what the colleague has
      */
     public function plan(User $from, ?User $to): array
     {
@@ -41,11 +42,17 @@ final class HandOver
             throw ValidationException::withMessages(['learners' => 'One of them is no learner of this school.']);
         }
 
-        $lessons = self::ahead($from)->when($learners !== null, fn (Builder $ahead) => $ahead->whereIn('learner_id', $learners ?? []))
+        $lessons = self::ahead($from)->when($learners !== null, static fn (Builder $ahead) => $ahead->whereIn('learner_id', $learners ?? []))
             ->orderBy('starts_at')->get();
         $stayed = 0;
         foreach ($lessons as $lesson) {
             $stayed += Bookings::giveTo($lesson, $to) ? 0 : 1;
+        }
+        // Whoever teaches them goes to the test with them, where they can.
+        $tests = BusyTime::query()->where('instructor_id', $from->id)->where('kind', 'test')->where('starts_at', '>', now())
+            ->when($learners !== null, static fn (Builder $ahead) => $ahead->whereIn('learner_id', $learners ?? []))->get();
+        foreach ($tests as $test) {
+            Bookings::giveTo($test, $to);
         }
 
         return ['moved' => $lessons->count() - $stayed, 'stayed' => $stayed];
@@ -67,11 +74,15 @@ final class HandOver
         $own = Lesson::query()->with('learner')->where('instructor_id', $to->id)->tap(Appointments::holding(...))->whereRaw(
             'starts_at + INTERVAL minutes MINUTE > ?', [now()],
         )->orderBy('starts_at')->get();
+        $held = BusyTime::query()->with('learner')->where('instructor_id', $to->id)->where('ends_at', '>', now())->orderBy('starts_at')->get();
         $clashes = [];
         foreach ($lessons as $lesson) {
             $on = $own->first(static fn (Lesson $mine): bool => $mine->starts_at < $end($lesson) && $lesson->starts_at < $end($mine));
+            $on ??= $held->first(static fn (BusyTime $mine): bool => $mine->starts_at < $end($lesson) && $lesson->starts_at < $mine->ends_at);
             if ($on !== null) {
-                $clashes[] = ['starts_at' => $lesson->starts_at->toIso8601ZuluString(), 'learner' => $lesson->learner->name, 'with' => $on->learner->name];
+                $clashes[] = [
+                    'starts_at' => $lesson->starts_at->toIso8601ZuluString(), 'learner' => $lesson->learner->name, 'with' => Appointments::name($on),
+                ];
             }
         }
 

@@ -1,6 +1,7 @@
 <?php
 
 use App\Jobs\SendLetter;
+use App\Models\BusyTime;
 use App\Models\Change;
 use App\Models\Letter;
 use App\Models\User;
@@ -167,6 +168,30 @@ it('hands over the lessons ahead, and says where two would lie on top of each ot
     // What was driven stays with who sat there; what is ahead can be written in by who takes it over.
     expect($theirs['lesson']->refresh()->instructor_id)->toBe($stays->id)->and($driven->refresh()->instructor_id)->toBe($leaves->id);
     $this->actingAs($stays)->patchJson("api/lessons/{$theirs['lesson']->id}", ['aim' => 'Closed turns'])->assertOk();
+});
+
+it('hands a test over with its learner, leaves it where the colleague is taken, and counts held time among what is in the way', function (): void {
+    [$leaves, $stays] = [$this->user($this->school), $this->user($this->school)];
+    $at = $this->lesson($leaves);
+    $at['lesson']->update(['starts_at' => now()->addDays(3)->setTime(9, 0)]);
+    $hold = function (User $of, int $day, int $hour, array $more): BusyTime {
+        $from = now()->addDays($day)->setTime($hour, 0);
+        $busy = new BusyTime(['instructor_id' => $of->id, 'starts_at' => $from, 'ends_at' => $from->copy()->addHour(), ...$more]);
+        app(App\School\CurrentSchool::class)->within($this->school, fn () => App\Diary\Bookings::with($busy, static fn (BusyTime $busy): bool => $busy->save()));
+
+        return $busy;
+    };
+    $test = ['kind' => 'test', 'learner_id' => $at['learner']->id, 'vehicle_id' => $at['vehicle']->id];
+    [$first, $second, $past] = [$hold($leaves, 3, 11, $test), $hold($leaves, 4, 11, $test), $hold($leaves, -3, 11, $test)];
+    $hold($stays, 4, 11, ['kind' => 'busy', 'title' => 'Dentist']);
+    $dentist = $hold($stays, 3, 9, ['kind' => 'busy', 'title' => 'Garage']);
+    $this->actingAs($this->owner);
+    $clashes = fn (): array => array_column($this->getJson("api/people/{$leaves->id}/lessons-ahead?to={$stays->id}")->json('clashes'), 'with');
+    expect($clashes())->toBe(['busy']);
+    $this->postJson("api/people/{$leaves->id}/hand-over", ['to' => $stays->id])->assertOk()->assertJson(['moved' => 0, 'stayed' => 1]);
+    $dentist->delete();
+    expect($clashes())->toBe([])->and($first->refresh()->instructor_id)->toBe($stays->id)->and($second->refresh()->instructor_id)->toBe($leaves->id)
+        ->and($past->refresh()->instructor_id)->toBe($leaves->id);
 });
 
 it('keeps these things to the owner', function (string $method, string $uri): void {
