@@ -4,6 +4,7 @@ namespace App\Jobs;
 
 use App\School\CurrentSchool;
 use App\Telling\Outbox;
+use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldBeUnique;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
@@ -12,7 +13,7 @@ use Illuminate\Queue\InteractsWithQueue;
 /** Puts into the outbox what learners are to be told by now. What it does not get to is done a minute later. */
 final class TellLearners implements ShouldBeUnique, ShouldQueue
 {
-    use Dispatchable, InteractsWithQueue;
+    use Dispatchable, InteractsWithQueue, Queueable;
 
     public int $tries = 1;
 

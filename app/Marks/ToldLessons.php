@@ -23,14 +23,19 @@ final class ToldLessons
     /** @var ?array<string, string> what each lesson hangs on, as a hash, in the order in which they began */
     private ?array $stands = null;
 
+    /** @var array<string, int> by lesson */
+    private array $marks = [];
+
     public function __construct(private readonly Learner $learner, private readonly RulePack $pack)
     {
     }
 
-    /** @return list<LessonTold> the latest, oldest first */
-    public function latest(int $lessons = Calibration::LESSONS): array
+    /** @return list<LessonTold> the latest in which there was enough to mark, oldest first */
+    public function latest(): array
     {
-        return $this->of(array_slice(array_keys($this->stands()), -$lessons));
+        $all = array_keys($this->stands());
+
+        return $this->of(array_slice(array_filter($all, fn (string $id): bool => $this->marks[$id] >= Calibration::WORTH_COUNTING), -Calibration::LESSONS));
     }
 
     /** @return list<LessonTold> the latest that marked a step of a routine, oldest first */
@@ -74,7 +79,8 @@ final class ToldLessons
         $there = Learner::query()->pluck('id')->flip();
 
         return ToldLesson::query()->orderBy('ended_at')->orderBy('lesson_id')->get(['lesson_id', 'learner_id', 'foretold'])
-            ->filter(static fn (ToldLesson $one): bool => $one->foretold !== null && $there->has($one->learner_id))->groupBy('learner_id')
+            ->filter(static fn (ToldLesson $one): bool => ($one->foretold['marks'] ?? 0) >= Calibration::WORTH_COUNTING && $there->has($one->learner_id))
+            ->groupBy('learner_id')
             ->map(static fn ($of): array => array_map(
                 static fn (ToldLesson $one): Foretold => Foretold::fromArray($one->foretold ?? []), array_values($of->slice(-Calibration::LESSONS)->all()),
             ))->all();
@@ -129,6 +135,7 @@ final class ToldLessons
             $said = $words->filter(static fn (object $word): bool => $word->created_at <= $one->ended);
             $hash = hash('sha256', $hash.json_encode([$one, $said->values()], JSON_THROW_ON_ERROR));
             $this->stands[$one->lesson_id] = $hash;
+            $this->marks[$one->lesson_id] = (int) $one->marks;
         }
 
         return $this->stands;

@@ -90,6 +90,23 @@ it('relies on a record of marks as learners make them, and says so only after so
     expect($trust)->toBe([null, Trust::TooEarly->value, Trust::TooEarly->value, Trust::Trusted->value, Trust::Trusted->value]);
 });
 
+it('passes over lessons in which hardly anything was marked: they do not push out those that say something', function (): void {
+    foreach ([1, 8, 15, 22] as $day) {
+        ($this->drive)(sprintf('2027-03-%02d 10:00:00', $day), ($this->steps)('prompted', 4));
+    }
+    $before = ($this->latest)();
+    foreach (range(1, 9) as $day) {
+        ($this->drive)(sprintf('2027-04-%02d 10:00:00', $day), ($this->steps)('unaided', 1));
+    }
+    expect(($this->latest)())->toBe($before)->and($before['lessons'])->toBe(3);
+    // The owner's page passes over the same.
+    $this->actingAs($this->wanda);
+    foreach (DB::table('lessons')->where('learner_id', $this->learner->id)->pluck('id') as $lesson) {
+        $this->getJson("api/lessons/{$lesson}/changed")->assertOk();
+    }
+    expect($this->actingAs($this->owner)->getJson('api/school/foretelling')->json('school.lessons'))->toBe(3);
+});
+
 it('makes anew what hangs on a mark that is corrected, and only that', function (): void {
     $first = ($this->drive)('2027-03-01 10:00:00', ($this->steps)('prompted', 3));
     $second = ($this->drive)('2027-03-08 10:00:00', ($this->steps)('prompted', 3));

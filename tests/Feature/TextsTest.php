@@ -5,7 +5,10 @@ use App\Models\Lesson;
 use App\Models\School;
 use App\Models\Text;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Queue;
 use NobleTurn\Core\Diary\TextKind;
 
 /* Texts to learners: in the school's words, once, never at night, and not to those who want none. */
@@ -194,6 +197,18 @@ it('tells of a late day as it is agreed to, in the school’s words, and not a s
     Lesson::query()->whereKey($next)->toBase()->update(['updated_at' => '2027-03-02 09:40:00']);
     ($this->at)('2027-03-02 09:57:00');
     expect($this->getJson('api/texts')->json())->toBe([])->and(DB::table('texts')->where('lesson_id', $last)->count())->toBe(1);
+});
+
+it('is put into the queue by the clock of the server, every minute', function (): void {
+    Queue::fake();
+    foreach (['2027-03-01 12:00:00', '2027-03-01 12:01:00'] as $minute) {
+        Carbon::setTestNow($minute);
+        expect(Artisan::call('schedule:run'))->toBe(0)->and(Artisan::output())->not->toContain('FAIL');
+        Queue::assertPushed(TellLearners::class);
+        Queue::fake();
+        // The worker has done it.
+        Cache::lock('laravel_unique_job:'.TellLearners::class.':')->forceRelease();
+    }
 });
 
 it('says of a late day whom a text will tell, and who is to be rung', function (): void {

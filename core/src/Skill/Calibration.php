@@ -13,6 +13,9 @@ final readonly class Calibration
     /** Of the latest lessons of a learner: who changes is judged by what is so now (assumed). */
     public const LESSONS = 8;
 
+    /** A lesson with fewer marks says next to nothing of itself and is passed over (assumed). */
+    public const WORTH_COUNTING = 10;
+
     /** Under so many lessons or marks nothing is said (assumed). */
     private const FEWEST_LESSONS = 3;
 
