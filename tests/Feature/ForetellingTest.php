@@ -175,4 +175,8 @@ it('shows the owner alone how well the school is foretold, of whom it is not, an
     // Who is archived is no longer counted; who is erased leaves nothing.
     $second->delete();
     expect($told()['learners'])->toBe(1);
+    $kept = fn (): int => DB::table('told_lessons')->where('learner_id', $this->learner->id)->count();
+    expect($kept())->toBeGreaterThan(0);
+    $this->postJson("api/learners/{$this->learner->id}/erasure", ['name' => $this->learner->name])->assertSuccessful();
+    expect($kept())->toBe(0)->and($told()['learners'])->toBe(0);
 });

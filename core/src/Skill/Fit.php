@@ -13,10 +13,10 @@ use NobleTurn\Core\Trade\Step;
 /**
  * What is believed of a learner after all marks.
  *
- * The ability at a step of a routine is learner + step + routine + (step in the section of the catalogue) + what is left for
- * that cell alone; each part is Gaussian around nothing, so that marks of one skill inform related ones. A mark answers by
- * the `Ladder`, made harder by its conditions and shifted by who marks. The mode stands for the mean and its curvature for
- * the spread (Laplace). The same marks give the same answer in whatever order they came.
+ * The ability at a step of a routine is learner + step + routine + (step in the section of the catalogue) + (step on the side turned to) + what is
+ * left for that cell alone; each part is Gaussian around nothing, so that marks of one skill inform related ones. A mark answers by the `Ladder`, made
+ * harder by its conditions, shifted by who marks and where, and stands for less practice than there has been since, by as much as this learner gains
+ * from it. The mode stands for the mean and its curvature for the spread (Laplace). The same marks give the same answer in whatever order they came.
  */
 final readonly class Fit
 {

@@ -5,10 +5,9 @@ declare(strict_types=1);
 namespace NobleTurn\Core\Skill;
 
 /**
- * How strictly somebody marks beside their colleagues, from learners whom several of them marked. What each learner's fit says of their markers is what that
- * learner's marks say times a prior; the prior is taken out, the rest multiplied over the school, and the prior put back once (products of Gaussians). Who
- * shares
- * no learner with anybody stands where everybody begins, with all the range there is.
+ * How strictly somebody marks beside their colleagues, from learners whom several of them marked. What each learner's fit says of their markers is
+ * what that learner's marks say times a prior; the prior is taken out, the rest multiplied over the school, and the prior put back once (products of
+ * Gaussians). Who shares no learner with anybody stands where everybody begins, with all the range there is.
  */
 final readonly class Strictness
 {
@@ -67,9 +66,8 @@ final readonly class Strictness
     }
 
     /**
-     * What one learner says of those who marked them, without the prior, and of each beside the others only: that all of them are lenient alike is the same
-     * as a
-     * better learner, so a shift of all of them is left free. Whoever marked few lessons saw few days of form, and may have met the good ones.
+     * What one learner says of those who marked them, without the prior, and of each beside the others only: that all of them are lenient alike is
+     * the same as a better learner, so a shift of all of them is left free. Whoever marked few lessons saw few days of form, and may have met the good ones.
      *
      * @return array{array<int, array<int, float>>, array<int, float>} precision, and precision times mean
      */
