@@ -251,5 +251,6 @@ Route::prefix('api')->group(function (): void {
     Route::any('{any}', fn () => abort(404, 'There is nothing at this address.'))->where('any', '.*');
 });
 
-// Everything else is the interface, which finds its own page by the address.
-Route::view('{any?}', 'app')->where('any', '.*')->name('login');
+// Everything else is the interface, which finds its own page by the address. It is the same for everybody and has no session: fetched to be kept
+// on a device while somebody signs in, it would give the browser its old session back, and they would not be in.
+Route::view('{any?}', 'app')->where('any', '.*')->name('login')->withoutMiddleware('web');

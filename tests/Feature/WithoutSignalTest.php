@@ -98,6 +98,14 @@ it('takes nothing of a newer page by halves: what it does not know it refuses, a
     expect(Mark::query()->count())->toBe(1);
 })->with(['rounds', 'marks']);
 
+it('gives the page itself no session: fetched to be kept while somebody signs in, it would put them out again', function (): void {
+    $this->withoutVite();
+    foreach (['/', '/learners', '/lessons/x/plan'] as $address) {
+        $this->get($address)->assertOk()->assertHeaderMissing('Set-Cookie');
+    }
+    $this->getJson('api/session')->assertHeader('Set-Cookie');
+});
+
 it('lets the pages be opened by a worker beside them, from its own files alone', function (): void {
     $this->withoutVite();
     $policy = (string) $this->get('/')->assertOk()->headers->get('Content-Security-Policy');

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { api, complaints, expectNoAxeFinding, expectSound, newLesson, tomorrow, type Lesson } from './support';
+import { api, complaints, expectNoAxeFinding, expectSound, newLesson, saidOf, tomorrow, type Lesson } from './support';
 
 /** Looks for a way and takes the first that is found. */
 async function add(page: Page, ...words: string[]): Promise<void> {
@@ -42,8 +42,7 @@ test('three ways become a circuit: minutes changed, one thrown out, taken into a
     await expect(order.getByRole('listitem')).toHaveCount(2);
     const driven = await order.getByRole('heading').allTextContents();
     await page.getByRole('button', { name: 'Take it' }).click();
-    const time = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: 'Europe/London' }).format(new Date(lesson.starts_at));
-    await page.getByRole('dialog').getByRole('button', { name: time }).click();
+    await page.getByRole('dialog').getByRole('button', { name: saidOf(lesson) }).click();
     await expect(page.getByText(/2 ways are on the plan of/)).toBeVisible();
     const { items } = await api<Lesson>(page, `lessons/${lesson.id}`);
     const taken = items.slice(-2).map(({ place }) => place.name);
@@ -208,8 +207,7 @@ test('a lesson’s plan is driven along its way: travel in the plan, the way on 
     await page.goto('/places/circuit?from=school');
     await add(page, 'emerge right easy', 'mini-roundabout', 'roundabout');
     await page.getByRole('button', { name: 'Take it' }).click();
-    const time = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: 'Europe/London' }).format(new Date(lesson.starts_at));
-    await page.getByRole('dialog').getByRole('button', { name: time }).click();
+    await page.getByRole('dialog').getByRole('button', { name: saidOf(lesson) }).click();
     await expect(page.getByText(/3 ways are on the plan of/)).toBeVisible();
     await page.goto(`/lessons/${lesson.id}/plan`);
     await expect(page.getByText(/min are driving from place to place/)).toBeVisible();

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { api, complaints, expectNoAxeFinding, expectSound, newLesson, tomorrow, type Lesson } from './support';
+import { api, complaints, expectNoAxeFinding, expectSound, newLesson, saidOf, tomorrow, type Lesson } from './support';
 
 interface Kept {
     id: string;
@@ -23,8 +23,7 @@ async function nameRoads(page: Page, names: Record<string, string>): Promise<voi
 
 async function useIn(page: Page, lesson: Lesson): Promise<void> {
     await page.getByRole('button', { name: 'Use in a lesson' }).click();
-    const time = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: 'Europe/London' }).format(new Date(lesson.starts_at));
-    await page.getByRole('dialog').getByRole('button', { name: time }).click();
+    await page.getByRole('dialog').getByRole('button', { name: saidOf(lesson) }).click();
     await expect(page.getByRole('dialog')).toHaveCount(0);
     await expect(page.getByText(/is on the plan of/)).toBeVisible();
 }

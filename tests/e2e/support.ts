@@ -111,6 +111,12 @@ export interface Lesson {
 /** Late in the evening of the next day: a lesson that is fetched ahead, and the next one of nobody. */
 export const tomorrow = (): Date => new Date(`${new Date(Date.now() + 86_400_000).toISOString().slice(0, 10)}T21:30:00Z`);
 
+/** A lesson as a list of lessons names it: by its day as well, since other days may have one at the same hour. */
+export function saidOf(lesson: Lesson): string {
+    const by = (parts: Intl.DateTimeFormatOptions) => new Intl.DateTimeFormat('en-GB', { ...parts, timeZone: 'Europe/London' }).format(new Date(lesson.starts_at));
+    return `${by({ weekday: 'long', day: 'numeric', month: 'long' })}, ${by({ hour: '2-digit', minute: '2-digit' })}`;
+}
+
 /** Books at that time, or at the nearest of the same day by the school's clock at which nobody who is needed is taken. */
 async function book(page: Page, what: { learner_id: string; vehicle_id: string; minutes: number }, near: Date): Promise<string> {
     const QUARTER = 15 * 60_000;
