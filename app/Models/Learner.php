@@ -48,7 +48,8 @@ final class Learner extends Model
         return [
             'licence_seen_on' => 'date', 'eyesight_checked_on' => 'date', 'guardian_consent_on' => 'date',
             'marks_read_at' => 'datetime', 'marks_came_at' => 'datetime', 'erased_at' => 'datetime', 'keep_until' => 'date', 'is_minor' => 'boolean',
-            'reference_points' => 'array', 'wants_texts' => 'boolean', 'practice' => 'array', 'pick_up_latitude_deg' => 'float', 'pick_up_longitude_deg' => 'float',
+            'reference_points' => 'array', 'wants_texts' => 'boolean', 'practice' => 'array', 'pick_up_latitude_deg' => 'float',
+            'pick_up_longitude_deg' => 'float',
         ];
     }
 

@@ -21,7 +21,8 @@ final class ChangeLog
         School::class => 'school', Circuit::class => 'circuit', Centre::class => 'centre'];
 
     /** What changes by itself, or is said in words of its own. */
-    private const UNSAID = ['created_at', 'updated_at', 'deleted_at', 'erased_at', 'marks_read_at', 'marks_came_at', 'remember_token', 'joined_at', 'suspended_at'];
+    private const UNSAID = ['created_at', 'updated_at', 'deleted_at', 'erased_at', 'marks_read_at', 'marks_came_at', 'remember_token', 'joined_at',
+        'suspended_at'];
 
     /** Watches what is kept, whichever way it is changed. */
     public static function watch(): void

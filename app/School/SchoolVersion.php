@@ -57,9 +57,11 @@ final class SchoolVersion
                 }
             }
         });
-        Event::listen(static fn (TransactionCommitting $event) => $event->connection->transactionLevel() === self::$outermost + 1 ? self::move($event->connection) : null);
+        Event::listen(static fn (TransactionCommitting $event) => $event->connection->transactionLevel() === self::$outermost + 1
+            ? self::move($event->connection) : null);
         // Within another transaction nothing is said before.
-        Event::listen(static fn (TransactionCommitted $event) => $event->connection->transactionLevel() <= self::$outermost ? self::move($event->connection) : null);
+        Event::listen(static fn (TransactionCommitted $event) => $event->connection->transactionLevel() <= self::$outermost
+            ? self::move($event->connection) : null);
         Event::listen(static function (TransactionRolledBack $event): void {
             if ($event->connection->transactionLevel() <= self::$outermost) {
                 self::$written = [];

@@ -29,7 +29,8 @@ final class Inputs
         ],
         'join' => ['pack' => 'gb', 'slip_length_m' => 180, 'entry_speed_mph' => 30, 'main_speed_mph' => 50, 'gradient' => 0],
         'leave' => ['pack' => 'gb', 'main_speed_mph' => 70, 'slip_length_m' => 250, 'end_speed_mph' => 15, 'next_turn' => 'right'],
-        'mark-test' => ['pack' => 'gb', 'scheme' => 'gb-car', 'faults' => [['step' => 'mirrors', 'routine' => 'emerge-right', 'fault' => 'late', 'effect' => 'nobody']]],
+        'mark-test' => ['pack' => 'gb', 'scheme' => 'gb-car', 'faults' => [['step' => 'mirrors', 'routine' => 'emerge-right', 'fault' => 'late',
+            'effect' => 'nobody']]],
         'overtake' => ['pack' => 'gb', 'limit_mph' => 60, 'other_speed_mph' => 40, 'oncoming_speed_mph' => 60, 'sight_m' => 400],
         'site' => [
             'pack' => 'gb', 'kind' => 'junction',

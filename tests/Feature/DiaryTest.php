@@ -58,14 +58,16 @@ it('lets the owner book for a colleague, whose time it takes, and nobody else', 
     ($this->book)('10:30', ['learner_id' => $this->gus->id, 'vehicle_id' => $this->grey->id, ...$for($this->wanda)])->assertUnprocessable();
     $lesson = ($this->book)('12:00', $for($this->piet))->assertCreated()->json('id');
     expect(($this->held)($lesson)['instructor'])->toBe($this->piet->id)
-        ->and(array_column(array_merge(...array_column($this->actingAs($this->piet)->getJson('api/week?from=2027-03-08')->json('days'), 'lessons')), 'id'))->toBe([$lesson]);
+        ->and(array_column(array_merge(...array_column($this->actingAs($this->piet)->getJson('api/week?from=2027-03-08')->json('days'), 'lessons')),
+            'id'))->toBe([$lesson]);
     $free = $this->actingAs($owner)->getJson('api/free?'.http_build_query(['learner_id' => $this->gus->id, 'vehicle_id' => $this->grey->id, 'minutes' => 60,
         'from' => '2027-03-10', 'days' => 1, ...$for($this->piet)]))->assertOk()->json();
     foreach ($free as $gap) {
         expect($gap['starts_at'] >= '2027-03-10T13:00:00Z' || $gap['latest_at'] <= '2027-03-10T11:00:00Z')->toBeTrue();
     }
     // Neither somebody of another school nor somebody who was suspended.
-    foreach ([$this->user($this->school('Theirs')), tap($this->user($this->school), fn (User $user) => $user->forceFill(['suspended_at' => now()])->save())] as $nobody) {
+    foreach ([$this->user($this->school('Theirs')), tap($this->user($this->school),
+        fn (User $user) => $user->forceFill(['suspended_at' => now()])->save())] as $nobody) {
         ($this->book)('15:00', $for($nobody))->assertUnprocessable()->assertJsonValidationErrors('instructor_id');
     }
     expect(DB::table('lessons')->where('starts_at', '2027-03-10 15:00:00')->count())->toBe(0);

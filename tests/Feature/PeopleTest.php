@@ -177,7 +177,8 @@ it('hands a test over with its learner, leaves it where the colleague is taken, 
     $hold = function (User $of, int $day, int $hour, array $more): BusyTime {
         $from = now()->addDays($day)->setTime($hour, 0);
         $busy = new BusyTime(['instructor_id' => $of->id, 'starts_at' => $from, 'ends_at' => $from->copy()->addHour(), ...$more]);
-        app(App\School\CurrentSchool::class)->within($this->school, fn () => App\Diary\Bookings::with($busy, static fn (BusyTime $busy): bool => $busy->save()));
+        app(App\School\CurrentSchool::class)->within($this->school, fn () => App\Diary\Bookings::with($busy,
+            static fn (BusyTime $busy): bool => $busy->save()));
 
         return $busy;
     };

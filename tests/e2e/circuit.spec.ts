@@ -42,7 +42,10 @@ test('three ways become a circuit: minutes changed, one thrown out, taken into a
     await expect(order.getByRole('listitem')).toHaveCount(2);
     const driven = await order.getByRole('heading').allTextContents();
     await page.getByRole('button', { name: 'Take it' }).click();
-    await page.getByRole('dialog').getByRole('button', { name: saidOf(lesson) }).click();
+    await page
+        .getByRole('dialog')
+        .getByRole('button', { name: saidOf(lesson) })
+        .click();
     await expect(page.getByText(/2 ways are on the plan of/)).toBeVisible();
     const { items } = await api<Lesson>(page, `lessons/${lesson.id}`);
     const taken = items.slice(-2).map(({ place }) => place.name);
@@ -207,7 +210,10 @@ test('a lesson’s plan is driven along its way: travel in the plan, the way on 
     await page.goto('/places/circuit?from=school');
     await add(page, 'emerge right easy', 'mini-roundabout', 'roundabout');
     await page.getByRole('button', { name: 'Take it' }).click();
-    await page.getByRole('dialog').getByRole('button', { name: saidOf(lesson) }).click();
+    await page
+        .getByRole('dialog')
+        .getByRole('button', { name: saidOf(lesson) })
+        .click();
     await expect(page.getByText(/3 ways are on the plan of/)).toBeVisible();
     await page.goto(`/lessons/${lesson.id}/plan`);
     await expect(page.getByText(/min are driving from place to place/)).toBeVisible();

@@ -23,7 +23,10 @@ async function nameRoads(page: Page, names: Record<string, string>): Promise<voi
 
 async function useIn(page: Page, lesson: Lesson): Promise<void> {
     await page.getByRole('button', { name: 'Use in a lesson' }).click();
-    await page.getByRole('dialog').getByRole('button', { name: saidOf(lesson) }).click();
+    await page
+        .getByRole('dialog')
+        .getByRole('button', { name: saidOf(lesson) })
+        .click();
     await expect(page.getByRole('dialog')).toHaveCount(0);
     await expect(page.getByText(/is on the plan of/)).toBeVisible();
 }

@@ -113,7 +113,8 @@ export const tomorrow = (): Date => new Date(`${new Date(Date.now() + 86_400_000
 
 /** A lesson as a list of lessons names it: by its day as well, since other days may have one at the same hour. */
 export function saidOf(lesson: Lesson): string {
-    const by = (parts: Intl.DateTimeFormatOptions) => new Intl.DateTimeFormat('en-GB', { ...parts, timeZone: 'Europe/London' }).format(new Date(lesson.starts_at));
+    const by = (parts: Intl.DateTimeFormatOptions) =>
+        new Intl.DateTimeFormat('en-GB', { ...parts, timeZone: 'Europe/London' }).format(new Date(lesson.starts_at));
     return `${by({ weekday: 'long', day: 'numeric', month: 'long' })}, ${by({ hour: '2-digit', minute: '2-digit' })}`;
 }
 

@@ -95,7 +95,8 @@ final readonly class Scheme
     private static function effects(Severity $nobody, Severity $potential, Severity $affected, Severity $intervened): array
     {
         return [
-            Effect::Nobody->value => $nobody, Effect::Potential->value => $potential, Effect::Affected->value => $affected, Effect::Intervened->value => $intervened,
+            Effect::Nobody->value => $nobody, Effect::Potential->value => $potential, Effect::Affected->value => $affected,
+            Effect::Intervened->value => $intervened,
         ];
     }
 

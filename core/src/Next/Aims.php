@@ -98,7 +98,8 @@ final readonly class Aims
             AimReason::Agreed => 'agreed last time',
             AimReason::NeverDone => 'never driven yet, and what comes before it is behind them',
             AimReason::Fading => "not driven for {$days} days",
-            AimReason::TestSoon => sprintf('the test is in %d days', $testOn === null ? 0 : max(0, (int) ceil(($testOn->getTimestamp() - $learner->on->getTimestamp()) / 86_400))),
+            AimReason::TestSoon => sprintf('the test is in %d days', $testOn === null
+                ? 0 : max(0, (int) ceil(($testOn->getTimestamp() - $learner->on->getTimestamp()) / 86_400))),
             AimReason::Gain => sprintf('about %d times in 10 alone now, and some rounds of it would help most', round(10.0 * $learner->worth->now($routine))),
         };
 

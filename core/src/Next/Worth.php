@@ -35,7 +35,11 @@ final readonly class Worth
         return $brings;
     }
 
-    /** The step of a routine to which so many rounds bring most, and how much. @return array{Step, float} */
+    /**
+     * The step of a routine to which so many rounds bring most, and how much.
+     *
+     * @return array{Step, float}
+     */
     public function step(Routine $routine, int $rounds): array
     {
         [$before, $after] = [$this->at($routine, 0), $this->at($routine, $rounds)];
@@ -63,7 +67,8 @@ final readonly class Worth
             if ($routine->has($step)) {
                 $belief = $this->fit->belief($routine->code, $step, $this->on);
                 $driven = $this->driven["{$routine->code->value}.{$step->value}"] ?? 0;
-                $more = $rounds === 0 ? 0.0 : $this->fit->faded($routine->code) + $this->fit->model->practice * log((1.0 + $driven + $rounds) / (1.0 + $driven));
+                $more = $rounds === 0 ? 0.0
+                    : $this->fit->faded($routine->code) + $this->fit->model->practice * log((1.0 + $driven + $rounds) / (1.0 + $driven));
                 $found[$step->value] = (new Belief($belief->mean + $more, $belief->variance))->unaided();
             }
         }

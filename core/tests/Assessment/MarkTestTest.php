@@ -46,24 +46,30 @@ it('counts under one heading and of one kind where the scheme does', function ()
         'step' => 'signal', 'severity' => 'grade-2', 'aspect' => $aspect ?? "kind {$i}",
     ]), range(1, $many));
     expect(assessed('ie-car', $same(3, 'late'))['result'])->toBe('pass')
-        ->and(assessed('ie-car', $same(4, 'late'))['decided_by'])->toMatchArray(['code' => 'same-aspect', 'message' => '4 faults of grade 2 of one kind (signal, late): at most 3 pass.'])
+        ->and(assessed('ie-car', $same(4, 'late'))['decided_by'])->toMatchArray(['code' => 'same-aspect',
+            'message' => '4 faults of grade 2 of one kind (signal, late): at most 3 pass.'])
         ->and(assessed('ie-car', $same(5, null))['result'])->toBe('pass')
-        ->and(assessed('ie-car', $same(6, null))['decided_by'])->toMatchArray(['code' => 'same-heading', 'message' => '6 faults of grade 2 under signal: at most 5 pass.']);
+        ->and(assessed('ie-car', $same(6, null))['decided_by'])->toMatchArray(['code' => 'same-heading',
+            'message' => '6 faults of grade 2 under signal: at most 5 pass.']);
     // Of a fault whose kind nobody said it is not known that it is the same one; any number of the first grade passes.
     $unsaid = array_fill(0, 5, ['step' => 'signal', 'severity' => 'grade-2']);
     expect(assessed('ie-car', $unsaid)['result'])->toBe('pass')->and(assessed('ie-car', apart('grade-1', 60))['result'])->toBe('pass');
     // The same kind under two headings is not the same.
-    expect(assessed('ie-car', [...$same(3, 'late'), ...array_fill(0, 3, ['step' => 'mirrors', 'severity' => 'grade-2', 'aspect' => 'late'])])['result'])->toBe('pass');
+    expect(assessed('ie-car', [...$same(3, 'late'), ...array_fill(0, 3,
+        ['step' => 'mirrors', 'severity' => 'grade-2', 'aspect' => 'late'])])['result'])->toBe('pass');
 });
 
 it('weighs by what others had to do, else by the kind; what was given wins', function (): void {
     $of = static fn (string $scheme, array $fault): array => assessed($scheme, [['step' => 'look'] + $fault])['faults'][0];
     foreach (['nobody' => 'driving', 'potential' => 'driving', 'affected' => 'serious', 'intervened' => 'dangerous'] as $effect => $severity) {
-        expect($of('gb-car', ['fault' => 'late', 'effect' => $effect]))->toBe(['severity' => $severity, 'from' => 'scheme', 'heading' => 'look', 'aspect' => 'late'])
-            ->and($of('gb-car', ['effect' => $effect, 'severity' => 'driving']))->toBe(['severity' => 'driving', 'from' => 'given', 'heading' => 'look', 'aspect' => null]);
+        expect($of('gb-car', ['fault' => 'late', 'effect' => $effect]))->toBe(['severity' => $severity, 'from' => 'scheme', 'heading' => 'look',
+            'aspect' => 'late'])
+            ->and($of('gb-car', ['effect' => $effect, 'severity' => 'driving']))->toBe(['severity' => 'driving', 'from' => 'given', 'heading' => 'look',
+                'aspect' => null]);
     }
     expect($of('gb-car', ['fault' => 'late'])['severity'])->toBe('driving')->and($of('gb-car', ['fault' => 'goes-unsafe'])['severity'])->toBe('serious')
-        ->and($of('na-ca-car', ['fault' => 'goes-unsafe'])['severity'])->toBe('critical')->and($of('ie-car', ['fault' => 'goes-unsafe'])['severity'])->toBe('grade-3')
+        ->and($of('na-ca-car', ['fault' => 'goes-unsafe'])['severity'])->toBe('critical')
+        ->and($of('ie-car', ['fault' => 'goes-unsafe'])['severity'])->toBe('grade-3')
         ->and($of('gb-car', ['fault' => 'goes-unsafe', 'effect' => 'potential'])['severity'])->toBe('driving');
 });
 
@@ -84,7 +90,8 @@ it('never makes a fault lighter where more had to be done for it, and knows ever
             expect(assessed($code, [['step' => $step->value, 'fault' => $fault]])['faults'][0]['severity'])->toBeIn(array_keys($rank));
         }
     }
-    expect(array_map(static fn (Effect $one): string => $one->value, Effect::cases()))->toEqualCanonicalizing(['nobody', 'potential', 'affected', 'intervened']);
+    expect(array_map(static fn (Effect $one): string => $one->value, Effect::cases()))->toEqualCanonicalizing(['nobody', 'potential', 'affected',
+        'intervened']);
 })->with(Scheme::codes());
 
 it('passes what was driven without a fault, and never passes again with one more', function (string $code): void {
@@ -95,7 +102,8 @@ it('passes what was driven without a fault, and never passes again with one more
         $draw = new Approaches($seed);
         [$faults, $failed] = [[], false];
         for ($i = 0; $i < 25; $i++) {
-            $faults[] = ['step' => $draw->one(['mirrors', 'signal', 'look']), 'severity' => $draw->one([$severities[count($severities) - 1], ...$severities]), 'aspect' => $draw->one(['a', 'b'])];
+            $faults[] = ['step' => $draw->one(['mirrors', 'signal', 'look']), 'severity' => $draw->one([$severities[count($severities) - 1], ...$severities]),
+                'aspect' => $draw->one(['a', 'b'])];
             $answer = assessed($code, $faults);
             expect($failed && $answer['result'] === 'pass')->toBeFalse()->and(array_sum($answer['counts']))->toBe($i + 1)
                 ->and(count($answer['faults']))->toBe($i + 1);
@@ -117,9 +125,11 @@ it('takes a copy with figures of one’s own, and says that they are given', fun
     ]];
     expect(assessed($own, apart('driving', 3))['result'])->toBe('pass')
         ->and(assessed($own, apart('driving', 4))['decided_by'])->toMatchArray(['code' => 'too-many-driving', 'status' => 'given'])
-        ->and(assessed($own, apart('serious', 1))['result'])->toBe('pass')->and(assessed($own, apart('serious', 2))['decided_by']['code'])->toBe('too-many-serious')
+        ->and(assessed($own, apart('serious', 1))['result'])->toBe('pass')
+        ->and(assessed($own, apart('serious', 2))['decided_by']['code'])->toBe('too-many-serious')
         ->and(assessed($own, apart('dangerous', 1))['decided_by'])->toMatchArray(['code' => 'any-dangerous', 'status' => 'from-memory'])
-        ->and(array_column(assessed($own, [['step' => 'look', 'effect' => 'affected'], ['step' => 'signal', 'fault' => 'left-on']])['faults'], 'severity'))->toBe(['driving', 'serious']);
+        ->and(array_column(assessed($own, [['step' => 'look', 'effect' => 'affected'], ['step' => 'signal', 'fault' => 'left-on']])['faults'],
+            'severity'))->toBe(['driving', 'serious']);
 });
 
 it('refuses by name what it cannot weigh', function (array $input, string $field): void {

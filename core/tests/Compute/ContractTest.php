@@ -71,8 +71,9 @@ it('takes any unit of a quantity', function (): void {
 it('names the field of every kind of bad input, never failing otherwise', function (string $tool): void {
     $schema = Schemas::of(Toolbox::tool($tool))['input'];
     $tried = 0;
+    $odd = [null, 'text', '', -1e9, 1e300, INF, NAN, [], ['x' => 1], [[]], true, -7];
     foreach ($schema['properties'] as $field => $rules) {
-        foreach ([null, 'text', '', -1e9, 1e300, INF, NAN, [], ['x' => 1], [[]], true, -7] as $value) {
+        foreach ($odd as $value) {
             $input = [$field => $value] + Inputs::LEAST[$tool];
             // In PHP an empty JSON object and an empty list are the same.
             if (fitsSchemaSafely($input, $schema) || ($value === [] && in_array($field, ['vehicle', 'practice', 'costs', 'road_met', 'speeds'], true))) {
@@ -86,7 +87,8 @@ it('names the field of every kind of bad input, never failing otherwise', functi
             $tried++;
         }
     }
-    expect($tried)->toBeGreaterThan(40);
+    // Hardly any field takes more than a few of them.
+    expect($tried)->toBeGreaterThan(count($odd) / 2 * count($schema['properties']));
 })->with(array_keys(Inputs::LEAST));
 
 /** The schema's word on inputs that JSON can carry; those it cannot are bad by themselves. */

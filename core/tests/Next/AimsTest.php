@@ -50,7 +50,8 @@ function aimsOf(array $marks, string $on = '2026-05-20T10:00:00Z', mixed ...$mor
 function behind(string $routine): array
 {
     return array_merge(...array_map(
-        static fn (RoutineCode $code): array => roundsOf($code->value, '2026-05-18', 'unaided', 5), Prerequisites::all(RoutineCode::from($routine), new GreatBritain),
+        static fn (RoutineCode $code): array => roundsOf($code->value, '2026-05-18', 'unaided', 5),
+        Prerequisites::all(RoutineCode::from($routine), new GreatBritain),
     ));
 }
 
@@ -114,9 +115,12 @@ it('says that something fades, and that a test is near', function (): void {
     $marks = [...behind('emerge-right'), ...roundsOf('emerge-right', '2026-03-01', 'reminded', 4)];
     $all = aimsOf($marks);
     $faded = array_values(array_filter($all, static fn (Aim $aim): bool => $aim->routine->code === RoutineCode::EmergeRight))[0];
-    expect($faded->reason)->toBe(AimReason::Fading)->and($faded->message(new Learner($marks, new GreatBritain, new DateTimeImmutable('2026-05-20'))))->toContain('not driven for 79 days');
-    $soon = aimsOf([...behind('emerge-right'), ...roundsOf('emerge-right', '2026-05-18', 'prompted', 4)], testOn: new DateTimeImmutable('2026-06-01T10:00:00Z'))[0];
+    expect($faded->reason)->toBe(AimReason::Fading)->and($faded->message(new Learner($marks, new GreatBritain,
+        new DateTimeImmutable('2026-05-20'))))->toContain('not driven for 79 days');
+    $soon = aimsOf([...behind('emerge-right'), ...roundsOf('emerge-right', '2026-05-18', 'prompted', 4)],
+        testOn: new DateTimeImmutable('2026-06-01T10:00:00Z'))[0];
     expect($soon->reason)->toBe(AimReason::TestSoon);
     // A test that is behind them is none.
-    expect(aimsOf([...behind('emerge-right'), ...roundsOf('emerge-right', '2026-05-18', 'prompted', 4)], testOn: new DateTimeImmutable('2026-05-01'))[0]->reason)->toBe(AimReason::Gain);
+    expect(aimsOf([...behind('emerge-right'), ...roundsOf('emerge-right', '2026-05-18', 'prompted', 4)],
+        testOn: new DateTimeImmutable('2026-05-01'))[0]->reason)->toBe(AimReason::Gain);
 });

@@ -24,8 +24,10 @@ it('never asks for itself, however far back, nor for what the pack has not', fun
 it('has the near side before across, mirrored where one keeps to the other side', function (): void {
     $mirror = static fn (RoutineCode $code): RoutineCode => RoutineCode::from(strtr($code->value, ['left' => 'right', 'right' => 'left']));
     [$left, $right] = [new GreatBritain, new NorthAmerica];
-    expect($left->keeps())->toBe(Side::Left)->and(Prerequisites::all(RoutineCode::EmergeRight, $left))->toContain(RoutineCode::EmergeLeft, RoutineCode::TurnLeft);
-    foreach ([RoutineCode::TurnLeft, RoutineCode::TurnRight, RoutineCode::EmergeLeft, RoutineCode::EmergeRight, RoutineCode::LightsLeft, RoutineCode::LightsRight] as $code) {
+    expect($left->keeps())->toBe(Side::Left)->and(Prerequisites::all(RoutineCode::EmergeRight, $left))->toContain(RoutineCode::EmergeLeft,
+        RoutineCode::TurnLeft);
+    foreach ([RoutineCode::TurnLeft, RoutineCode::TurnRight, RoutineCode::EmergeLeft, RoutineCode::EmergeRight, RoutineCode::LightsLeft,
+        RoutineCode::LightsRight] as $code) {
         expect(Prerequisites::of($mirror($code), $right))->toEqualCanonicalizing(array_map($mirror, Prerequisites::of($code, $left)));
     }
 });

@@ -22,7 +22,8 @@ function worth(array $outcomes, string $on = '2026-05-20T10:00:00Z'): Worth
         foreach ($said as $i => $outcome) {
             foreach (Step::cases() as $step) {
                 if (Catalogue::routine(RoutineCode::from($routine), new GreatBritain)->has($step)) {
-                    $marks[] = $one = new Evidence('a', new DateTimeImmutable("2026-05-19T10:{$i}0:00Z"), RoutineCode::from($routine), $step, new StepMark(Outcome::from($outcome)));
+                    $marks[] = $one = new Evidence('a', new DateTimeImmutable("2026-05-19T10:{$i}0:00Z"), RoutineCode::from($routine), $step,
+                        new StepMark(Outcome::from($outcome)));
                     $driven[$one->cell()] = ($driven[$one->cell()] ?? 0) + 1;
                 }
             }

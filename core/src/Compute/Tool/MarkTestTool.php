@@ -108,13 +108,16 @@ final class MarkTestTool implements Tool
             'decided_by' => ['code' => $result->code(), 'message' => $result->message(), 'status' => $source->status->value, 'source' => $source->words()],
             'counts' => $result->counts(),
             'faults' => array_map(static fn (array $one): array => [
-                'severity' => $one[1]->value, 'from' => $one[0]->given === null ? 'scheme' : 'given', 'heading' => $one[0]->heading, 'aspect' => $one[0]->aspect,
+                'severity' => $one[1]->value, 'from' => $one[0]->given === null ? 'scheme' : 'given',
+                'heading' => $one[0]->heading, 'aspect' => $one[0]->aspect,
             ], $result->faults),
         ], [
             ...array_map(static fn (Limit $limit): Assumption => new Assumption(
                 "still pass: {$limit->name()}", $limit->most, 'faults', $limit->most === self::shipped($scheme, $limit) ? $scheme->source : Source::given(),
             ), $scheme->limits),
-            new Assumption('what a fault and its effect amount to', $scheme->isOwn ? 'own' : $scheme->like, '', $scheme->isOwn ? Source::given() : Source::assumed()),
+            new Assumption(
+                'what a fault and its effect amount to', $scheme->isOwn ? 'own' : $scheme->like, '', $scheme->isOwn ? Source::given() : Source::assumed(),
+            ),
         ]);
     }
 
