@@ -52,8 +52,7 @@ final class AppServiceProvider extends ServiceProvider
         ChangeLog::watch();
         SchoolVersion::watch();
         RateLimiter::for('sign-in', SignInLimits::of(...));
-        // Calendars ask every few minutes at the most; whoever guesses addresses asks far more.
-        RateLimiter::for('calendar', static fn (Request $request): Limit => Limit::perMinute(30)->by((string) $request->ip()));
+        RateLimiter::for('calendar', static fn (Request $request): Limit => Limit::perMinute(config()->integer('limits.calendar'))->by((string) $request->ip()));
     }
 
     /** @return list<RulePack> that this installation brings along */

@@ -30,6 +30,8 @@ final class DemoSeeder extends Seeder
 {
     public const EMAIL = 'instructor@harbourschool.test';
 
+    public const OWNERS_EMAIL = 'owner@harbourschool.test';
+
     public const PASSWORD = 'demo-harbour';
 
     private const ZONE = 'Europe/London';
@@ -56,7 +58,7 @@ final class DemoSeeder extends Seeder
 
     private function harbourSchool(School $school): void
     {
-        $owner = $this->user($school, 'Maud Rennick', 'owner@harbourschool.test', 'owner');
+        $owner = $this->user($school, 'Maud Rennick', self::OWNERS_EMAIL, 'owner');
         $tutor = $this->user($school, 'Ansel Thorpe', self::EMAIL, 'instructor');
         $manual = Vehicle::query()->create([
             'name' => 'The blue hatch', 'transmission' => 'manual', 'controls' => 'standard', 'length_m' => 4.1, 'width_m' => 1.75,
