@@ -6,8 +6,8 @@ SPELLING_PACKAGES=(hunspell hunspell-en-gb)
 TEST_PACKAGES=(chromium)
 # What reads the formats that go out.
 FORMAT_PACKAGES=(gdal-bin python3)
-# What the core is held against: a traffic simulator, a statistics library, a geodesic library.
-REFERENCE_PACKAGES=(sumo sumo-tools python3 r-base-core geographiclib-tools)
+# What the core is held against: a traffic simulator, a statistics library, a geodesic library, a solver of integer programmes.
+REFERENCE_PACKAGES=(sumo sumo-tools python3 r-base-core geographiclib-tools coinor-cbc)
 
 # install_packages PACKAGE...: only what is missing, all in one go (a php8.2-* package may bring a newer PHP with it).
 install_packages() {

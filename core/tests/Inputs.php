@@ -31,6 +31,11 @@ final class Inputs
         'leave' => ['pack' => 'gb', 'main_speed_mph' => 70, 'slip_length_m' => 250, 'end_speed_mph' => 15, 'next_turn' => 'right'],
         'mark-test' => ['pack' => 'gb', 'scheme' => 'gb-car', 'faults' => [['step' => 'mirrors', 'routine' => 'emerge-right', 'fault' => 'late',
             'effect' => 'nobody']]],
+        'next-lesson' => [
+            'pack' => 'gb', 'today' => '2026-05-20', 'starts_at' => '2026-05-20T09:00:00Z', 'minutes' => 60, 'learner_level' => 'developing',
+            'vehicle' => ['transmission' => 'manual'], 'marks' => [], 'overrulings' => [], 'agreed' => [['routine' => 'turn-right', 'step' => 'mirrors']],
+            'pinned' => [], 'excluded' => [], 'start' => ['latitude_deg' => 49.2, 'longitude_deg' => -8.1], 'ways' => [],
+        ],
         'overtake' => ['pack' => 'gb', 'limit_mph' => 60, 'other_speed_mph' => 40, 'oncoming_speed_mph' => 60, 'sight_m' => 400],
         'site' => [
             'pack' => 'gb', 'kind' => 'junction',

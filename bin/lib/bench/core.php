@@ -47,6 +47,17 @@ function circuitOf(int $number): array
     ];
 }
 
+/** @return array<string, mixed> a lesson of an hour for somebody with a record, among so many ways of what they have driven */
+function nextLessonOf(int $ways): array
+{
+    $routines = ['emerge-right', 'emerge-left', 'turn-right', 'turn-left', 'roundabout', 'lights-right', 'cross'];
+
+    return [
+        'today' => '2026-06-01', 'minutes' => 60, 'marks' => lessonsOfMarks(10, 15), 'start' => ['latitude_deg' => 49.2, 'longitude_deg' => -8.1],
+        'ways' => array_map(static fn (array $way): array => ['routine' => $routines[(int) substr($way['id'], 1) % 7]] + $way, circuitOf($ways)['ways']),
+    ];
+}
+
 function benchCore(): void
 {
     $loop = medianSeconds(fixedLoop(...));
@@ -113,6 +124,12 @@ function benchCore(): void
             ],
         ],
         'overtake' => ['overtake', ['limit_mph' => 60, 'other_speed_mph' => 40, 'sight_m' => 400]],
+        'next lesson: 60 ways, 10 lessons of 75 marks' => ['next-lesson', nextLessonOf(60)],
+        'next lesson: 9 ways, exact' => ['next-lesson', nextLessonOf(9)],
+        'marking a test: 40 faults' => [
+            'mark-test',
+            ['scheme' => 'gb-car', 'faults' => array_fill(0, 40, ['step' => 'mirrors', 'routine' => 'emerge-right', 'fault' => 'late', 'effect' => 'nobody'])],
+        ],
         'skill: 60 lessons of 75 marks' => ['skill', ['today' => '2026-06-01', 'marks' => lessonsOfMarks(60, 15)]],
         'skill: 10 lessons of 150 marks' => ['skill', ['today' => '2026-06-01', 'marks' => lessonsOfMarks(10, 30)]],
         'approach: sweep of 60' => [

@@ -50,6 +50,19 @@ final readonly class Circuit
     }
 
     /**
+     * What somebody else has chosen: nothing is said of what is left out.
+     *
+     * @param  list<Stop>  $stops
+     * @param  array<int, int>  $rounds  by the way's number, in the order driven; there is time for them
+     */
+    public static function chosen(array $stops, Legs $legs, array $rounds, int $seconds, int $debriefSeconds): self
+    {
+        $choice = Choice::of(Order::EasyToHard, $rounds, $stops, $legs->along(array_keys($rounds)));
+
+        return new self($stops, $legs, $choice, [], false, $seconds, $debriefSeconds);
+    }
+
+    /**
      * What the rounds of a way that are left out would add, where it adds least, s.
      *
      * @param  list<Stop>  $stops

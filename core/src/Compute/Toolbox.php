@@ -17,6 +17,7 @@ use NobleTurn\Core\Compute\Tool\LaneChangeTool;
 use NobleTurn\Core\Compute\Tool\LanesTool;
 use NobleTurn\Core\Compute\Tool\LeaveTool;
 use NobleTurn\Core\Compute\Tool\MarkTestTool;
+use NobleTurn\Core\Compute\Tool\NextLessonTool;
 use NobleTurn\Core\Compute\Tool\OvertakeTool;
 use NobleTurn\Core\Compute\Tool\ReverseTool;
 use NobleTurn\Core\Compute\Tool\SiteTool;
@@ -35,7 +36,7 @@ use NobleTurn\Core\Rules\RulePacks;
 final class Toolbox
 {
     /** Moves with every change of an answer: GoldenTest fails until it does. */
-    public const VERSION = '0.10.0';
+    public const VERSION = '0.11.0';
 
     private const MOST_SWEPT = 240;
 
@@ -47,9 +48,8 @@ final class Toolbox
     {
         return [
             new AmberTool, new ApproachTool, new CircuitTool, new ClearanceTool, new CrossingTool, new EngineTool, new FollowingTool, new GapTool, new JoinTool,
-            new LaneChangeTool, new LanesTool, new LeaveTool, new MarkTestTool, new OvertakeTool, new ReverseTool, new SiteTool, new SkillTool,
-            new SteeringTool,
-            new StoppingTool, new SweptPathTool,
+            new LaneChangeTool, new LanesTool, new LeaveTool, new MarkTestTool, new NextLessonTool, new OvertakeTool, new ReverseTool, new SiteTool,
+            new SkillTool, new SteeringTool, new StoppingTool, new SweptPathTool,
         ];
     }
 

@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Next;
 
-use NobleTurn\Core\Routine\Demand;
 use NobleTurn\Core\Routine\Routine;
-use NobleTurn\Core\Routine\Wording;
 use NobleTurn\Core\Trade\Step;
 
 /** What a lesson is for. */
@@ -24,8 +22,6 @@ final readonly class Aim
     /** As a sentence to the instructor. */
     public function message(Learner $of): string
     {
-        $title = (new Wording($of->pack, Demand::side($this->routine->code, $of->pack)))->say($this->routine->title);
-
-        return "{$title}, {$this->step->value} above all: {$this->why}.";
+        return "{$of->title($this->routine)}, {$this->step->value} above all: {$this->why}.";
     }
 }

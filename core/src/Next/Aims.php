@@ -19,14 +19,17 @@ final readonly class Aims
     /** An aim is driven so often in a lesson, as far as it is weighed (assumed). */
     private const ROUNDS = 4;
 
-    /** What was promised weighs so much more, what a test asks soon, what fades, what only stands beside the driving (all assumed). */
+    /** What was promised weighs so much, what fades, what only stands beside the driving; by so much more what a test asks tomorrow (all assumed). */
     private const AGREED = 1.6;
 
-    private const SOON = 1.3;
+    private const SOON = 0.3;
 
     private const FADING = 1.25;
 
     private const BESIDE = 0.4;
+
+    /** What cannot be driven in this lesson weighs so much (assumed): it is the aim only where little else is left. */
+    private const ELSEWHERE = 0.3;
 
     /** A second aim brings at least this share of the first (assumed). */
     private const SECOND = 0.5;
@@ -38,11 +41,16 @@ final readonly class Aims
      * @param  list<array{routine: RoutineCode, step: ?Step}>  $agreed  last time
      * @param  list<RoutineCode>  $pinned  by the instructor
      * @param  list<RoutineCode>  $excluded
+     * @param  ?list<RoutineCode>  $here  what the ways within reach teach; null where nobody says
      * @return non-empty-list<Aim> the first is the main one
      */
-    public static function of(Learner $learner, array $agreed = [], array $pinned = [], array $excluded = [], ?\DateTimeImmutable $testOn = null): array
-    {
-        $soon = $testOn !== null && $testOn >= $learner->on->modify('-1 day') && $testOn <= $learner->on->modify('+'.self::SOON_DAYS.' days');
+    public static function of(
+        Learner $learner, array $agreed = [], array $pinned = [], array $excluded = [], ?\DateTimeImmutable $testOn = null,
+        ?array $here = null,
+    ): array {
+        $days = $testOn === null ? null : self::daysTo($testOn, $learner->on);
+        $near = $days === null || $days > self::SOON_DAYS ? 0.0 : 1.0 - $days / self::SOON_DAYS;
+        $new = self::newThings($learner) * (1.0 - $near);
         $steps = [];
         foreach ($agreed as ['routine' => $routine, 'step' => $step]) {
             $steps[$routine->value] = $step;
@@ -50,20 +58,22 @@ final readonly class Aims
         $found = [];
         foreach ($learner->routines as $code => $routine) {
             $isPinned = in_array($routine->code, $pinned, true);
-            if (! $isPinned && (in_array($routine->code, $excluded, true) || ! $learner->mayDrive($routine))) {
+            $isAgreed = array_key_exists($code, $steps);
+            // What was agreed the instructor has thought about.
+            if (! $isPinned && (in_array($routine->code, $excluded, true) || (! $isAgreed && ! $learner->mayDrive($routine)))) {
                 continue;
             }
             $rounds = array_sum($learner->worth->rounds($routine, self::ROUNDS));
-            $isAgreed = array_key_exists($code, $steps);
             $fades = ($learner->daysSince($routine) ?? 0) > Need::DAYS;
             $score = $rounds * ($isAgreed ? self::AGREED : 1.0) * ($fades ? self::FADING : 1.0)
-                * ($soon && ! $learner->isNew($routine) ? self::SOON : 1.0) * ($routine->section === Section::Around ? self::BESIDE : 1.0);
+                * ($learner->isNew($routine) ? $new : 1.0 + self::SOON * $near) * ($routine->section === Section::Around ? self::BESIDE : 1.0)
+                * ($here === null || ! $routine->section->needsAPlace() || in_array($routine->code, $here, true) ? 1.0 : self::ELSEWHERE);
             $found[] = [$isPinned ? INF : $score, $routine, $rounds, match (true) {
                 $isPinned => AimReason::Pinned,
                 $isAgreed => AimReason::Agreed,
                 $learner->isNew($routine) => AimReason::NeverDone,
                 $fades => AimReason::Fading,
-                $soon => AimReason::TestSoon,
+                $near > 0.0 => AimReason::TestSoon,
                 default => AimReason::Gain,
             }];
         }
@@ -72,7 +82,7 @@ final readonly class Aims
         $aims = [];
         foreach ($found as [$score, $routine, $gain, $reason]) {
             if ($aims === [] || self::goesWith($aims[0], $routine, $learner, $score, $found[0][0])) {
-                $aims[] = self::aim($learner, $routine, $reason, $gain, $steps[$routine->code->value] ?? null, $testOn);
+                $aims[] = self::aim($learner, $routine, $reason, $gain, $steps[$routine->code->value] ?? null, $days);
             }
             if (count($aims) === 2) {
                 break;
@@ -82,24 +92,50 @@ final readonly class Aims
         return $aims === [] ? throw new \LogicException('A learner can always drive something.') : $aims;
     }
 
-    private static function goesWith(Aim $first, Routine $routine, Learner $learner, float $score, float $most): bool
+    /** Days from a lesson to a test; null where it is behind them. */
+    private static function daysTo(\DateTimeImmutable $test, \DateTimeImmutable $lesson): ?int
     {
-        return $score >= self::SECOND * min($most, 1e9) || $score === INF
-            ? ! ($learner->isNew($routine) && $first->reason === AimReason::NeverDone) && ($score === INF || $routine->section !== $first->routine->section)
-            : false;
+        $days = (int) $lesson->setTime(0, 0)->diff($test->setTimezone($lesson->getTimezone())->setTime(0, 0))->format('%r%a');
+
+        return $days < 0 ? null : $days;
     }
 
-    private static function aim(Learner $learner, Routine $routine, AimReason $reason, float $gain, ?Step $agreed, ?\DateTimeImmutable $testOn): Aim
+    /**
+     * How much something new weighs beside what is in hand: hardly anything while that of late which goes least well still needs help, and all of it
+     * for somebody who has driven nothing yet.
+     */
+    private static function newThings(Learner $learner): float
+    {
+        $least = 1.0;
+        foreach ($learner->routines as $routine) {
+            $since = $learner->daysSince($routine);
+            if ($since !== null && $since <= Need::DAYS) {
+                $least = min($least, $learner->worth->now($routine));
+            }
+        }
+
+        return $least ** 2;
+    }
+
+    private static function goesWith(Aim $first, Routine $routine, Learner $learner, float $score, float $most): bool
+    {
+        return $score === INF || $score >= self::SECOND * min($most, 1e9)
+            && ! ($learner->isNew($routine) && $learner->isNew($first->routine)) && $routine->section !== $first->routine->section;
+    }
+
+    private static function aim(Learner $learner, Routine $routine, AimReason $reason, float $gain, ?Step $agreed, ?int $daysToTest): Aim
     {
         $step = $agreed !== null && $routine->has($agreed) ? $agreed : $learner->worth->step($routine, self::ROUNDS)[0];
-        $days = $learner->daysSince($routine);
+        $since = $learner->daysSince($routine);
         $why = match ($reason) {
             AimReason::Pinned => 'you chose it',
             AimReason::Agreed => 'agreed last time',
-            AimReason::NeverDone => 'never driven yet, and what comes before it is behind them',
-            AimReason::Fading => "not driven for {$days} days",
-            AimReason::TestSoon => sprintf('the test is in %d days', $testOn === null
-                ? 0 : max(0, (int) ceil(($testOn->getTimestamp() - $learner->on->getTimestamp()) / 86_400))),
+            AimReason::NeverDone => Prerequisites::of($routine->code, $learner->pack) === [] ? 'one begins with it'
+                : 'never driven yet, and what comes before it is behind them',
+            AimReason::Fading => "not driven for {$since} days",
+            AimReason::TestSoon => 'the test is '.match ($daysToTest) {
+                0 => 'today', 1 => 'tomorrow', default => "in {$daysToTest} days",
+            },
             AimReason::Gain => sprintf('about %d times in 10 alone now, and some rounds of it would help most', round(10.0 * $learner->worth->now($routine))),
         };
 

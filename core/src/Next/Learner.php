@@ -5,12 +5,15 @@ declare(strict_types=1);
 namespace NobleTurn\Core\Next;
 
 use NobleTurn\Core\Routine\Catalogue\Catalogue;
+use NobleTurn\Core\Routine\Demand;
 use NobleTurn\Core\Routine\Routine;
 use NobleTurn\Core\Routine\Section;
+use NobleTurn\Core\Routine\Wording;
 use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Skill\Evidence;
 use NobleTurn\Core\Skill\Fit;
 use NobleTurn\Core\Skill\Overruling;
+use NobleTurn\Core\Trade\LearnerLevel;
 use NobleTurn\Core\Trade\RoutineCode;
 use NobleTurn\Core\Vehicle\Transmission;
 
@@ -38,7 +41,8 @@ final readonly class Learner
      * @param  list<Overruling>  $overrulings
      */
     public function __construct(
-        array $evidence, public RulePack $pack, public \DateTimeImmutable $on, array $overrulings = [], Transmission $transmission = Transmission::Manual,
+        array $evidence, public RulePack $pack, public \DateTimeImmutable $on, array $overrulings = [],
+        Transmission $transmission = Transmission::Manual, public LearnerLevel $level = LearnerLevel::Developing,
     ) {
         $driven = $marks = $seen = $last = [];
         foreach ($evidence as $one) {
@@ -58,6 +62,12 @@ final readonly class Learner
             }
         }
         $this->routines = $routines;
+    }
+
+    /** As it is said where they learn. */
+    public function title(Routine $routine): string
+    {
+        return (new Wording($this->pack, Demand::side($routine->code, $this->pack)))->say($routine->title);
     }
 
     public function isNew(Routine $routine): bool
@@ -84,7 +94,23 @@ final readonly class Learner
         return array_values(array_filter(Prerequisites::of($routine->code, $this->pack), function (RoutineCode $code): bool {
             $before = $this->routines[$code->value] ?? null;
 
-            return $before !== null && ($this->isNew($before) || $this->worth->now($before) < Prerequisites::ENOUGH);
+            return $before !== null && ! $this->isBehind($before);
         }));
+    }
+
+    /** Whether they do it as often right as not, or something that rests on it: nobody marks every turn of a learner who emerges alone. */
+    private function isBehind(Routine $routine): bool
+    {
+        if (! $this->isNew($routine)) {
+            return $this->worth->now($routine) >= Prerequisites::ENOUGH;
+        }
+        foreach ($this->routines as $later) {
+            if (! $this->isNew($later) && in_array($routine->code, Prerequisites::all($later->code, $this->pack), true)
+                && $this->worth->now($later) >= Prerequisites::ENOUGH) {
+                return true;
+            }
+        }
+
+        return false;
     }
 }

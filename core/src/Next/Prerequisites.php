@@ -39,6 +39,7 @@ final class Prerequisites
             R::Leave => [R::LaneChangeLeft],
             R::Overtake => [R::Join, R::LaneChangeRight],
             R::Meet, R::PassBus, R::People => [R::PassParked],
+            R::BetweenHazards, R::Siren, R::RailCrossing, R::Alley, R::Creep => [R::MoveOff],
             R::PullUpLeft, R::PullUpRight, R::QueueStop => [R::MoveOff],
             R::PullUpRightReverse => [R::PullUpLeft],
             R::BayOut, R::BayIn, R::BackUp => [R::Creep],

@@ -14,10 +14,13 @@ use NobleTurn\Core\Trade\Step;
  * added up. Each round counts as practice, as the skill model has it (so the first brings more than the tenth), and the first also brings back what was
  * forgotten since. How sure one is of a chance is averaged over: of what is hardly known more can be hoped.
  */
-final readonly class Worth
+final class Worth
 {
+    /** @var array<string, Belief> as of then, by "routine.step": asked for often, and dear */
+    private array $beliefs = [];
+
     /** @param  array<string, int>  $driven  rounds so far, by "routine.step" */
-    public function __construct(private Fit $fit, private array $driven, private \DateTimeImmutable $on)
+    public function __construct(private readonly Fit $fit, private readonly array $driven, private readonly \DateTimeImmutable $on)
     {
     }
 
@@ -65,7 +68,7 @@ final readonly class Worth
         $found = [];
         foreach (Step::cases() as $step) {
             if ($routine->has($step)) {
-                $belief = $this->fit->belief($routine->code, $step, $this->on);
+                $belief = $this->beliefs["{$routine->code->value}.{$step->value}"] ??= $this->fit->belief($routine->code, $step, $this->on);
                 $driven = $this->driven["{$routine->code->value}.{$step->value}"] ?? 0;
                 $more = $rounds === 0 ? 0.0
                     : $this->fit->faded($routine->code) + $this->fit->model->practice * log((1.0 + $driven + $rounds) / (1.0 + $driven));

@@ -11,4 +11,10 @@ final readonly class Warning
     public function __construct(public string $code, public string $message, public array $data = [])
     {
     }
+
+    /** Marks that lie after the day of the record. */
+    public static function future(int $marks): self
+    {
+        return new self('future-marks', "{$marks} ".($marks === 1 ? 'mark lies' : 'marks lie').' after today and says nothing yet.');
+    }
 }

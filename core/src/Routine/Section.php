@@ -28,6 +28,12 @@ enum Section: string
         return $this === self::Passing;
     }
 
+    /** Whether its routines want a place of their kind; others are met on any road. */
+    public function needsAPlace(): bool
+    {
+        return ! in_array($this, [self::Between, self::MovingOff, self::Passing, self::Control, self::LongVehicles, self::Around], true);
+    }
+
     public function title(): string
     {
         return match ($this) {

@@ -61,22 +61,13 @@ final class CircuitPresenter
      */
     public static function body(Circuit $circuit, array $stops, Drive $drive): array
     {
-        $parts = array_map(self::part(...), $circuit->parts());
-        $lasting = static fn (PartKind ...$kinds): int => array_sum(array_map(
-            static fn (array $part): int => in_array(PartKind::from($part['kind']), $kinds, true) ? $part['until_s'] - $part['from_s'] : 0, $parts,
-        ));
-        $spare = $lasting(PartKind::Spare);
+        $driven = self::driven($circuit);
 
         return [
             'fits' => $circuit->fits(),
             'exact' => $circuit->isExact,
-            'message' => self::message($circuit, count($stops), $spare),
-            'order' => array_map(static fn (Stop $stop): string => $stop->id, $circuit->driven()),
-            'driven_m' => array_sum(array_column($parts, 'distance_m')),
-            'driving_s' => $lasting(PartKind::Drive),
-            'at_ways_s' => $lasting(PartKind::Brief, PartKind::Round, PartKind::Again),
-            'spare_s' => $spare,
-            'parts' => $parts,
+            'message' => self::message($circuit, count($stops), $driven['spare_s']),
+            ...$driven,
             'left_out' => array_map(static fn (LeftOut $left): array => [
                 'way' => $left->stop->id, 'rounds' => $left->rounds, 'reason' => $left->isOutOfReach ? 'out-of-reach' : 'no-time',
                 'short_by_s' => max(1, (int) ceil($left->shortSeconds)), 'message' => $left->message(),
@@ -88,11 +79,44 @@ final class CircuitPresenter
         ];
     }
 
+    /** @return array{order: list<string>, driven_m: int, driving_s: int, at_ways_s: int, spare_s: int, parts: list<array<string, mixed>>} */
+    public static function driven(Circuit $circuit): array
+    {
+        $parts = array_map(self::part(...), $circuit->parts());
+        $lasting = static fn (PartKind ...$kinds): int => array_sum(array_map(
+            static fn (array $part): int => in_array(PartKind::from($part['kind']), $kinds, true) ? $part['until_s'] - $part['from_s'] : 0, $parts,
+        ));
+
+        return [
+            'order' => array_map(static fn (Stop $stop): string => $stop->id, $circuit->driven()),
+            'driven_m' => array_sum(array_column($parts, 'distance_m')),
+            'driving_s' => $lasting(PartKind::Drive),
+            'at_ways_s' => $lasting(PartKind::Brief, PartKind::Round, PartKind::Again),
+            'spare_s' => $lasting(PartKind::Spare),
+            'parts' => $parts,
+        ];
+    }
+
     /**
      * @param  list<Stop>  $stops
      * @return list<Assumption>
      */
     public static function assumptions(Values $input, Drive $drive, array $stops): array
+    {
+        return [
+            ...self::paces($input, $drive, $stops),
+            ...CommonFields::defaults(
+                $input, CommonFields::default('order', Order::Shortest->value), CommonFields::default('debrief', CircuitTool::DEBRIEF_S, 's'),
+            ),
+            ...self::unsaid($input, CircuitReader::ROUNDS),
+        ];
+    }
+
+    /**
+     * @param  list<Stop>  $stops
+     * @return list<Assumption> what was taken for the drives
+     */
+    public static function paces(Values $input, Drive $drive, array $stops): array
     {
         $around = array_map(static fn (Stop $stop): string => $stop->road->value, $stops);
         $kinds = array_unique([KindOfRoad::Town->value, KindOfRoad::Rural->value, KindOfRoad::Dual->value, ...$around]);
@@ -100,17 +124,25 @@ final class CircuitPresenter
         $paces = array_map(static fn (string $kind): Assumption => new Assumption(
             "pace on {$kind} roads", round($drive->kmh(KindOfRoad::from($kind)), 1), 'km/h', $given?->has($kind) === true ? Source::given() : Source::assumed(),
         ), array_values($kinds));
-        $said = static fn (string $field): bool => array_filter($input->objects('ways'), static fn (Values $way): bool => ! $way->has($field)) === [];
 
         return [
             new Assumption('detour factor', $drive->detour, 'times as the crow flies', $input->has('detour_factor') ? Source::given() : Source::assumed()),
             ...$paces,
             new Assumption('busy hours', round($drive->busy, 3), 'times as long as outside them', Source::assumed()),
-            ...CommonFields::defaults(
-                $input, CommonFields::default('order', Order::Shortest->value), CommonFields::default('debrief', CircuitTool::DEBRIEF_S, 's'),
-            ),
+        ];
+    }
+
+    /**
+     * @param  int  $rounds  where nobody says how often a way is driven
+     * @return list<Assumption> what was taken at the ways
+     */
+    public static function unsaid(Values $input, int $rounds): array
+    {
+        $said = static fn (string $field): bool => array_filter($input->objects('ways'), static fn (Values $way): bool => ! $way->has($field)) === [];
+
+        return [
             ...$said('brief') ? [] : [CommonFields::default('brief at a way', Stop::BRIEF_S, 's')],
-            ...$said('rounds') ? [] : [CommonFields::default('rounds at a way', CircuitReader::ROUNDS)],
+            ...$said('rounds') ? [] : [CommonFields::default('rounds at a way', $rounds)],
         ];
     }
 

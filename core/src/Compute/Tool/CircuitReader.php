@@ -42,32 +42,37 @@ final class CircuitReader
         ), KindOfRoad::cases());
     }
 
-    /** @return list<ListField> the ways, and the legs between them that somebody has measured */
-    public static function fields(): array
+    private static function id(string $key, string $about): TextField
     {
-        $id = static fn (string $key, string $about): TextField => (new TextField($key, $about, 60))->required();
+        return (new TextField($key, $about, 60))->required();
+    }
 
-        return [
-            (new ListField('ways', 'in any order, unless they are driven as given', new ObjectField('way', 'a way through a site', new Shape(
-                $id('id', 'told apart by it'), new TextField('name', 'as it is said; default its id', 160),
-                ChoiceField::of('routine', 'which one it teaches', RoutineCode::class)->required(),
-                PositionField::of('in', 'where its approach begins')->required(), PositionField::of('out', 'where it ends; default where it begins'),
-                new NumberField('difficulty', '0 easy to 1 hard; default 0', 0.0, 1.0),
-                new NumberField('rounds', 'how often it is driven, a whole number; default '.self::ROUNDS, 1.0, (float) self::MOST_ROUNDS),
-                ChoiceField::of('road', 'what one drives on around it; default as usual for the routine', KindOfRoad::class),
-                new QuantityField('brief', 'talking before its first round; default '.Stop::BRIEF_S, Kind::Duration, 0.0, 3600.0),
-                new QuantityField('round', 'one round; default from where it lies', Kind::Duration, 1.0, 3600.0),
-                new QuantityField('again', 'the loop that leads back to it; default from where it lies', Kind::Duration, 0.0, 3600.0),
-                new TextField('direction', 'how the learner is asked for it, as its plan says; without it nothing is told of the way', 300),
-                new QuantityField('say_at', 'so far before its line the direction must have been said, as its plan says; default 0',
-                    Kind::Distance, 0.0, 5_000.0),
-            )), self::MOST_WAYS))->required(),
-            new ListField('legs', 'drives that somebody has measured', new ObjectField('leg', 'from one way to another', new Shape(
-                $id('from', 'id of a way, or start'), $id('to', 'id of a way, or end'),
-                (new QuantityField('time', 'as it was measured', Kind::Duration, 0.0, 36_000.0))->required(),
-                new QuantityField('distance', 'as it was measured; default from where they lie', Kind::Distance, 0.0, 100_000.0),
-            )), self::MOST_LEGS),
-        ];
+    /** @param  int  $rounds  where nobody says how often */
+    public static function ways(int $most, int $rounds, string $about): ListField
+    {
+        return new ListField('ways', $about, new ObjectField('way', 'a way through a site', new Shape(
+            self::id('id', 'told apart by it'), new TextField('name', 'as it is said; default its id', 160),
+            ChoiceField::of('routine', 'which one it teaches', RoutineCode::class)->required(),
+            PositionField::of('in', 'where its approach begins')->required(), PositionField::of('out', 'where it ends; default where it begins'),
+            new NumberField('difficulty', '0 easy to 1 hard; default 0', 0.0, 1.0),
+            new NumberField('rounds', 'how often it is driven, a whole number; default '.$rounds, 1.0, (float) self::MOST_ROUNDS),
+            ChoiceField::of('road', 'what one drives on around it; default as usual for the routine', KindOfRoad::class),
+            new QuantityField('brief', 'talking before its first round; default '.Stop::BRIEF_S, Kind::Duration, 0.0, 3600.0),
+            new QuantityField('round', 'one round; default from where it lies', Kind::Duration, 1.0, 3600.0),
+            new QuantityField('again', 'the loop that leads back to it; default from where it lies', Kind::Duration, 0.0, 3600.0),
+            new TextField('direction', 'how the learner is asked for it, as its plan says; without it nothing is told of the way', 300),
+            new QuantityField('say_at', 'so far before its line the direction must have been said, as its plan says; default 0',
+                Kind::Distance, 0.0, 5_000.0),
+        )), $most);
+    }
+
+    public static function measuredLegs(): ListField
+    {
+        return new ListField('legs', 'drives that somebody has measured', new ObjectField('leg', 'from one way to another', new Shape(
+            self::id('from', 'id of a way, or start'), self::id('to', 'id of a way, or end'),
+            (new QuantityField('time', 'as it was measured', Kind::Duration, 0.0, 36_000.0))->required(),
+            new QuantityField('distance', 'as it was measured; default from where they lie', Kind::Distance, 0.0, 100_000.0),
+        )), self::MOST_LEGS);
     }
 
     /** @throws BadInput where the time or its zone cannot be read */
@@ -90,13 +95,13 @@ final class CircuitReader
      *
      * @throws BadInput where one has the id of another, or a routine that the pack has not
      */
-    public static function stops(Values $input, RulePack $pack, Drive $drive): array
+    public static function stops(Values $input, RulePack $pack, Drive $drive, int $roundsUnsaid = self::ROUNDS): array
     {
         $stops = $seen = $errors = [];
         foreach ($input->objects('ways') as $i => $way) {
             $id = $way->text('id') ?? '';
             $routine = $way->choice('routine', RoutineCode::class) ?? RoutineCode::BetweenHazards;
-            $rounds = $way->number('rounds') ?? (float) self::ROUNDS;
+            $rounds = $way->number('rounds') ?? (float) $roundsUnsaid;
             if (isset($seen[$id]) || in_array($id, [MeasuredLeg::START, MeasuredLeg::END], true)) {
                 $errors["ways.{$i}.id"][] = isset($seen[$id]) ? "must not be given twice ({$id})." : "must not be {$id}: that is where the lesson does so.";
             }
@@ -154,8 +159,12 @@ final class CircuitReader
         return array_values($legs);
     }
 
-    /** By the clock on the wall there; null where nobody says it. @throws BadInput */
-    private static function startsAt(Values $input, RulePack $pack): ?\DateTimeImmutable
+    /**
+     * By the clock on the wall there; null where nobody says it.
+     *
+     * @throws BadInput where the time or its zone cannot be read
+     */
+    public static function startsAt(Values $input, RulePack $pack): ?\DateTimeImmutable
     {
         $said = $input->text('starts_at');
         $zone = $input->text('time_zone');

@@ -54,12 +54,11 @@ final class CircuitTool implements Tool
             PositionField::of('start', 'where the lesson starts')->required(),
             PositionField::of('end', 'where it ends; default where it starts'),
             ChoiceField::of('order', 'in which order; default shortest', Order::class),
-            ...CircuitReader::fields(),
-            ...[
-                new NumberField('detour_factor', 'roads against the crow’s line; default '.Drive::DETOUR, 1.0, 5.0),
-                new QuantityField('debrief', 'talking at the end; default '.self::DEBRIEF_S, Kind::Duration, 0.0, 7200.0),
-                new ObjectField('speeds', 'paces that are not the usual ones', new Shape(...CircuitReader::paces())),
-            ],
+            CircuitReader::ways(CircuitReader::MOST_WAYS, CircuitReader::ROUNDS, 'in any order, unless they are driven as given')->required(),
+            CircuitReader::measuredLegs(),
+            new NumberField('detour_factor', 'roads against the crow’s line; default '.Drive::DETOUR, 1.0, 5.0),
+            new QuantityField('debrief', 'talking at the end; default '.self::DEBRIEF_S, Kind::Duration, 0.0, 7200.0),
+            new ObjectField('speeds', 'paces that are not the usual ones', new Shape(...CircuitReader::paces())),
         );
     }
 

@@ -7,7 +7,6 @@ namespace NobleTurn\Core\Compute\Tool;
 use NobleTurn\Core\Compute\Answer;
 use NobleTurn\Core\Compute\Effort;
 use NobleTurn\Core\Compute\Field\ChoiceField;
-use NobleTurn\Core\Compute\Field\FlagField;
 use NobleTurn\Core\Compute\Field\ListField;
 use NobleTurn\Core\Compute\Field\ObjectField;
 use NobleTurn\Core\Compute\Field\TextField;
@@ -18,8 +17,6 @@ use NobleTurn\Core\Compute\Values;
 use NobleTurn\Core\Plan\Warning;
 use NobleTurn\Core\Record\Conditions;
 use NobleTurn\Core\Record\Outcome;
-use NobleTurn\Core\Record\Taught;
-use NobleTurn\Core\Routine\Faults;
 use NobleTurn\Core\Routine\Section;
 use NobleTurn\Core\Rules\Assumption;
 use NobleTurn\Core\Rules\Source;
@@ -33,15 +30,12 @@ use NobleTurn\Core\Skill\Trend;
 use NobleTurn\Core\Trade\Effect;
 use NobleTurn\Core\Trade\RoutineCode;
 use NobleTurn\Core\Trade\Side;
-use NobleTurn\Core\Trade\Stage;
 use NobleTurn\Core\Trade\Step;
 use NobleTurn\Core\Vehicle\Transmission;
 
 /** What the marks say a learner can do unaided today, how surely, and what holds back most. */
 final class SkillTool implements Tool
 {
-    private const MOST_MARKS = 30_000;
-
     public function name(): string
     {
         return 'skill';
@@ -55,38 +49,12 @@ final class SkillTool implements Tool
 
     public function input(): Shape
     {
-        $conditions = new ObjectField('conditions', 'what it was driven in; what is not noted counts as the reference', new Shape(
-            new ChoiceField('traffic', 'around', Conditions::KINDS['traffic']), new ChoiceField('light', 'of day', Conditions::KINDS['light']),
-            new ChoiceField('surface', 'under the tyres', Conditions::KINDS['surface']), new ChoiceField('road', 'kind of road', Conditions::KINDS['road']),
-            new ChoiceField('occasion', 'it was driven on; noted, and weighed as any other', ['lesson', 'mock-test', 'test']),
-        ));
-
         return new Shape(
             CommonFields::packField(),
             (new TextField('today', 'date the estimates are for, such as 2026-05-20', 25))->required(),
-            (new ListField('marks', 'every marked step', new ObjectField('mark', 'one', new Shape(
-                (new TextField('at', 'when, ISO 8601', 35))->required(),
-                ChoiceField::of('routine', 'driven', RoutineCode::class)->required(),
-                ChoiceField::of('step', 'marked', Step::class)->required(),
-                ChoiceField::of('outcome', 'how it was done', Outcome::class)->required(),
-                new FlagField('out_of_order', 'a slip in the order counts as a prompt at the least'),
-                new ChoiceField('fault', 'the kind that was seen, of this step: with it “unaided” counts as a reminder', Faults::codes()),
-                ChoiceField::of('effect', 'on others: where they had to change something it counts as missed', Effect::class),
-                ChoiceField::of('side', 'of the way driven; default the routine’s own', Side::class),
-                ChoiceField::of('taught', 'shown or talked through: practice, no evidence', Taught::class),
-                new TextField('lesson', 'marks of one lesson; default those of one day', 60),
-                new TextField('marker', 'who marked it', 60),
-                new TextField('place', 'where: some are harder than others of their kind', 60),
-                ChoiceField::of('stage', 'of the round; marks of several stages each count', Stage::class),
-                $conditions,
-            )), self::MOST_MARKS))->required(),
+            SkillFields::marks(),
             ChoiceField::of('transmission', 'learned on; default manual: what such a car cannot do was never left out', Transmission::class),
-            new ListField('overrulings', 'where an instructor knows better', new ObjectField('overruling', 'one', new Shape(
-                (new TextField('at', 'when it was said', 35))->required(),
-                ChoiceField::of('routine', 'about', RoutineCode::class)->required(),
-                ChoiceField::of('step', 'about', Step::class)->required(),
-                ChoiceField::of('level', 'how often it would be unaided', Level::class)->required(),
-            )), 500),
+            SkillFields::overrulings(),
             new ListField('own_ratings', 'how the learner rated a step of a lesson, oldest lesson first', new ObjectField('rating', 'one', new Shape(
                 (new TextField('lesson', 'of marks', 60))->required(),
                 ChoiceField::of('step', 'rated', Step::class)->required(),
@@ -97,7 +65,7 @@ final class SkillTool implements Tool
                 ChoiceField::of('routine', 'driven', RoutineCode::class)->required(),
                 ChoiceField::of('step', 'marked', Step::class)->required(),
                 new TextField('place', 'where', 60),
-                $conditions,
+                SkillFields::conditions(),
             )), 500),
         );
     }
@@ -186,8 +154,7 @@ final class SkillTool implements Tool
                     static fn (float $p): float => round($p, 9), $fit->foretells($routine, $step, SkillReader::conditions($next), $next->text('place'), $at),
                 ));
             }, $input->objects('predict')),
-        ], self::assumptions(), $ignored === 0 ? [] : [new Warning('future-marks',
-            "{$ignored} ".($ignored === 1 ? 'mark lies' : 'marks lie').' after today and says nothing yet.')]);
+        ], self::assumptions(), $ignored === 0 ? [] : [Warning::future($ignored)]);
     }
 
     /** @return non-empty-list<string> worst to best, as the ladder ranks them */

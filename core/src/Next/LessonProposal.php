@@ -1,0 +1,230 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Next;
+
+use NobleTurn\Core\Circuit\Circuit;
+use NobleTurn\Core\Circuit\Legs;
+use NobleTurn\Core\Circuit\Stop;
+use NobleTurn\Core\Record\Need;
+use NobleTurn\Core\Routine\Routine;
+use NobleTurn\Core\Trade\RoutineCode;
+
+/**
+ * The ways of a lesson for its aims: enough rounds of what it is for, one that would otherwise fade, easy ones first, back in time. What is not in it
+ * is said with its reason.
+ */
+final readonly class LessonProposal
+{
+    /** Rounds of the aim count so many times as much as others (assumed). */
+    public const AIM = 3.0;
+
+    /** So does the first round of what would fade next, if nothing that is older is an aim (assumed). */
+    private const REVISIT = 3.0;
+
+    /** What was not driven for so long is worth a round before it fades (assumed). */
+    private const REVISIT_DAYS = Need::DAYS / 2;
+
+    /** More rounds of one routine in a lesson bring nothing (assumed). */
+    private const MOST_ROUNDS = 8;
+
+    /** A first round that brings less is not needed (assumed): the chances of its steps, added up. */
+    private const NEEDED = 0.004;
+
+    /** How hard a way may be for somebody who does nothing of it alone, by what the school says of them, and for somebody who does all of it (assumed). */
+    private const BEARS_NEW = ['beginner' => 0.25, 'developing' => 0.35, 'independent' => 0.5];
+
+    private const BEARS_ALL = 1.15;
+
+    /** From "can be borne" to "cannot" it is not one step (assumed). */
+    private const EDGE = 0.08;
+
+    /** As much as all there is: somebody asked for it. */
+    private const WANTED = 100.0;
+
+    /**
+     * @param  list<NotTaken>  $notTaken
+     * @param  float  $value  what its rounds are expected to bring, chances added up; nothing weighed
+     */
+    private function __construct(public Circuit $circuit, public bool $isExact, public array $notTaken, public float $value)
+    {
+    }
+
+    /**
+     * @param  non-empty-list<Aim>  $aims
+     * @param  list<Stop>  $stops
+     * @param  list<Routine>  $routines  of the stops, in the same order
+     * @param  list<string>  $pinned  ids of ways and codes of routines
+     * @param  list<string>  $excluded  the same
+     * @param  int  $debrief  s
+     */
+    public static function of(
+        Learner $learner, array $aims, array $stops, array $routines, Legs $legs, int $seconds, int $debrief, array $pinned, array $excluded,
+    ): self {
+        $budget = (float) ($seconds - $debrief);
+        $aimed = array_map(static fn (Aim $aim): string => $aim->routine->code->value, $aims);
+        $worth = self::worth($learner, $aimed, $stops, $routines, $pinned);
+        [$ways, $not] = [[], []];
+        foreach ($stops as $way => $stop) {
+            $why = in_array($stop->id, $pinned, true) ? null : self::before($learner, $aimed, $stop, $routines[$way], $excluded);
+            $short = $legs->along([$way]) + $stop->onceSeconds() - $budget;
+            if ($why === null && $short > 1e-6) {
+                $why = new NotTaken($stop->id, WhyNot::OutOfReach, sprintf('%s is out of reach: there, one round and back take %d min more than there is.',
+                    $stop->name, (int) ceil($short / 60.0)));
+            }
+            if ($why === null) {
+                $ways[] = $way;
+            } else {
+                $not[$way] = $why;
+            }
+        }
+        $chosen = (new Choosing($stops, $legs, $worth, $budget))->choose($ways);
+        $circuit = Circuit::chosen($stops, $legs, $chosen->rounds, $seconds, $debrief);
+        foreach (array_diff($ways, array_keys($chosen->rounds)) as $way) {
+            $not[$way] = self::after($learner, $stops[$way], $routines[$way], $worth->more($chosen->rounds, $way));
+        }
+        ksort($not);
+
+        return new self($circuit, count($ways) <= Choosing::EXACT, array_values($not), self::value($learner, $chosen->rounds, $routines));
+    }
+
+    /** What can be borne of a way, 0 to 1: the better somebody is at a routine, the harder it may be. */
+    public static function bears(Learner $learner, Routine $routine, float $difficulty): float
+    {
+        $now = $learner->isNew($routine) ? 0.0 : $learner->worth->now($routine);
+        $new = self::BEARS_NEW[$learner->level->value];
+
+        return 1.0 / (1.0 + exp(($difficulty - $new - (self::BEARS_ALL - $new) * $now) / self::EDGE));
+    }
+
+    /**
+     * What can be driven in a lesson.
+     *
+     * @param  list<Stop>  $stops
+     * @param  list<Routine>  $routines  of the stops, in the same order
+     * @param  float  $budget  for the driving and the ways, s
+     * @param  list<string>  $excluded
+     * @return list<RoutineCode>
+     */
+    public static function within(array $stops, array $routines, Legs $legs, float $budget, array $excluded): array
+    {
+        $codes = [];
+        foreach ($stops as $way => $stop) {
+            if ($legs->along([$way]) + $stop->onceSeconds() <= $budget + 1e-6 && ! in_array($stop->id, $excluded, true)) {
+                $codes[] = $routines[$way]->code;
+            }
+        }
+
+        return array_values(array_unique($codes, SORT_REGULAR));
+    }
+
+    /**
+     * @param  list<string>  $aimed
+     * @param  list<Stop>  $stops
+     * @param  list<Routine>  $routines
+     * @param  list<string>  $pinned
+     */
+    private static function worth(Learner $learner, array $aimed, array $stops, array $routines, array $pinned): LessonWorth
+    {
+        $revisit = self::revisit($learner, $aimed, $routines);
+        $brings = [];
+        foreach ($routines as $routine) {
+            $code = $routine->code->value;
+            if (! isset($brings[$code])) {
+                $more = $learner->worth->rounds($routine, self::MOST_ROUNDS);
+                $brings[$code] = array_map(static fn (int $i): float => $more[$i] * match (true) {
+                    in_array($code, $aimed, true) => self::AIM,
+                    $code === $revisit && $i === 0 => self::REVISIT,
+                    default => 1.0,
+                }, array_keys($more));
+            }
+        }
+
+        return new LessonWorth(
+            array_map(static fn (Routine $routine): string => $routine->code->value, $routines), $brings,
+            array_map(static fn (Stop $stop, Routine $routine): float => self::bears($learner, $routine, $stop->difficulty), $stops, $routines),
+            array_map(static fn (Stop $stop): float => in_array($stop->id, $pinned, true) ? self::WANTED : 0.0, $stops),
+        );
+    }
+
+    /**
+     * Of what they know, and the lesson is not for, that which was not driven for longest.
+     *
+     * @param  list<string>  $aimed
+     * @param  list<Routine>  $routines  that can be driven here
+     */
+    private static function revisit(Learner $learner, array $aimed, array $routines): ?string
+    {
+        $longest = [self::REVISIT_DAYS, null];
+        foreach ($routines as $routine) {
+            $days = $learner->daysSince($routine);
+            if ($days !== null && $days > $longest[0] && ! in_array($routine->code->value, $aimed, true)) {
+                $longest = [$days, $routine->code->value];
+            }
+        }
+
+        return $longest[1];
+    }
+
+    /**
+     * Why a way is not so much as looked at; null where it is.
+     *
+     * @param  list<string>  $aimed
+     * @param  list<string>  $excluded
+     */
+    private static function before(Learner $learner, array $aimed, Stop $stop, Routine $routine, array $excluded): ?NotTaken
+    {
+        $code = $routine->code->value;
+        $not = static fn (WhyNot $why, string $message): NotTaken => new NotTaken($stop->id, $why, "{$stop->name}: {$message}.");
+        if (in_array($stop->id, $excluded, true) || in_array($code, $excluded, true)) {
+            return $not(WhyNot::Excluded, 'you left it out');
+        }
+        if (in_array($code, $aimed, true)) {
+            return null;
+        }
+        if (! isset($learner->routines[$code])) {
+            return $not(WhyNot::NotNeeded, 'not learned in this car');
+        }
+        $missing = $learner->isNew($routine) ? $learner->missing($routine) : [];
+        if ($missing !== []) {
+            return $not(WhyNot::TooEarly, 'first '.$learner->title($learner->routines[$missing[0]->value]));
+        }
+        if ($learner->isNew($routine)) {
+            return $not(WhyNot::TooEarly, 'one new thing at a time');
+        }
+        if ($learner->worth->rounds($routine, 1)[0] < self::NEEDED) {
+            return $not(WhyNot::NotNeeded, sprintf('about %d times in 10 alone, and driven lately', (int) round(10.0 * $learner->worth->now($routine))));
+        }
+
+        return null;
+    }
+
+    /** Why a way that was looked at is not in it. */
+    private static function after(Learner $learner, Stop $stop, Routine $routine, float $wouldBring): NotTaken
+    {
+        if (self::bears($learner, $routine, $stop->difficulty) < 0.5) {
+            return new NotTaken($stop->id, WhyNot::TooEarly, "{$stop->name}: harder than they can bear yet; an easier one first.");
+        }
+        if ($wouldBring < self::NEEDED) {
+            return new NotTaken($stop->id, WhyNot::NotNeeded, "{$stop->name}: the lesson has enough of it.");
+        }
+
+        return new NotTaken($stop->id, WhyNot::NoTime, "{$stop->name}: no time for it beside what helps more.");
+    }
+
+    /**
+     * @param  array<int, int>  $rounds  by way
+     * @param  list<Routine>  $routines
+     */
+    private static function value(Learner $learner, array $rounds, array $routines): float
+    {
+        $driven = [];
+        foreach ($rounds as $way => $number) {
+            $code = $routines[$way]->code->value;
+            $driven[$code] = [$routines[$way], ($driven[$code][1] ?? 0) + $number];
+        }
+
+        return array_sum(array_map(static fn (array $one): float => array_sum($learner->worth->rounds(...$one)), $driven));
+    }
+}

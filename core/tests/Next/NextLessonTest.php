@@ -1,0 +1,206 @@
+<?php
+
+declare(strict_types=1);
+
+use NobleTurn\Core\Next\Prerequisites;
+use NobleTurn\Core\Routine\Catalogue\Catalogue;
+use NobleTurn\Core\Rules\GreatBritain;
+use NobleTurn\Core\Rules\RulePacks;
+use NobleTurn\Core\Tests\Approaches;
+use NobleTurn\Core\Tests\Ask;
+use NobleTurn\Core\Tests\SteppingLearner;
+use NobleTurn\Core\Trade\RoutineCode;
+use NobleTurn\Core\Trade\Step;
+
+/* The next lesson as it is asked for: what it is for, what it drives, what it leaves out. */
+
+const AT_SCHOOL = ['latitude_deg' => 49.2, 'longitude_deg' => -8.1];
+
+/**
+ * @param  list<array{string, string, float}>  $ways  id, routine, difficulty; each 300 m further out
+ * @return list<array<string, mixed>>
+ */
+function waysOut(array $ways, int $rounds = 4): array
+{
+    return array_map(static fn (int $i): array => [
+        'id' => $ways[$i][0], 'name' => ucfirst($ways[$i][0]), 'routine' => $ways[$i][1], 'difficulty' => $ways[$i][2], 'rounds' => $rounds,
+        'in' => ['latitude_deg' => 49.2 + 0.0027 * ($i + 1), 'longitude_deg' => -8.1],
+    ], array_keys($ways));
+}
+
+/**
+ * Rounds of routines on a day, every step as said.
+ *
+ * @param  list<string>  $routines
+ * @return list<array<string, mixed>>
+ */
+function marksOf(array $routines, string $outcome = 'unaided', string $day = '2026-05-18', int $rounds = 4, array $more = []): array
+{
+    $marks = [];
+    foreach ($routines as $n => $routine) {
+        for ($i = 0; $i < $rounds; $i++) {
+            foreach (Step::cases() as $step) {
+                if (Catalogue::routine(RoutineCode::from($routine), new GreatBritain)->has($step)) {
+                    $marks[] = [
+                        'at' => sprintf('%sT10:%02d:%02dZ', $day, ($n * $rounds + $i) % 60, $n % 60), 'routine' => $routine, 'step' => $step->value,
+                        'outcome' => $outcome,
+                    ] + $more;
+                }
+            }
+        }
+    }
+
+    return $marks;
+}
+
+/** @return list<string> what comes before a routine, however far back */
+function beforeIt(string $routine): array
+{
+    return array_column(Prerequisites::all(RoutineCode::from($routine), new GreatBritain), 'value');
+}
+
+function nextLesson(array $more = []): array
+{
+    return Ask::tool('next-lesson', $more + [
+        'pack' => 'gb', 'today' => '2026-05-20', 'starts_at' => '2026-05-20T10:00:00Z', 'minutes' => 60, 'marks' => [], 'start' => AT_SCHOOL,
+    ]);
+}
+
+/** What is so of every lesson, whatever was asked. */
+function isSound(array $answer, array $asked): void
+{
+    expect(count($answer['aims']))->toBeGreaterThanOrEqual(1)->toBeLessThanOrEqual(2);
+    $at = 0;
+    foreach ($answer['parts'] as $part) {
+        expect($part['from_s'])->toBe($at)->and($part['until_s'])->toBeGreaterThan($at);
+        $at = $part['until_s'];
+    }
+    $ids = array_column($asked['ways'], 'id');
+    $named = [...$answer['order'], ...array_column($answer['left_out'], 'way')];
+    sort($ids);
+    sort($named);
+    // Every way is driven or left out with a reason, none both.
+    expect($at)->toBe($ids === [] ? 0 : 60 * $asked['minutes'])->and($named)->toBe($ids);
+    $ways = array_combine(array_column($asked['ways'], 'id'), $asked['ways']);
+    $hard = array_map(static fn (string $way): float => $ways[$way]['difficulty'], $answer['order']);
+    $sorted = $hard;
+    sort($sorted);
+    expect($hard)->toBe($sorted);
+    foreach ([...$answer['left_out'], ...$answer['lacking'], ...$answer['aims']] as $said) {
+        expect($said['message'])->toMatch('/^[A-Z0-9].+\.$/')->not->toMatch('/[{}\[\]|]|NAN|INF/');
+    }
+}
+
+it('drives what it is for, easy ones first, and says why each other way is left out', function (): void {
+    $asked = ['minutes' => 60, 'marks' => [...marksOf(beforeIt('roundabout'), 'unaided'), ...marksOf(['roundabout'], 'prompted')], 'ways' => waysOut([
+        ['small', 'roundabout', 0.2], ['large', 'roundabout', 0.5], ['corner', 'turn-left', 0.1], ['slip', 'join', 0.4], ['far', 'emerge-left', 0.3],
+        ['spiral', 'roundabout', 1.0],
+    ])];
+    $asked['ways'][4]['in']['latitude_deg'] = 49.9;
+    $answer = nextLesson($asked);
+    isSound($answer, $asked);
+    expect($answer['aims'][0]['routine'])->toBe('roundabout')->and($answer['aims'][0]['reason'])->toBe('gain')
+        ->and($answer['order'])->toContain('small', 'large')->and($answer['exact'])->toBeTrue();
+    $reasons = array_column($answer['left_out'], 'reason', 'way');
+    expect($reasons['slip'])->toBe('too-early')->and($reasons['far'])->toBe('out-of-reach')->and($reasons['spiral'])->toBe('too-early');
+    expect(array_column($answer['left_out'], 'message', 'way')['slip'])->toBe('Slip: first Change lane to the right.');
+});
+
+it('has an answer for a beginner, for one lesson, for a year’s pause, a test tomorrow, nothing within reach and ten minutes', function (): void {
+    $ways = waysOut([['a', 'turn-left', 0.2], ['b', 'emerge-left', 0.3], ['c', 'overtake', 0.9]]);
+    foreach (['gb', 'ie', 'na'] as $pack) {
+        $beginner = nextLesson($asked = ['pack' => $pack, 'minutes' => 60, 'ways' => $ways]);
+        isSound($beginner, $asked);
+        // What begins, and needs no place of its own; nothing else yet.
+        expect($beginner['aims'][0]['routine'])->toBe('move-off')->and($beginner['order'])->toBe([])->and($beginner['lacking'])->toBe([])
+            ->and(array_unique(array_column($beginner['left_out'], 'reason')))->toBe(['too-early']);
+    }
+    $one = nextLesson($asked = ['minutes' => 60, 'ways' => $ways, 'marks' => marksOf(['move-off'], 'unaided', rounds: 8)]);
+    isSound($one, $asked);
+    expect($one['aims'][0]['reason'])->toBe('never-done')->and($one['aims'][0]['routine'])->toBe('turn-left')->and($one['order'])->toBe(['a']);
+    $paused = nextLesson($asked = ['minutes' => 60, 'ways' => $ways, 'marks' => marksOf(['move-off', 'turn-left', 'emerge-left'], 'unaided', '2025-05-18')]);
+    isSound($paused, $asked);
+    expect($paused['aims'][0]['reason'])->toBe('fading')->and($paused['aims'][0]['message'])->toContain('not driven for 367 days');
+    $tomorrow = nextLesson($asked = [
+        'minutes' => 60, 'ways' => $ways, 'test_on' => '2026-05-21', 'marks' => marksOf(['move-off', 'turn-left', 'emerge-left'], 'prompted'),
+    ]);
+    isSound($tomorrow, $asked);
+    expect($tomorrow['aims'][0]['reason'])->toBe('test-soon')->and($tomorrow['aims'][0]['message'])->toMatch('/the test is (tomorrow|in 1 day)\./');
+    $far = array_map(static fn (array $way): array => ['in' => ['latitude_deg' => 50.9, 'longitude_deg' => -8.1]] + $way, $ways);
+    $nowhere = nextLesson($asked = ['minutes' => 60, 'ways' => $far, 'marks' => marksOf(['move-off', 'turn-left', 'emerge-left'], 'prompted')]);
+    isSound($nowhere, $asked);
+    expect($nowhere['order'])->toBe([])->and(array_column($nowhere['left_out'], 'reason', 'way')['a'])->toBe('out-of-reach');
+    $short = nextLesson($asked = ['minutes' => 10, 'ways' => $ways, 'marks' => marksOf(['move-off', 'turn-left', 'emerge-left'], 'prompted')]);
+    isSound($short, $asked);
+    expect($short['order'])->not->toBe([]);
+});
+
+it('takes what is pinned, leaves out what is not wanted, and refuses what is neither a way nor a routine', function (): void {
+    $asked = ['minutes' => 60, 'marks' => marksOf([...beforeIt('emerge-right'), 'emerge-right'], 'prompted'), 'ways' => waysOut([
+        ['a', 'turn-left', 0.2], ['b', 'emerge-right', 0.3], ['c', 'overtake', 0.9], ['d', 'emerge-right', 0.4], ['e', 'turn-right', 0.25],
+    ], 2)];
+    $pinned = nextLesson($more = ['pinned' => ['c', 'e']] + $asked);
+    isSound($pinned, $more);
+    expect($pinned['order'])->toContain('c', 'e');
+    $without = nextLesson($more = ['excluded' => ['b', 'turn-right']] + $asked);
+    isSound($without, $more);
+    $reasons = array_column($without['left_out'], 'reason', 'way');
+    expect($reasons['b'])->toBe('excluded')->and($reasons['e'])->toBe('excluded')->and(array_column($without['aims'], 'routine'))->not->toContain('turn-right');
+    expect(nextLesson(['pinned' => ['overtake']] + $asked)['aims'][0])->toMatchArray(['routine' => 'overtake', 'reason' => 'pinned']);
+    expect(Ask::refusal('next-lesson', ['pack' => 'gb', 'today' => '2026-05-20', 'minutes' => 60, 'marks' => [], 'pinned' => ['nowhere']]))
+        ->toBe(['pinned.0' => ['must be the id of a way, or a routine.']]);
+    expect(Ask::refusal('next-lesson', ['pack' => 'gb', 'today' => '2026-05-20', 'minutes' => 60, 'marks' => [], 'ways' => waysOut([['a', 'turn-left', 0.0]])]))
+        ->toHaveKey('start');
+    expect(Ask::refusal('next-lesson', ['pack' => 'na', 'today' => '2026-05-20', 'minutes' => 60, 'marks' => [], 'agreed' => [['routine' => 'merge']],
+        'pinned' => ['mini-roundabout']]))->toHaveKey('pinned.0');
+});
+
+it('asks for a condition that is lacking when the hour offers it', function (): void {
+    $marks = marksOf([...beforeIt('emerge-right'), 'emerge-right'], more: ['conditions' => ['traffic' => 'quiet', 'light' => 'day', 'surface' => 'dry']], rounds: 9);
+    $at = static fn (string $when): array => array_column(nextLesson(['marks' => $marks, 'starts_at' => $when, 'today' => substr($when, 0, 10)])['lacking'], null, 'condition');
+    $noon = $at('2026-05-20T11:00:00Z');
+    expect($noon)->toHaveKeys(['busy', 'night', 'wet'])->and($noon['night']['possible'])->toBeFalse()->and($noon['busy']['possible'])->toBeFalse()
+        ->and($noon['night']['message'])->toBe('Never driven at night: a lesson after dark would do.');
+    $evening = $at('2026-12-16T17:30:00Z');
+    expect($evening['night'])->toMatchArray(['possible' => true, 'message' => 'Never driven at night: it is dark in this lesson.'])
+        ->and($evening['busy']['possible'])->toBeTrue()->and($evening['wet']['possible'])->toBeFalse();
+    $driven = marksOf(['move-off', 'turn-left'], more: ['conditions' => ['light' => 'night', 'traffic' => 'busy', 'surface' => 'wet']], rounds: 3);
+    expect(nextLesson(['marks' => [...$marks, ...$driven]])['lacking'])->toBe([])
+        ->and(nextLesson(['marks' => $marks, 'learner_level' => 'beginner'])['lacking'])->toBe([]);
+});
+
+it('names what helps with the kind of fault that is seen, and nothing that nobody knows', function (): void {
+    $marks = [...marksOf(beforeIt('emerge-right')), ...marksOf(['emerge-right'])];
+    foreach ($marks as $i => $mark) {
+        if ($mark['routine'] === 'emerge-right' && $mark['step'] === 'position') {
+            $marks[$i] = ['outcome' => 'missed', 'fault' => 'wide'] + $mark;
+        }
+    }
+    $aim = nextLesson(['marks' => $marks, 'pinned' => ['emerge-right']])['aims'][0];
+    expect($aim)->toMatchArray(['routine' => 'emerge-right', 'step' => 'position', 'side' => 'right', 'reason' => 'pinned'])
+        ->and($aim['remedy'])->toMatchArray(['fault' => 'wide', 'learners' => 0, 'change' => null, 'low' => null, 'high' => null])
+        ->and($aim['remedy']['text'])->not->toBe('')->and($aim['remedy']['drill'])->not->toBe('');
+});
+
+it('is sound for made-up learners of every length in every town, and the same again', function (int $seed): void {
+    $learner = new SteppingLearner($draw = new Approaches($seed));
+    for ($lesson = 0; $lesson < $seed % 7; $lesson++) {
+        $learner->drive(10);
+    }
+    $marks = array_map(static fn ($one): array => [
+        'at' => $one->at->format('Y-m-d\TH:i:s\Z'), 'routine' => $one->routine->value, 'step' => $one->step->value, 'outcome' => $one->mark->outcome->value,
+    ], $learner->evidence);
+    $routines = array_column(Catalogue::codes(RulePacks::byCode('gb')), 'value');
+    $ways = [];
+    for ($i = 0; $i < 4 + $seed % 30; $i++) {
+        $ways[] = [
+            'id' => "w{$i}", 'name' => "W {$i}", 'routine' => $draw->one($routines), 'difficulty' => round($draw->number(0.0, 1.0), 2), 'rounds' => $draw->one([1, 2, 4]),
+            'in' => ['latitude_deg' => 49.2 + $draw->number(-0.04, 0.04), 'longitude_deg' => -8.1 + $draw->number(-0.06, 0.06)],
+        ];
+    }
+    $asked = ['today' => $learner->now->format('Y-m-d'), 'minutes' => $draw->one([15, 45, 60, 90, 120]), 'marks' => $marks, 'ways' => $ways];
+    $asked['starts_at'] = "{$asked['today']}T20:00:00Z";
+    $answer = nextLesson($asked);
+    isSound($answer, $asked);
+    expect($answer['value'])->toBeGreaterThanOrEqual(0.0)->and(nextLesson($asked))->toBe($answer);
+})->with(range(1, 14));
