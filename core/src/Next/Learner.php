@@ -41,7 +41,7 @@ final readonly class Learner
      * @param  list<Overruling>  $overrulings
      */
     public function __construct(
-        array $evidence, public RulePack $pack, public \DateTimeImmutable $on, array $overrulings = [],
+        public array $evidence, public RulePack $pack, public \DateTimeImmutable $on, array $overrulings = [],
         Transmission $transmission = Transmission::Manual, public LearnerLevel $level = LearnerLevel::Developing,
     ) {
         $driven = $marks = $seen = $last = [];

@@ -39,16 +39,15 @@ final class NextLessonReader
     }
 
     /**
-     * Ids of ways and codes of routines, apart.
+     * Ids of ways and codes of routines.
      *
      * @param  list<string>  $ways  ids
-     * @return array{list<string>, list<RoutineCode>} of both, and of the routines alone
+     * @return list<string>
      *
      * @throws BadInput where it is neither
      */
     public static function named(Values $input, string $field, array $ways, RulePack $pack): array
     {
-        $routines = [];
         $all = $input->texts($field);
         foreach ($all as $i => $one) {
             $routine = RoutineCode::tryFrom($one);
@@ -59,10 +58,9 @@ final class NextLessonReader
                 throw BadInput::field("{$field}.{$i}", 'must be the id of a way, or a routine.');
             }
             self::check($routine, $pack, "{$field}.{$i}");
-            $routines[] = $routine;
         }
 
-        return [$all, $routines];
+        return $all;
     }
 
     /**

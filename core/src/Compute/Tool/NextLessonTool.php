@@ -16,31 +16,19 @@ use NobleTurn\Core\Compute\Field\ObjectField;
 use NobleTurn\Core\Compute\Field\QuantityField;
 use NobleTurn\Core\Compute\Field\TextField;
 use NobleTurn\Core\Compute\Kind;
-use NobleTurn\Core\Compute\Out;
 use NobleTurn\Core\Compute\Shape;
 use NobleTurn\Core\Compute\Tool;
 use NobleTurn\Core\Compute\Values;
 use NobleTurn\Core\Fault\BadInput;
-use NobleTurn\Core\Next\Aim;
-use NobleTurn\Core\Next\AimReason;
-use NobleTurn\Core\Next\Aims;
 use NobleTurn\Core\Next\Choosing;
-use NobleTurn\Core\Next\Lacking;
 use NobleTurn\Core\Next\Learner;
 use NobleTurn\Core\Next\LessonProposal;
-use NobleTurn\Core\Next\NotTaken;
-use NobleTurn\Core\Next\Remedied;
-use NobleTurn\Core\Next\WhyNot;
+use NobleTurn\Core\Next\NextLesson;
 use NobleTurn\Core\Plan\Warning;
-use NobleTurn\Core\Routine\Demand;
 use NobleTurn\Core\Rules\Assumption;
-use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Rules\Source;
-use NobleTurn\Core\Skill\Evidence;
-use NobleTurn\Core\Skill\FaultSeen;
 use NobleTurn\Core\Trade\LearnerLevel;
 use NobleTurn\Core\Trade\RoutineCode;
-use NobleTurn\Core\Trade\Side;
 use NobleTurn\Core\Trade\Step;
 
 /** What a lesson is for, and the ways it drives for that. */
@@ -102,35 +90,7 @@ final class NextLessonTool implements Tool
 
     public function output(): array
     {
-        $circuit = CircuitPresenter::schema();
-
-        return [
-            'aims' => Out::list(Out::object([
-                'routine' => Out::choice(RoutineCode::class), 'step' => Out::choice(Step::class, 'above all'),
-                'side' => Out::choice(Side::class, 'of the way driven; null where it is either', nullable: true),
-                'reason' => Out::choice(AimReason::class), 'gain' => Out::number('by which the chances of its steps are expected to rise, added up'),
-                'evidence' => Out::integer('marks of the step'), 'message' => Out::text('as a sentence'),
-                'remedy' => Out::object([
-                    'text' => Out::text('what helps'), 'drill' => Out::text('to practise it'),
-                    'fault' => Out::text('the kind that is seen most; null where none is', nullable: true),
-                    'learners' => Out::integer('who were given it, with marks before and after; none is known to the calculation'),
-                    'change' => Out::number('of how often the step is clean; null where it is not known', nullable: true),
-                    'low' => Out::number('of its 80 % range', nullable: true), 'high' => Out::number('of its 80 % range', nullable: true),
-                ]),
-            ]), 'one or two, the main one first'),
-            'order' => $circuit['order'],
-            'parts' => $circuit['parts'],
-            'exact' => Out::flag('no other choice of these ways is worth more; false where there are too many to look at all'),
-            'value' => Out::number('what its rounds are expected to bring: chances added up'),
-            'driven_m' => $circuit['driven_m'],
-            'spare_s' => $circuit['spare_s'],
-            'lacking' => Out::list(Out::object([
-                'condition' => Out::choice(['busy', 'night', 'wet']), 'possible' => Out::flag('in this lesson'), 'message' => Out::text('as a sentence'),
-            ]), 'conditions hardly driven in'),
-            'left_out' => Out::list(Out::object([
-                'way' => Out::text('its id'), 'reason' => Out::choice(WhyNot::class), 'message' => Out::text('as a sentence'),
-            ]), 'in the order given'),
-        ];
+        return NextLessonPresenter::schema();
     }
 
     public function effort(Values $input): float
@@ -158,8 +118,8 @@ final class NextLessonTool implements Tool
         $stops = CircuitReader::stops($input, $pack, $drive, self::ROUNDS);
         $routines = NextLessonReader::routines($input, $pack);
         $ids = array_map(static fn (Stop $stop): string => $stop->id, $stops);
-        [$pinned, $pinnedRoutines] = NextLessonReader::named($input, 'pinned', $ids, $pack);
-        [$excluded, $excludedRoutines] = NextLessonReader::named($input, 'excluded', $ids, $pack);
+        $pinned = NextLessonReader::named($input, 'pinned', $ids, $pack);
+        $excluded = NextLessonReader::named($input, 'excluded', $ids, $pack);
         $start = PositionField::read($input->object('start'));
         if ($start === null && $stops !== []) {
             throw BadInput::field('start', 'is missing: where does the lesson begin?');
@@ -171,21 +131,12 @@ final class NextLessonTool implements Tool
                 'must be %d or more: the drive from start to end and the debrief alone take as long.', (int) ceil(($legs->along([]) + $debrief) / 60.0),
             ));
         }
-        $here = $stops === [] || $legs === null ? null : LessonProposal::within($stops, $routines, $legs, (float) ($seconds - $debrief), $excluded);
-        $aims = Aims::of($learner, NextLessonReader::agreed($input, $pack), $pinnedRoutines, $excludedRoutines, $testOn, $here);
-        $proposal = $legs === null || $stops === [] ? null
-            : LessonProposal::of($learner, $aims, $stops, $routines, $legs, $seconds, $debrief, $pinned, $excluded);
+        $lesson = NextLesson::of(
+            $learner, $at, $seconds, $debrief, NextLessonReader::agreed($input, $pack), $pinned, $excluded, $testOn, $stops, $routines, $legs, $start,
+        );
 
         return new Answer(
-            $pack->code(), $pack->version(),
-            ['aims' => self::aims($aims, $learner, $evidence, $pack, $vehicle->hasClutch())] + self::lesson($proposal) + [
-                'lacking' => array_map(static fn (Lacking $one): array => [
-                    'condition' => $one->condition, 'possible' => $one->isPossible, 'message' => $one->message,
-                ], $learner->level === LearnerLevel::Beginner ? [] : Lacking::of($evidence, $at, $seconds, $start)),
-                'left_out' => array_map(static fn (NotTaken $one): array => [
-                    'way' => $one->way, 'reason' => $one->reason->value, 'message' => $one->message,
-                ], $proposal->notTaken ?? []),
-            ],
+            $pack->code(), $pack->version(), NextLessonPresenter::body($lesson, $learner, $vehicle->hasClutch()),
             [
                 ...CommonFields::defaults(
                     $input, CommonFields::default('learner_level', LearnerLevel::Developing->value), CommonFields::default('debrief', $debrief, 's'),
@@ -195,42 +146,5 @@ final class NextLessonTool implements Tool
             ],
             $ignored === 0 ? [] : [Warning::future($ignored)],
         );
-    }
-
-    /**
-     * @param  non-empty-list<Aim>  $aims
-     * @param  list<Evidence>  $evidence
-     * @return list<array<string, mixed>>
-     */
-    private static function aims(array $aims, Learner $learner, array $evidence, RulePack $pack, bool $hasClutch): array
-    {
-        $faults = FaultSeen::in($evidence, $pack);
-
-        return array_map(static function (Aim $aim) use ($learner, $faults, $pack, $hasClutch): array {
-            $remedy = Remedied::of($aim, $learner, $faults, $hasClutch);
-
-            return [
-                'routine' => $aim->routine->code->value, 'step' => $aim->step->value, 'side' => Demand::side($aim->routine->code, $pack)?->value,
-                'reason' => $aim->reason->value, 'gain' => round($aim->gain, 4), 'evidence' => $aim->evidence, 'message' => $aim->message($learner),
-                'remedy' => [
-                    'text' => $remedy->text, 'drill' => $remedy->drill, 'fault' => $remedy->fault,
-                    'learners' => 0, 'change' => null, 'low' => null, 'high' => null,
-                ],
-            ];
-        }, $aims);
-    }
-
-    /** @return array<string, mixed> */
-    private static function lesson(?LessonProposal $proposal): array
-    {
-        if ($proposal === null) {
-            return ['order' => [], 'parts' => [], 'exact' => true, 'value' => 0.0, 'driven_m' => 0, 'spare_s' => 0];
-        }
-        $driven = CircuitPresenter::driven($proposal->circuit);
-
-        return [
-            'order' => $driven['order'], 'parts' => $driven['parts'], 'exact' => $proposal->isExact, 'value' => round($proposal->value, 4),
-            'driven_m' => $driven['driven_m'], 'spare_s' => $driven['spare_s'],
-        ];
     }
 }

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Next;
+
+use NobleTurn\Core\Circuit\Legs;
+use NobleTurn\Core\Circuit\Stop;
+use NobleTurn\Core\Routine\Routine;
+use NobleTurn\Core\Site\Position;
+use NobleTurn\Core\Trade\LearnerLevel;
+use NobleTurn\Core\Trade\RoutineCode;
+use NobleTurn\Core\Trade\Step;
+
+/** A lesson as it is proposed: what it is for, what it drives for that, and what is lacking that its hour may offer. */
+final readonly class NextLesson
+{
+    /**
+     * @param  non-empty-list<Aim>  $aims
+     * @param  ?LessonProposal  $proposal  null where no ways were said
+     * @param  list<Lacking>  $lacking
+     */
+    private function __construct(public array $aims, public ?LessonProposal $proposal, public array $lacking)
+    {
+    }
+
+    /**
+     * @param  \DateTimeImmutable  $at  when it begins, by the clock on the wall there
+     * @param  list<array{routine: RoutineCode, step: ?Step}>  $agreed  last time
+     * @param  list<string>  $pinned  ids of ways and codes of routines
+     * @param  list<string>  $excluded  the same
+     * @param  list<Stop>  $stops
+     * @param  list<Routine>  $routines  of the stops, in the same order
+     * @param  ?Legs  $legs  null where nobody says where it begins: then there are no stops
+     * @param  int  $seconds  with the debrief; there is time for the drive from start to end
+     */
+    public static function of(
+        Learner $learner, \DateTimeImmutable $at, int $seconds, int $debrief, array $agreed = [], array $pinned = [], array $excluded = [],
+        ?\DateTimeImmutable $testOn = null, array $stops = [], array $routines = [], ?Legs $legs = null, ?Position $start = null,
+    ): self {
+        $codes = static fn (array $named): array => array_values(array_filter(array_map(RoutineCode::tryFrom(...), $named)));
+        $isDriven = $stops !== [] && $legs !== null;
+        $here = $isDriven ? LessonProposal::within($stops, $routines, $legs, (float) ($seconds - $debrief), $excluded) : null;
+        $aims = Aims::of($learner, $agreed, $codes($pinned), $codes($excluded), $testOn, $here);
+
+        return new self(
+            $aims, $isDriven ? LessonProposal::of($learner, $aims, $stops, $routines, $legs, $seconds, $debrief, $pinned, $excluded) : null,
+            $learner->level === LearnerLevel::Beginner ? [] : Lacking::of($learner->evidence, $at, $seconds, $start),
+        );
+    }
+}
