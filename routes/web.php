@@ -22,6 +22,7 @@ use App\Http\Controllers\PlaceController;
 use App\Http\Controllers\PlannedItemController;
 use App\Http\Controllers\PrivacyController;
 use App\Http\Controllers\PromiseController;
+use App\Http\Controllers\ProposalController;
 use App\Http\Controllers\RemedyController;
 use App\Http\Controllers\RoutineController;
 use App\Http\Controllers\RulesController;
@@ -97,6 +98,7 @@ Route::prefix('api')->group(function (): void {
             Route::get('series', [DiaryController::class, 'series']);
             Route::get('lessons/{lesson}', [LessonController::class, 'show'])->middleware(Kept::class);
             Route::get('lessons/{lesson}/changed', [SkillController::class, 'changed'])->middleware(Kept::class);
+            Route::get('lessons/{lesson}/proposal', [ProposalController::class, 'show'])->middleware(Kept::class);
             Route::get('places/{place}/lessons', [DrawingController::class, 'lessons']);
         });
         $may(Right::WriteLessons)->group(function (): void {

@@ -85,6 +85,7 @@ final class Routes
             'POST busy-times/{busyTime}/restore' => [],
             'GET series' => ['lesson' => $ids['lesson'], 'weeks' => 1, 'times' => 3], 'POST lessons/{lesson}/series' => ['weeks' => 2, 'times' => 2],
             'GET lessons/{lesson}' => [], 'PATCH lessons/{lesson}' => ['aim' => 'x'], 'GET lessons/{lesson}/changed' => [],
+            'GET lessons/{lesson}/proposal' => ['excluded' => 'hump'],
             'POST lessons/{lesson}/items' => ['place_id' => $ids['place']], 'PUT lessons/{lesson}/order' => ['items' => [$ids['item']]],
             'PATCH items/{item}' => ['minutes' => 12], 'DELETE items/{item}' => [], 'POST items/{item}/restore' => [],
             'POST lessons/{lesson}/remedies' => ['routine' => 'emerge-right', 'step' => 'look', 'fault' => 'late', 'what' => 'drill'],

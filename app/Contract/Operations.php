@@ -116,6 +116,9 @@ final class Operations
                 'Books a lesson again every week, or every few; what is taken is left out', TakenOfDiary::series(), 'SeriesBooked', 201,
             ),
             'GET lessons/{lesson}/changed' => Operation::reads('What a lesson changed, most first', Shapes::listOf('Changed')),
+            'GET lessons/{lesson}/proposal' => Operation::reads(
+                'What a lesson could be for, and what it could drive for that', 'ProposedLesson', TakenOfLessons::proposal(),
+            ),
             'POST lessons/{lesson}/items' => Operation::writes('Puts a place on the plan', TakenOfLessons::item(), 'LessonItem', 201),
             'PUT lessons/{lesson}/order' => Operation::writes('Puts the plan in order', TakenOfLessons::order(), null),
             'PATCH items/{item}' => Operation::writes('Gives a place its minutes', TakenOfLessons::itemMinutes(), 'LessonItem'),

@@ -37,6 +37,12 @@ final class TakenOfLessons
         ];
     }
 
+    /** @return array<string, list<mixed>> ways ("site~from~to~routine") and routines, with commas between them */
+    public static function proposal(): array
+    {
+        return ['pinned' => ['sometimes', 'string', 'max:4000'], 'excluded' => ['sometimes', 'string', 'max:4000']];
+    }
+
     /** @return array<string, list<mixed>> */
     public static function lessonChanges(): array
     {

@@ -74,7 +74,7 @@ final class Appointments
     }
 
     /** @return array{?Position, ?Position} where it begins and where it ends: its own address, or the learner’s */
-    private static function places(Lesson $lesson): array
+    public static function places(Lesson $lesson): array
     {
         $learner = $lesson->learner;
         $usual = self::position($learner->pick_up_latitude_deg, $learner->pick_up_longitude_deg);

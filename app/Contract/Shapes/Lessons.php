@@ -4,7 +4,9 @@ namespace App\Contract\Shapes;
 
 use App\Contract\Shapes;
 use NobleTurn\Core\Compute\Out;
+use NobleTurn\Core\Compute\Tool\NextLessonPresenter;
 use NobleTurn\Core\Diary\LessonState;
+use NobleTurn\Core\Next\WhyNot;
 use NobleTurn\Core\Record\Conditions;
 use NobleTurn\Core\Record\Counted;
 use NobleTurn\Core\Record\Decision;
@@ -22,6 +24,10 @@ final class Lessons
     public static function shapes(): array
     {
         $line = self::line();
+        $way = [
+            'site' => Shapes::id(), 'name' => Out::text('as it is said'), 'from' => Out::text('an arm'), 'to' => Out::text('an arm'),
+            'routine' => Shapes::ref('RoutineCode'),
+        ];
         $item = Out::object([
             'id' => Shapes::id(), 'routine' => Shapes::ref('RoutineCode'), 'ordinal' => Out::integer('from 1'), 'minutes' => Out::integer(''),
             'place' => Shapes::ref('Place'),
@@ -43,6 +49,20 @@ final class Lessons
                 $item,
                 ['plan' => Shapes::ref('Planned') + ['description' => 'what its tool is asked for this lesson'], 'drawings' => Shapes::listOf('Drawing')],
             ),
+            'Aim' => Out::object(NextLessonPresenter::aim()),
+            'ProposedLesson' => Out::object([
+                'aims' => Shapes::listOf('Aim') + ['description' => 'one or two, the main one first'],
+                'ways' => Out::list(Out::object($way + ['rounds' => Out::integer(''), 'minutes' => Out::integer('with the drive that leads there')]),
+                    'in the order driven'),
+                'driven_m' => Out::integer(''), 'spare_s' => Out::integer('left over'), 'talked_s' => Out::integer('before and after'),
+                'exact' => Out::flag('no other choice of these ways is worth more'), 'value' => Out::number('what its rounds are expected to bring'),
+                'is_placed' => Out::flag('where it begins is known, and there is time to drive from there'),
+                'farther' => Out::integer('ways of the school that were not looked at: others of their kind are nearer'),
+                'lacking' => Out::list(Out::object([
+                    'condition' => Out::choice(['busy', 'night', 'wet']), 'possible' => Out::flag('in this lesson'), 'message' => Out::text(''),
+                ])),
+                'left_out' => Out::list(Out::object($way + ['reason' => Out::choice(WhyNot::class), 'message' => Out::text('')])),
+            ]),
             'Promised' => Out::object([
                 'id' => Shapes::id(), 'lesson_id' => Shapes::id(), 'kind' => Out::choice(['promise', 'homework']), 'text' => Out::text(''),
                 'kept_at' => Shapes::moment(nullable: true),
