@@ -39,6 +39,7 @@ it('answers a day of the demo as it was recorded', function (): void {
     $asks = [
         'today' => ['today', null], 'lesson-planned' => ["lessons/{$today['next']['id']}", null], 'lesson-driven' => ["lessons/{$driven->id}", null],
         'changed' => ["lessons/{$driven->id}/changed", null],
+        'proposal' => ["lessons/{$today['next']['id']}/proposal", null],
         'learners' => ['learners', null], 'learner' => ["learners/{$learner}", null], 'skill' => ["learners/{$learner}/skill", null],
         'hours' => ["learners/{$learner}/hours", null], 'hours-asked' => ['learners/'.Learner::query()->where('pack', 'na')->sole()->id.'/hours', null],
         'habits' => ["learners/{$learner}/habits", null],

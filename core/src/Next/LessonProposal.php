@@ -26,6 +26,9 @@ final readonly class LessonProposal
     /** What was not driven for so long is worth a round before it fades (assumed). */
     private const REVISIT_DAYS = Need::DAYS / 2;
 
+    /** So many other routines go with the aims (assumed): one stretch, not three. */
+    private const OTHERS = 2;
+
     /** More rounds of one routine in a lesson bring nothing (assumed). */
     private const MOST_ROUNDS = 8;
 
@@ -64,10 +67,12 @@ final readonly class LessonProposal
     ): self {
         $budget = (float) ($seconds - $debrief);
         $aimed = array_map(static fn (Aim $aim): string => $aim->routine->code->value, $aims);
-        $worth = self::worth($learner, $aimed, $stops, $routines, $pinned);
+        $revisit = self::revisit($learner, $aimed, $routines);
+        $with = [...$aimed, ...self::others($learner, $aimed, $revisit, $routines)];
+        $worth = self::worth($learner, $aimed, $revisit, $stops, $routines, $pinned);
         [$ways, $not] = [[], []];
         foreach ($stops as $way => $stop) {
-            $why = in_array($stop->id, $pinned, true) ? null : self::before($learner, $aimed, $stop, $routines[$way], $excluded);
+            $why = in_array($stop->id, $pinned, true) ? null : self::before($learner, $aimed, $with, $stop, $routines[$way], $excluded);
             $short = $legs->along([$way]) + $stop->onceSeconds() - $budget;
             if ($why === null && $short > 1e-6) {
                 $why = new NotTaken($stop->id, WhyNot::OutOfReach, sprintf('%s is out of reach: there, one round and back take %d min more than there is.',
@@ -125,9 +130,8 @@ final readonly class LessonProposal
      * @param  list<Routine>  $routines
      * @param  list<string>  $pinned
      */
-    private static function worth(Learner $learner, array $aimed, array $stops, array $routines, array $pinned): LessonWorth
+    private static function worth(Learner $learner, array $aimed, ?string $revisit, array $stops, array $routines, array $pinned): LessonWorth
     {
-        $revisit = self::revisit($learner, $aimed, $routines);
         $brings = [];
         foreach ($routines as $routine) {
             $code = $routine->code->value;
@@ -168,12 +172,35 @@ final readonly class LessonProposal
     }
 
     /**
+     * What goes with the aims: that which would fade, and of the rest that in which a round brings most; more where an aim has no way here.
+     *
+     * @param  list<string>  $aimed
+     * @param  list<Routine>  $routines  that can be driven here
+     * @return list<string>
+     */
+    private static function others(Learner $learner, array $aimed, ?string $revisit, array $routines): array
+    {
+        $brings = [];
+        foreach ($routines as $routine) {
+            $code = $routine->code->value;
+            if (! in_array($code, $aimed, true) && ! $learner->isNew($routine)) {
+                $brings[$code] ??= $code === $revisit ? INF : $learner->worth->rounds($routine, 1)[0];
+            }
+        }
+        arsort($brings);
+        $codes = array_map(static fn (Routine $routine): string => $routine->code->value, $routines);
+
+        return array_slice(array_keys($brings), 0, self::OTHERS + count(array_diff($aimed, $codes)));
+    }
+
+    /**
      * Why a way is not so much as looked at; null where it is.
      *
      * @param  list<string>  $aimed
+     * @param  list<string>  $with  what goes with the aims, and they
      * @param  list<string>  $excluded
      */
-    private static function before(Learner $learner, array $aimed, Stop $stop, Routine $routine, array $excluded): ?NotTaken
+    private static function before(Learner $learner, array $aimed, array $with, Stop $stop, Routine $routine, array $excluded): ?NotTaken
     {
         $code = $routine->code->value;
         $not = static fn (WhyNot $why, string $message): NotTaken => new NotTaken($stop->id, $why, "{$stop->name}: {$message}.");
@@ -197,7 +224,7 @@ final readonly class LessonProposal
             return $not(WhyNot::NotNeeded, sprintf('about %d times in 10 alone, and driven lately', (int) round(10.0 * $learner->worth->now($routine))));
         }
 
-        return null;
+        return in_array($code, $with, true) ? null : $not(WhyNot::NotNeeded, 'not what this lesson is for');
     }
 
     /** Why a way that was looked at is not in it. */
