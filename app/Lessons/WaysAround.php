@@ -14,6 +14,7 @@ use NobleTurn\Core\Routine\Catalogue\Catalogue;
 use NobleTurn\Core\Routine\Routine;
 use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Site\Position;
+use NobleTurn\Core\Site\Site as Drawn;
 use NobleTurn\Core\Trade\RoutineCode;
 
 /** The ways of a school that a lesson could drive: of each routine the nearest few, where their sites lie and the law is the lesson's. */
@@ -121,10 +122,18 @@ final readonly class WaysAround
         return implode(self::BETWEEN, [$site, $way['from'], $way['to'], $way['routine']]);
     }
 
-    /** @param  array{from: string, to: string}  $way */
+    /**
+     * By the roads one comes and goes by where there are several, told apart by the compass where two have one name.
+     *
+     * @param  array{from: string, to: string}  $way
+     */
     private static function said(Site $site, array $way): string
     {
-        $names = array_column($site->arms, 'name', 'id');
+        $often = array_count_values(array_column($site->arms, 'name'));
+        $names = [];
+        foreach ($site->arms as ['id' => $id, 'name' => $name, 'bearing_deg' => $bearing]) {
+            $names[$id] = $often[$name] > 1 ? "{$name} (".Drawn::compass((float) $bearing).')' : $name;
+        }
 
         return count($site->arms) < 3 ? $site->name : "{$site->name}: ".($names[$way['from']] ?? '').' to '.($names[$way['to']] ?? '');
     }

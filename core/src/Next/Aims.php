@@ -63,10 +63,12 @@ final readonly class Aims
             if (! $isPinned && (in_array($routine->code, $excluded, true) || (! $isAgreed && ! $learner->mayDrive($routine)))) {
                 continue;
             }
-            $rounds = array_sum($learner->worth->rounds($routine, self::ROUNDS));
+            $all = $learner->worth->rounds($routine, self::ROUNDS + 1);
+            $rounds = array_sum(array_slice($all, 0, self::ROUNDS));
             $fades = ($learner->daysSince($routine) ?? 0) > Need::DAYS;
-            $score = $rounds * ($isAgreed ? self::AGREED : 1.0) * ($fades ? self::FADING : 1.0)
-                * ($learner->isNew($routine) ? $new : 1.0 + self::SOON * $near) * ($routine->section === Section::Around ? self::BESIDE : 1.0)
+            // What was only forgotten the first round brings back: that is what a revisit is for.
+            $score = array_sum(array_slice($all, 1)) * ($isAgreed ? self::AGREED : 1.0) * ($fades ? self::FADING : 1.0)
+                * ($learner->isNew($routine) ? $new : 1.0 + self::SOON * $near) * (in_array($routine->section, [Section::Around, Section::Between], true) ? self::BESIDE : 1.0)
                 * ($here === null || ! $routine->section->needsAPlace() || in_array($routine->code, $here, true) ? 1.0 : self::ELSEWHERE);
             $found[] = [$isPinned ? INF : $score, $routine, $rounds, match (true) {
                 $isPinned => AimReason::Pinned,
@@ -101,15 +103,14 @@ final readonly class Aims
     }
 
     /**
-     * How much something new weighs beside what is in hand: hardly anything while that of late which goes least well still needs help, and all of it
+     * How much something new weighs beside what is in hand: hardly anything while that which goes least well still needs help, and all of it
      * for somebody who has driven nothing yet.
      */
     private static function newThings(Learner $learner): float
     {
         $least = 1.0;
         foreach ($learner->routines as $routine) {
-            $since = $learner->daysSince($routine);
-            if ($since !== null && $since <= Need::DAYS) {
+            if (! $learner->isNew($routine)) {
                 $least = min($least, $learner->worth->now($routine));
             }
         }

@@ -9,6 +9,7 @@ use NobleTurn\Core\Circuit\Legs;
 use NobleTurn\Core\Circuit\Stop;
 use NobleTurn\Core\Record\Need;
 use NobleTurn\Core\Routine\Routine;
+use NobleTurn\Core\Routine\Section;
 use NobleTurn\Core\Trade\RoutineCode;
 
 /**
@@ -163,7 +164,7 @@ final readonly class LessonProposal
         $longest = [self::REVISIT_DAYS, null];
         foreach ($routines as $routine) {
             $days = $learner->daysSince($routine);
-            if ($days !== null && $days > $longest[0] && ! in_array($routine->code->value, $aimed, true)) {
+            if ($days !== null && $days > $longest[0] && $routine->section !== Section::Between && ! in_array($routine->code->value, $aimed, true)) {
                 $longest = [$days, $routine->code->value];
             }
         }
@@ -183,7 +184,8 @@ final readonly class LessonProposal
         $brings = [];
         foreach ($routines as $routine) {
             $code = $routine->code->value;
-            if (! in_array($code, $aimed, true) && ! $learner->isNew($routine)) {
+            // What is between two hazards is driven anyway.
+            if (! in_array($code, $aimed, true) && ! $learner->isNew($routine) && $routine->section !== Section::Between) {
                 $brings[$code] ??= $code === $revisit ? INF : $learner->worth->rounds($routine, 1)[0];
             }
         }

@@ -74,7 +74,7 @@ final readonly class Site
     public function called(Arm $arm): string
     {
         $alike = array_filter($this->arms, static fn (Arm $other): bool => $other->name === $arm->name);
-        $point = self::COMPASS[(int) round($arm->bearingDegrees / 45.0) % 8];
+        $point = self::compass($arm->bearingDegrees);
 
         return $arm->name.(count($alike) > 1 ? " ({$point})" : '');
     }
@@ -137,5 +137,11 @@ final readonly class Site
             $turn <= -180.0 => $turn + 360.0,
             default => $turn,
         };
+    }
+
+    /** Which way a bearing points, in words: the nearest of eight. */
+    public static function compass(float $degrees): string
+    {
+        return self::COMPASS[(int) round($degrees / 45.0) % 8];
     }
 }

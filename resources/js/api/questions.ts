@@ -31,6 +31,17 @@ export const questions = {
     free: (query: FreeAsked) => ({ queryKey: ['free', query], queryFn: () => api.GET('/free', { params: { query } }) }),
     lesson: (lesson: string) => ({ queryKey: ['lesson', lesson], queryFn: () => api.GET('/lessons/{lesson}', at({ lesson })) }),
     changed: (lesson: string) => ({ queryKey: ['lesson', lesson, 'changed'], queryFn: () => api.GET('/lessons/{lesson}/changed', at({ lesson })) }),
+    /** What a lesson could be for, with ways and routines that are to be in it and such as are not. */
+    proposal: (lesson: string, { pinned, excluded }: { pinned: string[]; excluded: string[] }) => ({
+        queryKey: ['lesson', lesson, 'proposal', pinned.join(), excluded.join()],
+        queryFn: () =>
+            api.GET('/lessons/{lesson}/proposal', {
+                params: {
+                    path: { lesson },
+                    query: { ...(pinned.length > 0 ? { pinned: pinned.join() } : {}), ...(excluded.length > 0 ? { excluded: excluded.join() } : {}) },
+                },
+            }),
+    }),
     texts: () => ({ queryKey: ['texts'], queryFn: () => api.GET('/texts') }),
     schoolTexts: () => ({ queryKey: ['school', 'texts'], queryFn: () => api.GET('/school/texts') }),
     learners: () => ({ queryKey: ['learners'], queryFn: () => api.GET('/learners') }),

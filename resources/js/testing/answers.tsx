@@ -28,6 +28,7 @@ interface Recorded {
     'demo-circuits': Api.KeptCircuit[];
     'demo-legs': Api.DrivesMeasured;
     'demo-changed': Api.Changed[];
+    'demo-proposal': Api.ProposedLesson;
     'demo-rules': Api.RulesOnOffer;
     'demo-learner': Api.LearnerRecord;
     'demo-learners': Api.LearnerLine[];

@@ -14,6 +14,7 @@ import { Empty, Failed, Waiting } from '@/ui/State';
 import { useNoticed } from '@/ui/useNoticed';
 import { useNow } from '@/ui/useNow';
 import { DayLine } from './DayLine';
+import { Proposal } from './Proposal';
 import { RunningLate } from './RunningLate';
 import { ToPassOn } from './ToPassOn';
 
@@ -128,7 +129,7 @@ function Next({ lesson, leave, hasBegun, isToday }: NextProps) {
             <div className="grid content-start gap-6">
                 <div>
                     <h3 className="border-hair border-b-2 pb-2 text-lg">Places</h3>
-                    {lesson.items.length === 0 && <p className="text-quiet py-3">None yet.</p>}
+                    {lesson.items.length === 0 && <Proposal lesson={lesson.id} />}
                     <ol>
                         {lesson.items.map((item) => (
                             <li key={item.id} className="border-hair flex min-h-14 items-center gap-3 border-b py-2">

@@ -1,0 +1,29 @@
+import type { ProposedLesson, RoutineCode } from '@/api/types';
+import { STEP_WORDS } from '@/strip/words';
+import type { Facts } from '@/writes/written';
+
+export type ProposedWay = Pick<ProposedLesson['left_out'][number], 'site' | 'from' | 'to' | 'routine' | 'name'>;
+export type ProposedAimOf = ProposedLesson['aims'][number];
+
+/** A way as the address of a proposal names it. */
+export const nameOf = ({ site, from, to, routine }: ProposedWay): string => [site, from, to, routine].join('~');
+
+/** "1 way", "3 ways". */
+export const count = (number: number, what: string): string => `${number} ${number === 1 ? what : `${what}s`}`;
+
+/** The aims as a lesson keeps them: in words, and the main one as what it works on. */
+export function aimOf(aims: ProposedAimOf[], name: (code: RoutineCode) => string): Facts {
+    const [first] = aims;
+    return {
+        aim: aims.map(({ routine, step }) => `${name(routine)}: ${STEP_WORDS[step].toLowerCase()}`).join('; '),
+        aim_routine: first?.routine ?? null,
+        aim_step: first?.step ?? null,
+    };
+}
+
+/** What is left out, told apart: what one might want after all, and the rest by how many there are. */
+export function leftOutOf(data: ProposedLesson): { near: ProposedLesson['left_out']; rest: ProposedLesson['left_out'] } {
+    const wanted = new Set(data.aims.map(({ routine }) => routine));
+    const isNear = (one: ProposedLesson['left_out'][number]) => wanted.has(one.routine) || one.reason === 'excluded';
+    return { near: data.left_out.filter(isNear), rest: data.left_out.filter((one) => !isNear(one)) };
+}
