@@ -142,7 +142,7 @@ final class NextLessonTool implements Tool
                     $input, CommonFields::default('learner_level', LearnerLevel::Developing->value), CommonFields::default('debrief', $debrief, 's'),
                 ),
                 ...$stops === [] ? [] : [...CircuitPresenter::paces($input, $drive, $stops), ...CircuitPresenter::unsaid($input, self::ROUNDS)],
-                new Assumption('an aim’s rounds count', LessonProposal::AIM, 'times as much as others', Source::assumed()),
+                new Assumption('rounds of an aim count', LessonProposal::AIM, 'times as much as others', Source::assumed()),
             ],
             $ignored === 0 ? [] : [Warning::future($ignored)],
         );
