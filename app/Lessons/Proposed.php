@@ -49,7 +49,8 @@ final readonly class Proposed
         $debrief = min(60 * $lesson->debrief_minutes, intdiv($seconds, 3)) + 60 * min($lesson->brief_minutes, intdiv($lesson->lasts(), 3));
         [$start, $end] = Appointments::places($lesson);
         $school = $this->current->school();
-        $start ??= $school->latitude_deg === null || $school->longitude_deg === null ? null : Position::ofDegrees($school->latitude_deg, $school->longitude_deg);
+        $start ??= $school->latitude_deg === null || $school->longitude_deg === null ? null
+            : Position::ofDegrees($school->latitude_deg, $school->longitude_deg);
         $drive = new Drive(busy: BusyHours::over($at, (float) $seconds));
         $around = $start === null ? null : WaysAround::of($pack, $start, $drive, [...$pinned, ...$excluded]);
         $legs = $around === null ? null : $around->legs($start, $end ?? $start, $drive);
@@ -64,7 +65,8 @@ final readonly class Proposed
             $known, $at, $seconds, $debrief, [], $pins, $outs, $this->testOf($learner, $lesson), $around->stops ?? [], $around->routines ?? [], $legs, $start,
         );
         $hasClutch = $lesson->vehicle->transmission === 'manual' && $lesson->vehicle->controls === 'standard';
-        $body = NextLessonPresenter::body($next, $known, $hasClutch, fn (Step $step, ?string $fault): RemedyEffect => $this->helped->of($step, $fault)['remedy']);
+        $helped = fn (Step $step, ?string $fault): RemedyEffect => $this->helped->of($step, $fault)['remedy'];
+        $body = NextLessonPresenter::body($next, $known, $hasClutch, $helped);
 
         return self::told($body, $around, $debrief);
     }
@@ -97,7 +99,9 @@ final readonly class Proposed
         foreach ($named as $one) {
             $routine = RoutineCode::tryFrom($one);
             if (! isset($around->ways[$one]) && ($routine === null || in_array($routine, $pack->lacks(), true))) {
-                throw ValidationException::withMessages([$field => "must be ways of the school that lie somewhere, or routines that are taught here: not {$one}."]);
+                throw ValidationException::withMessages([
+                    $field => "must be ways of the school that lie somewhere, or routines that are taught here: not {$one}.",
+                ]);
             }
         }
 

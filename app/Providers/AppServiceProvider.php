@@ -52,7 +52,9 @@ final class AppServiceProvider extends ServiceProvider
         ChangeLog::watch();
         SchoolVersion::watch();
         RateLimiter::for('sign-in', SignInLimits::of(...));
-        RateLimiter::for('calendar', static fn (Request $request): Limit => Limit::perMinute(config()->integer('limits.calendar'))->by((string) $request->ip()));
+        RateLimiter::for(
+            'calendar', static fn (Request $request): Limit => Limit::perMinute(config()->integer('limits.calendar'))->by((string) $request->ip()),
+        );
     }
 
     /** @return list<RulePack> that this installation brings along */

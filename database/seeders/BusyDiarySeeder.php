@@ -34,7 +34,9 @@ final class BusyDiarySeeder extends Seeder
             'name' => 'Twenty Instructors', 'time_zone' => 'UTC', 'pack' => 'gb', 'practice' => [], 'latitude_deg' => 49.2, 'longitude_deg' => -8.1,
         ]);
         for ($i = 0; $i < self::INSTRUCTORS; $i++) {
-            $person = new User(['name' => "Instructor {$i}", 'email' => $i === 0 ? self::EMAIL : "instructor{$i}@diary.test", 'password' => DemoSeeder::PASSWORD]);
+            $person = new User([
+                'name' => "Instructor {$i}", 'email' => $i === 0 ? self::EMAIL : "instructor{$i}@diary.test", 'password' => DemoSeeder::PASSWORD,
+            ]);
             $person->school_id = $school->id;
             $person->role = $i === 0 ? 'owner' : 'instructor';
             $person->joined_at = Carbon::now();
@@ -45,7 +47,8 @@ final class BusyDiarySeeder extends Seeder
 
     private function diary(School $school, User $person, int $weeks): void
     {
-        $car = Vehicle::query()->create(['name' => "Car of {$person->name}", 'transmission' => 'manual', 'controls' => 'standard', 'length_m' => 4, 'width_m' => 1.8]);
+        $car = Vehicle::query()->create(['name' => "Car of {$person->name}", 'transmission' => 'manual', 'controls' => 'standard', 'length_m' => 4,
+            'width_m' => 1.8]);
         $learners = array_map(static fn (int $n): string => Learner::query()->create([
             'name' => "Learner {$n} of {$person->name}", 'transmission' => 'manual', 'level' => 'developing',
             'pick_up_latitude_deg' => 49.2 + $n / 500, 'pick_up_longitude_deg' => -8.1 + $n % 3 / 200,

@@ -7,6 +7,7 @@ use App\Models\Place;
 use App\Models\Round;
 use App\Models\Site;
 use Illuminate\Support\Str;
+use Illuminate\Testing\TestResponse;
 
 /* What a lesson could be for, from the marks, the place it begins at, and the ways of the school. */
 
@@ -19,7 +20,8 @@ beforeEach(function (): void {
         'name' => 'Test Learner', 'transmission' => 'manual', 'level' => 'developing', 'pick_up' => 'At the quay', 'pick_up_latitude_deg' => 49.21,
         'pick_up_longitude_deg' => -8.1,
     ]);
-    $car = $this->postJson('api/vehicles', ['name' => 'Car', 'transmission' => 'manual', 'controls' => 'standard', 'length_m' => 4, 'width_m' => 1.8])->json('id');
+    $car = $this->postJson('api/vehicles', ['name' => 'Car', 'transmission' => 'manual', 'controls' => 'standard', 'length_m' => 4,
+        'width_m' => 1.8])->json('id');
     $this->lesson = fn (string $at, string $state = 'booked'): Lesson => tap(new Lesson([
         'learner_id' => $this->learner->id, 'vehicle_id' => $car, 'starts_at' => $at, 'minutes' => 60, 'state' => $state,
     ]), fn (Lesson $lesson) => $lesson->forceFill(['instructor_id' => $this->owner->id])->save());
@@ -47,11 +49,12 @@ beforeEach(function (): void {
             }
         }
         $this->postJson('api/sync', $sent)->assertOk();
-        expect(Round::query()->count())->toBe(count($sent['rounds']))->and(Mark::query()->count())->toBe(count($sent['marks']))->and($place->exists)->toBeTrue();
+        expect(Round::query()->count())->toBe(count($sent['rounds']))->and(Mark::query()->count())->toBe(count($sent['marks']))
+            ->and($place->exists)->toBeTrue();
     };
     $this->travelTo('2026-05-20T08:00:00Z');
     $this->next = ($this->lesson)('2026-05-20T10:00:00Z');
-    $this->proposal = fn (array $query = []): Illuminate\Testing\TestResponse => $this->getJson("api/lessons/{$this->next->id}/proposal?".http_build_query($query));
+    $this->proposal = fn (array $query = []): TestResponse => $this->getJson("api/lessons/{$this->next->id}/proposal?".http_build_query($query));
 });
 
 it('proposes what the marks ask for, at ways of the school near the pick-up, within the minutes', function (): void {
@@ -92,7 +95,8 @@ it('plans again with what is pinned and without what is not wanted, and refuses 
 
 it('has an aim for a beginner, and for whoever begins nobody knows where', function (): void {
     ($this->site)('Ropewalk Cross', 49.215);
-    expect(($this->proposal)()->assertOk()->json())->toMatchArray(['ways' => [], 'is_placed' => true])->and(($this->proposal)()->json('aims.0.routine'))->toBe('move-off');
+    expect(($this->proposal)()->assertOk()->json())->toMatchArray(['ways' => [], 'is_placed' => true])
+        ->and(($this->proposal)()->json('aims.0.routine'))->toBe('move-off');
     $this->learner->update(['pick_up_latitude_deg' => null, 'pick_up_longitude_deg' => null]);
     $this->school->update(['latitude_deg' => null, 'longitude_deg' => null]);
     $answer = ($this->proposal)()->assertOk()->json();
@@ -106,15 +110,18 @@ it('knows the test that comes, and reads no marks of the lesson itself nor of la
         'kind' => 'test', 'learner_id' => $this->learner->id, 'vehicle_id' => $this->next->vehicle_id, 'starts_at' => '2026-05-21T09:00:00Z',
         'ends_at' => '2026-05-21T10:00:00Z',
     ])->assertCreated()->json('id');
-    expect(($this->proposal)()->json('aims.0'))->toMatchArray(['reason' => 'test-soon'])->and(($this->proposal)()->json('aims.0.message'))->toContain('tomorrow');
+    expect(($this->proposal)()->json('aims.0'))->toMatchArray(['reason' => 'test-soon'])
+        ->and(($this->proposal)()->json('aims.0.message'))->toContain('tomorrow');
     $this->deleteJson("api/busy-times/{$test}")->assertNoContent();
     $this->travelTo('2026-05-20T10:30:00Z');
     $sent = [
         'rounds' => [[
-            'id' => $round = (string) Str::uuid7(), 'lesson_id' => $this->next->id, 'place_id' => null, 'routine' => 'roundabout', 'device_at' => '2026-05-20T10:20:00Z',
+            'id' => $round = (string) Str::uuid7(), 'lesson_id' => $this->next->id, 'place_id' => null, 'routine' => 'roundabout',
+            'device_at' => '2026-05-20T10:20:00Z',
         ]],
         'marks' => [[
-            'id' => (string) Str::uuid7(), 'round_id' => $round, 'kind' => 'step', 'step' => 'look', 'outcome' => 'missed', 'device_at' => '2026-05-20T10:20:30Z',
+            'id' => (string) Str::uuid7(), 'round_id' => $round, 'kind' => 'step', 'step' => 'look', 'outcome' => 'missed',
+            'device_at' => '2026-05-20T10:20:30Z',
         ]],
     ];
     $this->postJson('api/sync', $sent)->assertOk();

@@ -67,9 +67,10 @@ final readonly class Aims
             $rounds = array_sum(array_slice($all, 0, self::ROUNDS));
             $fades = ($learner->daysSince($routine) ?? 0) > Need::DAYS;
             // What was only forgotten the first round brings back: that is what a revisit is for.
+            $isHere = $here === null || ! $routine->section->needsAPlace() || in_array($routine->code, $here, true);
+            $isBeside = in_array($routine->section, [Section::Around, Section::Between], true);
             $score = array_sum(array_slice($all, 1)) * ($isAgreed ? self::AGREED : 1.0) * ($fades ? self::FADING : 1.0)
-                * ($learner->isNew($routine) ? $new : 1.0 + self::SOON * $near) * (in_array($routine->section, [Section::Around, Section::Between], true) ? self::BESIDE : 1.0)
-                * ($here === null || ! $routine->section->needsAPlace() || in_array($routine->code, $here, true) ? 1.0 : self::ELSEWHERE);
+                * ($learner->isNew($routine) ? $new : 1.0 + self::SOON * $near) * ($isBeside ? self::BESIDE : 1.0) * ($isHere ? 1.0 : self::ELSEWHERE);
             $found[] = [$isPinned ? INF : $score, $routine, $rounds, match (true) {
                 $isPinned => AimReason::Pinned,
                 $isAgreed => AimReason::Agreed,

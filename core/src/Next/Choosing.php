@@ -74,7 +74,8 @@ final readonly class Choosing
         $left = $this->left($rounds, $driven);
         $now = new Chosen($rounds, $driven, $this->worth->less($rounds, $driven));
         $best = $now->isBetterThan($best) ? $now : $best;
-        $open = array_filter($open, fn (int $most, int $way): bool => $most > $rounds[$way] && $this->stops[$way]->furtherSeconds() <= $left + 1e-6, ARRAY_FILTER_USE_BOTH);
+        $open = array_filter($open, fn (int $most, int $way): bool => $most > $rounds[$way]
+            && $this->stops[$way]->furtherSeconds() <= $left + 1e-6, ARRAY_FILTER_USE_BOTH);
         if ($open === [] || $now->worth + $this->worth->atMost($rounds, $open, $this->stops, $left) <= $best->worth + 1e-9) {
             return $best;
         }

@@ -67,7 +67,8 @@ it('is near what a solver finds, of many ways', function (): void {
         $shares[$seed] = (new Choosing($stops, $legs, $worth, 3300.0))->choose($ways)->worth / Lessons::solved($stops, $legs, 3300.0, $seed);
     }
     if (getenv('NOBLE_TURN_PRINT')) {
-        fprintf(STDERR, "\nof what a solver finds, 22 ways: %s\n", implode(' ', array_map(static fn (float $share): string => sprintf('%.3f', $share), $shares)));
+        fprintf(STDERR, "\nof what a solver finds, 22 ways: %s\n", implode(' ',
+            array_map(static fn (float $share): string => sprintf('%.3f', $share), $shares)));
     }
     expect(max($shares))->toBeLessThanOrEqual(1.0 + 1e-4)->and(min($shares))->toBeGreaterThan(0.93)
         ->and(array_sum($shares) / count($shares))->toBeGreaterThan(0.98);

@@ -156,8 +156,10 @@ it('takes what is pinned, leaves out what is not wanted, and refuses what is nei
 });
 
 it('asks for a condition that is lacking when the hour offers it', function (): void {
-    $marks = marksOf([...beforeIt('emerge-right'), 'emerge-right'], more: ['conditions' => ['traffic' => 'quiet', 'light' => 'day', 'surface' => 'dry']], rounds: 9);
-    $at = static fn (string $when): array => array_column(nextLesson(['marks' => $marks, 'starts_at' => $when, 'today' => substr($when, 0, 10)])['lacking'], null, 'condition');
+    $marks = marksOf([...beforeIt('emerge-right'), 'emerge-right'], more: ['conditions' => ['traffic' => 'quiet', 'light' => 'day', 'surface' => 'dry']],
+        rounds: 9);
+    $at = static fn (string $when): array => array_column(nextLesson(['marks' => $marks, 'starts_at' => $when, 'today' => substr($when, 0, 10)])['lacking'],
+        null, 'condition');
     $noon = $at('2026-05-20T11:00:00Z');
     expect($noon)->toHaveKeys(['busy', 'night', 'wet'])->and($noon['night']['possible'])->toBeFalse()->and($noon['busy']['possible'])->toBeFalse()
         ->and($noon['night']['message'])->toBe('Never driven at night: a lesson after dark would do.');
@@ -194,7 +196,8 @@ it('is sound for made-up learners of every length in every town, and the same ag
     $ways = [];
     for ($i = 0; $i < 4 + $seed % 30; $i++) {
         $ways[] = [
-            'id' => "w{$i}", 'name' => "W {$i}", 'routine' => $draw->one($routines), 'difficulty' => round($draw->number(0.0, 1.0), 2), 'rounds' => $draw->one([1, 2, 4]),
+            'id' => "w{$i}", 'name' => "W {$i}", 'routine' => $draw->one($routines), 'difficulty' => round($draw->number(0.0, 1.0), 2),
+            'rounds' => $draw->one([1, 2, 4]),
             'in' => ['latitude_deg' => 49.2 + $draw->number(-0.04, 0.04), 'longitude_deg' => -8.1 + $draw->number(-0.06, 0.06)],
         ];
     }

@@ -97,7 +97,9 @@ final class NextLessonTool implements Tool
     {
         $ways = count($input->objects('ways'));
 
-        return Effort::QUICK + self::STEPS_OF_A_RECORD + 6.0 * count($input->objects('marks')) + $ways * self::STEPS_OF_A_WAY + ($ways <= Choosing::EXACT ? 2 ** $ways * 8.0 : 0.0);
+        $sets = $ways <= Choosing::EXACT ? 2 ** $ways * 8.0 : 0.0;
+
+        return Effort::QUICK + self::STEPS_OF_A_RECORD + 6.0 * count($input->objects('marks')) + $ways * self::STEPS_OF_A_WAY + $sets;
     }
 
     public function answer(Values $input): Answer
