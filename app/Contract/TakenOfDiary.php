@@ -126,10 +126,10 @@ final class TakenOfDiary
         return ['weeks' => ['required', 'integer', 'between:1,8'], 'times' => ['required', 'integer', 'between:1,52']];
     }
 
-    /** @return array<string, list<mixed>> of an address */
+    /** @return array<string, list<mixed>> of an address: up to eight weeks ahead */
     public static function free(): array
     {
-        return [...self::week(), ...self::asked()];
+        return [...self::week(), 'days' => ['sometimes', 'nullable', 'integer', 'between:1,56'], ...self::asked()];
     }
 
     /** @return array<string, list<mixed>> */

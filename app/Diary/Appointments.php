@@ -23,7 +23,7 @@ final class Appointments
     {
         [$starts, $ends] = $one instanceof Lesson ? self::places($one) : self::placesOf($one);
 
-        return new Appointment($one->id ?? 'new', new Period($one->starts()->getTimestamp(), $one->ends()->getTimestamp()), $starts, $ends);
+        return new Appointment($one->id ?? 'new', $one->period(), $starts, $ends);
     }
 
     /** @param  iterable<Lesson|BusyTime>  $all one instructor’s, with learner and centre */
@@ -42,16 +42,17 @@ final class Appointments
         return new Travel(new DateTimeZone($school->time_zone));
     }
 
-    /** @return Collection<int, Lesson|BusyTime> that take time of somebody’s between two moments, with learner, car and centre, in their order */
+    /** @return Collection<int, Lesson|BusyTime> that take time of somebody’s between two moments, with learner and centre, in their order */
     public static function taking(string $instructor, Carbon $from, Carbon $until): Collection
     {
-        $lessons = Lesson::query()->with(['learner', 'vehicle'])->where('instructor_id', $instructor)->tap(self::holding(...))
+        $lessons = Lesson::query()->with('learner')->where('instructor_id', $instructor)->tap(self::holding(...))
             // No lesson is longer than eight hours.
-            ->whereBetween('starts_at', [$from->copy()->subHours(8), $until])->get()
-            ->filter(static fn (Lesson $lesson): bool => $lesson->ends() > $from && $lesson->starts_at < $until);
+            ->where('starts_at', '>=', $from->copy()->subHours(8))->where('starts_at', '<', $until)
+            ->whereRaw('starts_at + INTERVAL COALESCE(cut_to_minutes, minutes) MINUTE > ?', [$from])->oldest('starts_at')->get();
+        $busy = self::busy($instructor, $from, $until);
 
-        return collect([...$lessons, ...self::busy($instructor, $from, $until)])
-            ->sortBy(static fn (TakesTime $one): int => $one->starts()->getTimestamp())->values();
+        return $busy->isEmpty() ? $lessons->toBase()
+            : collect([...$lessons, ...$busy])->sortBy(static fn (TakesTime $one): int => $one->period()->from)->values();
     }
 
     /** @return Collection<int, BusyTime> of somebody’s between two moments, in their order */

@@ -32,7 +32,7 @@ final class Fit
                 new Period($lesson->starts_at->getTimestamp(), $lesson->ends()->getTimestamp()), new DateTimeZone($school->time_zone), $given,
             ),
             'before' => self::told($between, 'before', $mine, $names->all()), 'after' => self::told($between, 'after', $mine, $names->all()),
-            ...Told::light(Told::sun($school), $lesson),
+            ...Told::light(Told::sun($school), $lesson->period()),
         ];
     }
 

@@ -61,7 +61,7 @@ final readonly class Repeated
 
         return array_map(static fn (Lesson $lesson, array $clashes): array => [
             'starts_at' => $lesson->starts_at->toIso8601ZuluString(), 'day' => $lesson->starts_at->copy()->setTimezone($zone)->toDateString(),
-            'clashes' => $clashes, ...Told::light($sun, $lesson),
+            'clashes' => $clashes, ...Told::light($sun, $lesson->period()),
         ], $lessons, Clash::ofEach($lessons));
     }
 

@@ -2,10 +2,9 @@
 
 namespace App\Diary;
 
-use App\Models\Lesson;
 use App\Models\School;
-use Illuminate\Support\Carbon;
 use NobleTurn\Core\Diary\Between;
+use NobleTurn\Core\Diary\Period;
 use NobleTurn\Core\Diary\Sun;
 use NobleTurn\Core\Site\Position;
 
@@ -29,16 +28,14 @@ final class Told
     }
 
     /** @return array{light_at_start: ?string, light_at_end: ?string} */
-    public static function light(?Sun $sun, Lesson $lesson): array
+    public static function light(?Sun $sun, Period $period): array
     {
-        $at = static fn (Carbon $moment): ?string => $sun?->light((float) $moment->getTimestamp())->value;
-
-        return ['light_at_start' => $at($lesson->starts_at), 'light_at_end' => $at($lesson->ends())];
+        return ['light_at_start' => $sun?->light((float) $period->from)->value, 'light_at_end' => $sun?->light((float) $period->until)->value];
     }
 
     public static function moment(?int $at): ?string
     {
-        return $at === null ? null : Carbon::createFromTimestampUTC($at)->toIso8601ZuluString();
+        return $at === null ? null : gmdate('Y-m-d\TH:i:s\Z', $at);
     }
 
     /** Rounded up: nobody is late for a minute too many. */

@@ -66,7 +66,7 @@ final readonly class WeekPage
         return [
             'day' => $day->toDateString(),
             'sun' => $sun === null ? null : array_map(Told::moment(...), $sun->day($day->copy()->setTime(12, 0)->getTimestamp())),
-            'lessons' => $lessons->map(static fn (Lesson $lesson): array => [...ShowDiary::lesson($lesson), ...Told::light($sun, $lesson)])->all(),
+            'lessons' => $lessons->map(static fn (Lesson $lesson): array => [...ShowDiary::lesson($lesson), ...Told::light($sun, $lesson->period())])->all(),
             'busy' => $busy->map(static fn (BusyTime $one): array => ShowDiary::busyTime($one, $reader))->all(),
             'between' => array_map(Told::between(...), $between),
             'taught_minutes' => $holding->sum(static fn (Lesson $lesson): int => $lesson->lasts()),

@@ -9,6 +9,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\SoftDeletes;
 use Illuminate\Database\Eloquent\SoftDeletingScope;
 use Illuminate\Support\Carbon;
+use NobleTurn\Core\Diary\Period;
 
 /**
  * Time that is taken by no lesson: an instructor is busy, a learner has their test, a car is away.
@@ -51,6 +52,11 @@ final class BusyTime extends Model implements TakesTime
     public function ends(): Carbon
     {
         return $this->ends_at->copy();
+    }
+
+    public function period(): Period
+    {
+        return new Period($this->starts_at->getTimestamp(), $this->ends_at->getTimestamp());
     }
 
     public function column(): string

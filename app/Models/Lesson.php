@@ -11,6 +11,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\SoftDeletingScope;
 use Illuminate\Support\Carbon;
 use NobleTurn\Core\Diary\LessonState;
+use NobleTurn\Core\Diary\Period;
 
 /**
  * @property string $learner_id
@@ -98,6 +99,13 @@ final class Lesson extends Model implements TakesTime
     public function ends(): Carbon
     {
         return $this->starts_at->copy()->addMinutes($this->lasts());
+    }
+
+    public function period(): Period
+    {
+        $from = $this->starts_at->getTimestamp();
+
+        return new Period($from, $from + 60 * $this->lasts());
     }
 
     /** @return BelongsTo<Learner, $this> a learner who is archived still names the lesson */

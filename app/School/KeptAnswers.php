@@ -17,8 +17,14 @@ final class KeptAnswers
     /** The day turns at another moment in each time zone, but never between these, s. */
     private const HALF_AN_HOUR = 1_800;
 
-    /** Longer ones are made each time: memory is for many. */
+    /** Longer ones than this are made each time, once they are packed: memory is for many. */
     private const LONGEST = 400_000;
+
+    /** Short ones are not worth packing: that takes longer than it saves. */
+    private const PACKED_FROM = 50_000;
+
+    /** The quickest: what is kept says nearly the same thing over and over. */
+    private const PACKING = 1;
 
     private function __construct(private readonly Repository $memory, private readonly string $name, private readonly string $stands)
     {
@@ -39,14 +45,19 @@ final class KeptAnswers
     public function get(): ?string
     {
         $kept = $this->memory->get($this->name);
+        if (! is_array($kept) || $kept[0] !== $this->stands) {
+            return null;
+        }
 
-        return is_array($kept) && $kept[0] === $this->stands ? $kept[1] : null;
+        return $kept[2] ? (gzuncompress($kept[1]) ?: null) : $kept[1];
     }
 
     public function put(string $answer): void
     {
-        if (strlen($answer) <= self::LONGEST) {
-            $this->memory->put($this->name, [$this->stands, $answer], self::SECONDS);
+        $isPacked = strlen($answer) >= self::PACKED_FROM;
+        $stored = $isPacked ? (string) gzcompress($answer, self::PACKING) : $answer;
+        if (strlen($stored) <= self::LONGEST) {
+            $this->memory->put($this->name, [$this->stands, $stored, $isPacked], self::SECONDS);
         }
     }
 }

@@ -102,6 +102,16 @@ it('counts the drive to the centre and from it, and offers no time that a test l
     }
 });
 
+it('leaves no time free that began to be taken within the days that are asked for and is given back long after them', function (): void {
+    $this->postJson('api/busy-times', [...$this->away, 'starts_at' => '2027-03-09T12:00:00Z', 'ends_at' => '2027-03-31T12:00:00Z'])->assertCreated();
+    $free = fn (array $car, int $days): array => array_column($this->getJson('api/free?'.http_build_query([
+        'learner_id' => $this->gus->id, 'vehicle_id' => $car['id'], 'minutes' => 60, 'from' => '2027-03-08', 'days' => $days,
+    ]))->assertOk()->json(), 'latest_at');
+    expect($free(['id' => $this->blue->id], 2))->toBe(['2027-03-08T19:00:00Z', '2027-03-09T11:00:00Z'])
+        ->and($free(['id' => $this->grey->id], 2))->toBe(['2027-03-08T19:00:00Z', '2027-03-09T19:00:00Z'])
+        ->and($free(['id' => $this->blue->id], 24))->toHaveCount(3);
+});
+
 it('is said before a lesson is booked on top of it, once or every week', function (): void {
     $this->postJson('api/busy-times', $this->busy)->assertCreated();
     $new = ['learner_id' => $this->gus->id, 'vehicle_id' => $this->grey->id, 'minutes' => 60];

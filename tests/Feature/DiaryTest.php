@@ -257,6 +257,21 @@ it('offers times that can be booked as they are offered, one after the other, un
     expect(array_sum(array_column($day['between'], 'short_minutes')))->toBe(0);
 });
 
+it('finds in eight weeks at once what it finds in them two at a time, and looks no farther', function (): void {
+    foreach (range(0, 55, 3) as $n) {
+        $day = Carbon::parse('2027-03-10')->addDays($n)->toDateString();
+        ($this->book)('', ['starts_at' => "{$day}T".sprintf('%02d:30:00Z', 8 + $n % 9), 'learner_id' => $n % 2 === 0 ? $this->ada->id : $this->gus->id])
+            ->assertCreated();
+    }
+    $free = fn (string $from, int $days): array => $this->getJson('api/free?'.http_build_query([
+        'learner_id' => $this->gus->id, 'vehicle_id' => $this->blue->id, 'minutes' => 90, 'from' => $from, 'days' => $days,
+    ]))->assertOk()->json();
+    $fortnights = array_map(static fn (int $n): array => $free(Carbon::parse('2027-03-10')->addDays(14 * $n)->toDateString(), 14), range(0, 3));
+    expect($free('2027-03-10', 56))->toBe(array_merge(...$fortnights))->and(count($fortnights[3]))->toBeGreaterThan(14);
+    $this->getJson('api/free?'.http_build_query(['learner_id' => $this->gus->id, 'vehicle_id' => $this->blue->id, 'minutes' => 90, 'days' => 57]))
+        ->assertJsonValidationErrors(['days' => 'between 1 and 56']);
+});
+
 it('looks for free times within the hours that are worked and the most that is given, and says what lies outside', function (): void {
     $this->getJson('api/working-hours')->assertOk()->assertExactJson(['works_from' => '08:00', 'works_until' => '20:00', 'most_minutes' => null]);
     $this->putJson('api/working-hours', ['works_from' => '10:00', 'works_until' => '14:00', 'most_minutes' => 120])->assertOk();

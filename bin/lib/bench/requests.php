@@ -88,6 +88,7 @@ function benchServer(string $base): void
     compareRequests($busy, [
         'diary: week of 40 lessons, 20 instructors' => ['GET', "/api/week?from={$monday}", null, 1.8],
         'diary: free times of two weeks' => ['GET', "/api/free?lesson={$one}&from={$monday}&days=14", null, 5.0],
+        'diary: free times of eight weeks' => ['GET', "/api/free?lesson={$one}&from={$monday}&days=56", null, 5.0],
         'diary: feed of two years' => ['GET', (string) parse_url($feed, PHP_URL_PATH), null, 1.8],
     ]);
 }

@@ -56,6 +56,10 @@ final readonly class Day
     {
         $gaps = [];
         foreach ($this->openings($within) as [$last, $next]) {
+            // Drives only make it shorter.
+            if (min($within->until, $next->period->from ?? $within->until) - max($within->from, $last->period->until ?? $within->from) < $seconds) {
+                continue;
+            }
             $there = $last === null ? null : $this->travel->seconds($last->ends, $starts, $last->period->until);
             $without = $last === null || $next === null ? null : $this->travel->seconds($last->ends, $next->starts, $last->period->until);
             $earliest = max($within->from, $last === null ? $within->from : $last->period->until + ($there ?? 0));
