@@ -42,6 +42,12 @@ final class Diary
             ]),
             'DiaryLesson' => Shapes::with(Lessons::line(), [
                 'drop_off' => Out::text('where it ends, where that is not where it began', nullable: true),
+                'own_places' => ['description' => 'where it begins and ends, where that is not as usual'] + Out::object(array_merge(...array_map(
+                    static fn (string $which): array => [
+                        $which => Out::text('', nullable: true), "{$which}_latitude_deg" => Out::number('', nullable: true),
+                        "{$which}_longitude_deg" => Out::number('', nullable: true),
+                    ], ['pick_up', 'drop_off'],
+                ))),
                 'ended' => ['oneOf' => [Out::object([
                     'by' => ['oneOf' => [Out::choice(['learner', 'instructor', 'other']), ['type' => 'null']]], 'at' => Shapes::moment(nullable: true),
                     'why' => Out::text('', nullable: true),

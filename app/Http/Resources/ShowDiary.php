@@ -18,6 +18,9 @@ final class ShowDiary
         return [
             ...Show::lessonLine($lesson),
             'drop_off' => $lesson->drop_off,
+            'own_places' => $lesson->only([
+                'pick_up', 'pick_up_latitude_deg', 'pick_up_longitude_deg', 'drop_off', 'drop_off_latitude_deg', 'drop_off_longitude_deg',
+            ]),
             'ended' => $lesson->state !== 'cancelled' ? null : [
                 'by' => $lesson->ended_by, 'at' => $lesson->ended_at?->toIso8601ZuluString(), 'why' => $lesson->ended_why, 'charged' => $lesson->charged,
             ],

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { api, at } from '@/api/client';
 import { questions } from '@/api/questions';
 import type { BusyTime } from '@/api/types';
-import { useSession } from '@/session/session';
+import { useClock, useSession } from '@/session/session';
 import { Field } from '@/ui/Field';
 import { FormFoot } from '@/ui/FormFoot';
 import { useNotice } from '@/ui/Notice';
@@ -21,49 +21,63 @@ const KINDS: readonly [Kind, string][] = [
 ];
 
 interface Props {
-    /** What is changed; a new one begins at a time of the school's clock, `2026-05-20T10:30`. */
-    of: BusyTime | { at: string };
+    /** What is changed; nothing where it is a new one. */
+    of?: BusyTime | undefined;
+    /** When it is to begin, where that is not as it is: a time of the school's clock, `2026-05-20T10:30`. */
+    at?: string | undefined;
     /** Whose diary it is in. */
     person: { id: string; name: string };
     onDone: () => void;
 }
 
 /** Time that no lesson takes: it keeps who and what it names out of every lesson meanwhile. */
-export function BusyForm({ of, person, onDone }: Props) {
+export function BusyForm({ of: is, at: begins, person, onDone }: Props) {
     const { school, user } = useSession();
     const learners = useQuery(questions.learners());
     const vehicles = useQuery(questions.cars());
     const centres = useQuery(questions.centres());
     const notice = useNotice();
     const reread = useReread();
-    const is = 'id' in of ? of : null;
+    const clock = useClock();
     const theirs = person.id !== user.id;
     const wall = (moment: string) => wallClock(new Date(moment), school.time_zone);
-    const form = useForm({
-        kind: is?.kind ?? 'busy',
-        from: 'at' in of ? of.at : wall(of.starts_at),
-        until: 'at' in of ? moved(of.at, 60) : wall(of.ends_at),
-        title: is?.title ?? '',
-        learner_id: is?.learner?.id ?? '',
-        vehicle_id: is?.vehicle?.id ?? '',
-        centre_id: is?.centre?.id ?? '',
+    const as = (one: BusyTime) => ({
+        kind: one.kind,
+        from: wall(one.starts_at),
+        until: wall(one.ends_at),
+        title: one.title ?? '',
+        learner_id: one.learner?.id ?? '',
+        vehicle_id: one.vehicle?.id ?? '',
+        centre_id: one.centre?.id ?? '',
     });
+    const nothing = { kind: 'busy' as Kind, from: '', until: '', title: '', learner_id: '', vehicle_id: '', centre_id: '' };
+    const form = useForm({ ...(is ? as(is) : nothing), ...(begins ? { from: begins, until: is ? later(begins, as(is)) : moved(begins, 60) } : {}) });
     const { values, errors, set } = form;
     const { kind } = values;
+    const body = (of: typeof values) => ({
+        kind: of.kind,
+        starts_at: momentOf(of.from, school.time_zone).toISOString(),
+        ends_at: momentOf(of.until, school.time_zone).toISOString(),
+        // What a colleague wrote for themselves is not read here, and so not written over.
+        ...(theirs && is?.kind === 'busy' && !of.title ? {} : { title: of.title || null }),
+        ...(of.kind === 'away' ? {} : { instructor_id: person.id }),
+        ...(of.kind === 'busy' ? {} : { vehicle_id: of.vehicle_id }),
+        ...(of.kind === 'test' ? { learner_id: of.learner_id, centre_id: of.centre_id || null } : {}),
+    });
+    const change = async (one: BusyTime, to: typeof values) => {
+        await api.PUT('/busy-times/{busyTime}', { ...at({ busyTime: one.id }), body: body(to) });
+        await reread();
+    };
     const send = () =>
         form.submit(async () => {
-            const body = {
-                kind,
-                starts_at: momentOf(values.from, school.time_zone).toISOString(),
-                ends_at: momentOf(values.until, school.time_zone).toISOString(),
-                // What a colleague wrote for themselves is not read here, and so not written over.
-                ...(theirs && is?.kind === 'busy' && !values.title ? {} : { title: values.title || null }),
-                ...(kind === 'away' ? {} : { instructor_id: person.id }),
-                ...(kind === 'busy' ? {} : { vehicle_id: values.vehicle_id }),
-                ...(kind === 'test' ? { learner_id: values.learner_id, centre_id: values.centre_id || null } : {}),
-            };
-            await (is ? api.PUT('/busy-times/{busyTime}', { ...at({ busyTime: is.id }), body }) : api.POST('/busy-times', { body }));
-            await reread();
+            if (is) {
+                await change(is, values);
+                const starts = momentOf(values.from, school.time_zone);
+                notice({ text: `${busyWords(is)}: ${clock.day(starts)}, ${clock.time(starts)}`, undo: () => void change(is, as(is)) });
+            } else {
+                await api.POST('/busy-times', { body: body(values) });
+                await reread();
+            }
             onDone();
         });
     const takeAway = async (one: BusyTime) => {
@@ -77,14 +91,7 @@ export function BusyForm({ of, person, onDone }: Props) {
         notice({ text: `${busyWords(one)}: the time is free again`, undo: () => void putBack() });
     };
     // A later beginning takes the end along: it stays as long as it is.
-    const begin = (from: string) => {
-        const length = Date.parse(values.until) - Date.parse(values.from);
-        form.setValues((before) => ({
-            ...before,
-            from,
-            ...(from && length > 0 ? { until: new Date(Date.parse(`${from}:00Z`) + length).toISOString().slice(0, 16) } : {}),
-        }));
-    };
+    const begin = (from: string) => form.setValues((before) => ({ ...before, from, ...(from ? { until: later(from, before) } : {}) }));
     const select = (
         label: string,
         name: 'learner_id' | 'vehicle_id' | 'centre_id',
@@ -152,4 +159,10 @@ export function BusyForm({ of, person, onDone }: Props) {
             </FormFoot>
         </form>
     );
+}
+
+/** What ends as long after another beginning as it did after its own; as it was where it did not. */
+function later(from: string, was: { from: string; until: string }): string {
+    const length = Date.parse(was.until) - Date.parse(was.from);
+    return length > 0 ? new Date(Date.parse(`${from}:00Z`) + length).toISOString().slice(0, 16) : was.until;
 }

@@ -13,7 +13,9 @@ import { Sheet } from '@/ui/Sheet';
 import { Empty, Failed, Waiting } from '@/ui/State';
 import { useNoticed } from '@/ui/useNoticed';
 import { useNow } from '@/ui/useNow';
+import { Before } from './Before';
 import { DayLine } from './DayLine';
+import { LeaveBy } from './LeaveBy';
 import { Proposal } from './Proposal';
 import { RunningLate } from './RunningLate';
 import { ToPassOn } from './ToPassOn';
@@ -54,6 +56,7 @@ export function TodayPage() {
             ) : (
                 <p className="text-quiet">No lessons today.</p>
             )}
+            <Before busy={busy} between={today.data.between} next={next?.starts_at ?? null} now={now.getTime()} />
             {next ? (
                 <Next
                     lesson={next}
@@ -107,15 +110,7 @@ function Next({ lesson, leave, hasBegun, isToday }: NextProps) {
                     {lesson.minutes} minutes in {inSentence(lesson.vehicle.name)}
                     {lesson.pick_up && <> from {lesson.pick_up}</>}
                 </p>
-                {leave?.leave_at && !hasBegun && (
-                    <p>
-                        <strong>Leave by {clock.time(leave.leave_at)}</strong>
-                        <span className="text-quiet">
-                            {' '}
-                            · {leave.travel_minutes} min drive{leave.short_minutes > 0 && `, ${leave.short_minutes} more than there are`}
-                        </span>
-                    </p>
-                )}
+                {!hasBegun && <LeaveBy drive={leave} />}
                 <p className="border-now border-l-4 pl-4 text-xl">{lesson.aim ?? 'No aim yet: choose one on the plan.'}</p>
                 <div className="flex flex-wrap gap-3">
                     <Link to={`/lessons/${lesson.id}/plan`} className="key" data-tone="main">

@@ -81,6 +81,34 @@ describe('the day', () => {
         expect(screen.queryByText(/Leave by/)).toBeNull();
     });
 
+    it('says what comes before the next lesson: a test, where it is and when to leave for it; then that it is on, and then nothing', async () => {
+        const next = today.next!;
+        const at = (minutes: number) => new Date(Date.parse(next.starts_at) + minutes * 60_000).toISOString();
+        const busy = answer('demo-week')
+            .days.flatMap((day) => day.busy)
+            .map((one) => ({ ...one, starts_at: at(one.kind === 'test' ? -70 : 90), ends_at: at(one.kind === 'test' ? -10 : 120) }));
+        const test = busy.find(({ kind }) => kind === 'test')!;
+        const drive = { after: today.lessons[0]!.id, before: test.id, free_minutes: 20, travel_minutes: 9, leave_at: at(-80), short_minutes: 0 };
+        const shown = async () => {
+            cleanup();
+            server({ 'GET texts': [], [TODAY]: { ...today, busy, between: [drive] } });
+            show(<TodayPage />);
+            await screen.findByRole('heading', { name: next.learner.name });
+            return screen.queryByRole('list', { name: 'Before the next lesson' })?.textContent ?? '';
+        };
+        vi.setSystemTime(new Date(at(-100)));
+        const said = await shown();
+        expect(said).toMatch(/^First · \d\d:\d\d to \d\d:\d\d/);
+        expect(said).toContain(`Test: ${test.learner!.name} · ${test.centre!.name}`);
+        expect(said).toMatch(/Leave by \d\d:\d\d · 9 min drive$/);
+        // What is busy after it has begun waits its turn.
+        expect(said).not.toContain('Dentist');
+        vi.setSystemTime(new Date(at(-60)));
+        expect(await shown()).toMatch(/^On now, until \d\d:\d\dTest/);
+        vi.setSystemTime(new Date(at(-5)));
+        expect(await shown()).toBe('');
+    });
+
     it('says in which lessons moments are still to be told, each a way to tell them', async () => {
         server({ 'GET texts': [], [TODAY]: today });
         show(<TodayPage />);

@@ -41,14 +41,14 @@ export function MoveForm({ lesson, diary, onDone }: FormProps) {
 /** Where a lesson begins and ends, where that is not as usual. */
 export function PlaceForm({ lesson, diary, onDone }: FormProps) {
     const usual = lesson.learner.pick_up;
-    const was = { pick_up: lesson.pick_up === usual ? '' : (lesson.pick_up ?? ''), drop_off: lesson.drop_off ?? '' };
-    const [is, setIs] = useState<Addresses>(was);
+    const { pick_up, drop_off } = lesson.own_places;
+    const [is, setIs] = useState<Addresses>({ pick_up: pick_up ?? '', drop_off: drop_off ?? '' });
     return (
         <form
             className="grid gap-4"
             onSubmit={(event) => {
                 event.preventDefault();
-                void diary.meet(lesson, was, is).then((done) => done && onDone());
+                void diary.meet(lesson, is).then((done) => done && onDone());
             }}
         >
             <AddressFields value={is} onChange={(changes) => setIs((before) => ({ ...before, ...changes }))} usual={usual} errors={{}} isOpen />

@@ -3,6 +3,7 @@ import { useClock, useSession } from '@/session/session';
 import { Away } from './Away';
 import { Block } from './Block';
 import { BusyBlock } from './BusyBlock';
+import { wallClock } from '@/diary/wallClock';
 import { clockOn, minuteOf, moved, onDay, STEP } from '@/diary/week';
 import { busyOn, hoursOf, hoursWords, isOff, minuteOn, placed } from './rows';
 import type { Diary, Proposed } from './useDiary';
@@ -16,7 +17,8 @@ interface Props {
     today: string;
     mayWrite: (lesson: DiaryLesson) => boolean;
     onBook: (at: string) => void;
-    onBusy: (busy: BusyTime) => void;
+    /** To change what is held: as it is, or from another time of the clock on. */
+    onBusy: (busy: BusyTime, at?: string) => void;
 }
 
 /** The week as lines: a day each, hours from left to right, the drives dotted between, the dark shaded. */
@@ -73,6 +75,10 @@ function Row({ day, diary, mayWrite, onBook, onBusy, hours, first, last, across,
         const box = event.currentTarget.getBoundingClientRect();
         return Math.round((first * 60 + ((event.clientX - box.left) / box.width) * (last - first) * 60) / STEP) * STEP;
     };
+    const minutesPerPixel = (width: number) => ((last - first) * 60) / width;
+    const beginning = (one: BusyTime): string => wallClock(new Date(one.starts_at), zone);
+    // What goes on over midnight is taken by its beginning.
+    const isMovable = (one: BusyTime): boolean => one.may_change && beginning(one).startsWith(day.day);
     return (
         <section aria-label={clock.day(noon)} className={`border-hair grid grid-cols-[6rem_minmax(0,1fr)] border-t ${isToday ? 'bg-wash/60' : ''}`}>
             <div className="py-2 pl-1">
@@ -115,6 +121,9 @@ function Row({ day, diary, mayWrite, onBook, onBusy, hours, first, last, across,
                         short={shortOf(one.id)}
                         style={{ ...between(from, until), top: '0.125rem', height: `${LANE - 0.25}rem` }}
                         onOpen={one.may_change ? () => onBusy(one) : undefined}
+                        onKey={isMovable(one) ? (minutes, days) => onBusy(one, moved(beginning(one), minutes, days)) : undefined}
+                        onDrop={isMovable(one) ? (to, minute) => onBusy(one, clockOn(to, onDay(minute))) : undefined}
+                        {...{ minutesPerPixel, from }}
                     />
                 ))}
                 {all.map(({ lesson, from, until, lane }) => (
@@ -130,8 +139,7 @@ function Row({ day, diary, mayWrite, onBook, onBusy, hours, first, last, across,
                         onSettle={() => diary.proposed?.at && void diary.move(lesson, diary.proposed.at)}
                         onLeave={() => diary.choose(diary.proposed?.at ? lesson : null)}
                         onDrop={mayWrite(lesson) && !isOff(lesson) ? (to, minute) => diary.propose(lesson, () => clockOn(to, onDay(minute))) : undefined}
-                        minutesPerPixel={(width) => ((last - first) * 60) / width}
-                        from={from}
+                        {...{ minutesPerPixel, from }}
                     />
                 ))}
                 {proposed && (

@@ -8,7 +8,6 @@ import { busyWords } from '@/diary/entries';
 import { NewLesson } from '@/diary/NewLesson';
 import { WaitingList } from '@/diary/WaitingList';
 import { useClock, useSession } from '@/session/session';
-import { Field } from '@/ui/Field';
 import { Sheet } from '@/ui/Sheet';
 import { Failed, Waiting } from '@/ui/State';
 import { useNow } from '@/ui/useNow';
@@ -30,7 +29,7 @@ export function WeekPage() {
     const person = said.get('person') ?? undefined;
     const week = useQuery({ ...questions.week({ from, ...(person ? { person } : {}) }), placeholderData: (before) => before });
     const [booking, setBooking] = useState<string | null>(null);
-    const [holding, setHolding] = useState<BusyTime | { at: string } | null>(null);
+    const [holding, setHolding] = useState<{ of?: BusyTime; at?: string | undefined } | null>(null);
     const [listing, setListing] = useState(false);
     const diary = useDiary();
     const go = (changes: Record<string, string | null>) => {
@@ -52,9 +51,9 @@ export function WeekPage() {
     const by = (days: number) => go({ from: moved(`${from}T12:00`, 0, days).slice(0, 10) });
     return (
         <div className="grid gap-5">
-            <header className="flex flex-wrap items-end justify-between gap-4">
+            <header className="flex flex-wrap items-end justify-between gap-x-4 gap-y-2">
                 <div>
-                    <h1 className="text-3xl">{titleOf(week.data)}</h1>
+                    <h1 className="text-2xl sm:text-3xl">{titleOf(week.data)}</h1>
                     <p className="flex flex-wrap items-center gap-x-4">
                         <span className="text-quiet">{sumOf(week.data)}</span>
                         <button type="button" className="link screen-only min-h-12" onClick={() => setListing(true)}>
@@ -62,20 +61,25 @@ export function WeekPage() {
                         </button>
                     </p>
                 </div>
-                <div className="screen-only flex flex-wrap items-end gap-2">
+                <div className="screen-only flex flex-wrap items-center gap-2">
                     {week.data.people.length > 1 && (
-                        <Field label="Whose">
-                            <select
-                                value={week.data.person.id}
-                                onChange={(event) => go({ person: event.target.value === user.id ? null : event.target.value })}
-                            >
-                                {week.data.people.map((one) => (
-                                    <option key={one.id} value={one.id}>
-                                        {one.name}
-                                    </option>
-                                ))}
-                            </select>
-                        </Field>
+                        <select
+                            aria-label="Whose"
+                            className="entry !w-auto max-w-52"
+                            value={week.data.person.id}
+                            onChange={(event) => go({ person: event.target.value === user.id ? null : event.target.value })}
+                        >
+                            {week.data.people.map((one) => (
+                                <option key={one.id} value={one.id}>
+                                    {one.name}
+                                </option>
+                            ))}
+                        </select>
+                    )}
+                    {mayBook && (
+                        <button type="button" className="key" onClick={() => setHolding({ at: soon })}>
+                            Hold time
+                        </button>
                     )}
                     <div className="flex gap-2">
                         <button type="button" className="key" aria-label="The week before" onClick={() => by(-A_WEEK)}>
@@ -89,11 +93,6 @@ export function WeekPage() {
                         </button>
                     </div>
                     {mayBook && (
-                        <button type="button" className="key" onClick={() => setHolding({ at: soon })}>
-                            Hold time
-                        </button>
-                    )}
-                    {mayBook && (
                         <button type="button" className="key" data-tone="main" onClick={() => setBooking(soon)}>
                             Book
                         </button>
@@ -102,24 +101,32 @@ export function WeekPage() {
             </header>
             {week.data.clashes.length > 0 && <Clashes clashes={week.data.clashes} />}
             <div className="screen-only hidden lg:block">
-                <TimeLine week={week.data} diary={diary} today={today} mayWrite={mayWrite} onBook={(at) => mayBook && setBooking(at)} onBusy={setHolding} />
+                <TimeLine
+                    week={week.data}
+                    diary={diary}
+                    today={today}
+                    mayWrite={mayWrite}
+                    onBook={(at) => mayBook && setBooking(at)}
+                    onBusy={(of, at) => setHolding({ of, at })}
+                />
             </div>
             <div className="lg:hidden print:block">
-                <DayList week={week.data} today={today} chosen={diary.proposed?.lesson.id} onChoose={diary.choose} onBusy={setHolding} />
+                <DayList week={week.data} today={today} chosen={diary.proposed?.lesson.id} onChoose={diary.choose} onBusy={(of) => setHolding({ of })} />
             </div>
             {diary.proposed ? (
                 <Chosen key={diary.proposed.lesson.id} diary={diary} proposed={diary.proposed} mayWrite={mayWrite(diary.proposed.lesson)} />
             ) : (
                 <p className="text-quiet screen-only hidden text-sm lg:block">
-                    Press a lesson to see more of it; drag it, or move it by the arrow keys: a quarter of an hour, or a day. Where nothing is, a press books.
+                    Press a lesson to see more of it. Lessons and held time are dragged, or moved by the arrow keys: a quarter of an hour, or a day. Where
+                    nothing is, a press books.
                 </p>
             )}
             <Sheet
-                title={holding && 'id' in holding ? busyWords(holding) : isOwn ? 'Hold time' : `Hold time of ${week.data.person.name}`}
+                title={holding?.of ? busyWords(holding.of) : isOwn ? 'Hold time' : `Hold time of ${week.data.person.name}`}
                 open={holding !== null}
                 onOpenChange={(open) => !open && setHolding(null)}
             >
-                {holding && <BusyForm of={holding} person={week.data.person} onDone={() => setHolding(null)} />}
+                {holding && <BusyForm {...holding} person={week.data.person} onDone={() => setHolding(null)} />}
             </Sheet>
             <Sheet title="Waiting list" open={listing} onOpenChange={setListing}>
                 {listing && <WaitingList />}

@@ -13,13 +13,7 @@ type Changes = Partial<Pick<Answered<'/lessons/{lesson}', 'get'>, 'starts_at' | 
     ended_why?: string;
     charged?: boolean;
     cut_to_minutes?: number;
-    pick_up?: string | null;
-    pick_up_latitude_deg?: null;
-    pick_up_longitude_deg?: null;
-    drop_off?: string | null;
-    drop_off_latitude_deg?: null;
-    drop_off_longitude_deg?: null;
-};
+} & Partial<DiaryLesson['own_places']>;
 
 /** A chosen lesson, and when it would be instead: by the clock of the school, `2026-05-20T10:30`. */
 export interface Proposed {
@@ -74,16 +68,19 @@ export function useDiary() {
         );
     };
     const become = (lesson: DiaryLesson, body: Changes, said: string) => settle(lesson, body, `${lesson.learner.name}: ${said}`, backTo(lesson));
-    const meet = (lesson: DiaryLesson, was: Addresses, is: Addresses) =>
-        settle(lesson, addresses(is, was), `${lesson.learner.name}: ${is.pick_up ? `met at ${is.pick_up}` : 'met as usual'}`, addresses(was, is));
+    const meet = (lesson: DiaryLesson, is: Addresses) => {
+        const changes = addresses(is, lesson.own_places);
+        const back = Object.fromEntries(Object.keys(changes).map((name) => [name, lesson.own_places[name as keyof DiaryLesson['own_places']]]));
+        return settle(lesson, changes, `${lesson.learner.name}: ${is.pick_up ? `met at ${is.pick_up}` : 'met as usual'}`, back);
+    };
     return { proposed, refused, choose, propose, move, become, meet };
 }
 
 /** Addresses that are others than before; where one of them lies, nobody has said then. */
-function addresses(is: Addresses, was: Addresses): Changes {
+function addresses(is: Addresses, was: DiaryLesson['own_places']): Partial<DiaryLesson['own_places']> {
     return {
-        ...(is.pick_up === was.pick_up ? {} : { pick_up: is.pick_up || null, pick_up_latitude_deg: null, pick_up_longitude_deg: null }),
-        ...(is.drop_off === was.drop_off ? {} : { drop_off: is.drop_off || null, drop_off_latitude_deg: null, drop_off_longitude_deg: null }),
+        ...(is.pick_up === (was.pick_up ?? '') ? {} : { pick_up: is.pick_up || null, pick_up_latitude_deg: null, pick_up_longitude_deg: null }),
+        ...(is.drop_off === (was.drop_off ?? '') ? {} : { drop_off: is.drop_off || null, drop_off_latitude_deg: null, drop_off_longitude_deg: null }),
     };
 }
 

@@ -124,6 +124,26 @@ describe('the week', () => {
         );
     });
 
+    it('undoes another pick-up down to where on the map it was', async () => {
+        const own = { ...first.own_places, pick_up: 'The station', pick_up_latitude_deg: 50.1, pick_up_longitude_deg: -5.2 };
+        const days = mine.days.map((day) => ({
+            ...day,
+            lessons: day.lessons.map((one) => (one.id === first.id ? { ...one, pick_up: 'The station', own_places: own } : one)),
+        }));
+        const sent = server({ [WEEK]: { ...mine, days }, [`PATCH lessons/${first.id}`]: answer('demo-lesson-planned') });
+        show(<WeekPage />);
+        fireEvent.click(await blockOf());
+        fireEvent.click(await screen.findByRole('button', { name: 'Where' }));
+        const sheet = within(await screen.findByRole('dialog'));
+        expect(sheet.getByLabelText<HTMLInputElement>('Pick-up').value).toBe('The station');
+        fireEvent.change(sheet.getByLabelText('Pick-up'), { target: { value: '' } });
+        fireEvent.click(sheet.getByRole('button', { name: 'Keep' }));
+        expect(await screen.findByText(`${first.learner.name}: met as usual`)).toBeTruthy();
+        fireEvent.click(screen.getByRole('button', { name: 'Undo' }));
+        await waitFor(() => expect(written(sent)).toHaveLength(2));
+        expect(written(sent)[1]!.body).toEqual({ pick_up: 'The station', pick_up_latitude_deg: 50.1, pick_up_longitude_deg: -5.2 });
+    });
+
     it('cancels with whose doing, why and whether it is charged; undone it is booked again', async () => {
         const sent = server({ [WEEK]: mine, [`PATCH lessons/${first.id}`]: answer('demo-lesson-planned') });
         show(<WeekPage />);
@@ -393,6 +413,43 @@ describe('the week', () => {
         expect(await screen.findByText('Dentist: the time is free again')).toBeTruthy();
         fireEvent.click(screen.getByRole('button', { name: 'Undo' }));
         await waitFor(() => expect(written(sent).map(({ path }) => path)).toEqual([address, address, `${address}/restore`]));
+    });
+
+    it('takes what is held somewhere else by key or by hand: the sheet asks, kept it is written, undone it is as it was', async () => {
+        const address = `busy-times/${dentist.id}`;
+        const sent = server({ [WEEK]: mine, ...asked, [`PUT ${address}`]: dentist });
+        show(<WeekPage />);
+        const block = async () => (await line()).getByRole('button', { name: /^Dentist/ });
+        fireEvent.keyDown(await block(), { key: 'Tab' });
+        expect(screen.queryByRole('dialog')).toBeNull();
+        fireEvent.keyDown(await block(), { key: 'ArrowRight' });
+        let sheet = within(await screen.findByRole('dialog', { name: 'Dentist' }));
+        const [from, until] = ['From', 'Until'].map((label) => sheet.getByLabelText<HTMLInputElement>(label).value);
+        expect([from, until]).toEqual(['2026-05-21T12:30', '2026-05-21T13:15']);
+        fireEvent.keyDown(document.activeElement!, { key: 'Escape' });
+        await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
+        expect(written(sent)).toEqual([]);
+        // Let go on Friday's line, as far to the right as an hour is wide.
+        const held = await block();
+        const row = held.parentElement!;
+        const friday = screen.getAllByRole('region', { name: 'Friday 22 May' })[0]!.querySelector<HTMLElement>('[data-day]')!;
+        vi.spyOn(row, 'getBoundingClientRect').mockReturnValue({ width: 600, left: 0 } as DOMRect);
+        document.elementsFromPoint = () => [friday];
+        held.setPointerCapture = () => undefined;
+        const hours = (await line()).getAllByText(/^\d\d$/).length - 1;
+        fireEvent.pointerDown(held, { button: 0, clientX: 100, clientY: 10 });
+        fireEvent.pointerMove(held, { clientX: 100 + 600 / hours, clientY: 80 });
+        fireEvent.pointerUp(held, { clientX: 100 + 600 / hours, clientY: 80 });
+        sheet = within(await screen.findByRole('dialog', { name: 'Dentist' }));
+        expect(sheet.getByLabelText<HTMLInputElement>('From').value).toBe('2026-05-22T13:15');
+        fireEvent.click(sheet.getByRole('button', { name: 'Keep it so' }));
+        expect(await screen.findByText('Dentist: Friday 22 May, 13:15')).toBeTruthy();
+        fireEvent.click(screen.getByRole('button', { name: 'Undo' }));
+        await waitFor(() => expect(written(sent)).toHaveLength(2));
+        expect(written(sent).map(({ body }) => body)).toMatchObject([
+            { starts_at: '2026-05-22T12:15:00.000Z', ends_at: '2026-05-22T13:00:00.000Z' },
+            { starts_at: '2026-05-21T11:15:00.000Z', ends_at: '2026-05-21T12:00:00.000Z', title: 'Dentist' },
+        ]);
     });
 
     it('shows the owner that a colleague is busy, and does not write over the word it does not read', async () => {
