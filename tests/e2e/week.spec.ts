@@ -207,9 +207,40 @@ test('an hour is held for something else, by keyboard: no lesson goes on top of 
     await expect(chosen.getByRole('list', { name: 'What this time means' })).toContainText('taken from 12:00 to 13:00: Dentist.');
     await page.keyboard.press('Enter');
     await expect(chosen.getByRole('alert')).toContainText('Dentist');
-    await line(page)
-        .getByRole('button', { name: /^Dentist/ })
-        .press('Enter');
+    await chosen.getByRole('button', { name: 'Leave it' }).click();
+    await chosen.getByRole('button', { name: 'Close' }).click();
+    // By hand: on top of the lesson it is refused where it is asked, a day on it is kept, and one press takes it back.
+    const held = line(page).getByRole('button', { name: /^Dentist/ });
+    const drag = async (rows: number, hours: number) => {
+        const [from, to] = [(await held.boundingBox())!, (await line(page).getByRole('region').nth(rows).boundingBox())!];
+        await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2);
+        await page.mouse.down();
+        await page.mouse.move(from.x + from.width * (0.5 + hours), to.y + to.height / 2, { steps: 10 });
+        await page.mouse.up();
+    };
+    await drag(0, -2);
+    await expect(sheet.getByLabel('From')).toHaveValue(`${monday}T10:00`);
+    await sheet.getByRole('button', { name: 'Keep it so' }).click();
+    await expect(sheet.getByRole('alert')).toContainText(`a lesson with ${lesson.learner.name}`);
+    await page.keyboard.press('Escape');
+    await expect(sheet).toHaveCount(0);
+    await drag(1, 1);
+    await expect(sheet.getByLabel('From')).toHaveValue(`${dayAfter(monday, 1)}T13:00`);
+    await sheet.getByRole('button', { name: 'Keep it so' }).click();
+    await expect(
+        line(page)
+            .getByRole('region')
+            .nth(1)
+            .getByRole('button', { name: /^Dentist/ }),
+    ).toBeVisible();
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(
+        line(page)
+            .getByRole('region')
+            .nth(0)
+            .getByRole('button', { name: /^Dentist/ }),
+    ).toBeVisible();
+    await held.press('Enter');
     await page.getByRole('dialog').getByRole('button', { name: 'Give the time back' }).press('Enter');
     await expect(page.getByText('Dentist: the time is free again')).toBeVisible();
     await expect(line(page).getByRole('button', { name: /^Dentist/ })).toHaveCount(0);
