@@ -71,7 +71,7 @@ final class Worth
                 $belief = $this->beliefs["{$routine->code->value}.{$step->value}"] ??= $this->fit->belief($routine->code, $step, $this->on);
                 $driven = $this->driven["{$routine->code->value}.{$step->value}"] ?? 0;
                 $more = $rounds === 0 ? 0.0
-                    : $this->fit->faded($routine->code) + $this->fit->model->practice * log((1.0 + $driven + $rounds) / (1.0 + $driven));
+                    : $this->fit->faded($routine->code) + $this->fit->practice() * log((1.0 + $driven + $rounds) / (1.0 + $driven));
                 $found[$step->value] = (new Belief($belief->mean + $more, $belief->variance))->unaided();
             }
         }
