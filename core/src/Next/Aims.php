@@ -138,7 +138,7 @@ final readonly class Aims
             AimReason::TestSoon => 'the test is '.match ($daysToTest) {
                 0 => 'today', 1 => 'tomorrow', default => "in {$daysToTest} days",
             },
-            AimReason::Gain => sprintf('about %d times in 10 alone now, and some rounds of it would help most', round(10.0 * $learner->worth->now($routine))),
+            AimReason::Gain => sprintf('about %d times in 10 alone now, and some rounds of it would help', round(10.0 * $learner->worth->now($routine))),
         };
 
         return new Aim($routine, $step, $reason, $gain, $learner->marks["{$routine->code->value}.{$step->value}"] ?? 0, $why);

@@ -10,7 +10,8 @@ export function LeftOut({ data, onTake }: { data: ProposedLesson; onTake: (way: 
     const name = useRoutineName();
     if (data.left_out.length === 0) return null;
     const { near, rest } = leftOutOf(data);
-    const shown = all ? [...near, ...rest] : near;
+    const isAll = all || near.length === 0;
+    const shown = isAll ? [...near, ...rest] : near;
     return (
         <details open={isOpen} onToggle={(event) => setOpen(event.currentTarget.open)}>
             <summary className="link min-h-12 cursor-pointer content-center">{count(data.left_out.length, 'way')} left out, and why</summary>
@@ -34,7 +35,7 @@ export function LeftOut({ data, onTake }: { data: ProposedLesson; onTake: (way: 
                             </li>
                         ))}
                     </ul>
-                    {rest.length > 0 && !all && (
+                    {rest.length > 0 && !isAll && (
                         <button type="button" className="link min-h-12" onClick={() => setAll(true)}>
                             {count(rest.length, 'way')} of what this lesson is not for
                         </button>
