@@ -14,29 +14,65 @@ final class Ahead
     /** Of a lesson so much goes to the two that go least well (assumed), the rest to all. */
     private const TO_THE_WEAKEST = 0.6;
 
-    /** @var array<string, array<string, array{float, int}>> by routine and step: logits in the conditions of a test, and rounds driven so far */
-    private array $steps = [];
+    /** Where somebody levels off, logits, by how much learners differ in that, and steps of one learner (all assumed): nobody gets better for ever. */
+    private const CEILING = 2.9;
+
+    private const LEARNERS_DIFFER = 1.0;
+
+    private const STEPS_DIFFER = 0.5;
+
+    /** @var array<string, array<string, float>> how far each is from where it levels off */
+    private array $room = [];
+
+    /** @var array<string, float> */
+    private array $meanRoom = [];
+
+    /** @var array<string, array<string, float>> by routine and step: logits in the conditions of a test */
+    private array $stands = [];
+
+    /** @var array<string, array<string, int>> rounds driven so far */
+    private array $driven = [];
+
+    /** @var array<string, float> by routine: its steps' mean, and their mean rounds so far: what is enough to say which goes least well */
+    private array $mean = [];
+
+    /** @var array<string, float> */
+    private array $rounds = [];
 
     /** @var list<array<string, array{float, float}>> after each lesson that was asked for, by routine: rounds more, and days since the last */
     private array $lessons = [];
 
     private readonly float $gains;
 
-    /** @param  list<Routine>  $required */
-    public function __construct(private readonly Learner $learner, Possible $possible, array $required, private readonly Schedule $schedule)
+    private readonly float $fading;
+
+    private readonly float $fadingDays;
+
+    /**
+     * @param  list<Routine>  $required
+     * @param  \Closure(): float  $normal  a draw of mean 0 and variance 1
+     */
+    public function __construct(Learner $learner, Possible $possible, array $required, private readonly Schedule $schedule, \Closure $normal)
     {
         $harder = $learner->fit->harder(Forecast::conditions());
         $this->gains = $possible->practice();
+        $this->fading = $learner->fit->model->fading;
+        $this->fadingDays = $learner->fit->model->fadingDays;
         $now = [];
+        $ceiling = self::CEILING + self::LEARNERS_DIFFER * $normal() - $harder;
         foreach ($required as $routine) {
-            $now[$routine->code->value] = [0.0, (float) ($learner->daysSince($routine) ?? 0)];
+            $code = $routine->code->value;
+            $now[$code] = [0.0, (float) ($learner->daysSince($routine) ?? 0)];
             foreach (Step::cases() as $step) {
                 if ($routine->has($step)) {
-                    $this->steps[$routine->code->value][$step->value] = [
-                        $possible->stands($routine->code, $step) - $harder, $learner->fit->driven($routine->code, $step),
-                    ];
+                    $this->stands[$code][$step->value] = $possible->stands($routine->code, $step) - $harder;
+                    $this->room[$code][$step->value] = max(0.0, $ceiling + self::STEPS_DIFFER * $normal() - $this->stands[$code][$step->value]);
+                    $this->driven[$code][$step->value] = $learner->fit->driven($routine->code, $step);
                 }
             }
+            $this->mean[$code] = array_sum($this->stands[$code]) / count($this->stands[$code]);
+            $this->meanRoom[$code] = array_sum($this->room[$code]) / count($this->room[$code]);
+            $this->rounds[$code] = array_sum($this->driven[$code]) / count($this->driven[$code]);
         }
         $this->lessons = [$now];
     }
@@ -44,18 +80,22 @@ final class Ahead
     /**
      * Abilities after so many lessons more, in the conditions of a test.
      *
-     * @param  float  $form  of the day, logits
      * @return array<string, list<float>> by step, one for each routine that has it; logits
      */
-    public function after(int $lesson, float $form = 0.0): array
+    public function after(int $lesson): array
     {
         while (! isset($this->lessons[$lesson])) {
             $this->lessons[] = $this->next($this->lessons[count($this->lessons) - 1]);
         }
         $by = [];
-        foreach ($this->steps as $routine => $steps) {
+        foreach ($this->stands as $routine => $steps) {
+            [$more, $idle] = $this->lessons[$lesson][$routine];
+            $lost = $this->lost($idle);
+            $grown = [];
             foreach ($steps as $step => $stands) {
-                $by[$step][] = $this->at($stands, ...$this->lessons[$lesson][$routine]) + $form;
+                $driven = $this->driven[$routine][$step];
+                $by[$step][] = $stands - $lost
+                    + self::within($grown[$driven] ??= $this->grown((float) $driven, $more), $this->room[$routine][$step]);
             }
         }
 
@@ -69,27 +109,36 @@ final class Ahead
     private function next(array $was): array
     {
         $mean = [];
-        foreach ($this->steps as $routine => $steps) {
-            $mean[$routine] = array_sum(array_map(fn (array $stands): float => $this->at($stands, ...$was[$routine]), $steps)) / count($steps);
+        foreach ($was as $routine => [$more, $idle]) {
+            $mean[$routine] = $this->mean[$routine] - $this->lost($idle)
+                + self::within($this->grown($this->rounds[$routine], $more), $this->meanRoom[$routine]);
         }
         asort($mean);
-        $weakest = array_slice(array_keys($mean), 0, 2);
+        $weakest = array_flip(array_slice(array_keys($mean), 0, 2));
+        $days = $this->schedule->days();
         $each = ((1.0 - self::TO_THE_WEAKEST) * $this->schedule->rounds() + $this->schedule->practiceRounds()) / max(1, count($was));
         foreach ($was as $routine => [$more, $idle]) {
-            $rounds = $each + (in_array($routine, $weakest, true) ? self::TO_THE_WEAKEST * $this->schedule->rounds() / 2.0 : 0.0);
+            $rounds = $each + (isset($weakest[$routine]) ? self::TO_THE_WEAKEST * $this->schedule->rounds() / count($weakest) : 0.0);
             // Whoever drives it now and then has driven it that long ago on average.
-            $was[$routine] = [$more + $rounds, min($idle + $this->schedule->days(), $this->schedule->days() / max(1e-6, min(1.0, $rounds)))];
+            $was[$routine] = [$more + $rounds, min($idle + $days, $days / max(1e-6, min(1.0, $rounds)))];
         }
 
         return $was;
     }
 
-    /** @param  array{float, int}  $stands */
-    private function at(array $stands, float $more, float $idle): float
+    private function grown(float $driven, float $more): float
     {
-        [$at, $driven] = $stands;
-        $model = $this->learner->fit->model;
+        return $more === 0.0 ? 0.0 : $this->gains * log((1.0 + $driven + $more) / (1.0 + $driven));
+    }
 
-        return $at + $this->gains * log((1.0 + $driven + $more) / (1.0 + $driven)) - $model->fading * log(1.0 + $idle / $model->fadingDays);
+    /** All of it while there is room, and the less the nearer one comes to where one levels off. */
+    private static function within(float $grown, float $room): float
+    {
+        return $room <= 1e-9 ? 0.0 : $room * (1.0 - exp(-$grown / $room));
+    }
+
+    private function lost(float $idle): float
+    {
+        return $this->fading * log(1.0 + $idle / $this->fadingDays);
     }
 }

@@ -39,10 +39,13 @@ final readonly class Forecast
         $day = sqrt($learner->fit->model->ofTheDay);
         $chances = $lessons = [];
         for ($i = 0; $i < self::DRAWS; $i++) {
-            $ahead = new Ahead($learner, $learner->fit->drawn($normal), $required, $schedule);
+            $ahead = new Ahead($learner, $learner->fit->drawn($normal), $required, $schedule, $normal);
             // Good days and bad ones: one deviation up or down.
-            $passes = static fn (int $lesson): float => 0.5 * ($test->passes($ahead->after($lesson, -$day), count($required))
-                + $test->passes($ahead->after($lesson, $day), count($required)));
+            $passes = static function (int $lesson) use ($ahead, $test, $day, $required): float {
+                $abilities = $ahead->after($lesson);
+
+                return 0.5 * ($test->passes($abilities, count($required), -$day) + $test->passes($abilities, count($required), $day));
+            };
             $chances[] = $passes(0);
             $lessons[] = self::first($passes);
         }

@@ -63,14 +63,15 @@ final class TestDrive
     /**
      * @param  array<string, list<float>>  $abilities  by step, one for each routine that has it, logits in the conditions of a test
      * @param  int  $routines  that may be met, each as often
+     * @param  float  $form  of the day, logits
      * @return float 0 to 1
      */
-    public function passes(array $abilities, int $routines): float
+    public function passes(array $abilities, int $routines, float $form = 0.0): float
     {
         $expected = [];
         foreach ($abilities as $step => $each) {
             foreach ($each as $ability) {
-                $at = (max(self::LOWEST, min(self::HIGHEST, $ability)) - self::LOWEST) / self::GRID;
+                $at = (max(self::LOWEST, min(self::HIGHEST, $ability + $form)) - self::LOWEST) / self::GRID;
                 $low = (int) floor($at);
                 foreach ($this->faults as $severity => $faults) {
                     $here = $faults[$low] + ($at - $low) * (($faults[$low + 1] ?? $faults[$low]) - $faults[$low]);
