@@ -15,11 +15,13 @@ final class Ahead
     private const TO_THE_WEAKEST = 0.6;
 
     /** Where somebody levels off, logits, by how much learners differ in that, and steps of one learner (all assumed): nobody gets better for ever. */
-    private const CEILING = 2.9;
+    private const CEILING = 2.7;
 
     private const LEARNERS_DIFFER = 1.0;
 
     private const STEPS_DIFFER = 0.5;
+
+    private const EDGE = 0.4;
 
     /** @var array<string, array<string, float>> how far each is from where it levels off */
     private array $room = [];
@@ -66,7 +68,7 @@ final class Ahead
             foreach (Step::cases() as $step) {
                 if ($routine->has($step)) {
                     $this->stands[$code][$step->value] = $possible->stands($routine->code, $step) - $harder;
-                    $this->room[$code][$step->value] = max(0.0, $ceiling + self::STEPS_DIFFER * $normal() - $this->stands[$code][$step->value]);
+                    $this->room[$code][$step->value] = self::above($ceiling + self::STEPS_DIFFER * $normal() - $this->stands[$code][$step->value]);
                     $this->driven[$code][$step->value] = $learner->fit->driven($routine->code, $step);
                 }
             }
@@ -129,6 +131,12 @@ final class Ahead
     private function grown(float $driven, float $more): float
     {
         return $more === 0.0 ? 0.0 : $this->gains * log((1.0 + $driven + $more) / (1.0 + $driven));
+    }
+
+    /** Some room there always is, the less the farther somebody has got beyond where they were to level off. */
+    private static function above(float $room): float
+    {
+        return $room > 30.0 * self::EDGE ? $room : self::EDGE * log(1.0 + exp($room / self::EDGE));
     }
 
     /** All of it while there is room, and the less the nearer one comes to where one levels off. */
