@@ -15,13 +15,15 @@ final class Ahead
     private const TO_THE_WEAKEST = 0.6;
 
     /** Where somebody levels off, logits, by how much learners differ in that, and steps of one learner (all assumed): nobody gets better for ever. */
-    private const CEILING = 2.7;
+    private const CEILING = 2.5;
 
     private const LEARNERS_DIFFER = 1.0;
 
     private const STEPS_DIFFER = 0.5;
 
     private const EDGE = 0.4;
+
+    private const LEAST_ROOM = 0.2;
 
     /** @var array<string, array<string, float>> how far each is from where it levels off */
     private array $room = [];
@@ -136,7 +138,7 @@ final class Ahead
     /** Some room there always is, the less the farther somebody has got beyond where they were to level off. */
     private static function above(float $room): float
     {
-        return $room > 30.0 * self::EDGE ? $room : self::EDGE * log(1.0 + exp($room / self::EDGE));
+        return self::LEAST_ROOM + ($room > 30.0 * self::EDGE ? $room : self::EDGE * log(1.0 + exp($room / self::EDGE)));
     }
 
     /** All of it while there is room, and the less the nearer one comes to where one levels off. */
