@@ -68,7 +68,7 @@ final readonly class Missing
         foreach ($required as $routine) {
             $alone = self::alone($learner, $routine);
             $tenths = (int) round(10.0 * $alone);
-            if ($learner->isNew($routine) || $alone < self::ALONE) {
+            if ($learner->isNew($routine) ? ! $learner->isBehind($routine) : $alone < self::ALONE) {
                 $said = $learner->isNew($routine) ? 'never driven' : sprintf('alone about %d times in 10 where it is busy, 8 are wanted', min(7, $tenths));
                 $found[] = [[(int) ! $learner->mayDrive($routine), count(Prerequisites::all($routine->code, $learner->pack)), $alone], new self(
                     MissingKind::Routine, $routine->code, null, $learner->isNew($routine) ? 0.0 : (float) min(7, $tenths), 8.0, 'times in 10',
@@ -89,7 +89,8 @@ final readonly class Missing
     {
         $found = [];
         foreach ($required as $routine) {
-            if ($learner->isNew($routine) || self::alone($learner, $routine) < self::ALONE) {
+            // What they must do to do what rests on it, and nobody marks, wants marking.
+            if ($learner->isNew($routine) ? ! $learner->isBehind($routine) : self::alone($learner, $routine) < self::ALONE) {
                 continue;
             }
             $since = $learner->on->modify('-'.self::LATELY_DAYS.' days');
