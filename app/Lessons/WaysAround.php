@@ -10,6 +10,8 @@ use NobleTurn\Core\Circuit\KindOfRoad;
 use NobleTurn\Core\Circuit\Legs;
 use NobleTurn\Core\Circuit\MeasuredLeg;
 use NobleTurn\Core\Circuit\Stop;
+use NobleTurn\Core\Next\NextLesson;
+use NobleTurn\Core\Plan\Difficulty;
 use NobleTurn\Core\Routine\Catalogue\Catalogue;
 use NobleTurn\Core\Routine\Routine;
 use NobleTurn\Core\Rules\RulePack;
@@ -24,12 +26,6 @@ final readonly class WaysAround
     private const EACH = 5;
 
     private const MOST = 60;
-
-    /** A way is driven so often in a lesson at the most (assumed). */
-    private const ROUNDS = 4;
-
-    /** What an instructor says of a way instead of the reckoning. */
-    private const SAID = ['easy' => 0.18, 'middling' => 0.5, 'hard' => 0.82];
 
     /** Between the parts of a way's name in an address. */
     private const BETWEEN = '~';
@@ -72,7 +68,7 @@ final readonly class WaysAround
             $name = self::said($site, $way);
             $stops[] = new Stop(
                 (string) count($ways), $name, $at, $at, KindOfRoad::usual($routine),
-                $way['overruled'] ? self::SAID[$way['words']] ?? $way['score'] : $way['score'], self::ROUNDS, $drive,
+                ($way['overruled'] ? Difficulty::middleOf($way['words']) : null) ?? $way['score'], NextLesson::ROUNDS, $drive,
             );
             $routines[] = Catalogue::routine($routine, $pack);
             $ways[] = ['site' => $site->id, 'name' => $name, 'from' => $way['from'], 'to' => $way['to'], 'routine' => $code];

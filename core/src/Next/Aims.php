@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Next;
 
+use NobleTurn\Core\Fault\BadInput;
 use NobleTurn\Core\Record\Need;
 use NobleTurn\Core\Routine\Routine;
 use NobleTurn\Core\Routine\Section;
@@ -43,6 +44,8 @@ final readonly class Aims
      * @param  list<RoutineCode>  $excluded
      * @param  ?list<RoutineCode>  $here  what the ways within reach teach; null where nobody says
      * @return non-empty-list<Aim> the first is the main one
+     *
+     * @throws BadInput where everything that may be driven is excluded
      */
     public static function of(
         Learner $learner, array $agreed = [], array $pinned = [], array $excluded = [], ?\DateTimeImmutable $testOn = null,
@@ -92,7 +95,7 @@ final readonly class Aims
             }
         }
 
-        return $aims === [] ? throw new \LogicException('A learner can always drive something.') : $aims;
+        return $aims === [] ? throw BadInput::field('excluded', 'leaves nothing that a lesson could be for.') : $aims;
     }
 
     /** Days from a lesson to a test; null where it is behind them. */

@@ -33,17 +33,6 @@ final readonly class LessonProposal
     /** More rounds of one routine in a lesson bring nothing (assumed). */
     private const MOST_ROUNDS = 8;
 
-    /** A first round that brings less is not needed (assumed): the chances of its steps, added up. */
-    private const NEEDED = 0.004;
-
-    /** How hard a way may be for somebody who does nothing of it alone, by what the school says of them, and for somebody who does all of it (assumed). */
-    private const BEARS_NEW = ['beginner' => 0.25, 'developing' => 0.35, 'independent' => 0.5];
-
-    private const BEARS_ALL = 1.15;
-
-    /** From "can be borne" to "cannot" it is not one step (assumed). */
-    private const EDGE = 0.08;
-
     /** As much as all there is: somebody asked for it. */
     private const WANTED = 100.0;
 
@@ -70,15 +59,12 @@ final readonly class LessonProposal
         $aimed = array_map(static fn (Aim $aim): string => $aim->routine->code->value, $aims);
         $revisit = self::revisit($learner, $aimed, $routines);
         $with = [...$aimed, ...self::others($learner, $aimed, $revisit, $routines)];
+        $weighed = new Weighed($learner, $aimed, $with, $excluded);
         $worth = self::worth($learner, $aimed, $revisit, $stops, $routines, $pinned);
         [$ways, $not] = [[], []];
         foreach ($stops as $way => $stop) {
-            $why = in_array($stop->id, $pinned, true) ? null : self::before($learner, $aimed, $with, $stop, $routines[$way], $excluded);
-            $short = $legs->along([$way]) + $stop->onceSeconds() - $budget;
-            if ($why === null && $short > 1e-6) {
-                $why = new NotTaken($stop->id, WhyNot::OutOfReach, sprintf('%s is out of reach: there, one round and back take %d min more than there is.',
-                    $stop->name, (int) ceil($short / 60.0)));
-            }
+            $why = in_array($stop->id, $pinned, true) ? null : $weighed->before($stop, $routines[$way]);
+            $why ??= Weighed::reach($stop, $legs->along([$way]) + $stop->onceSeconds() - $budget);
             if ($why === null) {
                 $ways[] = $way;
             } else {
@@ -88,20 +74,11 @@ final readonly class LessonProposal
         $chosen = (new Choosing($stops, $legs, $worth, $budget))->choose($ways);
         $circuit = Circuit::chosen($stops, $legs, $chosen->rounds, $seconds, $debrief);
         foreach (array_diff($ways, array_keys($chosen->rounds)) as $way) {
-            $not[$way] = self::after($learner, $stops[$way], $routines[$way], $worth->more($chosen->rounds, $way));
+            $not[$way] = $weighed->after($stops[$way], $routines[$way], $worth->more($chosen->rounds, $way));
         }
         ksort($not);
 
         return new self($circuit, count($ways) <= Choosing::EXACT, array_values($not), self::value($learner, $chosen->rounds, $routines));
-    }
-
-    /** What can be borne of a way, 0 to 1: the better somebody is at a routine, the harder it may be. */
-    public static function bears(Learner $learner, Routine $routine, float $difficulty): float
-    {
-        $now = $learner->isNew($routine) ? 0.0 : $learner->worth->now($routine);
-        $new = self::BEARS_NEW[$learner->level->value];
-
-        return 1.0 / (1.0 + exp(($difficulty - $new - (self::BEARS_ALL - $new) * $now) / self::EDGE));
     }
 
     /**
@@ -148,7 +125,7 @@ final readonly class LessonProposal
 
         return new LessonWorth(
             array_map(static fn (Routine $routine): string => $routine->code->value, $routines), $brings,
-            array_map(static fn (Stop $stop, Routine $routine): float => self::bears($learner, $routine, $stop->difficulty), $stops, $routines),
+            array_map(static fn (Stop $stop, Routine $routine): float => Weighed::bears($learner, $routine, $stop->difficulty), $stops, $routines),
             array_map(static fn (Stop $stop): float => in_array($stop->id, $pinned, true) ? self::WANTED : 0.0, $stops),
         );
     }
@@ -193,53 +170,6 @@ final readonly class LessonProposal
         $codes = array_map(static fn (Routine $routine): string => $routine->code->value, $routines);
 
         return array_slice(array_keys($brings), 0, self::OTHERS + count(array_diff($aimed, $codes)));
-    }
-
-    /**
-     * Why a way is not so much as looked at; null where it is.
-     *
-     * @param  list<string>  $aimed
-     * @param  list<string>  $with  what goes with the aims, and they
-     * @param  list<string>  $excluded
-     */
-    private static function before(Learner $learner, array $aimed, array $with, Stop $stop, Routine $routine, array $excluded): ?NotTaken
-    {
-        $code = $routine->code->value;
-        $not = static fn (WhyNot $why, string $message): NotTaken => new NotTaken($stop->id, $why, "{$stop->name}: {$message}.");
-        if (in_array($stop->id, $excluded, true) || in_array($code, $excluded, true)) {
-            return $not(WhyNot::Excluded, 'you left it out');
-        }
-        if (in_array($code, $aimed, true)) {
-            return null;
-        }
-        if (! isset($learner->routines[$code])) {
-            return $not(WhyNot::NotNeeded, 'not learned in this car');
-        }
-        $missing = $learner->isNew($routine) ? $learner->missing($routine) : [];
-        if ($missing !== []) {
-            return $not(WhyNot::TooEarly, 'first '.$learner->title($learner->routines[$missing[0]->value]));
-        }
-        if ($learner->isNew($routine)) {
-            return $not(WhyNot::TooEarly, 'one new thing at a time');
-        }
-        if ($learner->worth->rounds($routine, 1)[0] < self::NEEDED) {
-            return $not(WhyNot::NotNeeded, sprintf('about %d times in 10 alone, and driven lately', (int) round(10.0 * $learner->worth->now($routine))));
-        }
-
-        return in_array($code, $with, true) ? null : $not(WhyNot::NotNeeded, 'not what this lesson is for');
-    }
-
-    /** Why a way that was looked at is not in it. */
-    private static function after(Learner $learner, Stop $stop, Routine $routine, float $wouldBring): NotTaken
-    {
-        if (self::bears($learner, $routine, $stop->difficulty) < 0.5) {
-            return new NotTaken($stop->id, WhyNot::TooEarly, "{$stop->name}: harder than they can bear yet; an easier one first.");
-        }
-        if ($wouldBring < self::NEEDED) {
-            return new NotTaken($stop->id, WhyNot::NotNeeded, "{$stop->name}: the lesson has enough of it.");
-        }
-
-        return new NotTaken($stop->id, WhyNot::NoTime, "{$stop->name}: no time for it beside what helps more.");
     }
 
     /**

@@ -15,6 +15,9 @@ use NobleTurn\Core\Trade\Step;
 /** A lesson as it is proposed: what it is for, what it drives for that, and what is lacking that its hour may offer. */
 final readonly class NextLesson
 {
+    /** A way is driven so often in a lesson at the most where nobody says it (assumed). */
+    public const ROUNDS = 4;
+
     /**
      * @param  non-empty-list<Aim>  $aims
      * @param  ?LessonProposal  $proposal  null where no ways were said

@@ -94,6 +94,17 @@ final readonly class Difficulty
         };
     }
 
+    /** An instructor's word on the scale of the score: the middle of what is called that; null for another word. */
+    public static function middleOf(string $words): ?float
+    {
+        return match ($words) {
+            'easy' => 0.5 * self::EASY,
+            'middling' => 0.5 * (self::EASY + self::HARD),
+            'hard' => 0.5 * (self::HARD + 1.0),
+            default => null,
+        };
+    }
+
     /** @return array<string, float> points by reason */
     private static function ofTheRoutine(Way $way, Approach $approach): array
     {

@@ -147,6 +147,10 @@ it('takes what is pinned, leaves out what is not wanted, and refuses what is nei
     $reasons = array_column($without['left_out'], 'reason', 'way');
     expect($reasons['b'])->toBe('excluded')->and($reasons['e'])->toBe('excluded')->and(array_column($without['aims'], 'routine'))->not->toContain('turn-right');
     expect(nextLesson(['pinned' => ['overtake']] + $asked)['aims'][0])->toMatchArray(['routine' => 'overtake', 'reason' => 'pinned']);
+    // Nothing is left that a lesson could be for.
+    $all = array_column(Catalogue::codes(new GreatBritain), 'value');
+    expect(Ask::refusal('next-lesson', ['pack' => 'gb', 'today' => '2026-05-20', 'minutes' => 60, 'marks' => [], 'excluded' => $all]))
+        ->toBe(['excluded' => ['leaves nothing that a lesson could be for.']]);
     expect(Ask::refusal('next-lesson', ['pack' => 'gb', 'today' => '2026-05-20', 'minutes' => 60, 'marks' => [], 'pinned' => ['nowhere']]))
         ->toBe(['pinned.0' => ['must be the id of a way, or a routine.']]);
     expect(Ask::refusal('next-lesson', ['pack' => 'gb', 'today' => '2026-05-20', 'minutes' => 60, 'marks' => [], 'ways' => waysOut([['a', 'turn-left', 0.0]])]))

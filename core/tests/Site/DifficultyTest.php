@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use NobleTurn\Core\Plan\Difficulty;
 use NobleTurn\Core\Tests\Ask;
 use NobleTurn\Core\Tests\Site\Sites;
 
@@ -128,4 +129,8 @@ it('finds the two turns of a staggered crossroads harder the closer they are, an
     };
     expect($score(-12.0, 'n'))->toBeGreaterThan($score(-50.0, 'n'))->and($score(-50.0, 'n'))->toBeGreaterThan($score(-50.0, 'e'))
         ->and($score(-12.0, 'e'))->toBe($score(-50.0, 'e'));
+});
+
+it('puts an instructor’s word in the middle of what is called that', function (): void {
+    expect(array_map(Difficulty::middleOf(...), ['easy', 'middling', 'hard', 'dreadful']))->toEqualWithDelta([0.175, 0.5, 0.825, null], 1e-12);
 });

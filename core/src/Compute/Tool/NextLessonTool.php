@@ -36,9 +36,6 @@ final class NextLessonTool implements Tool
 {
     public const MOST_WAYS = 80;
 
-    /** A way is driven so often at the most where nobody says it (assumed). */
-    private const ROUNDS = 4;
-
     /** In a short lesson no more than this share is talked away at its end (assumed). */
     private const DEBRIEF_SHARE = 0.15;
 
@@ -80,7 +77,7 @@ final class NextLessonTool implements Tool
             (new TextField('test_on', 'date of the test; null where none is booked', 25))->orNull(),
             PositionField::of('start', 'where the lesson starts; needed with ways'),
             PositionField::of('end', 'where it ends; default where it starts'),
-            CircuitReader::ways(self::MOST_WAYS, self::ROUNDS, 'that could be driven'),
+            CircuitReader::ways(self::MOST_WAYS, NextLesson::ROUNDS, 'that could be driven'),
             CircuitReader::measuredLegs(),
             new NumberField('detour_factor', 'roads against the crow’s line; default '.Drive::DETOUR, 1.0, 5.0),
             new QuantityField('debrief', 'talking at the end; default '.CircuitTool::DEBRIEF_S.', or 15 % of a short lesson', Kind::Duration, 0.0, 7200.0),
@@ -96,7 +93,6 @@ final class NextLessonTool implements Tool
     public function effort(Values $input): float
     {
         $ways = count($input->objects('ways'));
-
         $sets = $ways <= Choosing::EXACT ? 2 ** $ways * 8.0 : 0.0;
 
         return Effort::QUICK + self::STEPS_OF_A_RECORD + 6.0 * count($input->objects('marks')) + $ways * self::STEPS_OF_A_WAY + $sets;
@@ -117,7 +113,7 @@ final class NextLessonTool implements Tool
         $seconds = (int) round(($input->number('minutes') ?? 0.0) * 60.0);
         $debrief = (int) round($input->duration('debrief')?->inSeconds() ?? min(CircuitTool::DEBRIEF_S, self::DEBRIEF_SHARE * $seconds));
         $drive = CircuitReader::drive($input, $seconds, $pack);
-        $stops = CircuitReader::stops($input, $pack, $drive, self::ROUNDS);
+        $stops = CircuitReader::stops($input, $pack, $drive, NextLesson::ROUNDS);
         $routines = NextLessonReader::routines($input, $pack);
         $ids = array_map(static fn (Stop $stop): string => $stop->id, $stops);
         $pinned = NextLessonReader::named($input, 'pinned', $ids, $pack);
@@ -143,7 +139,7 @@ final class NextLessonTool implements Tool
                 ...CommonFields::defaults(
                     $input, CommonFields::default('learner_level', LearnerLevel::Developing->value), CommonFields::default('debrief', $debrief, 's'),
                 ),
-                ...$stops === [] ? [] : [...CircuitPresenter::paces($input, $drive, $stops), ...CircuitPresenter::unsaid($input, self::ROUNDS)],
+                ...$stops === [] ? [] : [...CircuitPresenter::paces($input, $drive, $stops), ...CircuitPresenter::unsaid($input, NextLesson::ROUNDS)],
                 new Assumption('rounds of an aim count', LessonProposal::AIM, 'times as much as others', Source::assumed()),
             ],
             $ignored === 0 ? [] : [Warning::future($ignored)],

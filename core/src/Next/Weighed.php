@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Next;
+
+use NobleTurn\Core\Circuit\Stop;
+use NobleTurn\Core\Routine\Routine;
+
+/** Whether a way is for somebody, and for what a lesson is for; and why it is not in it. */
+final readonly class Weighed
+{
+    /** A first round that brings less is not needed (assumed): the chances of its steps, added up. */
+    private const NEEDED = 0.004;
+
+    /** How hard a way may be for somebody who does nothing of it alone, by what the school says of them, and for somebody who does all of it (assumed). */
+    private const BEARS_NEW = ['beginner' => 0.25, 'developing' => 0.35, 'independent' => 0.5];
+
+    private const BEARS_ALL = 1.15;
+
+    /** From "can be borne" to "cannot" it is not one step (assumed). */
+    private const EDGE = 0.08;
+
+    /**
+     * @param  list<string>  $aimed  routines that the lesson is for
+     * @param  list<string>  $with  they, and what goes with them
+     * @param  list<string>  $excluded  ids of ways and codes of routines
+     */
+    public function __construct(private Learner $learner, private array $aimed, private array $with, private array $excluded)
+    {
+    }
+
+    /** What can be borne of a way, 0 to 1: the better somebody is at a routine, the harder it may be. */
+    public static function bears(Learner $learner, Routine $routine, float $difficulty): float
+    {
+        $now = $learner->isNew($routine) ? 0.0 : $learner->worth->now($routine);
+        $new = self::BEARS_NEW[$learner->level->value];
+
+        return 1.0 / (1.0 + exp(($difficulty - $new - (self::BEARS_ALL - $new) * $now) / self::EDGE));
+    }
+
+    /** Where there is not time for one round and the way back; null where there is. */
+    public static function reach(Stop $stop, float $shortSeconds): ?NotTaken
+    {
+        return $shortSeconds <= 1e-6 ? null : new NotTaken($stop->id, WhyNot::OutOfReach, sprintf(
+            '%s is out of reach: there, one round and back take %d min more than there is.', $stop->name, (int) ceil($shortSeconds / 60.0),
+        ));
+    }
+
+    /** Why a way is not so much as looked at; null where it is. */
+    public function before(Stop $stop, Routine $routine): ?NotTaken
+    {
+        $code = $routine->code->value;
+        $not = static fn (WhyNot $why, string $message): NotTaken => new NotTaken($stop->id, $why, "{$stop->name}: {$message}.");
+        if (in_array($stop->id, $this->excluded, true) || in_array($code, $this->excluded, true)) {
+            return $not(WhyNot::Excluded, 'you left it out');
+        }
+        if (in_array($code, $this->aimed, true)) {
+            return null;
+        }
+        if (! isset($this->learner->routines[$code])) {
+            return $not(WhyNot::NotNeeded, 'not learned in this car');
+        }
+        $missing = $this->learner->isNew($routine) ? $this->learner->missing($routine) : [];
+        if ($missing !== []) {
+            return $not(WhyNot::TooEarly, 'first '.$this->learner->title($this->learner->routines[$missing[0]->value]));
+        }
+        if ($this->learner->isNew($routine)) {
+            return $not(WhyNot::TooEarly, 'one new thing at a time');
+        }
+        if ($this->learner->worth->rounds($routine, 1)[0] < self::NEEDED) {
+            return $not(WhyNot::NotNeeded, sprintf('about %d times in 10 alone, and driven lately', (int) round(10.0 * $this->learner->worth->now($routine))));
+        }
+
+        return in_array($code, $this->with, true) ? null : $not(WhyNot::NotNeeded, 'not what this lesson is for');
+    }
+
+    /** Why a way that was looked at is not in it. */
+    public function after(Stop $stop, Routine $routine, float $wouldBring): NotTaken
+    {
+        if (self::bears($this->learner, $routine, $stop->difficulty) < 0.5) {
+            return new NotTaken($stop->id, WhyNot::TooEarly, "{$stop->name}: harder than they can bear yet; an easier one first.");
+        }
+        if ($wouldBring < self::NEEDED) {
+            return new NotTaken($stop->id, WhyNot::NotNeeded, "{$stop->name}: the lesson has enough of it.");
+        }
+
+        return new NotTaken($stop->id, WhyNot::NoTime, "{$stop->name}: no time for it beside what helps more.");
+    }
+}
