@@ -1,6 +1,7 @@
 <?php
 
 use App\Contract\Document;
+use App\Http\Controllers\AssessmentController;
 use App\Http\Controllers\BusyTimeController;
 use App\Http\Controllers\CalendarController;
 use App\Http\Controllers\CentreController;
@@ -145,6 +146,8 @@ Route::prefix('api')->group(function (): void {
             Route::get('learners/{learner}/needs', [LearnerController::class, 'needs']);
             Route::get('learners/{learner}/skill', [SkillController::class, 'show'])->middleware(Kept::class);
             Route::get('learners/{learner}/foretelling', [SkillController::class, 'foretelling'])->middleware(Kept::class);
+            Route::get('learners/{learner}/ready', [AssessmentController::class, 'ready'])->middleware(Kept::class);
+            Route::get('learners/{learner}/assessments', [AssessmentController::class, 'index']);
             Route::get('learners/{learner}/habits', [SkillController::class, 'habits'])->middleware(Kept::class);
             Route::get('learners/{learner}/marks', [SkillController::class, 'marks']);
             Route::get('learners/{learner}/skill/{routine}/{step}', [SkillController::class, 'cell'])->middleware(Kept::class);
@@ -155,6 +158,10 @@ Route::prefix('api')->group(function (): void {
             Route::put('learners/{learner}', [LearnerController::class, 'update']);
             Route::delete('learners/{learner}', [LearnerController::class, 'destroy']);
             Route::post('learners/{learner}/restore', [LearnerController::class, 'restore'])->whereUuid('learner');
+            Route::post('learners/{learner}/assessments', [AssessmentController::class, 'store']);
+            Route::put('assessments/{assessment}', [AssessmentController::class, 'update']);
+            Route::delete('assessments/{assessment}', [AssessmentController::class, 'destroy']);
+            Route::post('assessments/{assessment}/restore', [AssessmentController::class, 'restore'])->whereUuid('assessment');
             Route::post('learners/{learner}/accompanied', [HoursController::class, 'store']);
             Route::put('accompanied/{accompaniedDrive}', [HoursController::class, 'update']);
             Route::delete('accompanied/{accompaniedDrive}', [HoursController::class, 'destroy']);

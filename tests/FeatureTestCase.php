@@ -3,6 +3,7 @@
 namespace Tests;
 
 use App\Models\AccompaniedDrive;
+use App\Models\Assessment;
 use App\Models\BusyTime;
 use App\Models\Centre;
 use App\Models\Circuit;
@@ -133,6 +134,9 @@ abstract class FeatureTestCase extends TestCase
             $at['busyTime'] = new BusyTime(['kind' => 'busy', 'instructor_id' => $owner->id, 'starts_at' => now()->addDays(20), 'ends_at' => now()->addDays(21)]);
             $at['busyTime']->save();
             WaitingLearner::query()->create(['learner_id' => $lesson->learner_id, 'minutes' => 60, 'wishes' => []]);
+            $at['assessment'] = Assessment::query()->create([
+                'learner_id' => $at['learner']->id, 'kind' => 'test', 'taken_at' => '2026-05-04 10:00:00', 'scheme' => 'gb-car', 'result' => 'fail',
+            ]);
             $at['accompaniedDrive'] = AccompaniedDrive::query()->create([
                 'learner_id' => $lesson->learner_id, 'starts_at' => '2026-05-01T18:00:00Z', 'minutes' => 40,
             ]);

@@ -50,6 +50,10 @@ final class Routes
         $place = ['name' => 'x', 'routine' => 'emerge-left', 'road' => ['limit_mph' => 30]];
         $site = ['name' => 'x', 'kind' => 'junction', 'arms' => self::ARMS];
         $chosen = ['pack' => 'gb', 'practice' => new stdClass];
+        $test = [
+            'kind' => 'test', 'taken_at' => '2026-05-04T10:00:00Z', 'result' => 'fail', 'centre_id' => $ids['centre'],
+            'faults' => [['step' => 'look', 'routine' => 'emerge-right', 'effect' => 'affected']],
+        ];
         $drive = ['starts_at' => '2026-05-02T18:00:00Z', 'minutes' => 40, 'conditions' => ['surface' => 'wet'], 'note' => 'x'];
         $busy = ['kind' => 'busy', 'title' => 'x', 'starts_at' => '2026-05-24T10:00:00Z', 'ends_at' => '2026-05-24T11:00:00Z'];
         $newRound = (string) Str::uuid7();
@@ -96,6 +100,8 @@ final class Routes
             'GET learners' => [],
             'POST learners' => $learner + ['reference_points' => [['what' => 'x', 'where' => 'y', 'vehicle_id' => $ids['vehicle']]]],
             'GET learners/{learner}/hours' => [], 'GET learners/{learner}/hours/file' => [],
+            'GET learners/{learner}/ready' => [], 'GET learners/{learner}/assessments' => [], 'POST learners/{learner}/assessments' => $test,
+            'PUT assessments/{assessment}' => $test, 'DELETE assessments/{assessment}' => [], 'POST assessments/{assessment}/restore' => [],
             'POST learners/{learner}/accompanied' => $drive, 'PUT accompanied/{accompaniedDrive}' => ['starts_at' => '2026-05-03T18:00:00Z'] + $drive,
             'DELETE accompanied/{accompaniedDrive}' => [], 'POST accompanied/{accompaniedDrive}/restore' => [],
             'GET learners/{learner}' => [], 'GET learners/{learner}/needs' => [], 'GET learners/{learner}/habits' => [], 'GET learners/{learner}/foretelling' => [], 'GET learners/{learner}/skill' => [],

@@ -154,6 +154,12 @@ final class Operations
             'GET learners/{learner}/habits' => Operation::reads('What the key counted: habits by lesson, gaps at junctions', 'Habits'),
             'GET learners/{learner}/hours' => Operation::reads('Time at the wheel, every drive behind it, and what the law asks of it', 'LearnerHours'),
             'GET learners/{learner}/hours/file' => Operation::reads('The same as CSV', 'HoursFile'),
+            'GET learners/{learner}/ready' => Operation::reads('How near a learner is to their test, and what is missing', 'LearnerReady'),
+            'GET learners/{learner}/assessments' => Operation::reads('Their tests and mock tests, the last first', Shapes::listOf('Assessment')),
+            'POST learners/{learner}/assessments' => Operation::writes('Notes a test or a mock test', TakenOfLessons::assessment(), 'Assessment', 201),
+            'PUT assessments/{assessment}' => Operation::writes('Says it anew', TakenOfLessons::assessment(), 'Assessment'),
+            'DELETE assessments/{assessment}' => Operation::writes('Takes it away', [], null),
+            'POST assessments/{assessment}/restore' => Operation::writes('Puts it back', [], 'Assessment'),
             'POST learners/{learner}/accompanied' => Operation::writes(
                 'Notes a drive with somebody other than an instructor', TakenOfLessons::accompanied(), 'AccompaniedDrive', 201,
             ),

@@ -4,6 +4,8 @@ namespace App\Contract;
 
 use App\Rules\NotTooLarge;
 use Illuminate\Validation\Rule;
+use NobleTurn\Core\Assessment\Scheme;
+use NobleTurn\Core\Assessment\Severity;
 use NobleTurn\Core\Diary\LessonState;
 use NobleTurn\Core\Record\Conditions;
 use NobleTurn\Core\Record\Counted;
@@ -188,6 +190,21 @@ final class TakenOfLessons
         return [
             'starts_at' => ['required', ...self::TIME], 'minutes' => ['required', 'numeric', 'integer', 'between:1,720'],
             'note' => ['sometimes', 'nullable', 'string', 'max:300'], ...self::conditions('conditions'),
+        ];
+    }
+
+    /** @return array<string, list<mixed>> a test that was taken, or a mock test */
+    public static function assessment(): array
+    {
+        return [
+            'kind' => ['required', 'in:mock-test,test'], 'taken_at' => ['required', ...self::TIME], 'scheme' => ['sometimes', Rule::in(Scheme::codes())],
+            // A mock test is marked by its scheme; of a test the examiner's word is noted.
+            'result' => ['required_if:kind,test', 'in:pass,fail'], 'centre_id' => ['sometimes', 'nullable', 'uuid'],
+            'note' => ['sometimes', 'nullable', 'string', 'max:500'],
+            'faults' => ['sometimes', 'array', 'list', 'max:200'], 'faults.*' => ['array:step,routine,fault,effect,severity'],
+            'faults.*.step' => ['required', Rule::enum(Step::class)], 'faults.*.routine' => ['sometimes', 'nullable', Rule::enum(RoutineCode::class)],
+            'faults.*.fault' => ['sometimes', 'nullable', Rule::in(Faults::codes())], 'faults.*.effect' => ['sometimes', 'nullable', Rule::enum(Effect::class)],
+            'faults.*.severity' => ['sometimes', 'nullable', Rule::enum(Severity::class)],
         ];
     }
 

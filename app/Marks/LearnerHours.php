@@ -20,7 +20,7 @@ use NobleTurn\Core\Rules\RulePack;
 /** The time of a learner at the wheel: with an instructor and accompanied, what it was driven in, and what the law asks of it. */
 final readonly class LearnerHours
 {
-    private HoursBook $book;
+    public HoursBook $book;
 
     /** @var Collection<string, Lesson|AccompaniedDrive> what was driven, by id, latest first */
     private Collection $rows;

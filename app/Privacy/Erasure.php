@@ -3,6 +3,7 @@
 namespace App\Privacy;
 
 use App\Models\AccompaniedDrive;
+use App\Models\Assessment;
 use App\Models\BusyTime;
 use App\Models\Change;
 use App\Models\Drawing;
@@ -56,6 +57,7 @@ final class Erasure
             Drawing::withTrashed()->whereIn('lesson_id', $lessons)->forceDelete();
             Overruling::query()->where('learner_id', $learner->id)->toBase()->update(['reason' => '']);
             SkillAnswer::query()->where('learner_id', $learner->id)->delete();
+            Assessment::withTrashed()->toBase()->where('learner_id', $learner->id)->whereNotNull('note')->update(['note' => null]);
             ToldLesson::query()->where('learner_id', $learner->id)->delete();
             Change::query()->where('subject_id', $learner->id)->toBase()->update(['name' => self::NOBODY]);
             // With the time it held.

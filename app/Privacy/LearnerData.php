@@ -4,6 +4,7 @@ namespace App\Privacy;
 
 use App\Http\Resources\Show;
 use App\Models\AccompaniedDrive;
+use App\Models\Assessment;
 use App\Models\BusyTime;
 use App\Models\Change;
 use App\Models\Drawing;
@@ -41,6 +42,12 @@ final class LearnerData
                 static fn (BusyTime $test): array => [
                     'starts_at' => $test->starts_at->toIso8601ZuluString(), 'ends_at' => $test->ends_at->toIso8601ZuluString(), 'title' => $test->title,
                     'centre' => $test->centre?->name, 'instructor' => $test->instructor?->name, 'taken_away' => $test->trashed(),
+                ],
+            )->all(),
+            'assessments' => Assessment::withTrashed()->with('centre')->where('learner_id', $learner->id)->orderBy('taken_at')->get()->map(
+                static fn (Assessment $one): array => [
+                    'taken_at' => $one->taken_at->toIso8601ZuluString(), ...$one->only(['kind', 'scheme', 'result', 'faults', 'note']),
+                    'centre' => $one->centre?->name, 'taken_away' => $one->trashed(),
                 ],
             )->all(),
             'accompanied_drives' => AccompaniedDrive::withTrashed()->where('learner_id', $learner->id)->orderBy('starts_at')->get()->map(

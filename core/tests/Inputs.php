@@ -37,6 +37,12 @@ final class Inputs
             'pinned' => [], 'excluded' => [], 'start' => ['latitude_deg' => 49.2, 'longitude_deg' => -8.1], 'ways' => [],
         ],
         'overtake' => ['pack' => 'gb', 'limit_mph' => 60, 'other_speed_mph' => 40, 'oncoming_speed_mph' => 60, 'sight_m' => 400],
+        'ready' => [
+            'pack' => 'gb', 'today' => '2026-05-20', 'scheme' => 'gb-car', 'marks' => [], 'overrulings' => [],
+            'hours' => [['at' => '2026-05-01T10:00:00Z', 'minutes' => 60, 'light' => 'day', 'with' => 'instructor']],
+            'mock_tests' => [['on' => '2026-05-12', 'result' => 'pass']], 'test_on' => '2026-07-01', 'lesson_minutes' => 60, 'lesson_minutes_a_week' => 120,
+            'practice_minutes_a_week' => 0, 'seed' => 1,
+        ],
         'site' => [
             'pack' => 'gb', 'kind' => 'junction',
             'arms' => [

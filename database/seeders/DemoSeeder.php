@@ -97,6 +97,7 @@ final class DemoSeeder extends Seeder
         $this->branch($school, $automatic);
         $this->week($tutor, array_slice($places, 0, 12), $manual, $automatic);
         DemoDiary::fill($owner, $tutor, $manual);
+        DemoTests::fill();
         DemoAccompanied::fill();
         $this->today($histories);
         // What was driven before holds its time as well.

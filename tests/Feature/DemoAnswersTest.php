@@ -1,5 +1,6 @@
 <?php
 
+use App\Models\Assessment;
 use App\Models\Learner;
 use App\Models\Lesson;
 use App\Models\Mark;
@@ -33,6 +34,7 @@ it('answers a day of the demo as it was recorded', function (): void {
         ->firstWhere('rounds_count', '>', 5);
     $learner = $driven->learner_id;
     $cell = collect($this->getJson("api/learners/{$learner}/skill")->json('cells'))->sortByDesc('evidence')->first();
+    $tested = Assessment::query()->where('kind', 'test')->where('result', 'fail')->firstOrFail()->learner_id;
     $site = Site::query()->where('name', 'Ropewalk at Mole Street')->firstOrFail()->id;
     $drivenAt = Site::query()->where('name', 'Chandlers Row into Quay Street')->firstOrFail()->id;
     $few = static fn (int $many): Closure => static fn (array $list): array => array_slice($list, 0, $many);
@@ -41,6 +43,7 @@ it('answers a day of the demo as it was recorded', function (): void {
         'changed' => ["lessons/{$driven->id}/changed", null],
         'proposal' => ["lessons/{$today['next']['id']}/proposal", null],
         'learners' => ['learners', null], 'learner' => ["learners/{$learner}", null], 'skill' => ["learners/{$learner}/skill", null],
+        'ready' => ["learners/{$learner}/ready", null], 'assessments' => ["learners/{$tested}/assessments", null],
         'hours' => ["learners/{$learner}/hours", null], 'hours-asked' => ['learners/'.Learner::query()->where('pack', 'na')->sole()->id.'/hours', null],
         'habits' => ["learners/{$learner}/habits", null],
         'needs' => ["learners/{$learner}/needs", null],

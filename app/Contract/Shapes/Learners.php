@@ -4,7 +4,10 @@ namespace App\Contract\Shapes;
 
 use App\Contract\Shapes;
 use App\Contract\ToolShapes;
+use NobleTurn\Core\Assessment\Scheme;
+use NobleTurn\Core\Assessment\Severity;
 use NobleTurn\Core\Compute\Out;
+use NobleTurn\Core\Compute\Tool\ReadyPresenter;
 use NobleTurn\Core\Compute\Toolbox;
 use NobleTurn\Core\Record\Company;
 use NobleTurn\Core\Record\Conditions;
@@ -64,6 +67,24 @@ final class Learners
             'AccompaniedDrive' => Out::object([
                 'id' => Shapes::id(), 'learner_id' => Shapes::id(), 'starts_at' => Shapes::moment(), 'minutes' => Out::integer(''),
                 'conditions' => Shapes::ref('Conditions'), 'note' => Out::text('with whom, where to', nullable: true),
+            ]),
+            'Assessment' => Out::object([
+                'id' => Shapes::id(), 'learner_id' => Shapes::id(), 'kind' => Out::choice(['mock-test', 'test']), 'taken_at' => Shapes::moment(),
+                'scheme' => Out::choice(Scheme::codes()), 'result' => Out::choice(['pass', 'fail'], 'of a test as it was told'),
+                'centre_id' => Out::text('where it was', nullable: true), 'centre' => Out::text('its name', nullable: true), 'note' => Out::text('', nullable: true),
+                'faults' => Out::list(Out::object([
+                    'step' => Shapes::ref('Step'), 'routine' => Shapes::refOrNull('RoutineCode'), 'fault' => Shapes::refOrNull('Fault'),
+                    'effect' => Shapes::refOrNull('Effect'), 'severity' => Out::choice(Severity::class),
+                ]), 'as they were marked'),
+                'by_scheme' => Out::object([
+                    'result' => Out::choice(['pass', 'fail']), 'message' => Out::text('the rule that decided'),
+                    'counts' => ['type' => 'object', 'additionalProperties' => ['type' => 'integer']],
+                ]),
+            ]),
+            'LearnerReady' => Out::object(ReadyPresenter::schema() + [
+                'scheme' => Out::choice(Scheme::codes()), 'test_at' => Shapes::moment(nullable: true), 'lesson_minutes' => Out::number('of a lesson'),
+                'lesson_minutes_a_week' => Out::number('as the last weeks were'), 'practice_minutes_a_week' => Out::number('with somebody else'),
+                'week_is_known' => Out::flag('whether the last weeks say so; else it is assumed'),
             ]),
             'HoursFile' => Out::object(['csv' => Out::text('a line for each drive (RFC 4180)')]),
             'LearnerHours' => Out::object([

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace NobleTurn\Core\Assessment;
 
 use NobleTurn\Core\Fault\UnknownName;
+use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Rules\Source;
 use NobleTurn\Core\Trade\Effect;
 use NobleTurn\Core\Trade\Step;
@@ -32,6 +33,14 @@ final readonly class Scheme
     public static function codes(): array
     {
         return ['gb-car', 'ie-car', 'na-ca-car'];
+    }
+
+    /** By which tests are marked where a pack’s law holds. */
+    public static function usual(RulePack $pack): string
+    {
+        return match ($pack->code()) {
+            'ie' => 'ie-car', 'na' => 'na-ca-car', default => 'gb-car',
+        };
     }
 
     /** @throws UnknownName */

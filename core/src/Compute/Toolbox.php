@@ -19,6 +19,7 @@ use NobleTurn\Core\Compute\Tool\LeaveTool;
 use NobleTurn\Core\Compute\Tool\MarkTestTool;
 use NobleTurn\Core\Compute\Tool\NextLessonTool;
 use NobleTurn\Core\Compute\Tool\OvertakeTool;
+use NobleTurn\Core\Compute\Tool\ReadyTool;
 use NobleTurn\Core\Compute\Tool\ReverseTool;
 use NobleTurn\Core\Compute\Tool\SiteTool;
 use NobleTurn\Core\Compute\Tool\SkillTool;
@@ -36,7 +37,7 @@ use NobleTurn\Core\Rules\RulePacks;
 final class Toolbox
 {
     /** Moves with every change of an answer: GoldenTest fails until it does. */
-    public const VERSION = '0.11.0';
+    public const VERSION = '0.12.0';
 
     private const MOST_SWEPT = 240;
 
@@ -48,7 +49,7 @@ final class Toolbox
     {
         return [
             new AmberTool, new ApproachTool, new CircuitTool, new ClearanceTool, new CrossingTool, new EngineTool, new FollowingTool, new GapTool, new JoinTool,
-            new LaneChangeTool, new LanesTool, new LeaveTool, new MarkTestTool, new NextLessonTool, new OvertakeTool, new ReverseTool, new SiteTool,
+            new LaneChangeTool, new LanesTool, new LeaveTool, new MarkTestTool, new NextLessonTool, new OvertakeTool, new ReadyTool, new ReverseTool, new SiteTool,
             new SkillTool, new SteeringTool, new StoppingTool, new SweptPathTool,
         ];
     }

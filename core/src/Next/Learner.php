@@ -99,7 +99,7 @@ final readonly class Learner
     }
 
     /** Whether they do it as often right as not, or something that rests on it: nobody marks every turn of a learner who emerges alone. */
-    private function isBehind(Routine $routine): bool
+    public function isBehind(Routine $routine): bool
     {
         if (! $this->isNew($routine)) {
             return $this->worth->now($routine) >= Prerequisites::ENOUGH;

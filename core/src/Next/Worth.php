@@ -54,16 +54,20 @@ final class Worth
         return $most;
     }
 
-    /** How often its steps would be unaided, on average. */
-    public function now(Routine $routine): float
+    /**
+     * How often its steps would be unaided, on average.
+     *
+     * @param  float  $harder  by what conditions are harder than the reference, logits
+     */
+    public function now(Routine $routine, float $harder = 0.0): float
     {
-        $chances = $this->at($routine, 0);
+        $chances = $this->at($routine, 0, $harder);
 
         return $chances === [] ? 0.0 : array_sum($chances) / count($chances);
     }
 
     /** @return array<string, float> chance of "unaided" by step, once so many more rounds are driven */
-    private function at(Routine $routine, int $rounds): array
+    private function at(Routine $routine, int $rounds, float $harder = 0.0): array
     {
         $found = [];
         foreach (Step::cases() as $step) {
@@ -71,8 +75,8 @@ final class Worth
                 $belief = $this->beliefs["{$routine->code->value}.{$step->value}"] ??= $this->fit->belief($routine->code, $step, $this->on);
                 $driven = $this->driven["{$routine->code->value}.{$step->value}"] ?? 0;
                 $more = $rounds === 0 ? 0.0
-                    : $this->fit->faded($routine->code) + $this->fit->model->practice * log((1.0 + $driven + $rounds) / (1.0 + $driven));
-                $found[$step->value] = (new Belief($belief->mean + $more, $belief->variance))->unaided();
+                    : $this->fit->faded($routine->code) + $this->fit->practice() * log((1.0 + $driven + $rounds) / (1.0 + $driven));
+                $found[$step->value] = (new Belief($belief->mean + $more, $belief->variance))->unaided($harder);
             }
         }
 

@@ -57,13 +57,35 @@ final readonly class Fit
     /** What the marks say of it, whatever is forgotten since and whatever kind of day it is: to hold one against another. */
     public function stands(RoutineCode $routine, Step $step): Belief
     {
-        [$vector, $variance] = $this->direction($routine, $step);
-        $mean = $this->model->start + ($this->mode->own["{$routine->value}.{$step->value}"] ?? 0.0);
-        foreach ($this->parts->of($routine, $step, $routine->turnsTo()) as $name => $sd) {
-            $mean += $this->mode->shared[$this->rows->index[$name] ?? -1] ?? 0.0;
-        }
+        $made = $this->made($routine, $step);
+        $variance = $made['own'] + array_sum(array_map(static fn (float $sd): float => $sd ** 2, $made['unmarked']));
 
-        return new Belief($mean, $variance + $this->mode->system->quadratic($vector));
+        return new Belief($made['mean'], $variance + $this->mode->system->quadratic($made['vector']));
+    }
+
+    /**
+     * One of the learners whose marks these could be: drawn with what hangs together.
+     *
+     * @param  \Closure(): float  $normal  a draw of mean 0 and variance 1
+     */
+    public function drawn(\Closure $normal): Possible
+    {
+        $shared = $this->mode->shared === [] ? []
+            : $this->mode->system->drawn(array_map(static fn (): float => $normal(), array_values($this->mode->shared)));
+
+        return new Possible($this, $shared, $shared[$this->rows->index[Parts::PRACTICE] ?? -1] ?? $this->model->practiceDiffers * $normal(), $normal);
+    }
+
+    /** What this learner gains by practice, logits for each factor e of rounds: as all do, and what their own marks say beside that. */
+    public function practice(): float
+    {
+        return $this->model->practice + ($this->mode->shared[$this->rows->index[Parts::PRACTICE] ?? -1] ?? 0.0);
+    }
+
+    /** Rounds in which a step of a routine was marked or shown. */
+    public function driven(RoutineCode $routine, Step $step): int
+    {
+        return $this->rows->driven["{$routine->value}.{$step->value}"] ?? 0;
     }
 
     /**
@@ -85,30 +107,31 @@ final readonly class Fit
     }
 
     /**
-     * What a cell's ability is of the shared parts once its own is eliminated, and the variance that is its alone.
+     * What a cell's ability is made of: the shared parts once its own is eliminated, the variance that is its alone, and the parts nobody has marked.
      *
-     * @return array{array<int, float>, float}
+     * @return array{mean: float, vector: array<int, float>, own: float, unmarked: array<string, float>} standard deviations of the last, by name
      */
-    private function direction(RoutineCode $routine, Step $step): array
+    public function made(RoutineCode $routine, Step $step): array
     {
         $cell = "{$routine->value}.{$step->value}";
+        $mean = $this->model->start + ($this->mode->own[$cell] ?? 0.0);
         $vector = array_fill(0, count($this->mode->shared), 0.0);
         $curvature = $this->mode->ownPrior + ($this->mode->cells[$cell]['weight'] ?? 0.0);
-        $variance = 1.0 / $curvature;
+        $unmarked = [];
         foreach ($this->parts->of($routine, $step, $routine->turnsTo()) as $name => $sd) {
             $at = $this->rows->index[$name] ?? null;
             if ($at === null) {
-                // Nobody has marked it: its prior alone.
-                $variance += $sd ** 2;
+                $unmarked[$name] = $sd;
             } else {
                 $vector[$at] = 1.0;
+                $mean += $this->mode->shared[$at];
             }
         }
         foreach ($this->mode->cells[$cell]['cross'] ?? [] as $at => $cross) {
             $vector[$at] -= $cross / $curvature;
         }
 
-        return [$vector, $variance];
+        return ['mean' => $mean, 'vector' => $vector, 'own' => 1.0 / $curvature, 'unmarked' => $unmarked];
     }
 
     /** What conditions take off for this learner, logits: as reckoned, times how much each kind troubles them. */

@@ -56,6 +56,25 @@ final readonly class Linear
     }
 
     /**
+     * A draw of mean 0 and covariance M^-1.
+     *
+     * @param  list<float>  $normal  draws of mean 0 and variance 1
+     * @return array<int, float>
+     */
+    public function drawn(array $normal): array
+    {
+        $x = $normal;
+        for ($i = count($x) - 1; $i >= 0; $i--) {
+            for ($k = $i + 1, $n = count($x); $k < $n; $k++) {
+                $x[$i] -= $this->root[$k][$i] * $x[$k];
+            }
+            $x[$i] /= $this->root[$i][$i];
+        }
+
+        return $x;
+    }
+
+    /**
      * v' M^-1 w.
      *
      * @param  array<int, float>  $v

@@ -54,7 +54,7 @@ final class Rows
     private array $last = [];
 
     /** @var array<string, int> how often a cell was driven, or shown */
-    private array $driven = [];
+    public array $driven = [];
 
     /**
      * @param  list<Evidence>  $evidence  in any order

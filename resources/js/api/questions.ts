@@ -53,6 +53,11 @@ export const questions = {
     }),
     habits: (learner: string) => ({ queryKey: ['learner', learner, 'habits'], queryFn: () => api.GET('/learners/{learner}/habits', at({ learner })) }),
     hours: (learner: string) => ({ queryKey: ['learner', learner, 'hours'], queryFn: () => api.GET('/learners/{learner}/hours', at({ learner })) }),
+    ready: (learner: string) => ({ queryKey: ['learner', learner, 'ready'], queryFn: () => api.GET('/learners/{learner}/ready', at({ learner })) }),
+    assessments: (learner: string) => ({
+        queryKey: ['learner', learner, 'assessments'],
+        queryFn: () => api.GET('/learners/{learner}/assessments', at({ learner })),
+    }),
     needs: (learner: string) => ({ queryKey: ['learners', learner, 'needs'], queryFn: () => api.GET('/learners/{learner}/needs', at({ learner })) }),
     sites: () => ({ queryKey: ['sites'], queryFn: () => api.GET('/sites') }),
     pictures: (site: string) => ({ queryKey: ['pictures', 'of', site], queryFn: () => api.GET('/sites/{site}/pictures', at({ site })) }),

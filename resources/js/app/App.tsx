@@ -25,6 +25,7 @@ const WeekPage = lazy(() => import('@/areas/week/WeekPage').then((area) => ({ de
 const LearnersPage = lazy(() => import('@/areas/learners/LearnersPage').then((area) => ({ default: area.LearnersPage })));
 const LearnerPage = lazy(() => import('@/areas/learners/LearnerPage').then((area) => ({ default: area.LearnerPage })));
 const DataPage = lazy(() => import('@/areas/learners/DataPage').then((area) => ({ default: area.DataPage })));
+const TestPage = lazy(() => import('@/areas/learners/test/TestPage').then((area) => ({ default: area.TestPage })));
 const HoursPage = lazy(() => import('@/areas/learners/hours/HoursPage').then((area) => ({ default: area.HoursPage })));
 const InWordsPage = lazy(() => import('@/areas/learners/InWordsPage').then((area) => ({ default: area.InWordsPage })));
 const SchoolPage = lazy(() => import('@/areas/school/SchoolPage').then((area) => ({ default: area.SchoolPage })));
@@ -61,6 +62,7 @@ const router = createBrowserRouter([
             { path: 'learners/:id', element: page(LearnerPage) },
             { path: 'learners/:id/words', element: page(InWordsPage) },
             { path: 'learners/:id/hours', element: page(HoursPage) },
+            { path: 'learners/:id/test', element: page(TestPage) },
             { path: 'learners/:id/data', element: page(DataPage) },
             { path: 'school/people', element: page(PeoplePage) },
             { path: 'school', element: page(SchoolPage) },

@@ -28,6 +28,8 @@ interface Recorded {
     'demo-circuits': Api.KeptCircuit[];
     'demo-legs': Api.DrivesMeasured;
     'demo-changed': Api.Changed[];
+    'demo-ready': Api.LearnerReady;
+    'demo-assessments': Api.Assessment[];
     'demo-proposal': Api.ProposedLesson;
     'demo-rules': Api.RulesOnOffer;
     'demo-learner': Api.LearnerRecord;

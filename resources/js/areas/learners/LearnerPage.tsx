@@ -61,6 +61,9 @@ export function LearnerPage() {
                     <Link className="key" to={`/learners/${id}/words`}>
                         In plain words
                     </Link>
+                    <Link className="key" to={`/learners/${id}/test`}>
+                        The way to the test
+                    </Link>
                     <Link className="key" to={`/learners/${id}/hours`}>
                         Hours
                     </Link>

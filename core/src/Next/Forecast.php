@@ -1,0 +1,100 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Next;
+
+use NobleTurn\Core\Record\Conditions;
+use NobleTurn\Core\Routine\Routine;
+
+/**
+ * How likely a test is passed today, and after how many lessons it would be likely enough: over learners drawn from what the marks say, each driven
+ * forward by the skill model. What goes least well is driven most, everything now and then.
+ */
+final readonly class Forecast
+{
+    /** So likely a test has to be passed (assumed): three of four. */
+    public const ENOUGH = 0.75;
+
+    /** No further ahead is looked (assumed). */
+    public const MOST_LESSONS = 80;
+
+    private const DRAWS = 60;
+
+    /** What a test can bring (assumed): traffic, by day. */
+    private const CONDITIONS = ['busy', 'day', 'dry', 'town'];
+
+    /**
+     * @param  list<float>  $chances  to pass today, one a draw, least first
+     * @param  list<int>  $lessons  until it is likely enough, one a draw, fewest first; MOST_LESSONS where it is not by then
+     */
+    private function __construct(public array $chances, public array $lessons)
+    {
+    }
+
+    /** @param  non-empty-list<Routine>  $required */
+    public static function of(Learner $learner, array $required, TestDrive $test, Schedule $schedule, int $seed): self
+    {
+        $normal = (new Normals($seed))->__invoke(...);
+        $day = sqrt($learner->fit->model->ofTheDay);
+        $chances = $lessons = [];
+        for ($i = 0; $i < self::DRAWS; $i++) {
+            $ahead = new Ahead($learner, $learner->fit->drawn($normal), $required, $schedule, $normal);
+            // Good days and bad ones: one deviation up or down.
+            $passes = static function (int $lesson) use ($ahead, $test, $day, $required): float {
+                $abilities = $ahead->after($lesson);
+
+                return 0.5 * ($test->passes($abilities, count($required), -$day) + $test->passes($abilities, count($required), $day));
+            };
+            $chances[] = $passes(0);
+            $lessons[] = self::first($passes);
+        }
+        sort($chances);
+        sort($lessons);
+
+        return new self($chances, $lessons);
+    }
+
+    /** The harder side of a test, as a round notes it. */
+    public static function conditions(): Conditions
+    {
+        return new Conditions(...self::CONDITIONS);
+    }
+
+    /** The mean of what it may be. */
+    public function chance(): float
+    {
+        return array_sum($this->chances) / count($this->chances);
+    }
+
+    /**
+     * @param  list<float|int>  $sorted
+     * @return float|int of so much of them not more than this
+     */
+    public static function quantile(array $sorted, float $share): float|int
+    {
+        return $sorted[(int) min(count($sorted) - 1, floor($share * count($sorted)))];
+    }
+
+    /**
+     * The first lesson after which it is likely enough: in strides first, then between two of them, for it hardly ever falls.
+     *
+     * @param  \Closure(int): float  $passes
+     */
+    private static function first(\Closure $passes): int
+    {
+        [$low, $high] = [-1, 0];
+        while ($passes($high) < self::ENOUGH) {
+            if ($high === self::MOST_LESSONS) {
+                return self::MOST_LESSONS;
+            }
+            [$low, $high] = [$high, min(self::MOST_LESSONS, max(1, (int) ceil(1.6 * $high)))];
+        }
+        while ($high - $low > 1) {
+            $middle = intdiv($low + $high, 2);
+            $passes($middle) < self::ENOUGH ? $low = $middle : $high = $middle;
+        }
+
+        return $high;
+    }
+}

@@ -1,0 +1,185 @@
+<?php
+
+declare(strict_types=1);
+
+use NobleTurn\Core\Assessment\MarkedFault;
+use NobleTurn\Core\Assessment\Result;
+use NobleTurn\Core\Assessment\Scheme;
+use NobleTurn\Core\Next\Prerequisites;
+use NobleTurn\Core\Next\Required;
+use NobleTurn\Core\Next\Schedule;
+use NobleTurn\Core\Next\TestDrive;
+use NobleTurn\Core\Rules\GreatBritain;
+use NobleTurn\Core\Rules\Ireland;
+use NobleTurn\Core\Rules\NorthAmerica;
+use NobleTurn\Core\Rules\RulePack;
+use NobleTurn\Core\Skill\Ladder;
+use NobleTurn\Core\Tests\Ask;
+use NobleTurn\Core\Trade\Effect;
+use NobleTurn\Core\Trade\RoutineCode;
+use NobleTurn\Core\Trade\Step;
+use NobleTurn\Core\Vehicle\Transmission;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+
+/* How near somebody is to their test. */
+
+/** @return list<array<string, mixed>> every routine that a test can ask, each so often as said, by turns */
+function everything(array $outcomes, int $rounds, string $traffic = 'busy', string $pack = 'gb', int $from = 1): array
+{
+    $marks = [];
+    $turn = 0;
+    foreach (Required::of(NobleTurn\Core\Rules\RulePacks::byCode($pack), Transmission::Manual) as $n => $routine) {
+        for ($i = 0; $i < $rounds; $i++) {
+            foreach (Step::cases() as $step) {
+                if ($routine->has($step)) {
+                    $marks[] = [
+                        'at' => sprintf('2026-05-%02dT10:%02d:%02dZ', $from + $i, $n, $i), 'routine' => $routine->code->value, 'step' => $step->value,
+                        'outcome' => $outcomes[$turn++ % count($outcomes)], 'conditions' => ['traffic' => $traffic],
+                    ];
+                }
+            }
+        }
+    }
+
+    return $marks;
+}
+
+function ready(array $more): array
+{
+    return Ask::tool('ready', $more + ['pack' => 'gb', 'today' => '2026-05-20']);
+}
+
+it('knows nothing of somebody nobody has marked, and says what all is missing', function (): void {
+    foreach (['gb', 'ie', 'na'] as $pack) {
+        $answer = ready(['pack' => $pack, 'marks' => [], 'test_on' => '2026-07-01']);
+        expect($answer)->toMatchArray(['verdict' => 'unknown', 'chance' => null, 'lessons' => null, 'date' => null, 'in_time' => null, 'shortens' => []])
+            ->and($answer['lessons_by_test'])->toBe(12)->and(array_column($answer['missing'], 'kind'))->toContain('routine', 'condition', 'mock-test');
+    }
+});
+
+it('is ready only where nothing is missing', function (): void {
+    $marks = everything(['unaided'], 12);
+    $almost = ready(['marks' => $marks]);
+    expect($almost['verdict'])->toBe('nearly')->and(array_column($almost['missing'], 'kind'))->toBe(['mock-test'])
+        ->and($almost['lessons'])->toBe(['low' => 1, 'middle' => 1, 'high' => $almost['lessons']['high']])->and($almost['lessons']['high'])->toBeLessThan(20);
+    $all = ready(['marks' => $marks, 'mock_tests' => [['on' => '2026-05-12', 'result' => 'pass']], 'test_on' => '2026-05-21']);
+    expect($all)->toMatchArray(['verdict' => 'ready', 'missing' => [], 'in_time' => true])->and($all['lessons']['middle'])->toBe(0)
+        ->and($all['chance']['estimate'])->toBeGreaterThan(0.75)->and($all['date']['middle'])->toBe('2026-05-20');
+    // One that was failed, or is long ago, is none.
+    foreach ([['on' => '2026-05-12', 'result' => 'fail'], ['on' => '2026-02-12', 'result' => 'pass'], ['on' => '2026-06-12', 'result' => 'pass']] as $test) {
+        expect(array_column(ready(['marks' => $marks, 'mock_tests' => [$test]])['missing'], 'kind'))->toBe(['mock-test']);
+    }
+    expect(array_column(ready(['marks' => everything(['unaided'], 12, 'quiet')])['missing'], 'kind'))->toBe(['condition', 'mock-test']);
+    // After a year nobody knows any more.
+    $later = ready(['marks' => $marks, 'today' => '2027-05-20', 'mock_tests' => [['on' => '2026-05-12', 'result' => 'pass']]]);
+    expect($later['verdict'])->not->toBe('ready')->and($later['chance']['estimate'])->toBeLessThan($all['chance']['estimate']);
+});
+
+it('asks for what comes first before what rests on it, and for what law asks', function (): void {
+    foreach ([new GreatBritain, new Ireland, new NorthAmerica] as $pack) {
+        $missing = array_values(array_filter(array_column(ready(['pack' => $pack->code(), 'marks' => []])['missing'], 'routine')));
+        foreach ($missing as $i => $routine) {
+            foreach (Prerequisites::all(RoutineCode::from($routine), $pack) as $before) {
+                expect(array_slice($missing, $i + 1))->not->toContain($before->value);
+            }
+        }
+    }
+    $hours = static fn (int $lessons): array => array_values(array_filter(ready([
+        'pack' => 'ie', 'marks' => [], 'hours' => array_map(static fn (int $i): array => ['at' => sprintf('2026-05-%02dT10:00:00Z', $i), 'minutes' => 60], range(1, $lessons)),
+    ])['missing'], static fn (array $one): bool => $one['kind'] === 'hours'));
+    expect($hours(5)[0])->toMatchArray(['have' => 5.0, 'wanted' => 12.0, 'unit' => 'lessons'])->and($hours(12))->toBe([]);
+    $minor = static fn (bool $is): array => array_column(ready(['pack' => 'na', 'marks' => [], 'minor' => $is])['missing'], 'kind');
+    expect($minor(true))->toContain('hours')->and($minor(false))->not->toContain('hours');
+});
+
+it('is likelier the better it goes, moves little with one mark, and is the same again', function (): void {
+    $chances = array_map(
+        static fn (array $outcomes): array => ready(['marks' => everything($outcomes, 6)])['chance'],
+        [['prompted'], ['reminded', 'unaided', 'prompted'], ['unaided', 'reminded', 'unaided'], ['unaided', 'unaided', 'unaided', 'unaided', 'reminded'], ['unaided']],
+    );
+    $estimates = array_column($chances, 'estimate');
+    $sorted = $estimates;
+    sort($sorted);
+    expect($estimates)->toBe($sorted)->and($estimates[4] - $estimates[0])->toBeGreaterThan(0.7);
+    foreach ($chances as $chance) {
+        expect($chance['low'])->toBeLessThanOrEqual($chance['estimate'])->and($chance['high'])->toBeGreaterThanOrEqual($chance['estimate']);
+    }
+    $marks = everything(['unaided', 'unaided', 'unaided', 'unaided', 'reminded'], 6);
+    $before = ready(['marks' => $marks]);
+    expect(ready(['marks' => $marks]))->toBe($before);
+    $marks[40]['outcome'] = 'missed';
+    $after = ready(['marks' => $marks])['chance']['estimate'];
+    expect($after)->toBeLessThan($before['chance']['estimate'])->toBeGreaterThan($before['chance']['estimate'] - 0.12);
+    expect(abs(ready(['marks' => $marks, 'seed' => 77])['chance']['estimate'] - $after))->toBeLessThan(0.1);
+});
+
+it('says by when, whether that is in time, and what would be sooner', function (): void {
+    $asked = ['marks' => everything(['unaided', 'reminded', 'unaided', 'prompted'], 4), 'test_on' => '2026-05-24'];
+    $answer = ready($asked);
+    expect($answer['verdict'])->toBe('not-yet')->and($answer['in_time'])->toBeFalse()->and($answer['lessons_by_test'])->toBe(1)
+        ->and($answer['lessons']['low'])->toBeLessThanOrEqual($answer['lessons']['middle'])
+        ->and($answer['lessons']['middle'])->toBeLessThanOrEqual($answer['lessons']['high'])
+        ->and($answer['date']['low'])->toBeLessThanOrEqual($answer['date']['high'])->and($answer['message'])->toContain('only 1')
+        ->and($answer['shortens'])->not->toBe([]);
+    foreach ($answer['shortens'] as $one) {
+        expect($one['saves_days'])->toBeGreaterThan(0)->and($one['message'])->toMatch('/^An hour a week .+ sooner\.$/');
+    }
+    // More of it a week is never later.
+    expect(ready(['lesson_minutes_a_week' => 240] + $asked)['date']['middle'])->toBeLessThanOrEqual($answer['date']['middle'])
+        ->and(ready(['practice_minutes_a_week' => 240] + $asked)['date']['middle'])->toBeLessThanOrEqual($answer['date']['middle']);
+});
+
+it('passes as a test that is marked fault by fault would', function (string $code): void {
+    $scheme = Scheme::byCode($code);
+    $test = new TestDrive($scheme);
+    $chance = new Randomizer(new Mt19937(4));
+    $uniform = static fn (): float => $chance->getInt(0, 1_000_000) / 1_000_001;
+    $steps = ['mirrors', 'signal', 'position', 'speed', 'look'];
+    $was = -1.0;
+    foreach ([0.5, 1.5, 2.3, 3.0, 4.0] as $ability) {
+        $passed = 0;
+        $ranks = Ladder::probabilities($ability);
+        for ($i = 0; $i < 1_500; $i++) {
+            $faults = [];
+            foreach ($steps as $step) {
+                for ($round = 0; $round < TestDrive::ROUNDS; $round++) {
+                    $left = $uniform();
+                    foreach ($ranks as $rank => $share) {
+                        if (($left -= $share) < 0.0) {
+                            break;
+                        }
+                    }
+                    $effect = match (true) {
+                        $rank === 0 => Effect::Intervened,
+                        $rank === 1 => $uniform() < 0.7 ? Effect::Potential : Effect::Affected,
+                        $rank === 2 || ($rank === 3 && $uniform() < 0.5) => Effect::Nobody,
+                        default => null,
+                    };
+                    if ($effect !== null) {
+                        $faults[] = new MarkedFault(Step::from($step), effect: $effect, aspect: 'abc'[$chance->getInt(0, 2)]);
+                    }
+                }
+            }
+            $passed += (int) Result::of($scheme, $faults)->passes();
+        }
+        $said = $test->passes(array_fill_keys($steps, array_fill(0, 20, $ability)), 20);
+        expect($said)->toEqualWithDelta($passed / 1_500, 0.06, "{$code} at {$ability}")->toBeGreaterThanOrEqual($was);
+        $was = $said;
+    }
+})->with(Scheme::codes());
+
+it('counts lessons as the weeks have them', function (): void {
+    $schedule = new Schedule(60.0, 120.0, 60.0);
+    expect($schedule->days())->toBe(3.5)->and($schedule->withLessons(60.0)->days())->toEqualWithDelta(7.0 / 3.0, 1e-12)
+        ->and($schedule->rounds())->toBeGreaterThan(10.0)->toBeLessThan(15.0)->and($schedule->withPractice(60.0)->practiceRounds())
+        ->toEqualWithDelta(2.0 * $schedule->practiceRounds(), 1e-12);
+});
+
+it('requires what a test asks, nothing the pack or the car has not', function (RulePack $pack): void {
+    foreach (Transmission::cases() as $transmission) {
+        $codes = array_map(static fn ($routine): RoutineCode => $routine->code, Required::of($pack, $transmission));
+        expect(count($codes))->toBeGreaterThan(12)->and(array_filter($codes, static fn (RoutineCode $code): bool => in_array($code, $pack->lacks(), true)))->toBe([])
+            ->and($codes)->toContain(RoutineCode::MoveOff, RoutineCode::EmergeRight)->not->toContain(RoutineCode::LongLeft);
+    }
+})->with([[new GreatBritain], [new Ireland], [new NorthAmerica]]);

@@ -1,0 +1,27 @@
+import type { LearnerReady } from '@/api/types';
+
+const hundred = (chance: number): number => Math.round(100 * chance);
+
+/** "Of a hundred such learners about 31 would pass today (12 to 55)." */
+export const inHundred = ({ estimate, low, high }: NonNullable<LearnerReady['chance']>): string =>
+    `Of a hundred such learners about ${hundred(estimate)} would pass today (${hundred(low)} to ${hundred(high)}).`;
+
+/** No further ahead is looked: that many or more. */
+export const MOST_LESSONS = 80;
+
+/** By which day, as far as one can say. */
+export function lessonWords({ lessons, date }: Pick<LearnerReady, 'lessons' | 'date'>, day: (iso: string) => string): string {
+    if (!lessons || !date || lessons.low >= MOST_LESSONS) return 'By when nobody can say yet.';
+    if (lessons.high === 0) return 'Nothing more is needed for it.';
+    if (lessons.middle >= MOST_LESSONS) return `Not before ${day(date.low)}.`;
+    const until = lessons.high >= MOST_LESSONS ? 'or much later' : `to ${day(date.high)}`;
+    return `Most likely by ${day(date.middle)} (${day(date.low)} ${until}).`;
+}
+
+const hours = (minutes: number): string => `${Math.round(minutes / 6) / 10} h`;
+
+/** What is reckoned with, and whether anybody knows it. */
+export function weekWords({ lesson_minutes_a_week, practice_minutes_a_week, week_is_known }: LearnerReady): string {
+    const practice = practice_minutes_a_week > 0 ? ` and ${hours(practice_minutes_a_week)} of practice` : '';
+    return `Reckoned with ${hours(lesson_minutes_a_week)} of lessons a week${practice}, ${week_is_known ? 'as the last weeks were' : 'which nobody has said'}.`;
+}
