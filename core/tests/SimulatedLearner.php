@@ -61,11 +61,11 @@ final class SimulatedLearner
 
     public function __construct(
         private readonly Approaches $draw, public readonly string $kind, ?Step $weakStep = null, ?Section $weakSection = null, float $by = 0.0,
-        float $spread = 1.0, ?Side $weakSide = null,
+        float $spread = 1.0, ?Side $weakSide = null, float $rises = 2.2, float $slower = 1.0,
     ) {
         $this->rate = match ($kind) {
             'fast' => 0.2, 'slow' => 0.04, default => 0.1
-        };
+        } / $slower;
         $this->forget = $kind === 'forgetful' ? 1.2 : 0.35;
         $this->sensitive = $kind === 'condition-weak' ? 2.5 : 1.0;
         $this->bias = $draw->one([-0.25, 0.0, 0.0, 0.25]);
@@ -80,7 +80,7 @@ final class SimulatedLearner
                 $held = $weak === $step && ($weakSection === null || $weakSection === $section)
                     && ($weakSide === null || $weakSide === RoutineCode::from($routine)->namedSide()) ? ($weakStep === null ? 1.0 : $by) : 0.0;
                 $start = $base + $steps[$step->value] + $routines[$routine] + 0.2 * $spread * $this->normal() - $held;
-                $this->cells["{$routine}.{$step->value}"] = ['start' => $start, 'end' => $start + 2.2 + 0.4 * $this->normal()];
+                $this->cells["{$routine}.{$step->value}"] = ['start' => $start, 'end' => $start + $rises + 0.4 * $this->normal()];
             }
         }
         $this->now = new \DateTimeImmutable('2026-01-05T10:00:00Z');

@@ -14,16 +14,39 @@ final class Ahead
     /** Of a lesson so much goes to the two that go least well (assumed), the rest to all. */
     private const TO_THE_WEAKEST = 0.6;
 
-    /** Where somebody levels off, logits, by how much learners differ in that, and steps of one learner (all assumed): nobody gets better for ever. */
-    private const CEILING = 2.5;
+    /**
+     * Where somebody levels off, logits in easy conditions, by how much learners differ in that, and steps of one learner: nobody gets better for
+     * ever, and nearly everybody who goes on passes in the end (all assumed).
+     */
+    private const CEILING = 4.8;
 
     private const LEARNERS_DIFFER = 1.0;
 
     private const STEPS_DIFFER = 0.5;
 
+    /** How suddenly one comes to it, logits (assumed). */
+    private const KNEE = 0.5;
+
     private const EDGE = 0.4;
 
     private const LEAST_ROOM = 0.2;
+
+    private const LEAST_GAIN = 0.3;
+
+    /**
+     * Mirrors are mirrors: a round of anything counts for everything else as so much of one. Assumed, so that somebody of whom nothing is known takes
+     * about fifty lessons with half an hour of practice a week: who passes in Great Britain has had 45 hours of lessons and 22 of practice on average
+     * (from memory: guidance of its licensing authority).
+     */
+    private const ELSEWHERE = 0.03;
+
+    /** Nobody goes on learning just as they have so far: a standard deviation, as a logarithm (assumed, so that ranges hold what simulated learners do). */
+    private const PACE_DIFFERS = 0.4;
+
+    /**
+     * Whoever has driven much and is not far goes on neither as one who is far nor as one who has hardly begun: half and half, as logarithms (assumed).
+     */
+    private const BY_WHERE_ONE_STANDS = 0.5;
 
     /** @var array<string, array<string, float>> how far each is from where it levels off */
     private array $room = [];
@@ -34,7 +57,7 @@ final class Ahead
     /** @var array<string, array<string, float>> by routine and step: logits in the conditions of a test */
     private array $stands = [];
 
-    /** @var array<string, array<string, int>> rounds driven so far */
+    /** @var array<string, array<string, float>> rounds that what was driven so far stands for */
     private array $driven = [];
 
     /** @var array<string, float> by routine: its steps' mean, and their mean rounds so far: what is enough to say which goes least well */
@@ -59,7 +82,7 @@ final class Ahead
     public function __construct(Learner $learner, Possible $possible, array $required, private readonly Schedule $schedule, \Closure $normal)
     {
         $harder = $learner->fit->harder(Forecast::conditions());
-        $this->gains = $possible->practice();
+        $this->gains = $possible->practice() * exp(self::PACE_DIFFERS * $normal());
         $this->fading = $learner->fit->model->fading;
         $this->fadingDays = $learner->fit->model->fadingDays;
         $now = [];
@@ -71,7 +94,9 @@ final class Ahead
                 if ($routine->has($step)) {
                     $this->stands[$code][$step->value] = $possible->stands($routine->code, $step) - $harder;
                     $this->room[$code][$step->value] = self::above($ceiling + self::STEPS_DIFFER * $normal() - $this->stands[$code][$step->value]);
-                    $this->driven[$code][$step->value] = $learner->fit->driven($routine->code, $step);
+                    $this->driven[$code][$step->value] = $this->standsFor(
+                        (float) $learner->fit->driven($routine->code, $step), $possible->stands($routine->code, $step) - $learner->fit->model->start,
+                    );
                 }
             }
             $this->mean[$code] = array_sum($this->stands[$code]) / count($this->stands[$code]);
@@ -95,11 +120,8 @@ final class Ahead
         foreach ($this->stands as $routine => $steps) {
             [$more, $idle] = $this->lessons[$lesson][$routine];
             $lost = $this->lost($idle);
-            $grown = [];
             foreach ($steps as $step => $stands) {
-                $driven = $this->driven[$routine][$step];
-                $by[$step][] = $stands - $lost
-                    + self::within($grown[$driven] ??= $this->grown((float) $driven, $more), $this->room[$routine][$step]);
+                $by[$step][] = $stands - $lost + self::within($this->grown($this->driven[$routine][$step], $more), $this->room[$routine][$step]);
             }
         }
 
@@ -120,7 +142,9 @@ final class Ahead
         asort($mean);
         $weakest = array_flip(array_slice(array_keys($mean), 0, 2));
         $days = $this->schedule->days();
-        $each = ((1.0 - self::TO_THE_WEAKEST) * $this->schedule->rounds() + $this->schedule->practiceRounds()) / max(1, count($was));
+        $practised = $this->schedule->practiceRounds();
+        $each = ((1.0 - self::TO_THE_WEAKEST) * $this->schedule->rounds() + $practised) / max(1, count($was))
+            + self::ELSEWHERE * ($this->schedule->rounds() + $practised);
         foreach ($was as $routine => [$more, $idle]) {
             $rounds = $each + (isset($weakest[$routine]) ? self::TO_THE_WEAKEST * $this->schedule->rounds() / count($weakest) : 0.0);
             // Whoever drives it now and then has driven it that long ago on average.
@@ -141,10 +165,25 @@ final class Ahead
         return self::LEAST_ROOM + ($room > 30.0 * self::EDGE ? $room : self::EDGE * log(1.0 + exp($room / self::EDGE)));
     }
 
-    /** All of it while there is room, and the less the nearer one comes to where one levels off. */
+    /** All of it while there is room, no more than the room, and smoothly from the one to the other. */
     private static function within(float $grown, float $room): float
     {
-        return $room <= 1e-9 ? 0.0 : $room * (1.0 - exp(-$grown / $room));
+        $least = min($grown, $room);
+        $knee = static fn (float $apart): float => self::KNEE * log(1.0 + exp(-$apart / self::KNEE));
+
+        return max(0.0, $least - $knee(abs($grown - $room)) + $knee($room));
+    }
+
+    /**
+     * Rounds that leave as much to be gained as there is, between those that were driven and those that most would have needed to get there.
+     *
+     * @param  float  $risen  logits above where one begins
+     */
+    private function standsFor(float $driven, float $risen): float
+    {
+        $needed = min(log(1.0 + $driven), max(0.0, $risen / max(self::LEAST_GAIN, $this->gains)));
+
+        return exp((1.0 - self::BY_WHERE_ONE_STANDS) * log(1.0 + $driven) + self::BY_WHERE_ONE_STANDS * $needed) - 1.0;
     }
 
     private function lost(float $idle): float

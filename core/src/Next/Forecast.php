@@ -17,7 +17,7 @@ final readonly class Forecast
     public const ENOUGH = 0.75;
 
     /** No further ahead is looked (assumed). */
-    public const MOST_LESSONS = 80;
+    public const MOST_LESSONS = 100;
 
     private const DRAWS = 60;
 

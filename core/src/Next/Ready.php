@@ -59,7 +59,10 @@ final readonly class Ready
             default => Verdict::NotYet,
         };
         $shortens = [];
-        foreach ($range['middle'] > self::WORTH_SAYING ? ['practice' => $schedule->withPractice(self::AN_HOUR), 'lessons' => $schedule->withLessons(self::AN_HOUR)] : [] as $what => $more) {
+        // Of what is too far to be foretold nobody can say how much sooner.
+        $isForetold = $range['middle'] > self::WORTH_SAYING && $range['middle'] < Forecast::MOST_LESSONS;
+        $ways = ['practice' => $schedule->withPractice(self::AN_HOUR), 'lessons' => $schedule->withLessons(self::AN_HOUR)];
+        foreach ($isForetold ? $ways : [] as $what => $more) {
             $middle = $lessons(Forecast::of($learner, $required, $test, $more, $seed), 0.5);
             $days = (int) round($range['middle'] * $schedule->days() - $middle * $more->days());
             if ($days > 0) {

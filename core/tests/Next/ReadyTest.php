@@ -5,6 +5,8 @@ declare(strict_types=1);
 use NobleTurn\Core\Assessment\MarkedFault;
 use NobleTurn\Core\Assessment\Result;
 use NobleTurn\Core\Assessment\Scheme;
+use NobleTurn\Core\Next\Forecast;
+use NobleTurn\Core\Next\Learner;
 use NobleTurn\Core\Next\Prerequisites;
 use NobleTurn\Core\Next\Required;
 use NobleTurn\Core\Next\Schedule;
@@ -40,6 +42,19 @@ function everything(array $outcomes, int $rounds, string $traffic = 'busy', stri
                 }
             }
         }
+    }
+
+    return $marks;
+}
+
+/** @return list<array<string, mixed>> everything once a lesson, better from one to the next */
+function learning(int $lessons): array
+{
+    $marks = [];
+    foreach (range(0, $lessons - 1) as $lesson) {
+        $outcomes = [['missed', 'prompted'], ['prompted', 'reminded'], ['reminded', 'prompted', 'unaided'], ['unaided', 'reminded'], ['unaided', 'unaided', 'reminded'],
+            ['unaided', 'unaided', 'unaided', 'unaided', 'reminded']][min(5, $lesson)];
+        $marks = [...$marks, ...everything($outcomes, 1, from: 1 + 2 * $lesson)];
     }
 
     return $marks;
@@ -115,19 +130,43 @@ it('is likelier the better it goes, moves little with one mark, and is the same 
 });
 
 it('says by when, whether that is in time, and what would be sooner', function (): void {
-    $asked = ['marks' => everything(['unaided', 'reminded', 'unaided', 'prompted'], 4), 'test_on' => '2026-05-24'];
+    $asked = ['marks' => learning(4), 'test_on' => '2026-05-24'];
     $answer = ready($asked);
     expect($answer['verdict'])->toBe('not-yet')->and($answer['in_time'])->toBeFalse()->and($answer['lessons_by_test'])->toBe(1)
         ->and($answer['lessons']['low'])->toBeLessThanOrEqual($answer['lessons']['middle'])
         ->and($answer['lessons']['middle'])->toBeLessThanOrEqual($answer['lessons']['high'])
         ->and($answer['date']['low'])->toBeLessThanOrEqual($answer['date']['high'])->and($answer['message'])->toContain('only 1')
         ->and($answer['shortens'])->not->toBe([]);
+    expect(ready(['test_on' => '2026-05-21'] + $asked)['message'])->toEndWith('Before the test there is time for none: it wants moving.');
     foreach ($answer['shortens'] as $one) {
         expect($one['saves_days'])->toBeGreaterThan(0)->and($one['message'])->toMatch('/^An hour a week .+ sooner\.$/');
     }
     // More of it a week is never later.
     expect(ready(['lesson_minutes_a_week' => 240] + $asked)['date']['middle'])->toBeLessThanOrEqual($answer['date']['middle'])
         ->and(ready(['practice_minutes_a_week' => 240] + $asked)['date']['middle'])->toBeLessThanOrEqual($answer['date']['middle']);
+});
+
+it('gives somebody of whom nothing is known about as many lessons as learners take who pass, and says how little that is', function (): void {
+    // From memory: guidance of the licensing authority of Great Britain, 45 hours of lessons and 22 of practice on average.
+    $pack = new GreatBritain;
+    $of = static fn (Schedule $schedule): Forecast => Forecast::of(
+        new Learner([], $pack, new DateTimeImmutable('2026-05-20')), Required::of($pack, Transmission::Manual), new TestDrive(Scheme::byCode('gb-car')), $schedule, 1,
+    );
+    $at = static fn (Forecast $forecast, float $share): int => (int) Forecast::quantile($forecast->lessons, $share);
+    $usual = $of(new Schedule(60.0, 60.0, 30.0));
+    expect($at($usual, 0.5))->toBeGreaterThan(38)->toBeLessThan(65)->and($at($usual, 0.9))->toBe(Forecast::MOST_LESSONS)
+        ->and($at($usual, 0.1))->toBeLessThan(20)->and($usual->chance())->toBeLessThan(0.02)
+        ->and($at($of(new Schedule(60.0, 60.0, 0.0)), 0.5))->toBeGreaterThan($at($usual, 0.5))
+        ->and($at($of(new Schedule(120.0, 120.0, 60.0)), 0.5))->toBeLessThan($at($usual, 0.5));
+});
+
+it('says that nobody can say where somebody gets no better, and then nothing of how much sooner; where they do, about how many', function (): void {
+    $flat = ready(['marks' => everything(['missed', 'prompted', 'reminded'], 5)]);
+    expect($flat['verdict'])->toBe('not-yet')->and($flat['lessons']['middle'])->toBe(Forecast::MOST_LESSONS)->and($flat['shortens'])->toBe([])
+        ->and($flat['message'])->toMatch('/nobody can say yet|if it goes on like this/');
+    [$some, $more] = [ready(['marks' => learning(4)]), ready(['marks' => learning(7)])];
+    expect($more['lessons']['middle'])->toBeLessThan($some['lessons']['middle'])->toBeLessThan(20)->and($some['lessons']['middle'])->toBeLessThan(50)
+        ->and($more['message'])->toMatch('/[0-9]+ (to [0-9]+ )?lessons? to go/');
 });
 
 it('passes as a test that is marked fault by fault would', function (string $code): void {

@@ -17,7 +17,8 @@ use NobleTurn\Core\Trade\RoutineCode;
 use NobleTurn\Core\Trade\Step;
 
 /*
- * Forecasts held against what becomes of simulated learners, who level off and are of another form than the model. Minutes of work: only where its
+ * Forecasts held against what becomes of simulated learners, who level off and are of another form than the model; most of them far enough on to pass
+ * in the end (assumed, as it is of learners in the forecast itself). Minutes of work: only where its
  * figures are asked for, NOBLE_TURN_PRINT=1 vendor/bin/pest core/tests/Property/ForecastTest.php
  */
 
@@ -25,13 +26,7 @@ const FORECAST_ROUTINES = [
     'turn-left', 'turn-right', 'emerge-left', 'emerge-right', 'cross', 'lights-left', 'lights-right', 'roundabout', 'mini-roundabout', 'pass-parked',
 ];
 
-const FORECAST_LESSONS = 60;
-
-/** So hard a test that about half of them pass it in the end: nobody of them would pass one as it is marked. */
-function mildTest(): TestDrive
-{
-    return new TestDrive(Scheme::byCode('gb-car')->changed(['driving' => 40, 'serious' => 4, 'dangerous' => 2], [], []));
-}
+const FORECAST_LESSONS = 70;
 
 /** @return list<Routine> */
 function forecastRoutines(): array
@@ -69,18 +64,18 @@ function reallyPasses(SimulatedLearner $learner, TestDrive $test): float
     return 0.5 * ($test->passes($abilities, 10, -$day) + $test->passes($abilities, 10, $day));
 }
 
-it('holds 75 to 85 of a hundred of what comes within its 80 % ranges, and as likely as it says', function (): void {
+it('holds 75 to 85 of a hundred of what comes within its 80 % ranges, and never promises much more than there is', function (): void {
     if (! getenv('NOBLE_TURN_PRINT')) {
         $this->markTestSkipped('Minutes of work: NOBLE_TURN_PRINT=1 asks for it.');
     }
-    $test = mildTest();
-    $inside = ['5' => [], '10' => []];
+    $test = new TestDrive(Scheme::byCode('gb-car'));
+    $inside = ['5' => [], '10' => [], '20' => []];
     $said = [];
-    foreach (range(1, 30) as $seed) {
-        $learner = new SimulatedLearner(new Approaches(61_000 + $seed), SimulatedLearner::KINDS[$seed % 5]);
+    foreach (range(1, 25) as $seed) {
+        $learner = new SimulatedLearner(new Approaches(61_000 + $seed), SimulatedLearner::KINDS[$seed % 5], rises: 3.3 + 0.3 * ($seed % 7), slower: 2.0);
         $forecasts = [];
         $reached = null;
-        for ($lesson = 1; $lesson <= FORECAST_LESSONS && ($reached === null || $lesson <= 10); $lesson++) {
+        for ($lesson = 1; $lesson <= FORECAST_LESSONS && ($reached === null || $lesson <= 20); $lesson++) {
             $fit = Fit::of($learner->evidence, new GreatBritain, $learner->now);
             $at = [];
             foreach (forecastRoutines() as $routine) {
@@ -114,8 +109,9 @@ it('holds 75 to 85 of a hundred of what comes within its 80 % ranges, and as lik
         fprintf(STDERR, "\nfrom lesson %s: %.2f of %d inside", $lesson, array_sum($each) / count($each), count($each));
     }
     $all = array_merge(...array_values($inside));
-    expect(array_sum($all) / count($all))->toBeGreaterThan(0.7)->toBeLessThan(0.92);
+    expect(array_sum($all) / count($all))->toBeGreaterThan(0.74)->toBeLessThan(0.86);
     foreach (array_chunk($said, (int) ceil(count($said) / 5)) as $bin) {
-        expect(abs(array_sum(array_column($bin, 0)) - array_sum(array_column($bin, 1))) / count($bin))->toBeLessThan(0.15);
+        // Whoever gets better fast is farther than their marks say: wrong it may be on the careful side.
+        expect((array_sum(array_column($bin, 0)) - array_sum(array_column($bin, 1))) / count($bin))->toBeLessThan(0.1)->toBeGreaterThan(-0.2);
     }
 });

@@ -32,7 +32,8 @@ final class ReadyPresenter
                 'condition' => Out::text('null where it is none', nullable: true), 'have' => Out::number(''), 'wanted' => Out::number(''),
                 'unit' => Out::text(''), 'message' => Out::text('as a sentence'),
             ]), 'in the order in which it would be done'),
-            'lessons' => $range(Out::integer('to go; '.Forecast::MOST_LESSONS.': that many or more')),
+            'lessons' => $range(Out::integer('to go; where it is most_lessons, that many or more')),
+            'most_lessons' => Out::integer('no further ahead is looked'),
             'date' => $range(Out::text('a day')),
             'in_time' => ['type' => ['boolean', 'null'], 'description' => 'before the test, by the middle of the range; null without a test or marks'],
             'lessons_by_test' => Out::integer('that there is time for; null without a test', nullable: true),
@@ -62,6 +63,7 @@ final class ReadyPresenter
                 'wanted' => $one->wanted, 'unit' => $one->unit, 'message' => $one->message,
             ], $ready->missing),
             'lessons' => $lessons,
+            'most_lessons' => Forecast::MOST_LESSONS,
             'date' => $lessons === null ? null : array_map(static fn (int $number): string => $ready->after($number)->format('Y-m-d'), $lessons),
             'in_time' => $lessons === null || $by === null ? null : $lessons['middle'] <= $by,
             'lessons_by_test' => $by,
@@ -87,12 +89,14 @@ final class ReadyPresenter
         $most = Forecast::MOST_LESSONS;
         $range = match (true) {
             $lessons['low'] >= $most => "more than {$most} lessons, if it goes on like this",
-            $lessons['high'] >= $most => "{$lessons['low']} lessons at the least; how many in the end nobody can say yet",
+            $lessons['middle'] >= $most => "{$lessons['low']} lessons at the least; how many in the end nobody can say yet",
+            $lessons['high'] >= $most => "about {$lessons['middle']} lessons to go, {$lessons['low']} at the least and perhaps many more",
             $lessons['low'] === $lessons['high'] => $lessons['low'] === 1 ? 'about 1 lesson to go' : "about {$lessons['low']} lessons to go",
             default => "{$lessons['low']} to {$lessons['high']} lessons to go",
         };
         $test = match (true) {
             $by === null => '',
+            $by === 0 && $lessons['middle'] > 0 => ' Before the test there is time for none: it wants moving.',
             $lessons['middle'] <= $by => sprintf(' Until the test there is time for %d.', $by),
             default => sprintf(' Until the test there is time for only %d: it wants moving, or more lessons.', $by),
         };

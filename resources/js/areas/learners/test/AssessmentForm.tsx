@@ -1,4 +1,6 @@
+import { useQuery } from '@tanstack/react-query';
 import { api, at } from '@/api/client';
+import { questions } from '@/api/questions';
 import { STEPS, type Assessment } from '@/api/types';
 import { momentOf, wallClock } from '@/diary/wallClock';
 import { useSession } from '@/session/session';
@@ -29,12 +31,14 @@ interface Props {
 /** A test or mock test as it is told at the kerb: when, how it went, and each fault by its step and what others had to do. */
 export function AssessmentForm({ learner, one, onKept, onTakeAway }: Props) {
     const { school } = useSession();
+    const centres = useQuery(questions.centres());
     const [faults, setFaults] = useState<Fault[]>(one?.faults ?? []);
     const form = useForm({
         kind: one?.kind ?? 'mock-test',
         taken_at: one ? wallClock(new Date(one.taken_at), school.time_zone) : '',
         result: one?.result ?? 'pass',
         note: one?.note ?? '',
+        centre_id: one?.centre_id ?? '',
         step: 'look',
         effect: 'nobody',
     });
@@ -47,7 +51,8 @@ export function AssessmentForm({ learner, one, onKept, onTakeAway }: Props) {
                 result: values.result as Assessment['result'],
                 note: values.note || null,
                 faults: faults.map(({ step, routine, fault, effect }) => ({ step, routine, fault, effect })),
-                ...(one ? { scheme: one.scheme, centre_id: one.centre_id } : {}),
+                ...(one ? { scheme: one.scheme } : {}),
+                ...(values.kind === 'test' || one ? { centre_id: values.centre_id || null } : {}),
             };
             await (one
                 ? api.PUT('/assessments/{assessment}', { ...at({ assessment: one.id }), body })
@@ -77,6 +82,18 @@ export function AssessmentForm({ learner, one, onKept, onTakeAway }: Props) {
                     <select value={values.result} onChange={(event) => set('result', event.target.value as Assessment['result'])}>
                         <option value="pass">Passed</option>
                         <option value="fail">Failed</option>
+                    </select>
+                </Field>
+            )}
+            {values.kind === 'test' && (
+                <Field label="Where" errors={errors.centre_id}>
+                    <select value={values.centre_id} onChange={(event) => set('centre_id', event.target.value)}>
+                        <option value="">Not said</option>
+                        {centres.data?.map(({ id, name }) => (
+                            <option key={id} value={id}>
+                                {name}
+                            </option>
+                        ))}
                     </select>
                 </Field>
             )}

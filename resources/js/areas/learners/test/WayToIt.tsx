@@ -1,13 +1,15 @@
 import { useState } from 'react';
 import type { LearnerReady } from '@/api/types';
 import { useClock } from '@/session/session';
-import { inHundred, lessonWords, weekWords } from './readyWords';
+import { useNow } from '@/ui/useNow';
+import { aboutWhen, inHundred, lessonWords, weekWords } from './readyWords';
 
 const FEW = 6;
 
 /** How near: in a sentence, as a chance with its range, in lessons and days; then what is missing in its order, and what would be sooner. */
 export function WayToIt({ ready }: { ready: LearnerReady }) {
     const clock = useClock();
+    const now = useNow();
     const [all, setAll] = useState(false);
     const missing = all ? ready.missing : ready.missing.slice(0, FEW);
     return (
@@ -15,7 +17,7 @@ export function WayToIt({ ready }: { ready: LearnerReady }) {
             <section aria-label="How near" className="grid gap-1">
                 <p className="text-xl leading-tight font-semibold">{ready.message}</p>
                 {ready.chance && <p>{inHundred(ready.chance)}</p>}
-                {ready.lessons && ready.date && <p>{lessonWords(ready, (day) => clock.day(`${day}T12:00:00Z`))}</p>}
+                {ready.lessons && ready.date && <p>{lessonWords(ready, (day) => aboutWhen(day, now, clock.day))}</p>}
                 {ready.test_at && <p>The test is on {clock.day(ready.test_at)}.</p>}
                 <p className="text-quiet text-sm">{weekWords(ready)} It advises; the instructor decides, and the law and the examiner have the last word.</p>
             </section>

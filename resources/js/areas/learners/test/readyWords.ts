@@ -6,15 +6,26 @@ const hundred = (chance: number): number => Math.round(100 * chance);
 export const inHundred = ({ estimate, low, high }: NonNullable<LearnerReady['chance']>): string =>
     `Of a hundred such learners about ${hundred(estimate)} would pass today (${hundred(low)} to ${hundred(high)}).`;
 
-/** No further ahead is looked: that many or more. */
-export const MOST_LESSONS = 80;
+/** So near a day is a day; farther off it is a month: nobody knows better. */
+const NEAR_MS = 60 * 86_400_000;
+
+/** A day to come as far as one can say: "Wednesday 2 December", "October 2027". */
+export function aboutWhen(iso: string, now: Date, day: (moment: string) => string): string {
+    const moment = `${iso}T12:00:00Z`;
+    return Date.parse(moment) - now.getTime() < NEAR_MS
+        ? day(moment)
+        : new Date(moment).toLocaleDateString('en-GB', { month: 'long', year: 'numeric', timeZone: 'UTC' });
+}
 
 /** By which day, as far as one can say. */
-export function lessonWords({ lessons, date }: Pick<LearnerReady, 'lessons' | 'date'>, day: (iso: string) => string): string {
-    if (!lessons || !date || lessons.low >= MOST_LESSONS) return 'By when nobody can say yet.';
+export function lessonWords(
+    { lessons, date, most_lessons: most }: Pick<LearnerReady, 'lessons' | 'date' | 'most_lessons'>,
+    day: (iso: string) => string,
+): string {
+    if (!lessons || !date || lessons.low >= most) return 'By when nobody can say yet.';
     if (lessons.high === 0) return 'Nothing more is needed for it.';
-    if (lessons.middle >= MOST_LESSONS) return `Not before ${day(date.low)}.`;
-    const until = lessons.high >= MOST_LESSONS ? 'or much later' : `to ${day(date.high)}`;
+    if (lessons.middle >= most) return `Not before ${day(date.low)}.`;
+    const until = lessons.high >= most ? 'or much later' : `to ${day(date.high)}`;
     return `Most likely by ${day(date.middle)} (${day(date.low)} ${until}).`;
 }
 

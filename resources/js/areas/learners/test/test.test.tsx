@@ -3,7 +3,7 @@ import { Route, Routes } from 'react-router';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import type { LearnerReady } from '@/api/types';
 import { answer, server, show, written } from '@/testing/answers';
-import { inHundred, lessonWords, MOST_LESSONS, weekWords } from './readyWords';
+import { aboutWhen, inHundred, lessonWords, weekWords } from './readyWords';
 import { TestPage } from './TestPage';
 
 const learner = answer('demo-learner');
@@ -81,6 +81,22 @@ describe('the way to the test', () => {
         await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
     });
 
+    it('notes a test with the examiner’s word and where it was', async () => {
+        const [centre] = answer('demo-centres');
+        const sent = page({ 'GET centres': answer('demo-centres'), [`POST ${at}/assessments`]: tests[0]! });
+        fireEvent.click(await screen.findByRole('button', { name: 'Note a test' }));
+        const sheet = within(screen.getByRole('dialog'));
+        expect(sheet.queryByLabelText('Where')).toBeNull();
+        fireEvent.change(sheet.getByLabelText('What it was'), { target: { value: 'test' } });
+        await sheet.findByRole('option', { name: centre!.name });
+        fireEvent.change(sheet.getByLabelText('Where'), { target: { value: centre!.id } });
+        fireEvent.change(sheet.getByLabelText(/^When/), { target: { value: '2026-05-12T10:00' } });
+        fireEvent.change(sheet.getByLabelText('The examiner’s word'), { target: { value: 'fail' } });
+        fireEvent.click(sheet.getByRole('button', { name: 'Note it' }));
+        await waitFor(() => expect(written(sent)).toHaveLength(1));
+        expect(written(sent)[0]!.body).toMatchObject({ kind: 'test', result: 'fail', centre_id: centre!.id, faults: [] });
+    });
+
     it('keeps what was noted of a fault when something else is changed, and takes the whole away by one press', async () => {
         const one = tests.find(({ faults }) => faults.length > 0)!;
         const sent = page({ [`PUT assessments/${one.id}`]: one, [`DELETE assessments/${one.id}`]: 204 });
@@ -99,14 +115,19 @@ describe('the way to the test', () => {
 
     it('says by when as far as anybody can', () => {
         const day = (iso: string) => iso;
+        const MOST = ready.most_lessons;
         const date = { low: 'a', middle: 'b', high: 'c' };
-        const of = (low: number, middle: number, high: number) => lessonWords({ lessons: { low, middle, high }, date }, day);
+        const of = (low: number, middle: number, high: number) => lessonWords({ lessons: { low, middle, high }, date, most_lessons: MOST }, day);
         expect(of(0, 0, 0)).toBe('Nothing more is needed for it.');
         expect(of(6, 9, 14)).toBe('Most likely by b (a to c).');
-        expect(of(6, 9, MOST_LESSONS)).toBe('Most likely by b (a or much later).');
-        expect(of(6, MOST_LESSONS, MOST_LESSONS)).toBe('Not before a.');
-        expect(of(MOST_LESSONS, MOST_LESSONS, MOST_LESSONS)).toBe('By when nobody can say yet.');
-        expect(lessonWords({ lessons: null, date: null }, day)).toBe('By when nobody can say yet.');
+        expect(of(6, 9, MOST)).toBe('Most likely by b (a or much later).');
+        expect(of(6, MOST, MOST)).toBe('Not before a.');
+        expect(of(MOST, MOST, MOST)).toBe('By when nobody can say yet.');
+        expect(lessonWords({ lessons: null, date: null, most_lessons: MOST }, day)).toBe('By when nobody can say yet.');
+        // Far off, nobody knows the day.
+        const now = new Date('2026-11-30T09:00:00Z');
+        expect(aboutWhen('2026-12-02', now, (moment) => `day of ${moment}`)).toBe('day of 2026-12-02T12:00:00Z');
+        expect(aboutWhen('2027-10-16', now, (moment) => `day of ${moment}`)).toBe('October 2027');
         expect(weekWords({ ...ready, lesson_minutes_a_week: 90, practice_minutes_a_week: 45, week_is_known: false })).toBe(
             'Reckoned with 1.5 h of lessons a week and 0.8 h of practice, which nobody has said.',
         );
