@@ -12,7 +12,6 @@ use Illuminate\Support\Collection;
 use NobleTurn\Core\Diary\Appointment;
 use NobleTurn\Core\Diary\Day;
 use NobleTurn\Core\Diary\LessonState;
-use NobleTurn\Core\Diary\Period;
 use NobleTurn\Core\Diary\Travel;
 use NobleTurn\Core\Site\Position;
 

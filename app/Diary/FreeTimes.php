@@ -29,7 +29,7 @@ final class FreeTimes
         $first = Carbon::parse($from->toDateString(), $school->time_zone);
         $end = $first->copy()->addDays($days);
         $others = Appointments::taking($lesson->instructor_id, $first->copy()->utc(), $end->copy()->utc())->keyBy('id')->except([$lesson->id]);
-        $appointments = $others->map(Appointments::of(...))->values()->all();
+        $appointments = array_values($others->map(Appointments::of(...))->all());
         $name = static fn (?string $id): ?string => $id === null ? null : Appointments::name($others[$id]);
         $taken = self::taken($lesson, new Period($first->getTimestamp(), $end->getTimestamp()));
         $wanted = Appointments::of($lesson);

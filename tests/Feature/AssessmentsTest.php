@@ -25,7 +25,8 @@ it('marks a mock test by its scheme, whatever result is sent, and says which rul
     $failed = $this->postJson("{$this->at}/assessments", ['faults' => [['step' => 'look', 'effect' => 'affected']]] + $this->mock)->assertCreated();
     $failed->assertJsonPath('result', 'fail')->assertJsonPath('by_scheme.message', fn (string $said): bool => str_contains($said, 'one is enough to fail'));
     // The same faults by another scheme.
-    $this->putJson("api/assessments/{$failed->json('id')}", ['scheme' => 'ie-car', 'faults' => [['step' => 'look', 'effect' => 'affected']]] + $this->mock)->assertOk()
+    $changed = ['scheme' => 'ie-car', 'faults' => [['step' => 'look', 'effect' => 'affected']]] + $this->mock;
+    $this->putJson("api/assessments/{$failed->json('id')}", $changed)->assertOk()
         ->assertJsonPath('result', 'pass')->assertJsonPath('scheme', 'ie-car');
     expect($this->getJson("{$this->at}/assessments")->json())->toHaveCount(2);
 });

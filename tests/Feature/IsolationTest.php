@@ -62,7 +62,8 @@ it('gives and takes nothing of another school, whichever id is theirs', function
 it('lets a colleague read a lesson and write nothing in it', function (): void {
     $colleague = $this->user(School::query()->findOrFail($this->ours['owner']->school_id));
     // What a school has in common: its learners, cars and places; a colleague's own lessons may take them.
-    $common = '#^(PUT|DELETE|POST) (learners|vehicles|places|sites|pictures|accompanied|assessments|centres|legs|circuits(/plans|/gpx)?$)|^(POST|PUT|DELETE|PATCH) '
+    $common = '#^(PUT|DELETE|POST) (learners|vehicles|places|sites|pictures|accompanied|assessments|centres|legs|circuits(/plans|/gpx)?$)'
+        .'|^(POST|PUT|DELETE|PATCH) '
         .'(lessons|busy-times(/import)?|late|working-hours|compute/\{tool\}|calendar|school/records|password|sessions?|sessions/\{session\}|rules/mine)$#';
     $refused = 0;
     foreach (Routes::withBodies($this->ours['ids']) as $route => $body) {

@@ -71,7 +71,8 @@ final class Learners
             'Assessment' => Out::object([
                 'id' => Shapes::id(), 'learner_id' => Shapes::id(), 'kind' => Out::choice(['mock-test', 'test']), 'taken_at' => Shapes::moment(),
                 'scheme' => Out::choice(Scheme::codes()), 'result' => Out::choice(['pass', 'fail'], 'of a test as it was told'),
-                'centre_id' => Out::text('where it was', nullable: true), 'centre' => Out::text('its name', nullable: true), 'note' => Out::text('', nullable: true),
+                'centre_id' => Out::text('where it was', nullable: true), 'centre' => Out::text('its name', nullable: true),
+                'note' => Out::text('', nullable: true),
                 'faults' => Out::list(Out::object([
                     'step' => Shapes::ref('Step'), 'routine' => Shapes::refOrNull('RoutineCode'), 'fault' => Shapes::refOrNull('Fault'),
                     'effect' => Shapes::refOrNull('Effect'), 'severity' => Out::choice(Severity::class),

@@ -49,7 +49,8 @@ final class Toolbox
     {
         return [
             new AmberTool, new ApproachTool, new CircuitTool, new ClearanceTool, new CrossingTool, new EngineTool, new FollowingTool, new GapTool, new JoinTool,
-            new LaneChangeTool, new LanesTool, new LeaveTool, new MarkTestTool, new NextLessonTool, new OvertakeTool, new ReadyTool, new ReverseTool, new SiteTool,
+            new LaneChangeTool, new LanesTool, new LeaveTool, new MarkTestTool, new NextLessonTool, new OvertakeTool,
+            new ReadyTool, new ReverseTool, new SiteTool,
             new SkillTool, new SteeringTool, new StoppingTool, new SweptPathTool,
         ];
     }

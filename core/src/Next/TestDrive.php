@@ -85,7 +85,9 @@ final class TestDrive
             foreach (match ($limit->within) {
                 Counted::Drive => [array_sum($of)],
                 Counted::Heading => array_values($of),
-                Counted::Aspect => array_merge(...array_map(static fn (float $one): array => array_fill(0, self::KINDS, $one / self::KINDS), array_values($of))),
+                Counted::Aspect => array_merge(...array_map(
+                    static fn (float $one): array => array_fill(0, self::KINDS, $one / self::KINDS), array_values($of),
+                )),
             } as $faults) {
                 $chance *= self::atMost($limit->most, $faults);
             }

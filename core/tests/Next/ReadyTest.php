@@ -52,8 +52,10 @@ function learning(int $lessons): array
 {
     $marks = [];
     foreach (range(0, $lessons - 1) as $lesson) {
-        $outcomes = [['missed', 'prompted'], ['prompted', 'reminded'], ['reminded', 'prompted', 'unaided'], ['unaided', 'reminded'], ['unaided', 'unaided', 'reminded'],
-            ['unaided', 'unaided', 'unaided', 'unaided', 'reminded']][min(5, $lesson)];
+        $outcomes = [
+            ['missed', 'prompted'], ['prompted', 'reminded'], ['reminded', 'prompted', 'unaided'], ['unaided', 'reminded'],
+            ['unaided', 'unaided', 'reminded'], ['unaided', 'unaided', 'unaided', 'unaided', 'reminded'],
+        ][min(5, $lesson)];
         $marks = [...$marks, ...everything($outcomes, 1, from: 1 + 2 * $lesson)];
     }
 
@@ -101,7 +103,9 @@ it('asks for what comes first before what rests on it, and for what law asks', f
         }
     }
     $hours = static fn (int $lessons): array => array_values(array_filter(ready([
-        'pack' => 'ie', 'marks' => [], 'hours' => array_map(static fn (int $i): array => ['at' => sprintf('2026-05-%02dT10:00:00Z', $i), 'minutes' => 60], range(1, $lessons)),
+        'pack' => 'ie', 'marks' => [], 'hours' => array_map(
+            static fn (int $i): array => ['at' => sprintf('2026-05-%02dT10:00:00Z', $i), 'minutes' => 60], range(1, $lessons),
+        ),
     ])['missing'], static fn (array $one): bool => $one['kind'] === 'hours'));
     expect($hours(5)[0])->toMatchArray(['have' => 5.0, 'wanted' => 12.0, 'unit' => 'lessons'])->and($hours(12))->toBe([]);
     $minor = static fn (bool $is): array => array_column(ready(['pack' => 'na', 'marks' => [], 'minor' => $is])['missing'], 'kind');
@@ -111,7 +115,10 @@ it('asks for what comes first before what rests on it, and for what law asks', f
 it('is likelier the better it goes, moves little with one mark, and is the same again', function (): void {
     $chances = array_map(
         static fn (array $outcomes): array => ready(['marks' => everything($outcomes, 6)])['chance'],
-        [['prompted'], ['reminded', 'unaided', 'prompted'], ['unaided', 'reminded', 'unaided'], ['unaided', 'unaided', 'unaided', 'unaided', 'reminded'], ['unaided']],
+        [
+            ['prompted'], ['reminded', 'unaided', 'prompted'], ['unaided', 'reminded', 'unaided'],
+            ['unaided', 'unaided', 'unaided', 'unaided', 'reminded'], ['unaided'],
+        ],
     );
     $estimates = array_column($chances, 'estimate');
     $sorted = $estimates;
@@ -150,7 +157,8 @@ it('gives somebody of whom nothing is known about as many lessons as learners ta
     // From memory: guidance of the licensing authority of Great Britain, 45 hours of lessons and 22 of practice on average.
     $pack = new GreatBritain;
     $of = static fn (Schedule $schedule): Forecast => Forecast::of(
-        new Learner([], $pack, new DateTimeImmutable('2026-05-20')), Required::of($pack, Transmission::Manual), new TestDrive(Scheme::byCode('gb-car')), $schedule, 1,
+        new Learner([], $pack, new DateTimeImmutable('2026-05-20')), Required::of($pack, Transmission::Manual),
+        new TestDrive(Scheme::byCode('gb-car')), $schedule, 1,
     );
     $at = static fn (Forecast $forecast, float $share): int => (int) Forecast::quantile($forecast->lessons, $share);
     $usual = $of(new Schedule(60.0, 60.0, 30.0));
@@ -218,7 +226,8 @@ it('counts lessons as the weeks have them', function (): void {
 it('requires what a test asks, nothing the pack or the car has not', function (RulePack $pack): void {
     foreach (Transmission::cases() as $transmission) {
         $codes = array_map(static fn ($routine): RoutineCode => $routine->code, Required::of($pack, $transmission));
-        expect(count($codes))->toBeGreaterThan(12)->and(array_filter($codes, static fn (RoutineCode $code): bool => in_array($code, $pack->lacks(), true)))->toBe([])
+        expect(count($codes))->toBeGreaterThan(12)
+            ->and(array_filter($codes, static fn (RoutineCode $code): bool => in_array($code, $pack->lacks(), true)))->toBe([])
             ->and($codes)->toContain(RoutineCode::MoveOff, RoutineCode::EmergeRight)->not->toContain(RoutineCode::LongLeft);
     }
 })->with([[new GreatBritain], [new Ireland], [new NorthAmerica]]);

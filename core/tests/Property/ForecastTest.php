@@ -80,7 +80,9 @@ it('holds 75 to 85 of a hundred of what comes within its 80 % ranges, and never 
             $at = [];
             foreach (forecastRoutines() as $routine) {
                 $steps = array_filter(Step::cases(), $routine->has(...));
-                $at[$routine->code->value] = array_sum(array_map(static fn (Step $step): float => $fit->belief($routine->code, $step)->mean, $steps)) / count($steps);
+                $at[$routine->code->value] = array_sum(array_map(
+                    static fn (Step $step): float => $fit->belief($routine->code, $step)->mean, $steps,
+                )) / count($steps);
             }
             asort($at);
             [$weakest, $next] = array_keys($at);
@@ -103,7 +105,8 @@ it('holds 75 to 85 of a hundred of what comes within its 80 % ranges, and never 
     }
     usort($said, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
     foreach (array_chunk($said, (int) ceil(count($said) / 5)) as $bin) {
-        fprintf(STDERR, "\nsaid %.2f, really %.2f (%d)", array_sum(array_column($bin, 0)) / count($bin), array_sum(array_column($bin, 1)) / count($bin), count($bin));
+        [$chance, $passes] = array_map(static fn (int $of): float => array_sum(array_column($bin, $of)) / count($bin), [0, 1]);
+        fprintf(STDERR, "\nsaid %.2f, really %.2f (%d)", $chance, $passes, count($bin));
     }
     foreach ($inside as $lesson => $each) {
         fprintf(STDERR, "\nfrom lesson %s: %.2f of %d inside", $lesson, array_sum($each) / count($each), count($each));

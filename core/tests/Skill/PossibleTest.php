@@ -70,7 +70,8 @@ it('is, over many, what is believed of each step, and hangs together where parts
         expect(array_sum($drawn[$at]) / 6_000)->toEqualWithDelta($believed->mean, 5.0 * sqrt($believed->variance / 6_000))
             ->and(covariance($drawn[$at], $drawn[$at]) / $believed->variance)->toBeGreaterThan(0.9)->toBeLessThan(1.1);
     }
-    $related = static fn (int $a, int $b): float => covariance($drawn[$a], $drawn[$b]) / sqrt(covariance($drawn[$a], $drawn[$a]) * covariance($drawn[$b], $drawn[$b]));
+    $related = static fn (int $a, int $b): float => covariance($drawn[$a], $drawn[$b])
+        / sqrt(covariance($drawn[$a], $drawn[$a]) * covariance($drawn[$b], $drawn[$b]));
     // A routine nobody has marked: its steps go together.
     expect($related(2, 3))->toBeGreaterThan(0.05)->and(array_sum($practice) / 6_000)->toEqualWithDelta($fit->practice(), 0.02)
         ->and(min($practice))->toBeGreaterThanOrEqual(0.0);

@@ -18,7 +18,9 @@ final class ReadyPresenter
     /** @return array<string, array<string, mixed>> */
     public static function schema(): array
     {
-        $range = static fn (array $of): array => Out::maybe(Out::object(['low' => $of, 'middle' => $of, 'high' => $of]), 'ends of the 80 % range; null without marks');
+        $range = static fn (array $of): array => Out::maybe(
+            Out::object(['low' => $of, 'middle' => $of, 'high' => $of]), 'ends of the 80 % range; null without marks',
+        );
         $chance = static fn (string $about): array => Out::number($about);
 
         return [
@@ -38,7 +40,8 @@ final class ReadyPresenter
             'in_time' => ['type' => ['boolean', 'null'], 'description' => 'before the test, by the middle of the range; null without a test or marks'],
             'lessons_by_test' => Out::integer('that there is time for; null without a test', nullable: true),
             'shortens' => Out::list(Out::object([
-                'what' => Out::choice(['practice', 'lessons']), 'minutes_a_week' => Out::number('more of it'), 'saves_lessons' => Out::integer('negative: more of them'),
+                'what' => Out::choice(['practice', 'lessons']), 'minutes_a_week' => Out::number('more of it'),
+                'saves_lessons' => Out::integer('negative: more of them'),
                 'saves_days' => Out::integer(''), 'message' => Out::text('as a sentence'),
             ]), 'most first'),
         ];

@@ -46,9 +46,9 @@ export function AssessmentForm({ learner, one, onKept, onTakeAway }: Props) {
     const send = () =>
         form.submit(async () => {
             const body = {
-                kind: values.kind as Assessment['kind'],
+                kind: values.kind,
                 taken_at: momentOf(values.taken_at, school.time_zone).toISOString(),
-                result: values.result as Assessment['result'],
+                result: values.result,
                 note: values.note || null,
                 faults: faults.map(({ step, routine, fault, effect }) => ({ step, routine, fault, effect })),
                 ...(one ? { scheme: one.scheme } : {}),
