@@ -159,6 +159,7 @@ Route::prefix('api')->group(function (): void {
             Route::delete('learners/{learner}', [LearnerController::class, 'destroy']);
             Route::post('learners/{learner}/restore', [LearnerController::class, 'restore'])->whereUuid('learner');
             Route::post('learners/{learner}/assessments', [AssessmentController::class, 'store']);
+            Route::post('lessons/{lesson}/mock-test', [AssessmentController::class, 'drive']);
             Route::put('assessments/{assessment}', [AssessmentController::class, 'update']);
             Route::delete('assessments/{assessment}', [AssessmentController::class, 'destroy']);
             Route::post('assessments/{assessment}/restore', [AssessmentController::class, 'restore'])->whereUuid('assessment');

@@ -54,6 +54,12 @@ final class Routes
             'kind' => 'test', 'taken_at' => '2026-05-04T10:00:00Z', 'result' => 'fail', 'centre_id' => $ids['centre'],
             'faults' => [['step' => 'look', 'routine' => 'emerge-right', 'effect' => 'affected']],
         ];
+        $driven = (string) Str::uuid7();
+        $mockTest = [
+            'id' => (string) Str::uuid7(), 'taken_at' => '2026-05-20T08:10:00Z',
+            'ways' => [['id' => $driven, 'place_id' => $ids['place'], 'routine' => 'emerge-right', 'at' => '2026-05-20T08:12:00Z']],
+            'faults' => [['step' => 'look', 'way' => $driven, 'effect' => 'affected', 'at' => '2026-05-20T08:12:30Z']],
+        ];
         $drive = ['starts_at' => '2026-05-02T18:00:00Z', 'minutes' => 40, 'conditions' => ['surface' => 'wet'], 'note' => 'x'];
         $busy = ['kind' => 'busy', 'title' => 'x', 'starts_at' => '2026-05-24T10:00:00Z', 'ends_at' => '2026-05-24T11:00:00Z'];
         $newRound = (string) Str::uuid7();
@@ -101,7 +107,7 @@ final class Routes
             'POST learners' => $learner + ['reference_points' => [['what' => 'x', 'where' => 'y', 'vehicle_id' => $ids['vehicle']]]],
             'GET learners/{learner}/hours' => [], 'GET learners/{learner}/hours/file' => [],
             'GET learners/{learner}/ready' => [], 'GET learners/{learner}/assessments' => [], 'POST learners/{learner}/assessments' => $test,
-            'PUT assessments/{assessment}' => $test, 'DELETE assessments/{assessment}' => [], 'POST assessments/{assessment}/restore' => [],
+            'POST lessons/{lesson}/mock-test' => $mockTest, 'PUT assessments/{assessment}' => $test, 'DELETE assessments/{assessment}' => [], 'POST assessments/{assessment}/restore' => [],
             'POST learners/{learner}/accompanied' => $drive, 'PUT accompanied/{accompaniedDrive}' => ['starts_at' => '2026-05-03T18:00:00Z'] + $drive,
             'DELETE accompanied/{accompaniedDrive}' => [], 'POST accompanied/{accompaniedDrive}/restore' => [],
             'GET learners/{learner}' => [], 'GET learners/{learner}/needs' => [], 'GET learners/{learner}/habits' => [], 'GET learners/{learner}/foretelling' => [], 'GET learners/{learner}/skill' => [],

@@ -157,6 +157,9 @@ final class Operations
             'GET learners/{learner}/ready' => Operation::reads('How near a learner is to their test, and what is missing', 'LearnerReady'),
             'GET learners/{learner}/assessments' => Operation::reads('Their tests and mock tests, the last first', Shapes::listOf('Assessment')),
             'POST learners/{learner}/assessments' => Operation::writes('Notes a test or a mock test', TakenOfLessons::assessment(), 'Assessment', 201),
+            'POST lessons/{lesson}/mock-test' => Operation::writes(
+                'Takes a mock test that was driven in a lesson: its ways become rounds', TakenOfLessons::mockTest(), 'Assessment', 201,
+            ),
             'PUT assessments/{assessment}' => Operation::writes('Says it anew', TakenOfLessons::assessment(), 'Assessment'),
             'DELETE assessments/{assessment}' => Operation::writes('Takes it away', [], null),
             'POST assessments/{assessment}/restore' => Operation::writes('Puts it back', [], 'Assessment'),

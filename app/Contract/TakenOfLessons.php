@@ -201,10 +201,28 @@ final class TakenOfLessons
             // A mock test is marked by its scheme; of a test the examiner's word is noted.
             'result' => ['required_if:kind,test', 'in:pass,fail'], 'centre_id' => ['sometimes', 'nullable', 'uuid'],
             'note' => ['sometimes', 'nullable', 'string', 'max:500'],
-            'faults' => ['sometimes', 'array', 'list', 'max:200'], 'faults.*' => ['array:step,routine,fault,effect,severity'],
+            'faults' => ['sometimes', 'array', 'list', 'max:200'], 'faults.*' => ['array:step,routine,fault,effect,severity,at,where'],
             'faults.*.step' => ['required', Rule::enum(Step::class)], 'faults.*.routine' => ['sometimes', 'nullable', Rule::enum(RoutineCode::class)],
             'faults.*.fault' => ['sometimes', 'nullable', Rule::in(Faults::codes())], 'faults.*.effect' => ['sometimes', 'nullable', Rule::enum(Effect::class)],
             'faults.*.severity' => ['sometimes', 'nullable', Rule::enum(Severity::class)],
+            'faults.*.at' => ['sometimes', 'nullable', ...self::TIME], 'faults.*.where' => ['sometimes', 'nullable', 'string', 'max:190'],
+        ];
+    }
+
+    /** @return array<string, list<mixed>> a mock test as it was driven in a lesson and told at the kerb; ids are made on the device */
+    public static function mockTest(): array
+    {
+        return [
+            'id' => ['required', 'uuid'], 'taken_at' => ['required', ...self::TIME], 'scheme' => ['sometimes', Rule::in(Scheme::codes())],
+            'note' => ['sometimes', 'nullable', 'string', 'max:500'], ...self::conditions('conditions'),
+            'ways' => ['present', 'array', 'list', 'max:60'], 'ways.*' => ['array:id,place_id,routine,side,where,at'],
+            'ways.*.id' => ['required', 'uuid', 'distinct'], 'ways.*.place_id' => ['sometimes', 'nullable', 'uuid'],
+            'ways.*.routine' => ['required', Rule::enum(RoutineCode::class)], 'ways.*.side' => ['sometimes', 'nullable', Rule::enum(Side::class)],
+            'ways.*.where' => ['sometimes', 'nullable', 'string', 'max:120'], 'ways.*.at' => ['required', ...self::TIME],
+            'faults' => ['present', 'array', 'list', 'max:200'], 'faults.*' => ['array:step,way,fault,effect,at'],
+            'faults.*.step' => ['required', Rule::enum(Step::class)], 'faults.*.way' => ['sometimes', 'nullable', 'uuid'],
+            'faults.*.fault' => ['sometimes', 'nullable', Rule::in(Faults::codes())], 'faults.*.effect' => ['required', Rule::enum(Effect::class)],
+            'faults.*.at' => ['required', ...self::TIME],
         ];
     }
 

@@ -88,6 +88,8 @@ final class TakeIn
                 'lesson_id' => $said['lesson_id'], 'place_id' => $said['place_id'] ?? null, 'elsewhere' => $said['elsewhere'] ?? null,
                 'moment_id' => $said['moment_id'] ?? null, 'routine' => $said['routine'], 'side' => $said['side'] ?? null,
                 'conditions' => $said['conditions'] ?? [], 'plan' => $said['plan'] ?? null, 'device_at' => $at,
+                // Said by no device: a mock test comes as a whole.
+                'assessment_id' => $said['assessment_id'] ?? null,
             ];
             $lesson = $lessons->get($said['lesson_id']);
             if ($lesson?->learner->erased_at !== null) {

@@ -13,12 +13,13 @@ use Illuminate\Support\Carbon;
  * A test that a learner took, or a mock test.
  *
  * @property string $learner_id
+ * @property ?string $lesson_id in which it was driven, where that is known
  * @property 'mock-test'|'test' $kind
  * @property Carbon $taken_at UTC
  * @property string $scheme by which it was marked
  * @property ?string $centre_id
  * @property 'pass'|'fail' $result of a test as it was told; of a mock test as its scheme has it
- * @property list<array{step: string, routine?: ?string, fault?: ?string, effect?: ?string, severity?: ?string}> $faults as they were marked
+ * @property list<array{step: string, routine?: ?string, fault?: ?string, effect?: ?string, severity?: ?string, at?: ?string, where?: ?string}> $faults
  * @property ?string $note
  * @property Learner $learner
  * @property ?Centre $centre

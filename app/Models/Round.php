@@ -27,6 +27,7 @@ use NobleTurn\Core\Record\MarkLog;
  * @property Carbon $server_at
  * @property Collection<int, Mark> $marks
  * @property Lesson $lesson
+ * @property ?string $assessment_id the mock test that it was driven in
  * @property ?Place $place
  */
 final class Round extends Model
@@ -38,7 +39,7 @@ final class Round extends Model
     protected $dateFormat = 'Y-m-d H:i:s.v';
 
     protected $fillable = [
-        'id', 'lesson_id', 'place_id', 'elsewhere', 'moment_id', 'routine', 'side', 'conditions', 'plan', 'device_at', 'began_at', 'server_at',
+        'id', 'lesson_id', 'place_id', 'elsewhere', 'moment_id', 'routine', 'side', 'conditions', 'plan', 'device_at', 'began_at', 'server_at', 'assessment_id',
     ];
 
     /** @return array<string, string> */

@@ -57,7 +57,9 @@ final class Erasure
             Drawing::withTrashed()->whereIn('lesson_id', $lessons)->forceDelete();
             Overruling::query()->where('learner_id', $learner->id)->toBase()->update(['reason' => '']);
             SkillAnswer::query()->where('learner_id', $learner->id)->delete();
-            Assessment::withTrashed()->toBase()->where('learner_id', $learner->id)->whereNotNull('note')->update(['note' => null]);
+            foreach (Assessment::withTrashed()->where('learner_id', $learner->id)->get() as $test) {
+                $test->update(['note' => null, 'faults' => array_map(static fn (array $one): array => ['where' => null] + $one, $test->faults)]);
+            }
             ToldLesson::query()->where('learner_id', $learner->id)->delete();
             Change::query()->where('subject_id', $learner->id)->toBase()->update(['name' => self::NOBODY]);
             // With the time it held.

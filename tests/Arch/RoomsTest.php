@@ -13,7 +13,7 @@ const CORE = [
 
 const INTERFACE_ROOMS = [
     'api', 'keys', 'ui', 'copies', 'session', 'rules', 'bench', 'queue', 'writes', 'device', 'strip', 'skill', 'compute', 'vehicles', 'routines', 'road',
-    'site', 'seat', 'diary', 'judgement', 'approach', 'practice', 'places', 'drawings', 'archive', 'areas', 'app', 'testing', 'main.tsx',
+    'site', 'seat', 'diary', 'judgement', 'approach', 'practice', 'places', 'drawings', 'archive', 'assessment', 'areas', 'app', 'testing', 'main.tsx',
 ];
 
 /** @return iterable<string, string> text by path from the root given */

@@ -2,6 +2,7 @@
 
 use App\Models\Assessment;
 use App\Models\Learner;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
 /* Tests and mock tests that are kept, and how near somebody is to the next. */
@@ -68,4 +69,72 @@ it('stands in what is handed out of a learner, and keeps no note of who is erase
     expect($this->getJson("{$this->at}/data")->json('assessments.0'))->toMatchArray(['kind' => 'mock-test', 'result' => 'pass', 'note' => 'Nervous at first.']);
     $this->postJson("{$this->at}/erasure", ['name' => 'Test Learner'])->assertSuccessful();
     expect(Assessment::withTrashed()->sole()->note)->toBeNull();
+});
+
+it('takes a mock test that was driven in a lesson: its ways are rounds, what was no fault was done alone, and sent again it is the same', function (): void {
+    $world = $this->world('Driven');
+    $ids = $world['ids'];
+    $this->actingAs($world['owner']);
+    $before = $this->getJson("api/lessons/{$ids['lesson']}")->assertOk()->json();
+    [$first, $second] = [(string) Str::uuid7(), (string) Str::uuid7()];
+    $said = [
+        'id' => (string) Str::uuid7(), 'taken_at' => '2026-05-20T07:10:00Z', 'conditions' => ['traffic' => 'busy', 'light' => 'day'],
+        'ways' => [
+            ['id' => $first, 'place_id' => $ids['place'], 'routine' => 'emerge-right', 'where' => 'Quay Street', 'at' => '2026-05-20T07:12:00Z'],
+            ['id' => $second, 'routine' => 'between-hazards', 'where' => 'on the way back', 'at' => '2026-05-20T07:20:00Z'],
+        ],
+        'faults' => [
+            ['step' => 'mirrors', 'way' => $first, 'fault' => 'late', 'effect' => 'nobody', 'at' => '2026-05-20T07:12:10Z'],
+            ['step' => 'look', 'way' => $first, 'effect' => 'affected', 'at' => '2026-05-20T07:12:20Z'],
+            ['step' => 'speed', 'effect' => 'nobody', 'at' => '2026-05-20T07:30:00Z'],
+        ],
+    ];
+    $address = "api/lessons/{$ids['lesson']}/mock-test";
+    $kept = $this->postJson($address, $said)->assertCreated()->json();
+    expect($kept)->toMatchArray(['id' => $said['id'], 'lesson_id' => $ids['lesson'], 'kind' => 'mock-test', 'result' => 'fail', 'scheme' => 'gb-car'])
+        ->and($kept['faults'][1])->toMatchArray(['routine' => 'emerge-right', 'severity' => 'serious', 'where' => 'Quay Street'])
+        ->and($kept['faults'][2])->toMatchArray(['routine' => null, 'where' => null, 'severity' => 'driving']);
+    // Signal was lost before the answer came: nothing is there twice.
+    expect($this->postJson($address, $said)->assertCreated()->json('id'))->toBe($said['id']);
+    $after = $this->getJson("api/lessons/{$ids['lesson']}")->json();
+    $rounds = array_column(array_filter($after['rounds'], static fn (array $round): bool => $round['assessment_id'] === $said['id']), null, 'id');
+    expect(count($after['rounds']))->toBe(count($before['rounds']) + 2)->and(array_keys($rounds))->toBe([$first, $second]);
+    $marks = array_column($rounds[$first]['marks'], null, 'step');
+    expect(array_map(static fn (array $mark): array => [$mark['outcome'], $mark['fault'], $mark['effect']], $marks))->toEqual([
+        'mirrors' => ['unaided', 'late', 'nobody'], 'signal' => ['unaided', null, null], 'position' => ['unaided', null, null],
+        'speed' => ['unaided', null, null], 'look' => ['missed', null, 'affected'],
+    ])->and($rounds[$first]['conditions'])->toBe(['traffic' => 'busy', 'light' => 'day'])->and($rounds[$second]['place'])->toBe('on the way back')
+        ->and(array_unique(array_column($rounds[$second]['marks'], 'outcome')))->toBe(['unaided']);
+    // They are evidence as any others.
+    $seen = array_column($this->getJson("api/learners/{$ids['learner']}/marks?routine=emerge-right&step=look")->assertOk()->json(), 'outcome', 'at');
+    expect($seen['2026-05-20T07:12:00Z'])->toBe('missed');
+    expect($this->getJson("api/learners/{$ids['learner']}/assessments")->json('*.id'))->toContain($said['id']);
+});
+
+it('refuses of a mock test what cannot be, by the name of the field, and keeps neither its result nor its marks', function (): void {
+    $world = $this->world('Refused');
+    $ids = $world['ids'];
+    $this->actingAs($world['owner']);
+    $way = (string) Str::uuid7();
+    $said = [
+        'id' => (string) Str::uuid7(), 'taken_at' => '2026-05-20T07:10:00Z',
+        'ways' => [['id' => $way, 'routine' => 'turn-left', 'at' => '2026-05-20T07:12:00Z']],
+        'faults' => [['step' => 'look', 'way' => $way, 'effect' => 'nobody', 'at' => '2026-05-20T07:12:10Z']],
+    ];
+    $counts = fn (): array => array_map(static fn (string $table): int => DB::table($table)->count(), ['assessments', 'rounds', 'marks']);
+    $before = $counts();
+    $fault = $said['faults'][0];
+    foreach ([
+        'taken_at' => ['taken_at' => '2026-05-21T10:00:00Z'], 'faults.0.way' => ['faults' => [['way' => (string) Str::uuid7()] + $fault]],
+        'faults.0.effect' => ['faults' => [array_diff_key($fault, ['effect' => 0])]], 'faults.0.fault' => ['faults' => [['fault' => 'coasting'] + $fault]],
+        'ways.0.routine' => ['ways' => [['routine' => 'fly'] + $said['ways'][0]]], 'ways.1.id' => ['ways' => [$said['ways'][0], $said['ways'][0]]],
+        'ways.0.place_id' => ['ways' => [['place_id' => (string) Str::uuid7()] + $said['ways'][0]]], 'scheme' => ['scheme' => 'moon'],
+    ] as $field => $bad) {
+        $this->postJson("api/lessons/{$ids['lesson']}/mock-test", $bad + $said)->assertUnprocessable()->assertJsonValidationErrors($field);
+    }
+    // An id that is another test’s, and a lesson of a colleague’s.
+    $this->postJson("api/lessons/{$ids['lesson']}/mock-test", ['id' => $ids['assessment']] + $said)->assertUnprocessable()->assertJsonValidationErrors('id');
+    $this->actingAs($this->user(App\Models\School::query()->findOrFail($world['owner']->school_id)))
+        ->postJson("api/lessons/{$ids['lesson']}/mock-test", $said)->assertForbidden();
+    expect($counts())->toBe($before);
 });

@@ -52,12 +52,16 @@ for (const [name, viewport] of [
             .first();
         await expect(line).toContainText('1 dangerous fault');
         await line.click();
-        await page.getByRole('dialog', { name: 'What was noted' }).getByRole('button', { name: 'Take it away' }).click();
+        const noted = page.getByRole('dialog', { name: 'What was noted' });
+        await expect(noted.getByRole('row', { name: /^Look/ })).toContainText('1');
+        await noted.getByText('Change it, or take it away').click();
+        await noted.getByRole('button', { name: 'Take it away' }).click();
         await expect.poll(async () => (await kept()).length).toBe(before.length);
         await page.getByRole('button', { name: 'Undo' }).click();
         await expect.poll(async () => (await kept()).length).toBe(before.length + 1);
         await line.click();
-        await page.getByRole('dialog', { name: 'What was noted' }).getByRole('button', { name: 'Take it away' }).click();
+        await noted.getByText('Change it, or take it away').click();
+        await noted.getByRole('button', { name: 'Take it away' }).click();
         await expect.poll(async () => (await kept()).length).toBe(before.length);
         expect(heard).toEqual([]);
     });

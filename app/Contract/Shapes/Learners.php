@@ -72,10 +72,11 @@ final class Learners
                 'id' => Shapes::id(), 'learner_id' => Shapes::id(), 'kind' => Out::choice(['mock-test', 'test']), 'taken_at' => Shapes::moment(),
                 'scheme' => Out::choice(Scheme::codes()), 'result' => Out::choice(['pass', 'fail'], 'of a test as it was told'),
                 'centre_id' => Out::text('where it was', nullable: true), 'centre' => Out::text('its name', nullable: true),
-                'note' => Out::text('', nullable: true),
+                'note' => Out::text('', nullable: true), 'lesson_id' => Out::text('in which it was driven', nullable: true),
                 'faults' => Out::list(Out::object([
                     'step' => Shapes::ref('Step'), 'routine' => Shapes::refOrNull('RoutineCode'), 'fault' => Shapes::refOrNull('Fault'),
                     'effect' => Shapes::refOrNull('Effect'), 'severity' => Out::choice(Severity::class),
+                    'at' => Shapes::moment('when, where that was kept', nullable: true), 'where' => Out::text('likewise', nullable: true),
                 ]), 'as they were marked'),
                 'by_scheme' => Out::object([
                     'result' => Out::choice(['pass', 'fail']), 'message' => Out::text('the rule that decided'),

@@ -156,6 +156,7 @@ final class Lessons
             'place_id' => ['type' => ['string', 'null'], 'description' => 'where it began; null where it needs no place, or nobody has said one yet'],
             'elsewhere' => Out::text('a word of where', nullable: true),
             'moment_id' => ['type' => ['string', 'null'], 'description' => 'the moment it was told of'],
+            'assessment_id' => ['type' => ['string', 'null'], 'description' => 'the mock test it was driven in'],
             'side' => Shapes::refOrNull('Side') + ['description' => 'of the way driven, where it is not the routine’s own'],
             'routine' => Shapes::ref('RoutineCode'), 'place' => Out::text('its name, or the word of where; as it stands'),
             'conditions' => Shapes::ref('Conditions'),

@@ -6,15 +6,19 @@ use App\Contract\TakenOfLessons;
 use App\Http\Resources\ShowAssessments;
 use App\Marks\LearnerReady;
 use App\Marks\LearnerSkill;
+use App\Marks\MockTest;
 use App\Models\Assessment;
 use App\Models\Centre;
 use App\Models\Learner;
+use App\Models\Lesson;
 use App\School\ChosenRules;
 use App\School\CurrentSchool;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 use NobleTurn\Core\Assessment\Scheme;
 use NobleTurn\Core\Compute\Toolbox;
@@ -38,6 +42,20 @@ final class AssessmentController extends Controller
     public function store(Request $request, Learner $learner, CurrentSchool $current): JsonResponse
     {
         return response()->json($this->write((new Assessment)->fill(['learner_id' => $learner->id]), $request, $current), 201);
+    }
+
+    /** One that was driven in a lesson: its ways are rounds, and their marks evidence. */
+    public function drive(Request $request, Lesson $lesson, MockTest $mockTest, CurrentSchool $current): JsonResponse
+    {
+        Gate::authorize('update', $lesson);
+        $said = $request->validate([
+            ...TakenOfLessons::mockTest(),
+            'ways.*.place_id' => ['sometimes', 'nullable', 'uuid', Rule::exists('places', 'id')->where('school_id', $current->id())],
+        ]);
+        $user = $this->user($request);
+        $pack = ChosenRules::of($current->school(), $user, $lesson->learner)->pack();
+
+        return response()->json(ShowAssessments::one($mockTest->take($lesson, $user, $pack, $said)), 201);
     }
 
     public function update(Request $request, Assessment $assessment, CurrentSchool $current): JsonResponse
@@ -81,7 +99,7 @@ final class AssessmentController extends Controller
         }
         // What is refused here is refused with the name of the field; of a real test the examiner's word stands.
         $marked = Toolbox::run('mark-test', [
-            'pack' => $pack->code(), 'scheme' => $assessment->scheme, 'faults' => array_map(array_filter(...), $assessment->faults),
+            'pack' => $pack->code(), 'scheme' => $assessment->scheme, 'faults' => ShowAssessments::marked($assessment->faults),
         ]);
         if ($assessment->kind === 'mock-test') {
             $assessment->result = $marked['result'];

@@ -172,7 +172,7 @@ final class Show
     public static function round(Round $round): array
     {
         return [
-            ...$round->only(['id', 'lesson_id', 'place_id', 'elsewhere', 'moment_id', 'routine', 'side']),
+            ...$round->only(['id', 'lesson_id', 'place_id', 'elsewhere', 'moment_id', 'routine', 'side', 'assessment_id']),
             'place' => $round->where(),
             'conditions' => (object) $round->conditions,
             'device_at' => $round->device_at->format(self::MOMENT),

@@ -27,6 +27,8 @@ final class Ahead
     /** How suddenly one comes to it, logits (assumed). */
     private const KNEE = 0.5;
 
+    private const FAR = 20.0 * self::KNEE;
+
     private const EDGE = 0.4;
 
     private const LEAST_ROOM = 0.2;
@@ -77,11 +79,12 @@ final class Ahead
 
     /**
      * @param  list<Routine>  $required
+     * @param  float  $harder  a test than easy conditions, logits
      * @param  \Closure(): float  $normal  a draw of mean 0 and variance 1
      */
-    public function __construct(Learner $learner, Possible $possible, array $required, private readonly Schedule $schedule, \Closure $normal)
-    {
-        $harder = $learner->fit->harder(Forecast::conditions());
+    public function __construct(
+        Learner $learner, Possible $possible, array $required, private readonly Schedule $schedule, float $harder, \Closure $normal,
+    ) {
         $this->gains = $possible->practice() * exp(self::PACE_DIFFERS * $normal());
         $this->fading = $learner->fit->model->fading;
         $this->fadingDays = $learner->fit->model->fadingDays;
@@ -156,7 +159,7 @@ final class Ahead
 
     private function grown(float $driven, float $more): float
     {
-        return $more === 0.0 ? 0.0 : $this->gains * log((1.0 + $driven + $more) / (1.0 + $driven));
+        return $more === 0.0 ? 0.0 : $this->gains * log(1.0 + $more / (1.0 + $driven));
     }
 
     /** Some room there always is, the less the farther somebody has got beyond where they were to level off. */
@@ -168,10 +171,11 @@ final class Ahead
     /** All of it while there is room, no more than the room, and smoothly from the one to the other. */
     private static function within(float $grown, float $room): float
     {
-        $least = min($grown, $room);
-        $knee = static fn (float $apart): float => self::KNEE * log(1.0 + exp(-$apart / self::KNEE));
+        $apart = abs($grown - $room);
+        // Far from it the bend is nothing.
+        $bend = ($apart > self::FAR ? 0.0 : log(1.0 + exp(-$apart / self::KNEE))) - ($room > self::FAR ? 0.0 : log(1.0 + exp(-$room / self::KNEE)));
 
-        return max(0.0, $least - $knee(abs($grown - $room)) + $knee($room));
+        return max(0.0, min($grown, $room) - self::KNEE * $bend);
     }
 
     /**

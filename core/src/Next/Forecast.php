@@ -17,9 +17,12 @@ final readonly class Forecast
     public const ENOUGH = 0.75;
 
     /** No further ahead is looked (assumed). */
-    public const MOST_LESSONS = 100;
+    public const MOST_LESSONS = 60;
 
-    private const DRAWS = 60;
+    private const DRAWS = 40;
+
+    /** Enough to compare two ways to go on, of the same learners. */
+    public const FEW = 20;
 
     /** What a test can bring (assumed): traffic, by day. */
     private const CONDITIONS = ['busy', 'day', 'dry', 'town'];
@@ -33,13 +36,14 @@ final readonly class Forecast
     }
 
     /** @param  non-empty-list<Routine>  $required */
-    public static function of(Learner $learner, array $required, TestDrive $test, Schedule $schedule, int $seed): self
+    public static function of(Learner $learner, array $required, TestDrive $test, Schedule $schedule, int $seed, int $draws = self::DRAWS): self
     {
         $normal = (new Normals($seed))->__invoke(...);
         $day = sqrt($learner->fit->model->ofTheDay);
+        $harder = $learner->fit->harder(self::conditions());
         $chances = $lessons = [];
-        for ($i = 0; $i < self::DRAWS; $i++) {
-            $ahead = new Ahead($learner, $learner->fit->drawn($normal), $required, $schedule, $normal);
+        for ($i = 0; $i < $draws; $i++) {
+            $ahead = new Ahead($learner, $learner->fit->drawn($normal), $required, $schedule, $harder, $normal);
             // Good days and bad ones: one deviation up or down.
             $passes = static function (int $lesson) use ($ahead, $test, $day, $required): float {
                 $abilities = $ahead->after($lesson);

@@ -62,11 +62,13 @@ final readonly class Ready
         // Of what is too far to be foretold nobody can say how much sooner.
         $isForetold = $range['middle'] > self::WORTH_SAYING && $range['middle'] < Forecast::MOST_LESSONS;
         $ways = ['practice' => $schedule->withPractice(self::AN_HOUR), 'lessons' => $schedule->withLessons(self::AN_HOUR)];
+        $few = static fn (Schedule $as): int => $lessons(Forecast::of($learner, $required, $test, $as, $seed, Forecast::FEW), 0.5);
+        $asNow = $isForetold ? $few($schedule) : 0;
         foreach ($isForetold ? $ways : [] as $what => $more) {
-            $middle = $lessons(Forecast::of($learner, $required, $test, $more, $seed), 0.5);
-            $days = (int) round($range['middle'] * $schedule->days() - $middle * $more->days());
+            $middle = $few($more);
+            $days = (int) round($asNow * $schedule->days() - $middle * $more->days());
             if ($days > 0) {
-                $shortens[] = ['what' => $what, 'minutes' => self::AN_HOUR, 'saves' => $range['middle'] - $middle, 'days' => $days];
+                $shortens[] = ['what' => $what, 'minutes' => self::AN_HOUR, 'saves' => $asNow - $middle, 'days' => $days];
             }
         }
         usort($shortens, static fn (array $one, array $other): int => $other['days'] <=> $one['days']);

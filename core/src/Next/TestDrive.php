@@ -70,13 +70,18 @@ final class TestDrive
     {
         $expected = [];
         foreach ($abilities as $step => $each) {
+            $lows = $parts = [];
             foreach ($each as $ability) {
-                $at = (max(self::LOWEST, min(self::HIGHEST, $ability + $form)) - self::LOWEST) / self::GRID;
-                $low = (int) floor($at);
-                foreach ($this->faults as $severity => $faults) {
-                    $here = $faults[$low] + ($at - $low) * (($faults[$low + 1] ?? $faults[$low]) - $faults[$low]);
-                    $expected[$severity][$step] = ($expected[$severity][$step] ?? 0.0) + $here * self::ROUNDS / $routines;
+                $at = (max(self::LOWEST, min(self::HIGHEST - 1e-9, $ability + $form)) - self::LOWEST) / self::GRID;
+                $lows[] = $low = (int) $at;
+                $parts[] = $at - $low;
+            }
+            foreach ($this->faults as $severity => $faults) {
+                $sum = 0.0;
+                foreach ($lows as $i => $low) {
+                    $sum += $faults[$low] + $parts[$i] * ($faults[$low + 1] - $faults[$low]);
                 }
+                $expected[$severity][$step] = $sum * self::ROUNDS / $routines;
             }
         }
         $chance = 1.0;

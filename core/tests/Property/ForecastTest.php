@@ -26,7 +26,7 @@ const FORECAST_ROUTINES = [
     'turn-left', 'turn-right', 'emerge-left', 'emerge-right', 'cross', 'lights-left', 'lights-right', 'roundabout', 'mini-roundabout', 'pass-parked',
 ];
 
-const FORECAST_LESSONS = 70;
+const FORECAST_LESSONS = 60;
 
 /** @return list<Routine> */
 function forecastRoutines(): array

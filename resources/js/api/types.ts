@@ -27,7 +27,9 @@ export type Mark = Open<
     | ('stage' | 'decision' | 'what' | 'number' | 'seconds' | 'conditions' | 'fault' | 'effect' | 'place_id')
     | ('user_id' | 'pressed_at' | 'server_at' | 'clock_ahead')
 >;
-export type Round = Open<Omit<Contract.Round, 'marks'>, 'elsewhere' | 'moment_id' | 'side' | 'began_at' | 'clock_ahead' | 'ordinal'> & { marks: Mark[] };
+export type Round = Open<Omit<Contract.Round, 'marks'>, 'elsewhere' | 'moment_id' | 'assessment_id' | 'side' | 'began_at' | 'clock_ahead' | 'ordinal'> & {
+    marks: Mark[];
+};
 
 /** What a fast road's tool is asked at a place. */
 export type FastPlan = Exclude<Contract.Planned, { tool: 'approach' }>;

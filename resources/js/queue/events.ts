@@ -4,7 +4,7 @@ import type { Mark, paths, Planned, Round, Taken as Arrived } from '@/api/types'
 /** What waits to be sent, where it waits, and what comes back. */
 
 /** A round without its marks, with the plan it was driven against; one of before plans were kept waits without. */
-export type RoundEvent = Omit<Round, 'marks' | 'ordinal'> & { plan?: Planned };
+export type RoundEvent = Omit<Round, 'marks' | 'ordinal' | 'assessment_id'> & { plan?: Planned };
 export type QueueEvent = { seq: number; kind: 'round'; user: string; round: RoundEvent } | { seq: number; kind: 'mark'; user: string; mark: Mark };
 export type NewEvent = { kind: 'round'; round: RoundEvent } | { kind: 'mark'; mark: Mark };
 

@@ -9,11 +9,13 @@ import { useClock } from '@/session/session';
 import { Failed, Waiting } from '@/ui/State';
 import { DebriefFace } from './debrief/DebriefFace';
 import { DriveFace } from './drive/DriveFace';
+import { MockFace } from './mock/MockFace';
 import { PlanFace } from './plan/PlanFace';
 import { useShownLesson } from './useLesson';
 
-const FACES = { plan: PlanFace, drive: DriveFace, debrief: DebriefFace };
-const LABELS: Record<keyof typeof FACES, string> = { plan: 'Plan', drive: 'Drive', debrief: 'Debrief' };
+const FACES = { plan: PlanFace, drive: DriveFace, 'mock-test': MockFace, debrief: DebriefFace };
+/** A mock test is begun from Drive. */
+const LABELS: Record<Exclude<keyof typeof FACES, 'mock-test'>, string> = { plan: 'Plan', drive: 'Drive', debrief: 'Debrief' };
 
 /** Nobody drives in these: said on every face, so that nobody sets out for one. */
 const NOT_DRIVEN: LessonState[] = ['wished', 'cancelled', 'no-show'];
@@ -44,7 +46,7 @@ export function LessonPage() {
                     </p>
                 </div>
                 <nav aria-label="Faces of the lesson" className="screen-only flex flex-wrap gap-1">
-                    {(Object.keys(FACES) as (keyof typeof FACES)[]).map((key) => (
+                    {(Object.keys(LABELS) as (keyof typeof LABELS)[]).map((key) => (
                         <NavLink
                             key={key}
                             to={`/lessons/${id}/${key}`}

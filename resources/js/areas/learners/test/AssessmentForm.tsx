@@ -50,7 +50,7 @@ export function AssessmentForm({ learner, one, onKept, onTakeAway }: Props) {
                 taken_at: momentOf(values.taken_at, school.time_zone).toISOString(),
                 result: values.result,
                 note: values.note || null,
-                faults: faults.map(({ step, routine, fault, effect }) => ({ step, routine, fault, effect })),
+                faults: faults.map(({ step, routine, fault, effect, at, where }) => ({ step, routine, fault, effect, at, where })),
                 ...(one ? { scheme: one.scheme } : {}),
                 ...(values.kind === 'test' || one ? { centre_id: values.centre_id || null } : {}),
             };
@@ -59,7 +59,8 @@ export function AssessmentForm({ learner, one, onKept, onTakeAway }: Props) {
                 : api.POST('/learners/{learner}/assessments', { ...at({ learner }), body }));
             await onKept();
         });
-    const add = () => setFaults([...faults, { step: values.step as Fault['step'], routine: null, fault: null, effect: values.effect as Effect }]);
+    const add = () =>
+        setFaults([...faults, { step: values.step as Fault['step'], routine: null, fault: null, effect: values.effect as Effect, at: null, where: null }]);
     return (
         <form
             className="grid gap-4"

@@ -1,7 +1,6 @@
 import type { Assessment } from '@/api/types';
 import { useClock } from '@/session/session';
-
-export const KIND_WORDS: Record<Assessment['kind'], string> = { 'mock-test': 'Mock test', test: 'Test' };
+import { KIND_WORDS } from '@/assessment/testWords';
 
 /** Tests and mock tests, the last first; a press opens what was noted. */
 export function AssessmentLines({ assessments, onChange }: { assessments: Assessment[]; onChange: (one: Assessment) => void }) {

@@ -10,6 +10,7 @@ import { Sheet } from '@/ui/Sheet';
 import { Failed, Waiting } from '@/ui/State';
 import { AssessmentForm } from './AssessmentForm';
 import { AssessmentLines } from './AssessmentLines';
+import { TestSheet } from '@/assessment/TestSheet';
 import { WayToIt } from './WayToIt';
 
 /** The way to the test: how near, what is missing, by when; and the tests and mock tests that were driven. */
@@ -56,7 +57,16 @@ export function TestPage() {
                 open={noting !== null}
                 onOpenChange={() => setNoting(null)}
             >
-                {noting && <AssessmentForm learner={id} one={noting === 'new' ? null : noting} onKept={kept} onTakeAway={takeAway} />}
+                {noting === 'new' && <AssessmentForm learner={id} one={null} onKept={kept} onTakeAway={takeAway} />}
+                {noting !== null && noting !== 'new' && (
+                    <>
+                        <TestSheet test={noting} name={learner.data.name} />
+                        <details>
+                            <summary className="link min-h-12 cursor-pointer content-center font-semibold">Change it, or take it away</summary>
+                            <AssessmentForm learner={id} one={noting} onKept={kept} onTakeAway={takeAway} />
+                        </details>
+                    </>
+                )}
             </Sheet>
         </article>
     );

@@ -228,6 +228,9 @@ function Marking({ lesson }: { lesson: Lesson }) {
                     />
                 )}
                 <OnwardKey lesson={lesson} item={item} next={drive.nextItem} onGo={goOn} />
+                <Link className="key min-h-16 w-full" to={`/lessons/${lesson.id}/mock-test`}>
+                    Mock test
+                </Link>
                 <RoundList rounds={drive.rounds} openId={round?.id ?? null} onOpen={open} />
             </div>
         </div>

@@ -37,6 +37,7 @@ export function RoundList({ rounds, openId, onOpen }: Props) {
                             >
                                 <span className={round.id === openId ? 'border-now border-l-4 pl-2 font-bold' : ''}>
                                     {number}. {titleOf(round)}
+                                    {round.assessment_id && <span className="text-quiet font-normal"> · mock test</span>}
                                 </span>
                                 <span className="flex items-center gap-1">
                                     {STEPS.map((step) => {
