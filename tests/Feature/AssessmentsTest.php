@@ -132,6 +132,15 @@ it('refuses of a mock test what cannot be, by the name of the field, and keeps n
     ] as $field => $bad) {
         $this->postJson("api/lessons/{$ids['lesson']}/mock-test", $bad + $said)->assertUnprocessable()->assertJsonValidationErrors($field);
     }
+    // A device whose clock is ahead drove it just now.
+    $ahead = $this->postJson("api/lessons/{$ids['lesson']}/mock-test", ['id' => (string) Str::uuid7(), 'taken_at' => '2026-05-20T09:30:00Z', 'ways' => [],
+        'faults' => []] + $said)->assertCreated()->json();
+    expect([$ahead['taken_at'], $ahead['result']])->toBe(['2026-05-20T08:00:00Z', 'pass']);
+    // Of another school’s test, too: it is not said to be there, and nothing breaks.
+    $theirs = $this->world('Theirs')['ids'];
+    $this->actingAs($world['owner'])->postJson("api/lessons/{$ids['lesson']}/mock-test", ['id' => $theirs['assessment']] + $said)
+        ->assertUnprocessable()->assertJsonValidationErrors('id');
+    $before = $counts();
     // An id that is another test’s, and a lesson of a colleague’s.
     $this->postJson("api/lessons/{$ids['lesson']}/mock-test", ['id' => $ids['assessment']] + $said)->assertUnprocessable()->assertJsonValidationErrors('id');
     $this->actingAs($this->user(App\Models\School::query()->findOrFail($world['owner']->school_id)))

@@ -4,9 +4,10 @@ import { OUTCOMES, type Lesson, type Outcome, type Round, type Step } from '@/ap
 import { useSingleKeys } from '@/keys/keys';
 import { useMarksQueue } from '@/queue/marks';
 import { sideAt, useRoundTitle, useRoutine, useRoutineName, useRules } from '@/rules/rules';
-import { useClock } from '@/session/session';
+import { useClock, useSession } from '@/session/session';
 import { OUTCOME_WORDS, STEP_WORDS } from '@/strip/words';
 import { Empty, Waiting } from '@/ui/State';
+import { keptMock } from '../mock/kept';
 import { OnwardKey } from '../onward/OnwardKey';
 import { openMoments } from '../openMoments';
 import { AwaySheet } from './AwaySheet';
@@ -46,6 +47,7 @@ function Marking({ lesson }: { lesson: Lesson }) {
     const name = useRoutineName();
     const titleOf = useRoundTitle();
     const clock = useClock();
+    const { user } = useSession();
     const drive = useDrive(lesson);
     const telling = useTelling(lesson, drive.all, drive.keep);
     const [choosing, setChoosing] = useState(false);
@@ -229,7 +231,7 @@ function Marking({ lesson }: { lesson: Lesson }) {
                 )}
                 <OnwardKey lesson={lesson} item={item} next={drive.nextItem} onGo={goOn} />
                 <Link className="key min-h-16 w-full" to={`/lessons/${lesson.id}/mock-test`}>
-                    Mock test
+                    {keptMock(user.id, lesson.id) ? 'Mock test: go on with it' : 'Mock test'}
                 </Link>
                 <RoundList rounds={drive.rounds} openId={round?.id ?? null} onOpen={open} />
             </div>

@@ -2,7 +2,9 @@ import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/re
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Assessment, Lesson } from '@/api/types';
 import { RulesOf } from '@/rules/rules';
-import { answer, server, show, written } from '@/testing/answers';
+import { marksQueue } from '@/queue/marks';
+import { answer, server, show, tool, written } from '@/testing/answers';
+import { DriveFace } from '../drive/DriveFace';
 import { MockFace } from './MockFace';
 import { begun, droveTo, nextOf, notDriven, parked, pressed, sentOf, takenBack, told, untold, without } from './mockTest';
 
@@ -152,6 +154,27 @@ describe('the mock test', () => {
         expect(await screen.findByRole('listitem', { name: /^Fault 1, Speed/ })).toBeTruthy();
         fireEvent.click(key('Throw it away'));
         await waitFor(() => expect(localStorage.length).toBe(0));
+    });
+
+    it('is remembered where lessons are driven, until it is sent or thrown away', async () => {
+        server({ 'POST compute/approach': tool('tool-approach'), 'GET places': answer('demo-places'), 'GET routines?pack=gb': answer('demo-routines') });
+        await marksQueue.load('somebody who tests', () => Promise.resolve());
+        const drive = async () => {
+            cleanup();
+            show(
+                <RulesOf rules={planned.rules}>
+                    <DriveFace lesson={{ ...planned, rounds: [] }} />
+                </RulesOf>,
+                'instructor',
+            );
+            return screen.findByRole('link', { name: /^Mock test/ });
+        };
+        expect((await drive()).textContent).toBe('Mock test');
+        cleanup();
+        face();
+        fireEvent.click(await screen.findByRole('button', { name: 'Begin' }));
+        const link = await drive();
+        expect([link.textContent, link.getAttribute('href')]).toEqual(['Mock test: go on with it', `/lessons/${planned.id}/mock-test`]);
     });
 
     it('is driven without a plan too, and says that nothing can be said of ways', async () => {
