@@ -106,7 +106,9 @@ describe('the way to the test', () => {
         fireEvent.change(within(screen.getByRole('dialog')).getByLabelText('Note'), { target: { value: 'Calm.' } });
         fireEvent.click(screen.getByRole('button', { name: 'Keep it so' }));
         await waitFor(() => expect(written(sent)).toHaveLength(1));
-        expect((written(sent)[0]!.body as typeof one).faults).toEqual(one.faults.map(({ step, routine, fault, effect }) => ({ step, routine, fault, effect })));
+        expect((written(sent)[0]!.body as typeof one).faults).toEqual(
+            one.faults.map(({ step, routine, fault, effect, at: when, where }) => ({ step, routine, fault, effect, at: when, where })),
+        );
         await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
         open();
         fireEvent.click(await screen.findByRole('button', { name: 'Take it away' }));
