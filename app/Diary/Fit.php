@@ -7,7 +7,6 @@ use App\Models\Lesson;
 use App\Models\School;
 use DateTimeZone;
 use NobleTurn\Core\Diary\Between;
-use NobleTurn\Core\Diary\Period;
 
 /** What it would mean to have a lesson at a time, before anything is written: who is taken, which drives, what light. */
 final class Fit
@@ -29,7 +28,7 @@ final class Fit
         return [
             'clashes' => Clash::ofEach([$lesson])[0],
             'notes' => $lesson->loadMissing('instructor')->instructor->workingDay()->notes(
-                new Period($lesson->starts_at->getTimestamp(), $lesson->ends()->getTimestamp()), new DateTimeZone($school->time_zone), $given,
+                $lesson->period(), new DateTimeZone($school->time_zone), $given,
             ),
             'before' => self::told($between, 'before', $mine, $names->all()), 'after' => self::told($between, 'after', $mine, $names->all()),
             ...Told::light(Told::sun($school), $lesson->period()),

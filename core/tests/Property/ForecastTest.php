@@ -64,7 +64,7 @@ function reallyPasses(SimulatedLearner $learner, TestDrive $test): float
     return 0.5 * ($test->passes($abilities, 10, -$day) + $test->passes($abilities, 10, $day));
 }
 
-it('holds about 80 of a hundred of what comes within its 80 % ranges, and never promises much more than there is', function (): void {
+it('holds 75 to 85 of a hundred of what comes within its 80 % ranges, and as likely as it says', function (): void {
     if (! getenv('NOBLE_TURN_PRINT')) {
         $this->markTestSkipped('Minutes of work: NOBLE_TURN_PRINT=1 asks for it.');
     }
@@ -112,10 +112,8 @@ it('holds about 80 of a hundred of what comes within its 80 % ranges, and never 
         fprintf(STDERR, "\nfrom lesson %s: %.2f of %d inside", $lesson, array_sum($each) / count($each), count($each));
     }
     $all = array_merge(...array_values($inside));
-    // Whoever is not there by the end of what is looked at is inside where that is said: the ranges seem wider than they are.
-    expect(array_sum($all) / count($all))->toBeGreaterThan(0.74)->toBeLessThan(0.9);
+    expect(array_sum($all) / count($all))->toBeGreaterThanOrEqual(0.75)->toBeLessThanOrEqual(0.85);
     foreach (array_chunk($said, (int) ceil(count($said) / 5)) as $bin) {
-        // Whoever gets better fast is farther than their marks say: wrong it may be on the careful side.
-        expect((array_sum(array_column($bin, 0)) - array_sum(array_column($bin, 1))) / count($bin))->toBeLessThan(0.1)->toBeGreaterThan(-0.2);
+        expect(abs(array_sum(array_column($bin, 0)) - array_sum(array_column($bin, 1))) / count($bin))->toBeLessThan(0.15);
     }
 });

@@ -2,7 +2,7 @@ import { STEPS, type Assessment } from '@/api/types';
 import { useRoutineName, useRules } from '@/rules/rules';
 import { useClock } from '@/session/session';
 import { STEP_WORDS } from '@/strip/words';
-import { KIND_WORDS, severityWords } from './testWords';
+import { decided, KIND_WORDS, severityWords } from './testWords';
 
 /** A test on one sheet, in our steps: the result and the rule that decided, how many faults of each step and how grave, and each as it was told. */
 export function TestSheet({ test, name }: { test: Assessment; name: string }) {
@@ -22,7 +22,7 @@ export function TestSheet({ test, name }: { test: Assessment; name: string }) {
                     {name} · {clock.day(test.taken_at)}, {clock.time(test.taken_at)}
                     {test.centre && ` · ${test.centre}`}
                 </p>
-                <p className="pt-2 text-lg font-semibold">{test.by_scheme.message}</p>
+                <p className="pt-2 text-lg font-semibold">{decided(test)}</p>
                 {test.note && <p>{test.note}</p>}
             </header>
             <table className="w-full border-collapse text-left">

@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import { useSearchParams } from 'react-router';
 import type { Asked } from '@/api/tools';
 import { STEPS, type Step } from '@/api/types';
-import { STEP_WORDS } from '@/strip/words';
+import { StepOptions } from '@/strip/StepOptions';
 import { NotShown } from '@/ui/NotShown';
 import { SeatList } from './SeatList';
 import type { SeatStop } from './rows';
@@ -41,11 +41,7 @@ export function SeatSheet({ title, about, stops, asked, aim, back }: Props) {
                     <label className="flex items-center gap-2">
                         <span className="text-quiet">Watch</span>
                         <select className="entry !w-auto" value={watch} onChange={(event) => choose(event.target.value as Step)}>
-                            {STEPS.map((step) => (
-                                <option key={step} value={step}>
-                                    {STEP_WORDS[step]}
-                                </option>
-                            ))}
+                            <StepOptions />
                         </select>
                     </label>
                     {back}

@@ -1,12 +1,14 @@
 import { useQuery } from '@tanstack/react-query';
 import { api, at } from '@/api/client';
 import { questions } from '@/api/questions';
-import { STEPS, type Assessment } from '@/api/types';
+import type { Assessment } from '@/api/types';
 import { momentOf, wallClock } from '@/diary/wallClock';
 import { useSession } from '@/session/session';
+import { StepOptions } from '@/strip/StepOptions';
 import { STEP_WORDS } from '@/strip/words';
 import { Field } from '@/ui/Field';
 import { FormFoot } from '@/ui/FormFoot';
+import { Options } from '@/ui/Options';
 import { useForm } from '@/ui/useForm';
 import { useState } from 'react';
 
@@ -121,20 +123,12 @@ export function AssessmentForm({ learner, one, onKept, onTakeAway }: Props) {
                 <div className="flex flex-wrap items-end gap-3">
                     <Field label="Step">
                         <select value={values.step} onChange={(event) => set('step', event.target.value)}>
-                            {STEPS.map((step) => (
-                                <option key={step} value={step}>
-                                    {STEP_WORDS[step]}
-                                </option>
-                            ))}
+                            <StepOptions />
                         </select>
                     </Field>
                     <Field label="Who was troubled">
                         <select value={values.effect} onChange={(event) => set('effect', event.target.value)}>
-                            {Object.entries(EFFECTS).map(([effect, words]) => (
-                                <option key={effect} value={effect}>
-                                    {words}
-                                </option>
-                            ))}
+                            <Options of={EFFECTS} />
                         </select>
                     </Field>
                     <button type="button" className="key" onClick={add}>

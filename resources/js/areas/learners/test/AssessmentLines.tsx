@@ -1,6 +1,6 @@
 import type { Assessment } from '@/api/types';
 import { useClock } from '@/session/session';
-import { KIND_WORDS } from '@/assessment/testWords';
+import { decided, KIND_WORDS } from '@/assessment/testWords';
 
 /** Tests and mock tests, the last first; a press opens what was noted. */
 export function AssessmentLines({ assessments, onChange }: { assessments: Assessment[]; onChange: (one: Assessment) => void }) {
@@ -20,10 +20,7 @@ export function AssessmentLines({ assessments, onChange }: { assessments: Assess
                             </span>{' '}
                             · {clock.day(one.taken_at)}
                             {one.centre && ` · ${one.centre}`}
-                            <span className="text-quiet block text-sm">
-                                {one.by_scheme.message}
-                                {one.kind === 'test' && one.by_scheme.result !== one.result && ' The examiner saw it otherwise.'}
-                            </span>
+                            <span className="text-quiet block text-sm">{decided(one)}</span>
                         </button>
                     </li>
                 ))}

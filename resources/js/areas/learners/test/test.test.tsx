@@ -57,6 +57,8 @@ describe('the way to the test', () => {
         const lines = part.getAllByRole('button');
         expect(lines).toHaveLength(tests.length);
         expect(lines[0]!.textContent).toContain('The examiner saw it otherwise.');
+        fireEvent.click(lines[0]!);
+        expect(within(screen.getByRole('dialog')).getByText(/The examiner saw it otherwise\.$/)).toBeTruthy();
         rest.forEach((one, i) => expect(lines[i + 1]!.textContent).toContain(one.by_scheme.message));
     });
 

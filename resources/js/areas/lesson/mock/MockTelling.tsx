@@ -1,7 +1,8 @@
 import { useState } from 'react';
-import { STEPS, type Conditions, type Effect, type Fault, type Lesson, type Step } from '@/api/types';
+import type { Conditions, Effect, Fault, Lesson, Step } from '@/api/types';
 import { useRoutineName, useRules } from '@/rules/rules';
 import { useClock } from '@/session/session';
+import { StepOptions } from '@/strip/StepOptions';
 import { STEP_WORDS } from '@/strip/words';
 import { Field } from '@/ui/Field';
 import { ConditionsKey } from '../drive/ConditionsKey';
@@ -86,11 +87,7 @@ function Telling({ lesson, test, fault, number, onChange }: TellingProps) {
                 <p className="figure min-w-16 self-center">{clock.time(fault.at)}</p>
                 <Field label="Step">
                     <select value={fault.step} onChange={(event) => change({ step: event.target.value as Step })}>
-                        {STEPS.map((step) => (
-                            <option key={step} value={step}>
-                                {STEP_WORDS[step]}
-                            </option>
-                        ))}
+                        <StepOptions />
                     </select>
                 </Field>
                 <Field label="Where">

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { STEPS, type Lesson } from '@/api/types';
 import { useRules } from '@/rules/rules';
-import { STEP_WORDS } from '@/strip/words';
+import { StepOptions } from '@/strip/StepOptions';
 import { useLesson } from '../useLesson';
 
 /** The aim, written in place, and what was promised for this lesson. */
@@ -37,11 +37,7 @@ export function Aim({ lesson }: { lesson: Lesson }) {
                     onChange={(event) => void write({ aim_step: STEPS.find((step) => step === event.target.value) ?? null })}
                 >
                     <option value="">Every step</option>
-                    {STEPS.map((step) => (
-                        <option key={step} value={step}>
-                            {STEP_WORDS[step]}
-                        </option>
-                    ))}
+                    <StepOptions />
                 </select>
                 <select
                     aria-label="Routine it works on"
