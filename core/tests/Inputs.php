@@ -43,6 +43,7 @@ final class Inputs
             'mock_tests' => [['on' => '2026-05-12', 'result' => 'pass']], 'test_on' => '2026-07-01', 'lesson_minutes' => 60, 'lesson_minutes_a_week' => 120,
             'practice_minutes_a_week' => 0, 'seed' => 1,
         ],
+        'sight' => ['pack' => 'gb', 'limit_mph' => 50, 'bend_radius_m' => 120, 'offset_m' => 3],
         'site' => [
             'pack' => 'gb', 'kind' => 'junction',
             'arms' => [
@@ -94,6 +95,6 @@ final class Inputs
         'lanes' => ['next_turn_in_m', 50, 200, 50], 'crossing' => ['person_at_m', 0, 12, 4], 'following' => ['speed_mph', 10, 40, 10],
         'approach' => ['speed_mph', 10, 40, 10], 'engine' => ['speed_mph', 10, 40, 10],
         'steering' => ['radius_m', 5, 20, 5], 'swept-path' => ['step_m', 0.2, 0.8, 0.2], 'reverse' => ['angle_deg', -2, 4, 2],
-        'clearance' => ['vehicle_height_m', 3, 4.5, 0.5], 'circuit' => ['minutes', 15, 60, 15],
+        'clearance' => ['vehicle_height_m', 3, 4.5, 0.5], 'circuit' => ['minutes', 15, 60, 15], 'sight' => ['offset_m', 1, 4, 1],
     ];
 }

@@ -41,7 +41,7 @@ final class Scenes
         $titles = [
             'Lanes' => 'Lanes and roundabouts', 'Gaps' => 'Gaps', 'FastRoads' => 'Fast roads', 'Approaches' => 'Approaches',
             'OnTheWay' => 'On the way, at the line and beyond it',
-            'Car' => 'The car', 'Choices' => 'What instructors do differently',
+            'Sight' => 'What is seen', 'Car' => 'The car', 'Choices' => 'What instructors do differently',
         ];
         $text = "# Scenes\n\nMoments of the job and the answer the tools give, each held by a test (`core/tests/Scene/`). They are common practice,\n"
             ."no source, unless a sentence names one. Sides are for traffic that keeps left unless it is said otherwise.\n\n"

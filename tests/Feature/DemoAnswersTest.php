@@ -155,6 +155,11 @@ it('answers the tools of the bench as they were recorded', function (string $too
     ], 'from' => 'w', 'to' => 'e'], '-stretch'],
     'a car park' => ['site', ['pack' => 'gb', 'kind' => 'kerb', 'arms' => [['id' => 'w', 'name' => 'Car park', 'bearing_deg' => 270, 'holds' => ['bay']]],
         'from' => 'w', 'to' => 'w'], '-car-park'],
+    'sight' => ['sight', ['pack' => 'gb', 'limit_mph' => 50, 'bend_radius_m' => 100, 'offset_m' => 3, 'bend_angle_deg' => 70]],
+    'sight over a crest' => [
+        'sight', ['pack' => 'gb', 'limit_mph' => 60, 'crest' => ['length_m' => 100, 'gradient_change' => 0.08]], '-crest',
+    ],
+    'sight past a lorry' => ['sight', ['pack' => 'gb', 'limit_mph' => 60, 'vehicle_ahead' => ['distance_m' => 20, 'width_m' => 2.5]], '-vehicle'],
     'clearance' => ['clearance', ['vehicle_height_m' => 4.0, 'sign_height_ft_in' => "13'9\""]],
     'lanes' => ['lanes', ['pack' => 'gb', 'layout' => 'roundabout', 'arms' => [
         [

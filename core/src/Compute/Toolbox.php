@@ -21,6 +21,7 @@ use NobleTurn\Core\Compute\Tool\NextLessonTool;
 use NobleTurn\Core\Compute\Tool\OvertakeTool;
 use NobleTurn\Core\Compute\Tool\ReadyTool;
 use NobleTurn\Core\Compute\Tool\ReverseTool;
+use NobleTurn\Core\Compute\Tool\SightTool;
 use NobleTurn\Core\Compute\Tool\SiteTool;
 use NobleTurn\Core\Compute\Tool\SkillTool;
 use NobleTurn\Core\Compute\Tool\SteeringTool;
@@ -37,7 +38,7 @@ use NobleTurn\Core\Rules\RulePacks;
 final class Toolbox
 {
     /** Moves with every change of an answer: GoldenTest fails until it does. */
-    public const VERSION = '0.12.0';
+    public const VERSION = '0.13.0';
 
     private const MOST_SWEPT = 240;
 
@@ -50,7 +51,7 @@ final class Toolbox
         return [
             new AmberTool, new ApproachTool, new CircuitTool, new ClearanceTool, new CrossingTool, new EngineTool, new FollowingTool, new GapTool, new JoinTool,
             new LaneChangeTool, new LanesTool, new LeaveTool, new MarkTestTool, new NextLessonTool, new OvertakeTool,
-            new ReadyTool, new ReverseTool, new SiteTool,
+            new ReadyTool, new ReverseTool, new SightTool, new SiteTool,
             new SkillTool, new SteeringTool, new StoppingTool, new SweptPathTool,
         ];
     }

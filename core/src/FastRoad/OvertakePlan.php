@@ -46,8 +46,11 @@ final readonly class OvertakePlan
         private Practice $practice,
         /** Somebody behind gains by a signal on the way back in. */
         private bool $followed = true,
+        /** We have only just turned in behind it: by the time the routine is done, the place where the view ends has come nearer. */
+        public bool $turningIn = false,
     ) {
-        $this->sightNeededMetres = $rehearsal ? null : $overtaking->sightNeededMetres();
+        $routine = $turningIn ? -self::STEPS_S['mirrors'] * $overtaking->otherMps : 0.0;
+        $this->sightNeededMetres = $rehearsal ? null : $overtaking->sightNeededMetres() + $routine;
         $this->verdict = $this->verdict();
     }
 

@@ -51,6 +51,19 @@ final readonly class Stopping
         );
     }
 
+    /**
+     * The speed from which one stops within a distance: v t + v^2 / (2 a) = s, solved for v.
+     *
+     * @return float m/s; 0 where the hill pulls harder than the brakes hold
+     */
+    public static function speedWithin(float $metres, StoppingModel $model, Surface $surface, Gradient $gradient): float
+    {
+        $a = self::from(Speed::ofMetresPerSecond(0.0), $model, $surface, $gradient)->decelerationMps2;
+        $t = $model->reactionSeconds;
+
+        return $a <= 1e-6 ? 0.0 : sqrt(($a * $t) ** 2 + 2.0 * $a * $metres) - $a * $t;
+    }
+
     public function totalMetres(): ?float
     {
         return $this->brakingMetres === null ? null : $this->thinkingMetres + $this->brakingMetres;

@@ -15,6 +15,8 @@ enum Obstacle: string
     case Sight = 'sight-too-short';
     /** The bend on the way is tighter than this speed allows. */
     case Curve = 'bend-too-tight';
+    /** Less is seen round the bend on the way than stopping takes. */
+    case Hidden = 'bend-hides-the-road';
     /** The room before the line is shorter than the routine. */
     case Room = 'room-too-short';
     /** An opening on our side is nearer than the latest place for the signal. */
@@ -25,7 +27,13 @@ enum Obstacle: string
     /** Whether the road itself asks for less speed, however short the routine. */
     public function isOfTheRoad(): bool
     {
-        return in_array($this, [self::Narrow, self::Sight, self::Curve], true);
+        return in_array($this, [self::Narrow, self::Sight, self::Curve, self::Hidden], true);
+    }
+
+    /** Whether too little is seen for this speed. */
+    public function isOfSight(): bool
+    {
+        return in_array($this, [self::Sight, self::Hidden], true);
     }
 
     /** @return list<self> what stands in the way of a chain, with its margins spent */
@@ -46,8 +54,12 @@ enum Obstacle: string
             $found[] = self::Sight;
         }
         $curve = $chain->approach->ahead->curve;
-        if ($curve !== null && $mps($curve->farMetres) > RoadSpeed::round($curve, $chain->approach->surface)) {
-            $found[] = self::Curve;
+        if ($curve !== null) {
+            // Whichever of the two asks for less.
+            [$round, $seen] = [RoadSpeed::round($curve, $chain->approach->surface), RoadSpeed::stopsInside($curve, $chain->approach)];
+            if ($mps($curve->farMetres) > min($round, $seen)) {
+                $found[] = $seen < $round ? self::Hidden : self::Curve;
+            }
         }
         $room = $chain->approach->room?->inMetres();
         if ($room !== null && $chain->metres($chain->mirrorsStartSeconds()) > $room + 1e-6) {

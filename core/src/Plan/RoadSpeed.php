@@ -19,24 +19,29 @@ final class RoadSpeed
     private const SLOWEST_MPS = 1.5;
 
     /**
-     * From this speed one can stop within what is seen, in half of it where the road is too narrow for two; by the stopping
-     * distances of the Highway Code, rule 126.
+     * From this speed one can stop within what is seen ahead.
      *
      * @return float m/s; INF where the road is open, never below 1.5
      */
     public static function stopsWithin(Approach $approach): float
     {
-        $seen = $approach->ahead->seenMetres;
-        if ($seen === null) {
-            return INF;
-        }
-        $metres = self::isForOne($approach) ? $seen / 2.0 : $seen;
-        $model = StoppingModel::highwayCode();
-        $a = Stopping::from($approach->speed, $model, $approach->surface, $approach->gradient)->decelerationMps2;
-        $t = $model->reactionSeconds;
+        return self::within($approach->ahead->seenMetres ?? INF, $approach);
+    }
 
-        // v t + v^2 / (2 a) = s, solved for v; where the hill outdoes the brakes nothing stops within anything.
-        return $a <= 0.0 ? self::SLOWEST_MPS : max(self::SLOWEST_MPS, sqrt(($a * $t) ** 2 + 2.0 * $a * $metres) - $a * $t);
+    /** The same within what is seen in a bend; m/s. */
+    public static function stopsInside(Curve $curve, Approach $approach): float
+    {
+        return self::within($curve->seenMetres(), $approach);
+    }
+
+    /** In half of what is seen where the road is too narrow for two; by the stopping distances of the Highway Code, rule 126. */
+    private static function within(float $seenMetres, Approach $approach): float
+    {
+        $metres = self::isForOne($approach) ? $seenMetres / 2.0 : $seenMetres;
+
+        return is_infinite($metres) ? INF : max(
+            self::SLOWEST_MPS, Stopping::speedWithin($metres, StoppingModel::highwayCode(), $approach->surface, $approach->gradient),
+        );
     }
 
     /** v = sqrt(a r), at a sideways acceleration that is comfortable on this surface; m/s. */

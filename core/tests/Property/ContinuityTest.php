@@ -54,7 +54,7 @@ it('moves no best place of an approach by more than a metre and a fiftieth for a
     expect($seen)->toBeGreaterThan(800);
 });
 
-it('changes the speed between parked cars, through a bend and within what is seen without a jump', function (): void {
+it('changes the speed between parked cars, through a bend, round a hedge and within what is seen without a jump', function (): void {
     $plan = static fn (array $more): array => Ask::tool('approach', ['routine' => 'pass-parked', 'limit_mph' => 30, ...$more]);
     $both = [['side' => 'left', 'from_m' => 60, 'to_m' => 30], ['side' => 'right', 'from_m' => 60, 'to_m' => 30]];
     $last = null;
@@ -64,11 +64,15 @@ it('changes the speed between parked cars, through a bend and within what is see
         expect(abs($now - ($last ?? $now)))->toBeLessThan(0.25, "{$width} m");
         $last = $now;
     }
-    foreach (['sight_ahead_m' => [5.0, 80.0, 0.1], 'radius' => [10.0, 120.0, 0.1]] as $what => [$from, $to, $step]) {
+    foreach (['sight_ahead_m' => [5.0, 80.0, 0.1], 'radius' => [10.0, 120.0, 0.1], 'offset' => [0.6, 8.0, 0.01]] as $what => [$from, $to, $step]) {
         $last = null;
         for ($value = $from; $value < $to; $value += $step) {
-            $now = $plan(['routine' => 'cross', 'limit_mph' => 60] + ($what === 'radius'
-                ? ['bend' => ['radius_m' => round($value, 4), 'from_m' => 120, 'to_m' => 90]] : [$what => round($value, 4)]))['approach_speed_mps'];
+            $at = round($value, 4);
+            $now = $plan(['routine' => 'cross', 'limit_mph' => 60] + match ($what) {
+                'radius' => ['bend' => ['radius_m' => $at, 'from_m' => 120, 'to_m' => 90]],
+                'offset' => ['bend' => ['radius_m' => 150, 'offset_m' => $at, 'from_m' => 220, 'to_m' => 100]],
+                default => [$what => $at],
+            })['approach_speed_mps'];
             expect(abs($now - ($last ?? $now)))->toBeLessThan(0.12, "{$what} {$value}");
             $last = $now;
         }

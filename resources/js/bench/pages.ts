@@ -84,6 +84,12 @@ export const PAGES = {
             ...{ slope: 0, gear: 0, hold: false, alone: false, rehearsal: false, surface: 'dry' },
         }),
     ),
+    sight: page('Sight', 'How much of the road is seen, and how fast one may come for it', ({ speed_unit: unit }) =>
+        flat({
+            ...{ hides: 'bend', vehicle: carChosen(), limit: usual(50, unit), surface: 'dry', narrow: false, from: 30, slope: 0 },
+            ...{ radius: 100, offset: 3, angle: 70, rounded: 100, change: 8, length: 120, depth: 3, gap: 20, wide: 2.5, aside: 0, eye: 1.08, target: 0.6 },
+        }),
+    ),
     engine: page('Gears', 'What the revs do, and what each gear can still pull', ({ speed_unit: unit }) =>
         flat({ vehicle: carChosen(), speed: usual(30, unit), slope: 0, from: 3, to: 2, upTo: usual(50, unit) }),
     ),

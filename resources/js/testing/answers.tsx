@@ -68,6 +68,9 @@ interface Recorded {
     'tool-lanes': Api.LanesAnswer;
     'tool-leave': Api.LeaveAnswer;
     'tool-overtake': Api.OvertakeAnswer;
+    'tool-sight': Api.SightAnswer;
+    'tool-sight-crest': Api.SightAnswer;
+    'tool-sight-vehicle': Api.SightAnswer;
     'tool-reverse': Api.ReverseFolded;
     'tool-site': Api.SiteAnswer;
     'tool-site-car-park': Api.SiteAnswer;

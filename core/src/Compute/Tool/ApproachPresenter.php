@@ -180,7 +180,8 @@ final class ApproachPresenter
             'cycle_box_m' => $approach->junction->cycleBoxMetres,
             'bend' => $approach->ahead->curve === null ? null : [
                 'radius_m' => $approach->ahead->curve->radiusMetres, 'from_m' => $approach->ahead->curve->farMetres,
-                'to_m' => $approach->ahead->curve->nearMetres,
+                'to_m' => $approach->ahead->curve->nearMetres, 'offset_m' => $approach->ahead->curve->offsetMetres,
+                'seen_m' => is_infinite($approach->ahead->curve->seenMetres()) ? null : round($approach->ahead->curve->seenMetres(), 1),
             ],
             'lateral_usual_m' => round($usual, 3),
             'lateral_target_m' => round($target, 3),

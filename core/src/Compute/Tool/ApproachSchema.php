@@ -229,6 +229,8 @@ final class ApproachSchema
             'cycle_box_m' => Out::number('depth of the box for cycles beyond the line; 0 where there is none'),
             'bend' => Out::maybe(Out::object([
                 'radius_m' => Out::number('of our path'), 'from_m' => $metres('beginning'), 'to_m' => $metres('end'),
+                'offset_m' => Out::number('from our path to what stands along its inside', nullable: true),
+                'seen_m' => Out::number('the least seen of the road in it', nullable: true),
             ]), 'of the road on the way'),
             'lateral_usual_m' => Out::number('middle of our lane, from the nearside kerb'), 'lateral_target_m' => Out::number('place for the turn'),
         ]);

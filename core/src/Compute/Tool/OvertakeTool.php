@@ -24,6 +24,7 @@ use NobleTurn\Core\Routine\Wording;
 use NobleTurn\Core\Rules\Assumption;
 use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Rules\Source;
+use NobleTurn\Core\Sight\Sight;
 use NobleTurn\Core\Trade\Side;
 use NobleTurn\Core\Trade\Surface;
 use NobleTurn\Core\Vehicle\GearChoice;
@@ -63,10 +64,12 @@ final class OvertakeTool implements ReadsAScene
             new FlagField('hold_gear', 'stay in it to the red line; default false: change up where it runs out'),
             new FlagField('rehearsal', 'on a dual carriageway: nobody comes the other way'),
             new FlagField('followed', 'somebody behind gains by a signal on the way back in; default true'),
+            new FlagField('turning_in_behind', 'we have only just turned in behind it: the whole routine is still to be done; default false'),
             CommonFields::gradientField(),
             CommonFields::surfaceField(),
             VehicleField::field(),
             PracticeField::field(),
+            ...SightFields::fields(),
         );
     }
 
@@ -81,7 +84,10 @@ final class OvertakeTool implements ReadsAScene
             'distance_m' => Out::number('our way meanwhile', nullable: true),
             'other_speed_mps' => Out::number('of the vehicle passed'),
             'relative_m' => Out::number('to be gained on the other'),
-            'sight_needed_m' => Out::number('our way, the oncoming vehicle’s, and a margin', nullable: true),
+            'sight_needed_m' => Out::number(
+                'our way, the oncoming vehicle’s, and a margin; with the routine before it where we have just turned in', nullable: true,
+            ),
+            'sight_m' => Out::number('what is seen, as given or past what hides the road, the less of both; null where neither was said', nullable: true),
             'sight_published_m' => Out::number('passing sight distance of road design at the limit'),
             'difference' => Out::text('why the two differ'),
             'gear' => Out::integer('taken'),
@@ -122,13 +128,16 @@ final class OvertakeTool implements ReadsAScene
     {
         $pack = CommonFields::pack($input);
         $over = self::read($input);
-        $sight = $input->distance('sight')?->inMetres();
+        $given = $input->distance('sight')?->inMetres();
+        $sight = self::seen($given, $input);
         $plan = new OvertakePlan(
             $over, $pack, $sight, $input->flag('rehearsal') ?? false, PracticeField::read($input, $pack), $input->flag('followed') ?? true,
+            $input->flag('turning_in_behind') ?? false,
         );
+        $hides = SightFields::read($input) !== [];
         $surface = CommonFields::surface($input);
         $follow = $pack->followingGap($surface)->inSeconds() * $over->otherMps;
-        if ($sight !== null && ! $plan->rehearsal && $sight < $follow) {
+        if ($given !== null && ! $plan->rehearsal && $given < $follow) {
             throw BadInput::field('sight_m', sprintf('must be more than the following gap of %.0f m: nobody sees less than that.', $follow));
         }
         $end = $over->seconds;
@@ -142,6 +151,7 @@ final class OvertakeTool implements ReadsAScene
             'other_speed_mps' => round($over->otherMps, 3),
             'relative_m' => round($over->relativeMetres(), 1),
             'sight_needed_m' => $finite($plan->sightNeededMetres, 1),
+            'sight_m' => $sight === null ? null : round($sight, 1),
             'sight_published_m' => round(PassingSight::metres($over->limitMps), 0),
             'difference' => Wording::in($pack, PassingSight::WHY),
             'gear' => $over->gear,
@@ -178,7 +188,17 @@ final class OvertakeTool implements ReadsAScene
                 CommonFields::default('gear', $over->gear),
                 CommonFields::default('gradient', 0.0, 'rise over run'), CommonFields::default('vehicle', VehicleField::named($over->vehicle, $pack)),
             ),
-        ], self::warnings($plan, $pack));
+            ...($hides ? SightFields::assumptions($input) : []),
+        ], [...self::warnings($plan, $pack), ...($hides ? [new Warning('upper-bound', SightFields::UPPER_BOUND)] : [])]);
+    }
+
+    /** The less of what was said and what is seen past what hides the road, m; null where neither was said. */
+    private static function seen(?float $given, Values $input): ?float
+    {
+        $hides = SightFields::read($input);
+        $least = min($given ?? INF, $hides === [] ? INF : (new Sight($hides))->leastMetres());
+
+        return is_infinite($least) ? $given : $least;
     }
 
     private static function read(Values $input): Overtaking
@@ -207,7 +227,7 @@ final class OvertakeTool implements ReadsAScene
     }
 
     /** Where the practice is when the accelerator goes down, s: in the wet too one has come up to the dry gap by then. */
-    private static function behind(Values $input): float
+    public static function behind(Values $input): float
     {
         $pack = CommonFields::pack($input);
 
@@ -264,6 +284,12 @@ final class OvertakeTool implements ReadsAScene
         }
         if ($plan->overRevs()) {
             $found[] = new Warning('over-rev', 'The gear runs out at the red line before the other is passed: the next one up pulls on.');
+        }
+        if ($plan->turningIn) {
+            $found[] = new Warning(
+                'just-turned-in',
+                Wording::in($pack, 'The {junction} must be behind us and the whole routine done, nothing rushed: mirrors anew, others turned in too.'),
+            );
         }
         if ($plan->rehearsal) {
             $found[] = new Warning(

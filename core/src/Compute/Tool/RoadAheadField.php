@@ -10,6 +10,7 @@ use NobleTurn\Core\Compute\Field\QuantityField;
 use NobleTurn\Core\Compute\Kind;
 use NobleTurn\Core\Compute\Shape;
 use NobleTurn\Core\Compute\Values;
+use NobleTurn\Core\Fault\BadInput;
 use NobleTurn\Core\Place\Curve;
 use NobleTurn\Core\Place\RoadAhead;
 
@@ -25,18 +26,27 @@ final class RoadAheadField
                 (new QuantityField('radius', 'of our path', Kind::Distance, 5.0, 2000.0))->required(),
                 (new QuantityField('from', 'one end, metres to the line', Kind::Distance, 0.0, 1000.0))->required(),
                 (new QuantityField('to', 'other end, metres to the line', Kind::Distance, 0.0, 1000.0))->required(),
+                new QuantityField('offset', 'from our path to a hedge, a wall or cars along its inside; default none', Kind::Distance, 0.5, 100.0),
             )),
         ];
     }
 
     public static function read(Values $input): RoadAhead
     {
-        $bend = $input->object('bend');
-        [$radius, $from, $to] = [$bend?->distance('radius'), $bend?->distance('from'), $bend?->distance('to')];
+        return new RoadAhead($input->distance('sight_ahead')?->inMetres(), self::curve($input->object('bend')));
+    }
 
-        return new RoadAhead(
-            $input->distance('sight_ahead')?->inMetres(),
-            $radius === null || $from === null || $to === null ? null : Curve::between($radius->inMetres(), $from->inMetres(), $to->inMetres()),
-        );
+    private static function curve(?Values $bend): ?Curve
+    {
+        [$radius, $from, $to] = [$bend?->distance('radius'), $bend?->distance('from'), $bend?->distance('to')];
+        if ($radius === null || $from === null || $to === null) {
+            return null;
+        }
+        $offset = $bend?->distance('offset');
+        if ($offset !== null && $offset->inMetres() >= $radius->inMetres()) {
+            throw BadInput::field('bend.offset_m', 'must be less than the radius of our path.');
+        }
+
+        return Curve::between($radius->inMetres(), $from->inMetres(), $to->inMetres(), $offset?->inMetres());
     }
 }

@@ -29,7 +29,7 @@ final class DoesNotFit implements Clash
         $shortened = $fitting->compression < 1.0;
         $remedy = match (true) {
             $obstacle === Obstacle::Grip => 'Do not drive it: choose another way.',
-            $obstacle->isOfTheRoad() && ! $shortened => $obstacle === Obstacle::Sight ? "From {$speed} one can." : "Be down to {$speed} before it.",
+            $obstacle->isOfTheRoad() && ! $shortened => $obstacle->isOfSight() ? "From {$speed} one can." : "Be down to {$speed} before it.",
             $shortened => sprintf(
                 'Even at %s every part has to be shortened to %d %%: thinking time gives way first. Take the mirrors before the turn that comes before, or '
                     .'choose another place.',
@@ -75,18 +75,31 @@ final class DoesNotFit implements Clash
                 'stop within what is seen', null, null,
                 sprintf(
                     'Only %s are seen ahead, and at the speed asked for stopping takes more%s.', $say($fitted->approach->ahead->seenMetres ?? 0.0),
-                    RoadSpeed::isForOne($fitted->approach) ? ' than half of it: the road is too narrow for two, and somebody may come' : '',
+                    self::orHalf($fitted),
                 ),
             ],
             Obstacle::Curve => [
                 'slow for a bend before the bend', $fitted->approach->ahead->curve?->farMetres, null,
                 sprintf('The bend begins at %s and is too tight for the speed one would have there.', $say($fitted->approach->ahead->curve->farMetres ?? 0.0)),
             ],
+            Obstacle::Hidden => [
+                'stop within what is seen round the bend', $fitted->approach->ahead->curve?->farMetres, null,
+                sprintf(
+                    'In the bend at %s no more than %s are seen, and at the speed one would have there stopping takes more%s.',
+                    $say($fitted->approach->ahead->curve->farMetres ?? 0.0), $say($fitted->approach->ahead->curve?->seenMetres() ?? 0.0),
+                    self::orHalf($fitted),
+                ),
+            ],
             Obstacle::Parked => [
                 'position done before firm braking', $fitted->clearOfParkedMetres(), null,
                 sprintf('The parked cars are only clear at %s, too near to regain the place before firm braking.', $say($fitted->clearOfParkedMetres() ?? 0.0)),
             ],
         };
+    }
+
+    private static function orHalf(Chain $fitted): string
+    {
+        return RoadSpeed::isForOne($fitted->approach) ? ' than half of it: the road is too narrow for two, and somebody may come' : '';
     }
 
     /** @return array{string, ?float, ?float, string} */

@@ -10,6 +10,7 @@ export const DRAWN: Record<BenchTool, LazyExoticComponent<ComponentType>> = {
     leave: lazy(() => import('./LeaveBench').then((page) => ({ default: page.LeaveBench }))),
     'lane-change': lazy(() => import('./LaneChangeBench').then((page) => ({ default: page.LaneChangeBench }))),
     overtake: lazy(() => import('./OvertakeBench').then((page) => ({ default: page.OvertakeBench }))),
+    sight: lazy(() => import('./SightBench').then((page) => ({ default: page.SightBench }))),
     engine: lazy(() => import('./EngineBench').then((page) => ({ default: page.EngineBench }))),
     steering: lazy(() => import('./SteeringBench').then((page) => ({ default: page.SteeringBench }))),
     reverse: lazy(() => import('./ReverseBench').then((page) => ({ default: page.ReverseBench }))),
