@@ -51,6 +51,8 @@ async function screens(page: Page): Promise<Record<string, string>> {
         'Bench: leave': '/bench/leave',
         'Bench: lane change': '/bench/lane-change',
         'Bench: overtake': '/bench/overtake',
+        'Bench: sight': '/bench/sight',
+        'Bench: sight over a crest': '/bench/sight?hides=crest',
         'Bench: gears': '/bench/engine',
         'Bench: steering': '/bench/steering',
         'Bench: reversing': '/bench/reverse',

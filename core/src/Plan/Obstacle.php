@@ -56,7 +56,7 @@ enum Obstacle: string
         $curve = $chain->approach->ahead->curve;
         if ($curve !== null) {
             // Whichever of the two asks for less.
-            [$round, $seen] = [RoadSpeed::round($curve, $chain->approach->surface), RoadSpeed::stopsInside($curve, $chain->approach)];
+            [$round, $seen] = [RoadSpeed::round($curve->radiusMetres, $chain->approach->surface), RoadSpeed::stopsInside($curve, $chain->approach)];
             if ($mps($curve->farMetres) > min($round, $seen)) {
                 $found[] = $seen < $round ? self::Hidden : self::Curve;
             }

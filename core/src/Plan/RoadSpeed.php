@@ -45,9 +45,9 @@ final class RoadSpeed
     }
 
     /** v = sqrt(a r), at a sideways acceleration that is comfortable on this surface; m/s. */
-    public static function round(Curve $curve, Surface $surface): float
+    public static function round(float $radiusMetres, Surface $surface): float
     {
-        return max(self::SLOWEST_MPS, sqrt(Corner::COMFORTABLE_SIDEWAYS * $surface->shareOfComfort() * $curve->radiusMetres));
+        return max(self::SLOWEST_MPS, sqrt(Corner::COMFORTABLE_SIDEWAYS * $surface->shareOfComfort() * $radiusMetres));
     }
 
     public static function isForOne(Approach $approach): bool

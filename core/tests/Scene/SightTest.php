@@ -17,7 +17,8 @@ it('comes to a bend, a crest and a dip at the speed from which one can stop with
 
     expect($stopping['total_m'])->toEqualWithDelta($answer['seen_m'], 0.05)
         ->and($answer['verdict'])->toBe('slower')
-        ->and($answer['message'])->toContain('be down to '.round($answer['stop_within_mph']).' mph')
+        ->and($answer['message'])->toContain('stops within that from '.round($answer['stop_within_mph']).' mph')
+        ->and($answer['come_at_mps'])->toBe(min($answer['stop_within_mps'], $answer['bend_mps'] ?? INF))
         ->and(min(array_filter($answer['profile']['seen_m'])))->toBeGreaterThanOrEqual($answer['seen_m'] - 0.01);
 
     // Half of it where only one fits: the other must be able to stop as well.
@@ -54,6 +55,18 @@ it('calls what it worked out an upper bound, always', function (array $road): vo
     expect($codes)->toContain('upper-bound');
 })->with([[['bend_radius_m' => 60, 'offset_m' => 3]], [['vehicle_ahead' => ['distance_m' => 30, 'width_m' => 0.6]]]]);
 
+it('takes a bend no faster than is comfortable, however much is seen of it', function (): void {
+    $wide = seen(['bend_radius_m' => 60, 'offset_m' => 40]);
+
+    expect($wide['stop_within_mps'])->toBeGreaterThan($wide['bend_mps'])->and($wide['come_at_mps'])->toBe($wide['bend_mps'])
+        ->and($wide['verdict'])->toBe('slower')->and($wide['message'])->toContain('The bend itself is comfortable at '.round($wide['bend_mph']).' mph');
+    // As the approach takes one.
+    $plan = Ask::tool('approach', [
+        'pack' => 'gb', 'routine' => 'cross', 'limit_mph' => 60, 'bend' => ['radius_m' => 60, 'from_m' => 120, 'to_m' => 90],
+    ]);
+    expect($plan['speed_to_fit_mps'])->toEqualWithDelta($wide['bend_mps'], 0.05);
+});
+
 it('needs wet roads to be taken slower, and ice slower still', function (): void {
     $on = static fn (string $surface): float => seen(['bend_radius_m' => 60, 'offset_m' => 3, 'surface' => $surface])['stop_within_mps'];
 
@@ -74,7 +87,9 @@ it('says where it is too short to stop, to meet, to come out and to overtake, ea
 it('hangs back behind a lorry instead of reading a speed off the gap beside it', function (): void {
     $answer = seen(['vehicle_ahead' => ['distance_m' => 20, 'width_m' => 2.5]]);
 
-    expect($answer['message'])->toContain('Hang back')->not->toContain('be down to')
+    expect(array_column($answer['purposes'], 'purpose'))->toBe(['overtake'])
+        ->and($answer['message'])->toContain('Hang back')->not->toContain('stops within')
+        ->and($answer['come_at_mps'])->toBeNull()->and($answer['verdict'])->toBe('at-the-limit')
         ->and($answer['seen_by'])->toBe('vehicle')
         // From its corner, 1.25 m out, to the middle of the other lane: similar triangles.
         ->and($answer['seen_m'])->toEqualWithDelta(20.0 * (3.3 - 0.35) / (1.25 - 0.35), 0.01);

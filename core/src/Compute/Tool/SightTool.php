@@ -17,6 +17,7 @@ use NobleTurn\Core\Compute\Values;
 use NobleTurn\Core\Fault\BadInput;
 use NobleTurn\Core\Judgement\Stopping;
 use NobleTurn\Core\Judgement\StoppingModel;
+use NobleTurn\Core\Plan\RoadSpeed;
 use NobleTurn\Core\Plan\Warning;
 use NobleTurn\Core\Quantity\Speed;
 use NobleTurn\Core\Rules\Assumption;
@@ -26,6 +27,7 @@ use NobleTurn\Core\Sight\IntoTheDip;
 use NobleTurn\Core\Sight\PastTheVehicle;
 use NobleTurn\Core\Sight\Purpose;
 use NobleTurn\Core\Sight\Sight;
+use NobleTurn\Core\Vehicle\Corner;
 
 /** How much of the road is seen, and how fast one may come for it. */
 final class SightTool implements Tool
@@ -78,8 +80,10 @@ final class SightTool implements Tool
             'message' => Out::text('sentence for the user'),
             'seen_m' => Out::number('the least that is seen of the road on the way; null where nothing hides it', nullable: true),
             'seen_by' => Out::choice(array_keys(self::WHERE), 'what leaves the least; null where nothing hides the road', nullable: true),
+            ...self::speeds('come_at', 'no faster than this: for what is seen, and for the bend; null where nothing asks for it'),
             ...self::speeds('stop_within', 'from this speed one stops within it, at most '.self::MOST_MPS.' m/s; null where nothing hides the road'),
             ...self::speeds('meet_within', 'the same within half of it'),
+            ...self::speeds('bend', 'taken comfortably; null without a bend'),
             'purposes' => Out::list(Out::object([
                 'purpose' => Out::choice(Purpose::class), 'words' => Out::text('what it is for'),
                 'needed_m' => Out::number('at the limit; null where it is never done', nullable: true),
@@ -116,19 +120,32 @@ final class SightTool implements Tool
         $least = $sight->leastMetres();
         $stop = $stops($least);
         $needed = $limit === null ? [] : SightNeeded::at($limit, $input, $pack);
+        if (array_keys($sight->hides) === ['vehicle']) {
+            // It hides the other lane, not the room in ours.
+            $needed = array_intersect_key($needed, [Purpose::Overtake->value => true]);
+        }
         $most = max(100.0, is_infinite($least) ? 0.0 : 1.5 * $least, $needed[Purpose::Stop->value] ?? 0.0);
         $along = $sight->along(min(1000.0, 50.0 * ceil($most / 50.0)), self::STEPS);
-        [$verdict, $message] = self::verdict(
-            $sight, $limit, ($input->flag('narrow') ?? false) ? $stops($least / 2.0) : $stop, $needed[Purpose::Overtake->value] ?? null, $input, $pack,
-        );
+        $within = ($input->flag('narrow') ?? false) ? $stops($least / 2.0) : $stop;
+        $radius = $input->distance('bend_radius')?->inMetres();
+        $round = $radius === null ? null : RoadSpeed::round($radius, CommonFields::surface($input));
+        // In our lane behind a vehicle there is the gap to it, not the view past it.
+        $comeAt = $sight->worst() === 'vehicle' ? $round : ($within === null || $round === null ? $within ?? $round : min($within, $round));
+        $verdict = match (true) {
+            $limit === null => 'unknown',
+            $comeAt !== null && $comeAt < $limit->inMetresPerSecond() => 'slower',
+            default => 'at-the-limit',
+        };
 
         return new Answer($pack->code(), $pack->version(), [
             'verdict' => $verdict,
-            'message' => $message,
+            'message' => self::message($sight, $within, $round, $needed[Purpose::Overtake->value] ?? null, $input, $pack),
             'seen_m' => is_infinite($least) ? null : round($least, 2),
             'seen_by' => $sight->worst(),
+            ...self::headline('come_at', $comeAt, $pack),
             ...self::headline('stop_within', $stop, $pack),
             ...self::headline('meet_within', $stops($least / 2.0), $pack),
+            ...self::headline('bend', $round, $pack),
             'purposes' => array_map(
                 static fn (string $purpose): array => self::purpose(Purpose::from($purpose), $needed[$purpose], $along), array_keys($needed),
             ),
@@ -139,6 +156,8 @@ final class SightTool implements Tool
             ],
         ], [
             ...SightFields::assumptions($input),
+            ...($round === null
+                ? [] : [new Assumption('sideways acceleration that is comfortable', Corner::COMFORTABLE_SIDEWAYS, 'm/s2', Source::assumed())]),
             new Assumption('stopping', StoppingModel::highwayCode()->name, '', StoppingModel::highwayCode()->source),
             ...($input->has('vehicle_ahead')
                 ? [new Assumption('eyes towards the middle of the road from the middle of the car', PastTheVehicle::EYE_ASIDE_M, 'm', Source::assumed())] : []),
@@ -165,30 +184,22 @@ final class SightTool implements Tool
             ? throw BadInput::field('bend_radius_m', 'is missing (or crest, dip or vehicle_ahead): something must hide the road.') : new Sight($hides);
     }
 
-    /** @return array{string, string} */
-    private static function verdict(Sight $sight, ?Speed $limit, ?float $stop, ?float $overtaking, Values $input, RulePack $pack): array
+    private static function message(Sight $sight, ?float $within, ?float $round, ?float $overtaking, Values $input, RulePack $pack): string
     {
         $worst = $sight->worst();
-        if ($worst === null || $stop === null) {
-            return [$limit === null ? 'unknown' : 'at-the-limit', 'Nothing of what was told hides the road.'];
+        $speed = static fn (float $mps): string => $pack->speedUnit()->words(Speed::ofMetresPerSecond($mps));
+        $bend = $round === null ? '' : " The bend itself is comfortable at {$speed($round)}.";
+        if ($worst === null || $within === null) {
+            return "Nothing of what was told hides the road.{$bend}";
         }
-        if ($worst === 'vehicle') {
-            // It hides the other lane, not the room in ours: for that there is the gap to it.
-            return [$limit === null ? 'unknown' : 'at-the-limit', sprintf(
-                '%s are seen past the vehicle ahead%s. Hang back, and the view past it grows.', $pack->lengthUnit()->place($sight->leastMetres()),
-                $overtaking === null || is_infinite($overtaking) ? '' : ', and overtaking takes '.$pack->lengthUnit()->place($overtaking),
-            )];
-        }
-        $narrow = $input->flag('narrow') ?? false;
         $seen = $pack->lengthUnit()->place($sight->leastMetres()).' are seen '.self::WHERE[$worst];
-        $words = $pack->speedUnit()->words(Speed::ofMetresPerSecond($stop));
-        $within = $narrow ? 'half of that, since only one fits' : 'that';
+        if ($worst === 'vehicle') {
+            return $seen.($overtaking === null || is_infinite($overtaking) ? '' : ', and overtaking takes '.$pack->lengthUnit()->place($overtaking))
+                .". Hang back, and the view past it grows.{$bend}";
+        }
+        $share = ($input->flag('narrow') ?? false) ? 'half of that, since only one fits' : 'that';
 
-        return match (true) {
-            $limit === null => ['unknown', "{$seen}: one stops within {$within} from {$words}."],
-            $stop >= $limit->inMetresPerSecond() => ['at-the-limit', "{$seen}: from the limit one stops within {$within}."],
-            default => ['slower', "{$seen}: be down to {$words} before it, from there one stops within {$within}."],
-        };
+        return "{$seen}: one stops within {$share} from {$speed($within)}.{$bend}";
     }
 
     /**

@@ -53,7 +53,7 @@ export function SightBench() {
     );
     return (
         <BenchPage
-            verdict={data && { head: head(data, speedWords(data.stop_within_mps ?? 0, rules.speed_unit), rules.length_unit), says: data.message }}
+            verdict={data && { head: head(data, said(data.come_at_mps, rules.speed_unit), rules.length_unit), says: data.message }}
             asked={{ tool: 'sight', inputs }}
             answer={data}
             error={error}
@@ -139,12 +139,17 @@ export function SightBench() {
                     <div className="grid gap-x-8 gap-y-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.4fr)]">
                         <dl className="grid grid-cols-2 content-start gap-3">
                             <Big label="Seen at the least" value={data.seen_m === null ? 'all' : spoken(data.seen_m, rules.length_unit)} />
-                            <Big label="One stops within it from" value={said(data.stop_within_mps, rules.speed_unit)} />
-                            <Big label="Within half of it from" value={said(data.meet_within_mps, rules.speed_unit)} />
+                            {hides !== 'vehicle' && (
+                                <>
+                                    <Big label="One stops within it from" value={said(data.stop_within_mps, rules.speed_unit)} />
+                                    <Big label="Within half of it from" value={said(data.meet_within_mps, rules.speed_unit)} />
+                                </>
+                            )}
+                            {data.bend_mps !== null && <Big label="Comfortable in the bend" value={said(data.bend_mps, rules.speed_unit)} />}
                             {data.hidden && (
                                 <Big
-                                    label="The dip swallows a car"
-                                    value={`${spoken(data.hidden.from_m, rules.length_unit)} to ${spoken(data.hidden.to_m, rules.length_unit)} beyond its edge`}
+                                    label="Swallowed beyond the edge"
+                                    value={`${spoken(data.hidden.from_m, rules.length_unit)} to ${spoken(data.hidden.to_m, rules.length_unit)}`}
                                 />
                             )}
                         </dl>
@@ -174,8 +179,8 @@ const said = (mps: number | null, unit: 'mph' | 'kmh') => (mps === null ? 'any s
 /** The answer in a line. */
 function head({ verdict, seen_m: seen, seen_by: by }: SightAnswer, speed: string, unit: 'm' | 'ft'): string {
     if (seen === null) return 'Nothing hides the road';
-    if (by === 'vehicle') return `${spoken(seen, unit)} seen past it`;
-    return verdict === 'slower' ? 'Slower before it' : `Seen far enough: ${speed} at most`;
+    if (by === 'vehicle' && verdict !== 'slower') return `${spoken(seen, unit)} seen past it`;
+    return verdict === 'slower' ? `No faster than ${speed}` : 'Seen far enough for the limit';
 }
 
 /** Where the view is too short for something, as it is said. */

@@ -15,6 +15,7 @@ import { SweptPathBench } from './SweptPathBench';
 import { OvertakeBench } from './OvertakeBench';
 import { ReverseBench } from './ReverseBench';
 import { LanesBench } from './LanesBench';
+import { SightBench } from './SightBench';
 import { SteeringBench } from './SteeringBench';
 
 /** Each page of the bench on an answer of its tool: what is drawn is what the core said, and what is kept is what it was asked. */
@@ -27,6 +28,7 @@ const [join, leave, overtake, change, lanes] = [
     answer('tool-lanes'),
 ];
 const [swept, steering, clearance] = [answer('tool-swept-path'), answer('tool-steering'), answer('tool-clearance')];
+const sight = answer('tool-sight');
 const gap = unfold<GapAnswer>(answer('tool-gap'));
 const engine = unfold<EngineAnswer>(answer('tool-engine'));
 const reverse = unfold<ReverseAnswer>(answer('tool-reverse'));
@@ -39,6 +41,7 @@ const PAGES: [string, ReactNode, string, string, string[]][] = [
     ['join', <JoinBench key="p" />, '/bench/join', 'join', [join.accel_needed_mps2.toFixed(1), join.glances[0]!.why]],
     ['leave', <LeaveBench key="p" />, '/bench/leave', 'leave', [leave.slip_lane_reason]],
     ['overtake', <OvertakeBench key="p" />, '/bench/overtake', 'overtake', [overtake.message]],
+    ['sight', <SightBench key="p" />, '/bench/sight', 'sight', [sight.message, `${Math.round(sight.come_at_mph!)} mph`]],
     ['lane change', <LaneChangeBench key="p" />, '/bench/lane-change', 'lane-change', [change.message]],
     ['steering', <SteeringBench key="p" />, '/bench/steering', 'steering', [steering.turns.toFixed(2)]],
     ['clearance', <ClearanceBench key="p" />, '/bench/clearance', 'clearance', [clearance.clearance_ft_in]],
@@ -58,6 +61,7 @@ const recorded = {
     reverse: 'tool-reverse',
     join: 'tool-join',
     leave: 'tool-leave',
+    sight: 'tool-sight',
     overtake: 'tool-overtake',
     'lane-change': 'tool-lane-change',
     steering: 'tool-steering',

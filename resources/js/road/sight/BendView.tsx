@@ -35,7 +35,7 @@ export function BendView({ bend, offset, toGo, seen, keeps, width, height }: Pro
             .join(' L')}`;
     const us = at(pointAt(bend, eye));
     const end = at(pointAt(bend, eye + shown));
-    const named = at(pointAt(bend, Math.max(from + 10, Math.min(to - 10, (bend.radius * bend.angle) / 2)), offset + 2));
+    const named = at(pointAt(bend, Math.max(from + 10, Math.min(to - 10, (bend.radius * bend.angle) / 2)), offset + 0.7 + 20 / scale));
     return (
         <>
             <path d={path(lineAlong(bend, from, to, -LANE_M / 2))} fill="none" stroke="var(--road)" strokeWidth={2 * LANE_M * scale} />
