@@ -3,6 +3,7 @@
 namespace App\Jobs;
 
 use App\Marks\LearnerSkill;
+use App\Marks\Outlook;
 use App\Models\Learner;
 use App\Models\School;
 use App\School\CurrentSchool;
@@ -25,16 +26,17 @@ final class BringUpToDate implements ShouldQueue
     {
     }
 
-    public function handle(CurrentSchool $current, LearnerSkill $skill): void
+    public function handle(CurrentSchool $current, LearnerSkill $skill, Outlook $outlook): void
     {
         if ($this->batch()?->cancelled() === true) {
             return;
         }
-        $current->within(School::query()->findOrFail($this->school), function () use ($skill): void {
+        $current->within(School::query()->findOrFail($this->school), function () use ($skill, $outlook): void {
             foreach (Learner::query()->whereIn('id', $this->learners)->get() as $learner) {
                 $skill->of($learner, now()->toDateTimeImmutable());
                 // With what was foretold of the latest lessons: a page of the school reads it.
                 $skill->calibration($learner);
+                $outlook->keep($learner, now()->toDateTimeImmutable());
             }
         });
     }

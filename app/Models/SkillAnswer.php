@@ -13,6 +13,8 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $day
  * @property array<string, mixed> $body
  * @property array<string, mixed> $glance the little of it that a page of all learners reads
+ * @property ?array<string, mixed> $outlook how far they are from their test and whether they gain; null until it was worked out
+ * @property ?string $outlook_for what that was worked out from
  */
 final class SkillAnswer extends Model
 {
@@ -26,12 +28,12 @@ final class SkillAnswer extends Model
 
     public $incrementing = false;
 
-    protected $fillable = ['learner_id', 'stands_for', 'day', 'body', 'glance'];
+    protected $fillable = ['learner_id', 'stands_for', 'day', 'body', 'glance', 'outlook', 'outlook_for'];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['body' => 'array', 'glance' => 'array'];
+        return ['body' => 'array', 'glance' => 'array', 'outlook' => 'array'];
     }
 
     /** @return list<string> the learner is the key: none is made up */

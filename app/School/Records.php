@@ -4,6 +4,7 @@ namespace App\School;
 
 use App\Jobs\BringUpToDate;
 use App\Marks\Basis;
+use App\Marks\Outlook;
 use App\Models\SkillAnswer;
 use Illuminate\Bus\Batch;
 use Illuminate\Support\Facades\Bus;
@@ -17,21 +18,22 @@ final readonly class Records
 
     private const AGAIN_AFTER_MINUTES = 10;
 
-    public function __construct(private CurrentSchool $current, private Basis $basis)
+    public function __construct(private CurrentSchool $current, private Basis $basis, private Outlook $outlook)
     {
     }
 
-    /** @return list<string> learners whose kept answer is not of today, or of something that has changed since */
+    /** @return list<string> learners of whom what is kept is not of today, or of something that has changed since */
     public function stale(): array
     {
-        $answers = SkillAnswer::query()->toBase()->pluck('stands_for', 'learner_id');
+        $kept = SkillAnswer::query()->toBase()->get(['learner_id', 'stands_for', 'outlook_for'])->keyBy('learner_id');
+        $now = now()->toDateTimeImmutable();
+        $outlooks = $this->outlook->basis(null, $now);
 
-        return array_keys(
-            array_filter(
-                $this->basis->of(null, now()->toDateTimeImmutable()), static fn (string $now, string $id): bool => $answers->get($id) !== $now,
-                ARRAY_FILTER_USE_BOTH,
-            ),
-        );
+        return array_keys(array_filter(
+            $this->basis->of(null, $now),
+            static fn (string $marks, string $id): bool => $kept->get($id)?->stands_for !== $marks || $kept->get($id)->outlook_for !== $outlooks[$id],
+            ARRAY_FILTER_USE_BOTH,
+        ));
     }
 
     /** Begins a batch where one is needed and none is going on. */

@@ -3,12 +3,16 @@
 namespace App\School;
 
 use App\Marks\Basis;
+use App\Models\BusyTime;
 use App\Models\Learner;
+use App\Models\Lesson;
 use App\Models\Mark;
 use App\Models\Place;
 use App\Models\SkillAnswer;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\Cache;
 use NobleTurn\Core\Compute\Toolbox;
+use NobleTurn\Core\Diary\LessonState;
 use NobleTurn\Core\Routine\Catalogue\Catalogue;
 use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\School\Failure;
@@ -26,18 +30,22 @@ final readonly class SchoolRecord
     /** @return list<array<string, mixed>> every learner with what their marks were last found to say */
     public function learners(): array
     {
-        $answers = SkillAnswer::query()->get(['learner_id', 'day', 'glance'])->keyBy('learner_id');
+        $answers = SkillAnswer::query()->get(['learner_id', 'day', 'glance', 'outlook'])->keyBy('learner_id');
+        $booked = $this->booked();
+        $tests = BusyTime::query()->where('kind', 'test')->where('starts_at', '>', now())
+            ->toBase()->groupBy('learner_id')->selectRaw('learner_id, MIN(starts_at) AS at')->pluck('at', 'learner_id');
 
         return array_values(Learner::query()->withCount(['lessons as lessons_done' => fn ($lessons) => $lessons->whereIn('state', ['done', 'cut-short'])])
             ->withMax(['lessons as last_lesson_at' => fn ($lessons) => $lessons->whereIn('state', ['done', 'cut-short'])], 'starts_at')->orderBy('name')->get()
-            ->map(function (Learner $learner) use ($answers): array {
+            ->map(function (Learner $learner) use ($answers, $booked, $tests): array {
                 $answer = $answers->get($learner->id);
                 $last = $learner->getAttribute('last_lesson_at');
 
                 return [
                     ...$learner->only(['id', 'name', 'level']),
                     'lessons_done' => (int) $learner->getAttribute('lessons_done'),
-                    'last_lesson_at' => is_string($last) ? str_replace(' ', 'T', $last).'Z' : null,
+                    'last_lesson_at' => self::moment($last), 'next_lesson_at' => self::moment($booked->get($learner->id)),
+                    'test_at' => self::moment($tests->get($learner->id)), 'outlook' => $answer?->outlook,
                     'skill' => $answer === null ? null : [
                         'day' => $answer->day, 'steps' => (object) $answer->glance['steps'],
                     ] + array_diff_key($answer->glance, ['cells' => 0, 'only_shown' => 0, 'marking' => 0]),
@@ -103,6 +111,18 @@ final readonly class SchoolRecord
             'enough' => $one->isEnough(), 'fails_more' => $one->failsMore(), 'elsewhere' => self::share($one->elsewhere),
             'step' => $one->step?->value, 'step_rounds' => $one->stepRounds,
         ], PlaceDriven::of($driven->places(), $driven->failedSteps()));
+    }
+
+    /** @return Collection<array-key, mixed> when the next lesson is, by learner */
+    private function booked(): Collection
+    {
+        return Lesson::query()->where('starts_at', '>', now())->where('state', LessonState::Booked->value)->toBase()
+            ->groupBy('learner_id')->selectRaw('learner_id, MIN(starts_at) AS at')->pluck('at', 'learner_id');
+    }
+
+    private static function moment(mixed $at): ?string
+    {
+        return is_string($at) ? str_replace(' ', 'T', $at).'Z' : null;
     }
 
     private function pack(): RulePack

@@ -100,6 +100,7 @@ final class DemoSeeder extends Seeder
         DemoTests::fill();
         DemoAccompanied::fill();
         $this->today($histories);
+        DemoStages::fill($owner, $manual, self::ZONE);
         // What was driven before holds its time as well.
         Bookings::fill();
         DemoTexts::fill($school, $tutor);

@@ -4,6 +4,8 @@ namespace App\Contract\Shapes;
 
 use App\Contract\Shapes;
 use NobleTurn\Core\Compute\Out;
+use NobleTurn\Core\Next\Verdict;
+use NobleTurn\Core\Skill\StandstillReason;
 use NobleTurn\Core\Trade\Step;
 
 /** The school as its marks show it, its people, and what it keeps of them. */
@@ -92,12 +94,23 @@ final class School
             ]),
             'SchoolLearner' => Out::object([
                 'id' => Shapes::id(), 'name' => Out::text(''), 'level' => Shapes::ref('Level'), 'lessons_done' => Out::integer(''),
-                'last_lesson_at' => Shapes::moment(nullable: true),
+                'last_lesson_at' => Shapes::moment(nullable: true), 'next_lesson_at' => Shapes::moment(nullable: true),
+                'test_at' => Shapes::moment(nullable: true), 'outlook' => Shapes::refOrNull('Outlook'),
                 'skill' => Out::maybe(Out::object([
                     'day' => Shapes::day(), 'average' => $chance(), 'steps' => Shapes::byName(Shapes::ref('Believed'), 'by step'),
                     'marks' => Out::integer(''), 'holds_back' => Shapes::refOrNull('HeldBackBy'), 'never_done' => Out::integer(''),
                     'not_for_long' => Out::integer(''),
                 ])),
+            ]),
+            'Outlook' => Out::object([
+                'verdict' => Out::choice(Verdict::class), 'chance' => $chance(), 'missing' => Out::integer('how many things'),
+                'lessons' => Out::maybe(Out::object(['low' => Out::integer(''), 'middle' => Out::integer(''), 'high' => Out::integer('')])),
+                'most_lessons' => Out::integer('no further ahead is looked'), 'in_time' => ['type' => ['boolean', 'null']],
+                'lessons_by_test' => Out::integer('', nullable: true),
+                'standstill' => Out::maybe(Out::object([
+                    'gain' => Out::number('in the chance of unaided'), 'lessons' => Out::integer('over which'), 'steps' => Out::integer('held against each other'),
+                    'marks' => Out::integer(''), 'reason' => Out::choice(StandstillReason::class), 'message' => Out::text('a sentence'),
+                ]), 'null where they gain, or where too little is known'),
             ]),
             'SchoolForetelling' => Out::object([
                 'learners' => Out::integer('of whom something was foretold'), 'school' => Shapes::refOrNull('Calibration'),

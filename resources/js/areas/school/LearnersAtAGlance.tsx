@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
-import type { RecordsState, SchoolLearner } from '@/api/types';
+import type { SchoolLearner } from '@/api/types';
 import { STEPS } from '@/api/types';
 import { useClock } from '@/session/session';
 import { InkCell } from '@/skill/InkCell';
@@ -8,6 +8,7 @@ import { inTen } from '@/skill/words';
 import { StepIcon } from '@/strip/glyphs';
 import { STEP_WORDS } from '@/strip/words';
 import { Empty, Failed, Waiting } from '@/ui/State';
+import { Progress } from './Progress';
 import { useRecords } from './useRecords';
 
 const AT_ONCE = 50;
@@ -148,19 +149,5 @@ function Line({ learner }: { learner: SchoolLearner }) {
                 </td>
             )}
         </tr>
-    );
-}
-
-function Progress({ state }: { state: RecordsState }) {
-    const { progress, stale, failed } = state;
-    return (
-        <div role="status" className="border-now grid gap-1 border-l-4 pl-4">
-            <p>
-                {failed > 0
-                    ? `${stale} ${stale === 1 ? 'record' : 'records'} could not be worked out: what stands below is older. The server’s log says why; it is tried again in ten minutes.`
-                    : `${stale} ${stale === 1 ? 'record is' : 'records are'} being brought up to date. You can go on meanwhile.`}
-            </p>
-            {progress && <progress className="h-3 w-full max-w-md" max={progress.of} value={progress.done} aria-label="Records brought up to date" />}
-        </div>
     );
 }

@@ -9,8 +9,9 @@ import { LearnersAtAGlance } from './LearnersAtAGlance';
 import { PlacesDriven } from './PlacesDriven';
 import { RoutinesTaught } from './RoutinesTaught';
 import { WellForetold } from './WellForetold';
+import { WhoNeedsAWord } from './WhoNeedsAWord';
 
-const VIEWS = { learners: 'Learners', routines: 'Routines', causes: 'Why help is needed', places: 'Where it goes wrong' } as const;
+const VIEWS = { learners: 'Learners', word: 'Who needs a word', routines: 'Routines', causes: 'Why help is needed', places: 'Where it goes wrong' } as const;
 
 /** What the owner sees beside them. */
 const OWNERS = { ...VIEWS, foretold: 'How well it foretells' } as const;
@@ -33,7 +34,10 @@ export function SchoolPage() {
                 </div>
                 <Views views={views} view={view} onView={show} />
             </header>
-            {view === 'learners' ? <LearnersAtAGlance /> : view === 'foretold' ? <WellForetold /> : <Taught view={view} />}
+            {view === 'learners' && <LearnersAtAGlance />}
+            {view === 'word' && <WhoNeedsAWord />}
+            {view === 'foretold' && <WellForetold />}
+            {(view === 'routines' || view === 'causes' || view === 'places') && <Taught view={view} />}
         </div>
     );
 }
