@@ -43,6 +43,32 @@ test('a long vehicle fits a wide bend and not a narrow one; a bridge is read in 
     await expect(page.getByText('It passes')).toBeVisible();
 });
 
+test('sight: a hedge nearer to us asks for less speed, a crest is seen from the side, and all of it stands in the address', async ({ page }) => {
+    await page.goto('/bench/sight?radius=300&offset=2&limit=60');
+    const verdict = page.getByRole('status').first();
+    await expect(verdict).toHaveText(/^No faster than \d+ mph$/);
+    // While it is worked out anew there is no number in it.
+    const number = async () => Number((await verdict.innerText()).match(/\d+/)?.[0]);
+    const before = await number();
+    const typed = page.getByLabel('The hedge stands off our line, typed');
+    await typed.fill('1.5');
+    await typed.press('Enter');
+    await expect.poll(number).toBeLessThan(before);
+    await expect(page).toHaveURL(/offset=1\.5/);
+    // The table says where the view is too short, and for what.
+    await expect(page.getByRole('region', { name: 'What the view is long enough for' }).getByRole('row', { name: /to overtake/ })).toContainText('before it');
+    await page.getByLabel('What hides the road').selectOption('A crest');
+    await expect(page.getByText('heights drawn larger')).toBeVisible();
+    await expect(page.getByText('seen over the crest')).toBeVisible();
+    await expect(page.getByText('What your eyes see decides.')).toBeVisible();
+    await page.reload();
+    await expect(page.getByLabel('What hides the road')).toHaveValue('crest');
+    await page.getByLabel('What hides the road').selectOption('A vehicle ahead');
+    await expect(verdict).toHaveText(/^\d+ m seen past it$/);
+    await page.getByRole('button', { name: 'Behind it: more' }).click();
+    await expect.poll(number).toBeGreaterThan(66);
+});
+
 test('kerbs are dragged, units typed, other ways driven, and the page is kept with a place and comes back', async ({ page }) => {
     await page.goto('/bench/swept-path');
     const verdict = page.getByText(/^(Fits with|Does not fit: \d)/);

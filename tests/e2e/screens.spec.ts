@@ -33,6 +33,7 @@ async function screens(page: Page): Promise<Record<string, string>> {
         'Learner, hours': `/learners/${long.id}/hours`,
         'Learner, all that is kept': `/learners/${long.id}/data`,
         School: '/school',
+        'School: who needs a word': '/school?show=word',
         'School: routines': '/school?show=routines',
         'School: causes': '/school?show=causes',
         'School: places': '/school?show=places',

@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import { test, type Page } from '@playwright/test';
 import { api, signIn } from './support';
 
 /** The pictures of docs/screenshots, made from the demo: APP_URL=… npx playwright test --project=screenshots */
@@ -56,8 +56,7 @@ test('main views', async ({ page, browser }) => {
         .click();
     await page.getByRole('heading', { name: 'The marks' }).waitFor();
     await shoot(page, 'learner-square');
-    await show(page, '/school');
-    await expect(page.getByText('being worked out')).toHaveCount(0, { timeout: 120_000 });
+    await show(page, '/school?show=word');
     await page.getByText('being brought up to date').waitFor({ state: 'hidden' });
     await shoot(page, 'school');
     const ropewalk = (await api<{ id: string; name: string }[]>(page, 'sites')).find(({ name }) => name === 'Ropewalk at Mole Street')!;
@@ -75,14 +74,14 @@ test('main views', async ({ page, browser }) => {
         .waitFor();
     await page.waitForTimeout(400);
     await shoot(page, 'seat');
-    await show(page, '/routines');
-    await shoot(page, 'routines');
     await show(page, '/account/rules');
     await shoot(page, 'rules');
     await show(page, '/routines/emerge-right');
     await shoot(page, 'routine');
     await show(page, '/bench/gap');
     await shoot(page, 'bench-gap');
+    await show(page, '/bench/sight');
+    await shoot(page, 'bench-sight');
     const owner = await (await browser.newContext({ storageState: { cookies: [], origins: [] } })).newPage();
     await signIn(owner, { email: 'owner@harbourschool.test', password: 'demo-harbour' });
     await show(owner, '/school/people');
