@@ -61,6 +61,7 @@ test('sight: a hedge nearer to us asks for less speed, a crest is seen from the 
     await expect(page.getByText('heights drawn larger')).toBeVisible();
     await expect(page.getByText('seen over the crest')).toBeVisible();
     await expect(page.getByText('What your eyes see decides.')).toBeVisible();
+    await expect(page).toHaveURL(/hides=crest/);
     await page.reload();
     await expect(page.getByLabel('What hides the road')).toHaveValue('crest');
     await page.getByLabel('What hides the road').selectOption('A vehicle ahead');
