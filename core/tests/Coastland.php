@@ -17,6 +17,7 @@ use NobleTurn\Core\Rules\PeopleRule;
 use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Rules\Source;
 use NobleTurn\Core\Rules\SpeedUnit;
+use NobleTurn\Core\Rules\StoppingFigures;
 use NobleTurn\Core\Trade\Effect;
 use NobleTurn\Core\Trade\RoutineCode;
 use NobleTurn\Core\Trade\Side;
@@ -98,6 +99,11 @@ final readonly class Coastland implements RulePack
     public function numberRuleSource(): Source
     {
         return Source::commonPractice();
+    }
+
+    public function stoppingFigures(): StoppingFigures
+    {
+        return StoppingFigures::RoadDesign;
     }
 
     public function amber(Speed $approach): Duration

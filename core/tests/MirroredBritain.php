@@ -19,6 +19,7 @@ use NobleTurn\Core\Rules\PeopleRule;
 use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Rules\Source;
 use NobleTurn\Core\Rules\SpeedUnit;
+use NobleTurn\Core\Rules\StoppingFigures;
 use NobleTurn\Core\Trade\Effect;
 use NobleTurn\Core\Trade\Side;
 use NobleTurn\Core\Trade\Surface;
@@ -120,6 +121,11 @@ final readonly class MirroredBritain implements RulePack
     public function numberRuleSource(): Source
     {
         return $this->britain->numberRuleSource();
+    }
+
+    public function stoppingFigures(): StoppingFigures
+    {
+        return $this->britain->stoppingFigures();
     }
 
     public function amber(Speed $approach): Duration

@@ -155,6 +155,16 @@ it('answers the tools of the bench as they were recorded', function (string $too
     ], 'from' => 'w', 'to' => 'e'], '-stretch'],
     'a car park' => ['site', ['pack' => 'gb', 'kind' => 'kerb', 'arms' => [['id' => 'w', 'name' => 'Car park', 'bearing_deg' => 270, 'holds' => ['bay']]],
         'from' => 'w', 'to' => 'w'], '-car-park'],
+    'stopping' => ['stopping', [
+        'pack' => 'gb', 'surface' => 'wet', 'gradient' => 0, 'seen_m' => 20,
+        'sweep' => ['field' => 'speed_mph', 'from' => 5, 'to' => 70, 'step' => 1, 'folded' => true],
+    ]],
+    'following' => ['following', ['pack' => 'gb', 'speed_mph' => 50, 'gap_s' => 1.4]],
+    'amber' => ['amber', [
+        'pack' => 'gb', 'speed_mph' => 40, 'surface' => 'wet',
+        'sweep' => ['field' => 'distance_m', 'from' => 0, 'to' => 150, 'step' => 1, 'folded' => true],
+    ]],
+    'crossing' => ['crossing', ['pack' => 'gb', 'road_width_m' => 7, 'person_at_m' => 2, 'towards_us' => true]],
     'sight' => ['sight', ['pack' => 'gb', 'limit_mph' => 50, 'bend_radius_m' => 100, 'offset_m' => 3, 'bend_angle_deg' => 70]],
     'sight over a crest' => [
         'sight', ['pack' => 'gb', 'limit_mph' => 60, 'crest' => ['length_m' => 100, 'gradient_change' => 0.08]], '-crest',

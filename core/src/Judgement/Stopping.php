@@ -18,6 +18,7 @@ final readonly class Stopping
         public float $thinkingSeconds,
         public ?float $brakingSeconds,
         public float $decelerationMps2,
+        private float $startMps,
     ) {
     }
 
@@ -48,6 +49,7 @@ final readonly class Stopping
             $model->reactionSeconds,
             $stops ? $v / $deceleration : null,
             $deceleration,
+            $v,
         );
     }
 
@@ -62,6 +64,18 @@ final readonly class Stopping
         $t = $model->reactionSeconds;
 
         return $a <= 1e-6 ? 0.0 : sqrt(($a * $t) ** 2 + 2.0 * $a * $metres) - $a * $t;
+    }
+
+    /**
+     * How fast the car still is where it has come so far: v^2 = v0^2 - 2 a s once the foot acts.
+     *
+     * @return float m/s; 0 where it stands before
+     */
+    public function speedAfter(float $metres): float
+    {
+        $left = $this->startMps ** 2 - 2.0 * $this->decelerationMps2 * max(0.0, $metres - $this->thinkingMetres);
+
+        return $left <= 0.0 ? 0.0 : sqrt($left);
     }
 
     public function totalMetres(): ?float

@@ -6,7 +6,9 @@ namespace NobleTurn\Core\Judgement;
 
 use NobleTurn\Core\Quantity\Acceleration;
 use NobleTurn\Core\Quantity\Duration;
+use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Rules\Source;
+use NobleTurn\Core\Rules\StoppingFigures;
 
 /** A reaction time and a mean deceleration on a dry level road. */
 final readonly class StoppingModel
@@ -28,6 +30,15 @@ final readonly class StoppingModel
     public static function aashto(): self
     {
         return new self('aashto', 2.5, 3.4, Source::fromMemory('AASHTO Green Book, stopping sight distance'));
+    }
+
+    /** As it is taught under a pack. */
+    public static function of(RulePack $pack): self
+    {
+        return match ($pack->stoppingFigures()) {
+            StoppingFigures::HighwayCode => self::highwayCode(),
+            StoppingFigures::RoadDesign => self::aashto(),
+        };
     }
 
     public static function own(Duration $reaction, Acceleration $deceleration): self

@@ -205,9 +205,9 @@ final class ApproachPlanner
                 new Assumption('our width with mirrors', round(Corridor::ourMetres($approach->vehicle), 2), 'm', $assumed),
                 new Assumption('walking pace between parked cars', Corridor::WALKING_MPS, 'm/s', $assumed),
             ]),
-            ...($approach->ahead->seenMetres === null ? [] : [
-                new Assumption('stopping within what is seen', StoppingModel::highwayCode()->decelerationMps2, 'm/s2', StoppingModel::highwayCode()->source),
-            ]),
+            ...($approach->ahead->seenMetres === null && $approach->ahead->curve?->offsetMetres === null ? [] : [new Assumption(
+                'stopping within what is seen', StoppingModel::of($approach->pack)->decelerationMps2, 'm/s2', StoppingModel::of($approach->pack)->source,
+            )]),
         ];
     }
 }

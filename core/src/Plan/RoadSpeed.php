@@ -34,13 +34,13 @@ final class RoadSpeed
         return self::within($curve->seenMetres(), $approach);
     }
 
-    /** In half of what is seen where the road is too narrow for two; by the stopping distances of the Highway Code, rule 126. */
+    /** In half of what is seen where the road is too narrow for two; by the stopping distances that are taught there. */
     private static function within(float $seenMetres, Approach $approach): float
     {
         $metres = self::isForOne($approach) ? $seenMetres / 2.0 : $seenMetres;
 
         return is_infinite($metres) ? INF : max(
-            self::SLOWEST_MPS, Stopping::speedWithin($metres, StoppingModel::highwayCode(), $approach->surface, $approach->gradient),
+            self::SLOWEST_MPS, Stopping::speedWithin($metres, StoppingModel::of($approach->pack), $approach->surface, $approach->gradient),
         );
     }
 

@@ -33,6 +33,11 @@ trait KeepsLeft
         });
     }
 
+    public function stoppingFigures(): StoppingFigures
+    {
+        return StoppingFigures::HighwayCode;
+    }
+
     public function amber(Speed $approach): Duration
     {
         return Duration::ofSeconds(3.0);

@@ -98,6 +98,11 @@ final readonly class NorthAmerica implements RulePack
     }
 
     /** t = 1 s + v / (2 a), between 3 and 6 s. */
+    public function stoppingFigures(): StoppingFigures
+    {
+        return StoppingFigures::RoadDesign;
+    }
+
     public function amber(Speed $approach): Duration
     {
         return Duration::ofSeconds(min(6.0, max(3.0, 1.0 + $approach->inMetresPerSecond() / (2.0 * $this->amberDeceleration()->inMetresPerSecondSquared()))));

@@ -59,6 +59,9 @@ interface RulePack
 
     public function numberRuleSource(): Source;
 
+    /** Whose figures of thinking and braking are taught here, where no others are given. */
+    public function stoppingFigures(): StoppingFigures;
+
     /** How long the lights stay amber (yellow) for traffic of this speed. */
     public function amber(Speed $approach): Duration;
 

@@ -43,3 +43,30 @@ it('doubles the gap in the wet and says how far short a counted one is', functio
     }
     expect($following['seconds_to_open_gap'])->toEqualWithDelta($t, 0.02);
 });
+
+it('takes the figures that are taught in a place where none are given', function (string $pack, int $speed, string $unit, float $metres): void {
+    expect(Ask::tool('stopping', ['pack' => $pack, "speed_{$unit}" => $speed])['total_m'])->toEqualWithDelta($metres, 2.6);
+})->with([
+    // Highway Code, rule 126; AASHTO Green Book, stopping sight distance, from memory, rounded up to 5 m.
+    ['gb', 30, 'mph', 23.0], ['ie', 50, 'kmh', 24.5], ['na', 50, 'kmh', 63.5], ['na', 100, 'kmh', 184.0],
+]);
+
+it('says how fast somebody who steps out is reached, by the work of the brakes', function (): void {
+    $reached = static fn (float $seen, string $surface = 'dry'): float => Ask::tool('stopping', [
+        'pack' => 'gb', 'speed_mph' => 40, 'seen_m' => $seen, 'surface' => $surface,
+    ])['reached_at_mps'];
+    ['thinking_m' => $thinking, 'total_m' => $total, 'decel_mps2' => $brake] = Ask::tool('stopping', ['pack' => 'gb', 'speed_mph' => 40]);
+    $v = 40 * 0.44704;
+
+    expect($reached(0.0))->toEqualWithDelta($v, 0.001)->and($reached($thinking))->toEqualWithDelta($v, 0.001)
+        ->and($reached($total - 1.0))->toEqualWithDelta(sqrt(2.0 * $brake * 1.0), 0.001)
+        ->and($reached($total + 0.001))->toBe(0.0)
+        // Twice as far on a wet road: where it would stand on a dry one seven tenths of the speed are left.
+        ->and($reached($total, 'wet') / $v)->toEqualWithDelta(sqrt(0.5), 0.001)
+        ->and(Ask::tool('stopping', ['pack' => 'gb', 'speed_mph' => 40])['reached_at_mps'])->toBeNull();
+    $before = INF;
+    for ($seen = 0.0; $seen < 60.0; $seen += 0.25) {
+        expect($reached($seen))->toBeLessThanOrEqual($before);
+        $before = $reached($seen);
+    }
+});

@@ -84,6 +84,18 @@ export const PAGES = {
             ...{ slope: 0, gear: 0, hold: false, alone: false, rehearsal: false, surface: 'dry' },
         }),
     ),
+    stopping: page('Stopping', 'Thinking and braking, and what surface and hill make of it', ({ speed_unit: unit }) =>
+        flat({ speed: usual(30, unit), surface: 'dry', slope: 0, seen: 20, model: '', reaction: 1, brake: 6.5 }),
+    ),
+    following: page('Following', 'The gap counted against the gap wanted', ({ speed_unit: unit }) =>
+        flat({ speed: usual(50, unit), gap: 1.4, surface: 'dry', theirs: 0 }),
+    ),
+    amber: page('{Amber}', 'Stop or go on, and the stretch where neither fits', ({ speed_unit: unit }) =>
+        flat({ speed: usual(30, unit), distance: 35, surface: 'dry', slope: 0, close: false, amber: 0 }),
+    ),
+    crossing: page('Crossing', 'Somebody on foot in the road we turn into: wait or go, and for how long', () =>
+        flat({ width: 7, island: 0, at: 2, towards: true, waiting: false, walking: 0 }),
+    ),
     sight: page('Sight', 'How much of the road is seen, and how fast one may come for it', ({ speed_unit: unit }) =>
         flat({
             ...{ hides: 'bend', vehicle: carChosen(), limit: usual(50, unit), surface: 'dry', narrow: false, from: 30, slope: 0 },

@@ -11,5 +11,5 @@ export function useCompute<T extends Tool>(tool: T, inputs: Asked<T>) {
 /** Asks for a whole range of one field at once and shows the nearest, so that a slider is followed at once. */
 export function useSwept<T extends Tool>(tool: T, inputs: Asked<T>, over: Sweep<T>, value: number) {
     const { data, error, isLoading, isPlaceholderData } = useQuery({ ...questions.range(tool, inputs, over), placeholderData: keepPreviousData });
-    return { data: data && nearest(data, value), error, isLoading, isPlaceholderData };
+    return { data: data && nearest(data, value), all: data, error, isLoading, isPlaceholderData };
 }

@@ -68,6 +68,10 @@ interface Recorded {
     'tool-lanes': Api.LanesAnswer;
     'tool-leave': Api.LeaveAnswer;
     'tool-overtake': Api.OvertakeAnswer;
+    'tool-amber': Api.AmberFolded;
+    'tool-crossing': Api.CrossingAnswer;
+    'tool-following': Api.FollowingAnswer;
+    'tool-stopping': Api.StoppingFolded;
     'tool-sight': Api.SightAnswer;
     'tool-sight-crest': Api.SightAnswer;
     'tool-sight-vehicle': Api.SightAnswer;

@@ -20,6 +20,7 @@ use NobleTurn\Core\Judgement\StoppingModel;
 use NobleTurn\Core\Plan\RoadSpeed;
 use NobleTurn\Core\Plan\Warning;
 use NobleTurn\Core\Quantity\Speed;
+use NobleTurn\Core\Routine\Wording;
 use NobleTurn\Core\Rules\Assumption;
 use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Rules\Source;
@@ -115,7 +116,7 @@ final class SightTool implements Tool
         $limit = $input->speed('limit');
         $stops = static fn (float $metres): ?float => is_infinite($metres) ? null : min(
             self::MOST_MPS,
-            Stopping::speedWithin($metres, StoppingModel::highwayCode(), CommonFields::surface($input), CommonFields::gradient($input)),
+            Stopping::speedWithin($metres, StoppingModel::of($pack), CommonFields::surface($input), CommonFields::gradient($input)),
         );
         $least = $sight->leastMetres();
         $stop = $stops($least);
@@ -147,7 +148,7 @@ final class SightTool implements Tool
             ...self::headline('meet_within', $stops($least / 2.0), $pack),
             ...self::headline('bend', $round, $pack),
             'purposes' => array_map(
-                static fn (string $purpose): array => self::purpose(Purpose::from($purpose), $needed[$purpose], $along), array_keys($needed),
+                static fn (string $purpose): array => self::purpose(Purpose::from($purpose), $needed[$purpose], $along, $pack), array_keys($needed),
             ),
             'hidden' => self::hidden($sight),
             'profile' => [
@@ -158,7 +159,7 @@ final class SightTool implements Tool
             ...SightFields::assumptions($input),
             ...($round === null
                 ? [] : [new Assumption('sideways acceleration that is comfortable', Corner::COMFORTABLE_SIDEWAYS, 'm/s2', Source::assumed())]),
-            new Assumption('stopping', StoppingModel::highwayCode()->name, '', StoppingModel::highwayCode()->source),
+            new Assumption('stopping', StoppingModel::of($pack)->name, '', StoppingModel::of($pack)->source),
             ...($input->has('vehicle_ahead')
                 ? [new Assumption('eyes towards the middle of the road from the middle of the car', PastTheVehicle::EYE_ASIDE_M, 'm', Source::assumed())] : []),
             ...($limit === null ? [] : SightNeeded::assumptions($input)),
@@ -194,7 +195,7 @@ final class SightTool implements Tool
         }
         $seen = $pack->lengthUnit()->place($sight->leastMetres()).' are seen '.self::WHERE[$worst];
         if ($worst === 'vehicle') {
-            return $seen.($overtaking === null || is_infinite($overtaking) ? '' : ', and overtaking takes '.$pack->lengthUnit()->place($overtaking))
+            return $seen.($overtaking === null || is_infinite($overtaking) ? '' : Wording::part($pack, ', and {overtaking} takes ').$pack->lengthUnit()->place($overtaking))
                 .". Hang back, and the view past it grows.{$bend}";
         }
         $share = ($input->flag('narrow') ?? false) ? 'half of that, since only one fits' : 'that';
@@ -206,12 +207,12 @@ final class SightTool implements Tool
      * @param  non-empty-list<array{toGo: float, seen: float}>  $along
      * @return array<string, mixed>
      */
-    private static function purpose(Purpose $purpose, float $needed, array $along): array
+    private static function purpose(Purpose $purpose, float $needed, array $along, RulePack $pack): array
     {
         $short = array_values(array_filter($along, static fn (array $at): bool => $at['seen'] < $needed));
 
         return [
-            'purpose' => $purpose->value, 'words' => $purpose->words(),
+            'purpose' => $purpose->value, 'words' => Wording::part($pack, $purpose->words()),
             'needed_m' => is_infinite($needed) ? null : round($needed, 1),
             'enough' => $short === [],
             'short_from_m' => $short === [] ? null : round($short[0]['toGo'], 1),

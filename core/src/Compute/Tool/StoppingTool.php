@@ -18,6 +18,7 @@ use NobleTurn\Core\Judgement\Stopping;
 use NobleTurn\Core\Judgement\StoppingModel;
 use NobleTurn\Core\Plan\Warning;
 use NobleTurn\Core\Rules\Assumption;
+use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Rules\Source;
 use NobleTurn\Core\Trade\Surface;
 
@@ -45,10 +46,11 @@ final class StoppingTool implements Tool
             CommonFields::gradientField(),
             new ChoiceField(
                 'model',
-                'highway-code: 1 ft a mph + mph^2/20 ft; aashto: 2.5 s and 3.4 m/s2; own: reaction and decel given; default highway-code, or own where both '
-                    .'are given',
+                'highway-code: 1 ft a mph + mph^2/20 ft; aashto: 2.5 s and 3.4 m/s2; own: reaction and decel given; default as the pack teaches it, or own '
+                    .'where both are given',
                 ['highway-code', 'aashto', 'own'],
             ),
+            new QuantityField('seen', 'how far ahead what we stop for stands when it is seen', Kind::Distance, 0.0, 1000.0),
             new QuantityField('reaction', 'own reaction time', Kind::Duration, 0.0, 10.0),
             new QuantityField('decel', 'own deceleration on a dry level road', Kind::Acceleration, 0.1, 12.0),
         );
@@ -61,6 +63,10 @@ final class StoppingTool implements Tool
             'braking_m' => Out::number('travelled while braking; null where the hill pulls harder than the brakes hold', nullable: true),
             'total_m' => Out::number('both; null where the car does not stop', nullable: true),
             'total_s' => Out::number('reaction and braking time', nullable: true),
+            ...array_map(
+                static fn (array $schema): array => ['type' => ['number', 'null']] + $schema,
+                CommonFields::headlineSpeedSchema('reached_at', 'so fast what was seen is reached; 0 where one stops before it, null where it was not said'),
+            ),
             'decel_mps2' => Out::number('mean deceleration with surface and gradient; negative where the car gains speed'),
         ];
     }
@@ -69,9 +75,10 @@ final class StoppingTool implements Tool
     {
         $pack = CommonFields::pack($input);
         $surface = CommonFields::surface($input);
-        $model = self::model($input);
+        $model = self::model($input, $pack);
         $speed = $input->speed('speed') ?? throw BadInput::field('speed_mps', 'is missing.');
         $stopping = Stopping::from($speed, $model, $surface, CommonFields::gradient($input));
+        $seen = $input->distance('seen');
         $round = static fn (?float $value): ?float => $value === null ? null : round($value, 3);
 
         return new Answer($pack->code(), $pack->version(), [
@@ -79,6 +86,9 @@ final class StoppingTool implements Tool
             'braking_m' => $round($stopping->brakingMetres),
             'total_m' => $round($stopping->totalMetres()),
             'total_s' => $round($stopping->totalSeconds()),
+            ...($seen === null
+                ? ['reached_at_mps' => null, "reached_at_{$pack->speedUnit()->value}" => null]
+                : CommonFields::headlineSpeed('reached_at', $stopping->speedAfter($seen->inMetres()), $pack)),
             'decel_mps2' => round($stopping->decelerationMps2, 4),
         ], [
             new Assumption('model', $model->name, '', $model->source),
@@ -90,11 +100,11 @@ final class StoppingTool implements Tool
             ? [new Warning('does-not-stop', 'On this hill and surface the brakes do not hold the car.')] : []);
     }
 
-    private static function model(Values $input): StoppingModel
+    private static function model(Values $input, RulePack $pack): StoppingModel
     {
         $reaction = $input->duration('reaction');
         $decel = $input->acceleration('decel');
-        $asked = $input->text('model') ?? ($reaction !== null || $decel !== null ? 'own' : 'highway-code');
+        $asked = $input->text('model') ?? ($reaction !== null || $decel !== null ? 'own' : null);
         if ($asked !== 'own' && ($reaction !== null || $decel !== null)) {
             throw BadInput::field($reaction !== null ? 'reaction_s' : 'decel_mps2', "must not be given beside model {$asked}.");
         }
@@ -105,7 +115,8 @@ final class StoppingTool implements Tool
                 $reaction ?? throw BadInput::field('reaction_s', 'is missing: model own needs it.'),
                 $decel ?? throw BadInput::field('decel_mps2', 'is missing: model own needs it.'),
             ),
-            default => StoppingModel::highwayCode(),
+            'highway-code' => StoppingModel::highwayCode(),
+            default => StoppingModel::of($pack),
         };
     }
 }

@@ -27,7 +27,7 @@ const metres = (value: number) => `${value.toFixed(1)} m`;
 
 /** How much of the road is seen, and how fast one may come for it. */
 export function SightBench() {
-    const { rules, say, state, set, vehicle, field, differs } = useBench('sight');
+    const { rules, state, set, vehicle, field, differs } = useBench('sight');
     const hides: Hides = state.hides in HIDES ? (state.hides as Hides) : 'bend';
     const inputs: SightAsked = {
         pack: rules.pack,
@@ -160,7 +160,7 @@ export function SightBench() {
                             rows={data.purposes.map((purpose) => ({
                                 key: purpose.purpose,
                                 strong: !purpose.enough,
-                                head: say(purpose.words),
+                                head: purpose.words,
                                 cells: [
                                     purpose.needed_m === null ? 'never done' : spoken(purpose.needed_m, rules.length_unit),
                                     where(purpose, rules.length_unit),

@@ -2,7 +2,7 @@ import { cleanup, screen, waitFor } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { unfold } from '@/api/folded';
-import type { EngineAnswer, GapAnswer, ReverseAnswer } from '@/api/types';
+import type { AmberAnswer, EngineAnswer, GapAnswer, ReverseAnswer, StoppingAnswer } from '@/api/types';
 import { answer, server, show, tool, written } from '@/testing/answers';
 import { ApproachBench } from './ApproachBench';
 import { ClearanceBench } from './ClearanceBench';
@@ -15,6 +15,10 @@ import { SweptPathBench } from './SweptPathBench';
 import { OvertakeBench } from './OvertakeBench';
 import { ReverseBench } from './ReverseBench';
 import { LanesBench } from './LanesBench';
+import { AmberBench } from './AmberBench';
+import { CrossingBench } from './CrossingBench';
+import { FollowingBench } from './FollowingBench';
+import { StoppingBench } from './StoppingBench';
 import { SightBench } from './SightBench';
 import { SteeringBench } from './SteeringBench';
 
@@ -28,7 +32,9 @@ const [join, leave, overtake, change, lanes] = [
     answer('tool-lanes'),
 ];
 const [swept, steering, clearance] = [answer('tool-swept-path'), answer('tool-steering'), answer('tool-clearance')];
-const sight = answer('tool-sight');
+const [sight, following, crossing] = [answer('tool-sight'), answer('tool-following'), answer('tool-crossing')];
+const stopping = unfold<StoppingAnswer>(answer('tool-stopping'));
+const amber = unfold<AmberAnswer>(answer('tool-amber'));
 const gap = unfold<GapAnswer>(answer('tool-gap'));
 const engine = unfold<EngineAnswer>(answer('tool-engine'));
 const reverse = unfold<ReverseAnswer>(answer('tool-reverse'));
@@ -41,6 +47,16 @@ const PAGES: [string, ReactNode, string, string, string[]][] = [
     ['join', <JoinBench key="p" />, '/bench/join', 'join', [join.accel_needed_mps2.toFixed(1), join.glances[0]!.why]],
     ['leave', <LeaveBench key="p" />, '/bench/leave', 'leave', [leave.slip_lane_reason]],
     ['overtake', <OvertakeBench key="p" />, '/bench/overtake', 'overtake', [overtake.message]],
+    [
+        'stopping',
+        <StoppingBench key="p" />,
+        '/bench/stopping?speed=40&surface=wet',
+        'stopping',
+        [`${round(stopping.find((one) => one.at === 40)!.total_m!)} m to stop`],
+    ],
+    ['following', <FollowingBench key="p" />, '/bench/following', 'following', [`${following.short_by_s.toFixed(1)} s short`, round(following.wanted_m)]],
+    ['amber', <AmberBench key="p" />, '/bench/amber?speed=40&distance=50&surface=wet', 'amber', [amber.find((one) => one.at === 50)!.message]],
+    ['crossing', <CrossingBench key="p" />, '/bench/crossing', 'crossing', [`Wait ${crossing.wait_s.toFixed(0)} s`, crossing.reason]],
     ['sight', <SightBench key="p" />, '/bench/sight', 'sight', [sight.message, `${Math.round(sight.come_at_mph!)} mph`]],
     ['lane change', <LaneChangeBench key="p" />, '/bench/lane-change', 'lane-change', [change.message]],
     ['steering', <SteeringBench key="p" />, '/bench/steering', 'steering', [steering.turns.toFixed(2)]],
@@ -62,6 +78,10 @@ const recorded = {
     join: 'tool-join',
     leave: 'tool-leave',
     sight: 'tool-sight',
+    stopping: 'tool-stopping',
+    following: 'tool-following',
+    amber: 'tool-amber',
+    crossing: 'tool-crossing',
     overtake: 'tool-overtake',
     'lane-change': 'tool-lane-change',
     steering: 'tool-steering',
