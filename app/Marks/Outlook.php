@@ -11,7 +11,10 @@ use NobleTurn\Core\Skill\Fit;
 use NobleTurn\Core\Skill\HoldsBack;
 use NobleTurn\Core\Skill\Standstill;
 
-/** How far somebody is from their test, and whether they gain: too long to work out while a page of the whole school waits, so it is kept beside their record. */
+/**
+ * How far somebody is from their test, and whether they gain: too long to work out while a page of the whole school waits, so it is kept
+ * beside their record.
+ */
 final readonly class Outlook
 {
     public function __construct(private LearnerSkill $skill, private LearnerReady $ready, private Basis $basis)
@@ -50,7 +53,8 @@ final readonly class Outlook
         if ($standsFor === null || $kept === null || $kept->outlook_for === $standsFor) {
             return;
         }
-        SkillAnswer::query()->whereKey($learner->id)->update(['outlook' => json_encode($this->of($learner, $now), JSON_THROW_ON_ERROR), 'outlook_for' => $standsFor]);
+        $outlook = json_encode($this->of($learner, $now), JSON_THROW_ON_ERROR);
+        SkillAnswer::query()->whereKey($learner->id)->update(['outlook' => $outlook, 'outlook_for' => $standsFor]);
     }
 
     /** @return array<string, mixed> */

@@ -22,8 +22,9 @@ final class DemoStages
     /** Of that which a test asks most, the rounds that only they drive over and over. */
     private const STILL = ['emerge-right', 'turn-right', 'roundabout', 'emerge-left'];
 
-    private function __construct(private readonly Learner $learner, private readonly Vehicle $car, private readonly User $instructor, private readonly string $zone)
-    {
+    private function __construct(
+        private readonly Learner $learner, private readonly Vehicle $car, private readonly User $instructor, private readonly string $zone,
+    ) {
     }
 
     public static function fill(User $instructor, Vehicle $car, string $zone): void

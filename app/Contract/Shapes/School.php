@@ -108,7 +108,8 @@ final class School
                 'most_lessons' => Out::integer('no further ahead is looked'), 'in_time' => ['type' => ['boolean', 'null']],
                 'lessons_by_test' => Out::integer('', nullable: true),
                 'standstill' => Out::maybe(Out::object([
-                    'gain' => Out::number('in the chance of unaided'), 'lessons' => Out::integer('over which'), 'steps' => Out::integer('held against each other'),
+                    'gain' => Out::number('in the chance of unaided'), 'lessons' => Out::integer('over which'),
+                    'steps' => Out::integer('held against each other'),
                     'marks' => Out::integer(''), 'reason' => Out::choice(StandstillReason::class), 'message' => Out::text('a sentence'),
                 ]), 'null where they gain, or where too little is known'),
             ]),

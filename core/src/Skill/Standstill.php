@@ -135,7 +135,8 @@ final readonly class Standstill
             $words = Wording::in($pack, Faults::words()[$one->step->value][(string) $one->mark->fault] ?? (string) $one->mark->fault);
 
             return [StandstillReason::SameFault, sprintf(
-                'The same fault in %d of %d lessons: %s, %s. Another remedy, or its drill by itself.', $times, self::LESSONS, $one->step->value, lcfirst($words),
+                'The same fault in %d of %d lessons: %s, %s. Another remedy, or its drill by itself.',
+                $times, self::LESSONS, $one->step->value, lcfirst($words),
             )];
         }
         if (self::weakestMarks($before, $marks, $pack) < self::HARDLY) {

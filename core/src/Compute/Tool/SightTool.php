@@ -195,8 +195,10 @@ final class SightTool implements Tool
         }
         $seen = $pack->lengthUnit()->place($sight->leastMetres()).' are seen '.self::WHERE[$worst];
         if ($worst === 'vehicle') {
-            return $seen.($overtaking === null || is_infinite($overtaking) ? '' : Wording::part($pack, ', and {overtaking} takes ').$pack->lengthUnit()->place($overtaking))
-                .". Hang back, and the view past it grows.{$bend}";
+            $takes = $overtaking === null || is_infinite($overtaking)
+                ? '' : Wording::part($pack, ', and {overtaking} takes ').$pack->lengthUnit()->place($overtaking);
+
+            return "{$seen}{$takes}. Hang back, and the view past it grows.{$bend}";
         }
         $share = ($input->flag('narrow') ?? false) ? 'half of that, since only one fits' : 'that';
 
