@@ -211,7 +211,24 @@ test('the same lanes on spirals, on to the next junction, with signs in the orde
     await expect(page.getByRole('status').first()).toHaveText('Approach in lane 1, leave in lane 1');
 });
 
-const PAGES = ['gap', 'lanes', 'join', 'leave', 'lane-change', 'overtake', 'sight', 'engine', 'steering', 'reverse', 'swept-path', 'clearance'];
+const PAGES = [
+    'gap',
+    'lanes',
+    'join',
+    'leave',
+    'lane-change',
+    'overtake',
+    'stopping',
+    'following',
+    'amber',
+    'crossing',
+    'sight',
+    'engine',
+    'steering',
+    'reverse',
+    'swept-path',
+    'clearance',
+];
 
 for (const [width, height, what] of [
     [390, 844, 'a phone'],

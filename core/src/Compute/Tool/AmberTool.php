@@ -19,6 +19,7 @@ use NobleTurn\Core\Motion\Slowing;
 use NobleTurn\Core\Plan\ApproachPlanner;
 use NobleTurn\Core\Plan\Warning;
 use NobleTurn\Core\Quantity\Acceleration;
+use NobleTurn\Core\Routine\Wording;
 use NobleTurn\Core\Rules\Assumption;
 use NobleTurn\Core\Rules\Source;
 
@@ -108,7 +109,7 @@ final class AmberTool implements Tool
             'amber_s' => round($amber->inSeconds(), 2),
             'red_and_amber_s' => $pack->redAndAmber()?->inSeconds(),
         ], [
-            new Assumption('amber', round($amber->inSeconds(), 2), 's', $input->has('amber') ? Source::given() : $pack->amberSource()),
+            new Assumption(Wording::part($pack, '{amber}'), round($amber->inSeconds(), 2), 's', $input->has('amber') ? Source::given() : $pack->amberSource()),
             new Assumption('reaction', $reaction->inSeconds(), 's', $input->has('reaction') ? Source::given() : $pack->amberDecisionSource()),
             new Assumption(
                 'unhurried deceleration, dry and level', ($input->acceleration('decel') ?? $pack->amberDeceleration())->inMetresPerSecondSquared(),

@@ -1,7 +1,9 @@
+import { useRef } from 'react';
 import type { CrossingAnswer, CrossingAsked } from '@/api/types';
 import { useCompute } from '@/compute/useCompute';
 import { MomentKeys } from '@/road/MomentKeys';
 import { useMoment } from '@/road/useMoment';
+import { useWidth } from '@/strip/useWidth';
 import { Check } from '@/ui/Check';
 import { Slider } from '@/ui/Slider';
 import { Big, BenchPage } from './BenchPage';
@@ -118,7 +120,6 @@ export function CrossingBench() {
     );
 }
 
-const WIDE = 640;
 const TALL = 210;
 
 /** The road we enter from above: the half we drive over, the island, and where they walk. */
@@ -143,25 +144,34 @@ function CrossingPicture({
     const flips = towards === (keeps === 'left');
     const y = (walked: number) => (flips ? TALL - top - walked * across : top + walked * across);
     const [from, to] = towards ? [width / 2, width] : [0, width / 2];
-    const x = WIDE * 0.62;
+    const frame = useRef<HTMLDivElement>(null);
+    const wide = useWidth(frame);
+    const x = wide * 0.62;
     return (
-        <svg
-            viewBox={`0 0 ${WIDE} ${TALL}`}
-            preserveAspectRatio="xMidYMid slice"
-            className="bg-raised border-hair h-52 w-full rounded-xl border-2"
-            role="img"
-            aria-label={answer.verdict === 'go' ? `Go: ${answer.reason}` : `Wait ${answer.wait_s.toFixed(0)} s: ${answer.reason}`}
-        >
-            <rect x={0} y={top} width={WIDE} height={TALL - 2 * top} fill="var(--road)" />
-            <rect x={0} y={Math.min(y(from), y(to))} width={WIDE} height={Math.abs(y(to) - y(from))} fill="var(--now-fill)" opacity={0.3} />
-            <line x1={0} x2={WIDE} y1={TALL / 2} y2={TALL / 2} stroke="var(--paper)" strokeWidth={3} strokeDasharray="16 12" />
-            {island !== null && <rect x={x - 26} y={y(island) - 9} width={52} height={18} rx={9} fill="var(--raised)" stroke="var(--ink)" strokeWidth={3} />}
-            <line x1={x} x2={x} y1={y(0)} y2={y(width)} stroke="var(--ink)" strokeWidth={2} strokeDasharray="4 5" />
-            <rect x={60} y={(y(from) + y(to)) / 2 - 18} width={86} height={36} rx={8} fill="var(--paper)" stroke="var(--ink)" strokeWidth={3} />
-            <text x={166} y={(y(from) + y(to)) / 2 + 6} fontSize={17} fill="var(--ink)">
-                our way
-            </text>
-            <circle cx={x} cy={y(Math.min(width, at))} r={12} fill="var(--now)" stroke="var(--ink)" strokeWidth={3} />
-        </svg>
+        <div ref={frame} className="bg-raised border-hair w-full min-w-0 overflow-hidden rounded-xl border-2">
+            {wide > 0 && (
+                <svg
+                    width={wide}
+                    height={TALL}
+                    viewBox={`0 0 ${wide} ${TALL}`}
+                    className="block"
+                    role="img"
+                    aria-label={answer.verdict === 'go' ? `Go: ${answer.reason}` : `Wait ${answer.wait_s.toFixed(0)} s: ${answer.reason}`}
+                >
+                    <rect x={0} y={top} width={wide} height={TALL - 2 * top} fill="var(--road)" />
+                    <rect x={0} y={Math.min(y(from), y(to))} width={wide} height={Math.abs(y(to) - y(from))} fill="var(--now-fill)" opacity={0.3} />
+                    <line x1={0} x2={wide} y1={TALL / 2} y2={TALL / 2} stroke="var(--paper)" strokeWidth={3} strokeDasharray="16 12" />
+                    {island !== null && (
+                        <rect x={x - 26} y={y(island) - 9} width={52} height={18} rx={9} fill="var(--raised)" stroke="var(--ink)" strokeWidth={3} />
+                    )}
+                    <line x1={x} x2={x} y1={y(0)} y2={y(width)} stroke="var(--ink)" strokeWidth={2} strokeDasharray="4 5" />
+                    <rect x={16} y={(y(from) + y(to)) / 2 - 18} width={86} height={36} rx={8} fill="var(--paper)" stroke="var(--ink)" strokeWidth={3} />
+                    <text x={112} y={(y(from) + y(to)) / 2 + 6} fontSize={17} fill="var(--ink)">
+                        our way
+                    </text>
+                    <circle cx={x} cy={y(Math.min(width, at))} r={12} fill="var(--now)" stroke="var(--ink)" strokeWidth={3} />
+                </svg>
+            )}
+        </div>
     );
 }
