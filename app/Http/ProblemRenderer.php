@@ -33,6 +33,7 @@ final class ProblemRenderer
         // Beginning and committing fail as the driver says it, every other query as the framework does: both are this.
         $exceptions->map(PDOException::class, fn (PDOException $failed) => match (true) {
             self::isOutOfReach($failed) => new ServiceUnavailableHttpException(10, 'The database is out of reach.', $failed),
+            self::isInEachOthersWay($failed) => new ServiceUnavailableHttpException(1, 'Two things were written at once: try again in a moment.', $failed),
             self::isWithoutRoom($failed) => new HttpException(
                 self::NO_ROOM, 'The server’s disk is full: nothing can be kept until there is room again.', $failed,
             ),
@@ -52,6 +53,12 @@ final class ProblemRenderer
         return in_array($failed->errorInfo[1] ?? null, [1021, 1114], true) || preg_match(
             '/\b(errcode|errno|error):? ?28\b/i', (string) ($failed->errorInfo[2] ?? ''),
         ) === 1;
+    }
+
+    /** Two changes waited for each other, or one too long for another: nothing was written, and in a moment it can be. */
+    private static function isInEachOthersWay(PDOException $failed): bool
+    {
+        return in_array($failed->errorInfo[1] ?? null, [1205, 1213], true);
     }
 
     /** It cannot be reached, has gone, is ending or has too many with it; it may be back in a moment. */

@@ -179,6 +179,19 @@ it('asks for patience where the database goes in the middle of a change, as it d
     },
 ]);
 
+it('asks for patience where two changes are in each other’s way: nothing was written, and a device sends it again', function (string $sql): void {
+    // As MariaDB says it of a transaction it ended in favour of another (1213), and of one that waited too long (1205).
+    $this->app->bind(App\Http\Controllers\TodayController::class, fn () => function () use ($sql): void {
+        DB::statement($sql);
+    });
+    $this->actingAs($this->user($this->school()));
+    $this->getJson('api/today')->assertStatus(503)->assertHeader('Retry-After', '1')
+        ->assertExactJson(['message' => 'Two things were written at once: try again in a moment.']);
+})->with([
+    'a deadlock' => "SIGNAL SQLSTATE '40001' SET MYSQL_ERRNO = 1213, MESSAGE_TEXT = 'Deadlock found when trying to get lock'",
+    'a lock that came too late' => "SIGNAL SQLSTATE 'HY000' SET MYSQL_ERRNO = 1205, MESSAGE_TEXT = 'Lock wait timeout exceeded'",
+]);
+
 it('answers as it would have where the log cannot be written', function (): void {
     config(['logging.channels.file.handler_with.stream' => '/proc/nowhere/noble-turn.log']);
     app('log')->forgetChannel('stack');

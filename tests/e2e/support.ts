@@ -11,7 +11,8 @@ export const INSTRUCTOR = { email: 'instructor@harbourschool.test', password: 'd
 export const signedIn = (app: number): string => `var/test/signed-in-${app}.json`;
 
 export async function signIn(page: Page, who = INSTRUCTOR): Promise<void> {
-    await page.goto('/');
+    // Whoever has just signed out is being led away still: the one leading ends the other.
+    await expect(() => page.goto('/')).toPass();
     await page.getByLabel('Email').fill(who.email);
     await page.getByLabel('Password').fill(who.password);
     await page.getByRole('button', { name: 'Sign in' }).click();
