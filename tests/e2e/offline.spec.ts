@@ -107,9 +107,6 @@ test('opens from cold without signal: the day, a lesson with its three faces, th
     await expect(page.getByRole('alert')).toHaveCount(0);
 });
 
-// What the server could not take in one go is sent again within half a minute.
-const AGAIN = { timeout: 60_000 };
-
 test('a day of five lessons without signal, from cold: each driven and debriefed, and all of it arrives, in order, once', async ({ device }) => {
     const first = await device.newPage();
     const lessons: Lesson[] = [];
@@ -155,7 +152,7 @@ test('a day of five lessons without signal, from cold: each driven and debriefed
             .poll(async () => {
                 const said = await api<{ state: string; went_well: string; promises: { text: string }[] }>(page, `lessons/${lesson.id}`);
                 return [said.state, said.went_well, said.promises.map((promise) => promise.text)];
-            }, AGAIN)
+            })
             .toEqual(['done', 'Looked both ways', ['Say the mirrors aloud']]);
     }
 });
@@ -234,7 +231,6 @@ test('a newer version is said and not taken in the middle of a lesson; it is tak
     device,
     publish,
 }) => {
-    test.setTimeout(300_000);
     const page = await device.newPage();
     // Marks alone do not go: what passes through the worker cannot be held up from outside.
     await page.addInitScript(() => {
@@ -250,8 +246,8 @@ test('a newer version is said and not taken in the middle of a lesson; it is tak
     await expect(line(page, /1 mark on this device, not yet sent/)).toBeVisible();
     await publish(`self.addEventListener('message', (event) => event.data === 'which' && event.ports[0].postMessage('next'));`);
     await page.evaluate(async () => (await navigator.serviceWorker.ready).update());
-    // All of it is fetched before it is said, while the day is still being fetched ahead: with all the lessons that others have made.
-    await expect(line(page, /A newer version is here/)).toBeVisible({ timeout: 150_000 });
+    // All of it is fetched before it is said, while the day is still being fetched ahead.
+    await expect(line(page, /A newer version is here/)).toBeVisible({ timeout: 90_000 });
     await page.getByRole('button', { name: 'Speed reminded', exact: true }).click();
     await expect(page.getByRole('button', { name: 'Speed reminded', exact: true })).toHaveAttribute('aria-pressed', 'true');
     expect(await isNext(page)).toBe(false);

@@ -14,11 +14,13 @@ const metres = (value: number) => `${value.toFixed(1)} m`;
 /** Somebody on foot in the road we turn into: wait or go under the rule of the place, and for how long. */
 export function CrossingBench() {
     const { rules, say, state, set, differs } = usePage('crossing');
+    // A narrower road ends sooner.
+    const walked = Math.min(state.at, state.width);
     const inputs: CrossingAsked = {
         pack: rules.pack,
         practice: rules.practice,
         road_width_m: state.width,
-        person_at_m: Math.min(state.at, state.width),
+        person_at_m: walked,
         towards_us: state.towards,
         ...(state.island > 0 && state.island < state.width ? { island_at_m: state.island } : {}),
         ...(state.waiting ? { waiting: true } : {}),
@@ -27,9 +29,7 @@ export function CrossingBench() {
     const { data, error } = useCompute('crossing', inputs);
     const longest = Math.max(2, Math.ceil(data?.seconds_until_over ?? 6));
     const moment = useMoment(longest);
-    const at = data
-        ? state.at + ((state.width - state.at) * Math.min(moment.seconds, data.seconds_until_over)) / Math.max(0.1, data.seconds_until_over)
-        : state.at;
+    const at = data ? walked + ((state.width - walked) * Math.min(moment.seconds, data.seconds_until_over)) / Math.max(0.1, data.seconds_until_over) : walked;
     return (
         <BenchPage
             verdict={
@@ -46,7 +46,7 @@ export function CrossingBench() {
                     <Slider label="Road, wide" value={state.width} min={3} max={30} step={0.5} fine={0.1} words={metres} onChange={(width) => set({ width })} />
                     <Slider
                         label="Walked"
-                        value={Math.min(state.at, state.width)}
+                        value={walked}
                         min={0}
                         max={state.width}
                         step={0.5}
