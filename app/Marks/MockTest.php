@@ -3,6 +3,7 @@
 namespace App\Marks;
 
 use App\Http\Resources\ShowAssessments;
+use App\Lessons\HeldLessons;
 use App\Models\Assessment;
 use App\Models\Lesson;
 use App\Models\User;
@@ -60,6 +61,7 @@ final readonly class MockTest
         $marked = Toolbox::run('mark-test', ['pack' => $pack->code(), 'scheme' => $scheme, 'faults' => ShowAssessments::marked($faults)]);
 
         $write = function () use ($lesson, $user, $pack, $said, $ways, $faults, $scheme, $marked, $at): Assessment {
+            HeldLessons::of([$lesson->id]);
             $test = (new Assessment)->forceFill([
                 'id' => $said['id'], 'learner_id' => $lesson->learner_id, 'lesson_id' => $lesson->id, 'kind' => 'mock-test', 'taken_at' => $at,
                 'scheme' => $scheme, 'result' => $marked['result'], 'note' => $said['note'] ?? null,

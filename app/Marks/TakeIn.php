@@ -2,6 +2,7 @@
 
 namespace App\Marks;
 
+use App\Lessons\HeldLessons;
 use App\Models\Learner;
 use App\Models\Lesson;
 use App\Models\Mark;
@@ -66,9 +67,7 @@ final class TakeIn
         $press = PressTime::between($sent?->toDateTimeImmutable(), $now->toDateTimeImmutable());
         // One batch of a lesson at a time: who waits here sees all that the other wrote.
         $driven = Round::query()->whereKey(array_unique(array_column($marks, 'round_id')))->pluck('lesson_id')->all();
-        $lessons = Lesson::query()->whereKey(
-            array_unique([...array_column($rounds, 'lesson_id'), ...$driven]),
-        )->with('learner')->orderBy('id')->lockForUpdate()->get()->keyBy('id');
+        $lessons = HeldLessons::of(array_values(array_unique([...array_column($rounds, 'lesson_id'), ...$driven])));
         $this->rounds($rounds, $lessons, $press, $now);
         $stands = $this->marks($user, $marks, $press, $now);
 

@@ -2,6 +2,7 @@
 
 namespace App\Providers;
 
+use App\Database\Patient;
 use App\Http\SignInLimits;
 use App\Http\SoundJson;
 use App\Models\Drawing;
@@ -15,6 +16,7 @@ use App\School\CurrentSchool;
 use App\School\SchoolVersion;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Contracts\Routing\ResponseFactory;
+use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
@@ -32,6 +34,7 @@ final class AppServiceProvider extends ServiceProvider
     {
         $this->app->scoped(CurrentSchool::class);
         $this->app->singleton(ResponseFactory::class, SoundJson::class);
+        Connection::resolverFor('mariadb', static fn (mixed ...$given): Connection => new Patient(...$given));
     }
 
     public function boot(): void

@@ -2,6 +2,7 @@
 
 namespace App\Telling;
 
+use App\Lessons\HeldLessons;
 use App\Models\Lesson;
 use App\Models\School;
 use App\Models\Text;
@@ -115,7 +116,7 @@ final readonly class Outbox
     {
         DB::transaction(function () use ($id): void {
             // Whoever else looks at it meanwhile waits, and then finds it told.
-            $lesson = Lesson::query()->whereKey($id)->lockForUpdate()->first();
+            $lesson = HeldLessons::of([$id])->first();
             if (! $lesson instanceof Lesson || $this->due(LastTold::of($id), $lesson) === null) {
                 return;
             }

@@ -2,7 +2,8 @@ import type { ApproachAsked, Practice, RoadFacts, RoutineCode, Rules } from '@/a
 import { limitOf } from '@/rules/rules';
 import { speedRange } from '@/rules/speed';
 import { carChosen } from './car';
-import { objectIn, type Codec } from './flat';
+import type { Codec } from '@/ui/useAddress';
+import { objectIn } from './flat';
 
 /** What changes from one drive to the next at the same place. */
 export interface Conditions {

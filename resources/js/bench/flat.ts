@@ -1,9 +1,4 @@
-/** How a page's state stands in its address, so that it can be shared, kept and come back to. */
-export interface Codec<State> {
-    /** What cannot be read keeps its default: an address typed by hand must not break the page. */
-    read: (params: URLSearchParams) => State;
-    write: (state: State) => URLSearchParams;
-}
+import type { Codec } from '@/ui/useAddress';
 
 type Flat = Record<string, string | number | boolean>;
 /** A default says of which kind a value is, not that it stays what it is. */

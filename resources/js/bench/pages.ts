@@ -2,7 +2,8 @@ import type { Rules } from '@/api/types';
 import { usual } from '@/rules/speed';
 import { approach } from './approach';
 import { carChosen } from './car';
-import { flat, type Codec } from './flat';
+import type { Codec } from '@/ui/useAddress';
+import { flat } from './flat';
 import { beginningWith } from './others';
 import { lanes } from './ring';
 

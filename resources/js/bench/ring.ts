@@ -1,6 +1,6 @@
 import type { LanesAnswer, LanesAsked, Rules } from '@/api/types';
 import { usual } from '@/rules/speed';
-import type { Codec } from './flat';
+import type { Codec } from '@/ui/useAddress';
 
 /** A roundabout or junction as it is drawn and asked about: arms by angle in driving order, lanes from 1 at the nearside. */
 export interface DrawnLane {

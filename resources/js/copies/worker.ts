@@ -1,9 +1,11 @@
-import { Workbox } from 'workbox-window';
 import { heard } from '@/api/heard';
 import { Noticed } from '@/api/noticed';
 
 /** How often a newer version is looked for while a page stays open, ms (assumed). */
 const LOOK = 30 * 60_000;
+
+/** So long after one could not be fetched whole, or was not found where the server says there is one, it is looked for again, ms (assumed). */
+const LOOK_AGAIN = 60_000;
 
 /** Longer after a press or a change of pages nobody expects the page to be loaded anew, ms (assumed). */
 const AT_ONCE = 2_000;
@@ -20,7 +22,7 @@ export class PageKeeper {
     readonly ready = new Noticed(false);
     /** A newer version lies on the device and waits until it may take over. */
     readonly newer = new Noticed(false);
-    private worker: Workbox | null = null;
+    private registered: ServiceWorkerRegistration | null = null;
     /** When it was asked to take over, ms. */
     private asked = -Infinity;
     /** It has taken over, later than it was asked or asked by another page: this page goes on with it as soon as it is left. */
@@ -29,18 +31,15 @@ export class PageKeeper {
     begin(): void {
         void this.standing();
         if (!('serviceWorker' in navigator) || import.meta.env.DEV) return;
-        this.worker = new Workbox('/sw.js');
-        this.worker.addEventListener('activated', () => this.ready.set(true));
-        this.worker.addEventListener('waiting', () => this.newer.set(true));
-        this.worker.addEventListener('controlling', ({ isUpdate, isExternal }) => {
-            if (!isUpdate && !isExternal) return;
+        // The first version on a device takes no page over; whichever does so later is a newer one.
+        navigator.serviceWorker.addEventListener('controllerchange', () => {
             if (Date.now() < this.asked + AT_ONCE) window.location.reload();
             else this.due = true;
         });
-        this.worker.register().then(
-            (registration) => this.ready.set(registration?.active != null),
-            () => undefined,
-        );
+        const register = () => void navigator.serviceWorker.register('/sw.js').then(this.keep, () => undefined);
+        // What the page itself needs is fetched first.
+        if (document.readyState === 'complete') register();
+        else window.addEventListener('load', register);
         setInterval(() => void this.look(), LOOK);
         heard.otherForm.subscribe(() => heard.otherForm.get() && void this.look());
     }
@@ -48,7 +47,7 @@ export class PageKeeper {
     /** Lets the newer version take over; the page is loaded anew with it. */
     take(): void {
         this.asked = Date.now();
-        this.worker?.messageSkipWaiting();
+        this.registered?.waiting?.postMessage({ type: 'SKIP_WAITING' });
     }
 
     /** A page has been left for another: the moment at which nothing is half typed. */
@@ -57,7 +56,45 @@ export class PageKeeper {
         else if (this.newer.get() && (await this.isAlone())) this.take();
     }
 
-    private look = async (): Promise<void> => this.worker?.update().catch(() => undefined);
+    private keep = (registered: ServiceWorkerRegistration | undefined): void => {
+        // A browser in which workers are blocked may answer with nothing.
+        if (!registered) return;
+        this.registered = registered;
+        this.ready.set(registered.active !== null);
+        if (registered.waiting) this.newer.set(true);
+        // One that had begun before this page heard of it is followed too.
+        this.follow(registered.installing);
+        registered.addEventListener('updatefound', () => this.follow(registered.installing));
+    };
+
+    /** From its first byte until it takes over or is given up: it could not be fetched whole, or another came after it. */
+    private follow(worker: ServiceWorker | null): void {
+        const done = new AbortController();
+        const follow = () => {
+            if (worker?.state === 'installed') this.newer.set(this.registered?.active != null);
+            if (worker?.state === 'redundant' && !this.registered?.waiting) {
+                this.newer.set(false);
+                this.lookAgain();
+            }
+            if (worker?.state !== 'activated') return;
+            this.ready.set(true);
+            done.abort();
+        };
+        worker?.addEventListener('statechange', follow, { signal: done.signal });
+    }
+
+    /** A browser may join a look to one it has begun before, which has read the older version: what the server says counts until it is found. */
+    private look = async (): Promise<void> => {
+        await this.registered?.update().catch(() => undefined);
+        if (heard.otherForm.get() && !this.newer.get() && !this.registered?.installing) this.lookAgain();
+    };
+
+    private again: ReturnType<typeof setTimeout> | undefined;
+
+    private lookAgain(): void {
+        clearTimeout(this.again);
+        this.again = setTimeout(() => void this.look(), LOOK_AGAIN);
+    }
 
     private async isAlone(): Promise<boolean> {
         const { held } = await navigator.locks.query();

@@ -1,7 +1,6 @@
 import { useMemo } from 'react';
-import type { Codec } from '@/bench/flat';
 import { PAGES, type BenchTool, type StateOf } from '@/bench/pages';
-import { useAddress } from '@/bench/useAddress';
+import { useAddress, type Codec } from '@/ui/useAddress';
 import { useRules, useSay } from '@/rules/rules';
 import { useVehicle } from '@/vehicles/VehicleChoice';
 

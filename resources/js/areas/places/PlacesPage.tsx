@@ -1,7 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { questions } from '@/api/questions';
 import { useState } from 'react';
-import { useSearchParams } from 'react-router';
 import { api, at } from '@/api/client';
 import type { Place } from '@/api/types';
 import { factsOf, roadWords, usePlanned, useRoutineText, useRules } from '@/rules/rules';
@@ -12,6 +11,7 @@ import { useNotice } from '@/ui/Notice';
 import { Sheet } from '@/ui/Sheet';
 import { isMeant } from '@/ui/search';
 import { Empty, Failed, Waiting } from '@/ui/State';
+import { asItStands, useAddress, withSaid } from '@/ui/useAddress';
 import { PlaceLines } from './PlaceLines';
 import { Sites } from './site/Sites';
 
@@ -23,8 +23,8 @@ export function PlacesPage() {
     const notice = useNotice();
     const [editing, setEditing] = useState<Place | 'new' | null>(null);
     const places = useQuery(questions.places());
-    const [search, setAddress] = useSearchParams();
-    const find = search.get('find') ?? '';
+    const [said, setSaid] = useAddress(asItStands);
+    const find = said.get('find') ?? '';
     const planned = usePlanned();
     const address = (place: Place) => {
         const { by } = planned(place.routine);
@@ -62,12 +62,12 @@ export function PlacesPage() {
                         type="search"
                         className="entry font-normal"
                         value={find}
-                        onChange={(event) => setAddress(event.target.value ? { find: event.target.value } : {}, { replace: true })}
+                        onChange={(event) => setSaid((before) => withSaid(before, { find: event.target.value }))}
                     />
                 </label>
             )}
             {places.data.length > 0 && found.length === 0 && <p>No place has all those words.</p>}
-            <Sites find={find} />
+            <Sites said={said} onSaid={setSaid} />
             <PlaceLines
                 heading="h2"
                 places={found.filter((place) => !foreign(place))}

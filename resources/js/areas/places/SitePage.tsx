@@ -62,14 +62,14 @@ function Drawing({ begin, site, onMerged }: { begin: Draft; site?: Site; onMerge
     const client = useQueryClient();
     const go = useNavigate();
     const notice = useNotice();
-    const [search] = useSearchParams();
-    const { draft, change, undo, canUndo, isChanged, throwAway, settle } = useDraft(begin, site?.id ?? `new ${search.get('start') ?? 't'}`);
+    const start = useSearchParams()[0].get('start') ?? 't';
+    const { draft, change, undo, canUndo, isChanged, throwAway, settle } = useDraft(begin, site?.id ?? `new ${start}`);
     const form = useForm({});
     const [road, setRoad] = useState<string | null>(null);
     const [using, setUsing] = useState(false);
     const [merging, setMerging] = useState(false);
     const pack = site?.pack ?? rules.pack;
-    const { answer, drawn, ways, way, taught, from, to, closed, first, lookAt, choose } = useWays(draft, pack);
+    const { search, answer, drawn, ways, way, taught, from, to, closed, first, lookAt, choose } = useWays(draft, pack);
     const arm = (id: string | null | undefined) => draft.arms.find((one) => one.id === id);
     const name = (id: string | null | undefined) => {
         const found = arm(id);

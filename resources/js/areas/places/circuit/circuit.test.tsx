@@ -83,7 +83,7 @@ describe('a circuit', () => {
         fireEvent.click(screen.getByRole('button', { name: new RegExp(`^Leave out ${name(2)}`) }));
         await waitFor(() => expect(asked(sent).at(-1)!.ways).toHaveLength(2));
         // It is all in the address: it can be kept, sent and opened again.
-        expect(screen.getByTestId('address').textContent).toMatch(/order=shortest/);
+        await waitFor(() => expect(screen.getByTestId('address').textContent).toMatch(/order=shortest/));
     });
 
     it('shows no answer that speaks of other ways, and takes none while another is on its way', async () => {

@@ -1,9 +1,9 @@
 import { useQuery } from '@tanstack/react-query';
-import { useSearchParams } from 'react-router';
 import { questions } from '@/api/questions';
 import type { SiteLine } from '@/api/types';
 import { useRules } from '@/rules/rules';
 import { askedOf, read, written, type Mark, type Order, type Planned, type Taken } from '@/site/circuit';
+import { asItStands, useAddress, withSaid } from '@/ui/useAddress';
 
 export const ORDERS: Record<Order, string> = {
     shortest: 'Shortest',
@@ -31,7 +31,7 @@ const onAWorkingDay = (at: string): string => `2026-01-07T${at}:00+00:00`;
 /** The circuit that stands in the address: nothing of it is lost over a reload, and it can be sent and opened by a colleague. */
 export function useCircuit(sites: SiteLine[], marks: Mark[]) {
     const rules = useRules();
-    const [search, setSearch] = useSearchParams();
+    const [search, setSearch] = useAddress(asItStands);
     const kept = useQuery(questions.circuits()).data?.find(({ id }) => id === search.get('kept')) ?? null;
     const measured = useQuery(questions.legs()).data?.measured;
     const start = marks.find(({ id }) => id === search.get('from')) ?? marks[0]!;
@@ -42,19 +42,14 @@ export function useCircuit(sites: SiteLine[], marks: Mark[]) {
     const ways = search.getAll('way');
     const taken = ways.flatMap((said) => read(said, sites) ?? []);
     const plan: Planned = { start, end, minutes, order, taken, sites, pack: rules.pack, measured, startsAt: at === '' ? null : onAWorkingDay(at) };
-    const change = (said: Said) => {
-        const next = new URLSearchParams(search);
-        for (const name of ['from', 'to', 'order', 'at', 'kept'] as const) {
-            const value = said[name];
-            if (value === '') next.delete(name);
-            else if (value) next.set(name, value);
-        }
-        if (said.minutes) next.set('minutes', String(said.minutes));
-        if (said.taken) {
-            next.delete('way');
-            said.taken.forEach((one) => next.append('way', written(one)));
-        }
-        setSearch(next, { replace: true });
-    };
+    const change = ({ taken: ways, minutes, ...said }: Said) =>
+        setSearch((before) => {
+            const next = withSaid(before, { ...said, ...(minutes ? { minutes: String(minutes) } : {}) });
+            if (ways) {
+                next.delete('way');
+                ways.forEach((one) => next.append('way', written(one)));
+            }
+            return next;
+        });
     return { plan, kept, at, lost: ways.length - taken.length, asked: askedOf(plan), change, search };
 }

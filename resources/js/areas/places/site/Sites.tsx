@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
-import { Link, useSearchParams } from 'react-router';
+import { useState, type Dispatch, type SetStateAction } from 'react';
+import { Link } from 'react-router';
 import { api, at } from '@/api/client';
 import { questions } from '@/api/questions';
 import type { SiteLine, SiteNear } from '@/api/types';
@@ -15,6 +15,7 @@ import { NearChoice, type Near } from './NearChoice';
 import { useNotice } from '@/ui/Notice';
 import { NotShown } from '@/ui/NotShown';
 import { isMeant } from '@/ui/search';
+import { withSaid } from '@/ui/useAddress';
 
 /** So many kinds are offered at once: most of what is drawn is one of them. */
 const FIRST = 5;
@@ -22,7 +23,7 @@ const FIRST = 5;
 const address = ({ id }: { id: string }) => `/places/sites/${id}`;
 
 /** The sites of the school: where they lie, and as a list; a new one begins as what it is most like. */
-export function Sites({ find }: { find: string }) {
+export function Sites({ said, onSaid }: { said: URLSearchParams; onSaid: Dispatch<SetStateAction<URLSearchParams>> }) {
     const client = useQueryClient();
     const say = useSay();
     const text = useRoutineText();
@@ -31,26 +32,16 @@ export function Sites({ find }: { find: string }) {
     const [all, setAll] = useState(false);
     const [picked, setPicked] = useState(false);
     const [only, setOnly] = useState<'' | 'unused' | 'easy' | 'hard'>('');
-    const [search, setSearch] = useSearchParams();
     const marks = useMarks();
-    const near: Near = { what: search.get('near') ?? '', within: Number(search.get('within')) || null };
+    const near: Near = { what: said.get('near') ?? '', within: Number(said.get('within')) || null };
+    const find = said.get('find') ?? '';
     const from = marks.find(({ id }) => id === near.what);
     const distances = useQuery({
         ...questions.sitesNear({ latitude_deg: from?.latitude_deg ?? 0, longitude_deg: from?.longitude_deg ?? 0 }),
         enabled: from !== undefined,
     });
     const byTime = new Map(from ? distances.data?.map((row, rank) => [row.site, { ...row, rank }]) : []);
-    const look = ({ what, within }: Near) => {
-        const next = new URLSearchParams(search);
-        for (const [name, value] of [
-            ['near', what],
-            ['within', what === '' ? '' : String(within ?? '')],
-        ] as const) {
-            if (value === '') next.delete(name);
-            else next.set(name, value);
-        }
-        setSearch(next, { replace: true });
-    };
+    const look = ({ what, within }: Near) => onSaid((before) => withSaid(before, { near: what, within: what === '' ? '' : String(within ?? '') }));
     const putAway = async (site: SiteLine) => {
         const again = () => client.invalidateQueries({ queryKey: ['sites'] });
         await api.DELETE('/sites/{site}', at({ site: site.id }));

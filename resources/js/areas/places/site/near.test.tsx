@@ -1,7 +1,10 @@
 import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { answer, server, show } from '@/testing/answers';
+import { Addressed } from '@/testing/Addressed';
 import { Sites } from './Sites';
+
+const sitesHere = <Addressed>{(said, onSaid) => <Sites said={said} onSaid={onSaid} />}</Addressed>;
 
 const sites = answer('demo-sites');
 const near = answer('demo-sites-near');
@@ -24,7 +27,7 @@ afterEach(() => {
 describe('sites near a pick-up', () => {
     it('stand by how long one drives there, and say it', async () => {
         server(replies);
-        show(<Sites find="" />);
+        show(sitesHere);
         await choose('Near', picked.id);
         await waitFor(() => expect(names()[0]).toBe(name(near[0]!.site)));
         const shown = names();
@@ -37,7 +40,7 @@ describe('sites near a pick-up', () => {
 
     it('are only those that are near enough where that is wanted, on the map as well', async () => {
         server(replies);
-        show(<Sites find="" />, 'owner', `/places?near=${picked.id}&within=5`);
+        show(sitesHere, 'owner', `/places?near=${picked.id}&within=5`);
         const close = near.filter(({ time_s }) => time_s <= 300).map(({ site }) => name(site));
         expect(close.length).toBeGreaterThan(0);
         expect(close.length).toBeLessThan(near.length);
@@ -51,7 +54,7 @@ describe('sites near a pick-up', () => {
 
     it('has the pick-up that is looked from on the map; all of them where that is wanted', async () => {
         server(replies);
-        show(<Sites find="" />);
+        show(sitesHere);
         const flags = () => screen.queryAllByRole('img', { name: /^Pick-up/ });
         await choose('Near', picked.id);
         await waitFor(() => expect(flags().map((flag) => flag.getAttribute('aria-label'))).toEqual([`Pick-up: ${picked.name}`]));
@@ -62,12 +65,12 @@ describe('sites near a pick-up', () => {
     it('offers nothing to be near where nobody lies anywhere, and says where the distances are not known', async () => {
         const nowhere = learners.map((learner) => ({ ...learner, pick_up_latitude_deg: null, pick_up_longitude_deg: null }));
         server({ ...replies, 'GET learners': nowhere });
-        show(<Sites find="" />);
+        show(sitesHere);
         await screen.findByRole('heading', { name: sites[0]!.name });
         expect(screen.queryByLabelText('Near')).toBeNull();
         cleanup();
         server({ ...replies, [`GET ${asked}`]: 500 });
-        show(<Sites find="" />, 'owner', `/places?near=${picked.id}`);
+        show(sitesHere, 'owner', `/places?near=${picked.id}`);
         expect(await screen.findByText(/How far they are is not known/)).toBeTruthy();
         expect(names()).toHaveLength(sites.length);
     });

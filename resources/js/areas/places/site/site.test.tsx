@@ -1,9 +1,12 @@
-import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { act, cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { Route, Routes } from 'react-router';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { answer, server, show, tool, written } from '@/testing/answers';
 import { SitePage } from '../SitePage';
+import { Addressed } from '@/testing/Addressed';
 import { Sites } from './Sites';
+
+const sitesHere = <Addressed>{(said, onSaid) => <Sites said={said} onSaid={onSaid} />}</Addressed>;
 
 const site = answer('demo-site');
 const sites = answer('demo-sites');
@@ -87,6 +90,24 @@ describe('a site', () => {
         expect(await screen.findByText(`Approach in lane ${lanes.approach_lane}`)).toBeTruthy();
         expect(screen.getByText(lanes.reasons[0]!, { exact: false })).toBeTruthy();
         expect(sent.find(({ path }) => path === 'compute/lanes')!.body).toEqual(asked);
+    });
+
+    it('takes two presses in one breath: where one comes from, and where one goes', async () => {
+        server(replies);
+        show(page, 'instructor', '/places/sites/new?start=t');
+        const press = (road: Element) => road.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', bubbles: true }));
+        const road = (said: RegExp) => screen.getAllByRole('button', { name: said })[0]!;
+        const stem = await screen.findByRole('button', { name: /^Side road, south: where we come from/ });
+        act(() => {
+            press(stem);
+            press(road(/^Main road \(west\)/));
+        });
+        expect(screen.getByRole('heading', { name: 'Side road → Main road (west), left' })).toBeTruthy();
+        act(() => {
+            press(road(/^Main road \(east\)/));
+            press(stem);
+        });
+        expect(screen.getByRole('heading', { name: 'Main road (east) → Side road, left' })).toBeTruthy();
     });
 
     it('takes a change back, a run of the same at once', async () => {
@@ -303,7 +324,7 @@ describe('a site that was drawn twice', () => {
 describe('the sites of a school', () => {
     it('are listed and lie on the map, those that are used before the others', async () => {
         server(replies);
-        show(<Sites find="" />);
+        show(sitesHere);
         expect(await screen.findByRole('heading', { name: sites[0]!.name })).toBeTruthy();
         expect(screen.getAllByRole('listitem')).toHaveLength(sites.length);
         expect(screen.getByRole('link', { name: 'A T' }).getAttribute('href')).toBe('/places/sites/new?start=t');
@@ -315,7 +336,7 @@ describe('the sites of a school', () => {
 
     it('are found by the name of a road, by a routine, and by what was never used', async () => {
         server(replies);
-        const { unmount } = show(<Sites find="ropewalk emerge right" />);
+        const { unmount } = show(sitesHere, 'owner', '/places?find=ropewalk+emerge+right');
         await screen.findByRole('heading', { name: 'Ropewalk at Mole Street' });
         expect(screen.queryByRole('heading', { name: 'Harbour lights' })).toBeNull();
         fireEvent.click(screen.getByRole('button', { name: 'Never used' }));
@@ -338,7 +359,7 @@ describe('the sites of a school', () => {
                 kept: 1,
             }),
         });
-        show(<Sites find="" />);
+        show(sitesHere);
         await screen.findByRole('heading', { name: sites[0]!.name });
         bring('no JSON');
         expect(await screen.findByText(/town.geojson is no GeoJSON/)).toBeTruthy();
@@ -357,7 +378,7 @@ describe('the sites of a school', () => {
 
     it('say what a site is for where there is none yet', async () => {
         server({ ...replies, 'GET sites': [] });
-        show(<Sites find="" />);
+        show(sitesHere);
         expect(await screen.findByText(/a T gives six, a crossroads twelve/)).toBeTruthy();
     });
 });

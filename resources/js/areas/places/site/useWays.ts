@@ -1,15 +1,15 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useSearchParams } from 'react-router';
 import { questions } from '@/api/questions';
 import type { Site } from '@/api/types';
 import { useCompute } from '@/compute/useCompute';
 import type { Draft } from '@/site/draft';
+import { asItStands, useAddress, withSaid } from '@/ui/useAddress';
 import type { Way } from './WayFacts';
 
 /** Every way through what is drawn, as the core reads it, and the one that is looked at: it stands in the address. */
 export function useWays(draft: Draft, pack: Site['pack']) {
-    const [search, setSearch] = useSearchParams();
+    const [search, setSearch] = useAddress(asItStands);
     const asked = { pack, kind: draft.kind, arms: draft.arms };
     const drawn = useCompute('site', asked);
     // What cannot be is said; what could be before stays in sight until it can be again.
@@ -28,6 +28,8 @@ export function useWays(draft: Draft, pack: Site['pack']) {
         placeholderData: (before) => before,
     });
     return {
+        /** The address as it is said, which the page's own follows a moment later. */
+        search,
         answer,
         /** Of what is drawn now: waiting, or what the core refuses of it. */
         drawn,
@@ -39,19 +41,12 @@ export function useWays(draft: Draft, pack: Site['pack']) {
         to: way?.to ?? to ?? null,
         closed: answer?.closed.find((one) => one.from === from && one.to === to),
         first: first.data?.measure_first ?? [],
-        lookAt: (one: Pick<Way, 'from' | 'to' | 'routine'>) =>
-            setSearch((before) => ({ ...kept(before), from: one.from, to: one.to, routine: one.routine }), { replace: true }),
+        lookAt: ({ from, to, routine }: Pick<Way, 'from' | 'to' | 'routine'>) => setSearch((before) => withSaid(before, { from, to, routine })),
         /** A road is pressed: where one comes from, and then where one goes. */
         choose: (id: string) =>
-            setSearch(
-                (before) => {
-                    const isChoosing = before.get('from') !== null && before.get('to') === null;
-                    return { ...kept(before), ...(isChoosing && id !== before.get('from') ? { from: before.get('from')!, to: id } : { from: id }) };
-                },
-                { replace: true },
-            ),
+            setSearch((before) => {
+                const isChoosing = before.get('from') !== null && before.get('to') === null && id !== before.get('from');
+                return withSaid(before, { routine: '', ...(isChoosing ? { to: id } : { from: id, to: '' }) });
+            }),
     };
 }
-
-/** What stands in the address besides the way. */
-const kept = (search: URLSearchParams): Record<string, string> => (search.has('start') ? { start: search.get('start')! } : {});

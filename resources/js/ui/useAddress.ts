@@ -1,6 +1,25 @@
 import { useEffect, useState, type Dispatch, type SetStateAction } from 'react';
 import { useSearchParams } from 'react-router';
-import type { Codec } from './flat';
+
+/** How a page's state stands in its address, so that it can be shared, kept and come back to. */
+export interface Codec<State> {
+    /** What cannot be read keeps its default: an address typed by hand must not break the page. */
+    read: (params: URLSearchParams) => State;
+    write: (state: State) => URLSearchParams;
+}
+
+/** Where the address itself is the state. Whoever changes it changes a copy. */
+export const asItStands: Codec<URLSearchParams> = { read: (params) => new URLSearchParams(params), write: (state) => state };
+
+/** The same address with some of it said anew; empty takes it out. */
+export function withSaid(address: URLSearchParams, said: Record<string, string>): URLSearchParams {
+    const next = new URLSearchParams(address);
+    for (const [name, value] of Object.entries(said)) {
+        if (value === '') next.delete(name);
+        else next.set(name, value);
+    }
+    return next;
+}
 
 /** The address follows the state this long after it rests, ms: a drag must not wait for it. */
 const REST = 200;
