@@ -43,6 +43,12 @@ final class Inputs
             'mock_tests' => [['on' => '2026-05-12', 'result' => 'pass']], 'test_on' => '2026-07-01', 'lesson_minutes' => 60, 'lesson_minutes_a_week' => 120,
             'practice_minutes_a_week' => 0, 'seed' => 1,
         ],
+        'series' => ['pack' => 'gb', 'parts' => [
+            ['tool' => 'approach', 'routine' => 'roundabout', 'exit' => 'left', 'limit_mph' => 40],
+            ['tool' => 'join', 'distance_m' => 60, 'slip_length_m' => 300, 'main_speed_mph' => 60],
+            ['tool' => 'leave', 'distance_m' => 900, 'slip_length_m' => 250],
+            ['tool' => 'approach', 'routine' => 'mini-roundabout', 'exit' => 'back', 'limit_mph' => 40],
+        ]],
         'sight' => ['pack' => 'gb', 'limit_mph' => 50, 'bend_radius_m' => 120, 'offset_m' => 3],
         'site' => [
             'pack' => 'gb', 'kind' => 'junction',

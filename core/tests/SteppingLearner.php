@@ -49,12 +49,15 @@ final class SteppingLearner
         $this->now = new \DateTimeImmutable('2026-01-05T10:00:00Z');
     }
 
-    /** @return list<Evidence> the marks of one more lesson, a week or so on */
-    public function drive(int $rounds): array
+    /**
+     * @param  ?list<string>  $only  routines, drawn from as often as they stand there; null for those met by then
+     * @return list<Evidence> the marks of one more lesson, a week or so on
+     */
+    public function drive(int $rounds, ?array $only = null): array
     {
         $this->lesson++;
         $this->now = $this->now->modify('+'.$this->draw->one([4, 7, 7, 7, 10, 21]).' days');
-        $known = array_slice(self::ROUTINES, 0, min(count(self::ROUTINES), 3 + $this->lesson));
+        $known = $only ?? array_slice(self::ROUTINES, 0, min(count(self::ROUTINES), 3 + $this->lesson));
         $day = $this->drawn($this->people->days) - 1;
         $marks = [];
         for ($i = 0; $i < $rounds; $i++) {
@@ -81,6 +84,24 @@ final class SteppingLearner
         $this->evidence = [...$this->evidence, ...$marks];
 
         return $marks;
+    }
+
+    /** Chance of "unaided" today, bad days and good ones averaged; what was never driven stands lowest. */
+    public function alone(RoutineCode $routine, Step $step): float
+    {
+        $cell = "{$routine->value}.{$step->value}";
+        $unaided = array_column($this->people->outcomes, count(Outcome::cases()) - 1);
+        $of = function (int $state) use ($unaided): float {
+            $chance = 0.0;
+            foreach ($this->people->days as $day => $share) {
+                $as = max(0, min($this->people->top(), $state + $day - 1));
+                $chance += $share * ((1.0 - $this->people->byTheDay) * $unaided[$state] + $this->people->byTheDay * $unaided[$as]);
+            }
+
+            return $chance;
+        };
+
+        return $of($this->states[$cell] ?? 0);
     }
 
     /** @param  list<float>  $chances */

@@ -8,7 +8,7 @@
 /** From the ground up; README and docs/decisions/0001 draw them. */
 const CORE = [
     'Fault', 'Quantity', 'Trade', 'Rules', 'Sight', 'Place', 'Vehicle', 'Motion', 'Judgement', 'Routine', 'Site', 'Track', 'Circuit', 'Diary', 'Plan',
-    'FastRoad', 'Lanes', 'Record', 'Assessment', 'Skill', 'Next', 'School', 'Compute', 'Road', 'Docs',
+    'FastRoad', 'Series', 'Lanes', 'Record', 'Assessment', 'Skill', 'Next', 'School', 'Compute', 'Road', 'Docs',
 ];
 
 const INTERFACE_ROOMS = [

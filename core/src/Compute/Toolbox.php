@@ -21,6 +21,7 @@ use NobleTurn\Core\Compute\Tool\NextLessonTool;
 use NobleTurn\Core\Compute\Tool\OvertakeTool;
 use NobleTurn\Core\Compute\Tool\ReadyTool;
 use NobleTurn\Core\Compute\Tool\ReverseTool;
+use NobleTurn\Core\Compute\Tool\SeriesTool;
 use NobleTurn\Core\Compute\Tool\SightTool;
 use NobleTurn\Core\Compute\Tool\SiteTool;
 use NobleTurn\Core\Compute\Tool\SkillTool;
@@ -38,7 +39,7 @@ use NobleTurn\Core\Rules\RulePacks;
 final class Toolbox
 {
     /** Moves with every change of an answer: GoldenTest fails until it does. */
-    public const VERSION = '0.13.0';
+    public const VERSION = '0.14.0';
 
     private const MOST_SWEPT = 240;
 
@@ -51,7 +52,7 @@ final class Toolbox
         return [
             new AmberTool, new ApproachTool, new CircuitTool, new ClearanceTool, new CrossingTool, new EngineTool, new FollowingTool, new GapTool, new JoinTool,
             new LaneChangeTool, new LanesTool, new LeaveTool, new MarkTestTool, new NextLessonTool, new OvertakeTool,
-            new ReadyTool, new ReverseTool, new SightTool, new SiteTool,
+            new ReadyTool, new ReverseTool, new SeriesTool, new SightTool, new SiteTool,
             new SkillTool, new SteeringTool, new StoppingTool, new SweptPathTool,
         ];
     }

@@ -93,7 +93,7 @@ final readonly class Leaving
     /** Mean deceleration of the hardest stage, m/s2. */
     public function meanMps2(): float
     {
-        return max(0.0, ...array_map(self::meanOf(...), $this->stages));
+        return max([0.0, ...array_map(self::meanOf(...), $this->stages)]);
     }
 
     /** The hardest moment, m/s2. */

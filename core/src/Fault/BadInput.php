@@ -27,4 +27,10 @@ final class BadInput extends \InvalidArgumentException implements CoreException
     {
         return new self([$field => [$sentence]]);
     }
+
+    /** The same of what stands under a path: `limit_mph` of `parts.1` is `parts.1.limit_mph`. */
+    public function under(string $path): self
+    {
+        return new self(array_combine(array_map(static fn (string $field): string => "{$path}.{$field}", array_keys($this->errors)), array_values($this->errors)));
+    }
 }

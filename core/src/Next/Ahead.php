@@ -81,9 +81,10 @@ final class Ahead
      * @param  list<Routine>  $required
      * @param  float  $harder  a test than easy conditions, logits
      * @param  \Closure(): float  $normal  a draw of mean 0 and variance 1
+     * @param  float  $lately  how far the last lessons say they are from what the whole record says, logits
      */
     public function __construct(
-        Learner $learner, Possible $possible, array $required, private readonly Schedule $schedule, float $harder, \Closure $normal,
+        Learner $learner, Possible $possible, array $required, private readonly Schedule $schedule, float $harder, \Closure $normal, float $lately = 0.0,
     ) {
         $this->gains = $possible->practice() * exp(self::PACE_DIFFERS * $normal());
         $this->fading = $learner->fit->model->fading;
@@ -95,7 +96,7 @@ final class Ahead
             $now[$code] = [0.0, (float) ($learner->daysSince($routine) ?? 0)];
             foreach (Step::cases() as $step) {
                 if ($routine->has($step)) {
-                    $this->stands[$code][$step->value] = $possible->stands($routine->code, $step) - $harder;
+                    $this->stands[$code][$step->value] = $possible->stands($routine->code, $step) - $harder + $lately;
                     $this->room[$code][$step->value] = self::above($ceiling + self::STEPS_DIFFER * $normal() - $this->stands[$code][$step->value]);
                     $this->driven[$code][$step->value] = $this->standsFor(
                         (float) $learner->fit->driven($routine->code, $step), $possible->stands($routine->code, $step) - $learner->fit->model->start,

@@ -19,7 +19,7 @@ final readonly class Forecast
     /** No further ahead is looked (assumed). */
     public const MOST_LESSONS = 60;
 
-    private const DRAWS = 40;
+    private const DRAWS = 64;
 
     /** Enough to compare two ways to go on, of the same learners. */
     public const FEW = 20;
@@ -38,12 +38,15 @@ final readonly class Forecast
     /** @param  non-empty-list<Routine>  $required */
     public static function of(Learner $learner, array $required, TestDrive $test, Schedule $schedule, int $seed, int $draws = self::DRAWS): self
     {
-        $normal = (new Normals($seed))->__invoke(...);
+        $normals = new Normals($seed, $draws);
         $day = sqrt($learner->fit->model->ofTheDay);
         $harder = $learner->fit->harder(self::conditions());
+        $lately = Lately::of($learner);
         $chances = $lessons = [];
         for ($i = 0; $i < $draws; $i++) {
-            $ahead = new Ahead($learner, $learner->fit->drawn($normal), $required, $schedule, $harder, $normal);
+            $normal = $normals->of($i);
+            $now = $lately->mean + sqrt($lately->variance) * $normal();
+            $ahead = new Ahead($learner, $learner->fit->drawn($normal), $required, $schedule, $harder, $normal, $now);
             // Good days and bad ones: one deviation up or down.
             $passes = static function (int $lesson) use ($ahead, $test, $day, $required): float {
                 $abilities = $ahead->after($lesson);

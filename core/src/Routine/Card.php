@@ -62,7 +62,7 @@ final readonly class Card
 
         return new self(
             $code, $wording->say($routine->title), $wording->say($routine->where), $routine->section, $wording->say($routine->section->title()),
-            self::direction($routine, $wording, $side), $say($routine->afterwards), $routine->sketch, $side, $say($routine->find),
+            self::direction($routine, $wording, $side, $wayOut), $say($routine->afterwards), $routine->sketch, $side, $say($routine->find),
             array_map(static fn (Instruction $instruction): Instruction => $instruction->spoken($wording, $hasClutch, $level), $routine->instructions),
             $says,
             array_map(
@@ -85,11 +85,13 @@ final readonly class Card
         throw new \LogicException("{$this->code->value} has no {$step->value}.");
     }
 
-    /** The side in a direction is the way out; ahead, one goes straight over what is round, and straight on elsewhere. */
-    private static function direction(Routine $routine, Wording $wording, ?Side $side): string
+    /** The side in a direction is the way out; ahead, one goes straight over what is round, and straight on elsewhere; back, all the way round it. */
+    private static function direction(Routine $routine, Wording $wording, ?Side $side, WayOut $wayOut): string
     {
         $text = $routine->direction;
-        if ($side === null) {
+        if ($wayOut === WayOut::Back) {
+            $text = str_replace('turn {turn}', 'go all the way round and back', $text);
+        } elseif ($side === null) {
             $text = str_replace('turn {turn}', $routine->section === Section::Roundabouts ? 'go straight over' : 'go straight on', $text);
         }
 

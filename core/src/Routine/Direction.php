@@ -7,6 +7,9 @@ namespace NobleTurn\Core\Routine;
 /** How the instructor says where to go. */
 final class Direction
 {
+    /** Where nothing is asked for but to go on. */
+    public const AHEAD = 'Follow the road ahead.';
+
     /**
      * Several that have to be said before the first of them; what is the same as the one before is not said twice.
      *

@@ -110,3 +110,10 @@ it('calls the brake harsh by what the surface bears, without a jump on the way',
     }
     expect($worst)->toBe(2);
 });
+
+it('brakes nowhere where the end of the slip road is as fast as the main road', function (): void {
+    $leaving = new Leaving(26.0, 250.0, 26.0, null, 40.0, null);
+
+    expect($leaving->braking())->toBe('even')->and($leaving->peakMps2())->toBe(0.0)->and($leaving->shedBeforeMps())->toBe(0.0)
+        ->and($leaving->mpsAt(249.0))->toBe(26.0);
+});

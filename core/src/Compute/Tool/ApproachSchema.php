@@ -23,6 +23,12 @@ final class ApproachSchema
 
     private const SIDES = ['left', 'right'];
 
+    /** @return array<string, mixed> one that nothing follows */
+    public static function alone(): array
+    {
+        return Out::object(self::plan() + ['then' => ['type' => 'null']], self::HEADLINES);
+    }
+
     /** @return array<string, array<string, mixed>> */
     public static function of(): array
     {
@@ -34,7 +40,7 @@ final class ApproachSchema
             'earliest_m' => Out::number('where this routine may begin, metres to its own line'),
             'say_together' => Out::flag('its direction has to be said before the one before it'),
             'direction' => Out::text('how it is said'),
-            'plan' => Out::maybe(Out::object(self::plan() + ['then' => ['type' => 'null']], self::HEADLINES), 'its plan, on its own axis'),
+            'plan' => Out::maybe(self::alone(), 'its plan, on its own axis'),
         ]);
 
         return self::plan() + ['then' => [

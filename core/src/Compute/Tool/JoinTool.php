@@ -88,13 +88,21 @@ final class JoinTool implements ReadsAScene
     public function answer(Values $input): Answer
     {
         $pack = CommonFields::pack($input);
-        $joining = self::read($input, $pack);
-        $plan = new JoinPlan($joining, $pack, self::leader($input));
+        $plan = self::planned($input);
+        $joining = $plan->joining;
 
         return new Answer(
             $pack->code(), $pack->version(), JoinPresenter::body($plan), JoinPresenter::assumptions($input, $joining, $pack),
             JoinPresenter::warnings($plan, $input->flag('leaving_across') ?? false, $pack),
         );
+    }
+
+    /** @throws BadInput where fields contradict each other */
+    public static function planned(Values $input): JoinPlan
+    {
+        $pack = CommonFields::pack($input);
+
+        return new JoinPlan(self::read($input, $pack), $pack, self::leader($input));
     }
 
     private static function leader(Values $input): ?Neighbour

@@ -9,17 +9,13 @@ use NobleTurn\Core\Compute\Field\ChoiceField;
 use NobleTurn\Core\Compute\Field\NumberField;
 use NobleTurn\Core\Compute\Field\QuantityField;
 use NobleTurn\Core\Compute\Kind;
-use NobleTurn\Core\Compute\Out;
 use NobleTurn\Core\Compute\QuickAnswer;
 use NobleTurn\Core\Compute\ReadsAScene;
 use NobleTurn\Core\Compute\Shape;
 use NobleTurn\Core\Compute\Values;
-use NobleTurn\Core\FastRoad\LeaveEvent;
-use NobleTurn\Core\FastRoad\LeaveEventKind;
 use NobleTurn\Core\FastRoad\LeavePlan;
 use NobleTurn\Core\FastRoad\Leaving;
 use NobleTurn\Core\Fault\BadInput;
-use NobleTurn\Core\Judgement\Braking;
 use NobleTurn\Core\Plan\Warning;
 use NobleTurn\Core\Quantity\Speed;
 use NobleTurn\Core\Routine\Wording;
@@ -32,8 +28,6 @@ use NobleTurn\Core\Trade\Side;
 final class LeaveTool implements ReadsAScene
 {
     use QuickAnswer;
-
-    private const STEP_M = 5.0;
 
     public function name(): string
     {
@@ -68,32 +62,7 @@ final class LeaveTool implements ReadsAScene
 
     public function output(): array
     {
-        $column = static fn (string $about): array => Out::list(['type' => 'number'], $about);
-
-        return [
-            'events' => Out::list(Out::object([
-                'kind' => ['enum' => array_column(LeaveEventKind::cases(), 'value')],
-                'at_m' => Out::number('metres to the beginning of the slip road, negative on it'),
-                'time_s' => Out::number('seconds to it, negative on it'),
-                'speed_mps' => Out::number('there'), 'text' => Out::text('in words'),
-                'side' => ['type' => ['string', 'null'], 'enum' => ['left', 'right', null]], 'gear' => Out::integer('taken there', nullable: true),
-            ]), 'in the order in which they come'),
-            'decel_mps2' => Out::number('mean over the hardest stretch'),
-            'peak_decel_mps2' => Out::number('its hardest moment'),
-            'braking' => Out::choice(Braking::class, 'how that feels'),
-            'late_half_decel_mps2' => Out::number('what it would be with the brake left to the second half'),
-            'shed_before_mps' => Out::number('how much would have to go on the main road for the brake to stay firm; 0 where it does'),
-            'brake_from_m' => Out::number('metres to the beginning of the slip road, negative on it'),
-            'bend_speed_mps' => Out::number('before the bend', nullable: true),
-            'slip_lane' => Out::integer('lane of the slip road to take, from 1 at the nearside'),
-            'slip_lane_reason' => Out::text('why'),
-            'verdict' => ['enum' => ['even', 'firm', 'harsh'], 'description' => 'one even brake, a firm one from the beginning, or more than should be asked'],
-            'fits' => Out::flag('whether it needs no harsh brake'),
-            'profile' => Out::object([
-                'distance_m' => $column('metres to the beginning of the slip road'), 'time_s' => $column('seconds to it'),
-                'speed_mps' => $column('speed'), 'decel_mps2' => $column('deceleration'),
-            ]),
-        ];
+        return LeavePresenter::schema();
     }
 
     public function scene(Values $input): Leaving
@@ -101,29 +70,19 @@ final class LeaveTool implements ReadsAScene
         return self::read($input);
     }
 
+    /** @throws BadInput where fields contradict each other */
+    public static function planned(Values $input): LeavePlan
+    {
+        return self::plan($input, self::read($input), CommonFields::pack($input));
+    }
+
     public function answer(Values $input): Answer
     {
         $pack = CommonFields::pack($input);
         $leaving = self::read($input);
         $plan = self::plan($input, $leaving, $pack);
-        [$lane, $reason] = $plan->lane();
-        $verdict = $leaving->braking();
 
-        return new Answer($pack->code(), $pack->version(), [
-            'events' => array_map(static fn (LeaveEvent $event): array => self::row($event, $plan), $plan->events()),
-            'decel_mps2' => round($leaving->meanMps2(), 3),
-            'peak_decel_mps2' => round($leaving->peakMps2(), 3),
-            'braking' => Braking::feltAt($leaving->peakMps2())->value,
-            'late_half_decel_mps2' => round($leaving->lateHalfMps2(), 3),
-            'shed_before_mps' => round($leaving->shedBeforeMps(), 2),
-            'brake_from_m' => round(-($leaving->stages[0]['from'] ?? $leaving->lengthMetres), 1),
-            'bend_speed_mps' => $leaving->bendMps() === null ? null : round($leaving->bendMps(), 2),
-            'slip_lane' => $lane,
-            'slip_lane_reason' => $reason,
-            'verdict' => $verdict,
-            'fits' => $verdict !== 'harsh',
-            'profile' => self::profile($plan),
-        ], [
+        return new Answer($pack->code(), $pack->version(), LeavePresenter::body($plan, $plan->events()), [
             new Assumption(Wording::part($pack, 'straight on the {slip road} before the brake'), Leaving::SETTLE_S, 's', Source::assumed()),
             new Assumption('comfortable in a bend', Leaving::SIDEWAYS, 'm/s2', Source::assumed()),
             new Assumption('harsh from', Leaving::HARSH, 'm/s2', Source::commonPractice()),
@@ -163,33 +122,6 @@ final class LeaveTool implements ReadsAScene
             $leaving, $pack, PracticeField::read($input, $pack), VehicleField::read($input), CommonFields::gradient($input),
             ArmsReader::whole($input, 'lanes') ?? 1, $input->choice('next_turn', Side::class), $input->distance('lower_limit')?->inMetres(),
         );
-    }
-
-    /** @return array<string, mixed> */
-    private static function row(LeaveEvent $event, LeavePlan $plan): array
-    {
-        return [
-            'kind' => $event->kind->value, 'at_m' => round(-$event->placeMetres, 1) + 0.0, 'time_s' => round($plan->secondsTo($event->placeMetres), 1) + 0.0,
-            'speed_mps' => round($plan->leaving->mpsAt($event->placeMetres), 2), 'text' => $event->text, 'side' => $event->side?->value,
-            'gear' => $event->gear,
-        ];
-    }
-
-    /** @return array<string, list<float>> */
-    private static function profile(LeavePlan $plan): array
-    {
-        $leaving = $plan->leaving;
-        $columns = ['distance_m' => [], 'time_s' => [], 'speed_mps' => [], 'decel_mps2' => []];
-        $last = $leaving->lengthMetres;
-        for ($place = -400.0; $place < $last + self::STEP_M; $place += self::STEP_M) {
-            $at = min($last, $place);
-            $columns['distance_m'][] = round(-$at, 2);
-            $columns['time_s'][] = round($plan->secondsTo($at), 3);
-            $columns['speed_mps'][] = round($leaving->mpsAt($at), 3);
-            $columns['decel_mps2'][] = round($leaving->mps2At($at), 3);
-        }
-
-        return $columns;
     }
 
     /** @return list<Warning> */

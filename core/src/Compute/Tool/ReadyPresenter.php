@@ -47,6 +47,21 @@ final class ReadyPresenter
         ];
     }
 
+    /**
+     * The mean, and what eight of ten draws lie between; where one in a hundred is far off, the mean lies outside of those, and is in the range all the same.
+     *
+     * @return array{estimate: float, low: float, high: float}
+     */
+    private static function chance(Forecast $forecast): array
+    {
+        $estimate = $forecast->chance();
+
+        return [
+            'estimate' => round($estimate, 3), 'low' => round(min($estimate, (float) Forecast::quantile($forecast->chances, 0.1)), 3),
+            'high' => round(max($estimate, (float) Forecast::quantile($forecast->chances, 0.9)), 3),
+        ];
+    }
+
     /** @return array<string, mixed> */
     public static function body(Ready $ready, ?\DateTimeImmutable $testOn): array
     {
@@ -57,10 +72,7 @@ final class ReadyPresenter
         return [
             'verdict' => $ready->verdict->value,
             'message' => self::message($ready, $by),
-            'chance' => $forecast === null ? null : [
-                'estimate' => round($forecast->chance(), 3), 'low' => round((float) Forecast::quantile($forecast->chances, 0.1), 3),
-                'high' => round((float) Forecast::quantile($forecast->chances, 0.9), 3),
-            ],
+            'chance' => $forecast === null ? null : self::chance($forecast),
             'missing' => array_map(static fn (Missing $one): array => [
                 'kind' => $one->kind->value, 'routine' => $one->routine?->value, 'condition' => $one->condition, 'have' => $one->have,
                 'wanted' => $one->wanted, 'unit' => $one->unit, 'message' => $one->message,

@@ -139,9 +139,7 @@ final class ThenField
                     $then->distance('distance') ?? throw BadInput::field('distance_m', 'is missing.'),
                 ];
             } catch (BadInput $bad) {
-                throw BadInput::of(
-                    array_combine(array_map(static fn (string $field): string => "{$path}.{$field}", array_keys($bad->errors)), array_values($bad->errors)),
-                );
+                throw $bad->under($path);
             }
         }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Routine\Catalogue;
 
+use NobleTurn\Core\Routine\Direction;
 use NobleTurn\Core\Routine\Routine;
 use NobleTurn\Core\Routine\Section;
 use NobleTurn\Core\Routine\Sketch;
@@ -140,7 +141,7 @@ final class LongVehicles
                     'Measure one bridge at its lane edge and in the middle.',
                 ),
             ],
-            Section::LongVehicles, 'Follow the road ahead.', Sketch::Bridge, [], 'clearance, height, bridge, {lorry}, truck',
+            Section::LongVehicles, Direction::AHEAD, Sketch::Bridge, [], 'clearance, height, bridge, {lorry}, truck',
         );
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Routine\Catalogue;
 
+use NobleTurn\Core\Routine\Direction;
 use NobleTurn\Core\Routine\Routine;
 use NobleTurn\Core\Routine\Section;
 use NobleTurn\Core\Routine\Sketch;
@@ -60,7 +61,7 @@ final class Passing
                     'After the row: which of them had somebody in it?',
                 ),
             ],
-            Section::Passing, 'Follow the road ahead.', Sketch::Parked,
+            Section::Passing, Direction::AHEAD, Sketch::Parked,
             [
                 new Variant('Reversing lamps', 'Off the {accelerator} if it comes; if it only shows, on with the horn ready.'),
                 new Variant('Both sides parked', 'Nobody has priority; hold back for something wide.', ['road_width_m' => 7, 'speed_mph' => 15]),
@@ -109,7 +110,7 @@ final class Passing
                     'Count the oncoming cars before moving.',
                 ),
             ],
-            Section::Passing, 'Follow the road ahead.', Sketch::Narrow,
+            Section::Passing, Direction::AHEAD, Sketch::Narrow,
             [
                 new Variant('Something wide', 'Hold back further; show it.'),
                 new Variant('Downhill', 'The brake holds; they who climb are let come.', ['gradient' => -0.06]),
@@ -165,7 +166,7 @@ final class Passing
                     'From the {pavement}: who crosses after the bus, and where?',
                 ),
             ],
-            Section::Passing, 'Follow the road ahead.', Sketch::Bus,
+            Section::Passing, Direction::AHEAD, Sketch::Bus,
             [
                 new Variant('Two buses', 'One at a time, with a place to be in between.'),
                 new Variant('Close follower', 'A longer light brake: they may not see why.', ['close_follower' => true]),

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Routine\Catalogue;
 
+use NobleTurn\Core\Routine\Direction;
 use NobleTurn\Core\Routine\Routine;
 use NobleTurn\Core\Routine\Section;
 use NobleTurn\Core\Routine\Sketch;
@@ -45,7 +46,7 @@ final class PeopleAndHumps
                     'Past a school: afterwards name five people and what they were about to do.',
                 ),
             ],
-            Section::Passing, 'Follow the road ahead.', Sketch::Crossing,
+            Section::Passing, Direction::AHEAD, Sketch::Crossing,
             [
                 new Variant('People on a crossing', 'Wait until over, or as the place’s law says; nobody is waved on.'),
                 new Variant('Rain', 'Hoods see nothing, and the stop is twice as long.'),
@@ -86,7 +87,7 @@ final class PeopleAndHumps
                     'Name what is beyond the hump before the wheels touch it.',
                 ),
             ],
-            Section::Passing, 'Follow the road ahead.', Sketch::Hump,
+            Section::Passing, Direction::AHEAD, Sketch::Hump,
             [
                 new Variant('Close follower', 'Lighter and longer.', ['close_follower' => true]),
                 new Variant('Downhill', 'The hill adds to every one of them.', ['gradient' => -0.06]),

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Routine\Catalogue;
 
+use NobleTurn\Core\Routine\Direction;
 use NobleTurn\Core\Routine\Routine;
 use NobleTurn\Core\Routine\Section;
 use NobleTurn\Core\Routine\Sketch;
@@ -44,7 +45,7 @@ final class RailsAndAlleys
                     'Say “room” before the front wheels cross.',
                 ),
             ],
-            Section::LocalRules, 'Follow the road ahead.', Sketch::Rail,
+            Section::LocalRules, Direction::AHEAD, Sketch::Rail,
             [
                 new Variant('Flashing', 'Stop at the line; [in gear|off the brake] only when it has stopped flashing.', ['light' => 'red']),
                 new Variant('Closed view', 'Window down, radio off, walk up to it.', ['view' => 'closed', 'speed_mph' => 15]),
