@@ -165,6 +165,17 @@ it('answers the tools of the bench as they were recorded', function (string $too
         'sweep' => ['field' => 'distance_m', 'from' => 0, 'to' => 150, 'step' => 1, 'folded' => true],
     ]],
     'crossing' => ['crossing', ['pack' => 'gb', 'road_width_m' => 7, 'person_at_m' => 2, 'towards_us' => true]],
+    'several in a row' => ['series', ['pack' => 'gb', 'parts' => [
+        ['tool' => 'approach', 'routine' => 'roundabout', 'exit' => 'left', 'limit_mph' => 40],
+        ['tool' => 'join', 'distance_m' => 60, 'slip_length_m' => 320, 'main_speed_mph' => 60],
+        ['tool' => 'leave', 'distance_m' => 1400, 'slip_length_m' => 300],
+        ['tool' => 'approach', 'routine' => 'roundabout', 'exit' => 'right', 'distance_m' => 0, 'limit_mph' => 40],
+        ['tool' => 'approach', 'routine' => 'turn-left', 'distance_m' => 90, 'limit_mph' => 30],
+    ]]],
+    'an exit too close' => ['series', ['pack' => 'gb', 'parts' => [
+        ['tool' => 'join', 'slip_length_m' => 320, 'main_speed_mph' => 60, 'entry_speed_mph' => 39],
+        ['tool' => 'leave', 'distance_m' => 90, 'slip_length_m' => 300],
+    ]], '-close'],
     'sight' => ['sight', ['pack' => 'gb', 'limit_mph' => 50, 'bend_radius_m' => 100, 'offset_m' => 3, 'bend_angle_deg' => 70]],
     'sight over a crest' => [
         'sight', ['pack' => 'gb', 'limit_mph' => 60, 'crest' => ['length_m' => 100, 'gradient_change' => 0.08]], '-crest',

@@ -222,6 +222,7 @@ const PAGES = [
     'following',
     'amber',
     'crossing',
+    'series',
     'sight',
     'engine',
     'steering',

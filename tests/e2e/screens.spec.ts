@@ -56,6 +56,7 @@ async function screens(page: Page): Promise<Record<string, string>> {
         'Bench: following': '/bench/following',
         'Bench: amber': '/bench/amber?speed=45',
         'Bench: crossing': '/bench/crossing?island=3',
+        'Bench: in a row': '/bench/series',
         'Bench: sight': '/bench/sight',
         'Bench: sight over a crest': '/bench/sight?hides=crest',
         'Bench: gears': '/bench/engine',

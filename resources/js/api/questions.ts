@@ -1,7 +1,7 @@
 import type { QueryKey } from '@tanstack/react-query';
 import { api, at } from './client';
 import { compute, sweep, type Asked, type Sweep, type Tool } from './tools';
-import type { FitAsked, FreeAsked, KeptCircuit, Pack, Practice, SeriesAsked } from './types';
+import type { FitAsked, FreeAsked, KeptCircuit, Pack, Practice, RepeatAsked } from './types';
 
 type WayOfSite = Pick<KeptCircuit['ways'][number], 'site' | 'from' | 'to' | 'routine'>;
 
@@ -26,7 +26,7 @@ export const questions = {
     /** What becomes of the rest of the day where it runs late by so many minutes. */
     late: (minutes: number) => ({ queryKey: ['late', minutes], queryFn: () => api.GET('/late', { params: { query: { minutes } } }), staleTime: 0 }),
     /** What it would mean to have a lesson again week after week. */
-    series: (query: SeriesAsked) => ({ queryKey: ['series', query], queryFn: () => api.GET('/series', { params: { query } }) }),
+    series: (query: RepeatAsked) => ({ queryKey: ['series', query], queryFn: () => api.GET('/series', { params: { query } }) }),
     /** Times that are free for a lesson. */
     free: (query: FreeAsked) => ({ queryKey: ['free', query], queryFn: () => api.GET('/free', { params: { query } }) }),
     lesson: (lesson: string) => ({ queryKey: ['lesson', lesson], queryFn: () => api.GET('/lessons/{lesson}', at({ lesson })) }),

@@ -36,6 +36,6 @@ export type FastPlan = Exclude<Contract.Planned, { tool: 'approach' }>;
 
 /** What is asked about times for a lesson: one, the same every week, free ones. */
 export type FitAsked = NonNullable<Contract.paths['/fit']['get']['parameters']['query']>;
-export type SeriesAsked = NonNullable<Contract.paths['/series']['get']['parameters']['query']>;
+export type RepeatAsked = NonNullable<Contract.paths['/series']['get']['parameters']['query']>;
 export type FreeAsked = NonNullable<Contract.paths['/free']['get']['parameters']['query']>;
 export type WeekDay = Contract.Week['days'][number];

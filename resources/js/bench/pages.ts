@@ -6,6 +6,7 @@ import type { Codec } from '@/ui/useAddress';
 import { flat } from './flat';
 import { beginningWith } from './others';
 import { lanes } from './ring';
+import { rowBeginning } from './row';
 
 /** A page of the bench: its words, as `useSay` says them, and how its state stands in its address. */
 interface Page<State> {
@@ -83,6 +84,21 @@ export const PAGES = {
         flat({
             ...{ vehicle: carChosen(), limit: usual(60, unit), other: usual(40, unit), long: false, oncoming: usual(60, unit), sight: 400 },
             ...{ slope: 0, gear: 0, hold: false, alone: false, rehearsal: false, surface: 'dry' },
+        }),
+    ),
+    series: page('In a row', 'What one leaves the next, what is said together, and who waits for whom', (rules) =>
+        flat({
+            vehicle: carChosen(),
+            row: rowBeginning(
+                [
+                    { what: 'roundabout', exit: 'left', at: 0, speed: 40 },
+                    { what: 'join', at: 60, speed: 60, slip: 320 },
+                    { what: 'leave', at: 1400, speed: 60, slip: 300 },
+                    { what: 'roundabout', exit: 'right', at: 0, speed: 40 },
+                    { what: 'turn-left', at: 90, speed: 30 },
+                ],
+                rules,
+            ),
         }),
     ),
     stopping: page('Stopping', 'Thinking and braking, and what surface and hill make of it', ({ speed_unit: unit }) =>

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { questions } from '@/api/questions';
-import type { SeriesAsked } from '@/api/types';
+import type { RepeatAsked } from '@/api/types';
 import { useClock } from '@/session/session';
 import { Field } from '@/ui/Field';
 import { lightWords } from './fitWords';
@@ -16,7 +16,7 @@ const EVERY = ['Every week', 'Every second week', 'Every third week', 'Every fou
 
 interface Props {
     /** Which lesson: one that is there, or one that is to be. */
-    asked: Omit<SeriesAsked, 'weeks' | 'times'>;
+    asked: Omit<RepeatAsked, 'weeks' | 'times'>;
     value: Repetition;
     onChange: (value: Repetition) => void;
 }
@@ -58,7 +58,7 @@ export function RepeatFields({ asked, value, onChange }: Props) {
     );
 }
 
-function Weeks({ asked, without, onLeave }: { asked: SeriesAsked; without: string[]; onLeave: (day: string, out: boolean) => void }) {
+function Weeks({ asked, without, onLeave }: { asked: RepeatAsked; without: string[]; onLeave: (day: string, out: boolean) => void }) {
     const clock = useClock();
     const series = useQuery({ ...questions.series(asked), placeholderData: (before) => before });
     if (!series.data) return series.error ? <p role="alert">▸ {series.error.message}</p> : <p className="text-quiet">Looking …</p>;

@@ -72,6 +72,8 @@ interface Recorded {
     'tool-crossing': Api.CrossingAnswer;
     'tool-following': Api.FollowingAnswer;
     'tool-stopping': Api.StoppingFolded;
+    'tool-series': Api.SeriesAnswer;
+    'tool-series-close': Api.SeriesAnswer;
     'tool-sight': Api.SightAnswer;
     'tool-sight-crest': Api.SightAnswer;
     'tool-sight-vehicle': Api.SightAnswer;

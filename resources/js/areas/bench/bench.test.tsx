@@ -19,6 +19,7 @@ import { AmberBench } from './AmberBench';
 import { CrossingBench } from './CrossingBench';
 import { FollowingBench } from './FollowingBench';
 import { StoppingBench } from './StoppingBench';
+import { SeriesBench } from './SeriesBench';
 import { SightBench } from './SightBench';
 import { SteeringBench } from './SteeringBench';
 
@@ -35,6 +36,7 @@ const [swept, steering, clearance] = [answer('tool-swept-path'), answer('tool-st
 const [sight, following, crossing] = [answer('tool-sight'), answer('tool-following'), answer('tool-crossing')];
 const stopping = unfold<StoppingAnswer>(answer('tool-stopping'));
 const amber = unfold<AmberAnswer>(answer('tool-amber'));
+const series = answer('tool-series');
 const gap = unfold<GapAnswer>(answer('tool-gap'));
 const engine = unfold<EngineAnswer>(answer('tool-engine'));
 const reverse = unfold<ReverseAnswer>(answer('tool-reverse'));
@@ -57,6 +59,7 @@ const PAGES: [string, ReactNode, string, string, string[]][] = [
     ['following', <FollowingBench key="p" />, '/bench/following', 'following', [`${following.short_by_s.toFixed(1)} s short`, round(following.wanted_m)]],
     ['amber', <AmberBench key="p" />, '/bench/amber?speed=40&distance=50&surface=wet', 'amber', [amber.find((one) => one.at === 50)!.message]],
     ['crossing', <CrossingBench key="p" />, '/bench/crossing', 'crossing', [`Wait ${crossing.wait_s.toFixed(0)} s`, crossing.reason]],
+    ['in a row', <SeriesBench key="p" />, '/bench/series', 'series', [series.directions[0]!.say, series.plans[1]!.message!, 'Who waits for whom']],
     ['sight', <SightBench key="p" />, '/bench/sight', 'sight', [sight.message, `${Math.round(sight.come_at_mph!)} mph`]],
     ['lane change', <LaneChangeBench key="p" />, '/bench/lane-change', 'lane-change', [change.message]],
     ['steering', <SteeringBench key="p" />, '/bench/steering', 'steering', [steering.turns.toFixed(2)]],
@@ -77,6 +80,7 @@ const recorded = {
     reverse: 'tool-reverse',
     join: 'tool-join',
     leave: 'tool-leave',
+    series: 'tool-series',
     sight: 'tool-sight',
     stopping: 'tool-stopping',
     following: 'tool-following',

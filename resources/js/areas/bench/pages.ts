@@ -10,6 +10,7 @@ export const DRAWN: Record<BenchTool, LazyExoticComponent<ComponentType>> = {
     leave: lazy(() => import('./LeaveBench').then((page) => ({ default: page.LeaveBench }))),
     'lane-change': lazy(() => import('./LaneChangeBench').then((page) => ({ default: page.LaneChangeBench }))),
     overtake: lazy(() => import('./OvertakeBench').then((page) => ({ default: page.OvertakeBench }))),
+    series: lazy(() => import('./SeriesBench').then((page) => ({ default: page.SeriesBench }))),
     stopping: lazy(() => import('./StoppingBench').then((page) => ({ default: page.StoppingBench }))),
     following: lazy(() => import('./FollowingBench').then((page) => ({ default: page.FollowingBench }))),
     amber: lazy(() => import('./AmberBench').then((page) => ({ default: page.AmberBench }))),
