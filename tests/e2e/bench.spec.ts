@@ -1,4 +1,5 @@
 import { expect, test, type Locator } from '@playwright/test';
+import { complaints } from './support';
 
 test('gears: what the revs do on a change, by slider and by key, kept in the address', async ({ page }) => {
     await page.goto('/bench/engine');
@@ -66,6 +67,29 @@ test('sight: a hedge nearer to us asks for less speed, a crest is seen from the 
     await expect(verdict).toHaveText(/^\d+ m seen past it$/);
     await page.getByRole('button', { name: 'Behind it: more' }).click();
     await expect.poll(number).toBeGreaterThan(66);
+});
+
+test('in a row: an exit is moved nearer to where one joins until there is no room, and the row stands in the address', async ({ page }) => {
+    const heard = complaints(page);
+    await page.goto('/bench/series');
+    await expect(page.getByText('Each fits behind the one before')).toBeVisible();
+    const said = page.getByRole('region', { name: 'What is said' }).getByRole('listitem');
+    await expect(said).toHaveCount(3);
+    await page.getByLabel('From 2 to 3, m').focus();
+    await page.keyboard.press('ControlOrMeta+a');
+    await page.keyboard.type('60');
+    await expect(page.getByText('3 Slip road off: no room behind the one before')).toBeVisible();
+    await expect(page.getByText('Stay on, and take the next exit.').first()).toBeVisible();
+    await page.getByRole('button', { name: 'Take out 3' }).press('Enter');
+    await expect(page.getByLabel('What comes 5')).toHaveCount(0);
+    await page.getByLabel('What comes 2').selectOption('Mini-roundabout');
+    await expect(page.getByLabel('Way out of 2')).toHaveValue('ahead');
+    await expect(page.getByRole('region', { name: 'Who waits for whom' })).toContainText('2 Mini-roundabout, ahead');
+    await page.waitForURL(/mini-roundabout/);
+    await page.reload();
+    await expect(page.getByLabel('What comes 2')).toHaveValue('mini-roundabout');
+    await expect(page.getByRole('img', { name: /^4 in a row over/ })).toBeVisible();
+    expect(heard).toEqual([]);
 });
 
 test('kerbs are dragged, units typed, other ways driven, and the page is kept with a place and comes back', async ({ page }) => {

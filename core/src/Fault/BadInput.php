@@ -31,6 +31,8 @@ final class BadInput extends \InvalidArgumentException implements CoreException
     /** The same of what stands under a path: `limit_mph` of `parts.1` is `parts.1.limit_mph`. */
     public function under(string $path): self
     {
-        return new self(array_combine(array_map(static fn (string $field): string => "{$path}.{$field}", array_keys($this->errors)), array_values($this->errors)));
+        $fields = array_map(static fn (string $field): string => "{$path}.{$field}", array_keys($this->errors));
+
+        return new self(array_combine($fields, array_values($this->errors)));
     }
 }

@@ -36,7 +36,8 @@ final readonly class WhoWaits
 
         return match ($routine) {
             R::Roundabout, R::MiniRoundabout => [
-                $we('for whoever is on it already and comes from the {off}.'), $they('Whoever comes to it after us, from the {near}, waits for us once we are on it.'),
+                $we('for whoever is on it already and comes from the {off}.'),
+                $they('Whoever comes to it after us, from the {near}, waits for us once we are on it.'),
                 ...$crossing,
             ],
             R::EmergeLeft, R::EmergeRight, R::Cross => match ($control) {

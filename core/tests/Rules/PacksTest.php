@@ -99,6 +99,16 @@ function questions(string $pack): iterable
     yield 'off to the near side' => [
         'leave', ['pack' => $pack, 'main_speed_kmh' => 110, 'slip_length_m' => 90, 'lanes' => 2, 'next_turn' => 'left', 'gradient' => 0.1],
     ];
+    foreach ([60, 260, 900] as $metres) {
+        yield "an exit {$metres} m behind where one joins" => ['series', ['pack' => $pack, 'parts' => [
+            ['tool' => 'join', 'entry_speed_kmh' => 60, 'slip_length_m' => 300, 'main_speed_kmh' => 100],
+            ['tool' => 'leave', 'distance_m' => $metres, 'slip_length_m' => 300],
+            ['tool' => 'approach', 'routine' => 'cross', 'distance_m' => 20],
+            ['tool' => 'approach', 'routine' => 'turn-right', 'distance_m' => 12],
+            ['tool' => 'approach', 'routine' => 'lights-left', 'distance_m' => 30],
+        ]]];
+    }
+    yield 'revs that hang, and a gear that is too high' => ['engine', ['pack' => $pack, 'speed_kmh' => 20, 'gear' => 2, 'rev_fall_s' => 5]];
     yield 'overtaking' => ['overtake', ['pack' => $pack, 'limit_kmh' => 90]];
     yield 'a rehearsal' => ['overtake', ['pack' => $pack, 'limit_kmh' => 90, 'rehearsal' => true]];
     yield 'no room for a change' => [

@@ -97,3 +97,15 @@ Scenes::show('how much wheel a right-angle corner takes is held against what is 
             }
         }
     });
+
+Scenes::show('how fast the revs fall belongs to the car: the same change wants nothing in one, a little held in another, and a wait '
+    .'where they hang', function (): void {
+        $foot = static fn (float $falls, array $more = []): array => array_column(
+            Ask::tool('engine', $more + ['pack' => 'gb', 'speed_mph' => 20, 'gear' => 2, 'rev_fall_s' => $falls])['changes'], null, 'to_gear',
+        )[3];
+
+        expect($foot(1.5)['foot'])->toBe('nothing')->and($foot(0.8)['foot'])->toBe('hold')
+            ->and($foot(5.0)['wait_s'])->toBeGreaterThan(0.5)->and($foot(5.0)['message'])->toContain('they hang')
+            // A cold gearbox takes longer, and they fall farther.
+            ->and($foot(1.5, ['vehicle' => ['shift_time_s' => 3.0]])['falls_to_rpm'])->toBeLessThan($foot(1.5)['falls_to_rpm']);
+    });

@@ -159,11 +159,14 @@ it('names who waits for whom with its rule, mirrored where traffic is', function
     $swap = ['left' => 'right', 'right' => 'left'];
     $said = static fn (array $found): array => array_map(static fn (WhoWaits $one): array => [$one->isUs, $one->message], $found);
     $there = static fn (array $found): array => array_map(
-        static fn (array $one): array => [$one[0], (string) preg_replace_callback('/\b(left|right)\b/', static fn (array $side): string => $swap[$side[1]], $one[1])],
+        static fn (array $one): array => [
+            $one[0], (string) preg_replace_callback('/\b(left|right)\b/', static fn (array $side): string => $swap[$side[1]], $one[1]),
+        ],
         $said($found),
     );
     $waysOut = [WayOut::Left->value => WayOut::Right, WayOut::Right->value => WayOut::Left, 'ahead' => WayOut::Ahead, 'back' => WayOut::Back];
-    foreach ([[R::EmergeLeft, R::EmergeRight], [R::TurnLeft, R::TurnRight], [R::Cross, R::Cross], [R::Roundabout, R::Roundabout], [R::LightsLeft, R::LightsRight],
+    foreach ([
+        [R::EmergeLeft, R::EmergeRight], [R::TurnLeft, R::TurnRight], [R::Cross, R::Cross], [R::Roundabout, R::Roundabout], [R::LightsLeft, R::LightsRight],
         [R::PassParked, R::PassParked], [R::Join, R::Join]] as [$one, $other]) {
         foreach ([Control::GiveWay, Control::Stop, Control::Signals, Control::None] as $control) {
             foreach (WayOut::cases() as $exit) {
@@ -189,7 +192,9 @@ it('says by its field what cannot be', function (array $parts, string $field, st
     'no tool' => [[line('turn-left'), ['routine' => 'cross']], 'parts.1.tool', 'must be one of'],
     'no object' => [[line('turn-left'), 7], 'parts.1', 'object'],
     'of another tool' => [[line('turn-left'), line('cross') + ['slip_length_m' => 200]], 'parts.1.slip_length_m', 'is not a field'],
-    'an exit into a line of its own speed' => [[slipOff(0.0, ['main_speed_mph' => 70, 'end_speed_mph' => 20]), line('cross')], 'parts.0.end_speed_mps', 'follows'],
+    'an exit into a line of its own speed' => [
+        [slipOff(0.0, ['main_speed_mph' => 70, 'end_speed_mph' => 20]), line('cross')], 'parts.0.end_speed_mps', 'follows',
+    ],
     'no main road' => [[line('turn-left'), slipOff(500.0)], 'parts.1.main_speed_mps', 'is missing'],
     'no speed onto the first' => [[slipOn(), slipOff(900.0)], 'parts.0.entry_speed_mps', 'is missing'],
     'done standing' => [[line('turn-left'), line('move-off', 80.0)], 'parts.1.routine', 'standing'],

@@ -2,6 +2,7 @@ import type { DrawnPlan } from '@/strip/plan';
 import { Figures } from '@/compute/Figures';
 import { useRules } from '@/rules/rules';
 import { speedWords } from '@/rules/speed';
+import { WhoWaits } from '@/strip/WhoWaits';
 import { spoken, wayIsKnown } from '@/strip/words';
 
 /** What had to give way, what to know, and what every figure rests on. */
@@ -37,6 +38,7 @@ export function PlanNotes({ plan }: { plan: DrawnPlan }) {
                     ))}
                 </ol>
             )}
+            {plan.gives_way.length > 0 && <WhoWaits waits={plan.gives_way} />}
             {plan.point_of_no_return_m !== null && (
                 <p>
                     Nearer than <span className="font-semibold">{spoken(plan.point_of_no_return_m, plan.unit)}</span> to the line we go on even if the lights

@@ -1,4 +1,4 @@
-import { describe, expect, it } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import { Problem } from '@/api/client';
 import type { Mark } from '@/api/types';
 import { Queue, type Batch, type Neighbours, type NewEvent, type News, type QueueEvent, type Send, type Store, type Taken } from './queue';
@@ -311,6 +311,23 @@ describe('two pages of one device', () => {
         expect(taken).toHaveLength(20);
         expect(store.events.size).toBe(0);
         for (const page of [one, other]) expect(page.state().waiting).toEqual([]);
+    });
+
+    it('number what is pressed in the same moment each in its own way, and later than all before', async () => {
+        vi.spyOn(Date, 'now').mockReturnValue(1_800_000_000_000);
+        // Pages whose numbers lie side by side.
+        const random = vi.spyOn(Math, 'random').mockReturnValueOnce(0.5).mockReturnValueOnce(0.501);
+        const { one, other, state } = await two(true);
+        random.mockRestore();
+        state.answer = () => new Problem(0, 'no signal');
+        for (let i = 0; i < 12; i++) {
+            one.add(mark(`one${i}`));
+            other.add(mark(`other${i}`));
+        }
+        const numbers = [one, other].map((page) => page.state().waiting.map(({ seq }) => seq));
+        expect(new Set(numbers.flat()).size).toBe(24);
+        for (const own of numbers) expect(own).toEqual(own.toSorted((a, b) => a - b));
+        vi.mocked(Date.now).mockRestore();
     });
 
     it('hold a correction back until what it corrects has gone, though another page made that', async () => {

@@ -74,8 +74,8 @@ export class Queue {
     /** On screen at once; kept on the device next; sent when it can be. */
     add(...events: NewEvent[]): void {
         for (const event of events) {
-            // Later than anything made on this device before, in this tab or another.
-            this.lastSeq = Math.max(this.lastSeq + 1, Date.now() * 1000 + this.page);
+            // Later than anything made on this device before, in this tab or another; and never what another makes in the same moment.
+            this.lastSeq = 1000 * Math.max(Math.floor(this.lastSeq / 1000) + 1, Date.now()) + this.page;
             this.keep({ ...event, seq: this.lastSeq, user: this.user });
         }
         this.neighbours.tell({ added: this.events.slice(-events.length) });

@@ -32,6 +32,7 @@ export interface Drawable extends Pick<
     | 'stages'
     | 'creep'
     | 'point_of_no_return_m'
+    | 'gives_way'
 > {
     axis: Planned['axis'];
     unit: AxisUnit;

@@ -73,6 +73,7 @@ final class ApproachPresenter
                 'down_m' => round($plan->chain->metres($change->downSeconds), 2), 'up_m' => round($plan->chain->metres($change->upSeconds), 2),
             ], $plan->gears->changes ?? []),
             'gear_after_line' => $plan->gears?->finalGear(),
+            'gives_way' => WhoWaitsPresenter::rows($approach),
             'place' => self::road($approach, LateralPath::usualMetres($approach), $plan->path->targetMetres),
             'profile' => $plan->profile(),
             'conflicts' => array_map(self::conflict(...), $plan->conflicts),

@@ -106,6 +106,7 @@ final class ApproachSchema
                 Out::object(['from' => Out::integer('gear'), 'to' => Out::integer('gear'), 'down_m' => $metres('clutch down'), 'up_m' => $metres('clutch up')]),
             ),
             'gear_after_line' => Out::integer('gear to go on in', nullable: true),
+            'gives_way' => WhoWaitsPresenter::schema(),
             'place' => self::place(),
             'profile' => Out::object([
                 'distance_m' => $column('metres to the line'), 'time_s' => $column('seconds to go'), 'speed_mps' => $column('speed'),
@@ -140,6 +141,7 @@ final class ApproachSchema
             ])),
             'groups' => self::groups(),
             'gear_after_line' => Out::integer('gear to go on in', nullable: true),
+            'gives_way' => WhoWaitsPresenter::schema(),
             'place' => self::place(),
             'profile' => Out::object([
                 'time_s' => $column('seconds to go', 'number', false), 'gear' => $column('gear', 'integer', true),
@@ -173,6 +175,7 @@ final class ApproachSchema
             'steps' => $nothing('none'),
             'groups' => $nothing('none'),
             'stages' => $nothing('none'),
+            'gives_way' => WhoWaitsPresenter::schema(),
             'place' => self::place(),
             'profile' => Out::object(array_fill_keys(
                 ['distance_m', 'time_s', 'speed_mps', 'decel_mps2', 'gear', 'clutch', 'lateral_m'], $nothing('empty'),

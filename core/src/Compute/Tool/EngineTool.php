@@ -8,6 +8,7 @@ use NobleTurn\Core\Compute\Answer;
 use NobleTurn\Core\Compute\Field\ChoiceField;
 use NobleTurn\Core\Compute\Field\ListField;
 use NobleTurn\Core\Compute\Field\NumberField;
+use NobleTurn\Core\Compute\Field\ObjectField;
 use NobleTurn\Core\Compute\Field\QuantityField;
 use NobleTurn\Core\Compute\Field\TextField;
 use NobleTurn\Core\Compute\Kind;
@@ -25,10 +26,12 @@ use NobleTurn\Core\Rules\Assumption;
 use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Rules\Source;
 use NobleTurn\Core\Vehicle\Body;
+use NobleTurn\Core\Vehicle\Foot;
 use NobleTurn\Core\Vehicle\FullGas;
 use NobleTurn\Core\Vehicle\GearChoice;
 use NobleTurn\Core\Vehicle\Performance;
 use NobleTurn\Core\Vehicle\Purpose;
+use NobleTurn\Core\Vehicle\RevMatch;
 use NobleTurn\Core\Vehicle\RevRule;
 use NobleTurn\Core\Vehicle\Vehicle;
 
@@ -67,6 +70,14 @@ final class EngineTool implements Tool
             CommonFields::gradientField(),
             new QuantityField('to_speed', 'accelerator right down up to this speed, from the road speed', Kind::Speed, 0.0, 70.0),
             ChoiceField::of('purpose', 'what the gear is for; default cruise', Purpose::class),
+            new QuantityField(
+                'rev_fall', 'in which two thirds of the revs above idle are gone, foot off and clutch down; default 1.2', Kind::Duration, 0.2, 10.0,
+            ),
+            new ObjectField('rev_fall_measured', 'the same by a watch; instead of rev_fall_s', new Shape(
+                (new NumberField('from_rpm', 'when the watch starts', 500.0, 20000.0))->required(),
+                (new NumberField('to_rpm', 'when it stops', 500.0, 20000.0))->required(),
+                (new QuantityField('time', 'between them', Kind::Duration, 0.1, 20.0))->required(),
+            )),
         );
     }
 
@@ -84,6 +95,16 @@ final class EngineTool implements Tool
                 'at_rpm' => Out::number('engine speed it speaks of'), 'low' => Out::number('least'), 'high' => Out::number('most'),
                 'agrees' => Out::flag('within 150 rpm'), 'message' => Out::text('sentence for the user'),
             ]), 'what is said of such a change, and whether these ratios agree'),
+            'rev_fall_s' => Out::number('in which two thirds of the revs above idle are gone, foot off and clutch down'),
+            'changes' => Out::list(Out::object([
+                'from_gear' => Out::integer('before'), 'to_gear' => Out::integer('after, one or more gears on, up or down'),
+                'rpm_after' => Out::number('asked for at the same road speed'),
+                'falls_to_rpm' => Out::number('where the revs are by themselves once the lever is in'),
+                'foot' => ['type' => ['string', 'null'], 'enum' => [...array_column(Foot::cases(), 'value'), null],
+                    'description' => 'what the right foot does; null where the change is none to be made'],
+                'wait_s' => Out::number('so much longer before the clutch comes up; null where they never come down so far', nullable: true),
+                'message' => Out::text('as it is said'),
+            ]), 'from this gear to every other; none without a clutch'),
             'best_gear' => Out::integer('gear for the purpose'),
             'choices' => Out::list(Out::object([
                 'purpose' => ['enum' => array_map(static fn (Purpose $purpose): string => $purpose->value, Purpose::cases())],
@@ -132,6 +153,7 @@ final class EngineTool implements Tool
         $before = $performance->rpm($speed, $gear);
         $after = $to === null ? null : $performance->rpm($speed, $to);
         $rule = $after === null ? null : RevRule::for($before, $after);
+        $falls = self::falls($input, $vehicle);
         $choices = array_map(static fn (Purpose $purpose): GearChoice => GearChoice::for($vehicle, $purpose, $speed, $gradient), Purpose::cases());
         $wanted = $input->choice('purpose', Purpose::class) ?? Purpose::Cruise;
         $overRev = $performance->overRevs($speed, $gear) || ($to !== null && $performance->overRevs($speed, $to));
@@ -147,6 +169,8 @@ final class EngineTool implements Tool
             'rule_of_thumb' => $rule === null ? null : [
                 'at_rpm' => $rule->atRpm, 'low' => $rule->lowRpm, 'high' => $rule->highRpm, 'agrees' => $rule->agrees, 'message' => $rule->message,
             ],
+            'rev_fall_s' => round($falls, 3),
+            'changes' => self::changes($vehicle, $performance, $speed, $gear, $falls, $pack),
             'best_gear' => GearChoice::for($vehicle, $wanted, $speed, $gradient)->gear,
             'choices' => array_map(static fn (GearChoice $choice): array => [
                 'purpose' => $choice->purpose->value, 'gear' => $choice->gear, 'accel_mps2' => round($choice->accelerationMps2, 3),
@@ -161,6 +185,50 @@ final class EngineTool implements Tool
             ),
         ], self::assumptions($vehicle, $input, $wanted, $pack), $overRev
             ? [new Warning('over-rev', 'The engine would turn above its red line: brake first, or choose a higher gear.')] : []);
+    }
+
+    /** @throws BadInput where the watch cannot have shown it */
+    private static function falls(Values $input, Vehicle $vehicle): float
+    {
+        $measured = $input->object('rev_fall_measured');
+        if ($measured === null) {
+            return $input->duration('rev_fall')?->inSeconds() ?? RevMatch::FALLS_S;
+        }
+        if ($input->has('rev_fall')) {
+            throw BadInput::field('rev_fall_measured', 'must not be given beside rev_fall_s.');
+        }
+        [$from, $to, $idle] = [$measured->number('from_rpm') ?? 0.0, $measured->number('to_rpm') ?? 0.0, $vehicle->engine->idleRpm];
+        // Near idle they hardly move, and a watch says nothing.
+        if ($to < $idle + RevMatch::NEAR) {
+            throw BadInput::field('rev_fall_measured.to_rpm', sprintf('must lie well above idle: at least %.0f.', $idle + RevMatch::NEAR));
+        }
+        if ($from <= $to) {
+            throw BadInput::field('rev_fall_measured.from_rpm', 'must be more than to_rpm: the revs fall.');
+        }
+
+        return RevMatch::measured($from, $to, $measured->duration('time')?->inSeconds() ?? 1.0, $idle);
+    }
+
+    /** @return list<array<string, mixed>> */
+    private static function changes(Vehicle $vehicle, Performance $performance, Speed $speed, int $gear, float $falls, RulePack $pack): array
+    {
+        $others = $vehicle->hasClutch() ? array_values(array_diff(range(1, $vehicle->gearbox->topGear()), [$gear])) : [];
+
+        return array_map(static function (int $to) use ($vehicle, $performance, $speed, $gear, $falls, $pack): array {
+            $match = new RevMatch($performance->rpm($speed, $gear), $performance->rpm($speed, $to), $vehicle->shiftSeconds, $vehicle->engine->idleRpm, $falls);
+            $isTooLow = $to < $gear && $match->after > RevMatch::MOST_OF_RED * $vehicle->engine->redLineRpm;
+            $message = $isTooLow
+                ? sprintf('%d to %d: %s rpm there, of %s to the red line. Brake first.', $gear, $to, number_format(round($match->after, -2)),
+                    number_format($vehicle->engine->redLineRpm))
+                : Wording::part($pack, $match->message($gear, $to)).($performance->labours($speed, $to) ? ' The engine labours there.' : '');
+
+            return [
+                'from_gear' => $gear, 'to_gear' => $to, 'rpm_after' => round($match->after, 1), 'falls_to_rpm' => round($match->fallsToRpm, 1),
+                'foot' => $isTooLow || $match->waitSeconds === null ? null : $match->foot->value,
+                'wait_s' => $match->waitSeconds === null ? null : round($match->waitSeconds, 2),
+                'message' => $message,
+            ];
+        }, $others);
     }
 
     /** @return ?array<string, mixed> */
@@ -269,6 +337,10 @@ final class EngineTool implements Tool
             $figure('drag area', $vehicle->body->dragAreaM2, 'm2', 'drag_area_m2'),
             $figure('rolling resistance', $vehicle->body->rolling, 'of the weight', 'rolling'),
             $figure('a whole change of gear', $vehicle->shiftSeconds, 's', 'shift_time'),
+            new Assumption(
+                'revs above idle fall by two thirds in', round(self::falls($input, $vehicle), 2), 's',
+                $input->has('rev_fall') || $input->has('rev_fall_measured') ? Source::given() : Source::assumed(),
+            ),
             new Assumption('from crankshaft to road', Performance::EFFICIENCY, 'efficiency', Source::assumed()),
             new Assumption('wheels’ inertia', Performance::WHEELS, 'of the mass', Source::assumed()),
             new Assumption('turning with the crankshaft', $engine->inertiaKgM2, 'kg m2', Source::assumed()),

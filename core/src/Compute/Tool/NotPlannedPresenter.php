@@ -31,6 +31,7 @@ final class NotPlannedPresenter
             'steps' => [],
             'groups' => [],
             'stages' => [],
+            'gives_way' => WhoWaitsPresenter::rows($approach),
             'place' => ApproachPresenter::road($approach, $usual, $usual),
             'profile' => ['distance_m' => [], 'time_s' => [], 'speed_mps' => [], 'decel_mps2' => [], 'gear' => [], 'clutch' => [], 'lateral_m' => []],
             'conflicts' => [],

@@ -20,14 +20,18 @@ final class SeriesPresenter
     /** @return array<string, array<string, mixed>> */
     public static function schema(): array
     {
-        $plans = ['approach' => ApproachSchema::alone(), 'join' => Out::object(JoinPresenter::schema()), 'leave' => Out::object(LeavePresenter::schema())];
+        $plans = [
+            'approach' => ApproachSchema::alone(), 'join' => Out::object(JoinPresenter::schema()), 'leave' => Out::object(LeavePresenter::schema()),
+        ];
 
         return [
             'plans' => Out::list(['oneOf' => array_map(static fn (string $tool): array => Out::object([
                 'tool' => ['const' => $tool],
                 'at_m' => Out::number('where it begins, its line or its slip road, metres after the first begins'),
                 'length_m' => Out::number('of its slip road; 0 of a line'),
-                'verdict' => ['enum' => [...array_column(Between::cases(), 'value'), null], 'description' => 'how it follows the one before; null of the first'],
+                'verdict' => [
+                    'enum' => [...array_column(Between::cases(), 'value'), null], 'description' => 'how it follows the one before; null of the first',
+                ],
                 'message' => Out::text('the same in words', nullable: true),
                 'room_m' => Out::number('from where the one before is over to where it begins', nullable: true),
                 'reached_mps' => Out::number('speed on the way to it'),
@@ -41,10 +45,7 @@ final class SeriesPresenter
                 'say' => Out::text('as it is said'),
                 'in_time' => Out::flag('said once the one before is over; otherwise while it is done, because three at once are enough'),
             ]), 'what is said, and by where'),
-            'gives_way' => Out::list(Out::object([
-                'part' => Out::integer('of the row, from 0'), 'who' => ['enum' => ['we', 'they']], 'message' => Out::text('for whom, or who'),
-                'source' => Out::object(['status' => Out::text('of the rule'), 'document' => Out::text('where it stands', nullable: true)]),
-            ]), 'who waits for whom'),
+            'gives_way' => WhoWaitsPresenter::schema(['part' => Out::integer('of the row, from 0')]),
             'fits' => Out::flag('whether each fits behind the one before'),
             'length_m' => Out::number('from where the first begins to where the last ends'),
         ];
@@ -66,10 +67,7 @@ final class SeriesPresenter
                 'reached_mps' => round($part->ahead->reachedMps, 3), 'fits' => self::fits($part), 'plan' => self::plan($part),
             ];
             foreach ($part->waits as $one) {
-                $waits[] = [
-                    'part' => $i, 'who' => $one->isUs ? 'we' : 'they', 'message' => $one->message,
-                    'source' => ['status' => $one->source->status->value, 'document' => $one->source->document],
-                ];
+                $waits[] = ['part' => $i] + WhoWaitsPresenter::row($one);
             }
         }
 

@@ -27,6 +27,7 @@ use NobleTurn\Core\Quantity\Speed;
 use NobleTurn\Core\Routine\Card;
 use NobleTurn\Core\Routine\Direction;
 use NobleTurn\Core\Routine\WhoWaits;
+use NobleTurn\Core\Routine\Wording;
 use NobleTurn\Core\Series\Ahead;
 use NobleTurn\Core\Series\ExitAhead;
 use NobleTurn\Core\Series\Passed;
@@ -42,15 +43,14 @@ final class SeriesReader
     private const OF_THE_DRIVE = ['pack', 'vehicle', 'practice', 'then'];
 
     /** What comes of the one before where nobody says it. */
-    private const MAY_FOLLOW = ['entry_speed', 'main_speed'];
+    private const MAY_FOLLOW = ['join' => ['entry_speed'], 'leave' => ['main_speed']];
 
     public static function field(): ListField
     {
         $part = static fn (Tool $tool, string $to): Shape => new Shape(
             (new QuantityField('distance', "from the end of the one before {$to}; default 0", Kind::Distance, 0.0, 5000.0)),
             ...array_map(
-                static fn (Field $field): Field => $tool->name() === 'join' && $field->key() === 'main_speed' || ! in_array($field->key(), self::MAY_FOLLOW, true)
-                    ? $field : $field->optional(),
+                static fn (Field $field): Field => in_array($field->key(), self::MAY_FOLLOW[$tool->name()] ?? [], true) ? $field->optional() : $field,
                 array_values(array_filter($tool->input()->fields, static fn (Field $field): bool => ! in_array($field->key(), self::OF_THE_DRIVE, true))),
             ),
         );
@@ -151,7 +151,7 @@ final class SeriesReader
             'join', $distance, $plan->joining->slip->lengthMetres, $plan,
             new Ahead($card->direction, $say, $before !== null && $say >= $room - 1e-6, $entry), Passed::joined($plan),
             WhoWaits::at(RoutineCode::Join, Control::None, $pack, WayOut::Ahead), $before === null ? null : Between::OneAfterTheOther,
-            $before === null ? null : "The slip road begins at {$pack->speedUnit()->words(Speed::ofMetresPerSecond($entry))}.", $room,
+            $before === null ? null : Wording::in($pack, "The {slip road} begins at {$pack->speedUnit()->words(Speed::ofMetresPerSecond($entry))}."), $room,
         );
     }
 

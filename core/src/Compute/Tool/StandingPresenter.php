@@ -35,6 +35,7 @@ final class StandingPresenter
             ),
             'groups' => ApproachPresenter::groups($approach->practice->steps, array_keys($plan->at)),
             'gear_after_line' => $clutch ? 1 : null,
+            'gives_way' => WhoWaitsPresenter::rows($approach),
             'place' => ApproachPresenter::road($approach, $approach->roadWidth->inMetres() / 4.0, $lateral),
             'profile' => [
                 'time_s' => array_map(static fn (float $seconds): float => round($seconds, 2), $times),

@@ -1,6 +1,6 @@
 import { useSay } from '@/rules/rules';
 import { useState } from 'react';
-import type { EngineAnswer, Rules } from '@/api/types';
+import type { EngineAnswer, EngineAsked, Rules } from '@/api/types';
 import { speedField, speedRange, saidSpeed } from '@/rules/speed';
 import { useCompute, useSwept } from '@/compute/useCompute';
 import { speedWords } from '@/rules/speed';
@@ -10,18 +10,30 @@ import { Slider } from '@/ui/Slider';
 import { VehicleChoice } from '@/vehicles/VehicleChoice';
 import { Big, BenchPage } from './BenchPage';
 import { GearChart } from './GearChart';
+import { TwoPresses } from './TwoPresses';
 import { useBench } from './useBench';
 
 const PURPOSES: Record<string, string> = { cruise: 'to hold the speed', pull: 'to pull', 'slip-road': 'on a {slip road}, {mph:20} more', creep: 'to creep' };
 
 /** Engine speed against road speed in every gear, and what a change asks of the revs. */
 export function EngineBench() {
-    const { rules, say, state, set, vehicle, field } = useBench('engine');
+    const { rules, say, state, set, differs, vehicle, field } = useBench('engine');
     const range = speedRange(rules.speed_unit);
     const said = (value: number) => saidSpeed(value, rules.speed_unit);
     const [many, setMany] = useState(1);
     const gear = (wanted: number) => Math.min(many, Math.max(1, wanted));
-    const inputs = { pack: rules.pack, vehicle, gradient: state.slope / 100, ...(many > 1 ? { from_gear: gear(state.from), to_gear: gear(state.to) } : {}) };
+    // Timed by a watch it is what the watch said; otherwise as it is set.
+    const falls: Pick<EngineAsked, 'rev_fall_s' | 'rev_fall_measured'> =
+        state.watch > 0
+            ? { rev_fall_measured: { from_rpm: Math.max(state.watchFrom, state.watchTo + 100), to_rpm: state.watchTo, time_s: state.watch } }
+            : { rev_fall_s: state.falls };
+    const inputs = {
+        pack: rules.pack,
+        vehicle,
+        gradient: state.slope / 100,
+        ...falls,
+        ...(many > 1 ? { from_gear: gear(state.from), to_gear: gear(state.to) } : {}),
+    };
     const { data, error, isPlaceholderData } = useSwept(
         'engine',
         inputs,
@@ -49,7 +61,7 @@ export function EngineBench() {
     );
     return (
         <BenchPage
-            verdict={data && { head: headline(data) }}
+            verdict={data && { head: headline(data), says: data.changes.find(({ to_gear: to }) => to === gear(state.to))?.message }}
             asked={{ tool: 'engine', inputs: { ...inputs, [field('speed')]: state.speed } }}
             answer={data}
             error={error}
@@ -84,6 +96,14 @@ export function EngineBench() {
                     {many > 1 && choose('To', state.to, (to) => set({ to }))}
                 </>
             }
+            {...(data && data.changes.length > 0
+                ? {
+                      rarely: {
+                          said: differs('falls', 'watch'),
+                          controls: <RevFall falls={state.falls} from={state.watchFrom} to={state.watchTo} watch={state.watch} onChange={set} />,
+                      },
+                  }
+                : {})}
         >
             {data && (
                 <div className="grid gap-6 lg:grid-cols-[minmax(0,1.6fr)_minmax(0,1fr)]">
@@ -119,6 +139,7 @@ export function EngineBench() {
                             ))}
                         </ul>
                     </div>
+                    {data.changes.length > 0 && <FootTable answer={data} />}
                     <GearTable answer={data} />
                 </div>
             )}
@@ -130,6 +151,73 @@ export function EngineBench() {
 function headline({ rev_change: change, rpm, gear }: EngineAnswer): string {
     if (change === null || change === 0) return `${Math.round(rpm).toLocaleString('en-GB')} rpm in ${gear}`;
     return `Match the revs: about ${Math.round(Math.abs(change) / 50) * 50} ${change > 0 ? 'more' : 'fewer'} before the clutch comes up.`;
+}
+
+/** How fast the revs of this car fall: set, or timed while parked with the clutch down. */
+function RevFall({ falls, from, to, watch, onChange }: RevFallProps) {
+    const rpm = (label: string, value: number, change: (value: number) => void) => (
+        <Slider label={label} value={value} min={1000} max={5000} step={100} words={(revs) => `${revs.toLocaleString('en-GB')} rpm`} onChange={change} />
+    );
+    return (
+        <>
+            {watch === 0 && (
+                <Slider
+                    label="Two thirds of the revs are gone in"
+                    value={falls}
+                    min={0.2}
+                    max={5}
+                    step={0.1}
+                    words={(seconds) => `${seconds.toFixed(1)} s`}
+                    onChange={(next) => onChange({ falls: next })}
+                />
+            )}
+            {rpm('Timed from', from, (watchFrom) => onChange({ watchFrom }))}
+            {rpm('to', to, (watchTo) => onChange({ watchTo }))}
+            <TwoPresses first="Revs at the first: foot off" second="At the second" onCounted={(seconds) => onChange({ watch: Math.max(0.1, seconds) })} />
+            {watch > 0 && (
+                <button type="button" className="key" data-tone="bare" onClick={() => onChange({ watch: 0 })}>
+                    Forget the {watch.toFixed(1)} s
+                </button>
+            )}
+            <p className="text-quiet w-full text-sm">Timed parked, in neutral with the clutch down. A cold gearbox wants a slower change.</p>
+        </>
+    );
+}
+
+interface RevFallProps {
+    falls: number;
+    from: number;
+    to: number;
+    /** Taken by two presses, s; 0 where it was not. */
+    watch: number;
+    onChange: (said: { falls?: number; watchFrom?: number; watchTo?: number; watch?: number }) => void;
+}
+
+const FEET: Record<string, string> = { nothing: 'foot off', hold: 'hold a little', add: 'add some', blip: 'blip' };
+
+/** From this gear to every other: what the right foot does. */
+function FootTable({ answer }: { answer: EngineAnswer }) {
+    return (
+        <div className="grid min-w-0 gap-2 lg:col-span-2">
+            <h2 className="text-xl">From {answer.gear}: what the right foot does</h2>
+            <DataTable
+                label={`From ${answer.gear}: what the right foot does`}
+                least={30}
+                heads={['To', 'Asks for, rpm', 'They fall to, rpm', 'Right foot', 'Wait']}
+                rows={answer.changes.map((change) => ({
+                    key: change.to_gear,
+                    quiet: change.foot === null,
+                    head: change.to_gear,
+                    cells: [
+                        Math.round(change.rpm_after).toLocaleString('en-GB'),
+                        Math.round(change.falls_to_rpm).toLocaleString('en-GB'),
+                        change.foot === null ? (change.wait_s === null ? 'too high a gear' : 'brake first') : FEET[change.foot],
+                        change.wait_s ? `${change.wait_s.toFixed(1)} s` : '',
+                    ],
+                }))}
+            />
+        </div>
+    );
 }
 
 /** What gaining speed takes, changes of gear and all. */

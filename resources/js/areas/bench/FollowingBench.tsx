@@ -1,4 +1,3 @@
-import { useEffect, useRef, useState } from 'react';
 import type { FollowingAnswer, FollowingAsked } from '@/api/types';
 import { useCompute } from '@/compute/useCompute';
 import { Body, Mark, RoadFrame } from '@/road/RoadFrame';
@@ -7,10 +6,8 @@ import { spoken } from '@/strip/words';
 import { Slider } from '@/ui/Slider';
 import { Big, BenchPage } from './BenchPage';
 import { SpeedSlider, SurfaceSelect } from './sliders';
+import { TwoPresses } from './TwoPresses';
 import { usePage } from './useBench';
-
-/** Longer than this nobody counts: the second press was forgotten. */
-const FORGOTTEN_S = 15;
 
 /** Is the gap long enough: counted by two presses, or typed, against the one wanted on this surface; and how long easing off takes. */
 export function FollowingBench() {
@@ -32,7 +29,7 @@ export function FollowingBench() {
             error={error}
             controls={
                 <>
-                    <Counter onCounted={(gap) => set({ gap })} />
+                    <TwoPresses first="They pass the mark" second="We pass it" onCounted={(gap) => set({ gap })} />
                     <Slider
                         label="Counted"
                         value={state.gap}
@@ -90,36 +87,6 @@ function says({ gap_m: gap, wanted_m: wanted, short_by_s: short, seconds_to_open
     const between = `${spoken(gap, unit)} between you, ${spoken(wanted, unit)} wanted`;
     if (short <= 0) return `${between}.`;
     return opens === null ? `${between}: easing off alone does not open it. Brake, mirror first.` : `${between}: ease off for about ${opens.toFixed(1)} s.`;
-}
-
-/** Two presses, the time between them is the gap. */
-function Counter({ onCounted }: { onCounted: (seconds: number) => void }) {
-    const [since, setSince] = useState<number | null>(null);
-    const begun = useRef<number | null>(null);
-    useEffect(() => {
-        if (since === null) return;
-        const timer = setTimeout(() => {
-            begun.current = null;
-            setSince(null);
-        }, FORGOTTEN_S * 1000);
-        return () => clearTimeout(timer);
-    }, [since]);
-    const press = () => {
-        const now = performance.now();
-        if (begun.current === null) {
-            begun.current = now;
-            setSince(now);
-            return;
-        }
-        onCounted(Math.round((now - begun.current) / 100) / 10);
-        begun.current = null;
-        setSince(null);
-    };
-    return (
-        <button type="button" className="key min-h-16" aria-pressed={since !== null} onClick={press}>
-            {since === null ? 'They pass the mark' : 'We pass it'}
-        </button>
-    );
 }
 
 /** Both cars from above, the gap there is and the one wanted. */

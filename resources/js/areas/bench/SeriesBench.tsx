@@ -4,6 +4,7 @@ import { useCompute } from '@/compute/useCompute';
 import { RowPicture } from '@/road/RowPicture';
 import { useRules, useSay } from '@/rules/rules';
 import { speedWords, unitWords } from '@/rules/speed';
+import { WhoWaits } from '@/strip/WhoWaits';
 import { spoken } from '@/strip/words';
 import { DataTable } from '@/ui/DataTable';
 import { VehicleChoice } from '@/vehicles/VehicleChoice';
@@ -62,15 +63,7 @@ export function SeriesBench() {
                                             <span className="font-semibold">
                                                 {i + 1} {one}
                                             </span>
-                                            <ul className="list-disc pl-5">
-                                                {data.gives_way
-                                                    .filter(({ part }) => part === i)
-                                                    .map(({ who, message }) => (
-                                                        <li key={message}>
-                                                            {who === 'we' ? `We wait: ${message.charAt(0).toLowerCase()}${message.slice(1)}` : message}
-                                                        </li>
-                                                    ))}
-                                            </ul>
+                                            <WhoWaits waits={data.gives_way.filter(({ part }) => part === i)} />
                                         </li>
                                     ))}
                                 </ol>

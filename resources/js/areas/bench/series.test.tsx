@@ -40,7 +40,7 @@ describe('several in a row', () => {
             if (at !== undefined) expect(line.textContent).toContain(`${Math.round(at)} m`);
         }
         const waits = screen.getByRole('region', { name: 'Who waits for whom' });
-        expect(waits.textContent).toContain('We wait: for whoever is on it already and comes from the right.');
+        expect(waits.textContent).toContain('We wait for whoever is on it already and comes from the right.');
         expect(waits.textContent).toContain('Whoever comes to it after us');
     });
 

@@ -8,6 +8,7 @@ import { useRoutineName, useRules } from '@/rules/rules';
 import { wantedFrom } from '@/strip/layout';
 import { NotPlanned } from '@/strip/NotPlanned';
 import { Strip } from '@/strip/Strip';
+import { WhoWaits } from '@/strip/WhoWaits';
 import { spoken, STEP_WORDS } from '@/strip/words';
 import { NotShown } from '@/ui/NotShown';
 import { describe } from '../plan/describe';
@@ -60,6 +61,7 @@ function Approach({ item, plan }: { item: LessonItem; plan: Extract<LessonItem['
                     </Row>
                 ))}
             </Table>
+            <WhoWaits waits={shown.gives_way} />
             {[...shown.conflicts, ...shown.warnings].map((said) => (
                 <p key={said.code} className="border-line border-l-4 pl-3">
                     {said.message}
