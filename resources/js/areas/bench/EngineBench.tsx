@@ -155,6 +155,7 @@ function headline({ rev_change: change, rpm, gear }: EngineAnswer): string {
 
 /** How fast the revs of this car fall: set, or timed while parked with the clutch down. */
 function RevFall({ falls, from, to, watch, onChange }: RevFallProps) {
+    const say = useSay();
     const rpm = (label: string, value: number, change: (value: number) => void) => (
         <Slider label={label} value={value} min={1000} max={5000} step={100} words={(revs) => `${revs.toLocaleString('en-GB')} rpm`} onChange={change} />
     );
@@ -179,7 +180,7 @@ function RevFall({ falls, from, to, watch, onChange }: RevFallProps) {
                     Forget the {watch.toFixed(1)} s
                 </button>
             )}
-            <p className="text-quiet w-full text-sm">Timed parked, in neutral with the clutch down. A cold gearbox wants a slower change.</p>
+            <p className="text-quiet w-full text-sm">{say('Timed parked, in neutral with the clutch down. A cold {gearbox} wants a slower change.')}</p>
         </>
     );
 }
