@@ -8,7 +8,7 @@ import { WhoWaits } from './WhoWaits';
 afterEach(cleanup);
 
 it('says for whom we wait as a sentence, and who waits for us as it stands', () => {
-    const [plan] = unfold<ApproachAlong>(answer('tool-approach') as never);
+    const [plan] = unfold<ApproachAlong>(answer('tool-approach'));
     show(<WhoWaits waits={plan!.gives_way} />);
     const said = screen.getAllByRole('listitem').map((one) => one.textContent);
     expect(said).toHaveLength(plan!.gives_way.length);
