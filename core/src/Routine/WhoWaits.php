@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace NobleTurn\Core\Routine;
 
 use NobleTurn\Core\Place\Control;
+use NobleTurn\Core\Place\RoadMet;
 use NobleTurn\Core\Place\WayOut;
 use NobleTurn\Core\Rules\Flank;
 use NobleTurn\Core\Rules\PeopleRule;
@@ -24,9 +25,15 @@ final readonly class WhoWaits
     ) {
     }
 
-    /** @return list<self> for whom we wait first, and who waits for us; nothing where nobody meets */
-    public static function at(R $routine, Control $control, RulePack $pack, WayOut $exit): array
+    /**
+     * @param  ?RoadMet  $met  what one comes out into, where that is known
+     * @return list<self> for whom we wait first, and who waits for us; nothing where nobody meets
+     */
+    public static function at(R $routine, Control $control, RulePack $pack, WayOut $exit, ?RoadMet $met = null): array
     {
+        $from = match ($met?->runsTo) {
+            null => 'both sides', default => "the {$met->runsTo->other()->value}",
+        };
         $side = Demand::side($routine, $pack, $exit);
         $flank = $side === null ? null : Flank::of($side, $pack);
         $we = static fn (string $for): self => new self(true, Wording::in($pack, $for), Source::commonPractice());
@@ -44,8 +51,8 @@ final readonly class WhoWaits
                 Control::Signals => [$we('for the light; then for those still in the crossing.'), ...$crossing],
                 Control::AllWayStop => self::inTurn($we, $they, $crossing, $flank),
                 default => [
-                    $we($control === Control::Stop ? 'standing still first, for everybody on the road we meet, from both sides.'
-                        : 'for everybody on the road we meet, from both sides.'),
+                    $we($control === Control::Stop ? "standing still first, for everybody on the road we meet, from {$from}."
+                        : "for everybody on the road we meet, from {$from}."),
                     ...($routine === R::Cross ? [$they('Neither we nor whoever stands opposite goes first by rule: eyes meet, and one goes.')] : []),
                     ...$crossing,
                 ],

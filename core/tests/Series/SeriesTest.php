@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use NobleTurn\Core\Place\Control;
+use NobleTurn\Core\Place\RoadMet;
 use NobleTurn\Core\Place\WayOut;
 use NobleTurn\Core\Routine\WhoWaits;
 use NobleTurn\Core\Rules\GreatBritain;
@@ -10,6 +11,7 @@ use NobleTurn\Core\Rules\NorthAmerica;
 use NobleTurn\Core\Tests\Ask;
 use NobleTurn\Core\Tests\MirroredBritain;
 use NobleTurn\Core\Trade\RoutineCode as R;
+use NobleTurn\Core\Trade\Side;
 
 /*
  * Several in a row. A row equals its parts where they do not touch, goes over without a jump where they do, and two lines in a row are what the approach
@@ -181,6 +183,11 @@ it('names who waits for whom with its rule, mirrored where traffic is', function
         // Who crosses nobody's way waits for nobody opposite.
         ->and(count(WhoWaits::at(R::AllWayStop, Control::AllWayStop, new NorthAmerica, WayOut::Right)))->toBe(count($na) - 1)
         ->and(WhoWaits::at(R::Hump, Control::None, new GreatBritain, WayOut::Ahead))->toBe([]);
+    // Along a one-way road they come from one side.
+    $oneWay = static fn (Side $to): string => $said(
+        WhoWaits::at(R::EmergeLeft, Control::GiveWay, new GreatBritain, WayOut::Ahead, new RoadMet(runsTo: $to)),
+    )[0][1];
+    expect($oneWay(Side::Left))->toEndWith('from the right.')->and($oneWay(Side::Right))->toEndWith('from the left.');
 });
 
 it('says by its field what cannot be', function (array $parts, string $field, string $sentence): void {
@@ -195,6 +202,7 @@ it('says by its field what cannot be', function (array $parts, string $field, st
     'an exit into a line of its own speed' => [
         [slipOff(0.0, ['main_speed_mph' => 70, 'end_speed_mph' => 20]), line('cross')], 'parts.0.end_speed_mps', 'follows',
     ],
+    'a line that a slip road leads to' => [[slipOff(0.0, ['main_speed_mph' => 70]), line('all-way-stop')], 'parts.1.routine', 'Great Britain'],
     'no main road' => [[line('turn-left'), slipOff(500.0)], 'parts.1.main_speed_mps', 'is missing'],
     'no speed onto the first' => [[slipOn(), slipOff(900.0)], 'parts.0.entry_speed_mps', 'is missing'],
     'done standing' => [[line('turn-left'), line('move-off', 80.0)], 'parts.1.routine', 'standing'],

@@ -74,30 +74,42 @@ final class SeriesReader
         if (count($parts) < 2) {
             throw BadInput::field('parts', 'must have at least two entries: a row.');
         }
-        $row = [];
-        $before = null;
+        // A slip road off is planned for the line at its end: lines are read before it.
+        $lines = [];
         foreach ($parts as $i => $part) {
-            try {
-                $row[] = $met = self::part($part, $before, $parts[$i + 1] ?? null);
-            } catch (BadInput $bad) {
-                throw $bad->under("parts.{$i}");
-            }
-            $before = $met;
+            $lines[$i] = $part->text('tool') === 'approach' ? self::within($i, static fn (): Approach => self::line($part)) : null;
+        }
+        $row = [];
+        foreach ($parts as $i => $part) {
+            $before = $row[$i - 1] ?? null;
+            $row[] = self::within($i, static fn (): SeriesPart => match (true) {
+                $lines[$i] !== null => self::approach($part, $lines[$i], $before),
+                $part->text('tool') === 'join' => self::join($part, $before),
+                default => self::leave($part, $before, $parts[$i + 1] ?? null, $lines[$i + 1] ?? null),
+            });
         }
 
         return $row;
     }
 
-    private static function part(Values $part, ?SeriesPart $before, ?Values $next): SeriesPart
+    /**
+     * @template T
+     *
+     * @param  \Closure(): T  $read
+     * @return T
+     *
+     * @throws BadInput that names the part
+     */
+    private static function within(int $part, \Closure $read): mixed
     {
-        return match ($part->text('tool')) {
-            'approach' => self::approach($part, $before),
-            'join' => self::join($part, $before),
-            default => self::leave($part, $before, $next),
-        };
+        try {
+            return $read();
+        } catch (BadInput $bad) {
+            throw $bad->under("parts.{$part}");
+        }
     }
 
-    private static function approach(Values $part, ?SeriesPart $before): SeriesPart
+    private static function line(Values $part): Approach
     {
         if ($part->choice('routine', RoutineCode::class)?->isDoneStanding() === true) {
             throw BadInput::field('routine', 'must not be one that is done standing: it is none of a row.');
@@ -107,7 +119,13 @@ final class SeriesReader
         if ($not !== null) {
             throw BadInput::field('routine', "is not planned here: {$not->message}");
         }
-        $waits = WhoWaits::at($approach->routine, $approach->control, $approach->pack, $approach->wayOut);
+
+        return $approach;
+    }
+
+    private static function approach(Values $part, Approach $approach, ?SeriesPart $before): SeriesPart
+    {
+        $waits = WhoWaits::at($approach->routine, $approach->control, $approach->pack, $approach->wayOut, $approach->junction->roadMet);
         if ($before === null) {
             $plan = ApproachPlanner::plan($approach);
 
@@ -155,7 +173,7 @@ final class SeriesReader
         );
     }
 
-    private static function leave(Values $part, ?SeriesPart $before, ?Values $next): SeriesPart
+    private static function leave(Values $part, ?SeriesPart $before, ?Values $next, ?Approach $line): SeriesPart
     {
         $pack = CommonFields::pack($part);
         $distance = self::distance($part);
@@ -165,15 +183,14 @@ final class SeriesReader
             throw BadInput::field('main_speed_mps', 'is missing: no road that is joined before it says it.');
         }
         $main = $before === null ? $said : $before->passed->reaches($room, $said);
-        $isLine = $next?->text('tool') === 'approach';
-        foreach ($isLine ? ['end_speed' => 'end_speed_mps', 'next_turn' => 'next_turn'] : [] as $key => $field) {
+        foreach ($line !== null ? ['end_speed' => 'end_speed_mps', 'next_turn' => 'next_turn'] : [] as $key => $field) {
             if ($part->has($key)) {
                 throw BadInput::field($field, 'must not be given where an approach follows: it comes of that.');
             }
         }
         $set = ['main_speed' => Speed::ofMetresPerSecond($main)];
-        if ($isLine) {
-            $set += self::toTheLine($part, $next, $main);
+        if ($line !== null && $next !== null) {
+            $set['end_speed'] = self::toTheLine($part, $line, self::distance($next), $main);
         } elseif ($next !== null && ! $part->has('end_speed')) {
             $set['end_speed'] = Speed::ofMetresPerSecond(min($main, LeaveTool::planned($part->and(new Values($set)))->leaving->bendMps() ?? $main));
         }
@@ -185,24 +202,17 @@ final class SeriesReader
         return new SeriesPart(
             'leave', $distance, $plan->leaving->lengthMetres, $plan,
             new Ahead(Card::of(RoutineCode::Leave, $pack, $practice)->direction, $exit->sayAtMetres, $exit->sayAtMetres >= $room - 1e-6, $main),
-            $isLine ? Passed::onto($main, $plan->leaving->lengthMetres) : Passed::off($plan->leaving), [],
+            $line !== null ? Passed::onto($main, $plan->leaving->lengthMetres) : Passed::off($plan->leaving), [],
             $before === null ? null : $exit->between, $before === null ? null : $exit->message($words), $before === null ? 0.0 : $room, $exit->events,
         );
     }
 
-    /**
-     * What the line behind a slip road says of the slip road: the speed at its end. The signal for the turn there is its own.
-     *
-     * @return array<string, mixed>
-     */
-    private static function toTheLine(Values $part, Values $next, float $main): array
+    /** What the line so far behind a slip road says of the slip road: the speed at its end. The signal for the turn there is its own. */
+    private static function toTheLine(Values $part, Approach $line, float $metres, float $main): Speed
     {
-        $approach = ApproachReader::read($next);
-        $passed = Passed::onto($main, $part->distance('slip_length')?->inMetres() ?? 0.0);
-        $far = self::distance($next);
-        $plan = self::behind($passed, $far, $approach)->plan;
+        $plan = self::behind(Passed::onto($main, $part->distance('slip_length')?->inMetres() ?? 0.0), $metres, $line)->plan;
 
-        return ['end_speed' => Speed::ofMetresPerSecond(min($main, $plan->chain->profile->mpsAt($far)))];
+        return Speed::ofMetresPerSecond(min($main, $plan->chain->profile->mpsAt($metres)));
     }
 
     /** As fast as the road one comes from lets one be, m/s. */

@@ -35,6 +35,8 @@ final class WhoWaitsPresenter
     /** @return list<array{who: string, message: string, source: array{status: string, document: ?string}}> */
     public static function rows(Approach $approach): array
     {
-        return array_map(self::row(...), WhoWaits::at($approach->routine, $approach->control, $approach->pack, $approach->wayOut));
+        return array_map(self::row(...), WhoWaits::at(
+            $approach->routine, $approach->control, $approach->pack, $approach->wayOut, $approach->junction->roadMet,
+        ));
     }
 }
