@@ -11,7 +11,8 @@ const test = plain.extend<{ device: BrowserContext; publish: (more: string) => P
     },
     /** Another version of the worker lies on the server until the test ends: the same with something more. */
     publish: async ({}, lend) => {
-        const file = 'public/sw.js';
+        // What the servers serve may be a copy of the code.
+        const file = `${process.env.NOBLE_TURN_SERVED ?? '.'}/public/sw.js`;
         const before = await readFile(file, 'utf8');
         await lend((more) => writeFile(file, `${before}\n${more}\n`));
         await writeFile(file, before);

@@ -19,12 +19,12 @@ use NobleTurn\Core\Trade\Side;
  */
 
 /** @param  array<string, mixed>  ...$parts */
-function row(array ...$parts): array
+function inARow(array ...$parts): array
 {
     return Ask::tool('series', ['pack' => 'gb', 'parts' => $parts]);
 }
 
-function line(string $routine, float $metres = 0.0, string $exit = 'ahead', int $limit = 30): array
+function aLine(string $routine, float $metres = 0.0, string $exit = 'ahead', int $limit = 30): array
 {
     return ['tool' => 'approach', 'routine' => $routine, 'distance_m' => $metres, 'limit_mph' => $limit]
         + (in_array($routine, ['roundabout', 'mini-roundabout'], true) ? ['exit' => $exit] : []);
@@ -53,7 +53,7 @@ function eventsOf(array $plan): array
 }
 
 it('is its parts where they do not touch', function (): void {
-    $row = row(line('emerge-left'), line('turn-right', 1500.0, limit: 40), line('roundabout', 1800.0, 'right', 40));
+    $row = inARow(aLine('emerge-left'), aLine('turn-right', 1500.0, limit: 40), aLine('roundabout', 1800.0, 'right', 40));
     $alone = [
         Ask::tool('approach', ['pack' => 'gb', 'routine' => 'emerge-left', 'limit_mph' => 30]),
         Ask::tool('approach', ['pack' => 'gb', 'routine' => 'turn-right', 'limit_mph' => 40]),
@@ -67,7 +67,9 @@ it('is its parts where they do not touch', function (): void {
 });
 
 it('is the slip roads alone where they are far apart', function (): void {
-    $row = row(line('roundabout', exit: 'left', limit: 40), slipOn(400.0), slipOff(4000.0, ['end_speed_mph' => 30]), slipOn(10.0, ['main_speed_mph' => 50]));
+    $row = inARow(
+        aLine('roundabout', exit: 'left', limit: 40), slipOn(400.0), slipOff(4000.0, ['end_speed_mph' => 30]), slipOn(10.0, ['main_speed_mph' => 50]),
+    );
     $join = Ask::tool('join', ['pack' => 'gb', 'slip_length_m' => 300, 'main_speed_mph' => 60, 'entry_speed_mps' => 40 * 0.44704]);
     $leave = Ask::tool('leave', ['pack' => 'gb', 'slip_length_m' => 300, 'main_speed_mph' => 60, 'end_speed_mph' => 30]);
 
@@ -80,7 +82,7 @@ it('is the slip roads alone where they are far apart', function (): void {
 it('says of two lines what the approach tool says of one and the next', function (): void {
     foreach ([15.0, 40.0, 70.0, 120.0, 260.0] as $metres) {
         foreach ([['emerge-left', 'turn-right'], ['turn-right', 'emerge-right'], ['mini-roundabout', 'mini-roundabout']] as [$first, $second]) {
-            $row = row(line($first), line($second, $metres));
+            $row = inARow(aLine($first), aLine($second, $metres));
             $then = Ask::tool('approach', [
                 'pack' => 'gb', 'routine' => $first, 'limit_mph' => 30, 'then' => ['routine' => $second, 'distance_m' => $metres],
             ])['then'];
@@ -97,7 +99,7 @@ it('moves the mirrors and the signal of an exit with the room before it, never b
     $order = ['both-in-one' => 0, 'plan-second-first' => 1, 'one-after-the-other' => 2];
     $before = null;
     foreach (range(40, 1200, 10) as $metres) {
-        $leave = row(slipOn(0.0, ['entry_speed_mph' => 50]), slipOff((float) $metres))['plans'][1];
+        $leave = inARow(slipOn(0.0, ['entry_speed_mph' => 50]), slipOff((float) $metres))['plans'][1];
         $at = eventsOf($leave['plan']);
         expect($at['mirrors'])->toBeGreaterThanOrEqual($at['signal'])->and($at['signal'])->toBeGreaterThanOrEqual(0.0)
             ->and($at['mirrors'])->toBeLessThanOrEqual($leave['room_m'] + 0.1);
@@ -115,7 +117,7 @@ it('moves the mirrors and the signal of an exit with the room before it, never b
 it('brings what comes at the end of a slip road onto it, without a jump as the line moves away from its end', function (): void {
     $before = null;
     foreach (range(0, 400, 10) as $metres) {
-        [$leave, $line] = row(slipOff(0.0, ['main_speed_mph' => 70]), line('roundabout', (float) $metres, 'right', 50))['plans'];
+        [$leave, $line] = inARow(slipOff(0.0, ['main_speed_mph' => 70]), aLine('roundabout', (float) $metres, 'right', 50))['plans'];
         $end = $leave['plan']['profile']['speed_mps'][count($leave['plan']['profile']['speed_mps']) - 1];
         expect($line['verdict'])->toBe('one-after-the-other')->and(bestOf($line['plan'])['mirrors'])->toBeLessThan(300.0 + $metres);
         if ($before !== null) {
@@ -126,28 +128,28 @@ it('brings what comes at the end of a slip road onto it, without a jump as the l
         $before = [$end, $line['reached_mps']];
     }
     // At its end one is at the line; far behind it still fast.
-    $end = static fn (float $metres): float => row(slipOff(0.0, ['main_speed_mph' => 70]), line('roundabout', $metres, 'right', 50))['plans'][0]['plan'][
+    $end = static fn (float $metres): float => inARow(slipOff(0.0, ['main_speed_mph' => 70]), aLine('roundabout', $metres, 'right', 50))['plans'][0]['plan'][
         'profile']['speed_mps'][140];
     expect($end(0.0))->toBeLessThan(4.0)->and($end(400.0))->toEqualWithDelta(50 * 0.44704, 0.1);
 });
 
 it('says three things at once at the most, the same thing once, and nothing where one only goes on', function (): void {
-    $close = row(line('turn-left'), line('turn-right', 30.0), line('turn-left', 30.0), line('turn-right', 30.0), line('turn-right', 30.0));
+    $close = inARow(aLine('turn-left'), aLine('turn-right', 30.0), aLine('turn-left', 30.0), aLine('turn-right', 30.0), aLine('turn-right', 30.0));
     expect(array_column($close['directions'], 'parts'))->toBe([[0, 1, 2], [3, 4]])->and(array_column($close['directions'], 'in_time'))->toBe([true, false]);
     $alone = Ask::tool('approach', ['pack' => 'gb', 'routine' => 'turn-left', 'limit_mph' => 30]);
     $speed = $close['plans'][0]['reached_mps'];
     expect($close['directions'][0]['say_at_m'])->toEqualWithDelta($alone['say_at_m'] + 2 * 2.0 * $speed, 0.2)
         ->and($close['directions'][0]['at_m'])->toEqualWithDelta(-$close['directions'][0]['say_at_m'], 0.11);
     // Humps are driven, not asked for; what follows close behind them is asked for before them.
-    $humps = row(line('hump'), line('hump', 60.0), line('hump', 60.0), line('turn-left', 25.0));
+    $humps = inARow(aLine('hump'), aLine('hump', 60.0), aLine('hump', 60.0), aLine('turn-left', 25.0));
     expect(array_column($humps['directions'], 'parts'))->toBe([[3]])->and($humps['directions'][0]['say_at_m'])->toBeGreaterThan(25.0);
     // Further parts cost time only where they are others.
-    $twice = row(line('turn-left'), line('turn-left', 25.0), line('turn-left', 25.0));
+    $twice = inARow(aLine('turn-left'), aLine('turn-left', 25.0), aLine('turn-left', 25.0));
     expect($twice['directions'])->toHaveCount(1)->and($twice['directions'][0]['say_at_m'])->toEqualWithDelta($alone['say_at_m'], 0.1);
 });
 
 it('gathers no needless speed between humps that are close, whatever their number', function (): void {
-    $row = row(...array_map(static fn (int $i): array => line('hump', $i === 0 ? 0.0 : 50.0), range(0, 11)));
+    $row = inARow(...array_map(static fn (int $i): array => aLine('hump', $i === 0 ? 0.0 : 50.0), range(0, 11)));
     expect($row['plans'])->toHaveCount(12);
     foreach (array_slice($row['plans'], 1) as $plan) {
         // Each has its own mirrors, behind the hump before it.
@@ -194,18 +196,18 @@ it('says by its field what cannot be', function (array $parts, string $field, st
     $refused = Ask::refusal('series', ['pack' => 'gb', 'parts' => $parts]);
     expect(array_keys($refused))->toContain($field)->and(implode(' ', $refused[$field]))->toContain($sentence);
 })->with([
-    'one alone' => [[line('turn-left')], 'parts', 'at least two'],
-    'another tool' => [[line('turn-left'), ['tool' => 'stopping']], 'parts.1.tool', 'approach, join, leave'],
-    'no tool' => [[line('turn-left'), ['routine' => 'cross']], 'parts.1.tool', 'must be one of'],
-    'no object' => [[line('turn-left'), 7], 'parts.1', 'object'],
-    'of another tool' => [[line('turn-left'), line('cross') + ['slip_length_m' => 200]], 'parts.1.slip_length_m', 'is not a field'],
+    'one alone' => [[aLine('turn-left')], 'parts', 'at least two'],
+    'another tool' => [[aLine('turn-left'), ['tool' => 'stopping']], 'parts.1.tool', 'approach, join, leave'],
+    'no tool' => [[aLine('turn-left'), ['routine' => 'cross']], 'parts.1.tool', 'must be one of'],
+    'no object' => [[aLine('turn-left'), 7], 'parts.1', 'object'],
+    'of another tool' => [[aLine('turn-left'), aLine('cross') + ['slip_length_m' => 200]], 'parts.1.slip_length_m', 'is not a field'],
     'an exit into a line of its own speed' => [
-        [slipOff(0.0, ['main_speed_mph' => 70, 'end_speed_mph' => 20]), line('cross')], 'parts.0.end_speed_mps', 'follows',
+        [slipOff(0.0, ['main_speed_mph' => 70, 'end_speed_mph' => 20]), aLine('cross')], 'parts.0.end_speed_mps', 'follows',
     ],
-    'a line that a slip road leads to' => [[slipOff(0.0, ['main_speed_mph' => 70]), line('all-way-stop')], 'parts.1.routine', 'Great Britain'],
-    'no main road' => [[line('turn-left'), slipOff(500.0)], 'parts.1.main_speed_mps', 'is missing'],
+    'a line that a slip road leads to' => [[slipOff(0.0, ['main_speed_mph' => 70]), aLine('all-way-stop')], 'parts.1.routine', 'Great Britain'],
+    'no main road' => [[aLine('turn-left'), slipOff(500.0)], 'parts.1.main_speed_mps', 'is missing'],
     'no speed onto the first' => [[slipOn(), slipOff(900.0)], 'parts.0.entry_speed_mps', 'is missing'],
-    'done standing' => [[line('turn-left'), line('move-off', 80.0)], 'parts.1.routine', 'standing'],
-    'too many' => [array_fill(0, 13, line('hump', 50.0)), 'parts', 'at most 12'],
-    'of a part within' => [[line('turn-left'), slipOn(50.0, ['view_from_m' => 900])], 'parts.1.view_from_m', 'length of the slip road'],
+    'done standing' => [[aLine('turn-left'), aLine('move-off', 80.0)], 'parts.1.routine', 'standing'],
+    'too many' => [array_fill(0, 13, aLine('hump', 50.0)), 'parts', 'at most 12'],
+    'of a part within' => [[aLine('turn-left'), slipOn(50.0, ['view_from_m' => 900])], 'parts.1.view_from_m', 'length of the slip road'],
 ]);

@@ -50,7 +50,7 @@ class Registration extends EventTarget {
 }
 
 let registration: Registration;
-let container: EventTarget & { register: () => Promise<Registration | undefined> };
+let container: EventTarget & { register: () => Promise<Registration | undefined>; ready: Promise<Registration> };
 const reload = vi.fn();
 
 async function opened(): Promise<PageKeeper> {
@@ -72,7 +72,10 @@ beforeEach(() => {
     vi.stubEnv('DEV', false);
     vi.stubGlobal('location', { reload });
     registration = new Registration();
-    container = Object.assign(new EventTarget(), { register: () => Promise.resolve<Registration | undefined>(registration) });
+    container = Object.assign(new EventTarget(), {
+        register: () => Promise.resolve<Registration | undefined>(registration),
+        ready: new Promise<Registration>(() => undefined),
+    });
     Object.defineProperty(navigator, 'serviceWorker', { configurable: true, value: container });
     Object.defineProperty(navigator, 'locks', {
         configurable: true,
@@ -146,6 +149,30 @@ describe('what opens the pages without signal', () => {
         });
         await vi.advanceTimersByTimeAsync(10 * 60_000);
         expect(registration.update).toHaveBeenCalledTimes(4);
+    });
+
+    it.each([
+        ['fails', () => Promise.reject(new DOMException('aborted', 'AbortError'))],
+        ['never answers', () => new Promise<undefined>(() => undefined)],
+    ])('follows one that was registered before where asking for it %s', async (_, register) => {
+        runs();
+        container.register = register;
+        container.ready = Promise.resolve(registration);
+        const keeper = await opened();
+        expect(keeper.ready.get()).toBe(true);
+        registration.installs(registration.finds());
+        expect(keeper.newer.get()).toBe(true);
+    });
+
+    it('asks again in a minute where the first on a device could not be had', async () => {
+        const register = vi.fn().mockRejectedValueOnce(new TypeError('no signal')).mockResolvedValue(registration);
+        container.register = register;
+        const keeper = await opened();
+        expect(register).toHaveBeenCalledTimes(1);
+        await vi.advanceTimersByTimeAsync(61_000);
+        expect(register).toHaveBeenCalledTimes(2);
+        registration.installs(registration.finds());
+        expect(keeper.ready.get()).toBe(true);
     });
 
     it('does without where workers are blocked, by an error or by nothing', async () => {

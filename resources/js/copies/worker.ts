@@ -36,10 +36,11 @@ export class PageKeeper {
             if (Date.now() < this.asked + AT_ONCE) window.location.reload();
             else this.due = true;
         });
-        const register = () => void navigator.serviceWorker.register('/sw.js').then(this.keep, () => undefined);
         // What the page itself needs is fetched first.
-        if (document.readyState === 'complete') register();
-        else window.addEventListener('load', register);
+        if (document.readyState === 'complete') void this.register();
+        else window.addEventListener('load', () => void this.register());
+        // One that was registered before is followed also where asking for it fails or hangs, as it may while much is asked at once.
+        void navigator.serviceWorker.ready.then(this.keep);
         setInterval(() => void this.look(), LOOK);
         heard.otherForm.subscribe(() => heard.otherForm.get() && void this.look());
     }
@@ -56,9 +57,13 @@ export class PageKeeper {
         else if (this.newer.get() && (await this.isAlone())) this.take();
     }
 
+    private register(): Promise<void> {
+        return navigator.serviceWorker.register('/sw.js').then(this.keep, () => this.lookAgain());
+    }
+
     private keep = (registered: ServiceWorkerRegistration | undefined): void => {
-        // A browser in which workers are blocked may answer with nothing.
-        if (!registered) return;
+        // A browser in which workers are blocked may answer with nothing; and it is told of twice.
+        if (!registered || this.registered) return;
         this.registered = registered;
         this.ready.set(registered.active !== null);
         if (registered.waiting) this.newer.set(true);
@@ -85,7 +90,7 @@ export class PageKeeper {
 
     /** A browser may join a look to one it has begun before, which has read the older version: what the server says counts until it is found. */
     private look = async (): Promise<void> => {
-        await this.registered?.update().catch(() => undefined);
+        await (this.registered ? this.registered.update().catch(() => undefined) : this.register());
         if (heard.otherForm.get() && !this.newer.get() && !this.registered?.installing) this.lookAgain();
     };
 

@@ -1,13 +1,13 @@
 import { act, cleanup, renderHook, screen } from '@testing-library/react';
 import { MemoryRouter, useLocation, useNavigate } from 'react-router';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { asItStands, useAddress, withSaid } from './useAddress';
+import { asItStands, AT_ONCE, useAddress, withSaid } from './useAddress';
 
 const Address = () => <output>{useLocation().search}</output>;
 
 /** The state and the way to elsewhere, with the page's address beside them. */
-function opened(at: string) {
-    const hook = renderHook(() => ({ held: useAddress(asItStands), go: useNavigate() }), {
+function opened(at: string, rest?: number) {
+    const hook = renderHook(() => ({ held: useAddress(asItStands, rest), go: useNavigate() }), {
         wrapper: ({ children }) => (
             <MemoryRouter initialEntries={[at]}>
                 <Address />
@@ -42,6 +42,15 @@ describe('state that stands in the address', () => {
         expect(address()).toBe('?from=s&kept=1');
         act(() => void vi.advanceTimersByTime(300));
         expect(address()).toBe('?from=e&to=w');
+    });
+
+    it('is in the address as soon as it is pressed, where that is wanted', () => {
+        const { state, say, address } = opened('/?from=s', AT_ONCE);
+        for (const to of ['e', 'w', 'n']) {
+            act(() => say({ to }));
+            act(() => void vi.advanceTimersByTime(1));
+            expect([state(), address()]).toEqual([`from=s&to=${to}`, `?from=s&to=${to}`]);
+        }
     });
 
     it('is what another address says, when somebody comes by it', () => {

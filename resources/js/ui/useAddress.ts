@@ -27,8 +27,15 @@ const REST = 200;
 /** So many addresses written here are told from those somebody came by. */
 const ON_THE_WAY = 8;
 
-/** State that lives in the page's address, so that it can be shared and come back to. It changes at once, the address a moment later. */
-export function useAddress<T>({ read, write }: Codec<T>): [T, Dispatch<SetStateAction<T>>] {
+/** For what is pressed and not dragged: a page that is loaded anew right after a press has it. */
+export const AT_ONCE = 0;
+
+/**
+ * State that lives in the page's address, so that it can be shared and come back to. It changes at once, the address follows.
+ *
+ * @param rest so long after it rests, ms
+ */
+export function useAddress<T>({ read, write }: Codec<T>, rest = REST): [T, Dispatch<SetStateAction<T>>] {
     const [params, setParams] = useSearchParams();
     const there = params.toString();
     const [state, setState] = useState(() => read(params));
@@ -46,8 +53,8 @@ export function useAddress<T>({ read, write }: Codec<T>): [T, Dispatch<SetStateA
             if (next === seen) return;
             setWritten((before) => [...before.slice(-ON_THE_WAY), next]);
             setParams(new URLSearchParams(next), { replace: true });
-        }, REST);
+        }, rest);
         return () => clearTimeout(timer);
-    }, [state, seen, write, setParams]);
+    }, [state, seen, write, setParams, rest]);
     return [state, setState];
 }

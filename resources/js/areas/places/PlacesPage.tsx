@@ -11,7 +11,7 @@ import { useNotice } from '@/ui/Notice';
 import { Sheet } from '@/ui/Sheet';
 import { isMeant } from '@/ui/search';
 import { Empty, Failed, Waiting } from '@/ui/State';
-import { asItStands, useAddress, withSaid } from '@/ui/useAddress';
+import { asItStands, AT_ONCE, useAddress, withSaid } from '@/ui/useAddress';
 import { PlaceLines } from './PlaceLines';
 import { Sites } from './site/Sites';
 
@@ -23,7 +23,7 @@ export function PlacesPage() {
     const notice = useNotice();
     const [editing, setEditing] = useState<Place | 'new' | null>(null);
     const places = useQuery(questions.places());
-    const [said, setSaid] = useAddress(asItStands);
+    const [said, setSaid] = useAddress(asItStands, AT_ONCE);
     const find = said.get('find') ?? '';
     const planned = usePlanned();
     const address = (place: Place) => {

@@ -3,7 +3,7 @@ import { questions } from '@/api/questions';
 import type { SiteLine } from '@/api/types';
 import { useRules } from '@/rules/rules';
 import { askedOf, read, written, type Mark, type Order, type Planned, type Taken } from '@/site/circuit';
-import { asItStands, useAddress, withSaid } from '@/ui/useAddress';
+import { asItStands, AT_ONCE, useAddress, withSaid } from '@/ui/useAddress';
 
 export const ORDERS: Record<Order, string> = {
     shortest: 'Shortest',
@@ -31,7 +31,7 @@ const onAWorkingDay = (at: string): string => `2026-01-07T${at}:00+00:00`;
 /** The circuit that stands in the address: nothing of it is lost over a reload, and it can be sent and opened by a colleague. */
 export function useCircuit(sites: SiteLine[], marks: Mark[]) {
     const rules = useRules();
-    const [search, setSearch] = useAddress(asItStands);
+    const [search, setSearch] = useAddress(asItStands, AT_ONCE);
     const kept = useQuery(questions.circuits()).data?.find(({ id }) => id === search.get('kept')) ?? null;
     const measured = useQuery(questions.legs()).data?.measured;
     const start = marks.find(({ id }) => id === search.get('from')) ?? marks[0]!;

@@ -4,12 +4,12 @@ import { questions } from '@/api/questions';
 import type { Site } from '@/api/types';
 import { useCompute } from '@/compute/useCompute';
 import type { Draft } from '@/site/draft';
-import { asItStands, useAddress, withSaid } from '@/ui/useAddress';
+import { asItStands, AT_ONCE, useAddress, withSaid } from '@/ui/useAddress';
 import type { Way } from './WayFacts';
 
 /** Every way through what is drawn, as the core reads it, and the one that is looked at: it stands in the address. */
 export function useWays(draft: Draft, pack: Site['pack']) {
-    const [search, setSearch] = useAddress(asItStands);
+    const [search, setSearch] = useAddress(asItStands, AT_ONCE);
     const asked = { pack, kind: draft.kind, arms: draft.arms };
     const drawn = useCompute('site', asked);
     // What cannot be is said; what could be before stays in sight until it can be again.
