@@ -24,7 +24,8 @@ final readonly class Chained
     /** The first turn is done when the car is straight again: a quarter of its circle, and half a car (assumed). */
     private const HALF_A_CAR = 0.5;
 
-    private const SLOWEST = 2.0;
+    /** Not slower than this between two of them, m/s (assumed). */
+    public const SLOWEST = 2.0;
 
     /** Speeding up between two hazards has to save at least this, s (assumed). */
     private const WORTH_S = 3.0;

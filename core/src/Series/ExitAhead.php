@@ -16,9 +16,6 @@ use NobleTurn\Core\Plan\Timing;
  */
 final readonly class ExitAhead
 {
-    /** A signal that is shorter than this before the car moves says nothing to those behind, s (assumed, as in every plan). */
-    private const SEEN_S = 2.0;
-
     public Between $between;
 
     /** @var list<LeaveEvent> in the order in which they are met */
@@ -41,7 +38,8 @@ final readonly class ExitAhead
         }
         $this->between = match (true) {
             $signal + $mirrors <= $room => Between::OneAfterTheOther,
-            self::SEEN_S * $mps + $mirrors <= $room => Between::PlanSecondFirst,
+            // A signal that nobody has time to see says nothing.
+            $timing->seenLeastSeconds * $mps + $mirrors <= $room => Between::PlanSecondFirst,
             default => Between::BothInOne,
         };
         // As early as there is room for, and never after the slip road has begun.

@@ -12,9 +12,6 @@ use NobleTurn\Core\Plan\Chained;
 /** Where one of a row is over, and what the next begins with. */
 final readonly class Passed
 {
-    /** Not slower than this between two of them, m/s (assumed). */
-    private const SLOWEST = 2.0;
-
     /** Joined: signal cancelled, in the lane, a mirror (assumed), s. */
     private const SETTLE_S = 1.0;
 
@@ -31,13 +28,13 @@ final readonly class Passed
     /** Round the corner and straight again. */
     public static function theLine(ApproachPlan $plan): self
     {
-        return new self(max(self::SLOWEST, $plan->chain->lineSpeed->metresPerSecond), Chained::lengthOfTurn($plan));
+        return new self(max(Chained::SLOWEST, $plan->chain->lineSpeed->metresPerSecond), Chained::lengthOfTurn($plan));
     }
 
     /** On the main road, at its speed or nearly. */
     public static function joined(JoinPlan $plan): self
     {
-        $mps = max(self::SLOWEST, $plan->shown->drive->endMps);
+        $mps = max(Chained::SLOWEST, $plan->shown->drive->endMps);
 
         return new self($mps, self::SETTLE_S * $mps);
     }
@@ -45,13 +42,13 @@ final readonly class Passed
     /** Straight on the slip road, at the speed of the main road: the rest of it is room for what comes at its end. */
     public static function onto(float $mainMps, float $slipMetres): self
     {
-        return new self(max(self::SLOWEST, $mainMps), min(0.0, Leaving::SETTLE_S * $mainMps - $slipMetres), true);
+        return new self(max(Chained::SLOWEST, $mainMps), min(0.0, Leaving::SETTLE_S * $mainMps - $slipMetres), true);
     }
 
     /** At the end of the slip road, where it leads onto another road. */
     public static function off(Leaving $leaving): self
     {
-        return new self(max(self::SLOWEST, $leaving->endMps), 0.0);
+        return new self(max(Chained::SLOWEST, $leaving->endMps), 0.0);
     }
 
     /**

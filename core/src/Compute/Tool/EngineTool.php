@@ -12,7 +12,6 @@ use NobleTurn\Core\Compute\Field\ObjectField;
 use NobleTurn\Core\Compute\Field\QuantityField;
 use NobleTurn\Core\Compute\Field\TextField;
 use NobleTurn\Core\Compute\Kind;
-use NobleTurn\Core\Compute\Out;
 use NobleTurn\Core\Compute\QuickAnswer;
 use NobleTurn\Core\Compute\Shape;
 use NobleTurn\Core\Compute\Tool;
@@ -26,7 +25,6 @@ use NobleTurn\Core\Rules\Assumption;
 use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Rules\Source;
 use NobleTurn\Core\Vehicle\Body;
-use NobleTurn\Core\Vehicle\Foot;
 use NobleTurn\Core\Vehicle\FullGas;
 use NobleTurn\Core\Vehicle\GearChoice;
 use NobleTurn\Core\Vehicle\Performance;
@@ -83,53 +81,7 @@ final class EngineTool implements Tool
 
     public function output(): array
     {
-        return [
-            ...CommonFields::headlineSpeedSchema('speed', 'road speed'),
-            'gear' => Out::integer('gear engaged'),
-            'rpm' => Out::number('engine speed in that gear'),
-            'rpm_after_shift' => Out::number('engine speed after the change at the same road speed; null without one', nullable: true),
-            'rev_change' => Out::number('what the change asks of the revs, + to be added', nullable: true),
-            'over_rev' => Out::flag('whether the red line is passed, before or after the change'),
-            'labours' => Out::flag('whether the engine labours, before or after the change'),
-            'rule_of_thumb' => Out::maybe(Out::object([
-                'at_rpm' => Out::number('engine speed it speaks of'), 'low' => Out::number('least'), 'high' => Out::number('most'),
-                'agrees' => Out::flag('within 150 rpm'), 'message' => Out::text('sentence for the user'),
-            ]), 'what is said of such a change, and whether these ratios agree'),
-            'rev_fall_s' => Out::number('in which two thirds of the revs above idle are gone, foot off and clutch down'),
-            'changes' => Out::list(Out::object([
-                'from_gear' => Out::integer('before'), 'to_gear' => Out::integer('after, one or more gears on, up or down'),
-                'rpm_after' => Out::number('asked for at the same road speed'),
-                'falls_to_rpm' => Out::number('where the revs are by themselves once the lever is in'),
-                'foot' => ['type' => ['string', 'null'], 'enum' => [...array_column(Foot::cases(), 'value'), null],
-                    'description' => 'what the right foot does; null where the change is none to be made'],
-                'wait_s' => Out::number('so much longer before the clutch comes up; null where they never come down so far', nullable: true),
-                'message' => Out::text('as it is said'),
-            ]), 'from this gear to every other; none without a clutch'),
-            'best_gear' => Out::integer('gear for the purpose'),
-            'choices' => Out::list(Out::object([
-                'purpose' => ['enum' => array_map(static fn (Purpose $purpose): string => $purpose->value, Purpose::cases())],
-                'gear' => Out::integer('gear'), 'accel_mps2' => Out::number('acceleration available in it'), 'reason' => Out::text('why'),
-            ]), 'the gear for each purpose'),
-            'run' => Out::maybe(Out::object([
-                'reached' => Out::flag('whether the speed is reached at all'), 'time_s' => Out::number('seconds it takes'),
-                'distance_m' => Out::number('metres it takes'),
-                'speed_mps' => Out::number('reached'), 'gear' => Out::integer('at the end'),
-                'changes' => Out::list(
-                    Out::object(['at_mps' => Out::number('road speed'), 'from_gear' => Out::integer('before'), 'to_gear' => Out::integer('after')]),
-                    'up, at nine tenths of the red line',
-                ),
-            ]), 'accelerator right down up to to_speed; null without one'),
-            'idle_rpm' => Out::number('idling speed; 0 for a motor'),
-            'red_line_rpm' => Out::number('highest engine speed'),
-            'gears' => Out::list(Out::object([
-                'gear' => Out::integer('gear'), 'ratio' => Out::number('gear ratio'), 'reduction' => Out::number('with the final drive'),
-                'rpm' => Out::number('engine speed at this road speed'), 'speed_per_1000_rpm_mps' => Out::number('road speed for each 1000 rpm'),
-                'speed_at_idle_mps' => Out::number('below it the clutch slips'), ...CommonFields::headlineSpeedSchema('top_speed', 'at the red line'),
-                'accel_available_mps2' => Out::number('accelerator right down, on this hill'),
-                'engine_braking_mps2' => Out::number('accelerator released, on this hill'),
-                'labours' => Out::flag('below 1.25 times idle'), 'over_revs' => Out::flag('above the red line'),
-            ], ['top_speed_mph', 'top_speed_kmh'])),
-        ];
+        return EnginePresenter::schema();
     }
 
     public function answer(Values $input): Answer
@@ -170,7 +122,7 @@ final class EngineTool implements Tool
                 'at_rpm' => $rule->atRpm, 'low' => $rule->lowRpm, 'high' => $rule->highRpm, 'agrees' => $rule->agrees, 'message' => $rule->message,
             ],
             'rev_fall_s' => round($falls, 3),
-            'changes' => self::changes($vehicle, $performance, $speed, $gear, $falls, $pack),
+            'changes' => EnginePresenter::changes($vehicle, $performance, $speed, $gear, $falls, $pack),
             'best_gear' => GearChoice::for($vehicle, $wanted, $speed, $gradient)->gear,
             'choices' => array_map(static fn (GearChoice $choice): array => [
                 'purpose' => $choice->purpose->value, 'gear' => $choice->gear, 'accel_mps2' => round($choice->accelerationMps2, 3),
@@ -180,10 +132,10 @@ final class EngineTool implements Tool
             'idle_rpm' => round($vehicle->engine->idleRpm, 1),
             'red_line_rpm' => round($vehicle->engine->redLineRpm, 1),
             'gears' => array_map(
-                static fn (int $one): array => self::row($pack, $vehicle, $performance, $one, $speed, $gradient),
+                static fn (int $one): array => EnginePresenter::row($pack, $vehicle, $performance, $one, $speed, $gradient),
                 range(1, $vehicle->gearbox->topGear()),
             ),
-        ], self::assumptions($vehicle, $input, $wanted, $pack), $overRev
+        ], self::assumptions($vehicle, $input, $wanted, $falls, $pack), $overRev
             ? [new Warning('over-rev', 'The engine would turn above its red line: brake first, or choose a higher gear.')] : []);
     }
 
@@ -207,28 +159,6 @@ final class EngineTool implements Tool
         }
 
         return RevMatch::measured($from, $to, $measured->duration('time')?->inSeconds() ?? 1.0, $idle);
-    }
-
-    /** @return list<array<string, mixed>> */
-    private static function changes(Vehicle $vehicle, Performance $performance, Speed $speed, int $gear, float $falls, RulePack $pack): array
-    {
-        $others = $vehicle->hasClutch() ? array_values(array_diff(range(1, $vehicle->gearbox->topGear()), [$gear])) : [];
-
-        return array_map(static function (int $to) use ($vehicle, $performance, $speed, $gear, $falls, $pack): array {
-            $match = new RevMatch($performance->rpm($speed, $gear), $performance->rpm($speed, $to), $vehicle->shiftSeconds, $vehicle->engine->idleRpm, $falls);
-            $isTooLow = $to < $gear && $match->after > RevMatch::MOST_OF_RED * $vehicle->engine->redLineRpm;
-            $message = $isTooLow
-                ? sprintf('%d to %d: %s rpm there, of %s to the red line. Brake first.', $gear, $to, number_format(round($match->after, -2)),
-                    number_format($vehicle->engine->redLineRpm))
-                : Wording::part($pack, $match->message($gear, $to)).($performance->labours($speed, $to) ? ' The engine labours there.' : '');
-
-            return [
-                'from_gear' => $gear, 'to_gear' => $to, 'rpm_after' => round($match->after, 1), 'falls_to_rpm' => round($match->fallsToRpm, 1),
-                'foot' => $isTooLow || $match->waitSeconds === null ? null : $match->foot->value,
-                'wait_s' => $match->waitSeconds === null ? null : round($match->waitSeconds, 2),
-                'message' => $message,
-            ];
-        }, $others);
     }
 
     /** @return ?array<string, mixed> */
@@ -294,26 +224,8 @@ final class EngineTool implements Tool
         return Speed::ofMetresPerSecond($speed);
     }
 
-    /** @return array<string, mixed> */
-    private static function row(RulePack $pack, Vehicle $vehicle, Performance $performance, int $gear, Speed $speed, Gradient $gradient): array
-    {
-        return [
-            'gear' => $gear,
-            'ratio' => $vehicle->gearbox->ratios[$gear - 1],
-            'reduction' => round($vehicle->gearbox->reduction($gear), 4),
-            'rpm' => round($performance->rpm($speed, $gear), 1),
-            'speed_per_1000_rpm_mps' => round($vehicle->gearbox->metresPerSecondAt(1000.0, $gear), 4),
-            'speed_at_idle_mps' => round($vehicle->gearbox->metresPerSecondAt($vehicle->engine->idleRpm, $gear), 3),
-            ...CommonFields::headlineSpeed('top_speed', $performance->topMps($gear), $pack),
-            'accel_available_mps2' => round($performance->acceleration($speed, $gear, $gradient), 3),
-            'engine_braking_mps2' => round($performance->engineBrakingMps2($speed, $gear, $gradient), 3),
-            'labours' => $performance->labours($speed, $gear),
-            'over_revs' => $performance->overRevs($speed, $gear),
-        ];
-    }
-
     /** @return list<Assumption> */
-    private static function assumptions(Vehicle $vehicle, Values $input, Purpose $purpose, RulePack $pack): array
+    private static function assumptions(Vehicle $vehicle, Values $input, Purpose $purpose, float $falls, RulePack $pack): array
     {
         $own = $input->object('vehicle');
         // A figure is given where it stands in the vehicle's own object or beside it, and assumed where the demo's fills in.
@@ -338,7 +250,7 @@ final class EngineTool implements Tool
             $figure('rolling resistance', $vehicle->body->rolling, 'of the weight', 'rolling'),
             $figure('a whole change of gear', $vehicle->shiftSeconds, 's', 'shift_time'),
             new Assumption(
-                'revs above idle fall by two thirds in', round(self::falls($input, $vehicle), 2), 's',
+                'revs above idle fall by two thirds in', round($falls, 2), 's',
                 $input->has('rev_fall') || $input->has('rev_fall_measured') ? Source::given() : Source::assumed(),
             ),
             new Assumption('from crankshaft to road', Performance::EFFICIENCY, 'efficiency', Source::assumed()),
