@@ -204,16 +204,16 @@ function FootTable({ answer }: { answer: EngineAnswer }) {
             <DataTable
                 label={`From ${answer.gear}: what the right foot does`}
                 least={30}
-                heads={['To', 'Asks for, rpm', 'They fall to, rpm', 'Right foot', 'Wait']}
+                heads={['To', 'Right foot', 'Wait', 'Asks for, rpm', 'They fall to, rpm']}
                 rows={answer.changes.map((change) => ({
                     key: change.to_gear,
                     quiet: change.foot === null,
                     head: change.to_gear,
                     cells: [
-                        Math.round(change.rpm_after).toLocaleString('en-GB'),
-                        Math.round(change.falls_to_rpm).toLocaleString('en-GB'),
                         change.foot === null ? (change.wait_s === null ? 'too high a gear' : 'brake first') : FEET[change.foot],
                         change.wait_s ? `${change.wait_s.toFixed(1)} s` : '',
+                        Math.round(change.rpm_after).toLocaleString('en-GB'),
+                        Math.round(change.falls_to_rpm).toLocaleString('en-GB'),
                     ],
                 }))}
             />
