@@ -18,6 +18,7 @@ use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Rules\Source;
 use NobleTurn\Core\Rules\SpeedUnit;
 use NobleTurn\Core\Rules\StoppingFigures;
+use NobleTurn\Core\Rules\TurnRule;
 use NobleTurn\Core\Trade\Effect;
 use NobleTurn\Core\Trade\RoutineCode;
 use NobleTurn\Core\Trade\Side;
@@ -152,6 +153,16 @@ final readonly class Coastland implements RulePack
     }
 
     public function peopleRuleSource(): Source
+    {
+        return Source::fromMemory(self::CODE);
+    }
+
+    public function unmarkedRule(): TurnRule
+    {
+        return TurnRule::FromTheRight;
+    }
+
+    public function unmarkedRuleSource(): Source
     {
         return Source::fromMemory(self::CODE);
     }

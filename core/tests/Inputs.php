@@ -29,6 +29,7 @@ final class Inputs
         ],
         'join' => ['pack' => 'gb', 'slip_length_m' => 180, 'entry_speed_mph' => 30, 'main_speed_mph' => 50, 'gradient' => 0],
         'leave' => ['pack' => 'gb', 'main_speed_mph' => 70, 'slip_length_m' => 250, 'end_speed_mph' => 15, 'next_turn' => 'right'],
+        'lights' => ['pack' => 'gb', 'stands' => 'inside', 'seen_to_stop' => true],
         'mark-test' => ['pack' => 'gb', 'scheme' => 'gb-car', 'faults' => [['step' => 'mirrors', 'routine' => 'emerge-right', 'fault' => 'late',
             'effect' => 'nobody']]],
         'next-lesson' => [
@@ -37,6 +38,7 @@ final class Inputs
             'pinned' => [], 'excluded' => [], 'start' => ['latitude_deg' => 49.2, 'longitude_deg' => -8.1], 'ways' => [],
         ],
         'overtake' => ['pack' => 'gb', 'limit_mph' => 60, 'other_speed_mph' => 40, 'oncoming_speed_mph' => 60, 'sight_m' => 400],
+        'priority' => ['pack' => 'na', 'place' => 'all-way-stop', 'vehicles' => [['line' => 'right'], ['line' => 'opposite', 'wait_s' => 4]]],
         'ready' => [
             'pack' => 'gb', 'today' => '2026-05-20', 'scheme' => 'gb-car', 'marks' => [], 'overrulings' => [],
             'hours' => [['at' => '2026-05-01T10:00:00Z', 'minutes' => 60, 'light' => 'day', 'with' => 'instructor']],
@@ -101,6 +103,7 @@ final class Inputs
         'lanes' => ['next_turn_in_m', 50, 200, 50], 'crossing' => ['person_at_m', 0, 12, 4], 'following' => ['speed_mph', 10, 40, 10],
         'approach' => ['speed_mph', 10, 40, 10], 'engine' => ['speed_mph', 10, 40, 10],
         'steering' => ['radius_m', 5, 20, 5], 'swept-path' => ['step_m', 0.2, 0.8, 0.2], 'reverse' => ['angle_deg', -2, 4, 2],
-        'clearance' => ['vehicle_height_m', 3, 4.5, 0.5], 'circuit' => ['minutes', 15, 60, 15], 'sight' => ['offset_m', 1, 4, 1],
+        'clearance' => ['vehicle_height_m', 3, 4.5, 0.5], 'circuit' => ['minutes', 15, 60, 15], 'lights' => ['room_m', 2, 14, 4],
+        'priority' => ['wait_s', 0, 6, 2], 'sight' => ['offset_m', 1, 4, 1],
     ];
 }

@@ -20,6 +20,7 @@ use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Rules\Source;
 use NobleTurn\Core\Rules\SpeedUnit;
 use NobleTurn\Core\Rules\StoppingFigures;
+use NobleTurn\Core\Rules\TurnRule;
 use NobleTurn\Core\Trade\Effect;
 use NobleTurn\Core\Trade\Side;
 use NobleTurn\Core\Trade\Surface;
@@ -176,6 +177,16 @@ final readonly class MirroredBritain implements RulePack
     public function peopleRuleSource(): Source
     {
         return $this->britain->peopleRuleSource();
+    }
+
+    public function unmarkedRule(): TurnRule
+    {
+        return $this->britain->unmarkedRule();
+    }
+
+    public function unmarkedRuleSource(): Source
+    {
+        return $this->britain->unmarkedRuleSource();
     }
 
     public function walkingSpeed(): Speed

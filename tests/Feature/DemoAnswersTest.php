@@ -176,6 +176,14 @@ it('answers the tools of the bench as they were recorded', function (string $too
         ['tool' => 'join', 'slip_length_m' => 320, 'main_speed_mph' => 60, 'entry_speed_mph' => 39],
         ['tool' => 'leave', 'distance_m' => 90, 'slip_length_m' => 300],
     ]], '-close'],
+    'whose turn' => ['priority', ['pack' => 'na', 'place' => 'all-way-stop', 'goes' => 'ahead', 'wait_s' => 4, 'vehicles' => [
+        ['line' => 'right', 'goes' => 'ahead', 'wait_s' => 4], ['line' => 'opposite', 'goes' => 'ahead', 'wait_s' => 4],
+    ]]],
+    'four at once' => ['priority', ['pack' => 'na', 'place' => 'all-way-stop', 'vehicles' => [['line' => 'right'], ['line' => 'opposite'], ['line' => 'left']]],
+        '-round'],
+    'nobody’s by rule' => ['priority', ['pack' => 'gb', 'place' => 'unmarked', 'vehicles' => [['line' => 'right'], ['line' => 'opposite']]], '-unmarked'],
+    'lights' => ['lights', ['pack' => 'gb', 'heads' => [['shows' => 'red'], ['arrow' => 'left', 'shows' => 'green']]]],
+    'inside the lights' => ['lights', ['pack' => 'gb', 'stands' => 'inside', 'seen_to_stop' => true], '-inside'],
     'sight' => ['sight', ['pack' => 'gb', 'limit_mph' => 50, 'bend_radius_m' => 100, 'offset_m' => 3, 'bend_angle_deg' => 70]],
     'sight over a crest' => [
         'sight', ['pack' => 'gb', 'limit_mph' => 60, 'crest' => ['length_m' => 100, 'gradient_change' => 0.08]], '-crest',

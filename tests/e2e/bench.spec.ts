@@ -69,6 +69,47 @@ test('sight: a hedge nearer to us asks for less speed, a crest is seen from the 
     await expect.poll(number).toBeGreaterThan(66);
 });
 
+test('whose turn: somebody comes to a line, who came first decides, and the order stands in the picture', async ({ page }) => {
+    await page.goto('/bench/priority');
+    const verdict = page.getByRole('status').first();
+    // Without signs nobody has priority here.
+    await expect(verdict).toHaveText('Nobody’s turn by rule');
+    await page.getByLabel('On the right').selectOption('nobody');
+    await expect(verdict).toHaveText('Our turn');
+    await expect(page.getByRole('img', { name: /opposite, straight on; we, straight on/ })).toBeVisible();
+    await page.getByLabel('We go').selectOption('right');
+    await expect(verdict).toHaveText('Wait');
+    await expect(page.getByText('who turns across waits').first()).toBeVisible();
+    await expect(page.getByRole('region', { name: 'In which order' }).getByRole('listitem')).toHaveText([/^1 the one opposite/, /^2 we, right/]);
+    await page.reload();
+    await expect(page.getByLabel('On the right')).toHaveValue('');
+    await expect(verdict).toHaveText('Wait');
+});
+
+test('lights: which is ours is said by key alone, and inside nobody goes before they are seen to stop', async ({ page }) => {
+    await page.goto('/bench/lights');
+    const verdict = page.getByRole('status').first();
+    await expect(verdict).toHaveText('Over the line, and wait inside');
+    await page.getByRole('button', { name: 'Say which lights are in view' }).press('Enter');
+    await page.getByLabel('Light 1 shows', { exact: true }).selectOption('red');
+    await page.getByRole('button', { name: 'Another light' }).press('Enter');
+    await expect(verdict).toHaveText('Wait');
+    await expect(page.getByText('Ours is the full light, and it shows red. Not ours: the arrow to the left.')).toBeVisible();
+    await page.getByLabel('We go').selectOption('left');
+    await expect(verdict).toHaveText('Go');
+    await page.getByLabel('We go').selectOption('right');
+    await page.getByLabel('We stand').selectOption('inside, over the line');
+    await expect(verdict).toHaveText('Wait');
+    await page.getByLabel('Those who come towards us are seen to stop').press('Space');
+    await expect(verdict).toHaveText('Go');
+    const hand = page.getByText(/^(In hand|Too late by)$/);
+    await expect(hand).toHaveText('In hand');
+    await page.getByRole('button', { name: 'Inside before us: more' }).press('Enter');
+    await expect(hand).toHaveText('Too late by');
+    await page.reload();
+    await expect(page.getByLabel('Light 2', { exact: true })).toHaveValue('left');
+});
+
 test('in a row: an exit is moved nearer to where one joins until there is no room, and the row stands in the address', async ({ page }) => {
     const heard = complaints(page);
     await page.goto('/bench/series');
@@ -247,6 +288,8 @@ const PAGES = [
     'amber',
     'crossing',
     'series',
+    'priority',
+    'lights',
     'sight',
     'engine',
     'steering',

@@ -57,6 +57,8 @@ async function screens(page: Page): Promise<Record<string, string>> {
         'Bench: amber': '/bench/amber?speed=45',
         'Bench: crossing': '/bench/crossing?island=3',
         'Bench: in a row': '/bench/series',
+        'Bench: whose turn': '/bench/priority',
+        'Bench: lights': '/bench/lights',
         'Bench: sight': '/bench/sight',
         'Bench: sight over a crest': '/bench/sight?hides=crest',
         'Bench: gears': '/bench/engine',

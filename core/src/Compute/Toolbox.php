@@ -16,9 +16,11 @@ use NobleTurn\Core\Compute\Tool\JoinTool;
 use NobleTurn\Core\Compute\Tool\LaneChangeTool;
 use NobleTurn\Core\Compute\Tool\LanesTool;
 use NobleTurn\Core\Compute\Tool\LeaveTool;
+use NobleTurn\Core\Compute\Tool\LightsTool;
 use NobleTurn\Core\Compute\Tool\MarkTestTool;
 use NobleTurn\Core\Compute\Tool\NextLessonTool;
 use NobleTurn\Core\Compute\Tool\OvertakeTool;
+use NobleTurn\Core\Compute\Tool\PriorityTool;
 use NobleTurn\Core\Compute\Tool\ReadyTool;
 use NobleTurn\Core\Compute\Tool\ReverseTool;
 use NobleTurn\Core\Compute\Tool\SeriesTool;
@@ -39,7 +41,7 @@ use NobleTurn\Core\Rules\RulePacks;
 final class Toolbox
 {
     /** Moves with every change of an answer: GoldenTest fails until it does. */
-    public const VERSION = '0.14.0';
+    public const VERSION = '0.15.0';
 
     private const MOST_SWEPT = 240;
 
@@ -51,7 +53,7 @@ final class Toolbox
     {
         return [
             new AmberTool, new ApproachTool, new CircuitTool, new ClearanceTool, new CrossingTool, new EngineTool, new FollowingTool, new GapTool, new JoinTool,
-            new LaneChangeTool, new LanesTool, new LeaveTool, new MarkTestTool, new NextLessonTool, new OvertakeTool,
+            new LaneChangeTool, new LanesTool, new LeaveTool, new LightsTool, new MarkTestTool, new NextLessonTool, new OvertakeTool, new PriorityTool,
             new ReadyTool, new ReverseTool, new SeriesTool, new SightTool, new SiteTool,
             new SkillTool, new SteeringTool, new StoppingTool, new SweptPathTool,
         ];

@@ -97,6 +97,16 @@ final readonly class GreatBritain implements RulePack
         return Source::fromMemory('Highway Code, rules H2 and 170');
     }
 
+    public function unmarkedRule(): TurnRule
+    {
+        return TurnRule::Nobody;
+    }
+
+    public function unmarkedRuleSource(): Source
+    {
+        return Source::fromMemory('Highway Code, rule 146');
+    }
+
     public function words(): array
     {
         return [];
@@ -140,6 +150,7 @@ final readonly class GreatBritain implements RulePack
                 'people', 'People crossing the road being entered', 'give way also to those waiting',
                 Source::fromMemory('Highway Code, rules H2 and 170'),
             ),
+            new Figure('unmarked', 'Crossroads without signs', 'nobody has priority', $this->unmarkedRuleSource()),
             new Figure('walking', 'Walking speed', '1.2 m/s', Source::assumed()),
             new Figure('roundabout', 'Roundabout priority', 'traffic from the right', Source::fromMemory('Highway Code, rule 185')),
             new Figure(

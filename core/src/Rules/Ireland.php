@@ -97,6 +97,16 @@ final readonly class Ireland implements RulePack
         return Source::fromMemory('Rules of the Road');
     }
 
+    public function unmarkedRule(): TurnRule
+    {
+        return TurnRule::FromTheRight;
+    }
+
+    public function unmarkedRuleSource(): Source
+    {
+        return Source::fromMemory('Rules of the Road');
+    }
+
     public function words(): array
     {
         return ['pavement' => 'footpath', 'zebra' => 'pedestrian crossing'];
@@ -140,6 +150,7 @@ final readonly class Ireland implements RulePack
                 'people', 'People crossing the road being entered', 'give way to those who have begun to cross',
                 Source::fromMemory('Rules of the Road'),
             ),
+            new Figure('unmarked', 'Crossroads without signs', 'from the right first', $this->unmarkedRuleSource()),
             new Figure('walking', 'Walking speed', '1.2 m/s', Source::assumed()),
             new Figure('roundabout', 'Roundabout priority', 'traffic from the right', Source::fromMemory('Rules of the Road')),
             new Figure(

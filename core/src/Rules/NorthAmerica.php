@@ -154,6 +154,16 @@ final readonly class NorthAmerica implements RulePack
         return Source::fromMemory('state vehicle code');
     }
 
+    public function unmarkedRule(): TurnRule
+    {
+        return TurnRule::Arrival;
+    }
+
+    public function unmarkedRuleSource(): Source
+    {
+        return Source::fromMemory('state handbook');
+    }
+
     public function walkingSpeed(): Speed
     {
         return Speed::ofMetresPerSecond(1.1);
@@ -276,6 +286,7 @@ final readonly class NorthAmerica implements RulePack
             new Figure('on-amber', 'On yellow', 'may enter; instructors teach to stop', Source::commonPractice()),
             new Figure('red', 'Turn on red', 'right after a full stop unless signed otherwise', Source::fromMemory('state vehicle code')),
             new Figure('people', 'People crossing the road being entered', 'yield to those in the crossing', Source::fromMemory('state vehicle code')),
+            new Figure('unmarked', 'Intersection without signs', 'who came first; at once: the one on the right', $this->unmarkedRuleSource()),
             new Figure('walking', 'Walking speed', '1.1 m/s (3.5 ft/s)', Source::fromMemory('MUTCD')),
             new Figure('roundabout', 'Roundabout priority', 'traffic from the left', Source::fromMemory('state handbook')),
             new Figure('roundabout-signal', 'Roundabout signals', 'right before our own exit', Source::fromMemory('state handbook')),

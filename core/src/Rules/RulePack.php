@@ -88,6 +88,11 @@ interface RulePack
 
     public function peopleRuleSource(): Source;
 
+    /** Who goes first at a crossroads without signs, lines or lights. */
+    public function unmarkedRule(): TurnRule;
+
+    public function unmarkedRuleSource(): Source;
+
     public function walkingSpeed(): Speed;
 
     public function walkingSpeedSource(): Source;

@@ -108,6 +108,19 @@ function questions(string $pack): iterable
             ['tool' => 'approach', 'routine' => 'lights-left', 'distance_m' => 30],
         ]]];
     }
+    foreach (['ahead', 'left', 'right', 'back'] as $goes) {
+        foreach ([['right', 'opposite', 'left'], ['opposite'], []] as $lines) {
+            yield "to the {$goes} with ".count($lines).' others' => ['priority', ['pack' => $pack, 'place' => 'unmarked', 'goes' => $goes,
+                'vehicles' => array_map(static fn (string $line): array => ['line' => $line], $lines)]];
+        }
+        foreach (['red', 'amber', 'red-amber', 'green'] as $shows) {
+            foreach (['line', 'inside'] as $stands) {
+                yield "to the {$goes} at {$shows}, {$stands}" => ['lights', ['pack' => $pack, 'goes' => $goes, 'stands' => $stands,
+                    'heads' => [['shows' => $shows], ['arrow' => 'left', 'shows' => 'off']]]];
+            }
+        }
+    }
+    yield 'out of the lights' => ['lights', ['pack' => $pack, 'stands' => 'inside', 'seen_to_stop' => true]];
     yield 'revs that hang, and a gear that is too high' => ['engine', ['pack' => $pack, 'speed_kmh' => 20, 'gear' => 2, 'rev_fall_s' => 5]];
     yield 'overtaking' => ['overtake', ['pack' => $pack, 'limit_kmh' => 90]];
     yield 'a rehearsal' => ['overtake', ['pack' => $pack, 'limit_kmh' => 90, 'rehearsal' => true]];

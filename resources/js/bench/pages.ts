@@ -5,6 +5,7 @@ import { carChosen } from './car';
 import type { Codec } from '@/ui/useAddress';
 import { flat } from './flat';
 import { beginningWith } from './others';
+import type { AtLine } from './lines';
 import { lanes } from './ring';
 import { rowBeginning } from './row';
 
@@ -16,6 +17,12 @@ interface Page<State> {
 }
 
 const page = <State>(title: string, about: string, address: (rules: Rules) => Codec<State>): Page<State> => ({ title, about, address });
+
+/** Two who came with us: one to wait for, and one who waits. */
+const OTHERS_THERE: AtLine[] = [
+    { line: 'right', goes: 'ahead', came: 'together' },
+    { line: 'opposite', goes: 'ahead', came: 'together' },
+];
 
 /** Every page of the bench, by the tool it asks, in the order of their tabs. Speeds are written in mph and begin as they would be signed elsewhere. */
 export const PAGES = {
@@ -112,6 +119,15 @@ export const PAGES = {
     ),
     crossing: page('Crossing', 'Somebody on foot in the road we turn into: wait or go, and for how long', () =>
         flat({ width: 7, island: 0, at: 2, towards: true, waiting: false, walking: 0 }),
+    ),
+    priority: page('Whose turn', 'Who goes first where no sign, line or light says it', () =>
+        flat({ place: '', goes: 'ahead', people: false, others: JSON.stringify(OTHERS_THERE) }),
+    ),
+    lights: page('Lights', 'Which light is ours, and the time there is for who waits inside', ({ speed_unit: unit }) =>
+        flat({
+            ...{ goes: '', stands: 'line', heads: '[]', seen: false, people: false, vehicle: carChosen(), inside: 0, other: usual(30, unit) },
+            ...{ amber: 0, red: 2, room: 7, across: 14, side: 8 },
+        }),
     ),
     sight: page('Sight', 'How much of the road is seen, and how fast one may come for it', ({ speed_unit: unit }) =>
         flat({

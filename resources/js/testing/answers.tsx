@@ -67,7 +67,12 @@ interface Recorded {
     'tool-lane-change': Api.LaneChangeAnswer;
     'tool-lanes': Api.LanesAnswer;
     'tool-leave': Api.LeaveAnswer;
+    'tool-lights': Api.LightsAnswer;
+    'tool-lights-inside': Api.LightsAnswer;
     'tool-overtake': Api.OvertakeAnswer;
+    'tool-priority': Api.PriorityAnswer;
+    'tool-priority-round': Api.PriorityAnswer;
+    'tool-priority-unmarked': Api.PriorityAnswer;
     'tool-amber': Api.AmberFolded;
     'tool-crossing': Api.CrossingAnswer;
     'tool-following': Api.FollowingAnswer;

@@ -20,6 +20,8 @@ import { CrossingBench } from './CrossingBench';
 import { FollowingBench } from './FollowingBench';
 import { StoppingBench } from './StoppingBench';
 import { SeriesBench } from './SeriesBench';
+import { LightsBench } from './LightsBench';
+import { PriorityBench } from './PriorityBench';
 import { SightBench } from './SightBench';
 import { SteeringBench } from './SteeringBench';
 
@@ -37,6 +39,8 @@ const [sight, following, crossing] = [answer('tool-sight'), answer('tool-followi
 const stopping = unfold<StoppingAnswer>(answer('tool-stopping'));
 const amber = unfold<AmberAnswer>(answer('tool-amber'));
 const series = answer('tool-series');
+const priority = answer('tool-priority');
+const lights = answer('tool-lights');
 const gap = unfold<GapAnswer>(answer('tool-gap'));
 const engine = unfold<EngineAnswer>(answer('tool-engine'));
 const reverse = unfold<ReverseAnswer>(answer('tool-reverse'));
@@ -60,6 +64,8 @@ const PAGES: [string, ReactNode, string, string, string[]][] = [
     ['amber', <AmberBench key="p" />, '/bench/amber?speed=40&distance=50&surface=wet', 'amber', [amber.find((one) => one.at === 50)!.message]],
     ['crossing', <CrossingBench key="p" />, '/bench/crossing', 'crossing', [`Wait ${crossing.wait_s.toFixed(0)} s`, crossing.reason]],
     ['in a row', <SeriesBench key="p" />, '/bench/series', 'series', [series.directions[0]!.say, series.plans[1]!.message!, 'Who waits for whom']],
+    ['whose turn', <PriorityBench key="p" />, '/bench/priority', 'priority', [priority.message]],
+    ['lights', <LightsBench key="p" />, '/bench/lights', 'lights', [lights.message, lights.head!.message]],
     ['sight', <SightBench key="p" />, '/bench/sight', 'sight', [sight.message, `${Math.round(sight.come_at_mph!)} mph`]],
     ['lane change', <LaneChangeBench key="p" />, '/bench/lane-change', 'lane-change', [change.message]],
     ['steering', <SteeringBench key="p" />, '/bench/steering', 'steering', [steering.turns.toFixed(2)]],
@@ -81,6 +87,8 @@ const recorded = {
     join: 'tool-join',
     leave: 'tool-leave',
     series: 'tool-series',
+    priority: 'tool-priority',
+    lights: 'tool-lights',
     sight: 'tool-sight',
     stopping: 'tool-stopping',
     following: 'tool-following',

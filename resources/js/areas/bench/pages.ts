@@ -15,6 +15,8 @@ export const DRAWN: Record<BenchTool, LazyExoticComponent<ComponentType>> = {
     following: lazy(() => import('./FollowingBench').then((page) => ({ default: page.FollowingBench }))),
     amber: lazy(() => import('./AmberBench').then((page) => ({ default: page.AmberBench }))),
     crossing: lazy(() => import('./CrossingBench').then((page) => ({ default: page.CrossingBench }))),
+    priority: lazy(() => import('./PriorityBench').then((page) => ({ default: page.PriorityBench }))),
+    lights: lazy(() => import('./LightsBench').then((page) => ({ default: page.LightsBench }))),
     sight: lazy(() => import('./SightBench').then((page) => ({ default: page.SightBench }))),
     engine: lazy(() => import('./EngineBench').then((page) => ({ default: page.EngineBench }))),
     steering: lazy(() => import('./SteeringBench').then((page) => ({ default: page.SteeringBench }))),

@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Rules;
+
+/** Who goes first where no sign, line or light gives it to anybody. */
+enum TurnRule: string
+{
+    /** Who came first; of those who came together the one on the right. */
+    case Arrival = 'arrival';
+    /** The one on the right, whoever came first. */
+    case FromTheRight = 'from-the-right';
+    /** Nobody by rule. */
+    case Nobody = 'nobody';
+}
