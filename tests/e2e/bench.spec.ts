@@ -74,15 +74,16 @@ test('whose turn: somebody comes to a line, who came first decides, and the orde
     const verdict = page.getByRole('status').first();
     // Without signs nobody has priority here.
     await expect(verdict).toHaveText('Nobody’s turn by rule');
-    await page.getByLabel('On the right').selectOption('nobody');
+    await page.getByLabel('On the right', { exact: true }).selectOption('nobody');
     await expect(verdict).toHaveText('Our turn');
     await expect(page.getByRole('img', { name: /opposite, straight on; we, straight on/ })).toBeVisible();
     await page.getByLabel('We go').selectOption('right');
     await expect(verdict).toHaveText('Wait');
     await expect(page.getByText('who turns across waits').first()).toBeVisible();
     await expect(page.getByRole('region', { name: 'In which order' }).getByRole('listitem')).toHaveText([/^1 the one opposite/, /^2 we, right/]);
+    await page.waitForURL(/goes=right/);
     await page.reload();
-    await expect(page.getByLabel('On the right')).toHaveValue('');
+    await expect(page.getByLabel('On the right', { exact: true })).toHaveValue('');
     await expect(verdict).toHaveText('Wait');
 });
 
@@ -106,6 +107,7 @@ test('lights: which is ours is said by key alone, and inside nobody goes before 
     await expect(hand).toHaveText('In hand');
     await page.getByRole('button', { name: 'Inside before us: more' }).press('Enter');
     await expect(hand).toHaveText('Too late by');
+    await page.waitForURL(/inside=1/);
     await page.reload();
     await expect(page.getByLabel('Light 2', { exact: true })).toHaveValue('left');
 });
