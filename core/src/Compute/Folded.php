@@ -57,12 +57,12 @@ final class Folded
      */
     private static function objects(array $objects): array
     {
-        $common = [];
+        [$common, $same] = [[], []];
         foreach (array_keys(array_intersect_key(...$objects)) as $name) {
             $values = array_column($objects, $name);
             if (self::areTheSame($values)) {
                 $common[$name] = $values[0];
-                $objects = array_map(static fn (array $object): array => array_diff_key($object, [$name => true]), $objects);
+                $same[$name] = true;
 
                 continue;
             }
@@ -75,7 +75,7 @@ final class Folded
             }
         }
 
-        return [$common, $objects];
+        return [$common, array_map(static fn (array $object): array => array_diff_key($object, $same), $objects)];
     }
 
     /**

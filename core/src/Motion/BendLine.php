@@ -50,7 +50,8 @@ final readonly class BendLine
             [$half, max($half, $bend->exitWidthMetres - $half)],
             [$leastRadius, max($leastRadius + 1.0, 3.0 * ($bend->kerbRadiusMetres + max($bend->entryWidthMetres, $bend->exitWidthMetres)))],
         ];
-        $spare = static fn (array $at): float => self::at($units, $bend, $at[0], $at[1], $at[2])->spareMetres();
+        $room = new BendRoom($bend, $units);
+        $spare = static fn (array $at): float => self::with($units, $bend, $room, $at[0], $at[1], $at[2])->spareMetres();
         $choice = self::start($ranges, $spare);
         for ($round = 0; $round < self::ROUNDS; $round++) {
             foreach ([2, 0, 1] as $which) {
@@ -62,7 +63,7 @@ final readonly class BendLine
             }
         }
 
-        return self::at($units, $bend, $choice[0], $choice[1], $choice[2]);
+        return self::with($units, $bend, $room, $choice[0], $choice[1], $choice[2]);
     }
 
     /**
@@ -110,40 +111,22 @@ final readonly class BendLine
     /** @param  non-empty-list<Unit>  $units */
     public static function at(array $units, Bend $bend, float $entryFromKerb, float $exitFromKerb, float $radius): self
     {
+        return self::with($units, $bend, new BendRoom($bend, $units), $entryFromKerb, $exitFromKerb, $radius);
+    }
+
+    /** @param  non-empty-list<Unit>  $units */
+    private static function with(
+        array $units, Bend $bend, BendRoom $room, float $entryFromKerb, float $exitFromKerb, float $radius,
+    ): self {
         $angle = $bend->angleRadians;
         $centreY = $radius - $bend->kerbRadiusMetres - $entryFromKerb;
         $begin = ($bend->kerbRadiusMetres + $exitFromKerb - $radius + cos($angle) * $centreY) / sin($angle);
         $path = Path::of([['length' => self::LEAD], ['radius' => $radius, 'angle' => $angle], ['length' => self::LEAD]], self::STEP)
             ->moved($begin - self::LEAD, -$bend->kerbRadiusMetres - $entryFromKerb);
         $swept = SweptPath::along($path, $units);
-        [$inside, $outside] = [INF, INF];
-        foreach ($swept->frames as $frame) {
-            foreach ($units as $i => $unit) {
-                foreach (self::probes($unit, $frame[$i]) as [$x, $y]) {
-                    $inside = min($inside, $bend->insideMetres($x, $y));
-                    $outside = min($outside, $bend->outsideMetres($x, $y));
-                }
-            }
-        }
+        [$inside, $outside] = $room->of($swept);
 
         return new self($entryFromKerb, $exitFromKerb, $radius, $begin, $inside, $outside, $swept);
-    }
-
-    /**
-     * Corners and the inner side, where a kerb is touched first.
-     *
-     * @param  array{float, float, float}  $pose
-     * @return list<array{float, float}>
-     */
-    private static function probes(Unit $unit, array $pose): array
-    {
-        $corners = SweptPath::corners($unit, $pose);
-        $probes = $corners;
-        foreach ([0.2, 0.4, 0.6, 0.8] as $share) {
-            $probes[] = [$corners[0][0] + ($corners[3][0] - $corners[0][0]) * $share, $corners[0][1] + ($corners[3][1] - $corners[0][1]) * $share];
-        }
-
-        return $probes;
     }
 
     /**

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Motion;
 
+use NobleTurn\Core\Vehicle\Unit;
+
 /**
  * How far bodies reach to the left and to the right of the path they follow, measured square to it. Kerbs that run
  * beside a path (an S-bend, a way round a roundabout) are given by their distance from it.
@@ -26,20 +28,40 @@ final readonly class PathReach
         $length = hypot($swept->path->points[1][0] - $swept->path->points[0][0], $swept->path->points[1][1] - $swept->path->points[0][1]);
         $stride = max(1, (int) floor(self::ALONG_PATH / max(1e-6, $length)));
         $points = self::every($swept->path->points, $stride);
+        [$xs, $ys] = [array_column($points, 0), array_column($points, 1)];
+        $end = count($points) - 1;
         [$left, $right] = [0.0, 0.0];
-        /** @var array<string, int> $nearest where each point of a body was on the path in the frame before */
-        $nearest = [];
+        $sides = array_map(self::sides(...), $swept->units);
+        // Where each point of a body was on the path in the frame before: bodies only go forwards.
+        $nearest = array_map(static fn (array $side): array => array_fill(0, count($side), 0), $sides);
         foreach (self::every($swept->frames, $stride) as $i => $frame) {
-            foreach ($swept->units as $u => $unit) {
-                $parts = max(1, (int) ceil(($unit->frontOverhangMetres + $unit->wheelbaseMetres + $unit->rearOverhangMetres) / self::ALONG_SIDES));
-                foreach (self::sides(SweptPath::corners($unit, $frame[$u]), $parts) as $p => [$x, $y]) {
-                    $key = "{$u}.{$p}";
-                    $at = self::walk($points, $nearest[$key] ?? 0, $x, $y, min(count($points) - 1, $i + 400));
-                    $nearest[$key] = $at;
-                    $aside = self::aside($points, $at, $x, $y);
-                    $left = max($left, $aside);
-                    $right = max($right, -$aside);
+            $last = min($end, $i + 400);
+            foreach ($sides as $u => $side) {
+                [$rearX, $rearY, $heading] = $frame[$u];
+                $cos = cos($heading);
+                $sin = sin($heading);
+                $were = $nearest[$u];
+                foreach ($side as $p => [$ahead, $across]) {
+                    $x = $rearX + $ahead * $cos - $across * $sin;
+                    $y = $rearY + $ahead * $sin + $across * $cos;
+                    $at = $were[$p];
+                    $least = ($xs[$at] - $x) ** 2 + ($ys[$at] - $y) ** 2;
+                    while ($at < $last && ($next = ($xs[$at + 1] - $x) ** 2 + ($ys[$at + 1] - $y) ** 2) <= $least) {
+                        $least = $next;
+                        $at++;
+                    }
+                    $were[$p] = $at;
+                    // Who is nearer to the path than somebody was on that side already changes nothing.
+                    $from = $at < $end ? $at : $end - 1;
+                    $isRight = ($xs[$from + 1] - $xs[$from]) * ($y - $ys[$from]) < ($ys[$from + 1] - $ys[$from]) * ($x - $xs[$from]);
+                    $reached = $isRight ? $right : $left;
+                    if ($least > $reached * $reached) {
+                        $aside = self::aside($points, $at, $x, $y);
+                        $left = max($left, $aside);
+                        $right = max($right, -$aside);
+                    }
                 }
+                $nearest[$u] = $were;
             }
         }
 
@@ -67,38 +89,19 @@ final readonly class PathReach
         return $kept === [] ? $list : $kept;
     }
 
-    /**
-     * @param  array{array{float, float}, array{float, float}, array{float, float}, array{float, float}}  $corners
-     * @return list<array{float, float}>
-     */
-    private static function sides(array $corners, int $parts): array
+    /** @return list<array{float, float}> points along both sides of a body, m: ahead of its rear axle, and to the left */
+    private static function sides(Unit $unit): array
     {
+        [$front, $rear, $half] = [$unit->wheelbaseMetres + $unit->frontOverhangMetres, -$unit->rearOverhangMetres, $unit->widthMetres / 2.0];
+        $parts = max(1, (int) ceil(($front - $rear) / self::ALONG_SIDES));
         $points = [];
-        foreach ([[$corners[0], $corners[3]], [$corners[1], $corners[2]]] as [$front, $rear]) {
+        foreach ([$half, -$half] as $across) {
             for ($k = 0; $k <= $parts; $k++) {
-                $points[] = [$front[0] + ($rear[0] - $front[0]) * $k / $parts, $front[1] + ($rear[1] - $front[1]) * $k / $parts];
+                $points[] = [$front + ($rear - $front) * $k / $parts, $across];
             }
         }
 
         return $points;
-    }
-
-    /**
-     * The path's point nearest to a body's point, looked for from the last one on: bodies only go forwards.
-     *
-     * @param  non-empty-list<array{float, float}>  $points
-     */
-    private static function walk(array $points, int $from, float $x, float $y, int $last): int
-    {
-        $square = static fn (int $i): float => ($points[$i][0] - $x) ** 2 + ($points[$i][1] - $y) ** 2;
-        $at = $from;
-        $least = $square($at);
-        while ($at < $last && ($next = $square($at + 1)) <= $least) {
-            $least = $next;
-            $at++;
-        }
-
-        return $at;
     }
 
     /**

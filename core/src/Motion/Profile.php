@@ -138,29 +138,32 @@ final readonly class Profile
     }
 
     /**
-     * Rows to draw from: an even step in time plus every point where the deceleration changes, so that straight
-     * lines between the speeds over time are exact. Each says the deceleration until the next row.
+     * Columns to draw from: an even step in time plus every point where the deceleration changes, so that straight
+     * lines between the speeds over time are exact. Each deceleration holds until the next.
      *
-     * @return list<array{seconds: float, metres: float, speed: float, deceleration: float}> from far to the line
+     * @return array{list<float>, list<float>, list<float>, list<float>} seconds, metres, speeds and decelerations, from far to the line
      */
-    public function rows(float $fromMetres, float $stepSeconds): array
+    public function columns(float $fromMetres, float $stepSeconds): array
     {
         $moments = $this->moments($this->secondsAt($fromMetres), $stepSeconds);
-        $rows = [];
+        [$metres, $speeds, $decelerations] = [[], [], []];
         [$here, $after] = [-1, -1];
         foreach ($moments as $i => $seconds) {
             $here = $this->segmentAtSeconds($seconds, $here);
             $after = $this->segmentAtSeconds(($seconds + ($moments[$i + 1] ?? $seconds)) / 2.0, $after);
-            $left = $here < 0 ? 0.0 : $seconds - $this->endSeconds[$here];
-            $rows[] = [
-                'seconds' => $seconds,
-                'metres' => $here < 0 ? $this->metresAt($seconds) : $this->endMetres[$here] + $this->segments[$here]->metresForSecondsLeft($left),
-                'speed' => $here < 0 ? $this->approachMps() : $this->segments[$here]->exitMps + $this->segments[$here]->decelerationMps2 * $left,
-                'deceleration' => $after < 0 ? 0.0 : $this->segments[$after]->decelerationMps2,
-            ];
+            if ($here < 0) {
+                $metres[] = $this->metresAt($seconds);
+                $speeds[] = $this->approachMps();
+            } else {
+                $segment = $this->segments[$here];
+                $left = $seconds - $this->endSeconds[$here];
+                $metres[] = $this->endMetres[$here] + $segment->metresForSecondsLeft($left);
+                $speeds[] = $segment->exitMps + $segment->decelerationMps2 * $left;
+            }
+            $decelerations[] = $after < 0 ? 0.0 : $this->segments[$after]->decelerationMps2;
         }
 
-        return $rows;
+        return [$moments, $metres, $speeds, $decelerations];
     }
 
     /** @return list<float> seconds to go, from far to 0, none nearer to the one before than a millisecond */

@@ -26,19 +26,24 @@ final readonly class SweptPath
     /** @param  non-empty-list<Unit>  $units  all in line with the beginning of the path */
     public static function along(Path $path, array $units): self
     {
-        $points = $path->points;
         $headings = array_fill(0, count($units), $path->headingRadians);
-        $before = self::inLine($units, $points[0], $path->headingRadians);
+        $before = self::inLine($units, $path->points[0], $path->headingRadians);
         $frames = [];
-        foreach ($points as $point) {
-            $drawn = $point;
+        foreach ($path->points as $point) {
+            // Where the unit that comes next is drawn to.
+            [$toX, $toY] = $point;
             $frame = [];
             foreach ($units as $i => $unit) {
-                $headings[$i] = self::drawn($headings[$i], $before[$i], $drawn, $unit->wheelbaseMetres);
-                $before[$i] = $drawn;
-                $rear = [$drawn[0] - $unit->wheelbaseMetres * cos($headings[$i]), $drawn[1] - $unit->wheelbaseMetres * sin($headings[$i])];
-                $frame[] = [$rear[0], $rear[1], $headings[$i]];
-                $drawn = [$rear[0] - $unit->hitchOffsetMetres * cos($headings[$i]), $rear[1] - $unit->hitchOffsetMetres * sin($headings[$i])];
+                $heading = self::drawn($headings[$i], $toX - $before[$i][0], $toY - $before[$i][1], $unit->wheelbaseMetres);
+                $headings[$i] = $heading;
+                $before[$i] = [$toX, $toY];
+                $cos = cos($heading);
+                $sin = sin($heading);
+                $rearX = $toX - $unit->wheelbaseMetres * $cos;
+                $rearY = $toY - $unit->wheelbaseMetres * $sin;
+                $frame[] = [$rearX, $rearY, $heading];
+                $toX = $rearX - $unit->hitchOffsetMetres * $cos;
+                $toY = $rearY - $unit->hitchOffsetMetres * $sin;
             }
             $frames[] = $frame;
         }
@@ -99,8 +104,9 @@ final readonly class SweptPath
         $at = 0;
         foreach ($this->frames as $frame) {
             [$x, $y] = $frame[$last];
-            $distance = static fn (int $i): float => ($points[$i][0] - $x) ** 2 + ($points[$i][1] - $y) ** 2;
-            while (isset($points[$at + 1]) && $distance($at + 1) <= $distance($at)) {
+            $least = ($points[$at][0] - $x) ** 2 + ($points[$at][1] - $y) ** 2;
+            while (isset($points[$at + 1]) && ($next = ($points[$at + 1][0] - $x) ** 2 + ($points[$at + 1][1] - $y) ** 2) <= $least) {
+                $least = $next;
                 $at++;
             }
             $off[] = self::distanceToPolyline($points, $at, $x, $y);
@@ -124,7 +130,8 @@ final readonly class SweptPath
                     break;
                 }
                 $turned = $now;
-                foreach (array_slice(self::corners($unit, $frame[$i]), 2) as $corner) {
+                [, , $right, $left] = self::corners($unit, $frame[$i]);
+                foreach ([$right, $left] as $corner) {
                     $aside = -($corner[0] - $first[0]) * $sin + ($corner[1] - $first[1]) * $cos;
                     // Out is away from the turn: the heading says to which side that goes.
                     $out = $frame[$i][2] >= $first[2] ? -$aside : $aside;
@@ -153,19 +160,17 @@ final readonly class SweptPath
         return $drawn;
     }
 
-    /**
-     * @param  array{float, float}  $from
-     * @param  array{float, float}  $to
-     */
-    private static function drawn(float $heading, array $from, array $to, float $wheelbase): float
+    /** A unit's heading after the point that draws it has moved by so much, straight. */
+    private static function drawn(float $heading, float $dx, float $dy, float $wheelbase): float
     {
-        $moved = hypot($to[0] - $from[0], $to[1] - $from[1]);
+        $moved = sqrt($dx * $dx + $dy * $dy);
         if ($moved < 1e-12) {
             return $heading;
         }
-        $direction = atan2($to[1] - $from[1], $to[0] - $from[0]);
-        $psi = fmod($direction - $heading, 2.0 * M_PI);
-        $psi -= 2.0 * M_PI * round($psi / (2.0 * M_PI));
+        $psi = atan2($dy, $dx) - $heading;
+        if ($psi > M_PI || $psi < -M_PI) {
+            $psi -= 2.0 * M_PI * round($psi / (2.0 * M_PI));
+        }
 
         return $heading + $psi - 2.0 * atan(tan($psi / 2.0) * exp(-$moved / $wheelbase));
     }
@@ -174,17 +179,17 @@ final readonly class SweptPath
     private static function distanceToPolyline(array $points, int $at, float $x, float $y): float
     {
         $least = INF;
-        foreach ([$at - 1, $at] as $i) {
-            if (! isset($points[$i], $points[$i + 1])) {
-                continue;
-            }
+        for ($i = max(0, $at - 1), $end = min($at, count($points) - 2); $i <= $end; $i++) {
             [$ax, $ay] = $points[$i];
-            [$dx, $dy] = [$points[$i + 1][0] - $ax, $points[$i + 1][1] - $ay];
-            $length = $dx ** 2 + $dy ** 2;
+            $dx = $points[$i + 1][0] - $ax;
+            $dy = $points[$i + 1][1] - $ay;
+            $length = $dx * $dx + $dy * $dy;
             $t = $length > 0.0 ? min(1.0, (($x - $ax) * $dx + ($y - $ay) * $dy) / $length) : 0.0;
             // Before the first point the path is taken to have come straight.
             $t = $i === 0 ? $t : max(0.0, $t);
-            $least = min($least, hypot($ax + $t * $dx - $x, $ay + $t * $dy - $y));
+            $offX = $ax + $t * $dx - $x;
+            $offY = $ay + $t * $dy - $y;
+            $least = min($least, sqrt($offX * $offX + $offY * $offY));
         }
 
         return $least;

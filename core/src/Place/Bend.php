@@ -18,30 +18,4 @@ final readonly class Bend
         public float $angleRadians,
     ) {
     }
-
-    /** Room between a point and the inner kerb, m; negative on the pavement. */
-    public function insideMetres(float $x, float $y): float
-    {
-        if ($x < 0.0) {
-            return -$y - $this->kerbRadiusMetres;
-        }
-        if ($x * cos($this->angleRadians) + $y * sin($this->angleRadians) > 0.0) {
-            return $this->towardsExit($x, $y) - $this->kerbRadiusMetres;
-        }
-
-        return hypot($x, $y) - $this->kerbRadiusMetres;
-    }
-
-    /** Room between a point and the outer edge of the lane it is in, m; negative beyond it. */
-    public function outsideMetres(float $x, float $y): float
-    {
-        $exit = $this->kerbRadiusMetres + $this->exitWidthMetres - $this->towardsExit($x, $y);
-
-        return $x < 0.0 ? min($exit, $this->kerbRadiusMetres + $this->entryWidthMetres + $y) : $exit;
-    }
-
-    private function towardsExit(float $x, float $y): float
-    {
-        return $x * sin($this->angleRadians) - $y * cos($this->angleRadians);
-    }
 }

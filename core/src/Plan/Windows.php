@@ -110,13 +110,14 @@ final class Windows
         $driftDone = $chain->metres($chain->positionSeconds - $chain->timing->driftSeconds);
         $end = $chain->profile->crawlMetres();
         $best = $chain->metres($chain->brakeSeconds);
-        $speedAtBest = $chain->profile->mpsAt($best);
-        $reaches = static function (float $brake) use ($chain, $slowing, $firmest, $driftDone, $end, $best, $speedAtBest): bool {
-            $squared = $speedAtBest ** 2 - 2.0 * $slowing->easingOffMps2 * ($best - $brake);
+        // Half of the squares of the speeds: what each metre of deceleration takes off.
+        $toShed = ($chain->profile->mpsAt($best) ** 2 - $chain->profile->crawlMps() ** 2) / 2.0;
+        [$easing, $gentlest] = [$slowing->easingOffMps2, $slowing->gentleMps2];
+        $reaches = static function (float $brake) use ($toShed, $easing, $gentlest, $firmest, $driftDone, $end, $best): bool {
             $gentle = max(0.0, $brake - max($driftDone, $end));
             $firm = max(0.0, min($brake, $driftDone) - $end);
 
-            return $squared - 2.0 * $slowing->gentleMps2 * $gentle - 2.0 * $firmest * $firm <= $chain->profile->crawlMps() ** 2;
+            return $easing * ($best - $brake) + $gentlest * $gentle + $firmest * $firm >= $toShed;
         };
         [$early, $late] = [$best, min($best, $end)];
         for ($i = 0; $i < 30; $i++) {

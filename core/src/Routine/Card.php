@@ -41,9 +41,27 @@ final readonly class Card
     ) {
     }
 
+    /** So many are remembered. */
+    private const KEPT = 64;
+
     public static function of(
         RoutineCode $code, RulePack $pack, Practice $practice, bool $hasClutch = true, ?LearnerLevel $level = null, WayOut $wayOut = WayOut::Ahead,
     ): self {
+        /** @var array<string, self> $kept by all it hangs on: a card never changes, and a sweep asks for the same one sixty times */
+        static $kept = [];
+        $key = implode('|', [
+            $pack::class, $code->value, (int) $hasClutch, $level?->value, $wayOut->value, ...array_keys($practice->answers), '', ...array_values($practice->answers),
+        ]);
+        if (isset($kept[$key])) {
+            return $kept[$key];
+        }
+        $kept = array_slice($kept, -self::KEPT + 1);
+
+        return $kept[$key] = self::spoken($code, $pack, $practice, $hasClutch, $level, $wayOut);
+    }
+
+    private static function spoken(RoutineCode $code, RulePack $pack, Practice $practice, bool $hasClutch, ?LearnerLevel $level, WayOut $wayOut): self
+    {
         $routine = Catalogue::routine($code, $pack);
         $side = Demand::side($code, $pack, $wayOut);
         $wording = new Wording($pack, $side);

@@ -20,6 +20,9 @@ final class Practices
     /** @var array<string, Question> by key, built once: they never change */
     private static array $known = [];
 
+    /** @var array<class-string<RulePack>, list<Question>> those that can be asked under a pack */
+    private static array $under = [];
+
     /** @return non-empty-list<Question> */
     public static function all(): array
     {
@@ -31,7 +34,9 @@ final class Practices
     /** @return list<Question> those that can be asked there */
     public static function under(RulePack $pack): array
     {
-        return array_values(array_filter(self::known(), static fn (Question $question): bool => $question->isAskedUnder($pack)));
+        return self::$under[$pack::class] ??= array_values(
+            array_filter(self::known(), static fn (Question $question): bool => $question->isAskedUnder($pack)),
+        );
     }
 
     public static function question(string $key): Question

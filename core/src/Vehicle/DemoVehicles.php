@@ -13,10 +13,13 @@ final class DemoVehicles
 {
     public const DEFAULT = 'small-petrol-hatch';
 
+    /** @var non-empty-list<Vehicle>|null built once: they never change */
+    private static ?array $all = null;
+
     /** @return non-empty-list<Vehicle> */
     public static function all(): array
     {
-        return [
+        return self::$all ??= [
             self::car(self::DEFAULT, 'small petrol hatch', Transmission::Manual, Controls::Standard, 0.7, self::petrol()),
             self::car('small-automatic', 'small automatic', Transmission::Automatic, Controls::Standard, 0.5, self::petrol()),
             self::car(
