@@ -155,6 +155,8 @@ it('answers the tools of the bench as they were recorded', function (string $too
     ], 'from' => 'w', 'to' => 'e'], '-stretch'],
     'a car park' => ['site', ['pack' => 'gb', 'kind' => 'kerb', 'arms' => [['id' => 'w', 'name' => 'Car park', 'bearing_deg' => 270, 'holds' => ['bay']]],
         'from' => 'w', 'to' => 'w'], '-car-park'],
+    'from the kerb' => ['gap', ['pack' => 'gb', 'manoeuvre' => 'move-off', 'vehicle' => 'articulated-lorry', 'other_speed_mph' => 30,
+        'other_distance_m' => 90, 'waited_s' => 20], '-kerb'],
     'stopping' => ['stopping', [
         'pack' => 'gb', 'surface' => 'wet', 'gradient' => 0, 'seen_m' => 20,
         'sweep' => ['field' => 'speed_mph', 'from' => 5, 'to' => 70, 'step' => 1, 'folded' => true],

@@ -32,11 +32,15 @@ final readonly class Gap
         public float $radiusMetres,
         /** Heading already turned at the line, radians. */
         public float $turnedRadians,
+        /** Along the turn from there, m. */
+        public float $arcMetres,
         public float $laneWidthMetres,
         public int $lanes,
         public AsksOfOthers $may,
         /** Time behind us that is enough once joined, s. */
         public float $headwaySeconds,
+        /** Where somebody waits at the kerb: when one may ask for room. */
+        public ?AskForRoom $ask = null,
     ) {
     }
 
@@ -56,11 +60,6 @@ final readonly class Gap
         return $this->waitFor === [] ? $this->worst()->verdict() : 'wait';
     }
 
-    public function arcMetres(): float
-    {
-        return $this->radiusMetres * (M_PI / 2.0 - $this->turnedRadians);
-    }
-
     /** Seen so far along the road, whoever comes into view as we go has only to come off the gas, m. */
     public function sightMetres(): float
     {
@@ -74,7 +73,8 @@ final readonly class Gap
         }
         $worst = $this->worst();
         $gives = sprintf(
-            '%.1f s from %s, %.1f s needed', round($worst->availableSeconds, 2), $worst->from === 'ahead' ? 'ahead' : "the {$worst->from}",
+            '%.1f s from %s, %.1f s needed', round($worst->availableSeconds, 2),
+            in_array($worst->from, ['ahead', 'behind'], true) ? $worst->from : "the {$worst->from}",
             round($worst->neededSeconds(), 2),
         );
         $them = match ($worst->asked()) {

@@ -16,6 +16,14 @@ enum Manoeuvre: string
     case Cross = 'cross';
     /** Off the main road across oncoming traffic. */
     case TurnAcross = 'turn-across';
+    /** From a standstill at the kerb into the stream that comes from behind. */
+    case MoveOff = 'move-off';
+
+    /** Out of a road that ends or crosses: the road met is another than the one we are on. */
+    public function emerges(): bool
+    {
+        return $this !== self::TurnAcross && $this !== self::MoveOff;
+    }
 
     /** The side our turn goes to: towards the kerb, across, or neither. */
     public function flank(RulePack $pack): ?Flank
@@ -23,7 +31,7 @@ enum Manoeuvre: string
         return match ($this) {
             self::EmergeLeft => Flank::of(Side::Left, $pack),
             self::EmergeRight => Flank::of(Side::Right, $pack),
-            self::Cross => null,
+            self::Cross, self::MoveOff => null,
             self::TurnAcross => Flank::Off,
         };
     }

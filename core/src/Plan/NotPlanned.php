@@ -11,11 +11,6 @@ use NobleTurn\Core\Vehicle\Vehicle;
 /** Why there is no plan of an approach at all: nothing slower would help. */
 final readonly class NotPlanned
 {
-    /** A vehicle longer than this, heavier than that, or one that draws another, is not driven like a car (assumed; the mass is the limit of a car licence). */
-    private const CAR_LENGTH_M = 7.0;
-
-    private const CAR_KG = 3500.0;
-
     private function __construct(
         /** `vehicle` or `too-narrow`. */
         public string $reason,
@@ -25,14 +20,14 @@ final readonly class NotPlanned
 
     public static function of(Approach $approach): ?self
     {
-        if (self::isLong($approach->vehicle)) {
+        if ($approach->vehicle->isLong()) {
             return new self('vehicle', sprintf(
                 Wording::in(
                     $approach->pack, 'Not planned for this vehicle: the approach is worked out for a car of up to %.1f t. A long or heavy one brakes earlier, '
                         .'needs more room and time, and swings out: its instructor says where each step belongs. Its path round the corner is in '
                         .'“{Long vehicle}”.',
                 ),
-                self::CAR_KG / 1000.0,
+                Vehicle::CAR_KG / 1000.0,
             ));
         }
         foreach (Corridor::along($approach) as $corridor) {
@@ -48,10 +43,5 @@ final readonly class NotPlanned
         }
 
         return null;
-    }
-
-    private static function isLong(Vehicle $vehicle): bool
-    {
-        return $vehicle->trailers !== [] || $vehicle->length->inMetres() > self::CAR_LENGTH_M || $vehicle->body->massKg > self::CAR_KG;
     }
 }

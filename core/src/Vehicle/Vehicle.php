@@ -19,6 +19,12 @@ final readonly class Vehicle
     /** From gas off to gas on again, s. */
     public float $shiftSeconds;
 
+    /** A car is no longer, m (assumed). */
+    private const CAR_LENGTH_M = 7.0;
+
+    /** As it is licensed it is no heavier, kg (from memory). */
+    public const CAR_KG = 3500.0;
+
     public function __construct(
         public string $id,
         public string $name,
@@ -68,6 +74,12 @@ final readonly class Vehicle
 
         return [new Unit($chassis->wheelbaseMetres, $chassis->widthMetres, $chassis->frontOverhangMetres, $chassis->rearOverhangMetres, $hitch),
             ...$this->trailers];
+    }
+
+    /** Longer, heavier, or drawing another: not driven like a car. */
+    public function isLong(): bool
+    {
+        return $this->trailers !== [] || $this->length->inMetres() > self::CAR_LENGTH_M || $this->body->massKg > self::CAR_KG;
     }
 
     /** Whether clutch and gear are steps of the learner's at all. */

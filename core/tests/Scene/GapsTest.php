@@ -123,3 +123,33 @@ Scenes::show('on ice the start is slow and so is the turn: the gap is longer by 
     $gap = static fn (string $surface): float => gapScene(['surface' => $surface])['critical_gap_s'];
     expect($gap('ice'))->toBeGreaterThan($gap('dry') + 2.0)->and($gap('wet'))->toBeGreaterThanOrEqual($gap('dry'));
 });
+
+Scenes::show('rejoining from the kerb needs a gap like turning out towards the kerb; those who come, come from behind', function (): void {
+    foreach (['small-petrol-hatch', 'loaded-van', 'rigid-lorry', 'articulated-lorry'] as $vehicle) {
+        $before = 0.0;
+        foreach ([20, 30, 40, 50] as $mph) {
+            $off = gapScene(['manoeuvre' => 'move-off', 'other_speed_mph' => $mph, 'vehicle' => $vehicle]);
+            $out = gapScene(['manoeuvre' => 'emerge-left', 'other_speed_mph' => $mph, 'vehicle' => $vehicle]);
+            expect($off['critical_gap_s'])->toEqualWithDelta($out['critical_gap_s'], 0.5)->toBeGreaterThan($before)
+                ->and(array_column($off['sides'], 'from'))->toBe(['behind'])->and($off['message'])->toContain('from behind');
+            $before = $off['critical_gap_s'];
+        }
+    }
+    // From the car's own motion: it is as fast as the stream before the next one is a second behind it.
+    $at = gapScene(['manoeuvre' => 'move-off', 'other_distance_m' => ceil(gapScene(['manoeuvre' => 'move-off'])['critical_gap_m'])]);
+    expect($at['headway_at_end_s'])->toBeGreaterThanOrEqual(1.0)->toBeLessThan(1.2)->and($at['other_decel_needed_mps2'])->toBe(0.0)
+        ->and(Ask::refusal('gap', ['manoeuvre' => 'move-off', 'other_distance_m' => 90]))->toHaveKey('other_speed_mps');
+});
+
+Scenes::show('a long vehicle at the kerb of a busy road: a gap that comes by itself first, after 30 to 40 s it signals to ask, never at once; a car does not ask', function (): void {
+    $lorry = static fn (float $waited, int $metres = 60): array => gapScene(
+        ['manoeuvre' => 'move-off', 'vehicle' => 'articulated-lorry', 'other_distance_m' => $metres, 'waited_s' => $waited],
+    )['ask'];
+    expect($lorry(0))->toMatchArray(['in_s' => 30.0])->and($lorry(0)['message'])->toContain('no signal yet')
+        ->and($lorry(12)['in_s'])->toBe(18.0)->and($lorry(29)['message'])->toContain('no signal yet')
+        ->and($lorry(33))->toMatchArray(['in_s' => 0.0])->and($lorry(33)['message'])->toContain('signal to ask')
+        ->and($lorry(55)['message'])->toContain('seen to hold back')
+        ->and($lorry(0, 400))->toMatchArray(['in_s' => null])->and($lorry(0, 400)['message'])->toContain('comes by itself: signal')
+        ->and(gapScene(['manoeuvre' => 'move-off'])['ask'])->toBeNull()
+        ->and(gapScene(['manoeuvre' => 'emerge-left', 'vehicle' => 'articulated-lorry'])['ask'])->toBeNull();
+});

@@ -31,7 +31,7 @@ export const PAGES = {
         flat({
             ...{ manoeuvre: 'emerge-right', vehicle: carChosen(), speed: usual(30, unit), distance: 90, rolling: false },
             ...{ lanes: 1, slope: 0, people: 0, long: false, turner: false, sight: 0 },
-            ...{ surface: 'dry', runs: '', entry: 1, asks: '' },
+            ...{ surface: 'dry', runs: '', entry: 1, asks: '', waited: 0 },
         }),
     ),
     lanes: page('Lanes', 'Which lane, why, and what the others would cost', lanes),

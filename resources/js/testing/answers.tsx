@@ -63,6 +63,7 @@ interface Recorded {
     'tool-circuit': Api.CircuitAnswer;
     'tool-engine': Api.EngineFolded;
     'tool-gap': Api.GapFolded;
+    'tool-gap-kerb': Api.GapAnswer;
     'tool-join': Api.JoinAnswer;
     'tool-lane-change': Api.LaneChangeAnswer;
     'tool-lanes': Api.LanesAnswer;

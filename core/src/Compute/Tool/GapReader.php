@@ -6,6 +6,7 @@ namespace NobleTurn\Core\Compute\Tool;
 
 use NobleTurn\Core\Compute\Values;
 use NobleTurn\Core\Fault\BadInput;
+use NobleTurn\Core\Judgement\AskForRoom;
 use NobleTurn\Core\Judgement\Gap;
 use NobleTurn\Core\Judgement\GapStandard;
 use NobleTurn\Core\Judgement\Manoeuvre;
@@ -18,6 +19,7 @@ use NobleTurn\Core\Rules\AsksOfOthers;
 use NobleTurn\Core\Rules\Flank;
 use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Vehicle\Corner;
+use NobleTurn\Core\Vehicle\Vehicle;
 
 /** From the fields of the gap tool to the manoeuvre, the streams it meets and the gap they give. */
 final class GapReader
@@ -32,6 +34,14 @@ final class GapReader
 
     private const RADIUS_ACROSS_M = 11.0;
 
+    private const RADIUS_FROM_KERB_M = 15.0;
+
+    /** Stands so far off the kerb, m (assumed). */
+    private const OFF_THE_KERB_M = 0.3;
+
+    /** Goes at the least so far sideways, m: with a wide vehicle in a narrow lane too it has to leave the kerb. */
+    private const LEAST_SIDEWAYS_M = 0.3;
+
     /** The steering is comfortable on a wet road with less, and on ice with hardly any (assumed shares). */
     private const SHARE_ON_ICE = 0.1;
 
@@ -41,7 +51,7 @@ final class GapReader
     public static function read(Values $input, RulePack $pack): Gap
     {
         $manoeuvre = $input->choice('manoeuvre', Manoeuvre::class) ?? throw BadInput::field('manoeuvre', 'is missing.');
-        $emerges = $manoeuvre !== Manoeuvre::TurnAcross;
+        $emerges = $manoeuvre->emerges();
         // Turning off the main road, those who come are on our own: the road met is the one turned into.
         $road = $emerges ? RoadMetField::read($input) : new RoadMet;
         $flank = self::flank($manoeuvre, $road, $pack);
@@ -53,9 +63,9 @@ final class GapReader
         $lanes = ArmsReader::whole($input, 'lanes') ?? $road->lanes;
         $rolling = $input->speed('rolling')?->inMetresPerSecond() ?? 0.0;
         $delay = $input->duration('delay')?->inSeconds() ?? ($rolling > 0.0 ? self::DELAY_ROLLING_S : self::DELAY_FROM_REST_S);
-        $radius = $flank === null
-            ? 0.0
-            : ($input->distance('turn_radius')?->inMetres() ?? ($flank === Flank::Near ? self::RADIUS_NEAR_M : self::RADIUS_ACROSS_M));
+        $radius = $manoeuvre === Manoeuvre::Cross ? 0.0 : $input->distance('turn_radius')?->inMetres() ?? match ($flank) {
+            null => self::RADIUS_FROM_KERB_M, Flank::Near => self::RADIUS_NEAR_M, Flank::Off => self::RADIUS_ACROSS_M,
+        };
         $length = $vehicle->length->inMetres();
         $crossed = $lanes * $lane;
         // Straight over: both directions, or the one there is.
@@ -65,7 +75,10 @@ final class GapReader
         $turnsOut = $flank !== null && $emerges;
         $straight = $manoeuvre === Manoeuvre::Cross ? $over : ($turnsOut ? max(0.0, $deep - $radius) : 0.0);
         $turned = $turnsOut && $radius > $deep ? asin(($radius - $deep) / $radius) : 0.0;
-        $path = $straight + $radius * (M_PI / 2.0 - $turned);
+        $sideways = max(self::LEAST_SIDEWAYS_M, $lane / 2.0 - self::OFF_THE_KERB_M - $vehicle->width->inMetres() / 2.0);
+        // Out of the kerb it is an S: half of the way sideways one way, half of it the other.
+        $arc = $manoeuvre === Manoeuvre::MoveOff ? 2.0 * $radius * acos(1.0 - $sideways / (2.0 * $radius)) : $radius * (M_PI / 2.0 - $turned);
+        $path = $straight + $arc;
         $surface = CommonFields::surface($input);
         $grip = $surface->grip() * Acceleration::STANDARD_GRAVITY;
         $comfortable = $radius > 0.0 ? sqrt(Corner::COMFORTABLE_SIDEWAYS * max(self::SHARE_ON_ICE, $surface->shareOfComfort()) * $radius) : INF;
@@ -75,7 +88,8 @@ final class GapReader
         );
         $headway = $input->duration('headway')?->inSeconds() ?? Stream::HEADWAY;
         $crossing = static fn (float $metres): Stream => Stream::crossed($ours, $speed, $metres, $length);
-        $joining = Stream::joined($ours, $speed, $path, $radius * cos($turned), $length, $headway);
+        $along = $manoeuvre === Manoeuvre::MoveOff ? 2.0 * $radius * sin($arc / (2.0 * $radius)) : $radius * cos($turned);
+        $joining = Stream::joined($ours, $speed, $path, $along, $length, $headway);
         $may = AsksOfOthers::by(PracticeField::read($input, $pack));
         $sides = [];
         foreach (self::met($manoeuvre, $flank, $road, $pack) as $from => $how) {
@@ -87,14 +101,16 @@ final class GapReader
             }, $may, $distance, $speed, $grip);
         }
 
+        $counted = self::counted($sides, $input->text('other_from') ?? 'both');
+
         return new Gap(
-            self::counted($sides, $input->text('other_from') ?? 'both'), self::waitFor($input, $pack, $ours, $path), $ours, $vehicle, $speed, $delay,
+            $counted, self::waitFor($input, $pack, $ours, $path), $ours, $vehicle, $speed, $delay,
             GapStandard::seconds(
                 $manoeuvre, $flank, $length, $vehicle->trailers !== [], ($lanes - 1) * ($manoeuvre === Manoeuvre::Cross ? 2 : 1),
                 CommonFields::gradient($input)->inRiseOverRun(),
             ),
             GapStandard::headwaySeconds($manoeuvre, $flank),
-            $straight, $radius, $turned, $lane, $lanes, $may, $headway,
+            $straight, $radius, $turned, $arc, $lane, $lanes, $may, $headway, self::ask($input, $manoeuvre, $vehicle, $counted[0]),
         );
     }
 
@@ -126,6 +142,9 @@ final class GapReader
         if ($manoeuvre === Manoeuvre::TurnAcross) {
             return ['ahead' => 'ahead'];
         }
+        if ($manoeuvre === Manoeuvre::MoveOff) {
+            return ['behind' => 'joined'];
+        }
         [$first, $second] = [Flank::Off->side($pack)->value, Flank::Near->side($pack)->value];
         if ($road->runsTo !== null) {
             return [$road->runsTo->other()->value => $manoeuvre === Manoeuvre::Cross ? 'all' : 'joined'];
@@ -150,6 +169,12 @@ final class GapReader
         return $counted !== [] ? $counted : throw BadInput::field(
             'other_from', 'must be a side this manoeuvre meets: '.implode(' or ', array_keys($sides)).'.',
         );
+    }
+
+    private static function ask(Values $input, Manoeuvre $manoeuvre, Vehicle $vehicle, SideGap $side): ?AskForRoom
+    {
+        return $manoeuvre === Manoeuvre::MoveOff && $vehicle->isLong()
+            ? new AskForRoom($input->duration('waited')?->inSeconds() ?? 0.0, $side->verdict() === 'go') : null;
     }
 
     /** Path of a turn until it has gone so far sideways: r (1 - cos(s / r)), and straight on after it. */

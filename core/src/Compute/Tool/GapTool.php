@@ -16,6 +16,7 @@ use NobleTurn\Core\Compute\Shape;
 use NobleTurn\Core\Compute\Tool;
 use NobleTurn\Core\Compute\Values;
 use NobleTurn\Core\Judgement\Asked;
+use NobleTurn\Core\Judgement\AskForRoom;
 use NobleTurn\Core\Judgement\Gap;
 use NobleTurn\Core\Judgement\GapStandard;
 use NobleTurn\Core\Judgement\Manoeuvre;
@@ -52,7 +53,7 @@ final class GapTool implements Tool
             ChoiceField::of('manoeuvre', 'what is to be done', Manoeuvre::class)->required(),
             new QuantityField('other_speed', 'of the vehicle that comes; default the limit of the road met', Kind::Speed, 1.0, 45.0),
             (new QuantityField('other_distance', 'its front bumper to where the paths meet', Kind::Distance, 0.0, 1000.0))->required(),
-            new ChoiceField('other_from', 'where it comes from; default both, the worse counts', ['left', 'right', 'both', 'ahead']),
+            new ChoiceField('other_from', 'where it comes from; default both, the worse counts', ['left', 'right', 'both', 'ahead', 'behind']),
             new QuantityField('rolling', 'our speed at the line; default 0, from rest', Kind::Speed, 0.0, 12.0),
             new QuantityField('delay', 'last look and start; default 1.5 s from rest, 0.75 s rolling', Kind::Duration, 0.0, 6.0),
             new QuantityField('lane_width', 'of each lane; default 3.65 m', Kind::Distance, 2.0, 6.0),
@@ -64,6 +65,7 @@ final class GapTool implements Tool
             new QuantityField('sight', 'how far along the road can be seen from the line', Kind::Distance, 0.0, 1000.0),
             new QuantityField('people', 'seconds somebody is still on the road we enter', Kind::Duration, 0.0, 120.0),
             new FlagField('long_vehicle_first', 'a long vehicle waits to come out of or into the same road'),
+            new QuantityField('waited', 'a long vehicle at the kerb: for so long already; default 0', Kind::Duration, 0.0, 600.0),
             RoadMetField::field(),
             new QuantityField('headway', 'time behind us that is enough once joined; default 1 s', Kind::Duration, 0.0, 5.0),
             PracticeField::field(),
@@ -80,7 +82,7 @@ final class GapTool implements Tool
             'verdict' => $verdict,
             'message' => Out::text('sentence for the user'),
             'other_speed_mps' => Out::number('as asked'),
-            'worst' => ['enum' => ['left', 'right', 'ahead'], 'description' => 'the side that decides'],
+            'worst' => ['enum' => ['left', 'right', 'ahead', 'behind'], 'description' => 'the side that decides'],
             'time_needed_s' => Out::number('on that side, from the decision on'),
             'time_available_s' => Out::number('until it reaches the meeting point'),
             'margin_s' => Out::number('available minus needed'),
@@ -99,11 +101,15 @@ final class GapTool implements Tool
             'sight_distance_m' => Out::number('along the road from the line: who comes into view as we go has only to come off the accelerator'),
             'sight_enough' => ['type' => ['boolean', 'null'], 'description' => 'null where the sight was not given'],
             'sides' => Out::list(Out::object([
-                'from' => ['enum' => ['left', 'right', 'ahead']], 'joined' => Out::flag('we drive on in this stream'),
+                'from' => ['enum' => ['left', 'right', 'ahead', 'behind']], 'joined' => Out::flag('we drive on in this stream'),
                 'time_needed_s' => Out::number('least gap'), 'time_available_s' => Out::number('this gap'),
                 'margin_s' => Out::number('between them'),
                 'other_decel_needed_mps2' => Out::number('0, or what it takes; null where nothing would', nullable: true), 'verdict' => $verdict,
             ])),
+            'ask' => Out::maybe(Out::object([
+                'in_s' => Out::number('until one may ask for room by the signal; null where there is a gap', nullable: true),
+                'message' => Out::text('sentence for the user'),
+            ]), 'a long vehicle moving off from the kerb; null otherwise'),
             'motion' => Out::object([
                 'time_s' => Out::list(['type' => 'number'], 'from the decision'),
                 'ours_m' => Out::list(['type' => 'number'], 'front bumper along our path'), 'speed_mps' => Out::list(['type' => 'number'], 'ours'),
@@ -156,6 +162,7 @@ final class GapTool implements Tool
                 'time_available_s' => round($side->availableSeconds, 2),
                 'margin_s' => round($side->marginSeconds(), 2), 'other_decel_needed_mps2' => $decel($side->askedMps2), 'verdict' => $side->verdict(),
             ], $gap->sides),
+            'ask' => $gap->ask === null ? null : ['in_s' => $gap->ask->inSeconds(), 'message' => $gap->ask->message()],
             'motion' => [
                 'time_s' => array_map(static fn (int $i): float => round($i * PullAway::STEP, 2), $shown),
                 'ours_m' => array_map(static fn (int $i): float => round($motion->metres[$i], 3), $shown),
@@ -164,7 +171,7 @@ final class GapTool implements Tool
             'path' => [
                 'straight_m' => round($gap->straightMetres, 2), 'radius_m' => round($gap->radiusMetres, 2),
                 'turned_deg' => round($gap->turnedRadians * 180.0 / M_PI, 1),
-                'turn_m' => round($gap->arcMetres(), 2), 'lane_width_m' => $gap->laneWidthMetres, 'lanes' => $gap->lanes,
+                'turn_m' => round($gap->arcMetres, 2), 'lane_width_m' => $gap->laneWidthMetres, 'lanes' => $gap->lanes,
             ],
             'car' => CarShape::of($gap->vehicle->chassis),
         ], self::assumptions($input, $gap, $pack), self::warnings($sight, $needed, $gap));
@@ -184,6 +191,9 @@ final class GapTool implements Tool
             new Assumption('time in hand when crossing', Stream::CROSSING_MARGIN, 's', Source::assumed()),
             new Assumption(Wording::part($pack, 'coming off the {accelerator}'), AsksOfOthers::OFF_GAS_MPS2, 'm/s2', Source::assumed()),
             new Assumption('gap of road design', round($gap->publishedSeconds, 2), 's', Source::fromMemory(GapStandard::DOCUMENT)),
+            ...($gap->ask === null ? [] : [
+                new Assumption('a long vehicle asks for room after', AskForRoom::FROM_S.' to '.AskForRoom::BY_S, 's', Source::commonPractice()),
+            ]),
             new Assumption('headway half of all drivers accept', $gap->acceptedSeconds, 's', Source::fromMemory(GapStandard::HEADWAYS)),
             new Assumption('vehicle', VehicleField::named($gap->vehicle, $pack), '', $input->has('vehicle') ? Source::given() : Source::assumed()),
             ...CommonFields::defaults(

@@ -32,7 +32,7 @@ final class LaneChangePresenter
         ];
     }
 
-    public static function message(?Change $best, bool $closed, ?float $junction, float $takes, RulePack $pack): string
+    public static function message(?Change $best, bool $closed, ?float $junction, float $takes, RulePack $pack, bool $isLong): string
     {
         if ($closed) {
             return 'Not into this lane: it is for buses at this hour. Only its hours count; enter after its end marking.';
@@ -44,7 +44,9 @@ final class LaneChangePresenter
             );
         }
         if ($best === null) {
-            return 'No gap fits for now: stay, ease off, look again; a late direction may be declined.';
+            return $isLong
+                ? 'No gap comes by itself: signal, keep rolling, and move only once somebody is seen to hold back, and whoever is behind them too.'
+                : 'No gap fits for now: stay, ease off, look again; a late direction may be declined.';
         }
         $words = $pack->speedUnit()->words(Speed::ofMetresPerSecond($best->endMps));
 

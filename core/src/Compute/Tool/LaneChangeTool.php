@@ -150,7 +150,7 @@ final class LaneChangeTool implements ReadsAScene
         return new Answer($pack->code(), $pack->version(), [
             'options' => array_map(LaneChangePresenter::option(...), $options),
             'best' => $best?->kind,
-            'message' => LaneChangePresenter::message($best, $closed, $junction, $takes, $pack),
+            'message' => LaneChangePresenter::message($best, $closed, $junction, $takes, $pack, $vehicle->isLong()),
             'checks' => LaneChangePresenter::checks($side, $practice, $best, $passing),
             'being_passed_by' => array_map(static fn (Neighbour $other): string => $other->name, $passing),
             'lane_by_m' => $junction === null ? null : round($takes, 1),

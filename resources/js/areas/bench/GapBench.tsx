@@ -7,13 +7,22 @@ import { Options } from '@/ui/Options';
 import { Slider } from '@/ui/Slider';
 import { VehicleChoice } from '@/vehicles/VehicleChoice';
 import { Big, BenchPage } from './BenchPage';
+import { useSay } from '@/rules/rules';
 import { SlopeSlider, SpeedSlider, SurfaceSelect } from './sliders';
 import { useBench } from './useBench';
 import { GapBar, GapPicture } from './gap/GapPicture';
 import { MomentKeys } from '@/road/MomentKeys';
 import { useMoment } from '@/road/useMoment';
 
-const MANOEUVRES = { 'emerge-left': 'Emerge left', 'emerge-right': 'Emerge right', cross: 'Straight over', 'turn-across': 'Turn off across oncoming' };
+const MANOEUVRES = {
+    'emerge-left': 'Emerge left',
+    'emerge-right': 'Emerge right',
+    cross: 'Straight over',
+    'turn-across': 'Turn off across oncoming',
+    'move-off': 'Move off from the {kerb}',
+};
+/** What has a line to roll over and a road to meet. */
+const EMERGES: readonly string[] = ['emerge-left', 'emerge-right', 'cross'];
 const RUNS = { '': 'Both ways', left: 'One way, to the left', right: 'One way, to the right' };
 const ASKS = { '': 'As in force', nothing: 'Nothing', 'off-gas': 'That they ease off', design: 'What road designers use' };
 type Asks = Exclude<keyof typeof ASKS, ''>;
@@ -26,7 +35,9 @@ const CRAWL = 2;
 /** Is it long enough: both cars on one time slider, the place where go becomes wait, and what the other driver would have to do. */
 export function GapBench() {
     const { rules, state, set, differs, vehicle, field } = useBench('gap');
+    const say = useSay();
     const manoeuvre = state.manoeuvre in MANOEUVRES ? (state.manoeuvre as keyof typeof MANOEUVRES) : 'emerge-right';
+    const emerges = EMERGES.includes(manoeuvre);
     const inputs: GapAsked = {
         pack: rules.pack,
         manoeuvre,
@@ -35,13 +46,12 @@ export function GapBench() {
         surface: state.surface as GapAsked['surface'],
         practice: { ...rules.practice, ...(state.asks ? { asks_of_others: state.asks as Asks } : {}) },
         gradient: state.slope / 100,
-        ...(state.rolling ? { rolling_mps: CRAWL } : {}),
+        ...(state.rolling && emerges ? { rolling_mps: CRAWL } : {}),
         ...(state.people > 0 ? { people_s: state.people } : {}),
-        ...(state.long ? { long_vehicle_first: true } : {}),
-        ...(state.turner ? { oncoming_turner: true, entry_lanes: state.entry } : {}),
-        ...(manoeuvre === 'turn-across'
-            ? { lanes: state.lanes }
-            : { road_met: { lanes: state.lanes, ...(state.runs ? { runs_to: state.runs as Side } : {}) } }),
+        ...(state.long && manoeuvre !== 'move-off' ? { long_vehicle_first: true } : {}),
+        ...(state.turner && manoeuvre !== 'move-off' ? { oncoming_turner: true, entry_lanes: state.entry } : {}),
+        ...(manoeuvre === 'move-off' && state.waited > 0 ? { waited_s: state.waited } : {}),
+        ...(!emerges ? { lanes: state.lanes } : { road_met: { lanes: state.lanes, ...(state.runs ? { runs_to: state.runs as Side } : {}) } }),
         ...(state.sight > 0 ? { sight_m: state.sight } : {}),
     };
     const { data, error } = useSwept('gap', inputs, { field: 'other_distance_m', from: 10, to: 300, step: 5 }, state.distance);
@@ -60,11 +70,23 @@ export function GapBench() {
                 <>
                     <Field label="To do">
                         <select value={inputs.manoeuvre} onChange={(event) => set({ manoeuvre: event.target.value })}>
-                            <Options of={MANOEUVRES} />
+                            <Options of={MANOEUVRES} say={say} />
                         </select>
                     </Field>
                     <VehicleChoice value={state.vehicle} onChange={(next) => set({ vehicle: next })} />
                     <SpeedSlider label="They come at" value={state.speed} onChange={(speed) => set({ speed })} />
+                    {data?.ask && (
+                        <Slider
+                            label="Waited already"
+                            value={state.waited}
+                            min={0}
+                            max={60}
+                            step={5}
+                            fine={1}
+                            words={(value) => `${value} s`}
+                            onChange={(waited) => set({ waited })}
+                        />
+                    )}
                     <Slider label="From" value={state.distance} min={10} max={300} step={5} words={metres} onChange={(distance) => set({ distance })} />
                 </>
             }
@@ -92,10 +114,14 @@ export function GapBench() {
                             words={(value) => (value === 0 ? 'not measured' : `${value} m`)}
                             onChange={(sight) => set({ sight })}
                         />
-                        <Check label="Rolling over the line" checked={state.rolling} onChange={(rolling) => set({ rolling })} />
-                        <Check label="A long vehicle first" checked={state.long} onChange={(long) => set({ long })} />
-                        <Check label="Somebody opposite turns in too" checked={state.turner} onChange={(turner) => set({ turner })} />
-                        {state.turner && (
+                        {emerges && <Check label="Rolling over the line" checked={state.rolling} onChange={(rolling) => set({ rolling })} />}
+                        {manoeuvre !== 'move-off' && (
+                            <>
+                                <Check label="A long vehicle first" checked={state.long} onChange={(long) => set({ long })} />
+                                <Check label="Somebody opposite turns in too" checked={state.turner} onChange={(turner) => set({ turner })} />
+                            </>
+                        )}
+                        {manoeuvre !== 'move-off' && state.turner && (
                             <Slider
                                 label="Lanes of the road entered"
                                 value={state.entry}
@@ -106,7 +132,7 @@ export function GapBench() {
                                 onChange={(entry) => set({ entry })}
                             />
                         )}
-                        {manoeuvre !== 'turn-across' && (
+                        {emerges && (
                             <Field label="The road met runs">
                                 <select value={state.runs} onChange={(event) => set({ runs: event.target.value })}>
                                     <Options of={RUNS} />
@@ -142,6 +168,7 @@ export function GapBench() {
                             <p className="text-quiet text-sm">The dashed mark is where “go” becomes “wait”: in the outlined part it is enough.</p>
                         </div>
                         <div className="grid content-start gap-4">
+                            {data.ask && <p className="font-semibold">{data.ask.message}</p>}
                             <p>{data.figures}</p>
                             <dl className="grid grid-cols-2 gap-3">
                                 <Big label="Enough from" value={data.critical_gap_m.toFixed(0)} unit="m" />

@@ -20,12 +20,14 @@ export function GapPicture({ answer, manoeuvre, keeps, distance, speed, seconds 
     const { lane_width_m: lane, lanes } = answer.path;
     const half = lanes * lane;
     const off = manoeuvre === 'turn-across';
-    const across = manoeuvre === 'cross' ? null : off || (keeps === 'left' ? manoeuvre === 'emerge-right' : manoeuvre === 'emerge-left');
+    const isAlone = manoeuvre === 'move-off';
+    const across =
+        manoeuvre === 'cross' || manoeuvre === 'move-off' ? null : off || (keeps === 'left' ? manoeuvre === 'emerge-right' : manoeuvre === 'emerge-left');
     const ours = oursAt(metresAt(answer.motion, seconds), answer.path, manoeuvre, across);
     const track = Array.from({ length: 60 }, (_, i) => oursAt((i / 59) * (answer.path.straight_m + answer.path.turn_m + 14), answer.path, manoeuvre, across));
     // Drawn as traffic keeps left, mirrored where it keeps right: the first stream comes from our right.
     const others = answer.sides.map((side) => {
-        const first = side.from === 'ahead' || side.from === (keeps === 'left' ? 'right' : 'left');
+        const first = side.from === 'ahead' || side.from === 'behind' || side.from === (keeps === 'left' ? 'right' : 'left');
         const at = (metres: number): Pose =>
             off
                 ? { x: lane / 2, y: -metres, heading: 90 }
@@ -36,7 +38,7 @@ export function GapPicture({ answer, manoeuvre, keeps, distance, speed, seconds 
     });
     return (
         <svg
-            viewBox={off ? `-20 -22 ${WIDE * 2} 44` : `${-WIDE} -16 ${WIDE * 2} 36`}
+            viewBox={off ? `-20 -22 ${WIDE * 2} 44` : isAlone ? `-34 -${half + 5} 68 ${half * 2 + 10}` : `${-WIDE} -16 ${WIDE * 2} 36`}
             className="bg-raised border-hair max-h-[22rem] w-full rounded-xl border-2"
             role="img"
             aria-label={`After ${seconds.toFixed(1)} s: ${answer.message}`}
@@ -51,10 +53,10 @@ export function GapPicture({ answer, manoeuvre, keeps, distance, speed, seconds 
                 ) : (
                     <>
                         <rect x={-WIDE} y={-half} width={WIDE * 2} height={half * 2} fill="var(--road)" />
-                        <rect x={-lane} y={half} width={lane * 2} height={40} fill="var(--road)" />
-                        {across === null && <rect x={-lane} y={-half - 30} width={lane * 2} height={30} fill="var(--road)" />}
+                        {!isAlone && <rect x={-lane} y={half} width={lane * 2} height={40} fill="var(--road)" />}
+                        {across === null && !isAlone && <rect x={-lane} y={-half - 30} width={lane * 2} height={30} fill="var(--road)" />}
                         <path d={`M${-WIDE},0 H${WIDE}`} stroke="var(--paper)" strokeWidth={0.25} strokeDasharray="2 1.4" />
-                        <path d={`M${-lane},${half} H0`} stroke="var(--paper)" strokeWidth={0.4} strokeDasharray="0.8 0.5" />
+                        {!isAlone && <path d={`M${-lane},${half} H0`} stroke="var(--paper)" strokeWidth={0.4} strokeDasharray="0.8 0.5" />}
                     </>
                 )}
                 <polyline
@@ -108,7 +110,7 @@ export function GapBar({
     return (
         <figure className="grid gap-1">
             <figcaption className="text-sm">
-                <span className="font-semibold">{side.from === 'ahead' ? 'From ahead' : `From the ${side.from}`}</span>
+                <span className="font-semibold">{side.from === 'ahead' || side.from === 'behind' ? `From ${side.from}` : `From the ${side.from}`}</span>
                 <span className="text-quiet"> · enough from {enough.toFixed(0)} m</span>
             </figcaption>
             <svg

@@ -16,6 +16,7 @@ export interface Pose {
  */
 export function oursAt(metres: number, path: GapAnswer['path'], manoeuvre: string, across: boolean | null): Pose {
     const { straight_m: straight, radius_m: radius, turned_deg: turned, turn_m: turn, lane_width_m: lane, lanes } = path;
+    if (manoeuvre === 'move-off') return fromTheKerb(metres, path);
     const off = manoeuvre === 'turn-across';
     const start = off ? { x: -0.4, y: 0 } : { x: -lane / 2, y: lanes * lane };
     if (across === null || metres <= straight) return { x: start.x, y: start.y - metres, heading: -90 };
@@ -28,6 +29,21 @@ export function oursAt(metres: number, path: GapAnswer['path'], manoeuvre: strin
         x: start.x + side * (radius * (Math.cos(first) - Math.cos(angle)) + beyond),
         y: start.y - straight - radius * (Math.sin(angle) - Math.sin(first)),
         heading: -90 + (side * angle * 180) / Math.PI,
+    };
+}
+
+/** Out of the kerb with an S into the middle of our lane, to the left on the screen. */
+function fromTheKerb(metres: number, { radius_m: radius, turn_m: turn, lane_width_m: lane, lanes }: GapAnswer['path']): Pose {
+    const most = turn / (2 * radius);
+    const done = Math.min(turn, Math.max(0, metres));
+    const angle = Math.min(done, turn - done) / radius;
+    const [along, aside] = [radius * Math.sin(angle), radius * (1 - Math.cos(angle))];
+    const [whole, sideways] = [2 * radius * Math.sin(most), 2 * radius * (1 - Math.cos(most))];
+    const isOut = done > turn / 2;
+    return {
+        x: -(isOut ? whole - along : along) - (metres - done),
+        y: lanes * lane - lane / 2 + (isOut ? aside : sideways - aside),
+        heading: 180 + (angle * 180) / Math.PI,
     };
 }
 
