@@ -112,6 +112,31 @@ test('lights: which is ours is said by key alone, and inside nobody goes before 
     await expect(page.getByLabel('Light 2', { exact: true })).toHaveValue('left');
 });
 
+test('a long vehicle: the best line in a lane is looked for by key, with where to aim, and two lanes are covered where one is too narrow', async ({ page }) => {
+    await page.goto('/bench/swept-path?way=roundabout');
+    const verdict = page.getByRole('status').first();
+    await expect(verdict).toContainText('Does not fit');
+    await page.getByLabel('Look for the best line in a lane').press('Space');
+    await expect(verdict).toContainText('Fits with');
+    const aim = page.getByRole('region', { name: 'Where to aim' }).getByRole('listitem');
+    await expect(aim).toHaveCount(5);
+    await expect(aim.nth(2)).toContainText('On the ring');
+    for (let i = 0; i < 8; i++) await page.getByRole('button', { name: 'Lane, wide: less' }).press('Enter');
+    await expect(page.getByText('cover two, having looked and signalled')).toBeVisible();
+    await expect(verdict).toContainText('Does not fit');
+});
+
+test('out of the kerb: a long vehicle waits for a gap, and after a while may ask', async ({ page }) => {
+    await page.goto('/bench/gap?vehicle=articulated-lorry&manoeuvre=move-off&distance=90');
+    await expect(page.getByText('no signal yet')).toBeVisible();
+    await expect(page.getByRole('img', { name: /behind: at 90 m/ })).toBeVisible();
+    const more = page.getByRole('button', { name: 'Waited already: more' });
+    for (let i = 0; i < 9; i++) await more.press('Enter');
+    await expect(page.getByText('Signal to ask, ready to go')).toBeVisible();
+    await page.getByLabel('Vehicle').selectOption('small-petrol-hatch');
+    await expect(page.getByText('Signal to ask')).toHaveCount(0);
+});
+
 test('in a row: an exit is moved nearer to where one joins until there is no room, and the row stands in the address', async ({ page }) => {
     const heard = complaints(page);
     await page.goto('/bench/series');

@@ -18,6 +18,9 @@ final readonly class BendLine
     /** Each of the three choices is narrowed down this often, by turns. */
     private const ROUNDS = 3;
 
+    /** To about 1 % of a range. */
+    private const TRIES = 9;
+
     private function __construct(
         /** Front axle's middle from the inner kerb, before and after, m. */
         public float $entryFromKerbMetres,
@@ -55,11 +58,11 @@ final readonly class BendLine
         $choice = self::start($ranges, $spare);
         for ($round = 0; $round < self::ROUNDS; $round++) {
             foreach ([2, 0, 1] as $which) {
-                $choice[$which] = self::climb(static function (float $value) use ($choice, $which, $spare): float {
+                $choice[$which] = GoldenSection::highest(static function (float $value) use ($choice, $which, $spare): float {
                     $choice[$which] = $value;
 
                     return $spare($choice);
-                }, $ranges[$which][0], $ranges[$which][1]);
+                }, $ranges[$which][0], $ranges[$which][1], self::TRIES);
             }
         }
 
@@ -74,7 +77,7 @@ final readonly class BendLine
      */
     public static function effort(array $units, Bend $bend, float $leastRadius): float
     {
-        $tried = 30 + self::ROUNDS * 3 * 11 + 1;
+        $tried = 30 + self::ROUNDS * 3 * (self::TRIES + 2) + 1;
         $largest = max($leastRadius + 1.0, 3.0 * ($bend->kerbRadiusMetres + max($bend->entryWidthMetres, $bend->exitWidthMetres)));
 
         return 0.5 * $tried * count($units) * (2.0 * self::LEAD + 0.35 * $largest * $bend->angleRadians) / self::STEP;
@@ -127,30 +130,5 @@ final readonly class BendLine
         [$inside, $outside] = $room->of($swept);
 
         return new self($entryFromKerb, $exitFromKerb, $radius, $begin, $inside, $outside, $swept);
-    }
-
-    /**
-     * Where a function with one top is highest, by the golden section, to about 1 % of the range.
-     *
-     * @param  callable(float): float  $height
-     */
-    private static function climb(callable $height, float $low, float $high): float
-    {
-        $golden = (sqrt(5.0) - 1.0) / 2.0;
-        [$a, $b] = [$high - $golden * ($high - $low), $low + $golden * ($high - $low)];
-        [$ha, $hb] = [$height($a), $height($b)];
-        for ($i = 0; $i < 9; $i++) {
-            if ($ha >= $hb) {
-                [$high, $b, $hb] = [$b, $a, $ha];
-                $a = $high - $golden * ($high - $low);
-                $ha = $height($a);
-            } else {
-                [$low, $a, $ha] = [$a, $b, $hb];
-                $b = $low + $golden * ($high - $low);
-                $hb = $height($b);
-            }
-        }
-
-        return $ha >= $hb ? $a : $b;
     }
 }

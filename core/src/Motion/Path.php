@@ -70,6 +70,16 @@ final readonly class Path
         return new self($points, atan2($corners[1][1] - $corners[0][1], $corners[1][0] - $corners[0][0]));
     }
 
+    /**
+     * Through points that lie close together already.
+     *
+     * @param  non-empty-list<array{float, float}>  $points  at least two, no two the same in a row
+     */
+    public static function by(array $points): self
+    {
+        return new self($points, atan2($points[1][1] - $points[0][1], $points[1][0] - $points[0][0]));
+    }
+
     /** The same path moved. */
     public function moved(float $dx, float $dy): self
     {

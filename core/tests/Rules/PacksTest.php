@@ -120,6 +120,12 @@ function questions(string $pack): iterable
             }
         }
     }
+    foreach (['articulated-lorry', 'small-petrol-hatch'] as $vehicle) {
+        yield "off the kerb, {$vehicle}" => ['gap', ['pack' => $pack, 'manoeuvre' => 'move-off', 'vehicle' => $vehicle, 'other_speed_kmh' => 50,
+            'other_distance_m' => 60, 'waited_s' => 50]];
+        yield "round a ring, {$vehicle}" => ['swept-path', ['pack' => $pack, 'vehicle' => $vehicle, 'lane_width_m' => 4,
+            'path' => ['roundabout' => ['radius_m' => 14, 'exit' => 'back']]]];
+    }
     yield 'out of the lights' => ['lights', ['pack' => $pack, 'stands' => 'inside', 'seen_to_stop' => true]];
     yield 'revs that hang, and a gear that is too high' => ['engine', ['pack' => $pack, 'speed_kmh' => 20, 'gear' => 2, 'rev_fall_s' => 5]];
     yield 'overtaking' => ['overtake', ['pack' => $pack, 'limit_kmh' => 90]];

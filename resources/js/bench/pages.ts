@@ -154,7 +154,7 @@ export const PAGES = {
     'swept-path': page('Long vehicle', 'Where every wheel goes, and what is left at the {kerb}s', () =>
         flat({
             ...{ way: 'bend', vehicle: 'articulated-lorry', units: '', kerb: 9, entry: 4, exit: 7.3, angle: 90 },
-            ...{ radius: 14, between: 4, out: 'ahead', left: 3.5, right: 3.5 },
+            ...{ radius: 14, between: 4, out: 'ahead', left: 3.5, right: 3.5, best: false, lane: 6 },
         }),
     ),
     clearance: page('Clearance', 'Height against the sign', ({ speed_unit: unit }) =>

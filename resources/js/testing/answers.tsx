@@ -90,6 +90,7 @@ interface Recorded {
     'tool-site-stretch': Api.SiteAnswer;
     'tool-steering': Api.SteeringAnswer;
     'tool-swept-path': Api.SweptPathAnswer;
+    'tool-swept-path-lane': Api.SweptPathAnswer;
 }
 
 const recorded = (name: string): unknown => JSON.parse(readFileSync(`tests/answers/${name}.json`, 'utf8'));

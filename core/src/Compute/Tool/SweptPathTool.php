@@ -17,6 +17,8 @@ use NobleTurn\Core\Compute\Values;
 use NobleTurn\Core\Fault\BadInput;
 use NobleTurn\Core\Motion\ArcReach;
 use NobleTurn\Core\Motion\BendLine;
+use NobleTurn\Core\Motion\LaneLine;
+use NobleTurn\Core\Motion\MiddleLine;
 use NobleTurn\Core\Motion\PathReach;
 use NobleTurn\Core\Motion\SweptPath;
 use NobleTurn\Core\Place\Bend;
@@ -58,6 +60,7 @@ final class SweptPathTool implements Tool
                 (new QuantityField('exit_width', 'of the lane after it', Kind::Distance, 2.0, 30.0))->required(),
                 new NumberField('angle_deg', 'how far it turns; default 90', 20.0, 160.0),
             )),
+            new QuantityField('lane_width', 'path is the middle of a lane so wide (s_bend or roundabout); the best line in it is looked for', Kind::Distance, 2.0, 30.0),
             new QuantityField('step', 'of the integration; default 0.1 m', Kind::Distance, 0.005, 1.0),
         );
     }
@@ -96,6 +99,16 @@ final class SweptPathTool implements Tool
                 'radius_m' => Out::number('of the front axle’s middle'),
                 'begin_at_m' => Out::number('front axle past the beginning of the kerb’s curve when it starts to turn; negative before it'),
             ]), 'the line through the bend that leaves most room'),
+            'aim' => Out::list(Out::object([
+                'where' => Out::text('the stretch in whose middle it is'),
+                'left_m' => Out::number('from the left of the first unit at its front axle to the left of the lane'),
+                'right_m' => Out::number('and from its right to the right of the lane'),
+                'message' => Out::text('as it is said to the driver'),
+            ]), 'in the order driven, where the line through a lane is looked for; empty otherwise'),
+            'lane' => Out::maybe(Out::object(['left' => Out::list($point, 'm'), 'right' => Out::list($point, 'm')]), 'its edges, where a line in it is looked for'),
+            'cover_two' => Out::maybe(Out::object([
+                'missing_m' => Out::number('so much more lane is needed'), 'message' => Out::text('sentence for the user'),
+            ]), 'where even the best line leaves the lane; null otherwise'),
             'frames' => Out::list(Out::list(Out::list($point), 'four corners of a unit'), 'positions along the way'),
             'traces' => Out::object([
                 'path' => Out::list($point, 'front axle’s middle'),
@@ -113,7 +126,7 @@ final class SweptPathTool implements Tool
         return Effort::QUICK + (
             $bend !== null
                 ? BendLine::effort($units, $bend, self::leastRadius($units))
-                : count($units) * PathField::length($input) / self::step($input)
+                : ($input->has('lane_width') ? LaneLine::effort($units, self::lane($input)) : 0.0) + count($units) * PathField::length($input) / self::step($input)
         );
     }
 
@@ -124,14 +137,15 @@ final class SweptPathTool implements Tool
         $bend = self::bend($input);
         $step = self::step($input);
         $line = $bend === null ? null : BendLine::best($units, $bend, self::leastRadius($units));
-        $arc = $line === null ? PathField::arc($input, $units) : null;
-        $swept = $line->swept ?? SweptPath::along($arc === null ? PathField::read($input, $step) : PathField::round($arc, $step,
+        $inLane = $bend === null ? self::inLane($input, $units) : null;
+        $arc = $line === null && $inLane === null ? PathField::arc($input, $units) : null;
+        $swept = $line->swept ?? $inLane->swept ?? SweptPath::along($arc === null ? PathField::read($input, $step) : PathField::round($arc, $step,
             $input->object('path')?->flag('straight_out') ?? true), $units);
         [$inner, $outer] = $arc === null ? [null, null] : (new ArcReach(PathField::LEAD, $arc['radius'], $arc['angle']))->of($swept);
         [$spareIn, $spareOut] = $line !== null ? [$line->spareInsideMetres, $line->spareOutsideMetres] : self::spare($input, $inner, $outer);
         // Told for every path but the bend whose kerbs are its own.
-        $reach = $bend === null ? PathReach::of($swept) : null;
-        [$spareLeft, $spareRight] = self::besides($input, $reach);
+        $reach = $bend === null && $inLane === null ? PathReach::of($swept) : null;
+        [$spareLeft, $spareRight] = $inLane === null ? self::besides($input, $reach) : [$inLane->spareLeftMetres, $inLane->spareRightMetres];
         $off = $swept->offTracking();
         $steady = $arc === null ? null : SweptPath::steadyRadii($units, $arc['radius'])[count($units) - 1];
         $round = static fn (?float $value): ?float => $value === null ? null : round($value, 4);
@@ -156,11 +170,12 @@ final class SweptPathTool implements Tool
                 'entry_from_kerb_m' => round($line->entryFromKerbMetres, 2), 'exit_from_kerb_m' => round($line->exitFromKerbMetres, 2),
                 'radius_m' => round($line->radiusMetres, 2), 'begin_at_m' => round($line->beginAtMetres, 2),
             ],
+            ...LaneLinePresenter::fields($inLane, $inLane === null ? null : self::lane($input), $input, $pack, $units[0]),
             'frames' => SweptPathPresenter::frames($swept),
             'traces' => SweptPathPresenter::traces($swept),
         ], [
             new Assumption('low speed: no wheel slips sideways', true, '', Source::assumed()),
-            new Assumption('integration step', $line === null ? $step : 0.25, 'm', $input->has('step') ? Source::given() : Source::assumed()),
+            new Assumption('integration step', $inLane !== null ? LaneLine::TOLD : ($line === null ? $step : 0.25), 'm', $input->has('step') ? Source::given() : Source::assumed()),
             ...(
                 $input->has('units')
                     ? []
@@ -173,13 +188,38 @@ final class SweptPathTool implements Tool
             ),
             ...WaysField::defaults($input->object('path') ?? new Values([])),
         ], $spares !== [] && min($spares) < 0.0
-            ? [new Warning('does-not-fit', 'It does not fit: '.($line === null ? 'take another line.' : 'even the best line leaves the lane. Take another '
+            ? [new Warning('does-not-fit', 'It does not fit: '.($line === null && $inLane === null ? 'take another line.' : 'even the best line leaves the lane. Take another '
                 .'way, or have the road cleared.'), ['missing_m' => round(-min($spares), 3)])] : []);
     }
 
     private static function step(Values $input): float
     {
         return $input->distance('step')?->inMetres() ?? 0.1;
+    }
+
+    /** @throws BadInput where it is no way that a lane has */
+    private static function lane(Values $input): MiddleLine
+    {
+        $pieces = WaysField::pieces($input->object('path') ?? new Values([]), CommonFields::pack($input));
+        if ($pieces === []) {
+            throw BadInput::field('lane_width_m', 'must stand beside path.s_bend or path.roundabout.');
+        }
+
+        return new MiddleLine($pieces);
+    }
+
+    /** @param  non-empty-list<Unit>  $units */
+    private static function inLane(Values $input, array $units): ?LaneLine
+    {
+        $width = $input->distance('lane_width')?->inMetres();
+        if ($width === null) {
+            return null;
+        }
+        if ($input->has('kerbs')) {
+            throw BadInput::field('kerbs', 'must not be given beside the width of a lane: it has them.');
+        }
+
+        return LaneLine::best($units, self::lane($input), $width, self::leastRadius($units));
     }
 
     /** @param  non-empty-list<Unit>  $units */
@@ -194,7 +234,7 @@ final class SweptPathTool implements Tool
         if ($bend === null) {
             return null;
         }
-        foreach (['path', 'kerbs'] as $beside) {
+        foreach (['path', 'kerbs', 'lane_width'] as $beside) {
             if ($input->has($beside)) {
                 throw BadInput::field($beside, 'must not be given beside a bend.');
             }

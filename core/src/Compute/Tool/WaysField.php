@@ -87,6 +87,18 @@ final class WaysField
         ];
     }
 
+    /** @return list<string> what each of the pieces is, in the order driven */
+    public static function names(Values $path): array
+    {
+        return match (true) {
+            $path->has('s_bend') => [
+                'before the first bend', 'in the first bend',
+                ...(($path->object('s_bend')?->distance('between')?->inMetres() ?? 0.0) > 0.0 ? ['between the two'] : []), 'in the second bend', 'after it',
+            ],
+            default => ['before the entry', 'at the entry', 'on the ring', 'at the exit', 'after it'],
+        };
+    }
+
     /** @return list<Assumption> what was filled in */
     public static function defaults(Values $path): array
     {

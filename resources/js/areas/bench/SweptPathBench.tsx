@@ -1,5 +1,6 @@
 import type { SweptPathAnswer, SweptPathAsked, WayOut } from '@/api/types';
 import { useCompute } from '@/compute/useCompute';
+import { Check } from '@/ui/Check';
 import { Field } from '@/ui/Field';
 import { Options } from '@/ui/Options';
 import { Slider } from '@/ui/Slider';
@@ -10,7 +11,7 @@ import { useSay } from '@/rules/rules';
 import { usePage } from './useBench';
 import { BendPicture } from './long/BendPicture';
 import { UnitsTable } from './long/UnitsTable';
-import { WayPicture } from './long/WayPicture';
+import { LanePicture, WayPicture } from './long/WayPicture';
 import { readUnits, writeUnits } from './long/ways';
 
 type State = StateOf<'swept-path'>;
@@ -19,17 +20,18 @@ const WAYS = { bend: 'A corner', 's-bend': 'An S-bend', roundabout: 'A roundabou
 const EXIT_WORDS: Record<WayOut, string> = { left: 'To the left', ahead: 'Straight over', right: 'To the right', back: 'Back where it came from' };
 const metres = (value: number) => `${value} m`;
 
-/** What the core is asked: a corner's best line is looked for, every other way is followed as it is. */
+/** What the core is asked: the best line is looked for round a corner, and elsewhere where that is wanted; otherwise a way is followed as it is. */
 function asked(state: State): SweptPathAsked {
+    const between = state.best ? { lane_width_m: state.lane } : { kerbs: { left_m: state.left, right_m: state.right } };
     if (state.way === 's-bend')
         return {
             path: { s_bend: { radius_m: state.radius, angle_deg: Math.min(80, state.angle), between_m: state.between } },
-            kerbs: { left_m: state.left, right_m: state.right },
+            ...between,
         };
     if (state.way === 'roundabout')
         return {
             path: { roundabout: { radius_m: state.radius, exit: state.out in EXIT_WORDS ? (state.out as WayOut) : 'ahead' } },
-            kerbs: { left_m: state.left, right_m: state.right },
+            ...between,
         };
     return { bend: { kerb_radius_m: state.kerb, entry_width_m: state.entry, exit_width_m: state.exit, angle_deg: state.angle } };
 }
@@ -93,7 +95,7 @@ export function SweptPathBench() {
                     ) : (
                         <>
                             <Slider
-                                label="Radius of its line"
+                                label={state.best ? 'Radius of the lane’s middle' : 'Radius of its line'}
                                 value={state.radius}
                                 min={8}
                                 max={60}
@@ -112,24 +114,39 @@ export function SweptPathBench() {
                                     onChange={(between) => set({ between })}
                                 />
                             )}
-                            <Slider
-                                label={say('{Kerb} on the left')}
-                                value={state.left}
-                                min={1.5}
-                                max={12}
-                                step={0.1}
-                                words={metres}
-                                onChange={(left) => set({ left })}
-                            />
-                            <Slider
-                                label={say('{Kerb} on the right')}
-                                value={state.right}
-                                min={1.5}
-                                max={12}
-                                step={0.1}
-                                words={metres}
-                                onChange={(right) => set({ right })}
-                            />
+                            <Check label="Look for the best line in a lane" checked={state.best} onChange={(best) => set({ best })} />
+                            {state.best ? (
+                                <Slider
+                                    label="Lane, wide"
+                                    value={state.lane}
+                                    min={2.5}
+                                    max={14}
+                                    step={0.25}
+                                    words={metres}
+                                    onChange={(lane) => set({ lane })}
+                                />
+                            ) : (
+                                <>
+                                    <Slider
+                                        label={say('{Kerb} on the left')}
+                                        value={state.left}
+                                        min={1.5}
+                                        max={12}
+                                        step={0.1}
+                                        words={metres}
+                                        onChange={(left) => set({ left })}
+                                    />
+                                    <Slider
+                                        label={say('{Kerb} on the right')}
+                                        value={state.right}
+                                        min={1.5}
+                                        max={12}
+                                        step={0.1}
+                                        words={metres}
+                                        onChange={(right) => set({ right })}
+                                    />
+                                </>
+                            )}
                         </>
                     )}
                     {state.way !== 'roundabout' && (
@@ -162,6 +179,8 @@ export function SweptPathBench() {
                             onEntry={(entry) => set({ entry: to(0.25, 2.75, 12, entry) })}
                             onExit={(exit) => set({ exit: to(0.25, 2.75, 12, exit) })}
                         />
+                    ) : data.lane ? (
+                        <LanePicture answer={data} lane={data.lane} />
                     ) : (
                         <WayPicture
                             answer={data}
@@ -172,11 +191,24 @@ export function SweptPathBench() {
                         />
                     )}
                     <div className="grid content-start gap-4">
+                        {data.cover_two && <p className="font-semibold">{data.cover_two.message}</p>}
+                        {data.aim.length > 0 && (
+                            <section aria-label="Where to aim" className="grid gap-1">
+                                <h2 className="text-xl">Where to aim</h2>
+                                <ol className="grid gap-1">
+                                    {data.aim.map((one) => (
+                                        <li key={one.where}>{one.message}</li>
+                                    ))}
+                                </ol>
+                            </section>
+                        )}
                         <Numbers answer={data} />
                         <p className="text-quiet">
                             {data.line
                                 ? say('“From the {kerb}” is the middle of the front axle. Places along the way count from where the {kerb} begins to curve. ')
-                                : say('The dashed line is the middle of the front axle; the {kerb}s run beside it. ')}
+                                : data.lane
+                                  ? say('Measured from the sides of the first unit at its front axle. The dashed line is the middle of that axle. ')
+                                  : say('The dashed line is the middle of the front axle; the {kerb}s run beside it. ')}
                             Mirrors, signal and a look along the inside before and all the way round.
                         </p>
                     </div>

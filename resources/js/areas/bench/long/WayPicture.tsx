@@ -31,10 +31,28 @@ export function WayPicture({ answer, left, right, onLeft, onRight }: Props) {
                 { label: say('{Kerb} on the right'), at: rightKerb[at] ?? [0, 0], onMove: (to) => onRight(-aside(to)) },
             ]}
         >
-            <polygon points={`${points(leftKerb)} ${points([...rightKerb].reverse())}`} fill="var(--road)" />
-            {[leftKerb, rightKerb].map((kerb, i) => (
+            <Road left={leftKerb} right={rightKerb} />
+        </Drawn>
+    );
+}
+
+/** A lane with the best line through it. */
+export function LanePicture({ answer, lane }: { answer: SweptPathAnswer; lane: NonNullable<SweptPathAnswer['lane']> }) {
+    const [left, right] = [lane.left as Point[], lane.right as Point[]];
+    return (
+        <Drawn answer={answer} label={answer.fits ? 'The vehicle stays within its lane' : 'The vehicle leaves its lane'} frame={[...left, ...right]} grips={[]}>
+            <Road left={left} right={right} />
+        </Drawn>
+    );
+}
+
+function Road({ left, right }: { left: Point[]; right: Point[] }) {
+    return (
+        <>
+            <polygon points={`${points(left)} ${points([...right].reverse())}`} fill="var(--road)" />
+            {[left, right].map((kerb, i) => (
                 <polyline key={i} points={points(kerb)} fill="none" stroke="var(--ink)" strokeWidth={0.22} />
             ))}
-        </Drawn>
+        </>
     );
 }
