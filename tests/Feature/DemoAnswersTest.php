@@ -157,8 +157,8 @@ it('answers the tools of the bench as they were recorded', function (string $too
         'from' => 'w', 'to' => 'w'], '-car-park'],
     'from the kerb' => ['gap', ['pack' => 'gb', 'manoeuvre' => 'move-off', 'vehicle' => 'articulated-lorry', 'other_speed_mph' => 30,
         'other_distance_m' => 90, 'waited_s' => 20], '-kerb'],
-    'best line round a ring' => ['swept-path', ['pack' => 'gb', 'vehicle' => 'articulated-lorry', 'path' => ['roundabout' => ['radius_m' => 14, 'exit' => 'ahead']],
-        'lane_width_m' => 4], '-lane'],
+    'best line round a ring' => ['swept-path', ['pack' => 'gb', 'vehicle' => 'articulated-lorry', 'lane_width_m' => 4,
+        'path' => ['roundabout' => ['radius_m' => 14, 'exit' => 'ahead']]], '-lane'],
     'stopping' => ['stopping', [
         'pack' => 'gb', 'surface' => 'wet', 'gradient' => 0, 'seen_m' => 20,
         'sweep' => ['field' => 'speed_mph', 'from' => 5, 'to' => 70, 'step' => 1, 'folded' => true],

@@ -7,7 +7,8 @@ namespace NobleTurn\Core\Motion;
 use NobleTurn\Core\Vehicle\Unit;
 
 /**
- * The line of the front axle's middle through a lane that bends more than once - an S-bend, a way round a roundabout - that leaves most room on its tighter side.
+ * The line of the front axle's middle through a lane that bends more than once - an S-bend, a way round a roundabout - that leaves most room on its
+ * tighter side.
  * It runs so far beside the lane's middle at the middle of each of its pieces, and changes evenly in between.
  */
 final readonly class LaneLine

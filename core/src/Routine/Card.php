@@ -50,7 +50,8 @@ final readonly class Card
         /** @var array<string, self> $kept by all it hangs on: a card never changes, and a sweep asks for the same one sixty times */
         static $kept = [];
         $key = implode('|', [
-            $pack::class, $code->value, (int) $hasClutch, $level?->value, $wayOut->value, ...array_keys($practice->answers), '', ...array_values($practice->answers),
+            $pack::class, $code->value, (int) $hasClutch, $level?->value, $wayOut->value,
+            ...array_keys($practice->answers), '', ...array_values($practice->answers),
         ]);
         if (isset($kept[$key])) {
             return $kept[$key];

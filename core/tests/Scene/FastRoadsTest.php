@@ -299,12 +299,13 @@ Scenes::show('being passed: let it by and look again, or signal meanwhile, as it
     expect($said('let-pass'))->toContain('let it by')->and($said('signal-meanwhile'))->toContain('signal meanwhile')->not->toContain('let it by');
 });
 
-Scenes::show('a long vehicle that no gap comes to signals, keeps rolling and moves only when somebody holds back; a car stays and looks again', function (): void {
-    $beside = array_map(
-        static fn (int $metres): array => ['name' => "car {$metres}", 'lane' => 'right', 'distance_m' => $metres, 'speed_mph' => 30], range(-130, 98, 12),
-    );
-    $lorry = changeScene(30, 40, $beside, ['vehicle' => 'articulated-lorry', 'room_m' => 300]);
-    $car = changeScene(30, 40, $beside, ['room_m' => 300]);
-    expect($lorry['best'])->toBeNull()->and($lorry['message'])->toContain('keep rolling')->toContain('hold back')
-        ->and($car['message'])->not->toContain('keep rolling');
-});
+Scenes::show('a long vehicle that no gap comes to signals, keeps rolling and moves only when somebody holds back; a car stays and '
+    .'looks again', function (): void {
+        $beside = array_map(
+            static fn (int $metres): array => ['name' => "car {$metres}", 'lane' => 'right', 'distance_m' => $metres, 'speed_mph' => 30], range(-130, 98, 12),
+        );
+        $lorry = changeScene(30, 40, $beside, ['vehicle' => 'articulated-lorry', 'room_m' => 300]);
+        $car = changeScene(30, 40, $beside, ['room_m' => 300]);
+        expect($lorry['best'])->toBeNull()->and($lorry['message'])->toContain('keep rolling')->toContain('hold back')
+            ->and($car['message'])->not->toContain('keep rolling');
+    });

@@ -141,15 +141,16 @@ Scenes::show('rejoining from the kerb needs a gap like turning out towards the k
         ->and(Ask::refusal('gap', ['manoeuvre' => 'move-off', 'other_distance_m' => 90]))->toHaveKey('other_speed_mps');
 });
 
-Scenes::show('a long vehicle at the kerb of a busy road: a gap that comes by itself first, after 30 to 40 s it signals to ask, never at once; a car does not ask', function (): void {
-    $lorry = static fn (float $waited, int $metres = 60): array => gapScene(
-        ['manoeuvre' => 'move-off', 'vehicle' => 'articulated-lorry', 'other_distance_m' => $metres, 'waited_s' => $waited],
-    )['ask'];
-    expect($lorry(0))->toMatchArray(['in_s' => 30.0])->and($lorry(0)['message'])->toContain('no signal yet')
-        ->and($lorry(12)['in_s'])->toBe(18.0)->and($lorry(29)['message'])->toContain('no signal yet')
-        ->and($lorry(33))->toMatchArray(['in_s' => 0.0])->and($lorry(33)['message'])->toContain('signal to ask')
-        ->and($lorry(55)['message'])->toContain('seen to hold back')
-        ->and($lorry(0, 400))->toMatchArray(['in_s' => null])->and($lorry(0, 400)['message'])->toContain('comes by itself: signal')
-        ->and(gapScene(['manoeuvre' => 'move-off'])['ask'])->toBeNull()
-        ->and(gapScene(['manoeuvre' => 'emerge-left', 'vehicle' => 'articulated-lorry'])['ask'])->toBeNull();
-});
+Scenes::show('a long vehicle at the kerb of a busy road: a gap that comes by itself first, after 30 to 40 s it signals to ask, never '
+    .'at once; a car does not ask', function (): void {
+        $lorry = static fn (float $waited, int $metres = 60): array => gapScene(
+            ['manoeuvre' => 'move-off', 'vehicle' => 'articulated-lorry', 'other_distance_m' => $metres, 'waited_s' => $waited],
+        )['ask'];
+        expect($lorry(0))->toMatchArray(['in_s' => 30.0])->and($lorry(0)['message'])->toContain('no signal yet')
+            ->and($lorry(12)['in_s'])->toBe(18.0)->and($lorry(29)['message'])->toContain('no signal yet')
+            ->and($lorry(33))->toMatchArray(['in_s' => 0.0])->and($lorry(33)['message'])->toContain('signal to ask')
+            ->and($lorry(55)['message'])->toContain('seen to hold back')
+            ->and($lorry(0, 400))->toMatchArray(['in_s' => null])->and($lorry(0, 400)['message'])->toContain('comes by itself: signal')
+            ->and(gapScene(['manoeuvre' => 'move-off'])['ask'])->toBeNull()
+            ->and(gapScene(['manoeuvre' => 'emerge-left', 'vehicle' => 'articulated-lorry'])['ask'])->toBeNull();
+    });

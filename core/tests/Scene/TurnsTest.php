@@ -121,25 +121,27 @@ Scenes::show('of several heads the one for our lane and way is ours, and it is s
         ->and(lightsScene(['pack' => 'gb', 'goes' => 'left', 'heads' => [['shows' => 'red']]])['message'])->not->toContain('turn on red');
 });
 
-Scenes::show('a lorry on a ring has a best line like at a corner: out before it, wide on it, and out after it; said as distances from kerb and line', function (): void {
-    $at = static fn (float $width, string $exit = 'ahead', string $pack = 'gb'): array => Ask::tool('swept-path', [
-        'pack' => $pack, 'vehicle' => 'articulated-lorry', 'path' => ['roundabout' => ['radius_m' => 14, 'exit' => $exit]], 'lane_width_m' => $width,
-    ]);
-    $wide = $at(6.0);
-    $left = array_column($wide['aim'], 'left_m', 'where');
-    // Keeping left one turns left, right round the ring, and left: out of each turn's inside.
-    expect($wide['fits'])->toBeTrue()->and($wide['cover_two'])->toBeNull()->and(array_keys($left))->toBe(
-        ['before the entry', 'at the entry', 'on the ring', 'at the exit', 'after it'],
-    )->and($left['on the ring'])->toBeLessThan($left['before the entry'] - 1.0)->and($left['on the ring'])->toBeLessThan($left['after it'] - 1.0)
-        ->and($wide['aim'][2]['message'])->toMatch('/^On the ring [\d.]+ m from the kerb, [\d.]+ m from the line\.$/')
-        ->and($at(6.0, pack: 'na')['aim'][2]['message'])->toContain('from the curb')->toContain(' ft ');
-});
+Scenes::show('a lorry on a ring has a best line like at a corner: out before it, wide on it, and out after it; said as distances '
+    .'from kerb and line', function (): void {
+        $at = static fn (float $width, string $exit = 'ahead', string $pack = 'gb'): array => Ask::tool('swept-path', [
+            'pack' => $pack, 'vehicle' => 'articulated-lorry', 'path' => ['roundabout' => ['radius_m' => 14, 'exit' => $exit]], 'lane_width_m' => $width,
+        ]);
+        $wide = $at(6.0);
+        $left = array_column($wide['aim'], 'left_m', 'where');
+        // Keeping left one turns left, right round the ring, and left: out of each turn's inside.
+        expect($wide['fits'])->toBeTrue()->and($wide['cover_two'])->toBeNull()->and(array_keys($left))->toBe(
+            ['before the entry', 'at the entry', 'on the ring', 'at the exit', 'after it'],
+        )->and($left['on the ring'])->toBeLessThan($left['before the entry'] - 1.0)->and($left['on the ring'])->toBeLessThan($left['after it'] - 1.0)
+            ->and($wide['aim'][2]['message'])->toMatch('/^On the ring: [\d.]+ m from the kerb, [\d.]+ m from the line\.$/')
+            ->and($at(6.0, pack: 'na')['aim'][2]['message'])->toContain('from the curb')->toContain(' ft ');
+    });
 
-Scenes::show('a lane too narrow for a lorry on a ring or through an S-bend: cover two, having looked and signalled; wide enough, nobody covers two', function (): void {
-    foreach ([['roundabout' => ['radius_m' => 14, 'exit' => 'right']], ['s_bend' => ['radius_m' => 18, 'angle_deg' => 50]]] as $way) {
-        $at = static fn (float $width): array => Ask::tool('swept-path', ['vehicle' => 'articulated-lorry', 'path' => $way, 'lane_width_m' => $width]);
-        expect($at(3.65)['cover_two']['message'])->toContain('cover two, having looked and signalled')
-            ->and($at(3.65)['cover_two']['missing_m'])->toEqualWithDelta(-2.0 * min($at(3.65)['spare_left_m'], $at(3.65)['spare_right_m']), 0.02)
-            ->and($at(9.0)['cover_two'])->toBeNull();
-    }
-});
+Scenes::show('a lane too narrow for a lorry on a ring or through an S-bend: cover two, having looked and signalled; wide enough, nobody '
+    .'covers two', function (): void {
+        foreach ([['roundabout' => ['radius_m' => 14, 'exit' => 'right']], ['s_bend' => ['radius_m' => 18, 'angle_deg' => 50]]] as $way) {
+            $at = static fn (float $width): array => Ask::tool('swept-path', ['vehicle' => 'articulated-lorry', 'path' => $way, 'lane_width_m' => $width]);
+            expect($at(3.65)['cover_two']['message'])->toContain('cover two, having looked and signalled')
+                ->and($at(3.65)['cover_two']['missing_m'])->toEqualWithDelta(-2.0 * min($at(3.65)['spare_left_m'], $at(3.65)['spare_right_m']), 0.02)
+                ->and($at(9.0)['cover_two'])->toBeNull();
+        }
+    });

@@ -22,7 +22,7 @@ export const MOST_HEADS = 8;
 export function readHeads(raw: string): Head[] {
     try {
         const said: unknown = JSON.parse(raw);
-        return (Array.isArray(said) ? (said as Partial<Head>[]) : [])
+        return (Array.isArray(said) ? (said as (Partial<Head> | null)[]) : [])
             .filter((one): one is Head => one?.arrow !== undefined && one.arrow in ARROWS && one.shows !== undefined && one.shows in SHOWN)
             .slice(0, MOST_HEADS)
             .map(({ arrow, shows, other }) => ({ arrow, shows, other: (other as unknown) === true }));

@@ -24,7 +24,7 @@ const HERE_S: Record<Came, number> = { before: 2 * APART_S, together: APART_S, a
 export function readLines(raw: string): AtLine[] {
     try {
         const said: unknown = JSON.parse(raw);
-        const read = (Array.isArray(said) ? (said as Partial<AtLine>[]) : []).filter(
+        const read = (Array.isArray(said) ? (said as (Partial<AtLine> | null)[]) : []).filter(
             (one): one is AtLine => one?.line !== undefined && one.line in LINES && one.goes !== undefined && one.goes in WAYS,
         );
         return read

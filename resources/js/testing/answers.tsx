@@ -127,6 +127,14 @@ export function server(replies: Record<string, Reply>): Sent[] {
     return sent;
 }
 
+/** What a page of the bench asks for beside its tool. */
+export const besideATool = () => ({
+    'GET vehicles': answer('demo-vehicles'),
+    'GET vehicle-kinds': answer('demo-vehicle-kinds'),
+    'GET places': answer('demo-places'),
+    'GET rules': answer('demo-rules'),
+});
+
 /** What was written, without what was only read or worked out. */
 export const written = (sent: Sent[]): Sent[] => sent.filter((one) => one.method !== 'GET' && !one.path.startsWith('compute/'));
 

@@ -30,7 +30,7 @@ final class LaneLinePresenter
             [$left, $right] = [$free - $line->asides[$i], $free + $line->asides[$i]];
             [$kerb, $middle] = $pack->keeps()->value === 'left' ? [$left, $right] : [$right, $left];
             $said = sprintf(
-                '%s %s from the {kerb}, %s from the line.', ucfirst($where), $pack->lengthUnit()->place($kerb), $pack->lengthUnit()->place($middle),
+                '%s: %s from the {kerb}, %s from the line.', ucfirst($where), $pack->lengthUnit()->place($kerb), $pack->lengthUnit()->place($middle),
             );
             $aim[] = [
                 'where' => $where, 'left_m' => round($left, 2), 'right_m' => round($right, 2),
@@ -42,7 +42,8 @@ final class LaneLinePresenter
         return ['aim' => $aim, 'lane' => ['left' => $edge($half), 'right' => $edge(-$half)], 'cover_two' => $missing <= 0.0 ? null : [
             'missing_m' => round($missing, 2),
             'message' => sprintf(
-                'The lane is %s too narrow even so: cover two, having looked and signalled, so that nobody comes alongside.', $pack->lengthUnit()->place($missing),
+                'The lane is %s too narrow even so: cover two, having looked and signalled, so that nobody comes alongside.',
+                $pack->lengthUnit()->place($missing),
             ),
         ]];
     }

@@ -60,7 +60,9 @@ final class SweptPathTool implements Tool
                 (new QuantityField('exit_width', 'of the lane after it', Kind::Distance, 2.0, 30.0))->required(),
                 new NumberField('angle_deg', 'how far it turns; default 90', 20.0, 160.0),
             )),
-            new QuantityField('lane_width', 'path is the middle of a lane so wide (s_bend or roundabout); the best line in it is looked for', Kind::Distance, 2.0, 30.0),
+            new QuantityField(
+                'lane_width', 'path is the middle of a lane so wide (s_bend or roundabout); the best line in it is looked for', Kind::Distance, 2.0, 30.0,
+            ),
             new QuantityField('step', 'of the integration; default 0.1 m', Kind::Distance, 0.005, 1.0),
         );
     }
@@ -105,7 +107,9 @@ final class SweptPathTool implements Tool
                 'right_m' => Out::number('and from its right to the right of the lane'),
                 'message' => Out::text('as it is said to the driver'),
             ]), 'in the order driven, where the line through a lane is looked for; empty otherwise'),
-            'lane' => Out::maybe(Out::object(['left' => Out::list($point, 'm'), 'right' => Out::list($point, 'm')]), 'its edges, where a line in it is looked for'),
+            'lane' => Out::maybe(
+                Out::object(['left' => Out::list($point, 'm'), 'right' => Out::list($point, 'm')]), 'its edges, where a line in it is looked for',
+            ),
             'cover_two' => Out::maybe(Out::object([
                 'missing_m' => Out::number('so much more lane is needed'), 'message' => Out::text('sentence for the user'),
             ]), 'where even the best line leaves the lane; null otherwise'),
@@ -126,7 +130,8 @@ final class SweptPathTool implements Tool
         return Effort::QUICK + (
             $bend !== null
                 ? BendLine::effort($units, $bend, self::leastRadius($units))
-                : ($input->has('lane_width') ? LaneLine::effort($units, self::lane($input)) : 0.0) + count($units) * PathField::length($input) / self::step($input)
+                : ($input->has('lane_width') ? LaneLine::effort($units, self::lane($input)) : 0.0)
+                    + count($units) * PathField::length($input) / self::step($input)
         );
     }
 
@@ -175,7 +180,10 @@ final class SweptPathTool implements Tool
             'traces' => SweptPathPresenter::traces($swept),
         ], [
             new Assumption('low speed: no wheel slips sideways', true, '', Source::assumed()),
-            new Assumption('integration step', $inLane !== null ? LaneLine::TOLD : ($line === null ? $step : 0.25), 'm', $input->has('step') ? Source::given() : Source::assumed()),
+            new Assumption(
+                'integration step', $inLane !== null ? LaneLine::TOLD : ($line === null ? $step : 0.25), 'm',
+                $input->has('step') ? Source::given() : Source::assumed(),
+            ),
             ...(
                 $input->has('units')
                     ? []
@@ -187,9 +195,10 @@ final class SweptPathTool implements Tool
                     ]
             ),
             ...WaysField::defaults($input->object('path') ?? new Values([])),
-        ], $spares !== [] && min($spares) < 0.0
-            ? [new Warning('does-not-fit', 'It does not fit: '.($line === null && $inLane === null ? 'take another line.' : 'even the best line leaves the lane. Take another '
-                .'way, or have the road cleared.'), ['missing_m' => round(-min($spares), 3)])] : []);
+        ], $spares !== [] && min($spares) < 0.0 ? [new Warning(
+            'does-not-fit', 'It does not fit: '.($line === null && $inLane === null ? 'take another line.'
+                : 'even the best line leaves the lane. Take another way, or have the road cleared.'), ['missing_m' => round(-min($spares), 3)],
+        )] : []);
     }
 
     private static function step(Values $input): float

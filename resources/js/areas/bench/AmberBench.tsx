@@ -5,9 +5,8 @@ import { Body, Mark, RoadFrame } from '@/road/RoadFrame';
 import { speedWords } from '@/rules/speed';
 import { spoken } from '@/strip/words';
 import { Check } from '@/ui/Check';
-import { Slider } from '@/ui/Slider';
 import { Big, BenchPage } from './BenchPage';
-import { MetresSlider, SlopeSlider, SpeedSlider, SurfaceSelect } from './sliders';
+import { AmberSlider, MetresSlider, SlopeSlider, SpeedSlider, SurfaceSelect } from './sliders';
 import { usePage } from './useBench';
 
 const HEADS = { stop: 'Stop', go: 'Go on', neither: 'Neither fits: stop, if it is safe' };
@@ -15,7 +14,7 @@ const FARTHEST = 150;
 
 /** A light that turns amber: stop or go on, and the stretch of road where neither fits. */
 export function AmberBench() {
-    const { rules, say, state, set, differs, field } = usePage('amber');
+    const { rules, state, set, differs, field } = usePage('amber');
     const unit = rules.length_unit;
     const inputs = {
         pack: rules.pack,
@@ -45,16 +44,7 @@ export function AmberBench() {
                 controls: (
                     <>
                         <SlopeSlider value={state.slope} onChange={(slope) => set({ slope })} />
-                        <Slider
-                            label={say('{Amber} lasts')}
-                            value={state.amber}
-                            min={0}
-                            max={8}
-                            step={0.5}
-                            fine={0.1}
-                            words={(seconds) => (seconds === 0 ? 'as usual here' : `${seconds.toFixed(1)} s`)}
-                            onChange={(amber) => set({ amber: amber < 1 && amber > 0 ? 1 : amber })}
-                        />
+                        <AmberSlider value={state.amber} onChange={(amber) => set({ amber })} />
                     </>
                 ),
             }}

@@ -12,7 +12,7 @@ import { Options } from '@/ui/Options';
 import { Slider } from '@/ui/Slider';
 import { VehicleChoice } from '@/vehicles/VehicleChoice';
 import { Big, BenchPage } from './BenchPage';
-import { SpeedSlider } from './sliders';
+import { AmberSlider, SpeedSlider } from './sliders';
 import { useBench } from './useBench';
 
 const HEADS = { go: 'Go', enter: 'Over the line, and wait inside', wait: 'Wait' };
@@ -80,16 +80,7 @@ export function LightsBench() {
                     <>
                         <VehicleChoice value={state.vehicle} onChange={(next) => set({ vehicle: next })} />
                         <SpeedSlider label="They come at" value={state.other} onChange={(other) => set({ other })} />
-                        <Slider
-                            label={say('{Amber} lasts')}
-                            value={state.amber}
-                            min={0}
-                            max={8}
-                            step={0.5}
-                            fine={0.1}
-                            words={(value) => (value === 0 ? 'as usual here' : seconds(value))}
-                            onChange={(amber) => set({ amber: amber < 1 && amber > 0 ? 1 : amber })}
-                        />
+                        <AmberSlider value={state.amber} onChange={(amber) => set({ amber })} />
                         <Slider
                             label="Then all have red for"
                             value={state.red}

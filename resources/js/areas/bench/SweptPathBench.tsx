@@ -51,7 +51,12 @@ export function SweptPathBench() {
     const to = (step: number, least: number, most: number, value: number) => Math.min(most, Math.max(least, Math.round(value / step) * step));
     return (
         <BenchPage
-            verdict={data && { head: spare >= 0 ? `Fits with ${spare.toFixed(2)} m to spare` : `Does not fit: ${(-spare).toFixed(2)} m missing` }}
+            verdict={
+                data && {
+                    head:
+                        spare >= 0 ? `Fits with ${spare.toFixed(2)} m to spare` : `Does not fit: ${(data.cover_two?.missing_m ?? -spare).toFixed(2)} m missing`,
+                }
+            }
             asked={{ tool: 'swept-path', inputs }}
             answer={data}
             error={error}

@@ -3,7 +3,7 @@ import type { ReactNode } from 'react';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { unfold } from '@/api/folded';
 import type { AmberAnswer, EngineAnswer, GapAnswer, ReverseAnswer, StoppingAnswer } from '@/api/types';
-import { answer, server, show, tool, written } from '@/testing/answers';
+import { answer, besideATool, server, show, tool, written } from '@/testing/answers';
 import { ApproachBench } from './ApproachBench';
 import { ClearanceBench } from './ClearanceBench';
 import { GapBench } from './GapBench';
@@ -74,12 +74,7 @@ const PAGES: [string, ReactNode, string, string, string[]][] = [
     ['long vehicle', <SweptPathBench key="p" />, '/bench/swept-path', 'swept-path', [swept.off_tracking_m.most.toFixed(2)]],
 ];
 
-const others = {
-    'GET vehicles': answer('demo-vehicles'),
-    'GET vehicle-kinds': answer('demo-vehicle-kinds'),
-    'GET places': answer('demo-places'),
-    'GET rules': answer('demo-rules'),
-};
+const others = besideATool();
 const recorded = {
     gap: 'tool-gap',
     engine: 'tool-engine',

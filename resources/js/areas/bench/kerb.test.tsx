@@ -1,19 +1,14 @@
 import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import type { GapAsked } from '@/api/types';
-import { answer, server, show } from '@/testing/answers';
+import { answer, besideATool, server, show } from '@/testing/answers';
 import { oursAt } from './gap/geometry';
 import { GapBench } from './GapBench';
 
 /* Out of the kerb into the stream that comes from behind. */
 
 const kept = answer('tool-gap-kerb');
-const others = {
-    'GET vehicles': answer('demo-vehicles'),
-    'GET vehicle-kinds': answer('demo-vehicle-kinds'),
-    'GET places': answer('demo-places'),
-    'GET rules': answer('demo-rules'),
-};
+const others = besideATool();
 
 afterEach(() => {
     cleanup();

@@ -1,18 +1,13 @@
 import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import type { SweptPathAsked } from '@/api/types';
-import { answer, server, show, tool } from '@/testing/answers';
+import { answer, besideATool, server, show, tool } from '@/testing/answers';
 import { SweptPathBench } from './SweptPathBench';
 
 /* The best line of a long vehicle through a lane that bends more than once. */
 
 const kept = answer('tool-swept-path-lane');
-const others = {
-    'GET vehicles': answer('demo-vehicles'),
-    'GET vehicle-kinds': answer('demo-vehicle-kinds'),
-    'GET places': answer('demo-places'),
-    'GET rules': answer('demo-rules'),
-};
+const others = besideATool();
 
 afterEach(() => {
     cleanup();
@@ -26,8 +21,7 @@ describe('a line through a lane', () => {
         await waitFor(() => expect(container.textContent).toContain(kept.cover_two!.message));
         const aim = within(screen.getByRole('region', { name: 'Where to aim' })).getAllByRole('listitem');
         expect(aim.map((one) => one.textContent)).toEqual(kept.aim.map(({ message }) => message));
-        const spare = Math.min(kept.spare_left_m!, kept.spare_right_m!);
-        expect(screen.getAllByRole('status')[0]!.textContent).toBe(`Does not fit: ${(-spare).toFixed(2)} m missing`);
+        expect(screen.getAllByRole('status')[0]!.textContent).toBe(`Does not fit: ${kept.cover_two!.missing_m.toFixed(2)} m missing`);
         const asked = sent.filter(({ path }) => path === 'compute/swept-path').map(({ body }) => body as SweptPathAsked)[0]!;
         expect(asked).toMatchObject({ lane_width_m: 4, path: { roundabout: { radius_m: 14 } } });
         expect(asked).not.toHaveProperty('kerbs');

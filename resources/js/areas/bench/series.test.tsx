@@ -2,7 +2,7 @@ import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/re
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import type { SeriesAsked } from '@/api/types';
 import { linesOf, RowPicture } from '@/road/RowPicture';
-import { answer, server, show, tool } from '@/testing/answers';
+import { answer, besideATool, server, show, tool } from '@/testing/answers';
 import { SeriesBench } from './SeriesBench';
 
 const row = answer('tool-series');
@@ -11,12 +11,7 @@ const closeRow = [
     { what: 'join', at: 0, speed: 60, slip: 320 },
     { what: 'leave', at: 90, speed: 60, slip: 300 },
 ];
-const others = {
-    'GET vehicles': answer('demo-vehicles'),
-    'GET vehicle-kinds': answer('demo-vehicle-kinds'),
-    'GET places': answer('demo-places'),
-    'GET rules': answer('demo-rules'),
-};
+const others = besideATool();
 const asked = (sent: ReturnType<typeof server>) => sent.filter(({ path }) => path === 'compute/series').map(({ body }) => (body as SeriesAsked).parts!);
 
 afterEach(() => {

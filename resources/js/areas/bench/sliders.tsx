@@ -1,6 +1,6 @@
 import { Field } from '@/ui/Field';
 import { Options } from '@/ui/Options';
-import { useRules } from '@/rules/rules';
+import { useRules, useSay } from '@/rules/rules';
 import { saidSpeed, speedRange } from '@/rules/speed';
 import { METRES_IN_A_FOOT, spoken } from '@/strip/words';
 import { Slider } from '@/ui/Slider';
@@ -69,4 +69,21 @@ export function SurfaceSelect({ value, onChange }: { value: string; onChange: (s
 /** A gear to be held, or the one that pulls. */
 export function GearSlider({ value, onChange }: { value: number; onChange: (gear: number) => void }) {
     return <Slider label="Gear" value={value} min={0} max={6} step={1} words={(gear) => (gear === 0 ? 'that pulls' : String(gear))} onChange={onChange} />;
+}
+
+/** How long the light is amber; at nothing as long as is usual there. */
+export function AmberSlider({ value, onChange }: Omit<Props, 'label'>) {
+    const say = useSay();
+    return (
+        <Slider
+            label={say('{Amber} lasts')}
+            value={value}
+            min={0}
+            max={8}
+            step={0.5}
+            fine={0.1}
+            words={(seconds) => (seconds === 0 ? 'as usual here' : `${seconds.toFixed(1)} s`)}
+            onChange={(amber) => onChange(amber < 1 && amber > 0 ? 1 : amber)}
+        />
+    );
 }

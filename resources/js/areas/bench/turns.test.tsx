@@ -4,18 +4,13 @@ import type { LightsAsked, PriorityAsked, Rules } from '@/api/types';
 import { readHeads } from '@/bench/heads';
 import { readLines } from '@/bench/lines';
 import { TurnsPicture } from '@/road/TurnsPicture';
-import { answer, server, show, tool } from '@/testing/answers';
+import { answer, besideATool, server, show, tool } from '@/testing/answers';
 import { LightsBench } from './LightsBench';
 import { PriorityBench } from './PriorityBench';
 
 /* Whose turn it is, and inside the lights: what is said is what the core said, and what is chosen is what it is asked. */
 
-const others = {
-    'GET vehicles': answer('demo-vehicles'),
-    'GET vehicle-kinds': answer('demo-vehicle-kinds'),
-    'GET places': answer('demo-places'),
-    'GET rules': answer('demo-rules'),
-};
+const others = besideATool();
 const verdict = () => screen.getAllByRole('status')[0]!.textContent;
 const last = <Asked,>(sent: ReturnType<typeof server>, name: string) =>
     sent
@@ -123,7 +118,7 @@ describe('lights', () => {
         show(<LightsBench />, 'instructor', `/bench/lights?heads=${encodeURIComponent(heads)}`);
         expect(await screen.findByText(said.head!.message)).toBeTruthy();
         const list = within(screen.getByRole('list', { name: 'Lights in view' })).getAllByRole('listitem');
-        expect(list.map((one) => one.textContent!.includes('▸ ours'))).toEqual([0, 1].map((i) => i === said.head!.ours));
+        expect(list.map((one) => one.textContent.includes('▸ ours'))).toEqual([0, 1].map((i) => i === said.head!.ours));
         expect(last<LightsAsked>(sent, 'lights')!.heads).toEqual([{ shows: 'red' }, { arrow: 'left', shows: 'green' }]);
     });
 
@@ -137,7 +132,7 @@ describe('lights', () => {
         const after = table
             .getAllByRole('row')
             .slice(1)
-            .map((row) => Number.parseFloat(row.querySelector('td')!.textContent!));
+            .map((row) => Number.parseFloat(row.querySelector('td')!.textContent));
         expect(after).toEqual([...after].sort((one, other) => one - other));
         expect(table.getByRole('row', { name: /^We are out/ }).textContent).toContain(`${budget!.out_s.toFixed(1)} s`);
         const went = container.querySelector('rect[fill="var(--now-fill)"]')!;
