@@ -35,6 +35,9 @@ Scenes::show('at an all-way stop who came first goes first, with the reason; at 
 
 Scenes::show('at an all-way stop the one opposite and we, both straight on, go both; who turns left yields to the one opposite', function (): void {
     expect(turnScene('ahead', ['opposite ahead 0']))->toMatchArray(['verdict' => 'go', 'together' => ['opposite'], 'order' => [['ours', 'opposite']]])
+        ->and(turnScene('ahead', ['opposite ahead 0'])['message'])->toBe('Our turn. The one opposite may go at the same time.')
+        ->and(turnScene('ahead', ['opposite ahead 0', 'left ahead 0'])['message'])
+        ->toBe('Our turn, once they are seen to wait. The one opposite may go at the same time.')
         ->and(turnScene('left', ['opposite ahead 0']))->toMatchArray(['verdict' => 'wait', 'before' => ['opposite'], 'order' => [['opposite'], ['ours']]])
         ->and(turnScene('ahead', ['opposite left 0']))->toMatchArray(['verdict' => 'go', 'together' => []])
         ->and(turnScene('left', ['opposite left 0'])['together'])->toBe(['opposite']);

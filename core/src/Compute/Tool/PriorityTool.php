@@ -162,6 +162,7 @@ final class PriorityTool implements Tool
                 .' has priority: slow enough to stop, eyes meet, and be the one who waits where it is not plain.',
             $turns->others === [] => $rule === TurnRule::Arrival ? 'Our turn: nobody else is there. Look once more all round, and go.'
                 : 'Nobody else is there: slow enough to stop, look both ways, and go.',
+            count($turns->together()) === count($turns->others) => "Our turn.{$with}",
             default => 'Our turn, once they are seen to wait.'.$with,
         };
     }
