@@ -137,6 +137,22 @@ test('out of the kerb: a long vehicle waits for a gap, and after a while may ask
     await expect(page.getByText('Signal to ask')).toHaveCount(0);
 });
 
+test('bays and kerbs: out of a bay takes less aisle where bays are wider, and a space at the kerb can be too short', async ({ page }) => {
+    await page.goto('/bench/reverse');
+    await page.getByLabel('Exercise').selectOption('Out of a bay');
+    const verdict = page.getByRole('status').first();
+    await expect(verdict).toContainText('Not in one go');
+    const wider = page.getByRole('button', { name: 'Bay, wide: more' });
+    for (let i = 0; i < 10; i++) await wider.press('Enter');
+    await expect(verdict).toContainText('Fits:');
+    await page.getByLabel('Exercise').selectOption('Forwards into a space at the kerb');
+    await expect(verdict).toContainText('of space needed');
+    await page.getByLabel('Space, long, typed').fill('7');
+    await page.getByLabel('Space, long, typed').press('Enter');
+    await expect(verdict).toContainText('Too short');
+    await expect(page.getByText('another space, or backwards').first()).toBeVisible();
+});
+
 test('in a row: an exit is moved nearer to where one joins until there is no room, and the row stands in the address', async ({ page }) => {
     const heard = complaints(page);
     await page.goto('/bench/series');

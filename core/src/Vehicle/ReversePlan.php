@@ -21,6 +21,9 @@ final readonly class ReversePlan
     /** The gradient is that of the way ahead: going back, a road that rises ahead falls. */
     public function control(): string
     {
+        if ($this->exercise->goesForwards()) {
+            return $this->forwards();
+        }
         $rise = -$this->gradient->inRiseOverRun();
         $clutch = $this->vehicle->hasClutch();
 
@@ -34,11 +37,28 @@ final readonly class ReversePlan
         };
     }
 
-    /** @return non-empty-list<string> from ahead round by the road side to the rear window (common practice) */
+    private function forwards(): string
+    {
+        $rise = $this->gradient->inRiseOverRun();
+        $clutch = $this->vehicle->hasClutch();
+
+        return match (true) {
+            $rise < -self::LEVEL => 'Downhill: the foot brake alone sets the pace'.($clutch ? ', the clutch down for the last metres.' : '.'),
+            $rise > self::LEVEL && $clutch => 'Uphill: biting point with a little {accelerator}, the clutch sets the pace.',
+            $rise > self::LEVEL => 'Uphill: a little {accelerator}, the foot ready for the brake.',
+            $clutch => 'On the level: first, the clutch about the biting point sets the pace, brake to steady.',
+            default => 'On the level: the brake sets the pace against the creep.',
+        };
+    }
+
+    /** @return non-empty-list<string> from ahead round by the road side to the rear window; forwards what the car moves to (common practice) */
     public function looks(): array
     {
         $kerb = $this->kerb()->value;
         $road = $this->kerb()->other()->value;
+        if ($this->exercise->goesForwards()) {
+            return ['interior', "{$kerb}-mirror", 'ahead', "{$kerb}-shoulder", 'ahead'];
+        }
 
         return ['ahead', "{$kerb}-shoulder", "{$kerb}-mirror", 'interior', "{$road}-mirror", "{$road}-shoulder", 'rear'];
     }

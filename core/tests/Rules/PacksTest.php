@@ -120,6 +120,9 @@ function questions(string $pack): iterable
             }
         }
     }
+    foreach (['out-of-bay', 'nose-in', 'kerb-space', 'bay', 'ramp'] as $exercise) {
+        yield "at the kerb, {$exercise}" => ['reverse', ['pack' => $pack, 'exercise' => $exercise]];
+    }
     foreach (['articulated-lorry', 'small-petrol-hatch'] as $vehicle) {
         yield "off the kerb, {$vehicle}" => ['gap', ['pack' => $pack, 'manoeuvre' => 'move-off', 'vehicle' => $vehicle, 'other_speed_kmh' => 50,
             'other_distance_m' => 60, 'waited_s' => 50]];

@@ -148,3 +148,20 @@ Scenes::show('a lane too narrow for a lorry on a ring or through an S-bend: cove
                 ->and($at(9.0)['cover_two'])->toBeNull();
         }
     });
+
+Scenes::show('out of a flat bay backwards: straight until the view opens, and no sooner turned than both neighbours are clear; into '
+    .'it nose first is the same way', function (): void {
+        $at = static fn (array $more): array => Ask::tool('reverse', ['vehicle' => 'small-petrol-hatch', ...$more])['room'];
+        foreach ([2.2, 2.4, 2.7, 3.2] as $bay) {
+            $out = $at(['exercise' => 'out-of-bay', 'bay_width_m' => $bay]);
+            expect($out['straight_m'])->toBeGreaterThanOrEqual($out['view_after_m'])
+                ->and($at(['exercise' => 'nose-in', 'bay_width_m' => $bay])['needed_m'])->toBe($out['needed_m']);
+        }
+        expect($at(['exercise' => 'out-of-bay', 'bay_width_m' => 3.2])['straight_m'])->toBe($out['view_after_m']);
+    });
+
+Scenes::show('forwards into a space at the kerb: about two cars long is enough, one and a half is not', function (): void {
+    $at = static fn (float $space): array => Ask::tool('reverse', ['vehicle' => 'small-petrol-hatch', 'exercise' => 'kerb-space', 'space_m' => $space])['room'];
+    expect($at(2.1 * 4.5)['fits'])->toBeTrue()->and($at(1.5 * 4.5))->toMatchArray(['fits' => false])
+        ->and($at(1.5 * 4.5)['message'])->toContain('another space, or backwards');
+});

@@ -150,7 +150,9 @@ export const PAGES = {
         }),
     ),
     steering: page('Steering', 'A right-angle corner along the {kerb}', () => flat({ vehicle: carChosen(), corner: 'near', kerb: 8, gap: 0.5, lane: 3.65 })),
-    reverse: page('Reversing', 'At a slow walking pace', () => flat({ exercise: 'pull-up-right-reverse', vehicle: carChosen(), angle: 2, gap: 0.3, slope: 0 })),
+    reverse: page('{Kerb} and bays', 'Backwards, nose first and out again, at a slow walking pace', () =>
+        flat({ exercise: 'pull-up-right-reverse', vehicle: carChosen(), angle: 2, gap: 0.3, slope: 0, bay: 2.4, aisle: 7, space: 10 }),
+    ),
     'swept-path': page('Long vehicle', 'Where every wheel goes, and what is left at the {kerb}s', () =>
         flat({
             ...{ way: 'bend', vehicle: 'articulated-lorry', units: '', kerb: 9, entry: 4, exit: 7.3, angle: 90 },

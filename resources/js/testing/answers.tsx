@@ -84,6 +84,8 @@ interface Recorded {
     'tool-sight-crest': Api.SightAnswer;
     'tool-sight-vehicle': Api.SightAnswer;
     'tool-reverse': Api.ReverseFolded;
+    'tool-reverse-bay-out': Api.ReverseAnswer;
+    'tool-reverse-space': Api.ReverseAnswer;
     'tool-site': Api.SiteAnswer;
     'tool-site-car-park': Api.SiteAnswer;
     'tool-site-slip': Api.SiteAnswer;

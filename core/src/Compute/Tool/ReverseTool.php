@@ -40,8 +40,8 @@ final class ReverseTool implements Tool
 
     public function about(): string
     {
-        return 'Back along the kerb after pulling up on the far side, into a bay, or down a ramp: path, time at walking pace, distance to the kerb by '
-            .'angle, order of looks.';
+        return 'At walking pace: back along the kerb after pulling up on the far side, into a bay backwards or nose first, out of one backwards, forwards '
+            .'into a space at the kerb, down a ramp: path, time, room needed, distance to the kerb by angle, order of looks.';
     }
 
     public function input(): Shape
@@ -58,7 +58,8 @@ final class ReverseTool implements Tool
             new QuantityField('radius', 'of the rear axle’s middle into the bay; default a little more than the smallest', Kind::Distance, 2.0, 20.0),
             new QuantityField('bay_width', 'default 2.4 m', Kind::Distance, 1.8, 6.0),
             new QuantityField('bay_depth', 'default 4.8 m', Kind::Distance, 2.0, 20.0),
-            new QuantityField('aisle', 'room before the bays', Kind::Distance, 2.0, 30.0),
+            new QuantityField('aisle', 'room before the bays, and before the cars that stand in them', Kind::Distance, 2.0, 30.0),
+            new QuantityField('space', 'between the parked cars at the kerb', Kind::Distance, 3.0, 40.0),
         );
     }
 
@@ -91,6 +92,14 @@ final class ReverseTool implements Tool
                 'depth_m' => Out::number('of the bay'), 'road_wheel_deg' => Out::number('angle of the front wheels'),
                 'hand_wheel_turns' => Out::number('held through the arc'), 'fits' => ['type' => ['boolean', 'null'], 'description' => 'in the aisle given'],
             ]), 'where to begin, and the room it takes'),
+            'room' => Out::maybe(Out::object([
+                'radius_m' => Out::number('of the rear axle’s middle'), 'hand_wheel_turns' => Out::number('held through the arc'),
+                'straight_m' => $nullable('back before the wheel is turned; null at the kerb'),
+                'view_after_m' => $nullable('back until the driver sees past the neighbours; null at the kerb'),
+                'turns_at_m' => Out::number('rear axle past the neighbours’ tails, or short of the nose of the car behind, where the wheel is turned'),
+                'needed_m' => Out::number('of aisle, from the tails of the neighbours; of kerb, between the parked cars'),
+                'fits' => ['type' => ['boolean', 'null'], 'description' => 'in the room given'], 'message' => Out::text('as it is said'),
+            ]), 'out of a bay, into one nose first, and forwards to the kerb; null otherwise'),
             'control' => Out::text('what holds the pace'),
             'looks' => Out::list(
                 ['enum' => ['ahead', 'interior', 'left-mirror', 'right-mirror', 'left-shoulder', 'right-shoulder', 'rear']],
@@ -107,7 +116,13 @@ final class ReverseTool implements Tool
         $exercise = ReversingExercise::from($input->text('exercise') ?? '');
         $plan = new ReversePlan($pack, $vehicle, $exercise, CommonFields::gradient($input));
         $pace = $input->speed('speed')?->inMetresPerSecond() ?? Reversing::PACE_MPS;
-        $body = $exercise === ReversingExercise::Bay ? self::bay($input, $vehicle->chassis, $pace) : self::back($input, $vehicle, $exercise, $pace);
+        $room = new KerbRoomPresenter($pack, $vehicle->chassis, $pace);
+        $body = match ($exercise) {
+            ReversingExercise::Bay => self::bay($input, $vehicle->chassis, $pace),
+            ReversingExercise::OutOfBay, ReversingExercise::NoseIn => $room->flatBay($input, $exercise),
+            ReversingExercise::KerbSpace => $room->kerbSpace($input),
+            default => self::back($input, $vehicle, $exercise, $pace),
+        };
 
         return new Answer($pack->code(), $pack->version(), [
             ...$body,
@@ -138,11 +153,7 @@ final class ReverseTool implements Tool
     private static function back(Values $input, Vehicle $vehicle, ReversingExercise $exercise, float $pace): array
     {
         $alongKerb = $exercise === ReversingExercise::AlongTheFarKerb;
-        foreach (['radius' => 'radius_m', 'bay_width' => 'bay_width_m', 'bay_depth' => 'bay_depth_m', 'aisle' => 'aisle_m'] as $key => $field) {
-            if ($input->has($key)) {
-                throw BadInput::field($field, 'belongs to the bay.');
-            }
-        }
+        KerbRoomPresenter::without($input, ['radius', 'bay_width', 'bay_depth', 'aisle', 'space'], 'belongs to another exercise.');
         $distance = $input->distance('distance')?->inMetres() ?? 2.0 * $vehicle->length->inMetres();
         $gap = $input->distance('kerb_gap')?->inMetres() ?? 0.3;
         $angle = ($input->number('angle_deg') ?? 0.0) * M_PI / 180.0;
@@ -168,18 +179,14 @@ final class ReverseTool implements Tool
                 'angle_deg' => (float) $degrees, 'end_gap_m' => round(Reversing::gapAfterMetres($gap, $degrees * M_PI / 180.0, $distance), 4),
             ], [-3, -2, -1, 0, 1, 2, 3, 5]) : [],
             'path' => $path,
-            'bay' => null,
+            'bay' => null, 'room' => null,
         ];
     }
 
     /** @return array<string, mixed> */
     private static function bay(Values $input, Chassis $chassis, float $pace): array
     {
-        foreach (['distance' => 'distance_m', 'kerb_gap' => 'kerb_gap_m', 'angle_deg' => 'angle_deg'] as $key => $field) {
-            if ($input->has($key)) {
-                throw BadInput::field($field, 'belongs to the kerb, not to the bay.');
-            }
-        }
+        KerbRoomPresenter::without($input, ['distance', 'kerb_gap', 'angle_deg', 'space'], 'belongs to the kerb, not to the bay.');
         $radius = $input->distance('radius')?->inMetres() ?? BayWay::usualRadiusMetres($chassis);
         if ($radius < $chassis->minimumRadiusMetres()) {
             throw BadInput::field('radius_m', sprintf('is tighter than this vehicle steers: %.1f m at the least.', $chassis->minimumRadiusMetres()));
@@ -219,6 +226,7 @@ final class ReverseTool implements Tool
                 'road_wheel_deg' => round($bay->roadWheelDegrees(), 2),
                 'hand_wheel_turns' => round($bay->handWheelTurns(), 3), 'fits' => $aisle === null ? null : $bay->fits($aisle),
             ],
+            'room' => null,
         ];
     }
 }

@@ -8,27 +8,45 @@ import { useVehicle, VehicleChoice } from '@/vehicles/VehicleChoice';
 import { Big, BenchPage } from './BenchPage';
 import { usePage } from './useBench';
 import { CarFromAbove } from './CarShape';
+import { FlatBayPicture, KerbSpacePicture } from './reverse/RoomPicture';
 
-const EXERCISES = { 'pull-up-right-reverse': 'Back along the {kerb} on the {off}', bay: 'Into a bay', ramp: 'Down or up a ramp' };
+const EXERCISES = {
+    'pull-up-right-reverse': 'Back along the {kerb} on the {off}',
+    bay: 'Into a bay',
+    'nose-in': 'Into a bay, nose first',
+    'out-of-bay': 'Out of a bay',
+    'kerb-space': 'Forwards into a space at the {kerb}',
+    ramp: 'Down or up a ramp',
+};
+const metres = (value: number) => `${value.toFixed(2)} m`;
 
 /** Going back: how the kerb comes nearer, where a bay begins, the order of looks. */
 export function ReverseBench() {
     const { rules, say, state, set } = usePage('reverse');
     const vehicle = useVehicle(state.vehicle);
     const kerb = state.exercise === 'pull-up-right-reverse';
+    const flat = state.exercise === 'nose-in' || state.exercise === 'out-of-bay';
+    const atKerb = state.exercise === 'kerb-space';
     const inputs: ReverseAsked = {
         pack: rules.pack,
         exercise: state.exercise as ReverseAsked['exercise'],
         vehicle,
         ...(kerb ? { kerb_gap_m: state.gap } : {}),
         ...(kerb ? { gradient: state.slope / 100 } : {}),
+        ...(flat ? { bay_width_m: state.bay, aisle_m: state.aisle } : {}),
+        ...(atKerb ? { space_m: state.space } : {}),
     };
     const over: Sweep<'reverse'> = kerb ? { field: 'angle_deg', from: -3, to: 6, step: 0.5 } : { field: 'gradient', from: -0.15, to: 0.15, step: 0.01 };
     const at = kerb ? state.angle : state.slope / 100;
     const { data, error } = useSwept('reverse', inputs, over, at);
     return (
         <BenchPage
-            verdict={data && { head: `${data.length_m.toFixed(1)} m back, about ${Math.round(data.time_s)} s`, says: data.control }}
+            verdict={
+                data && {
+                    head: data.room ? headOf(data.room, flat) : `${data.length_m.toFixed(1)} m back, about ${Math.round(data.time_s)} s`,
+                    says: data.room ? data.room.message : data.control,
+                }
+            }
             asked={{ tool: 'reverse', inputs: { ...inputs, [over.field ?? '']: at } }}
             answer={data}
             error={error}
@@ -62,6 +80,15 @@ export function ReverseBench() {
                             onChange={(gap) => set({ gap })}
                         />
                     )}
+                    {flat && (
+                        <>
+                            <Slider label="Bay, wide" value={state.bay} min={2} max={3.6} step={0.05} words={metres} onChange={(bay) => set({ bay })} />
+                            <Slider label="Aisle, wide" value={state.aisle} min={4} max={14} step={0.25} words={metres} onChange={(aisle) => set({ aisle })} />
+                        </>
+                    )}
+                    {atKerb && (
+                        <Slider label="Space, long" value={state.space} min={5} max={25} step={0.25} words={metres} onChange={(space) => set({ space })} />
+                    )}
                     <Slider
                         label="Slope ahead"
                         value={state.slope}
@@ -76,7 +103,15 @@ export function ReverseBench() {
         >
             {data && (
                 <div className="grid gap-6 lg:grid-cols-[minmax(0,1.5fr)_minmax(0,1fr)]">
-                    {data.bay ? <BayPicture answer={data} /> : <KerbPicture answer={data} kerb={kerb} gap={state.gap} angle={kerb ? state.angle : 0} />}
+                    {data.room && flat ? (
+                        <FlatBayPicture answer={data} room={data.room} bay={state.bay} isIn={state.exercise === 'nose-in'} />
+                    ) : data.room ? (
+                        <KerbSpacePicture answer={data} room={data.room} space={state.space} keeps={rules.keeps} />
+                    ) : data.bay ? (
+                        <BayPicture answer={data} />
+                    ) : (
+                        <KerbPicture answer={data} kerb={kerb} gap={state.gap} angle={kerb ? state.angle : 0} />
+                    )}
                     <div className="grid content-start gap-4">
                         <dl className="grid grid-cols-2 gap-3">
                             <Big label="Distance" value={data.length_m.toFixed(1)} unit="m" />
@@ -85,6 +120,12 @@ export function ReverseBench() {
                             {data.correct_turns !== null && data.correct_turns > 0 && (
                                 <Big label="Straightened by" value={data.correct_turns.toFixed(2)} unit="turn" />
                             )}
+                            {data.room && data.room.straight_m !== null && <Big label="Straight first" value={data.room.straight_m.toFixed(1)} unit="m" />}
+                            {data.room && data.room.view_after_m !== null && (
+                                <Big label="View opens after" value={data.room.view_after_m.toFixed(1)} unit="m" />
+                            )}
+                            {data.room && <Big label={flat ? 'Aisle needed' : say('{Kerb} needed')} value={data.room.needed_m.toFixed(1)} unit="m" />}
+                            {data.room && <Big label="Wheel" value={data.room.hand_wheel_turns.toFixed(2)} unit="turns" />}
                             {data.bay && <Big label="Past the bay’s middle" value={data.bay.past_m.toFixed(1)} unit="m" />}
                             {data.bay && <Big label="From its opening" value={data.bay.off_m.toFixed(1)} unit="m" />}
                             {data.bay && <Big label="Aisle needed" value={data.bay.aisle_needed_m.toFixed(1)} unit="m" />}
@@ -97,7 +138,12 @@ export function ReverseBench() {
                                     <li key={look}>{look.replace('-', ' ')}</li>
                                 ))}
                             </ol>
-                            <p className="text-quiet">Then mainly out of the rear window; all round again after any stop.</p>
+                            {data.room && <p>{data.control}</p>}
+                            <p className="text-quiet">
+                                {data.looks.includes('rear')
+                                    ? 'Then mainly out of the rear window; all round again after any stop.'
+                                    : 'Then both front corners in turn; stop for anybody near.'}
+                            </p>
                         </div>
                         {data.gap_by_angle.length > 0 && (
                             <table className="w-full text-left">
@@ -123,6 +169,12 @@ export function ReverseBench() {
             )}
         </BenchPage>
     );
+}
+
+/** What it takes, against what there is. */
+function headOf(room: NonNullable<ReverseAnswer['room']>, flat: boolean): string {
+    const needed = `${room.needed_m.toFixed(1)} m of ${flat ? 'aisle' : 'space'} needed`;
+    return room.fits === false ? `${flat ? 'Not in one go' : 'Too short'}: ${needed}` : `Fits: ${needed}`;
 }
 
 const FRAME = 'bg-raised border-hair w-full rounded-xl border-2';
