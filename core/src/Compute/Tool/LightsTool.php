@@ -26,6 +26,7 @@ use NobleTurn\Core\Judgement\Shown;
 use NobleTurn\Core\Motion\PullAway;
 use NobleTurn\Core\Place\WayOut;
 use NobleTurn\Core\Quantity\Gradient;
+use NobleTurn\Core\Routine\Wording;
 use NobleTurn\Core\Rules\Assumption;
 use NobleTurn\Core\Rules\Flank;
 use NobleTurn\Core\Rules\RulePack;
@@ -121,7 +122,7 @@ final class LightsTool implements Tool
             $input->flag('people') ?? false,
         );
         $assumed = $heads->turnsAcross() ? [
-            new Assumption('amber', $inside->theirs->amberSeconds, 's', $input->has('amber') ? Source::given() : $pack->amberSource()),
+            new Assumption(Wording::part($pack, '{amber}'), $inside->theirs->amberSeconds, 's', $input->has('amber') ? Source::given() : $pack->amberSource()),
             new Assumption('their light changes', 'with ours', '', Source::assumed()),
             new Assumption('to see that they stop', InsideTheLights::SEES_S, 's', Source::assumed()),
             new Assumption('each who waits behind another later', InsideTheLights::EACH_LATER_S, 's', Source::assumed()),

@@ -38,7 +38,9 @@ export function ReverseBench() {
     };
     const over: Sweep<'reverse'> = kerb ? { field: 'angle_deg', from: -3, to: 6, step: 0.5 } : { field: 'gradient', from: -0.15, to: 0.15, step: 0.01 };
     const at = kerb ? state.angle : state.slope / 100;
-    const { data, error } = useSwept('reverse', inputs, over, at);
+    const { data: last, error } = useSwept('reverse', inputs, over, at);
+    // The last answer may still be that of another exercise: what was said of an aisle is not said of a space.
+    const data = last && belongs(last, flat, atKerb) ? last : undefined;
     return (
         <BenchPage
             verdict={
@@ -170,6 +172,10 @@ export function ReverseBench() {
         </BenchPage>
     );
 }
+
+/** Whether an answer is of such an exercise. */
+const belongs = ({ room }: ReverseAnswer, flat: boolean, atKerb: boolean): boolean =>
+    room === null ? !flat && !atKerb : atKerb ? room.straight_m === null : flat && room.straight_m !== null;
 
 /** What it takes, against what there is. */
 function headOf(room: NonNullable<ReverseAnswer['room']>, flat: boolean): string {
