@@ -125,7 +125,8 @@ function Take({ lesson, data }: { lesson: Lesson; data: ProposedLesson }) {
             await write(aimOf(data.aims, name));
             notice({
                 text: data.ways.length === 0 ? 'The aim is written.' : `The aim is written, ${count(data.ways.length, 'way')} on the plan.`,
-                undo: () => void takeBack().then(() => write(before)),
+                // Neither waits for what is read anew after the other: working a proposal out takes its time.
+                undo: () => void Promise.all([write(before), takeBack()]),
             });
         } catch (problem) {
             if (!(problem instanceof Problem)) throw problem;
