@@ -13,4 +13,13 @@ enum TurnRule: string
     case FromTheRight = 'from-the-right';
     /** Nobody by rule. */
     case Nobody = 'nobody';
+
+    public function words(): string
+    {
+        return match ($this) {
+            self::Arrival => 'who came first; at once the one on the right',
+            self::FromTheRight => 'who comes from the right',
+            self::Nobody => 'nobody by rule',
+        };
+    }
 }

@@ -128,3 +128,17 @@ it('says as a tool where to turn, what room it takes and whether that is there',
         ->and(Ask::refusal('reverse', ['exercise' => 'out-of-bay', 'space_m' => 9]))->toHaveKey('space_m')
         ->and(Ask::refusal('reverse', ['exercise' => 'nose-in', 'radius_m' => 2]))->toHaveKey('radius_m');
 });
+
+it('names every figure that nobody gave, with its status', function (string $tool, array $input, array $names): void {
+    $told = array_column(Ask::tool($tool, $input)['assumptions'], 'status', 'name');
+    foreach ($names as $name) {
+        expect($told)->toHaveKey($name)->and($told[$name])->not->toBe('');
+    }
+})->with([
+    ['reverse', ['exercise' => 'kerb-space'], ['parked cars reach', 'passed at a creep with', 'stands off in the end', 'left to the car in front']],
+    ['reverse', ['exercise' => 'out-of-bay'], ['the driver’s eyes behind the nose', 'bay_width', 'radius']],
+    ['lights', [], ['our way out, our length besides', 'the others gain', 'room', 'vehicle']],
+    ['gap', ['manoeuvre' => 'move-off', 'vehicle' => 'articulated-lorry', 'other_speed_mph' => 30, 'other_distance_m' => 60],
+        ['a long vehicle asks for room after']],
+    ['priority', ['pack' => 'gb'], ['first goes']],
+]);

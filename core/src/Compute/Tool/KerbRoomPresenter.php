@@ -7,8 +7,10 @@ namespace NobleTurn\Core\Compute\Tool;
 use NobleTurn\Core\Compute\Values;
 use NobleTurn\Core\Fault\BadInput;
 use NobleTurn\Core\Routine\Wording;
+use NobleTurn\Core\Rules\Assumption;
 use NobleTurn\Core\Rules\LengthUnit;
 use NobleTurn\Core\Rules\RulePack;
+use NobleTurn\Core\Rules\Source;
 use NobleTurn\Core\Vehicle\BayWay;
 use NobleTurn\Core\Vehicle\Chassis;
 use NobleTurn\Core\Vehicle\FlatBay;
@@ -67,7 +69,7 @@ final readonly class KerbRoomPresenter
         return $this->body($bay->lengthMetres(), fn (float $gone): array => $bay->at($isIn ? $bay->lengthMetres() - $gone : $gone)) + [
             'room' => [
                 ...$this->wheel($radius), 'straight_m' => round($bay->straightMetres, 2), 'view_after_m' => round($bay->viewAfterMetres, 2),
-                'turns_at_m' => round($bay->turnsOutMetres() - $radius, 2), 'needed_m' => round($bay->aisleMetres, 2),
+                'parked_m' => null, 'turns_at_m' => round($bay->turnsOutMetres() - $radius, 2), 'needed_m' => round($bay->aisleMetres, 2),
                 'fits' => $aisle === null ? null : $bay->aisleMetres <= $aisle,
                 'message' => $message.($aisle !== null && $bay->aisleMetres > $aisle ? ' The aisle is too narrow for one go: take two.' : ''),
             ],
@@ -84,7 +86,8 @@ final readonly class KerbRoomPresenter
 
         return $this->body($way->lengthMetres(), $way->at(...)) + [
             'room' => [
-                ...$this->wheel($way->radiusMetres), 'straight_m' => null, 'view_after_m' => null, 'turns_at_m' => round($way->turnsBeforeMetres, 2),
+                ...$this->wheel($way->radiusMetres), 'straight_m' => null, 'view_after_m' => null, 'parked_m' => KerbSpace::PARKED_M,
+                'turns_at_m' => round($way->turnsBeforeMetres, 2),
                 'needed_m' => round($way->spaceMetres, 2), 'fits' => $fits,
                 'message' => Wording::in($this->pack, sprintf(
                     'Past the parked car %s off it; towards the {kerb} when our rear wheels are %s short of its nose, back when the car is half in; it takes '
@@ -99,6 +102,21 @@ final readonly class KerbRoomPresenter
     private function said(float $metres): string
     {
         return $this->pack->lengthUnit() === LengthUnit::Metres ? sprintf('%.1f m', $metres) : $this->pack->lengthUnit()->place($metres);
+    }
+
+    /** @return list<Assumption> what these exercises rest on; nothing for another */
+    public static function assumed(ReversingExercise $exercise): array
+    {
+        $metres = static fn (string $name, float $value): Assumption => new Assumption($name, $value, 'm', Source::assumed());
+
+        return match ($exercise) {
+            ReversingExercise::OutOfBay, ReversingExercise::NoseIn => [$metres('the driver’s eyes behind the nose', FlatBay::EYES_M)],
+            ReversingExercise::KerbSpace => [
+                $metres('parked cars reach', KerbSpace::PARKED_M), $metres('passed at a creep with', KerbSpace::PAST_M),
+                $metres('stands off in the end', KerbSpace::KERB_GAP_M), $metres('left to the car in front', KerbSpace::LEFT_AHEAD_M),
+            ],
+            default => [],
+        };
     }
 
     /** @return array{radius_m: float, hand_wheel_turns: float} */

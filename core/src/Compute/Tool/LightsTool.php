@@ -127,9 +127,14 @@ final class LightsTool implements Tool
             new Assumption('to see that they stop', InsideTheLights::SEES_S, 's', Source::assumed()),
             new Assumption('each who waits behind another later', InsideTheLights::EACH_LATER_S, 's', Source::assumed()),
             new Assumption('the others start after', InsideTheLights::THEY_START_S, 's', Source::assumed()),
+            new Assumption('the others gain', InsideTheLights::THEY_GAIN_MPS2, 'm/s2', Source::assumed()),
+            new Assumption('our way out, our length besides', self::WAY_OUT_M, 'm', Source::assumed()),
+            new Assumption('no faster round the turn than', self::TURNING_MPS, 'm/s', Source::assumed()),
+            new Assumption('unhurried with', InsideTheLights::CLEAR_S, 's', Source::assumed()),
             ...CommonFields::defaults(
                 $input, CommonFields::default('all_red', self::ALL_RED_S, 's'), CommonFields::default('room', self::ROOM_M, 'm'),
                 CommonFields::default('across', self::ACROSS_M, 'm'), CommonFields::default('side', self::SIDE_M, 'm'),
+                CommonFields::default('vehicle', VehicleField::named(VehicleField::read($input), $pack)),
             ),
         ] : [];
 

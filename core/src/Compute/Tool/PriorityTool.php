@@ -101,7 +101,7 @@ final class PriorityTool implements Tool
             'before' => $names($turns->before()), 'together' => $names($turns->together()), 'undecided' => $names($turns->undecided()),
             'order' => array_map($names, $turns->order()),
         ], [
-            new Assumption('first goes', $rule->value, '', $isAllStop ? self::allStopSource($pack) : $pack->unmarkedRuleSource()),
+            new Assumption('first goes', $rule->words(), '', $isAllStop ? self::allStopSource($pack) : $pack->unmarkedRuleSource()),
             ...($rule === TurnRule::Arrival ? [
                 new Assumption('came at the same time within', WhoseTurn::AT_ONCE_S, 's', Source::assumed()),
                 new Assumption('may see it otherwise within', WhoseTurn::IN_DOUBT_S, 's', Source::assumed()),

@@ -96,6 +96,7 @@ final class ReverseTool implements Tool
                 'radius_m' => Out::number('of the rear axle’s middle'), 'hand_wheel_turns' => Out::number('held through the arc'),
                 'straight_m' => $nullable('back before the wheel is turned; null at the kerb'),
                 'view_after_m' => $nullable('back until the driver sees past the neighbours; null at the kerb'),
+                'parked_m' => $nullable('from the kerb to the outside of the parked cars; null in bays'),
                 'turns_at_m' => Out::number('rear axle past the neighbours’ tails, or short of the nose of the car behind, where the wheel is turned'),
                 'needed_m' => Out::number('of aisle, from the tails of the neighbours; of kerb, between the parked cars'),
                 'fits' => ['type' => ['boolean', 'null'], 'description' => 'in the room given'], 'message' => Out::text('as it is said'),
@@ -139,6 +140,11 @@ final class ReverseTool implements Tool
                     )
                     : []
             ),
+            ...KerbRoomPresenter::assumed($exercise),
+            ...(in_array($exercise, [ReversingExercise::OutOfBay, ReversingExercise::NoseIn], true) ? CommonFields::defaults(
+                $input, CommonFields::default('bay_width', BayWay::WIDTH_M, 'm'),
+                CommonFields::default('radius', (float) ($body['room']['radius_m'] ?? 0.0), 'm'),
+            ) : []),
             new Assumption('order of looks', 'all round before moving', '', Source::commonPractice()),
             ...CommonFields::defaults(
                 $input, CommonFields::default('vehicle', VehicleField::named($vehicle, $pack)),

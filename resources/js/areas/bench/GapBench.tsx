@@ -23,6 +23,8 @@ const MANOEUVRES = {
 };
 /** What has a line to roll over and a road to meet. */
 const EMERGES: readonly string[] = ['emerge-left', 'emerge-right', 'cross'];
+/** Where somebody long may have to go first, or somebody opposite turns in. */
+const MEETS_OTHERS: readonly string[] = [...EMERGES, 'turn-across'];
 const RUNS = { '': 'Both ways', left: 'One way, to the left', right: 'One way, to the right' };
 const ASKS = { '': 'As in force', nothing: 'Nothing', 'off-gas': 'That they ease off', design: 'What road designers use' };
 type Asks = Exclude<keyof typeof ASKS, ''>;
@@ -38,6 +40,7 @@ export function GapBench() {
     const say = useSay();
     const manoeuvre = state.manoeuvre in MANOEUVRES ? (state.manoeuvre as keyof typeof MANOEUVRES) : 'emerge-right';
     const emerges = EMERGES.includes(manoeuvre);
+    const meetsOthers = MEETS_OTHERS.includes(manoeuvre);
     const inputs: GapAsked = {
         pack: rules.pack,
         manoeuvre,
@@ -48,9 +51,9 @@ export function GapBench() {
         gradient: state.slope / 100,
         ...(state.rolling && emerges ? { rolling_mps: CRAWL } : {}),
         ...(state.people > 0 ? { people_s: state.people } : {}),
-        ...(state.long && manoeuvre !== 'move-off' ? { long_vehicle_first: true } : {}),
-        ...(state.turner && manoeuvre !== 'move-off' ? { oncoming_turner: true, entry_lanes: state.entry } : {}),
-        ...(manoeuvre === 'move-off' && state.waited > 0 ? { waited_s: state.waited } : {}),
+        ...(state.long && meetsOthers ? { long_vehicle_first: true } : {}),
+        ...(state.turner && meetsOthers ? { oncoming_turner: true, entry_lanes: state.entry } : {}),
+        ...(!meetsOthers && state.waited > 0 ? { waited_s: state.waited } : {}),
         ...(!emerges ? { lanes: state.lanes } : { road_met: { lanes: state.lanes, ...(state.runs ? { runs_to: state.runs as Side } : {}) } }),
         ...(state.sight > 0 ? { sight_m: state.sight } : {}),
     };
@@ -115,13 +118,13 @@ export function GapBench() {
                             onChange={(sight) => set({ sight })}
                         />
                         {emerges && <Check label="Rolling over the line" checked={state.rolling} onChange={(rolling) => set({ rolling })} />}
-                        {manoeuvre !== 'move-off' && (
+                        {meetsOthers && (
                             <>
                                 <Check label="A long vehicle first" checked={state.long} onChange={(long) => set({ long })} />
                                 <Check label="Somebody opposite turns in too" checked={state.turner} onChange={(turner) => set({ turner })} />
                             </>
                         )}
-                        {manoeuvre !== 'move-off' && state.turner && (
+                        {meetsOthers && state.turner && (
                             <Slider
                                 label="Lanes of the road entered"
                                 value={state.entry}

@@ -2,8 +2,6 @@ import type { ReverseAnswer, Side } from '@/api/types';
 import { CarFromAbove } from '../CarShape';
 
 const FRAME = 'bg-raised border-hair max-h-[22rem] w-full rounded-xl border-2';
-/** How wide parked cars reach from the kerb, as the core takes it, m. */
-const PARKED = 1.9;
 
 interface Props {
     answer: ReverseAnswer;
@@ -78,7 +76,7 @@ export function KerbSpacePicture({ answer, room, space, keeps }: Props & { space
                     <rect
                         key={x}
                         x={x}
-                        y={PARKED - car.width_m}
+                        y={(room.parked_m ?? car.width_m) - car.width_m}
                         width={long}
                         height={car.width_m}
                         rx={0.4}
