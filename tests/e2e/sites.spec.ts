@@ -136,15 +136,15 @@ test('a stretch of road by mouse: two things along it planned in a lesson, an op
     await expectNoAxeFinding(page, 'a stretch of road');
     await sheet.getByRole('button', { name: 'Close' }).click();
     const picture = page.getByRole('group', { name: 'The site from above, north up' });
-    const opening = picture.getByRole('button', { name: /^An opening on the left of Trawl Street \(west\), 24 to 18 m before/ });
+    const opening = picture.getByRole('slider', { name: 'An opening on the left of Trawl Street (west)', exact: true });
+    await expect(opening).toHaveAttribute('aria-valuetext', '24 to 18 m before');
     const box = (await opening.boundingBox())!;
     await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
     await page.mouse.down();
     await page.mouse.move(box.x + box.width / 2 - 60, box.y + box.height / 2, { steps: 6 });
     await page.mouse.up();
     // Dragged away from the middle it lies farther before it, as wide as it was.
-    const moved = picture.getByRole('button', { name: /^An opening on the left of Trawl Street \(west\)/ });
-    const [, far, near] = /, (\d+) to (\d+) m/.exec((await moved.getAttribute('aria-label'))!)!;
+    const [, far, near] = /^(\d+) to (\d+) m/.exec((await opening.getAttribute('aria-valuetext'))!)!;
     expect(Number(far)).toBeGreaterThan(26);
     expect(Number(far) - Number(near)).toBe(6);
     await page.getByText(/^All \d ways$/).click();

@@ -1,12 +1,12 @@
 import { useRef, useState, type KeyboardEvent } from 'react';
 import type { Side } from '@/api/types';
 import { Along } from './Along';
-import { BesideRoads, type BesideOne } from './Beside';
-import { armWords, compass, isRound, type Arm, type Draft } from './draft';
+import { BesideRoads } from './Beside';
+import { armWords, compass, isRound, turned, type Arm, type Draft } from './draft';
 import {
     acrossIn,
     bearingOf,
-    before,
+    bow,
     halves,
     hold,
     islandRadius,
@@ -21,6 +21,8 @@ import {
     surface,
     type Point,
 } from './geometry';
+import { handlesOf, type Drawn } from './handles';
+import { Held, Number, under, type OnChange } from './Held';
 
 interface Props {
     draft: Draft;
@@ -31,9 +33,7 @@ interface Props {
     met: { left?: Arm; right?: Arm };
     /** How far one sees along them from the line, m, where that is known. */
     seen: { left?: number; right?: number };
-    onTurn: (id: string, bearing: number) => void;
-    /** What stands or opens beside a road lies so much farther from the line, m. */
-    onShift: (one: BesideOne, metres: number) => void;
+    onChange: OnChange;
     onChoose: (id: string) => void;
 }
 
@@ -42,13 +42,14 @@ const STEP = 5;
 
 /**
  * A site from above, to scale, north up: its roads are turned by their ends, and pressed to say where one comes from and goes; what stands or
- * opens beside them is moved along them.
+ * opens beside them is moved along them; of the road one comes from its lanes, its line, what is seen from there and its bend are held too.
  */
-export function SitePicture({ draft, keeps, from, to, met, seen, onTurn, onShift, onChoose }: Props) {
+export function SitePicture({ draft, keeps, from, to, met, seen: planned, onChange, onChoose }: Props) {
     const svg = useRef<SVGSVGElement>(null);
     // Whether the arm that is held has been turned: then letting go of it chooses nothing.
     const [held, setHeld] = useState<{ id: string; moved: boolean } | null>(null);
-    const [pulled, setPulled] = useState<{ one: BesideOne; at: number } | null>(null);
+    const [focused, setFocused] = useState<string | null>(null);
+    const onTurn = (id: string, bearing: number) => onChange(`lies ${id}`, (now) => turned(now, id, bearing));
     const ours = draft.arms.find((arm) => arm.id === from);
     const wanted = draft.arms.find((arm) => arm.id === to);
     const out = mouth(draft);
@@ -56,35 +57,13 @@ export function SitePicture({ draft, keeps, from, to, met, seen, onTurn, onShift
     // What is written and held stays as large on the screen, however much of the roads is shown.
     const k = reach / REACH;
     const round = isRound(draft.kind);
-    const under = (event: React.PointerEvent): Point | null => {
-        const matrix = svg.current?.getScreenCTM();
-        if (!matrix) return null;
-        const { x, y } = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse());
-        return [x, y];
-    };
-    /** How far before the line of its road a point lies, m. */
-    const along = ({ arm }: BesideOne, point: Point) =>
-        before(
-            draft.arms.find(({ id }) => id === arm)!,
-            point,
-            out,
-        );
-    const pull = (one: BesideOne, event: React.PointerEvent) => {
-        const point = under(event);
-        if (!point) return;
-        event.currentTarget.setPointerCapture(event.pointerId);
-        setPulled({ one, at: along(one, point) });
-    };
+    // What was said this moment counts before the answer to it comes.
+    const seen = { left: ours?.sight_left_m ?? planned.left, right: ours?.sight_right_m ?? planned.right };
+    const drawn: Drawn = { draft, keeps, out, reach, met, seen: said(seen) };
     const drag = (event: React.PointerEvent) => {
-        const point = under(event);
-        if (point && pulled) {
-            const by = Math.round(along(pulled.one, point) - pulled.at);
-            if (by === 0) return;
-            setPulled({ ...pulled, at: pulled.at + by });
-            onShift(pulled.one, by);
-        }
-        if (!held || !point) return;
-        const bearing = Math.round(bearingOf(point) / STEP) * STEP;
+        const scale = svg.current?.getScreenCTM();
+        if (!held || !scale) return;
+        const bearing = Math.round(bearingOf(under(event, scale)) / STEP) * STEP;
         const arm = draft.arms.find((one) => one.id === held.id);
         if (!arm || Math.abs(((bearing - arm.bearing_deg + 540) % 360) - 180) < STEP) return;
         setHeld({ ...held, moved: true });
@@ -109,10 +88,7 @@ export function SitePicture({ draft, keeps, from, to, met, seen, onTurn, onShift
             role="group"
             aria-label="The site from above, north up"
             onPointerMove={drag}
-            onPointerUp={() => {
-                setHeld(null);
-                setPulled(null);
-            }}
+            onPointerUp={() => setHeld(null)}
         >
             {draft.arms.map((arm) => (
                 <path key={arm.id} d={surface(arm, keeps)} fill="var(--road)" />
@@ -129,6 +105,9 @@ export function SitePicture({ draft, keeps, from, to, met, seen, onTurn, onShift
             {draft.arms.map((arm) => (
                 <Along key={arm.id} arm={arm} keeps={keeps} />
             ))}
+            {draft.arms.map(
+                (arm) => arm.bend && <path key={arm.id} d={bent(bow(arm, out, keeps))} fill="none" stroke="var(--line)" strokeWidth={0.8} data-bend="" />,
+            )}
             {ours &&
                 (['left', 'right'] as const).map((side) => {
                     const metres = seen[side];
@@ -166,6 +145,8 @@ export function SitePicture({ draft, keeps, from, to, met, seen, onTurn, onShift
                         data-arm={arm.id}
                         className="cursor-pointer touch-none"
                         onKeyDown={key(arm)}
+                        onFocus={() => setFocused(arm.id)}
+                        onBlur={() => setFocused(null)}
                         onPointerDown={(event) => {
                             event.currentTarget.setPointerCapture(event.pointerId);
                             setHeld({ id: arm.id, moved: false });
@@ -204,14 +185,29 @@ export function SitePicture({ draft, keeps, from, to, met, seen, onTurn, onShift
                         >
                             {name}
                         </text>
+                        {((held?.id === arm.id && held.moved) || focused === arm.id) && <Number at={[x, y]} k={k} words={`${Math.round(arm.bearing_deg)}°`} />}
                     </g>
                 );
             })}
             {/* Over the names: what is small is held first. */}
-            <BesideRoads {...{ draft, out, keeps }} onHold={pull} onMove={onShift} />
+            <BesideRoads {...{ draft, out, keeps, k, onChange }} />
+            {ours && handlesOf(ours, drawn).map((handle) => <Held key={handle.id} {...{ handle, k, onChange }} />)}
         </svg>
     );
 }
+
+/** Only what is known. */
+const said = ({ left, right }: { left: number | undefined; right: number | undefined }): Drawn['seen'] => ({
+    ...(left === undefined ? {} : { left }),
+    ...(right === undefined ? {} : { right }),
+});
+
+/** A bend's bow through its three points. */
+const bent = ([begins, top, ends]: [Point, Point, Point]): string => {
+    // Where the middle of a curve is to lie, its control point lies twice as far from the chord.
+    const [x, y] = [2 * top[0] - (begins[0] + ends[0]) / 2, 2 * top[1] - (begins[1] + ends[1]) / 2];
+    return `M${begins.join()} Q${x},${y} ${ends.join()}`;
+};
 
 /** What is pressed beside the end itself: its name. */
 const Under = ({ x, y, k, long, end }: { x: number; y: number; k: number; long: number; end: boolean }) => (
@@ -226,7 +222,7 @@ function Paint({ arm, out, keeps }: { arm: Arm; out: number; keeps: Side }) {
             {lines && <path d={middle(arm, out)} stroke="var(--paper)" strokeWidth={0.35} strokeDasharray="2 2" />}
             {(arm.lanes_in ?? 1) > 0 && arm.control !== undefined && arm.control !== 'none' && (
                 <path
-                    d={line(acrossIn(arm, out, keeps))}
+                    d={line(acrossIn(arm, out + (arm.control === 'signals' ? (arm.cycle_box_m ?? 0) : 0), keeps))}
                     stroke={arm.control === 'signals' ? 'var(--now-fill)' : 'var(--paper)'}
                     strokeWidth={arm.control === 'give-way' ? 0.6 : 1}
                     strokeDasharray={arm.control === 'give-way' ? '1 0.7' : undefined}

@@ -12,12 +12,10 @@ import {
     named,
     remarked,
     remarkOf,
-    shifted,
     STARTS,
     turned,
     withArm,
     withoutArm,
-    type Draft,
     type Start,
 } from './draft';
 
@@ -105,15 +103,6 @@ describe('a site while it is drawn', () => {
             expect(withArm(begun(start)).arms).toHaveLength(2);
         }
         expect(hasRoom(withArm(begun('slip-on')))).toBe(false);
-    });
-
-    it('moves what stands beside a road along it, as long as it was, and never beyond the line', () => {
-        const draft = armIs(begun('t'), 's', { openings: [{ side: 'left', from_m: 40, to_m: 34 }] });
-        const row = (of: Draft) => of.arms.find(({ id }) => id === 's')!.openings![0]!;
-        expect(row(shifted(draft, 's', 'openings', 0, 5))).toEqual({ side: 'left', from_m: 45, to_m: 39 });
-        expect(row(shifted(draft, 's', 'openings', 0, -500))).toEqual({ side: 'left', from_m: 6, to_m: 0 });
-        expect(shifted(draft, 's', 'openings', 0, 0.2)).toBe(draft);
-        expect(shifted(draft, 's', 'parked', 0, 5)).toBe(draft);
     });
 
     it('keeps what is said of a way by itself, until nothing is left to say or a road of it is taken away', () => {

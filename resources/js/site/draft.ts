@@ -210,13 +210,3 @@ export const compass = (bearing: number): string => COMPASS[Math.round(round(bea
 export function armWords(arm: Pick<Arm, 'name' | 'bearing_deg'>, all: readonly Pick<Arm, 'name'>[]): string {
     return all.filter((other) => other.name === arm.name).length > 1 ? `${arm.name} (${compass(arm.bearing_deg)})` : arm.name;
 }
-
-/** What stands or opens beside a road lies so much farther from the line, as long as it was; never beyond the line. */
-export function shifted(draft: Draft, id: string, what: 'openings' | 'parked', at: number, metres: number): Draft {
-    const row = draft.arms.find((arm) => arm.id === id)?.[what];
-    const one = row?.[at];
-    const by = Math.max(Math.round(metres), -(one?.to_m ?? 0));
-    if (!row || !one || by === 0 || one.from_m === undefined || one.to_m === undefined) return draft;
-    const moved = { ...one, from_m: one.from_m + by, to_m: one.to_m + by };
-    return armIs(draft, id, { [what]: row.map((other, i) => (i === at ? moved : other)) });
-}

@@ -1,23 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { begun, STARTS, turned, type Arm, type Start } from './draft';
-import {
-    at,
-    bearingOf,
-    before,
-    beside,
-    halves,
-    inLane,
-    islandRadius,
-    LANE,
-    lie,
-    mouth,
-    paintedLane,
-    path,
-    REACH,
-    reaching,
-    spiralLines,
-    type Point,
-} from './geometry';
+import { at, bearingOf, halves, inLane, islandRadius, LANE, lie, mouth, paintedLane, path, REACH, reaching, spiralLines, type Point } from './geometry';
 
 const near = ([x, y]: Point, [a, b]: Point) => Math.hypot(x - a, y - b);
 const numbers = (d: string) => [...d.matchAll(/-?\d+(\.\d+)?/g)].map(([said]) => Number(said));
@@ -123,16 +106,6 @@ describe('where things lie on the picture of a site', () => {
         expect(lie(arm('s'), 20)[0]).toBeCloseTo(10, 6);
         expect(lie(arm('n'), 20)[0]).toBeCloseTo(-10, 6);
         expect(lie(arm('w'), 20)).toEqual(at(270, 20, -0));
-    });
-
-    it('finds how far before its line a thing beside a road lies, wherever the road leads', () => {
-        for (const bearing of [0, 37, 180, 301]) {
-            const arm: Arm = { id: 'a', name: 'A', bearing_deg: bearing, control: 'give-way' };
-            for (const metres of [0, 12, 31]) {
-                expect(before(arm, beside(arm, metres, 'left', 8, 'left'), 8)).toBeCloseTo(metres, 6);
-                expect(before(arm, beside(arm, metres, 'right', 8, 'left'), 8)).toBeCloseTo(metres, 6);
-            }
-        }
     });
 
     it('shows more of the roads where something lies far before a line, and never less', () => {

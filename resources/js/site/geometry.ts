@@ -44,7 +44,7 @@ const lanesOut = (arm: Arm) => arm.lanes_out ?? 1;
 export const halves = (arm: Arm): { in: number; out: number } => ({ in: lanesIn(arm) * LANE, out: lanesOut(arm) * LANE });
 
 /** Which side of the middle line traffic comes in on, seen by who looks outwards: 1 right, -1 left. */
-const inwards = (keeps: Side): 1 | -1 => (keeps === 'left' ? 1 : -1);
+export const inwards = (keeps: Side): 1 | -1 => (keeps === 'left' ? 1 : -1);
 
 /** How far from the middle the mouths lie, m. */
 export function mouth({ kind, arms }: Pick<Draft, 'kind' | 'arms'>): number {
@@ -81,7 +81,9 @@ export function inLane(arm: Arm, direction: 'in' | 'out', out: number, keeps: Si
 
 /** From the middle to the edge of a picture that shows all that stands or opens beside its roads, m. */
 export function reaching(draft: Pick<Draft, 'kind' | 'arms'>): number {
-    const far = draft.arms.flatMap(({ openings = [], parked = [] }) => [...openings, ...parked].map(({ from_m: metres = 0 }) => metres));
+    const far = draft.arms.flatMap(({ openings = [], parked = [], bend }) =>
+        [...openings, ...parked, ...(bend ? [bend] : [])].map(({ from_m: metres = 0 }) => metres),
+    );
     return Math.min(MOST_REACH, Math.max(REACH, ...far.map((metres) => (mouth(draft) + metres + 8) / HOLD)));
 }
 
@@ -94,6 +96,18 @@ export function beside(arm: Arm, before: number, side: Side, line: number, keeps
     const ours = side === keeps;
     const half = ours ? halves(arm).in : halves(arm).out;
     return lie(arm, line + before, (ours ? 1 : -1) * inwards(keeps) * (half + wide));
+}
+
+/** The flattest and the fullest bow that is drawn for a bend, m out from the kerb. */
+const BOW = { least: 1.5, most: 12 };
+
+/** A bend on the way, beside the kerb of who comes in: where it begins, how far it bows out at the most, and where it ends. To which side it bends nobody has said: it is drawn off the road. */
+export function bow(arm: Arm, out: number, keeps: Side): [Point, Point, Point] {
+    const { radius_m: radius = 40, from_m: far = 80, to_m: near = 50 } = arm.bend ?? {};
+    const chord = Math.max(0, far - near);
+    const rise = Math.min(BOW.most, Math.max(BOW.least, chord ** 2 / (8 * radius)));
+    const point = (metres: number, wide: number) => beside(arm, metres, keeps, out, keeps, wide);
+    return [point(far, 1), point((far + near) / 2, 1 + rise), point(near, 1)];
 }
 
 /** Which lane in is painted for a way, the first next to the kerb; that one where nothing is painted for it. */
@@ -146,12 +160,6 @@ export function spiralLines({ kind, arms }: Pick<Draft, 'kind' | 'arms'>, keeps:
     return arms.map((arm) =>
         line(Array.from({ length: steps + 1 }, (_, i) => at(arm.bearing_deg + (turn * i) / steps, inner + ((outer - inner) * i) / steps))),
     );
-}
-
-/** How far before the line a point of the picture lies along an arm, m. */
-export function before(arm: Arm, [x, y]: Point, line_m: number): number {
-    const [dx, dy] = at(arm.bearing_deg, 1);
-    return x * dx + y * dy - line_m;
 }
 
 /** What is seen from the line to one side: a wedge along the road met, as far as it is known, or to the edge. */

@@ -5,23 +5,7 @@ import { api, at, Problem } from '@/api/client';
 import { questions } from '@/api/questions';
 import type { Site, SiteAnswer } from '@/api/types';
 import { useRules, useSay } from '@/rules/rules';
-import {
-    armIs,
-    armWords,
-    begun,
-    drawnBefore,
-    hasRoom,
-    isMet,
-    isStart,
-    KINDS,
-    named,
-    remarkOf,
-    shifted,
-    turned,
-    withArm,
-    withoutArm,
-    type Draft,
-} from '@/site/draft';
+import { armIs, armWords, begun, drawnBefore, hasRoom, isMet, isStart, KINDS, named, remarkOf, turned, withArm, withoutArm, type Draft } from '@/site/draft';
 import { Position } from '@/site/Position';
 import { SitePicture } from '@/site/SitePicture';
 import { Field } from '@/ui/Field';
@@ -126,8 +110,7 @@ function Drawing({ begin, site, onMerged }: { begin: Draft; site?: Site; onMerge
                         to={to}
                         met={{ ...(left ? { left } : {}), ...(right ? { right } : {}) }}
                         seen={seenFrom(way?.inputs)}
-                        onTurn={(id, bearing) => change(`lies ${id}`, (now) => turned(now, id, bearing))}
-                        onShift={({ arm, what, at }, metres) => change(`${what} ${at} of ${arm}`, (now) => shifted(now, arm, what, at, metres))}
+                        onChange={change}
                         onChoose={choose}
                     />
                     <div className="flex flex-wrap items-center gap-2" role="group" aria-label="Roads">

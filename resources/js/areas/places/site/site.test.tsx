@@ -229,7 +229,7 @@ describe('what stands and opens beside a road', () => {
         fireEvent.change(openings.getByLabelText('From, m'), { target: { value: '30' } });
         fireEvent.change(openings.getByLabelText('To, m'), { target: { value: '24' } });
         fireEvent.click(sheet.getByRole('button', { name: 'Close' }));
-        const opening = await screen.findByRole('button', { name: 'An opening on the right of Side road, 30 to 24 m before' });
+        const opening = await screen.findByRole('slider', { name: 'An opening on the right of Side road' });
         fireEvent.keyDown(opening, { key: 'ArrowUp' });
         fireEvent.keyDown(opening, { key: 'ArrowDown', shiftKey: true });
         const said = () =>
@@ -238,7 +238,9 @@ describe('what stands and opens beside a road', () => {
             )!;
         await waitFor(() => expect(said().openings).toEqual([{ side: 'right', from_m: 34, to_m: 28 }]));
         fireEvent.click(screen.getByRole('button', { name: 'Undo' }));
-        await screen.findByRole('button', { name: 'An opening on the right of Side road, 30 to 24 m before' });
+        await waitFor(() =>
+            expect(screen.getByRole('slider', { name: 'An opening on the right of Side road' }).getAttribute('aria-valuetext')).toBe('30 to 24 m before'),
+        );
     });
 });
 
