@@ -154,6 +154,8 @@ final class Taken
             'remarks.*.from' => ['required', 'string', 'max:20'], 'remarks.*.to' => ['required', 'string', 'max:20'],
             'remarks.*.routine' => ['required', Rule::enum(RoutineCode::class)], 'remarks.*.note' => ['nullable', 'string', 'max:300'],
             'remarks.*.difficulty' => ['nullable', 'in:easy,middling,hard'],
+            // That ways which are no more may go out of the lessons to come that plan them.
+            'archive' => ['sometimes', 'boolean'],
         ];
     }
 

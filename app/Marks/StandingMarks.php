@@ -6,7 +6,9 @@ use App\Models\Learner;
 use App\Models\Mark;
 use App\Models\Round;
 use Illuminate\Contracts\Database\Query\Builder;
+use Illuminate\Contracts\Database\Query\Expression;
 use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
 use NobleTurn\Core\Record\MarkedRound;
 use NobleTurn\Core\Record\MarkLog;
 
@@ -50,24 +52,32 @@ final class StandingMarks
         // From the learner's lessons inwards, the school said of every table: each index begins with it.
         $rounds = Round::query()->toBase()->join('lessons', 'lessons.id', '=', 'rounds.lesson_id')
             ->where('lessons.school_id', $learner->school_id)->where('lessons.learner_id', $learner->id)
+            ->leftJoin('places', 'places.id', '=', 'rounds.place_id')
             ->orderBy('rounds.began_at')->orderByRaw(self::id('rounds'))
-            ->get(['rounds.id', 'rounds.lesson_id', 'rounds.place_id', 'rounds.routine', 'rounds.conditions', 'rounds.began_at', 'rounds.side']);
+            ->get(['rounds.id', 'rounds.lesson_id', self::place('rounds'), 'rounds.routine', 'rounds.conditions', 'rounds.began_at', 'rounds.side']);
         $log = Mark::query()->toBase()->join('rounds', 'rounds.id', '=', 'marks.round_id')->join('lessons', 'lessons.id', '=', 'rounds.lesson_id')
+            ->leftJoin('places', 'places.id', '=', 'marks.place_id')
             ->where('rounds.school_id', $learner->school_id)->where('lessons.school_id', $learner->school_id)->where('lessons.learner_id', $learner->id)
             ->orderBy('marks.pressed_at')->orderByRaw(self::id('marks'));
         if ($only !== null) {
             $log->where($only);
         }
         /** @var array<string, list<\stdClass>> $marks */
-        $marks = $log->get(array_map(static fn (string $column): string => "marks.{$column}", [
+        $marks = $log->get([self::place('marks'), ...array_map(static fn (string $column): string => "marks.{$column}", [
             'round_id', 'kind', 'slot', 'step', 'outcome', 'taught', 'decision', 'what', 'number', 'seconds', 'out_of_order', 'fault', 'effect',
-            'place_id', 'conditions', 'withdrawn',
-        ]))->groupBy('round_id')->map(static fn (Collection $of): array => $of->all())->all();
+            'conditions', 'withdrawn',
+        ])])->groupBy('round_id')->map(static fn (Collection $of): array => $of->all())->all();
         $utc = new \DateTimeZone('UTC');
 
         return array_values(array_filter($rounds->map(static fn (object $round): ?MarkedRound => MarkLog::round(
             $round->lesson_id, new \DateTimeImmutable($round->began_at, $utc), $round->routine, $round->place_id,
             (array) json_decode((string) $round->conditions, true), $marks[$round->id] ?? [], $round->side,
         ))->all()));
+    }
+
+    /** The place of a row, joined as `places`: where that turned out to be another, the other. */
+    private static function place(string $table): Expression
+    {
+        return DB::raw("COALESCE(places.same_as_id, {$table}.place_id) AS place_id");
     }
 }

@@ -19,6 +19,7 @@ use Illuminate\Database\Eloquent\SoftDeletingScope;
  * @property ?string $site_id the site it is a way through; null for one that was described by itself
  * @property ?string $from_arm
  * @property ?string $to_arm
+ * @property ?string $same_as_id the place it turned out to be: what was driven here counts there
  * @property ?Site $site
  * @property \Illuminate\Database\Eloquent\Collection<int, Drawing> $drawings
  */
@@ -26,7 +27,7 @@ final class Place extends Model
 {
     use BelongsToSchool, SoftDeletes;
 
-    protected $fillable = ['name', 'routine', 'road', 'note', 'site_id', 'from_arm', 'to_arm'];
+    protected $fillable = ['name', 'routine', 'road', 'note', 'site_id', 'from_arm', 'to_arm', 'same_as_id'];
 
     /** @return HasMany<Drawing, $this> */
     public function drawings(): HasMany

@@ -153,13 +153,14 @@ final class DrivenRounds
         $marked = "{$bits('TRUE')} | BIT_OR(IF(marks.slot = '{$held}', {$look}, 0))";
 
         return DB::table('marks')->join('rounds', 'rounds.id', '=', 'marks.round_id')->join('lessons', 'lessons.id', '=', 'rounds.lesson_id')
+            ->leftJoin('places AS begun', 'begun.id', '=', 'rounds.place_id')->leftJoin('places AS said', 'said.id', '=', 'marks.place_id')
             ->where('marks.school_id', $school)->tap(StandingMarks::only(...))
             ->where(static fn (Builder $says) => $says->whereIn('marks.kind', ['step', 'taught', 'place'])->orWhere('marks.slot', $held))
-            ->groupBy('marks.round_id', 'rounds.place_id', 'rounds.routine', 'lessons.learner_id')
+            ->groupBy('marks.round_id', 'rounds.place_id', 'begun.same_as_id', 'rounds.routine', 'lessons.learner_id')
             ->havingRaw("SUM(marks.kind = 'taught') = 0 AND SUM(marks.kind NOT IN ('taught', 'place')) > 0")
             ->selectRaw(
-                // A place that was said afterwards stands instead; of one round at most one such mark stands.
-                "COALESCE(MAX(IF(marks.kind = 'place', marks.place_id, NULL)), rounds.place_id) AS place_id, rounds.routine, lessons.learner_id, "
+                // A place that was said afterwards stands instead; of one round at most one such mark stands. One that turned out to be another is that.
+                "COALESCE(MAX(IF(marks.kind = 'place', COALESCE(said.same_as_id, marks.place_id), NULL)), begun.same_as_id, rounds.place_id) AS place_id, rounds.routine, lessons.learner_id, "
                     .$marked
                     .' AS marked, '
                     .$bits(self::HELPED)

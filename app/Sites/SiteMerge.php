@@ -70,9 +70,11 @@ final class SiteMerge
 
             return;
         }
-        // Both were used: what is planned goes to the one that stays, what was driven keeps the one it was driven at.
+        // Both were used: what is planned goes to the one that stays; what was driven keeps the one it was driven at, and counts with that which stays.
         PlannedItem::query()->where('place_id', $place->id)->update(['place_id' => $same->id]);
         $place->drawings()->update(['place_id' => $same->id]);
+        Place::withTrashed()->where('same_as_id', $place->id)->update(['same_as_id' => $same->id]);
+        $place->update(['same_as_id' => $same->id]);
         $place->delete();
     }
 

@@ -2,7 +2,9 @@
 
 namespace App\Sites;
 
+use App\Models\Lesson;
 use App\Models\Place;
+use App\Models\PlannedItem;
 use App\Models\Site;
 use App\School\ChosenRules;
 use Illuminate\Validation\ValidationException;
@@ -102,6 +104,17 @@ final readonly class SiteWays
             };
             $this->write($place, $way);
         }
+    }
+
+    /** @return array<string, int> the names of used ways that are no more, or are another routine now, with the number of lessons to come they are planned in */
+    public function missed(): array
+    {
+        $lost = $this->site->places()->get()->reject(fn (Place $place): bool => $this->teach((string) $place->from_arm, (string) $place->to_arm, $place->routine));
+        $planned = PlannedItem::query()->whereIn('place_id', $lost->modelKeys())
+            ->whereIn('lesson_id', Lesson::query()->where('starts_at', '>', now())->select('id'))->get(['place_id', 'lesson_id'])->groupBy('place_id');
+
+        return $lost->filter(static fn (Place $place): bool => $planned->has($place->id))->sortBy('name')
+            ->mapWithKeys(static fn (Place $place): array => [$place->name => $planned[$place->id]->unique('lesson_id')->count()])->all();
     }
 
     public function teach(string $from, string $to, string $routine): bool

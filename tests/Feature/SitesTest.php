@@ -69,6 +69,34 @@ it('archives a way that is no more, or is another routine now, and takes it up a
     expect($this->postJson("api/sites/{$site['id']}/ways", ['from' => 's', 'to' => 'e'])->json('id'))->toBe($id);
 });
 
+it('takes no way out of lessons to come unless that is said, and says which it would be', function (): void {
+    $site = ($this->draw)();
+    $id = $this->postJson("api/sites/{$site['id']}/ways", ['from' => 's', 'to' => 'e'])->json('id');
+    $plan = function (string $at) use ($id): void {
+        ['lesson' => $lesson] = $this->lesson($this->owner);
+        $lesson->update(['starts_at' => $at]);
+        $this->postJson("api/lessons/{$lesson->id}/items", ['place_id' => $id])->assertCreated();
+    };
+    $lights = array_map(static fn (array $arm): array => ['control' => 'signals'] + $arm, Routes::ARMS);
+    $plan(now()->subDay()->toDateTimeString());
+    // Behind us it stands as it was driven.
+    ($this->redraw)($site, $lights)->assertOk();
+    ($this->redraw)($site, Routes::ARMS)->assertOk();
+    expect($this->postJson("api/sites/{$site['id']}/ways", ['from' => 's', 'to' => 'e'])->json('id'))->toBe($id);
+    $plan(now()->addDay()->toDateTimeString());
+    $plan(now()->addDays(2)->toDateTimeString());
+    $before = Site::query()->findOrFail($site['id'])->arms;
+    $said = ($this->redraw)($site, $lights)->assertUnprocessable()->json('errors.archive');
+    expect($said)->toBe(['As it is drawn now Ropewalk at Mole Street: from Ropewalk, right is no more, and that is planned in 2 lessons to come.'])
+        ->and(Site::query()->findOrFail($site['id'])->arms)->toEqual($before)->and(Place::query()->find($id))->not->toBeNull();
+    // What changes nothing of the way is kept without a word.
+    $arms = Routes::ARMS;
+    $arms[2]['gradient'] = 0.03;
+    ($this->redraw)($site, $arms)->assertOk();
+    $this->putJson("api/sites/{$site['id']}", ['name' => $site['name'], 'kind' => 'junction', 'arms' => $lights, 'archive' => true])->assertOk();
+    expect(Place::query()->find($id))->toBeNull();
+});
+
 it('refuses what cannot be a site in the words of the core, and keeps nothing of it', function (array $more, string $field): void {
     $this->postJson('api/sites', ['name' => 'x', 'kind' => 'junction', 'arms' => Routes::ARMS, ...$more])->assertUnprocessable()
         ->assertJsonValidationErrorFor($field);
@@ -209,11 +237,14 @@ it('says what went wrong on its ways, by kind and by how many, and leaves out wh
     );
     $drive([$step('position', 'missed', 'wide'), $step('look', 'unaided')], [$step('position', 'prompted', 'wide'), $step('signal', 'reminded', 'late')]);
     $drive([$step('position', 'missed', 'wide')], [$step('look', 'missed'), ['kind' => 'taught', 'taught' => 'shown']]);
+    // What the one key timed there: the latest first, whatever became of the round.
+    $drive([['kind' => 'count', 'what' => 'length', 'number' => 56, 'seconds' => 4.2], ['kind' => 'count', 'what' => 'wait', 'number' => 1, 'seconds' => 9]]);
     $past = $this->getJson("api/sites/{$site['id']}/past")->assertOk()->json();
-    expect($past)->toHaveCount(1)->and($past[0])->toMatchArray(['from' => 's', 'to' => 'e', 'rounds' => 4, 'taught' => 1, 'learners' => 2])
+    expect($past[0]['lengths'])->toBe([['on' => '2026-05-20', 'length_m' => 56, 'seconds' => 4.2]]);
+    expect($past)->toHaveCount(1)->and($past[0])->toMatchArray(['from' => 's', 'to' => 'e', 'rounds' => 5, 'taught' => 1, 'learners' => 3])
         // A reminder is no going wrong, and what was shown says nothing of the learner.
         ->and($past[0]['wrong'])->toBe([['step' => 'position', 'fault' => 'wide', 'rounds' => 3, 'learners' => 2]])
-        ->and(array_sum($past[0]['levels']))->toBe(2);
+        ->and(array_sum($past[0]['levels']))->toBe(3);
     $this->actingAs($this->user($this->school(), 'owner'))->getJson("api/sites/{$site['id']}/past")->assertNotFound();
 });
 
@@ -253,6 +284,39 @@ describe('a site that was met twice', function (): void {
         $this->postJson("api/lessons/{$lesson->id}/items", ['place_id' => $there])->assertCreated();
         ($this->merge)([['place_id' => $there, 'from' => 's', 'to' => 'e']])->assertOk();
         expect($this->getJson("api/lessons/{$lesson->id}")->json('items.0.place.id'))->toBe($here)->and(Place::query()->find($there))->toBeNull();
+    });
+
+    it('counts what was driven at either together: at the site, in the school and in what the learner’s record says of places', function (): void {
+        $here = ($this->way)($this->into, 's', 'e');
+        $there = ($this->way)($this->other, 'x', 'e');
+        ['lesson' => $lesson, 'learner' => $learner] = $this->lesson($this->owner);
+        $id = static fn (): string => (string) Illuminate\Support\Str::uuid7();
+        $drive = function (string $place, ?string $said = null) use ($lesson, $id): void {
+            $round = ['id' => $id(), 'lesson_id' => $lesson->id, 'place_id' => $place, 'routine' => 'emerge-right', 'device_at' => '2026-05-20T10:00:00.250Z'];
+            $mark = static fn (array $more): array => ['id' => $id(), 'round_id' => $round['id'], 'device_at' => '2026-05-20T10:00:00.250Z'] + $more;
+            $marks = [$mark(['kind' => 'step', 'step' => 'look', 'outcome' => 'missed']), ...($said ? [$mark(['kind' => 'place', 'place_id' => $said])] : [])];
+            $this->postJson('api/sync', ['rounds' => [$round], 'marks' => $marks])->assertOk();
+        };
+        $drive($here);
+        $drive($there);
+        $drive($here, $there);
+        ($this->merge)([['place_id' => $there, 'from' => 's', 'to' => 'e']])->assertOk();
+        $drivenAt = fn (): array => array_map(static fn (array $row): array => [$row['place'], $row['failed']],
+            (new App\School\DrivenRounds($this->owner->school_id))->failedSteps());
+        $places = fn (): array => array_values(array_unique(array_map(
+            static fn ($round): ?string => $round->place, App\Marks\StandingMarks::of($learner),
+        )));
+        $past = $this->getJson("api/sites/{$this->into['id']}/past")->json();
+        expect($past)->toHaveCount(1)->and($past[0])->toMatchArray(['from' => 's', 'to' => 'e', 'rounds' => 3])
+            ->and($drivenAt())->toBe([[$here, 3]])->and($places())->toBe([$here]);
+        // And so it stays where that is one with yet another; taken out again it is a place of its own.
+        $third = ($this->draw)(['name' => 'A third drawing']);
+        $last = ($this->way)($third, 's', 'e');
+        $this->postJson("api/sites/{$third['id']}/merge", ['other' => $this->into['id'], 'ways' => [['place_id' => $here, 'from' => 's', 'to' => 'e']]])->assertOk();
+        expect($drivenAt())->toBe([[$last, 3]])->and($places())->toBe([$last])
+            ->and($this->getJson("api/sites/{$third['id']}/past")->json('0.rounds'))->toBe(3);
+        $this->postJson("api/places/{$there}/restore")->assertOk();
+        expect($drivenAt())->toEqualCanonicalizing([[$there, 2], [$last, 1]]);
     });
 
     it('is refused where a way has no like here, is left out, or the law is another, and then nothing has moved', function (): void {

@@ -93,6 +93,9 @@ final class Places
                     'step' => Out::choice(Step::class), 'fault' => Out::text('a kind of it; null where none was said', nullable: true),
                     'rounds' => Out::integer('in which it was prompted, missed or worse'), 'learners' => Out::integer('to whom that happened'),
                 ]), 'the most often first'),
+                'lengths' => Out::list(Out::object([
+                    'on' => Out::text('date'), 'length_m' => Out::integer('at the speed that was kept'), 'seconds' => Out::number('from one press to the next'),
+                ]), 'timed with the one key while it was driven, the latest first'),
             ]),
             'SitesGeoJson' => Out::object([
                 'type' => ['const' => 'FeatureCollection'],

@@ -52,7 +52,8 @@ final class PlaceController extends Controller
     public function restore(string $place): JsonResponse
     {
         $found = Place::withTrashed()->findOrFail($place);
-        $found->restore();
+        // Taken out again it is a place of its own.
+        $found->fill(['same_as_id' => null])->restore();
 
         return response()->json(Show::place($found));
     }

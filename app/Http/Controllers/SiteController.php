@@ -16,6 +16,7 @@ use App\Sites\WholePosition;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Support\Arr;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use NobleTurn\Core\Site\Position;
@@ -116,13 +117,16 @@ final class SiteController extends Controller
         $site->fill([
             'pack' => $site->exists ? $site->pack : ChosenRules::of($current->school(), $this->user($request))->pack,
             'latitude_deg' => null, 'longitude_deg' => null, 'note' => null,
-            ...$said,
+            ...Arr::except($said, 'archive'),
             // As they came: a number that is said as a whole one stays one.
             'arms' => $request->json()->all()['arms'] ?? [],
         ]);
         WholePosition::of($site->only(['latitude_deg', 'longitude_deg']));
         $this->refuseStrangeRemarks($site);
         $ways = SiteWays::of($site);
+        if ($site->exists && ! ($said['archive'] ?? false)) {
+            $this->refuseToTakeOut($ways->missed());
+        }
         $site->ways = $ways->lines();
         DB::transaction(static function () use ($site, $ways, $was): void {
             $site->save();
@@ -130,6 +134,22 @@ final class SiteController extends Controller
         });
 
         return $site;
+    }
+
+    /**
+     * @param  array<string, int>  $missed  lessons to come, by the name of the way
+     *
+     * @throws ValidationException where a drawing would take a way out of lessons to come, and nobody has said that it may
+     */
+    private function refuseToTakeOut(array $missed): void
+    {
+        if ($missed !== []) {
+            throw ValidationException::withMessages(['archive' => array_map(
+                static fn (string $name, int $lessons): string => "As it is drawn now {$name} is no more, and that is planned in {$lessons} "
+                    .($lessons === 1 ? 'lesson' : 'lessons').' to come.',
+                array_keys($missed), $missed,
+            )]);
+        }
     }
 
     /** @throws ValidationException where something is said of a way between arms that there are not */

@@ -79,6 +79,7 @@ export function Held({ handle, k, onChange, children }: Props) {
             onFocus={() => setFocused(true)}
             onBlur={() => setFocused(false)}
         >
+            <title>{`${handle.label}: ${words}`}</title>
             {children ?? (
                 <>
                     <circle cx={x} cy={y} r={4 * k} fill="transparent" />

@@ -1,5 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState, type PointerEvent } from 'react';
+import { useId, useState, type PointerEvent } from 'react';
 import { api, at, Problem } from '@/api/client';
 import { questions } from '@/api/questions';
 import type { Picture } from '@/api/types';
@@ -8,6 +8,7 @@ import { NotShown } from '@/ui/NotShown';
 import { useNotice } from '@/ui/Notice';
 import { Sheet } from '@/ui/Sheet';
 import { asJpeg, asPath, drawnOn, NoPicture, type Line } from './picture';
+import { usePen } from './usePen';
 
 /** Pictures of the roads of a site as they hang there; those of one road where it is named. */
 const usePictures = (site: string, arm: string) => {
@@ -109,6 +110,8 @@ function DrawOn({ picture, onDone }: { picture: Picture; onDone: () => void }) {
     const [lines, setLines] = useState(picture.lines as Line[]);
     const [note, setNote] = useState(picture.note ?? '');
     const [drawing, setDrawing] = useState<Line | null>(null);
+    const how = useId();
+    const pen = usePen({ drawing, setDrawing, onLine: (line) => setLines([...lines, line]) });
     const under = (event: PointerEvent): [number, number] => {
         const box = event.currentTarget.getBoundingClientRect();
         return [(event.clientX - box.left) / box.width, (event.clientY - box.top) / box.height];
@@ -129,8 +132,14 @@ function DrawOn({ picture, onDone }: { picture: Picture; onDone: () => void }) {
     };
     return (
         <div className="grid gap-4">
+            {/* Drawn on by hand or by key: what a reader needs of it is its note. */}
             <div
-                className="cursor-crosshair touch-none"
+                className="relative cursor-crosshair touch-none"
+                role="application"
+                tabIndex={0}
+                aria-label="Draw on the picture"
+                aria-describedby={how}
+                {...pen.keys}
                 onPointerDown={(event) => {
                     event.currentTarget.setPointerCapture(event.pointerId);
                     setDrawing([under(event)]);
@@ -142,9 +151,22 @@ function DrawOn({ picture, onDone }: { picture: Picture; onDone: () => void }) {
                 }}
             >
                 <Shown picture={picture} lines={drawing ? [...lines, drawing] : lines} className="block w-full rounded-lg" />
+                {pen.at && (
+                    <span
+                        aria-hidden="true"
+                        data-pen=""
+                        className="border-paper outline-ink pointer-events-none absolute size-4 -translate-1/2 rounded-full border-2 outline-2"
+                        style={{ left: `${pen.at[0] * 100}%`, top: `${pen.at[1] * 100}%` }}
+                    />
+                )}
             </div>
             <div className="flex flex-wrap items-center gap-2">
-                <span className="text-quiet">Draw on it to show what you mean.</span>
+                <span id={how} className="text-quiet">
+                    Draw on it to show what you mean. By key: arrows move the pen, Space puts it down and takes it up, Backspace lets the line go.
+                </span>
+                <span className="sr-only" role="status">
+                    {drawing && pen.at ? `Drawing, ${drawing.length} ${drawing.length === 1 ? 'point' : 'points'}` : ''}
+                </span>
                 <button type="button" className="key" disabled={lines.length === 0} onClick={() => setLines(lines.slice(0, -1))}>
                     Take back a line
                 </button>

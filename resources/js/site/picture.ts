@@ -36,6 +36,9 @@ const MOST_POINTS = 200;
 
 const share = (value: number): number => Math.min(1, Math.max(0, Number(value.toFixed(4))));
 
+/** A point so much farther, on the picture. */
+export const movedBy = ([x, y]: Line[number], [dx, dy]: readonly [number, number]): Line[number] => [share(x + dx), share(y + dy)];
+
 /** One point more, where it is far enough from the last. */
 export function drawnOn(line: Line, [x, y]: [number, number]): Line {
     const last = line.at(-1);

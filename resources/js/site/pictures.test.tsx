@@ -111,6 +111,39 @@ describe('pictures of a road', () => {
         expect((await screen.findByRole('alert')).textContent).toContain(words);
     });
 
+    it('is drawn on by key: the pen moved, put down, taken up, and a line let go', async () => {
+        const sent = server(replies);
+        show(<Pictures site="a" arm="s" />);
+        fireEvent.click(await screen.findByRole('button', { name: 'The worn line' }));
+        const sheet = await screen.findByRole('dialog', { name: 'Picture' });
+        const ground = within(sheet).getByRole('application', { name: 'Draw on the picture' });
+        const keys = (...pressed: (string | [string, boolean])[]) => {
+            for (const one of pressed) {
+                const [key, shiftKey] = typeof one === 'string' ? [one, false] : one;
+                fireEvent.keyDown(ground, { key, shiftKey });
+            }
+        };
+        expect(sheet.querySelector('[data-pen]')).toBeNull();
+        keys('ArrowRight', 'ArrowUp');
+        expect(sheet.querySelector<HTMLElement>('[data-pen]')!.style).toMatchObject({ left: '54%', top: '46%' });
+        // Nothing is drawn as long as the pen is up.
+        expect(sheet.querySelectorAll('[data-line]')).toHaveLength(picture.lines.length);
+        keys(' ', 'ArrowRight', ['ArrowDown', true]);
+        expect(within(sheet).getByText('Drawing, 3 points')).toBeTruthy();
+        keys('Enter');
+        // One that is let go, and one that is not drawn at all.
+        keys(' ', 'ArrowLeft', 'Backspace', ' ', ' ', 'ArrowDown');
+        expect(sheet.querySelectorAll('[data-line]')).toHaveLength(picture.lines.length + 1);
+        fireEvent.click(within(sheet).getByRole('button', { name: 'Keep' }));
+        await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
+        const line = [
+            [0.54, 0.46],
+            [0.58, 0.46],
+            [0.58, 0.47],
+        ];
+        expect(written(sent)[0]!.body).toMatchObject({ lines: [...picture.lines, line] });
+    });
+
     it('draws on one, takes a line back, names it and keeps that', async () => {
         const sent = server(replies);
         show(<Pictures site="a" arm="s" />);

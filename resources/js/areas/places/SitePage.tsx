@@ -64,10 +64,10 @@ function Drawing({ begin, site, onMerged }: { begin: Draft; site?: Site; onMerge
         const at = `arms.${draft.arms.findIndex((one) => one.id === id)}.`;
         return Object.fromEntries(Object.entries(errors).flatMap(([field, said]) => (field.startsWith(at) ? [[field.slice(at.length), said]] : [])));
     };
-    const keep = () =>
+    const keep = (archive = false) =>
         form.submit(async () => {
             const { note, ...rest } = draft;
-            const body = { ...rest, note: note || null, pack };
+            const body = { ...rest, note: note || null, pack, archive };
             const saved = site ? await api.PUT('/sites/{site}', { ...at({ site: site.id }), body }) : await api.POST('/sites', { body });
             // The ways that lessons use follow.
             await Promise.all([['sites'], ['places'], ['lesson']].map((queryKey) => client.invalidateQueries({ queryKey })));
@@ -75,6 +75,8 @@ function Drawing({ begin, site, onMerged }: { begin: Draft; site?: Site; onMerge
             settle();
             if (!site) await go(`/places/sites/${saved.id}?${search.toString()}`, { replace: true });
         });
+    // A way that lessons to come plan would be no more.
+    const missed = form.errors.archive;
     const edited = arm(road);
     const [left, right] = [arm(way?.meets.left), arm(way?.meets.right)];
     const heading =
@@ -132,7 +134,9 @@ function Drawing({ begin, site, onMerged }: { begin: Draft; site?: Site; onMerge
                     </div>
                 </div>
                 <div className="grid content-start gap-4">
-                    {draft.arms.length > 1 && <p className="text-quiet">Press where you come from, then where you go</p>}
+                    {draft.arms.length > 1 && (
+                        <p className="text-quiet">Press where you come from, then where you go. Pull what is marked ◇, or move it by arrow keys.</p>
+                    )}
                     <h2 className="text-2xl break-words">{heading}</h2>
                     {closed && <p className="font-semibold">▸ {closed.message}</p>}
                     {drawn.error && <NotShown what="As it is drawn now there are no ways" error={drawn.error} retry={() => void drawn.refetch()} />}
@@ -172,10 +176,23 @@ function Drawing({ begin, site, onMerged }: { begin: Draft; site?: Site; onMerge
                             onChange={({ latitude_deg, longitude_deg }) => change('position', (now) => ({ ...now, latitude_deg, longitude_deg }))}
                         />
                     </details>
-                    {form.message && (
+                    {form.message && !missed && (
                         <p role="alert" className="font-semibold">
                             ▸ {form.message}
                         </p>
+                    )}
+                    {missed && (
+                        <div role="alert" className="grid gap-2">
+                            {missed.map((sentence) => (
+                                <p key={sentence} className="font-semibold">
+                                    ▸ {sentence}
+                                </p>
+                            ))}
+                            <p>Kept so, it goes out of those lessons; its rounds stay what they were.</p>
+                            <button type="button" className="key justify-self-start" disabled={form.busy} onClick={() => void keep(true)}>
+                                Keep it all the same
+                            </button>
+                        </div>
                     )}
                     <div className="flex flex-wrap gap-3">
                         <button type="submit" className="key" data-tone="main" disabled={form.busy}>

@@ -84,6 +84,7 @@ export function ArmForm({ draft, arm, site, measured, offers, errors, onChange, 
             {isDriven && (
                 <Measures
                     arm={arm}
+                    site={site}
                     of={measuredAt(draft.kind)}
                     measured={measured}
                     errors={errors}

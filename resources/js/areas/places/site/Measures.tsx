@@ -1,7 +1,10 @@
+import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
+import { questions } from '@/api/questions';
 import type { Site, SiteAnswer } from '@/api/types';
 import { useRules } from '@/rules/rules';
-import { speedField, unitWords } from '@/rules/speed';
+import { fromMps, speedField, unitWords } from '@/rules/speed';
+import { useClock } from '@/session/session';
 import { isMet, type Arm } from '@/site/draft';
 import { Field } from '@/ui/Field';
 import { Options } from '@/ui/Options';
@@ -40,6 +43,8 @@ const UNITS = { m: 'm', yd: 'yd', ft: 'ft' };
 
 interface Props {
     arm: Arm;
+    /** The site as it is kept: what was timed there on the drive is offered. */
+    site: string | null;
     /** What can be measured there. */
     of: Of[];
     measured: SiteAnswer['measured'];
@@ -49,7 +54,7 @@ interface Props {
 }
 
 /** What was measured of a road, each with its doubt, and a way to measure it once more. */
-export function Measures({ arm, of: lengths, measured, errors, onChange }: Props) {
+export function Measures({ arm, site, of: lengths, measured, errors, onChange }: Props) {
     const rules = useRules();
     const [of, setOf] = useState(lengths[0]!);
     const [by, setBy] = useState<By>('paces');
@@ -134,6 +139,7 @@ export function Measures({ arm, of: lengths, measured, errors, onChange }: Props
                                 if (Number(speed) > 0) add({ time_s: Number(seconds.toFixed(2)), [speedField(rules.speed_unit)]: Number(speed) });
                             }}
                         />
+                        {site && <TimedThere site={site} arm={arm.id} taken={all} onTake={add} />}
                     </>
                 ) : (
                     <>
@@ -189,6 +195,35 @@ function TwoPresses({ begun, onFirst, onSecond }: { begun: number | null; onFirs
         <button type="button" className="key min-h-16 self-end" data-tone={begun === null ? undefined : 'main'} onClick={press}>
             {begun === null ? 'Press where it begins' : `Press where it ends · ${Math.max(0, (now - begun) / 1000).toFixed(1)} s`}
         </button>
+    );
+}
+
+/** What the one key timed on drives in by this road: each can be taken as a measure of the length that is chosen. */
+function TimedThere({ site, arm, taken, onTake }: { site: string; arm: string; taken: Measure[]; onTake: (measure: Measure) => void }) {
+    const { speed_unit: unit } = useRules();
+    const clock = useClock();
+    const past = useQuery(questions.past(site));
+    const timed = (past.data ?? []).filter(({ from }) => from === arm).flatMap(({ lengths }) => lengths);
+    const kept = (metres: number, seconds: number): Measure => ({
+        time_s: seconds,
+        [speedField(unit)]: Number(fromMps(metres / seconds, unit).toFixed(1)),
+    });
+    const isTaken = ({ time_s: seconds }: Measure) => taken.some((one) => one.by === 'driven' && one.time_s === seconds);
+    const left = timed.map((one) => ({ ...one, measure: kept(one.length_m, one.seconds) })).filter(({ measure }) => !isTaken(measure));
+    if (left.length === 0) return null;
+    return (
+        <div className="grid gap-2 sm:col-span-2" role="group" aria-label="Timed on the drive">
+            <span className="text-quiet">Timed on the drive with the one key:</span>
+            <ul className="flex flex-wrap gap-2">
+                {left.map(({ on, length_m: metres, seconds, measure }, i) => (
+                    <li key={i}>
+                        <button type="button" className="key" onClick={() => onTake(measure)}>
+                            {clock.short(on)}: {seconds} s, about {metres} m
+                        </button>
+                    </li>
+                ))}
+            </ul>
+        </div>
     );
 }
 

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { api, at } from '@/api/client';
+import { questions } from '@/api/questions';
 import { useRules } from '@/rules/rules';
 import { useClock } from '@/session/session';
 import { STEP_WORDS } from '@/strip/words';
@@ -11,7 +11,7 @@ const times = (number: number, one: string, more: string) => `${number} ${number
 export function Past({ site, way }: { site: string; way: Way }) {
     const rules = useRules();
     const clock = useClock();
-    const past = useQuery({ queryKey: ['sites', site, 'past'], queryFn: () => api.GET('/sites/{site}/past', at({ site })) });
+    const past = useQuery(questions.past(site));
     const found = past.data?.find((one) => one.from === way.from && one.to === way.to && one.routine === way.routine);
     if (!past.data) return null;
     if (!found) return <p className="text-quiet">Nobody has driven it yet.</p>;

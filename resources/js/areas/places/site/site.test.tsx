@@ -2,6 +2,7 @@ import { act, cleanup, fireEvent, screen, waitFor, within } from '@testing-libra
 import { Route, Routes } from 'react-router';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { answer, server, show, tool, written } from '@/testing/answers';
+import { armWords, type Arm } from '@/site/draft';
 import { SitePage } from '../SitePage';
 import { Addressed } from '@/testing/Addressed';
 import { Sites } from './Sites';
@@ -62,6 +63,23 @@ describe('a site', () => {
         expect((kept()!.body as { arms: unknown[] }).arms).toHaveLength(3);
     });
 
+    it('asks before a way goes out of lessons to come, in the server’s words, and then keeps it so', async () => {
+        const said = 'As it is drawn now The T: from the south, right is no more, and that is planned in 2 lessons to come.';
+        let asked = 0;
+        const sent = server({
+            ...replies,
+            [`PUT sites/${site.id}`]: () => (asked++ === 0 ? { message: said, errors: { archive: [said] } } : site),
+        });
+        show(page, 'instructor', `/places/sites/${site.id}`);
+        fireEvent.click(await screen.findByRole('button', { name: 'Keep the site' }));
+        expect(await screen.findByText(said, { exact: false })).toBeTruthy();
+        const kept = () => written(sent).filter(({ path }) => path === `sites/${site.id}`);
+        expect(kept().map(({ body }) => (body as { archive: boolean }).archive)).toEqual([false]);
+        fireEvent.click(screen.getByRole('button', { name: 'Keep it all the same' }));
+        await waitFor(() => expect(kept().map(({ body }) => (body as { archive: boolean }).archive)).toEqual([false, true]));
+        await waitFor(() => expect(screen.queryByText(said, { exact: false })).toBeNull());
+    });
+
     it('takes a measure, shows it with its doubt as the core says it, and takes the figure out that was written before', async () => {
         const measured = answer('tool-site');
         measured.measured = [{ arm: 's', of: 'sight_left', value_m: 21, error_m: 1.3, agrees: true, words: '21 m ± 1.3 m, paced once', message: null }];
@@ -90,6 +108,32 @@ describe('a site', () => {
         expect(await screen.findByText(`Approach in lane ${lanes.approach_lane}`)).toBeTruthy();
         expect(screen.getByText(lanes.reasons[0]!, { exact: false })).toBeTruthy();
         expect(sent.find(({ path }) => path === 'compute/lanes')!.body).toEqual(asked);
+    });
+
+    it('offers as a measure what the one key timed on a drive in by that road, and takes each once', async () => {
+        const here = answer('demo-site-driven');
+        const [way] = answer('demo-past');
+        const elsewhere = here.arms.find(({ id }) => id !== way!.from)!.id!;
+        const timed = (from: string, seconds: number, metres: number) => ({ ...way!, from, lengths: [{ on: '2026-05-19', length_m: metres, seconds }] });
+        const sent = server({
+            ...replies,
+            [`GET sites/${here.id}`]: here,
+            [`GET sites/${here.id}/past`]: [timed(way!.from, 4.2, 56), timed(elsewhere, 3, 20)],
+        });
+        show(page, 'instructor', `/places/sites/${here.id}`);
+        const road = armWords(here.arms.find(({ id }) => id === way!.from) as Arm, here.arms as Arm[]);
+        fireEvent.click(await screen.findByRole('button', { name: road }));
+        const sheet = within(await screen.findByRole('dialog'));
+        fireEvent.change(sheet.getByLabelText('What'), { target: { value: 'room' } });
+        fireEvent.change(sheet.getByLabelText('How'), { target: { value: 'driven' } });
+        const offered = within(await sheet.findByRole('group', { name: 'Timed on the drive' }));
+        expect(offered.getAllByRole('button')).toHaveLength(1);
+        fireEvent.click(offered.getByRole('button', { name: /4\.2 s, about 56 m$/ }));
+        // 56 m in 4.2 s are 13.33 m/s.
+        const measured = () =>
+            (sent.filter(({ path }) => path === 'compute/site').at(-1)!.body as { arms: Arm[] }).arms.find(({ id }) => id === way!.from)!.measures!.at(-1)!;
+        await waitFor(() => expect(measured()).toEqual({ of: 'room', by: 'driven', time_s: 4.2, speed_mph: 29.8 }));
+        expect(sheet.queryByRole('group', { name: 'Timed on the drive' })).toBeNull();
     });
 
     it('takes two presses in one breath: where one comes from, and where one goes', async () => {

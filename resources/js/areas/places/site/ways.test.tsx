@@ -87,6 +87,7 @@ describe('what went wrong on a way before', () => {
         levels: { beginner: 1 },
         last_on: '2026-05-19',
         wrong: [],
+        lengths: [],
         ...more,
     });
     const shown = async (rows: PastOfWay[]) => {
