@@ -11,7 +11,6 @@ use NobleTurn\Core\Circuit\Legs;
 use NobleTurn\Core\Circuit\MeasuredLeg;
 use NobleTurn\Core\Circuit\Stop;
 use NobleTurn\Core\Next\NextLesson;
-use NobleTurn\Core\Plan\Difficulty;
 use NobleTurn\Core\Routine\Catalogue\Catalogue;
 use NobleTurn\Core\Routine\Routine;
 use NobleTurn\Core\Rules\RulePack;
@@ -68,7 +67,7 @@ final readonly class WaysAround
             $name = self::said($site, $way);
             $stops[] = new Stop(
                 (string) count($ways), $name, $at, $at, KindOfRoad::usual($routine),
-                ($way['overruled'] ? Difficulty::middleOf($way['words']) : null) ?? $way['score'], NextLesson::ROUNDS, $drive,
+                Site::howHard($way), NextLesson::ROUNDS, $drive,
             );
             $routines[] = Catalogue::routine($routine, $pack);
             $ways[] = ['site' => $site->id, 'name' => $name, 'from' => $way['from'], 'to' => $way['to'], 'routine' => $code];

@@ -6,7 +6,6 @@ use App\Models\Mark;
 use App\Models\Place;
 use App\Models\Round;
 use App\Models\Site;
-use Illuminate\Support\Arr;
 use Illuminate\Support\Collection;
 use NobleTurn\Core\Record\MarkLog;
 use NobleTurn\Core\Record\Outcome;
@@ -32,16 +31,19 @@ final class PastOfSite
         // An archived way has its past all the same: the site says what became of it.
         $places = Place::withTrashed()->where('site_id', $site->id)->get()->keyBy('id');
         // What was driven at a drawing of the same that is no more was driven here.
-        $here = Place::withTrashed()->whereIn('same_as_id', $places->keys())->pluck('same_as_id', 'id')->union($places->map->id);
+        $here = Place::withTrashed()->whereIn('same_as_id', $places->keys())->pluck('same_as_id', 'id')->all()
+            + array_combine($places->modelKeys(), $places->modelKeys());
         $rounds = Round::query()->toBase()->join('lessons', 'lessons.id', '=', 'rounds.lesson_id')->join('learners', 'learners.id', '=', 'lessons.learner_id')
-            ->whereIn('rounds.place_id', $here->keys())->where('rounds.school_id', $site->school_id)->orderByDesc('rounds.began_at')->limit(self::MOST_ROUNDS)
+            ->whereIn('rounds.place_id', array_keys($here))->where('rounds.school_id', $site->school_id)->orderByDesc('rounds.began_at')->limit(self::MOST_ROUNDS)
             ->get(['rounds.id', 'rounds.place_id', 'rounds.began_at', 'lessons.learner_id', 'learners.level'])->keyBy('id');
         $marks = Mark::query()->toBase()->whereIn('marks.round_id', $rounds->keys())->whereIn('marks.kind', ['step', 'taught', 'count'])->tap(StandingMarks::only(...))
             ->get(['marks.round_id', 'marks.kind', 'marks.step', 'outcome', 'out_of_order', 'fault', 'effect', 'what', 'number', 'seconds']);
-        $timed = $marks->where('what', 'length')->map(static fn (object $mark): array => [
-            'round' => $mark->round_id, 'on' => substr((string) $rounds[$mark->round_id]->began_at, 0, 10),
-            'length_m' => (int) $mark->number, 'seconds' => (float) $mark->seconds,
-        ])->groupBy('round')->map(static fn (Collection $of): Collection => $of->map(static fn (array $one): array => Arr::except($one, 'round')));
+        $timed = [];
+        foreach ($marks->where('what', 'length') as $mark) {
+            $timed[$mark->round_id][] = [
+                'on' => substr((string) $rounds[$mark->round_id]->began_at, 0, 10), 'length_m' => (int) $mark->number, 'seconds' => (float) $mark->seconds,
+            ];
+        }
         // What was shown or talked through says nothing of what somebody can do.
         $taught = $marks->where('kind', 'taught')->pluck('round_id')->flip();
         $wrong = $marks->where('kind', 'step')->filter(static fn (object $mark): bool => ! $taught->has($mark->round_id)
@@ -52,7 +54,7 @@ final class PastOfSite
             'rounds' => $of->count(), 'taught' => $of->filter(static fn (object $round): bool => $taught->has($round->id))->count(),
             'learners' => $of->unique('learner_id')->count(), 'levels' => $of->unique('learner_id')->countBy('level')->all(),
             'last_on' => substr((string) $of->max('began_at'), 0, 10), 'wrong' => self::wrong($of, $wrong),
-            'lengths' => $of->flatMap(static fn (object $round): Collection => $timed[$round->id] ?? new Collection)->take(self::MOST_LENGTHS)->values()->all(),
+            'lengths' => array_slice(array_merge(...$of->map(static fn (object $round): array => $timed[$round->id] ?? [])->values()->all()), 0, self::MOST_LENGTHS),
         ])->sortByDesc('rounds')->all());
     }
 

@@ -6,6 +6,7 @@ use App\Models\Concerns\BelongsToSchool;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\SoftDeletes;
+use NobleTurn\Core\Plan\Difficulty;
 
 /**
  * Where roads meet, drawn once; the ways that are used in lessons are places.
@@ -52,6 +53,16 @@ final class Site extends Model
     public function asked(): array
     {
         return ['pack' => $this->pack, 'kind' => $this->kind, 'arms' => $this->arms];
+    }
+
+    /**
+     * How hard a way is: as an instructor says, before what is there.
+     *
+     * @param  array{overruled: bool, words: string, score: float}  $way  as it is kept
+     */
+    public static function howHard(array $way): float
+    {
+        return ($way['overruled'] ? Difficulty::middleOf($way['words']) : null) ?? $way['score'];
     }
 
     /** @return array<string, string> */

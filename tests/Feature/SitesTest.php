@@ -189,7 +189,8 @@ it('keeps what instructors say of a way: a note, and how hard they find it', fun
     $site = ($this->draw)(['remarks' => [$said]]);
     expect($site['remarks'])->toBe([$said]);
     $way = fn (): array => array_values(array_filter($this->getJson('api/sites')->json('0.ways'), static fn (array $one): bool => $one['to'] === 'e'))[0];
-    expect($way())->toMatchArray(['words' => 'hard', 'overruled' => true, 'note' => 'buses at ten past'])
+    // Their word is the middle of what is called that, on the scale of the score.
+    expect($way())->toMatchArray(['words' => 'hard', 'overruled' => true, 'note' => 'buses at ten past', 'score' => NobleTurn\Core\Plan\Difficulty::middleOf('hard')])
         // What a drawing does not say anew stands.
         ->and(($this->redraw)($site, Routes::ARMS)->json('remarks'))->toBe([$said])
         ->and($this->putJson("api/sites/{$site['id']}", ['remarks' => [], 'name' => 'x', 'kind' => 'junction', 'arms' => Routes::ARMS])->json('remarks'))

@@ -376,3 +376,57 @@ test('a picture hung on a road, drawn on, seen at the kerb', async ({ page }) =>
     expect(last.width).toBeLessThanOrEqual(1600);
     expect(heard).toEqual([]);
 });
+
+test('lanes, line and what is seen are pulled on the picture and moved by key; a way in lessons to come goes out of them only when that is said', async ({
+    page,
+}) => {
+    const heard = complaints(page);
+    const lesson = await newLesson(page, tomorrow());
+    await page.goto('/places/sites/new?start=t&from=s&to=e');
+    const held = (name: string) => page.getByRole('slider', { name, exact: true });
+    const lanes = held('Lanes in of Side road');
+    const box = (await lanes.boundingBox())!;
+    const scale = (await page.getByRole('group', { name: 'The site from above, north up' }).boundingBox())!.height / 92;
+    await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+    await page.mouse.down();
+    // One lane of 3.5 m and a little more towards the kerb: in the west, where one keeps left.
+    await page.mouse.move(box.x + box.width / 2 - 4 * scale, box.y + box.height / 2, { steps: 6 });
+    await expect(page.getByText('2 lanes', { exact: true })).toBeVisible();
+    await page.mouse.up();
+    await expect(lanes).toHaveAttribute('aria-valuetext', '2 lanes');
+    await held('Seen to the left from the line').focus();
+    for (let i = 0; i < 3; i++) await page.keyboard.press('ArrowUp');
+    await expect(held('Seen to the left from the line')).toHaveAttribute('aria-valuetext', '40 m');
+    await held('The line of Side road').focus();
+    await page.keyboard.press('ArrowRight');
+    await page.keyboard.press('Shift+ArrowRight');
+    await expect(held('The line of Side road')).toHaveAttribute('aria-valuetext', '6 m right of the middle');
+    await expectNoAxeFinding(page, 'what is held on the picture of a site');
+    // The number beside it in the form of the road is the same.
+    await page.getByRole('group', { name: 'Roads' }).getByRole('button', { name: 'Side road' }).click();
+    await expect(page.getByLabel('Seen to the left from the line, m')).toHaveValue('40');
+    await page.getByRole('button', { name: 'Close' }).click();
+    await page.getByLabel('Name of the site').fill('Fairlead T');
+    await page.getByRole('button', { name: 'Keep the site' }).click();
+    await expect(page.getByText('Fairlead T is kept.')).toBeVisible();
+    const arm = (await kept(page, 'Fairlead T')).arms.find(({ id }) => id === 's');
+    expect(arm).toMatchObject({ lanes_in: 2, sight_left_m: 40, stagger_m: 6 });
+    await useIn(page, lesson);
+    // Lights put there: the way out of the side road is another routine, and no more what the lesson plans.
+    await page.getByRole('group', { name: 'Roads' }).getByRole('button', { name: 'Side road' }).click();
+    await page.getByRole('dialog').getByLabel('At its mouth').selectOption('signals');
+    await page.getByRole('button', { name: 'Close' }).click();
+    for (const road of ['Main road (west)', 'Main road (east)']) {
+        await page.getByRole('group', { name: 'Roads' }).getByRole('button', { name: road }).click();
+        await page.getByRole('dialog').getByLabel('At its mouth').selectOption('signals');
+        await page.getByRole('button', { name: 'Close' }).click();
+    }
+    await page.getByRole('button', { name: 'Keep the site' }).click();
+    await expect(page.getByRole('alert')).toContainText('is planned in 1 lesson to come');
+    await expectNoAxeFinding(page, 'a drawing that takes a way out of a lesson');
+    await page.getByRole('button', { name: 'Keep it all the same' }).click();
+    await expect(page.getByText('Fairlead T is kept.')).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Keep it all the same' })).toHaveCount(0);
+    // What was refused was said by the console of the browser, and nothing else.
+    expect(heard.filter((line) => !line.includes('422'))).toEqual([]);
+});

@@ -114,8 +114,12 @@ final class Show
     public static function siteLine(Site $site): array
     {
         return [
-            ...$site->only(['id', 'name', 'kind', 'pack', 'latitude_deg', 'longitude_deg', 'note', 'ways']), 'used' => $site->getAttribute('places_count'),
+            ...$site->only(['id', 'name', 'kind', 'pack', 'latitude_deg', 'longitude_deg', 'note']), 'used' => $site->getAttribute('places_count'),
             'arms' => array_map(static fn (array $arm): array => array_intersect_key($arm, ['id' => 0, 'name' => 0, 'bearing_deg' => 0]), $site->arms),
+            // What an instructor says of a way counts before what is there.
+            'ways' => array_map(static fn (array $way): array => [
+                ...$way, 'score' => Site::howHard($way),
+            ], $site->ways),
         ];
     }
 

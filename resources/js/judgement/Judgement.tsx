@@ -13,11 +13,14 @@ interface Props {
     road: RoadFacts;
     /** What is kept with the place: a roundabout or junction drawn there answers which lane. */
     drawings?: Drawing[];
+    /** Whose law holds there; that of the rules in force where nothing else is said. */
+    pack?: Rules['pack'];
 }
 
 /** What the judgement at a place takes: the gap to go in, and the lane where its lanes have been drawn. */
-export function Judgement({ routine, road, drawings = [] }: Props) {
+export function Judgement({ routine, road, drawings = [], pack: there }: Props) {
     const rules = useRules();
+    const pack = there ?? rules.pack;
     const manoeuvre = manoeuvreOf(routine, rules);
     // Out of the stem of a T under lights nobody can come from opposite.
     const alone = manoeuvre === 'turn-across' && road.junction === 't-stem';
@@ -29,7 +32,7 @@ export function Judgement({ routine, road, drawings = [] }: Props) {
                     Nobody can come from opposite: no gap to wait for, and no waiting in the middle. Another flow’s red met inside is not ours.
                 </p>
             )}
-            {manoeuvre && !alone && <GapLine manoeuvre={manoeuvre} road={road} />}
+            {manoeuvre && !alone && <GapLine manoeuvre={manoeuvre} road={road} pack={pack} />}
             {drawn && <LaneLine drawing={drawn} />}
         </>
     );
@@ -39,10 +42,16 @@ export function Judgement({ routine, road, drawings = [] }: Props) {
 export const hasJudgement = (routine: RoutineCode, drawings: Drawing[], rules: Rules): boolean =>
     manoeuvreOf(routine, rules) !== null || drawings.some((drawing) => drawing.page === 'lanes');
 
-function GapLine({ manoeuvre, road }: { manoeuvre: NonNullable<RoutineLine['manoeuvre']>; road: RoadFacts }) {
+interface OfAGap {
+    manoeuvre: NonNullable<RoutineLine['manoeuvre']>;
+    road: RoadFacts;
+    pack: Rules['pack'];
+}
+
+function GapLine({ manoeuvre, road, pack }: OfAGap) {
     const rules = useRules();
     const { met, isKnown, limit, gradient } = roadMet(manoeuvre, road, rules);
-    const { data, error, refetch } = useCompute('gap', gapAsked(manoeuvre, road, rules));
+    const { data, error, refetch } = useCompute('gap', gapAsked(manoeuvre, road, rules, pack));
     if (!data) return error && <NotShown what="The gap here is not shown" error={error} retry={() => void refetch()} />;
     const address = addressOf(
         'gap',
@@ -58,9 +67,11 @@ function GapLine({ manoeuvre, road }: { manoeuvre: NonNullable<RoutineLine['mano
             {unitWords(rules.speed_unit)} <strong className="tabular">{spoken(data.critical_gap_m, rules.length_unit)}</strong>. {data.figures} Seen along the
             road: {spoken(data.sight_distance_m, rules.length_unit)} at the least.{' '}
             {manoeuvre !== 'turn-across' && !isKnown && <strong>The road met is assumed as fast as ours: check. </strong>}
-            <Link className="link screen-only" to={address}>
-                On the bench
-            </Link>
+            {pack === rules.pack && (
+                <Link className="link screen-only" to={address}>
+                    On the bench
+                </Link>
+            )}
         </p>
     );
 }

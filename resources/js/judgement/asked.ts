@@ -21,10 +21,11 @@ export function roadMet(manoeuvre: NonNullable<RoutineLine['manoeuvre']>, road: 
     return { met, isKnown, limit: met && isKnown ? limitOf(met, rules) : limitOf(road, rules), gradient: road.gradient ?? 0 };
 }
 
-export function gapAsked(manoeuvre: NonNullable<RoutineLine['manoeuvre']>, road: RoadFacts, rules: Rules): Asked<'gap'> {
+/** The law is the place’s, the practice that of who is taught. */
+export function gapAsked(manoeuvre: NonNullable<RoutineLine['manoeuvre']>, road: RoadFacts, rules: Rules, pack = rules.pack): Asked<'gap'> {
     const { met, limit, gradient } = roadMet(manoeuvre, road, rules);
     return {
-        ...{ pack: rules.pack, practice: rules.practice, manoeuvre, other_distance_m: FAR_M, gradient },
+        ...{ pack, practice: rules.practice, manoeuvre, other_distance_m: FAR_M, gradient },
         [speedField(rules.speed_unit).replace('speed', 'other_speed')]: limit,
         ...(met ? { road_met: met } : {}),
     };
@@ -40,11 +41,11 @@ export const lanesAsked = (drawing: Drawing, rules: Rules): LanesAsked => ({
 });
 
 /** What is asked of the core for the judgement at a place, to be fetched ahead. */
-export function judgementQuestions(routine: RoutineCode, road: RoadFacts, drawings: Drawing[], rules: Rules): Question[] {
+export function judgementQuestions(routine: RoutineCode, road: RoadFacts, drawings: Drawing[], rules: Rules, pack = rules.pack): Question[] {
     const manoeuvre = manoeuvreOf(routine, rules);
     const drawn = drawings.find((drawing) => drawing.page === 'lanes');
     return [
-        ...(manoeuvre ? [questions.tool('gap', gapAsked(manoeuvre, road, rules))] : []),
+        ...(manoeuvre ? [questions.tool('gap', gapAsked(manoeuvre, road, rules, pack))] : []),
         ...(drawn ? [questions.tool('lanes', lanesAsked(drawn, rules))] : []),
     ];
 }

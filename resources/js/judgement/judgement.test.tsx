@@ -2,6 +2,9 @@ import { cleanup, screen } from '@testing-library/react';
 import { afterEach, expect, it, vi } from 'vitest';
 import type { Drawing } from '@/api/types';
 import { answer, server, show, tool } from '@/testing/answers';
+import { questions } from '@/api/questions';
+import type { Asked } from '@/api/tools';
+import { judgementQuestions } from './asked';
 import { hasJudgement, Judgement } from './Judgement';
 
 /** What is said at a place whose lanes were drawn: on the core's own answer, for what was kept with it. */
@@ -51,4 +54,19 @@ it('takes the gap from the road met, and says where that is only assumed', async
     const bodies = sent.filter((one) => one.path === 'compute/gap').map((one) => one.body as { other_speed_mph: number; road_met?: object });
     expect(bodies.map((body) => body.other_speed_mph)).toEqual([20, 40]);
     expect(bodies[1]!.road_met).toEqual({ limit_mph: 40, lanes: 2 });
+});
+
+it('asks under the law of the place, and leads to the bench only where that is the law in force', async () => {
+    const sent = server({ 'POST compute/gap': tool('tool-gap') });
+    const { unmount } = show(<Judgement routine="emerge-right" road={{ limit_mph: 20 }} />);
+    expect(await screen.findByRole('link', { name: 'On the bench' })).toBeTruthy();
+    unmount();
+    show(<Judgement routine="emerge-right" road={{ limit_mph: 20 }} pack="ie" />);
+    await screen.findByLabelText('The gap here');
+    expect(screen.queryByRole('link')).toBeNull();
+    const packs = sent.filter((one) => one.path === 'compute/gap').map((one) => (one.body as { pack: string }).pack);
+    expect(packs).toEqual([rules.pack, 'ie']);
+    // What is fetched ahead for the lesson is what is asked there.
+    const [ahead] = judgementQuestions('emerge-right', { limit_mph: 20 }, [], rules, 'ie');
+    expect(ahead!.queryKey).toEqual(questions.tool('gap', sent.at(-1)!.body as Asked<'gap'>).queryKey);
 });

@@ -69,7 +69,7 @@ export function Held({ handle, k, onChange, children }: Props) {
             aria-valuemax={handle.most}
             aria-valuetext={words}
             aria-orientation="vertical"
-            className="cursor-grab touch-none"
+            className="cursor-grab touch-none outline-none"
             data-held={handle.id}
             onKeyDown={key}
             onPointerDown={hold}
@@ -95,28 +95,24 @@ export function Held({ handle, k, onChange, children }: Props) {
                     />
                 </>
             )}
+            {isFocused && <circle cx={x} cy={y} r={3.2 * k} fill="none" stroke="var(--now)" strokeWidth={0.9 * k} />}
             {(isHeld || isFocused) && <Number at={handle.at} k={k} words={words} />}
         </g>
     );
 }
 
-/** Over what is held, not under the finger. */
+/** How wide a letter of it is, m on the smallest picture. */
+const LETTER = 1.95;
+
+/** Over what is held, not under the finger; on a ground of its own, whatever lies there. */
 export function Number({ at: [x, y], k, words }: { at: Point; k: number; words: string }) {
+    const wide = (words.length + 1) * LETTER * k;
     return (
-        <text
-            {...{ x, y: y - 5 * k }}
-            textAnchor="middle"
-            fontSize={3.6 * k}
-            fontWeight={800}
-            fill="var(--ink)"
-            stroke="var(--raised)"
-            strokeWidth={1.4 * k}
-            paintOrder="stroke"
-            pointerEvents="none"
-            aria-hidden="true"
-            data-number=""
-        >
-            {words}
-        </text>
+        <g pointerEvents="none" aria-hidden="true" data-number="">
+            <rect x={x - wide / 2} y={y - 9 * k} width={wide} height={5.4 * k} rx={1.2 * k} fill="var(--raised)" stroke="var(--ink)" strokeWidth={0.3 * k} />
+            <text {...{ x, y: y - 5.1 * k }} textAnchor="middle" fontSize={3.4 * k} fontWeight={800} fill="var(--ink)">
+                {words}
+            </text>
+        </g>
     );
 }

@@ -189,9 +189,9 @@ export function SitePicture({ draft, keeps, from, to, met, seen: planned, onChan
                     </g>
                 );
             })}
+            {ours && handlesOf(ours, drawn).map((handle) => <Held key={handle.id} {...{ handle, k, onChange }} />)}
             {/* Over the names: what is small is held first. */}
             <BesideRoads {...{ draft, out, keeps, k, onChange }} />
-            {ours && handlesOf(ours, drawn).map((handle) => <Held key={handle.id} {...{ handle, k, onChange }} />)}
         </svg>
     );
 }

@@ -45,7 +45,7 @@ describe('a circuit before it is worked out', () => {
         for (const rounds of [0, -1, MOST_ROUNDS + 1, Number.NaN]) expect(read(written({ ...taken, rounds }), sites)?.rounds).toBe(ROUNDS);
     });
 
-    it('asks with where the site lies, how often, and how hard it is: an instructor’s word before the score', () => {
+    it('asks with where the site lies, how often, and how hard it is', () => {
         const asked = (all: typeof sites) => askedOf({ ...planned, sites: all });
         const { latitude_deg, longitude_deg } = ropewalk;
         expect(asked(sites)).toEqual({
@@ -64,9 +64,6 @@ describe('a circuit before it is worked out', () => {
                 },
             ],
         });
-        const said = (words: 'easy' | 'hard') => asked([{ ...ropewalk, ways: [{ ...way, words, overruled: true }] }]).ways![0]!.difficulty!;
-        expect(said('easy')).toBeLessThan(0.35);
-        expect(said('hard')).toBeGreaterThan(0.65);
         expect(askedOf({ ...planned, taken: [{ ...taken, site: 'gone' }] }).ways).toEqual([]);
     });
 

@@ -114,7 +114,7 @@ export function askedOf({ start, end, minutes, order, taken, sites, pack, measur
                     name: wayName(site, one),
                     routine: one.routine,
                     rounds: one.rounds,
-                    difficulty: way.overruled ? MIDDLE_OF[way.words] : way.score,
+                    difficulty: way.score,
                     in: degrees(site),
                 },
             ];
@@ -150,9 +150,6 @@ export function addressOf({ id, minutes, order, ways, centre_id }: Pick<KeptCirc
     ways.forEach((way) => search.append('way', written(way)));
     return `/places/circuit?${search.toString()}`;
 }
-
-/** An instructor’s word on the scale of the score: the middle of what is called that. */
-const MIDDLE_OF = { easy: 0.18, middling: 0.5, hard: 0.82 } as const;
 
 /** The parts that belong to one way, one after the other: the drive there, then what is done there. */
 export const partsOf = (parts: readonly Part[], way: string): Part[] => parts.filter((part) => part.way === way);

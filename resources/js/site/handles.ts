@@ -1,6 +1,6 @@
 import type { Side } from '@/api/types';
 import { armIs, armWords, isMet, laned, type Arm, type Draft } from './draft';
-import { at, beside, bow, halves, inLane, inwards, LANE, lie, type Point } from './geometry';
+import { at, beside, bow, halves, inLane, inwards, LANE, lie, REACH, type Point } from './geometry';
 
 /** One figure of a site that is held on its picture: pulled by hand, moved by key, and said beside it. */
 export interface Handle {
@@ -40,6 +40,8 @@ const MOST_LANES = 4;
 const UNSAID_M = 25;
 /** The lanes are held so far beyond the mouth, m. */
 const HELD_M = 9;
+/** The end of a row is held so far beyond it, m on the smallest picture. */
+const CLEAR_M = 5;
 /** So much of the radius of a bend a metre on the picture is: its bow is flat. */
 const RADIUS_PER_M = 10;
 
@@ -187,12 +189,13 @@ const rowWords = (arm: Arm, draft: Draft, what: Row, side: Side) => `${ROWS[what
 export const aside = (what: Row): number => (what === 'openings' ? 1.5 : -1);
 
 /** How far back a row reaches. */
-function ends(arm: Arm, { draft, keeps, out }: Drawn): Handle[] {
+function ends(arm: Arm, { draft, keeps, out, reach }: Drawn): Handle[] {
     return (['openings', 'parked'] as const).flatMap((what) =>
         (arm[what] ?? []).map(({ side = keeps, from_m: far = 0, to_m: near = 0 }, i, rows): Handle => ({
             ...{ id: `end of ${what} ${i} of ${arm.id}`, label: `${rowWords(arm, draft, what, side)}: how long`, value: far - near },
             ...{ least: 1, most: MOST_BEFORE_M, step: 1, words: metres },
-            at: beside(arm, far, side, out, keeps, aside(what)),
+            // Clear of the row itself, which is moved by being held.
+            at: beside(arm, far + CLEAR_M * (reach / REACH), side, out, keeps, aside(what)),
             one: at(arm.bearing_deg, 1),
             to: (now, long) => armIs(now, arm.id, { [what]: rows.map((row, at) => (at === i ? { ...row, from_m: near + long } : row)) }),
         })),

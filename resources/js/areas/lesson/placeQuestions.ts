@@ -10,7 +10,7 @@ export const approachAsked = (plan: Extract<LessonItem['plan'], { tool: 'approac
 
 /** All that the pages of a lesson ask of the core about one of its places. */
 export function placeQuestions({ plan, place: { road }, routine, drawings }: LessonItem, rules: Rules): Question[] {
-    const judged = judgementQuestions(routine, road, drawings, rules);
+    const judged = judgementQuestions(routine, road, drawings, rules, plan.inputs.pack);
     if (plan.tool !== 'approach') return [questions.tool(plan.tool, plan.inputs), ...judged];
     const inputs = approachAsked(plan, road, rules);
     const { gradient, ...conditions } = ordinary(road, rules);

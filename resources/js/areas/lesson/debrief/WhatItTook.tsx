@@ -22,7 +22,7 @@ export function WhatItTook({ lesson, rounds }: { lesson: Lesson; rounds: Round[]
                     <li key={item.id}>
                         <span className="font-semibold">{item.place.name}</span>
                         {item.plan.tool !== 'approach' && <RoadBrief plan={item.plan} routine={item.routine} road={item.place.road} compact />}
-                        <Judgement routine={item.routine} road={item.place.road} drawings={item.drawings} />
+                        <Judgement routine={item.routine} road={item.place.road} drawings={item.drawings} pack={item.plan.inputs.pack} />
                     </li>
                 ))}
             </ul>

@@ -49,7 +49,7 @@ export function Brief({ lesson, item, beside }: Props) {
     const changes = <PlaceKeys lesson={lesson} item={item} />;
     const below = (
         <>
-            <Judgement routine={item.routine} road={road} drawings={item.drawings} />
+            <Judgement routine={item.routine} road={road} drawings={item.drawings} pack={item.plan.inputs.pack} />
             {card && (
                 <details className="text-base">
                     <summary className="link min-h-12 cursor-pointer content-center font-semibold">The card: {card.title}</summary>
