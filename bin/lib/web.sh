@@ -44,10 +44,12 @@ prepare_application() {
     ok
 }
 
-# Settings of the opcode cache hold for the whole process. Files are read once: a start after an update reads them anew.
+# Settings of the opcode cache hold for the whole process. Files are read once: a start after an update reads them anew. The just-in-time
+# compiler stays off: PHP 8.2's mixed up the arguments of a call once it had been made often enough (decision 0037).
 launch_fpm() {
-    setsid "${SERVER_PREFIX[@]}" php-fpm8.2 -d opcache.memory_consumption=128 -d opcache.validate_timestamps=0 \
-        -d opcache.jit=tracing -d opcache.jit_buffer_size=48M -d realpath_cache_size=4M --nodaemonize --fpm-config "$WEB_DIR/php-fpm.conf" </dev/null >>"$HOME_DIR/log/fpm.out" 2>&1 &
+    local served
+    mapfile -t served <"$ROOT/bin/lib/php-served"
+    setsid "${SERVER_PREFIX[@]}" php-fpm8.2 "${served[@]}" --nodaemonize --fpm-config "$WEB_DIR/php-fpm.conf" </dev/null >>"$HOME_DIR/log/fpm.out" 2>&1 &
     FPM_PID=$!
     note_pid fpm "$FPM_PID"
     disown

@@ -59,6 +59,22 @@ final readonly class Result
         return $this->decidedBy?->code() ?? 'within-limits';
     }
 
+    /** @return list<MarkedFault> those that the deciding rule counted; nothing where it passes */
+    public function deciding(): array
+    {
+        $limit = $this->decidedBy;
+        if ($limit === null) {
+            return [];
+        }
+
+        return array_map(
+            static fn (array $one): MarkedFault => $one[0],
+            array_values(array_filter(
+                $this->faults, fn (array $one): bool => $one[1] === $limit->severity && self::counted($limit, $one[0]) === $this->within,
+            )),
+        );
+    }
+
     /** @return array<string, int> by severity, the lightest first */
     public function counts(): array
     {
