@@ -239,6 +239,7 @@ final class Operations
     {
         return [
             'GET school/learners' => Operation::reads('Every learner with what their marks say', 'SchoolLearners'),
+            'GET school/tests' => Operation::reads('The tests that were taken: what was expected of them, and what they were failed by', 'SchoolTests'),
             'GET school/teaching' => Operation::reads('What is taught worst or never, where and why', 'Teaching'),
             'GET school/foretelling' => Operation::reads(
                 'How well the records foretell, of whom they do not, and how strictly each instructor marks', 'SchoolForetelling',

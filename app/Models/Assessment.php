@@ -21,6 +21,7 @@ use Illuminate\Support\Carbon;
  * @property 'pass'|'fail' $result of a test as it was told; of a mock test as its scheme has it
  * @property list<array{step: string, routine?: ?string, fault?: ?string, effect?: ?string, severity?: ?string, at?: ?string, where?: ?string}> $faults
  * @property ?string $note
+ * @property ?float $chance of a real test: how likely it was to be passed, by what was marked before it
  * @property Learner $learner
  * @property ?Centre $centre
  */
@@ -28,14 +29,14 @@ final class Assessment extends Model
 {
     use BelongsToSchool, SoftDeletes;
 
-    protected $fillable = ['learner_id', 'kind', 'taken_at', 'scheme', 'centre_id', 'result', 'faults', 'note'];
+    protected $fillable = ['learner_id', 'kind', 'taken_at', 'scheme', 'centre_id', 'result', 'faults', 'note', 'chance'];
 
     protected $attributes = ['faults' => '[]'];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['taken_at' => 'datetime', 'faults' => 'array'];
+        return ['taken_at' => 'datetime', 'faults' => 'array', 'chance' => 'float'];
     }
 
     /** @return BelongsTo<Learner, $this> */

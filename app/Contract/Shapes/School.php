@@ -126,6 +126,23 @@ final class School
                     'message' => Out::text('a sentence'),
                 ]), 'by name, no ranking'),
             ]),
+            'SchoolTests' => Out::object([
+                'held' => Out::object([
+                    'tests' => Out::integer('of which something was marked before'), 'enough' => Out::flag('to say anything'),
+                    'expected' => Out::number('passes that the marks let expect', nullable: true), 'passed' => $shareOrNull, 'message' => Out::text('a sentence'),
+                    'bins' => Out::list(Out::object([
+                        'from' => Out::number('the chance that was said, at the least'), 'until' => Out::number('and under'),
+                        'said' => Out::number('their mean'), 'passed' => Shapes::ref('Share'),
+                    ]), 'the least likely first'),
+                ]),
+                'centres' => Out::list(Out::object([
+                    'id' => Shapes::id(), 'name' => Out::text(''), 'tests' => Out::integer('real ones'), 'passed' => $shareOrNull,
+                    'known' => Out::integer('failed, by what is known'), 'least' => Out::integer('so many of those it takes to say anything'),
+                    'steps' => Out::list(Out::object([
+                        'step' => Shapes::ref('Step'), 'routine' => Shapes::refOrNull('RoutineCode'), 'share' => Shapes::ref('Share'),
+                    ]), 'whose faults decided, the most often first'),
+                ]), 'by name'),
+            ]),
             'Teaching' => Out::object([
                 'routines' => Out::list(
                     Out::object([

@@ -4,6 +4,7 @@ namespace App\Http\Controllers;
 
 use App\Contract\TakenOfLessons;
 use App\Http\Resources\ShowAssessments;
+use App\Marks\ChanceBefore;
 use App\Marks\LearnerReady;
 use App\Marks\LearnerSkill;
 use App\Marks\MockTest;
@@ -103,6 +104,12 @@ final class AssessmentController extends Controller
         ]);
         if ($assessment->kind === 'mock-test') {
             $assessment->result = $marked['result'];
+        }
+        // Said once, and anew only for another day: marks that come later have seen the test.
+        if ($assessment->kind !== 'test') {
+            $assessment->chance = null;
+        } elseif ($assessment->chance === null || $assessment->isDirty(['taken_at', 'scheme'])) {
+            $assessment->chance = ChanceBefore::of($assessment->learner, $assessment->taken_at, Scheme::byCode($assessment->scheme), $pack);
         }
         $assessment->save();
 

@@ -7,6 +7,7 @@ use App\School\CurrentSchool;
 use App\School\Records;
 use App\School\SchoolForetelling;
 use App\School\SchoolRecord;
+use App\School\SchoolTests;
 use App\Sites\WholePosition;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -22,6 +23,11 @@ final class SchoolController extends Controller
     public function teaching(SchoolRecord $record): JsonResponse
     {
         return response()->json($record->teaching());
+    }
+
+    public function tests(): JsonResponse
+    {
+        return response()->json(SchoolTests::told());
     }
 
     public function foretelling(): JsonResponse

@@ -38,21 +38,8 @@ final readonly class Forecast
     /** @param  non-empty-list<Routine>  $required */
     public static function of(Learner $learner, array $required, TestDrive $test, Schedule $schedule, int $seed, int $draws = self::DRAWS): self
     {
-        $normals = new Normals($seed, $draws);
-        $day = sqrt($learner->fit->model->ofTheDay);
-        $harder = $learner->fit->harder(self::conditions());
-        $lately = Lately::of($learner);
         $chances = $lessons = [];
-        for ($i = 0; $i < $draws; $i++) {
-            $normal = $normals->of($i);
-            $now = $lately->mean + sqrt($lately->variance) * $normal();
-            $ahead = new Ahead($learner, $learner->fit->drawn($normal), $required, $schedule, $harder, $normal, $now);
-            // Good days and bad ones: one deviation up or down.
-            $passes = static function (int $lesson) use ($ahead, $test, $day, $required): float {
-                $abilities = $ahead->after($lesson);
-
-                return 0.5 * ($test->passes($abilities, count($required), -$day) + $test->passes($abilities, count($required), $day));
-            };
+        foreach (self::draws($learner, $required, $test, $schedule, $seed, $draws) as $passes) {
             $chances[] = $passes(0);
             $lessons[] = self::first($passes);
         }
@@ -60,6 +47,45 @@ final readonly class Forecast
         sort($lessons);
 
         return new self($chances, $lessons);
+    }
+
+    /**
+     * The mean of what the chance to pass today may be, without a look ahead: that of a forecast from the same seed, whatever its schedule.
+     *
+     * @param  non-empty-list<Routine>  $required
+     */
+    public static function today(Learner $learner, array $required, TestDrive $test, int $seed): float
+    {
+        $chances = [];
+        foreach (self::draws($learner, $required, $test, new Schedule(60.0, 60.0, 0.0), $seed, self::DRAWS) as $passes) {
+            $chances[] = $passes(0);
+        }
+
+        return array_sum($chances) / count($chances);
+    }
+
+    /**
+     * @param  non-empty-list<Routine>  $required
+     * @return \Generator<int, \Closure(int): float> for each draw of what somebody may be like: the chance to pass after so many lessons
+     */
+    private static function draws(Learner $learner, array $required, TestDrive $test, Schedule $schedule, int $seed, int $draws): \Generator
+    {
+        $normals = new Normals($seed, $draws);
+        $day = sqrt($learner->fit->model->ofTheDay);
+        $harder = $learner->fit->harder(self::conditions());
+        $lately = Lately::of($learner);
+        for ($i = 0; $i < $draws; $i++) {
+            $normal = $normals->of($i);
+            $now = $lately->mean + sqrt($lately->variance) * $normal();
+            $ahead = new Ahead($learner, $learner->fit->drawn($normal), $required, $schedule, $harder, $normal, $now);
+
+            // Good days and bad ones: one deviation up or down.
+            yield static function (int $lesson) use ($ahead, $test, $day, $required): float {
+                $abilities = $ahead->after($lesson);
+
+                return 0.5 * ($test->passes($abilities, count($required), -$day) + $test->passes($abilities, count($required), $day));
+            };
+        }
     }
 
     /** The harder side of a test, as a round notes it. */

@@ -76,6 +76,17 @@ final readonly class Ready
         return new self($verdict, $missing, $forecast, $range, $shortens, $schedule, $learner);
     }
 
+    /** How likely a test is to be passed on that day, from what is marked; null where nothing is. */
+    public static function chance(Learner $learner, Scheme $scheme, Transmission $transmission): ?float
+    {
+        $required = Required::of($learner->pack, $transmission);
+        if ($required === [] || array_filter($learner->marks) === []) {
+            return null;
+        }
+
+        return Forecast::today($learner, $required, new TestDrive($scheme), 1);
+    }
+
     /** The day after so many lessons, if they are driven as planned. */
     public function after(int $lessons): \DateTimeImmutable
     {

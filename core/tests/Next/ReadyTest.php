@@ -8,6 +8,7 @@ use NobleTurn\Core\Assessment\Scheme;
 use NobleTurn\Core\Next\Forecast;
 use NobleTurn\Core\Next\Learner;
 use NobleTurn\Core\Next\Prerequisites;
+use NobleTurn\Core\Next\Ready;
 use NobleTurn\Core\Next\Required;
 use NobleTurn\Core\Next\Schedule;
 use NobleTurn\Core\Next\TestDrive;
@@ -166,6 +167,18 @@ it('gives somebody of whom nothing is known about as many lessons as learners ta
         ->and($at($usual, 0.1))->toBeLessThan(20)->and($usual->chance())->toBeLessThan(0.02)
         ->and($at($of(new Schedule(60.0, 60.0, 0.0)), 0.5))->toBeGreaterThan($at($usual, 0.5))
         ->and($at($of(new Schedule(120.0, 120.0, 60.0)), 0.5))->toBeLessThan($at($usual, 0.5));
+});
+
+it('says of today alone what a whole forecast says of today, however much is driven after it', function (): void {
+    $pack = new GreatBritain;
+    $test = new TestDrive(Scheme::byCode('gb-car'));
+    $required = Required::of($pack, Transmission::Manual);
+    $learner = new Learner([], $pack, new DateTimeImmutable('2026-05-20'));
+    foreach ([new Schedule(60.0, 60.0, 0.0), new Schedule(90.0, 240.0, 120.0)] as $schedule) {
+        expect(Forecast::today($learner, $required, $test, 1))->toEqualWithDelta(Forecast::of($learner, $required, $test, $schedule, 1)->chance(), 1e-12);
+    }
+    // Of whom nothing is marked nobody says how likely a pass is.
+    expect(Ready::chance($learner, Scheme::byCode('gb-car'), Transmission::Manual))->toBeNull();
 });
 
 it('says that nobody can say where somebody gets no better, and then nothing of how much sooner; where they do, about how many', function (): void {

@@ -80,6 +80,8 @@ export const questions = {
         queryKey: ['sites', 'plans', ways],
         queryFn: () => api.POST('/circuits/plans', { body: { ways: ways.map(({ site, from, to, routine }) => ({ site, from, to, routine })) } }),
     }),
+    /** Real tests of the school: what was expected of them, and what they were failed by. */
+    schoolTests: () => ({ queryKey: ['school', 'tests'], queryFn: () => api.GET('/school/tests') }),
     /** What went wrong on its ways, and what was timed there. */
     past: (site: string) => ({ queryKey: ['sites', site, 'past'], queryFn: () => api.GET('/sites/{site}/past', at({ site })) }),
     site: (site: string) => ({ queryKey: ['sites', site], queryFn: () => api.GET('/sites/{site}', at({ site })) }),

@@ -3,7 +3,7 @@ import { useRoutineName } from '@/rules/rules';
 import { percent } from '@/skill/words';
 import { STEP_WORDS } from '@/strip/words';
 import { DataTable } from '@/ui/DataTable';
-import { SharePicture } from './SharePicture';
+import { SharePicture } from '@/skill/SharePicture';
 
 type Failure = Teaching['failures'][number];
 

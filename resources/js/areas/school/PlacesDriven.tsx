@@ -3,7 +3,7 @@ import type { Teaching } from '@/api/types';
 import { useRoutineName } from '@/rules/rules';
 import { STEP_WORDS } from '@/strip/words';
 import { DataTable } from '@/ui/DataTable';
-import { SharePicture } from './SharePicture';
+import { SharePicture } from '@/skill/SharePicture';
 
 type Driven = Teaching['places'][number];
 

@@ -8,10 +8,18 @@ import { Causes } from './Causes';
 import { LearnersAtAGlance } from './LearnersAtAGlance';
 import { PlacesDriven } from './PlacesDriven';
 import { RoutinesTaught } from './RoutinesTaught';
+import { Tests } from './Tests';
 import { WellForetold } from './WellForetold';
 import { WhoNeedsAWord } from './WhoNeedsAWord';
 
-const VIEWS = { learners: 'Learners', word: 'Who needs a word', routines: 'Routines', causes: 'Why help is needed', places: 'Where it goes wrong' } as const;
+const VIEWS = {
+    learners: 'Learners',
+    word: 'Who needs a word',
+    routines: 'Routines',
+    causes: 'Why help is needed',
+    places: 'Where it goes wrong',
+    tests: 'Tests',
+} as const;
 
 /** What the owner sees beside them. */
 const OWNERS = { ...VIEWS, foretold: 'How well it foretells' } as const;
@@ -36,6 +44,7 @@ export function SchoolPage() {
             </header>
             {view === 'learners' && <LearnersAtAGlance />}
             {view === 'word' && <WhoNeedsAWord />}
+            {view === 'tests' && <Tests />}
             {view === 'foretold' && <WellForetold />}
             {(view === 'routines' || view === 'causes' || view === 'places') && <Taught view={view} />}
         </div>

@@ -4,6 +4,7 @@ import { Link, useNavigate, useParams } from 'react-router';
 import { api, at } from '@/api/client';
 import { questions } from '@/api/questions';
 import type { Centre } from '@/api/types';
+import { FailedBy } from '@/assessment/FailedBy';
 import { siteName } from '@/site/map';
 import { useNotice } from '@/ui/Notice';
 import { Empty, Failed, Waiting } from '@/ui/State';
@@ -132,6 +133,7 @@ function File({ centre }: { centre: Centre }) {
                     </ul>
                 </section>
             )}
+            <Taken id={centre.id} />
             <section aria-label="Usual routes" className="grid gap-1">
                 <h2 className="text-xl">Usual routes</h2>
                 {routes.length === 0 && <p className="text-quiet">None yet: plan a circuit from here and keep it as a route of this centre.</p>}
@@ -148,5 +150,17 @@ function File({ centre }: { centre: Centre }) {
             </section>
             <p className="text-quiet text-sm">What the school has seen there, not what the centre says: routes and rules change.</p>
         </article>
+    );
+}
+
+/** The tests that learners of the school took there. */
+function Taken({ id }: Pick<Centre, 'id'>) {
+    const told = useQuery(questions.schoolTests()).data?.centres.find((one) => one.id === id);
+    if (!told) return null;
+    return (
+        <section aria-label="What our learners failed by" className="grid gap-2">
+            <h2 className="text-xl">What our learners failed by</h2>
+            <FailedBy centre={told} />
+        </section>
     );
 }

@@ -47,6 +47,16 @@ describe('the file of a test centre', () => {
         expect(routes.getByRole('link', { name: 'Plan a route' }).getAttribute('href')).toContain(`from=${centre.id}`);
     });
 
+    it('has what our learners failed by there, of all the tests of the school', async () => {
+        const tests = answer('demo-school-tests');
+        server({ ...replies, 'GET school/tests': tests });
+        open(centre.id);
+        const there = within(await screen.findByRole('region', { name: 'What our learners failed by' }));
+        const here = tests.centres.find(({ id }) => id === centre.id)!;
+        expect(there.getByText(`${here.tests} tests written down`)).toBeTruthy();
+        expect(there.getAllByRole('listitem')).toHaveLength(here.steps.length);
+    });
+
     it('says what is not there: nothing written, nowhere on the map, no such centre', async () => {
         const bare = {
             ...centre,
