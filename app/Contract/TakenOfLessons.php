@@ -113,7 +113,11 @@ final class TakenOfLessons
     /** @return array<string, list<mixed>> */
     public static function promise(): array
     {
-        return ['id' => ['sometimes', 'uuid'], 'kind' => ['required', 'in:promise,homework'], 'text' => ['required', 'string', 'max:300']];
+        return [
+            'id' => ['sometimes', 'uuid'], 'kind' => ['required', 'in:promise,homework'], 'text' => ['required', 'string', 'max:300'],
+            // What the next lesson is to be about: the one that is proposed takes it up.
+            'routine' => ['sometimes', 'nullable', Rule::enum(RoutineCode::class)], 'step' => ['sometimes', 'nullable', Rule::enum(Step::class)],
+        ];
     }
 
     /** @return array<string, list<mixed>> */

@@ -10,6 +10,7 @@ use App\Marks\WhatHelped;
 use App\Models\BusyTime;
 use App\Models\Learner;
 use App\Models\Lesson;
+use App\Models\Promise;
 use App\School\CurrentSchool;
 use Illuminate\Validation\ValidationException;
 use NobleTurn\Core\Circuit\BusyHours;
@@ -17,6 +18,7 @@ use NobleTurn\Core\Circuit\Drive;
 use NobleTurn\Core\Compute\Tool\NextLessonPresenter;
 use NobleTurn\Core\Next\Learner as Known;
 use NobleTurn\Core\Next\NextLesson;
+use NobleTurn\Core\Routine\Catalogue\Catalogue;
 use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Site\Position;
 use NobleTurn\Core\Skill\RemedyEffect;
@@ -62,7 +64,7 @@ final readonly class Proposed
         $outs = $this->named('excluded', $around?->ids($excluded) ?? $excluded, $around, $pack);
         $known = $this->known($learner, $lesson, $pack, $at);
         $next = NextLesson::of(
-            $known, $at, $seconds, $debrief, [], $pins, $outs, $this->testOf($learner, $lesson), $around->stops ?? [], $around->routines ?? [], $legs, $start,
+            $known, $at, $seconds, $debrief, self::agreed($lesson, $pack), $pins, $outs, $this->testOf($learner, $lesson), $around->stops ?? [], $around->routines ?? [], $legs, $start,
         );
         $hasClutch = $lesson->vehicle->transmission === 'manual' && $lesson->vehicle->controls === 'standard';
         $helped = fn (Step $step, ?string $fault): RemedyEffect => $this->helped->of($step, $fault)['remedy'];
@@ -80,6 +82,23 @@ final readonly class Proposed
             SkillEvidence::of($learner, array_values($marked), $pack), $pack, $at, SkillEvidence::words($learner),
             Transmission::from($learner->transmission), LearnerLevel::from($learner->level),
         );
+    }
+
+    /** @return list<array{routine: RoutineCode, step: ?Step}> for this lesson in those before it, and not kept yet; what is not taught under these rules is left out */
+    private static function agreed(Lesson $lesson, RulePack $pack): array
+    {
+        $promises = Promise::query()->where('learner_id', $lesson->learner_id)->where('kind', 'promise')->whereNull('kept_at')->whereNotNull('routine')
+            ->whereIn('lesson_id', Lesson::query()->where('starts_at', '<', $lesson->starts_at)->select('id'))->orderBy('created_at')->orderBy('id')->get();
+        $agreed = [];
+        foreach ($promises as $promise) {
+            $routine = RoutineCode::from((string) $promise->routine);
+            if (! in_array($routine, $pack->lacks(), true)) {
+                $step = Step::tryFrom((string) $promise->step);
+                $agreed[] = ['routine' => $routine, 'step' => $step !== null && Catalogue::routine($routine, $pack)->has($step) ? $step : null];
+            }
+        }
+
+        return $agreed;
     }
 
     private function testOf(Learner $learner, Lesson $lesson): ?\DateTimeImmutable

@@ -247,7 +247,7 @@ final class DemoHistory
         if ($last) {
             Promise::query()->create([
                 'lesson_id' => $lesson->id, 'learner_id' => $this->learner->id, 'kind' => 'promise',
-                'text' => 'Begin with a quiet right turn before Battery Hill',
+                'text' => 'Begin with a quiet right turn before Battery Hill', 'routine' => 'turn-right',
             ]);
         }
     }

@@ -114,6 +114,8 @@ it('says of what is taken what the rules say', function (array $rules, mixed $va
         ->and(validator((array) $value, $rules)->passes())->toBe($fits);
 })->with([
     'a promise' => [TakenOfLessons::promise(), ['kind' => 'promise', 'text' => 'x'], true],
+    'about a step of a routine' => [TakenOfLessons::promise(), ['kind' => 'promise', 'text' => 'x', 'routine' => 'turn-left', 'step' => 'look'], true],
+    'about what is no routine' => [TakenOfLessons::promise(), ['kind' => 'promise', 'text' => 'x', 'routine' => 'dance'], false],
     'of no kind' => [TakenOfLessons::promise(), ['kind' => 'vow', 'text' => 'x'], false],
     'without words' => [TakenOfLessons::promise(), ['kind' => 'promise'], false],
     'too long' => [TakenOfLessons::promise(), ['kind' => 'promise', 'text' => str_repeat('x', 301)], false],

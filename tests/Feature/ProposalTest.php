@@ -93,6 +93,31 @@ it('plans again with what is pinned and without what is not wanted, and refuses 
     ($this->proposal)(['pinned' => "{$foreign}~s~e~emerge-right"])->assertUnprocessable();
 });
 
+it('takes up what was agreed for it by name, until that is kept, and nothing agreed after it or for others', function (): void {
+    $before = ($this->lesson)('2026-05-13T10:00:00Z', 'done');
+    // Everything alike: without a word nothing speaks for the lane change.
+    ($this->driven)($before, ['turn-left', 'turn-right', 'emerge-left', 'emerge-right', 'lane-change-left', 'roundabout'], 'prompted');
+    $aims = fn (): array => array_column(($this->proposal)()->assertOk()->json('aims'), 'reason', 'routine');
+    $agree = fn (Lesson $lesson, array $more): string => $this->postJson("api/lessons/{$lesson->id}/promises", $more + ['kind' => 'promise', 'text' => 'x'])
+        ->assertCreated()->json('id');
+    expect($aims())->not->toContain('agreed');
+    $promise = $agree($before, ['routine' => 'lane-change-left', 'step' => 'mirrors']);
+    expect($aims())->toMatchArray(['lane-change-left' => 'agreed']);
+    $aim = collect(($this->proposal)()->json('aims'))->firstWhere('routine', 'lane-change-left');
+    expect($aim['step'])->toBe('mirrors')->and($aim['message'])->toContain('agreed last time');
+    $this->patchJson("api/promises/{$promise}", ['kept' => true])->assertOk();
+    expect($aims())->not->toContain('agreed');
+    // Homework is done at home, a later lesson comes later, and words alone name nothing.
+    $agree($before, ['kind' => 'homework', 'routine' => 'turn-left']);
+    $agree(($this->lesson)('2026-05-27T10:00:00Z'), ['routine' => 'turn-left']);
+    $agree($before, []);
+    $this->postJson("api/lessons/{$before->id}/promises", ['kind' => 'promise', 'text' => 'x', 'step' => 'look'])->assertUnprocessable()
+        ->assertJsonValidationErrorFor('routine');
+    // Not taught under these rules: nothing to propose, and nothing that breaks.
+    $agree($before, ['routine' => 'all-way-stop']);
+    expect($aims())->not->toContain('agreed');
+});
+
 it('has an aim for a beginner, and for whoever begins nobody knows where', function (): void {
     ($this->site)('Ropewalk Cross', 49.215);
     expect(($this->proposal)()->assertOk()->json())->toMatchArray(['ways' => [], 'is_placed' => true])

@@ -65,7 +65,7 @@ final class Lessons
             ]),
             'Promised' => Out::object([
                 'id' => Shapes::id(), 'lesson_id' => Shapes::id(), 'kind' => Out::choice(['promise', 'homework']), 'text' => Out::text(''),
-                'kept_at' => Shapes::moment(nullable: true),
+                'routine' => Shapes::refOrNull('RoutineCode'), 'step' => Shapes::refOrNull('Step'), 'kept_at' => Shapes::moment(nullable: true),
             ]),
             'Remedy' => Out::object([
                 'id' => Shapes::id(), 'lesson_id' => Shapes::id(), 'routine' => Shapes::ref('RoutineCode'), 'step' => Shapes::ref('Step'),

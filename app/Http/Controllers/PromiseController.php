@@ -19,6 +19,9 @@ final class PromiseController extends Controller
     {
         Gate::authorize('update', $lesson);
         $said = $request->validate(TakenOfLessons::promise());
+        if (isset($said['step']) && ! isset($said['routine'])) {
+            throw ValidationException::withMessages(['routine' => 'must be said with the step: of which routine it is.']);
+        }
         // Written without signal it has a number already, and may arrive twice.
         $known = isset($said['id']) ? Promise::query()->withoutGlobalScopes()->whereKey($said['id'])->first() : null;
         if ($known !== null && $known->lesson_id !== $lesson->id) {

@@ -144,7 +144,7 @@ final class Show
     /** @return array<string, mixed> */
     public static function promise(Promise $promise): array
     {
-        return [...$promise->only(['id', 'lesson_id', 'kind', 'text']), 'kept_at' => $promise->kept_at?->toIso8601ZuluString()];
+        return [...$promise->only(['id', 'lesson_id', 'kind', 'text', 'routine', 'step']), 'kept_at' => $promise->kept_at?->toIso8601ZuluString()];
     }
 
     /** @return array<string, mixed> */

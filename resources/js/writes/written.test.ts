@@ -4,7 +4,15 @@ import { answer, server } from '@/testing/answers';
 import { sendWritten, withWritten, wordsOf, type Written } from './written';
 
 const lesson: Lesson = answer('demo-lesson-planned');
-const promise: Promised = { id: '01a22249-0000-7000-8000-000000000001', lesson_id: lesson.id, kind: 'homework', text: 'Say the mirrors aloud', kept_at: null };
+const promise: Promised = {
+    id: '01a22249-0000-7000-8000-000000000001',
+    lesson_id: lesson.id,
+    kind: 'homework',
+    text: 'Say the mirrors aloud',
+    routine: 'turn-left',
+    step: 'mirrors',
+    kept_at: null,
+};
 const remedy: Lesson['remedies'][number] = {
     id: '01a22249-0000-7000-8000-000000000002',
     lesson_id: lesson.id,
@@ -81,7 +89,11 @@ describe('what was written, sent', () => {
             ['PATCH', `lessons/${lesson.id}`, { aim_step: 'speed' }],
             ['PATCH', `lessons/${lesson.id}`, { state: 'done' }],
             ['PATCH', `lessons/${lesson.id}`, { went_well: 'The look', worked_on: null, self_rating: { look: 'unaided' } }],
-            ['POST', `lessons/${lesson.id}/promises`, { id: promise.id, kind: 'homework', text: 'Say the mirrors aloud' }],
+            [
+                'POST',
+                `lessons/${lesson.id}/promises`,
+                { id: promise.id, kind: 'homework', text: 'Say the mirrors aloud', routine: 'turn-left', step: 'mirrors' },
+            ],
             ['DELETE', `promises/${promise.id}`, undefined],
             ['POST', `promises/${promise.id}/restore`, undefined],
             ['PATCH', `promises/${promise.id}`, { kept: true }],

@@ -66,8 +66,8 @@ export async function sendWritten(lesson: string, written: Written): Promise<unk
         case 'facts':
             return api.PATCH('/lessons/{lesson}', { ...at({ lesson }), body: written.facts });
         case 'promise': {
-            const { id, kind, text } = written.promise;
-            return api.POST('/lessons/{lesson}/promises', { ...at({ lesson }), body: { id, kind, text } });
+            const { id, kind, text, routine, step } = written.promise;
+            return api.POST('/lessons/{lesson}/promises', { ...at({ lesson }), body: { id, kind, text, routine, step } });
         }
         case 'promise-off':
             return off(api.DELETE('/promises/{promise}', at({ promise: written.promise.id })));

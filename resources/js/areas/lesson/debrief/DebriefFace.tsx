@@ -1,14 +1,12 @@
-import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import type { Lesson, Promised } from '@/api/types';
+import type { Lesson } from '@/api/types';
 import { useMarksQueue } from '@/queue/marks';
 import { driven, withMade } from '@/queue/standing';
-import { uuid7 } from '@/queue/uuid';
-import { useNotice } from '@/ui/Notice';
 import { useLesson } from '../useLesson';
 import { AimFirst } from './AimFirst';
 import { FaultsSeen } from './FaultsSeen';
 import { OpenMoments } from './OpenMoments';
+import { PromiseList } from './PromiseList';
 import { RoundsTable } from './RoundsTable';
 import { SelfRating } from './SelfRating';
 import { Suggestion } from './Suggestion';
@@ -63,54 +61,5 @@ export function DebriefFace({ lesson }: { lesson: Lesson }) {
                 </button>
             </div>
         </div>
-    );
-}
-
-function PromiseList({ lesson, kind, title, add }: { lesson: Lesson; kind: Promised['kind']; title: string; add: string }) {
-    const { put } = useLesson(lesson.id);
-    const notice = useNotice();
-    const [text, setText] = useState('');
-    const keep = async () => {
-        if (!text.trim()) return;
-        await put({ kind: 'promise', promise: { id: uuid7(), lesson_id: lesson.id, kind, text: text.trim(), kept_at: null } });
-        setText('');
-    };
-    const drop = async (promise: Promised) => {
-        await put({ kind: 'promise-off', promise });
-        notice({ text: 'Taken off.', undo: () => void put({ kind: 'promise-back', promise }) });
-    };
-    return (
-        <section aria-label={title} className="grid content-start gap-2">
-            <h2 className="text-lg">{title}</h2>
-            <ul>
-                {lesson.promises
-                    .filter((promise) => promise.kind === kind)
-                    .map((promise) => (
-                        <li key={promise.id} className="border-hair flex min-h-12 items-center gap-3 border-b">
-                            <span className="flex-1">{promise.text}</span>
-                            <button
-                                type="button"
-                                className="screen-only min-h-12 min-w-12"
-                                aria-label={`Take off: ${promise.text}`}
-                                onClick={() => void drop(promise)}
-                            >
-                                ✕
-                            </button>
-                        </li>
-                    ))}
-            </ul>
-            <form
-                className="screen-only flex gap-2"
-                onSubmit={(event) => {
-                    event.preventDefault();
-                    void keep();
-                }}
-            >
-                <input className="entry" aria-label={add} placeholder={add} maxLength={300} value={text} onChange={(event) => setText(event.target.value)} />
-                <button type="submit" className="key" disabled={!text.trim()}>
-                    Add
-                </button>
-            </form>
-        </section>
     );
 }
