@@ -64,7 +64,8 @@ final readonly class Proposed
         $outs = $this->named('excluded', $around?->ids($excluded) ?? $excluded, $around, $pack);
         $known = $this->known($learner, $lesson, $pack, $at);
         $next = NextLesson::of(
-            $known, $at, $seconds, $debrief, self::agreed($lesson, $pack), $pins, $outs, $this->testOf($learner, $lesson), $around->stops ?? [], $around->routines ?? [], $legs, $start,
+            $known, $at, $seconds, $debrief, self::agreed($lesson, $pack), $pins, $outs, $this->testOf($learner, $lesson), $around->stops ?? [],
+            $around->routines ?? [], $legs, $start,
         );
         $hasClutch = $lesson->vehicle->transmission === 'manual' && $lesson->vehicle->controls === 'standard';
         $helped = fn (Step $step, ?string $fault): RemedyEffect => $this->helped->of($step, $fault)['remedy'];
@@ -84,7 +85,11 @@ final readonly class Proposed
         );
     }
 
-    /** @return list<array{routine: RoutineCode, step: ?Step}> for this lesson in those before it, and not kept yet; what is not taught under these rules is left out */
+    /**
+     * What was agreed for this lesson in those before it, and is not kept yet; what is not taught under these rules is left out.
+     *
+     * @return list<array{routine: RoutineCode, step: ?Step}>
+     */
     private static function agreed(Lesson $lesson, RulePack $pack): array
     {
         $promises = Promise::query()->where('learner_id', $lesson->learner_id)->where('kind', 'promise')->whereNull('kept_at')->whereNotNull('routine')

@@ -34,9 +34,11 @@ final class PastOfSite
         $here = Place::withTrashed()->whereIn('same_as_id', $places->keys())->pluck('same_as_id', 'id')->all()
             + array_combine($places->modelKeys(), $places->modelKeys());
         $rounds = Round::query()->toBase()->join('lessons', 'lessons.id', '=', 'rounds.lesson_id')->join('learners', 'learners.id', '=', 'lessons.learner_id')
-            ->whereIn('rounds.place_id', array_keys($here))->where('rounds.school_id', $site->school_id)->orderByDesc('rounds.began_at')->limit(self::MOST_ROUNDS)
+            ->whereIn('rounds.place_id', array_keys($here))->where('rounds.school_id', $site->school_id)
+            ->orderByDesc('rounds.began_at')->limit(self::MOST_ROUNDS)
             ->get(['rounds.id', 'rounds.place_id', 'rounds.began_at', 'lessons.learner_id', 'learners.level'])->keyBy('id');
-        $marks = Mark::query()->toBase()->whereIn('marks.round_id', $rounds->keys())->whereIn('marks.kind', ['step', 'taught', 'count'])->tap(StandingMarks::only(...))
+        $marks = Mark::query()->toBase()->whereIn('marks.round_id', $rounds->keys())
+            ->whereIn('marks.kind', ['step', 'taught', 'count'])->tap(StandingMarks::only(...))
             ->get(['marks.round_id', 'marks.kind', 'marks.step', 'outcome', 'out_of_order', 'fault', 'effect', 'what', 'number', 'seconds']);
         $timed = [];
         foreach ($marks->where('what', 'length') as $mark) {
@@ -49,12 +51,16 @@ final class PastOfSite
         $wrong = $marks->where('kind', 'step')->filter(static fn (object $mark): bool => ! $taught->has($mark->round_id)
             && MarkLog::step($mark)->support() >= Outcome::Prompted->stepsFromUnaided())->groupBy('round_id');
 
-        return array_values($rounds->groupBy(static fn (object $round): string => $here[$round->place_id])->map(static fn (Collection $of, string $place): array => [
+        $byPlace = $rounds->groupBy(static fn (object $round): string => $here[$round->place_id]);
+
+        return array_values($byPlace->map(static fn (Collection $of, string $place): array => [
             'from' => (string) $places[$place]->from_arm, 'to' => (string) $places[$place]->to_arm, 'routine' => $places[$place]->routine,
             'rounds' => $of->count(), 'taught' => $of->filter(static fn (object $round): bool => $taught->has($round->id))->count(),
             'learners' => $of->unique('learner_id')->count(), 'levels' => $of->unique('learner_id')->countBy('level')->all(),
             'last_on' => substr((string) $of->max('began_at'), 0, 10), 'wrong' => self::wrong($of, $wrong),
-            'lengths' => array_slice(array_merge(...$of->map(static fn (object $round): array => $timed[$round->id] ?? [])->values()->all()), 0, self::MOST_LENGTHS),
+            'lengths' => array_slice(
+                array_merge(...$of->map(static fn (object $round): array => $timed[$round->id] ?? [])->values()->all()), 0, self::MOST_LENGTHS,
+            ),
         ])->sortByDesc('rounds')->all());
     }
 

@@ -160,7 +160,8 @@ final class DrivenRounds
             ->havingRaw("SUM(marks.kind = 'taught') = 0 AND SUM(marks.kind NOT IN ('taught', 'place')) > 0")
             ->selectRaw(
                 // A place that was said afterwards stands instead; of one round at most one such mark stands. One that turned out to be another is that.
-                "COALESCE(MAX(IF(marks.kind = 'place', COALESCE(said.same_as_id, marks.place_id), NULL)), begun.same_as_id, rounds.place_id) AS place_id, rounds.routine, lessons.learner_id, "
+                "COALESCE(MAX(IF(marks.kind = 'place', COALESCE(said.same_as_id, marks.place_id), NULL)), begun.same_as_id, rounds.place_id) AS place_id, "
+                    .'rounds.routine, lessons.learner_id, '
                     .$marked
                     .' AS marked, '
                     .$bits(self::HELPED)

@@ -5,12 +5,12 @@ namespace App\School;
 use App\Models\Assessment;
 use App\Models\Centre;
 use Illuminate\Support\Collection;
-use NobleTurn\Core\Assessment\FailedBy;
-use NobleTurn\Core\Assessment\HeldAgainst;
 use NobleTurn\Core\Assessment\MarkedFault;
 use NobleTurn\Core\Assessment\Result;
 use NobleTurn\Core\Assessment\Scheme;
 use NobleTurn\Core\Assessment\Severity;
+use NobleTurn\Core\School\FailedBy;
+use NobleTurn\Core\School\HeldAgainst;
 use NobleTurn\Core\Trade\Effect;
 use NobleTurn\Core\Trade\RoutineCode;
 use NobleTurn\Core\Trade\Step;
@@ -53,7 +53,8 @@ final class SchoolTests
         ])->all()));
 
         return [
-            'tests' => $tests->count(), 'passed' => $tests->count() < self::LEAST ? null : $failed->passed, 'known' => $failed->known, 'least' => FailedBy::TESTS,
+            'tests' => $tests->count(), 'passed' => $tests->count() < self::LEAST ? null : $failed->passed,
+            'known' => $failed->known, 'least' => FailedBy::TESTS,
             'steps' => $failed->isEnough() ? array_map(static fn (array $one): array => [
                 'step' => $one['step']->value, 'routine' => $one['routine']?->value, 'share' => $one['share'],
             ], $failed->steps) : [],

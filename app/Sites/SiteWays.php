@@ -106,10 +106,16 @@ final readonly class SiteWays
         }
     }
 
-    /** @return array<string, int> the names of used ways that are no more, or are another routine now, with the number of lessons to come they are planned in */
+    /**
+     * Used ways that are no more, or are another routine now, and are planned in lessons to come.
+     *
+     * @return array<string, int> the number of those lessons, by the name of the way
+     */
     public function missed(): array
     {
-        $lost = $this->site->places()->get()->reject(fn (Place $place): bool => $this->teach((string) $place->from_arm, (string) $place->to_arm, $place->routine));
+        $lost = $this->site->places()->get()->reject(
+            fn (Place $place): bool => $this->teach((string) $place->from_arm, (string) $place->to_arm, $place->routine),
+        );
         $planned = PlannedItem::query()->whereIn('place_id', $lost->modelKeys())
             ->whereIn('lesson_id', Lesson::query()->where('starts_at', '>', now())->select('id'))->get(['place_id', 'lesson_id'])->groupBy('place_id');
 

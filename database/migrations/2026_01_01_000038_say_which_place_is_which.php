@@ -10,7 +10,8 @@ return new class extends RepeatableMigration
     public function up(): void
     {
         $this->addColumns(
-            'places', 'same_as_id', 'ADD same_as_id UUID NULL, ADD CONSTRAINT places_same_as FOREIGN KEY (school_id, same_as_id) REFERENCES places (school_id, id)',
+            'places', 'same_as_id',
+            'ADD same_as_id UUID NULL, ADD CONSTRAINT places_same_as FOREIGN KEY (school_id, same_as_id) REFERENCES places (school_id, id)',
         );
     }
 

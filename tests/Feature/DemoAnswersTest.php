@@ -34,8 +34,8 @@ it('answers a day of the demo as it was recorded', function (): void {
         ->firstWhere('rounds_count', '>', 5);
     $learner = $driven->learner_id;
     $cell = collect($this->getJson("api/learners/{$learner}/skill")->json('cells'))->sortByDesc('evidence')->first();
-    $tested = Assessment::query()->whereHas('learner', static fn ($learner) => $learner->whereNull('deleted_at'))->where('kind', 'test')->where('result', 'fail')
-        ->firstOrFail()->learner_id;
+    $tested = Assessment::query()->whereHas('learner', static fn ($learner) => $learner->whereNull('deleted_at'))
+        ->where('kind', 'test')->where('result', 'fail')->firstOrFail()->learner_id;
     $site = Site::query()->where('name', 'Ropewalk at Mole Street')->firstOrFail()->id;
     $drivenAt = Site::query()->where('name', 'Chandlers Row into Quay Street')->firstOrFail()->id;
     $few = static fn (int $many): Closure => static fn (array $list): array => array_slice($list, 0, $many);

@@ -99,5 +99,6 @@ it('holds what was said against what came, with archived learners and without er
         ->and($held['passed'])->toMatchArray(['count' => 17, 'of' => 20])->and($held['message'])->toContain('about as many');
     ($this->within)(static fn () => Assessment::query()->first()?->delete());
     expect(($this->within)(SchoolTests::told(...))['held']['tests'])->toBe(19);
-    $this->actingAs($this->user($this->school(), 'owner'))->getJson('api/school/tests')->assertOk()->assertJsonPath('held.tests', 0)->assertJsonPath('centres', []);
+    $this->actingAs($this->user($this->school(), 'owner'))->getJson('api/school/tests')->assertOk()->assertJsonPath('held.tests', 0)
+        ->assertJsonPath('centres', []);
 });

@@ -190,7 +190,8 @@ it('keeps what instructors say of a way: a note, and how hard they find it', fun
     expect($site['remarks'])->toBe([$said]);
     $way = fn (): array => array_values(array_filter($this->getJson('api/sites')->json('0.ways'), static fn (array $one): bool => $one['to'] === 'e'))[0];
     // Their word is the middle of what is called that, on the scale of the score.
-    expect($way())->toMatchArray(['words' => 'hard', 'overruled' => true, 'note' => 'buses at ten past', 'score' => NobleTurn\Core\Plan\Difficulty::middleOf('hard')])
+    $hard = NobleTurn\Core\Plan\Difficulty::middleOf('hard');
+    expect($way())->toMatchArray(['words' => 'hard', 'overruled' => true, 'note' => 'buses at ten past', 'score' => $hard])
         // What a drawing does not say anew stands.
         ->and(($this->redraw)($site, Routes::ARMS)->json('remarks'))->toBe([$said])
         ->and($this->putJson("api/sites/{$site['id']}", ['remarks' => [], 'name' => 'x', 'kind' => 'junction', 'arms' => Routes::ARMS])->json('remarks'))
@@ -313,7 +314,9 @@ describe('a site that was met twice', function (): void {
         // And so it stays where that is one with yet another; taken out again it is a place of its own.
         $third = ($this->draw)(['name' => 'A third drawing']);
         $last = ($this->way)($third, 's', 'e');
-        $this->postJson("api/sites/{$third['id']}/merge", ['other' => $this->into['id'], 'ways' => [['place_id' => $here, 'from' => 's', 'to' => 'e']]])->assertOk();
+        $this->postJson("api/sites/{$third['id']}/merge", [
+            'other' => $this->into['id'], 'ways' => [['place_id' => $here, 'from' => 's', 'to' => 'e']],
+        ])->assertOk();
         expect($drivenAt())->toBe([[$last, 3]])->and($places())->toBe([$last])
             ->and($this->getJson("api/sites/{$third['id']}/past")->json('0.rounds'))->toBe(3);
         $this->postJson("api/places/{$there}/restore")->assertOk();

@@ -123,7 +123,8 @@ final class Places
             'SiteLine' => Out::object($site + [
                 'arms' => Out::list(Out::object(['id' => Out::text(''), 'name' => Out::text(''), 'bearing_deg' => Out::number('clockwise from north')])),
                 'ways' => Out::list(Out::object($way + [
-                    'score' => Out::number('how hard, 0 to under 1: where an instructor says so, the middle of what is called that'), 'words' => Out::choice(['easy', 'middling', 'hard']),
+                    'score' => Out::number('how hard, 0 to under 1: where an instructor says so, the middle of what is called that'),
+                    'words' => Out::choice(['easy', 'middling', 'hard']),
                     'overruled' => Out::flag('an instructor says how hard it is'), 'note' => Out::text('of an instructor', nullable: true),
                 ])),
                 'used' => Out::integer('ways that lessons use'),

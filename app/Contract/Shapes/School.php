@@ -129,7 +129,8 @@ final class School
             'SchoolTests' => Out::object([
                 'held' => Out::object([
                     'tests' => Out::integer('of which something was marked before'), 'enough' => Out::flag('to say anything'),
-                    'expected' => Out::number('passes that the marks let expect', nullable: true), 'passed' => $shareOrNull, 'message' => Out::text('a sentence'),
+                    'expected' => Out::number('passes that the marks let expect', nullable: true), 'passed' => $shareOrNull,
+                    'message' => Out::text('a sentence'),
                     'bins' => Out::list(Out::object([
                         'from' => Out::number('the chance that was said, at the least'), 'until' => Out::number('and under'),
                         'said' => Out::number('their mean'), 'passed' => Shapes::ref('Share'),

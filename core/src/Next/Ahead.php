@@ -20,7 +20,7 @@ final class Ahead
      */
     private const CEILING = 4.8;
 
-    private const LEARNERS_DIFFER = 1.0;
+    private const LEARNERS_DIFFER = 0.7;
 
     private const STEPS_DIFFER = 0.5;
 

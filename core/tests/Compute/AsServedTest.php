@@ -12,7 +12,8 @@ use NobleTurn\Core\Tests\Inputs;
 it('answers the same the hundredth time, in a process set as the server’s', function (string $tool, int $times): void {
     $flags = file(dirname(__DIR__, 3).'/bin/lib/php-served', FILE_IGNORE_NEW_LINES) ?: [];
     $code = sprintf(
-        'require %s; $asked = json_decode(%s, true); for ($i = 0; $i < %d; $i++) { $said[md5(json_encode(%s::run(%s, $asked)))] = 1; } echo implode(",", array_keys($said));',
+        'require %s; $asked = json_decode(%s, true); for ($i = 0; $i < %d; $i++) { $said[md5(json_encode(%s::run(%s, $asked)))] = 1; } '
+            .'echo implode(",", array_keys($said));',
         var_export(dirname(__DIR__, 3).'/vendor/autoload.php', true), var_export(json_encode(Inputs::LEAST[$tool]), true), $times, Toolbox::class,
         var_export($tool, true),
     );

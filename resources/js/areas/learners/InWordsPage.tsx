@@ -3,10 +3,12 @@ import { questions } from '@/api/questions';
 import type { ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
 import type { Skill, SkillCell } from '@/api/types';
-import type { LearnerRecord, RoutineCode } from '@/api/types';
+import type { LearnerRecord, ProposedLesson, RoutineCode } from '@/api/types';
 import { useRoutineName } from '@/rules/rules';
+import { useClock } from '@/session/session';
 import { ago, LEVEL_WORDS, mostOf } from '@/skill/words';
 import { STEP_WORDS } from '@/strip/words';
+import { useNow } from '@/ui/useNow';
 import { Failed, Waiting } from '@/ui/State';
 
 const FEW = 6;
@@ -48,6 +50,7 @@ function Words({ learner, skill }: { learner: LearnerRecord; skill: Skill }) {
                     </button>
                 </div>
             </header>
+            <NextLesson learner={learner} />
             {skill.cells.length === 0 && <p>Nothing has been marked yet. After the first lessons this page says what goes well and what comes next.</p>}
             {skill.cells.length > 0 && (
                 <>
@@ -87,6 +90,36 @@ function Words({ learner, skill }: { learner: LearnerRecord; skill: Skill }) {
                 instructor says.
             </p>
         </article>
+    );
+}
+
+/** Why something is proposed, as it is said to the learner. */
+const WHY: Record<ProposedLesson['aims'][number]['reason'], string> = {
+    gain: 'a few rounds more of it help you most now',
+    fading: 'you have not driven it for a while',
+    agreed: 'as you two agreed',
+    'never-done': 'for the first time',
+    pinned: 'your instructor chose it',
+    'test-soon': 'your test asks for it',
+};
+
+/** The lesson that comes next: when, and what for; as the record proposes it where nobody has written an aim. */
+function NextLesson({ learner }: { learner: LearnerRecord }) {
+    const name = useRoutineName();
+    const clock = useClock();
+    const now = useNow().getTime();
+    const next = learner.lessons
+        .filter(({ state, starts_at }) => state === 'booked' && Date.parse(starts_at) > now)
+        .sort((one, other) => Date.parse(one.starts_at) - Date.parse(other.starts_at))[0];
+    const { data } = useQuery({ ...questions.proposal(next?.id ?? '', { pinned: [], excluded: [] }), enabled: next !== undefined && next.aim === null });
+    if (!next) return null;
+    const aims = next.aim
+        ? [next.aim]
+        : (data?.aims ?? []).map(({ routine, step, reason }) => `${name(routine)}, ${STEP_WORDS[step].toLowerCase()} above all: ${WHY[reason]}`);
+    return (
+        <Part title={`Next lesson: ${clock.day(next.starts_at)}, ${clock.time(next.starts_at)}`} none="What it is for you two say when it begins.">
+            {aims}
+        </Part>
     );
 }
 

@@ -1,4 +1,6 @@
+import { useQueries, useQueryClient } from '@tanstack/react-query';
 import { Link } from 'react-router';
+import { questions } from '@/api/questions';
 import type { Between, BusyTime, LessonLine } from '@/api/types';
 import { busyWords, entriesOf } from '@/diary/entries';
 import { stateWords } from '@/diary/stateWords';
@@ -17,6 +19,7 @@ interface Props {
 export function DayLine({ lessons, busy, between, nextId }: Props) {
     const clock = useClock();
     const entries = entriesOf(lessons, busy);
+    const proposed = useProposed(lessons.filter((lesson) => !isOver(lesson) && lesson.aim === null).map(({ id }) => id));
     return (
         <ol className="flex flex-col gap-2 lg:flex-row lg:gap-0" aria-label="The day">
             {entries.map(({ id, from, until, lesson, busy: held }, i) => {
@@ -38,6 +41,7 @@ export function DayLine({ lessons, busy, between, nextId }: Props) {
                                 <span className="text-quiet block text-sm">
                                     {[`${lesson.lasts_minutes} min`, stateWords(lesson.state)].filter(Boolean).join(' · ')}
                                 </span>
+                                {!isOver(lesson) && <AimOf aim={lesson.aim ?? proposed[id]} />}
                             </Link>
                         ) : (
                             <div
@@ -53,6 +57,23 @@ export function DayLine({ lessons, busy, between, nextId }: Props) {
                 );
             })}
         </ol>
+    );
+}
+
+/** What a lesson is for, or could be. */
+const AimOf = ({ aim }: { aim: string | undefined }) => (aim ? <span className="line-clamp-2 block text-sm leading-snug">{aim}</span> : null);
+
+/** What lessons without an aim could be for, by lesson: asked one after the other, for each takes the server a moment. */
+function useProposed(ids: string[]): Record<string, string> {
+    const client = useQueryClient();
+    const asked = (id: string) => questions.proposal(id, { pinned: [], excluded: [] });
+    const isAsked = (id: string | undefined) => id === undefined || (client.getQueryState(asked(id).queryKey)?.status ?? 'pending') !== 'pending';
+    const answers = useQueries({ queries: ids.map((id, i) => ({ ...asked(id), enabled: isAsked(ids[i - 1]) })) });
+    return Object.fromEntries(
+        answers.flatMap(({ data, status }, i) => {
+            const first = data?.aims[0];
+            return status === 'success' && first ? [[ids[i]!, `Proposed: ${first.message}`]] : [];
+        }),
     );
 }
 

@@ -1,10 +1,13 @@
+import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
+import { questions } from '@/api/questions';
 import type { Lesson } from '@/api/types';
 import { useRoutineName, useRules } from '@/rules/rules';
 import { useClock } from '@/session/session';
 import { STEP_WORDS } from '@/strip/words';
 import { partsOf } from '../plan/parts';
 import { SheetPlace } from './SheetPlace';
+import { ProposedAim } from '../plan/ProposedAim';
 import { ShownLesson } from '../ShownLesson';
 
 /** The whole lesson on paper: aim, times, and every place with its sketch, strip and steps; nothing is folded. */
@@ -43,6 +46,7 @@ function Sheet({ lesson }: { lesson: Lesson }) {
                     {lesson.aim ?? 'not written yet'}
                     {works_words && <span className="text-quiet block font-normal">Works on: {works_words}</span>}
                 </dd>
+                <FromTheRecord lesson={lesson} />
                 {lesson.promised_before.length > 0 && (
                     <>
                         <dt className="text-quiet">Agreed last time</dt>
@@ -80,5 +84,28 @@ function Sheet({ lesson }: { lesson: Lesson }) {
             ))}
             <p className="text-quiet text-sm">Teaching aids: conditions, the law of the place and the licensed instructor’s judgement come first.</p>
         </article>
+    );
+}
+
+/** Whoever takes over reads why, and what helps: what the record proposes for this lesson, as long as it is to come. */
+function FromTheRecord({ lesson }: { lesson: Lesson }) {
+    const { data } = useQuery({ ...questions.proposal(lesson.id, { pinned: [], excluded: [] }), enabled: lesson.state === 'booked' });
+    if (!data || data.aims.length === 0) return null;
+    return (
+        <>
+            <dt className="text-quiet">From the record</dt>
+            <dd>
+                <ul className="grid gap-2">
+                    {data.aims.map((aim) => (
+                        <ProposedAim key={aim.routine} aim={aim} isMet={false} />
+                    ))}
+                    {data.lacking
+                        .filter(({ possible }) => possible)
+                        .map((one) => (
+                            <li key={one.condition}>{one.message}</li>
+                        ))}
+                </ul>
+            </dd>
+        </>
     );
 }

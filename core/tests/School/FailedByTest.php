@@ -2,11 +2,11 @@
 
 declare(strict_types=1);
 
-use NobleTurn\Core\Assessment\FailedBy;
 use NobleTurn\Core\Assessment\MarkedFault;
 use NobleTurn\Core\Assessment\Result;
 use NobleTurn\Core\Assessment\Scheme;
 use NobleTurn\Core\Assessment\Severity;
+use NobleTurn\Core\School\FailedBy;
 use NobleTurn\Core\Trade\RoutineCode;
 use NobleTurn\Core\Trade\Step;
 
@@ -34,7 +34,9 @@ it('counts what decided, and not what was written beside it', function (): void 
         testTaken([], false),
     ]);
     expect($found->passed->count)->toBe(2)->and($found->passed->of)->toBe(6)->and($found->known)->toBe(3)->and($found->isEnough())->toBeFalse()
-        ->and(array_map(static fn (array $one): array => [$one['step']->value, $one['routine']?->value, $one['share']->count, $one['share']->of], $found->steps))
+        ->and(array_map(
+            static fn (array $one): array => [$one['step']->value, $one['routine']?->value, $one['share']->count, $one['share']->of], $found->steps,
+        ))
         // Twice in one test is one test.
         ->toBe([['look', 'emerge-right', 2, 3], ['position', 'roundabout', 1, 3]]);
 });

@@ -2,9 +2,8 @@
 
 declare(strict_types=1);
 
-namespace NobleTurn\Core\Assessment;
+namespace NobleTurn\Core\School;
 
-use NobleTurn\Core\School\Share;
 use NobleTurn\Core\Skill\Belief;
 
 /**
@@ -18,7 +17,10 @@ final readonly class HeldAgainst
 
     private const BINS = 5;
 
-    /** @param  list<array{from: float, until: float, said: float, passed: Share}>  $bins  those that hold a test, the least likely first; said is the mean of its chances */
+    /**
+     * @param  list<array{from: float, until: float, said: float, passed: Share}>  $bins  those that hold a test, the least likely first; said is the
+     *                                                                                      mean of its chances
+     */
     private function __construct(public int $tests, public float $expected, public float $spread, public ?Share $passed, public array $bins)
     {
     }

@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-namespace NobleTurn\Core\Assessment;
+namespace NobleTurn\Core\School;
 
-use NobleTurn\Core\School\Share;
+use NobleTurn\Core\Assessment\Result;
 use NobleTurn\Core\Trade\RoutineCode;
 use NobleTurn\Core\Trade\Step;
 

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use NobleTurn\Core\Assessment\HeldAgainst;
+use NobleTurn\Core\School\HeldAgainst;
 
 /** @return list<array{chance: float, passed: bool}> so many tests of that chance, of which so many were passed */
 function heldTests(float $chance, int $tests, int $passed): array
@@ -22,7 +22,8 @@ it('says how many of those said to be 80 per cent ready passed, with what the sh
     expect(array_column($held->bins, 'from'))->toEqual([0.0, 0.8])
         ->and([$held->bins[1]['passed']->count, $held->bins[1]['passed']->of])->toBe([15, 20])->and($held->bins[1]['said'])->toEqualWithDelta(0.8, 1e-9)
         ->and($held->bins[1]['passed']->low)->toBeLessThan(0.75)->and($held->bins[1]['passed']->high)->toBeGreaterThan(0.75)
-        ->and($held->expected)->toEqualWithDelta(17.0, 1e-9)->and($held->message())->toBe('17 of 30 passed; 17.0 were expected: about as many as the marks let expect.');
+        ->and($held->expected)->toEqualWithDelta(17.0, 1e-9)
+        ->and($held->message())->toBe('17 of 30 passed; 17.0 were expected: about as many as the marks let expect.');
     // What is certain to the last lies in the last bin.
     expect(HeldAgainst::of(heldTests(1.0, 3, 3))->bins[0])->toMatchArray(['from' => 0.8, 'until' => 1.0]);
 });
