@@ -18,6 +18,7 @@ use NobleTurn\Core\Rules\Source;
 use NobleTurn\Core\Rules\StepCount;
 use NobleTurn\Core\Trade\Step;
 use NobleTurn\Core\Trade\Surface;
+use NobleTurn\Core\Vehicle\Handling;
 
 /**
  * Plans an approach backwards from the line: the latest comfortable way to do the routine at the
@@ -53,7 +54,7 @@ final class ApproachPlanner
             gears: $gears,
             path: LateralPath::for($chain),
             conflicts: Clashes::in($fitting),
-            warnings: [...self::warnings($chain, $room !== null && $sayAt > $room, $sign), ...AtTheLine::warnings($chain)],
+            warnings: [...self::warnings($chain, $room !== null && $sayAt > $room, $sign), ...AtTheLine::warnings($chain), ...LongVehicle::warnings($chain)],
             assumptions: self::assumptions($chain),
             card: $card,
             gearStep: $gearAt === null ? null : self::gearStep($chain, $gears, $gearAt),
@@ -180,8 +181,9 @@ final class ApproachPlanner
             $share('firm braking', $chain->slowing->firmMps2),
             $share('easing', $chain->slowing->easingMps2),
             ...($chain->lineSpeed->metresPerSecond > 0.0 && $approach->demand->arrival === Arrival::Turning
-                ? [$share('comfortable sideways acceleration', LineSpeed::COMFORTABLE_SIDEWAYS)] : []),
+                ? [$share('comfortable sideways acceleration', Handling::of($approach->vehicle)->sidewaysMps2)] : []),
             ...$chain->timing->assumptions(),
+            ...Handling::of($approach->vehicle)->assumptions(),
             ...self::ofTheRoad($approach),
             ...(
                 $approach->sign === null

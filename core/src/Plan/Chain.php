@@ -77,8 +77,8 @@ final readonly class Chain
         }
 
         return new self(
-            $approach, $timing, $slowing, $profile, $line, $brakeS, $brakeS - $timing->gentleSeconds($demand), $positionS, $neededS, $rule, $signalS,
-            $halfway, $creep,
+            $approach, $timing, $slowing, $profile, $line, $brakeS, $brakeS - $timing->brakeLagSeconds - $timing->gentleSeconds($demand), $positionS,
+            $neededS, $rule, $signalS, $halfway, $creep,
         );
     }
 
@@ -157,7 +157,7 @@ final readonly class Chain
         Approach $approach, Timing $timing, Slowing $slowing, float $lineSpeed, ?Halfway $halfway, ?Creep $creep,
     ): Profile {
         $with = static fn (float $crawlS): Profile => ApproachMotion::profile(
-            $approach->speed->inMetresPerSecond(), $lineSpeed, $slowing, $timing->easingOffSeconds($approach->demand),
+            $approach->speed->inMetresPerSecond(), $lineSpeed, $slowing, $timing->easingOffSeconds($approach->demand) + $timing->brakeLagSeconds,
             $timing->gentleSeconds($approach->demand), $crawlS, $halfway,
         );
         $usual = $with($timing->crawlSeconds);
@@ -207,7 +207,7 @@ final readonly class Chain
     {
         $metres = match ($approach->practice->signal) {
             SignalRule::LimitNumber => $approach->pack->numberRuleForSignal($approach->limit)->inMetres(),
-            SignalRule::CarLengths => self::CAR_LENGTHS * $approach->vehicle->length->inMetres(),
+            SignalRule::CarLengths => self::CAR_LENGTHS * $approach->vehicle->carLengthMetres(),
             SignalRule::BrakingLead => null,
         };
 

@@ -6,6 +6,7 @@ namespace NobleTurn\Core\Plan;
 
 use NobleTurn\Core\Quantity\Speed;
 use NobleTurn\Core\Routine\Arrival;
+use NobleTurn\Core\Vehicle\Handling;
 
 /**
  * The routine at the speed asked for, or where that does not fit, at the highest speed at which it does;
@@ -24,7 +25,7 @@ final readonly class Fitting
 
     public static function of(Approach $approach): self
     {
-        $timing = Timing::planned($approach->practice->look);
+        $timing = Timing::planned($approach->practice->look, Handling::of($approach->vehicle));
         $asked = Chain::for($approach, $timing);
         $obstacles = Obstacle::before($asked);
         if ($obstacles === []) {
@@ -57,12 +58,11 @@ final readonly class Fitting
     /** @param  list<Obstacle>  $obstacles */
     private static function compressed(Approach $approach, array $obstacles): self
     {
-        $fits = static fn (float $factor): bool => Obstacle::before(
-            Chain::for($approach, Timing::planned($approach->practice->look)->compressed($factor)),
-        ) === [];
+        $timing = Timing::planned($approach->practice->look, Handling::of($approach->vehicle));
+        $fits = static fn (float $factor): bool => Obstacle::before(Chain::for($approach, $timing->compressed($factor))) === [];
         $factor = $fits(self::SHORTEST) ? self::highest(self::SHORTEST, 1.0, $fits) : self::SHORTEST;
 
-        return new self(Chain::for($approach, Timing::planned($approach->practice->look)->compressed($factor)), $obstacles, $factor);
+        return new self(Chain::for($approach, $timing->compressed($factor)), $obstacles, $factor);
     }
 
     /**

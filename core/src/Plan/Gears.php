@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Plan;
 
-use NobleTurn\Core\Quantity\EngineSpeed;
 use NobleTurn\Core\Quantity\Speed;
 use NobleTurn\Core\Rules\ClutchHabit;
 use NobleTurn\Core\Rules\GearHabit;
 use NobleTurn\Core\Rules\StepCount;
 use NobleTurn\Core\Vehicle\Gearbox;
+use NobleTurn\Core\Vehicle\Vehicle;
 
 /** Gear and clutch along the approach of a car with a clutch pedal. Brake before clutch, clutch up before steering. */
 final readonly class Gears
@@ -50,7 +50,7 @@ final readonly class Gears
     public static function for(Chain $chain): self
     {
         $box = $chain->approach->vehicle->gearbox;
-        $gear = WhichGears::before($box, Speed::ofMetresPerSecond($chain->profile->approachMps()));
+        $gear = WhichGears::before($chain->approach->vehicle, Speed::ofMetresPerSecond($chain->profile->approachMps()));
         $stops = $chain->lineSpeed->metresPerSecond <= 0.0;
         $changes = self::changes($chain, $box, $gear, WhichGears::through($chain, $box, $gear, $stops));
         $last = $changes === [] ? $gear : $changes[count($changes) - 1]->to;
@@ -153,17 +153,17 @@ final readonly class Gears
         $speed = match (true) {
             $to === 1 => $labours,
             $block && $chain->approach->practice->clutch === ClutchHabit::LastLengths => min($rule, $labours),
-            $block => min($rule, max($labours, self::downThrough($box, $to + 1))),
-            default => self::downThrough($box, $from),
+            $block => min($rule, max($labours, self::downThrough($chain->approach->vehicle, $to + 1))),
+            default => self::downThrough($chain->approach->vehicle, $from),
         };
 
         return $chain->secondsWhereSlowerThan(max($chain->lineSpeed->metresPerSecond + 1e-6, $speed));
     }
 
     /** Going down through the gears this one is left at this speed, m/s. */
-    private static function downThrough(Gearbox $box, int $from): float
+    private static function downThrough(Vehicle $vehicle, int $from): float
     {
-        return $box->speed(EngineSpeed::ofRevolutionsPerMinute(self::SEQUENTIAL_RPM), $from)->inMetresPerSecond();
+        return $vehicle->gearbox->speed($vehicle->turning(self::SEQUENTIAL_RPM), $from)->inMetresPerSecond();
     }
 
     /** @param  list<GearChange>  $changes */
@@ -173,7 +173,7 @@ final readonly class Gears
         $rolls = $chain->halfway === null ? INF : $chain->profile->crawlMps();
         $down = $chain->secondsWhereSlowerThan(min($rolls, self::ABOVE_IDLE * $idle));
         if ($chain->approach->practice->clutch === ClutchHabit::LastLengths) {
-            $down = max($down, $chain->profile->secondsAt(self::LAST_LENGTHS * $chain->approach->vehicle->length->inMetres()));
+            $down = max($down, $chain->profile->secondsAt(self::LAST_LENGTHS * $chain->approach->vehicle->carLengthMetres()));
         }
 
         return min($down, $chain->brakeSeconds - self::AFTER_THE_BRAKE_S, $changes === [] ? INF : $changes[count($changes) - 1]->upSeconds);

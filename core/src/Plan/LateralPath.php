@@ -116,6 +116,11 @@ final readonly class LateralPath
         if ($approach->turnsTo() === Flank::Off) {
             return max($half, ($approach->oneWay ? $width : $width / 2.0) - self::FROM_LINE - $half);
         }
+        $long = LongVehicle::at($approach);
+        if ($long !== null) {
+            // Out for its rear; what the lane has not, is said.
+            return max(self::usualMetres($approach), min($long->fromKerbMetres, LongVehicle::widest($approach)));
+        }
         $wide = match ($approach->practice->nearPlace) {
             NearPlace::ByWidth => $width / 2.0 >= self::WIDE_LANE,
             NearPlace::Middle => false,

@@ -14,16 +14,13 @@ use NobleTurn\Core\Rules\Assumption;
 use NobleTurn\Core\Rules\JunctionHabit;
 use NobleTurn\Core\Rules\Source;
 use NobleTurn\Core\Trade\LearnerLevel;
-use NobleTurn\Core\Vehicle\Corner;
+use NobleTurn\Core\Vehicle\Handling;
 
 /** The speed wanted at the line, or where steering starts, with the reason for it. */
 final readonly class LineSpeed
 {
     /** Crawl at a give-way line, m/s (common practice). */
     public const CRAWL = 2.0;
-
-    /** Sideways acceleration that still feels comfortable, m/s2. */
-    public const COMFORTABLE_SIDEWAYS = Corner::COMFORTABLE_SIDEWAYS;
 
     /** "About 15 mph or less" round an ordinary left turn (common practice). */
     public const TURN_RULE_MPH = 15.0;
@@ -67,9 +64,9 @@ final readonly class LineSpeed
 
     private static function turning(Approach $approach, float $arriving): self
     {
-
         $comfortable = min(
-            sqrt(self::COMFORTABLE_SIDEWAYS * $approach->turnRadius->inMetres()), Speed::ofMilesPerHour(self::TURN_RULE_MPH)->inMetresPerSecond(),
+            sqrt(Handling::of($approach->vehicle)->sidewaysMps2 * $approach->turnRadius->inMetres()),
+            Speed::ofMilesPerHour(self::TURN_RULE_MPH)->inMetresPerSecond(),
         );
 
         return self::because(min($comfortable, $arriving), 'speed where steering starts: comfortable at this radius', Source::assumed());

@@ -6,11 +6,14 @@ namespace NobleTurn\Core\Plan;
 
 use NobleTurn\Core\Quantity\Distance;
 use NobleTurn\Core\Routine\Wording;
-use NobleTurn\Core\Vehicle\Vehicle;
+use NobleTurn\Core\Trade\RoutineCode;
 
 /** Why there is no plan of an approach at all: nothing slower would help. */
 final readonly class NotPlanned
 {
+    /** What ends in reverse along the kerb, with traffic behind: nothing for a long vehicle. */
+    private const OF_CARS = [RoutineCode::PullUpRightReverse, RoutineCode::BackUp];
+
     private function __construct(
         /** `vehicle` or `too-narrow`. */
         public string $reason,
@@ -20,14 +23,9 @@ final readonly class NotPlanned
 
     public static function of(Approach $approach): ?self
     {
-        if ($approach->vehicle->isLong()) {
-            return new self('vehicle', sprintf(
-                Wording::in(
-                    $approach->pack, 'Not planned for this vehicle: the approach is worked out for a car of up to %.1f t. A long or heavy one brakes earlier, '
-                        .'needs more room and time, and swings out: its instructor says where each step belongs. Its path round the corner is in '
-                        .'“{Long vehicle}”.',
-                ),
-                Vehicle::CAR_KG / 1000.0,
+        if ($approach->vehicle->isLong() && in_array($approach->routine, self::OF_CARS, true)) {
+            return new self('vehicle', Wording::in(
+                $approach->pack, 'Not planned for this vehicle: a long one backs up along a {kerb} with somebody who watches, and its instructor says how.',
             ));
         }
         foreach (Corridor::along($approach) as $corridor) {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Plan;
 
+use NobleTurn\Core\Vehicle\Handling;
+
 /** Why a routine cannot be done at the speed asked for. The order is the order in which they are named. */
 enum Obstacle: string
 {
@@ -56,7 +58,8 @@ enum Obstacle: string
         $curve = $chain->approach->ahead->curve;
         if ($curve !== null) {
             // Whichever of the two asks for less.
-            [$round, $seen] = [RoadSpeed::round($curve->radiusMetres, $chain->approach->surface), RoadSpeed::stopsInside($curve, $chain->approach)];
+            $round = RoadSpeed::round($curve->radiusMetres, $chain->approach->surface, Handling::of($chain->approach->vehicle)->sidewaysMps2);
+            $seen = RoadSpeed::stopsInside($curve, $chain->approach);
             if ($mps($curve->farMetres) > min($round, $seen)) {
                 $found[] = $seen < $round ? self::Hidden : self::Curve;
             }

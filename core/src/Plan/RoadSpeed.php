@@ -45,9 +45,9 @@ final class RoadSpeed
     }
 
     /** v = sqrt(a r), at a sideways acceleration that is comfortable on this surface; m/s. */
-    public static function round(float $radiusMetres, Surface $surface): float
+    public static function round(float $radiusMetres, Surface $surface, float $sidewaysMps2 = Corner::COMFORTABLE_SIDEWAYS): float
     {
-        return max(self::SLOWEST_MPS, sqrt(Corner::COMFORTABLE_SIDEWAYS * $surface->shareOfComfort() * $radiusMetres));
+        return max(self::SLOWEST_MPS, sqrt($sidewaysMps2 * $surface->shareOfComfort() * $radiusMetres));
     }
 
     public static function isForOne(Approach $approach): bool

@@ -9,6 +9,7 @@ use NobleTurn\Core\Rules\Assumption;
 use NobleTurn\Core\Rules\LookHabit;
 use NobleTurn\Core\Rules\Source;
 use NobleTurn\Core\Rules\StepCount;
+use NobleTurn\Core\Vehicle\Handling;
 
 /**
  * How long each part of the routine takes, in seconds. All assumed: no handbook prints them. A part that
@@ -54,17 +55,22 @@ final readonly class Timing
         public float $lookAlongPathSeconds = 1.5,
         /** Each further part of a direction. */
         public float $furtherPartSeconds = 2.0,
+        /** From the pedal, and the brake light, to the brakes: air has to come to those of a long vehicle. */
+        public float $brakeLagSeconds = 0.0,
     ) {
     }
 
     /** Each look takes about half a second: a practice that counts three looks needs one less than one that goes on. */
     private const LOOK_S = 0.5;
 
-    public static function planned(LookHabit $look): self
+    public static function planned(LookHabit $look, ?Handling $handling = null): self
     {
         $all = new self;
 
-        return $look === LookHabit::Alternate ? $all : new self(lookAndDecideSeconds: $all->lookAndDecideSeconds - self::LOOK_S);
+        return new self(
+            lookAndDecideSeconds: $all->lookAndDecideSeconds - ($look === LookHabit::Alternate ? 0.0 : self::LOOK_S),
+            brakeLagSeconds: $handling->brakeLagSeconds ?? 0.0,
+        );
     }
 
     /** Every part shortened alike, for a place too short for the routine at any speed. */
@@ -75,7 +81,7 @@ final readonly class Timing
             $this->seenLeastSeconds * $factor, $this->leadSeconds * $factor, $this->driftSeconds * $factor, $this->gentleAloneSeconds * $factor,
             $this->marginSeconds * $factor,
             $this->staleSeconds, $this->warnEarlierSeconds * $factor, $this->lookAndDecideSeconds * $factor, $this->crawlSeconds * $factor,
-            $this->gearChangeSeconds, $this->settledSeconds, $this->directionSeconds, $this->readSignSeconds,
+            $this->gearChangeSeconds, $this->settledSeconds, $this->directionSeconds, $this->readSignSeconds, brakeLagSeconds: $this->brakeLagSeconds,
         );
     }
 

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace NobleTurn\Core\Plan;
 
 use NobleTurn\Core\Place\Light;
-use NobleTurn\Core\Quantity\EngineSpeed;
 use NobleTurn\Core\Quantity\Speed;
 use NobleTurn\Core\Rules\GearHabit;
 use NobleTurn\Core\Rules\LineGear;
@@ -13,6 +12,8 @@ use NobleTurn\Core\Rules\MiniGear;
 use NobleTurn\Core\Rules\Practices;
 use NobleTurn\Core\Trade\RoutineCode;
 use NobleTurn\Core\Vehicle\Gearbox;
+use NobleTurn\Core\Vehicle\Handling;
+use NobleTurn\Core\Vehicle\Vehicle;
 
 /** Which gears an approach asks for: the one it is driven in, and those taken on the way to the line. When is for `Gears`. */
 final class WhichGears
@@ -47,7 +48,7 @@ final class WhichGears
             $habit === LineGear::OnTheMove => 1,
             // Slow before the line already: the gear for that.
             $chain->halfway !== null => max(2, $box->highestGearAbove(
-                EngineSpeed::ofRevolutionsPerMinute(self::TURN_RPM), Speed::ofMetresPerSecond($chain->profile->crawlMps()),
+                $approach->vehicle->turning(self::TURN_RPM), Speed::ofMetresPerSecond($chain->profile->crawlMps()),
             )),
             self::rollsUpToRed($approach) && $approach->practice->readyForGreen, $habit === LineGear::SecondThenFirst,
             ! $block && ! self::rollsUpToRed($approach) => 2,
@@ -77,7 +78,7 @@ final class WhichGears
         return match ($approach->practice->miniGear) {
             MiniGear::Second => false,
             MiniGear::FirstWhereTight => $radius < self::TIGHT_CIRCLE_M,
-            MiniGear::BySpeed => sqrt(LineSpeed::COMFORTABLE_SIDEWAYS * $radius) < Gears::FREELY * $approach->vehicle->idlesAt(2),
+            MiniGear::BySpeed => sqrt(Handling::of($approach->vehicle)->sidewaysMps2 * $radius) < Gears::FREELY * $approach->vehicle->idlesAt(2),
         };
     }
 
@@ -96,11 +97,11 @@ final class WhichGears
     }
 
     /** What turns freely at this speed; second is driven lower than the others, first only below what second can do. */
-    public static function before(Gearbox $box, Speed $speed): int
+    public static function before(Vehicle $vehicle, Speed $speed): int
     {
         return max(
-            $box->highestGearAbove(EngineSpeed::ofRevolutionsPerMinute(self::CRUISE_RPM), $speed),
-            min(2, $box->highestGearAbove(EngineSpeed::ofRevolutionsPerMinute(self::TURN_RPM), $speed)),
+            $vehicle->gearbox->highestGearAbove($vehicle->turning(self::CRUISE_RPM), $speed),
+            min(2, $vehicle->gearbox->highestGearAbove($vehicle->turning(self::TURN_RPM), $speed)),
         );
     }
 
@@ -108,7 +109,7 @@ final class WhichGears
     private static function gearAtLine(Chain $chain, Gearbox $box): int
     {
         $speed = Speed::ofMetresPerSecond($chain->lineSpeed->metresPerSecond);
-        $pulling = $box->highestGearAbove(EngineSpeed::ofRevolutionsPerMinute(self::TURN_RPM), $speed);
+        $pulling = $box->highestGearAbove($chain->approach->vehicle->turning(self::TURN_RPM), $speed);
 
         return max(2, $pulling);
     }

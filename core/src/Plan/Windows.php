@@ -113,7 +113,10 @@ final class Windows
         // Half of the squares of the speeds: what each metre of deceleration takes off.
         $toShed = ($chain->profile->mpsAt($best) ** 2 - $chain->profile->crawlMps() ** 2) / 2.0;
         [$easing, $gentlest] = [$slowing->easingOffMps2, $slowing->gentleMps2];
-        $reaches = static function (float $brake) use ($toShed, $easing, $gentlest, $firmest, $driftDone, $end, $best): bool {
+        // Until the brakes answer it goes on as it came.
+        $lag = $chain->timing->brakeLagSeconds * $chain->profile->mpsAt($best);
+        $reaches = static function (float $pedal) use ($toShed, $easing, $gentlest, $firmest, $driftDone, $end, $best, $lag): bool {
+            $brake = $pedal - $lag;
             $gentle = max(0.0, $brake - max($driftDone, $end));
             $firm = max(0.0, min($brake, $driftDone) - $end);
 

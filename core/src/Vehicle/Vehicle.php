@@ -22,6 +22,12 @@ final readonly class Vehicle
     /** A car is no longer, m (assumed). */
     private const CAR_LENGTH_M = 7.0;
 
+    /** What is counted where somebody counts cars, m (assumed). */
+    private const USUAL_CAR_M = 4.5;
+
+    /** What engine speeds of cars are said for, rpm (assumed). */
+    private const USUAL_IDLE_RPM = 800.0;
+
     /** As it is licensed it is no heavier, kg (from memory). */
     public const CAR_KG = 3500.0;
 
@@ -80,6 +86,18 @@ final readonly class Vehicle
     public function isLong(): bool
     {
         return $this->trailers !== [] || $this->length->inMetres() > self::CAR_LENGTH_M || $this->body->massKg > self::CAR_KG;
+    }
+
+    /** What a rule in car lengths counts: whoever drives a long vehicle still counts cars, m. */
+    public function carLengthMetres(): float
+    {
+        return $this->isLong() ? self::USUAL_CAR_M : $this->length->inMetres();
+    }
+
+    /** An engine speed that is said of a car, for this engine: the slow one of a lorry does the same at a lower speed, by how slowly it idles, rpm. */
+    public function turning(float $rpmOfACar): EngineSpeed
+    {
+        return EngineSpeed::ofRevolutionsPerMinute($this->isLong() ? $rpmOfACar * $this->engine->idleRpm / self::USUAL_IDLE_RPM : $rpmOfACar);
     }
 
     /** Whether clutch and gear are steps of the learner's at all. */

@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-use NobleTurn\Core\Plan\LineSpeed;
 use NobleTurn\Core\Tests\Ask;
 use NobleTurn\Core\Tests\Scenes;
+use NobleTurn\Core\Vehicle\Corner;
 use NobleTurn\Core\Vehicle\DemoVehicles;
 
 /**
@@ -145,7 +145,7 @@ Scenes::show('round a mini-roundabout in second as long as it turns freely at th
             'routine' => 'mini-roundabout', 'limit_mph' => 30, 'exit' => 'right', 'turn_radius_m' => $radius, 'practice' => ['mini_gear' => $choice],
         ])['gear_changes'], 'to'), true);
         // Comfortable sideways: v = sqrt(a r); second is below its idling speed under r = v^2 / a.
-        $least = (1.05 * $car->idlesAt(2)) ** 2 / LineSpeed::COMFORTABLE_SIDEWAYS;
+        $least = (1.05 * $car->idlesAt(2)) ** 2 / Corner::COMFORTABLE_SIDEWAYS;
         expect([$first($least - 0.1), $first($least + 0.1)])->toBe([true, false])
             ->and([$first(7.9, 'first-where-tight'), $first(8.1, 'first-where-tight')])->toBe([true, false])
             ->and([$first(3.0, 'second'), $first(12.0, 'second')])->toBe([false, false]);

@@ -98,15 +98,54 @@ Scenes::show('between cars parked on both sides what is left decides: a door’s
         }
     });
 
-Scenes::show('an articulated or a heavy lorry gets no car’s plan: it says that it is not planned, and why', function (): void {
-    foreach (['articulated-lorry', 'rigid-lorry'] as $lorry) {
-        foreach (['emerge-left', 'turn-right', 'roundabout', 'lights-ahead', 'pass-parked'] as $routine) {
-            $plan = Ask::tool('approach', ['routine' => $routine, 'vehicle' => $lorry]);
+Scenes::show('an articulated or a heavy lorry gets a plan of its own, never a car’s: braked earlier and gentler, slower where it steers, gears of its own; '
+    .'backing up along the kerb is not planned for it', function (): void {
+        foreach (['articulated-lorry', 'rigid-lorry'] as $lorry) {
+            foreach (['emerge-left', 'turn-left', 'turn-right', 'roundabout', 'lights-ahead', 'pass-parked'] as $routine) {
+                [$own, $car] = array_map(static fn (string $vehicle): array => Ask::tool('approach', ['routine' => $routine, 'vehicle' => $vehicle]), [
+                    $lorry, 'small-automatic',
+                ]);
+                $brake = static fn (array $plan): float => array_column($plan['steps'], null, 'step')['speed']['best_m'];
+                expect($own['not_planned'])->toBeNull()->and($own['fits'])->toBeTrue()
+                    ->and($own['line_speed_mps'])->toBeLessThanOrEqual($car['line_speed_mps'] + 1e-9)
+                    ->and($routine === 'lights-ahead' ? 1 : $brake($own) - $brake($car))->toBeGreaterThan(0)
+                    ->and($own['place']['car_length_m'])->toBeGreaterThan(9.0);
+            }
+            $plan = Ask::tool('approach', ['routine' => 'pull-up-right-reverse', 'vehicle' => $lorry]);
             expect($plan['not_planned']['reason'])->toBe('vehicle')->and($plan['fits'])->toBeFalse()->and($plan['steps'])->toBe([])
                 ->and($plan['not_planned']['message'])->toContain('Not planned for this vehicle');
         }
+        expect(onTheWay(['vehicle' => 'loaded-van'])['not_planned'])->toBeNull();
+    });
+
+Scenes::show('a lorry that turns off keeps out from the kerb by as much as its rear comes in, with the distances from kerb and line; in a lane too narrow it '
+    .'covers two, having looked and signalled; across, it goes deeper first', function (): void {
+        $said = static fn (array $more): array => array_column(Ask::tool('approach', $more + ['vehicle' => 'articulated-lorry'])['warnings'], null, 'code');
+        foreach (['turn-left', 'emerge-left', 'lights-left'] as $routine) {
+            $narrow = $said(['routine' => $routine, 'road_width_m' => 7.0])['long-covers-two'];
+            $wide = $said(['routine' => $routine, 'road_width_m' => 12.0])['long-towards-kerb'];
+            expect($narrow['message'])->toContain('cover two')->toContain('signal')->and($narrow['data']['kerb_m'])->toEqual($wide['data']['kerb_m'])
+                ->and($wide['data']['line_m'])->toBeGreaterThan(0.0)->and($wide['message'])->not->toContain('cover two')
+                ->and($wide['data']['kerb_m'] + 2.55 + $wide['data']['line_m'])->toEqualWithDelta(6.0, 0.02);
+        }
+        expect($said(['routine' => 'turn-right'])['long-across']['message'])->toContain('deeper');
+        // Where it keeps right, the other way round.
+        expect($said(['pack' => 'na', 'routine' => 'turn-right', 'road_width_m' => 7.0]))->toHaveKey('long-covers-two')
+            ->and($said(['pack' => 'na', 'routine' => 'turn-left']))->toHaveKey('long-across');
+    });
+
+Scenes::show('a lorry comes up to a red or a queue off the gas early enough to arrive rolling, and says how much later that is', function (): void {
+    foreach ([['lights-ahead', ['light' => 'red']], ['queue-stop', []]] as [$routine, $more]) {
+        $last = 0.0;
+        foreach ([20, 30, 40, 50] as $mph) {
+            $plan = Ask::tool('approach', $more + ['routine' => $routine, 'vehicle' => 'articulated-lorry', 'limit_mph' => 60, 'speed_mph' => $mph]);
+            $roll = array_column($plan['warnings'], null, 'code')['keep-rolling'];
+            expect($roll['data']['from_m'])->toBeGreaterThan($last)->and($roll['data']['later_s'])->toBeGreaterThan(1.0)
+                ->and($roll['data']['from_m'])->toBeGreaterThan(array_column($plan['steps'], null, 'step')['speed']['best_m']);
+            $last = $roll['data']['from_m'];
+        }
+        expect(array_column(Ask::tool('approach', $more + ['routine' => $routine])['warnings'], 'code'))->not->toContain('keep-rolling');
     }
-    expect(onTheWay(['vehicle' => 'loaded-van'])['not_planned'])->toBeNull();
 });
 
 Scenes::show('pulling up on the right is done in two: up to the centre as for a right turn and slow, then across early, gradually and at walking or running '

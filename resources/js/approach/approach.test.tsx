@@ -25,8 +25,14 @@ function view(asked: ApproachAsked) {
 }
 
 describe('a plan', () => {
-    it('is none for a long vehicle, and says so instead of drawing a car’s', { timeout: SLOW }, async () => {
+    it('is a long vehicle’s own: where it keeps for its rear stands beside the strip', { timeout: SLOW }, async () => {
         const { container } = view({ routine: 'emerge-left', vehicle: 'articulated-lorry' });
+        await screen.findByText(/off the kerb: your lane has not that room/, undefined, { timeout: SLOW });
+        expect(container.querySelector('svg')).not.toBeNull();
+    });
+
+    it('is none for a long vehicle that would have to back up, and says so', { timeout: SLOW }, async () => {
+        const { container } = view({ routine: 'pull-up-right-reverse', vehicle: 'articulated-lorry' });
         expect((await screen.findByText(/^Not planned for this vehicle/, undefined, { timeout: SLOW })).getAttribute('role')).toBe('status');
         expect(container.querySelector('svg')).toBeNull();
     });

@@ -14,7 +14,6 @@ use NobleTurn\Core\Place\Stretch;
 use NobleTurn\Core\Place\View;
 use NobleTurn\Core\Place\WayOut;
 use NobleTurn\Core\Plan\Approach;
-use NobleTurn\Core\Quantity\Acceleration;
 use NobleTurn\Core\Quantity\Distance;
 use NobleTurn\Core\Routine\Catalogue\Catalogue;
 use NobleTurn\Core\Routine\Demand;
@@ -24,7 +23,7 @@ use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Trade\LearnerLevel;
 use NobleTurn\Core\Trade\RoutineCode;
 use NobleTurn\Core\Trade\Side;
-use NobleTurn\Core\Trade\Surface;
+use NobleTurn\Core\Vehicle\Handling;
 
 /** From the fields of the approach tool to the approach they mean, and the list of what was filled in. */
 final class ApproachReader
@@ -76,7 +75,7 @@ final class ApproachReader
             $passing === null ? null : Flank::of($passing, $pack),
             $input->flag('one_way') ?? false,
             $input->distance('road_width') ?? Distance::ofMetres(self::ROAD_WIDTH_M),
-            $input->acceleration('comfort_decel') ?? Acceleration::ofMetresPerSecondSquared(Surface::COMFORTABLE_DECELERATION),
+            $input->acceleration('comfort_decel') ?? Handling::of(VehicleField::read($input))->comfort,
             $exit,
             $input->choice('light', Light::class) ?? ($routine === RoutineCode::RightOnRed ? Light::Red : Light::Green),
             self::sign($input),

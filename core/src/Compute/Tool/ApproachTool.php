@@ -86,7 +86,8 @@ final class ApproachTool implements AnswersInShapes, ReadsAScene
             ChoiceField::of('learner_level', 'default developing', LearnerLevel::class),
             new QuantityField(
                 'comfort_decel',
-                'mean deceleration that feels comfortable on a dry road, default 2; 0.8 of it is planned with in the wet, 0.2 on ice',
+                'mean deceleration that feels comfortable on a dry road, default 2, of a long or heavy vehicle 1.3; 0.8 of it is planned with in the wet, '
+                    .'0.2 on ice',
                 Kind::Acceleration, 0.5, 6.0,
             ),
             ...JunctionField::fields(),

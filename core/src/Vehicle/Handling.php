@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace NobleTurn\Core\Vehicle;
+
+use NobleTurn\Core\Quantity\Acceleration;
+use NobleTurn\Core\Rules\Assumption;
+use NobleTurn\Core\Rules\Source;
+use NobleTurn\Core\Trade\Surface;
+
+/**
+ * What is comfortable in a vehicle, and how it answers. Of a long or heavy one the load decides: it shifts, it tips, and air has to come to the
+ * brakes first.
+ */
+final readonly class Handling
+{
+    /** Mean deceleration of a long or heavy vehicle on a dry road, m/s2 (assumed: loads that shift, people who stand). */
+    public const LONG_COMFORT = 1.3;
+
+    /** Sideways, of a long or heavy one, m/s2 (assumed; laden, such a vehicle tips at 3 to 4: from memory, studies of rollover). */
+    public const LONG_SIDEWAYS = 1.0;
+
+    /** From the pedal to the brakes of a long or heavy one, s (from memory: UN Regulation No. 13 allows air brakes 0.6 s). */
+    public const AIR_S = 0.6;
+
+    private function __construct(public Acceleration $comfort, public float $sidewaysMps2, public float $brakeLagSeconds, private bool $isLong)
+    {
+    }
+
+    public static function of(Vehicle $vehicle): self
+    {
+        $long = $vehicle->isLong();
+
+        return new self(
+            Acceleration::ofMetresPerSecondSquared($long ? self::LONG_COMFORT : Surface::COMFORTABLE_DECELERATION),
+            $long ? self::LONG_SIDEWAYS : Corner::COMFORTABLE_SIDEWAYS, $long ? self::AIR_S : 0.0, $long,
+        );
+    }
+
+    /** @return list<Assumption> what is other than in a car */
+    public function assumptions(): array
+    {
+        return $this->isLong
+            ? [new Assumption('from the brake pedal to the brakes', $this->brakeLagSeconds, 's', Source::fromMemory('UN Regulation No. 13'))] : [];
+    }
+}
