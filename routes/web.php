@@ -231,6 +231,7 @@ Route::prefix('api')->group(function (): void {
         $may(Right::ReadSchool)->group(function (): void {
             Route::get('sites/{site}/past', [SiteController::class, 'past']);
             Route::get('school/learners', [SchoolController::class, 'learners']);
+            Route::get('school/remedies', [SchoolController::class, 'remedies'])->middleware(Kept::class);
             Route::get('school/tests', [SchoolController::class, 'tests']);
             Route::get('school/teaching', [SchoolController::class, 'teaching']);
             Route::post('school/records', [SchoolController::class, 'bringUpToDate']);

@@ -102,7 +102,7 @@ final class Routes
             'DELETE remedies/{remedy}' => [], 'POST remedies/{remedy}/restore' => [], 'GET remedies/helped/{step}' => [],
             'POST lessons/{lesson}/promises' => ['kind' => 'promise', 'text' => 'x'], 'PATCH promises/{promise}' => ['kept' => true],
             'DELETE promises/{promise}' => [], 'POST promises/{promise}/restore' => [],
-            'GET school/learners' => [], 'GET school/foretelling' => [], 'GET school/teaching' => [], 'GET school/tests' => [], 'POST school/records' => [],
+            'GET school/learners' => [], 'GET school/foretelling' => [], 'GET school/teaching' => [], 'GET school/tests' => [], 'GET school/remedies' => [], 'POST school/records' => [],
             'GET learners' => [],
             'POST learners' => $learner + ['reference_points' => [['what' => 'x', 'where' => 'y', 'vehicle_id' => $ids['vehicle']]]],
             'GET learners/{learner}/hours' => [], 'GET learners/{learner}/hours/file' => [],

@@ -239,6 +239,7 @@ final class Operations
     {
         return [
             'GET school/learners' => Operation::reads('Every learner with what their marks say', 'SchoolLearners'),
+            'GET school/remedies' => Operation::reads('What was given against which fault, and whether it has helped', Shapes::listOf('GivenRemedy')),
             'GET school/tests' => Operation::reads('The tests that were taken: what was expected of them, and what they were failed by', 'SchoolTests'),
             'GET school/teaching' => Operation::reads('What is taught worst or never, where and why', 'Teaching'),
             'GET school/foretelling' => Operation::reads(

@@ -56,7 +56,7 @@ it('answers a day of the demo as it was recorded', function (): void {
         'circuits' => ['circuits', null], 'centres' => ['centres', null], 'legs' => ['legs', null], 'week' => ['week?from=2026-05-18', null],
         'texts' => ['texts', null],
         'routines' => ['routines?pack=gb', $few(12)], 'school-learners' => ['school/learners', null], 'teaching' => ['school/teaching', null],
-        'school-tests' => ['school/tests', null],
+        'school-tests' => ['school/tests', null], 'school-remedies' => ['school/remedies', null],
     ];
     foreach ($asks as $name => [$address, $cut]) {
         $said = json_decode((string) $this->getJson("api/{$address}")->assertOk()->getContent());

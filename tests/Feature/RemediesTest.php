@@ -92,6 +92,30 @@ it('says over learners whether a remedy helped, less what their other steps gain
         ->and($this->getJson('api/remedies/helped/position?fault=wide')->json('drill.learners'))->toBe(0);
 });
 
+it('lists what was given in the school, what is known to help first, each with how many it was given to; nothing of another school', function (): void {
+    $clean = ['position' => 'unaided', 'look' => 'unaided', 'signal' => 'unaided'];
+    $missed = ['position' => 'missed', 'look' => 'missed', 'signal' => 'unaided'];
+    for ($i = 0; $i < 5; $i++) {
+        $learner = Learner::query()->create(['name' => "Learner {$i}", 'transmission' => 'manual', 'level' => 'developing']);
+        ($this->drive)($learner, 0, array_fill(0, 4, $missed));
+        $this->lessonId = ($this->drive)($learner, 7, [$missed])->id;
+        // Position gets better with everybody, the look with one.
+        ($this->drive)($learner, 14, array_fill(0, 4, $i === 0 ? $clean : ['look' => 'missed'] + $clean));
+        ($this->give)([])->assertCreated();
+        ($this->give)(['step' => 'look', 'fault' => null])->assertCreated();
+        if ($i < 2) {
+            ($this->give)(['what' => 'drill'])->assertCreated();
+        }
+    }
+    $told = $this->getJson('api/school/remedies')->assertOk()->json();
+    expect(array_map(static fn (array $one): array => [$one['step'], $one['fault'], $one['what'], $one['given_to']], $told))->toBe([
+        ['position', 'wide', 'remedy', 5], ['look', null, 'remedy', 5], ['position', 'wide', 'drill', 2],
+    ])->and($told[0]['effect'])->toEqual($this->getJson('api/remedies/helped/position?fault=wide')->json('remedy'))
+        ->and($told[2]['effect'])->toMatchArray(['learners' => 2, 'change' => null]);
+    $this->flushSession();
+    $this->actingAs($this->user($this->school(), role: 'owner'))->getJson('api/school/remedies')->assertOk()->assertExactJson([]);
+});
+
 it('leaves out what was shown or talked through, unless that was taken back', function (): void {
     $learner = $this->at['learner'];
     ($this->drive)($learner, 0, array_fill(0, 4, ['position' => 'missed']));

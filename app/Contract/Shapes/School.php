@@ -144,6 +144,10 @@ final class School
                     ]), 'whose faults decided, the most often first'),
                 ]), 'by name'),
             ]),
+            'GivenRemedy' => Out::object([
+                'step' => Shapes::ref('Step'), 'fault' => Shapes::refOrNull('Fault'), 'what' => Out::choice(['remedy', 'drill']),
+                'times' => Out::integer('given'), 'given_to' => Out::integer('learners'), 'effect' => Shapes::ref('RemedyEffect'),
+            ]),
             'Teaching' => Out::object([
                 'routines' => Out::list(
                     Out::object([

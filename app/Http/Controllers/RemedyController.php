@@ -13,7 +13,6 @@ use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\ValidationException;
 use NobleTurn\Core\Routine\Faults;
-use NobleTurn\Core\Skill\RemedyEffect;
 use NobleTurn\Core\Trade\Step;
 
 /** Remedies and drills that were given in a lesson, and whether they have helped. */
@@ -57,14 +56,6 @@ final class RemedyController extends Controller
     {
         $said = $request->validate(TakenOfLessons::helped());
 
-        return response()->json(array_map(static fn (RemedyEffect $effect): array => [
-            'learners' => $effect->learners, 'change' => self::rounded($effect->change), 'low' => self::rounded($effect->low),
-            'high' => self::rounded($effect->high), 'message' => $effect->message(),
-        ], $helped->of($step, $said['fault'] ?? null)));
-    }
-
-    private static function rounded(?float $share): ?float
-    {
-        return $share === null ? null : round($share, 3);
+        return response()->json(array_map(Show::remedyEffect(...), $helped->of($step, $said['fault'] ?? null)));
     }
 }

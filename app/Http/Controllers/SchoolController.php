@@ -7,6 +7,7 @@ use App\School\CurrentSchool;
 use App\School\Records;
 use App\School\SchoolForetelling;
 use App\School\SchoolRecord;
+use App\School\SchoolRemedies;
 use App\School\SchoolTests;
 use App\Sites\WholePosition;
 use Illuminate\Http\JsonResponse;
@@ -28,6 +29,11 @@ final class SchoolController extends Controller
     public function tests(): JsonResponse
     {
         return response()->json(SchoolTests::told());
+    }
+
+    public function remedies(SchoolRemedies $remedies): JsonResponse
+    {
+        return response()->json($remedies->told());
     }
 
     public function foretelling(): JsonResponse

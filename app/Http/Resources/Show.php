@@ -24,6 +24,7 @@ use NobleTurn\Core\Routine\Faults;
 use NobleTurn\Core\Routine\Watched;
 use NobleTurn\Core\Routine\Wording;
 use NobleTurn\Core\Rules\RulePack;
+use NobleTurn\Core\Skill\RemedyEffect;
 use NobleTurn\Core\Trade\Effect;
 
 /** The rows of the database as the interface reads them; nothing goes out that is not named here. */
@@ -163,6 +164,17 @@ final class Show
             'pick_up' => $lesson->pick_up ?? $lesson->learner->pick_up,
             'learner' => $lesson->learner->only(['id', 'name', 'pick_up', 'level']),
             'vehicle' => self::vehicle($lesson->vehicle),
+        ];
+    }
+
+    /** @return array{learners: int, change: ?float, low: ?float, high: ?float, message: string} */
+    public static function remedyEffect(RemedyEffect $effect): array
+    {
+        $rounded = static fn (?float $share): ?float => $share === null ? null : round($share, 3);
+
+        return [
+            'learners' => $effect->learners, 'change' => $rounded($effect->change), 'low' => $rounded($effect->low), 'high' => $rounded($effect->high),
+            'message' => $effect->message(),
         ];
     }
 

@@ -99,8 +99,8 @@ final readonly class LongVehicle
             ), ['comes_in_m' => round($in, 2), 'swings_out_m' => round($at->reach->swingsOutMetres, 2)])];
         }
         $room = $at->coversTwo()
-            ? "Keep {$say($kerb)} off the {kerb}: your lane has not that room. Look in all mirrors, signal, and cover two, so that nobody comes alongside; over "
-                .'the middle only where nobody comes.'
+            ? "Keep {$say($kerb)} off the {kerb}: your lane has not that room. Look in all mirrors, signal, and cover two, so that nobody comes alongside; "
+                .'over the middle only where nobody comes.'
             : "Keep {$say($kerb)} off the {kerb}, {$say(self::widest($approach) + self::FROM_LINE_M - $at->fromKerbMetres)} inside the line.";
 
         return [new Warning($at->coversTwo() ? 'long-covers-two' : 'long-towards-kerb', Wording::in(

@@ -80,6 +80,8 @@ export const questions = {
         queryKey: ['sites', 'plans', ways],
         queryFn: () => api.POST('/circuits/plans', { body: { ways: ways.map(({ site, from, to, routine }) => ({ site, from, to, routine })) } }),
     }),
+    /** What was given against which fault, and whether it has helped. */
+    schoolRemedies: () => ({ queryKey: ['school', 'remedies'], queryFn: () => api.GET('/school/remedies') }),
     /** Real tests of the school: what was expected of them, and what they were failed by. */
     schoolTests: () => ({ queryKey: ['school', 'tests'], queryFn: () => api.GET('/school/tests') }),
     /** What went wrong on its ways, and what was timed there. */

@@ -49,6 +49,7 @@ interface Recorded {
     'demo-school-learners': Api.SchoolLearners;
     'demo-skill': Api.Skill;
     'demo-texts': Api.LessonText[];
+    'demo-school-remedies': Api.GivenRemedy[];
     'demo-school-tests': Api.SchoolTests;
     'demo-school-texts': Api.TextSettings;
     'demo-habits': Api.Habits;

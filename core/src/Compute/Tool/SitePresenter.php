@@ -59,6 +59,7 @@ final class SitePresenter
                 'tool' => Out::text('which tool plans it; null where none does', nullable: true),
                 'inputs' => Out::maybe(['type' => 'object'], 'what that tool is asked'),
                 'lanes' => Out::maybe(['type' => 'object'], 'what the lanes tool is asked; null where there is no choice of lane'),
+                'turn' => Out::maybe(['type' => 'object'], 'what the tool `priority` is asked; null where lines, lights or an island say whose turn it is'),
             ]), 'all that can be driven, by the arm one comes in by, from the left round'),
             'closed' => Out::list(Out::object([
                 'from' => Out::text('arm'), 'to' => Out::text('arm'), 'message' => Out::text('why nobody may drive it'),
@@ -88,9 +89,10 @@ final class SitePresenter
     /**
      * @param  array<string, mixed>  $facts
      * @param  ?array<string, mixed>  $lanes
+     * @param  ?array<string, mixed>  $turn
      * @return array<string, mixed>
      */
-    public static function way(Way $way, Difficulty $difficulty, array $facts, ?array $lanes, RulePack $pack): array
+    public static function way(Way $way, Difficulty $difficulty, array $facts, ?array $lanes, ?array $turn, RulePack $pack): array
     {
         $title = static fn (RoutineCode $routine): string => Card::of($routine, $pack, new Practice([], $pack))->title;
         $tool = PlannedBy::tool($way->routine);
@@ -106,7 +108,7 @@ final class SitePresenter
             'difficulty' => [
                 'score' => round($difficulty->score, 3), 'words' => $difficulty->words(), 'reasons' => array_column($difficulty->reasons, 'message'),
             ],
-            'tool' => $tool, 'inputs' => $tool === null ? null : PlannedBy::inputs($way->routine, $facts, $pack), 'lanes' => $lanes,
+            'tool' => $tool, 'inputs' => $tool === null ? null : PlannedBy::inputs($way->routine, $facts, $pack), 'lanes' => $lanes, 'turn' => $turn,
         ];
     }
 

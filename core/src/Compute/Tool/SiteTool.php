@@ -85,7 +85,7 @@ final class SiteTool implements Tool
             'keeps' => $pack->keeps()->value,
             'offers' => SitePresenter::offers($kind, $pack),
             'ways' => array_map(static fn (Way $way, Difficulty $difficulty): array => SitePresenter::way(
-                $way, $difficulty, $facts($way), WayLanes::asked($way, $site, $said, $pack), $pack,
+                $way, $difficulty, $facts($way), WayLanes::asked($way, $site, $said, $pack), WayTurn::asked($way, $site, $pack), $pack,
             ), $ways, $difficulties),
             'closed' => SitePresenter::closed($site),
             'measured' => SitePresenter::measured($arms, $measured, $pack->lengthUnit()),

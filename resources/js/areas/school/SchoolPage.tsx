@@ -7,6 +7,7 @@ import { useView, Views } from '@/ui/Views';
 import { Causes } from './Causes';
 import { LearnersAtAGlance } from './LearnersAtAGlance';
 import { PlacesDriven } from './PlacesDriven';
+import { Remedies } from './Remedies';
 import { RoutinesTaught } from './RoutinesTaught';
 import { Tests } from './Tests';
 import { WellForetold } from './WellForetold';
@@ -18,6 +19,7 @@ const VIEWS = {
     routines: 'Routines',
     causes: 'Why help is needed',
     places: 'Where it goes wrong',
+    remedies: 'What helps',
     tests: 'Tests',
 } as const;
 
@@ -44,6 +46,7 @@ export function SchoolPage() {
             </header>
             {view === 'learners' && <LearnersAtAGlance />}
             {view === 'word' && <WhoNeedsAWord />}
+            {view === 'remedies' && <Remedies />}
             {view === 'tests' && <Tests />}
             {view === 'foretold' && <WellForetold />}
             {(view === 'routines' || view === 'causes' || view === 'places') && <Taught view={view} />}

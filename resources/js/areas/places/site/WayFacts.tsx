@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { questions } from '@/api/questions';
 import { Link } from 'react-router';
-import type { ApproachAsked, FastRoad, LanesAsked, SiteAnswer } from '@/api/types';
+import type { ApproachAsked, FastRoad, LanesAsked, PriorityAsked, SiteAnswer } from '@/api/types';
 import { placeAddress } from '@/bench/places';
 import { useRules } from '@/rules/rules';
 import { wantedFrom } from '@/strip/layout';
@@ -47,6 +47,7 @@ export function WayFacts({ way, ownWord, first }: Props) {
                 </p>
             )}
             {way.lanes && <WayLane asked={way.lanes} />}
+            {way.turn && <WayTurn asked={way.turn} />}
             {!way.tool && <p className="text-quiet">Nothing to plan: in a lesson it is marked under Somewhere else.</p>}
             {first.length > 0 && (
                 <section aria-label="Measure first" className="border-now border-l-4 pl-3">
@@ -72,6 +73,18 @@ function WayLane({ asked }: { asked: LanesAsked }) {
     return (
         <p>
             <strong>Approach in lane {data.approach_lane}</strong> from the kerb, leave in lane {data.exit_lane}. {data.reasons[0]}
+        </p>
+    );
+}
+
+/** Whose turn it is where nothing on the road says it, and everybody is there at once. */
+function WayTurn({ asked }: { asked: PriorityAsked }) {
+    const { data, error, refetch } = useQuery({ ...questions.tool('priority', asked), placeholderData: (before) => before });
+    if (error) return <NotShown what="Whose turn it is here is not shown" error={error} retry={() => void refetch()} />;
+    if (!data) return null;
+    return (
+        <p aria-label="Whose turn">
+            <strong>If somebody is at each line at once:</strong> {data.message}
         </p>
     );
 }

@@ -62,6 +62,19 @@ describe('a way in words', () => {
         expect(facts(right)).not.toContain('in your word');
     });
 
+    it('says whose turn it is where nothing on the road does, as the core answers it', async () => {
+        const priority = answer('tool-priority-unmarked');
+        const asked = { pack: 'gb', place: 'unmarked', goes: 'ahead', vehicles: [{ line: 'right', goes: 'ahead' }] };
+        const sent = server({ 'POST compute/priority': priority });
+        const { unmount } = show(<WayFacts way={{ ...right, lanes: null, turn: asked }} ownWord={null} first={[]} />);
+        const said = await screen.findByLabelText('Whose turn');
+        expect(said.textContent).toContain(priority.message);
+        expect(sent.find(({ path }) => path === 'compute/priority')!.body).toEqual(asked);
+        unmount();
+        show(<WayFacts way={{ ...right, turn: null }} ownWord={null} first={[]} />);
+        expect(screen.queryByLabelText('Whose turn')).toBeNull();
+    });
+
     it('has no plan under other rules than those in force but where a strip draws it', () => {
         server({ 'POST compute/approach': 503 });
         const join = answer('tool-site-slip').ways.find(({ tool }) => tool === 'join')!;
