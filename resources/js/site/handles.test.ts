@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { armIs, begun, STARTS, type Arm, type Draft, type Start } from './draft';
-import { at, mouth, reaching, type Point } from './geometry';
+import { at, hold, mouth, reaching, type Point } from './geometry';
 import { handlesOf, pulled, put, rowHandle, type Drawn, type Handle } from './handles';
 
 const full = (start: Start, keeps: 'left' | 'right' = 'left'): Draft => {
@@ -120,6 +120,22 @@ describe('what is held on the picture of a site', () => {
         const handle = named(heldOf(draft, 's'), 'sight_left_m of s');
         expect(Math.max(...handle.at.map(Math.abs))).toBeLessThan(drawn.reach);
         expect(handle.words(handle.value)).toBe('400 m');
+    });
+
+    it('leaves the ends of the roads to be pressed: nothing is held over one', () => {
+        for (const far of [30, 90, 400]) {
+            const draft = armIs(full('crossroads'), 's', { sight_left_m: far, sight_right_m: far });
+            const [arm, drawn] = drawnFor(draft, 's');
+            const handles = handlesOf(arm, { ...drawn, seen: { left: far, right: far } }).filter(({ id }) => /sight|end of/.test(id));
+            expect(handles).toHaveLength(4);
+            const k = drawn.reach / 46;
+            for (const handle of handles)
+                for (const road of draft.arms) {
+                    const [x, y] = hold(road, drawn.reach);
+                    // Its hand's breadth and the ring of the road's end.
+                    expect(Math.hypot(handle.at[0] - x, handle.at[1] - y), `${handle.id} ${road.id}`).toBeGreaterThan((4 + 2.4) * k);
+                }
+        }
     });
 
     it('moves a row as long as it was, never beyond the line', () => {

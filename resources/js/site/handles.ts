@@ -40,7 +40,9 @@ const MOST_LANES = 4;
 const UNSAID_M = 25;
 /** The lanes are held so far beyond the mouth, m. */
 const HELD_M = 9;
-/** The end of a row is held so far beyond it, m on the smallest picture. */
+/** What is seen farther than this share of the picture is held there. */
+const MOST_OUT = 0.6;
+/** The end of a row is held so far beside it, off the road, m on the smallest picture. */
 const CLEAR_M = 5;
 /** So much of the radius of a bend a metre on the picture is: its bow is flat. */
 const RADIUS_PER_M = 10;
@@ -126,7 +128,8 @@ function views(arm: Arm, { draft, keeps, out, reach, met, seen }: Drawn): Handle
                 ...{ id: `sight_${side}_m of ${arm.id}`, label: `Seen to the ${side} from the line`, value: Math.round(value ?? UNSAID_M) },
                 ...{ least: 0, most: 1000, step: 5 },
                 words: (far) => (value === undefined && far === UNSAID_M ? 'not said yet' : metres(far)),
-                at: inLane(road, 'in', Math.min(value ?? UNSAID_M, reach - 6), keeps),
+                // Short of the end of that road, which is pressed to go there.
+                at: inLane(road, 'in', Math.min(value ?? UNSAID_M, reach * MOST_OUT), keeps),
                 one: at(road.bearing_deg, 1),
                 to: (now, far) => armIs(now, arm.id, { [`sight_${side}_m`]: far }),
             },
@@ -194,8 +197,8 @@ function ends(arm: Arm, { draft, keeps, out, reach }: Drawn): Handle[] {
         (arm[what] ?? []).map(({ side = keeps, from_m: far = 0, to_m: near = 0 }, i, rows): Handle => ({
             ...{ id: `end of ${what} ${i} of ${arm.id}`, label: `${rowWords(arm, draft, what, side)}: how long`, value: far - near },
             ...{ least: 1, most: MOST_BEFORE_M, step: 1, words: metres },
-            // Clear of the row itself, which is moved by being held.
-            at: beside(arm, far + CLEAR_M * (reach / REACH), side, out, keeps, aside(what)),
+            // Clear of the row, which is moved by being held, and of the end of the road.
+            at: beside(arm, far, side, out, keeps, aside(what) + CLEAR_M * (reach / REACH)),
             one: at(arm.bearing_deg, 1),
             to: (now, long) => armIs(now, arm.id, { [what]: rows.map((row, at) => (at === i ? { ...row, from_m: near + long } : row)) }),
         })),
