@@ -184,6 +184,7 @@ final class ApproachPlanner
                 ? [$share('comfortable sideways acceleration', Handling::of($approach->vehicle)->sidewaysMps2)] : []),
             ...$chain->timing->assumptions(),
             ...Handling::of($approach->vehicle)->assumptions(),
+            ...LongVehicle::assumptions($approach),
             ...self::ofTheRoad($approach),
             ...(
                 $approach->sign === null

@@ -15,7 +15,7 @@ use NobleTurn\Core\Rules\NearPlace;
 final readonly class LateralPath
 {
     /** Clear of the centre line or the far kerb, m (assumed). */
-    private const FROM_LINE = 0.3;
+    public const FROM_LINE = 0.3;
 
     /** From the kerb when emerging towards it on a road of ordinary width, m (assumed). */
     private const FROM_KERB = 0.8;
@@ -94,6 +94,14 @@ final readonly class LateralPath
         return $approach->roadWidth->inMetres() / 4.0;
     }
 
+    /** As far from the kerb as our lane lets us; on a one-way road as far as the road does. */
+    public static function besideTheLine(Approach $approach): float
+    {
+        $width = $approach->roadWidth->inMetres();
+
+        return ($approach->oneWay ? $width : $width / 2.0) - self::FROM_LINE - $approach->vehicle->width->inMetres() / 2.0;
+    }
+
     private static function target(Approach $approach): float
     {
         $width = $approach->roadWidth->inMetres();
@@ -114,12 +122,12 @@ final readonly class LateralPath
         $width = $approach->roadWidth->inMetres();
         $half = $approach->vehicle->width->inMetres() / 2.0;
         if ($approach->turnsTo() === Flank::Off) {
-            return max($half, ($approach->oneWay ? $width : $width / 2.0) - self::FROM_LINE - $half);
+            return max($half, self::besideTheLine($approach));
         }
         $long = LongVehicle::at($approach);
         if ($long !== null) {
             // Out for its rear; what the lane has not, is said.
-            return max(self::usualMetres($approach), min($long->fromKerbMetres, LongVehicle::widest($approach)));
+            return max(self::usualMetres($approach), min($long->fromKerbMetres, self::besideTheLine($approach)));
         }
         $wide = match ($approach->practice->nearPlace) {
             NearPlace::ByWidth => $width / 2.0 >= self::WIDE_LANE,

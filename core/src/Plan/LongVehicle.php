@@ -8,7 +8,9 @@ use NobleTurn\Core\Motion\TurnReach;
 use NobleTurn\Core\Place\Light;
 use NobleTurn\Core\Routine\Arrival;
 use NobleTurn\Core\Routine\Wording;
+use NobleTurn\Core\Rules\Assumption;
 use NobleTurn\Core\Rules\Flank;
+use NobleTurn\Core\Rules\Source;
 use NobleTurn\Core\Trade\RoutineCode;
 
 /**
@@ -22,12 +24,6 @@ final readonly class LongVehicle
 
     /** Where nobody has said it: the kerb curves on this radius, m (assumed). */
     private const KERB_RADIUS_M = 6.0;
-
-    /** Clear of the line, m (assumed). */
-    private const FROM_LINE_M = 0.3;
-
-    /** How far the front may follow a wider arc than the tightest, m: of these the one that needs least of the lane is taken. */
-    private const WIDER_M = [0.0, 1.0, 2.0, 4.0];
 
     private function __construct(
         private Approach $approach, public TurnReach $reach,
@@ -44,30 +40,32 @@ final readonly class LongVehicle
             return null;
         }
         $half = $approach->vehicle->width->inMetres() / 2.0;
-        $best = null;
-        foreach (self::WIDER_M as $wider) {
-            $radius = max($approach->turnRadius->inMetres(), self::leastRadius($approach)) + $wider;
-            $reach = TurnReach::rightAngle($approach->vehicle->units(), $radius);
-            // Kerb and path bend round middles on one diagonal: what is between them there is the least there is.
-            $inner = $radius - $reach->comesInMetres - $half - self::CLEAR_M;
-            $from = $radius - self::KERB_RADIUS_M - ($inner - self::KERB_RADIUS_M) / M_SQRT2;
-            $best = $best === null || $from < $best->fromKerbMetres ? new self($approach, $reach, max($half + self::CLEAR_M, $from)) : $best;
-        }
+        $radius = max($approach->turnRadius->inMetres(), self::leastRadius($approach));
+        $reach = TurnReach::rightAngle($approach->vehicle->units(), $radius);
+        // Kerb and path bend round middles on one diagonal: what is between them there is the least there is. A wider arc would need more of the lane.
+        $inner = $radius - $reach->comesInMetres - $half - self::CLEAR_M;
 
-        return $best;
+        return new self($approach, $reach, max($half + self::CLEAR_M, $radius - self::KERB_RADIUS_M - ($inner - self::KERB_RADIUS_M) / M_SQRT2));
     }
 
-    /** As far out as its lane lets it, m from the kerb to its middle. */
-    public static function widest(Approach $approach): float
+    /** From its side to the line, m; less than 0 beyond it. */
+    private function fromLineMetres(): float
     {
-        $width = $approach->roadWidth->inMetres();
+        return LateralPath::besideTheLine($this->approach) + LateralPath::FROM_LINE - $this->fromKerbMetres;
+    }
 
-        return ($approach->oneWay ? $width : $width / 2.0) - self::FROM_LINE_M - $approach->vehicle->width->inMetres() / 2.0;
+    /** @return list<Assumption> what its distances hang on; nothing where none are said */
+    public static function assumptions(Approach $approach): array
+    {
+        return self::at($approach) === null || $approach->turnsTo() === Flank::Off ? [] : [
+            new Assumption(Wording::part($approach->pack, 'radius of the {kerb} at the corner'), self::KERB_RADIUS_M, 'm', Source::assumed()),
+            new Assumption(Wording::part($approach->pack, 'its rear clear of the {kerb}'), self::CLEAR_M, 'm', Source::assumed()),
+        ];
     }
 
     public function coversTwo(): bool
     {
-        return $this->fromKerbMetres > self::widest($this->approach) + 1e-6;
+        return $this->fromLineMetres() < LateralPath::FROM_LINE - 1e-6;
     }
 
     /** @return list<Warning> */
@@ -101,12 +99,12 @@ final readonly class LongVehicle
         $room = $at->coversTwo()
             ? "Keep {$say($kerb)} off the {kerb}: your lane has not that room. Look in all mirrors, signal, and cover two, so that nobody comes alongside; "
                 .'over the middle only where nobody comes.'
-            : "Keep {$say($kerb)} off the {kerb}, {$say(self::widest($approach) + self::FROM_LINE_M - $at->fromKerbMetres)} inside the line.";
+            : "Keep {$say($kerb)} off the {kerb}, {$say($at->fromLineMetres())} inside the line.";
 
         return [new Warning($at->coversTwo() ? 'long-covers-two' : 'long-towards-kerb', Wording::in(
             $approach->pack, "{$room} The rear comes in {$say($in)}. {$mirrors}",
         ), [
-            'kerb_m' => round($kerb, 2), 'line_m' => round(self::widest($approach) + self::FROM_LINE_M - $at->fromKerbMetres, 2), 'comes_in_m' => round($in, 2),
+            'kerb_m' => round($kerb, 2), 'line_m' => round($at->fromLineMetres(), 2), 'comes_in_m' => round($in, 2),
             'swings_out_m' => round($at->reach->swingsOutMetres, 2),
         ])];
     }

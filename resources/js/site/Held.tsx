@@ -96,7 +96,7 @@ export function Held({ handle, k, onChange, children }: Props) {
                 </>
             )}
             {isFocused && <circle cx={x} cy={y} r={3.2 * k} fill="none" stroke="var(--now)" strokeWidth={0.9 * k} />}
-            {(isHeld || isFocused) && <Number at={handle.at} k={k} words={words} />}
+            {(isHeld || isFocused) && <NumberBeside at={handle.at} k={k} words={words} />}
         </g>
     );
 }
@@ -105,7 +105,7 @@ export function Held({ handle, k, onChange, children }: Props) {
 const LETTER = 1.95;
 
 /** Over what is held, not under the finger; on a ground of its own, whatever lies there. */
-export function Number({ at: [x, y], k, words }: { at: Point; k: number; words: string }) {
+export function NumberBeside({ at: [x, y], k, words }: { at: Point; k: number; words: string }) {
     const wide = (words.length + 1) * LETTER * k;
     return (
         <g pointerEvents="none" aria-hidden="true" data-number="">

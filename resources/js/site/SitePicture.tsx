@@ -22,7 +22,7 @@ import {
     type Point,
 } from './geometry';
 import { handlesOf, type Drawn } from './handles';
-import { Held, Number, under, type OnChange } from './Held';
+import { Held, NumberBeside, under, type OnChange } from './Held';
 
 interface Props {
     draft: Draft;
@@ -185,7 +185,9 @@ export function SitePicture({ draft, keeps, from, to, met, seen: planned, onChan
                         >
                             {name}
                         </text>
-                        {((held?.id === arm.id && held.moved) || focused === arm.id) && <Number at={[x, y]} k={k} words={`${Math.round(arm.bearing_deg)}°`} />}
+                        {((held?.id === arm.id && held.moved) || focused === arm.id) && (
+                            <NumberBeside at={[x, y]} k={k} words={`${Math.round(arm.bearing_deg)}°`} />
+                        )}
                     </g>
                 );
             })}

@@ -101,7 +101,10 @@ export function beside(arm: Arm, before: number, side: Side, line: number, keeps
 /** The flattest and the fullest bow that is drawn for a bend, m out from the kerb. */
 const BOW = { least: 1.5, most: 12 };
 
-/** A bend on the way, beside the kerb of who comes in: where it begins, how far it bows out at the most, and where it ends. To which side it bends nobody has said: it is drawn off the road. */
+/**
+ * A bend on the way, beside the kerb of who comes in: where it begins, how far it bows out at the most, and where it ends. To which side it bends
+ * nobody has said: it is drawn off the road.
+ */
 export function bow(arm: Arm, out: number, keeps: Side): [Point, Point, Point] {
     const { radius_m: radius = 40, from_m: far = 80, to_m: near = 50 } = arm.bend ?? {};
     const chord = Math.max(0, far - near);
