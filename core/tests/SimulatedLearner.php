@@ -60,7 +60,7 @@ final class SimulatedLearner
     private int $lesson = 0;
 
     public function __construct(
-        private readonly Approaches $draw, public readonly string $kind, ?Step $weakStep = null, ?Section $weakSection = null, float $by = 0.0,
+        private Approaches $draw, public readonly string $kind, ?Step $weakStep = null, ?Section $weakSection = null, float $by = 0.0,
         float $spread = 1.0, ?Side $weakSide = null, float $rises = 2.2, float $slower = 1.0,
     ) {
         $this->rate = match ($kind) {
@@ -86,16 +86,26 @@ final class SimulatedLearner
         $this->now = new \DateTimeImmutable('2026-01-05T10:00:00Z');
     }
 
+    /** The same learner up to now; what happens to them from now on is drawn by another seed. */
+    public function twin(int $seed): self
+    {
+        $twin = clone $this;
+        $twin->draw = new Approaches($seed);
+        $twin->evidence = [];
+
+        return $twin;
+    }
+
     /** @return list<Evidence> the marks of one more lesson, a week or so on */
-    public function drive(int $rounds, ?array $only = null): array
+    public function drive(int $rounds, ?array $only = null, bool $inTurn = false, ?int $days = null): array
     {
         $this->lesson++;
-        $this->now = $this->now->modify('+'.$this->draw->one([4, 7, 7, 7, 10, 21]).' days');
+        $this->now = $this->now->modify('+'.($days ?? $this->draw->one([4, 7, 7, 7, 10, 21])).' days');
         $known = $only ?? array_slice(self::ROUTINES, 0, min(count(self::ROUTINES), 3 + $this->lesson));
         $form = 0.25 * $this->normal();
         $marks = [];
         for ($i = 0; $i < $rounds; $i++) {
-            $routine = RoutineCode::from($this->draw->one($known));
+            $routine = RoutineCode::from($inTurn ? $known[$i % count($known)] : $this->draw->one($known));
             $at = $this->now->modify("+{$i} minutes");
             $conditions = new Conditions(
                 $this->draw->one(['quiet', 'moderate', 'busy']), $this->draw->one(['day', 'day', 'dusk', 'night']),

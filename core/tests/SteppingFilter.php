@@ -85,6 +85,33 @@ final class SteppingFilter
         return array_map(static fn (float $sum): float => $sum / $total, $chances);
     }
 
+    /**
+     * Where a cell would be after so many rounds more of it today, whatever they show.
+     *
+     * @return list<float> chance of each outcome
+     */
+    public function after(string $cell, int $rounds, \DateTimeImmutable $at): array
+    {
+        $most = max(array_column($this->kinds, 'weight'));
+        $chances = array_fill(0, 5, 0.0);
+        $total = 0.0;
+        foreach ($this->kinds as $kind) {
+            $weight = exp($kind['weight'] - $most);
+            $total += $weight;
+            $belief = $this->fallen($kind['cells'][$cell] ?? $kind['begins'], $this->last[$cell] ?? null, $at);
+            for ($i = 0; $i < $rounds; $i++) {
+                $belief = $this->climbed($belief, $kind['climbs']);
+            }
+            foreach ($belief as $state => $p) {
+                foreach ($chances as $rank => $sum) {
+                    $chances[$rank] += $weight * $p * $this->people->outcomes[$state][$rank];
+                }
+            }
+        }
+
+        return array_map(static fn (float $sum): float => $sum / $total, $chances);
+    }
+
     private function chance(int $state, int $day, int $rank): float
     {
         return (1.0 - $this->people->byTheDay) * $this->people->outcomes[$state][$rank]

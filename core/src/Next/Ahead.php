@@ -33,22 +33,15 @@ final class Ahead
 
     private const LEAST_ROOM = 0.2;
 
-    private const LEAST_GAIN = 0.3;
-
     /**
      * Mirrors are mirrors: a round of anything counts for everything else as so much of one. Assumed, so that somebody of whom nothing is known takes
      * about fifty lessons with half an hour of practice a week: who passes in Great Britain has had 45 hours of lessons and 22 of practice on average
      * (from memory: guidance of its licensing authority).
      */
-    private const ELSEWHERE = 0.03;
+    private const ELSEWHERE = 0.024;
 
     /** Nobody goes on learning just as they have so far: a standard deviation, as a logarithm (assumed, so that ranges hold what simulated learners do). */
-    private const PACE_DIFFERS = 0.4;
-
-    /**
-     * Whoever has driven much and is not far goes on neither as one who is far nor as one who has hardly begun: half and half, as logarithms (assumed).
-     */
-    private const BY_WHERE_ONE_STANDS = 0.5;
+    private const PACE_DIFFERS = 0.35;
 
     /** @var array<string, array<string, float>> how far each is from where it levels off */
     private array $room = [];
@@ -98,8 +91,9 @@ final class Ahead
                 if ($routine->has($step)) {
                     $this->stands[$code][$step->value] = $possible->stands($routine->code, $step) - $harder + $lately;
                     $this->room[$code][$step->value] = self::above($ceiling + self::STEPS_DIFFER * $normal() - $this->stands[$code][$step->value]);
-                    $this->driven[$code][$step->value] = $this->standsFor(
+                    $this->driven[$code][$step->value] = Practised::rounds(
                         (float) $learner->fit->driven($routine->code, $step), $possible->stands($routine->code, $step) - $learner->fit->model->start,
+                        $this->gains,
                     );
                 }
             }
@@ -177,18 +171,6 @@ final class Ahead
         $bend = ($apart > self::FAR ? 0.0 : log(1.0 + exp(-$apart / self::KNEE))) - ($room > self::FAR ? 0.0 : log(1.0 + exp(-$room / self::KNEE)));
 
         return max(0.0, min($grown, $room) - self::KNEE * $bend);
-    }
-
-    /**
-     * Rounds that leave as much to be gained as there is, between those that were driven and those that most would have needed to get there.
-     *
-     * @param  float  $risen  logits above where one begins
-     */
-    private function standsFor(float $driven, float $risen): float
-    {
-        $needed = min(log(1.0 + $driven), max(0.0, $risen / max(self::LEAST_GAIN, $this->gains)));
-
-        return exp((1.0 - self::BY_WHERE_ONE_STANDS) * log(1.0 + $driven) + self::BY_WHERE_ONE_STANDS * $needed) - 1.0;
     }
 
     private function lost(float $idle): float

@@ -18,7 +18,7 @@ use NobleTurn\Core\Trade\Step;
 final readonly class Aims
 {
     /** An aim is driven so often in a lesson, as far as it is weighed (assumed). */
-    private const ROUNDS = 4;
+    public const ROUNDS = 4;
 
     /** What was promised weighs so much, what fades, what only stands beside the driving; by so much more what a test asks tomorrow (all assumed). */
     private const AGREED = 1.6;

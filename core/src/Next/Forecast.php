@@ -74,10 +74,11 @@ final readonly class Forecast
         $day = sqrt($learner->fit->model->ofTheDay);
         $harder = $learner->fit->harder(self::conditions());
         $lately = Lately::of($learner);
+        $skew = $learner->fit->skew();
         for ($i = 0; $i < $draws; $i++) {
             $normal = $normals->of($i);
             $now = $lately->mean + sqrt($lately->variance) * $normal();
-            $ahead = new Ahead($learner, $learner->fit->drawn($normal), $required, $schedule, $harder, $normal, $now);
+            $ahead = new Ahead($learner, $learner->fit->drawn($normal, $skew), $required, $schedule, $harder, $normal, $now);
 
             // Good days and bad ones: one deviation up or down.
             yield static function (int $lesson) use ($ahead, $test, $day, $required): float {

@@ -18,7 +18,7 @@ use NobleTurn\Core\Trade\RoutineCode;
  */
 final readonly class LessonProposal
 {
-    /** Rounds of the aim count so many times as much as others (assumed). */
+    /** Rounds of an aim count so many times as much as others (assumed), as many of them as an aim is driven for; what is beyond is a round like any other. */
     public const AIM = 3.0;
 
     /** So does the first round of what would fade next, if nothing that is older is an aim (assumed). */
@@ -116,7 +116,7 @@ final readonly class LessonProposal
             if (! isset($brings[$code])) {
                 $more = $learner->worth->rounds($routine, self::MOST_ROUNDS);
                 $brings[$code] = array_map(static fn (int $i): float => $more[$i] * match (true) {
-                    in_array($code, $aimed, true) => self::AIM,
+                    $i < Aims::ROUNDS && in_array($code, $aimed, true) => self::AIM,
                     $code === $revisit && $i === 0 => self::REVISIT,
                     default => 1.0,
                 }, array_keys($more));

@@ -11,8 +11,8 @@ use NobleTurn\Core\Trade\Step;
 
 /**
  * What driving a routine so many times more is expected to bring: by how much the chances of its steps, unaided and in the reference conditions, rise,
- * added up. Each round counts as practice, as the skill model has it (so the first brings more than the tenth), and the first also brings back what was
- * forgotten since. How sure one is of a chance is averaged over: of what is hardly known more can be hoped.
+ * added up. Each round counts as practice, as the skill model has it (so the first brings more than the tenth; `Practised`), and the first also brings
+ * back what was forgotten since. How sure one is of a chance is averaged over: of what is hardly known more can be hoped.
  */
 final class Worth
 {
@@ -73,7 +73,10 @@ final class Worth
         foreach (Step::cases() as $step) {
             if ($routine->has($step)) {
                 $belief = $this->beliefs["{$routine->code->value}.{$step->value}"] ??= $this->fit->belief($routine->code, $step, $this->on);
-                $driven = $this->driven["{$routine->code->value}.{$step->value}"] ?? 0;
+                $driven = Practised::rounds(
+                    (float) ($this->driven["{$routine->code->value}.{$step->value}"] ?? 0),
+                    $belief->mean + $this->fit->faded($routine->code) - $this->fit->model->start, $this->fit->practice(),
+                );
                 $more = $rounds === 0 ? 0.0
                     : $this->fit->faded($routine->code) + $this->fit->practice() * log((1.0 + $driven + $rounds) / (1.0 + $driven));
                 $found[$step->value] = (new Belief($belief->mean + $more, $belief->variance))->unaided($harder);

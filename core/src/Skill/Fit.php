@@ -63,17 +63,28 @@ final readonly class Fit
         return new Belief($made['mean'], $variance + $this->mode->system->quadratic($made['vector']));
     }
 
+    /** By how much the mean lies beside the mode: small for what is most likely, not for how likely the best and the worst is. */
+    public function skew(): Skew
+    {
+        return Skew::of($this->mode, $this->rows);
+    }
+
     /**
-     * One of the learners whose marks these could be: drawn with what hangs together.
+     * One of the learners whose marks these could be: drawn with what hangs together, around the mean.
      *
      * @param  \Closure(): float  $normal  a draw of mean 0 and variance 1
+     * @param  Skew  $skew  as this fit says it; the same for every draw
      */
-    public function drawn(\Closure $normal): Possible
+    public function drawn(\Closure $normal, Skew $skew): Possible
     {
         $shared = $this->mode->shared === [] ? []
             : $this->mode->system->drawn(array_map(static fn (): float => $normal(), array_values($this->mode->shared)));
+        foreach ($skew->shared as $i => $by) {
+            $shared[$i] += $by;
+        }
+        $practice = $shared[$this->rows->index[Parts::PRACTICE] ?? -1] ?? $this->model->practiceDiffers * $normal();
 
-        return new Possible($this, $shared, $shared[$this->rows->index[Parts::PRACTICE] ?? -1] ?? $this->model->practiceDiffers * $normal(), $normal);
+        return new Possible($this, $shared, $skew->own, $practice, $normal);
     }
 
     /** What this learner gains by practice, logits for each factor e of rounds: as all do, and what their own marks say beside that. */

@@ -42,6 +42,14 @@ final class Ladder
         return [1.0 - $here - $above, $here * (1.0 - $here) + $above * (1.0 - $above)];
     }
 
+    /** Of the log-likelihood, its third derivative: f(k) (2 F(k) - 1) + f(k+1) (2 F(k+1) - 1). */
+    public static function third(int $rank, float $eta): float
+    {
+        $of = static fn (float $chance): float => $chance * (1.0 - $chance) * (2.0 * $chance - 1.0);
+
+        return $of(self::atLeast($rank, $eta)) + $of(self::atLeast($rank + 1, $eta));
+    }
+
     public static function logistic(float $x): float
     {
         return $x >= 0.0 ? 1.0 / (1.0 + exp(-$x)) : exp($x) / (1.0 + exp($x));

@@ -44,6 +44,45 @@ final class Mode
         }
     }
 
+    /**
+     * What a row's mark is made by, logits.
+     *
+     * @param  array{cell: string, parts: list<int>}  $group
+     * @param  array{offset: float, more: array<int, float>}  $row
+     */
+    public function ability(array $group, array $row): float
+    {
+        $ability = $this->own[$group['cell']] + $row['offset'];
+        foreach ($group['parts'] as $i) {
+            $ability += $this->shared[$i];
+        }
+        foreach ($row['more'] as $i => $x) {
+            $ability += $x * $this->shared[$i];
+        }
+
+        return $ability;
+    }
+
+    /**
+     * How sure a marked cell is, with parts that are shared.
+     *
+     * @param  list<int>  $parts
+     * @return float logits squared
+     */
+    public function variance(string $cell, array $parts): float
+    {
+        $own = $this->ownPrior + $this->cells[$cell]['weight'];
+        $vector = array_fill(0, count($this->shared), 0.0);
+        foreach ($parts as $i) {
+            $vector[$i] = 1.0;
+        }
+        foreach ($this->cells[$cell]['cross'] as $i => $x) {
+            $vector[$i] -= $x / $own;
+        }
+
+        return 1.0 / $own + $this->system->quadratic($vector);
+    }
+
     /** The longest way any shared part wanted to go. */
     private function step(): float
     {

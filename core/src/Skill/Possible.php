@@ -18,11 +18,14 @@ final class Possible
 
     /**
      * @param  array<int, float>  $shared  how far each shared part is from where it most likely is
+     * @param  array<string, float>  $own  how far what is a cell's alone is on average from where it most likely is, by cell
      * @param  float  $practice  how far what they gain by practice is from what most do
      * @param  \Closure(): float  $normal
      */
-    public function __construct(private readonly Fit $fit, private readonly array $shared, private readonly float $practice, private readonly \Closure $normal)
-    {
+    public function __construct(
+        private readonly Fit $fit, private readonly array $shared, private readonly array $own, private readonly float $practice,
+        private readonly \Closure $normal,
+    ) {
     }
 
     /** Logits at a step of a routine, whatever is forgotten since. */
@@ -40,7 +43,7 @@ final class Possible
     private function draw(RoutineCode $routine, Step $step): float
     {
         $made = $this->fit->made($routine, $step);
-        $at = $made['mean'] + sqrt($made['own']) * ($this->normal)();
+        $at = $made['mean'] + ($this->own["{$routine->value}.{$step->value}"] ?? 0.0) + sqrt($made['own']) * ($this->normal)();
         foreach ($made['vector'] as $i => $share) {
             $at += $share * $this->shared[$i];
         }

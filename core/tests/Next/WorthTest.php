@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use NobleTurn\Core\Next\Practised;
 use NobleTurn\Core\Next\Worth;
 use NobleTurn\Core\Record\Outcome;
 use NobleTurn\Core\Record\StepMark;
@@ -58,6 +59,26 @@ it('is more where there is more to gain, and is the model’s own sum', function
         }
     }
     expect($blank->rounds($of('cross'), 1)[0])->toEqualWithDelta($sum, 1e-12);
+});
+
+it('stands for as much practice as there was only where somebody has got as far by it', function (): void {
+    foreach ([0.0, 1.0, 4.0, 20.0, 200.0] as $driven) {
+        $last = 0.0;
+        for ($risen = -2.0; $risen < 9.0; $risen += 0.01) {
+            $rounds = Practised::rounds($driven, $risen, 1.3);
+            // More of it for who is farther, never more than there was, and never by a jump.
+            expect($rounds)->toBeGreaterThanOrEqual($last)->toBeLessThanOrEqual($driven + 1e-9)
+                ->and($risen === -2.0 || $rounds - $last < 0.02 * (1.0 + $driven))->toBeTrue();
+            $last = $rounds;
+        }
+        expect($last)->toEqualWithDelta($driven, 1e-9)
+            ->and(Practised::rounds($driven, -1.0, 1.3))->toEqualWithDelta(sqrt(1.0 + $driven) - 1.0, 1e-9);
+    }
+    // So what goes least well comes before what goes well, after as many rounds of either; and after few rounds before many that led as far.
+    $prompted = array_fill(0, 6, 'prompted');
+    $worth = worth(['emerge-left' => $prompted, 'turn-left' => array_slice($prompted, 0, 2), 'cross' => array_fill(0, 6, 'unaided')]);
+    $brings = static fn (string $code): float => array_sum($worth->rounds(Catalogue::routine(RoutineCode::from($code), new GreatBritain), 4));
+    expect($brings('turn-left'))->toBeGreaterThan($brings('emerge-left'))->and($brings('emerge-left'))->toBeGreaterThan(2.0 * $brings('cross'));
 });
 
 it('counts what was forgotten among what a round brings back', function (): void {

@@ -51,13 +51,15 @@ it('is, over many, what is believed of each step, and hangs together where parts
     }
     $fit = Fit::of($learner->evidence, new GreatBritain, $learner->now);
     $normal = normals(9);
+    // Around what is likeliest; by how much the mean lies beside it is held in SkewTest.
+    $none = Fit::of([], new GreatBritain, $learner->now)->skew();
     $cells = [
         [RoutineCode::TurnLeft, Step::Look], [RoutineCode::TurnRight, Step::Look], [RoutineCode::BayIn, Step::Look], [RoutineCode::BayIn, Step::Position],
     ];
     $drawn = [];
     $practice = [];
     for ($i = 0; $i < 6_000; $i++) {
-        $one = $fit->drawn($normal);
+        $one = $fit->drawn($normal, $none);
         foreach ($cells as $at => [$routine, $step]) {
             $drawn[$at][] = $one->stands($routine, $step);
             // The same learner is asked twice.

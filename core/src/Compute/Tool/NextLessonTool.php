@@ -20,6 +20,7 @@ use NobleTurn\Core\Compute\Shape;
 use NobleTurn\Core\Compute\Tool;
 use NobleTurn\Core\Compute\Values;
 use NobleTurn\Core\Fault\BadInput;
+use NobleTurn\Core\Next\Aims;
 use NobleTurn\Core\Next\Choosing;
 use NobleTurn\Core\Next\Learner;
 use NobleTurn\Core\Next\LessonProposal;
@@ -141,6 +142,7 @@ final class NextLessonTool implements Tool
                 ),
                 ...$stops === [] ? [] : [...CircuitPresenter::paces($input, $drive, $stops), ...CircuitPresenter::unsaid($input, NextLesson::ROUNDS)],
                 new Assumption('rounds of an aim count', LessonProposal::AIM, 'times as much as others', Source::assumed()),
+                new Assumption('an aim is driven for', Aims::ROUNDS, 'rounds', Source::assumed()),
             ],
             $ignored === 0 ? [] : [Warning::future($ignored)],
         );
