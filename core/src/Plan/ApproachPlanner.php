@@ -16,6 +16,7 @@ use NobleTurn\Core\Rules\Assumption;
 use NobleTurn\Core\Rules\Flank;
 use NobleTurn\Core\Rules\Source;
 use NobleTurn\Core\Rules\StepCount;
+use NobleTurn\Core\Sight\Sight;
 use NobleTurn\Core\Trade\Step;
 use NobleTurn\Core\Trade\Surface;
 use NobleTurn\Core\Vehicle\Handling;
@@ -208,9 +209,13 @@ final class ApproachPlanner
                 new Assumption('our width with mirrors', round(Corridor::ourMetres($approach->vehicle), 2), 'm', $assumed),
                 new Assumption('walking pace between parked cars', Corridor::WALKING_MPS, 'm/s', $assumed),
             ]),
-            ...($approach->ahead->seenMetres === null && $approach->ahead->curve?->offsetMetres === null ? [] : [new Assumption(
+            ...($approach->ahead->hides() ? [new Assumption(
                 'stopping within what is seen', StoppingModel::of($approach->pack)->decelerationMps2, 'm/s2', StoppingModel::of($approach->pack)->source,
-            )]),
+            )] : []),
+            ...($approach->ahead->crest === null ? [] : [
+                new Assumption('eye above the road', Handling::of($approach->vehicle)->eyeMetres, 'm', Source::fromMemory(Sight::HEIGHTS)),
+                new Assumption('what is to be seen, above the road', Sight::TARGET_M, 'm', Source::fromMemory(Sight::HEIGHTS)),
+            ]),
         ];
     }
 }

@@ -19,6 +19,8 @@ enum Obstacle: string
     case Curve = 'bend-too-tight';
     /** Less is seen round the bend on the way than stopping takes. */
     case Hidden = 'bend-hides-the-road';
+    /** Less is seen over the crest on the way than stopping takes. */
+    case Crest = 'crest-hides-the-road';
     /** The room before the line is shorter than the routine. */
     case Room = 'room-too-short';
     /** An opening on our side is nearer than the latest place for the signal. */
@@ -29,13 +31,13 @@ enum Obstacle: string
     /** Whether the road itself asks for less speed, however short the routine. */
     public function isOfTheRoad(): bool
     {
-        return in_array($this, [self::Narrow, self::Sight, self::Curve, self::Hidden], true);
+        return in_array($this, [self::Narrow, self::Sight, self::Curve, self::Hidden, self::Crest], true);
     }
 
     /** Whether too little is seen for this speed. */
     public function isOfSight(): bool
     {
-        return in_array($this, [self::Sight, self::Hidden], true);
+        return in_array($this, [self::Sight, self::Hidden, self::Crest], true);
     }
 
     /** @return list<self> what stands in the way of a chain, with its margins spent */
@@ -63,6 +65,10 @@ enum Obstacle: string
             if ($mps($curve->farMetres) > min($round, $seen)) {
                 $found[] = $seen < $round ? self::Hidden : self::Curve;
             }
+        }
+        $crest = $chain->approach->ahead->crest;
+        if ($crest !== null && $mps($crest->farMetres) > RoadSpeed::stopsOver($crest, $chain->approach)) {
+            $found[] = self::Crest;
         }
         $room = $chain->approach->room?->inMetres();
         if ($room !== null && $chain->metres($chain->mirrorsStartSeconds()) > $room + 1e-6) {

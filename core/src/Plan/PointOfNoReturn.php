@@ -6,10 +6,12 @@ namespace NobleTurn\Core\Plan;
 
 use NobleTurn\Core\Judgement\AmberStretch;
 use NobleTurn\Core\Place\Control;
+use NobleTurn\Core\Vehicle\Handling;
 
 /**
  * Under lights that may change: nearer than this we go on even if they do, because stopping would take more than an unhurried
- * brake. Stopping takes v t_r + v^2 / (2 a) at the speed the plan has there.
+ * brake. Stopping takes v t_r + v^2 / (2 a) at the speed the plan has there; of a long vehicle air has to come to the brakes first, and they are used
+ * the more gently by as much as ever.
  */
 final class PointOfNoReturn
 {
@@ -24,11 +26,13 @@ final class PointOfNoReturn
             return null;
         }
         $pack = $approach->pack;
+        $handling = Handling::of($approach->vehicle);
         $slowing = AmberStretch::slowingMps2(
-            $pack->amberDeceleration()->inMetresPerSecondSquared(), $approach->gradient, $approach->surface->grip(), $approach->surface->shareOfComfort(),
+            $handling->unhurried($pack->amberDeceleration())->inMetresPerSecondSquared(), $approach->gradient,
+            $approach->surface->grip(), $approach->surface->shareOfComfort(),
         );
         $takes = static fn (float $mps): float => (new AmberStretch(
-            $mps, $pack->amber($approach->speed)->inSeconds(), $pack->amberReaction()->inSeconds(), $slowing,
+            $mps, $pack->amber($approach->speed)->inSeconds(), $pack->amberReaction()->inSeconds() + $handling->brakeLagSeconds, $slowing,
         ))->stoppingMetres();
         $fromFar = $takes($chain->profile->approachMps());
         $length = $chain->profile->lengthInMetres();

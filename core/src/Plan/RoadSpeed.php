@@ -6,9 +6,11 @@ namespace NobleTurn\Core\Plan;
 
 use NobleTurn\Core\Judgement\Stopping;
 use NobleTurn\Core\Judgement\StoppingModel;
+use NobleTurn\Core\Place\Crest;
 use NobleTurn\Core\Place\Curve;
 use NobleTurn\Core\Trade\Surface;
 use NobleTurn\Core\Vehicle\Corner;
+use NobleTurn\Core\Vehicle\Handling;
 
 /** How fast the road itself lets us come: what one sees, and how it bends. */
 final class RoadSpeed
@@ -32,6 +34,12 @@ final class RoadSpeed
     public static function stopsInside(Curve $curve, Approach $approach): float
     {
         return self::within($curve->seenMetres(), $approach);
+    }
+
+    /** The same within what is seen over a crest; m/s. */
+    public static function stopsOver(Crest $crest, Approach $approach): float
+    {
+        return self::within($crest->seenMetres(Handling::of($approach->vehicle)->eyeMetres), $approach);
     }
 
     /** In half of what is seen where the road is too narrow for two; by the stopping distances that are taught there. */

@@ -10,6 +10,9 @@ final readonly class Sight
     /** Eyes of a driver in a car, and what one must see: the tail lights of a car; AASHTO Green Book, from memory, m. */
     public const EYE_M = 1.08;
 
+    /** Of a driver in a lorry or a coach, m; the same source, from memory. */
+    public const HIGH_EYE_M = 2.33;
+
     public const TARGET_M = 0.6;
 
     public const HEIGHTS = 'AASHTO Green Book, heights of eye and object';

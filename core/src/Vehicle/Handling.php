@@ -7,6 +7,7 @@ namespace NobleTurn\Core\Vehicle;
 use NobleTurn\Core\Quantity\Acceleration;
 use NobleTurn\Core\Rules\Assumption;
 use NobleTurn\Core\Rules\Source;
+use NobleTurn\Core\Sight\Sight;
 use NobleTurn\Core\Trade\Surface;
 
 /**
@@ -24,8 +25,9 @@ final readonly class Handling
     /** From the pedal to the brakes of a long or heavy one, s (from memory: UN Regulation No. 13 allows air brakes 0.6 s). */
     public const AIR_S = 0.6;
 
-    private function __construct(public Acceleration $comfort, public float $sidewaysMps2, public float $brakeLagSeconds, private bool $isLong)
-    {
+    private function __construct(
+        public Acceleration $comfort, public float $sidewaysMps2, public float $brakeLagSeconds, public float $eyeMetres, private bool $isLong,
+    ) {
     }
 
     public static function of(Vehicle $vehicle): self
@@ -34,7 +36,16 @@ final readonly class Handling
 
         return new self(
             Acceleration::ofMetresPerSecondSquared($long ? self::LONG_COMFORT : Surface::COMFORTABLE_DECELERATION),
-            $long ? self::LONG_SIDEWAYS : Corner::COMFORTABLE_SIDEWAYS, $long ? self::AIR_S : 0.0, $long,
+            $long ? self::LONG_SIDEWAYS : Corner::COMFORTABLE_SIDEWAYS, $long ? self::AIR_S : 0.0, $long ? Sight::HIGH_EYE_M : Sight::EYE_M,
+            $long,
+        );
+    }
+
+    /** What is still unhurried where so much is in a car: less by as much as what is comfortable is. */
+    public function unhurried(Acceleration $inACar): Acceleration
+    {
+        return Acceleration::ofMetresPerSecondSquared(
+            $inACar->inMetresPerSecondSquared() * $this->comfort->inMetresPerSecondSquared() / Surface::COMFORTABLE_DECELERATION,
         );
     }
 

@@ -54,7 +54,7 @@ it('moves no best place of an approach by more than a metre and a fiftieth for a
     expect($seen)->toBeGreaterThan(800);
 });
 
-it('changes the speed between parked cars, through a bend, round a hedge and within what is seen without a jump', function (): void {
+it('changes the speed between parked cars, through a bend, round a hedge, over a crest and within what is seen without a jump', function (): void {
     $plan = static fn (array $more): array => Ask::tool('approach', ['routine' => 'pass-parked', 'limit_mph' => 30, ...$more]);
     $both = [['side' => 'left', 'from_m' => 60, 'to_m' => 30], ['side' => 'right', 'from_m' => 60, 'to_m' => 30]];
     $last = null;
@@ -64,13 +64,19 @@ it('changes the speed between parked cars, through a bend, round a hedge and wit
         expect(abs($now - ($last ?? $now)))->toBeLessThan(0.25, "{$width} m");
         $last = $now;
     }
-    foreach (['sight_ahead_m' => [5.0, 80.0, 0.1], 'radius' => [10.0, 120.0, 0.1], 'offset' => [0.6, 8.0, 0.01]] as $what => [$from, $to, $step]) {
+    $walks = [
+        'sight_ahead_m' => [5.0, 80.0, 0.1], 'radius' => [10.0, 120.0, 0.1], 'offset' => [0.6, 8.0, 0.01],
+        'crest' => [0.01, 0.4, 0.001], 'rounded' => [0.0, 150.0, 0.5],
+    ];
+    foreach ($walks as $what => [$from, $to, $step]) {
         $last = null;
         for ($value = $from; $value < $to; $value += $step) {
             $at = round($value, 4);
             $now = $plan(['routine' => 'cross', 'limit_mph' => 60] + match ($what) {
                 'radius' => ['bend' => ['radius_m' => $at, 'from_m' => 120, 'to_m' => 90]],
                 'offset' => ['bend' => ['radius_m' => 150, 'offset_m' => $at, 'from_m' => 220, 'to_m' => 100]],
+                'crest' => ['crest' => ['from_m' => 220, 'to_m' => 160, 'gradient_change' => $at]],
+                'rounded' => ['crest' => ['from_m' => 160 + $at, 'to_m' => 160, 'gradient_change' => 0.12]],
                 default => [$what => $at],
             })['approach_speed_mps'];
             expect(abs($now - ($last ?? $now)))->toBeLessThan(0.12, "{$what} {$value}");

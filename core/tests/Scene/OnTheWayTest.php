@@ -2,8 +2,10 @@
 
 declare(strict_types=1);
 
+use NobleTurn\Core\Rules\GreatBritain;
 use NobleTurn\Core\Tests\Ask;
 use NobleTurn\Core\Tests\Scenes;
+use NobleTurn\Core\Vehicle\Handling;
 
 /** What stands on the way to the line, at it and just beyond it. */
 
@@ -194,6 +196,20 @@ Scenes::show('under a green that may change there is a point from which one goes
             expect($here)->toBeGreaterThan(0.8 * $mps + 0.8 * $mps ** 2 / 8.0)->toBeLessThan(1.2 * $mps + $mps ** 2 / 4.0)->toBeGreaterThan($last);
             $last = $here;
         }
+        // A lorry's is farther: air comes to its brakes first, and they are used more gently. So says the amber tool of such brakes.
+        foreach ([20, 30, 40] as $mph) {
+            $lorry = ['speed_mph' => $mph, 'vehicle' => 'rigid-lorry'];
+            $amber = static fn (array $more): float => Ask::tool('amber', ['speed_mph' => $mph, 'distance_m' => 50] + $more)['point_of_no_return_m'];
+            $car = $amber([]);
+            $pack = new GreatBritain;
+            $asLorry = $amber([
+                'reaction_s' => $pack->amberReaction()->inSeconds() + Handling::AIR_S,
+                'decel_mps2' => $pack->amberDeceleration()->inMetresPerSecondSquared() * Handling::LONG_COMFORT / 2.0,
+            ]);
+            // Nearer the lights the plan may be slower than where it began: never farther than at the speed asked for.
+            expect($point($lorry))->toBeGreaterThan($point(['speed_mph' => $mph]) + 0.5 * $mph * 0.44704)->toBeLessThanOrEqual($asLorry + 0.02)
+                ->and($point(['speed_mph' => $mph]))->toBeLessThanOrEqual($car + 0.02);
+        }
         expect($point(['surface' => 'wet']))->toBeGreaterThan($point([]))->and($point(['gradient' => -0.06]))->toBeGreaterThan($point([]))
             ->and($point(['surface' => 'ice', 'gradient' => -0.12]))->toBeNull()->and($point(['light' => 'red']))->toBeNull()
             ->and(onTheWay([])['point_of_no_return_m'])->toBeNull();
@@ -217,6 +233,25 @@ Scenes::show('a bend, a crest or a hedge on the way: the speed from which one ca
             }
             expect($plan['conflicts'][0]['code'])->toBe('bend-too-tight');
         }
+        foreach ([0.04, 0.08, 0.14] as $change) {
+            foreach ([[4.0, 0.5], [7.3, 1.0]] as [$width, $share]) {
+                $crest = ['crest' => ['from_m' => 260, 'to_m' => 180, 'gradient_change' => $change], 'road_width_m' => $width];
+                $plan = onTheWay(['limit_mph' => 60, ...$crest]);
+                $seen = Ask::tool('sight', ['limit_mph' => 60, 'crest' => ['length_m' => 80, 'gradient_change' => $change]])['seen_m'];
+                expect($plan['place']['crest']['seen_m'])->toEqualWithDelta($seen, 0.06)->and($plan['fits'])->toBe($highwayCode(26.82) <= $seen * $share);
+                if (! $plan['fits']) {
+                    // Slow enough where it begins, and no slower than that.
+                    expect($plan['conflicts'][0]['code'])->toBe('crest-hides-the-road')
+                        ->and($highwayCode($plan['approach_speed_mps']))->toEqualWithDelta($seen * $share, 0.1)
+                        ->and($plan['conflicts'][0]['message'])->toContain('Over the crest')->toContain($share < 1.0 ? 'half' : 'seen');
+                }
+            }
+        }
+        // From a lorry more is seen over it; it stops no shorter for that.
+        $from = static fn (string $vehicle): float => onTheWay([
+            'vehicle' => $vehicle, 'crest' => ['from_m' => 180, 'to_m' => 260, 'gradient_change' => 0.1],
+        ])['place']['crest']['seen_m'];
+        expect($from('rigid-lorry'))->toBeGreaterThan($from('small-petrol-hatch') + 5.0);
         // One that the routine is slow for anyway asks for nothing.
         expect(onTheWay(['bend' => ['radius_m' => 30, 'from_m' => 12, 'to_m' => 5]])['fits'])->toBeTrue();
     });

@@ -2,6 +2,7 @@ import type { DrawnPlan } from '@/strip/plan';
 import { Figures } from '@/compute/Figures';
 import { useRules } from '@/rules/rules';
 import { speedWords } from '@/rules/speed';
+import { hiddenOn } from '@/strip/Hidden';
 import { WhoWaits } from '@/strip/WhoWaits';
 import { spoken, wayIsKnown } from '@/strip/words';
 
@@ -44,6 +45,15 @@ export function PlanNotes({ plan }: { plan: DrawnPlan }) {
                     Nearer than <span className="font-semibold">{spoken(plan.point_of_no_return_m, plan.unit)}</span> to the line we go on even if the lights
                     change.
                 </p>
+            )}
+            {hiddenOn(plan.place).map(
+                ({ kind, from, to, seen }) =>
+                    seen !== null && (
+                        <p key={kind}>
+                            {kind === 'bend' ? 'In the bend' : 'Over the crest'}, {spoken(from, plan.unit)} to {spoken(to, plan.unit)} before the line, no more
+                            than <span className="font-semibold">{spoken(seen, plan.unit)}</span> of the road are seen; what your eyes see decides.
+                        </p>
+                    ),
             )}
             {plan.groups.some((group) => group.steps.length > 1) && (
                 <p className="font-semibold">

@@ -1,9 +1,9 @@
 import type { RoadFacts } from '@/api/types';
 
 /** What only some roads have on the way to the line, at it or just beyond it; metres. */
-export type Also = Pick<RoadFacts, 'path_before_m' | 'view_beyond_m' | 'sight_left_m' | 'sight_right_m' | 'cycle_box_m' | 'sight_ahead_m' | 'bend'>;
+export type Also = Pick<RoadFacts, 'path_before_m' | 'view_beyond_m' | 'sight_left_m' | 'sight_right_m' | 'cycle_box_m' | 'sight_ahead_m' | 'bend' | 'crest'>;
 
-type Measured = Exclude<keyof Also, 'bend'>;
+type Measured = Exclude<keyof Also, 'bend' | 'crest'>;
 
 interface Asked {
     name: Measured;
@@ -30,7 +30,7 @@ export const askedAlso = (asks: string[]) => ALL.filter(({ name }) => ANYWHERE.h
 /** Those of a road that its routine asks for. */
 export function alsoOf(road: RoadFacts, asks: string[]): Also {
     const measured = askedAlso(asks).flatMap(({ name }) => (road[name] === undefined ? [] : [[name, road[name]] as const]));
-    return { ...Object.fromEntries(measured), ...(road.bend ? { bend: road.bend } : {}) };
+    return { ...Object.fromEntries(measured), ...(road.bend ? { bend: road.bend } : {}), ...(road.crest ? { crest: road.crest } : {}) };
 }
 
 /** With the view said once: one that opens beyond the line stands instead of any other. */

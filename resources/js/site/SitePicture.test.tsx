@@ -152,6 +152,31 @@ describe('the picture of a site', () => {
         fireEvent.keyDown(screen.getByRole('slider', { name: 'Seen to the right from the line' }), { key: 'ArrowUp' });
         expect(now().arms.find(({ id }) => id === 's')!.sight_right_m).toBe(30);
         expect(document.querySelector('[data-bend]')!.getAttribute('d')).not.toMatch(/NaN/);
+        // One sees across it: no hedge is drawn.
+        expect(document.querySelector('[data-hedge]')).toBeNull();
+    });
+
+    it('draws the hedge that hides a bend, and a crest that falls away to both sides of its top, on the road that has them', () => {
+        const ends = { from_m: 60, to_m: 30 };
+        const draft = armIs(begun('crossroads'), 's', { bend: { radius_m: 40, offset_m: 3, ...ends }, crest: { gradient_change: 0.1, ...ends } });
+        const { now } = held(draft, { from: 's' });
+        const [bend, hedge] = ['bend', 'hedge'].map((what) => document.querySelectorAll(`[data-${what}]`));
+        expect([bend!.length, hedge!.length]).toEqual([1, 1]);
+        expect(hedge![0]!.getAttribute('d')).not.toBe(bend![0]!.getAttribute('d'));
+        // South lies down the picture: its strokes run up and down, and as many each way from the top.
+        const strokes = [...document.querySelectorAll('[data-crest] path')].map((one) =>
+            one
+                .getAttribute('d')!
+                .match(/-?[\d.]+/g)!
+                .map(Number),
+        );
+        expect(strokes.every(([x, , toX]) => Math.abs(x! - toX!) < 0.01)).toBe(true);
+        const falls = strokes.map(([, y, , toY]) => Math.sign(toY! - y!));
+        expect(falls.filter((way) => way > 0)).toHaveLength(falls.length / 2);
+        const begins = screen.getByRole('slider', { name: 'The crest begins' });
+        expect(begins.getAttribute('aria-valuetext')).toBe('60 m before the line');
+        fireEvent.keyDown(begins, { key: 'ArrowUp' });
+        expect(now().arms.find(({ id }) => id === 's')!.crest).toEqual({ gradient_change: 0.1, from_m: 65, to_m: 30 });
     });
 
     it('shows the whole of a site of the demo, as large written however far its openings lie', () => {

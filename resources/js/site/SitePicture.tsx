@@ -3,25 +3,9 @@ import type { Side } from '@/api/types';
 import { Along } from './Along';
 import { BesideRoads } from './Beside';
 import { armWords, compass, isRound, turned, type Arm, type Draft } from './draft';
-import {
-    acrossIn,
-    bearingOf,
-    bow,
-    halves,
-    hold,
-    islandRadius,
-    line,
-    middle,
-    mouth,
-    path,
-    REACH,
-    reaching,
-    sight,
-    spiralLines,
-    surface,
-    type Point,
-} from './geometry';
+import { acrossIn, bearingOf, halves, hold, islandRadius, line, middle, mouth, path, REACH, reaching, sight, spiralLines, surface } from './geometry';
 import { handlesOf, type Drawn } from './handles';
+import { Hides } from './Hides';
 import { Held, NumberBeside, under, type OnChange } from './Held';
 
 interface Props {
@@ -105,9 +89,9 @@ export function SitePicture({ draft, keeps, from, to, met, seen: planned, onChan
             {draft.arms.map((arm) => (
                 <Along key={arm.id} arm={arm} keeps={keeps} />
             ))}
-            {draft.arms.map(
-                (arm) => arm.bend && <path key={arm.id} d={bent(bow(arm, out, keeps))} fill="none" stroke="var(--line)" strokeWidth={0.8} data-bend="" />,
-            )}
+            {draft.arms.map((arm) => (
+                <Hides key={arm.id} {...{ arm, out, keeps }} />
+            ))}
             {ours &&
                 (['left', 'right'] as const).map((side) => {
                     const metres = seen[side];
@@ -203,13 +187,6 @@ const said = ({ left, right }: { left: number | undefined; right: number | undef
     ...(left === undefined ? {} : { left }),
     ...(right === undefined ? {} : { right }),
 });
-
-/** A bend's bow through its three points. */
-const bent = ([begins, top, ends]: [Point, Point, Point]): string => {
-    // Where the middle of a curve is to lie, its control point lies twice as far from the chord.
-    const [x, y] = [2 * top[0] - (begins[0] + ends[0]) / 2, 2 * top[1] - (begins[1] + ends[1]) / 2];
-    return `M${begins.join()} Q${x},${y} ${ends.join()}`;
-};
 
 /** What is pressed beside the end itself: its name. */
 const Under = ({ x, y, k, long, end }: { x: number; y: number; k: number; long: number; end: boolean }) => (

@@ -81,8 +81,8 @@ export function inLane(arm: Arm, direction: 'in' | 'out', out: number, keeps: Si
 
 /** From the middle to the edge of a picture that shows all that stands or opens beside its roads, m. */
 export function reaching(draft: Pick<Draft, 'kind' | 'arms'>): number {
-    const far = draft.arms.flatMap(({ openings = [], parked = [], bend }) =>
-        [...openings, ...parked, ...(bend ? [bend] : [])].map(({ from_m: metres = 0 }) => metres),
+    const far = draft.arms.flatMap(({ openings = [], parked = [], bend, crest }) =>
+        [...openings, ...parked, ...(bend ? [bend] : []), ...(crest ? [crest] : [])].map(({ from_m: metres = 0 }) => metres),
     );
     return Math.min(MOST_REACH, Math.max(REACH, ...far.map((metres) => (mouth(draft) + metres + 8) / HOLD)));
 }
@@ -111,6 +111,36 @@ export function bow(arm: Arm, out: number, keeps: Side): [Point, Point, Point] {
     const rise = Math.min(BOW.most, Math.max(BOW.least, chord ** 2 / (8 * radius)));
     const point = (metres: number, wide: number) => beside(arm, metres, keeps, out, keeps, wide);
     return [point(far, 1), point((far + near) / 2, 1 + rise), point(near, 1)];
+}
+
+/** How far from our path through a bend a hedge is drawn, out from the kerb, m: beyond the bow. */
+const HEDGE_M = 1.6;
+
+/** What hides the bend along its inside: a bow beside that of the bend. */
+export const hedge = (arm: Arm, out: number, keeps: Side): [Point, Point, Point] => {
+    const { from_m: far = 80, to_m: near = 50 } = arm.bend ?? {};
+    const [, [x, y]] = bow(arm, out, keeps);
+    const [dx, dy] = at(arm.bearing_deg, 0, inwards(keeps) * HEDGE_M);
+    return [beside(arm, far, keeps, out, keeps, 1 + HEDGE_M), [x + dx, y + dy], beside(arm, near, keeps, out, keeps, 1 + HEDGE_M)];
+};
+
+/** Strokes that fall away from the top of a crest over the road, to both sides of its middle, so far apart, m. */
+const STROKE_M = 4;
+
+/** A crest on the way: strokes along the road, pointing away from its top, over the whole width of it. */
+export function crestStrokes(arm: Arm, out: number, keeps: Side): [Point, Point][] {
+    const { from_m: far = 120, to_m: near = 80 } = arm.crest ?? {};
+    const [coming, going] = [halves(arm).in, halves(arm).out];
+    const top = (far + near) / 2;
+    const half = Math.max(1, Math.abs(far - near) / 2);
+    const lines = Math.max(2, Math.round((coming + going) / 2.4));
+    return Array.from({ length: lines }, (_, i) => {
+        const aside = inwards(keeps) * (coming - ((i + 0.5) / lines) * (coming + going));
+        return ([1, -1] as const).map((way): [Point, Point] => [
+            lie(arm, out + top + way * Math.min(half, STROKE_M) * 0.3, aside),
+            lie(arm, out + top + way * half, aside),
+        ]);
+    }).flat();
 }
 
 /** Which lane in is painted for a way, the first next to the kerb; that one where nothing is painted for it. */

@@ -2,6 +2,7 @@ import type { Stretch } from '@/api/types';
 import type { Drawable } from './plan';
 import type { StripLayout } from './layout';
 import { readAt } from '@/ui/columns';
+import { Hidden } from './Hidden';
 import { Round } from './Round';
 
 /** Where the road lies, on which scale. */
@@ -69,6 +70,7 @@ export function RoadBand({ plan, layout, at }: { plan: Drawable; layout: RoadLay
                     stroke="var(--ink)"
                 />
             ))}
+            <Hidden plan={plan} layout={layout} />
             {meets && <Line plan={plan} layout={layout} />}
             {place.path_before_m !== null && <PathAcross metres={place.path_before_m} layout={layout} />}
             {plan.point_of_no_return_m !== null && <NoReturn metres={plan.point_of_no_return_m} layout={layout} />}

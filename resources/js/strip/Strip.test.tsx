@@ -48,6 +48,23 @@ describe('the strip', () => {
         expect(atEnd).toHaveBeenCalledWith('look');
     });
 
+    it('shows what hides the road where it lies, and how much is seen there: a hedge round a bend, a crest', () => {
+        const lying = { from_m: 50, to_m: 30 };
+        const hidden = ask({ bend: { radius_m: 60, offset_m: 3, ...lying }, crest: { gradient_change: 0.12, from_m: 28, to_m: 12 } });
+        show('signal', { plan: hidden });
+        const seen = (kind: 'bend' | 'crest') => document.querySelector(`[data-hidden=${kind}]`)!.textContent;
+        expect(seen('bend')).toBe(`${Math.round(hidden.place.bend!.seen_m!)} m seen`);
+        expect(seen('crest')).toBe(`${Math.round(hidden.place.crest!.seen_m)} m seen`);
+        cleanup();
+        // Across a bend without a hedge one sees; what lies before the strip begins is not on it.
+        show('signal', { plan: ask({ bend: { radius_m: 60, ...lying }, crest: { gradient_change: 0.12, from_m: 900, to_m: 860 } }) });
+        expect(seen('bend')).toBe('');
+        expect(document.querySelector('[data-hidden=crest]')).toBeNull();
+        cleanup();
+        show('signal');
+        expect(document.querySelector('[data-hidden]')).toBeNull();
+    });
+
     it('says the current step in words, and all of them as a table with the core’s own figures', () => {
         show('signal');
         const signal = plan.steps.find((step) => step.step === 'signal')!;

@@ -20,6 +20,7 @@ use NobleTurn\Core\Routine\Card;
 use NobleTurn\Core\Routine\Demand;
 use NobleTurn\Core\Rules\StepCount;
 use NobleTurn\Core\Trade\Step;
+use NobleTurn\Core\Vehicle\Handling;
 
 /** An approach plan as the arrays of the tool's answer, described by `ApproachSchema`. */
 final class ApproachPresenter
@@ -184,8 +185,20 @@ final class ApproachPresenter
                 'to_m' => $approach->ahead->curve->nearMetres, 'offset_m' => $approach->ahead->curve->offsetMetres,
                 'seen_m' => is_infinite($approach->ahead->curve->seenMetres()) ? null : round($approach->ahead->curve->seenMetres(), 1),
             ],
+            'crest' => self::crest($approach),
             'lateral_usual_m' => round($usual, 3),
             'lateral_target_m' => round($target, 3),
+        ];
+    }
+
+    /** @return ?array<string, float> */
+    private static function crest(Approach $approach): ?array
+    {
+        $crest = $approach->ahead->crest;
+
+        return $crest === null ? null : [
+            'from_m' => $crest->farMetres, 'to_m' => $crest->nearMetres, 'gradient_change' => $crest->gradientChange,
+            'seen_m' => round($crest->seenMetres(Handling::of($approach->vehicle)->eyeMetres), 1),
         ];
     }
 

@@ -241,6 +241,10 @@ final class ApproachSchema
                 'offset_m' => Out::number('from our path to what stands along its inside', nullable: true),
                 'seen_m' => Out::number('the least seen of the road in it', nullable: true),
             ]), 'of the road on the way'),
+            'crest' => Out::maybe(Out::object([
+                'from_m' => $metres('beginning'), 'to_m' => $metres('end'), 'gradient_change' => Out::number('between the slopes before and after it'),
+                'seen_m' => Out::number('the least seen of the road over it'),
+            ]), 'of the road on the way'),
             'lateral_usual_m' => Out::number('middle of our lane, from the nearside kerb'), 'lateral_target_m' => Out::number('place for the turn'),
         ]);
     }

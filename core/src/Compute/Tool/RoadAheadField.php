@@ -5,12 +5,14 @@ declare(strict_types=1);
 namespace NobleTurn\Core\Compute\Tool;
 
 use NobleTurn\Core\Compute\Field\Field;
+use NobleTurn\Core\Compute\Field\NumberField;
 use NobleTurn\Core\Compute\Field\ObjectField;
 use NobleTurn\Core\Compute\Field\QuantityField;
 use NobleTurn\Core\Compute\Kind;
 use NobleTurn\Core\Compute\Shape;
 use NobleTurn\Core\Compute\Values;
 use NobleTurn\Core\Fault\BadInput;
+use NobleTurn\Core\Place\Crest;
 use NobleTurn\Core\Place\Curve;
 use NobleTurn\Core\Place\RoadAhead;
 
@@ -28,12 +30,24 @@ final class RoadAheadField
                 (new QuantityField('to', 'other end, metres to the line', Kind::Distance, 0.0, 1000.0))->required(),
                 new QuantityField('offset', 'from our path to a hedge, a wall or cars along its inside; default none', Kind::Distance, 0.5, 100.0),
             )),
+            new ObjectField('crest', 'the rounded top of a hill on the way to the line', new Shape(
+                (new QuantityField('from', 'one end, metres to the line', Kind::Distance, 0.0, 1000.0))->required(),
+                (new QuantityField('to', 'other end, metres to the line', Kind::Distance, 0.0, 1000.0))->required(),
+                (new NumberField('gradient_change', 'between the slopes before and after it, rise over run', 0.002, 0.5))->required(),
+            )),
         ];
     }
 
     public static function read(Values $input): RoadAhead
     {
-        return new RoadAhead($input->distance('sight_ahead')?->inMetres(), self::curve($input->object('bend')));
+        return new RoadAhead($input->distance('sight_ahead')?->inMetres(), self::curve($input->object('bend')), self::crest($input->object('crest')));
+    }
+
+    private static function crest(?Values $crest): ?Crest
+    {
+        [$from, $to, $change] = [$crest?->distance('from'), $crest?->distance('to'), $crest?->number('gradient_change')];
+
+        return $from === null || $to === null || $change === null ? null : Crest::between($from->inMetres(), $to->inMetres(), $change);
     }
 
     private static function curve(?Values $bend): ?Curve

@@ -32,7 +32,8 @@ final class ThenField
     /** Fields of the first approach that belong to its road and not to the next. */
     private const OF_THE_FIRST = [
         'routine', 'line_speed', 'turn_radius', 'control', 'view', 'view_from', 'room', 'openings', 'parked', 'exit', 'light', 'one_way', 'then',
-        'passing_on', 'speed', 'sign', 'junction', 'road_met', 'path_before', 'view_beyond', 'sight_left', 'sight_right', 'cycle_box', 'sight_ahead', 'bend',
+        'passing_on', 'speed', 'sign', 'junction', 'road_met', 'path_before', 'view_beyond', 'sight_left', 'sight_right', 'cycle_box', 'sight_ahead',
+        'bend', 'crest',
     ];
 
     /** So many in a row at the most. */

@@ -29,7 +29,7 @@ final class WayFacts
             null => [],
             'approach' => self::approach($way, $in, $measured[$way->from->id], $arms, $pack),
             'join', 'leave' => self::saidOfSlip($way, $measured, $arms) + self::assumed($way, $measured, $arms, $pack),
-            default => self::taken($way, $in) + self::usualLimit($in, $pack),
+            default => self::taken($way, $in) + WaySight::of($way, $in) + self::usualLimit($in, $pack),
         };
     }
 

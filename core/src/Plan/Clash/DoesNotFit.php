@@ -12,6 +12,7 @@ use NobleTurn\Core\Plan\Obstacle;
 use NobleTurn\Core\Plan\RoadSpeed;
 use NobleTurn\Core\Quantity\Speed;
 use NobleTurn\Core\Routine\Wording;
+use NobleTurn\Core\Vehicle\Handling;
 
 /** The routine does not fit at the speed asked for: which step gave way, and at what lower speed the whole of it fits. */
 final class DoesNotFit implements Clash
@@ -88,6 +89,14 @@ final class DoesNotFit implements Clash
                     'In the bend at %s no more than %s are seen, and at the speed one would have there stopping takes more%s.',
                     $say($fitted->approach->ahead->curve->farMetres ?? 0.0), $say($fitted->approach->ahead->curve?->seenMetres() ?? 0.0),
                     self::orHalf($fitted),
+                ),
+            ],
+            Obstacle::Crest => [
+                'stop within what is seen over the crest', $fitted->approach->ahead->crest?->farMetres, null,
+                sprintf(
+                    'Over the crest at %s no more than %s are seen, and at the speed one would have there stopping takes more%s.',
+                    $say($fitted->approach->ahead->crest->farMetres ?? 0.0),
+                    $say($fitted->approach->ahead->crest?->seenMetres(Handling::of($fitted->approach->vehicle)->eyeMetres) ?? 0.0), self::orHalf($fitted),
                 ),
             ],
             Obstacle::Parked => [

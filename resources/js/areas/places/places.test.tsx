@@ -117,8 +117,9 @@ describe('describing a place', () => {
         const type = (label: RegExp, value: string) => fireEvent.change(screen.getByLabelText(label), { target: { value } });
         type(/^A path across our way/, '12');
         type(/^View opens beyond/, '3');
-        fireEvent.click(screen.getByLabelText('A bend on the way'));
-        type(/^The bend: radius/, '40');
+        fireEvent.click(screen.getByRole('button', { name: 'A bend on the way' }));
+        type(/^Radius, m/, '45');
+        type(/^From us to a hedge/, '3');
         type(/^Cars parked along it/, 'near');
         screen.getByRole('button', { name: 'Keep the place' }).click();
         await waitFor(() => expect(written(sent)).toHaveLength(1));
@@ -126,7 +127,7 @@ describe('describing a place', () => {
         expect(road).toMatchObject({
             path_before_m: 12,
             view_beyond_m: 3,
-            bend: { radius_m: 40, from_m: 80, to_m: 50 },
+            bend: { radius_m: 45, from_m: 80, to_m: 50, offset_m: 3 },
             road_met: { parked: 'near' },
         });
         expect(road).not.toHaveProperty('view');

@@ -1,6 +1,7 @@
 import type { SiteAnswer } from '@/api/types';
 import { useRules, useSay } from '@/rules/rules';
 import { compass, isMet, leastArms, type Arm, type Draft } from '@/site/draft';
+import { OnTheWay } from '@/places/OnTheWay';
 import { Pictures } from '@/site/Pictures';
 import { Check } from '@/ui/Check';
 import { Field } from '@/ui/Field';
@@ -107,7 +108,7 @@ export function ArmForm({ draft, arm, site, measured, offers, errors, onChange, 
                                 <LengthField {...of} measured={measured} name="turn_radius_m" label="How tight the turn is" hint="Radius of the car’s path" />
                             </>
                         )}
-                        <LengthField {...of} measured={measured} name="sight_ahead_m" label="Seen ahead on the way" hint="A bend, a brow, a hedge" />
+                        <LengthField {...of} measured={measured} name="sight_ahead_m" label="Seen ahead on the way" hint="A bend, a crest, a hedge" />
                         <LengthField {...of} measured={measured} name="room_m" label="Room before it" hint="Only where it is short" />
                         <LengthField {...of} measured={measured} name="road_width_m" label="Width of the road" />
                         {draft.kind === 'junction' && (arm.control === 'give-way' || arm.control === 'stop') && (
@@ -155,7 +156,7 @@ export function ArmForm({ draft, arm, site, measured, offers, errors, onChange, 
                     </div>
                     <div className="grid gap-5 py-2">
                         {isMet(draft.kind) && <PaintForm {...of} draft={draft} />}
-                        <BendFields {...of} />
+                        <OnTheWay value={arm} errors={errors} onChange={onChange} />
                         <BesideForm {...of} of="openings" />
                         <BesideForm {...of} of="parked" />
                     </div>
@@ -182,44 +183,7 @@ const RARELY = [
     'cycle_box_m',
     'light',
     'bend',
+    'crest',
     'openings',
     'parked',
 ] as const;
-
-/** A bend on the way to the site. */
-function BendFields({ arm, errors, onChange }: OfAnArm) {
-    const bend = arm.bend;
-    const set = (part: Partial<NonNullable<Arm['bend']>>) => onChange({ bend: { ...bend, ...part } });
-    const number = (name: 'radius_m' | 'from_m' | 'to_m', label: string) => (
-        <Field label={label} errors={errors[`bend.${name}`] ?? []}>
-            <input
-                type="number"
-                min={0}
-                max={500}
-                step="any"
-                value={bend?.[name] ?? ''}
-                onChange={(event) => set({ [name]: event.target.value === '' ? undefined : event.target.valueAsNumber })}
-            />
-        </Field>
-    );
-    if (!bend) {
-        return (
-            <button type="button" className="key justify-self-start" onClick={() => onChange({ bend: { radius_m: 40, from_m: 80, to_m: 50 } })}>
-                A bend on the way
-            </button>
-        );
-    }
-    return (
-        <section aria-label="A bend on the way" className="grid gap-2">
-            <h4 className="font-semibold">A bend on the way</h4>
-            <div className="grid grid-cols-[1fr_1fr_1fr_auto] items-end gap-2">
-                {number('radius_m', 'Radius, m')}
-                {number('from_m', 'From, m')}
-                {number('to_m', 'To, m')}
-                <button type="button" className="key" data-tone="bare" aria-label="Take the bend away" onClick={() => onChange({ bend: undefined })}>
-                    ✕
-                </button>
-            </div>
-        </section>
-    );
-}

@@ -2,10 +2,11 @@ import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { questions } from '@/api/questions';
 import { Link } from 'react-router';
-import type { ApproachAsked, FastRoad, LanesAsked, PriorityAsked, SiteAnswer } from '@/api/types';
+import type { ApproachAsked, FastRoad, SiteAnswer } from '@/api/types';
 import { placeAddress } from '@/bench/places';
 import { useRules } from '@/rules/rules';
 import { wantedFrom } from '@/strip/layout';
+import { WayLane, WayTurn } from '@/site/WaySays';
 import { NotPlanned } from '@/strip/NotPlanned';
 import { drawn, isPlanned, type StripStep } from '@/strip/plan';
 import { Strip } from '@/strip/Strip';
@@ -62,30 +63,6 @@ export function WayFacts({ way, ownWord, first }: Props) {
                 </section>
             )}
         </div>
-    );
-}
-
-/** Which lane to approach in, where there is a choice, and the weightiest reason. */
-function WayLane({ asked }: { asked: LanesAsked }) {
-    const { data, error, refetch } = useQuery({ ...questions.tool('lanes', asked), placeholderData: (before) => before });
-    if (error) return <NotShown what="The lane of this way is not shown" error={error} retry={() => void refetch()} />;
-    if (!data) return null;
-    return (
-        <p>
-            <strong>Approach in lane {data.approach_lane}</strong> from the kerb, leave in lane {data.exit_lane}. {data.reasons[0]}
-        </p>
-    );
-}
-
-/** Whose turn it is where nothing on the road says it, and everybody is there at once. */
-function WayTurn({ asked }: { asked: PriorityAsked }) {
-    const { data, error, refetch } = useQuery({ ...questions.tool('priority', asked), placeholderData: (before) => before });
-    if (error) return <NotShown what="Whose turn it is here is not shown" error={error} retry={() => void refetch()} />;
-    if (!data) return null;
-    return (
-        <p aria-label="Whose turn">
-            <strong>If somebody is at each line at once:</strong> {data.message}
-        </p>
     );
 }
 

@@ -91,8 +91,23 @@ describe('a road of a site in words and numbers', () => {
         fireEvent.click(screen.getByRole('button', { name: 'A bend on the way' }));
         type('Radius, m', '25');
         expect(said().bend).toEqual({ radius_m: 25, from_m: 80, to_m: 50 });
+        type('From us to a hedge inside it, m', '4');
+        expect(said().bend).toEqual({ radius_m: 25, from_m: 80, to_m: 50, offset_m: 4 });
+        type('From us to a hedge inside it, m', '');
+        expect(said().bend).toEqual({ radius_m: 25, from_m: 80, to_m: 50 });
         fireEvent.click(screen.getByRole('button', { name: 'Take the bend away' }));
         expect(said()).not.toHaveProperty('bend');
+        // Slopes are said in hundredths and kept as a share.
+        fireEvent.click(screen.getByRole('button', { name: 'A crest on the way' }));
+        expect(screen.getByLabelText<HTMLInputElement>('Slopes differ by, %').value).toBe('8');
+        type('Slopes differ by, %', '12.5');
+        type('To, m', '90');
+        expect(said().crest).toEqual({ from_m: 120, to_m: 90, gradient_change: 0.125 });
+        // Half a crest is not kept as if it were whole: the server says what is missing.
+        type('Slopes differ by, %', '');
+        expect(said().crest).toEqual({ from_m: 120, to_m: 90 });
+        fireEvent.click(screen.getByRole('button', { name: 'Take the crest away' }));
+        expect(said()).not.toHaveProperty('crest');
         fireEvent.click(screen.getByRole('button', { name: 'Parked cars' }));
         fireEvent.click(screen.getByRole('button', { name: 'Parked cars, one more' }));
         const cars = within(screen.getByRole('region', { name: 'Cars parked before the line' }));
