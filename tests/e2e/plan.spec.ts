@@ -127,3 +127,27 @@ test('the whole lesson prints: every place with its strip as a table beside it, 
     const pages = (await page.pdf({ format: 'A4' })).toString('latin1').match(/\/Type\s*\/Page\b/g)!.length;
     expect(pages).toBeLessThanOrEqual(lesson.items.length);
 });
+
+test('what a drawing says of a way stands in its brief and on the sheet: whose turn it is without signs, what is seen over a crest', async ({ page }) => {
+    const lesson = await planned(page, -1);
+    const arm = (id: string, name: string, bearing_deg: number, more = {}) => ({ id, name, bearing_deg, limit_mph: 30, ...more });
+    const crest = { from_m: 160, to_m: 120, gradient_change: 0.3 };
+    const site = await send<{ id: string }>(page, 'sites', {
+        ...{ name: 'Yawl Lane at Zephyr Row', kind: 'junction', pack: 'gb' },
+        arms: [arm('n', 'Yawl Lane', 0), arm('e', 'Zephyr Row', 90), arm('s', 'Yawl Lane', 180, { crest }), arm('w', 'Zephyr Row', 270)],
+    });
+    const place = await send<{ id: string; name: string }>(page, `sites/${site.id}/ways`, { from: 's', to: 'e' });
+    await send(page, `lessons/${lesson.id}/items`, { place_id: place.id });
+    await page.reload();
+    await line(page).getByRole('button', { name: place.name }).click();
+    const brief = page.getByRole('region', { name: `Brief: ${place.name}` });
+    const turn = brief.getByLabel('Whose turn');
+    await expect(turn).toContainText('If somebody is at each line at once:');
+    await expect(brief.getByText(/^Over the crest, 160 m to 120 m before the line, no more than \d+ m of the road are seen/)).toBeVisible();
+    const said = (await turn.textContent())!;
+    await page.getByRole('link', { name: 'Print the lesson' }).click();
+    await expect(page.getByRole('region', { name: place.name }).getByLabel('Whose turn')).toHaveText(said);
+    // Nobody else’s lesson is to meet it.
+    await send(page, `places/${place.id}`, {}, 'DELETE');
+    await send(page, `sites/${site.id}`, {}, 'DELETE');
+});

@@ -27,7 +27,10 @@ export async function api<T>(page: Page, path: string): Promise<T> {
 /** Writes as the page's own user, who has been somewhere already. */
 export async function send<T>(page: Page, path: string, data: object, method = 'POST'): Promise<T> {
     const token = decodeURIComponent((await page.context().cookies()).find((cookie) => cookie.name === 'XSRF-TOKEN')!.value);
-    return (await (await page.request.fetch(`/api/${path}`, { method, data, headers: { Accept: 'application/json', 'X-XSRF-TOKEN': token } })).json()) as T;
+    const answer = await page.request.fetch(`/api/${path}`, { method, data, headers: { Accept: 'application/json', 'X-XSRF-TOKEN': token } });
+    const said = await answer.text();
+    // Nothing is said of what is gone.
+    return (said === '' ? undefined : JSON.parse(said)) as T;
 }
 
 /** Everything the browser complained of; must be empty at the end. */

@@ -29,6 +29,9 @@ const drawn = lesson.items.flatMap(({ place }) => (place.site_id === null ? [] :
 const hung = (id: string, arm: string) => ({ id, site_id: drawn[0]!.site, arm, note: null, width: 4, height: 3, lines: [] });
 const pictures = {
     ...Object.fromEntries(drawn.map(({ site }) => [`GET sites/${site}/pictures`, []])),
+    // Whatever they look like: one drawing stands for all.
+    ...Object.fromEntries(drawn.map(({ site }) => [`GET sites/${site}`, answer('demo-site')])),
+    'POST compute/site': tool('tool-site'),
     [`GET sites/${drawn[0]!.site}/pictures`]: [hung('seen', drawn[0]!.arm), hung('unseen', 'elsewhere')],
     'GET pictures/seen': { ...hung('seen', drawn[0]!.arm), image: 'data:image/jpeg;base64,AAAA' },
 };

@@ -11,6 +11,7 @@ import { packed } from '@/copies/packed';
 import { rowsOf, withDirections, type SeatAnswer } from '@/seat/rows';
 import { isoDay } from '@/session/session';
 import { marksOf } from '@/site/circuit';
+import { siteAsked, wayOf } from '@/site/wayOf';
 
 /** What was answered this recently is not fetched once more, ms (assumed: a day's plan seldom changes while one drives). */
 const FRESH = 10 * 60_000;
@@ -68,6 +69,13 @@ export async function pack(client: QueryClient, { school, rules }: SignedIn, now
             ...[questions.learner(learner.id), questions.skill(learner.id), questions.habits(learner.id), questions.needs(learner.id)],
         ];
         for (const question of ofLesson) await ask(question);
+        for (const { place } of lesson.items) {
+            // Which lane, and whose turn: the drawing has to be here first.
+            const drawing = place.site_id === null ? undefined : await ask(questions.site(place.site_id));
+            const way = drawing && wayOf((await ask(questions.tool('site', siteAsked(drawing)))) ?? undefined, place);
+            if (way?.lanes) await ask(questions.tool('lanes', way.lanes));
+            if (way?.turn) await ask(questions.tool('priority', way.turn));
+        }
         const { asked } = onwardOf(lesson, { sites, marks, measured, zone: school.time_zone });
         if (asked) {
             const stops = lesson.items.map(stopOf);

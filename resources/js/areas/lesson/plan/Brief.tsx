@@ -8,6 +8,7 @@ import { useRoutineName, useRules, useSay } from '@/rules/rules';
 import { DrawingLinks } from '@/drawings/DrawingLinks';
 import { Judgement } from '@/judgement/Judgement';
 import { RoadBrief } from '@/road/RoadBrief';
+import { OfTheWay } from '@/site/OfTheWay';
 import { Sketch } from '@/routines/Sketch';
 import { StepList } from '@/routines/StepList';
 import { useCards } from '@/routines/useCards';
@@ -49,6 +50,7 @@ export function Brief({ lesson, item, beside }: Props) {
     const changes = <PlaceKeys lesson={lesson} item={item} />;
     const below = (
         <>
+            <OfTheWay place={item.place} />
             <Judgement routine={item.routine} road={road} drawings={item.drawings} pack={item.plan.inputs.pack} />
             {card && (
                 <details className="text-base">

@@ -5,6 +5,7 @@ import { told } from '@/road/told';
 import { Sketch } from '@/routines/Sketch';
 import { useCards } from '@/routines/useCards';
 import { useRoutineName, useRules } from '@/rules/rules';
+import { OfTheWay } from '@/site/OfTheWay';
 import { wantedFrom } from '@/strip/layout';
 import { NotPlanned } from '@/strip/NotPlanned';
 import { Strip } from '@/strip/Strip';
@@ -40,6 +41,7 @@ export function SheetPlace({ item, ordinal, routine }: Props) {
                 {card && <Sketch form={card.sketch} side={card.side} keeps={rules.keeps} title={card.title} place={road} size={110} />}
             </div>
             {item.plan.tool === 'approach' ? <Approach item={item} plan={item.plan} /> : <FastOne item={item} plan={item.plan} />}
+            <OfTheWay place={item.place} />
         </section>
     );
 }
