@@ -9,6 +9,8 @@ use NobleTurn\Core\Quantity\Duration;
 use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Rules\Source;
 use NobleTurn\Core\Rules\StoppingFigures;
+use NobleTurn\Core\Vehicle\Handling;
+use NobleTurn\Core\Vehicle\Vehicle;
 
 /** A reaction time and a mean deceleration on a dry level road. */
 final readonly class StoppingModel
@@ -39,6 +41,18 @@ final readonly class StoppingModel
             StoppingFigures::HighwayCode => self::highwayCode(),
             StoppingFigures::RoadDesign => self::aashto(),
         };
+    }
+
+    /** The same in a vehicle: in a long or heavy one air comes to the brakes first, and they hold less. */
+    public static function in(Vehicle $vehicle, RulePack $pack): self
+    {
+        $model = self::of($pack);
+        $handling = Handling::of($vehicle);
+
+        return $handling->brakingShare >= 1.0 ? $model : new self(
+            $model->name, $model->reactionSeconds + $handling->brakeLagSeconds, $model->decelerationMps2 * $handling->brakingShare,
+            Source::fromMemory(Handling::BRAKING),
+        );
     }
 
     public static function own(Duration $reaction, Acceleration $deceleration): self

@@ -200,6 +200,7 @@ final class ApproachPlanner
     {
         $assumed = Source::assumed();
         $beyond = $approach->junction->viewBeyondMetres;
+        $stopping = StoppingModel::in($approach->vehicle, $approach->pack);
 
         return [
             ...($beyond > 0.0 ? [new Assumption('creeping to where the view opens', Creep::MPS, 'm/s', $assumed)] : []),
@@ -210,7 +211,7 @@ final class ApproachPlanner
                 new Assumption('walking pace between parked cars', Corridor::WALKING_MPS, 'm/s', $assumed),
             ]),
             ...($approach->ahead->hides() ? [new Assumption(
-                'stopping within what is seen', StoppingModel::of($approach->pack)->decelerationMps2, 'm/s2', StoppingModel::of($approach->pack)->source,
+                'stopping within what is seen', $stopping->decelerationMps2, 'm/s2', $stopping->source,
             )] : []),
             ...($approach->ahead->crest === null ? [] : [
                 new Assumption('eye above the road', Handling::of($approach->vehicle)->eyeMetres, 'm', Source::fromMemory(Sight::HEIGHTS)),

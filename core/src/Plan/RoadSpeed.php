@@ -48,7 +48,7 @@ final class RoadSpeed
         $metres = self::isForOne($approach) ? $seenMetres / 2.0 : $seenMetres;
 
         return is_infinite($metres) ? INF : max(
-            self::SLOWEST_MPS, Stopping::speedWithin($metres, StoppingModel::of($approach->pack), $approach->surface, $approach->gradient),
+            self::SLOWEST_MPS, Stopping::speedWithin($metres, StoppingModel::in($approach->vehicle, $approach->pack), $approach->surface, $approach->gradient),
         );
     }
 

@@ -25,8 +25,14 @@ final readonly class Handling
     /** From the pedal to the brakes of a long or heavy one, s (from memory: UN Regulation No. 13 allows air brakes 0.6 s). */
     public const AIR_S = 0.6;
 
+    /** What a long or heavy one has to be able to stop with, as a share of a car's 6.43 m/s2. */
+    public const LONG_BRAKING_SHARE = 5.0 / 6.43;
+
+    public const BRAKING = 'UN Regulations No. 13 and 13-H: 5.0 and 6.43 m/s2';
+
     private function __construct(
-        public Acceleration $comfort, public float $sidewaysMps2, public float $brakeLagSeconds, public float $eyeMetres, private bool $isLong,
+        public Acceleration $comfort, public float $sidewaysMps2, public float $brakeLagSeconds, public float $eyeMetres, public float $brakingShare,
+        private bool $isLong,
     ) {
     }
 
@@ -37,7 +43,7 @@ final readonly class Handling
         return new self(
             Acceleration::ofMetresPerSecondSquared($long ? self::LONG_COMFORT : Surface::COMFORTABLE_DECELERATION),
             $long ? self::LONG_SIDEWAYS : Corner::COMFORTABLE_SIDEWAYS, $long ? self::AIR_S : 0.0, $long ? Sight::HIGH_EYE_M : Sight::EYE_M,
-            $long,
+            $long ? self::LONG_BRAKING_SHARE : 1.0, $long,
         );
     }
 

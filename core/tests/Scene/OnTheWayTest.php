@@ -247,11 +247,17 @@ Scenes::show('a bend, a crest or a hedge on the way: the speed from which one ca
                 }
             }
         }
-        // From a lorry more is seen over it; it stops no shorter for that.
+        // From a lorry more is seen over it, and it takes longer to stop: within as much as a car sees it has to be slower, by more than the air takes.
         $from = static fn (string $vehicle): float => onTheWay([
             'vehicle' => $vehicle, 'crest' => ['from_m' => 180, 'to_m' => 260, 'gradient_change' => 0.1],
         ])['place']['crest']['seen_m'];
         expect($from('rigid-lorry'))->toBeGreaterThan($from('small-petrol-hatch') + 5.0);
+        $within = static fn (string $vehicle, array $more): float => onTheWay(['limit_mph' => 60, 'vehicle' => $vehicle, ...$more])['approach_speed_mps'];
+        foreach ([20, 40, 60] as $seen) {
+            [$car, $lorry] = array_map(static fn (string $of): float => $within($of, ['sight_ahead_m' => $seen]), ['small-petrol-hatch', 'rigid-lorry']);
+            $takes = $lorry * (0.3048 / 0.44704 + Handling::AIR_S) + $lorry ** 2 / (2.0 * 0.44704 ** 2 * 10.0 / 0.3048 * 5.0 / 6.43);
+            expect($takes)->toEqualWithDelta($seen, 0.1)->and($lorry)->toBeLessThan($car - 0.5);
+        }
         // One that the routine is slow for anyway asks for nothing.
         expect(onTheWay(['bend' => ['radius_m' => 30, 'from_m' => 12, 'to_m' => 5]])['fits'])->toBeTrue();
     });
