@@ -66,23 +66,9 @@ final class SteppingFilter
     /** @return list<float> chance of each outcome of a mark that is still to come */
     public function foretells(Evidence $one): array
     {
-        $most = max(array_column($this->kinds, 'weight'));
-        $chances = array_fill(0, 5, 0.0);
-        $total = 0.0;
-        foreach ($this->kinds as $kind) {
-            $weight = exp($kind['weight'] - $most);
-            $total += $weight;
-            $belief = $this->fallen($kind['cells'][$one->cell()] ?? $kind['begins'], $this->last[$one->cell()] ?? null, $one->at);
-            foreach ($chances as $rank => $sum) {
-                foreach ($belief as $state => $p) {
-                    foreach ($this->people->days as $day => $chance) {
-                        $chances[$rank] += $weight * $p * $chance * $this->chance($state, $day - 1, $rank);
-                    }
-                }
-            }
-        }
-
-        return array_map(static fn (float $sum): float => $sum / $total, $chances);
+        return $this->over($one->cell(), $one->at, 0, fn (int $state, int $rank): float => array_sum(array_map(
+            fn (int $day, float $chance): float => $chance * $this->chance($state, $day - 1, $rank), array_keys($this->people->days), $this->people->days,
+        )));
     }
 
     /**
@@ -91,6 +77,17 @@ final class SteppingFilter
      * @return list<float> chance of each outcome
      */
     public function after(string $cell, int $rounds, \DateTimeImmutable $at): array
+    {
+        return $this->over($cell, $at, $rounds, fn (int $state, int $rank): float => $this->people->outcomes[$state][$rank]);
+    }
+
+    /**
+     * Over the kinds of learners this one may be, as likely as each is, and the states a cell may be in.
+     *
+     * @param  \Closure(int, int): float  $chance  of an outcome in a state
+     * @return list<float> chance of each outcome
+     */
+    private function over(string $cell, \DateTimeImmutable $at, int $rounds, \Closure $chance): array
     {
         $most = max(array_column($this->kinds, 'weight'));
         $chances = array_fill(0, 5, 0.0);
@@ -104,7 +101,7 @@ final class SteppingFilter
             }
             foreach ($belief as $state => $p) {
                 foreach ($chances as $rank => $sum) {
-                    $chances[$rank] += $weight * $p * $this->people->outcomes[$state][$rank];
+                    $chances[$rank] += $weight * $p * $chance($state, $rank);
                 }
             }
         }

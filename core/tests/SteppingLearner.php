@@ -42,31 +42,21 @@ final class SteppingLearner
 
     private int $lesson = 0;
 
-    public function __construct(private Approaches $draw, private readonly SteppingPopulation $people = new SteppingPopulation)
+    public function __construct(private readonly Approaches $draw, private readonly SteppingPopulation $people = new SteppingPopulation)
     {
         $this->begins = $people->begins[$this->drawn($people->came)];
         $this->climbs = $draw->one($people->climbs);
         $this->now = new \DateTimeImmutable('2026-01-05T10:00:00Z');
     }
 
-    /** The same learner up to now; what happens to them from now on is drawn by another seed. */
-    public function twin(int $seed): self
-    {
-        $twin = clone $this;
-        $twin->draw = new Approaches($seed);
-        $twin->evidence = [];
-
-        return $twin;
-    }
-
     /**
      * @param  ?list<string>  $only  routines, drawn from as often as they stand there; null for those met by then
      * @return list<Evidence> the marks of one more lesson, a week or so on
      */
-    public function drive(int $rounds, ?array $only = null, bool $inTurn = false, ?int $days = null): array
+    public function drive(int $rounds, ?array $only = null, bool $inTurn = false): array
     {
         $this->lesson++;
-        $this->now = $this->now->modify('+'.($days ?? $this->draw->one([4, 7, 7, 7, 10, 21])).' days');
+        $this->now = $this->now->modify('+'.$this->draw->one([4, 7, 7, 7, 10, 21]).' days');
         $known = $only ?? array_slice(self::ROUTINES, 0, min(count(self::ROUTINES), 3 + $this->lesson));
         $day = $this->drawn($this->people->days) - 1;
         $marks = [];

@@ -101,7 +101,7 @@ function proposedRounds(SimulatedLearner|SteppingLearner $learner): array
 }
 
 /** How near a test is: where it is far, what it takes is said as a logarithm. */
-function nearness(SimulatedLearner|SteppingLearner $learner, TestDrive $test): float
+function nearness(SimulatedLearner $learner, TestDrive $test): float
 {
     return log(max(1e-300, Passing::really($learner, $test)));
 }
