@@ -50,7 +50,8 @@ export function ApproachView({ inputs, conditions, onConditions, lead, more, cha
     const setSpeed = (speed: number) => onConditions({ ...conditions, speed: Math.min(range.to, Math.max(range.from, speed)) });
     const current = plan && (plan.steps.find((candidate) => candidate.step === step) ?? plan.steps[0]!);
     const moving = plan?.axis === 'distance';
-    // Whatever becomes of the plan, what stands around it stays.
+    // A plan of what was set before is faint; what stands around it, and what can be set, is as it is now.
+    const old = `min-w-0 ${isOld ? 'opacity-40' : ''}`;
     return (
         <div className="grid gap-3">
             <div className="flex flex-wrap items-center justify-between gap-x-4 gap-y-2">
@@ -82,20 +83,19 @@ export function ApproachView({ inputs, conditions, onConditions, lead, more, cha
                 </div>
             </div>
             {isOld && <NotShown what="The picture below is of what was set before. As it is now set, there is no plan" error={error} retry={retry} />}
-            <div
-                className={`grid gap-x-6 gap-y-3 lg:grid-cols-[minmax(0,1fr)_19rem] lg:grid-rows-[auto_1fr] lg:items-start ${isOld ? 'opacity-40' : ''}`}
-                data-old={isOld || undefined}
-            >
+            <div className="grid gap-x-6 gap-y-3 lg:grid-cols-[minmax(0,1fr)_19rem] lg:grid-rows-[auto_1fr] lg:items-start" data-old={isOld || undefined}>
                 {plan && current ? (
-                    <Strip
-                        plan={plan}
-                        current={current.step}
-                        onStep={setStep}
-                        from={wantedFrom(plan)}
-                        at={play.at}
-                        speedUnit={unit}
-                        {...(moving ? { speed: conditions.speed, onSpeed: setSpeed } : {})}
-                    />
+                    <div className={old}>
+                        <Strip
+                            plan={plan}
+                            current={current.step}
+                            onStep={setStep}
+                            from={wantedFrom(plan)}
+                            at={play.at}
+                            speedUnit={unit}
+                            {...(moving ? { speed: conditions.speed, onSpeed: setSpeed } : {})}
+                        />
+                    </div>
                 ) : error ? (
                     <Failed error={error} retry={retry} />
                 ) : answer && !isPlanned(answer) ? (
@@ -104,14 +104,22 @@ export function ApproachView({ inputs, conditions, onConditions, lead, more, cha
                     <div>{isLoading && <Waiting />}</div>
                 )}
                 <div className="grid gap-4 lg:row-span-2">
-                    {plan && current && <StepDetail plan={plan} step={current} />}
+                    {plan && current && (
+                        <div className={old}>
+                            <StepDetail plan={plan} step={current} />
+                        </div>
+                    )}
                     {beside}
                 </div>
                 <div className="grid gap-3">
-                    {plan?.then.map((then, i) => (
-                        <NextHazard key={i} then={then} label={i === 0 ? 'The next hazard' : `Hazard ${i + 2}`} />
-                    ))}
-                    {plan && <PlanNotes plan={plan} />}
+                    {plan && (
+                        <div className={`grid gap-3 ${old}`}>
+                            {plan.then.map((then, i) => (
+                                <NextHazard key={i} then={then} label={i === 0 ? 'The next hazard' : `Hazard ${i + 2}`} />
+                            ))}
+                            <PlanNotes plan={plan} />
+                        </div>
+                    )}
                     {below}
                 </div>
             </div>

@@ -66,7 +66,12 @@ export function OnTheWay({ value, errors, before = '', onChange }: Props) {
                 </div>
                 <div className="grid grid-cols-2 items-start gap-2 sm:grid-cols-3">
                     {FIGURES[name].map(({ name: figure, label, hint, of = 1, most }) => (
-                        <Field key={figure} label={label} {...(hint ? { hint } : {})} errors={errors[`${before}${name}.${figure}`] ?? []}>
+                        <Field
+                            key={figure}
+                            label={label}
+                            {...hinted(hint ?? '', figure in FIRST[name] && said[figure] === undefined)}
+                            errors={errors[`${before}${name}.${figure}`] ?? []}
+                        >
                             <input
                                 type="number"
                                 min={0}
@@ -84,5 +89,8 @@ export function OnTheWay({ value, errors, before = '', onChange }: Props) {
         );
     });
 }
+
+/** A figure it cannot be without says so where it is looked for. */
+const hinted = (hint: string, isMissing: boolean) => (isMissing ? { hint: 'Still to be said' } : hint ? { hint } : {});
 
 const kept = (said: Record<string, number | undefined>) => Object.fromEntries(Object.entries(said).filter(([, figure]) => figure !== undefined));

@@ -106,6 +106,8 @@ describe('a road of a site in words and numbers', () => {
         // Half a crest is not kept as if it were whole: the server says what is missing.
         type('Slopes differ by, %', '');
         expect(said().crest).toEqual({ from_m: 120, to_m: 90 });
+        const crest = within(screen.getByRole('region', { name: 'A crest on the way' }));
+        expect(crest.getAllByText('Still to be said')).toHaveLength(1);
         fireEvent.click(screen.getByRole('button', { name: 'Take the crest away' }));
         expect(said()).not.toHaveProperty('crest');
         fireEvent.click(screen.getByRole('button', { name: 'Parked cars' }));
