@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test, type Locator } from '@playwright/test';
 import { api, expectNoAxeFinding, signIn } from './support';
 
 test('another school’s lesson is simply not there', async ({ page, browser }) => {
@@ -91,6 +91,10 @@ test('a picture that no longer holds says so and why; what cannot be shown is no
     await page.getByRole('button', { name: 'Close behind' }).click();
     await expect(page.getByRole('alert')).toContainText('The picture below is of what was set before');
     await expect(page.getByRole('alert')).toContainText('road_width_m must be at least 2 m.');
+    // What is old is faint; the fields that are to be set right are not.
+    const faint = (what: Locator) => what.evaluate((one) => one.closest('.opacity-40') !== null);
+    expect(await faint(page.getByRole('slider', { name: 'Steps of the approach' }))).toBe(true);
+    expect(await faint(page.getByLabel('Road width, m'))).toBe(false);
     await page.unroute('**/api/compute/approach');
     await page.getByRole('alert').getByRole('button', { name: 'Try again' }).click();
     await expect(page.getByRole('alert')).toHaveCount(0);
