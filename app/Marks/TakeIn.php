@@ -2,6 +2,7 @@
 
 namespace App\Marks;
 
+use App\Jobs\SayChancesAnew;
 use App\Lessons\HeldLessons;
 use App\Models\Learner;
 use App\Models\Lesson;
@@ -138,8 +139,15 @@ final class TakeIn
         foreach (array_chunk($new, self::AT_ONCE) as $chunk) {
             Mark::query()->toBase()->insert(array_map(static fn (Mark $mark): array => $mark->getAttributes(), $chunk));
         }
-        $learners = array_unique(array_map(static fn (Mark $mark): string => $rounds[$mark->round_id]->lesson->learner_id, $new));
-        Learner::withTrashed()->whereKey($learners)->toBase()->update(['marks_came_at' => $now->format('Y-m-d H:i:s.v')]);
+        $first = [];
+        foreach ($new as $mark) {
+            $learner = $rounds[$mark->round_id]->lesson->learner_id;
+            $first[$learner] = $mark->pressed_at->min($first[$learner] ?? $mark->pressed_at);
+        }
+        Learner::withTrashed()->whereKey(array_keys($first))->toBase()->update(['marks_came_at' => $now->format('Y-m-d H:i:s.v')]);
+        foreach ($first as $learner => $pressedAt) {
+            SayChancesAnew::afterMarks($user->school_id, $learner, $pressedAt);
+        }
 
         return $this->later($touched, $ids);
     }

@@ -1,11 +1,13 @@
 <?php
 
+use App\Jobs\SayChancesAnew;
 use App\Marks\LearnerReady;
 use App\Models\Assessment;
 use App\Models\Centre;
 use App\Models\Learner;
 use App\School\CurrentSchool;
 use App\School\SchoolTests;
+use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Str;
 
 /* Real tests that were taken: what the marks had said of each, and what learners failed by at each centre. */
@@ -53,6 +55,38 @@ it('keeps with a test what the marks before it say, and nothing where nothing wa
     expect(($this->chance)($first))->toBeLessThan($said);
     $this->putJson("api/assessments/{$first['id']}", ['kind' => 'mock-test'] + $same)->assertOk();
     expect(($this->chance)($first))->toBeNull();
+});
+
+it('says it anew where marks from before it have waited on a device, and not for what was pressed after it', function (): void {
+    ($this->drive)('2026-05-10T09:00:00.250Z', 'unaided');
+    $test = ($this->take)('2026-05-15T09:00:00Z');
+    $earlier = ($this->take)('2026-05-11T09:00:00Z');
+    [$said, $first] = [($this->chance)($test), ($this->chance)($earlier)];
+    ($this->drive)('2026-05-18T09:00:00.250Z', 'missed');
+    expect(($this->chance)($test))->toBe($said);
+    ($this->drive)('2026-05-14T09:00:00.250Z', 'missed', 30);
+    // As if they had come in time; the test before them is left as it was said.
+    expect(($this->chance)($test))->toBeLessThan($said)->toBe(($this->chance)(($this->take)('2026-05-15T09:00:00Z')))
+        ->and(($this->chance)($earlier))->toBe($first);
+    // Where nothing had been marked there is a chance now; of a mock test there is none.
+    $bare = ($this->take)('2026-05-02T09:00:00Z');
+    $mock = ($this->take)('2026-05-03T09:00:00Z', ['kind' => 'mock-test']);
+    expect(($this->chance)($bare))->toBeNull();
+    ($this->drive)('2026-05-01T09:00:00.250Z', 'prompted', 10);
+    expect(($this->chance)($bare))->not->toBeNull()->and(($this->chance)($mock))->toBeNull();
+});
+
+it('leaves the tests of other learners and of other schools alone, and asks for no work where there is no test', function (): void {
+    Queue::fake();
+    ($this->drive)('2026-05-10T09:00:00.250Z', 'missed', 1);
+    ($this->within)(fn () => Assessment::query()->create(['learner_id' => Learner::query()->create([
+        'name' => 'Somebody', 'level' => 'independent', 'transmission' => 'manual',
+    ])->id, 'kind' => 'test', 'taken_at' => now(), 'scheme' => 'gb-car', 'result' => 'pass', 'faults' => []]));
+    ($this->drive)('2026-05-11T09:00:00.250Z', 'missed', 1);
+    Queue::assertNotPushed(SayChancesAnew::class);
+    ($this->take)('2026-05-15T09:00:00Z');
+    ($this->drive)('2026-05-12T09:00:00.250Z', 'missed', 1);
+    Queue::assertPushed(SayChancesAnew::class, 1);
 });
 
 it('says of the chance what the page of the learner says that day', function (): void {
