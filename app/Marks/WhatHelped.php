@@ -18,19 +18,55 @@ final class WhatHelped
     /** @return array{remedy: RemedyEffect, drill: RemedyEffect} */
     public function of(Step $step, ?string $fault): array
     {
-        $given = Remedy::query()->where('step', $step->value)->where('fault', $fault)->with('lesson')->oldest()->get();
-
-        return [
-            'remedy' => $this->effect($step, $given->where('what', 'remedy')), 'drill' => $this->effect($step, $given->where('what', 'drill')),
-        ];
+        return $this->each(Remedy::query()->where('step', $step->value)->where('fault', $fault)->with('lesson')->oldest()->get(), [[$step, $fault]])[0];
     }
 
-    /** @param  Collection<int, Remedy>  $given  the oldest first */
-    private function effect(Step $step, Collection $given): RemedyEffect
+    /**
+     * Of everything that was given: the marks of those it was given to are read once.
+     *
+     * @param  list<array{Step, ?string}>  $against  step and kind of fault
+     * @return list<array{remedy: RemedyEffect, drill: RemedyEffect}> in the same order
+     */
+    public function all(array $against): array
     {
-        // Of each learner the first time counts: what came after the second came after the first, too.
-        $first = $given->unique('learner_id')->take(-self::MOST_LEARNERS);
-        $rounds = $this->rounds($first->pluck('learner_id'));
+        return $this->each(Remedy::query()->with('lesson')->oldest()->get(), $against);
+    }
+
+    /**
+     * @param  Collection<int, Remedy>  $given  the oldest first
+     * @param  list<array{Step, ?string}>  $against
+     * @return list<array{remedy: RemedyEffect, drill: RemedyEffect}>
+     */
+    private function each(Collection $given, array $against): array
+    {
+        $first = array_map(static fn (array $one): array => array_map(
+            static fn (string $what): Collection => self::firstTimes($given->where('step', $one[0]->value)->where('fault', $one[1])->where('what', $what)),
+            ['remedy' => 'remedy', 'drill' => 'drill'],
+        ), $against);
+        $rounds = $this->rounds((new Collection($first))->flatten(2)->pluck('learner_id')->unique()->values());
+
+        return array_map(static fn (array $of, array $one): array => [
+            'remedy' => self::effect($one[0], $of['remedy'], $rounds), 'drill' => self::effect($one[0], $of['drill'], $rounds),
+        ], $first, $against);
+    }
+
+    /**
+     * Of each learner the first time counts: what came after the second came after the first, too.
+     *
+     * @param  Collection<int, Remedy>  $given  the oldest first
+     * @return Collection<int, Remedy>
+     */
+    private static function firstTimes(Collection $given): Collection
+    {
+        return $given->unique('learner_id')->take(-self::MOST_LEARNERS);
+    }
+
+    /**
+     * @param  Collection<int, Remedy>  $first
+     * @param  array<string, Collection<int, array{at: string, steps: array<bool>}>>  $rounds  by learner, oldest first
+     */
+    private static function effect(Step $step, Collection $first, array $rounds): RemedyEffect
+    {
         $changes = $first->map(static function (Remedy $remedy) use ($rounds, $step): ?float {
             $at = $remedy->lesson->starts_at->format('Y-m-d H:i:s');
             $marked = ($rounds[$remedy->learner_id] ?? new Collection)->filter(static fn (array $round): bool => isset($round['steps'][$step->value]));

@@ -20,9 +20,13 @@ final readonly class SchoolRemedies
     {
         $given = Remedy::query()->toBase()->groupBy('step', 'fault', 'what')
             ->selectRaw('step, fault, what, COUNT(*) AS times, COUNT(DISTINCT learner_id) AS learners')->get();
-        $rows = $effects = [];
+        $against = [];
         foreach ($given as $one) {
-            $effects["{$one->step} {$one->fault}"] ??= $this->helped->of(Step::from($one->step), $one->fault);
+            $against["{$one->step} {$one->fault}"] = [Step::from($one->step), $one->fault];
+        }
+        $effects = array_combine(array_keys($against), $this->helped->all(array_values($against)));
+        $rows = [];
+        foreach ($given as $one) {
             $effect = $effects["{$one->step} {$one->fault}"][$one->what];
             $rows[] = [
                 'step' => $one->step, 'fault' => $one->fault, 'what' => $one->what, 'times' => (int) $one->times, 'given_to' => (int) $one->learners,

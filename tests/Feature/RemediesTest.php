@@ -6,7 +6,10 @@ use App\Models\Mark;
 use App\Models\Remedy;
 use App\Models\Round;
 use App\Privacy\Erasure;
+use App\School\CurrentSchool;
+use App\School\SchoolRemedies;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
 beforeEach(function (): void {
@@ -114,6 +117,26 @@ it('lists what was given in the school, what is known to help first, each with h
         ->and($told[2]['effect'])->toMatchArray(['learners' => 2, 'change' => null]);
     $this->flushSession();
     $this->actingAs($this->user($this->school(), role: 'owner'))->getJson('api/school/remedies')->assertOk()->assertExactJson([]);
+});
+
+it('reads what was given and the marks after it once, however many kinds of fault there are', function (): void {
+    $queries = function (): int {
+        DB::enableQueryLog();
+        DB::flushQueryLog();
+        $this->app->make(SchoolRemedies::class)->told();
+
+        return count(DB::getQueryLog());
+    };
+    $learner = $this->at['learner'];
+    ($this->drive)($learner, 0, array_fill(0, 4, ['position' => 'missed', 'signal' => 'missed']));
+    $this->lessonId = ($this->drive)($learner, 7, [['position' => 'missed']])->id;
+    ($this->give)([])->assertCreated();
+    $within = fn (): int => $this->app->make(CurrentSchool::class)->within($this->instructor->school, $queries);
+    $of = $within();
+    foreach ([['position', null], ['look', null], ['signal', 'late'], ['signal', null], ['speed', null]] as [$step, $fault]) {
+        ($this->give)(['step' => $step, 'fault' => $fault])->assertCreated();
+    }
+    expect($within())->toBe($of);
 });
 
 it('leaves out what was shown or talked through, unless that was taken back', function (): void {
