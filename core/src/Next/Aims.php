@@ -66,15 +66,15 @@ final readonly class Aims
             if (! $isPinned && (in_array($routine->code, $excluded, true) || (! $isAgreed && ! $learner->mayDrive($routine)))) {
                 continue;
             }
-            $all = $learner->worth->rounds($routine, self::ROUNDS + 1);
-            $rounds = array_sum(array_slice($all, 0, self::ROUNDS));
+            $gain = array_sum($learner->worth->rounds($routine, self::ROUNDS));
             $fades = ($learner->daysSince($routine) ?? 0) > Need::DAYS;
-            // What was only forgotten the first round brings back: that is what a revisit is for.
             $isHere = $here === null || ! $routine->section->needsAPlace() || in_array($routine->code, $here, true);
             $isBeside = in_array($routine->section, [Section::Around, Section::Between], true);
-            $score = array_sum(array_slice($all, 1)) * ($isAgreed ? self::AGREED : 1.0) * ($fades ? self::FADING : 1.0)
+            // What was only forgotten the first round brings back: that is what a revisit is for.
+            $safer = array_sum(array_slice($learner->worth->safer($routine, self::ROUNDS + 1), 1));
+            $score = $safer * ($isAgreed ? self::AGREED : 1.0) * ($fades ? self::FADING : 1.0)
                 * ($learner->isNew($routine) ? $new : 1.0 + self::SOON * $near) * ($isBeside ? self::BESIDE : 1.0) * ($isHere ? 1.0 : self::ELSEWHERE);
-            $found[] = [$isPinned ? INF : $score, $routine, $rounds, match (true) {
+            $found[] = [$isPinned ? INF : $score, $routine, $gain, match (true) {
                 $isPinned => AimReason::Pinned,
                 $isAgreed => AimReason::Agreed,
                 $learner->isNew($routine) => AimReason::NeverDone,
@@ -130,7 +130,7 @@ final readonly class Aims
 
     private static function aim(Learner $learner, Routine $routine, AimReason $reason, float $gain, ?Step $agreed, ?int $daysToTest): Aim
     {
-        $step = $agreed !== null && $routine->has($agreed) ? $agreed : $learner->worth->step($routine, self::ROUNDS)[0];
+        $step = $agreed !== null && $routine->has($agreed) ? $agreed : $learner->worth->step($routine, self::ROUNDS);
         $since = $learner->daysSince($routine);
         $why = match ($reason) {
             AimReason::Pinned => 'you chose it',

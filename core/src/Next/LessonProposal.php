@@ -110,17 +110,13 @@ final readonly class LessonProposal
      */
     private static function worth(Learner $learner, array $aimed, ?string $revisit, array $stops, array $routines, array $pinned): LessonWorth
     {
-        $brings = [];
-        foreach ($routines as $routine) {
-            $code = $routine->code->value;
-            if (! isset($brings[$code])) {
-                $more = $learner->worth->rounds($routine, self::MOST_ROUNDS);
-                $brings[$code] = array_map(static fn (int $i): float => $more[$i] * match (true) {
-                    $i < Aims::ROUNDS && in_array($code, $aimed, true) => self::AIM,
-                    $code === $revisit && $i === 0 => self::REVISIT,
-                    default => 1.0,
-                }, array_keys($more));
-            }
+        $brings = self::brings($learner, $routines);
+        foreach ($brings as $code => $more) {
+            $brings[$code] = array_map(static fn (int $i): float => $more[$i] * match (true) {
+                $i < Aims::ROUNDS && in_array($code, $aimed, true) => self::AIM,
+                $code === $revisit && $i === 0 => self::REVISIT,
+                default => 1.0,
+            }, array_keys($more));
         }
 
         return new LessonWorth(
@@ -128,6 +124,27 @@ final readonly class LessonProposal
             array_map(static fn (Stop $stop, Routine $routine): float => Weighed::bears($learner, $routine, $stop->difficulty), $stops, $routines),
             array_map(static fn (Stop $stop): float => in_array($stop->id, $pinned, true) ? self::WANTED : 0.0, $stops),
         );
+    }
+
+    /**
+     * By the serious faults that go, on the scale of the chances that rise: for somebody nearly ready a minute of mere driving costs no more.
+     *
+     * @param  list<Routine>  $routines  that can be driven here
+     * @return array<string, list<float>> by routine: what its first, second, ... round brings
+     */
+    private static function brings(Learner $learner, array $routines): array
+    {
+        $safer = [];
+        $rises = 0.0;
+        foreach ($routines as $routine) {
+            if (! isset($safer[$routine->code->value])) {
+                $safer[$routine->code->value] = $learner->worth->safer($routine, self::MOST_ROUNDS);
+                $rises += array_sum($learner->worth->rounds($routine, self::MOST_ROUNDS));
+            }
+        }
+        $scale = $rises / max(1e-12, array_sum(array_map(array_sum(...), $safer)));
+
+        return array_map(static fn (array $each): array => array_map(static fn (float $one): float => $scale * $one, $each), $safer);
     }
 
     /**
@@ -163,7 +180,7 @@ final readonly class LessonProposal
             $code = $routine->code->value;
             // What is between two hazards is driven anyway.
             if (! in_array($code, $aimed, true) && ! $learner->isNew($routine) && $routine->section !== Section::Between) {
-                $brings[$code] ??= $code === $revisit ? INF : $learner->worth->rounds($routine, 1)[0];
+                $brings[$code] ??= $code === $revisit ? INF : $learner->worth->safer($routine, 1)[0];
             }
         }
         arsort($brings);

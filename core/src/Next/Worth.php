@@ -7,51 +7,49 @@ namespace NobleTurn\Core\Next;
 use NobleTurn\Core\Routine\Routine;
 use NobleTurn\Core\Skill\Belief;
 use NobleTurn\Core\Skill\Fit;
+use NobleTurn\Core\Skill\Ladder;
 use NobleTurn\Core\Trade\Step;
 
 /**
- * What driving a routine so many times more is expected to bring: by how much the chances of its steps, unaided and in the reference conditions, rise,
- * added up. Each round counts as practice, as the skill model has it (so the first brings more than the tenth; `Practised`), and the first also brings
- * back what was forgotten since. How sure one is of a chance is averaged over: of what is hardly known more can be hoped.
+ * What driving a routine so many times more is expected to bring. Each round counts as practice, as the skill model has it (so the first brings more than
+ * the tenth; `Practised`), and the first also brings back what was forgotten since. How sure one is of a chance is averaged over: of what is hardly known
+ * more can be hoped. It is said as the chances of "unaided" that rise; what is chosen is chosen by the serious faults that go.
  */
 final class Worth
 {
     /** @var array<string, Belief> as of then, by "routine.step": asked for often, and dear */
     private array $beliefs = [];
 
+    /** @var array<string, array<string, non-empty-list<float>>> by routine and rounds more: outcomes by step */
+    private array $outcomes = [];
+
     /** @param  array<string, int>  $driven  rounds so far, by "routine.step" */
     public function __construct(private readonly Fit $fit, private readonly array $driven, private readonly \DateTimeImmutable $on)
     {
     }
 
-    /** @return list<float> what the first, the second, ... round brings; it falls */
+    /** @return list<float> by how much the first, the second, ... round raises the chances of its steps, unaided, added up; it falls */
     public function rounds(Routine $routine, int $rounds): array
     {
-        $brings = [];
-        $before = $this->at($routine, 0);
-        for ($round = 1; $round <= $rounds; $round++) {
-            $after = $this->at($routine, $round);
-            $brings[] = array_sum($after) - array_sum($before);
-            $before = $after;
-        }
-
-        return $brings;
+        return self::differences(array_map(fn (int $round): float => array_sum($this->unaided($routine, $round)), range(0, $rounds)));
     }
 
-    /**
-     * The step of a routine to which so many rounds bring most, and how much.
-     *
-     * @return array{Step, float}
-     */
-    public function step(Routine $routine, int $rounds): array
+    /** @return list<float> serious faults a round of it that the first, the second, ... round takes away; it falls */
+    public function safer(Routine $routine, int $rounds): array
     {
-        [$before, $after] = [$this->at($routine, 0), $this->at($routine, $rounds)];
+        return self::differences(array_map(fn (int $round): float => -array_sum($this->serious($routine, $round)), range(0, $rounds)));
+    }
+
+    /** The step of a routine of which so many rounds take most serious faults away. */
+    public function step(Routine $routine, int $rounds): Step
+    {
+        [$before, $after] = [$this->serious($routine, 0), $this->serious($routine, $rounds)];
         $most = [Step::Mirrors, -1.0];
-        foreach ($after as $step => $chance) {
-            $most = $chance - $before[$step] > $most[1] ? [Step::from($step), $chance - $before[$step]] : $most;
+        foreach ($after as $step => $faults) {
+            $most = $most[1] < $before[$step] - $faults ? [Step::from($step), $before[$step] - $faults] : $most;
         }
 
-        return $most;
+        return $most[0];
     }
 
     /**
@@ -61,13 +59,40 @@ final class Worth
      */
     public function now(Routine $routine, float $harder = 0.0): float
     {
-        $chances = $this->at($routine, 0, $harder);
+        $chances = $this->unaided($routine, 0, $harder);
 
         return $chances === [] ? 0.0 : array_sum($chances) / count($chances);
     }
 
-    /** @return array<string, float> chance of "unaided" by step, once so many more rounds are driven */
+    /**
+     * @param  non-empty-list<float>  $each
+     * @return list<float>
+     */
+    private static function differences(array $each): array
+    {
+        return array_map(static fn (float $after, float $before): float => $after - $before, array_slice($each, 1), array_slice($each, 0, -1));
+    }
+
+    /** @return array<string, float> by step, once so many more rounds are driven */
+    private function unaided(Routine $routine, int $rounds, float $harder = 0.0): array
+    {
+        return array_map(static fn (array $outcomes): float => $outcomes[Ladder::TOP], $this->at($routine, $rounds, $harder));
+    }
+
+    /** @return array<string, float> by step, once so many more rounds are driven */
+    private function serious(Routine $routine, int $rounds): array
+    {
+        return array_map(Serious::of(...), $this->at($routine, $rounds));
+    }
+
+    /** @return array<string, non-empty-list<float>> chances of its outcomes by step, once so many more rounds are driven */
     private function at(Routine $routine, int $rounds, float $harder = 0.0): array
+    {
+        return $this->outcomes["{$routine->code->value} {$rounds} {$harder}"] ??= $this->foretold($routine, $rounds, $harder);
+    }
+
+    /** @return array<string, non-empty-list<float>> */
+    private function foretold(Routine $routine, int $rounds, float $harder): array
     {
         $found = [];
         foreach (Step::cases() as $step) {
@@ -79,7 +104,7 @@ final class Worth
                 );
                 $more = $rounds === 0 ? 0.0
                     : $this->fit->faded($routine->code) + $this->fit->practice() * log((1.0 + $driven + $rounds) / (1.0 + $driven));
-                $found[$step->value] = (new Belief($belief->mean + $more, $belief->variance))->unaided($harder);
+                $found[$step->value] = (new Belief($belief->mean + $more, $belief->variance))->outcomes($harder);
             }
         }
 

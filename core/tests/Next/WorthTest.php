@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use NobleTurn\Core\Next\Practised;
+use NobleTurn\Core\Next\Serious;
 use NobleTurn\Core\Next\Worth;
 use NobleTurn\Core\Record\Outcome;
 use NobleTurn\Core\Record\StepMark;
@@ -85,6 +86,38 @@ it('counts what was forgotten among what a round brings back', function (): void
     $said = ['emerge-left' => ['unaided', 'unaided', 'unaided', 'reminded']];
     $of = Catalogue::routine(RoutineCode::EmergeLeft, new GreatBritain);
     expect(worth($said, '2026-09-20T10:00:00Z')->rounds($of, 1)[0])->toBeGreaterThan(worth($said, '2026-05-20T10:00:00Z')->rounds($of, 1)[0]);
-    [$step, $gain] = worth(['emerge-left' => ['prompted']])->step($of, 3);
-    expect($of->has($step))->toBeTrue()->and($gain)->toBeGreaterThan(0.0);
+});
+
+it('takes fewer serious faults away with every round, from whoever is held back all the time to whoever needs nothing', function (): void {
+    foreach (['intervened', 'missed', 'prompted', 'unaided'] as $outcome) {
+        $worth = worth(['emerge-left' => array_fill(0, 6, $outcome)]);
+        $safer = $worth->safer(Catalogue::routine(RoutineCode::EmergeLeft, new GreatBritain), 8);
+        for ($i = 1; $i < 8; $i++) {
+            expect($safer[$i])->toBeGreaterThan(0.0)->toBeLessThan($safer[$i - 1], "{$outcome} {$i}");
+        }
+    }
+});
+
+it('puts what is dangerous before what only takes a word, though more chances would rise there', function (): void {
+    $of = static fn (string $code): mixed => Catalogue::routine(RoutineCode::from($code), new GreatBritain);
+    $worth = worth(['emerge-left' => array_fill(0, 6, 'intervened'), 'cross' => array_fill(0, 6, 'reminded')]);
+    $four = static fn (string $how, string $code): float => array_sum($worth->{$how}($of($code), 4));
+    expect($four('safer', 'emerge-left'))->toBeGreaterThan($four('safer', 'cross'))
+        ->and($four('rounds', 'cross'))->toBeGreaterThan($four('rounds', 'emerge-left'));
+    // As the faults of a mark fall, so a lesson is chosen: nothing of it is a fault for who does all of it alone.
+    expect(Serious::of([0.0, 0.0, 0.0, 0.0, 1.0]))->toBe(0.0)->and(Serious::of([1.0, 0.0, 0.0, 0.0, 0.0]))->toBe(1.0)
+        ->and(Serious::of([0.2, 0.2, 0.2, 0.2, 0.2]))->toEqualWithDelta((1.0 + 0.32 + 0.02 + 0.02) / 5, 1e-12);
+});
+
+it('names the step of which most serious faults go', function (): void {
+    $marks = [];
+    foreach (range(0, 5) as $i) {
+        foreach (Step::cases() as $step) {
+            $marks[] = new Evidence('a', new DateTimeImmutable("2026-05-19T10:0{$i}:00Z"), RoutineCode::EmergeLeft, $step,
+                new StepMark($step === Step::Look ? Outcome::Missed : Outcome::Reminded));
+        }
+    }
+    $on = new DateTimeImmutable('2026-05-20');
+    $worth = new Worth(Fit::of($marks, new GreatBritain, $on), array_fill_keys(array_map(static fn (Evidence $one): string => $one->cell(), $marks), 6), $on);
+    expect($worth->step(Catalogue::routine(RoutineCode::EmergeLeft, new GreatBritain), 4))->toBe(Step::Look);
 });
