@@ -13,12 +13,9 @@ use NobleTurn\Core\Vehicle\Unit;
  */
 final readonly class BendRoom
 {
-    /** Where along its inner side, where a kerb is touched first, a body is looked at beside its corners. */
-    private const ALONG_INSIDE = [0.2, 0.4, 0.6, 0.8];
-
-    /** @var list<array{list<array{float, float}>, list<array{float, float}>}> of each unit what is held against both kerbs, and what against the inner
-     *                                                                         one alone, m: ahead of its rear axle, and to the left */
-    private array $probes;
+    /** @var list<array{list<array{float, float}>, float, float, float}> of each unit its corners, m ahead of its rear axle and to the left; where its inner
+     *                                                                    side ends and begins, m ahead, and how far to the left that is */
+    private array $bodies;
 
     private float $cos;
 
@@ -29,7 +26,7 @@ final readonly class BendRoom
     {
         $this->cos = cos($bend->angleRadians);
         $this->sin = sin($bend->angleRadians);
-        $this->probes = array_map(self::probesOf(...), $units);
+        $this->bodies = array_map(self::bodyOf(...), $units);
     }
 
     /** @return array{float, float} room left at the inner and at the outer kerb, m; negative where it is mounted */
@@ -40,7 +37,7 @@ final readonly class BendRoom
         $lowest = -$this->bend->kerbRadiusMetres - $this->bend->entryWidthMetres;
         [$nearest, $outside] = [INF, INF];
         foreach ($swept->frames as $frame) {
-            foreach ($this->probes as $i => [$corners, $inner]) {
+            foreach ($this->bodies as $i => [$corners, $rear, $front, $inside]) {
                 [$atX, $atY, $heading] = $frame[$i];
                 [$cos, $sin] = [cos($heading), sin($heading)];
                 foreach ($corners as [$ahead, $left]) {
@@ -58,12 +55,16 @@ final readonly class BendRoom
                         $nearest = $from;
                     }
                 }
-                foreach ($inner as [$ahead, $left]) {
-                    $x = $atX + $ahead * $cos - $left * $sin;
-                    $y = $atY + $ahead * $sin + $left * $cos;
-                    $from = $x < 0.0 ? -$y : ($x * $cosEnd + $y * $sinEnd > 0.0 ? $x * $sinEnd - $y * $cosEnd : sqrt($x * $x + $y * $y));
-                    if ($from < $nearest) {
-                        $nearest = $from;
+                // Between the corners of its inner side a body is nearest to a round kerb where that side is square to it.
+                $ahead = -$atX * $cos - $atY * $sin;
+                if ($ahead > $rear && $ahead < $front) {
+                    $x = $atX + $ahead * $cos - $inside * $sin;
+                    $y = $atY + $ahead * $sin + $inside * $cos;
+                    if ($x >= 0.0 && $x * $cosEnd + $y * $sinEnd <= 0.0) {
+                        $from = sqrt($x * $x + $y * $y);
+                        if ($from < $nearest) {
+                            $nearest = $from;
+                        }
                     }
                 }
             }
@@ -72,12 +73,12 @@ final readonly class BendRoom
         return [$nearest - $this->bend->kerbRadiusMetres, $outside];
     }
 
-    /** @return array{list<array{float, float}>, list<array{float, float}>} */
-    private static function probesOf(Unit $unit): array
+    /** @return array{list<array{float, float}>, float, float, float} */
+    private static function bodyOf(Unit $unit): array
     {
         $corners = SweptPath::corners($unit, [0.0, 0.0, 0.0]);
         [[$front, $left], , , [$rear]] = $corners;
 
-        return [$corners, array_map(static fn (float $share): array => [$front + ($rear - $front) * $share, $left], self::ALONG_INSIDE)];
+        return [$corners, $rear, $front, $left];
     }
 }

@@ -30,7 +30,7 @@ final readonly class PathReach
         $points = self::every($swept->path->points, $stride);
         [$xs, $ys] = [array_column($points, 0), array_column($points, 1)];
         $end = count($points) - 1;
-        [$left, $right] = [0.0, 0.0];
+        [$left, $right, $reachedBoth] = [0.0, 0.0, 0.0];
         $sides = array_map(self::sides(...), $swept->units);
         // Where each point of a body was on the path in the frame before: bodies only go forwards.
         $nearest = array_map(static fn (array $side): array => array_fill(0, count($side), 0), $sides);
@@ -45,12 +45,24 @@ final readonly class PathReach
                     $x = $rearX + $ahead * $cos - $across * $sin;
                     $y = $rearY + $ahead * $sin + $across * $cos;
                     $at = $were[$p];
-                    $least = ($xs[$at] - $x) ** 2 + ($ys[$at] - $y) ** 2;
-                    while ($at < $last && ($next = ($xs[$at + 1] - $x) ** 2 + ($ys[$at + 1] - $y) ** 2) <= $least) {
+                    $dx = $xs[$at] - $x;
+                    $dy = $ys[$at] - $y;
+                    $least = $dx * $dx + $dy * $dy;
+                    while ($at < $last) {
+                        $dx = $xs[$at + 1] - $x;
+                        $dy = $ys[$at + 1] - $y;
+                        $next = $dx * $dx + $dy * $dy;
+                        if ($next > $least) {
+                            break;
+                        }
                         $least = $next;
                         $at++;
                     }
                     $were[$p] = $at;
+                    // Nearer to the path than somebody was on the side where that was less: which side it is does not matter.
+                    if ($least <= $reachedBoth) {
+                        continue;
+                    }
                     // Who is nearer to the path than somebody was on that side already changes nothing.
                     $from = $at < $end ? $at : $end - 1;
                     $isRight = ($xs[$from + 1] - $xs[$from]) * ($y - $ys[$from]) < ($ys[$from + 1] - $ys[$from]) * ($x - $xs[$from]);
@@ -59,6 +71,7 @@ final readonly class PathReach
                         $aside = self::aside($points, $at, $x, $y);
                         $left = max($left, $aside);
                         $right = max($right, -$aside);
+                        $reachedBoth = min($left, $right) ** 2;
                     }
                 }
                 $nearest[$u] = $were;
@@ -116,8 +129,8 @@ final readonly class PathReach
         foreach ([max(0, $at - 1), min($last - 1, $at)] as $i) {
             [$ax, $ay] = $points[$i];
             [$dx, $dy] = [$points[$i + 1][0] - $ax, $points[$i + 1][1] - $ay];
-            $length = hypot($dx, $dy);
-            $t = (($x - $ax) * $dx + ($y - $ay) * $dy) / $length ** 2;
+            $length = sqrt($dx * $dx + $dy * $dy);
+            $t = (($x - $ax) * $dx + ($y - $ay) * $dy) / ($length * $length);
             $t = max($i === 0 ? -INF : 0.0, min($i === $last - 1 ? INF : 1.0, $t));
             $side = ($dx * ($y - $ay) - $dy * ($x - $ax)) / $length;
             $distance = hypot($ax + $t * $dx - $x, $ay + $t * $dy - $y);

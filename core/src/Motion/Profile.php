@@ -147,10 +147,14 @@ final readonly class Profile
     {
         $moments = $this->moments($this->secondsAt($fromMetres), $stepSeconds);
         [$metres, $speeds, $decelerations] = [[], [], []];
-        [$here, $after] = [-1, -1];
+        // Moments come from far to near: each falls in the segment of the one before, or in one behind it; in none while the first is still ahead.
+        [$here, $after, $last, $far] = [-1, -1, count($this->segments) - 1, $this->lengthInSeconds()];
         foreach ($moments as $i => $seconds) {
-            $here = $this->segmentAtSeconds($seconds, $here);
-            $after = $this->segmentAtSeconds(($seconds + ($moments[$i + 1] ?? $seconds)) / 2.0, $after);
+            $between = ($seconds + ($moments[$i + 1] ?? $seconds)) / 2.0;
+            for ($here = $seconds > $far ? -1 : max(0, $here); $here >= 0 && $here < $last && $seconds < $this->endSeconds[$here]; $here++) {
+            }
+            for ($after = $between > $far ? -1 : max(0, $after); $after >= 0 && $after < $last && $between < $this->endSeconds[$after]; $after++) {
+            }
             if ($here < 0) {
                 $metres[] = $this->metresAt($seconds);
                 $speeds[] = $this->approachMps();
@@ -189,19 +193,6 @@ final readonly class Profile
         }
 
         return $kept;
-    }
-
-    /** The segment a moment falls in, not before the one found last; -1 while the first is still ahead. */
-    private function segmentAtSeconds(float $seconds, int $from): int
-    {
-        $last = count($this->segments) - 1;
-        if ($seconds > $this->endSeconds[0] + $this->segments[0]->seconds) {
-            return -1;
-        }
-        for ($i = max(0, $from); $i < $last && $seconds < $this->endSeconds[$i]; $i++) {
-        }
-
-        return $i;
     }
 
     private function segmentAtMetres(float $metres): ?int

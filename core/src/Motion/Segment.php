@@ -33,7 +33,7 @@ final readonly class Segment
     /** Speed when $metres of this stretch are still ahead: v^2 = v_exit^2 + 2 a s. */
     public function mpsWithMetresLeft(float $metres): float
     {
-        return sqrt(max(0.0, $this->exitMps ** 2 + 2.0 * $this->decelerationMps2 * $metres));
+        return sqrt(max(0.0, $this->exitMps * $this->exitMps + 2.0 * $this->decelerationMps2 * $metres));
     }
 
     /** Seconds until the end of this stretch with $metres of it ahead; 0 s at its end. */
@@ -46,6 +46,6 @@ final readonly class Segment
 
     public function metresForSecondsLeft(float $seconds): float
     {
-        return $this->exitMps * $seconds + $this->decelerationMps2 * $seconds ** 2 / 2.0;
+        return ($this->exitMps + $this->decelerationMps2 * $seconds / 2.0) * $seconds;
     }
 }

@@ -28,22 +28,24 @@ final readonly class SweptPath
     {
         $headings = array_fill(0, count($units), $path->headingRadians);
         $before = self::inLine($units, $path->points[0], $path->headingRadians);
+        [$beforeX, $beforeY] = [array_column($before, 0), array_column($before, 1)];
+        $lengths = array_map(static fn (Unit $unit): array => [$unit->wheelbaseMetres, $unit->hitchOffsetMetres], $units);
         $frames = [];
         foreach ($path->points as $point) {
             // Where the unit that comes next is drawn to.
             [$toX, $toY] = $point;
             $frame = [];
-            foreach ($units as $i => $unit) {
-                $heading = self::drawn($headings[$i], $toX - $before[$i][0], $toY - $before[$i][1], $unit->wheelbaseMetres);
-                $headings[$i] = $heading;
-                $before[$i] = [$toX, $toY];
+            foreach ($lengths as $i => [$wheelbase, $hitchOffset]) {
+                $headings[$i] = $heading = self::drawn($headings[$i], $toX - $beforeX[$i], $toY - $beforeY[$i], $wheelbase);
+                $beforeX[$i] = $toX;
+                $beforeY[$i] = $toY;
                 $cos = cos($heading);
                 $sin = sin($heading);
-                $rearX = $toX - $unit->wheelbaseMetres * $cos;
-                $rearY = $toY - $unit->wheelbaseMetres * $sin;
+                $rearX = $toX - $wheelbase * $cos;
+                $rearY = $toY - $wheelbase * $sin;
                 $frame[] = [$rearX, $rearY, $heading];
-                $toX = $rearX - $unit->hitchOffsetMetres * $cos;
-                $toY = $rearY - $unit->hitchOffsetMetres * $sin;
+                $toX = $rearX - $hitchOffset * $cos;
+                $toY = $rearY - $hitchOffset * $sin;
             }
             $frames[] = $frame;
         }
@@ -100,12 +102,21 @@ final readonly class SweptPath
     {
         $points = $this->path->points;
         $last = count($this->units) - 1;
+        $end = count($points) - 1;
         $off = [];
         $at = 0;
         foreach ($this->frames as $frame) {
             [$x, $y] = $frame[$last];
-            $least = ($points[$at][0] - $x) ** 2 + ($points[$at][1] - $y) ** 2;
-            while (isset($points[$at + 1]) && ($next = ($points[$at + 1][0] - $x) ** 2 + ($points[$at + 1][1] - $y) ** 2) <= $least) {
+            $dx = $points[$at][0] - $x;
+            $dy = $points[$at][1] - $y;
+            $least = $dx * $dx + $dy * $dy;
+            while ($at < $end) {
+                $dx = $points[$at + 1][0] - $x;
+                $dy = $points[$at + 1][1] - $y;
+                $next = $dx * $dx + $dy * $dy;
+                if ($next > $least) {
+                    break;
+                }
                 $least = $next;
                 $at++;
             }
@@ -122,7 +133,7 @@ final readonly class SweptPath
         foreach ($this->units as $i => $unit) {
             $first = $this->frames[0][$i];
             [$cos, $sin] = [cos($first[2]), sin($first[2])];
-            $turned = 0.0;
+            [$turned, $half] = [0.0, $unit->widthMetres / 2.0];
             foreach ($this->frames as $frame) {
                 $now = abs($frame[$i][2] - $first[2]);
                 // It turns back, or has turned so far that the old line means nothing any more.
@@ -130,13 +141,10 @@ final readonly class SweptPath
                     break;
                 }
                 $turned = $now;
-                [, , $right, $left] = self::corners($unit, $frame[$i]);
-                foreach ([$right, $left] as $corner) {
-                    $aside = -($corner[0] - $first[0]) * $sin + ($corner[1] - $first[1]) * $cos;
-                    // Out is away from the turn: the heading says to which side that goes.
-                    $out = $frame[$i][2] >= $first[2] ? -$aside : $aside;
-                    $swing = max($swing, $out - $unit->widthMetres / 2.0);
-                }
+                // Of the rear corners the one away from the turn: the heading says to which side that goes.
+                $away = $frame[$i][2] >= $first[2] ? -1.0 : 1.0;
+                $axle = ($frame[$i][1] - $first[1]) * $cos - ($frame[$i][0] - $first[0]) * $sin;
+                $swing = max($swing, $away * ($axle - $unit->rearOverhangMetres * sin($frame[$i][2] - $first[2])) + $half * cos($now) - $half);
             }
         }
 

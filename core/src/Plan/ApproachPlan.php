@@ -60,25 +60,17 @@ final readonly class ApproachPlan
     public function profile(float $stepSeconds = 0.5): array
     {
         [$seconds, $metres, $speeds, $decelerations] = $this->chain->profile->columns($this->sayAtMetres, $stepSeconds);
-        [$gears, $clutch, $lateral] = [[], [], []];
+        $columns = array_fill_keys(['distance_m', 'time_s', 'speed_mps', 'decel_mps2', 'gear', 'clutch', 'lateral_m'], []);
         foreach ($seconds as $i => $toGo) {
-            $gears[] = $this->gears?->gearAt($toGo);
-            $clutch[] = $this->gears?->clutchAt($toGo, $speeds[$i]);
-            $lateral[] = round($this->path->metresAt($metres[$i]), 3);
+            $columns['distance_m'][] = round($metres[$i], 4);
+            $columns['time_s'][] = round($toGo, 4);
+            $columns['speed_mps'][] = round($speeds[$i], 4);
+            $columns['decel_mps2'][] = round($decelerations[$i], 3);
+            $columns['gear'][] = $this->gears?->gearAt($toGo);
+            $columns['clutch'][] = $this->gears?->clutchAt($toGo, $speeds[$i]);
+            $columns['lateral_m'][] = round($this->path->metresAt($metres[$i]), 3);
         }
 
-        return [
-            'distance_m' => self::rounded($metres, 4), 'time_s' => self::rounded($seconds, 4), 'speed_mps' => self::rounded($speeds, 4),
-            'decel_mps2' => self::rounded($decelerations, 3), 'gear' => $gears, 'clutch' => $clutch, 'lateral_m' => $lateral,
-        ];
-    }
-
-    /**
-     * @param  list<float>  $column
-     * @return list<float>
-     */
-    private static function rounded(array $column, int $places): array
-    {
-        return array_map(static fn (float $value): float => round($value, $places), $column);
+        return $columns;
     }
 }

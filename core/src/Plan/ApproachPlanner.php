@@ -35,7 +35,7 @@ final class ApproachPlanner
     {
         $fitting = Fitting::of($approach);
         $chain = $fitting->chain;
-        $gears = $approach->vehicle->hasClutch() ? Gears::for($chain) : null;
+        $gears = $fitting->gears;
         $mirrors = $chain->metres($chain->mirrorsStartSeconds());
         $sayAt = $chain->metres($chain->mirrorsStartSeconds() + $chain->timing->directionSeconds
             + $furtherParts * $chain->timing->furtherPartSeconds);

@@ -135,7 +135,7 @@ final readonly class Chain
     /** The opening nearest the line on the side we turn to. */
     public static function nearestOpening(Approach $approach): ?Stretch
     {
-        if ($approach->demand->signals === null) {
+        if ($approach->demand->signals === null || $approach->openings === []) {
             return null;
         }
         $ours = array_values(array_filter($approach->openings, static fn (Stretch $opening): bool => $opening->flank === $approach->turnsTo()));

@@ -49,6 +49,9 @@ final readonly class Corridor
     /** @return list<self> every stretch with parked cars, from far to near */
     public static function along(Approach $approach): array
     {
+        if ($approach->parked === []) {
+            return [];
+        }
         $of = static fn (Flank $flank): array => array_values(array_filter($approach->parked, static fn (Stretch $cars): bool => $cars->flank === $flank));
         [$near, $off] = [$of(Flank::Near), $of(Flank::Off)];
         $car = $approach->vehicle->length->inMetres();

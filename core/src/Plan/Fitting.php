@@ -18,9 +18,13 @@ final readonly class Fitting
 
     private const SHORTEST = 0.05;
 
+    /** Of a car with a clutch pedal. */
+    public ?Gears $gears;
+
     /** @param  list<Obstacle>  $obstacles what stood in the way at the speed asked for */
     private function __construct(public Chain $chain, public array $obstacles, public float $compression)
     {
+        $this->gears = $chain->approach->vehicle->hasClutch() ? Gears::for($chain) : null;
     }
 
     public static function of(Approach $approach): self

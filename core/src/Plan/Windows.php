@@ -101,7 +101,7 @@ final class Windows
 
     /**
      * The last place for the brake: off the gas up to there, gentle until the sideways move is done,
-     * then firm at the upper end of what the surface allows without being harsh. Found by halving.
+     * then firm at the upper end of what the surface allows without being harsh.
      */
     private static function latestBrake(Chain $chain): float
     {
@@ -115,21 +115,22 @@ final class Windows
         [$easing, $gentlest] = [$slowing->easingOffMps2, $slowing->gentleMps2];
         // Until the brakes answer it goes on as it came.
         $lag = $chain->timing->brakeLagSeconds * $chain->profile->mpsAt($best);
-        $reaches = static function (float $pedal) use ($toShed, $easing, $gentlest, $firmest, $driftDone, $end, $best, $lag): bool {
+        $sheds = static function (float $pedal) use ($easing, $gentlest, $firmest, $driftDone, $end, $best, $lag): float {
             $brake = $pedal - $lag;
             $gentle = max(0.0, $brake - max($driftDone, $end));
             $firm = max(0.0, min($brake, $driftDone) - $end);
 
-            return $easing * ($best - $brake) + $gentlest * $gentle + $firmest * $firm >= $toShed;
+            return $easing * ($best - $brake) + $gentlest * $gentle + $firmest * $firm;
         };
-        [$early, $late] = [$best, min($best, $end)];
-        for ($i = 0; $i < 30; $i++) {
-            $middle = ($early + $late) / 2.0;
-            if ($reaches($middle)) {
-                $early = $middle;
-            } else {
-                $late = $middle;
+        // Between these places it falls evenly, the later the pedal.
+        [$early, $shed, $last] = [$best, $sheds($best), min($best, $end)];
+        foreach ([max($driftDone, $end) + $lag, $end + $lag, $last] as $place) {
+            $late = max($last, min($early, $place));
+            $left = $sheds($late);
+            if ($left < $toShed) {
+                return $shed <= $toShed ? $early : $early - ($early - $late) * ($shed - $toShed) / ($shed - $left);
             }
+            [$early, $shed] = [$late, $left];
         }
 
         return $early;

@@ -28,6 +28,9 @@ final class RoutineFacts
     /** Kerbs the steering page begins with, from tight to wide, m (assumed). */
     private const KERBS_M = [5, 6, 7, 8, 9, 10];
 
+    /** @var array<class-string, array<string, list<string>>> worked out once in a process, by pack and routine */
+    private static array $asks = [];
+
     /** The side the way goes to, or the car; null where it keeps its place. */
     public static function side(R $routine, RulePack $pack, WayOut $exit = WayOut::Ahead): ?Side
     {
@@ -49,6 +52,12 @@ final class RoutineFacts
 
     /** @return list<string> which fields of an approach make a difference to its plan, of those that only some routines have */
     public static function asks(R $routine, RulePack $pack): array
+    {
+        return self::$asks[$pack::class][$routine->value] ??= self::asked($routine, $pack);
+    }
+
+    /** @return list<string> */
+    private static function asked(R $routine, RulePack $pack): array
     {
         if (! $routine->hasApproach()) {
             return [];

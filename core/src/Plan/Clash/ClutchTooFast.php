@@ -15,11 +15,8 @@ final class ClutchTooFast implements Clash
     public function in(Fitting $fitting): ?Conflict
     {
         $chain = $fitting->chain;
-        if (! $chain->approach->vehicle->hasClutch()) {
-            return null;
-        }
         $rule = Speed::ofMilesPerHour(Gears::CLUTCH_RULE_MPH);
-        foreach (Gears::for($chain)->changes as $change) {
+        foreach ($fitting->gears->changes ?? [] as $change) {
             $place = $chain->metres($change->downSeconds);
             $speed = $chain->profile->mpsAt($place);
             if ($speed > $rule->inMetresPerSecond() + 0.05 && $change->to <= 2) {

@@ -13,10 +13,21 @@ use NobleTurn\Core\Trade\Side;
 /** Every routine that is taught. A turn is written once for each flank: towards the kerb, or across the road. */
 final class Catalogue
 {
+    /** @var array<string, array<int, Routine>> written once in a process, by code and flank */
+    private static array $routines = [];
+
+    /** @var array<class-string, array<int, non-empty-list<R>>> by pack, without and with a clutch */
+    private static array $codes = [];
+
     public static function routine(R $code, RulePack $pack): Routine
     {
         $near = $code->namedSide() === null || Flank::of($code->namedSide(), $pack) === Flank::Near;
 
+        return self::$routines[$code->value][(int) $near] ??= self::written($code, $near);
+    }
+
+    private static function written(R $code, bool $near): Routine
+    {
         return match ($code) {
             R::BetweenHazards => Around::between(),
             R::MoveOff => MovingOff::moveOff(),
@@ -65,6 +76,12 @@ final class Catalogue
 
     /** @return non-empty-list<R> the routines a place has, for a car with or without a clutch */
     public static function codes(RulePack $pack, bool $hasClutch = true): array
+    {
+        return self::$codes[$pack::class][(int) $hasClutch] ??= self::taught($pack, $hasClutch);
+    }
+
+    /** @return non-empty-list<R> */
+    private static function taught(RulePack $pack, bool $hasClutch): array
     {
         // Pulling up is a routine of our own kerb; the far one is an exercise of its own, where there is one at all.
         $not = [$pack->keeps() === Side::Left ? R::PullUpRight : R::PullUpLeft, ...$pack->lacks(), ...($pack->turnOnRed() ? [] : [R::RightOnRed])];
