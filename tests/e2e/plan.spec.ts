@@ -151,3 +151,26 @@ test('what a drawing says of a way stands in its brief and on the sheet: whose t
     await send(page, `places/${place.id}`, {}, 'DELETE');
     await send(page, `sites/${site.id}`, {}, 'DELETE');
 });
+
+test('under lights the brief, the drawing and the sheet say how one waits inside to turn across', async ({ page }) => {
+    const lesson = await planned(page, -1);
+    const arm = (id: string, name: string, bearing_deg: number) => ({ id, name, bearing_deg, limit_mph: 30, control: 'signals', lanes_in: 2, lanes_out: 2 });
+    const site = await send<{ id: string }>(page, 'sites', {
+        ...{ name: 'Kelp Road at Thole Street', kind: 'junction', pack: 'gb' },
+        arms: [arm('n', 'Kelp Road', 0), arm('e', 'Thole Street', 90), arm('s', 'Kelp Road', 180), arm('w', 'Thole Street', 270)],
+    });
+    const place = await send<{ id: string; name: string }>(page, `sites/${site.id}/ways`, { from: 's', to: 'e' });
+    await send(page, `lessons/${lesson.id}/items`, { place_id: place.id });
+    await page.reload();
+    await line(page).getByRole('button', { name: place.name }).click();
+    const inside = page.getByRole('region', { name: `Brief: ${place.name}` }).getByLabel('Waiting inside the lights');
+    // Line, people and two lanes: room for two.
+    await expect(inside).toContainText('Room for 2 inside. From amber the last who cannot stop is past after');
+    const said = (await inside.textContent())!;
+    await page.getByRole('link', { name: 'Print the lesson' }).click();
+    await expect(page.getByRole('region', { name: place.name }).getByLabel('Waiting inside the lights')).toHaveText(said);
+    await page.goto(`/places/sites/${site.id}?from=s&to=e`);
+    await expect(page.getByLabel('Waiting inside the lights')).toHaveText(said);
+    await send(page, `places/${place.id}`, {}, 'DELETE');
+    await send(page, `sites/${site.id}`, {}, 'DELETE');
+});

@@ -41,12 +41,15 @@ use NobleTurn\Core\Rules\RulePacks;
 final class Toolbox
 {
     /** Moves with every change of an answer: GoldenTest fails until it does. */
-    public const VERSION = '0.17.0';
+    public const VERSION = '0.18.0';
 
     private const MOST_SWEPT = 240;
 
     /** @var array<string, Shape> what each tool takes, by its name and the packs there are: written once, it never changes */
     private static array $inputs = [];
+
+    /** @var ?array<string, Tool> by name: they keep nothing */
+    private static ?array $tools = null;
 
     /** @return non-empty-list<Tool> */
     public static function all(): array
@@ -68,12 +71,9 @@ final class Toolbox
     /** @throws UnknownName */
     public static function tool(string $name): Tool
     {
-        foreach (self::all() as $tool) {
-            if ($tool->name() === $name) {
-                return $tool;
-            }
-        }
-        throw UnknownName::among('tool', $name, self::names());
+        self::$tools ??= array_combine(self::names(), self::all());
+
+        return self::$tools[$name] ?? throw UnknownName::among('tool', $name, self::names());
     }
 
     /** @throws UnknownName */

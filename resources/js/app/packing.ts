@@ -75,6 +75,7 @@ export async function pack(client: QueryClient, { school, rules }: SignedIn, now
             const way = drawing && wayOf((await ask(questions.tool('site', siteAsked(drawing)))) ?? undefined, place);
             if (way?.lanes) await ask(questions.tool('lanes', way.lanes));
             if (way?.turn) await ask(questions.tool('priority', way.turn));
+            if (way?.lights) await ask(questions.tool('lights', way.lights));
         }
         const { asked } = onwardOf(lesson, { sites, marks, measured, zone: school.time_zone });
         if (asked) {

@@ -3,9 +3,9 @@ import { questions } from '@/api/questions';
 import type { Place } from '@/api/types';
 import { NotShown } from '@/ui/NotShown';
 import { siteAsked, wayOf, type OfASite } from './wayOf';
-import { WayLane, WayTurn } from './WaySays';
+import { WayLane, WayLights, WayTurn } from './WaySays';
 
-/** What the drawing of a site says of the way a place is: which lane, and whose turn it is. Nothing for a place that is described by itself. */
+/** What the drawing of a site says of the way a place is: which lane, whose turn it is, and how one waits inside lights. Nothing for a place that is described by itself. */
 export const OfTheWay = ({ place }: { place: Place }) => (place.site_id === null ? null : <Drawn place={place} site={place.site_id} />);
 
 function Drawn({ place, site }: { place: OfASite; site: string }) {
@@ -20,6 +20,7 @@ function Drawn({ place, site }: { place: OfASite; site: string }) {
         <>
             {way?.lanes && <WayLane asked={way.lanes} />}
             {way?.turn && <WayTurn asked={way.turn} />}
+            {way?.lights && <WayLights asked={way.lights} />}
         </>
     );
 }

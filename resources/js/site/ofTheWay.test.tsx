@@ -1,10 +1,11 @@
 import { execFileSync } from 'node:child_process';
 import { cleanup, screen, waitFor } from '@testing-library/react';
 import { afterEach, beforeAll, describe, expect, it, vi } from 'vitest';
-import type { Place, SiteAnswer } from '@/api/types';
+import type { LightsAnswer, Place, SiteAnswer } from '@/api/types';
 import { answer, server, show } from '@/testing/answers';
 import { OfTheWay } from './OfTheWay';
 import { siteAsked, wayOf } from './wayOf';
+import { WayLights } from './WaySays';
 
 /** What is said of a place by the drawing of its site, on the core's own answers. */
 
@@ -35,6 +36,38 @@ describe('what a drawing says of a place', () => {
         show(<OfTheWay place={place} />);
         expect((await screen.findByLabelText('Whose turn')).textContent).toBe(`If somebody is at each line at once: ${said.message}`);
         expect(sent.find(({ path }) => path === 'compute/priority')!.body).toEqual(asked);
+    });
+
+    it('is how one waits inside the lights to turn across, with the seconds after the change, and only for that way', async () => {
+        const lights = { ...allStop, pack: 'gb' as const, arms: everyWay({ control: 'signals', limit_mph: 30 }) };
+        const under = compute<SiteAnswer>('site', siteAsked(lights));
+        const across = { ...place, from_arm: 's', to_arm: 'e', routine: 'lights-right' as const };
+        const asked = wayOf(under, across)!.lights!;
+        const said = compute<LightsAnswer>('lights', asked);
+        const sent = served({ 'GET sites/drawn': lights, 'POST compute/site': under, 'POST compute/lights': said });
+        show(<OfTheWay place={across} />);
+        const text = (await screen.findByLabelText('Waiting inside the lights')).textContent;
+        expect(text).toContain(`On a full green over the line, and wait inside: ${said.message} Room for 1 inside.`);
+        expect(text).toContain(
+            `past after ${said.budget!.last_passes_s.toFixed(1)} s, we are out after ${said.budget!.out_s.toFixed(1)} s, and those from the side may be there after ${said.budget!.they_come_s.toFixed(1)} s`,
+        );
+        expect(sent.find(({ path }) => path === 'compute/lights')!.body).toEqual(asked);
+        expect(asked).toMatchObject({ goes: 'right', other_speed_mph: 30 });
+        cleanup();
+        // Straight on nobody waits inside.
+        const ahead = served({ 'GET sites/drawn': lights, 'POST compute/site': under });
+        show(<OfTheWay place={{ ...across, to_arm: 'n', routine: 'lights-ahead' }} />);
+        await waitFor(() => expect(ahead.map(({ path }) => path)).toContain('compute/site'));
+        expect(screen.queryByLabelText('Waiting inside the lights')).toBeNull();
+    });
+
+    it('is that one stays behind the line where there is no room inside, without seconds of which none hangs on anything', async () => {
+        const asked = { pack: 'gb', goes: 'right', room_m: 2 } as const;
+        server({ 'POST compute/lights': compute('lights', asked) });
+        show(<WayLights asked={asked} />);
+        const text = (await screen.findByLabelText('Waiting inside the lights')).textContent;
+        expect(text).toContain('On a full green: There is no room to wait inside');
+        expect(text).not.toContain('From amber');
     });
 
     it('is nothing where lines say who waits, and nothing is asked of a place that is described by itself', async () => {

@@ -41,7 +41,7 @@ final readonly class LightsPresenter
                     .'{junction} may be for those from the side.',
                 ) : null,
             'holds' => $across ? $this->inside->holds() : null,
-            'budget' => $across ? array_map(static fn (float $seconds): float => round($seconds, 1), [
+            'budget' => $across ? array_map(static fn (float $seconds): float => round($seconds, 1) + 0.0, [
                 'red_s' => $this->inside->theirs->amberSeconds, 'last_passes_s' => $this->inside->lastPassesSeconds(),
                 'out_s' => $this->inside->outSeconds(), 'green_s' => $this->inside->theirs->amberSeconds + $this->inside->allRedSeconds,
                 'they_come_s' => $this->inside->theyComeSeconds(), 'spare_s' => $this->inside->spareSeconds(),

@@ -75,7 +75,7 @@ final class LightsTool implements Tool
             new FlagField('seen_to_stop', 'those who come towards us are seen to stop; default false'),
             new FlagField('people', 'somebody on foot is crossing the road we go into, or about to; default false'),
             new NumberField('inside', 'cars that wait inside before us; default 0', 0.0, 9.0),
-            new QuantityField('other_speed', 'of those who come towards us; default the town limit', Kind::Speed, 2.0, 30.0),
+            new QuantityField('other_speed', 'of those who come towards us; default the town limit', Kind::Speed, 2.0, 45.0),
             new QuantityField('amber', 'default as usual here', Kind::Duration, 1.0, 8.0),
             new QuantityField('all_red', 'between the one red and the other green; default '.self::ALL_RED_S.' s', Kind::Duration, 0.0, 6.0),
             new QuantityField(

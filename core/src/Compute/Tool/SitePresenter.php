@@ -60,6 +60,8 @@ final class SitePresenter
                 'inputs' => Out::maybe(['type' => 'object'], 'what that tool is asked'),
                 'lanes' => Out::maybe(['type' => 'object'], 'what the lanes tool is asked; null where there is no choice of lane'),
                 'turn' => Out::maybe(['type' => 'object'], 'what the tool `priority` is asked; null where lines, lights or an island say whose turn it is'),
+                'lights' => Out::maybe(['type' => 'object'],
+                    'what the tool `lights` is asked of who waits inside to turn across; null where nobody does'),
             ]), 'all that can be driven, by the arm one comes in by, from the left round'),
             'closed' => Out::list(Out::object([
                 'from' => Out::text('arm'), 'to' => Out::text('arm'), 'message' => Out::text('why nobody may drive it'),
@@ -90,9 +92,10 @@ final class SitePresenter
      * @param  array<string, mixed>  $facts
      * @param  ?array<string, mixed>  $lanes
      * @param  ?array<string, mixed>  $turn
+     * @param  ?array<string, mixed>  $lights
      * @return array<string, mixed>
      */
-    public static function way(Way $way, Difficulty $difficulty, array $facts, ?array $lanes, ?array $turn, RulePack $pack): array
+    public static function way(Way $way, Difficulty $difficulty, array $facts, ?array $lanes, ?array $turn, ?array $lights, RulePack $pack): array
     {
         $title = static fn (RoutineCode $routine): string => Card::of($routine, $pack, new Practice([], $pack))->title;
         $tool = PlannedBy::tool($way->routine);
@@ -109,6 +112,7 @@ final class SitePresenter
                 'score' => round($difficulty->score, 3), 'words' => $difficulty->words(), 'reasons' => array_column($difficulty->reasons, 'message'),
             ],
             'tool' => $tool, 'inputs' => $tool === null ? null : PlannedBy::inputs($way->routine, $facts, $pack), 'lanes' => $lanes, 'turn' => $turn,
+            'lights' => $lights,
         ];
     }
 
@@ -153,7 +157,7 @@ final class SitePresenter
      * @param  list<array<string, int|string>>  $ordinary  of each way: what an ordinary slip road's figures stand in for
      * @return list<Assumption>
      */
-    public static function assumed(Site $site, array $ordinary, RulePack $pack): array
+    public static function assumed(Site $site, array $ordinary, bool $underLights, RulePack $pack): array
     {
         if ($site->kind === SiteKind::Slip) {
             $figures = array_merge(...$ordinary);
@@ -165,7 +169,10 @@ final class SitePresenter
             array_filter($site->arms, static fn (Arm $arm): bool => $arm->limit === null),
         );
 
-        return [...($site->kind->isMet() ? [CommonFields::default('straight on is within', WayReader::AHEAD, 'degrees')] : []), ...array_values($limits)];
+        return [
+            ...($site->kind->isMet() ? [CommonFields::default('straight on is within', WayReader::AHEAD, 'degrees')] : []), ...array_values($limits),
+            ...($underLights ? WayLights::assumed() : []),
+        ];
     }
 
     /**

@@ -76,6 +76,7 @@ final class SiteTool implements Tool
         $facts = static fn (Way $way): array => WayFacts::of($way, $measured, $said, $pack);
         $assumed = static fn (Way $way): array => WayFacts::assumed($way, $measured, $said, $pack);
         $ways = WayReader::all($site, $pack);
+        $lights = array_map(static fn (Way $way): ?array => WayLights::asked($way, $site, $said, $pack), $ways);
         $difficulties = array_map(
             static fn (Way $way): Difficulty => self::difficulty($way, $facts($way), $pack, array_search($way->road(), $arms, true)), $ways,
         );
@@ -84,14 +85,14 @@ final class SiteTool implements Tool
             'law' => $pack->name(),
             'keeps' => $pack->keeps()->value,
             'offers' => SitePresenter::offers($kind, $pack),
-            'ways' => array_map(static fn (Way $way, Difficulty $difficulty): array => SitePresenter::way(
-                $way, $difficulty, $facts($way), WayLanes::asked($way, $site, $said, $pack), WayTurn::asked($way, $site, $pack), $pack,
-            ), $ways, $difficulties),
+            'ways' => array_map(static fn (Way $way, Difficulty $difficulty, ?array $lights): array => SitePresenter::way(
+                $way, $difficulty, $facts($way), WayLanes::asked($way, $site, $said, $pack), WayTurn::asked($way, $site, $pack), $lights, $pack,
+            ), $ways, $difficulties, $lights),
             'closed' => SitePresenter::closed($site),
             'measured' => SitePresenter::measured($arms, $measured, $pack->lengthUnit()),
             'measure_first' => self::first($input, $site, $ways, $facts, $measured, $assumed, $pack),
         ], SitePresenter::assumed(
-            $site, array_map($assumed, $ways), $pack,
+            $site, array_map($assumed, $ways), array_filter($lights) !== [], $pack,
         ), SitePresenter::warnings($site, $measured, $pack->lengthUnit()));
     }
 

@@ -96,7 +96,7 @@ final class WayFacts
     }
 
     /** @return array<string, mixed> the limit of an arm under another name, in the unit in which it was said; empty where nobody said it */
-    private static function limit(Values $arm, string $name): array
+    public static function limit(Values $arm, string $name): array
     {
         foreach (['mph', 'kmh'] as $unit) {
             if (isset($arm->said()["limit_{$unit}"])) {

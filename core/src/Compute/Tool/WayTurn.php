@@ -58,7 +58,7 @@ final class WayTurn
     }
 
     /** From which side somebody stands, as we see it; null where that is none of the three. */
-    private static function line(float $turn): ?string
+    public static function line(float $turn): ?string
     {
         return match (true) {
             abs($turn) <= self::AHEAD_DEG => 'opposite',

@@ -6,7 +6,7 @@ import type { ApproachAsked, FastRoad, SiteAnswer } from '@/api/types';
 import { placeAddress } from '@/bench/places';
 import { useRules } from '@/rules/rules';
 import { wantedFrom } from '@/strip/layout';
-import { WayLane, WayTurn } from '@/site/WaySays';
+import { WayLane, WayLights, WayTurn } from '@/site/WaySays';
 import { NotPlanned } from '@/strip/NotPlanned';
 import { drawn, isPlanned, type StripStep } from '@/strip/plan';
 import { Strip } from '@/strip/Strip';
@@ -49,6 +49,7 @@ export function WayFacts({ way, ownWord, first }: Props) {
             )}
             {way.lanes && <WayLane asked={way.lanes} />}
             {way.turn && <WayTurn asked={way.turn} />}
+            {way.lights && <WayLights asked={way.lights} />}
             {!way.tool && <p className="text-quiet">Nothing to plan: in a lesson it is marked under Somewhere else.</p>}
             {first.length > 0 && (
                 <section aria-label="Measure first" className="border-now border-l-4 pl-3">

@@ -75,6 +75,19 @@ describe('a way in words', () => {
         expect(screen.queryByLabelText('Whose turn')).toBeNull();
     });
 
+    it('says how one waits inside the lights, as the core answers it, and that it is not shown where it does not come', async () => {
+        const lights = answer('tool-lights-inside');
+        const asked = { pack: 'gb', goes: 'right' };
+        const sent = server({ 'POST compute/lights': lights });
+        const { unmount } = show(<WayFacts way={{ ...right, lanes: null, lights: asked }} ownWord={null} first={[]} />);
+        expect((await screen.findByLabelText('Waiting inside the lights')).textContent).toContain(lights.message);
+        expect(sent.find(({ path }) => path === 'compute/lights')!.body).toEqual(asked);
+        unmount();
+        server({ 'POST compute/lights': 500 });
+        show(<WayFacts way={{ ...right, lanes: null, lights: asked }} ownWord={null} first={[]} />);
+        expect(await screen.findByText(/How one waits inside the lights here is not shown/, {}, { timeout: 8_000 })).toBeTruthy();
+    }, 12_000);
+
     it('has no plan under other rules than those in force but where a strip draws it', () => {
         server({ 'POST compute/approach': 503 });
         const join = answer('tool-site-slip').ways.find(({ tool }) => tool === 'join')!;
