@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { api, complaints, expectNoAxeFinding, expectSound, newLesson, saidOf, tomorrow, type Lesson } from './support';
+import { api, complaints, expectNoAxeFinding, expectSound, newLesson, saidOf, send, tomorrow, type Lesson } from './support';
 
 /** Looks for a way and takes the first that is found. */
 async function add(page: Page, ...words: string[]): Promise<void> {
@@ -141,6 +141,30 @@ test('twelve ways still print on one page', async ({ page }) => {
     await expect(page.getByRole('list', { name: 'On the way' }).getByRole('listitem')).toHaveCount(12, { timeout: 20_000 });
     await expect(page.getByText(/Mirrors \d+ m/).nth(8)).toBeVisible();
     expect((await page.pdf({ format: 'A4' })).toString('latin1').match(/\/Type\s*\/Page\b/g)).toHaveLength(1);
+});
+
+test('ways close behind one another say on the sheet how the one follows the other', async ({ page }) => {
+    await page.goto('/');
+    const { school } = await api<{ school: { latitude_deg: number; longitude_deg: number } }>(page, 'session');
+    const arm = (id: string, name: string, bearing_deg: number, more = {}) => ({ id, name, bearing_deg, limit_mph: 30, ...more });
+    // One T 60 m behind the other: off the main road, then at once to the line at its end.
+    const drawn = async (name: string, north: number) =>
+        (
+            await send<{ id: string }>(page, 'sites', {
+                ...{ name, kind: 'junction', pack: 'gb', latitude_deg: school.latitude_deg + north / 111_200, longitude_deg: school.longitude_deg },
+                arms: [arm('n', 'Cleat Row', 0), arm('s', 'Cleat Row', 180), arm('w', 'Cuddy Lane', 270, { control: 'give-way' })],
+            })
+        ).id;
+    const sites = [await drawn('Cleat Row at Cuddy Lane', 900), await drawn('Cuddy Lane at its end', 960)];
+    const way = (site: string, from: string, to: string, routine: string) => `way=${[site, from, to, routine, 1].join('~')}`;
+    await page.goto(
+        `/places/circuit?from=school&minutes=60&order=as-given&${way(sites[0]!, 's', 'w', 'turn-left')}&${way(sites[1]!, 'w', 's', 'emerge-right')}`,
+    );
+    await page.getByRole('link', { name: 'Sheet' }).click();
+    const list = page.getByRole('list', { name: 'On the way' }).getByRole('listitem');
+    await expect(list.nth(1)).toContainText(/About \d+ m behind the one before\. (There is room|No whole car)/);
+    await expect(list.nth(0)).not.toContainText('behind the one before');
+    for (const id of sites) await send(page, `sites/${id}`, {}, 'DELETE');
 });
 
 test('a recorded drive is measured and kept; one that is no drive says why', async ({ page }) => {

@@ -8,6 +8,7 @@ import { placeQuestions } from '@/areas/lesson/placeQuestions';
 import { A_WEEK, mondayOf, moved } from '@/diary/week';
 import { lastAnswers } from '@/copies/here';
 import { packed } from '@/copies/packed';
+import { rowsAsked } from '@/seat/inARow';
 import { rowsOf, withDirections, type SeatAnswer } from '@/seat/rows';
 import { isoDay } from '@/session/session';
 import { marksOf } from '@/site/circuit';
@@ -85,7 +86,8 @@ export async function pack(client: QueryClient, { school, rules }: SignedIn, now
             const cards = (await ask(questions.cards(lesson.rules.pack, rules.practice))) ?? undefined;
             // What the plan shows of the drives, and what Drive and the sheet say of the way on.
             await ask(questions.tool('circuit', asked));
-            await ask(questions.tool('circuit', withDirections(asked, rowsOf(stops, answers, cards, lesson.rules.length_unit))));
+            const told = await ask(questions.tool('circuit', withDirections(asked, rowsOf(stops, answers, cards, lesson.rules.length_unit))));
+            for (const row of rowsAsked(stops, told?.parts ?? [], rules.routines)) await ask(questions.tool('series', row.asked));
         }
         for (const { place } of lesson.items) {
             const hung = place.site_id === null ? null : await ask(questions.pictures(place.site_id));

@@ -1,11 +1,14 @@
 import type { CircuitAnswer, Step } from '@/api/types';
 import { useRoutineName, useRules } from '@/rules/rules';
-import { STEP_WORDS } from '@/strip/words';
+import { spoken, STEP_WORDS } from '@/strip/words';
+import type { Following } from './inARow';
 import { isSaidBefore, toldBefore, whereToSay, type SeatRow } from './rows';
 
 interface Props {
     rows: readonly SeatRow[];
     told: CircuitAnswer | undefined;
+    /** How ways close together follow, by the later one. */
+    following: ReadonlyMap<string, Following>;
     /** Which step the eye is kept on. */
     watch: Step;
     /** The way one is at. */
@@ -15,13 +18,14 @@ interface Props {
 }
 
 /** One way after the other: what is said and where, where each step belongs, what to watch. */
-export function SeatList({ rows, told, watch, here, onGo }: Props) {
+export function SeatList({ rows, told, following, watch, here, onGo }: Props) {
     const name = useRoutineName();
     const { length_unit: unit } = useRules();
     return (
         <ol className="grid gap-4" aria-label="On the way">
             {rows.map(({ stop, direction, figures, watch: watched, missing }, i) => {
                 const said = toldBefore(told, stop.id);
+                const close = following.get(stop.id);
                 const drive = told?.parts.find((part) => part.kind === 'drive' && part.way === stop.id);
                 return (
                     <li key={stop.id} className="border-hair grid gap-1 border-t-2 pt-2 print:break-inside-avoid">
@@ -37,6 +41,12 @@ export function SeatList({ rows, told, watch, here, onGo }: Props) {
                         )}
                         {!said && isSaidBefore(told, stop.id) && <p>Said together with the one before it.</p>}
                         {!said && !isSaidBefore(told, stop.id) && direction && <p>“{direction}”</p>}
+                        {close && (
+                            <p className={close.fits ? '' : 'font-semibold'}>
+                                {close.measured ? '' : 'About '}
+                                {spoken(close.metres, unit)} behind the one before. {close.message}
+                            </p>
+                        )}
                         {figures && <p className="tabular-nums">{figures}</p>}
                         {missing && <p className="text-quiet">{missing}</p>}
                         {watched[watch] && (

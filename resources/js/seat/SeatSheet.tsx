@@ -23,7 +23,7 @@ interface Props {
 /** The sheet for the seat beside: one page, read at a glance while parked. */
 export function SeatSheet({ title, about, stops, asked, aim, back }: Props) {
     const [search, setSearch] = useSearchParams();
-    const { rows, told, error, refetch } = useSeat(stops, asked);
+    const { rows, told, following, error, refetch } = useSeat(stops, asked);
     const watch = STEPS.find((step) => step === search.get('watch')) ?? aim ?? 'mirrors';
     const choose = (step: Step) => {
         const next = new URLSearchParams(search);
@@ -51,7 +51,7 @@ export function SeatSheet({ title, about, stops, asked, aim, back }: Props) {
                 </div>
             </header>
             {error && <NotShown what="Where the directions are said is not worked out" error={error} retry={() => void refetch()} />}
-            <SeatList rows={rows} told={told} watch={watch} />
+            <SeatList rows={rows} told={told} following={following} watch={watch} />
             <p className="text-quiet text-sm">
                 For who sits beside, read before moving off. The drives between are estimated where nobody measured them; the road, the law of the place and the
                 licensed instructor’s judgement come first.

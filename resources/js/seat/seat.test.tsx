@@ -88,6 +88,19 @@ describe('the sheet for the seat beside', () => {
         expect(circuits(sent)).toEqual([]);
     });
 
+    it('says of what lies close behind the one before how it follows, and of nothing else', async () => {
+        const series = answer('tool-series');
+        const near = onward.parts.map((part) => (part.kind === 'drive' && part.way === stops[1]!.id ? { ...part, distance_m: 140, measured: false } : part));
+        const sent = server({ ...replies, 'POST compute/circuit': { ...onward, parts: near }, 'POST compute/series': series });
+        open();
+        const message = series.plans[1]!.message!;
+        await screen.findByText(`About 140 m behind the one before. ${message}`);
+        expect(rows()[1]!.textContent).toContain(message);
+        expect(rows().filter(({ textContent }) => textContent.includes('behind the one before'))).toHaveLength(1);
+        const { parts } = sent.find(({ path }) => path === 'compute/series')!.body as Asked<'series'>;
+        expect(parts!.map((part) => (part as { distance_m?: number }).distance_m)).toEqual([undefined, 140]);
+    });
+
     it('says what cannot be had, and leaves the rest', async () => {
         server({ ...replies, 'POST compute/circuit': { message: 'no', errors: { minutes: ['must be 90 or more.'] } } });
         open();

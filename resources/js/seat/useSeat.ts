@@ -4,9 +4,10 @@ import type { Asked } from '@/api/tools';
 import type { ApproachAsked } from '@/api/types';
 import { useCards } from '@/routines/useCards';
 import { useRules } from '@/rules/rules';
+import { followingOf, rowsAsked, type Following } from './inARow';
 import { rowsOf, withDirections, type SeatStop } from './rows';
 
-/** The list for the seat beside: each way’s direction and figures from its plan, and from the core where each direction is said. */
+/** The list for the seat beside: each way’s direction and figures from its plan, from the core where each direction is said, and how ways close together follow. */
 export function useSeat(stops: readonly SeatStop[], asked: Asked<'circuit'> | null) {
     const rules = useRules();
     const cards = useCards().data;
@@ -19,5 +20,9 @@ export function useSeat(stops: readonly SeatStop[], asked: Asked<'circuit'> | nu
         enabled: asked !== null,
         placeholderData: keepPreviousData,
     });
-    return { rows, told: data, error, refetch };
+    const parts = data?.parts ?? [];
+    const close = rowsAsked(stops, parts, rules.routines);
+    const planned = useQueries({ queries: close.map(({ asked: row }) => questions.tool('series', row)) });
+    const following = new Map<string, Following>(close.flatMap((row, i) => (planned[i]?.data ? followingOf(row, planned[i].data, parts) : [])));
+    return { rows, told: data, following, error, refetch };
 }

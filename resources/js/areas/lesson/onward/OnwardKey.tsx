@@ -21,7 +21,7 @@ export function OnwardKey({ lesson, item, next, onGo }: Props) {
     const [open, setOpen] = useState(false);
     const { length_unit: unit } = useRules();
     const { asked, left } = useOnward(lesson);
-    const { rows, told } = useSeat(lesson.items.map(stopOf), asked);
+    const { rows, told, following } = useSeat(lesson.items.map(stopOf), asked);
     const said = next && toldBefore(told, next.id);
     const words = said?.say ?? rows.find(({ stop }) => stop.id === next?.id)?.direction;
     return (
@@ -46,6 +46,7 @@ export function OnwardKey({ lesson, item, next, onGo }: Props) {
                 <SeatList
                     rows={rows}
                     told={told}
+                    following={following}
                     watch={lesson.works_on?.step ?? 'mirrors'}
                     here={item?.id}
                     onGo={(id) => {

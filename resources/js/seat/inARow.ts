@@ -1,0 +1,83 @@
+import type { CircuitAnswer, Rules, SeriesAnswer, SeriesAsked } from '@/api/types';
+import type { SeatStop } from './rows';
+
+/** What lies no farther from the one before is planned as a row with it: farther off each is alone on its road. */
+const NEAR_M = 400;
+
+/** So many the tool takes. */
+const MOST = 12;
+
+/** Ways that follow each other closely, and what the core is asked of them. */
+export interface Row {
+    ids: string[];
+    asked: SeriesAsked;
+}
+
+/** How a way follows the one before it. */
+export interface Following {
+    message: string;
+    fits: boolean;
+    metres: number;
+    measured: boolean;
+}
+
+type Part = NonNullable<SeriesAsked['parts']>[number];
+type Said = Record<string, unknown>;
+
+/** Said once for the whole row. */
+const OF_THE_DRIVE = ['pack', 'vehicle', 'practice'];
+
+const TOOLS: readonly string[] = ['approach', 'join', 'leave'] satisfies Part['tool'][];
+
+/** Ways that are driven one close behind the other, each with the facts of its own place; nothing that is done standing, and nothing that is a row itself. */
+export function rowsAsked(stops: readonly SeatStop[], parts: CircuitAnswer['parts'], routines: Rules['routines']): Row[] {
+    const canFollow = ({ plan, routine }: SeatStop) =>
+        plan !== null && TOOLS.includes(plan.tool) && !('then' in plan.inputs) && !routines.some(({ code, stands }) => code === routine && stands);
+    const rows: { stops: SeatStop[]; metres: number[] }[] = [];
+    for (const stop of stops) {
+        const last = rows.at(-1);
+        const metres = driveTo(parts, stop.id)?.distance_m ?? Infinity;
+        const joins = last && canFollow(stop) && canFollow(last.stops.at(-1)!) && drivenAs(stop) === drivenAs(last.stops[0]!);
+        if (joins && metres > 0 && metres <= NEAR_M && last.stops.length < MOST) {
+            last.stops.push(stop);
+            last.metres.push(metres);
+        } else {
+            rows.push({ stops: [stop], metres: [0] });
+        }
+    }
+    return rows
+        .filter(({ stops }) => stops.length > 1)
+        .map(({ stops, metres }) => {
+            const drive = Object.entries(inputsOf(stops[0]!)).filter(([field]) => OF_THE_DRIVE.includes(field));
+            return {
+                ids: stops.map(({ id }) => id),
+                asked: { ...Object.fromEntries(drive), parts: stops.map((stop, i) => partOf(stop, i === 0 ? null : metres[i]!, stops[i + 1])) },
+            };
+        });
+}
+
+/** How each of a row follows the one before, by its place in the circuit. */
+export function followingOf({ ids }: Row, answer: SeriesAnswer, parts: CircuitAnswer['parts']): [string, Following][] {
+    return ids.flatMap((id, i): [string, Following][] => {
+        const { message, fits } = answer.plans[i]!;
+        const drive = driveTo(parts, id);
+        return message === null || !drive ? [] : [[id, { message, fits, metres: drive.distance_m, measured: drive.measured }]];
+    });
+}
+
+const driveTo = (parts: CircuitAnswer['parts'], id: string) => parts.find(({ kind, way }) => kind === 'drive' && way === id);
+
+const inputsOf = ({ plan }: SeatStop): Said => plan?.inputs ?? {};
+
+/** Under which rules, as taught by whom, in which car: one row is one drive. */
+const drivenAs = (stop: SeatStop): string => JSON.stringify(OF_THE_DRIVE.map((field) => inputsOf(stop)[field]));
+
+function partOf(stop: SeatStop, metres: number | null, next: SeatStop | undefined): Part {
+    const tool = stop.plan!.tool as Part['tool'];
+    // What the one before leaves it, and what the line behind it asks for, comes of those.
+    const comesOfOthers = (field: string) =>
+        (metres !== null && (tool === 'approach' ? field === 'room_m' : tool === 'join' && field.startsWith('entry_speed_'))) ||
+        (tool === 'leave' && next?.plan?.tool === 'approach' && (field === 'next_turn' || field.startsWith('end_speed_')));
+    const said = Object.entries(inputsOf(stop)).filter(([field]) => !OF_THE_DRIVE.includes(field) && !comesOfOthers(field));
+    return { tool, ...(metres === null ? {} : { distance_m: metres }), ...Object.fromEntries(said) };
+}
