@@ -25,7 +25,9 @@ export function SeatList({ rows, told, following, watch, here, onGo }: Props) {
         <ol className="grid gap-4" aria-label="On the way">
             {rows.map(({ stop, direction, figures, watch: watched, missing }, i) => {
                 const said = toldBefore(told, stop.id);
-                const close = following.get(stop.id);
+                const behind = following.get(stop.id);
+                // Where its plan alone is the same the one before leaves it as it is.
+                const close = behind && (!behind.fits || behind.figures !== figures) ? behind : undefined;
                 const drive = told?.parts.find((part) => part.kind === 'drive' && part.way === stop.id);
                 return (
                     <li key={stop.id} className="border-hair grid gap-1 border-t-2 pt-2 print:break-inside-avoid">
@@ -43,11 +45,11 @@ export function SeatList({ rows, told, following, watch, here, onGo }: Props) {
                         {!said && !isSaidBefore(told, stop.id) && direction && <p>“{direction}”</p>}
                         {close && (
                             <p className={close.fits ? '' : 'font-semibold'}>
-                                {close.measured ? '' : 'About '}
-                                {spoken(close.metres, unit)} behind the one before. {close.message}
+                                {close.measured ? spoken(close.metres, unit) : `About ${spoken(Math.max(10, Math.round(close.metres / 10) * 10), unit)}`} behind
+                                the one before. {close.message}
                             </p>
                         )}
-                        {figures && <p className="tabular-nums">{figures}</p>}
+                        {(close?.figures || figures) && <p className="tabular-nums">{close?.figures || figures}</p>}
                         {missing && <p className="text-quiet">{missing}</p>}
                         {watched[watch] && (
                             <p className="text-sm">

@@ -2,7 +2,8 @@ import { execFileSync } from 'node:child_process';
 import { describe, expect, it } from 'vitest';
 import type { CircuitAnswer, SeriesAnswer } from '@/api/types';
 import { answer } from '@/testing/answers';
-import { followingOf, rowsAsked } from './inARow';
+import { STEP_WORDS } from '@/strip/words';
+import { followingOf, rowsAsked, type Following } from './inARow';
 import type { SeatStop } from './rows';
 
 /** Ways close behind one another are planned as a row, each with the facts of its own place: asked of the real core. */
@@ -81,7 +82,7 @@ describe('ways in a row', () => {
         });
         const said = compute(row!.asked);
         expect(said.plans).toHaveLength(5);
-        expect(followingOf(row!, said, drives(900, 150, 200, 300, 250)).map(([id, { metres }]) => [id, metres])).toEqual([
+        expect(followingOf(row!, said, drives(900, 150, 200, 300, 250), 'm').map(([id, { metres }]) => [id, metres])).toEqual([
             ['b', 150],
             ['c', 200],
             ['d', 300],
@@ -93,12 +94,19 @@ describe('ways in a row', () => {
         const [row] = rows([line('a'), line('b', {}, 'turn-right'), line('c')], 900, 12, 350);
         const parts = drives(900, 12, 350);
         const said = compute(row!.asked);
-        const following = new Map(followingOf(row!, said, parts));
+        const following = new Map(followingOf(row!, said, parts, 'm'));
         expect(following.has('a')).toBe(false);
-        expect(following.get('b')).toEqual({ message: said.plans[1]!.message, fits: said.plans[1]!.fits, metres: 12, measured: true });
+        expect(following.get('b')).toMatchObject({ message: said.plans[1]!.message, fits: said.plans[1]!.fits, metres: 12, measured: true });
         expect([following.get('b')!.fits, following.get('c')!.fits]).toEqual([false, true]);
         expect(following.get('c')!.message).toContain('one after the other');
-        expect(followingOf(row!, said, [])).toEqual([]);
+        // Behind another every step belongs where there is room for it: alone the mirrors would begin before the turn before.
+        const near = compute(rows([line('a'), line('b', {}, 'turn-right')], 900, 80)[0]!.asked);
+        const [[, close]] = followingOf(rows([line('a'), line('b', {}, 'turn-right')], 900, 80)[0]!, near, drives(900, 80), 'm') as [[string, Following]];
+        const plan = near.plans[1]!;
+        if (plan.tool !== 'approach') throw new Error('a line');
+        expect(close.figures).toBe(plan.plan.steps.map(({ step, best_m }) => `${STEP_WORDS[step]} ${Math.round(best_m)} m`).join(' · '));
+        expect(plan.plan.steps[0]!.best_m).toBeLessThan(80);
+        expect(followingOf(row!, said, [], 'm')).toEqual([]);
     });
 });
 

@@ -1,5 +1,5 @@
 import type { CircuitAnswer, Rules, SeriesAnswer, SeriesAsked } from '@/api/types';
-import type { SeatStop } from './rows';
+import { signalFigure, stepFigures, type SeatStop } from './rows';
 
 /** What lies no farther from the one before is planned as a row with it: farther off each is alone on its road. */
 const NEAR_M = 400;
@@ -17,6 +17,8 @@ export interface Row {
 export interface Following {
     message: string;
     fits: boolean;
+    /** Where each step belongs behind it: its plan alone may begin before the one before is over. Empty where its tool says none. */
+    figures: string;
     metres: number;
     measured: boolean;
 }
@@ -57,11 +59,14 @@ export function rowsAsked(stops: readonly SeatStop[], parts: CircuitAnswer['part
 }
 
 /** How each of a row follows the one before, by its place in the circuit. */
-export function followingOf({ ids }: Row, answer: SeriesAnswer, parts: CircuitAnswer['parts']): [string, Following][] {
+export function followingOf({ ids }: Row, answer: SeriesAnswer, parts: CircuitAnswer['parts'], unit: Rules['length_unit']): [string, Following][] {
     return ids.flatMap((id, i): [string, Following][] => {
-        const { message, fits } = answer.plans[i]!;
+        const one = answer.plans[i]!;
+        const { message, fits } = one;
+        const signal = one.tool === 'leave' ? one.plan.events.find(({ kind }) => kind === 'signal')?.at_m : undefined;
+        const figures = one.tool === 'approach' ? stepFigures(one.plan.steps, unit) : signal === undefined ? '' : signalFigure(signal, unit);
         const drive = driveTo(parts, id);
-        return message === null || !drive ? [] : [[id, { message, fits, metres: drive.distance_m, measured: drive.measured }]];
+        return message === null || !drive ? [] : [[id, { message, fits, figures, metres: drive.distance_m, measured: drive.measured }]];
     });
 }
 

@@ -55,7 +55,7 @@ export function rowsOf(
         if (!answer) return row;
         if (answer.tool === 'leave') {
             const signal = answer.events.find(({ kind }) => kind === 'signal')?.at_m ?? 0;
-            return { ...row, sayAt: signal, figures: `Signal ${spoken(signal, unit)} before it. No brake on the main road.` };
+            return { ...row, sayAt: signal, figures: signalFigure(signal, unit) };
         }
         if (answer.tool !== 'approach') return { ...row, figures: 'message' in answer ? answer.message : '' };
         if (!isPlanned(answer)) return { ...row, missing: answer.not_planned.message };
@@ -69,6 +69,13 @@ export function rowsOf(
         };
     });
 }
+
+/** Where each step of a plan belongs, in a line. */
+export const stepFigures = (steps: readonly { step: keyof typeof STEP_WORDS; best_m: number }[], unit: Rules['length_unit']): string =>
+    steps.map(({ step, best_m }) => `${STEP_WORDS[step]} ${spoken(best_m, unit)}`).join(' · ');
+
+/** What a way off asks for. */
+export const signalFigure = (metres: number, unit: Rules['length_unit']): string => `Signal ${spoken(metres, unit)} before it. No brake on the main road.`;
 
 /** What the core is asked, with how each way is asked for and from how far. */
 export function withDirections(asked: Asked<'circuit'> | null, rows: readonly SeatRow[]): Asked<'circuit'> {

@@ -89,7 +89,9 @@ describe('the sheet for the seat beside', () => {
     });
 
     it('says of what lies close behind the one before how it follows, and of nothing else', async () => {
-        const series = answer('tool-series');
+        const whole = answer('tool-series');
+        // Two lines of it, the one behind the other.
+        const series = { ...whole, plans: [whole.plans[0]!, whole.plans[4]!] };
         const near = onward.parts.map((part) => (part.kind === 'drive' && part.way === stops[1]!.id ? { ...part, distance_m: 140, measured: false } : part));
         const sent = server({ ...replies, 'POST compute/circuit': { ...onward, parts: near }, 'POST compute/series': series });
         open();
@@ -97,6 +99,10 @@ describe('the sheet for the seat beside', () => {
         await screen.findByText(`About 140 m behind the one before. ${message}`);
         expect(rows()[1]!.textContent).toContain(message);
         expect(rows().filter(({ textContent }) => textContent.includes('behind the one before'))).toHaveLength(1);
+        // Its steps are those of the row, not those of its plan alone.
+        const behind = series.plans[1]!;
+        if (behind.tool !== 'approach') throw new Error('a line');
+        expect(rows()[1]!.textContent).toContain(`Mirrors ${Math.round(behind.plan.steps[0]!.best_m)} m · Signal`);
         const { parts } = sent.find(({ path }) => path === 'compute/series')!.body as Asked<'series'>;
         expect(parts!.map((part) => (part as { distance_m?: number }).distance_m)).toEqual([undefined, 140]);
     });

@@ -23,6 +23,8 @@ export function useSeat(stops: readonly SeatStop[], asked: Asked<'circuit'> | nu
     const parts = data?.parts ?? [];
     const close = rowsAsked(stops, parts, rules.routines);
     const planned = useQueries({ queries: close.map(({ asked: row }) => questions.tool('series', row)) });
-    const following = new Map<string, Following>(close.flatMap((row, i) => (planned[i]?.data ? followingOf(row, planned[i].data, parts) : [])));
+    const following = new Map<string, Following>(
+        close.flatMap((row, i) => (planned[i]?.data ? followingOf(row, planned[i].data, parts, rules.length_unit) : [])),
+    );
     return { rows, told: data, following, error, refetch };
 }
