@@ -1,7 +1,7 @@
 <?php
 
 /**
- * php bin/bench.php core | requests BASE_URL | beside BASE_URL | all BASE_URL
+ * php bin/bench.php core | requests BASE_URL | beside BASE_URL | school BASE_URL | all BASE_URL
  *
  * Every figure is a ratio to something measured in the same run, so that runs on different machines can be
  * compared: the core against a fixed loop of arithmetic, requests against an empty signed-in request of the same
@@ -17,6 +17,10 @@ foreach (['measure', 'core', 'requests', 'records', 'beside'] as $part) {
 
 if (($argv[1] ?? '') === 'beside') {
     benchBeside($argv[2] ?? '' ?: 'http://127.0.0.1:8080');
+    exit;
+}
+if (($argv[1] ?? '') === 'school') {
+    benchSchool($argv[2] ?? '' ?: 'http://127.0.0.1:8080');
     exit;
 }
 if (($argv[1] ?? '') === 'requests') {
