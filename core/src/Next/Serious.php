@@ -7,8 +7,11 @@ namespace NobleTurn\Core\Next;
 /** Of the marks of a step, how much would be a fault in which somebody else has to act, or the instructor: what fails a test under every scheme. */
 final class Serious
 {
-    /** By rank, worst first: who had to be held back, now and then who left it out, and hardly ever who took a word (assumed). */
-    private const SHARE = [1.0, 0.32, 0.02, 0.02, 0.0];
+    /** What was left out would be one so often (assumed). */
+    public const LEFT_OUT = 0.32;
+
+    /** By rank, worst first: who had to be held back always, and hardly ever who took a word (assumed). */
+    private const SHARE = [1.0, self::LEFT_OUT, 0.02, 0.02, 0.0];
 
     /**
      * @param  non-empty-list<float>  $outcomes  chances for ranks 0 to 4

@@ -7,8 +7,8 @@ import { isSaidBefore, toldBefore, whereToSay, type SeatRow } from './rows';
 interface Props {
     rows: readonly SeatRow[];
     told: CircuitAnswer | undefined;
-    /** How ways close together follow, by the later one. */
-    following: ReadonlyMap<string, Following>;
+    /** How ways close together follow, by the later one; null where that was not worked out. */
+    following: ReadonlyMap<string, Following | null>;
     /** Which step the eye is kept on. */
     watch: Step;
     /** The way one is at. */
@@ -48,6 +48,9 @@ export function SeatList({ rows, told, following, watch, here, onGo }: Props) {
                                 {close.measured ? spoken(close.metres, unit) : `About ${spoken(Math.max(10, Math.round(close.metres / 10) * 10), unit)}`} behind
                                 the one before. {close.message}
                             </p>
+                        )}
+                        {behind === null && (
+                            <p className="text-quiet">How it follows the one before is not worked out: these are the places of its plan alone.</p>
                         )}
                         {(close?.figures || figures) && <p className="tabular-nums">{close?.figures || figures}</p>}
                         {missing && <p className="text-quiet">{missing}</p>}

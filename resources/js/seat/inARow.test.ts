@@ -29,7 +29,7 @@ const ids = (...of: Parameters<typeof rows>) => rows(...of).map((row) => row.ids
 
 describe('ways in a row', () => {
     it('are those close behind the one before; what lies farther off begins another, and nobody alone is a row', () => {
-        expect(ids([line('a'), line('b'), line('c'), line('d'), line('e')], 900, 120, 1_500, 400, 401)).toEqual([
+        expect(ids([line('a'), line('b'), line('c'), line('d'), line('e')], 900, 120, 1_500, 800, 801)).toEqual([
             ['a', 'b'],
             ['c', 'd'],
         ]);

@@ -1,8 +1,11 @@
 import type { CircuitAnswer, Rules, SeriesAnswer, SeriesAsked } from '@/api/types';
 import { signalFigure, stepFigures, type SeatStop } from './rows';
 
-/** What lies no farther from the one before is planned as a row with it: farther off each is alone on its road. */
-const NEAR_M = 400;
+/**
+ * What lies no farther from the one before is asked as a row with it (assumed). Farther off it changes nothing: by then the speed of any road is
+ * gathered again, and the whole routine has its room.
+ */
+const NEAR_M = 800;
 
 /** So many the tool takes. */
 const MOST = 12;
@@ -64,11 +67,22 @@ export function followingOf({ ids }: Row, answer: SeriesAnswer, parts: CircuitAn
         const one = answer.plans[i]!;
         const { message, fits } = one;
         const signal = one.tool === 'leave' ? one.plan.events.find(({ kind }) => kind === 'signal')?.at_m : undefined;
-        const figures = one.tool === 'approach' ? stepFigures(one.plan.steps, unit) : signal === undefined ? '' : signalFigure(signal, unit);
+        const figures =
+            one.tool === 'approach'
+                ? stepFigures(
+                      one.plan.steps.map(({ step, best_m }) => ({ step, best: best_m })),
+                      unit,
+                  )
+                : signal === undefined
+                  ? ''
+                  : signalFigure(signal, unit);
         const drive = driveTo(parts, id);
         return message === null || !drive ? [] : [[id, { message, fits, figures, metres: drive.distance_m, measured: drive.measured }]];
     });
 }
+
+/** What is said where the row could not be worked out: the places of a plan alone may lie before the one before is over. */
+export const notWorkedOut = ({ ids }: Row): [string, null][] => ids.slice(1).map((id) => [id, null]);
 
 const driveTo = (parts: CircuitAnswer['parts'], id: string) => parts.find(({ kind, way }) => kind === 'drive' && way === id);
 

@@ -64,15 +64,15 @@ export function rowsOf(
             ...row,
             direction: plan.direction || row.direction,
             sayAt: plan.unit === 's' ? 0 : plan.saidBy,
-            figures: plan.steps.map(({ step, best }) => `${STEP_WORDS[step]} ${spoken(best, plan.unit)}`).join(' · '),
+            figures: stepFigures(plan.steps, plan.unit),
             watch: Object.fromEntries(plan.steps.map(({ step, watch }) => [step, watch])),
         };
     });
 }
 
 /** Where each step of a plan belongs, in a line. */
-export const stepFigures = (steps: readonly { step: keyof typeof STEP_WORDS; best_m: number }[], unit: Rules['length_unit']): string =>
-    steps.map(({ step, best_m }) => `${STEP_WORDS[step]} ${spoken(best_m, unit)}`).join(' · ');
+export const stepFigures = (steps: readonly { step: keyof typeof STEP_WORDS; best: number }[], unit: Parameters<typeof spoken>[1]): string =>
+    steps.map(({ step, best }) => `${STEP_WORDS[step]} ${spoken(best, unit)}`).join(' · ');
 
 /** What a way off asks for. */
 export const signalFigure = (metres: number, unit: Rules['length_unit']): string => `Signal ${spoken(metres, unit)} before it. No brake on the main road.`;

@@ -107,6 +107,16 @@ describe('the sheet for the seat beside', () => {
         expect(parts!.map((part) => (part as { distance_m?: number }).distance_m)).toEqual([undefined, 140]);
     });
 
+    it('says where a row is not worked out that the places are those of each plan alone', async () => {
+        const near = onward.parts.map((part) => (part.kind === 'drive' && part.way === stops[1]!.id ? { ...part, distance_m: 140 } : part));
+        const refused = { message: 'no', errors: { 'parts.1.routine': ['is not planned here.'] } };
+        server({ ...replies, 'POST compute/circuit': { ...onward, parts: near }, 'POST compute/series': refused });
+        open();
+        await screen.findByText('How it follows the one before is not worked out: these are the places of its plan alone.');
+        expect(rows()[0]!.textContent).not.toContain('not worked out');
+        expect(rows()[1]!.textContent).toMatch(/not worked out.*Mirrors \d+ m/);
+    });
+
     it('says what cannot be had, and leaves the rest', async () => {
         server({ ...replies, 'POST compute/circuit': { message: 'no', errors: { minutes: ['must be 90 or more.'] } } });
         open();

@@ -4,7 +4,7 @@ import type { Asked } from '@/api/tools';
 import type { ApproachAsked } from '@/api/types';
 import { useCards } from '@/routines/useCards';
 import { useRules } from '@/rules/rules';
-import { followingOf, rowsAsked, type Following } from './inARow';
+import { followingOf, notWorkedOut, rowsAsked, type Following } from './inARow';
 import { rowsOf, withDirections, type SeatStop } from './rows';
 
 /** The list for the seat beside: each way’s direction and figures from its plan, from the core where each direction is said, and how ways close together follow. */
@@ -23,8 +23,11 @@ export function useSeat(stops: readonly SeatStop[], asked: Asked<'circuit'> | nu
     const parts = data?.parts ?? [];
     const close = rowsAsked(stops, parts, rules.routines);
     const planned = useQueries({ queries: close.map(({ asked: row }) => questions.tool('series', row)) });
-    const following = new Map<string, Following>(
-        close.flatMap((row, i) => (planned[i]?.data ? followingOf(row, planned[i].data, parts, rules.length_unit) : [])),
+    const following = new Map<string, Following | null>(
+        close.flatMap((row, i): [string, Following | null][] => {
+            const { data: answer, error: failed } = planned[i]!;
+            return answer ? followingOf(row, answer, parts, rules.length_unit) : failed ? notWorkedOut(row) : [];
+        }),
     );
     return { rows, told: data, following, error, refetch };
 }

@@ -38,7 +38,7 @@ final class WayLights
         if ($site->kind !== SiteKind::Junction || $way->from->control !== Control::Signals || $way->out->value !== $pack->keeps()->other()->value) {
             return null;
         }
-        $towards = self::at('opposite', $way->from, $site, static fn (Arm $arm): bool => $arm->leadsIn());
+        $towards = array_values(array_filter(self::at('opposite', $way->from, $site), static fn (Arm $arm): bool => $arm->leadsIn()));
         if ($towards === []) {
             return null;
         }
@@ -68,15 +68,10 @@ final class WayLights
         ];
     }
 
-    /**
-     * @param  ?\Closure(Arm): bool  $only
-     * @return list<Arm> those that lie so as who comes in by an arm sees it
-     */
-    private static function at(string $line, Arm $from, Site $site, ?\Closure $only = null): array
+    /** @return list<Arm> those that lie so as who comes in by an arm sees it */
+    private static function at(string $line, Arm $from, Site $site): array
     {
-        return array_values(array_filter(
-            $site->before($from), static fn (Arm $arm): bool => WayTurn::line($site->turn($from, $arm)) === $line && ($only === null || $only($arm)),
-        ));
+        return array_values(array_filter($site->before($from), static fn (Arm $arm): bool => WayTurn::line($site->turn($from, $arm)) === $line));
     }
 
     /**
