@@ -33,8 +33,11 @@ final readonly class LearnerReady
     {
     }
 
-    /** @return array<string, mixed> */
-    public function of(Learner $learner): array
+    /**
+     * @param  bool  $saysWhatShortens  it takes as long as all the rest
+     * @return array<string, mixed>
+     */
+    public function of(Learner $learner, bool $saysWhatShortens = true): array
     {
         $pack = $this->skill->pack($learner);
         $now = Carbon::now();
@@ -47,7 +50,9 @@ final readonly class LearnerReady
         $hours = (new LearnerHours($learner, $this->current->school()))->book;
         $test = BusyTime::query()->where('kind', 'test')->where('learner_id', $learner->id)->where('starts_at', '>', $now)->oldest('starts_at')->first();
         $asked = array_values(array_filter($pack->askedByLaw(), static fn (AskedByLaw $one): bool => ! $one->ofMinors || $learner->is_minor));
-        $ready = Ready::of($known, $scheme, Transmission::from($learner->transmission), $schedule, 1, $this->passed($learner), $hours, $asked);
+        $ready = Ready::of(
+            $known, $scheme, Transmission::from($learner->transmission), $schedule, 1, $this->passed($learner), $hours, $asked, $saysWhatShortens,
+        );
 
         return [
             ...ReadyPresenter::body($ready, $test?->starts_at->toDateTimeImmutable()), 'scheme' => $scheme->like,

@@ -60,7 +60,7 @@ final readonly class Outlook
     /** @return array<string, mixed> */
     private function of(Learner $learner, \DateTimeImmutable $now): array
     {
-        $ready = $this->ready->of($learner);
+        $ready = $this->ready->of($learner, saysWhatShortens: false);
         $pack = $this->skill->pack($learner);
         $evidence = SkillEvidence::of($learner, StandingMarks::of($learner), $pack);
         $fit = Fit::of($evidence, $pack, $now, overrulings: SkillEvidence::words($learner));

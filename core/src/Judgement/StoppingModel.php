@@ -43,14 +43,19 @@ final readonly class StoppingModel
         };
     }
 
-    /** The same in a vehicle: in a long or heavy one air comes to the brakes first, and they hold less. */
+    /** As it is taught under a pack, in a vehicle. */
     public static function in(Vehicle $vehicle, RulePack $pack): self
     {
-        $model = self::of($pack);
+        return self::of($pack)->inVehicle($vehicle);
+    }
+
+    /** The same in a vehicle: in a long or heavy one air comes to the brakes first, and they hold less. */
+    public function inVehicle(Vehicle $vehicle): self
+    {
         $handling = Handling::of($vehicle);
 
-        return $handling->brakingShare >= 1.0 ? $model : new self(
-            $model->name, $model->reactionSeconds + $handling->brakeLagSeconds, $model->decelerationMps2 * $handling->brakingShare,
+        return $handling->brakingShare >= 1.0 ? $this : new self(
+            $this->name, $this->reactionSeconds + $handling->brakeLagSeconds, $this->decelerationMps2 * $handling->brakingShare,
             Source::fromMemory(Handling::BRAKING),
         );
     }

@@ -12,7 +12,7 @@ final readonly class BendLine
 {
     private const STEP = 0.25;
 
-    /** Straight before and after the bend, m: longer than any combination. */
+    /** Straight before and after the bend, m: longer than any combination. What lies before it needs no steps. */
     private const LEAD = 25.0;
 
     /** Each of the three choices is narrowed down this often, by turns. */
@@ -54,7 +54,7 @@ final readonly class BendLine
             [$leastRadius, max($leastRadius + 1.0, 3.0 * ($bend->kerbRadiusMetres + max($bend->entryWidthMetres, $bend->exitWidthMetres)))],
         ];
         $room = new BendRoom($bend, $units);
-        $spare = static fn (array $at): float => self::with($units, $bend, $room, $at[0], $at[1], $at[2])->spareMetres();
+        $spare = static fn (array $at): float => self::with($units, $bend, $room, $at[0], $at[1], $at[2], false)->spareMetres();
         $choice = self::start($ranges, $spare);
         for ($round = 0; $round < self::ROUNDS; $round++) {
             foreach ([2, 0, 1] as $which) {
@@ -66,7 +66,7 @@ final readonly class BendLine
             }
         }
 
-        return self::with($units, $bend, $room, $choice[0], $choice[1], $choice[2]);
+        return self::with($units, $bend, $room, $choice[0], $choice[1], $choice[2], true);
     }
 
     /**
@@ -80,7 +80,7 @@ final readonly class BendLine
         $tried = 30 + self::ROUNDS * 3 * (self::TRIES + 2) + 1;
         $largest = max($leastRadius + 1.0, 3.0 * ($bend->kerbRadiusMetres + max($bend->entryWidthMetres, $bend->exitWidthMetres)));
 
-        return 0.5 * $tried * count($units) * (2.0 * self::LEAD + 0.35 * $largest * $bend->angleRadians) / self::STEP;
+        return 0.5 * $tried * count($units) * (self::LEAD + 0.35 * $largest * $bend->angleRadians) / self::STEP;
     }
 
     /**
@@ -114,18 +114,23 @@ final readonly class BendLine
     /** @param  non-empty-list<Unit>  $units */
     public static function at(array $units, Bend $bend, float $entryFromKerb, float $exitFromKerb, float $radius): self
     {
-        return self::with($units, $bend, new BendRoom($bend, $units), $entryFromKerb, $exitFromKerb, $radius);
+        return self::with($units, $bend, new BendRoom($bend, $units), $entryFromKerb, $exitFromKerb, $radius, true);
     }
 
-    /** @param  non-empty-list<Unit>  $units */
+    /**
+     * @param  non-empty-list<Unit>  $units
+     * @param  bool  $isTold  with every position on the way in as well: what room there is they change nothing of
+     */
     private static function with(
-        array $units, Bend $bend, BendRoom $room, float $entryFromKerb, float $exitFromKerb, float $radius,
+        array $units, Bend $bend, BendRoom $room, float $entryFromKerb, float $exitFromKerb, float $radius, bool $isTold,
     ): self {
         $angle = $bend->angleRadians;
         $centreY = $radius - $bend->kerbRadiusMetres - $entryFromKerb;
         $begin = ($bend->kerbRadiusMetres + $exitFromKerb - $radius + cos($angle) * $centreY) / sin($angle);
-        $path = Path::of([['length' => self::LEAD], ['radius' => $radius, 'angle' => $angle], ['length' => self::LEAD]], self::STEP)
-            ->moved($begin - self::LEAD, -$bend->kerbRadiusMetres - $entryFromKerb);
+        $round = [['radius' => $radius, 'angle' => $angle], ['length' => self::LEAD]];
+        $path = $isTold ? Path::of([['length' => self::LEAD], ...$round], self::STEP)->moved(-self::LEAD, 0.0)
+            : Path::of($round, self::STEP)->cameStraight(self::LEAD);
+        $path = $path->moved($begin, -$bend->kerbRadiusMetres - $entryFromKerb);
         $swept = SweptPath::along($path, $units);
         [$inside, $outside] = $room->of($swept);
 

@@ -80,6 +80,16 @@ final readonly class Path
         return new self($points, atan2($points[1][1] - $points[0][1], $points[1][0] - $points[0][0]));
     }
 
+    /** The same path, come to straight from so far before it: in line all the way, which needs no points between. */
+    public function cameStraight(float $metres): self
+    {
+        [$x, $y] = $this->points[0];
+
+        return new self(
+            [[$x - $metres * cos($this->headingRadians), $y - $metres * sin($this->headingRadians)], ...$this->points], $this->headingRadians,
+        );
+    }
+
     /** The same path moved. */
     public function moved(float $dx, float $dy): self
     {

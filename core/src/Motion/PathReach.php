@@ -68,7 +68,7 @@ final readonly class PathReach
                     $isRight = ($xs[$from + 1] - $xs[$from]) * ($y - $ys[$from]) < ($ys[$from + 1] - $ys[$from]) * ($x - $xs[$from]);
                     $reached = $isRight ? $right : $left;
                     if ($least > $reached * $reached) {
-                        $aside = self::aside($points, $at, $x, $y);
+                        $aside = self::aside($xs, $ys, $at, $x, $y);
                         $left = max($left, $aside);
                         $right = max($right, -$aside);
                         $reachedBoth = min($left, $right) ** 2;
@@ -120,25 +120,34 @@ final readonly class PathReach
     /**
      * Signed distance from the path, + to the left; beyond both ends the path is taken to run straight on.
      *
-     * @param  non-empty-list<array{float, float}>  $points
+     * @param  non-empty-list<float>  $xs  of its points
+     * @param  non-empty-list<float>  $ys
      */
-    private static function aside(array $points, int $at, float $x, float $y): float
+    private static function aside(array $xs, array $ys, int $at, float $x, float $y): float
     {
-        $last = count($points) - 1;
-        $best = INF;
-        foreach ([max(0, $at - 1), min($last - 1, $at)] as $i) {
-            [$ax, $ay] = $points[$i];
-            [$dx, $dy] = [$points[$i + 1][0] - $ax, $points[$i + 1][1] - $ay];
-            $length = sqrt($dx * $dx + $dy * $dy);
-            $t = (($x - $ax) * $dx + ($y - $ay) * $dy) / ($length * $length);
-            $t = max($i === 0 ? -INF : 0.0, min($i === $last - 1 ? INF : 1.0, $t));
-            $side = ($dx * ($y - $ay) - $dy * ($x - $ax)) / $length;
-            $distance = hypot($ax + $t * $dx - $x, $ay + $t * $dy - $y);
-            if ($distance < abs($best)) {
-                $best = $side < 0.0 ? -$distance : $distance;
+        $last = count($xs) - 2;
+        [$best, $isRight] = [INF, false];
+        for ($i = max(0, $at - 1), $to = min($last, $at); $i <= $to; $i++) {
+            $dx = $xs[$i + 1] - $xs[$i];
+            $dy = $ys[$i + 1] - $ys[$i];
+            $fromX = $x - $xs[$i];
+            $fromY = $y - $ys[$i];
+            $length = $dx * $dx + $dy * $dy;
+            $t = ($fromX * $dx + $fromY * $dy) / $length;
+            if ($t < 0.0 && $i > 0) {
+                $t = 0.0;
+            } elseif ($t > 1.0 && $i < $last) {
+                $t = 1.0;
+            }
+            $offX = $t * $dx - $fromX;
+            $offY = $t * $dy - $fromY;
+            $off = $offX * $offX + $offY * $offY;
+            if ($off < $best) {
+                $best = $off;
+                $isRight = $dx * $fromY < $dy * $fromX;
             }
         }
 
-        return $best;
+        return $isRight ? -sqrt($best) : sqrt($best);
     }
 }

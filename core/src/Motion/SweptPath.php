@@ -176,6 +176,9 @@ final readonly class SweptPath
             return $heading;
         }
         $psi = atan2($dy, $dx) - $heading;
+        if ($psi === 0.0) {
+            return $heading;
+        }
         if ($psi > M_PI || $psi < -M_PI) {
             $psi -= 2.0 * M_PI * round($psi / (2.0 * M_PI));
         }

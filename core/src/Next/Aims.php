@@ -115,7 +115,7 @@ final readonly class Aims
         $least = 1.0;
         foreach ($learner->routines as $routine) {
             if (! $learner->isNew($routine)) {
-                $least = min($least, $learner->worth->now($routine));
+                $least = min($least, $learner->worth->alone($routine));
             }
         }
 
@@ -141,7 +141,7 @@ final readonly class Aims
             AimReason::TestSoon => 'the test is '.match ($daysToTest) {
                 0 => 'today', 1 => 'tomorrow', default => "in {$daysToTest} days",
             },
-            AimReason::Gain => sprintf('about %d times in 10 alone now, and some rounds of it would help', round(10.0 * $learner->worth->now($routine))),
+            AimReason::Gain => sprintf('about %d times in 10 alone now, and some rounds of it would help', round(10.0 * $learner->worth->alone($routine))),
         };
 
         return new Aim($routine, $step, $reason, $gain, $learner->marks["{$routine->code->value}.{$step->value}"] ?? 0, $why);

@@ -52,7 +52,8 @@ final readonly class Learner
             $last[$one->routine->value] = $one->at;
         }
         $this->fit = Fit::of($evidence, $pack, $on, overrulings: $overrulings);
-        $this->worth = new Worth($this->fit, $driven, $on);
+        $asked = array_map(static fn (Routine $routine): RoutineCode => $routine->code, Required::of($pack, $transmission));
+        $this->worth = new Worth($this->fit, $driven, $on, $asked);
         [$this->seen, $this->last, $this->marks] = [$seen, $last, $marks];
         $routines = [];
         foreach (Catalogue::all($pack) as $routine) {
@@ -102,11 +103,11 @@ final readonly class Learner
     public function isBehind(Routine $routine): bool
     {
         if (! $this->isNew($routine)) {
-            return $this->worth->now($routine) >= Prerequisites::ENOUGH;
+            return $this->worth->alone($routine) >= Prerequisites::ENOUGH;
         }
         foreach ($this->routines as $later) {
             if (! $this->isNew($later) && in_array($routine->code, Prerequisites::all($later->code, $this->pack), true)
-                && $this->worth->now($later) >= Prerequisites::ENOUGH) {
+                && $this->worth->alone($later) >= Prerequisites::ENOUGH) {
                 return true;
             }
         }

@@ -167,7 +167,8 @@ final readonly class LessonProposal
     }
 
     /**
-     * What goes with the aims: that which would fade, and of the rest that in which a round brings most; more where an aim has no way here.
+     * What goes with the aims: that which would fade, and of the rest that in which some rounds bring most, not only the first of them; more where an
+     * aim has no way here.
      *
      * @param  list<string>  $aimed
      * @param  list<Routine>  $routines  that can be driven here
@@ -180,7 +181,7 @@ final readonly class LessonProposal
             $code = $routine->code->value;
             // What is between two hazards is driven anyway.
             if (! in_array($code, $aimed, true) && ! $learner->isNew($routine) && $routine->section !== Section::Between) {
-                $brings[$code] ??= $code === $revisit ? INF : $learner->worth->safer($routine, 1)[0];
+                $brings[$code] ??= $code === $revisit ? INF : array_sum($learner->worth->safer($routine, Aims::ROUNDS));
             }
         }
         arsort($brings);

@@ -147,7 +147,7 @@ final readonly class Missing
     /** How often it goes alone in the harder conditions of a test, over its steps. */
     private static function alone(Learner $learner, Routine $routine): float
     {
-        return $learner->worth->now($routine, $learner->fit->harder(Forecast::conditions()));
+        return $learner->worth->alone($routine, $learner->fit->harder(Forecast::conditions()));
     }
 
     /**

@@ -39,7 +39,7 @@ final readonly class Ready
      */
     public static function of(
         Learner $learner, Scheme $scheme, Transmission $transmission, Schedule $schedule, int $seed, array $passed = [], ?HoursBook $hours = null,
-        array $asked = [],
+        array $asked = [], bool $saysWhatShortens = true,
     ): self {
         $required = Required::of($learner->pack, $transmission);
         $missing = Missing::of($learner, $required, $passed, $hours, $asked);
@@ -59,8 +59,8 @@ final readonly class Ready
             default => Verdict::NotYet,
         };
         $shortens = [];
-        // Of what is too far to be foretold nobody can say how much sooner.
-        $isForetold = $range['middle'] > self::WORTH_SAYING && $range['middle'] < Forecast::MOST_LESSONS;
+        // Of what is too far to be foretold nobody can say how much sooner. It takes as long as all the rest.
+        $isForetold = $saysWhatShortens && $range['middle'] > self::WORTH_SAYING && $range['middle'] < Forecast::MOST_LESSONS;
         $ways = ['practice' => $schedule->withPractice(self::AN_HOUR), 'lessons' => $schedule->withLessons(self::AN_HOUR)];
         $few = static fn (Schedule $as): int => $lessons(Forecast::of($learner, $required, $test, $as, $seed, Forecast::FEW), 0.5);
         $asNow = $isForetold ? $few($schedule) : 0;

@@ -33,7 +33,7 @@ final readonly class Weighed
     /** What can be borne of a way, 0 to 1: the better somebody is at a routine, the harder it may be. */
     public static function bears(Learner $learner, Routine $routine, float $difficulty): float
     {
-        $now = $learner->isNew($routine) ? 0.0 : $learner->worth->now($routine);
+        $now = $learner->isNew($routine) ? 0.0 : $learner->worth->alone($routine);
         $new = self::BEARS_NEW[$learner->level->value];
 
         return 1.0 / (1.0 + exp(($difficulty - $new - (self::BEARS_ALL - $new) * $now) / self::EDGE));
@@ -69,7 +69,9 @@ final readonly class Weighed
             return $not(WhyNot::TooEarly, 'one new thing at a time');
         }
         if ($this->learner->worth->rounds($routine, 1)[0] < self::NEEDED) {
-            return $not(WhyNot::NotNeeded, sprintf('about %d times in 10 alone, and driven lately', (int) round(10.0 * $this->learner->worth->now($routine))));
+            $alone = (int) round(10.0 * $this->learner->worth->alone($routine));
+
+            return $not(WhyNot::NotNeeded, "about {$alone} times in 10 alone, and driven lately");
         }
 
         return in_array($code, $this->with, true) ? null : $not(WhyNot::NotNeeded, 'not what this lesson is for');

@@ -8,6 +8,7 @@ use NobleTurn\Core\Routine\Routine;
 use NobleTurn\Core\Skill\Belief;
 use NobleTurn\Core\Skill\Fit;
 use NobleTurn\Core\Skill\Ladder;
+use NobleTurn\Core\Trade\RoutineCode;
 use NobleTurn\Core\Trade\Step;
 
 /**
@@ -23,9 +24,18 @@ final class Worth
     /** @var array<string, array<string, non-empty-list<float>>> by routine and rounds more: outcomes by step */
     private array $outcomes = [];
 
-    /** @param  array<string, int>  $driven  rounds so far, by "routine.step" */
-    public function __construct(private readonly Fit $fit, private readonly array $driven, private readonly \DateTimeImmutable $on)
-    {
+    /** The share of what is believed of a thing nobody has seen that is let go: how well what goes least well goes, to this power (assumed). */
+    public const UNSEEN = 8;
+
+    private ?float $least = null;
+
+    /**
+     * @param  array<string, int>  $driven  rounds so far, by "routine.step"
+     * @param  list<RoutineCode>  $asked  what a test can ask
+     */
+    public function __construct(
+        private readonly Fit $fit, private readonly array $driven, private readonly \DateTimeImmutable $on, private readonly array $asked = [],
+    ) {
     }
 
     /** @return list<float> by how much the first, the second, ... round raises the chances of its steps, unaided, added up; it falls */
@@ -57,9 +67,9 @@ final class Worth
      *
      * @param  float  $harder  by what conditions are harder than the reference, logits
      */
-    public function now(Routine $routine, float $harder = 0.0): float
+    public function alone(Routine $routine, float $harder = 0.0): float
     {
-        $chances = $this->unaided($routine, 0, $harder);
+        $chances = array_map(fn (Step $step): float => $this->belief($routine->code, $step)->unaided($harder), array_filter(Step::cases(), $routine->has(...)));
 
         return $chances === [] ? 0.0 : array_sum($chances) / count($chances);
     }
@@ -74,40 +84,71 @@ final class Worth
     }
 
     /** @return array<string, float> by step, once so many more rounds are driven */
-    private function unaided(Routine $routine, int $rounds, float $harder = 0.0): array
+    private function unaided(Routine $routine, int $rounds): array
     {
-        return array_map(static fn (array $outcomes): float => $outcomes[Ladder::TOP], $this->at($routine, $rounds, $harder));
+        return array_map(static fn (array $outcomes): float => $outcomes[Ladder::TOP], $this->after($routine, $rounds));
     }
 
     /** @return array<string, float> by step, once so many more rounds are driven */
     private function serious(Routine $routine, int $rounds): array
     {
-        return array_map(Serious::of(...), $this->at($routine, $rounds));
+        return array_map(Serious::of(...), $this->after($routine, $rounds));
     }
 
     /** @return array<string, non-empty-list<float>> chances of its outcomes by step, once so many more rounds are driven */
-    private function at(Routine $routine, int $rounds, float $harder = 0.0): array
+    private function after(Routine $routine, int $rounds): array
     {
-        return $this->outcomes["{$routine->code->value} {$rounds} {$harder}"] ??= $this->foretold($routine, $rounds, $harder);
+        return $this->outcomes["{$routine->code->value} {$rounds}"] ??= $this->foretold($routine, $rounds);
     }
 
     /** @return array<string, non-empty-list<float>> */
-    private function foretold(Routine $routine, int $rounds, float $harder): array
+    private function foretold(Routine $routine, int $rounds): array
     {
         $found = [];
+        $gains = Practised::gain($this->fit->practice());
         foreach (Step::cases() as $step) {
             if ($routine->has($step)) {
-                $belief = $this->beliefs["{$routine->code->value}.{$step->value}"] ??= $this->fit->belief($routine->code, $step, $this->on);
-                $driven = Practised::rounds(
-                    (float) ($this->driven["{$routine->code->value}.{$step->value}"] ?? 0),
-                    $belief->mean + $this->fit->faded($routine->code) - $this->fit->model->start, $this->fit->practice(),
-                );
+                $done = $this->driven["{$routine->code->value}.{$step->value}"] ?? 0;
+                $belief = $this->belief($routine->code, $step);
+                $from = $belief->mean - ($done === 0 ? $this->unseen($routine) * max(0.0, $belief->mean - $this->fit->model->start) : 0.0);
+                $driven = Practised::rounds((float) $done, $from + $this->fit->faded($routine->code) - $this->fit->model->start, $gains);
                 $more = $rounds === 0 ? 0.0
-                    : $this->fit->faded($routine->code) + $this->fit->practice() * log((1.0 + $driven + $rounds) / (1.0 + $driven));
-                $found[$step->value] = (new Belief($belief->mean + $more, $belief->variance))->outcomes($harder);
+                    : $this->fit->faded($routine->code) + $gains * log((1.0 + $driven + $rounds) / (1.0 + $driven));
+                $found[$step->value] = (new Belief($from + $more, $belief->variance))->outcomes();
             }
         }
 
         return $found;
+    }
+
+    /**
+     * Where all that was driven goes well, what a test can ask and nobody has seen yet is what is missing, however much it is like the rest: it is begun
+     * like anything new. Where something still needs help that comes first.
+     *
+     * @return float 0 to 1
+     */
+    private function unseen(Routine $routine): float
+    {
+        return in_array($routine->code, $this->asked, true) ? $this->least() ** self::UNSEEN : 0.0;
+    }
+
+    /** How often what goes least well of all that was driven is unaided; nothing where nothing was driven. */
+    private function least(): float
+    {
+        if ($this->least === null) {
+            $by = [];
+            foreach (array_keys($this->driven) as $cell) {
+                [$code, $step] = explode('.', $cell);
+                $by[$code][] = $this->belief(RoutineCode::from($code), Step::from($step))->unaided();
+            }
+            $this->least = $by === [] ? 0.0 : min(array_map(static fn (array $each): float => array_sum($each) / count($each), $by));
+        }
+
+        return $this->least;
+    }
+
+    private function belief(RoutineCode $routine, Step $step): Belief
+    {
+        return $this->beliefs["{$routine->value}.{$step->value}"] ??= $this->fit->belief($routine, $step, $this->on);
     }
 }

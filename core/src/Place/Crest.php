@@ -11,7 +11,7 @@ use NobleTurn\Core\Sight\Sight;
 final readonly class Crest
 {
     /** None is rounded over less, m (assumed): two slopes that met in a point would stop the car on its floor. */
-    private const LEAST_M = 1.0;
+    public const LEAST_M = 1.0;
 
     private function __construct(
         /** Where it begins, metres to the line. */
@@ -37,6 +37,12 @@ final readonly class Crest
     public function seenMetres(float $eyeMetres): float
     {
         return (new OverTheCrest($this->lengthMetres(), $this->gradientChange, $eyeMetres, Sight::TARGET_M))->leastMetres();
+    }
+
+    /** Whether it is reckoned longer than it was said to be. */
+    public function isShort(): bool
+    {
+        return $this->farMetres - $this->nearMetres < self::LEAST_M;
     }
 
     public function lengthMetres(): float

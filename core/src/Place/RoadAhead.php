@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Place;
 
-/** What the road itself asks of the speed on the way to the line: a curve, a crest, and how far one sees. */
+/** What the road itself asks of the speed on the way to the line: a curve, a crest, a dip, and how far one sees. */
 final readonly class RoadAhead
 {
     public function __construct(
@@ -12,12 +12,13 @@ final readonly class RoadAhead
         public ?float $seenMetres = null,
         public ?Curve $curve = null,
         public ?Crest $crest = null,
+        public ?Dip $dip = null,
     ) {
     }
 
     /** Whether anything on it ends the view. */
     public function hides(): bool
     {
-        return $this->seenMetres !== null || $this->curve?->offsetMetres !== null || $this->crest !== null;
+        return $this->seenMetres !== null || $this->curve?->offsetMetres !== null || $this->crest !== null || $this->dip !== null;
     }
 }

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace NobleTurn\Core\Plan;
 
 use NobleTurn\Core\Judgement\StoppingModel;
+use NobleTurn\Core\Place\Crest;
+use NobleTurn\Core\Place\Dip;
 use NobleTurn\Core\Plan\Clash\Clashes;
 use NobleTurn\Core\Quantity\Speed;
 use NobleTurn\Core\Routine\Arrival;
@@ -213,10 +215,12 @@ final class ApproachPlanner
             ...($approach->ahead->hides() ? [new Assumption(
                 'stopping within what is seen', $stopping->decelerationMps2, 'm/s2', $stopping->source,
             )] : []),
-            ...($approach->ahead->crest === null ? [] : [
+            ...($approach->ahead->crest === null && $approach->ahead->dip === null ? [] : [
                 new Assumption('eye above the road', Handling::of($approach->vehicle)->eyeMetres, 'm', Source::fromMemory(Sight::HEIGHTS)),
                 new Assumption('what is to be seen, above the road', Sight::TARGET_M, 'm', Source::fromMemory(Sight::HEIGHTS)),
             ]),
+            ...($approach->ahead->crest?->isShort() ? [new Assumption('the top of a hill, rounded over no less than', Crest::LEAST_M, 'm', $assumed)] : []),
+            ...($approach->ahead->dip?->isShort() ? [new Assumption('a dip, no shorter than', Dip::LEAST_M, 'm', $assumed)] : []),
         ];
     }
 }

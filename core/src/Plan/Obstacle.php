@@ -21,6 +21,8 @@ enum Obstacle: string
     case Hidden = 'bend-hides-the-road';
     /** Less is seen over the crest on the way than stopping takes. */
     case Crest = 'crest-hides-the-road';
+    /** Less is seen before the dip on the way than stopping takes. */
+    case Dip = 'dip-hides-the-road';
     /** The room before the line is shorter than the routine. */
     case Room = 'room-too-short';
     /** An opening on our side is nearer than the latest place for the signal. */
@@ -31,13 +33,13 @@ enum Obstacle: string
     /** Whether the road itself asks for less speed, however short the routine. */
     public function isOfTheRoad(): bool
     {
-        return in_array($this, [self::Narrow, self::Sight, self::Curve, self::Hidden, self::Crest], true);
+        return in_array($this, [self::Narrow, self::Sight, self::Curve, self::Hidden, self::Crest, self::Dip], true);
     }
 
     /** Whether too little is seen for this speed. */
     public function isOfSight(): bool
     {
-        return in_array($this, [self::Sight, self::Hidden, self::Crest], true);
+        return in_array($this, [self::Sight, self::Hidden, self::Crest, self::Dip], true);
     }
 
     /** @return list<self> what stands in the way of a chain, with its margins spent */
@@ -69,6 +71,11 @@ enum Obstacle: string
         $crest = $chain->approach->ahead->crest;
         if ($crest !== null && $mps($crest->farMetres) > RoadSpeed::stopsOver($crest, $chain->approach)) {
             $found[] = self::Crest;
+        }
+        $dip = $chain->approach->ahead->dip;
+        $from = $dip?->leastFromMetres(Handling::of($chain->approach->vehicle)->eyeMetres);
+        if ($dip !== null && $from !== null && $mps($from) > RoadSpeed::stopsBefore($dip, $chain->approach)) {
+            $found[] = self::Dip;
         }
         $room = $chain->approach->room?->inMetres();
         if ($room !== null && $chain->metres($chain->mirrorsStartSeconds()) > $room + 1e-6) {

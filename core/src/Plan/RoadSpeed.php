@@ -8,6 +8,7 @@ use NobleTurn\Core\Judgement\Stopping;
 use NobleTurn\Core\Judgement\StoppingModel;
 use NobleTurn\Core\Place\Crest;
 use NobleTurn\Core\Place\Curve;
+use NobleTurn\Core\Place\Dip;
 use NobleTurn\Core\Trade\Surface;
 use NobleTurn\Core\Vehicle\Corner;
 use NobleTurn\Core\Vehicle\Handling;
@@ -40,6 +41,12 @@ final class RoadSpeed
     public static function stopsOver(Crest $crest, Approach $approach): float
     {
         return self::within($crest->seenMetres(Handling::of($approach->vehicle)->eyeMetres), $approach);
+    }
+
+    /** The same within what is seen before a dip; m/s. */
+    public static function stopsBefore(Dip $dip, Approach $approach): float
+    {
+        return self::within($dip->seenMetres(Handling::of($approach->vehicle)->eyeMetres), $approach);
     }
 
     /** In half of what is seen where the road is too narrow for two; by the stopping distances that are taught there. */

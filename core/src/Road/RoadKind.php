@@ -22,7 +22,7 @@ enum RoadKind: string
     /** Facts of any road with an approach. */
     private const STREET = [
         'limit_mph', 'limit_kmh', 'view', 'view_from_m', 'gradient', 'room_m', 'openings', 'parked', 'one_way', 'road_width_m', 'sign', 'then',
-        'sight_ahead_m', 'bend', 'crest', 'path_before_m',
+        'sight_ahead_m', 'bend', 'crest', 'dip', 'path_before_m',
     ];
 
     /** The kind a routine is driven at; null where it belongs to no place. */

@@ -59,9 +59,17 @@ final readonly class IntoTheDip implements Hides
 
     public function leastMetres(): float
     {
+        $from = $this->leastFromMetres();
+
+        return $from === null ? INF : $this->seenFrom($from);
+    }
+
+    /** From where the least is seen, m to its edge; null where it is too shallow to hide anything. */
+    public function leastFromMetres(): ?float
+    {
         $near = $this->hidesBeyondMetres();
         if (is_infinite($near)) {
-            return INF;
+            return null;
         }
         // What is seen is convex in the distance: a fall where the dip begins to hide, then a rise with the distance itself.
         [$low, $high] = [$near, 2.0 * $near + $this->lengthMetres];
@@ -74,7 +82,7 @@ final readonly class IntoTheDip implements Hides
             }
         }
 
-        return $this->seenFrom($high);
+        return $high;
     }
 
     public function metresLong(): float

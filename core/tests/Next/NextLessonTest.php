@@ -3,7 +3,9 @@
 declare(strict_types=1);
 
 use NobleTurn\Core\Next\Prerequisites;
+use NobleTurn\Core\Next\Required;
 use NobleTurn\Core\Routine\Catalogue\Catalogue;
+use NobleTurn\Core\Routine\Routine;
 use NobleTurn\Core\Rules\GreatBritain;
 use NobleTurn\Core\Rules\RulePacks;
 use NobleTurn\Core\Tests\Approaches;
@@ -11,6 +13,7 @@ use NobleTurn\Core\Tests\Ask;
 use NobleTurn\Core\Tests\SteppingLearner;
 use NobleTurn\Core\Trade\RoutineCode;
 use NobleTurn\Core\Trade\Step;
+use NobleTurn\Core\Vehicle\Transmission;
 
 /* The next lesson as it is asked for: what it is for, what it drives, what it leaves out. */
 
@@ -134,6 +137,37 @@ it('has an answer for a beginner, for one lesson, for a year’s pause, a test t
     isSound($short, $asked);
     expect($short['order'])->not->toBe([]);
 });
+
+it('comes to what a test can ask and nobody has seen once all else goes well, not before, and never to what only happens', function (): void {
+    $asked = array_map(static fn (Routine $routine): string => $routine->code->value, Required::of(new GreatBritain, Transmission::Manual));
+    $ways = waysOut([['a', 'mini-roundabout', 0.2], ['b', 'emerge-left', 0.3], ['c', 'cross', 0.3], ['d', 'turn-right', 0.2]]);
+    $others = array_values(array_diff(array_unique([...$asked, ...beforeIt('mini-roundabout')]), ['mini-roundabout']));
+    $well = array_merge(...array_map(static fn (int $day): array => marksOf($others, 'unaided', "2026-05-{$day}", rounds: 3), [11, 13, 15, 17, 19]));
+    $first = static fn (array $marks): array => nextLesson(['minutes' => 60, 'ways' => $ways, 'marks' => $marks])['aims'][0];
+    expect($first($well))->toMatchArray(['routine' => 'mini-roundabout', 'reason' => 'never-done']);
+    $lesson = nextLesson(['minutes' => 60, 'ways' => $ways, 'marks' => $well]);
+    expect($lesson['order'])->toContain('a');
+    // While something still needs a word it is that; and once it has been seen it is one like all others.
+    $weak = [...$well, ...marksOf(['emerge-left'], 'prompted', '2026-05-19', rounds: 8)];
+    expect($first($weak)['routine'])->toBe('emerge-left');
+    $seen = [...$well, ...marksOf(['mini-roundabout'], 'unaided', '2026-05-19', rounds: 12)];
+    expect($first($seen)['routine'])->not->toBe('mini-roundabout')->not->toBe('siren');
+});
+
+it('works on what went badly last time, however well all went before and with it', function (string $outcome, int $rounds, bool $alone): void {
+    $asked = array_map(static fn (Routine $routine): string => $routine->code->value, Required::of(new GreatBritain, Transmission::Manual));
+    $well = array_merge(...array_map(static fn (int $day): array => marksOf($asked, 'unaided', "2026-05-{$day}", rounds: 3), [11, 13, 15, 17]));
+    $last = [...($alone ? [] : marksOf(['turn-left', 'cross'], 'unaided', '2026-05-19')), ...marksOf(['emerge-left'], $outcome, '2026-05-19', $rounds)];
+    $answer = nextLesson(['minutes' => 60, 'marks' => [...$well, ...$last], 'ways' => waysOut([
+        ['a', 'lights-ahead', 0.2], ['b', 'emerge-left', 0.2], ['c', 'turn-right', 0.3],
+    ])]);
+    // A bad day does not mean that practice makes it worse: then what goes best of all would lose least.
+    expect($answer['aims'][0]['routine'])->toBe('emerge-left')->and($answer['aims'][0]['gain'])->toBeGreaterThan(0.0)
+        ->and($answer['order'])->toContain('b')->and($answer['value'])->toBeGreaterThan(0.0);
+})->with([
+    'prompted, by itself' => ['prompted', 8, true], 'prompted' => ['prompted', 6, false], 'left out, by itself' => ['missed', 10, true],
+    'left out' => ['missed', 4, false], 'held back' => ['intervened', 3, true],
+]);
 
 it('takes what is pinned, leaves out what is not wanted, and refuses what is neither a way nor a routine', function (): void {
     $asked = ['minutes' => 60, 'marks' => marksOf([...beforeIt('emerge-right'), 'emerge-right'], 'prompted'), 'ways' => waysOut([

@@ -12,10 +12,14 @@ use NobleTurn\Core\Next\Ready;
 use NobleTurn\Core\Next\Required;
 use NobleTurn\Core\Next\Schedule;
 use NobleTurn\Core\Next\TestDrive;
+use NobleTurn\Core\Record\Conditions;
+use NobleTurn\Core\Record\Outcome;
+use NobleTurn\Core\Record\StepMark;
 use NobleTurn\Core\Rules\GreatBritain;
 use NobleTurn\Core\Rules\Ireland;
 use NobleTurn\Core\Rules\NorthAmerica;
 use NobleTurn\Core\Rules\RulePack;
+use NobleTurn\Core\Skill\Evidence;
 use NobleTurn\Core\Skill\Ladder;
 use NobleTurn\Core\Tests\Ask;
 use NobleTurn\Core\Trade\Effect;
@@ -244,3 +248,18 @@ it('requires what a test asks, nothing the pack or the car has not', function (R
             ->and($codes)->toContain(RoutineCode::MoveOff, RoutineCode::EmergeRight)->not->toContain(RoutineCode::LongLeft);
     }
 })->with([[new GreatBritain], [new Ireland], [new NorthAmerica]]);
+
+it('says the same of somebody whether or not it is asked what would shorten it', function (): void {
+    $on = new DateTimeImmutable('2026-05-20');
+    $evidence = array_map(static fn (array $one): Evidence => new Evidence(
+        substr($one['at'], 0, 10), new DateTimeImmutable($one['at']), RoutineCode::from($one['routine']), Step::from($one['step']),
+        new StepMark(Outcome::from($one['outcome'])), new Conditions(traffic: $one['conditions']['traffic']),
+    ), learning(5));
+    $learner = new Learner($evidence, new GreatBritain, $on);
+    [$with, $without] = array_map(static fn (bool $says): Ready => Ready::of(
+        $learner, Scheme::byCode('gb-car'), Transmission::Manual, new Schedule(60.0, 120.0, 30.0), 1, saysWhatShortens: $says,
+    ), [true, false]);
+    expect($with->shortens)->not->toBe([])->and($without->shortens)->toBe([])->and($without->verdict)->toBe($with->verdict)
+        ->and($without->lessons)->toBe($with->lessons)->and($without->forecast->chances)->toBe($with->forecast->chances)
+        ->and(count($without->missing))->toBe(count($with->missing));
+});

@@ -49,7 +49,7 @@ it('is more where there is more to gain, and is the model’s own sum', function
     $worth = worth(['emerge-left' => ['prompted', 'prompted', 'prompted'], 'turn-left' => ['unaided', 'unaided', 'unaided']]);
     $of = static fn (string $code): mixed => Catalogue::routine(RoutineCode::from($code), new GreatBritain);
     expect($worth->rounds($of('emerge-left'), 1)[0])->toBeGreaterThan($worth->rounds($of('turn-left'), 1)[0])
-        ->and($worth->now($of('turn-left')))->toBeGreaterThan($worth->now($of('emerge-left')));
+        ->and($worth->alone($of('turn-left')))->toBeGreaterThan($worth->alone($of('emerge-left')));
     $fit = Fit::of([], new GreatBritain, new DateTimeImmutable('2026-05-20'));
     $blank = new Worth($fit, [], new DateTimeImmutable('2026-05-20'));
     $sum = 0.0;
@@ -107,6 +107,35 @@ it('puts what is dangerous before what only takes a word, though more chances wo
     // As the faults of a mark fall, so a lesson is chosen: nothing of it is a fault for who does all of it alone.
     expect(Serious::of([0.0, 0.0, 0.0, 0.0, 1.0]))->toBe(0.0)->and(Serious::of([1.0, 0.0, 0.0, 0.0, 0.0]))->toBe(1.0)
         ->and(Serious::of([0.2, 0.2, 0.2, 0.2, 0.2]))->toEqualWithDelta((1.0 + 0.32 + 0.02 + 0.02) / 5, 1e-12);
+});
+
+it('takes what a test can ask and nobody has seen for missing, the better all else goes; and nothing else', function (): void {
+    $of = static fn (string $code): mixed => Catalogue::routine(RoutineCode::from($code), new GreatBritain);
+    $on = new DateTimeImmutable('2026-05-20');
+    $last = -1.0;
+    foreach ([['missed', 'prompted'], ['prompted', 'reminded'], ['reminded', 'unaided'], ['unaided', 'unaided']] as $outcomes) {
+        $driven = [];
+        foreach (range(1, 14) as $i) {
+            foreach (['turn-right', 'emerge-left', 'cross'] as $routine) {
+                foreach (array_filter(Step::cases(), $of($routine)->has(...)) as $step) {
+                    $outcome = new StepMark(Outcome::from($outcomes[$i % 2]));
+                    $driven[] = new Evidence('a', $on->modify("-{$i} hours"), RoutineCode::from($routine), $step, $outcome);
+                }
+            }
+        }
+        $counts = array_count_values(array_map(static fn (Evidence $one): string => $one->cell(), $driven));
+        $fit = Fit::of($driven, new GreatBritain, $on);
+        $four = static fn (array $asked, string $code): float => array_sum((new Worth($fit, $counts, $on, $asked))->safer($of($code), 4));
+        $begun = $four([RoutineCode::TurnLeft], 'turn-left') - $four([], 'turn-left');
+        // Hardly anything while something needs help, and more than what goes well brings once nothing does.
+        expect($begun)->toBeGreaterThanOrEqual(0.0)->and($begun)->toBeGreaterThanOrEqual($last)
+            ->and($four([RoutineCode::TurnLeft], 'cross'))->toBe($four([], 'cross'));
+        if ($outcomes[0] === 'missed') {
+            expect($begun)->toBeLessThan(1e-3);
+        }
+        $last = $begun;
+    }
+    expect($four([RoutineCode::TurnLeft], 'turn-left'))->toBeGreaterThan(3.0 * $four([], 'cross'));
 });
 
 it('names the step of which most serious faults go', function (): void {

@@ -54,7 +54,7 @@ it('moves no best place of an approach by more than a metre and a fiftieth for a
     expect($seen)->toBeGreaterThan(800);
 });
 
-it('changes the speed between parked cars, through a bend, round a hedge, over a crest and within what is seen without a jump', function (): void {
+it('changes the speed between parked cars, through a bend, round a hedge, over a crest, before a dip and within a view without a jump', function (): void {
     $plan = static fn (array $more): array => Ask::tool('approach', ['routine' => 'pass-parked', 'limit_mph' => 30, ...$more]);
     $both = [['side' => 'left', 'from_m' => 60, 'to_m' => 30], ['side' => 'right', 'from_m' => 60, 'to_m' => 30]];
     $last = null;
@@ -67,6 +67,7 @@ it('changes the speed between parked cars, through a bend, round a hedge, over a
     $walks = [
         'sight_ahead_m' => [5.0, 80.0, 0.1], 'radius' => [10.0, 120.0, 0.1], 'offset' => [0.6, 8.0, 0.01],
         'crest' => [0.01, 0.4, 0.001], 'rounded' => [0.0, 150.0, 0.5],
+        'deep' => [0.6, 6.0, 0.004], 'long' => [0.0, 150.0, 0.2],
     ];
     foreach ($walks as $what => [$from, $to, $step]) {
         $last = null;
@@ -77,6 +78,8 @@ it('changes the speed between parked cars, through a bend, round a hedge, over a
                 'offset' => ['bend' => ['radius_m' => 150, 'offset_m' => $at, 'from_m' => 220, 'to_m' => 100]],
                 'crest' => ['crest' => ['from_m' => 220, 'to_m' => 160, 'gradient_change' => $at]],
                 'rounded' => ['crest' => ['from_m' => 160 + $at, 'to_m' => 160, 'gradient_change' => 0.12]],
+                'deep' => ['dip' => ['from_m' => 220, 'to_m' => 160, 'depth_m' => $at]],
+                'long' => ['dip' => ['from_m' => 100 + $at, 'to_m' => 100, 'depth_m' => 2.0]],
                 default => [$what => $at],
             })['approach_speed_mps'];
             expect(abs($now - ($last ?? $now)))->toBeLessThan(0.12, "{$what} {$value}");

@@ -234,4 +234,7 @@ it('proposes no worse than any simple rule, on the way from the best of them to 
         ($chances['proposal'] - $best) / max(1e-9, $ahead));
     // Of so few learners no mean is surer than that.
     expect($chances['proposal'])->toBeGreaterThan($best - 0.02);
+    if ($ahead >= 0.02) {
+        expect(($chances['proposal'] - $best) / $ahead)->toBeGreaterThan(0.5);
+    }
 })->with(Passing::GENERATORS);

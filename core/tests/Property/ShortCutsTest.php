@@ -86,6 +86,21 @@ it('has of a bend the room that every point along the inner side of every body l
     expect($checked)->toBeGreaterThan(20);
 });
 
+it('has of a bend the same room whether every position on the way in is looked at or only its two ends', function (): void {
+    $draw = new Approaches(97_000);
+    for ($i = 0; $i < 200; $i++) {
+        $bend = new Bend($draw->number(3.0, 15.0), $draw->number(3.5, 6.0), $draw->number(3.5, 8.0), $draw->number(0.6, 2.4));
+        $units = $draw->one([[new Unit(5.5, 2.5, 1.4, 2.5, 0.0)], [new Unit(3.8, 2.5, 1.4, 0.9, -0.6), new Unit(7.7, 2.5, 1.2, 4.0, 0.0)]]);
+        $round = [['radius' => $draw->number(7.0, 30.0), 'angle' => $bend->angleRadians], ['length' => 25.0]];
+        [$begin, $beside] = [$draw->number(-15.0, 15.0), -$bend->kerbRadiusMetres - $draw->number(1.3, $bend->entryWidthMetres - 1.3)];
+        $long = Path::of([['length' => 25.0], ...$round], 0.25)->moved($begin - 25.0, $beside);
+        $short = Path::of($round, 0.25)->cameStraight(25.0)->moved($begin, $beside);
+        $room = static fn (Path $path): array => (new BendRoom($bend, $units))->of(SweptPath::along($path, $units));
+        [[$inside, $outside], [$ofLong, $ofLongOutside]] = [$room($short), $room($long)];
+        expect($inside)->toEqualWithDelta($ofLong, 1e-9, "bend {$i}")->and($outside)->toEqualWithDelta($ofLongOutside, 1e-9, "bend {$i}");
+    }
+});
+
 it('reaches as far to either side of a path as its farthest body point', function (): void {
     $units = [new Unit(3.8, 2.5, 1.4, 0.9, -0.6), new Unit(7.7, 2.5, 1.2, 4.0, 0.0)];
     foreach ([[20.0, M_PI_2], [14.0, -M_PI], [30.0, 0.4]] as [$radius, $angle]) {

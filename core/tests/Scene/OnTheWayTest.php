@@ -206,6 +206,7 @@ Scenes::show('under a green that may change there is a point from which one goes
                 'reaction_s' => $pack->amberReaction()->inSeconds() + Handling::AIR_S,
                 'decel_mps2' => $pack->amberDeceleration()->inMetresPerSecondSquared() * Handling::LONG_COMFORT / 2.0,
             ]);
+            expect($amber(['vehicle' => 'rigid-lorry']))->toEqualWithDelta($asLorry, 0.011)->and($amber(['vehicle' => ['length_m' => 4.6]]))->toBe($car);
             // Nearer the lights the plan may be slower than where it began: never farther than at the speed asked for.
             expect($point($lorry))->toBeGreaterThan($point(['speed_mph' => $mph]) + 0.5 * $mph * 0.44704)->toBeLessThanOrEqual($asLorry + 0.02)
                 ->and($point(['speed_mph' => $mph]))->toBeLessThanOrEqual($car + 0.02);
@@ -215,8 +216,8 @@ Scenes::show('under a green that may change there is a point from which one goes
             ->and(onTheWay([])['point_of_no_return_m'])->toBeNull();
     });
 
-Scenes::show('a bend, a crest or a hedge on the way: the speed from which one can stop within what is seen, within half of it where the road is too narrow '
-    .'for two; and slow for a bend before the bend', function (): void {
+Scenes::show('a bend, a crest, a dip or a hedge on the way: the speed from which one can stop within what is seen, within half of it where the road is '
+    .'too narrow for two; and slow for a bend before the bend', function (): void {
         $highwayCode = static fn (float $mps): float => $mps * 0.3048 / 0.44704 + ($mps / 0.44704) ** 2 / 20.0 * 0.3048;
         foreach ([15, 23, 36, 53] as $seen) {
             foreach ([[4.0, 0.5], [7.3, 1.0]] as [$width, $share]) {
@@ -245,6 +246,24 @@ Scenes::show('a bend, a crest or a hedge on the way: the speed from which one ca
                         ->and($highwayCode($plan['approach_speed_mps']))->toEqualWithDelta($seen * $share, 0.1)
                         ->and($plan['conflicts'][0]['message'])->toContain('Over the crest')->toContain($share < 1.0 ? 'half' : 'seen');
                 }
+            }
+        }
+        foreach ([0.5, 1.0, 1.4, 2.5] as $depth) {
+            foreach ([[4.0, 0.5], [7.3, 1.0]] as [$width, $share]) {
+                $dip = ['from_m' => 180, 'to_m' => 240, 'depth_m' => $depth];
+                $plan = onTheWay(['limit_mph' => 60, 'dip' => $dip, 'road_width_m' => $width]);
+                $seen = Ask::tool('sight', ['limit_mph' => 60, 'dip' => ['length_m' => 60, 'depth_m' => $depth]]);
+                expect($plan['place']['dip']['seen_m'])->toBe($seen['seen_m'] === null ? null : round($seen['seen_m'], 1));
+                if ($seen['seen_m'] === null || $highwayCode(26.82) <= $seen['seen_m'] * $share) {
+                    expect($plan['fits'])->toBeTrue();
+
+                    continue;
+                }
+                // Slow enough where least is seen, which is before it, and no slower than that.
+                $from = $plan['place']['dip']['least_from_m'];
+                expect($from)->toBeGreaterThan(240.0)->and($highwayCode(Ask::mpsAt($plan, $from)))->toEqualWithDelta($seen['seen_m'] * $share, 0.1)
+                    ->and($plan['conflicts'][0]['code'])->toBe('dip-hides-the-road')
+                    ->and($plan['conflicts'][0]['message'])->toContain('swallow a car')->toContain($share < 1.0 ? 'half' : 'seen');
             }
         }
         // From a lorry more is seen over it, and it takes longer to stop: within as much as a car sees it has to be slower, by more than the air takes.

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use NobleTurn\Core\Sight\Sight;
 use NobleTurn\Core\Tests\Ask;
 use NobleTurn\Core\Tests\Scenes;
 
@@ -31,6 +32,40 @@ it('comes to a bend, a crest and a dip at the speed from which one can stop with
     'crest' => [['crest' => ['length_m' => 60, 'gradient_change' => 0.12]]],
     'dip' => [['dip' => ['length_m' => 90, 'depth_m' => 4]]],
 ]);
+
+it('sees from a lorry what an approach in one sees, over crests and into dips, and comes no faster than it', function (array $road): void {
+    $hill = array_key_first($road);
+    [$lorry, $car] = array_map(static fn (string $vehicle): array => seen($road + ['vehicle' => $vehicle]), ['rigid-lorry', 'small-petrol-hatch']);
+    $on = ['from_m' => 300, 'to_m' => 300 - $road[$hill]['length_m']] + array_diff_key($road[$hill], ['length_m' => 0]);
+    $approach = Ask::tool('approach', ['pack' => 'gb', 'routine' => 'turn-left', 'limit_mph' => 60, 'vehicle' => 'rigid-lorry', $hill => $on]);
+    expect($lorry['eye_m'])->toBe(Sight::HIGH_EYE_M)->and($car['eye_m'])->toBe(Sight::EYE_M)->and($lorry['seen_m'])->toBeGreaterThan($car['seen_m'] + 3.0)
+        ->and($approach['place'][$hill]['seen_m'])->toEqualWithDelta($lorry['seen_m'], 0.06)
+        ->and($approach['approach_speed_mps'])->toBeLessThanOrEqual($lorry['come_at_mps'] + 0.05);
+    // By the stopping that is told for a lorry; a car that saw as much would come faster, and eyes as high as they were said count.
+    $stopping = Ask::tool('stopping', ['pack' => 'gb', 'vehicle' => 'rigid-lorry', 'speed_mps' => $lorry['stop_within_mps']]);
+    expect($stopping['total_m'])->toEqualWithDelta($lorry['seen_m'], 0.05)
+        ->and(seen($road + ['eye_height_m' => Sight::HIGH_EYE_M])['stop_within_mps'])->toBeGreaterThan($lorry['stop_within_mps'] + 1.0)
+        ->and(seen($road + ['vehicle' => 'rigid-lorry', 'eye_height_m' => Sight::EYE_M])['seen_m'])->toBe($car['seen_m']);
+    // So does an overtaking.
+    [$from, $of] = array_map(static fn (string $vehicle): float => seen(
+        $road + ['vehicle' => $vehicle, 'other_speed_mph' => 20], 'overtake',
+    )['sight_m'], ['rigid-lorry', 'small-petrol-hatch']);
+    expect($from)->toEqualWithDelta($lorry['seen_m'], 0.06)->and($of)->toEqualWithDelta($car['seen_m'], 0.06);
+})->with([
+    'a crest' => [['crest' => ['length_m' => 60, 'gradient_change' => 0.12]]], 'a long crest' => [['crest' => ['length_m' => 200, 'gradient_change' => 0.1]]],
+    'a dip' => [['dip' => ['length_m' => 90, 'depth_m' => 3]]],
+]);
+
+it('stops a lorry later: the air comes first, and its brakes hold less', function (float $mph): void {
+    $of = static fn (array $more): array => Ask::tool('stopping', ['pack' => 'gb', 'speed_mph' => $mph, ...$more]);
+    [$car, $lorry] = [$of([]), $of(['vehicle' => 'rigid-lorry'])];
+    // UN Regulations No. 13 and 13-H: 5.0 and 6.43 m/s2, and 0.6 s of air; from memory.
+    expect($lorry['thinking_m'] - $car['thinking_m'])->toEqualWithDelta(0.6 * $mph * 0.44704, 0.01)
+        ->and($lorry['braking_m'] / $car['braking_m'])->toEqualWithDelta(6.43 / 5.0, 1e-3)
+        ->and($of(['vehicle' => 'rigid-lorry', 'model' => 'aashto'])['total_m'])->toBeGreaterThan($of(['model' => 'aashto'])['total_m'])
+        // What somebody measured is of what they measured it in.
+        ->and($of(['vehicle' => 'rigid-lorry', 'reaction_s' => 1, 'decel_mps2' => 5])['total_m'])->toBe($of(['reaction_s' => 1, 'decel_mps2' => 5])['total_m']);
+})->with([20.0, 40.0, 56.0]);
 
 it('sees less of everything where more hides it, and comes slower', function (array $asked, string $field, array $values): void {
     $before = INF;

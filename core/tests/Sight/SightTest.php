@@ -197,6 +197,19 @@ it('sees past a vehicle by similar triangles, more from farther back and from ne
         ->and($behind(20.0, 0.0, 0.7))->toBe(INF);
 });
 
+it('says from where least is seen of a dip: nowhere before it is less seen, and from nearer all of it', function (float $length, float $depth): void {
+    $dip = new IntoTheDip($length, $depth, 1.08, 0.6);
+    $from = $dip->leastFromMetres();
+    expect($dip->seenFrom($from))->toBe($dip->leastMetres());
+    for ($toGo = 0.5; $toGo < 3.0 * $from; $toGo += 0.37) {
+        expect($dip->seenFrom($toGo))->toBeGreaterThanOrEqual($dip->leastMetres() - 1e-6);
+        if ($toGo < 0.98 * $dip->hidesBeyondMetres()) {
+            expect($dip->seenFrom($toGo))->toBe(INF);
+        }
+    }
+    expect($from)->toBeGreaterThanOrEqual($dip->hidesBeyondMetres())->toBeLessThan(2.0 * $dip->hidesBeyondMetres() + $length);
+})->with([[60.0, 1.2], [60.0, 5.0], [20.0, 0.9], [300.0, 4.0]]);
+
 it('hides a low car in a dip and not a tall van, and nothing in a shallow one', function (): void {
     expect((new IntoTheDip(100.0, 2.0, 1.08, 1.08))->hiddenFrom(100.0))->not->toBeNull()
         ->and((new IntoTheDip(100.0, 2.0, 1.08, 2.4))->hiddenFrom(100.0))->toBeNull()

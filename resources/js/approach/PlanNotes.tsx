@@ -6,6 +6,8 @@ import { hiddenOn } from '@/strip/Hidden';
 import { WhoWaits } from '@/strip/WhoWaits';
 import { spoken, wayIsKnown } from '@/strip/words';
 
+const WHERE = { bend: 'In the bend', crest: 'Over the crest', dip: 'On the way to the dip' };
+
 /** What had to give way, what to know, and what every figure rests on. */
 export function PlanNotes({ plan }: { plan: DrawnPlan }) {
     const rules = useRules();
@@ -50,8 +52,8 @@ export function PlanNotes({ plan }: { plan: DrawnPlan }) {
                 ({ kind, from, to, seen }) =>
                     seen !== null && (
                         <p key={kind}>
-                            {kind === 'bend' ? 'In the bend' : 'Over the crest'}, {spoken(from, plan.unit)} to {spoken(to, plan.unit)} before the line, no more
-                            than <span className="font-semibold">{spoken(seen, plan.unit)}</span> of the road are seen; what your eyes see decides.
+                            {WHERE[kind]}, {spoken(from, plan.unit)} to {spoken(to, plan.unit)} before the line, no more than{' '}
+                            <span className="font-semibold">{spoken(seen, plan.unit)}</span> of the road are seen; what your eyes see decides.
                         </p>
                     ),
             )}

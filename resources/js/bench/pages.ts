@@ -109,13 +109,13 @@ export const PAGES = {
         }),
     ),
     stopping: page('Stopping', 'Thinking and braking, and what surface and hill make of it', ({ speed_unit: unit }) =>
-        flat({ speed: usual(30, unit), surface: 'dry', slope: 0, seen: 20, model: '', reaction: 1, brake: 6.5 }),
+        flat({ vehicle: carChosen(), speed: usual(30, unit), surface: 'dry', slope: 0, seen: 20, model: '', reaction: 1, brake: 6.5 }),
     ),
     following: page('Following', 'The gap counted against the gap wanted', ({ speed_unit: unit }) =>
         flat({ speed: usual(50, unit), gap: 1.4, surface: 'dry', theirs: 0 }),
     ),
     amber: page('{Amber}', 'Stop or go on, and the stretch where neither fits', ({ speed_unit: unit }) =>
-        flat({ speed: usual(30, unit), distance: 35, surface: 'dry', slope: 0, close: false, amber: 0 }),
+        flat({ vehicle: carChosen(), speed: usual(30, unit), distance: 35, surface: 'dry', slope: 0, close: false, amber: 0 }),
     ),
     crossing: page('Crossing', 'Somebody on foot in the road we turn into: wait or go, and for how long', () =>
         flat({ width: 7, island: 0, at: 2, towards: true, waiting: false, walking: 0 }),
@@ -132,7 +132,7 @@ export const PAGES = {
     sight: page('Sight', 'How much of the road is seen, and how fast one may come for it', ({ speed_unit: unit }) =>
         flat({
             ...{ hides: 'bend', vehicle: carChosen(), limit: usual(50, unit), surface: 'dry', narrow: false, from: 30, slope: 0 },
-            ...{ radius: 100, offset: 3, angle: 70, rounded: 100, change: 8, length: 120, depth: 3, gap: 20, wide: 2.5, aside: 0, eye: 1.08, target: 0.6 },
+            ...{ radius: 100, offset: 3, angle: 70, rounded: 100, change: 8, length: 120, depth: 3, gap: 20, wide: 2.5, aside: 0, eye: 0, target: 0.6 },
         }),
     ),
     engine: page('Gears', 'What the revs do, and what each gear can still pull', ({ speed_unit: unit }) =>

@@ -10,7 +10,7 @@ interface Props {
     onChange: (value: Also) => void;
 }
 
-/** What only some roads have: a path before the line, a view that opens late, a bend or a crest on the way. Empty is not there. */
+/** What only some roads have: a path before the line, a view that opens late, a bend, a crest or a dip on the way. Empty is not there. */
 export function AlsoThere({ value, asks, errors, onChange }: Props) {
     const set = (part: object) => onChange(Object.fromEntries(Object.entries<unknown>({ ...value, ...part }).filter(([, said]) => said !== undefined)));
     return (

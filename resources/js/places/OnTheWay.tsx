@@ -5,6 +5,7 @@ import { Field } from '@/ui/Field';
 export interface Hiding {
     bend?: Partial<NonNullable<RoadFacts['bend']>> | undefined;
     crest?: Partial<NonNullable<RoadFacts['crest']>> | undefined;
+    dip?: Partial<NonNullable<RoadFacts['dip']>> | undefined;
 }
 
 type Named = keyof Hiding;
@@ -30,11 +31,13 @@ const FIGURES: Record<Named, Figure[]> = {
         { name: 'offset_m', label: 'From us to a hedge inside it, m', hint: 'Or a wall, or cars; blank: one sees across', most: 100 },
     ],
     crest: [...ENDS, { name: 'gradient_change', label: 'Slopes differ by, %', hint: 'Up 5 % and down 4 % are 9', of: 0.01, most: 50 }],
+    dip: [...ENDS, { name: 'depth_m', label: 'Deep at its middle, m', hint: 'A shallow one, under about 0.6, hides nothing', most: 50 }],
 };
 
 const FIRST: { [Name in Named]: NonNullable<Hiding[Name]> } = {
     bend: { radius_m: 40, from_m: 80, to_m: 50 },
     crest: { from_m: 120, to_m: 80, gradient_change: 0.08 },
+    dip: { from_m: 120, to_m: 70, depth_m: 1.2 },
 };
 
 interface Props {
@@ -45,9 +48,9 @@ interface Props {
     onChange: (part: Hiding) => void;
 }
 
-/** A bend and a crest on the way to the line: where from and where to, and what of the road they hide. */
+/** A bend, a crest and a dip on the way to the line: where from and where to, and what of the road they hide. */
 export function OnTheWay({ value, errors, before = '', onChange }: Props) {
-    return (['bend', 'crest'] as const).map((name) => {
+    return (['bend', 'crest', 'dip'] as const).map((name) => {
         const said = value[name] as Record<string, number | undefined> | undefined;
         if (!said) {
             return (

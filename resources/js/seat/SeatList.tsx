@@ -2,11 +2,11 @@ import type { CircuitAnswer, Step } from '@/api/types';
 import { useRoutineName, useRules } from '@/rules/rules';
 import { spoken, STEP_WORDS } from '@/strip/words';
 import type { Following } from './inARow';
-import { isSaidBefore, toldBefore, whereToSay, type SeatRow } from './rows';
+import { isSaidBefore, toldBefore, whereToSay, type Onward, type SeatRow } from './rows';
 
 interface Props {
     rows: readonly SeatRow[];
-    told: CircuitAnswer | undefined;
+    told: Onward | undefined;
     /** How ways close together follow, by the later one; null where that was not worked out. */
     following: ReadonlyMap<string, Following | null>;
     /** Which step the eye is kept on. */

@@ -3,8 +3,8 @@ import { describe, expect, it } from 'vitest';
 import type { CircuitAnswer, SeriesAnswer } from '@/api/types';
 import { answer } from '@/testing/answers';
 import { STEP_WORDS } from '@/strip/words';
-import { followingOf, rowsAsked, type Following } from './inARow';
-import type { SeatStop } from './rows';
+import { followingOf, rowsAsked, toldInRows, type Following } from './inARow';
+import { whereToSay, type SeatStop } from './rows';
 
 /** Ways close behind one another are planned as a row, each with the facts of its own place: asked of the real core. */
 
@@ -107,6 +107,47 @@ describe('ways in a row', () => {
         expect(close.figures).toBe(plan.plan.steps.map(({ step, best_m }) => `${STEP_WORDS[step]} ${Math.round(best_m)} m`).join(' · '));
         expect(plan.plan.steps[0]!.best_m).toBeLessThan(80);
         expect(followingOf(row!, said, [], 'm')).toEqual([]);
+    });
+});
+
+describe('what is said along a row', () => {
+    const told = (...breaths: string[][]) =>
+        breaths.map((ways) => ({ ways, after: ways[0] === 'a' ? 'z' : null, driven_m: 1, say_at_m: 50, say: ways.join(), message: null }));
+    const along = (metres: number[]) => {
+        const [row] = rows(
+            metres.map((_, i) => line('abcdefghijklmnop'[i]!, {}, i % 2 ? 'turn-right' : 'turn-left')),
+            ...metres,
+        );
+        return { row: row!, answer: compute(row!.asked), parts: drives(...metres) };
+    };
+
+    it('is as the row has it, at its places, and elsewhere as the circuit has it', () => {
+        const { row, answer, parts } = along([900, 60, 500]);
+        const [first, second, ...rest] = toldInRows(told(['y'], ['a'], ['b'], ['c'], ['d']), [[row, answer]], parts).slice(1);
+        // Where there is no room between them the circuit's own distances would have parted them.
+        expect(first).toMatchObject({ ways: ['a', 'b'], after: 'z', driven_m: 900, say: answer.directions[0]!.say, say_at_m: answer.directions[0]!.say_at_m });
+        expect(first!.message).toContain('said together');
+        expect(second).toMatchObject({ ways: ['c'], after: 'b', driven_m: 500, message: null, meanwhile: false });
+        expect(whereToSay(second!, 'm')).toBe(`by ${Math.round(second!.say_at_m)} m before the line`);
+        expect(rest).toEqual(told(['d']));
+        expect(toldInRows(told(['y'], ['d']), [[row, answer]], parts)).toEqual(told(['y'], ['d']));
+    });
+
+    it('is no more than three at once: what comes then is said while the one before is being done', () => {
+        const { row, answer, parts } = along([900, 60, 60, 60, 60]);
+        const all = toldInRows(told(['a'], ['b'], ['c'], ['d'], ['e']), [[row, answer]], parts);
+        expect(all.map(({ ways }) => ways)).toEqual([
+            ['a', 'b', 'c'],
+            ['d', 'e'],
+        ]);
+        expect(all.map((one) => whereToSay(one, 'm').startsWith('while the one before'))).toEqual([false, true]);
+        expect(all[1]!.message).toContain('said together');
+    });
+
+    it('stays as it is where the circuit says one of it together with something outside it', () => {
+        const { row, answer, parts } = along([900, 60]);
+        const before = told(['y', 'a'], ['b']);
+        expect(toldInRows(before, [[row, answer]], parts)).toEqual(before);
     });
 });
 

@@ -1,5 +1,5 @@
 import type { CircuitAnswer, Rules, SeriesAnswer, SeriesAsked } from '@/api/types';
-import { signalFigure, stepFigures, type SeatStop } from './rows';
+import { signalFigure, stepFigures, type SeatStop, type Told } from './rows';
 
 /**
  * What lies no farther from the one before is asked as a row with it (assumed). Farther off it changes nothing: by then the speed of any road is
@@ -79,6 +79,25 @@ export function followingOf({ ids }: Row, answer: SeriesAnswer, parts: CircuitAn
         const drive = driveTo(parts, id);
         return message === null || !drive ? [] : [[id, { message, fits, figures, metres: drive.distance_m, measured: drive.measured }]];
     });
+}
+
+/**
+ * What is said on the way round a circuit, within each row as the row has it: there are told apart, by the room that really is between them, those that can
+ * be said one after the other. Where one is said together with something outside the row, it stays as it is.
+ */
+export function toldInRows(told: CircuitAnswer['directions'], rows: readonly [Row, SeriesAnswer][], parts: CircuitAnswer['parts']): Told[] {
+    return rows.reduce<Told[]>((all, [{ ids }, answer]) => {
+        const isOfIt = ({ ways }: Told) => ways.some((way) => ids.includes(way));
+        const first = all.findIndex(isOfIt);
+        if (first === -1 || all.some((one) => isOfIt(one) && !one.ways.every((way) => ids.includes(way)))) return all;
+        const said = answer.directions.map(({ parts: of, say, say_at_m, in_time, message }): Told => {
+            const way = ids[of[0]!]!;
+            const after = of[0]! === 0 ? all[first]!.after : ids[of[0]! - 1]!;
+            const driven_m = driveTo(parts, way)?.distance_m ?? 0;
+            return { ways: of.map((i) => ids[i]!), after, driven_m, say_at_m, say, message, meanwhile: !in_time && of[0]! > 0 };
+        });
+        return [...all.slice(0, first), ...said, ...all.slice(first).filter((one) => !isOfIt(one))];
+    }, told);
 }
 
 /** What is said where the row could not be worked out: the places of a plan alone may lie before the one before is over. */

@@ -86,14 +86,21 @@ export function withDirections(asked: Asked<'circuit'> | null, rows: readonly Se
     return { ...asked, ways };
 }
 
+/** A direction of a circuit; one of a row may have to be said while the one before is being done. */
+export type Told = CircuitAnswer['directions'][number] & { meanwhile?: boolean };
+
+/** Of a circuit, as it is driven on. */
+export type Onward = Omit<CircuitAnswer, 'directions'> & { directions: Told[] };
+
 /** The direction that is said before a way; null where it is said with the one before, or nothing is. */
-export const toldBefore = (told: CircuitAnswer | undefined, id: string) => told?.directions.find(({ ways }) => ways[0] === id) ?? null;
+export const toldBefore = (told: Onward | undefined, id: string) => told?.directions.find(({ ways }) => ways[0] === id) ?? null;
 
 /** Whether its direction is said with the one before it. */
-export const isSaidBefore = (told: CircuitAnswer | undefined, id: string): boolean => told?.directions.some(({ ways }) => ways.indexOf(id) > 0) ?? false;
+export const isSaidBefore = (told: Onward | undefined, id: string): boolean => told?.directions.some(({ ways }) => ways.indexOf(id) > 0) ?? false;
 
-/** Where a direction is said: so far before the line, or before setting off where the line is nearer than that. */
-export function whereToSay({ say_at_m, driven_m }: CircuitAnswer['directions'][number], unit: 'm' | 'ft'): string {
+/** Where a direction is said: so far before the line, while the one before is done, or before setting off where the line is nearer than that. */
+export function whereToSay({ say_at_m, driven_m, meanwhile = false }: Told, unit: 'm' | 'ft'): string {
     if (say_at_m === 0) return 'as it comes';
+    if (meanwhile) return 'while the one before is being done';
     return driven_m > say_at_m ? `by ${spoken(say_at_m, unit)} before the line` : `before setting off: the line is nearer than ${spoken(say_at_m, unit)}`;
 }

@@ -1,10 +1,10 @@
 import { keepPreviousData, useQueries, useQuery } from '@tanstack/react-query';
 import { questions } from '@/api/questions';
 import type { Asked } from '@/api/tools';
-import type { ApproachAsked } from '@/api/types';
+import type { ApproachAsked, SeriesAnswer } from '@/api/types';
 import { useCards } from '@/routines/useCards';
 import { useRules } from '@/rules/rules';
-import { followingOf, notWorkedOut, rowsAsked, type Following } from './inARow';
+import { followingOf, notWorkedOut, rowsAsked, toldInRows, type Following, type Row } from './inARow';
 import { rowsOf, withDirections, type SeatStop } from './rows';
 
 /** The list for the seat beside: each way’s direction and figures from its plan, from the core where each direction is said, and how ways close together follow. */
@@ -23,11 +23,13 @@ export function useSeat(stops: readonly SeatStop[], asked: Asked<'circuit'> | nu
     const parts = data?.parts ?? [];
     const close = rowsAsked(stops, parts, rules.routines);
     const planned = useQueries({ queries: close.map(({ asked: row }) => questions.tool('series', row)) });
+    const answered = close.flatMap((row, i): [Row, SeriesAnswer][] => (planned[i]!.data ? [[row, planned[i]!.data]] : []));
     const following = new Map<string, Following | null>(
         close.flatMap((row, i): [string, Following | null][] => {
             const { data: answer, error: failed } = planned[i]!;
             return answer ? followingOf(row, answer, parts, rules.length_unit) : failed ? notWorkedOut(row) : [];
         }),
     );
-    return { rows, told: data, following, error, refetch };
+    const told = data && { ...data, directions: toldInRows(data.directions, answered, parts) };
+    return { rows, told, following, error, refetch };
 }

@@ -1,8 +1,8 @@
 import type { Side } from '@/api/types';
 import type { Arm } from './draft';
-import { bow, crestStrokes, hedge, line, type Point } from './geometry';
+import { bow, fallStrokes, hedge, line, type Point } from './geometry';
 
-/** What of a road ends the view on the way in: a bend, a hedge along the inside of it, a crest. */
+/** What of a road ends the view on the way in: a bend, a hedge along the inside of it, a crest, a dip. */
 export function Hides({ arm, out, keeps }: { arm: Arm; out: number; keeps: Side }) {
     return (
         <>
@@ -10,12 +10,15 @@ export function Hides({ arm, out, keeps }: { arm: Arm; out: number; keeps: Side 
             {arm.bend?.offset_m !== undefined && (
                 <path d={bent(hedge(arm, out, keeps))} fill="none" stroke="var(--ink)" strokeWidth={1.4} strokeDasharray="1.6 0.7" data-hedge="" />
             )}
-            {arm.crest && (
-                <g stroke="var(--paper)" strokeWidth={0.9} data-crest="">
-                    {crestStrokes(arm, out, keeps).map((stroke, i) => (
-                        <path key={i} d={line(stroke)} />
-                    ))}
-                </g>
+            {(['crest', 'dip'] as const).map(
+                (kind) =>
+                    arm[kind] && (
+                        <g key={kind} fill="var(--paper)" {...{ [`data-${kind}`]: '' }}>
+                            {fallStrokes(arm, kind, out, keeps).map((stroke, i) => (
+                                <path key={i} d={line(stroke)} />
+                            ))}
+                        </g>
+                    ),
             )}
         </>
     );

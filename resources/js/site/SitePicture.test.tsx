@@ -156,27 +156,38 @@ describe('the picture of a site', () => {
         expect(document.querySelector('[data-hedge]')).toBeNull();
     });
 
-    it('draws the hedge that hides a bend, and a crest that falls away to both sides of its top, on the road that has them', () => {
+    it('draws the hedge that hides a bend, and hills as strokes that point downhill, on the road that has them', () => {
         const ends = { from_m: 60, to_m: 30 };
-        const draft = armIs(begun('crossroads'), 's', { bend: { radius_m: 40, offset_m: 3, ...ends }, crest: { gradient_change: 0.1, ...ends } });
+        const hills = { crest: { gradient_change: 0.1, ...ends }, dip: { depth_m: 2, from_m: 90, to_m: 62 } };
+        const draft = armIs(begun('crossroads'), 's', { bend: { radius_m: 40, offset_m: 3, ...ends }, ...hills });
         const { now } = held(draft, { from: 's' });
         const [bend, hedge] = ['bend', 'hedge'].map((what) => document.querySelectorAll(`[data-${what}]`));
         expect([bend!.length, hedge!.length]).toEqual([1, 1]);
         expect(hedge![0]!.getAttribute('d')).not.toBe(bend![0]!.getAttribute('d'));
-        // South lies down the picture: its strokes run up and down, and as many each way from the top.
-        const strokes = [...document.querySelectorAll('[data-crest] path')].map((one) =>
-            one
-                .getAttribute('d')!
-                .match(/-?[\d.]+/g)!
-                .map(Number),
-        );
-        expect(strokes.every(([x, , toX]) => Math.abs(x! - toX!) < 0.01)).toBe(true);
-        const falls = strokes.map(([, y, , toY]) => Math.sign(toY! - y!));
-        expect(falls.filter((way) => way > 0)).toHaveLength(falls.length / 2);
+        // South lies down the picture: each stroke is widest where it is high, and points up or down to where it is low.
+        const strokes = (what: string) =>
+            [...document.querySelectorAll(`[data-${what}] path`)].map((one) => {
+                const [left, y, right, level, x, low] = one
+                    .getAttribute('d')!
+                    .match(/-?[\d.]+/g)!
+                    .map(Number);
+                expect(level).toBeCloseTo(y!, 6);
+                expect(x).toBeCloseTo((left! + right!) / 2, 6);
+                return { high: y!, low: low! };
+            });
+        for (const [what, uphill] of [['crest', -1] as const, ['dip', 1] as const]) {
+            const all = strokes(what);
+            const middle = all.reduce((sum, { high }) => sum + high, 0) / all.length;
+            expect(all.length).toBeGreaterThan(3);
+            // Away from the middle of a crest, towards that of a dip.
+            for (const { high, low } of all) expect(Math.sign(Math.abs(high - middle) - Math.abs(low - middle)), what).toBe(uphill);
+        }
         const begins = screen.getByRole('slider', { name: 'The crest begins' });
         expect(begins.getAttribute('aria-valuetext')).toBe('60 m before the line');
         fireEvent.keyDown(begins, { key: 'ArrowUp' });
         expect(now().arms.find(({ id }) => id === 's')!.crest).toEqual({ gradient_change: 0.1, from_m: 65, to_m: 30 });
+        fireEvent.keyDown(screen.getByRole('slider', { name: 'The dip ends' }), { key: 'ArrowUp' });
+        expect(now().arms.find(({ id }) => id === 's')!.dip).toEqual({ depth_m: 2, from_m: 90, to_m: 67 });
     });
 
     it('shows the whole of a site of the demo, as large written however far its openings lie', () => {

@@ -81,8 +81,8 @@ export function inLane(arm: Arm, direction: 'in' | 'out', out: number, keeps: Si
 
 /** From the middle to the edge of a picture that shows all that stands or opens beside its roads, m. */
 export function reaching(draft: Pick<Draft, 'kind' | 'arms'>): number {
-    const far = draft.arms.flatMap(({ openings = [], parked = [], bend, crest }) =>
-        [...openings, ...parked, ...(bend ? [bend] : []), ...(crest ? [crest] : [])].map(({ from_m: metres = 0 }) => metres),
+    const far = draft.arms.flatMap(({ openings = [], parked = [], bend, crest, dip }) =>
+        [...openings, ...parked, ...(bend ? [bend] : []), ...(crest ? [crest] : []), ...(dip ? [dip] : [])].map(({ from_m: metres = 0 }) => metres),
     );
     return Math.min(MOST_REACH, Math.max(REACH, ...far.map((metres) => (mouth(draft) + metres + 8) / HOLD)));
 }
@@ -124,21 +124,27 @@ export const hedge = (arm: Arm, out: number, keeps: Side): [Point, Point, Point]
     return [beside(arm, far, keeps, out, keeps, 1 + HEDGE_M), [x + dx, y + dy], beside(arm, near, keeps, out, keeps, 1 + HEDGE_M)];
 };
 
-/** Strokes that fall away from the top of a crest over the road, to both sides of its middle, so far apart, m. */
-const STROKE_M = 4;
+/** Strokes keep so far from the middle of a crest or a dip, at the most, m; and are so wide at their upper end. */
+const STROKE = { clear: 1.2, wide: 0.9 };
 
-/** A crest on the way: strokes along the road, pointing away from its top, over the whole width of it. */
-export function crestStrokes(arm: Arm, out: number, keeps: Side): [Point, Point][] {
-    const { from_m: far = 120, to_m: near = 80 } = arm.crest ?? {};
+/**
+ * A crest or a dip on the way, over the whole width of the road, as hills are drawn on maps: strokes that point downhill, each given by its two upper
+ * corners and its point. From the top of a crest to both sides, from both edges of a dip to its middle.
+ */
+export function fallStrokes(arm: Arm, kind: 'crest' | 'dip', out: number, keeps: Side): [Point, Point, Point][] {
+    const { from_m: far = 120, to_m: near = 80 } = arm[kind] ?? {};
     const [coming, going] = [halves(arm).in, halves(arm).out];
-    const top = (far + near) / 2;
+    const middle = out + (far + near) / 2;
     const half = Math.max(1, Math.abs(far - near) / 2);
+    const [inner, outer] = [Math.min(STROKE.clear, half * 0.3), half];
+    const [high, low] = kind === 'crest' ? [inner, outer] : [outer, inner];
     const lines = Math.max(2, Math.round((coming + going) / 2.4));
     return Array.from({ length: lines }, (_, i) => {
         const aside = inwards(keeps) * (coming - ((i + 0.5) / lines) * (coming + going));
-        return ([1, -1] as const).map((way): [Point, Point] => [
-            lie(arm, out + top + way * Math.min(half, STROKE_M) * 0.3, aside),
-            lie(arm, out + top + way * half, aside),
+        return ([1, -1] as const).map((way): [Point, Point, Point] => [
+            lie(arm, middle + way * high, aside - STROKE.wide / 2),
+            lie(arm, middle + way * high, aside + STROKE.wide / 2),
+            lie(arm, middle + way * low, aside),
         ]);
     }).flat();
 }

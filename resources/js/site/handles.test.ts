@@ -10,6 +10,7 @@ const full = (start: Start, keeps: 'left' | 'right' = 'left'): Draft => {
         parked: [{ side: 'right', from_m: 30, to_m: 12 }],
         bend: { radius_m: 60, from_m: 70, to_m: 44 },
         crest: { from_m: 100, to_m: 76, gradient_change: 0.08 },
+        dip: { from_m: 150, to_m: 116, depth_m: 1.5 },
         view_from_m: 12,
     };
     return draft.arms.reduce((now, { id }) => armIs(now, id, part), draft);

@@ -60,7 +60,7 @@ export const pulled = ({ one: [x, y] }: Handle, [dx, dy]: Point): number => (dx 
 
 /** What is held of the road one comes from, beside what stands or opens along it. */
 export function handlesOf(arm: Arm, drawn: Drawn): Handle[] {
-    return [...lanes(arm, drawn), ...mouthOf(arm, drawn), ...views(arm, drawn), ...bends(arm, drawn), ...crests(arm, drawn), ...ends(arm, drawn)];
+    return [...lanes(arm, drawn), ...mouthOf(arm, drawn), ...views(arm, drawn), ...bends(arm, drawn), ...hills(arm, drawn), ...ends(arm, drawn)];
 }
 
 function lanes(arm: Arm, { draft, keeps, out }: Drawn): Handle[] {
@@ -184,29 +184,31 @@ function bends(arm: Arm, { keeps, out }: Drawn): Handle[] {
     ];
 }
 
-/** The crest on the way: where it begins and ends, off the road on the side that is not ours: the bend is held on ours. */
-function crests(arm: Arm, { keeps, out }: Drawn): Handle[] {
-    const crest = arm.crest;
-    if (!crest) return [];
-    const { from_m: from = 120, to_m: to = 80 } = crest;
-    const set =
-        (part: (value: number) => typeof crest): Handle['to'] =>
-        (now, value) =>
-            armIs(now, arm.id, { crest: { ...crest, ...part(value) } });
-    const off = (metres: number) => beside(arm, metres, keeps === 'left' ? 'right' : 'left', out, keeps, CLEAR_M);
-    const held = { words: (value: number) => `${value} m before the line`, one: at(arm.bearing_deg, 1), step: 5 };
-    return [
-        {
-            ...{ ...held, id: `crest from of ${arm.id}`, label: 'The crest begins', value: from, least: to + 1, most: MOST_BEFORE_M },
-            at: off(from),
-            to: set((value) => ({ from_m: value })),
-        },
-        {
-            ...{ ...held, id: `crest to of ${arm.id}`, label: 'The crest ends', value: to, least: 0, most: from - 1 },
-            at: off(to),
-            to: set((value) => ({ to_m: value })),
-        },
-    ];
+/** A crest or a dip on the way: where it begins and ends, off the road on the side that is not ours: the bend is held on ours. */
+function hills(arm: Arm, { keeps, out }: Drawn): Handle[] {
+    return (['crest', 'dip'] as const).flatMap((kind): Handle[] => {
+        const hill = arm[kind];
+        if (!hill) return [];
+        const { from_m: from = 120, to_m: to = 80 } = hill;
+        const set =
+            (end: 'from_m' | 'to_m'): Handle['to'] =>
+            (now, value) =>
+                armIs(now, arm.id, { [kind]: { ...hill, [end]: value } });
+        const off = (metres: number) => beside(arm, metres, keeps === 'left' ? 'right' : 'left', out, keeps, CLEAR_M);
+        const held = { words: (value: number) => `${value} m before the line`, one: at(arm.bearing_deg, 1), step: 5 };
+        return [
+            {
+                ...{ ...held, id: `${kind} from of ${arm.id}`, label: `The ${kind} begins`, value: from, least: to + 1, most: MOST_BEFORE_M },
+                at: off(from),
+                to: set('from_m'),
+            },
+            {
+                ...{ ...held, id: `${kind} to of ${arm.id}`, label: `The ${kind} ends`, value: to, least: 0, most: from - 1 },
+                at: off(to),
+                to: set('to_m'),
+            },
+        ];
+    });
 }
 
 const ROWS = { openings: 'An opening', parked: 'Parked cars' } as const;

@@ -48,13 +48,23 @@ describe('the strip', () => {
         expect(atEnd).toHaveBeenCalledWith('look');
     });
 
-    it('shows what hides the road where it lies, and how much is seen there: a hedge round a bend, a crest', () => {
+    it('shows what hides the road where it lies, and how much is seen there: a hedge round a bend, a crest, a dip', () => {
         const lying = { from_m: 50, to_m: 30 };
         const hidden = ask({ bend: { radius_m: 60, offset_m: 3, ...lying }, crest: { gradient_change: 0.12, from_m: 28, to_m: 12 } });
         show('signal', { plan: hidden });
-        const seen = (kind: 'bend' | 'crest') => document.querySelector(`[data-hidden=${kind}]`)!.textContent;
+        const seen = (kind: 'bend' | 'crest' | 'dip') => document.querySelector(`[data-hidden=${kind}]`)!.textContent;
         expect(seen('bend')).toBe(`${Math.round(hidden.place.bend!.seen_m!)} m seen`);
         expect(seen('crest')).toBe(`${Math.round(hidden.place.crest!.seen_m)} m seen`);
+        cleanup();
+        // What falls to its middle leans the other way than what falls from it.
+        const leans = () => Array.from(document.querySelectorAll('[data-hidden] path'), (one) => Number(/l(-?3)/.exec(one.getAttribute('d')!)![1]));
+        show('signal', { plan: ask({ crest: { gradient_change: 0.12, ...lying } }) });
+        expect([leans()[0], leans().at(-1)]).toEqual([-3, 3]);
+        cleanup();
+        const dipped = ask({ dip: { depth_m: 2, ...lying } });
+        show('signal', { plan: dipped });
+        expect(seen('dip')).toBe(`${Math.round(dipped.place.dip!.seen_m!)} m seen`);
+        expect([leans()[0], leans().at(-1)]).toEqual([3, -3]);
         cleanup();
         // Across a bend without a hedge one sees; what lies before the strip begins is not on it.
         show('signal', { plan: ask({ bend: { radius_m: 60, ...lying }, crest: { gradient_change: 0.12, from_m: 900, to_m: 860 } }) });

@@ -22,6 +22,7 @@ use NobleTurn\Core\Quantity\Acceleration;
 use NobleTurn\Core\Routine\Wording;
 use NobleTurn\Core\Rules\Assumption;
 use NobleTurn\Core\Rules\Source;
+use NobleTurn\Core\Vehicle\Handling;
 
 /** A light that changes: can we stop, can we pass, and from where on there is no going back. */
 final class AmberTool implements Tool
@@ -46,11 +47,14 @@ final class AmberTool implements Tool
             (new QuantityField('speed', 'when it changes', Kind::Speed, 0.5, 45.0))->required(),
             (new QuantityField('distance', 'front bumper to the line when it changes', Kind::Distance, 0.0, 500.0))->required(),
             new QuantityField('amber', 'how long it stays amber; default the pack’s', Kind::Duration, 1.0, 10.0),
-            new QuantityField('reaction', 'to the change; default the pack’s', Kind::Duration, 0.2, 4.0),
-            new QuantityField('decel', 'that is still unhurried on a dry level road; default the pack’s', Kind::Acceleration, 0.5, 8.0),
+            new QuantityField('reaction', 'to the change, until the foot is on the brake; default the pack’s', Kind::Duration, 0.2, 4.0),
+            new QuantityField(
+                'decel', 'that is still unhurried on a dry level road; default the pack’s, less in a long vehicle', Kind::Acceleration, 0.5, 8.0,
+            ),
             CommonFields::surfaceField(),
             CommonFields::gradientField(),
             new FlagField('close_follower', 'somebody close behind: the brake is used more lightly'),
+            VehicleField::field(),
         );
     }
 
@@ -72,6 +76,7 @@ final class AmberTool implements Tool
             ),
             ...CommonFields::headlineSpeedSchema('vanishing_speed', 'at and below it there is no such stretch'),
             'amber_s' => Out::number('how long it is amber'),
+            'our_length_m' => Out::number('of our vehicle'),
             'red_and_amber_s' => Out::number('before green; null where there is none', nullable: true),
         ];
     }
@@ -85,10 +90,12 @@ final class AmberTool implements Tool
         $reaction = $input->duration('reaction') ?? $pack->amberReaction();
         $follower = $input->flag('close_follower') === true;
         $surface = CommonFields::surface($input);
-        $unhurried = ($input->acceleration('decel') ?? $pack->amberDeceleration())
-            ->inMetresPerSecondSquared() * ($follower ? Slowing::LIGHTER_FOR_FOLLOWER : 1.0);
+        $vehicle = VehicleField::read($input);
+        $handling = Handling::of($vehicle);
+        $decel = ($input->acceleration('decel') ?? $handling->unhurried($pack->amberDeceleration()))->inMetresPerSecondSquared();
+        $unhurried = $decel * ($follower ? Slowing::LIGHTER_FOR_FOLLOWER : 1.0);
         $used = AmberStretch::slowingMps2($unhurried, CommonFields::gradient($input), $surface->grip(), $surface->shareOfComfort());
-        $stretch = new AmberStretch($speed->inMetresPerSecond(), $amber->inSeconds(), $reaction->inSeconds(), $used);
+        $stretch = new AmberStretch($speed->inMetresPerSecond(), $amber->inSeconds(), $reaction->inSeconds() + $handling->brakeLagSeconds, $used);
         [$noReturn, $covered] = [$stretch->stoppingMetres(), $stretch->coveredByAmberMetres()];
         [$canStop, $canPass] = [$distance >= $noReturn, $distance <= $covered];
         $needed = $stretch->mps2ToStop($distance);
@@ -107,13 +114,15 @@ final class AmberTool implements Tool
             'stretch' => $noReturn > $covered ? ['from_m' => is_infinite($noReturn) ? null : round($noReturn, 2), 'to_m' => round($covered, 2)] : null,
             ...CommonFields::headlineSpeed('vanishing_speed', min(70.0, $stretch->vanishingMps()), $pack),
             'amber_s' => round($amber->inSeconds(), 2),
+            'our_length_m' => $vehicle->length->inMetres(),
             'red_and_amber_s' => $pack->redAndAmber()?->inSeconds(),
         ], [
             new Assumption(Wording::part($pack, '{amber}'), round($amber->inSeconds(), 2), 's', $input->has('amber') ? Source::given() : $pack->amberSource()),
             new Assumption('reaction', $reaction->inSeconds(), 's', $input->has('reaction') ? Source::given() : $pack->amberDecisionSource()),
+            ...$handling->assumptions(),
             new Assumption(
-                'unhurried deceleration, dry and level', ($input->acceleration('decel') ?? $pack->amberDeceleration())->inMetresPerSecondSquared(),
-                'm/s2', $input->has('decel') ? Source::given() : $pack->amberDecisionSource(),
+                'unhurried deceleration, dry and level', round($decel, 3), 'm/s2',
+                $input->has('decel') ? Source::given() : ($handling->brakingShare < 1.0 ? Source::assumed() : $pack->amberDecisionSource()),
             ),
             ...CommonFields::defaults(
                 $input, CommonFields::default('surface', $surface->value), CommonFields::default('gradient', 0.0, 'rise over run'),

@@ -186,6 +186,7 @@ final class ApproachPresenter
                 'seen_m' => is_infinite($approach->ahead->curve->seenMetres()) ? null : round($approach->ahead->curve->seenMetres(), 1),
             ],
             'crest' => self::crest($approach),
+            'dip' => self::dip($approach),
             'lateral_usual_m' => round($usual, 3),
             'lateral_target_m' => round($target, 3),
         ];
@@ -199,6 +200,19 @@ final class ApproachPresenter
         return $crest === null ? null : [
             'from_m' => $crest->farMetres, 'to_m' => $crest->nearMetres, 'gradient_change' => $crest->gradientChange,
             'seen_m' => round($crest->seenMetres(Handling::of($approach->vehicle)->eyeMetres), 1),
+        ];
+    }
+
+    /** @return ?array<string, ?float> */
+    private static function dip(Approach $approach): ?array
+    {
+        $dip = $approach->ahead->dip;
+        $eye = Handling::of($approach->vehicle)->eyeMetres;
+        $from = $dip?->leastFromMetres($eye);
+
+        return $dip === null ? null : [
+            'from_m' => $dip->farMetres, 'to_m' => $dip->nearMetres, 'depth_m' => $dip->depthMetres,
+            'seen_m' => $from === null ? null : round($dip->seenMetres($eye), 1), 'least_from_m' => $from === null ? null : round($from, 1),
         ];
     }
 

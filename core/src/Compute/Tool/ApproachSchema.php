@@ -7,10 +7,6 @@ namespace NobleTurn\Core\Compute\Tool;
 use NobleTurn\Core\Compute\Out;
 use NobleTurn\Core\Judgement\Braking;
 use NobleTurn\Core\Motion\Phase;
-use NobleTurn\Core\Place\Control;
-use NobleTurn\Core\Place\Island;
-use NobleTurn\Core\Place\Light;
-use NobleTurn\Core\Place\WayOut;
 use NobleTurn\Core\Plan\Between;
 use NobleTurn\Core\Trade\RoutineCode;
 use NobleTurn\Core\Trade\Step;
@@ -21,7 +17,7 @@ final class ApproachSchema
     /** In the unit of the pack only. */
     private const HEADLINES = ['approach_speed_mph', 'approach_speed_kmh', 'line_speed_mph', 'line_speed_kmh'];
 
-    private const SIDES = ['left', 'right'];
+    public const SIDES = ['left', 'right'];
 
     /** @return array<string, mixed> one that nothing follows */
     public static function alone(): array
@@ -107,7 +103,7 @@ final class ApproachSchema
             ),
             'gear_after_line' => Out::integer('gear to go on in', nullable: true),
             'gives_way' => WhoWaitsPresenter::schema(),
-            'place' => self::place(),
+            'place' => ApproachPlaceSchema::schema(),
             'profile' => Out::object([
                 'distance_m' => $column('metres to the line'), 'time_s' => $column('seconds to go'), 'speed_mps' => $column('speed'),
                 'decel_mps2' => $column('deceleration until the next row'),
@@ -142,7 +138,7 @@ final class ApproachSchema
             'groups' => self::groups(),
             'gear_after_line' => Out::integer('gear to go on in', nullable: true),
             'gives_way' => WhoWaitsPresenter::schema(),
-            'place' => self::place(),
+            'place' => ApproachPlaceSchema::schema(),
             'profile' => Out::object([
                 'time_s' => $column('seconds to go', 'number', false), 'gear' => $column('gear', 'integer', true),
                 'clutch' => $column('up, slipping or down', 'string', true), 'lateral_m' => $column('car’s middle, metres from the '
@@ -176,7 +172,7 @@ final class ApproachSchema
             'groups' => $nothing('none'),
             'stages' => $nothing('none'),
             'gives_way' => WhoWaitsPresenter::schema(),
-            'place' => self::place(),
+            'place' => ApproachPlaceSchema::schema(),
             'profile' => Out::object(array_fill_keys(
                 ['distance_m', 'time_s', 'speed_mps', 'decel_mps2', 'gear', 'clutch', 'lateral_m'], $nothing('empty'),
             )),
@@ -219,34 +215,6 @@ final class ApproachSchema
             Out::object(['name' => Out::text('as the practice counts'), 'steps' => Out::list(Out::choice(self::steps()))]),
             'the steps as the practice counts them',
         );
-    }
-
-    /** @return array<string, mixed> */
-    private static function place(): array
-    {
-        $metres = static fn (string $about): array => Out::number("{$about}, metres to the line");
-        $stretch = Out::list(Out::object(['side' => Out::choice(self::SIDES), 'from_m' => $metres('far end'), 'to_m' => $metres('near end')]));
-
-        return Out::object([
-            'keeps' => Out::choice(self::SIDES), 'road_width_m' => Out::number('kerb to kerb'), 'one_way' => Out::flag('one-way'),
-            'control' => Out::choice(Control::class, 'what governs the line'), 'light' => Out::choice(Light::class, 'what the lights show'),
-            'exit' => Out::choice(WayOut::class, 'way out'), 'turns_off' => Out::flag('off our road into another, with no line before it'),
-            'island' => Out::choice(Island::class, 'in the middle of a roundabout; null where nothing is gone round', nullable: true),
-            'view_from_m' => $metres('where the view opens; negative beyond it'), 'room_m' => Out::number('room before the line', nullable: true),
-            'openings' => $stretch, 'parked' => $stretch, 'car_length_m' => Out::number('of the vehicle'), 'car_width_m' => Out::number('of the vehicle'),
-            'path_before_m' => Out::number('a path across our way, metres to the line', nullable: true),
-            'cycle_box_m' => Out::number('depth of the box for cycles beyond the line; 0 where there is none'),
-            'bend' => Out::maybe(Out::object([
-                'radius_m' => Out::number('of our path'), 'from_m' => $metres('beginning'), 'to_m' => $metres('end'),
-                'offset_m' => Out::number('from our path to what stands along its inside', nullable: true),
-                'seen_m' => Out::number('the least seen of the road in it', nullable: true),
-            ]), 'of the road on the way'),
-            'crest' => Out::maybe(Out::object([
-                'from_m' => $metres('beginning'), 'to_m' => $metres('end'), 'gradient_change' => Out::number('between the slopes before and after it'),
-                'seen_m' => Out::number('the least seen of the road over it'),
-            ]), 'of the road on the way'),
-            'lateral_usual_m' => Out::number('middle of our lane, from the nearside kerb'), 'lateral_target_m' => Out::number('place for the turn'),
-        ]);
     }
 
     /** @return array<string, mixed> */

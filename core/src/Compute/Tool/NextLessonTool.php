@@ -25,7 +25,9 @@ use NobleTurn\Core\Next\Choosing;
 use NobleTurn\Core\Next\Learner;
 use NobleTurn\Core\Next\LessonProposal;
 use NobleTurn\Core\Next\NextLesson;
+use NobleTurn\Core\Next\Practised;
 use NobleTurn\Core\Next\Serious;
+use NobleTurn\Core\Next\Worth;
 use NobleTurn\Core\Plan\Warning;
 use NobleTurn\Core\Rules\Assumption;
 use NobleTurn\Core\Rules\Source;
@@ -144,6 +146,8 @@ final class NextLessonTool implements Tool
                 ...$stops === [] ? [] : [...CircuitPresenter::paces($input, $drive, $stops), ...CircuitPresenter::unsaid($input, NextLesson::ROUNDS)],
                 new Assumption('rounds of an aim count', LessonProposal::AIM, 'times as much as others', Source::assumed()),
                 new Assumption('an aim is driven for', Aims::ROUNDS, 'rounds', Source::assumed()),
+                new Assumption('what nobody has seen counts as missing, by how well the worst goes, to the power', Worth::UNSEEN, '', Source::assumed()),
+                new Assumption('gained by practice at the least', Practised::LEAST_GAIN, 'logits for each factor e of rounds', Source::assumed()),
                 new Assumption('a step left out would be a serious fault', Serious::LEFT_OUT, 'of the times', Source::assumed()),
             ],
             $ignored === 0 ? [] : [Warning::future($ignored)],

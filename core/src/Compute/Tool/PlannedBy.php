@@ -16,7 +16,7 @@ final class PlannedBy
     private const OF_THE_ROAD = [
         'approach' => [
             'limit_mph', 'limit_kmh', 'control', 'view', 'view_from_m', 'gradient', 'room_m', 'openings', 'parked', 'one_way', 'road_width_m',
-            'turn_radius_m', 'exit', 'light', 'sign', 'then', 'road_met', 'junction', 'sight_ahead_m', 'bend', 'crest', 'path_before_m', 'view_beyond_m',
+            'turn_radius_m', 'exit', 'light', 'sign', 'then', 'road_met', 'junction', 'sight_ahead_m', 'bend', 'crest', 'dip', 'path_before_m', 'view_beyond_m',
             'sight_left_m', 'sight_right_m', 'cycle_box_m',
         ],
         'join' => [

@@ -14,6 +14,7 @@ use NobleTurn\Core\Compute\Values;
 use NobleTurn\Core\Fault\BadInput;
 use NobleTurn\Core\Place\Crest;
 use NobleTurn\Core\Place\Curve;
+use NobleTurn\Core\Place\Dip;
 use NobleTurn\Core\Place\RoadAhead;
 
 /** What the road asks of the speed on the way to the line, as the approach tool is told of it. */
@@ -35,12 +36,20 @@ final class RoadAheadField
                 (new QuantityField('to', 'other end, metres to the line', Kind::Distance, 0.0, 1000.0))->required(),
                 (new NumberField('gradient_change', 'between the slopes before and after it, rise over run', 0.002, 0.5))->required(),
             )),
+            new ObjectField('dip', 'a hollow in the road on the way to the line', new Shape(
+                (new QuantityField('from', 'one end, metres to the line', Kind::Distance, 0.0, 1000.0))->required(),
+                (new QuantityField('to', 'other end, metres to the line', Kind::Distance, 0.0, 1000.0))->required(),
+                (new QuantityField('depth', 'at its middle', Kind::Distance, 0.1, 50.0))->required(),
+            )),
         ];
     }
 
     public static function read(Values $input): RoadAhead
     {
-        return new RoadAhead($input->distance('sight_ahead')?->inMetres(), self::curve($input->object('bend')), self::crest($input->object('crest')));
+        return new RoadAhead(
+            $input->distance('sight_ahead')?->inMetres(), self::curve($input->object('bend')), self::crest($input->object('crest')),
+            self::dip($input->object('dip')),
+        );
     }
 
     private static function crest(?Values $crest): ?Crest
@@ -48,6 +57,13 @@ final class RoadAheadField
         [$from, $to, $change] = [$crest?->distance('from'), $crest?->distance('to'), $crest?->number('gradient_change')];
 
         return $from === null || $to === null || $change === null ? null : Crest::between($from->inMetres(), $to->inMetres(), $change);
+    }
+
+    private static function dip(?Values $dip): ?Dip
+    {
+        [$from, $to, $depth] = [$dip?->distance('from'), $dip?->distance('to'), $dip?->distance('depth')];
+
+        return $from === null || $to === null || $depth === null ? null : Dip::between($from->inMetres(), $to->inMetres(), $depth->inMetres());
     }
 
     private static function curve(?Values $bend): ?Curve

@@ -44,6 +44,7 @@ final class SeriesPresenter
                 'parts' => Out::list(Out::integer('which of the row, from 0'), 'what is said in it'),
                 'say' => Out::text('as it is said'),
                 'in_time' => Out::flag('said once the one before is over; otherwise while it is done, because three at once are enough'),
+                'message' => Out::text('why they are said together, or meanwhile; null for one that has its time', nullable: true),
             ]), 'what is said, and by where'),
             'gives_way' => WhoWaitsPresenter::schema(['part' => Out::integer('of the row, from 0')]),
             'fits' => Out::flag('whether each fits behind the one before'),
@@ -117,6 +118,11 @@ final class SeriesPresenter
                 'say_at_m' => round($before, 1), 'at_m' => round($begins[$first] - $before, 1), 'parts' => $breath,
                 'say' => Direction::inOneBreath(array_map(static fn (int $i): string => $ahead[$i]->direction ?? '', $breath)),
                 'in_time' => ! $ahead[$first]->sayTogether,
+                'message' => match (true) {
+                    count($breath) > 1 => 'Too close behind each other to be said one after the other: said together.',
+                    $ahead[$first]->sayTogether => 'Three at once are enough: this is said while the one before is being done.',
+                    default => null,
+                },
             ];
         }, Breaths::of($ahead));
     }

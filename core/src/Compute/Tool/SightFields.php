@@ -18,6 +18,7 @@ use NobleTurn\Core\Sight\IntoTheDip;
 use NobleTurn\Core\Sight\OverTheCrest;
 use NobleTurn\Core\Sight\RoundTheBend;
 use NobleTurn\Core\Sight\Sight;
+use NobleTurn\Core\Vehicle\Handling;
 
 /** What of the road itself ends the view: a bend with something along its inside, a crest, a dip. */
 final class SightFields
@@ -39,7 +40,7 @@ final class SightFields
                 (new QuantityField('length', 'from edge to edge', Kind::Distance, 5.0, 2000.0))->required(),
                 (new QuantityField('depth', 'at its middle', Kind::Distance, 0.1, 50.0))->required(),
             )),
-            new QuantityField('eye_height', 'default '.Sight::EYE_M.' m', Kind::Distance, 0.5, 3.5),
+            new QuantityField('eye_height', 'default '.Sight::EYE_M.' m, '.Sight::HIGH_EYE_M.' m in a long vehicle', Kind::Distance, 0.5, 3.5),
             new QuantityField('target_height', 'of what must be seen; default '.Sight::TARGET_M.' m, the tail lights of a car', Kind::Distance, 0.0, 4.0),
         ];
     }
@@ -78,9 +79,10 @@ final class SightFields
         ];
     }
 
-    private static function eye(Values $input): float
+    /** As it was said, or as high as it is in the vehicle; m above the road. */
+    public static function eye(Values $input): float
     {
-        return $input->distance('eye_height')?->inMetres() ?? Sight::EYE_M;
+        return $input->distance('eye_height')?->inMetres() ?? Handling::of(VehicleField::read($input))->eyeMetres;
     }
 
     private static function target(Values $input): float

@@ -28,7 +28,7 @@ final class SightNeeded
     public static function at(Speed $limit, Values $input, RulePack $pack): array
     {
         $surface = CommonFields::surface($input);
-        $stop = Stopping::from($limit, StoppingModel::of($pack), $surface, CommonFields::gradient($input))->totalMetres() ?? INF;
+        $stop = Stopping::from($limit, StoppingModel::in(VehicleField::read($input), $pack), $surface, CommonFields::gradient($input))->totalMetres() ?? INF;
 
         return [
             Purpose::Stop->value => $stop,

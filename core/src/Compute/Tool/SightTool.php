@@ -28,7 +28,7 @@ use NobleTurn\Core\Sight\IntoTheDip;
 use NobleTurn\Core\Sight\PastTheVehicle;
 use NobleTurn\Core\Sight\Purpose;
 use NobleTurn\Core\Sight\Sight;
-use NobleTurn\Core\Vehicle\Corner;
+use NobleTurn\Core\Vehicle\Handling;
 
 /** How much of the road is seen, and how fast one may come for it. */
 final class SightTool implements Tool
@@ -81,6 +81,7 @@ final class SightTool implements Tool
             'message' => Out::text('sentence for the user'),
             'seen_m' => Out::number('the least that is seen of the road on the way; null where nothing hides it', nullable: true),
             'seen_by' => Out::choice(array_keys(self::WHERE), 'what leaves the least; null where nothing hides the road', nullable: true),
+            'eye_m' => Out::number('our eyes above the road'),
             ...self::speeds('come_at', 'no faster than this: for what is seen, and for the bend; null where nothing asks for it'),
             ...self::speeds('stop_within', 'from this speed one stops within it, at most '.self::MOST_MPS.' m/s; null where nothing hides the road'),
             ...self::speeds('meet_within', 'the same within half of it'),
@@ -114,9 +115,11 @@ final class SightTool implements Tool
         $pack = CommonFields::pack($input);
         $sight = self::sight($input);
         $limit = $input->speed('limit');
+        $vehicle = VehicleField::read($input);
+        $model = StoppingModel::in($vehicle, $pack);
         $stops = static fn (float $metres): ?float => is_infinite($metres) ? null : min(
             self::MOST_MPS,
-            Stopping::speedWithin($metres, StoppingModel::of($pack), CommonFields::surface($input), CommonFields::gradient($input)),
+            Stopping::speedWithin($metres, $model, CommonFields::surface($input), CommonFields::gradient($input)),
         );
         $least = $sight->leastMetres();
         $stop = $stops($least);
@@ -129,7 +132,7 @@ final class SightTool implements Tool
         $along = $sight->along(min(1000.0, 50.0 * ceil($most / 50.0)), self::STEPS);
         $within = ($input->flag('narrow') ?? false) ? $stops($least / 2.0) : $stop;
         $radius = $input->distance('bend_radius')?->inMetres();
-        $round = $radius === null ? null : RoadSpeed::round($radius, CommonFields::surface($input));
+        $round = $radius === null ? null : RoadSpeed::round($radius, CommonFields::surface($input), Handling::of($vehicle)->sidewaysMps2);
         // In our lane behind a vehicle there is the gap to it, not the view past it.
         $comeAt = $sight->worst() === 'vehicle' ? $round : ($within === null || $round === null ? $within ?? $round : min($within, $round));
         $verdict = match (true) {
@@ -143,6 +146,7 @@ final class SightTool implements Tool
             'message' => self::message($sight, $within, $round, $needed[Purpose::Overtake->value] ?? null, $input, $pack),
             'seen_m' => is_infinite($least) ? null : round($least, 2),
             'seen_by' => $sight->worst(),
+            'eye_m' => SightFields::eye($input),
             ...self::headline('come_at', $comeAt, $pack),
             ...self::headline('stop_within', $stop, $pack),
             ...self::headline('meet_within', $stops($least / 2.0), $pack),
@@ -158,8 +162,9 @@ final class SightTool implements Tool
         ], [
             ...SightFields::assumptions($input),
             ...($round === null
-                ? [] : [new Assumption('sideways acceleration that is comfortable', Corner::COMFORTABLE_SIDEWAYS, 'm/s2', Source::assumed())]),
-            new Assumption('stopping', StoppingModel::of($pack)->name, '', StoppingModel::of($pack)->source),
+                ? [] : [new Assumption('sideways acceleration that is comfortable', Handling::of($vehicle)->sidewaysMps2, 'm/s2', Source::assumed())]),
+            new Assumption('stopping', $model->name, '', $model->source),
+            ...Handling::of($vehicle)->assumptions(),
             ...($input->has('vehicle_ahead')
                 ? [new Assumption('eyes towards the middle of the road from the middle of the car', PastTheVehicle::EYE_ASIDE_M, 'm', Source::assumed())] : []),
             ...($limit === null ? [] : SightNeeded::assumptions($input)),

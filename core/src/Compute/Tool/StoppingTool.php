@@ -53,13 +53,14 @@ final class StoppingTool implements Tool
             new QuantityField('seen', 'how far ahead what we stop for stands when it is seen', Kind::Distance, 0.0, 1000.0),
             new QuantityField('reaction', 'own reaction time', Kind::Duration, 0.0, 10.0),
             new QuantityField('decel', 'own deceleration on a dry level road', Kind::Acceleration, 0.1, 12.0),
+            VehicleField::field(),
         );
     }
 
     public function output(): array
     {
         return [
-            'thinking_m' => Out::number('travelled while reacting'),
+            'thinking_m' => Out::number('travelled before the brakes act: while reacting, and of a long vehicle until the air is there'),
             'braking_m' => Out::number('travelled while braking; null where the hill pulls harder than the brakes hold', nullable: true),
             'total_m' => Out::number('both; null where the car does not stop', nullable: true),
             'total_s' => Out::number('reaction and braking time', nullable: true),
@@ -67,7 +68,8 @@ final class StoppingTool implements Tool
                 static fn (array $schema): array => ['type' => ['number', 'null']] + $schema,
                 CommonFields::headlineSpeedSchema('reached_at', 'so fast what was seen is reached; 0 where one stops before it, null where it was not said'),
             ),
-            'decel_mps2' => Out::number('mean deceleration with surface and gradient; negative where the car gains speed'),
+            'decel_mps2' => Out::number('mean deceleration with surface and gradient; negative where one gains speed'),
+            'our_length_m' => Out::number('of our vehicle'),
         ];
     }
 
@@ -90,6 +92,7 @@ final class StoppingTool implements Tool
                 ? ['reached_at_mps' => null, "reached_at_{$pack->speedUnit()->value}" => null]
                 : CommonFields::headlineSpeed('reached_at', $stopping->speedAfter($seen->inMetres()), $pack)),
             'decel_mps2' => round($stopping->decelerationMps2, 4),
+            'our_length_m' => VehicleField::read($input)->length->inMetres(),
         ], [
             new Assumption('model', $model->name, '', $model->source),
             new Assumption('reaction time', round($model->reactionSeconds, 3), 's', $model->source),
@@ -109,14 +112,17 @@ final class StoppingTool implements Tool
             throw BadInput::field($reaction !== null ? 'reaction_s' : 'decel_mps2', "must not be given beside model {$asked}.");
         }
 
+        $vehicle = VehicleField::read($input);
+
         return match ($asked) {
-            'aashto' => StoppingModel::aashto(),
+            'aashto' => StoppingModel::aashto()->inVehicle($vehicle),
+            // What somebody measured is of the vehicle they measured it in.
             'own' => StoppingModel::own(
                 $reaction ?? throw BadInput::field('reaction_s', 'is missing: model own needs it.'),
                 $decel ?? throw BadInput::field('decel_mps2', 'is missing: model own needs it.'),
             ),
-            'highway-code' => StoppingModel::highwayCode(),
-            default => StoppingModel::of($pack),
+            'highway-code' => StoppingModel::highwayCode()->inVehicle($vehicle),
+            default => StoppingModel::in($vehicle, $pack),
         };
     }
 }

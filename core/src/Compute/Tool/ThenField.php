@@ -33,7 +33,7 @@ final class ThenField
     private const OF_THE_FIRST = [
         'routine', 'line_speed', 'turn_radius', 'control', 'view', 'view_from', 'room', 'openings', 'parked', 'exit', 'light', 'one_way', 'then',
         'passing_on', 'speed', 'sign', 'junction', 'road_met', 'path_before', 'view_beyond', 'sight_left', 'sight_right', 'cycle_box', 'sight_ahead',
-        'bend', 'crest',
+        'bend', 'crest', 'dip',
     ];
 
     /** So many in a row at the most. */

@@ -21,7 +21,8 @@ final class WaySight
         }
         $ahead = RoadAheadField::read($in);
 
-        return ($ahead->curve === null ? [] : self::bend($ahead->curve)) + ($ahead->crest === null ? [] : self::crest($ahead->crest));
+        return ($ahead->curve === null ? [] : self::bend($ahead->curve)) + ($ahead->crest === null ? [] : self::crest($ahead->crest))
+            + ($ahead->dip === null ? [] : ['dip' => ['length_m' => round($ahead->dip->lengthMetres(), 2), 'depth_m' => $ahead->dip->depthMetres]]);
     }
 
     /** @return array<string, float> a bend hides nothing where one sees across it */

@@ -99,6 +99,7 @@ final class DoesNotFit implements Clash
                     $say($fitted->approach->ahead->crest?->seenMetres(Handling::of($fitted->approach->vehicle)->eyeMetres) ?? 0.0), self::orHalf($fitted),
                 ),
             ],
+            Obstacle::Dip => $this->dip($fitted),
             Obstacle::Parked => [
                 'position done before firm braking', $fitted->clearOfParkedMetres(), null,
                 sprintf('The parked cars are only clear at %s, too near to regain the place before firm braking.', $say($fitted->clearOfParkedMetres() ?? 0.0)),
@@ -109,6 +110,23 @@ final class DoesNotFit implements Clash
     private static function orHalf(Chain $fitted): string
     {
         return RoadSpeed::isForOne($fitted->approach) ? ' than half of it: the road is too narrow for two, and somebody may come' : '';
+    }
+
+    /** @return array{string, ?float, ?float, string} */
+    private function dip(Chain $fitted): array
+    {
+        $say = $fitted->approach->pack->lengthUnit()->place(...);
+        $eye = Handling::of($fitted->approach->vehicle)->eyeMetres;
+        $dip = $fitted->approach->ahead->dip;
+        $from = $dip?->leastFromMetres($eye);
+
+        return [
+            'stop within what is seen before the dip', $from, null,
+            sprintf(
+                'The dip at %s can swallow a car: from %s no more than %s are seen, and at the speed one would have there stopping takes more%s.',
+                $say($dip->farMetres ?? 0.0), $say($from ?? 0.0), $say($dip?->seenMetres($eye) ?? 0.0), self::orHalf($fitted),
+            ),
+        ];
     }
 
     /** @return array{string, ?float, ?float, string} */

@@ -5,19 +5,21 @@ import { Body, Mark, RoadFrame } from '@/road/RoadFrame';
 import { speedWords } from '@/rules/speed';
 import { spoken } from '@/strip/words';
 import { Check } from '@/ui/Check';
+import { VehicleChoice } from '@/vehicles/VehicleChoice';
 import { Big, BenchPage } from './BenchPage';
 import { AmberSlider, MetresSlider, SlopeSlider, SpeedSlider, SurfaceSelect } from './sliders';
-import { usePage } from './useBench';
+import { useBench } from './useBench';
 
 const HEADS = { stop: 'Stop', go: 'Go on', neither: 'Neither fits: stop, if it is safe' };
 const FARTHEST = 150;
 
 /** A light that turns amber: stop or go on, and the stretch of road where neither fits. */
 export function AmberBench() {
-    const { rules, state, set, differs, field } = usePage('amber');
+    const { rules, state, set, differs, vehicle, field } = useBench('amber');
     const unit = rules.length_unit;
     const inputs = {
         pack: rules.pack,
+        vehicle,
         [field('speed')]: state.speed,
         surface: state.surface as NonNullable<AmberAsked['surface']>,
         gradient: state.slope / 100,
@@ -40,9 +42,10 @@ export function AmberBench() {
                 </>
             }
             rarely={{
-                said: differs('slope', 'amber'),
+                said: differs('vehicle', 'slope', 'amber'),
                 controls: (
                     <>
+                        <VehicleChoice value={state.vehicle} onChange={(next) => set({ vehicle: next })} />
                         <SlopeSlider value={state.slope} onChange={(slope) => set({ slope })} />
                         <AmberSlider value={state.amber} onChange={(amber) => set({ amber })} />
                     </>
@@ -58,7 +61,7 @@ export function AmberBench() {
                         onDistance={(distance) => set({ distance: Math.round(Math.max(0, Math.min(FARTHEST, distance))) })}
                     />
                     <dl className="grid grid-cols-2 gap-3 sm:grid-cols-4">
-                        <Big label="Go on, nearer than" value={data.point_of_no_return_m === null ? '–' : spoken(data.point_of_no_return_m, unit)} />
+                        <Big label="Stop, farther than" value={data.point_of_no_return_m === null ? '–' : spoken(data.point_of_no_return_m, unit)} />
                         <Big label="Over before red, nearer than" value={spoken(data.covered_by_amber_m, unit)} />
                         <Big label="Neither, at this speed" value={stretch(data, unit)} />
                         <Big label="None of it at" value={speedWords(data.vanishing_speed_mps, rules.speed_unit)} unit="and below" />
@@ -119,7 +122,7 @@ function AmberPicture({
                         )}
                         <Mark x={x(Math.min(far, covered))} top={22} bottom={86} text="over before red, from here on" end={x(covered) > width / 2} strong />
                         <Draggable perMetre={perMetre} onDrag={(by) => onDistance(distance - by)}>
-                            <Body x={x(distance)} y={62} long={Math.max(18, 4.2 * perMetre)} ours />
+                            <Body x={x(distance)} y={62} long={Math.max(18, answer.our_length_m * perMetre)} ours />
                         </Draggable>
                     </>
                 );

@@ -29,6 +29,8 @@ const metres = (value: number) => `${value.toFixed(1)} m`;
 export function SightBench() {
     const { rules, state, set, vehicle, field, differs } = useBench('sight');
     const hides: Hides = state.hides in HIDES ? (state.hides as Hides) : 'bend';
+    // As high as they are in the vehicle, until somebody says otherwise.
+    const heights = { ...(state.eye > 0 ? { eye_height_m: state.eye } : {}), target_height_m: state.target };
     const inputs: SightAsked = {
         pack: rules.pack,
         practice: rules.practice,
@@ -39,13 +41,13 @@ export function SightBench() {
         ...(state.narrow ? { narrow: true } : {}),
         ...{
             bend: { bend_radius_m: state.radius, offset_m: state.offset, bend_angle_deg: state.angle },
-            crest: { crest: { length_m: state.rounded, gradient_change: state.change / 100 }, eye_height_m: state.eye, target_height_m: state.target },
-            dip: { dip: { length_m: state.length, depth_m: state.depth }, eye_height_m: state.eye, target_height_m: state.target },
+            crest: { crest: { length_m: state.rounded, gradient_change: state.change / 100 }, ...heights },
+            dip: { dip: { length_m: state.length, depth_m: state.depth }, ...heights },
             vehicle: { vehicle_ahead: { distance_m: state.gap, width_m: state.wide, aside_m: state.aside } },
         }[hides],
     };
     const { data, error } = useCompute('sight', inputs);
-    const metre = (label: string, name: 'offset' | 'depth' | 'wide' | 'aside' | 'eye' | 'target', min: number, max: number, step: number) => (
+    const metre = (label: string, name: 'offset' | 'depth' | 'wide' | 'aside' | 'target', min: number, max: number, step: number) => (
         <Slider label={label} value={state[name]} min={min} max={max} step={step} fine={step} words={metres} onChange={(value) => set({ [name]: value })} />
     );
     const long = (label: string, name: 'radius' | 'rounded' | 'length' | 'gap', min: number, max: number) => (
@@ -119,7 +121,18 @@ export function SightBench() {
                         <SlopeSlider value={state.slope} onChange={(slope) => set({ slope })} />
                         {(hides === 'crest' || hides === 'dip') && (
                             <>
-                                {metre('Our eyes', 'eye', 0.8, 2.8, 0.1)}
+                                {data && (
+                                    <Slider
+                                        label="Our eyes"
+                                        value={state.eye || data.eye_m}
+                                        min={0.8}
+                                        max={2.8}
+                                        step={0.1}
+                                        fine={0.1}
+                                        words={metres}
+                                        onChange={(eye) => set({ eye })}
+                                    />
+                                )}
                                 {metre('What must be seen is high', 'target', 0, 3, 0.1)}
                             </>
                         )}
@@ -190,7 +203,7 @@ function where({ enough, short_from_m: from, short_to_m: to }: SightAnswer['purp
     return from === to ? place(from) : `${place(from)} to ${place(to)}`;
 }
 
-type Shown = Record<'radius' | 'offset' | 'angle' | 'rounded' | 'change' | 'length' | 'depth' | 'gap' | 'wide' | 'aside' | 'eye' | 'target' | 'from', number>;
+type Shown = Record<'radius' | 'offset' | 'angle' | 'rounded' | 'change' | 'length' | 'depth' | 'gap' | 'wide' | 'aside' | 'target' | 'from', number>;
 
 /** What hides the road, and the view from where we are. */
 function View({ answer, hides, state, keeps }: { answer: SightAnswer; hides: Hides; state: Shown; keeps: 'left' | 'right' }) {
@@ -210,7 +223,7 @@ function View({ answer, hides, state, keeps }: { answer: SightAnswer; hides: Hid
                             {...shared}
                             road={(along) => crestHeight(state.rounded, state.change / 100, along)}
                             long={state.rounded}
-                            eye={state.eye}
+                            eye={answer.eye_m}
                             target={state.target}
                         />
                     )}
@@ -219,7 +232,7 @@ function View({ answer, hides, state, keeps }: { answer: SightAnswer; hides: Hid
                             {...shared}
                             road={(along) => dipHeight(state.length, state.depth, along)}
                             long={state.length}
-                            eye={state.eye}
+                            eye={answer.eye_m}
                             target={state.target}
                         />
                     )}

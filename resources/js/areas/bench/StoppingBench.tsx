@@ -7,20 +7,22 @@ import { DataTable } from '@/ui/DataTable';
 import { Field } from '@/ui/Field';
 import { Options } from '@/ui/Options';
 import { Slider } from '@/ui/Slider';
+import { VehicleChoice } from '@/vehicles/VehicleChoice';
 import { Big, BenchPage } from './BenchPage';
 import { MetresSlider, SlopeSlider, SpeedSlider, SurfaceSelect } from './sliders';
-import { usePage } from './useBench';
+import { useBench } from './useBench';
 
 const MODELS = { '': 'As taught here', 'highway-code': '0.7 s and 6.6 m/s²', aashto: '2.5 s and 3.4 m/s², as roads are designed', own: 'Our own' };
 type Model = keyof typeof MODELS;
 
 /** Thinking and braking, what surface and hill make of it, and how fast one would still be where it had to be over. */
 export function StoppingBench() {
-    const { rules, state, set, differs, field } = usePage('stopping');
+    const { rules, state, set, differs, vehicle, field } = useBench('stopping');
     const unit = rules.length_unit;
     const model: Model = state.model in MODELS ? (state.model as Model) : '';
     const inputs = {
         pack: rules.pack,
+        vehicle,
         surface: state.surface as NonNullable<StoppingAsked['surface']>,
         gradient: state.slope / 100,
         seen_m: state.seen,
@@ -40,8 +42,8 @@ export function StoppingBench() {
                     head: total === null ? 'The brakes do not hold' : `${spoken(total, unit)} to stop`,
                     says:
                         total === null
-                            ? 'On this hill and surface the car does not stop: another road.'
-                            : `${spoken(data.thinking_m, unit)} before the foot acts, ${spoken(data.braking_m ?? 0, unit)} braking, ${(data.total_s ?? 0).toFixed(1)} s in all.`,
+                            ? 'On this hill and surface one does not stop: another road.'
+                            : `${spoken(data.thinking_m, unit)} before the brakes act, ${spoken(data.braking_m ?? 0, unit)} braking, ${(data.total_s ?? 0).toFixed(1)} s in all.`,
                 }
             }
             asked={{ tool: 'stopping', inputs: { ...inputs, [field('speed')]: state.speed } }}
@@ -56,9 +58,10 @@ export function StoppingBench() {
                 </>
             }
             rarely={{
-                said: differs('model', 'reaction', 'brake'),
+                said: differs('vehicle', 'model', 'reaction', 'brake'),
                 controls: (
                     <>
+                        <VehicleChoice value={state.vehicle} onChange={(next) => set({ vehicle: next })} />
                         <Field label="Figures of">
                             <select value={model} onChange={(event) => set({ model: event.target.value })}>
                                 <Options of={MODELS} />
@@ -94,11 +97,18 @@ export function StoppingBench() {
         >
             {data && total !== null && (
                 <div className="grid gap-4">
-                    <StopPicture thinking={data.thinking_m} total={total} usual={usual} unit={unit} message={`${spoken(total, unit)} to stop`} />
+                    <StopPicture
+                        thinking={data.thinking_m}
+                        total={total}
+                        usual={usual}
+                        long={data.our_length_m}
+                        unit={unit}
+                        message={`${spoken(total, unit)} to stop`}
+                    />
                     <div className="grid gap-x-8 gap-y-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.3fr)]">
                         <div className="grid content-start gap-3">
                             <dl className="grid grid-cols-2 gap-3">
-                                <Big label="Before the foot acts" value={spoken(data.thinking_m, unit)} />
+                                <Big label="Before the brakes act" value={spoken(data.thinking_m, unit)} />
                                 <Big label="Braking" value={spoken(data.braking_m ?? 0, unit)} />
                             </dl>
                             {data.reached_at_mps !== null && (
@@ -109,7 +119,7 @@ export function StoppingBench() {
                                     ) : (
                                         <>
                                             is reached at <strong>{speedWords(data.reached_at_mps, rules.speed_unit)}</strong>
-                                            {data.thinking_m >= state.seen ? ', before the foot has acted.' : ', while braking.'}
+                                            {data.thinking_m >= state.seen ? ', before the brakes have acted.' : ', while braking.'}
                                         </>
                                     )}
                                 </p>
@@ -139,11 +149,21 @@ export function StoppingBench() {
     );
 }
 
+interface Stop {
+    thinking: number;
+    total: number;
+    usual: number | null;
+    /** Of our vehicle, m. */
+    long: number;
+    unit: 'm' | 'ft';
+    message: string;
+}
+
 /** The way to a stop in its two parts, and where it would end on a dry level road. */
-function StopPicture({ thinking, total, usual, unit, message }: { thinking: number; total: number; usual: number | null; unit: 'm' | 'ft'; message: string }) {
+function StopPicture({ thinking, total, usual, long, unit, message }: Stop) {
     const far = Math.max(total, usual ?? 0) * 1.12 + 4;
     return (
-        <RoadFrame from={-6} to={far} height={110} unit={unit} zero="seen" label={message}>
+        <RoadFrame from={-long - 2} to={far} height={110} unit={unit} zero="seen" label={message}>
             {({ x, perMetre, width }) => (
                 <>
                     <rect x={0} y={40} width={width} height={44} fill="var(--road)" />
@@ -154,7 +174,7 @@ function StopPicture({ thinking, total, usual, unit, message }: { thinking: numb
                     {usual !== null && Math.abs(usual - total) > 0.5 && (
                         <Mark x={x(usual)} top={84} bottom={104} text="dry and level" end={x(usual) > width - 110} />
                     )}
-                    <Body x={x(0)} y={62} long={Math.max(12, 4.2 * perMetre)} ours />
+                    <Body x={x(0)} y={62} long={Math.max(12, long * perMetre)} ours />
                 </>
             )}
         </RoadFrame>

@@ -41,6 +41,18 @@ describe('stopping', () => {
         expect(screen.getByRole('region', { name: 'Other speeds' }).querySelectorAll('tbody tr')).toHaveLength(6);
     });
 
+    it('asks of the vehicle that is chosen, and draws it as long as it is told', async () => {
+        const asked = served('stopping');
+        const { container } = show(<StoppingBench />, 'instructor', '/bench/stopping?vehicle=rigid-lorry&speed=30&surface=wet');
+        await waitFor(() => expect(asked().every(({ vehicle }) => vehicle === 'rigid-lorry')).toBe(true));
+        expect(asked().length).toBeGreaterThan(0);
+        const ours = () => container.querySelector('g[transform] > circle')!.parentElement!.querySelector('rect')!;
+        await waitFor(() => expect(ours()).toBeTruthy());
+        const perMetre = Number(ours().getAttribute('width')) / stopping.find((one) => one.at === 30)!.our_length_m;
+        expect(perMetre).toBeGreaterThan(2);
+        expect(container.textContent).toContain('Before the brakes act');
+    });
+
     it('asks with own figures only where they are chosen', async () => {
         const asked = served('stopping');
         show(<StoppingBench />, 'instructor', '/bench/stopping?model=own&reaction=1.5&brake=5');
@@ -100,6 +112,12 @@ describe('amber', () => {
         const { stretch } = amber[0]!;
         await waitFor(() => expect(container.textContent).toContain(`${Math.round(stretch!.to_m)} m to ${Math.round(stretch!.from_m!)} m`));
         expect(container.querySelector('rect[stroke-dasharray="8 5"]')).toBeTruthy();
+    });
+
+    it('asks of the vehicle that is chosen', async () => {
+        const asked = served('amber');
+        show(<AmberBench />, 'instructor', '/bench/amber?vehicle=rigid-lorry');
+        await waitFor(() => expect(asked()[0]).toMatchObject({ vehicle: 'rigid-lorry' }));
     });
 });
 

@@ -1,5 +1,7 @@
-import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
+import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { afterEach, describe, expect, it, vi } from 'vitest';
+import { dipHeight } from '@/road/sight/geometry';
+import { HillView } from '@/road/sight/HillView';
 import { answer, server, show, tool } from '@/testing/answers';
 import { SightBench } from './SightBench';
 
@@ -69,6 +71,33 @@ describe('the page sight', () => {
         await waitFor(() => expect(screen.getAllByRole('status')[0]!.textContent).toBe(`${Math.round(past.seen_m!)} m seen past it`));
         expect(container.textContent).toContain('to overtake');
         expect(container.textContent).not.toContain('One stops within it from');
+    });
+
+    it('keeps eyes and target on the picture, however high they are and wherever one stands', () => {
+        for (const eye of [0.8, 1.08, 2.33, 2.8])
+            for (const target of [0, 0.6, 3])
+                for (const toGo of [-60, 0, 40, 150]) {
+                    const road = (along: number) => dipHeight(120, 3, along);
+                    const { container } = render(
+                        <svg>
+                            <HillView road={road} long={120} {...{ eye, target, toGo }} seen={70} width={600} height={230} />
+                        </svg>,
+                    );
+                    const ends = [...container.querySelectorAll('circle')].map((one) => Number(one.getAttribute('cy')));
+                    expect(ends).toHaveLength(2);
+                    for (const y of ends) expect(y, `${eye} ${target} ${toGo}`).toBeGreaterThan(8);
+                    cleanup();
+                }
+    });
+
+    it('leaves it to the core how high our eyes are in the vehicle, until somebody says so', async () => {
+        const { asked } = open('/bench/sight?hides=crest&vehicle=rigid-lorry', 'tool-sight-crest');
+        await waitFor(() => expect(asked()).toMatchObject({ vehicle: 'rigid-lorry', target_height_m: 0.6 }));
+        expect(asked()).not.toHaveProperty('eye_height_m');
+        fireEvent.click(await screen.findByText('More that can matter'));
+        expect((await screen.findByLabelText<HTMLInputElement>('Our eyes, typed')).value).toBe(`${answer('tool-sight-crest').eye_m.toFixed(1)} m`);
+        fireEvent.click(screen.getByRole('button', { name: 'Our eyes: more' }));
+        await waitFor(() => expect(asked()).toHaveProperty('eye_height_m'));
     });
 
     it('draws a crest from the side, with eyes and target above the road', async () => {

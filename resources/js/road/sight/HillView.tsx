@@ -19,7 +19,9 @@ export function HillView({ road, long, eye, target, toGo, seen, width, height }:
     const [from, to] = [Math.min(us, 0) - 15, Math.max(long, us + shown) + 25];
     const places = Array.from({ length: STEPS + 1 }, (_, i) => from + ((to - from) * i) / STEPS);
     const heights = places.map(road);
-    const [low, high] = [Math.min(...heights), Math.max(...heights) + 1.6];
+    // From a lorry's cab one looks from higher up than any top of the road.
+    const highest = Math.max(Math.max(...heights) + 1.6, road(us) + eye + 0.3, road(us + shown) + target + 0.3);
+    const [low, high] = [Math.min(...heights), highest];
     const x = (along: number) => ((along - from) / (to - from)) * width;
     const y = (metres: number) => height - 20 - ((metres - low) / Math.max(high - low, 2)) * (height - 46);
     const line = (points: number[]) => points.map((along) => `${x(along).toFixed(1)},${y(road(along)).toFixed(1)}`).join(' L');

@@ -108,7 +108,7 @@ export function ArmForm({ draft, arm, site, measured, offers, errors, onChange, 
                                 <LengthField {...of} measured={measured} name="turn_radius_m" label="How tight the turn is" hint="Radius of the car’s path" />
                             </>
                         )}
-                        <LengthField {...of} measured={measured} name="sight_ahead_m" label="Seen ahead on the way" hint="A bend, a crest, a hedge" />
+                        <LengthField {...of} measured={measured} name="sight_ahead_m" label="Seen ahead on the way" hint="A bend, a crest, a dip, a hedge" />
                         <LengthField {...of} measured={measured} name="room_m" label="Room before it" hint="Only where it is short" />
                         <LengthField {...of} measured={measured} name="road_width_m" label="Width of the road" />
                         {draft.kind === 'junction' && (arm.control === 'give-way' || arm.control === 'stop') && (
@@ -184,6 +184,7 @@ const RARELY = [
     'light',
     'bend',
     'crest',
+    'dip',
     'openings',
     'parked',
 ] as const;

@@ -110,6 +110,11 @@ describe('a road of a site in words and numbers', () => {
         expect(crest.getAllByText('Still to be said')).toHaveLength(1);
         fireEvent.click(screen.getByRole('button', { name: 'Take the crest away' }));
         expect(said()).not.toHaveProperty('crest');
+        fireEvent.click(screen.getByRole('button', { name: 'A dip on the way' }));
+        type('Deep at its middle, m', '2.5');
+        expect(said().dip).toEqual({ from_m: 120, to_m: 70, depth_m: 2.5 });
+        fireEvent.click(screen.getByRole('button', { name: 'Take the dip away' }));
+        expect(said()).not.toHaveProperty('dip');
         fireEvent.click(screen.getByRole('button', { name: 'Parked cars' }));
         fireEvent.click(screen.getByRole('button', { name: 'Parked cars, one more' }));
         const cars = within(screen.getByRole('region', { name: 'Cars parked before the line' }));
