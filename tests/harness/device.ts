@@ -75,7 +75,7 @@ export class Device {
 
     /** Opens a page: what waits on the device is read and sent; of the old page nothing is left but that. */
     async open(): Promise<void> {
-        await this.whenReached(this.read);
+        this.lesson = await this.wire.reached<Lesson>('GET', `lessons/${this.lessonId}`);
         this.presses = [];
         this.hub = [];
         this.pages = [this.newPage()];
@@ -152,19 +152,6 @@ export class Device {
     private add(events: NewEvent[]): void {
         for (const event of events) (event.kind === 'round' ? this.made.rounds : this.made.marks).add(event.kind === 'round' ? event.round.id : event.mark.id);
         this.queue.add(...events);
-    }
-
-    /** Until the server can be reached again. */
-    async whenReached(work: () => Promise<unknown>): Promise<void> {
-        for (let i = 0; i < 200; i++) {
-            try {
-                await work();
-                return;
-            } catch {
-                await new Promise((done) => setTimeout(done, 100));
-            }
-        }
-        throw new Error('The server did not come back.');
     }
 }
 

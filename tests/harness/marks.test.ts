@@ -65,7 +65,7 @@ test.each(Array.from({ length: LESSONS }, (_, i) => i))(
     async (nth) => {
         const tablet = await signedIn();
         const phone = await signedIn();
-        const ask = tablet.wire.ask.bind(tablet.wire);
+        const read = tablet.wire.reached.bind(tablet.wire);
         const { learner, lesson: made } = await newLesson(tablet.wire);
         const weather = new Weather(env('NOBLE_TURN_RUN'), chance(11 + 1000 * nth));
         const devices = [tablet, phone].map(({ wire, user }, i) => new Device(wire, weather, user, made.id, chance(100 + i + 1000 * nth)));
@@ -102,7 +102,7 @@ test.each(Array.from({ length: LESSONS }, (_, i) => i))(
             }
         }
 
-        const lesson = await ask<Lesson>('GET', `lessons/${made.id}`);
+        const lesson = await read<Lesson>('GET', `lessons/${made.id}`);
         const stored = lesson.rounds.flatMap((round) => round.marks.map((mark) => mark.id));
         const sent = devices.flatMap((device) => [...device.made.marks]);
         const waiting = devices.reduce((sum, device) => sum + device.waiting, 0);
@@ -133,7 +133,7 @@ test.each(Array.from({ length: LESSONS }, (_, i) => i))(
         for (const fault of FAULTS) expect(weather.happened.get(fault) ?? 0, fault).toBeGreaterThan(0);
         expect(new Set(lesson.rounds.map((round) => round.id))).toEqual(new Set(devices.flatMap((device) => [...device.made.rounds])));
         // Every device that reads the log counts as the server does.
-        const { tallies } = await ask<{ tallies: { routine: string; step: string; counts: Record<Outcome, number> }[] }>('GET', `learners/${learner.id}`);
+        const { tallies } = await read<{ tallies: { routine: string; step: string; counts: Record<Outcome, number> }[] }>('GET', `learners/${learner.id}`);
         const record = Object.fromEntries(
             tallies.flatMap(({ routine, step, counts }) =>
                 Object.entries(counts).flatMap(([outcome, n]) => (n > 0 ? [[`${routine} ${step} ${outcome}`, n]] : [])),

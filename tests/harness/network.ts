@@ -17,6 +17,18 @@ export class Wire {
         return (answer.status === 204 ? undefined : await answer.json()) as T;
     }
 
+    /** As `ask`, again and again until the server can be reached: one that was killed a moment ago is being begun anew. */
+    async reached<T>(method: string, path: string): Promise<T> {
+        for (let i = 0; i < 200; i++) {
+            try {
+                return await this.ask<T>(method, path);
+            } catch {
+                await new Promise((done) => setTimeout(done, 100));
+            }
+        }
+        throw new Error('The server did not come back.');
+    }
+
     private async once(method: string, path: string, body?: unknown): Promise<Response> {
         let answer: Response;
         try {
