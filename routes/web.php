@@ -228,16 +228,17 @@ Route::prefix('api')->group(function (): void {
             Route::post('vehicles/{vehicle}/restore', [VehicleController::class, 'restore'])->whereUuid('vehicle');
         });
 
-        $may(Right::ReadSchool)->group(function (): void {
+        $found = Kept::class.':'.Kept::FOUND;
+        $may(Right::ReadSchool)->group(function () use ($found): void {
             Route::get('sites/{site}/past', [SiteController::class, 'past']);
-            Route::get('school/learners', [SchoolController::class, 'learners']);
+            Route::get('school/learners', [SchoolController::class, 'learners'])->middleware($found);
             Route::get('school/remedies', [SchoolController::class, 'remedies'])->middleware(Kept::class);
             Route::get('school/tests', [SchoolController::class, 'tests']);
-            Route::get('school/teaching', [SchoolController::class, 'teaching']);
+            Route::get('school/teaching', [SchoolController::class, 'teaching'])->middleware($found);
             Route::post('school/records', [SchoolController::class, 'bringUpToDate']);
         });
-        $may(Right::RunSchool)->group(function (): void {
-            Route::get('school/foretelling', [SchoolController::class, 'foretelling']);
+        $may(Right::RunSchool)->group(function () use ($found): void {
+            Route::get('school/foretelling', [SchoolController::class, 'foretelling'])->middleware($found);
             Route::get('school/texts', [TextController::class, 'settings']);
             Route::put('school/texts', [TextController::class, 'change']);
             Route::put('school/position', [SchoolController::class, 'position']);

@@ -25,9 +25,10 @@ final readonly class Outlook
      * What an outlook is worked out from, as one hash: where any of it changes, the kept one is old.
      *
      * @param  ?list<string>  $ids  learners; null for all of the school
+     * @param  ?array<string, string>  $marks  the hash of their marks, by learner, where it is known
      * @return array<string, string> by learner
      */
-    public function basis(?array $ids, \DateTimeImmutable $now): array
+    public function basis(?array $ids, \DateTimeImmutable $now, ?array $marks = null): array
     {
         $within = static fn ($rows) => ($ids === null ? $rows : $rows->whereIn('learner_id', $ids))->toBase();
         $tests = $within(BusyTime::query()->where('kind', 'test')->where('starts_at', '>', $now)->orderBy('starts_at')->orderBy('id'))
@@ -36,9 +37,9 @@ final readonly class Outlook
         $practice = $within(AccompaniedDrive::query())->groupBy('learner_id')
             ->selectRaw('learner_id, COUNT(*) AS drives, SUM(minutes) AS minutes, '.Basis::mixed('id').' AS mixed')->get()->keyBy('learner_id');
         $found = [];
-        foreach ($this->basis->of($ids, $now) as $id => $marks) {
+        foreach ($marks ?? $this->basis->of($ids, $now) as $id => $of) {
             $found[$id] = hash('sha256', json_encode(
-                [$marks, $tests->get($id), $passed->get($id), $practice->get($id)], JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE,
+                [$of, $tests->get($id), $passed->get($id), $practice->get($id)], JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE,
             ));
         }
 

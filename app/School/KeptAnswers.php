@@ -30,15 +30,18 @@ final class KeptAnswers
     {
     }
 
-    /** @return ?self null where nothing is kept */
-    public static function of(string $name, string $school): ?self
+    /**
+     * @param  string  $with  what the answer hangs on besides; a kept one of another is old
+     * @return ?self null where nothing is kept
+     */
+    public static function of(string $name, string $school, string $with = ''): ?self
     {
         $store = config('cache.kept');
         $memory = is_string($store) ? Cache::store($store) : (function_exists('apcu_enabled') && apcu_enabled() ? Cache::store('apc') : null);
 
         // The version is read before anything that the answer is made from.
         return $memory === null ? null : new self($memory, 'kept '.hash('xxh128', $name), implode(' ', [
-            SchoolVersion::of($school), Toolbox::VERSION, intdiv(now()->getTimestamp(), self::HALF_AN_HOUR),
+            SchoolVersion::of($school), Toolbox::VERSION, intdiv(now()->getTimestamp(), self::HALF_AN_HOUR), $with,
         ]));
     }
 

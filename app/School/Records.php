@@ -5,6 +5,8 @@ namespace App\School;
 use App\Jobs\BringUpToDate;
 use App\Marks\Basis;
 use App\Marks\Outlook;
+use App\Models\BusyTime;
+use App\Models\Lesson;
 use App\Models\SkillAnswer;
 use Illuminate\Bus\Batch;
 use Illuminate\Support\Facades\Bus;
@@ -27,10 +29,11 @@ final readonly class Records
     {
         $kept = SkillAnswer::query()->toBase()->get(['learner_id', 'stands_for', 'outlook_for'])->keyBy('learner_id');
         $now = now()->toDateTimeImmutable();
-        $outlooks = $this->outlook->basis(null, $now);
+        $basis = $this->basis->of(null, $now);
+        $outlooks = $this->outlook->basis(null, $now, $basis);
 
         return array_keys(array_filter(
-            $this->basis->of(null, $now),
+            $basis,
             static fn (string $marks, string $id): bool => $kept->get($id)?->stands_for !== $marks || $kept->get($id)->outlook_for !== $outlooks[$id],
             ARRAY_FILTER_USE_BOTH,
         ));
@@ -50,7 +53,7 @@ final readonly class Records
                 array_map(fn (array $part): BringUpToDate => new BringUpToDate($this->current->id(), $part), array_chunk($stale, self::AT_ONCE)),
             )
                 ->name('records')->allowFailures()->dispatch();
-            Cache::put($this->key(), $batch->id, now()->addDay());
+            Cache::put($this->key(), [$batch->id, count($stale)], now()->addDay());
 
             return $batch;
         }) ?: $this->goingOn();
@@ -62,6 +65,42 @@ final readonly class Records
         $batch = $this->last();
 
         return $batch === null || self::isOver($batch) ? null : $batch;
+    }
+
+    /**
+     * How far they are. While a batch is at work what is left is counted by its jobs: finding what is old takes longer than a learner.
+     *
+     * @return array{stale: int, progress: ?array{done: int, of: int}, failed: int} learners left to do, and jobs: at work, and failed a short while ago
+     */
+    public function state(): array
+    {
+        $batch = $this->goingOn();
+        if ($batch === null) {
+            return ['stale' => count($this->stale()), 'progress' => null, 'failed' => $this->failed()];
+        }
+        $left = max(1, $this->kept()[1] - self::AT_ONCE * $batch->processedJobs());
+
+        return ['stale' => $left, 'progress' => ['done' => $batch->processedJobs(), 'of' => $batch->totalJobs], 'failed' => $this->failed()];
+    }
+
+    /**
+     * What answers about all records hang on beside what is written: what was found in the background, and which lessons and tests are yet to come.
+     *
+     * @return ?string null while they change
+     */
+    public function stamp(): ?string
+    {
+        if ($this->goingOn() !== null || $this->failed() > 0) {
+            return null;
+        }
+        $next = static fn ($rows): mixed => $rows->where('starts_at', '>', now())->min('starts_at');
+
+        return hash('xxh128', json_encode([
+            SkillAnswer::query()->toBase()->selectRaw(
+                'COUNT(*) AS kept, '.Basis::summed('stands_for').' AS marks, '.Basis::summed('outlook_for').' AS outlooks',
+            )->first(),
+            $next(Lesson::query()), $next(BusyTime::query()->where('kind', 'test')), now()->format('Y-m-d'),
+        ], JSON_THROW_ON_ERROR));
     }
 
     /** How many jobs of the last batch failed, where that was a short while ago. */
@@ -80,9 +119,17 @@ final readonly class Records
 
     private function last(): ?Batch
     {
-        $id = Cache::get($this->key());
+        $id = $this->kept()[0];
 
-        return is_string($id) ? Bus::findBatch($id) : null;
+        return $id === null ? null : Bus::findBatch($id);
+    }
+
+    /** @return array{?string, int} the last batch, and how many learners it began with */
+    private function kept(): array
+    {
+        $kept = Cache::get($this->key());
+
+        return is_array($kept) && is_string($kept[0] ?? null) && is_int($kept[1] ?? null) ? [$kept[0], $kept[1]] : [null, 0];
     }
 
     private function key(): string

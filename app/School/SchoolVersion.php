@@ -21,7 +21,7 @@ final class SchoolVersion
 {
     /** What no answer of the application is made from, or only itself makes again. */
     private const UNREAD = [
-        'sessions', 'cache', 'cache_locks', 'jobs', 'job_batches', 'failed_jobs', 'migrations', 'skill_answers', 'told_lessons', 'school_versions',
+        'sessions', 'cache', 'cache_locks', 'jobs', 'job_batches', 'failed_jobs', 'migrations', 'skill_answers', 'school_versions',
     ];
 
     private const ALL = '';

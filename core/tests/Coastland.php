@@ -12,6 +12,7 @@ use NobleTurn\Core\Rules\ExitSigns;
 use NobleTurn\Core\Rules\Figure;
 use NobleTurn\Core\Rules\Flank;
 use NobleTurn\Core\Rules\LengthUnit;
+use NobleTurn\Core\Rules\LongGap;
 use NobleTurn\Core\Rules\NorthAmerica;
 use NobleTurn\Core\Rules\PeopleRule;
 use NobleTurn\Core\Rules\RulePack;
@@ -100,6 +101,11 @@ final readonly class Coastland implements RulePack
     public function numberRuleSource(): Source
     {
         return Source::commonPractice();
+    }
+
+    public function longGap(): LongGap
+    {
+        return LongGap::ByBrakes;
     }
 
     public function stoppingFigures(): StoppingFigures

@@ -15,6 +15,7 @@ use NobleTurn\Core\Rules\ExitSigns;
 use NobleTurn\Core\Rules\Flank;
 use NobleTurn\Core\Rules\GreatBritain;
 use NobleTurn\Core\Rules\LengthUnit;
+use NobleTurn\Core\Rules\LongGap;
 use NobleTurn\Core\Rules\PeopleRule;
 use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Rules\Source;
@@ -122,6 +123,11 @@ final readonly class MirroredBritain implements RulePack
     public function numberRuleSource(): Source
     {
         return $this->britain->numberRuleSource();
+    }
+
+    public function longGap(): LongGap
+    {
+        return $this->britain->longGap();
     }
 
     public function stoppingFigures(): StoppingFigures

@@ -2,6 +2,7 @@
 
 use App\Http\Middleware\Kept;
 use App\School\SchoolVersion;
+use Illuminate\Cache\ArrayStore;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route;
@@ -16,7 +17,10 @@ beforeEach(function (): void {
     config(['cache.kept' => 'array']);
     $this->kept = array_values(array_map(
         static fn ($route): string => substr($route->uri(), 4),
-        array_filter(Route::getRoutes()->getRoutes(), static fn ($route): bool => in_array(Kept::class, $route->gatherMiddleware(), true)),
+        array_filter(
+            Route::getRoutes()->getRoutes(),
+            static fn ($route): bool => preg_grep('/^'.preg_quote(Kept::class, '/').'(:|$)/', $route->gatherMiddleware()) !== [],
+        ),
     ));
 });
 afterEach(fn () => SchoolVersion::within(0));
@@ -33,6 +37,11 @@ it('gives what it would make anew, after every write there is', function (): voi
             return "{$uri} {$answer->status()} {$answer->getContent()}";
         }, $this->kept);
     };
+    // The first reading after marks came is noted, and so makes anew what was kept before.
+    $ask();
+    $before = $ask();
+    $kept = (fn () => $this->storage)->bindTo(Cache::store('array')->getStore(), ArrayStore::class)();
+    expect(count($kept))->toBeGreaterThan(5);
     $changed = 0;
     foreach (Routes::withBodies($ids) as $route => $body) {
         [$method, $uri] = Routes::addressed($route, $ids);
@@ -41,8 +50,10 @@ it('gives what it would make anew, after every write there is', function (): voi
         }
         DB::beginTransaction();
         SchoolVersion::within(DB::transactionLevel());
-        Cache::store('array')->flush();
-        $before = $ask();
+        // What was kept before: the same each time, since what is written is taken back.
+        (function () use ($kept): void {
+            $this->storage = $kept;
+        })->bindTo(Cache::store('array')->getStore(), ArrayStore::class)();
         $this->actingAs($world['owner'])->json($method, $uri, $body);
         $after = $ask();
         config(['cache.kept' => null]);
@@ -77,6 +88,62 @@ it('is really kept: a second time nothing is asked of the tables but who it is, 
     // Where the workers share no memory every answer is made.
     config(['cache.kept' => null]);
     expect($queries())->toBeGreaterThan(5)->and($queries())->toBeGreaterThan(5);
+});
+
+it('keeps the pages of a whole school until something is found in the background, a lesson begins or the day turns', function (string $page): void {
+    $world = $this->world('Ours');
+    $this->actingAs($world['owner']);
+    $this->postJson('api/school/records')->assertOk()->assertJson(['stale' => 0]);
+    $tables = function () use ($page): array {
+        DB::flushQueryLog();
+        DB::enableQueryLog();
+        $this->getJson("api/school/{$page}")->assertOk();
+
+        return array_merge(...array_map(
+            static fn (array $query): array => preg_match_all('/from `(\w+)`/', $query['query'], $found) > 0 ? $found[1] : [], DB::getQueryLog(),
+        ));
+    };
+    // What is kept is found by the version and a few sums, without a mark or a learner being read.
+    $isKept = static fn (array $read): bool => array_intersect($read, ['marks', 'learners', 'told_lessons']) === [];
+    $tables();
+    expect($isKept($tables()))->toBeTrue()->and($isKept($tables()))->toBeTrue();
+    // Something was found of a learner: nobody wrote anything of the school.
+    $version = SchoolVersion::of($world['owner']->school_id);
+    DB::table('skill_answers')->where('school_id', $world['owner']->school_id)->update(['stands_for' => 'something else']);
+    expect($isKept($tables()))->toBeFalse()->and($isKept($tables()))->toBeTrue()->and(SchoolVersion::of($world['owner']->school_id))->toBe($version);
+    // While records are brought up to date, and a while after some failed, every answer is made.
+    config(['queue.default' => 'database']);
+    $this->postJson('api/school/records')->assertOk()->assertJson(['progress' => ['done' => 0, 'of' => 1]]);
+    expect($isKept($tables()))->toBeFalse()->and($isKept($tables()))->toBeFalse();
+    DB::table('job_batches')->update(['cancelled_at' => now()->getTimestamp(), 'finished_at' => now()->getTimestamp()]);
+    $tables();
+    expect($isKept($tables()))->toBeTrue();
+    // The next lesson has begun: it is to come no more.
+    $lesson = App\Models\Lesson::query()->where('learner_id', $world['ids']['learner'])->firstOrFail();
+    DB::table('lessons')->insert([...$lesson->getAttributes(), 'id' => (string) Str::uuid7(), 'starts_at' => now()->addMinutes(2), 'state' => 'booked']);
+    $tables();
+    expect($isKept($tables()))->toBeTrue();
+    $this->travel(3)->minutes();
+    expect($isKept($tables()))->toBeFalse()->and($isKept($tables()))->toBeTrue();
+    $this->travel(1)->days();
+    expect($isKept($tables()))->toBeFalse();
+})->with(['learners', 'teaching', 'foretelling']);
+
+it('counts down what is left by the jobs while they are at work, and by what is old when none is', function (): void {
+    $world = $this->world('Ours');
+    $this->actingAs($world['owner']);
+    config(['queue.default' => 'database']);
+    $learner = App\Models\Learner::query()->findOrFail($world['ids']['learner'])->getAttributes();
+    DB::table('learners')->insert(array_map(static fn (int $i): array => [...$learner, 'id' => (string) Str::uuid7(), 'name' => "Learner {$i}"], range(1, 24)));
+    $all = $this->getJson('api/school/learners')->json('stale');
+    expect($all)->toBeGreaterThanOrEqual(25);
+    $state = fn (): array => $this->postJson('api/school/records')->assertOk()->json();
+    $jobs = (int) ceil($all / 10);
+    expect($state())->toMatchArray(['stale' => $all, 'progress' => ['done' => 0, 'of' => $jobs]]);
+    Illuminate\Support\Facades\Artisan::call('queue:work', ['--once' => true, '--memory' => 1024]);
+    expect($state())->toMatchArray(['stale' => $all - 10, 'progress' => ['done' => 1, 'of' => $jobs], 'failed' => 0]);
+    Illuminate\Support\Facades\Artisan::call('queue:work', ['--stop-when-empty' => true, '--sleep' => 0, '--memory' => 1024]);
+    expect($state())->toMatchArray(['stale' => 0, 'progress' => null, 'failed' => 0]);
 });
 
 it('keeps nobody’s answer for anybody else, and none that was refused', function (): void {
@@ -154,12 +221,13 @@ it('knows what changes an answer from what does not', function (): void {
     foreach ([
         'insert into `marks` (`id`) values (?)', 'UPDATE schools SET name = ?', 'delete from `lessons` where 1', 'insert ignore into `rounds` values (1)',
         'replace into places values (1)', 'update `learners` inner join `lessons` on 1 set x = 1', 'truncate `marks`',
+        'insert into `told_lessons` (`id`) values (?) on duplicate key update `body` = 1',
     ] as $sql) {
         expect(SchoolVersion::writes($sql))->toBeTrue($sql);
     }
     foreach ([
         'select * from `marks`', 'insert into `sessions` values (1)', 'update `cache` set `value` = ?', 'delete from `jobs` where `id` = ?',
-        'insert into `told_lessons` (`id`) values (?) on duplicate key update `body` = 1', 'insert into school_versions values (1)', 'set names utf8',
+        'insert into `skill_answers` (`id`) values (?) on duplicate key update `body` = 1', 'insert into school_versions values (1)', 'set names utf8',
         'with x as (select 1) select * from x',
     ] as $sql) {
         expect(SchoolVersion::writes($sql))->toBeFalse($sql);

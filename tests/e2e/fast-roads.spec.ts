@@ -23,10 +23,10 @@ test('joining: a gap is chosen, the drive played, and a road too short says so',
     }
     await expect(head).toHaveText('The road is free');
     await page.getByRole('slider', { name: 'Slip road', exact: true }).press('Home');
-    await expect(page.getByText(/^The slip road is too short for this car: .* who joins gives way/)).toBeVisible();
+    await expect(page.getByText(/^The slip road is too short for us: .* who joins gives way/)).toBeVisible();
     await page.waitForURL(/slip=60/);
     await page.reload();
-    await expect(page.getByText(/^The slip road is too short for this car: .* who joins gives way/)).toBeVisible();
+    await expect(page.getByText(/^The slip road is too short for us: .* who joins gives way/)).toBeVisible();
     expect(heard).toEqual([]);
 });
 

@@ -18,7 +18,7 @@ final class SchoolController extends Controller
 {
     public function learners(SchoolRecord $record, Records $records): JsonResponse
     {
-        return response()->json(['learners' => $record->learners(), ...$this->state($records)]);
+        return response()->json(['learners' => $record->learners(), ...$records->state()]);
     }
 
     public function teaching(SchoolRecord $record): JsonResponse
@@ -46,7 +46,7 @@ final class SchoolController extends Controller
     {
         $records->bringUpToDate();
 
-        return response()->json($this->state($records));
+        return response()->json($records->state());
     }
 
     /** Whether instructors read each other's lessons. */
@@ -64,16 +64,5 @@ final class SchoolController extends Controller
         $current->school()->update(WholePosition::of($request->validate(Taken::position())));
 
         return response()->json($current->school()->only(['latitude_deg', 'longitude_deg']));
-    }
-
-    /** @return array{stale: int, progress: ?array{done: int, of: int}, failed: int} learners left to do, and jobs: at work, and failed a short while ago */
-    private function state(Records $records): array
-    {
-        $batch = $records->goingOn();
-
-        return [
-            'stale' => count($records->stale()),
-            'progress' => $batch === null ? null : ['done' => $batch->processedJobs(), 'of' => $batch->totalJobs], 'failed' => $records->failed(),
-        ];
     }
 }

@@ -96,12 +96,12 @@ final readonly class JoinPlan
         $between = $slow === null ? null : $this->between($slow)['behind_of'];
         $entry = $this->joining->entryThatDoesMps();
         $said = $this->isTooSlowForTheRoad()
-            ? 'The {slip road} is too short for this car: with the {accelerator} fully down it'
+            ? 'The {slip road} is too short for us: with the {accelerator} fully down it'
             : 'Among those seen there is room only at a speed nobody should join at: the least slow way in'.($between === null ? '' : ", behind {$between},");
 
-        return Wording::in($this->pack, "{$said} ends at {$words($reached)} where the traffic drives {$words($this->joining->mainMps)}. ")
-            .($entry === null ? '' : Wording::in($this->pack, "Begin the {slip road} at {$words($entry)} or more where its limit allows. "))
-            .'Otherwise slow down early, even stop before the end, and wait for a long gap: who joins gives way. It costs the speed one needs.';
+        return Wording::in($this->pack, "{$said} ends at {$words($reached)} where the traffic drives {$words($this->joining->mainMps)}.")
+            .($entry === null ? '' : ' '.Wording::in($this->pack, "Begin the {slip road} at {$words($entry)} or more where its limit allows."))
+            .' Otherwise slow down early, even stop before the end, and wait for a long gap: who joins gives way. It costs the speed one needs.';
     }
 
     /** What the driver does, as it is said. */

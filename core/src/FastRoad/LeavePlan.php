@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\FastRoad;
 
+use NobleTurn\Core\Judgement\Braking;
 use NobleTurn\Core\Plan\Timing;
 use NobleTurn\Core\Quantity\Gradient;
 use NobleTurn\Core\Quantity\Speed;
@@ -58,6 +59,23 @@ final readonly class LeavePlan
             $seconds[] = $seconds[count($seconds) - 1] + 2.0 * ($next - $place) / max(0.1, $leaving->mpsAt($place) + $leaving->mpsAt($next));
         }
         $this->seconds = $seconds;
+    }
+
+    /** What the brake comes to, as it is said. */
+    public function message(): string
+    {
+        $peak = $this->leaving->peakMps2();
+
+        return match ($this->leaving->braking()) {
+            'harsh' => sprintf(
+                'Even from the beginning on the brake would reach %.1f m/s²: %s. Mirrors and signal early; about %s would have to go on the main road, '
+                    .'seen by those behind.',
+                $peak, $this->leaving->isMoreThanHolds($this->gradient) ? 'more than holds here at all' : 'harsh here',
+                $this->pack->speedUnit()->words(Speed::ofMetresPerSecond($this->leaving->shedBeforeMps())),
+            ),
+            'firm' => sprintf('Short for this speed: firmly on the brake from its beginning on, up to %.1f m/s².', $peak),
+            default => sprintf('Firmest braking: %s, %.1f m/s².', Braking::feltAt($peak)->value, $peak),
+        };
     }
 
     /** Seconds to the beginning of the slip road, negative on it; the place is metres from its beginning. */

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace NobleTurn\Core\FastRoad;
 
 use NobleTurn\Core\Plan\ApproachPlanner;
+use NobleTurn\Core\Quantity\Acceleration;
+use NobleTurn\Core\Quantity\Gradient;
 use NobleTurn\Core\Trade\Surface;
-use NobleTurn\Core\Vehicle\Corner;
+use NobleTurn\Core\Vehicle\Handling;
 
 /**
  * Leaving by a slip road: the main road's speed is kept until on the slip; then the brake is spread over it, gently,
@@ -23,15 +25,10 @@ final readonly class Leaving
     /** On the slip, before the brake: straight in the lane, signal cancelled (assumed), s. */
     public const SETTLE_S = 1.0;
 
-    /** Comfortable in a bend, m/s2 (assumed); firm and harsh on the brake (common practice). */
-    public const SIDEWAYS = Corner::COMFORTABLE_SIDEWAYS;
-
+    /** Firm and harsh on the brake of a car, m/s2 (common practice); of a long vehicle as much less as is comfortable in it. */
     public const FIRM = 3.0;
 
     public const HARSH = ApproachPlanner::HARSH;
-
-    /** A mean that feels unhurried; where more is needed the brake begins earlier (assumed). */
-    private const UNHURRIED = Surface::COMFORTABLE_DECELERATION;
 
     /** The hardest moment of a stage against its mean. */
     private const PEAK = 1.0 / (1.0 - 2.0 * self::SOFT_SHARE * (1.0 - self::SOFT));
@@ -42,6 +39,8 @@ final readonly class Leaving
     /** @var list<array{from: float, to: float, speed: float, end: float}> */
     public array $stages;
 
+    public Handling $handling;
+
     public function __construct(
         public float $mainMps,
         public float $lengthMetres,
@@ -51,20 +50,38 @@ final readonly class Leaving
         public float $bendLengthMetres,
         public ?float $bendRadiusMetres,
         private Surface $surface = Surface::Dry,
+        /** Of the vehicle that leaves; a car’s where none is said. */
+        ?Handling $handling = null,
     ) {
+        $this->handling = $handling ?? Handling::ofACar();
         $this->stages = $this->stages();
     }
 
     /** How the brake feels on this surface: `even`, `firm` or `harsh`. */
     public function braking(): string
     {
-        $share = $this->surface->shareOfComfort();
-
         return match (true) {
-            $this->peakMps2() > self::HARSH * $share => 'harsh',
-            $this->peakMps2() > self::FIRM * $share => 'firm',
+            $this->peakMps2() > $this->harshFromMps2() => 'harsh',
+            $this->peakMps2() > $this->here(self::FIRM) => 'firm',
             default => 'even',
         };
+    }
+
+    public function harshFromMps2(): float
+    {
+        return $this->here(self::HARSH);
+    }
+
+    /** Whether that is more than tyres and brakes hold at all. */
+    public function isMoreThanHolds(Gradient $gradient): bool
+    {
+        return $this->peakMps2() > $this->handling->hardestMps2($this->surface, $gradient);
+    }
+
+    /** What feels in this vehicle on this surface as so much does in a car on a dry road, m/s2. */
+    private function here(float $mps2): float
+    {
+        return $this->handling->unhurried(Acceleration::ofMetresPerSecondSquared($mps2))->inMetresPerSecondSquared() * $this->surface->shareOfComfort();
     }
 
     /** Mean deceleration where the brake is used only on the last half, m/s2. */
@@ -75,7 +92,7 @@ final readonly class Leaving
 
     public function bendMps(): ?float
     {
-        return $this->bendRadiusMetres === null ? null : sqrt(self::SIDEWAYS * $this->surface->shareOfComfort() * $this->bendRadiusMetres);
+        return $this->bendRadiusMetres === null ? null : sqrt($this->handling->sidewaysMps2 * $this->surface->shareOfComfort() * $this->bendRadiusMetres);
     }
 
     /** How much would have to go on the main road for the brake on the slip to stay firm, m/s; 0 where it does. */
@@ -85,7 +102,7 @@ final readonly class Leaving
         if ($first === null || $this->braking() !== 'harsh') {
             return 0.0;
         }
-        $mean = self::HARSH * $this->surface->shareOfComfort() / self::PEAK;
+        $mean = $this->harshFromMps2() / self::PEAK;
 
         return max(0.0, $first['speed'] - sqrt($first['end'] ** 2 + 2.0 * $mean * ($first['to'] - $first['from'])));
     }
@@ -155,7 +172,9 @@ final readonly class Leaving
     {
         $bend = $this->bendMps();
         $settle = min(0.25 * $this->lengthMetres, self::SETTLE_S * $this->mainMps);
-        $over = fn (float $to): float => max(0.0, $this->mainMps ** 2 - $to ** 2) / (2.0 * self::UNHURRIED * $this->surface->shareOfComfort());
+        // More than a mean that feels unhurried, and the brake begins earlier.
+        $unhurried = $this->handling->comfort->inMetresPerSecondSquared() * $this->surface->shareOfComfort();
+        $over = fn (float $to): float => max(0.0, $this->mainMps ** 2 - $to ** 2) / (2.0 * $unhurried);
         if ($bend === null || $this->bendFromMetres === null || $this->bendFromMetres >= $this->lengthMetres) {
             $from = max(0.0, min($settle, $this->lengthMetres - $over($this->endMps)));
 

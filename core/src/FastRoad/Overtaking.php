@@ -6,6 +6,7 @@ namespace NobleTurn\Core\FastRoad;
 
 use NobleTurn\Core\Quantity\Gradient;
 use NobleTurn\Core\Trade\Surface;
+use NobleTurn\Core\Vehicle\Handling;
 use NobleTurn\Core\Vehicle\Vehicle;
 
 /**
@@ -24,7 +25,7 @@ final readonly class Overtaking
     /** Left between us and the oncoming vehicle when we are back (assumed), s of its own way. */
     public const MARGIN_S = 2.0;
 
-    /** Reaction and brake of giving up (assumed). */
+    /** Reaction and brake of giving up in a car on a dry road (assumed). */
     public const REACTION_S = 0.8;
 
     public const BRAKE = 4.0;
@@ -92,18 +93,25 @@ final readonly class Overtaking
     public function secondsToFallBack(float $at): float
     {
         $v = $this->run->mpsAt($at) - $this->otherMps;
-        $lead = $this->gainedMetres($at) + $v * self::REACTION_S;
+        $reaction = $this->reactionSeconds();
+        $lead = $this->gainedMetres($at) + $v * $reaction;
 
         // lead + v t - b t^2 / 2 = 0: back where the overtaking position was.
         $brake = $this->brakeMps2();
 
-        return self::REACTION_S + ($v + sqrt(max(0.0, $v ** 2 + 2.0 * $brake * max(0.0, $lead)))) / $brake;
+        return $reaction + ($v + sqrt(max(0.0, $v ** 2 + 2.0 * $brake * max(0.0, $lead)))) / $brake;
     }
 
-    /** The brake of giving up, as hard as the surface allows, m/s2. */
+    /** Until the brakes of giving up act, s: in a long vehicle the air comes first. */
+    public function reactionSeconds(): float
+    {
+        return self::REACTION_S + Handling::of($this->vehicle)->brakeLagSeconds;
+    }
+
+    /** The brake of giving up, as hard as surface and vehicle allow, m/s2. */
     public function brakeMps2(): float
     {
-        return self::BRAKE * $this->surface->grip() / Surface::Dry->grip();
+        return self::BRAKE * Handling::of($this->vehicle)->grip($this->surface) / Surface::Dry->grip();
     }
 
     /** From here on going on is sooner done than falling back, s; null where it never is. */

@@ -59,4 +59,17 @@ final readonly class AmberStretch
 
         return $left <= 0.0 ? null : $this->speedMps ** 2 / (2.0 * $left);
     }
+
+    /** How far beyond the line we would stand, braked so hard, m; 0 where that is before it, null where nothing stops us. */
+    public function beyondTheLine(float $metres, float $hardestMps2): ?float
+    {
+        return $hardestMps2 < self::STOPS_FROM
+            ? null : max(0.0, $this->speedMps * $this->reactionSeconds + $this->speedMps ** 2 / (2.0 * $hardestMps2) - $metres);
+    }
+
+    /** How long after red we would be over the line, going on as we are, s; 0 where that is before it. */
+    public function secondsIntoRed(float $metres): float
+    {
+        return max(0.0, $metres / $this->speedMps - $this->amberSeconds);
+    }
 }

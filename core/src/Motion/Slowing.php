@@ -47,12 +47,14 @@ final readonly class Slowing
      * @param  Acceleration  $engineBraking  of the car off the gas on the level
      * @param  Acceleration  $comfort  mean deceleration that feels comfortable on a dry road
      * @param  bool  $isFollowedClosely  somebody close behind is given longer
+     * @param  float  $brakingShare  what the vehicle’s brakes hold, as a share of a car’s
      */
-    public static function on(Surface $surface, Gradient $gradient, Acceleration $engineBraking, Acceleration $comfort, bool $isFollowedClosely): self
-    {
+    public static function on(
+        Surface $surface, Gradient $gradient, Acceleration $engineBraking, Acceleration $comfort, bool $isFollowedClosely, float $brakingShare,
+    ): self {
         $uphill = $gradient->slowing();
         $natural = $engineBraking->inMetresPerSecondSquared() + $uphill;
-        $held = self::SHARE_OF_GRIP * ($surface->grip() * $gradient->pressing() + $uphill);
+        $held = self::SHARE_OF_GRIP * ($surface->grip() * $brakingShare * $gradient->pressing() + $uphill);
         $dry = $comfort->inMetresPerSecondSquared() * ($isFollowedClosely ? self::LIGHTER_FOR_FOLLOWER : 1.0);
         $firm = min(self::FIRM_SHARE * $dry * $surface->shareOfComfort(), max(self::LEAST, $held));
         $easingOff = max(0.0, min($natural, self::MOST_EASING_OFF, $firm));

@@ -13,6 +13,7 @@ use NobleTurn\Core\Place\Stretch;
 use NobleTurn\Core\Routine\Target;
 use NobleTurn\Core\Rules\Flank;
 use NobleTurn\Core\Rules\SignalRule;
+use NobleTurn\Core\Vehicle\Handling;
 
 /**
  * The routine laid along the motion, planned backwards from the line: brake, sideways move, signal,
@@ -57,7 +58,10 @@ final readonly class Chain
 
     public static function for(Approach $approach, Timing $timing): self
     {
-        $slowing = Slowing::on($approach->surface, $approach->gradient, $approach->vehicle->engineBraking, $approach->comfort, $approach->follower->isClose);
+        $slowing = Slowing::on(
+            $approach->surface, $approach->gradient, $approach->vehicle->engineBraking, $approach->comfort, $approach->follower->isClose,
+            Handling::of($approach->vehicle)->brakingShare,
+        );
         $line = LineSpeed::for($approach, $timing);
         $halfway = self::halfway($approach, $timing, $slowing);
         $creep = Creep::past($approach, $line->metresPerSecond);

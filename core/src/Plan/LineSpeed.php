@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace NobleTurn\Core\Plan;
 
 use NobleTurn\Core\Fault\BadInput;
-use NobleTurn\Core\Judgement\AmberStretch;
 use NobleTurn\Core\Place\Control;
 use NobleTurn\Core\Place\Island;
 use NobleTurn\Core\Quantity\Speed;
@@ -108,14 +107,7 @@ final readonly class LineSpeed
     /** Eased to where amber leaves no stretch without an answer, yet never below four fifths of the speed (assumed): dawdling helps nobody. */
     private static function ready(Approach $approach, float $arriving): float
     {
-        $pack = $approach->pack;
-        $slowing = AmberStretch::slowingMps2(
-            $pack->amberDeceleration()->inMetresPerSecondSquared(), $approach->gradient, $approach->surface->grip(),
-            $approach->surface->shareOfComfort(),
-        );
-        $stretch = new AmberStretch($arriving, $pack->amber($approach->speed)->inSeconds(), $pack->amberReaction()->inSeconds(), $slowing);
-
-        return min($arriving, max(0.8 * $arriving, $stretch->vanishingMps()));
+        return min($arriving, max(0.8 * $arriving, PointOfNoReturn::stretch($approach, $arriving)->vanishingMps()));
     }
 
     /** A question of T-junctions: a roundabout is rolled up to by everybody. */

@@ -25,16 +25,11 @@ final class PointOfNoReturn
         if ($approach->control !== Control::Signals || $approach->light->stops() || $chain->lineSpeed->metresPerSecond <= 0.0) {
             return null;
         }
-        $pack = $approach->pack;
-        $handling = Handling::of($approach->vehicle);
-        $slowing = AmberStretch::slowingMps2(
-            $handling->unhurried($pack->amberDeceleration())->inMetresPerSecondSquared(), $approach->gradient,
-            $approach->surface->grip(), $approach->surface->shareOfComfort(),
-        );
+        $from = self::stretch($approach, $chain->profile->approachMps());
         $takes = static fn (float $mps): float => (new AmberStretch(
-            $mps, $pack->amber($approach->speed)->inSeconds(), $pack->amberReaction()->inSeconds() + $handling->brakeLagSeconds, $slowing,
+            $mps, $from->amberSeconds, $from->reactionSeconds, $from->decelerationMps2,
         ))->stoppingMetres();
-        $fromFar = $takes($chain->profile->approachMps());
+        $fromFar = $from->stoppingMetres();
         $length = $chain->profile->lengthInMetres();
         if (is_infinite($fromFar) || $fromFar >= $length) {
             return is_infinite($fromFar) ? null : $fromFar;
@@ -51,5 +46,20 @@ final class PointOfNoReturn
         }
 
         return $far;
+    }
+
+    /** Where a change finds no good answer at such a speed, in the vehicle that comes, m/s. */
+    public static function stretch(Approach $approach, float $mps): AmberStretch
+    {
+        $pack = $approach->pack;
+        $handling = Handling::of($approach->vehicle);
+
+        return new AmberStretch(
+            $mps, $pack->amber($approach->speed)->inSeconds(), $pack->amberReaction()->inSeconds() + $handling->brakeLagSeconds,
+            AmberStretch::slowingMps2(
+                $handling->unhurried($pack->amberDeceleration())->inMetresPerSecondSquared(), $approach->gradient, $handling->grip($approach->surface),
+                $approach->surface->shareOfComfort(),
+            ),
+        );
     }
 }

@@ -33,6 +33,11 @@ trait KeepsLeft
         });
     }
 
+    public function longGap(): LongGap
+    {
+        return LongGap::ByBrakes;
+    }
+
     public function stoppingFigures(): StoppingFigures
     {
         return StoppingFigures::HighwayCode;

@@ -98,6 +98,11 @@ final readonly class NorthAmerica implements RulePack
     }
 
     /** t = 1 s + v / (2 a), between 3 and 6 s. */
+    public function longGap(): LongGap
+    {
+        return LongGap::ByLength;
+    }
+
     public function stoppingFigures(): StoppingFigures
     {
         return StoppingFigures::RoadDesign;

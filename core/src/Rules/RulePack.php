@@ -48,6 +48,9 @@ interface RulePack
 
     public function followingGapSource(Surface $surface): Source;
 
+    /** What a long vehicle’s gap is reckoned by. */
+    public function longGap(): LongGap;
+
     /** Where the number rule of thumb puts the signal for a turn, before the line. */
     public function numberRuleForSignal(Speed $limit): Distance;
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace NobleTurn\Core\Vehicle;
 
 use NobleTurn\Core\Quantity\Acceleration;
+use NobleTurn\Core\Quantity\Gradient;
 use NobleTurn\Core\Rules\Assumption;
 use NobleTurn\Core\Rules\Source;
 use NobleTurn\Core\Sight\Sight;
@@ -38,8 +39,16 @@ final readonly class Handling
 
     public static function of(Vehicle $vehicle): self
     {
-        $long = $vehicle->isLong();
+        return self::as($vehicle->isLong());
+    }
 
+    public static function ofACar(): self
+    {
+        return self::as(false);
+    }
+
+    private static function as(bool $long): self
+    {
         return new self(
             Acceleration::ofMetresPerSecondSquared($long ? self::LONG_COMFORT : Surface::COMFORTABLE_DECELERATION),
             $long ? self::LONG_SIDEWAYS : Corner::COMFORTABLE_SIDEWAYS, $long ? self::AIR_S : 0.0, $long ? Sight::HIGH_EYE_M : Sight::EYE_M,
@@ -53,6 +62,18 @@ final readonly class Handling
         return Acceleration::ofMetresPerSecondSquared(
             $inACar->inMetresPerSecondSquared() * $this->comfort->inMetresPerSecondSquared() / Surface::COMFORTABLE_DECELERATION,
         );
+    }
+
+    /** What tyres and brakes hold together, as a share of the weight. */
+    public function grip(Surface $surface): float
+    {
+        return $surface->grip() * $this->brakingShare;
+    }
+
+    /** The most that tyres and brakes slow it by here, m/s2; nothing where the hill pulls harder. */
+    public function hardestMps2(Surface $surface, Gradient $gradient): float
+    {
+        return max(0.0, $this->grip($surface) * $gradient->pressing() + $gradient->slowing());
     }
 
     /** @return list<Assumption> what is other than in a car */

@@ -11,9 +11,11 @@ use NobleTurn\Core\Rules\GreatBritain;
 use NobleTurn\Core\Rules\Practice;
 use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Tests\Approaches;
+use NobleTurn\Core\Tests\Ask;
 use NobleTurn\Core\Trade\Side;
 use NobleTurn\Core\Trade\Surface;
 use NobleTurn\Core\Vehicle\DemoVehicles;
+use NobleTurn\Core\Vehicle\Handling;
 
 /** @param  array<string, string>  $answers */
 function leaving(Leaving $leaving, array $answers = [], ?Side $next = null, int $lanes = 1, string $car = 'small-petrol-hatch',
@@ -109,6 +111,42 @@ it('calls the brake harsh by what the surface bears, without a jump on the way',
         $worst = $now;
     }
     expect($worst)->toBe(2);
+});
+
+it('brakes a lorry as a lorry: unhurried is less, harsh begins sooner, a bend takes less', function (): void {
+    $lorry = Handling::of(DemoVehicles::byId('articulated-lorry'));
+    $order = ['even' => 0, 'firm' => 1, 'harsh' => 2];
+    for ($length = 60.0; $length <= 400.0; $length += 10.0) {
+        $car = new Leaving(25.0, $length, 5.0, null, 40.0, null);
+        $long = new Leaving(25.0, $length, 5.0, null, 40.0, null, Surface::Dry, $lorry);
+        expect($order[$long->braking()])->toBeGreaterThanOrEqual($order[$car->braking()])
+            ->and($long->stages[0]['from'])->toBeLessThanOrEqual($car->stages[0]['from'])
+            ->and($long->shedBeforeMps())->toBeGreaterThanOrEqual($car->shedBeforeMps());
+    }
+    // 1.3 of a car's 2.0 m/s2 is comfortable (assumed), so 0.65 of what is harsh in a car; 1.0 m/s2 sideways (assumed).
+    expect($long->harshFromMps2())->toEqualWithDelta(2.6, 1e-9)->and($car->harshFromMps2())->toEqualWithDelta(4.0, 1e-9)
+        ->and((new Leaving(25.0, 200.0, 5.0, 100.0, 40.0, 49.0, Surface::Dry, $lorry))->bendMps())->toEqualWithDelta(7.0, 1e-9);
+});
+
+it('says where no tyre holds what the slip road would ask for', function (): void {
+    $says = static fn (array $more): string => implode(' ', array_column(
+        array_filter(
+            Ask::tool('leave', $more + ['main_speed_mph' => 70, 'end_speed_mph' => 15])['warnings'],
+            static fn (array $one): bool => $one['code'] === 'harsh-braking',
+        ),
+        'message',
+    ));
+    // 31.3 m/s to 6.7 m/s on 200 m of ice: a peak of 2.8 m/s2, where 0.1 of the weight (assumed) is 0.98.
+    expect($says(['slip_length_m' => 200, 'surface' => 'ice']))->toContain('2.8 m/s²: more than holds here at all')
+        ->and($says(['slip_length_m' => 110]))->toContain('harsh here')->not->toContain('holds')
+        ->and($says(['slip_length_m' => 300, 'vehicle' => 'articulated-lorry', 'main_speed_mph' => 56]))->toBe('');
+    $holds = true;
+    for ($length = 900; $length >= 60; $length -= 20) {
+        $now = ! str_contains($says(['slip_length_m' => $length, 'surface' => 'wet', 'vehicle' => 'rigid-lorry', 'main_speed_mph' => 56]), 'more than holds');
+        expect($holds || ! $now)->toBeTrue("{$length} m: what does not hold does not hold on less");
+        $holds = $now;
+    }
+    expect($holds)->toBeFalse();
 });
 
 it('brakes nowhere where the end of the slip road is as fast as the main road', function (): void {

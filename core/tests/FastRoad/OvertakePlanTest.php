@@ -9,6 +9,7 @@ use NobleTurn\Core\Rules\GreatBritain;
 use NobleTurn\Core\Rules\NorthAmerica;
 use NobleTurn\Core\Rules\Practice;
 use NobleTurn\Core\Rules\RulePack;
+use NobleTurn\Core\Trade\Surface;
 use NobleTurn\Core\Vehicle\DemoVehicles;
 
 function overtaking(float $other, float $limit = 26.8, float $slope = 0.0, bool $changes = true, string $car = 'small-petrol-hatch'): Overtaking
@@ -34,6 +35,18 @@ it('says go, then wait, then drop back as the view grows shorter, each once', fu
         ->and(overtakePlan(overtaking(18.0), null)->verdict)->toBe('unknown')
         ->and(overtakePlan(overtaking(18.0), null, rehearsal: true)->verdict)->toBe('go')
         ->and(overtakePlan(overtaking(18.0), null, rehearsal: true)->sightNeededMetres)->toBeNull();
+});
+
+it('falls back later in a lorry: air comes to its brakes first, and they hold less', function (): void {
+    $back = static fn (string $car, Surface $surface): float => (new Overtaking(
+        DemoVehicles::byId($car), Gradient::ofRiseOverRun(0.0), 3, 8.0, 4.5, 20.0, 20.0, true, surface: $surface,
+    ))->secondsToFallBack(0.0);
+    foreach (Surface::cases() as $surface) {
+        expect($back('articulated-lorry', $surface))->toBeGreaterThan($back('small-petrol-hatch', $surface));
+    }
+    $lorry = overtaking(8.0, 20.0, car: 'articulated-lorry');
+    expect($lorry->reactionSeconds())->toEqualWithDelta(1.4, 1e-9)->and($lorry->brakeMps2())->toEqualWithDelta(4.0 * 5.0 / 6.43, 1e-9)
+        ->and(overtaking(8.0)->brakeMps2())->toEqualWithDelta(4.0, 1e-9)->and(overtaking(8.0)->reactionSeconds())->toEqualWithDelta(0.8, 1e-9);
 });
 
 it('drops back from what is never done, whatever is seen', function (): void {

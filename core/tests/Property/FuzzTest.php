@@ -6,6 +6,7 @@ use NobleTurn\Core\Compute\Schemas;
 use NobleTurn\Core\Compute\Toolbox;
 use NobleTurn\Core\Fault\BadInput;
 use NobleTurn\Core\Tests\DrawnInputs;
+use NobleTurn\Core\Tests\Sentences;
 use Opis\JsonSchema\Validator;
 
 /**
@@ -37,6 +38,7 @@ it('answers each of 3,000 drawn questions to its schema, or refuses it by name',
         $json = json_encode($answer, JSON_PRESERVE_ZERO_FRACTION | JSON_UNESCAPED_UNICODE);
         expect($json)->not->toBeFalse($where)->and($json)->not->toMatch('/\{\w+\}|\[\w[^\]"]*\|/');
         $answered[$tool] = ($answered[$tool] ?? 0) + 1;
+        expect(Sentences::unsound($answer))->toBe([], $where);
         // The schema itself is slow to hold against: every fifth of a tool's answers.
         if ($answered[$tool] % 5 === 1) {
             $schemas[$tool] ??= json_encode(Schemas::of(Toolbox::tool($tool))['output'], JSON_THROW_ON_ERROR);

@@ -215,3 +215,21 @@ it('pulls away in the lowest gear where every gear would labour, and loses no pu
         }
     }
 });
+
+it('plans no way in harder than tyres and brakes hold, or says that nothing holds', function (): void {
+    $asked = 0;
+    foreach (Approaches::many(120, 77_000) as $seed => $input) {
+        foreach (['dry' => 0.7, 'wet' => 0.45, 'ice' => 0.1] as $surface => $grip) {
+            foreach (['small-petrol-hatch' => 1.0, 'articulated-lorry' => 5.0 / 6.43] as $vehicle => $share) {
+                $plan = Ask::tool('approach', ['surface' => $surface, 'vehicle' => $vehicle] + $input);
+                if ($plan['not_planned'] !== null || in_array('no-grip', array_column($plan['conflicts'], 'code'), true)) {
+                    continue;
+                }
+                $asked++;
+                $holds = 9.80665 * ($grip * $share + ($input['gradient'] ?? 0.0));
+                expect($plan['peak_decel_mps2'])->toBeLessThan($holds + 0.02, "seed {$seed}, {$vehicle}, {$surface}");
+            }
+        }
+    }
+    expect($asked)->toBeGreaterThan(600);
+});

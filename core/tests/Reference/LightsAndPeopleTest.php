@@ -42,6 +42,41 @@ it('never finds passing easier or stopping harder from further away, nor any str
     }
 });
 
+it('never says stop where no brake does: beyond what tyres hold it says how far over the line one stands, and how long after red one is over it', function (
+    array $more, float $holds,
+): void {
+    $kinds = [];
+    foreach ([20, 30, 40, 60] as $mph) {
+        $v = $mph * 0.44704;
+        $last = null;
+        foreach (range(5, 250, 5) as $distance) {
+            $now = Ask::tool('amber', $more + ['speed_mph' => $mph, 'distance_m' => $distance]);
+            // v^2 = 2 a s once the foot acts: what is needed is more than what is held just where one stands beyond the line.
+            $foot = $v * (($more['vehicle'] ?? '') === '' ? 1.0 : 1.6);
+            expect($now['decel_hardest_mps2'])->toEqualWithDelta($holds, 0.01)
+                ->and($now['beyond_line_m'])->toEqualWithDelta(max(0.0, $foot + $v ** 2 / 2.0 / $holds - $distance), 0.3)
+                ->and($now['into_red_s'])->toEqualWithDelta(max(0.0, $distance / $v - 3.0), 0.01)
+                ->and($now['decel_needed_mps2'] === null || $now['decel_needed_mps2'] > $now['decel_hardest_mps2'])
+                ->toBe($now['beyond_line_m'] > 0.0, "{$mph} mph, {$distance} m");
+            if ($now['verdict'] === 'neither') {
+                $kinds[$now['beyond_line_m'] > 0.0 ? 'slides' : 'stops'] = true;
+                expect(str_contains($now['message'], 'Nothing stops before the line'))->toBe($now['beyond_line_m'] > 0.0)
+                    ->and(str_contains($now['message'], 'Stop, unless'))->toBe($now['beyond_line_m'] <= 0.0)
+                    ->and(array_column($now['warnings'], 'code'))
+                    ->toBe($now['beyond_line_m'] <= 0.0 && $now['decel_needed_mps2'] > 4.0 ? ['harsh-braking'] : []);
+            }
+            expect($now['verdict'] === 'stop' && $now['beyond_line_m'] > 0.0)->toBeFalse()
+                ->and(($last['beyond_line_m'] ?? INF) >= $now['beyond_line_m'])->toBeTrue();
+            $last = $now;
+        }
+    }
+    expect($kinds)->toHaveKeys(['slides', 'stops']);
+})->with([
+    // 0.45 and 0.1 of the weight (assumed); 5.0 for a car's 6.43 m/s2 (from memory, UN Regulations No. 13 and 13-H).
+    'in the wet' => [['surface' => 'wet'], 0.45 * 9.80665], 'on ice' => [['surface' => 'ice'], 0.1 * 9.80665],
+    'a lorry' => [['vehicle' => 'articulated-lorry'], 0.7 * 9.80665 * 5.0 / 6.43],
+]);
+
 it('times somebody over 14 m as the trade does, and waits by the rule of the place', function (): void {
     // Common practice, no source: at 1.2 m/s 14 m take about 12 s, to an island half-way about 6 s.
     $person = ['road_width_m' => 14, 'island_at_m' => 7, 'person_at_m' => 0];

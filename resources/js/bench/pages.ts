@@ -112,7 +112,7 @@ export const PAGES = {
         flat({ vehicle: carChosen(), speed: usual(30, unit), surface: 'dry', slope: 0, seen: 20, model: '', reaction: 1, brake: 6.5 }),
     ),
     following: page('Following', 'The gap counted against the gap wanted', ({ speed_unit: unit }) =>
-        flat({ speed: usual(50, unit), gap: 1.4, surface: 'dry', theirs: 0 }),
+        flat({ vehicle: carChosen(), speed: usual(50, unit), gap: 1.4, surface: 'dry', theirs: 0 }),
     ),
     amber: page('{Amber}', 'Stop or go on, and the stretch where neither fits', ({ speed_unit: unit }) =>
         flat({ vehicle: carChosen(), speed: usual(30, unit), distance: 35, surface: 'dry', slope: 0, close: false, amber: 0 }),

@@ -23,7 +23,7 @@ describe('what a fast road asks, as it is told', () => {
         const signal = leave.events.find((event) => event.kind === 'signal')!.at_m;
         expect(told(leave, road, rules).number!.value).toBe(`${Math.round(signal)} m`);
         expect(told(leave, road, overseas).number).toEqual({ value: `${Math.round(signal / 0.3048)} ft`, of: 'before the ramp: signal' });
-        expect(told(leave, road, rules).behind).toContain(`Firmest braking: ${leave.braking}, ${leave.peak_decel_mps2.toFixed(1)} m/s²`);
+        expect(told(leave, road, rules).behind).toContain(leave.message);
         expect(told({ ...leave, bend_speed_mps: null }, road, rules).says).toMatch(/No brake on the main road\.$/);
         expect(told({ ...leave, bend_speed_mps: 13.4 }, road, rules).says).toMatch(/30 mph before the bend\.$/);
     });

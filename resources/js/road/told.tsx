@@ -38,7 +38,7 @@ export function told(data: Answer<FastRoad>, road: RoadFacts, rules: Rules): Tol
             picture: <LeavePicture answer={data} slip={road.slip_length_m ?? 0} {...{ keeps, unit, words: fast }} toGo={0} />,
             says: inWords(`Signal ${far(signal)} before the {slip road}. No brake on the main road.${bend}`, rules),
             number: { value: far(signal), of: inWords('before the {slip road}: signal', rules) },
-            behind: `Firmest braking: ${data.braking}, ${data.peak_decel_mps2.toFixed(1)} m/s²; left to the second half ${data.late_half_decel_mps2.toFixed(1)}. Lane ${data.slip_lane}. ${data.slip_lane_reason}`,
+            behind: `${data.message} Left to the second half: ${data.late_half_decel_mps2.toFixed(1)} m/s². Lane ${data.slip_lane}. ${data.slip_lane_reason}`,
         };
     }
     if (data.tool === 'overtake') {

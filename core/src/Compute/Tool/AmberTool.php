@@ -19,8 +19,10 @@ use NobleTurn\Core\Motion\Slowing;
 use NobleTurn\Core\Plan\ApproachPlanner;
 use NobleTurn\Core\Plan\Warning;
 use NobleTurn\Core\Quantity\Acceleration;
+use NobleTurn\Core\Quantity\Speed;
 use NobleTurn\Core\Routine\Wording;
 use NobleTurn\Core\Rules\Assumption;
+use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Rules\Source;
 use NobleTurn\Core\Vehicle\Handling;
 
@@ -67,6 +69,9 @@ final class AmberTool implements Tool
             'message' => Out::text('sentence for the user'),
             'decel_needed_mps2' => Out::number('to stop at the line, after the reaction; null where the reaction alone passes it', nullable: true),
             'decel_used_mps2' => Out::number('what is unhurried here'),
+            'decel_hardest_mps2' => Out::number('the most that tyres and brakes hold here'),
+            'beyond_line_m' => Out::number('so far beyond the line one stands, braked so hard; 0 before it, null where nothing stops the car', nullable: true),
+            'into_red_s' => Out::number('so long after red one is over the line, going on; 0 before it'),
             'accel_needed_mps2' => Out::number('to be over in time by gaining speed; 0 where it is not needed. Never a plan', nullable: true),
             'point_of_no_return_m' => Out::number('nearer than this the car goes on; null where nothing stops it in time, wherever it is', nullable: true),
             'covered_by_amber_m' => Out::number('nearer than this it is over before red'),
@@ -94,20 +99,30 @@ final class AmberTool implements Tool
         $handling = Handling::of($vehicle);
         $decel = ($input->acceleration('decel') ?? $handling->unhurried($pack->amberDeceleration()))->inMetresPerSecondSquared();
         $unhurried = $decel * ($follower ? Slowing::LIGHTER_FOR_FOLLOWER : 1.0);
-        $used = AmberStretch::slowingMps2($unhurried, CommonFields::gradient($input), $surface->grip(), $surface->shareOfComfort());
+        $used = AmberStretch::slowingMps2($unhurried, CommonFields::gradient($input), $handling->grip($surface), $surface->shareOfComfort());
         $stretch = new AmberStretch($speed->inMetresPerSecond(), $amber->inSeconds(), $reaction->inSeconds() + $handling->brakeLagSeconds, $used);
         [$noReturn, $covered] = [$stretch->stoppingMetres(), $stretch->coveredByAmberMetres()];
         [$canStop, $canPass] = [$distance >= $noReturn, $distance <= $covered];
         $needed = $stretch->mps2ToStop($distance);
+        $hardest = $handling->hardestMps2($surface, CommonFields::gradient($input));
+        $beyond = $stretch->beyondTheLine($distance, $hardest);
+        $intoRed = $stretch->secondsIntoRed($distance);
         $verdict = $canStop ? 'stop' : ($canPass ? 'go' : 'neither');
 
         return new Answer($pack->code(), $pack->version(), [
             'can_stop' => $canStop,
             'can_pass' => $canPass,
             'verdict' => $verdict,
-            'message' => self::message($verdict, $needed, $stretch, $pack->speedUnit()->words(...)),
+            'message' => match ($verdict) {
+                'stop' => sprintf('Stop: %.1f m/s² is enough.', $needed ?? 0.0),
+                'go' => 'Go on: nearer than the point of no return, and over the line before red.',
+                'neither' => self::neither($needed, $beyond, $intoRed, $stretch, $pack),
+            },
             'decel_needed_mps2' => $needed === null ? null : round($needed, 3),
             'decel_used_mps2' => round($used, 3),
+            'decel_hardest_mps2' => round($hardest, 3),
+            'beyond_line_m' => $beyond === null ? null : round($beyond, 2),
+            'into_red_s' => round($intoRed, 2),
             'accel_needed_mps2' => $canPass ? 0.0 : self::toPass($stretch, $distance),
             'point_of_no_return_m' => is_infinite($noReturn) ? null : round($noReturn, 2),
             'covered_by_amber_m' => round($covered, 2),
@@ -128,30 +143,28 @@ final class AmberTool implements Tool
                 $input, CommonFields::default('surface', $surface->value), CommonFields::default('gradient', 0.0, 'rise over run'),
                 CommonFields::default('close_follower', false),
             ),
-        ], $needed !== null && $needed > ApproachPlanner::HARSH && ! $canPass ? [new Warning('harsh-braking', sprintf('Stopping here would take %.1f m/s²: '
-            .'harsh. Ease off before the lights where they have been green for long.', $needed))] : []);
+        ], $needed !== null && $needed > ApproachPlanner::HARSH && ! $canPass && $beyond === 0.0 ? [new Warning('harsh-braking', sprintf('Stopping here would '
+            .'take %.1f m/s²: harsh. Ease off before the lights where they have been green for long.', $needed))] : []);
     }
 
-    /** @param  callable(\NobleTurn\Core\Quantity\Speed): string  $words */
-    private static function message(string $verdict, ?float $needed, AmberStretch $stretch, callable $words): string
+    /** What both ways would come to, and from where on there is an answer. */
+    private static function neither(?float $needed, ?float $beyond, float $intoRed, AmberStretch $stretch, RulePack $pack): string
     {
-        return match ($verdict) {
-            'stop' => sprintf('Stop: %.1f m/s² is enough.', $needed ?? 0.0),
-            'go' => 'Go on: nearer than the point of no return, and over the line before red.',
-            default => is_infinite($stretch->stoppingMetres())
-                ? 'Nothing stops the car on this hill and surface: down to walking pace long before the lights, or another road.'
-                : self::neither($needed, $stretch, $words),
-        };
-    }
-
-    /** @param  callable(\NobleTurn\Core\Quantity\Speed): string  $words */
-    private static function neither(?float $needed, AmberStretch $stretch, callable $words): string
-    {
-        return sprintf(
-            'Neither fits: %s. Stop, unless that might cause a collision. At about %s and below there is none.',
-            $needed === null ? 'the line is passed before the foot reacts' : sprintf('stopping takes %.1f m/s², going on ends on red', $needed),
-            $words(\NobleTurn\Core\Quantity\Speed::ofMetresPerSecond(min(70.0, $stretch->vanishingMps()))),
+        if ($beyond === null) {
+            return 'Nothing stops the car on this hill and surface: down to walking pace long before the lights, or another road.';
+        }
+        $red = $intoRed < 0.05 ? 'just as it turns red' : sprintf('%.1f s after red', $intoRed);
+        $slower = sprintf(
+            'At about %s and below one of the two always fits', $pack->speedUnit()->words(Speed::ofMetresPerSecond(min(70.0, $stretch->vanishingMps()))),
         );
+
+        return $beyond > 0.0 || $needed === null
+            ? "Nothing stops before the line: braked as hard as the road allows one stands {$pack->lengthUnit()->place($beyond)} beyond it, "
+                ."going on one is over it {$red}. {$slower}; ease off before lights that have been green for long."
+            : sprintf(
+                'Neither fits: stopping takes %.1f m/s², going on one is over the line %s. Stop, unless that might cause a collision. %s.', $needed, $red,
+                $slower,
+            );
     }
 
     /** Constant acceleration after the reaction that would be over in time; null where nothing would. */

@@ -15,6 +15,7 @@ use NobleTurn\Core\Compute\Tool;
 use NobleTurn\Core\Compute\Values;
 use NobleTurn\Core\Fault\BadInput;
 use NobleTurn\Core\Judgement\Following;
+use NobleTurn\Core\Judgement\WantedGap;
 use NobleTurn\Core\Plan\Warning;
 use NobleTurn\Core\Quantity\Distance;
 use NobleTurn\Core\Quantity\Duration;
@@ -49,6 +50,7 @@ final class FollowingTool implements Tool
                 'measured gap as distance', Kind::Distance, 0.0, 4000.0)))
                 ->required(),
             new QuantityField('leader_speed', 'of the vehicle ahead, as of one that has dropped in; default ours', Kind::Speed, 0.0, 70.0),
+            VehicleField::field(),
             new QuantityField('vehicle_length', 'length counted as one car; default 4.5 m', Kind::Distance, 1.0, 25.0),
         );
     }
@@ -58,7 +60,7 @@ final class FollowingTool implements Tool
         return [
             'gap_s' => Out::number('the gap as time'),
             'gap_m' => Out::number('the gap as distance at our speed'),
-            'wanted_s' => Out::number('the gap wanted on this surface'),
+            'wanted_s' => Out::number('the gap wanted on this surface, in this vehicle'),
             'wanted_m' => Out::number('the same as distance'),
             'car_lengths' => Out::number('the measured gap in car lengths'),
             'short_by_s' => Out::number('how much is missing; 0 if the gap is enough'),
@@ -67,6 +69,7 @@ final class FollowingTool implements Tool
             'seconds_to_open_gap' => Out::number(
                 'easing off until the gap is enough at our own speed of that moment; 0 if it is, null where easing off alone does not do', nullable: true,
             ),
+            'our_length_m' => Out::number('of our vehicle'),
         ];
     }
 
@@ -98,21 +101,23 @@ final class FollowingTool implements Tool
             $metres = $input->distance('gap') ?? throw BadInput::field('gap_s', 'is missing (or gap_m, gap_yd, gap_ft).');
             $gap = Duration::ofSeconds($metres->inMetres() / $speed->inMetresPerSecond());
         }
-        $wanted = $pack->followingGap($surface);
-        $following = Following::at($speed, $gap, $wanted, $length, $input->speed('leader_speed'));
+        $vehicle = VehicleField::read($input);
+        $wanted = WantedGap::of($pack, $surface, $vehicle, $speed);
+        $following = Following::at($speed, $gap, Duration::ofSeconds($wanted->seconds), $length, $input->speed('leader_speed'));
 
         return new Answer($pack->code(), $pack->version(), [
             'gap_s' => round($following->gapSeconds, 3),
             'gap_m' => round($following->gapMetres, 2),
-            'wanted_s' => $following->wantedSeconds,
+            'wanted_s' => round($following->wantedSeconds, 3),
             'wanted_m' => round($following->wantedMetres, 2),
             'car_lengths' => round($following->carLengths, 2),
             'short_by_s' => round($following->shortBySeconds, 3),
             'speed_after_mps' => round($following->afterMps, 3),
             'least_gap_m' => round($following->leastMetres, 2),
             'seconds_to_open_gap' => $following->secondsToOpen === null ? null : round($following->secondsToOpen, 2),
+            'our_length_m' => $vehicle->length->inMetres(),
         ], [
-            new Assumption('gap wanted', $following->wantedSeconds, 's', $pack->followingGapSource($surface)),
+            new Assumption('gap wanted', round($following->wantedSeconds, 2), 's', $wanted->source),
             new Assumption('easing off', Following::EASING_OFF, 'm/s2', Source::assumed()),
             new Assumption('leader keeps a steady speed', true, '', Source::assumed()),
             ...CommonFields::defaults(

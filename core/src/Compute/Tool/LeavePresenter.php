@@ -38,6 +38,7 @@ final class LeavePresenter
             'slip_lane' => Out::integer('lane of the slip road to take, from 1 at the nearside'),
             'slip_lane_reason' => Out::text('why'),
             'verdict' => ['enum' => ['even', 'firm', 'harsh'], 'description' => 'one even brake, a firm one from the beginning, or more than should be asked'],
+            'message' => Out::text('what the brake comes to'),
             'fits' => Out::flag('whether it needs no harsh brake'),
             'profile' => Out::object([
                 'distance_m' => $column('metres to the beginning of the slip road'), 'time_s' => $column('seconds to it'),
@@ -68,6 +69,7 @@ final class LeavePresenter
             'slip_lane' => $lane,
             'slip_lane_reason' => $reason,
             'verdict' => $verdict,
+            'message' => $plan->message(),
             'fits' => $verdict !== 'harsh',
             'profile' => self::profile($plan),
         ];

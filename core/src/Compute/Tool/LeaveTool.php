@@ -23,6 +23,8 @@ use NobleTurn\Core\Rules\Assumption;
 use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Rules\Source;
 use NobleTurn\Core\Trade\Side;
+use NobleTurn\Core\Trade\Surface;
+use NobleTurn\Core\Vehicle\Handling;
 
 /** Leaving a fast road by a slip road. */
 final class LeaveTool implements ReadsAScene
@@ -84,14 +86,17 @@ final class LeaveTool implements ReadsAScene
 
         return new Answer($pack->code(), $pack->version(), LeavePresenter::body($plan, $plan->events()), [
             new Assumption(Wording::part($pack, 'straight on the {slip road} before the brake'), Leaving::SETTLE_S, 's', Source::assumed()),
-            new Assumption('comfortable in a bend', Leaving::SIDEWAYS, 'm/s2', Source::assumed()),
-            new Assumption('harsh from', Leaving::HARSH, 'm/s2', Source::commonPractice()),
+            new Assumption('comfortable in a bend', $leaving->handling->sidewaysMps2, 'm/s2', Source::assumed()),
+            new Assumption(
+                'harsh from', round($leaving->harshFromMps2(), 2), 'm/s2',
+                $leaving->handling->brakingShare < 1.0 || CommonFields::surface($input) !== Surface::Dry ? Source::assumed() : Source::commonPractice(),
+            ),
             new Assumption('markers', $pack->exitSigns()->inWords(), '', $pack->exitSigns()->source),
             ...CommonFields::defaults(
                 $input, CommonFields::default('end_speed', round($leaving->endMps, 2), 'm/s'), CommonFields::default('gradient', 0.0, 'rise over run'),
                 CommonFields::default('surface', 'dry'), CommonFields::default('lanes', 1),
             ),
-        ], self::warnings($leaving, $input, $pack));
+        ], self::warnings($plan, $input, $pack));
     }
 
     private static function read(Values $input): Leaving
@@ -113,7 +118,8 @@ final class LeaveTool implements ReadsAScene
             throw BadInput::field('bend_radius_m', 'is missing: a bend has a place and a radius.');
         }
 
-        return new Leaving($main, $length, $end, $bend, $input->distance('bend_length')?->inMetres() ?? 40.0, $radius, CommonFields::surface($input));
+        return new Leaving($main, $length, $end, $bend, $input->distance('bend_length')?->inMetres() ?? 40.0, $radius, CommonFields::surface($input),
+            Handling::of(VehicleField::read($input)));
     }
 
     private static function plan(Values $input, Leaving $leaving, RulePack $pack): LeavePlan
@@ -125,24 +131,13 @@ final class LeaveTool implements ReadsAScene
     }
 
     /** @return list<Warning> */
-    private static function warnings(Leaving $leaving, Values $input, RulePack $pack): array
+    private static function warnings(LeavePlan $plan, Values $input, RulePack $pack): array
     {
-        $found = [];
-        $verdict = $leaving->braking();
+        $leaving = $plan->leaving;
         $words = static fn (float $speed): string => $pack->speedUnit()->words(Speed::ofMetresPerSecond($speed));
-        if ($verdict === 'harsh') {
-            $found[] = new Warning(
-                'harsh-braking',
-                sprintf(
-                    'Even from the beginning on the brake would reach %.1f m/s²: harsh here. Mirrors and signal early; about %s would have to go on the '
-                        .'main road, '
-                        .'seen by those behind.',
-                    $leaving->peakMps2(), $words($leaving->shedBeforeMps()),
-                ),
-            );
-        } elseif ($verdict === 'firm') {
-            $found[] = new Warning('firm-braking', 'Short for this speed: firmly on the brake from its beginning on.');
-        }
+        $found = match ($leaving->braking()) {
+            'harsh' => [new Warning('harsh-braking', $plan->message())], 'firm' => [new Warning('firm-braking', $plan->message())], default => [],
+        };
         $bend = $leaving->bendMps();
         if ($bend !== null && $bend < $leaving->mainMps) {
             $found[] = new Warning('bend', "The bend takes {$words($bend)}: that speed and its gear before it, not in it.");

@@ -174,7 +174,7 @@ final class OvertakeTool implements ReadsAScene
             new Assumption(Wording::part($pack, 'behind it in the {overtaking} position'), $over->behindSeconds, 's',
                 $input->has('position_gap') ? Source::given() : Source::commonPractice()),
             new Assumption('margin to the oncoming vehicle', Overtaking::MARGIN_S, 's of its way', Source::assumed()),
-            new Assumption('giving up: reaction', Overtaking::REACTION_S, 's', Source::assumed()),
+            new Assumption('giving up: reaction', round($over->reactionSeconds(), 2), 's', Source::assumed()),
             new Assumption('giving up: brake', round($over->brakeMps2(), 2), 'm/s2', Source::assumed()),
             new Assumption(
                 'passing sight distance of road design', round(PassingSight::metres($over->limitMps), 0), 'm',

@@ -11,6 +11,7 @@ use NobleTurn\Core\Plan\Fitting;
 use NobleTurn\Core\Quantity\Acceleration;
 use NobleTurn\Core\Quantity\Speed;
 use NobleTurn\Core\Rules\SignalRule;
+use NobleTurn\Core\Vehicle\Handling;
 
 /** The school's figure for the signal comes after the brake lights, or leaves them no two seconds: the heart of the product. */
 final class SignalRuleTooLate implements Clash
@@ -30,7 +31,7 @@ final class SignalRuleTooLate implements Clash
         $after = $rule <= $brake;
         $best = $chain->metres($chain->signalSeconds);
         $kept = $this->decelerationIfKept($chain, $rule);
-        $hold = $chain->approach->surface->grip() * Acceleration::STANDARD_GRAVITY;
+        $hold = Handling::of($chain->approach->vehicle)->grip($chain->approach->surface) * Acceleration::STANDARD_GRAVITY;
         $say = $chain->approach->pack->lengthUnit()->place(...);
         $name = $chain->approach->practice->signal === SignalRule::CarLengths ? 'nine car lengths' : $chain->approach->pack->numberRuleName();
 

@@ -11,6 +11,8 @@ import { AmberSlider, MetresSlider, SlopeSlider, SpeedSlider, SurfaceSelect } fr
 import { useBench } from './useBench';
 
 const HEADS = { stop: 'Stop', go: 'Go on', neither: 'Neither fits: stop, if it is safe' };
+const head = ({ verdict, beyond_line_m: beyond }: AmberAnswer) =>
+    verdict === 'neither' && beyond !== 0 ? 'Too near to stop, too far to go on' : HEADS[verdict];
 const FARTHEST = 150;
 
 /** A light that turns amber: stop or go on, and the stretch of road where neither fits. */
@@ -29,7 +31,7 @@ export function AmberBench() {
     const { data, error } = useSwept('amber', inputs as Omit<AmberAsked, 'sweep'>, { field: 'distance_m', from: 0, to: FARTHEST, step: 1 }, state.distance);
     return (
         <BenchPage
-            verdict={data && { head: HEADS[data.verdict], says: data.message }}
+            verdict={data && { head: head(data), says: data.message }}
             asked={{ tool: 'amber', inputs: { ...inputs, distance_m: state.distance } }}
             answer={data}
             error={error}

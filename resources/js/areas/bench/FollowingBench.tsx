@@ -4,23 +4,25 @@ import { Body, Mark, RoadFrame } from '@/road/RoadFrame';
 import { saidSpeed } from '@/rules/speed';
 import { spoken } from '@/strip/words';
 import { Slider } from '@/ui/Slider';
+import { VehicleChoice } from '@/vehicles/VehicleChoice';
 import { Big, BenchPage } from './BenchPage';
 import { SpeedSlider, SurfaceSelect } from './sliders';
 import { TwoPresses } from './TwoPresses';
-import { usePage } from './useBench';
+import { useBench } from './useBench';
 
 /** Is the gap long enough: counted by two presses, or typed, against the one wanted on this surface; and how long easing off takes. */
 export function FollowingBench() {
-    const { rules, state, set, differs, field } = usePage('following');
+    const { rules, state, set, differs, vehicle, field } = useBench('following');
     const unit = rules.length_unit;
-    const inputs: FollowingAsked = {
+    const inputs = {
         pack: rules.pack,
+        vehicle,
         [field('speed')]: state.speed,
         surface: state.surface as NonNullable<FollowingAsked['surface']>,
         gap_s: state.gap,
         ...(state.theirs > 0 ? { [field('leader_speed')]: state.theirs } : {}),
     };
-    const { data, error } = useCompute('following', inputs);
+    const { data, error } = useCompute('following', inputs as FollowingAsked);
     return (
         <BenchPage
             verdict={data && { head: head(data), says: says(data, unit) }}
@@ -45,17 +47,20 @@ export function FollowingBench() {
                 </>
             }
             rarely={{
-                said: differs('theirs'),
+                said: differs('theirs', 'vehicle'),
                 controls: (
-                    <Slider
-                        label="They drive"
-                        value={state.theirs}
-                        min={0}
-                        max={rules.speed_unit === 'mph' ? 70 : 120}
-                        step={1}
-                        words={(speed) => (speed === 0 ? 'as we do' : saidSpeed(speed, rules.speed_unit))}
-                        onChange={(theirs) => set({ theirs })}
-                    />
+                    <>
+                        <VehicleChoice value={state.vehicle} onChange={(next) => set({ vehicle: next })} />
+                        <Slider
+                            label="They drive"
+                            value={state.theirs}
+                            min={0}
+                            max={rules.speed_unit === 'mph' ? 70 : 120}
+                            step={1}
+                            words={(speed) => (speed === 0 ? 'as we do' : saidSpeed(speed, rules.speed_unit))}
+                            onChange={(theirs) => set({ theirs })}
+                        />
+                    </>
                 ),
             }}
         >
@@ -64,7 +69,7 @@ export function FollowingBench() {
                     <FollowPicture answer={data} unit={unit} message={says(data, unit)} />
                     <dl className="grid grid-cols-2 gap-3 sm:grid-cols-4">
                         <Big label="Between you" value={spoken(data.gap_m, unit)} />
-                        <Big label="Wanted" value={`${data.wanted_s.toFixed(0)} s`} unit={spoken(data.wanted_m, unit)} />
+                        <Big label="Wanted" value={inSeconds(data.wanted_s)} unit={spoken(data.wanted_m, unit)} />
                         <Big label="Car lengths" value={data.car_lengths.toFixed(0)} />
                         <Big
                             label="Ease off for"
@@ -78,6 +83,9 @@ export function FollowingBench() {
         </BenchPage>
     );
 }
+
+/** A rule of thumb as it is said; what a long vehicle wants more to the tenth. */
+const inSeconds = (seconds: number) => `${Number(seconds.toFixed(1))} s`;
 
 function head({ gap_s: gap, short_by_s: short }: FollowingAnswer): string {
     return short > 0 ? `Too close: ${short.toFixed(1)} s short` : `Far enough: ${gap.toFixed(1)} s`;
@@ -93,7 +101,7 @@ function says({ gap_m: gap, wanted_m: wanted, short_by_s: short, seconds_to_open
 function FollowPicture({ answer, unit, message }: { answer: FollowingAnswer; unit: 'm' | 'ft'; message: string }) {
     const far = Math.max(answer.gap_m, answer.wanted_m) * 1.1 + 12;
     return (
-        <RoadFrame from={-8} to={far} height={112} unit={unit} zero="our front" label={message}>
+        <RoadFrame from={-Math.max(8, answer.our_length_m + 2)} to={far} height={112} unit={unit} zero="our front" label={message}>
             {({ x, perMetre, width }) => (
                 <>
                     <rect x={0} y={38} width={width} height={44} fill="var(--road)" />
@@ -107,8 +115,8 @@ function FollowPicture({ answer, unit, message }: { answer: FollowingAnswer; uni
                         strokeWidth={3}
                         strokeDasharray={answer.short_by_s > 0 ? '6 4' : undefined}
                     />
-                    <Mark x={x(answer.wanted_m)} top={8} bottom={98} text={`${answer.wanted_s.toFixed(0)} s`} strong end={x(answer.wanted_m) > width - 50} />
-                    <Body x={x(0)} y={60} long={Math.max(14, 4.2 * perMetre)} ours />
+                    <Mark x={x(answer.wanted_m)} top={8} bottom={98} text={inSeconds(answer.wanted_s)} strong end={x(answer.wanted_m) > width - 50} />
+                    <Body x={x(0)} y={60} long={Math.max(14, answer.our_length_m * perMetre)} ours />
                     <Body x={x(answer.gap_m) + Math.max(14, 4.5 * perMetre)} y={60} long={Math.max(14, 4.5 * perMetre)} />
                 </>
             )}

@@ -43,9 +43,9 @@ export function LeaveBench() {
     const moment = useMoment(longest);
     return (
         <BenchPage
-            verdict={data && { head: HEADS[data.verdict], says: `Firmest braking: ${data.braking}, ${data.peak_decel_mps2.toFixed(1)} m/s².` }}
+            verdict={data && { head: HEADS[data.verdict], says: data.message }}
             asked={{ tool: 'leave', inputs }}
-            answer={data}
+            answer={data && { ...data, warnings: data.warnings.filter(({ message }) => message !== data.message) }}
             error={error}
             controls={
                 <>

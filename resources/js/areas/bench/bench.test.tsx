@@ -150,6 +150,20 @@ describe('the page approach', () => {
     });
 });
 
+describe('the page leave', () => {
+    it('says what is wrong with the verdict and not once more below, and what else is to be known below', async () => {
+        const message = 'Even from the beginning on the brake would reach 2.2 m/s²: more than holds here at all.';
+        const harsh = { ...leave, verdict: 'harsh' as const, message, warnings: [{ code: 'harsh-braking', message, data: {} }, ...leave.warnings] };
+        server({ ...others, 'POST compute/leave': harsh });
+        const { container } = show(<LeaveBench />, 'instructor', '/bench/leave');
+        await waitFor(() => expect(container.textContent).toContain(message));
+        expect(container.textContent.split(message)).toHaveLength(2);
+        expect(screen.getAllByRole('status')[0]!.textContent).toContain('Harsh');
+        expect(leave.warnings.length).toBeGreaterThan(0);
+        for (const other of leave.warnings) expect(container.textContent).toContain(other.message);
+    });
+});
+
 describe('the page overtake', () => {
     it('tells the tool that nobody is behind only where that was said', async () => {
         for (const [at, followed] of [

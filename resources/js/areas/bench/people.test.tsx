@@ -82,6 +82,15 @@ describe('following', () => {
         expect(await screen.findByRole('button', { name: 'They pass the mark' })).toBeTruthy();
     });
 
+    it('asks of the vehicle that is chosen, and draws it as long as it is told', async () => {
+        const asked = served('following');
+        const { container } = show(<FollowingBench />, 'instructor', '/bench/following?vehicle=articulated-lorry');
+        await waitFor(() => expect(asked()[0]).toMatchObject({ vehicle: 'articulated-lorry' }));
+        const { our_length_m: long, wanted_s: wanted } = answer('tool-following');
+        await waitFor(() => expect(container.textContent).toContain(`Wanted${wanted} s`));
+        expect(long).toBe(4.5);
+    });
+
     it('says how far both gaps are, and what opens the one', async () => {
         served('following');
         const { container } = show(<FollowingBench />, 'instructor', '/bench/following');
@@ -100,10 +109,20 @@ describe('amber', () => {
             show(<AmberBench />, 'instructor', `/bench/amber?speed=40&surface=wet&distance=${distance}`);
             const one = amber.find(({ at }) => at === distance)!;
             await waitFor(() => expect(verdict()).toBe(heads[one.verdict]));
+            expect(one.beyond_line_m! > 0 && one.verdict !== 'go').toBe(false);
             seen.add(one.verdict);
             cleanup();
         }
         expect(seen).toEqual(new Set(['go', 'neither', 'stop']));
+    });
+
+    it('does not say stop where no brake stops in time, as in the wet just beyond what amber covers', async () => {
+        served('amber');
+        const { container } = show(<AmberBench />, 'instructor', '/bench/amber?speed=40&surface=wet&distance=54');
+        const one = amber.find(({ at }) => at === 54)!;
+        expect([one.verdict, one.beyond_line_m! > 0]).toEqual(['neither', true]);
+        await waitFor(() => expect(verdict()).toBe('Too near to stop, too far to go on'));
+        expect(container.textContent).not.toContain('Stop, unless');
     });
 
     it('draws the stretch where neither fits, and says where it begins and ends', async () => {
