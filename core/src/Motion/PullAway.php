@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace NobleTurn\Core\Motion;
 
+use NobleTurn\Core\Quantity\Acceleration;
 use NobleTurn\Core\Quantity\Gradient;
 use NobleTurn\Core\Quantity\Speed;
 use NobleTurn\Core\Vehicle\GearChoice;
+use NobleTurn\Core\Vehicle\Handling;
 use NobleTurn\Core\Vehicle\Performance;
 use NobleTurn\Core\Vehicle\Purpose;
 use NobleTurn\Core\Vehicle\Vehicle;
@@ -23,7 +25,7 @@ final readonly class PullAway
     public const SHARE = 0.9;
 
     /**
-     * As it is taught, brisk: 0 to 30 mph in about 9 s. So much from a standstill, m/s2, and for each m/s so much less (common
+     * As it is taught in a car, brisk: 0 to 30 mph in about 9 s. So much from a standstill, m/s2, and for each m/s so much less (common
      * practice, no source; the falling assumed).
      */
     public const TAUGHT_MPS2 = 1.8;
@@ -89,16 +91,23 @@ final readonly class PullAway
     private static function table(Vehicle $vehicle, Gradient $gradient, float $most, float $grip): array
     {
         $performance = new Performance($vehicle);
+        $taught = self::taughtMps2($vehicle);
         $table = [];
         for ($v = self::TABLE / 2.0; $v <= $most + self::TABLE; $v += self::TABLE) {
             $now = Speed::ofMetresPerSecond($v);
             $gear = GearChoice::for($vehicle, $v < self::FIRST_BELOW ? Purpose::Creep : Purpose::Pull, $now, $gradient)->gear;
             $table[] = max(self::LEAST_MPS2, min(
-                self::TAUGHT_MPS2 - self::LESS_PER_MPS * $v, $grip, self::SHARE * $performance->acceleration($now, $gear, $gradient),
+                $taught * (1.0 - self::LESS_PER_MPS / self::TAUGHT_MPS2 * $v), $grip, self::SHARE * $performance->acceleration($now, $gear, $gradient),
             ));
         }
 
         return $table === [] ? [self::LEAST_MPS2] : $table;
+    }
+
+    /** From a standstill in this vehicle, m/s2: in a long or heavy one less by as much as what is comfortable is. */
+    public static function taughtMps2(Vehicle $vehicle): float
+    {
+        return Handling::of($vehicle)->unhurried(Acceleration::ofMetresPerSecondSquared(self::TAUGHT_MPS2))->inMetresPerSecondSquared();
     }
 
     /** Seconds until the front has gone so far; extended at the last speed. */

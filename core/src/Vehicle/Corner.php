@@ -25,6 +25,8 @@ final readonly class Corner
         public float $angleRadians,
         public float $speedMps,
         public ?float $kerbGapMetres,
+        /** Comfortable in it, m/s2. */
+        public float $sidewaysMps2,
     ) {
     }
 
@@ -33,31 +35,35 @@ final readonly class Corner
      * @param  float  $angle  how far the road turns, radians
      * @param  float  $speed  m/s; taken down to the comfortable one
      * @param  ?float  $kerbGap  between the inner rear wheel and the kerb, m; null where there is no kerb
+     * @param  float  $sideways  comfortable in the vehicle, m/s2
      *
      * @throws BadInput where the car cannot steer that tightly
      */
-    public static function of(Chassis $chassis, float $radius, float $angle, ?float $speed, ?float $kerbGap = null, string $field = 'radius_m'): self
-    {
+    public static function of(
+        Chassis $chassis, float $radius, float $angle, ?float $speed, ?float $kerbGap = null, string $field = 'radius_m',
+        float $sideways = self::COMFORTABLE_SIDEWAYS,
+    ): self {
         if ($radius < $chassis->minimumRadiusMetres() - 1e-9) {
             throw BadInput::field(
                 $field,
                 sprintf('is tighter than this vehicle steers: the middle of its rear axle turns on %.1f m at the least.', $chassis->minimumRadiusMetres()),
             );
         }
-        $comfortable = sqrt(self::COMFORTABLE_SIDEWAYS * $radius);
+        $comfortable = sqrt($sideways * $radius);
 
-        return new self($chassis, $radius, $angle, min($speed ?? $comfortable, $comfortable), $kerbGap);
+        return new self($chassis, $radius, $angle, min($speed ?? $comfortable, $comfortable), $kerbGap, $sideways);
     }
 
     /** Along a kerb: the inner rear wheel keeps its gap to it. */
-    public static function alongKerb(Chassis $chassis, float $kerbRadius, float $kerbGap, float $angle, ?float $speed): self
-    {
-        return self::of($chassis, $kerbRadius + $kerbGap + $chassis->trackMetres / 2.0, $angle, $speed, $kerbGap, 'kerb_radius_m');
+    public static function alongKerb(
+        Chassis $chassis, float $kerbRadius, float $kerbGap, float $angle, ?float $speed, float $sideways = self::COMFORTABLE_SIDEWAYS,
+    ): self {
+        return self::of($chassis, $kerbRadius + $kerbGap + $chassis->trackMetres / 2.0, $angle, $speed, $kerbGap, 'kerb_radius_m', $sideways);
     }
 
     public function comfortableMps(): float
     {
-        return sqrt(self::COMFORTABLE_SIDEWAYS * $this->radiusMetres);
+        return sqrt($this->sidewaysMps2 * $this->radiusMetres);
     }
 
     /** Turns of the hand wheel held through the corner. */

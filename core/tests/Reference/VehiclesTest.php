@@ -67,6 +67,16 @@ it('gives the radii of half, three quarters and a whole turn of the wheel', func
     }
 });
 
+it('takes a corner in a lorry at what is comfortable in it', function (array $corner): void {
+    // v^2 / r: 2.5 m/s2 in a car, 1.0 in a lorry (both assumed).
+    foreach (['small-petrol-hatch' => 2.5, 'loaded-van' => 2.5, 'rigid-lorry' => 1.0, 'articulated-lorry' => 1.0] as $vehicle => $sideways) {
+        $turn = Ask::tool('steering', ['vehicle' => $vehicle] + $corner);
+        expect($turn['comfortable_speed_mps'])->toEqualWithDelta(sqrt($sideways * $turn['radius_m']), 0.01)
+            ->and($turn['speed_mps'])->toEqualWithDelta(sqrt($sideways * $turn['radius_m']), 0.01)
+            ->and(array_column($turn['assumptions'], 'value', 'name')['comfortable sideways acceleration'])->toEqual($sideways);
+    }
+})->with([[['radius_m' => 14]], [['kerb_radius_m' => 12]]]);
+
 it('steers its outer front wheel round half its turning circle at full lock', function (string $id): void {
     $chassis = DemoVehicles::byId($id)->chassis;
     expect(2.0 * hypot($chassis->minimumRadiusMetres() + $chassis->trackMetres / 2.0,

@@ -183,7 +183,10 @@ final class GapTool implements Tool
         return [
             new Assumption('last look and start', $gap->delaySeconds, 's', $input->has('delay') ? Source::given() : Source::assumed()),
             new Assumption('acceleration used', PullAway::SHARE, 'of what the car has', Source::assumed()),
-            new Assumption('a start as taught, from a standstill', PullAway::TAUGHT_MPS2, 'm/s2', Source::commonPractice()),
+            new Assumption(
+                'a start as taught, from a standstill', round(PullAway::taughtMps2($gap->vehicle), 2), 'm/s2',
+                $gap->vehicle->isLong() ? Source::assumed() : Source::commonPractice(),
+            ),
             new Assumption('margin for a clear go', Gap::CLEAR, 's', Source::assumed()),
             new Assumption('reaction of the other driver', Stream::REACTION, 's', Source::assumed()),
             new Assumption('room left between bodies', Stream::ROOM, 'm', Source::assumed()),

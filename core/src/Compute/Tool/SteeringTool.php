@@ -22,6 +22,7 @@ use NobleTurn\Core\Rules\Flank;
 use NobleTurn\Core\Rules\Source;
 use NobleTurn\Core\Vehicle\Chassis;
 use NobleTurn\Core\Vehicle\Corner;
+use NobleTurn\Core\Vehicle\Handling;
 
 /** How much wheel a corner takes, when, and what room the car sweeps. */
 final class SteeringTool implements Tool
@@ -70,7 +71,7 @@ final class SteeringTool implements Tool
             'taught_turns' => Out::list(['type' => 'number'], 'what is taught for that corner where it is a right angle'),
             'taught_radius_m' => Out::list(['type' => 'number'], 'the radii those turns would give'),
             'agrees_with_taught' => Out::flag('whether the turns lie between the taught ones'),
-            ...CommonFields::headlineSpeedSchema('comfortable_speed', 'v^2 / r at 2.5 m/s2'),
+            ...CommonFields::headlineSpeedSchema('comfortable_speed', 'v^2 / r at what is comfortable in the vehicle'),
             'speed_mps' => Out::number('used here: at most the comfortable one'),
             'inner_clearance_m' => Out::number('inner rear wheel to kerb; null without a kerb', nullable: true),
             'outer_clearance_m' => Out::number('outer front corner to the outer edge of the lane; null without one', nullable: true),
@@ -131,7 +132,7 @@ final class SteeringTool implements Tool
             ),
             new Assumption(Wording::part($pack, 'turns taught for a right-angle corner on the {near} side'), '0.5 to 0.75', '', Source::commonPractice()),
             new Assumption('time to turn the wheel, and to bring it back', Corner::WHEEL_S, 's', Source::assumed()),
-            new Assumption('comfortable sideways acceleration', Corner::COMFORTABLE_SIDEWAYS, 'm/s2', Source::assumed()),
+            new Assumption('comfortable sideways acceleration', $corner->sidewaysMps2, 'm/s2', Source::assumed()),
             ...CommonFields::defaults($input, CommonFields::default('angle_deg', 90.0)),
         ], [
             ...(
@@ -182,10 +183,11 @@ final class SteeringTool implements Tool
         if ($radius !== null && $kerb !== null) {
             throw BadInput::field('kerb_radius_m', 'must not be given beside a radius.');
         }
+        $sideways = Handling::of(VehicleField::read($input))->sidewaysMps2;
         if ($kerb !== null) {
-            return Corner::alongKerb($chassis, $kerb, $input->distance('kerb_gap')?->inMetres() ?? self::KERB_GAP_M, $angle, $speed);
+            return Corner::alongKerb($chassis, $kerb, $input->distance('kerb_gap')?->inMetres() ?? self::KERB_GAP_M, $angle, $speed, $sideways);
         }
 
-        return Corner::of($chassis, $radius ?? throw BadInput::field('radius_m', 'is missing (or kerb_radius_m).'), $angle, $speed);
+        return Corner::of($chassis, $radius ?? throw BadInput::field('radius_m', 'is missing (or kerb_radius_m).'), $angle, $speed, sideways: $sideways);
     }
 }
