@@ -168,11 +168,19 @@ it('answers the tools of the bench as they were recorded', function (string $too
         'sweep' => ['field' => 'speed_mph', 'from' => 5, 'to' => 70, 'step' => 1, 'folded' => true],
     ]],
     'following' => ['following', ['pack' => 'gb', 'speed_mph' => 50, 'gap_s' => 1.4]],
+    'following at other speeds, in a lorry' => ['following', [
+        'pack' => 'gb', 'vehicle' => 'articulated-lorry', 'gap_s' => 1.4,
+        'sweep' => ['field' => 'speed_mph', 'from' => 20, 'to' => 70, 'step' => 10, 'folded' => true],
+    ], '-swept'],
     'amber' => ['amber', [
         'pack' => 'gb', 'speed_mph' => 40, 'surface' => 'wet',
         'sweep' => ['field' => 'distance_m', 'from' => 0, 'to' => 150, 'step' => 1, 'folded' => true],
     ]],
     'crossing' => ['crossing', ['pack' => 'gb', 'road_width_m' => 7, 'person_at_m' => 2, 'towards_us' => true]],
+    'wherever they are' => ['crossing', [
+        'pack' => 'gb', 'road_width_m' => 7, 'towards_us' => true,
+        'sweep' => ['field' => 'person_at_m', 'from' => 0, 'to' => 7, 'step' => 1, 'folded' => true],
+    ], '-swept'],
     'several in a row' => ['series', ['pack' => 'gb', 'parts' => [
         ['tool' => 'approach', 'routine' => 'roundabout', 'exit' => 'left', 'limit_mph' => 40],
         ['tool' => 'join', 'distance_m' => 60, 'slip_length_m' => 320, 'main_speed_mph' => 60],

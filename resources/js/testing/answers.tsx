@@ -78,7 +78,9 @@ interface Recorded {
     'tool-priority-unmarked': Api.PriorityAnswer;
     'tool-amber': Api.AmberFolded;
     'tool-crossing': Api.CrossingAnswer;
+    'tool-crossing-swept': Api.CrossingFolded;
     'tool-following': Api.FollowingAnswer;
+    'tool-following-swept': Api.FollowingFolded;
     'tool-stopping': Api.StoppingFolded;
     'tool-series': Api.SeriesAnswer;
     'tool-series-close': Api.SeriesAnswer;
@@ -144,10 +146,11 @@ export const written = (sent: Sent[]): Sent[] => sent.filter((one) => one.method
 
 /** A tool as it answers: a range as it was recorded, a single question with one of its rows, whole. */
 export const tool =
-    (name: Extract<keyof Recorded, `tool-${string}`>) =>
+    (name: Extract<keyof Recorded, `tool-${string}`>, swept = name) =>
     ({ body }: Sent): object => {
-        const said = answer(name);
-        return 'common' in said && !(body as { sweep?: object }).sweep ? unfold<object>(said)[0]! : said;
+        const isSwept = (body as { sweep?: object }).sweep !== undefined;
+        const said = answer(isSwept ? swept : name);
+        return 'common' in said && !isSwept ? unfold<object>(said)[0]! : said;
     };
 
 /** What a page measures itself by; here it is as wide as a tablet. */

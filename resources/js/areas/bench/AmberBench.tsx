@@ -5,6 +5,7 @@ import { Body, Mark, RoadFrame } from '@/road/RoadFrame';
 import { speedWords } from '@/rules/speed';
 import { spoken } from '@/strip/words';
 import { Check } from '@/ui/Check';
+import { DataTable } from '@/ui/DataTable';
 import { VehicleChoice } from '@/vehicles/VehicleChoice';
 import { Big, BenchPage } from './BenchPage';
 import { AmberSlider, MetresSlider, SlopeSlider, SpeedSlider, SurfaceSelect } from './sliders';
@@ -13,6 +14,7 @@ import { useBench } from './useBench';
 const HEADS = { stop: 'Stop', go: 'Go on', neither: 'Neither fits: stop, if it is safe' };
 const head = ({ verdict, beyond_line_m: beyond }: AmberAnswer) =>
     verdict === 'neither' && beyond !== 0 ? 'Too near to stop, too far to go on' : HEADS[verdict];
+const FITS = { stop: 'stop', go: 'go on', neither: 'neither' };
 const FARTHEST = 150;
 
 /** A light that turns amber: stop or go on, and the stretch of road where neither fits. */
@@ -28,7 +30,12 @@ export function AmberBench() {
         ...(state.close ? { close_follower: true } : {}),
         ...(state.amber > 0 ? { amber_s: state.amber } : {}),
     };
-    const { data, error } = useSwept('amber', inputs as Omit<AmberAsked, 'sweep'>, { field: 'distance_m', from: 0, to: FARTHEST, step: 1 }, state.distance);
+    const { data, all, error } = useSwept(
+        'amber',
+        inputs as Omit<AmberAsked, 'sweep'>,
+        { field: 'distance_m', from: 0, to: FARTHEST, step: 1 },
+        state.distance,
+    );
     return (
         <BenchPage
             verdict={data && { head: head(data), says: data.message }}
@@ -73,6 +80,23 @@ export function AmberBench() {
                             ? 'Where it has been green for long, mirror and ease off before this stretch.'
                             : 'At this speed there is always an answer: beyond one place stop, nearer go on.'}
                     </p>
+                    <DataTable
+                        label="Other distances"
+                        heads={['To the line', 'What fits', 'To stop takes', 'Over the line']}
+                        least={28}
+                        rows={(all ?? [])
+                            .filter(({ at }) => at % 10 === 0 && at > 0)
+                            .map((one) => ({
+                                key: one.at,
+                                strong: one.at === state.distance,
+                                head: spoken(one.at, unit),
+                                cells: [
+                                    FITS[one.verdict],
+                                    one.beyond_line_m === 0 && one.decel_needed_mps2 !== null ? `${one.decel_needed_mps2.toFixed(1)} m/s²` : 'more than holds',
+                                    one.into_red_s === 0 ? 'before red' : `${one.into_red_s.toFixed(1)} s after red`,
+                                ],
+                            }))}
+                    />
                 </div>
             )}
         </BenchPage>

@@ -1,10 +1,11 @@
 import { useRef } from 'react';
 import type { CrossingAnswer, CrossingAsked } from '@/api/types';
-import { useCompute } from '@/compute/useCompute';
+import { useCompute, useSwept } from '@/compute/useCompute';
 import { MomentKeys } from '@/road/MomentKeys';
 import { useMoment } from '@/road/useMoment';
 import { useWidth } from '@/strip/useWidth';
 import { Check } from '@/ui/Check';
+import { DataTable } from '@/ui/DataTable';
 import { Slider } from '@/ui/Slider';
 import { Big, BenchPage } from './BenchPage';
 import { usePage } from './useBench';
@@ -27,6 +28,8 @@ export function CrossingBench() {
         ...(state.walking > 0 ? { walking_mps: state.walking } : {}),
     };
     const { data, error } = useCompute('crossing', inputs);
+    // Who stands at the kerb is nowhere else.
+    const { all } = useSwept('crossing', inputs, { field: 'person_at_m', from: 0, to: state.waiting ? 0 : Math.floor(state.width), step: 1 }, walked);
     const longest = Math.max(2, Math.ceil(data?.seconds_until_over ?? 6));
     const moment = useMoment(longest);
     const at = data ? walked + ((state.width - walked) * Math.min(moment.seconds, data.seconds_until_over)) / Math.max(0.1, data.seconds_until_over) : walked;
@@ -113,6 +116,23 @@ export function CrossingBench() {
                         />
                         <Big label="Out of our way in" value={data.seconds_until_out_of_our_way.toFixed(1)} unit="s" />
                     </dl>
+                    {!state.waiting && (
+                        <DataTable
+                            label="Wherever they are"
+                            heads={['Walked', 'We', 'Until over', 'Out of our way in']}
+                            least={24}
+                            rows={(all ?? []).map((one) => ({
+                                key: one.at,
+                                strong: one.at === walked,
+                                head: metres(one.at),
+                                cells: [
+                                    one.verdict === 'go' ? 'go' : `wait ${one.wait_s.toFixed(0)} s`,
+                                    `${one.seconds_until_over.toFixed(1)} s`,
+                                    `${one.seconds_until_out_of_our_way.toFixed(1)} s`,
+                                ],
+                            }))}
+                        />
+                    )}
                     <p className="text-quiet">People first, always: a wave through is not theirs to be hurried by. Where they hesitate, wait.</p>
                 </div>
             )}

@@ -1,14 +1,18 @@
 import type { FollowingAnswer, FollowingAsked } from '@/api/types';
-import { useCompute } from '@/compute/useCompute';
+import { useCompute, useSwept } from '@/compute/useCompute';
 import { Body, Mark, RoadFrame } from '@/road/RoadFrame';
-import { saidSpeed } from '@/rules/speed';
+import { saidSpeed, speedField } from '@/rules/speed';
 import { spoken } from '@/strip/words';
+import { DataTable } from '@/ui/DataTable';
 import { Slider } from '@/ui/Slider';
 import { VehicleChoice } from '@/vehicles/VehicleChoice';
 import { Big, BenchPage } from './BenchPage';
 import { SpeedSlider, SurfaceSelect } from './sliders';
 import { TwoPresses } from './TwoPresses';
 import { useBench } from './useBench';
+
+/** The speeds of the table, as signed. */
+const SPEEDS = { mph: { from: 20, to: 70, step: 10 }, kmh: { from: 30, to: 120, step: 10 } };
 
 /** Is the gap long enough: counted by two presses, or typed, against the one wanted on this surface; and how long easing off takes. */
 export function FollowingBench() {
@@ -23,6 +27,7 @@ export function FollowingBench() {
         ...(state.theirs > 0 ? { [field('leader_speed')]: state.theirs } : {}),
     };
     const { data, error } = useCompute('following', inputs as FollowingAsked);
+    const { all } = useSwept('following', inputs as FollowingAsked, { field: speedField(rules.speed_unit), ...SPEEDS[rules.speed_unit] }, state.speed);
     return (
         <BenchPage
             verdict={data && { head: head(data), says: says(data, unit) }}
@@ -78,6 +83,17 @@ export function FollowingBench() {
                         />
                     </dl>
                     <p className="text-quiet">The one who sits beside counts: press as their back passes a mark on the road, and again as our front does.</p>
+                    <DataTable
+                        label="Other speeds"
+                        heads={['We drive', 'Wanted', 'That is', 'Counted is']}
+                        least={24}
+                        rows={(all ?? []).map((one) => ({
+                            key: one.at,
+                            strong: one.at === state.speed,
+                            head: saidSpeed(one.at, rules.speed_unit),
+                            cells: [inSeconds(one.wanted_s), spoken(one.wanted_m, unit), spoken(one.gap_m, unit)],
+                        }))}
+                    />
                 </div>
             )}
         </BenchPage>

@@ -86,9 +86,7 @@ const recorded = {
     lights: 'tool-lights',
     sight: 'tool-sight',
     stopping: 'tool-stopping',
-    following: 'tool-following',
     amber: 'tool-amber',
-    crossing: 'tool-crossing',
     overtake: 'tool-overtake',
     'lane-change': 'tool-lane-change',
     steering: 'tool-steering',
@@ -96,7 +94,11 @@ const recorded = {
     lanes: 'tool-lanes',
     'swept-path': 'tool-swept-path',
 } as const;
-const tools = Object.fromEntries(Object.entries(recorded).map(([name, file]) => [`POST compute/${name}`, tool(file)]));
+const tools = {
+    ...Object.fromEntries(Object.entries(recorded).map(([name, file]) => [`POST compute/${name}`, tool(file)])),
+    'POST compute/following': tool('tool-following', 'tool-following-swept'),
+    'POST compute/crossing': tool('tool-crossing', 'tool-crossing-swept'),
+};
 
 afterEach(() => {
     cleanup();

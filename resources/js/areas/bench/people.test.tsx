@@ -1,7 +1,7 @@
 import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { unfold } from '@/api/folded';
-import type { AmberAnswer, StoppingAnswer } from '@/api/types';
+import type { AmberAnswer, CrossingAnswer, FollowingAnswer, StoppingAnswer } from '@/api/types';
 import { answer, server, show, tool } from '@/testing/answers';
 import { AmberBench } from './AmberBench';
 import { CrossingBench } from './CrossingBench';
@@ -12,9 +12,16 @@ import { StoppingBench } from './StoppingBench';
 
 const amber = unfold<AmberAnswer>(answer('tool-amber'));
 const stopping = unfold<StoppingAnswer>(answer('tool-stopping'));
+/** What a table says, row by row, once it has so many. */
+const rowsOf = async (label: string, many: number) => {
+    const table = await screen.findByRole('region', { name: label });
+    await waitFor(() => expect(table.querySelectorAll('tbody tr')).toHaveLength(many));
+    return [...table.querySelectorAll('tbody tr')].map((row) => [...row.children].map((cell) => cell.textContent));
+};
 const verdict = () => screen.getAllByRole('status')[0]!.textContent;
 const served = (name: 'stopping' | 'following' | 'amber' | 'crossing') => {
-    const sent = server({ 'GET rules': answer('demo-rules'), [`POST compute/${name}`]: tool(`tool-${name}`) });
+    const swept = name === 'following' || name === 'crossing' ? (`tool-${name}-swept` as const) : (`tool-${name}` as const);
+    const sent = server({ 'GET rules': answer('demo-rules'), [`POST compute/${name}`]: tool(`tool-${name}`, swept) });
     return () => sent.filter((one) => one.path === `compute/${name}`).map((one) => one.body as Record<string, unknown>);
 };
 
@@ -91,6 +98,19 @@ describe('following', () => {
         expect(long).toBe(4.5);
     });
 
+    it('says of other speeds what is wanted and how far that is', async () => {
+        const asked = served('following');
+        show(<FollowingBench />, 'instructor', '/bench/following?vehicle=articulated-lorry&gap=1.4');
+        const rows = await rowsOf('Other speeds', 6);
+        const speeds = unfold<FollowingAnswer>(answer('tool-following-swept'));
+        expect(rows).toEqual(
+            speeds.map((one) => [`${one.at} mph`, `${Number(one.wanted_s.toFixed(1))} s`, `${Math.round(one.wanted_m)} m`, `${Math.round(one.gap_m)} m`]),
+        );
+        // A lorry wants the more, the faster it goes.
+        expect(speeds.every((one, i) => i === 0 || one.wanted_s > speeds[i - 1]!.wanted_s)).toBe(true);
+        expect(asked().find((one) => one.sweep)).toMatchObject({ sweep: { field: 'speed_mph', from: 20, to: 70, step: 10 } });
+    });
+
     it('says how far both gaps are, and what opens the one', async () => {
         served('following');
         const { container } = show(<FollowingBench />, 'instructor', '/bench/following');
@@ -125,6 +145,22 @@ describe('amber', () => {
         expect(container.textContent).not.toContain('Stop, unless');
     });
 
+    it('says of every tenth metre what fits, what a stop takes and when the line is passed', async () => {
+        served('amber');
+        show(<AmberBench />, 'instructor', '/bench/amber?speed=40&surface=wet&distance=60');
+        const rows = await rowsOf('Other distances', 15);
+        const fits = { stop: 'stop', go: 'go on', neither: 'neither' };
+        for (const row of rows) {
+            const one = amber.find(({ at }) => `${at} m` === row[0])!;
+            expect(row[1]).toBe(fits[one.verdict]);
+            expect(row[2]).toBe(one.beyond_line_m === 0 ? `${one.decel_needed_mps2!.toFixed(1)} m/s²` : 'more than holds');
+            expect(row[3]).toBe(one.into_red_s === 0 ? 'before red' : `${one.into_red_s.toFixed(1)} s after red`);
+        }
+        // Nearer than amber covers it is before red, and somewhere out there one stops.
+        expect(new Set(rows.map((row) => row[1]))).toEqual(new Set(['go on', 'neither', 'stop']));
+        expect(rows.find(([at]) => at === '60 m')).toBeDefined();
+    });
+
     it('draws the stretch where neither fits, and says where it begins and ends', async () => {
         served('amber');
         const { container } = show(<AmberBench />, 'instructor', '/bench/amber?speed=40&surface=wet&distance=60');
@@ -150,6 +186,21 @@ describe('somebody on foot', () => {
         for (let i = 0; i < 40; i++) fireEvent.click(screen.getByRole('button', { name: 'From now: more' }));
         expect(y()).not.toBe(before);
         expect(container.textContent).not.toMatch(/NaN|Infinity/);
+    });
+
+    it('says wherever they are whether we wait, and nothing of elsewhere while they stand at the kerb', async () => {
+        served('crossing');
+        show(<CrossingBench />, 'instructor', '/bench/crossing?width=7&at=2');
+        const rows = await rowsOf('Wherever they are', 8);
+        const places = unfold<CrossingAnswer>(answer('tool-crossing-swept'));
+        expect(rows.map((row) => row[1])).toEqual(places.map((one) => (one.verdict === 'go' ? 'go' : `wait ${one.wait_s.toFixed(0)} s`)));
+        const over = rows.map((row) => Number.parseFloat(row[2]!));
+        expect(over.every((seconds, i) => i === 0 || seconds < over[i - 1]!)).toBe(true);
+        cleanup();
+        served('crossing');
+        show(<CrossingBench />, 'instructor', '/bench/crossing?waiting=true');
+        await waitFor(() => expect(verdict()).toMatch(/^Wait/));
+        expect(screen.queryByRole('region', { name: 'Wherever they are' })).toBeNull();
     });
 
     it('asks of an island only where there is one between the kerbs', async () => {
