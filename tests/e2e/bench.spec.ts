@@ -377,6 +377,41 @@ for (const [width, height, what] of [
     });
 }
 
+test('a page of the bench prints with what was asked, its picture and its table, and without a key to press', async ({ page }) => {
+    for (const [at, asked, table] of [
+        ['amber?speed=40&distance=60&surface=wet&vehicle=articulated-lorry', ['40 mph', '60 m', 'Articulated lorry'], 'Other distances'],
+        ['following?speed=50&gap=1.4', ['50 mph', '1.4 s'], 'Other speeds'],
+        ['crossing?width=7&at=2', ['7.0 m', '2.0 m'], 'Wherever they are'],
+        ['sight', ['50 mph'], null],
+    ] as const) {
+        for (const viewport of [
+            { width: 1100, height: 800 },
+            { width: 390, height: 844 },
+        ]) {
+            await page.setViewportSize(viewport);
+            await page.emulateMedia({ media: 'screen' });
+            await page.goto(`/bench/${at}`);
+            await expect(page.getByRole('status').first()).toBeVisible();
+            await page.emulateMedia({ media: 'print' });
+            const section = page.getByRole('region', { name: 'What is asked' });
+            await expect(section).toBeVisible();
+            // The vehicles come a moment after the page.
+            const said = () =>
+                section.evaluate((part) =>
+                    [...part.querySelectorAll<HTMLInputElement | HTMLSelectElement>('input[inputmode], select')]
+                        .filter((field) => field.checkVisibility())
+                        .map((field) => (field instanceof HTMLSelectElement ? (field.selectedOptions[0]?.text ?? '') : field.value)),
+                );
+            await expect.poll(said, `${at} at ${viewport.width}`).toEqual(expect.arrayContaining([...asked]));
+            await expect(page.getByRole('img').first()).toBeVisible();
+            if (table) await expect(page.getByRole('region', { name: table })).toBeVisible();
+            expect(
+                await page.evaluate(() => [...document.querySelectorAll('button, nav a')].filter((one) => one.checkVisibility()).map((one) => one.textContent)),
+            ).toEqual([]);
+        }
+    }
+});
+
 test('on a phone what is asked opens over the foot of the page, and the answer above follows it', async ({ page }) => {
     await page.setViewportSize({ width: 390, height: 844 });
     await page.goto('/bench/gap');

@@ -16,7 +16,7 @@ interface Props {
     onChange: (value: number) => void;
 }
 
-/** A slider with two keys beside it, so that nothing needs a drag, and a number that can be typed. */
+/** A slider with two keys beside it, so that nothing needs a drag, and a number that can be typed; on paper its words alone. */
 export function Slider({ label, value, min, max, step, words, per = 1, fine = Math.min(1, step / per), onChange }: Props) {
     const [typed, setTyped] = useState<string | null>(null);
     const to = (wanted: number) => onChange(Math.min(max, Math.max(min, Math.round(wanted / step) * step)));
@@ -30,8 +30,14 @@ export function Slider({ label, value, min, max, step, words, per = 1, fine = Ma
         setTyped(null);
     };
     return (
-        <div className="flex min-w-[min(14rem,100%)] items-center gap-2" role="group" aria-label={label}>
-            <button type="button" className="key !px-3 text-xl" aria-label={`${label}: less`} disabled={value <= min} onClick={() => to(value - step)}>
+        <div className="flex min-w-[min(14rem,100%)] items-center gap-2 print:!min-w-0" role="group" aria-label={label}>
+            <button
+                type="button"
+                className="key screen-only !px-3 text-xl"
+                aria-label={`${label}: less`}
+                disabled={value <= min}
+                onClick={() => to(value - step)}
+            >
                 −
             </button>
             <div className="grid flex-1">
@@ -57,7 +63,7 @@ export function Slider({ label, value, min, max, step, words, per = 1, fine = Ma
                     />
                 </div>
                 <Radix.Root
-                    className="relative flex h-8 touch-none items-center"
+                    className="screen-only relative flex h-8 touch-none items-center"
                     value={[value]}
                     min={min}
                     max={max}
@@ -70,7 +76,13 @@ export function Slider({ label, value, min, max, step, words, per = 1, fine = Ma
                     <Radix.Thumb className="bg-paper border-ink block size-8 rounded-lg border-4" aria-label={label} aria-valuetext={words(value)} />
                 </Radix.Root>
             </div>
-            <button type="button" className="key !px-3 text-xl" aria-label={`${label}: more`} disabled={value >= max} onClick={() => to(value + step)}>
+            <button
+                type="button"
+                className="key screen-only !px-3 text-xl"
+                aria-label={`${label}: more`}
+                disabled={value >= max}
+                onClick={() => to(value + step)}
+            >
                 +
             </button>
         </div>

@@ -66,15 +66,16 @@ export function BenchPage({ asked, verdict, controls, rarely, answer, error, chi
                     {verdict.says && <p>{verdict.says}</p>}
                 </div>
             )}
-            {/* On a phone docked above the areas and opened by a press: nothing stands between a question and its answer. */}
+            {/* On a phone docked above the areas and opened by a press: nothing stands between a question and its answer.
+                On paper what was asked, without its keys. */}
             <section
                 aria-label="What is asked"
-                className="screen-only bg-paper border-ink grid gap-3 max-lg:fixed max-lg:inset-x-0 max-lg:bottom-14 max-lg:z-20 max-lg:max-h-[62dvh] max-lg:overflow-y-auto max-lg:border-t-2 max-lg:px-4 max-lg:py-1"
+                className="bg-paper border-ink grid gap-3 max-lg:fixed max-lg:inset-x-0 max-lg:bottom-14 max-lg:z-20 max-lg:max-h-[62dvh] max-lg:overflow-y-auto max-lg:border-t-2 max-lg:px-4 max-lg:py-1 print:!static print:!max-h-none print:!overflow-visible print:!border-0 print:!p-0 print:[&_button]:hidden"
             >
                 <button type="button" className="key w-full lg:hidden" aria-expanded={changing} onClick={() => setChanging(!changing)}>
                     {changing ? 'Done' : 'Change what is asked'}
                 </button>
-                <div className={`gap-3 pb-2 lg:grid ${changing ? 'grid' : 'hidden'}`}>
+                <div className={`gap-3 pb-2 lg:grid print:!grid ${changing ? 'grid' : 'hidden'}`}>
                     <div className="flex flex-wrap items-end gap-x-5 gap-y-3">{controls}</div>
                     {rarely && (
                         <Rarely said={rarely.said}>

@@ -11,6 +11,8 @@ import { Big, BenchPage } from './BenchPage';
 import { usePage } from './useBench';
 
 const metres = (value: number) => `${value.toFixed(1)} m`;
+/** Nobody is let go a moment too soon for a rounder number. */
+const whole = (seconds: number) => Math.ceil(seconds - 1e-9);
 
 /** Somebody on foot in the road we turn into: wait or go under the rule of the place, and for how long. */
 export function CrossingBench() {
@@ -37,7 +39,7 @@ export function CrossingBench() {
         <BenchPage
             verdict={
                 data && {
-                    head: data.verdict === 'go' ? 'Go' : `Wait ${data.wait_s.toFixed(0)} s`,
+                    head: data.verdict === 'go' ? 'Go' : `Wait ${whole(data.wait_s)} s`,
                     says: say(data.reason),
                 }
             }
@@ -126,7 +128,7 @@ export function CrossingBench() {
                                 strong: one.at === walked,
                                 head: metres(one.at),
                                 cells: [
-                                    one.verdict === 'go' ? 'go' : `wait ${one.wait_s.toFixed(0)} s`,
+                                    one.verdict === 'go' ? 'go' : `wait ${whole(one.wait_s)} s`,
                                     `${one.seconds_until_over.toFixed(1)} s`,
                                     `${one.seconds_until_out_of_our_way.toFixed(1)} s`,
                                 ],
@@ -176,7 +178,7 @@ function CrossingPicture({
                     viewBox={`0 0 ${wide} ${TALL}`}
                     className="block"
                     role="img"
-                    aria-label={answer.verdict === 'go' ? `Go: ${answer.reason}` : `Wait ${answer.wait_s.toFixed(0)} s: ${answer.reason}`}
+                    aria-label={answer.verdict === 'go' ? `Go: ${answer.reason}` : `Wait ${whole(answer.wait_s)} s: ${answer.reason}`}
                 >
                     <rect x={0} y={top} width={wide} height={TALL - 2 * top} fill="var(--road)" />
                     <rect x={0} y={Math.min(y(from), y(to))} width={wide} height={Math.abs(y(to) - y(from))} fill="var(--now-fill)" opacity={0.3} />

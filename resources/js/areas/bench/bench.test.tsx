@@ -62,7 +62,7 @@ const PAGES: [string, ReactNode, string, string, string[]][] = [
     ],
     ['following', <FollowingBench key="p" />, '/bench/following', 'following', [`${following.short_by_s.toFixed(1)} s short`, round(following.wanted_m)]],
     ['amber', <AmberBench key="p" />, '/bench/amber?speed=40&distance=50&surface=wet', 'amber', [amber.find((one) => one.at === 50)!.message]],
-    ['crossing', <CrossingBench key="p" />, '/bench/crossing', 'crossing', [`Wait ${crossing.wait_s.toFixed(0)} s`, crossing.reason]],
+    ['crossing', <CrossingBench key="p" />, '/bench/crossing', 'crossing', [`Wait ${Math.ceil(crossing.wait_s)} s`, crossing.reason]],
     ['in a row', <SeriesBench key="p" />, '/bench/series', 'series', [series.directions[0]!.say, series.plans[1]!.message!, 'Who waits for whom']],
     ['whose turn', <PriorityBench key="p" />, '/bench/priority', 'priority', [priority.message]],
     ['lights', <LightsBench key="p" />, '/bench/lights', 'lights', [lights.message, lights.head!.message]],

@@ -193,7 +193,7 @@ describe('somebody on foot', () => {
         show(<CrossingBench />, 'instructor', '/bench/crossing?width=7&at=2');
         const rows = await rowsOf('Wherever they are', 8);
         const places = unfold<CrossingAnswer>(answer('tool-crossing-swept'));
-        expect(rows.map((row) => row[1])).toEqual(places.map((one) => (one.verdict === 'go' ? 'go' : `wait ${one.wait_s.toFixed(0)} s`)));
+        expect(rows.map((row) => row[1])).toEqual(places.map((one) => (one.verdict === 'go' ? 'go' : `wait ${Math.ceil(one.wait_s)} s`)));
         const over = rows.map((row) => Number.parseFloat(row[2]!));
         expect(over.every((seconds, i) => i === 0 || seconds < over[i - 1]!)).toBe(true);
         cleanup();
