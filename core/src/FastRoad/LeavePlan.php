@@ -70,7 +70,7 @@ final readonly class LeavePlan
             'harsh' => sprintf(
                 'Even from the beginning on the brake would reach %.1f m/s²: %s. Mirrors and signal early; about %s would have to go on the main road, '
                     .'seen by those behind.',
-                $peak, $this->leaving->isMoreThanHolds($this->gradient) ? 'more than holds here at all' : 'harsh here',
+                $peak, $this->leaving->isMoreThanHolds() ? 'more than holds here at all' : 'harsh here',
                 $this->pack->speedUnit()->words(Speed::ofMetresPerSecond($this->leaving->shedBeforeMps())),
             ),
             'firm' => sprintf('Short for this speed: firmly on the brake from its beginning on, up to %.1f m/s².', $peak),

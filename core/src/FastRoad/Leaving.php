@@ -41,6 +41,9 @@ final readonly class Leaving
 
     public Handling $handling;
 
+    /** The most that tyres and brakes hold on it, m/s2. */
+    public float $hardestMps2;
+
     public function __construct(
         public float $mainMps,
         public float $lengthMetres,
@@ -52,8 +55,11 @@ final readonly class Leaving
         private Surface $surface = Surface::Dry,
         /** Of the vehicle that leaves; a car’s where none is said. */
         ?Handling $handling = null,
+        /** Of the slip road; level where none is said. */
+        ?Gradient $gradient = null,
     ) {
         $this->handling = $handling ?? Handling::ofACar();
+        $this->hardestMps2 = $this->handling->hardestMps2($surface, $gradient ?? Gradient::level());
         $this->stages = $this->stages();
     }
 
@@ -67,15 +73,16 @@ final readonly class Leaving
         };
     }
 
+    /** More than that is harsh, m/s2: what feels so, and what holds no longer. */
     public function harshFromMps2(): float
     {
-        return $this->here(self::HARSH);
+        return min($this->here(self::HARSH), $this->hardestMps2);
     }
 
     /** Whether that is more than tyres and brakes hold at all. */
-    public function isMoreThanHolds(Gradient $gradient): bool
+    public function isMoreThanHolds(): bool
     {
-        return $this->peakMps2() > $this->handling->hardestMps2($this->surface, $gradient);
+        return $this->peakMps2() > $this->hardestMps2;
     }
 
     /** What feels in this vehicle on this surface as so much does in a car on a dry road, m/s2. */

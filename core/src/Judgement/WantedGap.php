@@ -39,7 +39,7 @@ final readonly class WantedGap
         }
 
         return match ($pack->longGap()) {
-            LongGap::ByBrakes => new self($car + self::brakesTake($vehicle, $surface, $speed), Source::assumed()),
+            LongGap::ByBrakes => new self($car + self::brakesTake($pack, $vehicle, $surface, $speed), Source::assumed()),
             LongGap::ByLength => new self(
                 max($car, self::byLength($vehicle, $speed) + $car - $pack->followingGap(Surface::Dry)->inSeconds()),
                 $surface === Surface::Dry ? Source::fromMemory('model commercial driver’s manual') : Source::assumed(),
@@ -48,10 +48,10 @@ final readonly class WantedGap
     }
 
     /** So much longer it takes to stop than a car would that brakes at the same moment, as a gap, s: the way it needs more, at this speed. */
-    private static function brakesTake(Vehicle $vehicle, Surface $surface, Speed $speed): float
+    private static function brakesTake(RulePack $pack, Vehicle $vehicle, Surface $surface, Speed $speed): float
     {
         $v = $speed->inMetresPerSecond();
-        $car = StoppingModel::highwayCode();
+        $car = StoppingModel::of($pack);
         $metres = static fn (StoppingModel $model): float => Stopping::from($speed, $model, $surface, Gradient::level())->totalMetres() ?? 0.0;
 
         return ($metres($car->inVehicle($vehicle)) - $metres($car)) / $v;

@@ -149,6 +149,21 @@ it('says where no tyre holds what the slip road would ask for', function (): voi
     expect($holds)->toBeFalse();
 });
 
+it('calls it harsh where a hill on ice leaves nothing to brake with, however little would be asked, and comes to it without a jump', function (): void {
+    $at = static fn (float $slope): array => Ask::tool(
+        'leave', ['main_speed_mph' => 30, 'slip_length_m' => 400, 'end_speed_mph' => 20, 'surface' => 'ice', 'gradient' => $slope],
+    );
+    expect($at(0.0)['verdict'])->toBe('even')->and($at(-0.12)['verdict'])->toBe('harsh')->and($at(-0.12)['message'])->toContain('more than holds here at all')
+        // Nothing holds: all of it would have to go before.
+        ->and($at(-0.12)['shed_before_mps'])->toEqualWithDelta((30.0 - 20.0) * 0.44704, 0.1);
+    $last = null;
+    for ($slope = 0.0; $slope >= -0.14; $slope -= 0.0005) {
+        $now = $at(round($slope, 5))['shed_before_mps'];
+        expect($now - ($last ?? $now))->toBeGreaterThanOrEqual(0.0)->toBeLessThan(0.25, "{$slope}");
+        $last = $now;
+    }
+});
+
 it('brakes nowhere where the end of the slip road is as fast as the main road', function (): void {
     $leaving = new Leaving(26.0, 250.0, 26.0, null, 40.0, null);
 

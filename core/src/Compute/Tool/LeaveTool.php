@@ -91,6 +91,7 @@ final class LeaveTool implements ReadsAScene
                 'harsh from', round($leaving->harshFromMps2(), 2), 'm/s2',
                 $leaving->handling->brakingShare < 1.0 || CommonFields::surface($input) !== Surface::Dry ? Source::assumed() : Source::commonPractice(),
             ),
+            new Assumption('what tyres and brakes hold', round($leaving->hardestMps2, 2), 'm/s2', Source::assumed()),
             new Assumption('markers', $pack->exitSigns()->inWords(), '', $pack->exitSigns()->source),
             ...CommonFields::defaults(
                 $input, CommonFields::default('end_speed', round($leaving->endMps, 2), 'm/s'), CommonFields::default('gradient', 0.0, 'rise over run'),
@@ -119,7 +120,7 @@ final class LeaveTool implements ReadsAScene
         }
 
         return new Leaving($main, $length, $end, $bend, $input->distance('bend_length')?->inMetres() ?? 40.0, $radius, CommonFields::surface($input),
-            Handling::of(VehicleField::read($input)));
+            Handling::of(VehicleField::read($input)), CommonFields::gradient($input));
     }
 
     private static function plan(Values $input, Leaving $leaving, RulePack $pack): LeavePlan

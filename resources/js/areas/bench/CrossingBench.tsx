@@ -19,19 +19,24 @@ export function CrossingBench() {
     const { rules, say, state, set, differs } = usePage('crossing');
     // A narrower road ends sooner.
     const walked = Math.min(state.at, state.width);
-    const inputs: CrossingAsked = {
+    const anywhere: Omit<CrossingAsked, 'person_at_m'> = {
         pack: rules.pack,
         practice: rules.practice,
         road_width_m: state.width,
-        person_at_m: walked,
         towards_us: state.towards,
         ...(state.island > 0 && state.island < state.width ? { island_at_m: state.island } : {}),
         ...(state.waiting ? { waiting: true } : {}),
         ...(state.walking > 0 ? { walking_mps: state.walking } : {}),
     };
+    const inputs: CrossingAsked = { ...anywhere, person_at_m: walked };
     const { data, error } = useCompute('crossing', inputs);
     // Who stands at the kerb is nowhere else.
-    const { all } = useSwept('crossing', inputs, { field: 'person_at_m', from: 0, to: state.waiting ? 0 : Math.floor(state.width), step: 1 }, walked);
+    const { all } = useSwept(
+        'crossing',
+        anywhere as CrossingAsked,
+        { field: 'person_at_m', from: 0, to: state.waiting ? 0 : Math.floor(state.width), step: 1 },
+        walked,
+    );
     const longest = Math.max(2, Math.ceil(data?.seconds_until_over ?? 6));
     const moment = useMoment(longest);
     const at = data ? walked + ((state.width - walked) * Math.min(moment.seconds, data.seconds_until_over)) / Math.max(0.1, data.seconds_until_over) : walked;

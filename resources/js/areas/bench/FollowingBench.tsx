@@ -18,16 +18,16 @@ const SPEEDS = { mph: { from: 20, to: 70, step: 10 }, kmh: { from: 30, to: 120, 
 export function FollowingBench() {
     const { rules, state, set, differs, vehicle, field } = useBench('following');
     const unit = rules.length_unit;
-    const inputs = {
+    const atAnySpeed = {
         pack: rules.pack,
         vehicle,
-        [field('speed')]: state.speed,
         surface: state.surface as NonNullable<FollowingAsked['surface']>,
         gap_s: state.gap,
         ...(state.theirs > 0 ? { [field('leader_speed')]: state.theirs } : {}),
     };
-    const { data, error } = useCompute('following', inputs as FollowingAsked);
-    const { all } = useSwept('following', inputs as FollowingAsked, { field: speedField(rules.speed_unit), ...SPEEDS[rules.speed_unit] }, state.speed);
+    const inputs = { ...atAnySpeed, [field('speed')]: state.speed } as FollowingAsked;
+    const { data, error } = useCompute('following', inputs);
+    const { all } = useSwept('following', atAnySpeed as FollowingAsked, { field: speedField(rules.speed_unit), ...SPEEDS[rules.speed_unit] }, state.speed);
     return (
         <BenchPage
             verdict={data && { head: head(data), says: says(data, unit) }}

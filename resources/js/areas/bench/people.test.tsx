@@ -109,6 +109,10 @@ describe('following', () => {
         // A lorry wants the more, the faster it goes.
         expect(speeds.every((one, i) => i === 0 || one.wanted_s > speeds[i - 1]!.wanted_s)).toBe(true);
         expect(asked().find((one) => one.sweep)).toMatchObject({ sweep: { field: 'speed_mph', from: 20, to: 70, step: 10 } });
+        // Whatever the slider says, the other speeds are asked once.
+        fireEvent.click(screen.getByRole('button', { name: 'We drive: more' }));
+        await waitFor(() => expect(asked().at(-1)).toMatchObject({ speed_mph: 51 }));
+        expect(asked().filter((one) => one.sweep)).toHaveLength(1);
     });
 
     it('says how far both gaps are, and what opens the one', async () => {
