@@ -126,8 +126,8 @@ export function CrossingBench() {
                     {!state.waiting && (
                         <DataTable
                             label="Wherever they are"
-                            heads={['Walked', 'We', 'Until over', 'Out of our way in']}
-                            least={24}
+                            heads={['Walked', 'We', 'Until over', 'Clear in']}
+                            least={20}
                             rows={(all ?? []).map((one) => ({
                                 key: one.at,
                                 strong: one.at === walked,
