@@ -139,7 +139,7 @@ final class AmberTool implements Tool
                 'unhurried deceleration, dry and level', round($decel, 3), 'm/s2',
                 $input->has('decel') ? Source::given() : ($handling->brakingShare < 1.0 ? Source::assumed() : $pack->amberDecisionSource()),
             ),
-            new Assumption('what tyres and brakes hold', round($hardest, 2), 'm/s2', Source::assumed()),
+            new Assumption('the hardest braking that holds', round($hardest, 2), 'm/s2', Source::assumed()),
             ...CommonFields::defaults(
                 $input, CommonFields::default('surface', $surface->value), CommonFields::default('gradient', 0.0, 'rise over run'),
                 CommonFields::default('close_follower', false),

@@ -91,7 +91,7 @@ final class LeaveTool implements ReadsAScene
                 'harsh from', round($leaving->harshFromMps2(), 2), 'm/s2',
                 $leaving->handling->brakingShare < 1.0 || CommonFields::surface($input) !== Surface::Dry ? Source::assumed() : Source::commonPractice(),
             ),
-            new Assumption('what tyres and brakes hold', round($leaving->hardestMps2, 2), 'm/s2', Source::assumed()),
+            new Assumption('the hardest braking that holds', round($leaving->hardestMps2, 2), 'm/s2', Source::assumed()),
             new Assumption('markers', $pack->exitSigns()->inWords(), '', $pack->exitSigns()->source),
             ...CommonFields::defaults(
                 $input, CommonFields::default('end_speed', round($leaving->endMps, 2), 'm/s'), CommonFields::default('gradient', 0.0, 'rise over run'),
