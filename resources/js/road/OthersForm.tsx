@@ -24,10 +24,10 @@ export function OthersForm({ title, value, unit, onChange, intentions = false, l
             <ul className="flex flex-wrap gap-x-8 gap-y-2">
                 {value.map((one, i) => (
                     <li key={i} className="flex flex-wrap items-center gap-2">
-                        <span className="w-16 font-semibold">{nameOf(one, i, rules)}</span>
+                        <span className="w-14 font-semibold sm:w-16">{nameOf(one, i, rules)}</span>
                         <input
                             type="number"
-                            className="entry w-24"
+                            className="entry w-20 sm:w-24"
                             aria-label={`${nameOf(one, i, rules)}, metres ahead of us`}
                             min={-400}
                             max={400}
@@ -38,7 +38,7 @@ export function OthersForm({ title, value, unit, onChange, intentions = false, l
                         m at
                         <input
                             type="number"
-                            className="entry w-24"
+                            className="entry w-20 sm:w-24"
                             aria-label={`${nameOf(one, i, rules)}, speed`}
                             min={5}
                             max={130}

@@ -1,7 +1,7 @@
 import { useRef, type ReactNode } from 'react';
-import { ticks } from '@/strip/scale';
 import { inUnit } from '@/strip/words';
 import { useWidth } from '@/strip/useWidth';
+import { axisTicks } from './axis';
 
 export interface RoadScale {
     width: number;
@@ -26,12 +26,7 @@ export function RoadFrame({ from, to, height, label, unit, zero, children }: Pro
     const frame = useRef<HTMLDivElement>(null);
     const width = useWidth(frame);
     const scale: RoadScale = { width, perMetre: width / Math.abs(from - to), x: (metres) => ((from - metres) / (from - to)) * width };
-    const far = Math.max(from, to);
-    const least = Math.min(from, to);
-    const wanted = width < 500 ? 5 : 10;
-    const marks = ticks(far, wanted, 1 / inUnit(1, unit));
-    // The shorter side has its ticks too where there is room for them.
-    const other = -least > far / 2 ? ticks(-least, wanted, 1 / inUnit(1, unit)).slice(1) : [];
+    const marks = axisTicks({ from, to, width, x: scale.x, zero, unit, metresInAUnit: 1 / inUnit(1, unit) });
     return (
         <div ref={frame} className="bg-raised border-hair w-full min-w-0 overflow-hidden rounded-xl border-2">
             {width > 0 && (
@@ -45,12 +40,14 @@ export function RoadFrame({ from, to, height, label, unit, zero, children }: Pro
                 >
                     {children(scale)}
                     <g fontSize={13} fill="var(--quiet)" textAnchor="middle">
-                        {[...marks, ...other.map(({ at, metres }) => ({ at, metres: -metres }))].map(({ at, metres }) => (
+                        {marks.map(({ metres, label }) => (
                             <g key={metres}>
                                 <line x1={scale.x(metres)} x2={scale.x(metres)} y1={height - 4} y2={height + 2} stroke="var(--line)" />
-                                <text x={Math.min(width - 22, Math.max(18, scale.x(metres)))} y={height + 16}>
-                                    {at === 0 ? zero : at === marks[marks.length - 1]!.at ? `${at} ${unit}` : at}
-                                </text>
+                                {label && (
+                                    <text x={label.x} y={height + 16}>
+                                        {label.words}
+                                    </text>
+                                )}
                             </g>
                         ))}
                     </g>

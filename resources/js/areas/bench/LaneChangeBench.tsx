@@ -115,14 +115,16 @@ export function LaneChangeBench() {
                                         aria-pressed={option.kind === shown.kind}
                                         onClick={() => setChosen(option.kind)}
                                     >
-                                        {option.kind === data.best ? '▸ ' : ''}
-                                        {WORDS[option.kind]}
-                                        <span className="font-normal">
-                                            {option.feasible
-                                                ? `: ${option.time_s.toFixed(1)} s, ${speedWords(option.speed_mps, rules.speed_unit)}`
-                                                : option.in_room
-                                                  ? `: ${option.spare_m === null ? 'no gap' : `${spoken(Math.abs(option.spare_m), rules.length_unit)} short`}`
-                                                  : ': no room for it'}
+                                        <span>
+                                            {option.kind === data.best ? '▸ ' : ''}
+                                            {WORDS[option.kind]}
+                                            <span className="font-normal">
+                                                {option.feasible
+                                                    ? `: ${option.time_s.toFixed(1)} s, ${speedWords(option.speed_mps, rules.speed_unit)}`
+                                                    : option.in_room
+                                                      ? `: ${option.spare_m === null ? 'no gap' : `${spoken(Math.abs(option.spare_m), rules.length_unit)} short`}`
+                                                      : ': no room for it'}
+                                            </span>
                                         </span>
                                     </button>
                                 ))}
