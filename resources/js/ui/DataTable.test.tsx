@@ -42,4 +42,12 @@ describe('a table of figures', () => {
         expect(classes('stop')).toContain('whitespace-nowrap');
         expect(screen.getByRole('table').style.getPropertyValue('--least')).toBe('28rem');
     });
+
+    it('stands as a list on a phone where cells are sentences: a table still for who hears it, its heads said once', () => {
+        render(<DataTable label="Causes" least={52} stacks heads={['Step', 'Needed help']} rows={[{ key: 1, head: 'Look', cells: ['21 of 32'] }]} />);
+        expect(screen.getAllByRole('columnheader').map(({ textContent }) => textContent)).toEqual(['Step', 'Needed help']);
+        const cell = screen.getByRole('cell', { name: '21 of 32' });
+        expect(cell.classList).toContain('max-sm:block');
+        expect([...cell.querySelectorAll('[aria-hidden]')].map(({ textContent }) => textContent)).toEqual(['Needed help']);
+    });
 });

@@ -22,6 +22,7 @@ export function Causes({ failures }: { failures: Failure[] }) {
                     label="Steps that needed help"
                     heads={['Step', 'Needed help', 'Learners', 'Possible cause one step earlier']}
                     least={52}
+                    stacks
                     rows={enough.map((failure) => ({
                         key: `${failure.routine}.${failure.step}`,
                         head: (

@@ -22,6 +22,7 @@ export function PlacesDriven({ places }: { places: Driven[] }) {
                     label="Places"
                     heads={['Place', 'Attempts with a serious problem', 'Same routine elsewhere', 'Most often', 'Learners']}
                     least={58}
+                    stacks
                     rows={enough.map((place) => ({
                         key: `${place.place}.${place.routine}`,
                         strong: place.fails_more,
