@@ -63,12 +63,6 @@ final readonly class Basis
         return "BIT_XOR(CRC32({$column}))";
     }
 
-    /** A number that changes with what stands in a column, of which two may be alike. */
-    public static function summed(string $column): string
-    {
-        return "SUM(CRC32({$column}))";
-    }
-
     /** @param  list<mixed>  $rows */
     private static function hash(RulePack $pack, \DateTimeImmutable $now, array $rows): string
     {

@@ -3,8 +3,11 @@
 namespace App\School;
 
 use Illuminate\Contracts\Cache\Repository;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Cache;
 use NobleTurn\Core\Compute\Toolbox;
+use Symfony\Component\HttpFoundation\AcceptHeader;
 
 /**
  * Answers that are kept as long as nothing of a school is written: by its version, which moves with every write. For what hangs on nothing but what is
@@ -20,11 +23,11 @@ final class KeptAnswers
     /** Longer ones than this are made each time, once they are packed: memory is for many. */
     private const LONGEST = 400_000;
 
-    /** Short ones are not worth packing: that takes longer than it saves. */
-    private const PACKED_FROM = 50_000;
+    /** Bytes from which the web server packs an answer as well, each time it is given: one that is kept packed is packed once. */
+    private const PACKED_FROM = 512;
 
-    /** The quickest: what is kept says nearly the same thing over and over. */
-    private const PACKING = 1;
+    /** As the web server packs. */
+    private const PACKING = 5;
 
     private function __construct(private readonly Repository $memory, private readonly string $name, private readonly string $stands)
     {
@@ -45,22 +48,33 @@ final class KeptAnswers
         ]));
     }
 
-    public function get(): ?string
+    /** @param  array<string, string>  $headers  of the answer; as it is kept, packed, for whoever takes it so */
+    public function response(Request $request, array $headers): ?Response
     {
-        $kept = $this->memory->get($this->name);
-        if (! is_array($kept) || $kept[0] !== $this->stands) {
-            return null;
-        }
+        [$answer, $isPacked] = $this->kept();
+        $takesPacked = (AcceptHeader::fromString($request->headers->get('Accept-Encoding'))->get('gzip')?->getQuality() ?? 0.0) > 0.0;
 
-        return $kept[2] ? (gzuncompress($kept[1]) ?: null) : $kept[1];
+        return match (true) {
+            $answer === null => null,
+            $isPacked && $takesPacked => new Response($answer, 200, $headers + ['Content-Encoding' => 'gzip', 'Vary' => 'Accept-Encoding']),
+            default => new Response($isPacked ? (string) gzdecode($answer) : $answer, 200, $headers + ['Vary' => 'Accept-Encoding']),
+        };
     }
 
     public function put(string $answer): void
     {
         $isPacked = strlen($answer) >= self::PACKED_FROM;
-        $stored = $isPacked ? (string) gzcompress($answer, self::PACKING) : $answer;
+        $stored = $isPacked ? (string) gzencode($answer, self::PACKING) : $answer;
         if (strlen($stored) <= self::LONGEST) {
             $this->memory->put($this->name, [$this->stands, $stored, $isPacked], self::SECONDS);
         }
+    }
+
+    /** @return array{?string, bool} the answer that still stands, and whether it is packed */
+    private function kept(): array
+    {
+        $kept = $this->memory->get($this->name);
+
+        return is_array($kept) && $kept[0] === $this->stands ? [$kept[1], $kept[2]] : [null, false];
     }
 }

@@ -96,9 +96,7 @@ final readonly class Records
         $next = static fn ($rows): mixed => $rows->where('starts_at', '>', now())->min('starts_at');
 
         return hash('xxh128', json_encode([
-            SkillAnswer::query()->toBase()->selectRaw(
-                'COUNT(*) AS kept, '.Basis::summed('stands_for').' AS marks, '.Basis::summed('outlook_for').' AS outlooks',
-            )->first(),
+            SchoolVersion::found($this->current->id()),
             $next(Lesson::query()), $next(BusyTime::query()->where('kind', 'test')), now()->format('Y-m-d'),
         ], JSON_THROW_ON_ERROR));
     }

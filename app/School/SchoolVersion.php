@@ -13,23 +13,24 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Event;
 
 /**
- * A number for each school that moves with everything that is written, in the same transaction, as its last statement: an answer that was made
- * after the number was read is never older than the number says. Seen at the statements themselves, so that nobody can forget it; where it is not
- * known whose rows were written, every school's number moves.
+ * Two numbers for each school, one that moves with everything that is written and one with what is found in the background, in the same transaction, as
+ * its last statement: an answer that was made after a number was read is never older than the number says. Seen at the statements themselves, so that
+ * nobody can forget it; where it is not known whose rows were written, every school's number moves.
  */
 final class SchoolVersion
 {
     /** What no answer of the application is made from, or only itself makes again. */
-    private const UNREAD = [
-        'sessions', 'cache', 'cache_locks', 'jobs', 'job_batches', 'failed_jobs', 'migrations', 'skill_answers', 'school_versions',
-    ];
+    private const UNREAD = ['sessions', 'cache', 'cache_locks', 'jobs', 'job_batches', 'failed_jobs', 'migrations', 'school_versions'];
+
+    /** What is made again from the rest: only answers about all records of a school are made from it. */
+    private const FOUND = 'skill_answers';
 
     private const ALL = '';
 
     /** As the database says it. */
-    private const NO_TABLE = '42S02';
+    private const NOT_THERE_YET = ['no table' => '42S02', 'no column' => '42S22'];
 
-    /** @var array<string, true> schools of which something was written in the transaction that is open */
+    /** @var array<'version'|'found', array<string, true>> numbers, and schools of which something was written in the transaction that is open */
     private static array $written = [];
 
     /** How deep in transactions one is outside of all of the application's own: tests have one around them. */
@@ -37,7 +38,19 @@ final class SchoolVersion
 
     public static function of(string $school): string
     {
-        return (string) (DB::table('school_versions')->where('school_id', $school)->value('version') ?? 0);
+        return self::read($school, 'version');
+    }
+
+    /** The number of what is found in the background. */
+    public static function found(string $school): string
+    {
+        return self::read($school, 'found');
+    }
+
+    /** @param  'version'|'found'  $number */
+    private static function read(string $school, string $number): string
+    {
+        return (string) (DB::table('school_versions')->where('school_id', $school)->value($number) ?? 0);
     }
 
     /** @param  int  $outermost  transactions that are open around everything */
@@ -50,8 +63,9 @@ final class SchoolVersion
     {
         self::within(0);
         Event::listen(static function (QueryExecuted $query): void {
-            if (self::writes($query->sql)) {
-                self::$written[self::whose()] = true;
+            $number = self::movedBy($query->sql);
+            if ($number !== null) {
+                self::$written[$number][self::whose()] = true;
                 if ($query->connection->transactionLevel() <= self::$outermost) {
                     self::move($query->connection);
                 }
@@ -69,15 +83,19 @@ final class SchoolVersion
         });
     }
 
-    /** Whether a statement changes what answers are made from. Tables themselves change while nobody is served. */
-    public static function writes(string $sql): bool
+    /** @return 'version'|'found'|null the number that a statement moves. Tables themselves change while nobody is served. */
+    public static function movedBy(string $sql): ?string
     {
         if (preg_match('/^\s*(insert|update|delete|replace|load|truncate)\b/i', $sql) !== 1) {
-            return false;
+            return null;
         }
         $isOne = preg_match('/^\s*(?:insert\s+(?:ignore\s+)?into|replace\s+into|update|delete\s+from)\s+`?(\w+)`?/i', $sql, $found) === 1;
 
-        return ! $isOne || ! in_array($found[1], self::UNREAD, true);
+        return match (true) {
+            ! $isOne => 'version',
+            $found[1] === self::FOUND => 'found',
+            default => in_array($found[1], self::UNREAD, true) ? null : 'version',
+        };
     }
 
     private static function whose(): string
@@ -91,27 +109,32 @@ final class SchoolVersion
 
     private static function move(Connection $connection): void
     {
-        [$schools, self::$written] = [array_map(strval(...), array_keys(self::$written)), []];
+        [$written, self::$written] = [self::$written, []];
         try {
-            self::count($connection, $schools);
+            foreach ($written as $number => $schools) {
+                self::count($connection, $number, array_map(strval(...), array_keys($schools)));
+            }
         } catch (QueryException $why) {
             // While an older installation is brought up to this version there is nothing to count in.
-            if ($why->getCode() !== self::NO_TABLE) {
+            if (! in_array($why->getCode(), self::NOT_THERE_YET, true)) {
                 throw $why;
             }
         }
     }
 
-    /** @param  list<string>  $schools */
-    private static function count(Connection $connection, array $schools): void
+    /**
+     * @param  'version'|'found'  $number
+     * @param  list<string>  $schools
+     */
+    private static function count(Connection $connection, string $number, array $schools): void
     {
         if (in_array(self::ALL, $schools, true)) {
-            $connection->update('UPDATE school_versions SET version = version + 1');
-        } elseif ($schools !== []) {
+            $connection->update("UPDATE school_versions SET {$number} = {$number} + 1");
+        } else {
             // In one order: two who write of two schools at once do not wait for each other.
             sort($schools);
-            $connection->insert('INSERT INTO school_versions (school_id, version) VALUES '.implode(', ', array_fill(0, count($schools), '(?, 1)'))
-                .' ON DUPLICATE KEY UPDATE version = version + 1', $schools);
+            $connection->insert("INSERT INTO school_versions (school_id, {$number}) VALUES ".implode(', ', array_fill(0, count($schools), '(?, 1)'))
+                ." ON DUPLICATE KEY UPDATE {$number} = {$number} + 1", $schools);
         }
     }
 }

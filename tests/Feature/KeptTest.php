@@ -174,16 +174,51 @@ it('keeps a calendar’s feed the same way', function (): void {
     expect($starts())->not->toBe($was);
 });
 
-it('keeps long answers packed, word for word, and makes anew what is too long even so', function (): void {
+it('keeps answers packed, word for word for who takes them so and who does not, and makes anew what is too long even so', function (): void {
     $school = $this->user($this->school('Ours'), 'owner')->school_id;
     mt_srand(22);
     $noise = implode(' ', array_map(static fn (): string => dechex(mt_rand()), range(1, 200_000)));
+    $asking = static fn (?string $takes): Illuminate\Http\Request => Illuminate\Http\Request::create(
+        '/', server: $takes === null ? [] : ['HTTP_ACCEPT_ENCODING' => $takes],
+    );
     foreach (['' => true, 'Short.' => true, str_repeat('BEGIN:VEVENT – Möwe’s lesson ', 60_000) => true, $noise => false] as $answer => $isKept) {
         $kept = App\School\KeptAnswers::of('an answer', $school);
         Cache::store('array')->flush();
         $kept?->put((string) $answer);
-        expect($kept?->get() === (string) $answer)->toBe($isKept);
+        foreach (['gzip, deflate, br' => true, '*' => true, 'br, gzip;q=0' => false, 'identity' => false, '' => false] as $takes => $isPacked) {
+            $response = $kept?->response($asking($takes), ['Content-Type' => 'application/json']);
+            if (! $isKept) {
+                expect($response)->toBeNull();
+
+                continue;
+            }
+            $isPacked = $isPacked && strlen((string) $answer) >= 512;
+            expect($response?->headers->get('Content-Encoding'))->toBe($isPacked ? 'gzip' : null)
+                ->and($response?->headers->get('Vary'))->toBe('Accept-Encoding')->and($response?->headers->get('Content-Type'))->toBe('application/json')
+                ->and($isPacked ? gzdecode((string) $response?->getContent()) : $response?->getContent())->toBe((string) $answer);
+        }
     }
+    expect(App\School\KeptAnswers::of('another answer', $school)?->response($asking('gzip'), []))->toBeNull();
+});
+
+it('counts what is found apart from what is written, each school for itself', function (): void {
+    $worlds = [$this->world('Ours'), $this->world('Theirs')];
+    [$ours, $theirs] = array_map(static fn (array $world): string => $world['owner']->school_id, $worlds);
+    $this->actingAs($worlds[0]['owner']);
+    $this->postJson('api/school/records')->assertOk();
+    $this->getJson('api/learners/'.$worlds[0]['ids']['learner'].'/skill')->assertOk();
+    [$found, $elsewhere] = [SchoolVersion::found($ours), SchoolVersion::found($theirs)];
+    expect((int) $found)->toBeGreaterThan(0);
+    // What is kept already is not found again.
+    $this->getJson('api/learners/'.$worlds[0]['ids']['learner'].'/skill')->assertOk();
+    expect(SchoolVersion::found($ours))->toBe($found);
+    $this->travel(1)->days();
+    $this->getJson('api/learners/'.$worlds[0]['ids']['learner'].'/skill')->assertOk();
+    expect((int) SchoolVersion::found($ours))->toBeGreaterThan((int) $found)->and(SchoolVersion::found($theirs))->toBe($elsewhere);
+    // Erased with its learner: what was found is gone, and that is seen.
+    [$written, $found] = [SchoolVersion::of($ours), SchoolVersion::found($ours)];
+    DB::table('skill_answers')->where('school_id', $ours)->delete();
+    expect((int) SchoolVersion::found($ours))->toBe((int) $found + 1)->and(SchoolVersion::of($ours))->toBe($written);
 });
 
 it('moves once for a whole transaction, not at all where it is rolled back, and each school apart', function (): void {
@@ -223,13 +258,19 @@ it('knows what changes an answer from what does not', function (): void {
         'replace into places values (1)', 'update `learners` inner join `lessons` on 1 set x = 1', 'truncate `marks`',
         'insert into `told_lessons` (`id`) values (?) on duplicate key update `body` = 1',
     ] as $sql) {
-        expect(SchoolVersion::writes($sql))->toBeTrue($sql);
+        expect(SchoolVersion::movedBy($sql))->toBe('version', $sql);
     }
     foreach ([
         'select * from `marks`', 'insert into `sessions` values (1)', 'update `cache` set `value` = ?', 'delete from `jobs` where `id` = ?',
-        'insert into `skill_answers` (`id`) values (?) on duplicate key update `body` = 1', 'insert into school_versions values (1)', 'set names utf8',
-        'with x as (select 1) select * from x',
+        'insert into school_versions values (1)', 'set names utf8', 'with x as (select 1) select * from x',
     ] as $sql) {
-        expect(SchoolVersion::writes($sql))->toBeFalse($sql);
+        expect(SchoolVersion::movedBy($sql))->toBeNull($sql);
     }
+    foreach ([
+        'insert into `skill_answers` (`id`) values (?) on duplicate key update `body` = 1', 'update `skill_answers` set `outlook` = ?', 'delete from skill_answers',
+    ] as $sql) {
+        expect(SchoolVersion::movedBy($sql))->toBe('found', $sql);
+    }
+    // Of two tables at once nothing is taken for less than it is.
+    expect(SchoolVersion::movedBy('delete `skill_answers` from `skill_answers` inner join `learners` on 1'))->toBe('version');
 });

@@ -111,7 +111,7 @@ it('draws its places as sites, each by the law it was taught under, and changes 
 });
 
 it('can go back to the tables of before', function (): void {
-    Illuminate\Support\Facades\Artisan::call('migrate:rollback', ['--step' => 28, '--force' => true]);
+    Illuminate\Support\Facades\Artisan::call('migrate:rollback', ['--step' => 29, '--force' => true]);
     foreach (DB::table('places')->get() as $place) {
         expect(json_decode($place->approach, true))->toEqual(json_decode($this->was['places'][$place->id]['approach'], true));
     }

@@ -69,11 +69,16 @@ final class CalendarController extends Controller
     }
 
     /** For a calendar, which has no session: whoever has the address may read it. */
-    public function feed(string $secret, CurrentSchool $current): Response
+    public function feed(string $secret, Request $request, CurrentSchool $current): Response
     {
         $person = User::query()->where('calendar_key', hash('sha256', $secret))->whereNull('suspended_at')->firstOrFail();
         $kept = KeptAnswers::of("calendar {$person->id}", $person->school_id);
-        $ics = $kept?->get() ?? $current->within($person->school, static function () use ($person): string {
+        $headers = ['Content-Type' => 'text/calendar; charset=utf-8', 'Cache-Control' => 'private, max-age=300'];
+        $before = $kept?->response($request, $headers);
+        if ($before !== null) {
+            return $before;
+        }
+        $ics = $current->within($person->school, static function () use ($person): string {
             [$from, $until] = [Carbon::now()->subWeeks(self::WEEKS_BACK), Carbon::now()->addYears(self::YEARS_AHEAD)];
             /** @var list<Lesson> $lessons */
             $lessons = Lesson::query()->with('learner')->where('instructor_id', $person->id)->whereNotIn('state', ['cancelled', 'no-show'])
@@ -81,10 +86,9 @@ final class CalendarController extends Controller
 
             return DiaryCalendar::of($person, $lessons, Appointments::busy($person->id, $from, $until));
         });
-
         $kept?->put($ics);
 
-        return response($ics, headers: ['Content-Type' => 'text/calendar; charset=utf-8', 'Cache-Control' => 'private, max-age=300']);
+        return response($ics, headers: $headers);
     }
 
     public function lesson(Request $request, Lesson $lesson): JsonResponse

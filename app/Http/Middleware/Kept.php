@@ -8,7 +8,6 @@ use App\School\Records;
 use Closure;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Http\Response as Plain;
 use Symfony\Component\HttpFoundation\Response;
 
 /** Gives an answer as it was given before to the same person, as long as nothing of their school was written since. */
@@ -23,9 +22,9 @@ final class Kept
         $with = $hangsOn === self::FOUND ? app(Records::class)->stamp() : '';
         $kept = $user instanceof User && $request->isMethod('GET') && $with !== null
             ? KeptAnswers::of("{$user->id} {$request->getRequestUri()}", $user->school_id, $with) : null;
-        $before = $kept?->get();
+        $before = $kept?->response($request, ['Content-Type' => 'application/json']);
         if ($before !== null) {
-            return new Plain($before, 200, ['Content-Type' => 'application/json']);
+            return $before;
         }
         $answer = $next($request);
         if ($answer instanceof JsonResponse && $answer->getStatusCode() === 200) {
