@@ -131,7 +131,8 @@ final class ApproachPlanner
             );
         }
         if (! $slowing->needsBrake($chain->profile->peakMps2())) {
-            $found[] = new Warning('no-brake-needed', 'The hill and the engine slow the car enough: no brake light warns those behind, only the signal.');
+            $found[] = new Warning('no-brake-needed', ($approach->gradient->inRiseOverRun() > 0.0 ? 'The hill and the engine slow' : 'The engine alone slows')
+                .' the car enough: no brake light warns those behind, only the signal.');
         } elseif (! $slowing->needsBrake($slowing->gentleMps2)) {
             $found[] = new Warning('brake-later-uphill', 'Uphill the first gentle slowing needs no brake; the brake lights come with the firmer part.');
         }

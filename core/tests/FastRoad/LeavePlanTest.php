@@ -170,3 +170,11 @@ it('brakes nowhere where the end of the slip road is as fast as the main road', 
     expect($leaving->braking())->toBe('even')->and($leaving->peakMps2())->toBe(0.0)->and($leaving->shedBeforeMps())->toBe(0.0)
         ->and($leaving->mpsAt(249.0))->toBe(26.0);
 });
+
+it('warns that speed feels low of who comes from a fast road and has much of it to lose, nobody else', function (): void {
+    $warned = static fn (float $main, float $end): bool => in_array('speed-feels-low', array_column(Ask::tool('leave', [
+        'pack' => 'gb', 'main_speed_mph' => $main, 'slip_length_m' => 400, 'end_speed_mph' => $end,
+    ])['warnings'], 'code'), true);
+    expect(array_map($warned, [70, 70, 50, 60], [15, 50, 30, 0]))->toBe([true, true, true, true])
+        ->and(array_map($warned, [70, 30, 40, 49, 70], [65, 15, 10, 20, 70]))->toBe([false, false, false, false, false]);
+});

@@ -31,6 +31,11 @@ final class LeaveTool implements ReadsAScene
 {
     use QuickAnswer;
 
+    /** Who comes from a road of this speed, 50 mph, and goes down to this share of it feels slower than they are (assumed). */
+    private const FAST_MPS = 22.35;
+
+    private const MUCH_SLOWER = 0.8;
+
     public function name(): string
     {
         return 'leave';
@@ -93,6 +98,8 @@ final class LeaveTool implements ReadsAScene
             ),
             new Assumption('the hardest braking that holds', round($leaving->hardestMps2, 2), 'm/s2', Source::assumed()),
             new Assumption('markers', $pack->exitSigns()->inWords(), '', $pack->exitSigns()->source),
+            ...(self::feelsLow($leaving) ? [new Assumption('speed feels low after', self::FAST_MPS, 'm/s', Source::assumed()),
+                new Assumption('and down to', self::MUCH_SLOWER, 'of it', Source::assumed())] : []),
             ...CommonFields::defaults(
                 $input, CommonFields::default('end_speed', round($leaving->endMps, 2), 'm/s'), CommonFields::default('gradient', 0.0, 'rise over run'),
                 CommonFields::default('surface', 'dry'), CommonFields::default('lanes', 1),
@@ -131,6 +138,12 @@ final class LeaveTool implements ReadsAScene
         );
     }
 
+    /** Whether somebody comes from a fast road and has a good part of its speed to lose. */
+    private static function feelsLow(Leaving $leaving): bool
+    {
+        return $leaving->mainMps >= self::FAST_MPS && $leaving->endMps <= self::MUCH_SLOWER * $leaving->mainMps;
+    }
+
     /** @return list<Warning> */
     private static function warnings(LeavePlan $plan, Values $input, RulePack $pack): array
     {
@@ -147,7 +160,9 @@ final class LeaveTool implements ReadsAScene
         if ($leaving->meanMps2() > 0.0 && $natural <= 0.0) {
             $found[] = new Warning('no-brake-needed', 'The hill alone slows the car enough: the brake only to show it.');
         }
-        $found[] = new Warning('speed-feels-low', 'After a while at speed everything slower feels like walking: read the speed, do not feel it.');
+        if (self::feelsLow($leaving)) {
+            $found[] = new Warning('speed-feels-low', 'After a while at speed everything slower feels like walking: read the speed, do not feel it.');
+        }
 
         return $found;
     }
