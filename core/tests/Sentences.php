@@ -9,6 +9,7 @@ final class Sentences
 {
     private const FLAWS = [
         'no space after a stop' => '/[\p{Ll}\d)][.!?;,][\p{Lu}]/u',
+        'no space before a number' => '/\p{Ll}\d/u',
         'two spaces' => '/  /',
         'a space before a stop' => '/ [,.;:!?]/',
         'two stops' => '/[.,;:!?]\s*[.,;:]|\.\s*[!?]/',
@@ -28,7 +29,8 @@ final class Sentences
     {
         $found = [];
         array_walk_recursive($answer, static function (mixed $value, string|int $key) use (&$found): void {
-            if (! is_string($value) || ! str_contains($value, ' ')) {
+            // A unit and a source are no sentences.
+            if (! is_string($value) || in_array($key, ['unit', 'source'], true) || ! str_contains($value, ' ')) {
                 return;
             }
             foreach (self::FLAWS as $flaw => $pattern) {

@@ -27,6 +27,12 @@ enum LengthUnit: string
         return $this->words(Distance::ofMetres(max(0.0, $metres)));
     }
 
+    /** To a tenth of a metre, or to the foot: where a step counts. */
+    public function fine(float $metres): string
+    {
+        return $this === self::Metres ? sprintf('%.1f m', $metres) : $this->place($metres);
+    }
+
     private static function feet(float $feet): float
     {
         return $feet < 20.0 ? round($feet) : round($feet / 5.0) * 5.0;

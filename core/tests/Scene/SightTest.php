@@ -183,3 +183,24 @@ Scenes::show('an approach round a hedge is planned at the speed from which one s
         ->and($stopping['total_m'])->toEqualWithDelta($hedge['place']['bend']['seen_m'], 1.0)
         ->and(json_encode($hedge['conflicts']))->toContain('are seen, and at the speed one would have there');
 });
+
+Scenes::show('what is seen is said against the limit: no speed above it is spoken of', function (): void {
+    $said = static fn (array $asked): string => Ask::tool('sight', ['pack' => 'gb', ...$asked])['message'];
+    expect($said(['limit_mph' => 60, 'bend_radius_m' => 1000, 'offset_m' => 3]))
+        ->toBe('155 m are seen round the bend: one stops within that from the limit. The bend itself is comfortable at the limit.')
+        ->and($said(['limit_mph' => 50, 'bend_radius_m' => 100, 'offset_m' => 3]))
+        ->toBe('49 m are seen round the bend: one stops within that from 48 mph. The bend itself is comfortable at 35 mph.')
+        ->and($said(['bend_radius_m' => 1000, 'offset_m' => 3]))->toContain('91 mph')->toContain('112 mph');
+    foreach ([20, 30, 40, 50, 60, 70] as $limit) {
+        for ($radius = 20; $radius <= 1500; $radius = (int) (1.15 * $radius) + 1) {
+            $message = $said(['limit_mph' => $limit, 'bend_radius_m' => $radius, 'offset_m' => 2]);
+            preg_match_all('/(\d+) mph/', $message, $speeds);
+            expect(max([0, ...array_map(intval(...), $speeds[1])]))->toBeLessThanOrEqual($limit, "{$limit}, {$radius}: {$message}");
+        }
+    }
+});
+
+Scenes::show('behind a vehicle the view past it is held against what overtaking takes', function (): void {
+    $seen = Ask::tool('sight', ['pack' => 'gb', 'limit_mph' => 30, 'vehicle_ahead' => ['distance_m' => 3, 'width_m' => 2.5, 'aside_m' => 0]]);
+    expect($seen['message'])->toMatch('/^10 m are seen past the vehicle ahead, and overtaking takes \d+ m\. Hang back, and the view past it grows\.$/');
+});

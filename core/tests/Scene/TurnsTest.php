@@ -165,3 +165,12 @@ Scenes::show('forwards into a space at the kerb: about two cars long is enough, 
     expect($at(2.1 * 4.5)['fits'])->toBeTrue()->and($at(1.5 * 4.5))->toMatchArray(['fits' => false])
         ->and($at(1.5 * 4.5)['message'])->toContain('another space, or backwards');
 });
+
+Scenes::show('where nobody has priority everybody of them is named: neither we nor this one nor that one', function (): void {
+    $said = static fn (string ...$lines): string => Ask::tool('priority', [
+        'pack' => 'gb', 'place' => 'unmarked', 'goes' => 'ahead', 'vehicles' => array_map(static fn (string $line): array => ['line' => $line], $lines),
+    ])['message'];
+    $goesOn = ' has priority: slow enough to stop, eyes meet, and be the one who waits where it is not plain.';
+    expect($said('right'))->toBe('Neither we nor the one on the right'.$goesOn)
+        ->and($said('right', 'left'))->toBe('Neither we nor the one on the right nor the one on the left'.$goesOn);
+});

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use NobleTurn\Core\Fault\BadInput;
 use NobleTurn\Core\Tests\Ask;
 use NobleTurn\Core\Vehicle\BayWay;
 use NobleTurn\Core\Vehicle\Chassis;
@@ -142,3 +143,28 @@ it('names every figure that nobody gave, with its status', function (string $too
         ['a long vehicle asks for room after']],
     ['priority', ['pack' => 'gb'], ['first goes']],
 ]);
+
+it('says of a bay that is entered whether a door opens in it, and how far the car stands out of it', function (): void {
+    $warned = static fn (array $asked): array => array_column(Ask::tool('reverse', $asked)['warnings'], 'message', 'code');
+    foreach (['bay', 'nose-in'] as $exercise) {
+        $wide = Ask::tool('reverse', ['exercise' => $exercise])['car']['width_m'];
+        // Half a metre in all, wherever in the bay the car stands.
+        foreach ([[1.9, true], [$wide + 0.49, true], [$wide + 0.51, false], [2.4, false], [3.2, false]] as [$width, $isTight]) {
+            expect(array_key_exists('no-door', $warned(['exercise' => $exercise, 'bay_width_m' => $width])))->toBe($isTight, "{$exercise} {$width}");
+        }
+    }
+    expect($warned(['exercise' => 'bay', 'bay_width_m' => 2]))->toBe([
+        'no-door' => 'Of 0.2 m beside the car, both sides together, no door opens far enough to get out: another bay.',
+    ])->and($warned(['exercise' => 'bay', 'vehicle' => 'loaded-van', 'bay_width_m' => 3]))->toBe([
+        'stands-out' => 'It stands 1.1 m out of the bay, where others pass.',
+    ])->and($warned(['exercise' => 'bay', 'vehicle' => 'loaded-van', 'bay_width_m' => 3, 'bay_depth_m' => 6]))->toBe([])
+        // Who drives out of one has got in, and at the kerb no bay is painted.
+        ->and($warned(['exercise' => 'out-of-bay', 'bay_width_m' => 1.9]))->toBe([])->and($warned(['exercise' => 'kerb-space']))->toBe([]);
+});
+
+it('works nothing out for a vehicle with a trailer, which backwards steers the other way', function (string $exercise): void {
+    expect(fn () => Ask::tool('reverse', ['exercise' => $exercise, 'vehicle' => 'articulated-lorry']))
+        ->toThrow(BadInput::class, 'vehicle: draws a trailer');
+    expect(Ask::tool('reverse', ['exercise' => $exercise, 'vehicle' => 'rigid-lorry'] + (in_array($exercise, ['bay', 'out-of-bay', 'nose-in'], true)
+        ? ['bay_width_m' => 4] : []))['length_m'])->toBeGreaterThan(5.0);
+})->with(['pull-up-right-reverse', 'bay', 'ramp', 'out-of-bay', 'nose-in', 'kerb-space']);

@@ -8,7 +8,6 @@ use NobleTurn\Core\Compute\Values;
 use NobleTurn\Core\Fault\BadInput;
 use NobleTurn\Core\Routine\Wording;
 use NobleTurn\Core\Rules\Assumption;
-use NobleTurn\Core\Rules\LengthUnit;
 use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Rules\Source;
 use NobleTurn\Core\Vehicle\BayWay;
@@ -57,12 +56,12 @@ final readonly class KerbRoomPresenter
             ? sprintf(
                 'Our middle %s out from the tails of the cars; the wheel goes over when the rear axle is %s short of the bay’s middle, and back where we stand '
                     .'straight between them.',
-                $this->said($bay->turnsOutMetres()), $this->said($radius),
+                $this->pack->lengthUnit()->fine($bay->turnsOutMetres()), $this->pack->lengthUnit()->fine($radius),
             )
             : sprintf(
                 'Straight back %s: the view past the neighbour opens after %s, and until then the tail is out unseen. Creep, stop for everybody; then the '
                     .'wheel.',
-                $this->said($bay->straightMetres), $this->said($bay->viewAfterMetres),
+                $this->pack->lengthUnit()->fine($bay->straightMetres), $this->pack->lengthUnit()->fine($bay->viewAfterMetres),
             );
         $aisle = $input->distance('aisle')?->inMetres();
 
@@ -92,16 +91,10 @@ final readonly class KerbRoomPresenter
                 'message' => Wording::in($this->pack, sprintf(
                     'Past the parked car %s off it; towards the {kerb} when our rear wheels are %s short of its nose, back when the car is half in; it takes '
                         .'%s of {kerb}.',
-                    $this->said(KerbSpace::PAST_M), $this->said($way->turnsBeforeMetres), $this->said($way->spaceMetres),
+                    $this->pack->lengthUnit()->fine(KerbSpace::PAST_M), $this->pack->lengthUnit()->fine($way->turnsBeforeMetres), $this->pack->lengthUnit()->fine($way->spaceMetres),
                 )).($fits === false ? ' Too short to go in forwards: another space, or backwards.' : ''),
             ],
         ];
-    }
-
-    /** To a tenth of a metre, or to the foot: here a step counts. */
-    private function said(float $metres): string
-    {
-        return $this->pack->lengthUnit() === LengthUnit::Metres ? sprintf('%.1f m', $metres) : $this->pack->lengthUnit()->place($metres);
     }
 
     /** @return list<Assumption> what these exercises rest on; nothing for another */

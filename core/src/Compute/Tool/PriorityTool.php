@@ -158,7 +158,7 @@ final class PriorityTool implements Tool
             $turns->isInDoubt() => 'They came nearly when we did and may see it otherwise: eyes meet, and go only once they wait.',
             $turns->isRound() => 'Each has somebody on the right: nobody goes first by rule. Eyes meet, one goes, and then the one on their left.',
             $turns->before() !== [] => self::waiting($turns, $rule),
-            $turns->undecided() !== [] => 'Neither we nor '.self::said($turns->undecided())
+            $turns->undecided() !== [] => 'Neither we nor '.implode(' nor ', array_map(self::named(...), $turns->undecided()))
                 .' has priority: slow enough to stop, eyes meet, and be the one who waits where it is not plain.',
             $turns->others === [] => $rule === TurnRule::Arrival ? 'Our turn: nobody else is there. Look once more all round, and go.'
                 : 'Nobody else is there: slow enough to stop, look both ways, and go.',
@@ -192,11 +192,14 @@ final class PriorityTool implements Tool
     /** @param  list<StandsAtLine>  $them */
     private static function said(array $them): string
     {
-        $said = array_map(
-            static fn (StandsAtLine $one): string => $one->line === LineOf::Opposite ? 'the one opposite' : "the one on the {$one->line->value}", $them,
-        );
+        $said = array_map(self::named(...), $them);
         $last = array_pop($said);
 
         return $said === [] ? (string) $last : implode(', ', $said)." and {$last}";
+    }
+
+    private static function named(StandsAtLine $one): string
+    {
+        return $one->line === LineOf::Opposite ? 'the one opposite' : "the one on the {$one->line->value}";
     }
 }

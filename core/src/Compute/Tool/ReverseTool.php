@@ -114,6 +114,9 @@ final class ReverseTool implements Tool
     {
         $pack = CommonFields::pack($input);
         $vehicle = VehicleField::read($input);
+        if ($vehicle->trailers !== []) {
+            throw BadInput::field('vehicle', 'draws a trailer: this is worked out for one rigid vehicle.');
+        }
         $exercise = ReversingExercise::from($input->text('exercise') ?? '');
         $plan = new ReversePlan($pack, $vehicle, $exercise, CommonFields::gradient($input));
         $pace = $input->speed('speed')?->inMetresPerSecond() ?? Reversing::PACE_MPS;
@@ -141,6 +144,7 @@ final class ReverseTool implements Tool
                     : []
             ),
             ...KerbRoomPresenter::assumed($exercise),
+            ...BayWarnings::assumptions($exercise),
             ...(in_array($exercise, [ReversingExercise::OutOfBay, ReversingExercise::NoseIn], true) ? CommonFields::defaults(
                 $input, CommonFields::default('bay_width', BayWay::WIDTH_M, 'm'),
                 CommonFields::default('radius', (float) ($body['room']['radius_m'] ?? 0.0), 'm'),
@@ -150,9 +154,11 @@ final class ReverseTool implements Tool
                 $input, CommonFields::default('vehicle', VehicleField::named($vehicle, $pack)),
                 CommonFields::default('gradient', 0.0, 'rise over run'),
             ),
-        ], ($body['touches_at_m'] ?? null) !== null
-            ? [new Warning('touches-the-kerb', 'About to touch: never wait for contact. Look round, pull forward, adjust, stop, '
-                .'look, again.', ['at_m' => round((float) $body['touches_at_m'], 2)])] : []);
+        ], [
+            ...(($body['touches_at_m'] ?? null) === null ? [] : [new Warning('touches-the-kerb', 'About to touch: never wait for contact. Look round, '
+                .'pull forward, adjust, stop, look, again.', ['at_m' => round((float) $body['touches_at_m'], 2)])]),
+            ...BayWarnings::of($input, $exercise, $vehicle, $pack),
+        ]);
     }
 
     /** @return array<string, mixed> */

@@ -193,7 +193,8 @@ final class SightTool implements Tool
     private static function message(Sight $sight, ?float $within, ?float $round, ?float $overtaking, Values $input, RulePack $pack): string
     {
         $worst = $sight->worst();
-        $speed = static fn (float $mps): string => $pack->speedUnit()->words(Speed::ofMetresPerSecond($mps));
+        $limit = $input->speed('limit')?->inMetresPerSecond() ?? INF;
+        $speed = static fn (float $mps): string => $mps >= $limit ? 'the limit' : $pack->speedUnit()->words(Speed::ofMetresPerSecond($mps));
         $bend = $round === null ? '' : " The bend itself is comfortable at {$speed($round)}.";
         if ($worst === null || $within === null) {
             return "Nothing of what was told hides the road.{$bend}";
@@ -201,7 +202,7 @@ final class SightTool implements Tool
         $seen = $pack->lengthUnit()->place($sight->leastMetres()).' are seen '.self::WHERE[$worst];
         if ($worst === 'vehicle') {
             $takes = $overtaking === null || is_infinite($overtaking)
-                ? '' : Wording::part($pack, ', and {overtaking} takes ').$pack->lengthUnit()->place($overtaking);
+                ? '' : Wording::part($pack, ', and {overtaking} takes').' '.$pack->lengthUnit()->place($overtaking);
 
             return "{$seen}{$takes}. Hang back, and the view past it grows.{$bend}";
         }
