@@ -15,14 +15,17 @@ use NobleTurn\Core\Compute\Shape;
 use NobleTurn\Core\Compute\Tool;
 use NobleTurn\Core\Compute\Values;
 use NobleTurn\Core\Fault\BadInput;
+use NobleTurn\Core\Motion\SweptPath;
 use NobleTurn\Core\Plan\Warning;
 use NobleTurn\Core\Routine\Wording;
 use NobleTurn\Core\Rules\Assumption;
 use NobleTurn\Core\Rules\Flank;
+use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Rules\Source;
 use NobleTurn\Core\Vehicle\Chassis;
 use NobleTurn\Core\Vehicle\Corner;
 use NobleTurn\Core\Vehicle\Handling;
+use NobleTurn\Core\Vehicle\Vehicle;
 
 /** How much wheel a corner takes, when, and what room the car sweeps. */
 final class SteeringTool implements Tool
@@ -155,7 +158,26 @@ final class SteeringTool implements Tool
                     ]
                     : []
             ),
+            ...self::drawn(VehicleField::read($input), $corner, $pack),
         ]);
+    }
+
+    /** @return list<Warning> of what is drawn, which runs nearer to the kerb than all that is told here */
+    private static function drawn(Vehicle $vehicle, Corner $corner, RulePack $pack): array
+    {
+        if ($vehicle->trailers === []) {
+            return [];
+        }
+        $units = $vehicle->units();
+        $last = SweptPath::steadyRadii($units, hypot($corner->radiusMetres, $units[0]->wheelbaseMetres))[count($units) - 1];
+        $in = $last === null ? null : $corner->radiusMetres - $last;
+
+        return [new Warning(
+            'trailer-cuts-in',
+            $in === null ? 'On a circle as tight as that the trailer folds: Long vehicle works out the room it takes.'
+                : "The trailer runs up to {$pack->lengthUnit()->fine($in)} nearer to the inside than our own rear wheels: Long vehicle works out where it goes.",
+            ['most_m' => $in === null ? null : round($in, 2)],
+        )];
     }
 
     private static function chassis(Values $input): Chassis
