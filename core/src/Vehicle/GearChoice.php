@@ -13,9 +13,7 @@ final readonly class GearChoice
     /** A cruising gear must still have this much acceleration in hand, m/s2 (assumed). */
     private const IN_HAND = 0.15;
 
-    /** A pulling gear is left well before the red line, and a cruising gear turns at least this fast: shares of it (assumed). */
-    private const MOST_OF_RED_LINE = 0.8;
-
+    /** A cruising gear turns at least this fast: a share of the red line (assumed). */
     private const LEAST_OF_RED_LINE = 0.27;
 
     /** Second is driven lower than the others: it turns at least this share of the red line (assumed). */
@@ -85,7 +83,28 @@ final readonly class GearChoice
             }
         }
 
-        return [1, 'the only one that holds this speed here'];
+        return $performance->overRevs($speed, 1) || $performance->acceleration($speed, 1, $gradient) < 0.0
+            ? self::losesLeast($performance, $top, $speed, $gradient) : [1, 'the only one that holds this speed here'];
+    }
+
+    /**
+     * Where none holds the speed: up a hill, or faster than the vehicle goes.
+     *
+     * @return array{int, string}
+     */
+    private static function losesLeast(Performance $performance, int $top, Speed $speed, Gradient $gradient): array
+    {
+        $best = $top;
+        for ($gear = $top - 1; $gear >= 1 && ! $performance->overRevs($speed, $gear); $gear--) {
+            if ($performance->acceleration($speed, $gear, $gradient) > $performance->acceleration($speed, $best, $gradient)) {
+                $best = $gear;
+            }
+        }
+
+        return [
+            $best, $performance->acceleration($speed, $best, $gradient) >= 0.0 ? 'the only one that holds this speed here, with nothing in hand'
+                : 'none holds this speed here: this one loses least',
+        ];
     }
 
     /**
@@ -103,7 +122,7 @@ final readonly class GearChoice
         $most = -INF;
         $lowest = ! $byItself && $top > 1 && ! $performance->labours($from, 2) ? 2 : 1;
         for ($gear = $top; $gear >= $lowest; $gear--) {
-            if ($to->inMetresPerSecond() > self::MOST_OF_RED_LINE * $performance->topMps($gear)) {
+            if ($to->inMetresPerSecond() > RevMatch::MOST_OF_RED * $performance->topMps($gear)) {
                 break;
             }
             $weakest = min($performance->acceleration($from, $gear, $gradient), $performance->acceleration($to, $gear, $gradient));
@@ -116,14 +135,12 @@ final readonly class GearChoice
             return [$lowest, 'the lowest: slower than it can turn freely, with the clutch or the converter doing the rest'];
         }
 
-        return $best === null
-            ? [$top, 'the highest there is: no gear reaches the end of this below the red line']
-            : [
-                $best,
-                $top > 1
-                    && $byItself
-                        ? 'the {gearbox} drops to it with the {accelerator} right down'
-                        : ($top > 1 ? 'pulls hardest from beginning to end without racing the engine' : 'the only one'),
-            ];
+        return $best === null ? [$top, 'the highest there is: no gear reaches the end of this below the red line']
+            : [$best, match (true) {
+                $performance->acceleration($from, $best, $gradient) < 0.0 => 'loses least here without racing the engine: a lower one once it is slower',
+                $top === 1 => 'the only one',
+                $byItself => 'the {gearbox} drops to it with the {accelerator} right down',
+                default => 'pulls hardest from beginning to end without racing the engine',
+            }];
     }
 }

@@ -21,8 +21,8 @@ final readonly class RevMatch
 
     public const ADD = 1000.0;
 
-    /** A change down that asks for more than this of the red line comes before its time: the brake first (assumed). */
-    public const MOST_OF_RED = 0.7;
+    /** A gear that asks for more than this of the red line is neither pulled in nor changed down to: the brake first (assumed). */
+    public const MOST_OF_RED = 0.8;
 
     public Foot $foot;
 
