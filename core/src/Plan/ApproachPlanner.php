@@ -130,12 +130,7 @@ final class ApproachPlanner
                 ['natural_decel_mps2' => round($slowing->naturalMps2, 3)],
             );
         }
-        if (! $slowing->needsBrake($chain->profile->peakMps2())) {
-            $found[] = new Warning('no-brake-needed', ($approach->gradient->inRiseOverRun() > 0.0 ? 'The hill and the engine slow' : 'The engine alone slows')
-                .' the car enough: no brake light warns those behind, only the signal.');
-        } elseif (! $slowing->needsBrake($slowing->gentleMps2)) {
-            $found[] = new Warning('brake-later-uphill', 'Uphill the first gentle slowing needs no brake; the brake lights come with the firmer part.');
-        }
+        array_push($found, ...self::slowedBy($chain));
         if ($approach->surface === Surface::Ice) {
             $found[] = new Warning('ice', 'On ice even the engine can be too much brake: clutch or a higher gear, and no lesson here without need.');
         }
@@ -166,6 +161,21 @@ final class ApproachPlanner
         }
 
         return $found;
+    }
+
+    /** @return list<Warning> what the engine and a hill do without the brake, where anything is slowed for */
+    private static function slowedBy(Chain $chain): array
+    {
+        $peak = $chain->profile->peakMps2();
+        if ($peak <= 0.0 || $chain->slowing->needsBrake($chain->slowing->gentleMps2) && $chain->slowing->needsBrake($peak)) {
+            return [];
+        }
+        if ($chain->slowing->needsBrake($peak)) {
+            return [new Warning('brake-later-uphill', 'Uphill the first gentle slowing needs no brake; the brake lights come with the firmer part.')];
+        }
+
+        return [new Warning('no-brake-needed', ($chain->approach->gradient->inRiseOverRun() > 0.0 ? 'The hill and the engine slow' : 'The engine alone slows')
+            .' the car enough: no brake light warns those behind'.(in_array(Step::Signal, $chain->approach->demand->steps(), true) ? ', only the signal.' : '.'))];
     }
 
     /** @return list<Assumption> */

@@ -46,3 +46,23 @@ it('needs less of the brake the steeper it climbs: from both, by the brake later
         expect($last)->toBeGreaterThan(0);
     }
 });
+
+it('speaks of what slows only where something is slowed, and of the signal only where one is given', function (): void {
+    $seen = 0;
+    foreach ([...array_map(static fn (string $code): array => [$code, 20], ['turn-left', 'people', 'hump', 'meet', 'pass-parked']), ['turn-left', 30]] as [$routine, $limit]) {
+        foreach ([5, 10, 15, 20] as $mph) {
+            foreach ([0.0, 0.04, 0.1] as $gradient) {
+                $plan = Ask::tool('approach', ['routine' => $routine, 'limit_mph' => $limit, 'speed_mph' => $mph, 'gradient' => $gradient]);
+                $said = array_column($plan['warnings'], 'message', 'code');
+                $words = $said['no-brake-needed'] ?? $said['brake-later-uphill'] ?? null;
+                if ($words !== null) {
+                    $seen++;
+                    $signals = in_array('signal', array_column($plan['steps'], 'step'), true);
+                    expect($plan['peak_decel_mps2'])->toBeGreaterThan(0.0, "{$routine} {$mph} {$gradient}")
+                        ->and(! $signals && str_contains($words, 'only the signal'))->toBeFalse();
+                }
+            }
+        }
+    }
+    expect($seen)->toBeGreaterThan(5);
+});
