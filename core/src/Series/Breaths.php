@@ -42,19 +42,36 @@ final class Breaths
     }
 
     /**
-     * By where a breath must have been said, metres before the first of it begins.
+     * Before which of the row a breath is said: before the first it tells of, or, where no room is left there, before what is close in front of that and
+     * needs no word itself, of which nobody keeps more than two in mind besides.
+     *
+     * @param  list<Ahead>  $row
+     * @param  non-empty-list<int>  $breath
+     */
+    public static function saidBefore(array $row, array $breath): int
+    {
+        $at = $breath[0];
+        while ($at > 0 && $row[$at]->sayTogether && $row[$at - 1]->direction === null && self::MOST - 1 > $breath[0] - $at) {
+            $at--;
+        }
+
+        return $at;
+    }
+
+    /**
+     * By where a breath must have been said, metres before that which it is said before begins.
      *
      * @param  list<Ahead>  $row
      * @param  non-empty-list<int>  $breath
      */
     public static function sayAtMetres(array $row, array $breath, float $furtherSeconds): float
     {
-        $first = $row[$breath[0]];
+        $before = $row[self::saidBefore($row, $breath)];
         $parts = 0;
         foreach (array_slice($breath, 1) as $at => $i) {
             $parts += $row[$i]->direction === $row[$breath[$at]]->direction ? 0 : 1;
         }
 
-        return $first->sayAtMetres + $parts * $furtherSeconds * $first->reachedMps;
+        return $before->sayAtMetres + $parts * $furtherSeconds * $before->reachedMps;
     }
 }

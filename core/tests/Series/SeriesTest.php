@@ -142,7 +142,7 @@ it('says three things at once at the most, the same thing once, and nothing wher
         ->and($close['directions'][0]['at_m'])->toEqualWithDelta(-$close['directions'][0]['say_at_m'], 0.11);
     // Humps are driven, not asked for; what follows close behind them is asked for before them.
     $humps = inARow(aLine('hump'), aLine('hump', 60.0), aLine('hump', 60.0), aLine('turn-left', 25.0));
-    expect(array_column($humps['directions'], 'parts'))->toBe([[3]])->and($humps['directions'][0]['say_at_m'])->toBeGreaterThan(25.0);
+    expect(array_column($humps['directions'], 'parts'))->toBe([[3]])->and($humps['directions'][0]['say_at_m'])->toBeGreaterThan(25.0 + 60.0);
     // Further parts cost time only where they are others.
     $twice = inARow(aLine('turn-left'), aLine('turn-left', 25.0), aLine('turn-left', 25.0));
     expect($twice['directions'])->toHaveCount(1)->and($twice['directions'][0]['say_at_m'])->toEqualWithDelta($alone['say_at_m'], 0.1);
@@ -211,3 +211,23 @@ it('says by its field what cannot be', function (array $parts, string $field, st
     'too many' => [array_fill(0, 13, aLine('hump', 50.0)), 'parts', 'at most 12'],
     'of a part within' => [[aLine('turn-left'), slipOn(50.0, ['view_from_m' => 900])], 'parts.1.view_from_m', 'length of the slip road'],
 ]);
+
+it('asks for what comes close behind hazards that need no word before them, at most two of them, and then in time', function (): void {
+    // Two rows of parked cars and a turn right behind them.
+    $row = inARow(aLine('pass-parked'), aLine('pass-parked', 40.0), aLine('turn-right', 30.0));
+    $first = Ask::tool('approach', ['pack' => 'gb', 'routine' => 'pass-parked', 'limit_mph' => 30]);
+    [$said] = $row['directions'];
+    expect($said['parts'])->toBe([2])->and($said['in_time'])->toBeTrue()->and($said['at_m'])->toEqualWithDelta(-$first['say_at_m'], 0.2)
+        ->and($said['say_at_m'])->toEqualWithDelta($row['plans'][2]['at_m'] - $said['at_m'], 0.11)->and($said['message'])->toContain('needs no word');
+    // With room between them it is said where it is always said.
+    $apart = inARow(aLine('pass-parked'), aLine('turn-right', 400.0));
+    $alone = Ask::tool('approach', ['pack' => 'gb', 'routine' => 'turn-right', 'limit_mph' => 30]);
+    expect($apart['directions'][0]['say_at_m'])->toEqualWithDelta($alone['say_at_m'], 0.2)->and($apart['directions'][0]['message'])->toBeNull();
+    // Of many humps it is said between two of them: never more than two are in front of what was asked for.
+    for ($humps = 1; $humps <= 6; $humps++) {
+        $many = inARow(aLine('hump'), ...array_fill(0, $humps - 1, aLine('hump', 60.0)), ...[aLine('turn-left', 25.0)]);
+        [$turn] = $many['directions'];
+        $before = count(array_filter($many['plans'], static fn (array $plan): bool => $plan['at_m'] > $turn['at_m'] && $plan['at_m'] < $many['plans'][$humps]['at_m']));
+        expect($before)->toBeGreaterThanOrEqual(min(2, $humps))->toBeLessThanOrEqual(3)->and($turn['in_time'])->toBe($humps <= 2, "{$humps} humps");
+    }
+});

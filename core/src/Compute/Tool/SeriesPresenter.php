@@ -111,16 +111,18 @@ final class SeriesPresenter
         $further = Timing::planned($practice->look)->furtherPartSeconds;
 
         return array_map(static function (array $breath) use ($ahead, $begins, $further): array {
-            $first = $breath[0];
-            $before = Breaths::sayAtMetres($ahead, $breath, $further);
+            $before = Breaths::saidBefore($ahead, $breath);
+            $at = $begins[$before] - Breaths::sayAtMetres($ahead, $breath, $further);
+            $inTime = ! $ahead[$before]->sayTogether;
 
             return [
-                'say_at_m' => round($before, 1), 'at_m' => round($begins[$first] - $before, 1), 'parts' => $breath,
+                'say_at_m' => round($begins[$breath[0]] - $at, 1), 'at_m' => round($at, 1), 'parts' => $breath,
                 'say' => Direction::inOneBreath(array_map(static fn (int $i): string => $ahead[$i]->direction ?? '', $breath)),
-                'in_time' => ! $ahead[$first]->sayTogether,
+                'in_time' => $inTime,
                 'message' => match (true) {
+                    ! $inTime => 'Three at once are enough: this is said while the one before is being done.',
                     count($breath) > 1 => 'Too close behind each other to be said one after the other: said together.',
-                    $ahead[$first]->sayTogether => 'Three at once are enough: this is said while the one before is being done.',
+                    $before < $breath[0] => 'Too close behind what needs no word: said before that.',
                     default => null,
                 },
             ];
