@@ -267,7 +267,8 @@ it('knows what changes an answer from what does not', function (): void {
         expect(SchoolVersion::movedBy($sql))->toBeNull($sql);
     }
     foreach ([
-        'insert into `skill_answers` (`id`) values (?) on duplicate key update `body` = 1', 'update `skill_answers` set `outlook` = ?', 'delete from skill_answers',
+        'insert into `skill_answers` (`id`) values (?) on duplicate key update `body` = 1', 'update `skill_answers` set `outlook` = ?',
+        'delete from skill_answers',
     ] as $sql) {
         expect(SchoolVersion::movedBy($sql))->toBe('found', $sql);
     }

@@ -174,8 +174,10 @@ final class ApproachPlanner
             return [new Warning('brake-later-uphill', 'Uphill the first gentle slowing needs no brake; the brake lights come with the firmer part.')];
         }
 
-        return [new Warning('no-brake-needed', ($chain->approach->gradient->inRiseOverRun() > 0.0 ? 'The hill and the engine slow' : 'The engine alone slows')
-            .' the car enough: no brake light warns those behind'.(in_array(Step::Signal, $chain->approach->demand->steps(), true) ? ', only the signal.' : '.'))];
+        $slows = $chain->approach->gradient->inRiseOverRun() > 0.0 ? 'The hill and the engine slow' : 'The engine alone slows';
+        $only = in_array(Step::Signal, $chain->approach->demand->steps(), true) ? ', only the signal' : '';
+
+        return [new Warning('no-brake-needed', "{$slows} the car enough: no brake light warns those behind{$only}.")];
     }
 
     /** @return list<Assumption> */

@@ -175,7 +175,7 @@ Scenes::show('where nobody has priority everybody of them is named: neither we n
         ->and($said('right', 'left'))->toBe('Neither we nor the one on the right nor the one on the left'.$goesOn);
 });
 
-Scenes::show('round a kerb a trailer runs nearer to it than all that the wheel is told by: it is said how far, and the room it sweeps bears it out', function (): void {
+Scenes::show('round a kerb a trailer runs nearer to it than the rear wheels: it is said how far, and the room it sweeps bears it out', function (): void {
     foreach (['small-petrol-hatch', 'loaded-van', 'rigid-lorry'] as $rigid) {
         expect(array_column(Ask::tool('steering', ['vehicle' => $rigid, 'kerb_radius_m' => 10])['warnings'], 'code'))->not->toContain('trailer-cuts-in');
     }

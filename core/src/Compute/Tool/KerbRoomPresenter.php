@@ -91,7 +91,7 @@ final readonly class KerbRoomPresenter
                 'message' => Wording::in($this->pack, sprintf(
                     'Past the parked car %s off it; towards the {kerb} when our rear wheels are %s short of its nose, back when the car is half in; it takes '
                         .'%s of {kerb}.',
-                    $this->pack->lengthUnit()->fine(KerbSpace::PAST_M), $this->pack->lengthUnit()->fine($way->turnsBeforeMetres), $this->pack->lengthUnit()->fine($way->spaceMetres),
+                    ...array_map($this->pack->lengthUnit()->fine(...), [KerbSpace::PAST_M, $way->turnsBeforeMetres, $way->spaceMetres]),
                 )).($fits === false ? ' Too short to go in forwards: another space, or backwards.' : ''),
             ],
         ];

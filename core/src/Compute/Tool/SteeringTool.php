@@ -175,7 +175,8 @@ final class SteeringTool implements Tool
         return [new Warning(
             'trailer-cuts-in',
             $in === null ? 'On a circle as tight as that the trailer folds: Long vehicle works out the room it takes.'
-                : "The trailer runs up to {$pack->lengthUnit()->fine($in)} nearer to the inside than our own rear wheels: Long vehicle works out where it goes.",
+                : "The trailer runs up to {$pack->lengthUnit()->fine($in)} nearer to the inside than our own rear wheels: Long vehicle works out where it "
+                    .'goes.',
             ['most_m' => $in === null ? null : round($in, 2)],
         )];
     }
