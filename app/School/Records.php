@@ -90,7 +90,8 @@ final readonly class Records
      */
     public function stamp(): ?string
     {
-        if ($this->goingOn() !== null || $this->failed() > 0) {
+        $batch = $this->last();
+        if ($batch !== null && (! self::isOver($batch) || self::failedLately($batch) > 0)) {
             return null;
         }
         $next = static fn ($rows): mixed => $rows->where('starts_at', '>', now())->min('starts_at');
@@ -106,7 +107,12 @@ final readonly class Records
     {
         $batch = $this->last();
 
-        return $batch !== null && self::isOver($batch) && $batch->createdAt->isAfter(now()->subMinutes(self::AGAIN_AFTER_MINUTES)) ? $batch->failedJobs : 0;
+        return $batch !== null && self::isOver($batch) ? self::failedLately($batch) : 0;
+    }
+
+    private static function failedLately(Batch $batch): int
+    {
+        return $batch->createdAt->isAfter(now()->subMinutes(self::AGAIN_AFTER_MINUTES)) ? $batch->failedJobs : 0;
     }
 
     /** A job that failed for good stays pending in its batch. */
