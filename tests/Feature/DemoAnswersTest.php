@@ -157,6 +157,7 @@ it('answers the tools of the bench as they were recorded', function (string $too
     ], 'from' => 'w', 'to' => 'e'], '-stretch'],
     'a car park' => ['site', ['pack' => 'gb', 'kind' => 'kerb', 'arms' => [['id' => 'w', 'name' => 'Car park', 'bearing_deg' => 270, 'holds' => ['bay']]],
         'from' => 'w', 'to' => 'w'], '-car-park'],
+    'a tight bay' => ['reverse', ['pack' => 'gb', 'exercise' => 'bay', 'aisle_m' => 5.5, 'bay_width_m' => 2.1], '-bay'],
     'out of a bay' => ['reverse', ['pack' => 'gb', 'exercise' => 'out-of-bay', 'aisle_m' => 7, 'bay_width_m' => 2.4], '-bay-out'],
     'a space at the kerb' => ['reverse', ['pack' => 'gb', 'exercise' => 'kerb-space', 'space_m' => 10], '-space'],
     'from the kerb' => ['gap', ['pack' => 'gb', 'manoeuvre' => 'move-off', 'vehicle' => 'articulated-lorry', 'other_speed_mph' => 30,

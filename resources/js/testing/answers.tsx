@@ -88,6 +88,7 @@ interface Recorded {
     'tool-sight-crest': Api.SightAnswer;
     'tool-sight-vehicle': Api.SightAnswer;
     'tool-reverse': Api.ReverseFolded;
+    'tool-reverse-bay': Api.ReverseAnswer;
     'tool-reverse-bay-out': Api.ReverseAnswer;
     'tool-reverse-space': Api.ReverseAnswer;
     'tool-site': Api.SiteAnswer;

@@ -27,13 +27,14 @@ export function ReverseBench() {
     const kerb = state.exercise === 'pull-up-right-reverse';
     const flat = state.exercise === 'nose-in' || state.exercise === 'out-of-bay';
     const atKerb = state.exercise === 'kerb-space';
+    const inBays = flat || state.exercise === 'bay';
     const inputs: ReverseAsked = {
         pack: rules.pack,
         exercise: state.exercise as ReverseAsked['exercise'],
         vehicle,
         ...(kerb ? { kerb_gap_m: state.gap } : {}),
         ...(kerb ? { gradient: state.slope / 100 } : {}),
-        ...(flat ? { bay_width_m: state.bay, aisle_m: state.aisle } : {}),
+        ...(inBays ? { bay_width_m: state.bay, aisle_m: state.aisle } : {}),
         ...(atKerb ? { space_m: state.space } : {}),
     };
     const over: Sweep<'reverse'> = kerb ? { field: 'angle_deg', from: -3, to: 6, step: 0.5 } : { field: 'gradient', from: -0.15, to: 0.15, step: 0.01 };
@@ -45,7 +46,7 @@ export function ReverseBench() {
         <BenchPage
             verdict={
                 data && {
-                    head: data.room ? headOf(data.room, flat) : `${data.length_m.toFixed(1)} m back, about ${Math.round(data.time_s)} s`,
+                    head: headOf(data, flat),
                     says: data.room ? data.room.message : data.control,
                 }
             }
@@ -82,7 +83,7 @@ export function ReverseBench() {
                             onChange={(gap) => set({ gap })}
                         />
                     )}
-                    {flat && (
+                    {inBays && (
                         <>
                             <Slider label="Bay, wide" value={state.bay} min={2} max={3.6} step={0.05} words={metres} onChange={(bay) => set({ bay })} />
                             <Slider label="Aisle, wide" value={state.aisle} min={4} max={14} step={0.25} words={metres} onChange={(aisle) => set({ aisle })} />
@@ -178,9 +179,11 @@ const belongs = ({ room }: ReverseAnswer, flat: boolean, atKerb: boolean): boole
     room === null ? !flat && !atKerb : atKerb ? room.straight_m === null : flat && room.straight_m !== null;
 
 /** What it takes, against what there is. */
-function headOf(room: NonNullable<ReverseAnswer['room']>, flat: boolean): string {
-    const needed = `${room.needed_m.toFixed(1)} m of ${flat ? 'aisle' : 'space'} needed`;
-    return room.fits === false ? `${flat ? 'Not in one go' : 'Too short'}: ${needed}` : `Fits: ${needed}`;
+function headOf({ room, bay, length_m: length, time_s: seconds }: ReverseAnswer, flat: boolean): string {
+    const fits = room ? room.fits : bay?.fits;
+    if (fits === null || fits === undefined) return `${length.toFixed(1)} m back, about ${Math.round(seconds)} s`;
+    const needed = `${(room?.needed_m ?? bay?.aisle_needed_m ?? 0).toFixed(1)} m of ${room && !flat ? 'space' : 'aisle'} needed`;
+    return fits ? `Fits: ${needed}` : `${room && !flat ? 'Too short' : 'Not in one go'}: ${needed}`;
 }
 
 const FRAME = 'bg-raised border-hair w-full rounded-xl border-2';

@@ -45,6 +45,19 @@ describe('room at the kerb and in bays', () => {
         await waitFor(() => expect(asked(sent)).toMatchObject({ aisle_m: 7.25 }));
     });
 
+    it('goes backwards into the bay that is there: what aisle it takes, and whether a door opens in it', async () => {
+        const kept = answer('tool-reverse-bay');
+        const sent = server({ ...besideATool(), 'POST compute/reverse': swept(kept) });
+        const { container } = show(<ReverseBench />, 'instructor', '/bench/reverse?exercise=bay&bay=2.1&aisle=5.5');
+        await waitFor(() => expect(verdict()).toBe(`Not in one go: ${kept.bay!.aisle_needed_m.toFixed(1)} m of aisle needed`));
+        expect(kept.bay!.aisle_needed_m).toBeGreaterThan(5.5);
+        expect(asked(sent)).toMatchObject({ exercise: 'bay', bay_width_m: 2.1, aisle_m: 5.5 });
+        expect(kept.warnings.map(({ code }) => code)).toEqual(['no-door']);
+        expect(container.textContent).toContain(kept.warnings[0]!.message);
+        fireEvent.click(screen.getByRole('button', { name: 'Bay, wide: more' }));
+        await waitFor(() => expect(asked(sent)).toMatchObject({ bay_width_m: 2.15 }));
+    });
+
     it('draws the space at the kerb on the side that traffic keeps to', async () => {
         const kept = answer('tool-reverse-space');
         const sent = server({ ...besideATool(), 'POST compute/reverse': swept(kept) });
