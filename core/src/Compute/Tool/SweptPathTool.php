@@ -10,7 +10,6 @@ use NobleTurn\Core\Compute\Field\NumberField;
 use NobleTurn\Core\Compute\Field\ObjectField;
 use NobleTurn\Core\Compute\Field\QuantityField;
 use NobleTurn\Core\Compute\Kind;
-use NobleTurn\Core\Compute\Out;
 use NobleTurn\Core\Compute\Shape;
 use NobleTurn\Core\Compute\Tool;
 use NobleTurn\Core\Compute\Values;
@@ -69,57 +68,7 @@ final class SweptPathTool implements Tool
 
     public function output(): array
     {
-        $point = [
-            'type' => 'array', 'prefixItems' => [['type' => 'number'], ['type' => 'number']], 'items' => false, 'minItems' => 2,
-            'description' => 'x and y, m',
-        ];
-        $nullable = static fn (string $about): array => Out::number($about, nullable: true);
-
-        return [
-            'off_tracking_m' => Out::object([
-                'steady' => $nullable('after a long time on the arc; null off a circle, or where it never settles'),
-                'most' => Out::number('largest distance of the last axle’s middle from the path'),
-                'angle_deg' => Out::list(['type' => 'number'], 'turned along the arc'),
-                'at_angle' => Out::list(['type' => 'number'], 'distance there'),
-            ]),
-            'swept_width_m' => $nullable('outer minus inner radius; null off a circle'),
-            'inner_radius_min_m' => $nullable('nearest any body comes to the arc’s centre; null off a circle'),
-            'outer_radius_max_m' => $nullable('farthest; null off a circle'),
-            'tail_swing_m' => Out::number('how far a rear corner swings out at the beginning'),
-            'fits' => ['type' => ['boolean', 'null'], 'description' => 'between the kerbs given; null without kerbs'],
-            'reach_m' => Out::maybe(
-                Out::object(['left' => Out::number('m'), 'right' => Out::number('m')]),
-                'farthest any body comes to either side of the path; null for a bend',
-            ),
-            'spare_inside_m' => $nullable('room left at the inner kerb; negative where it is mounted'),
-            'spare_outside_m' => $nullable('room left at the outer kerb'),
-            'spare_left_m' => $nullable('room left at a kerb that runs beside the path on its left'),
-            'spare_right_m' => $nullable('and on its right'),
-            'line' => Out::maybe(Out::object([
-                'entry_from_kerb_m' => Out::number('front axle’s middle from the inner kerb before the bend'),
-                'exit_from_kerb_m' => Out::number('and after it'),
-                'radius_m' => Out::number('of the front axle’s middle'),
-                'begin_at_m' => Out::number('front axle past the beginning of the kerb’s curve when it starts to turn; negative before it'),
-            ]), 'the line through the bend that leaves most room'),
-            'aim' => Out::list(Out::object([
-                'where' => Out::text('the stretch in whose middle it is'),
-                'left_m' => Out::number('from the left of the first unit at its front axle to the left of the lane'),
-                'right_m' => Out::number('and from its right to the right of the lane'),
-                'message' => Out::text('as it is said to the driver'),
-            ]), 'in the order driven, where the line through a lane is looked for; empty otherwise'),
-            'lane' => Out::maybe(
-                Out::object(['left' => Out::list($point, 'm'), 'right' => Out::list($point, 'm')]), 'its edges, where a line in it is looked for',
-            ),
-            'cover_two' => Out::maybe(Out::object([
-                'missing_m' => Out::number('so much more lane is needed'), 'message' => Out::text('sentence for the user'),
-            ]), 'where even the best line leaves the lane; null otherwise'),
-            'frames' => Out::list(Out::list(Out::list($point), 'four corners of a unit'), 'positions along the way'),
-            'traces' => Out::object([
-                'path' => Out::list($point, 'front axle’s middle'),
-                'outer' => Out::list($point, 'outer front corner of the first unit'),
-                'inner' => Out::list($point, 'inner side of the last unit at its axle'),
-            ]),
-        ];
+        return SweptPathPresenter::schema();
     }
 
     public function effort(Values $input): float
