@@ -157,6 +157,7 @@ it('answers the tools of the bench as they were recorded', function (string $too
     ], 'from' => 'w', 'to' => 'e'], '-stretch'],
     'a car park' => ['site', ['pack' => 'gb', 'kind' => 'kerb', 'arms' => [['id' => 'w', 'name' => 'Car park', 'bearing_deg' => 270, 'holds' => ['bay']]],
         'from' => 'w', 'to' => 'w'], '-car-park'],
+    'a corner in a lorry' => ['steering', ['pack' => 'gb', 'vehicle' => 'articulated-lorry', 'kerb_radius_m' => 12, 'kerb_gap_m' => 0.5], '-lorry'],
     'a tight bay' => ['reverse', ['pack' => 'gb', 'exercise' => 'bay', 'aisle_m' => 5.5, 'bay_width_m' => 2.1], '-bay'],
     'out of a bay' => ['reverse', ['pack' => 'gb', 'exercise' => 'out-of-bay', 'aisle_m' => 7, 'bay_width_m' => 2.4], '-bay-out'],
     'a space at the kerb' => ['reverse', ['pack' => 'gb', 'exercise' => 'kerb-space', 'space_m' => 10], '-space'],

@@ -177,16 +177,17 @@ Scenes::show('where nobody has priority everybody of them is named: neither we n
 
 Scenes::show('round a kerb a trailer runs nearer to it than the rear wheels: it is said how far, and the room it sweeps bears it out', function (): void {
     foreach (['small-petrol-hatch', 'loaded-van', 'rigid-lorry'] as $rigid) {
-        expect(array_column(Ask::tool('steering', ['vehicle' => $rigid, 'kerb_radius_m' => 10])['warnings'], 'code'))->not->toContain('trailer-cuts-in');
+        $alone = Ask::tool('steering', ['vehicle' => $rigid, 'kerb_radius_m' => 10]);
+        expect(array_column($alone['warnings'], 'code'))->not->toContain('trailer-cuts-in')->and($alone['trailer_in_m'])->toBeNull();
     }
     foreach ([8, 12, 20, 40] as $kerb) {
         $steering = Ask::tool('steering', ['vehicle' => 'articulated-lorry', 'kerb_radius_m' => $kerb, 'kerb_gap_m' => 1]);
-        $warning = array_column($steering['warnings'], null, 'code')['trailer-cuts-in'];
+        $said = array_column($steering['warnings'], 'message', 'code')['trailer-cuts-in'];
         // Round a long bend, as the chain of units really goes: never further in, and nearly as far.
         $front = hypot($steering['radius_m'], $steering['car']['wheelbase_m']);
         $swept = Ask::tool('swept-path', ['vehicle' => 'articulated-lorry', 'path' => ['radius_m' => $front, 'angle_deg' => 400, 'straight_out' => false]]);
-        expect($warning['message'])->toContain('nearer to the inside')->and($warning['data']['most_m'])->toBeGreaterThan(0.2)
-            ->and($swept['inner_radius_min_m'] + 2.55 / 2)->toEqualWithDelta($steering['radius_m'] - $warning['data']['most_m'], 0.1, "{$kerb} m");
+        expect($said)->toContain(sprintf('up to %.1f m nearer to the inside', $steering['trailer_in_m']))->and($steering['trailer_in_m'])->toBeGreaterThan(0.2)
+            ->and($swept['inner_radius_min_m'] + 2.55 / 2)->toEqualWithDelta($steering['radius_m'] - $steering['trailer_in_m'], 0.1, "{$kerb} m");
     }
     expect(array_column(Ask::tool('steering', ['vehicle' => 'articulated-lorry', 'radius_m' => 5.8])['warnings'], 'message', 'code')['trailer-cuts-in'])
         ->toBe('On a circle as tight as that the trailer folds: Long vehicle works out the room it takes.');

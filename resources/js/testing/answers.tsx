@@ -96,6 +96,7 @@ interface Recorded {
     'tool-site-slip': Api.SiteAnswer;
     'tool-site-stretch': Api.SiteAnswer;
     'tool-steering': Api.SteeringAnswer;
+    'tool-steering-lorry': Api.SteeringAnswer;
     'tool-swept-path': Api.SweptPathAnswer;
     'tool-swept-path-lane': Api.SweptPathAnswer;
 }

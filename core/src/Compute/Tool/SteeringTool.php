@@ -79,6 +79,7 @@ final class SteeringTool implements Tool
             'inner_clearance_m' => Out::number('inner rear wheel to kerb; null without a kerb', nullable: true),
             'outer_clearance_m' => Out::number('outer front corner to the outer edge of the lane; null without one', nullable: true),
             'cut_in_m' => Out::number('how much nearer to the kerb the rear wheels run'),
+            'trailer_in_m' => Out::number('how much further in a trailer may run, on a long bend; null without one, or where it folds', nullable: true),
             'swept_width_m' => Out::number('room from inner side to outer front corner'),
             'steer_from_m' => Out::number('front bumper past the beginning of the kerb’s curve when the wheel starts to turn; negative before it'),
             'straighten_deg' => Out::number('heading still to turn when the wheel begins to come back'),
@@ -100,6 +101,8 @@ final class SteeringTool implements Tool
         $taught = array_map(static fn (float $turn): float => round($chassis->wheelbaseMetres / tan($turn * 2.0 * M_PI / $chassis->steeringRatio), 2),
             $usual);
         $asked = $input->speed('speed')?->inMetresPerSecond();
+        $vehicle = VehicleField::read($input);
+        $in = self::trailerIn($vehicle, $corner);
 
         return new Answer($pack->code(), $pack->version(), [
             'radius_m' => round($corner->radiusMetres, 3),
@@ -116,6 +119,7 @@ final class SteeringTool implements Tool
             'inner_clearance_m' => $corner->kerbGapMetres === null ? null : round($corner->kerbGapMetres, 3),
             'outer_clearance_m' => $outer === null ? null : round($outer, 3),
             'cut_in_m' => round($corner->cutInMetres(), 3),
+            'trailer_in_m' => $in === null ? null : round($in, 2),
             'swept_width_m' => round($corner->sweptMetres(), 3),
             'steer_from_m' => round($corner->steerAtMetres(), 2),
             'straighten_deg' => round($corner->straightenWithRadians() * $degrees, 1),
@@ -158,27 +162,25 @@ final class SteeringTool implements Tool
                     ]
                     : []
             ),
-            ...self::drawn(VehicleField::read($input), $corner, $pack),
+            ...($vehicle->trailers === [] ? [] : [self::cutsIn($in, $pack)]),
         ]);
     }
 
-    /** @return list<Warning> of what is drawn, which runs nearer to the kerb than all that is told here */
-    private static function drawn(Vehicle $vehicle, Corner $corner, RulePack $pack): array
+    /** How much further in than our own rear wheels the last trailer runs after a long time on such a circle, m; null without one, or where it folds. */
+    private static function trailerIn(Vehicle $vehicle, Corner $corner): ?float
     {
-        if ($vehicle->trailers === []) {
-            return [];
-        }
         $units = $vehicle->units();
         $last = SweptPath::steadyRadii($units, hypot($corner->radiusMetres, $units[0]->wheelbaseMetres))[count($units) - 1];
-        $in = $last === null ? null : $corner->radiusMetres - $last;
 
-        return [new Warning(
-            'trailer-cuts-in',
-            $in === null ? 'On a circle as tight as that the trailer folds: Long vehicle works out the room it takes.'
-                : "The trailer runs up to {$pack->lengthUnit()->fine($in)} nearer to the inside than our own rear wheels: Long vehicle works out where it "
-                    .'goes.',
-            ['most_m' => $in === null ? null : round($in, 2)],
-        )];
+        return $vehicle->trailers === [] || $last === null ? null : $corner->radiusMetres - $last;
+    }
+
+    private static function cutsIn(?float $metres, RulePack $pack): Warning
+    {
+        $in = $pack->lengthUnit()->fine($metres ?? 0.0);
+
+        return new Warning('trailer-cuts-in', $metres === null ? 'On a circle as tight as that the trailer folds: Long vehicle works out the room it takes.'
+            : "The trailer runs up to {$in} nearer to the inside than our own rear wheels: Long vehicle works out where it goes.");
     }
 
     private static function chassis(Values $input): Chassis

@@ -93,6 +93,7 @@ export function SteeringBench() {
                                     ['Straighten with', `${Math.round(data.straighten_deg)}° still to turn`],
                                     ['Front wheels', `${data.road_wheel_deg.toFixed(1)}°`],
                                     ['Rear wheels cut in', `${data.cut_in_m.toFixed(2)} m`],
+                                    ...(data.trailer_in_m === null ? [] : [['Trailer further in, up to', `${data.trailer_in_m.toFixed(1)} m`] as const]),
                                     [say('Room at the {kerb}'), `${data.inner_clearance_m?.toFixed(2) ?? '–'} m`],
                                     ['Room at the lane’s edge', `${data.outer_clearance_m?.toFixed(2) ?? '–'} m`],
                                     ['Tightest it steers', `${data.minimum_radius_m.toFixed(1)} m radius`],
