@@ -137,7 +137,7 @@ final class OvertakeTool implements ReadsAScene
         $limit = $input->speed('limit') ?? throw BadInput::field('limit_mps', 'is missing.');
         $other = $input->speed('other_speed') ?? Speed::ofMetresPerSecond(OvertakePlan::SLOWER_SHARE * $limit->inMetresPerSecond());
         if ($other->inMetresPerSecond() >= $limit->inMetresPerSecond() - 0.5) {
-            throw BadInput::field('other_speed_mps', 'must be more than 0.5 m/s below the limit: otherwise there is nothing to overtake lawfully.');
+            throw BadInput::field('other_speed_mps', 'must be below the limit, by more than 0.5 m/s: otherwise there is nothing to overtake lawfully.');
         }
         $vehicle = VehicleField::read($input);
         $gear = ArmsReader::whole($input, 'gear') ?? GearChoice::for($vehicle, Purpose::SlipRoad, $other, CommonFields::gradient($input))->gear;
