@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 use NobleTurn\Core\FastRoad\OvertakePlan;
 use NobleTurn\Core\FastRoad\Overtaking;
+use NobleTurn\Core\Fault\BadInput;
 use NobleTurn\Core\Quantity\Gradient;
 use NobleTurn\Core\Rules\GreatBritain;
 use NobleTurn\Core\Rules\NorthAmerica;
 use NobleTurn\Core\Rules\Practice;
 use NobleTurn\Core\Rules\RulePack;
+use NobleTurn\Core\Tests\Ask;
 use NobleTurn\Core\Trade\Surface;
 use NobleTurn\Core\Vehicle\DemoVehicles;
 
@@ -79,4 +81,12 @@ it('says where the gear held runs out, and that little is gained by little more 
         ->and(overtakePlan(overtaking(15.0), null)->overRevs())->toBeFalse()
         ->and(overtakePlan(overtaking(22.4), null)->gainsLittle())->toBeTrue()
         ->and(overtakePlan(overtaking(22.2), null)->gainsLittle())->toBeFalse();
+});
+
+it('refuses whom nobody passes lawfully, and says how much slower they must be', function (): void {
+    $of = static fn (float $other): array => Ask::tool('overtake', ['pack' => 'gb', 'limit_mps' => 20, 'other_speed_mps' => $other]);
+    expect($of(19.4)['verdict'])->toBe('unknown');
+    foreach ([19.5, 19.9, 20.0, 25.0] as $other) {
+        expect(fn () => $of($other))->toThrow(BadInput::class, 'other_speed_mps: must be below the limit, by more than 0.5 m/s');
+    }
 });
