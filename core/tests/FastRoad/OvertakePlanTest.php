@@ -85,7 +85,7 @@ it('says where the gear held runs out, and that little is gained by little more 
 
 it('refuses whom nobody passes lawfully, and says how much slower they must be', function (): void {
     $of = static fn (float $other): array => Ask::tool('overtake', ['pack' => 'gb', 'limit_mps' => 20, 'other_speed_mps' => $other]);
-    expect($of(19.4)['verdict'])->toBe('unknown');
+    expect($of(19.4)['verdict'])->toBe('drop-back');
     foreach ([19.5, 19.9, 20.0, 25.0] as $other) {
         expect(fn () => $of($other))->toThrow(BadInput::class, 'other_speed_mps: must be below the limit, by more than 0.5 m/s');
     }

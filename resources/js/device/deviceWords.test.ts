@@ -5,7 +5,7 @@ import type { Device } from './useDevice';
 
 const iso = (moment: Date) => moment.toISOString().slice(0, 10);
 const clock = { time: (moment: Date) => moment.toISOString().slice(11, 16), short: (moment: Date) => `day ${iso(moment)}`, iso };
-const EMPTY: QueueState = { loaded: true, waiting: [], made: [], unsafe: false, trouble: null, sentAt: null, refused: [] };
+const EMPTY: QueueState = { loaded: true, waiting: [], made: [], writing: 0, unsafe: false, trouble: null, sentAt: null, refused: [] };
 const WELL: Device = {
     queue: EMPTY,
     writes: { waiting: 0, refused: 0 },
@@ -35,6 +35,12 @@ describe('the line about this device', () => {
         ['broken', /tried again/],
     ])('says how many marks wait, why, and what makes them go: %s', (trouble, words) => {
         expect(said({}, { trouble, waiting: [mark(1), mark(2)] })).toMatch(words);
+    });
+
+    it('counts as on this device what is written to its store, not what is on its way there', () => {
+        const waiting = [mark(1), mark(2), mark(3), mark(4), mark(5)];
+        expect(said({}, { trouble: 'out-of-reach', waiting, writing: 4 })).toMatch(/^1 mark on this device, not yet sent\./);
+        expect(said({}, { trouble: 'out-of-reach', waiting, writing: 0 })).toMatch(/^5 marks on this device, not yet sent\./);
     });
 
     it('says beside what waits what was refused, and warns where closing the page would lose something', () => {

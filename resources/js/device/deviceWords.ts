@@ -13,11 +13,12 @@ const WHY: Record<Trouble, string> = {
 const many = (events: number): string => `${events} ${events === 1 ? 'mark' : 'marks'}`;
 
 /** What is to be said of the marks; nothing while they go. */
-function ofMarks({ waiting, trouble, refused, unsafe }: QueueState): string[] {
+function ofMarks({ waiting, writing, trouble, refused, unsafe }: QueueState): string[] {
     if (waiting.length === 0 || (!trouble && !unsafe && refused.length === 0)) return [];
-    const marks = many(waiting.filter((event) => event.kind === 'mark').length);
+    // What is being written just now is on this device once it is.
+    const marks = waiting.filter((event) => event.kind === 'mark').length - writing;
     return [
-        ...(trouble || unsafe ? [`${marks} on this device, not yet sent.`] : []),
+        ...(trouble || unsafe ? [`${many(marks)} on this device, not yet sent.`] : []),
         ...(unsafe ? ['This browser cannot store them: do not close the page.'] : []),
         ...(trouble ? [WHY[trouble]] : []),
         ...(refused.length > 0 ? [`${many(refused.length)} not accepted.`] : []),

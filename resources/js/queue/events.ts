@@ -11,7 +11,8 @@ export type NewEvent = { kind: 'round'; round: RoundEvent } | { kind: 'mark'; ma
 /** Where events wait: they survive a closed tab and an empty battery. Whoever is signed in reads only their own. */
 export interface Store {
     of(user: string): Promise<QueueEvent[]>;
-    add(event: QueueEvent): Promise<void>;
+    /** All of them or none: a page that is closed meanwhile keeps no half of a press. */
+    add(...events: QueueEvent[]): Promise<void>;
     drop(seqs: number[]): Promise<void>;
     /** No longer waiting: kept a while, because a page that opens without signal has read nothing of the server since. */
     sent(events: QueueEvent[]): Promise<void>;
@@ -56,6 +57,8 @@ export interface QueueState {
     waiting: QueueEvent[];
     /** Those, the ones sent since the page was loaded, and what others were heard to have pressed: what to lay over the server’s rounds. */
     made: QueueEvent[];
+    /** So many marks of those are being written to this device's store just now: a page closed in this moment would lose them. */
+    writing: number;
     /** Events that could not be written to this device's store: closing the page would lose them. */
     unsafe: boolean;
     trouble: Trouble | null;

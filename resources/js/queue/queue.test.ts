@@ -9,7 +9,13 @@ class Memory implements Store {
     gone = new Map<number, QueueEvent>();
     broken = false;
     of = (user: string) => Promise.resolve([...this.events.values()].filter((event) => event.user === user));
-    add = (event: QueueEvent) => (this.broken ? Promise.reject(new Error('full')) : Promise.resolve(void this.events.set(event.seq, event)));
+    /** What is written once somebody lets it be; at once otherwise. */
+    held: Promise<void> | null = null;
+    add = async (...events: QueueEvent[]) => {
+        if (this.broken) throw new Error('full');
+        await this.held;
+        events.forEach((event) => this.events.set(event.seq, event));
+    };
     drop = (seqs: number[]) => Promise.resolve(seqs.forEach((seq) => this.events.delete(seq)));
     sent = (events: QueueEvent[]) => {
         events.forEach((event) => this.gone.set(event.seq, event));
@@ -59,6 +65,29 @@ describe('the queue', () => {
         expect(queue.state().waiting).toEqual([]);
         // A page that has not read the server again yet still shows them.
         expect(queue.state().made).toHaveLength(3);
+    });
+
+    it('keeps all of a press or nothing, and says how many marks are not kept yet', async () => {
+        const store = new Memory();
+        const { state, send } = server();
+        state.answer = () => new Problem(0, 'no signal');
+        const queue = new Queue(store, send);
+        await queue.load('u', nothing);
+        queue.add(round('r1'), mark('a'));
+        await vi.waitFor(() => expect(queue.state().writing).toBe(0));
+        expect(store.events.size).toBe(2);
+        let letIt = () => {};
+        store.held = new Promise((done) => (letIt = done));
+        queue.add(mark('b'), mark('c'), mark('d'), mark('e'));
+        // On screen at once, and not on the device yet: a page closed now finds the first press, and nothing of the second.
+        expect(queue.state().waiting).toHaveLength(6);
+        expect(queue.state().writing).toBe(4);
+        const meanwhile = new Queue(store, send);
+        await meanwhile.load('u', nothing);
+        expect(meanwhile.state().waiting).toHaveLength(2);
+        letIt();
+        await vi.waitFor(() => expect(queue.state().writing).toBe(0));
+        expect(store.events.size).toBe(6);
     });
 
     it('loses nothing without signal, over a closed page, and when an answer got lost', async () => {
@@ -294,6 +323,25 @@ describe('two pages of one device', () => {
             expect(page.state().waiting).toEqual([]);
             expect(ids(page.state().made)).toEqual(['r1', 'a', 'b']);
         }
+    });
+
+    it('keep on screen what the other has pressed and is still writing to the store they share', async () => {
+        const { state, one, other, store } = await two();
+        state.answer = () => new Problem(0, 'no signal');
+        let letIt = () => {};
+        store.held = new Promise((done) => (letIt = done));
+        other.add(round('r1'), mark('b'));
+        // It reads the store before anything is sent, and misses there what it has heard of.
+        await one.flush();
+        expect(ids(one.state().made)).toEqual(['r1', 'b']);
+        letIt();
+        await vi.waitFor(() => expect(other.state().writing).toBe(0));
+        await one.flush();
+        expect(ids(one.state().waiting)).toEqual(['r1', 'b']);
+        // Seen in the store by now: where it is gone from there, it has gone from this device.
+        store.events.clear();
+        await one.flush();
+        expect(ids(one.state().waiting)).toEqual([]);
     });
 
     it.each([false, true])('send each press once and in order, whether they hear each other or not: deaf %s', async (deaf) => {

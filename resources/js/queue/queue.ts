@@ -22,7 +22,7 @@ const BATCH = 80;
 /** So many sent events are remembered: more than a day's marks of one lesson. */
 const REMEMBERED = 2000;
 
-const EMPTY: QueueState = { loaded: false, waiting: [], made: [], unsafe: false, trouble: null, sentAt: null, refused: [] };
+const EMPTY: QueueState = { loaded: false, waiting: [], made: [], writing: 0, unsafe: false, trouble: null, sentAt: null, refused: [] };
 
 /**
  * Sends rounds and marks in the order they were made and forgets them only when the server has them. Ids are made here, so a batch
@@ -41,6 +41,8 @@ export class Queue {
     private unstored = new Set<number>();
     /** Being written to the store at this moment. */
     private writing = new Set<number>();
+    /** Another page is writing them, or has: heard of, and not yet seen in the store. */
+    private heardOf = new Set<number>();
     private sentAt: number | null = null;
     /** Two pages that add in the same millisecond number what they add differently. */
     private readonly page = Math.floor(Math.random() * 1000);
@@ -73,12 +75,13 @@ export class Queue {
 
     /** On screen at once; kept on the device next; sent when it can be. */
     add(...events: NewEvent[]): void {
-        for (const event of events) {
+        const made = events.map((event) => {
             // Later than anything made on this device before, in this tab or another; and never what another makes in the same moment.
             this.lastSeq = 1000 * Math.max(Math.floor(this.lastSeq / 1000) + 1, Date.now()) + this.page;
-            this.keep({ ...event, seq: this.lastSeq, user: this.user });
-        }
-        this.neighbours.tell({ added: this.events.slice(-events.length) });
+            return { ...event, seq: this.lastSeq, user: this.user };
+        });
+        this.keep(made);
+        this.neighbours.tell({ added: made });
         this.tell();
         void this.flush();
     }
@@ -102,7 +105,7 @@ export class Queue {
 
     /** Takes back what was discarded. */
     restore(events: QueueEvent[]): void {
-        events.forEach((event) => this.keep(event));
+        this.keep(events);
         this.events.sort((a, b) => a.seq - b.seq);
         this.neighbours.tell({ added: events });
         this.tell();
@@ -136,20 +139,17 @@ export class Queue {
 
     state = (): QueueState => this.snapshot;
 
-    private keep(entry: QueueEvent): void {
-        this.events.push(entry);
-        this.writing.add(entry.seq);
-        this.store.add(entry).then(
-            () => {
-                this.writing.delete(entry.seq);
-                if (this.unstored.delete(entry.seq)) this.tell();
-            },
-            () => {
-                this.writing.delete(entry.seq);
-                this.unstored.add(entry.seq);
-                this.tell();
-            },
-        );
+    private keep(entries: QueueEvent[]): void {
+        this.events.push(...entries);
+        entries.forEach(({ seq }) => this.writing.add(seq));
+        const isOver = () => {
+            entries.forEach(({ seq }) => this.writing.delete(seq));
+            this.tell();
+        };
+        this.store.add(...entries).then(isOver, () => {
+            entries.forEach(({ seq }) => this.unstored.add(seq));
+            isOver();
+        });
     }
 
     /** What the store holds, in the order in which it was made, beside what it could not take. */
@@ -166,8 +166,10 @@ export class Queue {
 
     /** Another page of this device has added, sent or given up something. */
     private heard(news: News): void {
-        if ('added' in news) this.adopt(news.added);
-        else {
+        if ('added' in news) {
+            this.adopt(news.added);
+            news.added.forEach(({ seq }) => this.heardOf.add(seq));
+        } else {
             const gone = new Set('sent' in news ? news.sent.map((event) => event.seq) : news.dropped);
             this.leave(gone);
             if ('sent' in news) this.remember(news.sent);
@@ -178,10 +180,11 @@ export class Queue {
     /** Before anything is sent: what another page has sent meanwhile is not sent again, what it has added is not forgotten. */
     private async readAgain(): Promise<void> {
         // What is added while the store is read is not missed in it.
-        const stored = this.mine().filter((event) => !this.unstored.has(event.seq) && !this.writing.has(event.seq));
+        const stored = this.mine().filter(({ seq }) => ![this.unstored, this.writing, this.heardOf].some((some) => some.has(seq)));
         const kept = await this.store.of(this.user).catch(() => null);
         if (!kept) return;
         const there = new Set(kept.map((event) => event.seq));
+        there.forEach((seq) => this.heardOf.delete(seq));
         const gone = stored.filter((event) => !there.has(event.seq));
         if (gone.length > 0) this.remember(await this.store.recent(this.user).catch(() => []));
         this.leave(new Set(gone.map((event) => event.seq)));
@@ -219,6 +222,7 @@ export class Queue {
         seqs.forEach((seq) => {
             this.refused.delete(seq);
             this.unstored.delete(seq);
+            this.heardOf.delete(seq);
         });
     }
 
@@ -286,6 +290,7 @@ export class Queue {
             loaded: this.loaded,
             waiting,
             made: [...this.sent.filter((event) => event.user === this.user), ...waiting],
+            writing: waiting.filter((event) => event.kind === 'mark' && this.writing.has(event.seq)).length,
             unsafe: waiting.some((event) => this.unstored.has(event.seq)),
             trouble: this.trouble,
             sentAt: this.sentAt,

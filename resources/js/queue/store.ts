@@ -14,7 +14,7 @@ export class BrowserStore implements Store {
     /** How many wait here in all, whoever made them: no more is told to somebody else. */
     count = (): Promise<number> => this.waiting.count();
 
-    add = (event: QueueEvent): Promise<void> => this.waiting.put(event);
+    add = (...events: QueueEvent[]): Promise<void> => this.waiting.put(...events);
 
     drop = (seqs: number[]): Promise<void> => this.waiting.drop(seqs);
 

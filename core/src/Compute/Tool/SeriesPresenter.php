@@ -120,8 +120,8 @@ final class SeriesPresenter
                 'say' => Direction::inOneBreath(array_map(static fn (int $i): string => $ahead[$i]->direction ?? '', $breath)),
                 'in_time' => $inTime,
                 'message' => match (true) {
-                    ! $inTime => 'Three at once are enough: this is said while the one before is being done.',
                     count($breath) > 1 => 'Too close behind each other to be said one after the other: said together.',
+                    ! $inTime => 'Three at once are enough: this is said while the one before is being done.',
                     $before < $breath[0] => 'Too close behind what needs no word: said before that.',
                     default => null,
                 },
