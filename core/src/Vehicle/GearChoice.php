@@ -137,8 +137,9 @@ final readonly class GearChoice
 
         return $best === null ? [$top, 'the highest there is: no gear reaches the end of this below the red line']
             : [$best, match (true) {
-                $performance->acceleration($from, $best, $gradient) < 0.0 => 'loses least here without racing the engine: a lower one once it is slower',
                 $top === 1 => 'the only one',
+                $performance->acceleration($from, $best, $gradient) < 0.0 => 'loses least here without racing the engine'
+                    .($best > 1 ? ': a lower one once it is slower' : ''),
                 $byItself => 'the {gearbox} drops to it with the {accelerator} right down',
                 default => 'pulls hardest from beginning to end without racing the engine',
             }];

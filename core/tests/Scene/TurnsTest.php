@@ -190,5 +190,5 @@ Scenes::show('round a kerb a trailer runs nearer to it than the rear wheels: it 
             ->and($swept['inner_radius_min_m'] + 2.55 / 2)->toEqualWithDelta($steering['radius_m'] - $steering['trailer_in_m'], 0.1, "{$kerb} m");
     }
     expect(array_column(Ask::tool('steering', ['vehicle' => 'articulated-lorry', 'radius_m' => 5.8])['warnings'], 'message', 'code')['trailer-cuts-in'])
-        ->toBe('On a circle as tight as that the trailer folds: Long vehicle works out the room it takes.');
+        ->toBe('On a circle as tight as that the trailer folds: begin wider.');
 });

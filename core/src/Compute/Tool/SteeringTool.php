@@ -179,8 +179,8 @@ final class SteeringTool implements Tool
     {
         $in = $pack->lengthUnit()->fine($metres ?? 0.0);
 
-        return new Warning('trailer-cuts-in', $metres === null ? 'On a circle as tight as that the trailer folds: Long vehicle works out the room it takes.'
-            : "The trailer runs up to {$in} nearer to the inside than our own rear wheels: Long vehicle works out where it goes.");
+        return new Warning('trailer-cuts-in', $metres === null ? 'On a circle as tight as that the trailer folds: begin wider.'
+            : "The trailer runs up to {$in} nearer to the inside than our own rear wheels: the room all of it sweeps decides.");
     }
 
     private static function chassis(Values $input): Chassis
