@@ -1,29 +1,16 @@
 import type { Decision, Lesson, Outcome, Round, Step } from '@/api/types';
 import { momentIn, pressing, pressTime, settling, takingBack, type Written } from '@/queue/press';
-import { Queue, type Neighbours, type NewEvent, type News, type QueueEvent, type Store } from '@/queue/queue';
+import { Queue, type Neighbours, type NewEvent, type News } from '@/queue/queue';
 import { says, standing, withMade } from '@/queue/standing';
 import { spokenOf, withdrawal, type Press } from '@/queue/undo';
 import { uuid7 } from '@/queue/uuid';
+import { Memory } from '@/testing/memory';
 import type { Weather, Wire } from './network';
 
 const STEPS: Step[] = ['mirrors', 'signal', 'position', 'speed', 'look'];
 const OUTCOMES: Outcome[] = ['unaided', 'reminded', 'prompted', 'missed', 'intervened'];
 
 const DECISIONS: Decision[] = ['held-back-rightly', 'let-go', 'asked-again'];
-
-/** A device's store, which outlives its pages. */
-class Memory implements Store {
-    readonly events = new Map<number, QueueEvent>();
-    private readonly gone = new Map<number, QueueEvent>();
-    of = (user: string) => Promise.resolve([...this.events.values()].filter((event) => event.user === user));
-    add = (event: QueueEvent) => Promise.resolve(void this.events.set(event.seq, event));
-    drop = (seqs: number[]) => Promise.resolve(seqs.forEach((seq) => this.events.delete(seq)));
-    sent = (events: QueueEvent[]) => {
-        events.forEach((event) => this.gone.set(event.seq, event));
-        return this.drop(events.map((event) => event.seq));
-    };
-    recent = (user: string) => Promise.resolve([...this.gone.values()].filter((event) => event.user === user));
-}
 
 /** A tablet or phone on which one lesson is marked through the real queue. */
 export class Device {

@@ -1,28 +1,8 @@
 import { describe, expect, it, vi } from 'vitest';
 import { Problem } from '@/api/client';
 import type { Mark } from '@/api/types';
-import { Queue, type Batch, type Neighbours, type NewEvent, type News, type QueueEvent, type Send, type Store, type Taken } from './queue';
-
-/** A device's store that outlives its page. */
-class Memory implements Store {
-    events = new Map<number, QueueEvent>();
-    gone = new Map<number, QueueEvent>();
-    broken = false;
-    of = (user: string) => Promise.resolve([...this.events.values()].filter((event) => event.user === user));
-    /** What is written once somebody lets it be; at once otherwise. */
-    held: Promise<void> | null = null;
-    add = async (...events: QueueEvent[]) => {
-        if (this.broken) throw new Error('full');
-        await this.held;
-        events.forEach((event) => this.events.set(event.seq, event));
-    };
-    drop = (seqs: number[]) => Promise.resolve(seqs.forEach((seq) => this.events.delete(seq)));
-    sent = (events: QueueEvent[]) => {
-        events.forEach((event) => this.gone.set(event.seq, event));
-        return this.drop(events.map((event) => event.seq));
-    };
-    recent = (user: string) => Promise.resolve([...this.gone.values()].filter((event) => event.user === user));
-}
+import { Memory } from '@/testing/memory';
+import { Queue, type Batch, type Neighbours, type NewEvent, type News, type QueueEvent, type Send, type Taken } from './queue';
 
 const mark = (id: string, round = 'r1', corrects: string | null = null): NewEvent => ({
     kind: 'mark',
@@ -88,6 +68,18 @@ describe('the queue', () => {
         letIt();
         await vi.waitFor(() => expect(queue.state().writing).toBe(0));
         expect(store.events.size).toBe(6);
+    });
+
+    it('takes a press that says nothing new for none: nothing is written, told or sent', async () => {
+        const store = new Memory();
+        const { state, send } = server();
+        const told: News[] = [];
+        const queue = new Queue(store, send, { alone: (work) => work(), tell: (news) => told.push(news), listen: () => undefined });
+        await queue.load('u', nothing);
+        const write = vi.spyOn(store, 'add');
+        queue.add();
+        await queue.flush();
+        expect([write.mock.calls, told, state.calls, queue.state().waiting]).toEqual([[], [], 0, []]);
     });
 
     it('loses nothing without signal, over a closed page, and when an answer got lost', async () => {

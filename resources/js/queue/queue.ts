@@ -75,6 +75,7 @@ export class Queue {
 
     /** On screen at once; kept on the device next; sent when it can be. */
     add(...events: NewEvent[]): void {
+        if (events.length === 0) return;
         const made = events.map((event) => {
             // Later than anything made on this device before, in this tab or another; and never what another makes in the same moment.
             this.lastSeq = 1000 * Math.max(Math.floor(this.lastSeq / 1000) + 1, Date.now()) + this.page;
