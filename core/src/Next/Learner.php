@@ -13,6 +13,7 @@ use NobleTurn\Core\Rules\RulePack;
 use NobleTurn\Core\Skill\Evidence;
 use NobleTurn\Core\Skill\Fit;
 use NobleTurn\Core\Skill\Overruling;
+use NobleTurn\Core\Skill\Stages;
 use NobleTurn\Core\Trade\LearnerLevel;
 use NobleTurn\Core\Trade\RoutineCode;
 use NobleTurn\Core\Vehicle\Transmission;
@@ -53,7 +54,7 @@ final readonly class Learner
         }
         $this->fit = Fit::of($evidence, $pack, $on, overrulings: $overrulings);
         $asked = array_map(static fn (Routine $routine): RoutineCode => $routine->code, Required::of($pack, $transmission));
-        $this->worth = new Worth($this->fit, $driven, $on, $asked);
+        $this->worth = new Worth($this->fit, $driven, $on, $asked, static fn (): Stages => Stages::of($evidence, $overrulings));
         [$this->seen, $this->last, $this->marks] = [$seen, $last, $marks];
         $routines = [];
         foreach (Catalogue::all($pack) as $routine) {

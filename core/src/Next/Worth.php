@@ -8,13 +8,15 @@ use NobleTurn\Core\Routine\Routine;
 use NobleTurn\Core\Skill\Belief;
 use NobleTurn\Core\Skill\Fit;
 use NobleTurn\Core\Skill\Ladder;
+use NobleTurn\Core\Skill\Stages;
 use NobleTurn\Core\Trade\RoutineCode;
 use NobleTurn\Core\Trade\Step;
 
 /**
  * What driving a routine so many times more is expected to bring. Each round counts as practice, as the skill model has it (so the first brings more than
  * the tenth; `Practised`), and the first also brings back what was forgotten since. How sure one is of a chance is averaged over: of what is hardly known
- * more can be hoped. It is said as the chances of "unaided" that rise; what is chosen is chosen by the serious faults that go.
+ * more can be hoped. What was marked often is seen by its own stages as well: which step came on, and which did not, a curve through everything hardly
+ * tells. It is said as the chances of "unaided" that rise; what is chosen is chosen by the serious faults that go.
  */
 final class Worth
 {
@@ -27,27 +29,37 @@ final class Worth
     /** The share of what is believed of a thing nobody has seen that is let go: how well what goes least well goes, to this power (assumed). */
     public const UNSEEN = 8;
 
+    /** With so many marks of a step its own stages say as much of it as everything together, with more of them more (assumed). */
+    private const OWN = 1.0;
+
+    /** So far is looked for rounds that bring something only together, as those of who hardly ever does it alone (assumed: more a lesson has not). */
+    private const AHEAD = 8;
+
+    private ?Stages $stages = null;
+
     private ?float $least = null;
 
     /**
      * @param  array<string, int>  $driven  rounds so far, by "routine.step"
      * @param  list<RoutineCode>  $asked  what a test can ask
+     * @param  ?\Closure(): Stages  $seen  what the marks say step by step; asked for where rounds are weighed, which takes as long as a fit
      */
     public function __construct(
         private readonly Fit $fit, private readonly array $driven, private readonly \DateTimeImmutable $on, private readonly array $asked = [],
+        private readonly ?\Closure $seen = null,
     ) {
     }
 
     /** @return list<float> by how much the first, the second, ... round raises the chances of its steps, unaided, added up; it falls */
     public function rounds(Routine $routine, int $rounds): array
     {
-        return self::differences(array_map(fn (int $round): float => array_sum($this->unaided($routine, $round)), range(0, $rounds)));
+        return $this->each($rounds, fn (int $round): float => array_sum($this->unaided($routine, $round)));
     }
 
     /** @return list<float> serious faults a round of it that the first, the second, ... round takes away; it falls */
     public function safer(Routine $routine, int $rounds): array
     {
-        return self::differences(array_map(fn (int $round): float => -array_sum($this->serious($routine, $round)), range(0, $rounds)));
+        return $this->each($rounds, fn (int $round): float => -array_sum($this->serious($routine, $round)));
     }
 
     /** The step of a routine of which so many rounds take most serious faults away. */
@@ -75,12 +87,25 @@ final class Worth
     }
 
     /**
-     * @param  non-empty-list<float>  $each
-     * @return list<float>
+     * What each round brings. Rounds that bring more and more are counted at what they bring together, each as much.
+     *
+     * @param  \Closure(int): float  $after  so many rounds
+     * @return list<float> it falls
      */
-    private static function differences(array $each): array
+    private function each(int $rounds, \Closure $after): array
     {
-        return array_map(static fn (float $after, float $before): float => $after - $before, array_slice($each, 1), array_slice($each, 0, -1));
+        $reached = array_map($after, range(0, max(self::AHEAD, $rounds)));
+        $each = [];
+        for ($from = 0; $from < $rounds; $from = $to) {
+            [$to, $most] = [$from + 1, -INF];
+            foreach (array_slice($reached, $from + 1) as $i => $then) {
+                $rate = ($then - $reached[$from]) / ($i + 1);
+                [$to, $most] = $rate >= $most ? [$from + $i + 1, $rate] : [$to, $most];
+            }
+            array_push($each, ...array_fill(0, $to - $from, $most));
+        }
+
+        return array_slice($each, 0, $rounds);
     }
 
     /** @return array<string, float> by step, once so many more rounds are driven */
@@ -114,11 +139,30 @@ final class Worth
                 $driven = Practised::rounds((float) $done, $from + $this->fit->faded($routine->code) - $this->fit->model->start, $gains);
                 $more = $rounds === 0 ? 0.0
                     : $this->fit->faded($routine->code) + $gains * log((1.0 + $driven + $rounds) / (1.0 + $driven));
-                $found[$step->value] = (new Belief($from + $more, $belief->variance))->outcomes();
+                $found[$step->value] = $this->withItsOwn($routine, $step, $rounds, (new Belief($from + $more, $belief->variance))->outcomes());
             }
         }
 
         return $found;
+    }
+
+    /**
+     * @param  non-empty-list<float>  $outcomes  as everything together says them
+     * @return non-empty-list<float>
+     */
+    private function withItsOwn(Routine $routine, Step $step, int $rounds, array $outcomes): array
+    {
+        $this->stages ??= $this->seen === null ? null : ($this->seen)();
+        $marks = $this->stages?->marks($routine->code, $step) ?? 0;
+        if ($this->stages === null || $marks === 0) {
+            return $outcomes;
+        }
+        $own = $marks / ($marks + self::OWN);
+
+        return array_map(
+            static fn (float $one, float $other): float => (1.0 - $own) * $one + $own * $other, $outcomes,
+            $this->stages->outcomes($routine->code, $step, $this->on, $rounds),
+        );
     }
 
     /**

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use NobleTurn\Core\Next\Learner;
 use NobleTurn\Core\Next\Practised;
 use NobleTurn\Core\Next\Serious;
 use NobleTurn\Core\Next\Worth;
@@ -12,6 +13,8 @@ use NobleTurn\Core\Rules\GreatBritain;
 use NobleTurn\Core\Skill\Belief;
 use NobleTurn\Core\Skill\Evidence;
 use NobleTurn\Core\Skill\Fit;
+use NobleTurn\Core\Skill\Overruling;
+use NobleTurn\Core\Skill\Stages;
 use NobleTurn\Core\Trade\RoutineCode;
 use NobleTurn\Core\Trade\Step;
 
@@ -149,4 +152,66 @@ it('names the step of which most serious faults go', function (): void {
     $on = new DateTimeImmutable('2026-05-20');
     $worth = new Worth(Fit::of($marks, new GreatBritain, $on), array_fill_keys(array_map(static fn (Evidence $one): string => $one->cell(), $marks), 6), $on);
     expect($worth->step(Catalogue::routine(RoutineCode::EmergeLeft, new GreatBritain), 4))->toBe(Step::Look);
+});
+
+/** @param  array<string, list<string>>  $outcomes  by routine, a round after the other, as many minutes apart */
+function worthByBoth(array $outcomes, array $words = []): Learner
+{
+    $marks = [];
+    $minute = 0;
+    foreach ($outcomes as $routine => $said) {
+        foreach ($said as $outcome) {
+            $minute++;
+            foreach (Step::cases() as $step) {
+                if (Catalogue::routine(RoutineCode::from($routine), new GreatBritain)->has($step)) {
+                    $marks[] = new Evidence('a', new DateTimeImmutable("2026-05-19T10:00:00Z +{$minute} minutes"), RoutineCode::from($routine), $step,
+                        new StepMark(Outcome::from($outcome)));
+                }
+            }
+        }
+    }
+
+    return new Learner($marks, new GreatBritain, new DateTimeImmutable('2026-05-20T10:00:00Z'), $words);
+}
+
+it('falls with every round of somebody seen by their own stages too, and adds up to what they bring together', function (): void {
+    $of = Catalogue::routine(RoutineCode::EmergeLeft, new GreatBritain);
+    foreach (Outcome::cases() as $outcome) {
+        foreach ([1, 3, 12] as $rounds) {
+            $learner = worthByBoth(['emerge-left' => array_fill(0, $rounds, $outcome->value)]);
+            $stages = Stages::of($learner->evidence);
+            foreach (['rounds', 'safer'] as $how) {
+                $each = $learner->worth->{$how}($of, 8);
+                expect($each[7])->toBeGreaterThan(0.0);
+                for ($i = 1; $i < 8; $i++) {
+                    expect($each[$i])->toBeLessThanOrEqual($each[$i - 1] + 1e-12, "{$how} {$outcome->value} {$rounds}");
+                }
+                // However many are asked for, they are the same.
+                expect($learner->worth->{$how}($of, 3))->toBe(array_slice($each, 0, 3));
+            }
+            // Of eight rounds together nothing is lost: three parts in four of three marks are by their own stages, the rest by everything.
+            $rise = static fn (callable $alone): float => array_sum(array_map(
+                static fn (Step $step): float => $alone($step, 8) - $alone($step, 0), array_filter(Step::cases(), $of->has(...)),
+            ));
+            $own = $rise(static fn (Step $step, int $more): float => $stages->outcomes($of->code, $step, $learner->on, $more)[4]);
+            $driven = array_count_values(array_map(static fn (Evidence $one): string => $one->cell(), $learner->evidence));
+            $all = array_sum((new Worth($learner->fit, $driven, $learner->on))->rounds($of, 8));
+            $share = $rounds / ($rounds + 1);
+            expect(array_sum($learner->worth->rounds($of, 8)))->toEqualWithDelta($share * $own + (1 - $share) * $all, 1e-9);
+        }
+    }
+});
+
+it('finds what came on and what did not among things marked as often, and hears an instructor’s word on either', function (): void {
+    $code = static fn (string $of): mixed => Catalogue::routine(RoutineCode::from($of), new GreatBritain);
+    $came = ['missed', 'missed', 'prompted', 'reminded', 'unaided', 'unaided', 'unaided', 'unaided'];
+    $four = static fn (Learner $learner, string $of): float => array_sum($learner->worth->safer($code($of), 4));
+    $learner = worthByBoth(['emerge-left' => $came, 'emerge-right' => array_reverse($came)]);
+    expect($four($learner, 'emerge-right'))->toBeGreaterThan(2.0 * $four($learner, 'emerge-left'));
+    $says = static fn (float $chance): array => array_map(
+        static fn (Step $step): Overruling => new Overruling(new DateTimeImmutable('2026-05-19T18:00:00Z'), RoutineCode::EmergeRight, $step, $chance),
+        Step::cases(),
+    );
+    expect($four(worthByBoth(['emerge-right' => array_reverse($came)], $says(0.95)), 'emerge-right'))
+        ->toBeLessThan(0.7 * $four(worthByBoth(['emerge-right' => array_reverse($came)]), 'emerge-right'));
 });
