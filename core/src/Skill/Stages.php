@@ -9,9 +9,10 @@ use NobleTurn\Core\Trade\Step;
 
 /**
  * A second way to see a learner beside the `Fit`: each step of each routine stands at one of five stages and climbs one on some of the rounds it is
- * driven; after a long pause some have fallen one. A hidden Markov chain, as knowledge tracing has it with two stages (Corbett and Anderson 1994; from memory), filtered mark by mark. Where somebody came from and how readily
- * they climb is not known: it is weighed over a few kinds of learners by what the marks say. Where the fit sees what hangs together, this sees which step
- * of which routine came on, and when. It says nothing of what nobody has marked.
+ * driven; after a long pause some have fallen one. A hidden Markov chain, as knowledge tracing has it with two stages (Corbett and Anderson 1994; from
+ * memory), filtered mark by mark. Where somebody came from and how readily they climb is not known: it is weighed over a few kinds of learners by what
+ * the marks say. Where the fit sees what hangs together, this sees which step of which routine came on, and when. It says nothing of what nobody has
+ * marked.
  */
 final class Stages
 {
