@@ -158,6 +158,11 @@ it('says of a bay that is entered whether a door opens in it, and how far the ca
     ])->and($warned(['exercise' => 'bay', 'vehicle' => 'loaded-van', 'bay_width_m' => 3]))->toBe([
         'stands-out' => 'It stands 1.1 m out of the bay, where others pass.',
     ])->and($warned(['exercise' => 'bay', 'vehicle' => 'loaded-van', 'bay_width_m' => 3, 'bay_depth_m' => 6]))->toBe([])
+        // Nobody says that it stands nothing out, or of nothing that it is too little.
+        ->and($warned(['exercise' => 'bay', 'bay_width_m' => 1.82]))->toBe([
+            'no-door' => 'With next to nothing beside the car no door opens far enough to get out: another bay.',
+        ])
+        ->and($warned(['exercise' => 'bay', 'vehicle' => 'loaded-van', 'bay_width_m' => 3, 'bay_depth_m' => 5.88]))->toBe([])
         // Who drives out of one has got in, and at the kerb no bay is painted.
         ->and($warned(['exercise' => 'out-of-bay', 'bay_width_m' => 1.9]))->toBe([])->and($warned(['exercise' => 'kerb-space']))->toBe([]);
 });

@@ -19,6 +19,9 @@ final class BayWarnings
     /** What is left beside the car, all of it to one side, for a door to be got out of (assumed). */
     private const DOOR_M = 0.5;
 
+    /** Less than that, out of the bay or beside the car, is as good as nothing (assumed). */
+    private const NOTHING_M = 0.05;
+
     /** @return list<Warning> */
     public static function of(Values $input, ReversingExercise $exercise, Vehicle $vehicle, RulePack $pack): array
     {
@@ -29,10 +32,12 @@ final class BayWarnings
         $out = $vehicle->length->inMetres() - ($input->distance('bay_depth')?->inMetres() ?? BayWay::DEPTH_M);
         $unit = $pack->lengthUnit();
 
+        $room = $beside < self::NOTHING_M ? 'With next to nothing beside the car' : "Of {$unit->fine($beside)} beside the car, both sides together,";
+
         return [
-            ...($beside < self::DOOR_M ? [new Warning('no-door', "Of {$unit->fine($beside)} beside the car, both sides together, no door opens far enough to "
-                .'get out: another bay.', ['beside_m' => round($beside, 2)])] : []),
-            ...($out > 0.0 ? [new Warning('stands-out', "It stands {$unit->fine($out)} out of the bay, where others pass.", ['out_m' => round($out, 2)])] : []),
+            ...($beside < self::DOOR_M
+                ? [new Warning('no-door', "{$room} no door opens far enough to get out: another bay.", ['beside_m' => round($beside, 2)])] : []),
+            ...($out >= self::NOTHING_M ? [new Warning('stands-out', "It stands {$unit->fine($out)} out of the bay, where others pass.", ['out_m' => round($out, 2)])] : []),
         ];
     }
 
