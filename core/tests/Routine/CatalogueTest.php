@@ -41,6 +41,20 @@ it('has in some pack every routine there is a code for, and at least forty in ea
     expect(array_values(array_unique($known)))->toEqualCanonicalizing(array_map(static fn (RoutineCode $code): string => $code->value, RoutineCode::cases()));
 });
 
+it('says nothing twice in one breath: what to do in which gear is said by the gear alone', function (): void {
+    $twice = [];
+    foreach (everyCard() as $which => $card) {
+        foreach ($card->steps as $step) {
+            $parts = array_map(static fn (string $part): string => strtolower(trim($part)), preg_split('/[.;:,]/', $step->do, -1, PREG_SPLIT_NO_EMPTY) ?: []);
+            $pairs = array_map(static fn (int $i): string => "{$parts[$i]}, {$parts[$i + 1]}", array_keys(array_slice($parts, 1)));
+            foreach (array_diff_key($pairs, array_unique($pairs)) as $pair) {
+                $twice[] = "{$which}, {$step->step->value}: {$pair}";
+            }
+        }
+    }
+    expect($twice)->toBe([]);
+});
+
 it('explains every step of every card with a whole sentence of its own and nothing left to fill in', function (): void {
     foreach (everyCard() as $which => $card) {
         $said = [];

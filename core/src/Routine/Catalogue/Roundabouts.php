@@ -104,7 +104,7 @@ final class Roundabouts
                     'A chalk circle in an empty {car park}, all ways round it.',
                 ),
                 Write::speed(
-                    'Down to a walk[; second, often first|].',
+                    'Down to a walk.',
                     'Others are a car’s length away, and some have not seen the paint.',
                     'Arriving as at a bend.',
                     'Still moving sideways when the brake should have been on.',
