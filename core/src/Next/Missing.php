@@ -28,9 +28,10 @@ final readonly class Missing
 
     private const MOCK_DAYS = 60;
 
+    /** @param  int  $rounds  it takes no fewer of them */
     private function __construct(
         public MissingKind $kind, public ?RoutineCode $routine, public ?string $condition, public float $have, public float $wanted, public string $unit,
-        public string $message,
+        public string $message, public int $rounds = 0,
     ) {
     }
 
@@ -50,7 +51,7 @@ final readonly class Missing
             ...self::routines($learner, $required),
             ...count($busy) >= self::BUSY_ROUNDS ? [] : [new self(
                 MissingKind::Condition, null, 'busy', (float) count($busy), (float) self::BUSY_ROUNDS, 'rounds',
-                sprintf('In busy traffic: %s of %d rounds.', count($busy) === 0 ? 'none' : count($busy), self::BUSY_ROUNDS),
+                sprintf('In busy traffic: %s of %d rounds.', count($busy) === 0 ? 'none' : count($busy), self::BUSY_ROUNDS), self::BUSY_ROUNDS - count($busy),
             )],
             ...self::evidence($learner, $required),
             ...self::hours($hours, $asked),
@@ -72,7 +73,7 @@ final readonly class Missing
                 $said = $learner->isNew($routine) ? 'never driven' : sprintf('alone about %d times in 10 where it is busy, 8 are wanted', min(7, $tenths));
                 $found[] = [[(int) ! $learner->mayDrive($routine), count(Prerequisites::all($routine->code, $learner->pack)), $alone], new self(
                     MissingKind::Routine, $routine->code, null, $learner->isNew($routine) ? 0.0 : (float) min(7, $tenths), 8.0, 'times in 10',
-                    "{$learner->title($routine)}: {$said}.",
+                    "{$learner->title($routine)}: {$said}.", max(1, self::ROUNDS - self::lately($learner, $routine)),
                 )];
             }
         }
@@ -93,15 +94,14 @@ final readonly class Missing
             if ($learner->isNew($routine) ? ! $learner->isBehind($routine) : self::alone($learner, $routine) < self::ALONE) {
                 continue;
             }
-            $since = $learner->on->modify('-'.self::LATELY_DAYS.' days');
-            $rounds = count(array_filter(self::rounds($learner, [$routine]), static fn (array $round): bool => $round['at'] >= $since));
+            $rounds = self::lately($learner, $routine);
             if ($rounds < self::ROUNDS) {
                 $found[] = new self(
                     MissingKind::Evidence, $routine->code, null, (float) $rounds, (float) self::ROUNDS, 'rounds',
                     sprintf('%s: %s in the last %d days, %d are wanted.', $learner->title($routine),
                         match ($rounds) {
                             0 => 'no round', 1 => '1 round', default => "{$rounds} rounds"
-                        }, self::LATELY_DAYS, self::ROUNDS),
+                        }, self::LATELY_DAYS, self::ROUNDS), self::ROUNDS - $rounds,
                 );
             }
         }
@@ -148,6 +148,13 @@ final readonly class Missing
     private static function alone(Learner $learner, Routine $routine): float
     {
         return $learner->worth->alone($routine, $learner->fit->harder(Forecast::conditions()));
+    }
+
+    private static function lately(Learner $learner, Routine $routine): int
+    {
+        $since = $learner->on->modify('-'.self::LATELY_DAYS.' days');
+
+        return count(array_filter(self::rounds($learner, [$routine]), static fn (array $round): bool => $round['at'] >= $since));
     }
 
     /**

@@ -102,22 +102,24 @@ final readonly class Ready
     }
 
     /**
-     * No fewer than what is missing takes, however quickly somebody learns: rounds, hours, a lesson for a mock test.
+     * No fewer than what is missing takes, however quickly somebody learns: rounds, hours, a lesson for a mock test. Rounds in busy traffic can be those
+     * of a routine that is missing as well.
      *
      * @param  list<Missing>  $missing
      */
     private static function least(array $missing, Schedule $schedule): int
     {
-        $rounds = $minutes = $mocks = 0.0;
+        $rounds = $busy = $minutes = $mocks = 0.0;
         foreach ($missing as $one) {
             match ($one->kind) {
-                MissingKind::Condition, MissingKind::Evidence => $rounds += $one->wanted - $one->have,
+                MissingKind::Condition => $busy += $one->rounds,
+                MissingKind::Evidence, MissingKind::Routine => $rounds += $one->rounds,
                 // Lessons that a law asks for are lessons; minutes may be driven with somebody else, but nobody promises that.
                 MissingKind::Hours => $minutes = max($minutes, ($one->wanted - $one->have) * ($one->unit === 'lessons' ? $schedule->lessonMinutes : 1.0)),
                 MissingKind::MockTest => $mocks++,
-                MissingKind::Routine => $rounds++,
             };
         }
+        $rounds = max($rounds, $busy);
         $weekly = $schedule->lessonMinutes + ($minutes > 0.0 ? $schedule->practiceMinutesAWeek * $schedule->days() / 7.0 : 0.0);
 
         return (int) ceil(max($rounds / $schedule->rounds(), $minutes / $weekly) + $mocks - 1e-9);

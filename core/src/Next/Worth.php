@@ -29,8 +29,8 @@ final class Worth
     /** The share of what is believed of a thing nobody has seen that is let go: how well what goes least well goes, to this power (assumed). */
     public const UNSEEN = 8;
 
-    /** With so many marks of a step its own stages say as much of it as everything together, with more of them more (assumed). */
-    private const OWN = 1.0;
+    /** With so many marks of a step its own stages say as much of it as all marks together, with more of them more (assumed). */
+    public const OWN = 1.0;
 
     /** So far is looked for rounds that bring something only together, as those of who hardly ever does it alone (assumed: more a lesson has not). */
     private const AHEAD = 8;

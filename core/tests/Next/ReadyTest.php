@@ -98,6 +98,32 @@ it('is ready only where nothing is missing', function (): void {
     expect($later['verdict'])->not->toBe('ready')->and($later['chance']['estimate'])->toBeLessThan($all['chance']['estimate']);
 });
 
+it('takes no fewer lessons than the rounds of all that nobody has seen, and busy ones are among them', function (): void {
+    $all = everything(['unaided'], 6);
+    $codes = array_values(array_unique(array_column($all, 'routine')));
+    $last = 0;
+    foreach ([count($codes), 12, 6, 3] as $driven) {
+        $marks = array_values(array_filter($all, static fn (array $mark): bool => in_array($mark['routine'], array_slice($codes, 0, $driven), true)));
+        $answer = ready(['marks' => $marks, 'lesson_minutes' => 60]);
+        $wanted = array_sum(array_map(static fn (array $one): float => match ($one['kind']) {
+            'routine' => 3.0, 'evidence' => $one['wanted'] - $one['have'], default => 0.0,
+        }, array_filter($answer['missing'], static fn (array $one): bool => $one['kind'] !== 'routine' || str_contains($one['message'], 'never driven'))));
+        $least = (int) ceil($wanted / (new Schedule(60.0, 60.0, 0.0))->rounds()) + 1;
+        expect($answer['lessons']['low'])->toBeGreaterThanOrEqual($least)->toBeGreaterThanOrEqual($last)
+            ->and($answer['verdict'] === 'nearly')->toBe($answer['lessons']['middle'] <= 3);
+        $last = $answer['lessons']['low'];
+    }
+    // Whoever has seen three things of two dozen is not nearly there, however well those go.
+    expect($last)->toBeGreaterThanOrEqual(5)->and($answer['verdict'])->toBe('not-yet');
+    // Five busy rounds are driven within the others where there are any, and take a lesson where there are none.
+    $quiet = everything(['unaided'], 12, 'quiet');
+    $few = array_values(array_filter($quiet, static fn (array $mark): bool => in_array($mark['routine'], array_slice($codes, 0, 12), true)));
+    expect(ready(['marks' => $quiet])['lessons']['low'])->toBe(2)
+        ->and(ready(['marks' => $few])['lessons']['low'])->toBe(ready(['marks' => array_map(
+            static fn (array $mark): array => ['conditions' => ['traffic' => 'busy']] + $mark, $few,
+        )])['lessons']['low']);
+});
+
 it('asks for what comes first before what rests on it, and for what law asks', function (): void {
     foreach ([new GreatBritain, new Ireland, new NorthAmerica] as $pack) {
         $missing = array_values(array_filter(array_column(ready(['pack' => $pack->code(), 'marks' => []])['missing'], 'routine')));

@@ -148,6 +148,7 @@ final class NextLessonTool implements Tool
                 new Assumption('an aim is driven for', Aims::ROUNDS, 'rounds', Source::assumed()),
                 new Assumption('what nobody has seen counts as missing, by how well the worst goes, to the power', Worth::UNSEEN, '', Source::assumed()),
                 new Assumption('gained by practice at the least', Practised::LEAST_GAIN, 'logits for each factor e of rounds', Source::assumed()),
+                new Assumption('as much as all others say of a step', Worth::OWN, 'mark of its own, more of them more', Source::assumed()),
                 new Assumption('a step left out would be a serious fault', Serious::LEFT_OUT, 'of the times', Source::assumed()),
             ],
             $ignored === 0 ? [] : [Warning::future($ignored)],
