@@ -36,7 +36,8 @@ final class BayWarnings
 
         return [
             ...($beside < self::DOOR_M
-                ? [new Warning('no-door', "{$room} no door opens far enough to get out: another bay.", ['beside_m' => round($beside, 2)])] : []),
+                ? [new Warning('no-door', "{$room} no door opens far enough to get out: another bay.", ['beside_m' => round($beside, 2)])]
+                : []),
             ...($out >= self::NOTHING_M ? [new Warning('stands-out', "It stands {$unit->fine($out)} out of the bay, where others pass.", ['out_m' => round($out, 2)])] : []),
         ];
     }
