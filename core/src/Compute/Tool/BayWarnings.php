@@ -31,14 +31,15 @@ final class BayWarnings
         $beside = ($input->distance('bay_width')?->inMetres() ?? BayWay::WIDTH_M) - $vehicle->chassis->widthMetres;
         $out = $vehicle->length->inMetres() - ($input->distance('bay_depth')?->inMetres() ?? BayWay::DEPTH_M);
         $unit = $pack->lengthUnit();
-
         $room = $beside < self::NOTHING_M ? 'With next to nothing beside the car' : "Of {$unit->fine($beside)} beside the car, both sides together,";
 
         return [
             ...($beside < self::DOOR_M
                 ? [new Warning('no-door', "{$room} no door opens far enough to get out: another bay.", ['beside_m' => round($beside, 2)])]
                 : []),
-            ...($out >= self::NOTHING_M ? [new Warning('stands-out', "It stands {$unit->fine($out)} out of the bay, where others pass.", ['out_m' => round($out, 2)])] : []),
+            ...($out >= self::NOTHING_M
+                ? [new Warning('stands-out', "It stands {$unit->fine($out)} out of the bay, where others pass.", ['out_m' => round($out, 2)])]
+                : []),
         ];
     }
 
