@@ -19,7 +19,7 @@ export function Views<T extends string>({ views, view, onView }: { views: Partia
     return (
         <>
             {isList && (
-                <select className="w-full sm:hidden" aria-label="What to show" value={view} onChange={(event) => onView(event.target.value as T)}>
+                <select className="entry w-full sm:hidden" aria-label="What to show" value={view} onChange={(event) => onView(event.target.value as T)}>
                     <Options of={views as Record<T, string>} />
                 </select>
             )}
