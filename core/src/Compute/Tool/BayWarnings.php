@@ -19,7 +19,7 @@ final class BayWarnings
     /** What is left beside the car, all of it to one side, for a door to be got out of (assumed). */
     private const DOOR_M = 0.5;
 
-    /** Less than that, out of the bay or beside the car, is as good as nothing (assumed). */
+    /** It is said to a tenth of a metre: less than half of that, out of the bay or beside the car, would be said as nothing. */
     private const NOTHING_M = 0.05;
 
     /** @return list<Warning> */
