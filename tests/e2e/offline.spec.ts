@@ -136,6 +136,7 @@ test('a day of five lessons without signal, from cold: each driven and debriefed
         await expect(page.getByRole('region', { name: 'To practise' }).getByRole('listitem')).toHaveText(/Say the mirrors aloud/);
         await page.reload();
         await expect(page.getByLabel('One thing that went well')).toHaveValue('Looked both ways');
+        await expect(page.getByRole('region', { name: 'To practise' }).getByRole('listitem')).toHaveText(/Say the mirrors aloud/);
         await page.getByRole('button', { name: 'Close the lesson' }).click();
         await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
         await page.close();

@@ -29,12 +29,17 @@ export class Shelf<T extends Numbered> {
 
     async put(...things: T[]): Promise<void> {
         const work = (await this.open()).transaction('events', 'readwrite');
-        await Promise.all([...things.map((thing) => work.store.put(thing)), work.done]);
+        const put = things.map((thing) => work.store.put(thing));
+        // Said at once, not when the browser next hears of it: a page that is closed in that moment has kept it.
+        work.commit();
+        await Promise.all([...put, work.done]);
     }
 
     async drop(seqs: number[]): Promise<void> {
         const work = (await this.open()).transaction('events', 'readwrite');
-        await Promise.all([...seqs.map((seq) => work.store.delete(seq)), work.done]);
+        const gone = seqs.map((seq) => work.store.delete(seq));
+        work.commit();
+        await Promise.all([...gone, work.done]);
     }
 
     /** Drops what was made before another number. */

@@ -78,6 +78,32 @@ describe('what is written on lessons', () => {
         hear({ status: 200, headers: new Headers() });
     });
 
+    it('is neither shown nor sent before the device holds it: a page closed in that moment has promised nothing', async () => {
+        const shelf = new Memory();
+        const { taken, state, send } = server();
+        const writes = new Writes(shelf, send);
+        await writes.load('ann', nothing);
+        let held = (): void => undefined;
+        const put = shelf.put;
+        shelf.put = (one) => new Promise<void>((done) => (held = done)).then(() => put(one));
+        state.answer = () => OUT;
+        const shown: number[] = [];
+        writes.state.subscribe(() => shown.push(writes.state.get().waiting.length));
+        const writing = writes.write('l', aim('a'));
+        await new Promise((done) => setTimeout(done));
+        state.answer = () => null;
+        await writes.flush();
+        expect([Math.max(0, ...shown), taken]).toEqual([0, []]);
+        state.answer = () => OUT;
+        held();
+        await writing;
+        expect([writes.state.get().waiting.length, shelf.kept.size]).toEqual([1, 1]);
+        state.answer = () => null;
+        await writes.flush();
+        await writes.flush();
+        expect(taken).toEqual(['l: a']);
+    });
+
     it('does not overtake what was written on the same lesson before it', async () => {
         const { taken, state, send } = server();
         const writes = new Writes(new Memory(), send);

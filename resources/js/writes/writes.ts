@@ -36,7 +36,7 @@ const waits = (problem: Problem): boolean => problem.isOutOfReach || [401, 409, 
 export class Writes {
     readonly state = new Noticed<WritesState>({ waiting: [], refused: new Map() });
     private all: Waiting[] = [];
-    /** Being put on the shelf at this moment. */
+    /** Being put on the shelf at this moment: neither shown nor sent before it lies there, for a page that is closed meanwhile takes it along. */
     private readonly storing = new Set<Waiting>();
     private refused = new Map<number, string>();
     private user = '';
@@ -73,17 +73,16 @@ export class Writes {
         const one = { seq: Math.max(Date.now() * 1000, ...this.all.map(({ seq }) => seq + 1)), user: this.user, lesson, written };
         this.all.push(one);
         this.storing.add(one);
-        this.tell();
         // What cannot be kept on the device is said to whoever wrote it, while it is still on the page.
         try {
             await this.shelf.put(one);
         } catch {
             this.all = this.all.filter((other) => other !== one);
-            this.tell();
             throw new Problem(0, 'There is no signal, and this browser cannot store it.');
         } finally {
             this.storing.delete(one);
         }
+        this.tell();
         this.neighbours.tell({ dropped: [] });
         void this.flush();
         return null;
@@ -113,9 +112,11 @@ export class Writes {
 
     private mine = (): Waiting[] => this.all.filter((one) => one.user === this.user);
 
+    private stored = (): Waiting[] => this.mine().filter((one) => !this.storing.has(one));
+
     private async read(): Promise<void> {
         // What is written while the shelf is read is not missed on it.
-        const stored = this.mine().filter((one) => !this.storing.has(one));
+        const stored = this.stored();
         const kept = await this.shelf.of(this.user).catch(() => null);
         if (!kept) return;
         const there = new Set(kept.map((one) => one.seq));
@@ -144,7 +145,7 @@ export class Writes {
         this.tell();
     }
 
-    private next = (): Waiting | undefined => this.mine().find((one) => !this.refused.has(one.seq));
+    private next = (): Waiting | undefined => this.stored().find((one) => !this.refused.has(one.seq));
 
     private async forget(seq: number): Promise<void> {
         await this.shelf.drop([seq]).catch(() => undefined);
@@ -154,6 +155,6 @@ export class Writes {
     }
 
     private tell(): void {
-        this.state.set({ waiting: this.mine(), refused: new Map(this.refused) });
+        this.state.set({ waiting: this.stored(), refused: new Map(this.refused) });
     }
 }
