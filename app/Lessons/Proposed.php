@@ -11,6 +11,7 @@ use App\Models\BusyTime;
 use App\Models\Learner;
 use App\Models\Lesson;
 use App\Models\Promise;
+use App\Models\Round;
 use App\School\CurrentSchool;
 use Illuminate\Validation\ValidationException;
 use NobleTurn\Core\Circuit\BusyHours;
@@ -86,7 +87,7 @@ final readonly class Proposed
     }
 
     /**
-     * What was agreed for this lesson in those before it, and is not kept yet; what is not taught under these rules is left out.
+     * What was agreed for this lesson in those before it, and is neither kept nor driven since; what is not taught under these rules is left out.
      *
      * @return list<array{routine: RoutineCode, step: ?Step}>
      */
@@ -94,10 +95,15 @@ final readonly class Proposed
     {
         $promises = Promise::query()->where('learner_id', $lesson->learner_id)->where('kind', 'promise')->whereNull('kept_at')->whereNotNull('routine')
             ->whereIn('lesson_id', Lesson::query()->where('starts_at', '<', $lesson->starts_at)->select('id'))->orderBy('created_at')->orderBy('id')->get();
+        $agreedAt = Lesson::query()->whereIn('id', $promises->pluck('lesson_id'))->toBase()->pluck('starts_at', 'id');
+        $driven = Round::query()->join('lessons', 'lessons.id', '=', 'rounds.lesson_id')->where('lessons.learner_id', $lesson->learner_id)
+            ->where('lessons.starts_at', '<', $lesson->starts_at)->whereIn('routine', $promises->pluck('routine')->unique())->orderBy('lessons.starts_at')
+            ->pluck('lessons.starts_at', 'routine');
         $agreed = [];
         foreach ($promises as $promise) {
             $routine = RoutineCode::from((string) $promise->routine);
-            if (! in_array($routine, $pack->lacks(), true)) {
+            $isDriven = ($driven[$routine->value] ?? '') > $agreedAt[$promise->lesson_id];
+            if (! $isDriven && ! in_array($routine, $pack->lacks(), true)) {
                 $step = Step::tryFrom((string) $promise->step);
                 $agreed[] = ['routine' => $routine, 'step' => $step !== null && Catalogue::routine($routine, $pack)->has($step) ? $step : null];
             }

@@ -48,8 +48,9 @@ beforeEach(function (): void {
                 }
             }
         }
+        [$rounds, $marks] = [Round::query()->count(), Mark::query()->count()];
         $this->postJson('api/sync', $sent)->assertOk();
-        expect(Round::query()->count())->toBe(count($sent['rounds']))->and(Mark::query()->count())->toBe(count($sent['marks']))
+        expect(Round::query()->count() - $rounds)->toBe(count($sent['rounds']))->and(Mark::query()->count() - $marks)->toBe(count($sent['marks']))
             ->and($place->exists)->toBeTrue();
     };
     $this->travelTo('2026-05-20T08:00:00Z');
@@ -104,8 +105,15 @@ it('takes up what was agreed for it by name, until that is kept, and nothing agr
     $promise = $agree($before, ['routine' => 'lane-change-left', 'step' => 'mirrors']);
     expect($aims())->toMatchArray(['lane-change-left' => 'agreed']);
     $aim = collect(($this->proposal)()->json('aims'))->firstWhere('routine', 'lane-change-left');
-    expect($aim['step'])->toBe('mirrors')->and($aim['message'])->toContain('agreed last time');
+    expect($aim['step'])->toBe('mirrors')->and($aim['message'])->toContain('as agreed');
     $this->patchJson("api/promises/{$promise}", ['kept' => true])->assertOk();
+    expect($aims())->not->toContain('agreed');
+    // Taken up in a lesson between, whether anybody ticked it off or not; in the lesson itself it is taken up now.
+    $promise = $agree($before, ['routine' => 'lane-change-left']);
+    expect($aims())->toMatchArray(['lane-change-left' => 'agreed']);
+    ($this->driven)(($this->lesson)('2026-05-27T11:00:00Z'), ['lane-change-left'], 'prompted');
+    expect($aims())->toMatchArray(['lane-change-left' => 'agreed']);
+    ($this->driven)(($this->lesson)('2026-05-15T10:00:00Z', 'done'), ['lane-change-left'], 'prompted');
     expect($aims())->not->toContain('agreed');
     // Homework is done at home, a later lesson comes later, and words alone name nothing.
     $agree($before, ['kind' => 'homework', 'routine' => 'turn-left']);

@@ -80,7 +80,7 @@ final class Ahead
         Learner $learner, Possible $possible, array $required, private readonly Schedule $schedule, float $harder, \Closure $normal, float $lately = 0.0,
     ) {
         $this->gains = $possible->practice() * exp(self::PACE_DIFFERS * $normal());
-        $this->fading = $learner->fit->model->fading;
+        $this->fading = $learner->fit->fading();
         $this->fadingDays = $learner->fit->model->fadingDays;
         $now = [];
         $ceiling = self::CEILING + self::LEARNERS_DIFFER * $normal() - $harder;

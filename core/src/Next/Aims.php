@@ -81,13 +81,13 @@ final readonly class Aims
                 $fades => AimReason::Fading,
                 $near > 0.0 => AimReason::TestSoon,
                 default => AimReason::Gain,
-            }];
+            }, $isAgreed && $isHere && ! $isPinned];
         }
         // Of those that bring as much the one that is taught first.
         usort($found, static fn (array $a, array $b): int => round($b[0], 9) <=> round($a[0], 9));
         $aims = [];
-        foreach ($found as [$score, $routine, $gain, $reason]) {
-            if ($aims === [] || self::goesWith($aims[0], $routine, $learner, $score, $found[0][0])) {
+        foreach (self::promisedAmongTwo($found, $learner) as [$score, $routine, $gain, $reason, $isPromised]) {
+            if ($aims === [] || $isPromised || self::goesWith($aims[0], $routine, $learner, $score, $found[0][0])) {
                 $aims[] = self::aim($learner, $routine, $reason, $gain, $steps[$routine->code->value] ?? null, $days);
             }
             if (count($aims) === 2) {
@@ -122,6 +122,30 @@ final readonly class Aims
         return $least ** 2;
     }
 
+    /**
+     * What was agreed is one of the two, whatever brings more by now: somebody gave their word. In place of the first it comes only where both would be
+     * new, for new things come one at a time.
+     *
+     * @param  list<array{float, Routine, float, AimReason, bool}>  $found  the best first; whether it was agreed, and can be driven here
+     * @return list<array{float, Routine, float, AimReason, bool}>
+     */
+    private static function promisedAmongTwo(array $found, Learner $learner): array
+    {
+        $at = array_search(true, array_column($found, 4), true);
+        if ($at === false) {
+            return $found;
+        }
+        $promised = array_splice($found, $at, 1)[0];
+        foreach (array_keys($found) as $i) {
+            $found[$i][4] = false;
+        }
+        $pinned = count(array_keys(array_column($found, 0), INF, true));
+        $bothNew = $found !== [] && $learner->isNew($promised[1]) && $learner->isNew($found[0][1]);
+        array_splice($found, $pinned > 0 ? $pinned : ($at === 0 || $bothNew ? 0 : 1), 0, [$promised]);
+
+        return $found;
+    }
+
     private static function goesWith(Aim $first, Routine $routine, Learner $learner, float $score, float $most): bool
     {
         return $score === INF || $score >= self::SECOND * min($most, 1e9)
@@ -134,7 +158,7 @@ final readonly class Aims
         $since = $learner->daysSince($routine);
         $why = match ($reason) {
             AimReason::Pinned => 'you chose it',
-            AimReason::Agreed => 'agreed last time',
+            AimReason::Agreed => 'as agreed',
             AimReason::NeverDone => Prerequisites::of($routine->code, $learner->pack) === [] ? 'one begins with it'
                 : 'never driven yet, and what comes before it is behind them',
             AimReason::Fading => "not driven for {$since} days",

@@ -7,7 +7,6 @@ namespace NobleTurn\Core\Next;
 use NobleTurn\Core\Circuit\Circuit;
 use NobleTurn\Core\Circuit\Legs;
 use NobleTurn\Core\Circuit\Stop;
-use NobleTurn\Core\Record\Need;
 use NobleTurn\Core\Routine\Routine;
 use NobleTurn\Core\Routine\Section;
 use NobleTurn\Core\Trade\RoutineCode;
@@ -21,13 +20,18 @@ final readonly class LessonProposal
     /** Rounds of an aim count so many times as much as others (assumed), as many of them as an aim is driven for; what is beyond is a round like any other. */
     public const AIM = 3.0;
 
-    /** So does the first round of what would fade next, if nothing that is older is an aim (assumed). */
+    /** So does the first round of what would fade next (assumed). */
     private const REVISIT = 3.0;
 
-    /** What was not driven for so long is worth a round before it fades (assumed). */
-    private const REVISIT_DAYS = Need::DAYS / 2;
+    /** What has lost so much since it was driven is worth a round before it fades, logits (assumed): most learners lose that in a fortnight. */
+    public const FADES = 0.1;
 
-    /** So many other routines go with the aims (assumed): one stretch, not three. */
+    /** More than one is come back to only where so much is lost, logits, and so many at the most (assumed): who forgets quickly loses that in a fortnight. */
+    public const FADED = 0.2;
+
+    public const REVISITS = 3;
+
+    /** So many other routines go with the aims at the least (assumed), one more than those that are come back to: one stretch, not three. */
     private const OTHERS = 2;
 
     /** More rounds of one routine in a lesson bring nothing (assumed). */
@@ -57,10 +61,10 @@ final readonly class LessonProposal
     ): self {
         $budget = (float) ($seconds - $debrief);
         $aimed = array_map(static fn (Aim $aim): string => $aim->routine->code->value, $aims);
-        $revisit = self::revisit($learner, $aimed, $routines);
-        $with = [...$aimed, ...self::others($learner, $aimed, $revisit, $routines)];
+        $revisits = self::revisits($learner, $aimed, $routines);
+        $with = [...$aimed, ...self::others($learner, $aimed, $revisits, $routines)];
         $weighed = new Weighed($learner, $aimed, $with, $excluded);
-        $worth = self::worth($learner, $aimed, $revisit, $stops, $routines, $pinned);
+        $worth = self::worth($learner, $aimed, $revisits, $stops, $routines, $pinned);
         [$ways, $not] = [[], []];
         foreach ($stops as $way => $stop) {
             $why = in_array($stop->id, $pinned, true) ? null : $weighed->before($stop, $routines[$way]);
@@ -104,17 +108,18 @@ final readonly class LessonProposal
 
     /**
      * @param  list<string>  $aimed
+     * @param  list<string>  $revisits
      * @param  list<Stop>  $stops
      * @param  list<Routine>  $routines
      * @param  list<string>  $pinned
      */
-    private static function worth(Learner $learner, array $aimed, ?string $revisit, array $stops, array $routines, array $pinned): LessonWorth
+    private static function worth(Learner $learner, array $aimed, array $revisits, array $stops, array $routines, array $pinned): LessonWorth
     {
         $brings = self::brings($learner, $routines);
         foreach ($brings as $code => $more) {
             $brings[$code] = array_map(static fn (int $i): float => $more[$i] * match (true) {
                 $i < Aims::ROUNDS && in_array($code, $aimed, true) => self::AIM,
-                $code === $revisit && $i === 0 => self::REVISIT,
+                $i === 0 && in_array($code, $revisits, true) => self::REVISIT,
                 default => 1.0,
             }, array_keys($more));
         }
@@ -148,46 +153,52 @@ final readonly class LessonProposal
     }
 
     /**
-     * Of what they know, and the lesson is not for, that which was not driven for longest.
-     *
-     * @param  list<string>  $aimed
-     * @param  list<Routine>  $routines  that can be driven here
-     */
-    private static function revisit(Learner $learner, array $aimed, array $routines): ?string
-    {
-        $longest = [self::REVISIT_DAYS, null];
-        foreach ($routines as $routine) {
-            $days = $learner->daysSince($routine);
-            if ($days !== null && $days > $longest[0] && $routine->section !== Section::Between && ! in_array($routine->code->value, $aimed, true)) {
-                $longest = [$days, $routine->code->value];
-            }
-        }
-
-        return $longest[1];
-    }
-
-    /**
-     * What goes with the aims: that which would fade, and of the rest that in which some rounds bring most, not only the first of them; more where an
-     * aim has no way here.
+     * Of what they know, and the lesson is not for, that of which they have lost most since; more than one with who forgets quickly.
      *
      * @param  list<string>  $aimed
      * @param  list<Routine>  $routines  that can be driven here
      * @return list<string>
      */
-    private static function others(Learner $learner, array $aimed, ?string $revisit, array $routines): array
+    private static function revisits(Learner $learner, array $aimed, array $routines): array
+    {
+        $lost = [];
+        foreach ($routines as $routine) {
+            $code = $routine->code->value;
+            $faded = $learner->fit->faded($routine->code);
+            $mayFade = ! $learner->isNew($routine) && $routine->section !== Section::Between && ! in_array($code, $aimed, true);
+            if ($mayFade && $faded > self::FADES) {
+                $lost[$code] = $faded;
+            }
+        }
+        arsort($lost);
+        $much = count(array_filter($lost, static fn (float $faded): bool => $faded > self::FADED));
+
+        return array_slice(array_keys($lost), 0, max(1, min(self::REVISITS, $much)));
+    }
+
+    /**
+     * What goes with the aims: those that would fade, and of the rest that in which some rounds bring most, not only the first of them; more where an
+     * aim has no way here.
+     *
+     * @param  list<string>  $aimed
+     * @param  list<string>  $revisits
+     * @param  list<Routine>  $routines  that can be driven here
+     * @return list<string>
+     */
+    private static function others(Learner $learner, array $aimed, array $revisits, array $routines): array
     {
         $brings = [];
         foreach ($routines as $routine) {
             $code = $routine->code->value;
             // What is between two hazards is driven anyway.
             if (! in_array($code, $aimed, true) && ! $learner->isNew($routine) && $routine->section !== Section::Between) {
-                $brings[$code] ??= $code === $revisit ? INF : array_sum($learner->worth->safer($routine, Aims::ROUNDS));
+                $brings[$code] ??= in_array($code, $revisits, true) ? INF : array_sum($learner->worth->safer($routine, Aims::ROUNDS));
             }
         }
         arsort($brings);
         $codes = array_map(static fn (Routine $routine): string => $routine->code->value, $routines);
 
-        return array_slice(array_keys($brings), 0, self::OTHERS + count(array_diff($aimed, $codes)));
+        return array_slice(array_keys($brings), 0, max(self::OTHERS, 1 + count($revisits)) + count(array_diff($aimed, $codes)));
     }
 
     /**

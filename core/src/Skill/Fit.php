@@ -47,17 +47,30 @@ final readonly class Fit
     public function belief(RoutineCode $routine, Step $step, ?\DateTimeImmutable $on = null): Belief
     {
         $now = ($on ?? $this->today)->getTimestamp();
-        $stands = $this->stands($routine, $step);
+        $idle = $this->rows->idle($routine, $now);
+        $stands = $this->after($routine, $step, $idle);
 
         return new Belief(
-            $stands->mean - $this->rows->faded($routine, $now), $stands->variance + $this->model->ofTheDay + $this->model->perDay * $this->rows->idleDays($now),
+            $stands->mean - $this->fading() * $idle, $stands->variance + $this->model->ofTheDay + $this->model->perDay * $this->rows->idleDays($now),
         );
     }
 
     /** What the marks say of it, whatever is forgotten since and whatever kind of day it is: to hold one against another. */
     public function stands(RoutineCode $routine, Step $step): Belief
     {
+        return $this->after($routine, $step, 0.0);
+    }
+
+    /** The same, and as sure as one is of it after so long without: how much this learner forgets is not known for certain. */
+    private function after(RoutineCode $routine, Step $step, float $idle): Belief
+    {
         $made = $this->made($routine, $step);
+        $at = $this->rows->index[Parts::FADING] ?? null;
+        if ($at === null) {
+            $made['unmarked'][Parts::FADING] = $this->model->fadingDiffers * $idle;
+        } else {
+            $made['vector'][$at] -= $idle;
+        }
         $variance = $made['own'] + array_sum(array_map(static fn (float $sd): float => $sd ** 2, $made['unmarked']));
 
         return new Belief($made['mean'], $variance + $this->mode->system->quadratic($made['vector']));
@@ -91,6 +104,12 @@ final readonly class Fit
     public function practice(): float
     {
         return $this->model->practice + ($this->mode->shared[$this->rows->index[Parts::PRACTICE] ?? -1] ?? 0.0);
+    }
+
+    /** What this learner loses of what is not driven, logits for each factor e of months: as all do, and what their own marks say; never under 0. */
+    public function fading(): float
+    {
+        return max(0.0, $this->model->fading + ($this->mode->shared[$this->rows->index[Parts::FADING] ?? -1] ?? 0.0));
     }
 
     /** Rounds in which a step of a routine was marked or shown. */
@@ -193,7 +212,7 @@ final readonly class Fit
     /** What a routine has lost today since it was last driven, logits. */
     public function faded(RoutineCode $routine): float
     {
-        return $this->rows->faded($routine, $this->today->getTimestamp());
+        return $this->fading() * $this->rows->idle($routine, $this->today->getTimestamp());
     }
 
     /** @return list<string> "routine.step" of every cell with a mark */

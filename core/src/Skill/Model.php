@@ -28,6 +28,8 @@ final readonly class Model
         /** Lost with every factor e of months without it, logits. */
         public float $fading = 0.3,
         public float $fadingDays = 30.0,
+        /** By how much learners differ in that: a standard deviation. */
+        public float $fadingDiffers = 0.5,
         /** Old evidence counts less: by a factor e for so many lessons, and for so many days. */
         public float $lessons = 11.0,
         public float $days = 180.0,

@@ -17,6 +17,9 @@ final class Parts
     /** How much more or less than others a learner gains by practice. */
     public const PRACTICE = 'practice';
 
+    /** How much more or less than others a learner forgets. */
+    public const FADING = 'fading';
+
     /** @var array<string, Section> by routine: the catalogue writes a whole card to answer, so it is asked once */
     private array $sections = [];
 

@@ -18,6 +18,9 @@ final class Rows
 {
     private const DAY_S = 86_400.0;
 
+    /** What was driven again before so many days says nothing of what is forgotten: the same lesson (assumed). */
+    private const SAME_LESSON_DAYS = 0.25;
+
     /**
      * Marks of a cell, turned to one side: the shared parts they have in common, each counted once, and mark by mark what else it tells of, with
      * what that counts; parts by place in rising order.
@@ -82,6 +85,10 @@ final class Rows
             if ($grown > 0.0) {
                 $more[$this->at(Parts::PRACTICE, $model->practiceDiffers)] = -$grown;
             }
+            $idle = $gap / self::DAY_S < self::SAME_LESSON_DAYS ? 0.0 : $this->months((float) $gap);
+            if ($idle > 0.0) {
+                $more[$this->at(Parts::FADING, $model->fadingDiffers)] = -$idle;
+            }
             if ($one->marker !== null) {
                 $this->markedBy[$one->marker][$one->lesson] = true;
                 $more[$this->markers[$one->marker] = $this->at(Parts::marker($one->marker), $model->marker)] = 1.0;
@@ -91,7 +98,7 @@ final class Rows
             }
             ksort($more);
             $this->groups[$group]['rows'][] = [
-                'rank' => $one->rank, 'offset' => $model->start - $harder['all'] - $model->practice * $grown - $this->loss((float) $gap), 'weight' => $weight,
+                'rank' => $one->rank, 'offset' => $model->start - $harder['all'] - $model->practice * $grown - $model->fading * $idle, 'weight' => $weight,
                 'more' => $more,
             ];
         }
@@ -157,10 +164,14 @@ final class Rows
         if ($grown > 0.0) {
             $parts[$this->at(Parts::PRACTICE, $this->model->practiceDiffers)] = -$grown;
         }
+        $idle = $this->months((float) $gap);
+        if ($idle > 0.0) {
+            $parts[$this->at(Parts::FADING, $this->model->fadingDiffers)] = -$idle;
+        }
         ksort($parts);
         $this->overrulings[] = [
             'cell' => $overruling->cell(), 'parts' => $parts,
-            'target' => $overruling->ability() - $this->model->start + $this->model->practice * $grown + $this->loss((float) $gap),
+            'target' => $overruling->ability() - $this->model->start + $this->model->practice * $grown + $this->model->fading * $idle,
             'precision' => exp(-$days / $this->model->days - ($driven - $before) / $this->model->overrulingRounds) / $this->model->overruling ** 2,
         ];
     }
@@ -182,12 +193,12 @@ final class Rows
         return [$before, $last === null ? 0 : $overruling->at->getTimestamp() - $last];
     }
 
-    /** Lost of a routine by a moment since it was last driven, logits. */
-    public function faded(RoutineCode $routine, int $by): float
+    /** How long a routine was not driven by a moment, as what is lost goes with it: factors e of months; nothing where it never was. */
+    public function idle(RoutineCode $routine, int $by): float
     {
         $last = $this->last[$routine->value] ?? null;
 
-        return $last === null ? 0.0 : $this->loss((float) max(0, $by - $last));
+        return $last === null ? 0.0 : $this->months((float) max(0, $by - $last));
     }
 
     /** Days since anything was driven; none where nothing was. */
@@ -229,8 +240,8 @@ final class Rows
         return $this->index[$name];
     }
 
-    private function loss(float $seconds): float
+    private function months(float $seconds): float
     {
-        return $this->model->fading * log(1.0 + $seconds / self::DAY_S / $this->model->fadingDays);
+        return log(1.0 + $seconds / self::DAY_S / $this->model->fadingDays);
     }
 }

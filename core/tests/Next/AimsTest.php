@@ -100,6 +100,29 @@ it('takes what was agreed, what was pinned, and leaves out what is not wanted', 
         ->toEqualCanonicalizing([RoutineCode::Hump, RoutineCode::Cross]);
 });
 
+it('keeps to what was agreed: one of the two, whatever brings more by now', function (): void {
+    $codes = static fn (array $aims): array => array_map(static fn (Aim $aim): string => $aim->routine->code->value, $aims);
+    $marks = [
+        ...behind('roundabout'), ...roundsOf('emerge-right', '2026-05-18', 'intervened', 8), ...roundsOf('cross', '2026-05-18', 'missed', 8),
+        ...roundsOf('roundabout', '2026-05-18', 'unaided', 6),
+    ];
+    $byWorth = $codes(aimsOf($marks));
+    expect($byWorth)->not->toContain('roundabout');
+    $word = static fn (RoutineCode ...$agreed): array => array_map(static fn (RoutineCode $one): array => ['routine' => $one, 'step' => null], $agreed);
+    // Beside what is worth most; where that was agreed itself it is the first, and of more promises that which brings most is kept first.
+    expect($codes(aimsOf($marks, agreed: $word(RoutineCode::Roundabout))))->toBe([$byWorth[0], 'roundabout'])
+        ->and($codes(aimsOf($marks, agreed: $word(RoutineCode::from($byWorth[0]))))[0])->toBe($byWorth[0])
+        ->and($codes(aimsOf($marks, agreed: $word(RoutineCode::Roundabout, RoutineCode::Cross))))->toContain('cross')->not->toContain('roundabout');
+    // Not where there is no way for it, nor where it was thrown out; what is chosen by hand stands before it.
+    expect($codes(aimsOf($marks, agreed: $word(RoutineCode::Roundabout), here: [RoutineCode::EmergeRight, RoutineCode::Cross])))->not->toContain('roundabout')
+        ->and($codes(aimsOf($marks, agreed: $word(RoutineCode::Roundabout), excluded: [RoutineCode::Roundabout])))->toBe($byWorth)
+        ->and($codes(aimsOf($marks, agreed: $word(RoutineCode::Roundabout), pinned: [RoutineCode::Hump])))->toBe(['hump', 'roundabout'])
+        ->and($codes(aimsOf($marks, agreed: $word(RoutineCode::Roundabout), pinned: [RoutineCode::Hump, RoutineCode::TurnLeft])))
+        ->toEqualCanonicalizing(['hump', 'turn-left']);
+    // Two new things at once it never is: the promised one is then the first.
+    expect($codes(aimsOf([], agreed: $word(RoutineCode::EmergeLeft))))->toBe(['emerge-left']);
+});
+
 it('waits with what comes after until what comes before is behind them', function (): void {
     $weak = [...roundsOf('move-off', '2026-05-18', 'unaided', 5), ...roundsOf('turn-left', '2026-05-18', 'intervened', 6)];
     $known = new Learner($weak, new GreatBritain, new DateTimeImmutable('2026-05-20'));

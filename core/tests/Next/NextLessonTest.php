@@ -154,6 +154,24 @@ it('comes to what a test can ask and nobody has seen once all else goes well, no
     expect($first($seen)['routine'])->not->toBe('mini-roundabout')->not->toBe('siren');
 });
 
+it('comes back to more, and sooner, with whoever forgets quickly', function (): void {
+    $known = ['turn-left', 'turn-right', 'emerge-left', 'emerge-right', 'cross', 'lights-left', 'lights-right'];
+    $ways = waysOut(array_map(static fn (string $routine): array => ["at {$routine}", $routine, 0.1], $known));
+    // Every seven weeks and a week after that. Both leave things out as often: one after the long pauses, one after the short ones.
+    $marks = static fn (bool $afterLong): array => array_merge(...array_map(static fn (array $day): array => [
+        ...marksOf($known, $day[1] === $afterLong ? 'missed' : 'unaided', $day[0], rounds: 1), ...array_map(static fn (array $mark): array => [
+            'at' => str_replace('T10:', 'T11:', $mark['at'])] + $mark, marksOf($known, 'unaided', $day[0], rounds: 2)),
+    ], [
+        ['2025-08-04', true], ['2025-08-11', false], ['2025-09-29', true], ['2025-10-06', false], ['2025-11-24', true], ['2025-12-01', false],
+        ['2026-01-19', true], ['2026-01-26', false], ['2026-03-16', true], ['2026-03-23', false], ['2026-04-30', true], ['2026-05-10', false],
+    ]));
+    $lesson = static fn (bool $afterLong): array => nextLesson(['minutes' => 90, 'ways' => $ways, 'marks' => [
+        ...marksOf(beforeIt('roundabout'), 'unaided', '2026-05-10'), ...$marks($afterLong), ...marksOf(['turn-left', 'turn-right'], 'reminded', '2026-05-18'),
+    ]]);
+    [$keeps, $forgets] = [$lesson(false), $lesson(true)];
+    expect(count($forgets['order']))->toBeGreaterThan(count($keeps['order']));
+});
+
 it('works on what went badly last time, however well all went before and with it', function (string $outcome, int $rounds, bool $alone): void {
     $asked = array_map(static fn (Routine $routine): string => $routine->code->value, Required::of(new GreatBritain, Transmission::Manual));
     $well = array_merge(...array_map(static fn (int $day): array => marksOf($asked, 'unaided', "2026-05-{$day}", rounds: 3), [11, 13, 15, 17]));

@@ -190,6 +190,7 @@ final class SkillTool implements Tool
             new Assumption('slips and luck', $model->slips, 'of the marks foretold', $assumed),
             new Assumption('gained with practice', $model->practice, 'logits for each factor e', $assumed),
             new Assumption('lost without it', $model->fading, 'logits for each factor e of months', $assumed),
+            new Assumption('learners differ in that by', $model->fadingDiffers, 'logits for each factor e of months', $assumed),
             new Assumption('an instructor’s own word is taken to within', $model->overruling, 'logits', $assumed),
             new Assumption('a mark counts less after', $model->lessons, 'lessons', $assumed),
         ];
