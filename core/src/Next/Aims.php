@@ -35,6 +35,9 @@ final readonly class Aims
     /** A second aim brings at least this share of the first (assumed). */
     private const SECOND = 0.5;
 
+    /** After so many days without any lesson something new weighs half (assumed): first comes what is left of what was known. */
+    public const PAUSE_DAYS = 30.0;
+
     /** A test so many days ahead is soon (assumed). */
     private const SOON_DAYS = 21;
 
@@ -107,8 +110,8 @@ final readonly class Aims
     }
 
     /**
-     * How much something new weighs beside what is in hand: hardly anything while that which goes least well still needs help, and all of it
-     * for somebody who has driven nothing yet.
+     * How much something new weighs beside what is in hand: hardly anything while that which goes least well still needs help or after a long pause,
+     * and all of it for somebody who has driven nothing yet.
      */
     private static function newThings(Learner $learner): float
     {
@@ -119,7 +122,7 @@ final readonly class Aims
             }
         }
 
-        return $least ** 2;
+        return $least ** 2 / (1.0 + ($learner->idleDays() / self::PAUSE_DAYS) ** 2);
     }
 
     /**

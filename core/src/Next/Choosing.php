@@ -41,6 +41,28 @@ final readonly class Choosing
         return count($ways) <= self::EXACT ? $this->best($ways, $good) : $good;
     }
 
+    /**
+     * A good one, quickly: to see whether there is enough to fill the time.
+     *
+     * @param  list<int>  $ways  that may be driven, each alone within the time
+     */
+    public function roughly(array $ways): Chosen
+    {
+        return $this->grown([], $ways);
+    }
+
+    /** What is left of the time, s. */
+    public function spare(Chosen $chosen): float
+    {
+        return $this->left($chosen->rounds, $chosen->driven);
+    }
+
+    /** Whether there is time for one round of a way beside those that were chosen. */
+    public function hasTimeFor(int $way, Chosen $chosen): bool
+    {
+        return $this->stops[$way]->onceSeconds() + $this->tours->place(array_keys($chosen->rounds), $way)[0] <= $this->spare($chosen) + 1e-6;
+    }
+
     /** @param  list<int>  $ways */
     private function best(array $ways, Chosen $best): Chosen
     {

@@ -65,7 +65,7 @@ final readonly class Lacking
             $have === 1 => 'Only one round ',
             default => "Only {$have} rounds ",
         }.['busy' => 'in busy traffic', 'night' => 'at night', 'wet' => 'on a wet road'][$condition];
-        $quarters = array_map(static fn (int $i): \DateTimeImmutable => $from->modify("+{$i} seconds"), range(0, $seconds, 900));
+        $quarters = array_map(static fn (int $i): \DateTimeImmutable => $from->modify("+{$i} seconds"), range(0, $seconds, min(900, max(1, $seconds))));
 
         return match ($condition) {
             'busy' => array_filter($quarters, static fn (\DateTimeImmutable $at): bool => BusyHours::factor($at) >= self::BUSY) !== []

@@ -84,6 +84,12 @@ final readonly class Learner
         return $last === null ? null : max(0, intdiv($this->on->getTimestamp() - $last->getTimestamp(), 86_400));
     }
 
+    /** Days since anything was driven; none where nothing was. */
+    public function idleDays(): float
+    {
+        return $this->last === [] ? 0.0 : max(0.0, ($this->on->getTimestamp() - max($this->last)->getTimestamp()) / 86_400.0);
+    }
+
     /** Whether what comes before a routine is behind them; what they have driven already they may drive again. */
     public function mayDrive(Routine $routine): bool
     {

@@ -34,6 +34,9 @@ final readonly class LessonProposal
     /** So many other routines go with the aims at the least (assumed), one more than those that are come back to: one stretch, not three. */
     private const OTHERS = 2;
 
+    /** Where so much of a lesson would be left over, s, more routines go with them (assumed), until there is less or no more. */
+    private const LEFT_OVER = 600.0;
+
     /** More rounds of one routine in a lesson bring nothing (assumed). */
     private const MOST_ROUNDS = 8;
 
@@ -62,9 +65,32 @@ final readonly class LessonProposal
         $budget = (float) ($seconds - $debrief);
         $aimed = array_map(static fn (Aim $aim): string => $aim->routine->code->value, $aims);
         $revisits = self::revisits($learner, $aimed, $routines);
-        $with = [...$aimed, ...self::others($learner, $aimed, $revisits, $routines)];
-        $weighed = new Weighed($learner, $aimed, $with, $excluded);
         $worth = self::worth($learner, $aimed, $revisits, $stops, $routines, $pinned);
+        $choosing = new Choosing($stops, $legs, $worth, $budget);
+        $others = self::others($learner, $aimed, $revisits, $routines);
+        $with = self::atFirst($aimed, $revisits, $routines);
+        do {
+            $weighed = new Weighed($learner, $aimed, [...$aimed, ...array_slice($others, 0, $with)], $excluded);
+            [$ways, $not] = self::looked($weighed, $stops, $routines, $legs, $budget, $pinned);
+        } while ($choosing->spare($choosing->roughly($ways)) > self::LEFT_OVER && $with++ < count($others));
+        $chosen = $choosing->choose($ways);
+        $circuit = Circuit::chosen($stops, $legs, $chosen->rounds, $seconds, $debrief);
+        foreach (array_diff($ways, array_keys($chosen->rounds)) as $way) {
+            $not[$way] = $weighed->after($stops[$way], $routines[$way], $worth->more($chosen->rounds, $way), $choosing->hasTimeFor($way, $chosen));
+        }
+        ksort($not);
+
+        return new self($circuit, count($ways) <= Choosing::EXACT, array_values($not), self::value($learner, $chosen->rounds, $routines));
+    }
+
+    /**
+     * @param  list<Stop>  $stops
+     * @param  list<Routine>  $routines  of the stops, in the same order
+     * @param  list<string>  $pinned
+     * @return array{list<int>, array<int, NotTaken>} the ways that may be driven, and why others may not
+     */
+    private static function looked(Weighed $weighed, array $stops, array $routines, Legs $legs, float $budget, array $pinned): array
+    {
         [$ways, $not] = [[], []];
         foreach ($stops as $way => $stop) {
             $why = in_array($stop->id, $pinned, true) ? null : $weighed->before($stop, $routines[$way]);
@@ -75,14 +101,8 @@ final readonly class LessonProposal
                 $not[$way] = $why;
             }
         }
-        $chosen = (new Choosing($stops, $legs, $worth, $budget))->choose($ways);
-        $circuit = Circuit::chosen($stops, $legs, $chosen->rounds, $seconds, $debrief);
-        foreach (array_diff($ways, array_keys($chosen->rounds)) as $way) {
-            $not[$way] = $weighed->after($stops[$way], $routines[$way], $worth->more($chosen->rounds, $way));
-        }
-        ksort($not);
 
-        return new self($circuit, count($ways) <= Choosing::EXACT, array_values($not), self::value($learner, $chosen->rounds, $routines));
+        return [$ways, $not];
     }
 
     /**
@@ -126,7 +146,7 @@ final readonly class LessonProposal
 
         return new LessonWorth(
             array_map(static fn (Routine $routine): string => $routine->code->value, $routines), $brings,
-            array_map(static fn (Stop $stop, Routine $routine): float => Weighed::bears($learner, $routine, $stop->difficulty), $stops, $routines),
+            array_map(static fn (Stop $stop, Routine $routine): float => Weighed::hadThere($learner, $routine, $stop->difficulty), $stops, $routines),
             array_map(static fn (Stop $stop): float => in_array($stop->id, $pinned, true) ? self::WANTED : 0.0, $stops),
         );
     }
@@ -177,8 +197,7 @@ final readonly class LessonProposal
     }
 
     /**
-     * What goes with the aims: those that would fade, and of the rest that in which some rounds bring most, not only the first of them; more where an
-     * aim has no way here.
+     * What can go with the aims, the best first: those that would fade, and of the rest that in which some rounds bring most, not only the first of them.
      *
      * @param  list<string>  $aimed
      * @param  list<string>  $revisits
@@ -196,9 +215,22 @@ final readonly class LessonProposal
             }
         }
         arsort($brings);
+
+        return array_keys($brings);
+    }
+
+    /**
+     * How many routines go with the aims: more where an aim has no way here.
+     *
+     * @param  list<string>  $aimed
+     * @param  list<string>  $revisits
+     * @param  list<Routine>  $routines  that can be driven here
+     */
+    private static function atFirst(array $aimed, array $revisits, array $routines): int
+    {
         $codes = array_map(static fn (Routine $routine): string => $routine->code->value, $routines);
 
-        return array_slice(array_keys($brings), 0, max(self::OTHERS, 1 + count($revisits)) + count(array_diff($aimed, $codes)));
+        return max(self::OTHERS, 1 + count($revisits)) + count(array_diff($aimed, $codes));
     }
 
     /**

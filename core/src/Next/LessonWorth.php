@@ -18,7 +18,7 @@ final readonly class LessonWorth
     /**
      * @param  list<string>  $routines  by way: whose rounds they are
      * @param  array<string, list<float>>  $brings  by routine: what its first, second, ... round brings; falling, nothing after the last
-     * @param  list<float>  $bears  by way: how much of that is had there, 0 to 1
+     * @param  list<float>  $bears  by way: how much of that is had there, as a share of what it brings where it is easy
      * @param  list<float>  $wanted  by way: what its first round is worth beyond, because somebody asked for it
      */
     public function __construct(private array $routines, private array $brings, private array $bears, private array $wanted)

@@ -18,6 +18,12 @@ final readonly class Weighed
 
     private const BEARS_ALL = 1.15;
 
+    /** What can hardly be borne brings nothing, however much time there is for it (assumed). */
+    private const HARDLY = 0.15;
+
+    /** The hardest way is so much harder than the easiest, logits (assumed). */
+    public const HARDEST = 2.0;
+
     /** From "can be borne" to "cannot" it is not one step (assumed). */
     private const EDGE = 0.08;
 
@@ -37,6 +43,14 @@ final readonly class Weighed
         $new = self::BEARS_NEW[$learner->level->value];
 
         return 1.0 / (1.0 + exp(($difficulty - $new - (self::BEARS_ALL - $new) * $now) / self::EDGE));
+    }
+
+    /** How much of what rounds of it bring where it is easy is had there: nothing where it cannot be borne, more than that where easy ones teach no more. */
+    public static function hadThere(Learner $learner, Routine $routine, float $difficulty): float
+    {
+        $bears = max(0.0, self::bears($learner, $routine, $difficulty) - self::HARDLY) / (1.0 - self::HARDLY);
+
+        return $bears * $learner->worth->where($routine, self::HARDEST * $difficulty);
     }
 
     /** Where there is not time for one round and the way back; null where there is. */
@@ -68,7 +82,7 @@ final readonly class Weighed
         if ($this->learner->isNew($routine)) {
             return $not(WhyNot::TooEarly, 'one new thing at a time');
         }
-        if ($this->learner->worth->rounds($routine, 1)[0] < self::NEEDED) {
+        if ($this->learner->worth->rounds($routine, 1)[0] * $this->learner->worth->where($routine, self::HARDEST * $stop->difficulty) < self::NEEDED) {
             $alone = (int) round(10.0 * $this->learner->worth->alone($routine));
 
             return $not(WhyNot::NotNeeded, "about {$alone} times in 10 alone, and driven lately");
@@ -78,13 +92,16 @@ final readonly class Weighed
     }
 
     /** Why a way that was looked at is not in it. */
-    public function after(Stop $stop, Routine $routine, float $wouldBring): NotTaken
+    public function after(Stop $stop, Routine $routine, float $wouldBring, bool $isTime): NotTaken
     {
         if (self::bears($this->learner, $routine, $stop->difficulty) < 0.5) {
             return new NotTaken($stop->id, WhyNot::TooEarly, "{$stop->name}: harder than they can bear yet; an easier one first.");
         }
         if ($wouldBring < self::NEEDED) {
             return new NotTaken($stop->id, WhyNot::NotNeeded, "{$stop->name}: the lesson has enough of it.");
+        }
+        if ($isTime) {
+            return new NotTaken($stop->id, WhyNot::NotNeeded, "{$stop->name}: it would bring less than the drive there costs.");
         }
 
         return new NotTaken($stop->id, WhyNot::NoTime, "{$stop->name}: no time for it beside what helps more.");

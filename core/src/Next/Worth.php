@@ -87,6 +87,25 @@ final class Worth
     }
 
     /**
+     * How much of what some rounds bring where it is easy they bring where it is harder: less to whoever still needs help, more to whoever has hardly
+     * anything left to learn there.
+     *
+     * @param  float  $harder  logits
+     * @return float above 0; 1 where it is no harder
+     */
+    public function where(Routine $routine, float $harder): float
+    {
+        $easy = $hard = 0.0;
+        foreach (array_filter(Step::cases(), $routine->has(...)) as $step) {
+            [$before, $after] = [$this->believed($routine, $step, 0), $this->believed($routine, $step, Aims::ROUNDS)];
+            $easy += $after->unaided() - $before->unaided();
+            $hard += $after->unaided($harder) - $before->unaided($harder);
+        }
+
+        return $easy > 0.0 ? $hard / $easy : 1.0;
+    }
+
+    /**
      * What each round brings. Rounds that bring more and more are counted at what they bring together, each as much.
      *
      * @param  \Closure(int): float  $after  so many rounds
@@ -130,20 +149,24 @@ final class Worth
     private function foretold(Routine $routine, int $rounds): array
     {
         $found = [];
-        $gains = Practised::gain($this->fit->practice());
-        foreach (Step::cases() as $step) {
-            if ($routine->has($step)) {
-                $done = $this->driven["{$routine->code->value}.{$step->value}"] ?? 0;
-                $belief = $this->belief($routine->code, $step);
-                $from = $belief->mean - ($done === 0 ? $this->unseen($routine) * max(0.0, $belief->mean - $this->fit->model->start) : 0.0);
-                $driven = Practised::rounds((float) $done, $from + $this->fit->faded($routine->code) - $this->fit->model->start, $gains);
-                $more = $rounds === 0 ? 0.0
-                    : $this->fit->faded($routine->code) + $gains * log((1.0 + $driven + $rounds) / (1.0 + $driven));
-                $found[$step->value] = $this->withItsOwn($routine, $step, $rounds, (new Belief($from + $more, $belief->variance))->outcomes());
-            }
+        foreach (array_filter(Step::cases(), $routine->has(...)) as $step) {
+            $found[$step->value] = $this->withItsOwn($routine, $step, $rounds, $this->believed($routine, $step, $rounds)->outcomes());
         }
 
         return $found;
+    }
+
+    /** As everything together says it, once so many more rounds are driven. */
+    private function believed(Routine $routine, Step $step, int $rounds): Belief
+    {
+        $gains = Practised::gain($this->fit->practice());
+        $done = $this->driven["{$routine->code->value}.{$step->value}"] ?? 0;
+        $belief = $this->belief($routine->code, $step);
+        $from = $belief->mean - ($done === 0 ? $this->unseen($routine) * max(0.0, $belief->mean - $this->fit->model->start) : 0.0);
+        $driven = Practised::rounds((float) $done, $from + $this->fit->faded($routine->code) - $this->fit->model->start, $gains);
+        $more = $rounds === 0 ? 0.0 : $this->fit->faded($routine->code) + $gains * log((1.0 + $driven + $rounds) / (1.0 + $driven));
+
+        return new Belief($from + $more, $belief->variance);
     }
 
     /**

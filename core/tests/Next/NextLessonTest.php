@@ -165,7 +165,7 @@ it('comes back to more, and sooner, with whoever forgets quickly', function (): 
         ['2025-08-04', true], ['2025-08-11', false], ['2025-09-29', true], ['2025-10-06', false], ['2025-11-24', true], ['2025-12-01', false],
         ['2026-01-19', true], ['2026-01-26', false], ['2026-03-16', true], ['2026-03-23', false], ['2026-04-30', true], ['2026-05-10', false],
     ]));
-    $lesson = static fn (bool $afterLong): array => nextLesson(['minutes' => 90, 'ways' => $ways, 'marks' => [
+    $lesson = static fn (bool $afterLong): array => nextLesson(['minutes' => 60, 'ways' => $ways, 'marks' => [
         ...marksOf(beforeIt('roundabout'), 'unaided', '2026-05-10'), ...$marks($afterLong), ...marksOf(['turn-left', 'turn-right'], 'reminded', '2026-05-18'),
     ]]);
     [$keeps, $forgets] = [$lesson(false), $lesson(true)];
@@ -186,6 +186,71 @@ it('works on what went badly last time, however well all went before and with it
     'prompted, by itself' => ['prompted', 8, true], 'prompted' => ['prompted', 6, false], 'left out, by itself' => ['missed', 10, true],
     'left out' => ['missed', 4, false], 'held back' => ['intervened', 3, true],
 ]);
+
+/** Some routines driven well for two months, every other week. */
+function wellDriven(array $routines, string $since = '2026-03-02'): array
+{
+    $day = new DateTimeImmutable($since);
+
+    return array_merge(...array_map(
+        static fn (int $fortnight): array => marksOf($routines, 'unaided', $day->modify("+{$fortnight} weeks")->format('Y-m-d'), rounds: 2), [0, 2, 4, 6, 9],
+    ));
+}
+
+const WELL_KNOWN = [
+    'move-off', 'pull-up-left', 'turn-left', 'turn-right', 'emerge-left', 'emerge-right', 'cross', 'roundabout', 'mini-roundabout', 'lights-left',
+    'lights-right', 'pass-parked',
+];
+
+it('has an answer for a lesson of any length, however much is known', function (): void {
+    $ways = waysOut([['a', 'turn-left', 0.2], ['b', 'emerge-right', 0.3], ['c', 'roundabout', 0.4]]);
+    foreach ([7, 10, 14, 15, 16, 29, 31, 90, 240] as $minutes) {
+        $answer = nextLesson($asked = ['minutes' => $minutes, 'ways' => $ways, 'marks' => wellDriven(WELL_KNOWN), 'debrief_s' => 240]);
+        isSound($answer, $asked);
+        expect(array_column($answer['lacking'], 'condition'))->toBe(['busy', 'night', 'wet']);
+    }
+});
+
+it('begins nothing new after a long pause, and does so little by little', function (): void {
+    $ways = waysOut(array_map(static fn (string $routine): array => ["at {$routine}", $routine, 0.2], array_slice(WELL_KNOWN, 2)));
+    $reason = static fn (string $today): string => nextLesson([
+        'minutes' => 60, 'ways' => $ways, 'marks' => wellDriven(WELL_KNOWN), 'today' => $today, 'starts_at' => "{$today}T10:00:00Z",
+    ])['aims'][0]['reason'];
+    // All they know goes well: what a test can ask and nobody has seen. Once half a year has gone by, what is left of what they knew.
+    expect([$reason('2026-05-08'), $reason('2026-11-20'), $reason('2027-05-20')])->toBe(['never-done', 'fading', 'fading']);
+});
+
+it('fills a long lesson with more of what they know, and says of no way that there was no time where there was', function (): void {
+    $ways = waysOut(array_map(static fn (string $routine): array => ["at {$routine}", $routine, 0.3], array_slice(WELL_KNOWN, 2)));
+    $marks = [...wellDriven(WELL_KNOWN), ...marksOf(['emerge-right', 'cross'], 'missed', '2026-05-16', rounds: 2)];
+    $driven = [];
+    foreach ([40, 60, 90, 110] as $minutes) {
+        $answer = nextLesson($asked = ['minutes' => $minutes, 'ways' => $ways, 'marks' => $marks]);
+        isSound($answer, $asked);
+        $driven[] = count($answer['order']);
+        $isLeft = in_array('no-time', array_column($answer['left_out'], 'reason'), true);
+        expect($answer['spare_s'])->toBeLessThanOrEqual(900)->and($isLeft && $answer['spare_s'] > 900)->toBeFalse();
+    }
+    $sorted = $driven;
+    sort($sorted);
+    expect($driven)->toBe($sorted)->and($driven[0])->toBeLessThan($driven[3]);
+});
+
+it('goes where it is harder with whoever can bear it, and where it is easier with whoever still needs help', function (): void {
+    // Two ways as far away as each other, and time for one of them only.
+    $ways = static fn (float $hard): array => array_map(
+        static fn (array $way): array => ['in' => ['latitude_deg' => 49.203, 'longitude_deg' => -8.1]] + $way,
+        waysOut([['easy', 'emerge-right', 0.1], ['hard', 'emerge-right', $hard]], rounds: 3),
+    );
+    $order = static fn (string $outcome, int $minutes = 12, float $hard = 0.55): array => nextLesson([
+        'minutes' => $minutes, 'ways' => $ways($hard), 'pinned' => ['emerge-right'], 'marks' => [
+            ...marksOf(beforeIt('emerge-right'), 'unaided'), ...marksOf(['emerge-right'], $outcome, rounds: 8),
+        ],
+    ])['order'];
+    expect($order('unaided'))->toBe(['hard'])->and($order('prompted'))->toBe(['easy'])->and($order('unaided', 25))->toBe(['easy', 'hard']);
+    // What can hardly be borne fills no time that is left.
+    expect($order('missed', 25, 0.8))->toBe(['easy']);
+});
 
 it('takes what is pinned, leaves out what is not wanted, and refuses what is neither a way nor a routine', function (): void {
     $asked = ['minutes' => 60, 'marks' => marksOf([...beforeIt('emerge-right'), 'emerge-right'], 'prompted'), 'ways' => waysOut([

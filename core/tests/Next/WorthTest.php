@@ -141,6 +141,24 @@ it('takes what a test can ask and nobody has seen for missing, the better all el
     expect($four([RoutineCode::TurnLeft], 'turn-left'))->toBeGreaterThan(3.0 * $four([], 'cross'));
 });
 
+it('brings less to whoever needs help where it is harder, more to whoever has little left to learn, and changes a little at a time', function (): void {
+    $of = static fn (string $code): mixed => Catalogue::routine(RoutineCode::from($code), new GreatBritain);
+    $all = worth(['emerge-left' => ['missed', 'prompted', 'missed', 'prompted'], 'turn-left' => ['unaided', 'unaided', 'unaided', 'unaided', 'unaided',
+        'unaided']]);
+    foreach (['emerge-left' => -1, 'turn-left' => 1] as $code => $way) {
+        $before = $all->where($of($code), 0.0);
+        expect($before)->toEqualWithDelta(1.0, 1e-12);
+        foreach (range(1, 20) as $tenths) {
+            $now = $all->where($of($code), $tenths / 10.0);
+            expect(abs($now - $before))->toBeLessThan(0.15)->and($now)->toBeGreaterThan(0.0);
+            if ($tenths <= 8) {
+                expect($way * ($now - $before))->toBeGreaterThan(0.0);
+            }
+            $before = $now;
+        }
+    }
+});
+
 it('names the step of which most serious faults go', function (): void {
     $marks = [];
     foreach (range(0, 5) as $i) {

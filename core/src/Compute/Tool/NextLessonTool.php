@@ -27,6 +27,7 @@ use NobleTurn\Core\Next\LessonProposal;
 use NobleTurn\Core\Next\NextLesson;
 use NobleTurn\Core\Next\Practised;
 use NobleTurn\Core\Next\Serious;
+use NobleTurn\Core\Next\Weighed;
 use NobleTurn\Core\Next\Worth;
 use NobleTurn\Core\Plan\Warning;
 use NobleTurn\Core\Rules\Assumption;
@@ -149,6 +150,8 @@ final class NextLessonTool implements Tool
                 new Assumption('come back to before it fades, at the most', LessonProposal::REVISITS, 'routines', Source::assumed()),
                 new Assumption('come back to one that has lost', LessonProposal::FADES, 'logits since it was driven', Source::assumed()),
                 new Assumption('to more of those that have lost', LessonProposal::FADED, 'logits', Source::assumed()),
+                new Assumption('the hardest way is harder than the easiest by', Weighed::HARDEST, 'logits', Source::assumed()),
+                new Assumption('something new weighs half after', Aims::PAUSE_DAYS, 'days without a lesson', Source::assumed()),
                 new Assumption('what nobody has seen counts as missing, by how well the worst goes, to the power', Worth::UNSEEN, '', Source::assumed()),
                 new Assumption('gained by practice at the least', Practised::LEAST_GAIN, 'logits for each factor e of rounds', Source::assumed()),
                 new Assumption('as much as all others say of a step', Worth::OWN, 'mark of its own, more of them more', Source::assumed()),
