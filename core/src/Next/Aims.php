@@ -164,11 +164,11 @@ final readonly class Aims
             AimReason::Agreed => 'as agreed',
             AimReason::NeverDone => Prerequisites::of($routine->code, $learner->pack) === [] ? 'one begins with it'
                 : 'never driven yet, and what comes before it is behind them',
-            AimReason::Fading => "not driven for {$since} days",
+            AimReason::Fading => 'not driven for '.Telling::long((int) $since),
             AimReason::TestSoon => 'the test is '.match ($daysToTest) {
                 0 => 'today', 1 => 'tomorrow', default => "in {$daysToTest} days",
             },
-            AimReason::Gain => sprintf('about %d times in 10 alone now, and some rounds of it would help', round(10.0 * $learner->worth->alone($routine))),
+            AimReason::Gain => Telling::times($learner->worth->alone($routine)).' alone now, and some rounds of it would help',
         };
 
         return new Aim($routine, $step, $reason, $gain, $learner->marks["{$routine->code->value}.{$step->value}"] ?? 0, $why);

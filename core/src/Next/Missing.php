@@ -70,7 +70,8 @@ final readonly class Missing
             $alone = self::alone($learner, $routine);
             $tenths = (int) round(10.0 * $alone);
             if ($learner->isNew($routine) ? ! $learner->isBehind($routine) : $alone < self::ALONE) {
-                $said = $learner->isNew($routine) ? 'never driven' : sprintf('alone about %d times in 10 where it is busy, 8 are wanted', min(7, $tenths));
+                $times = Telling::times(min(7, $tenths) / 10.0);
+                $said = $learner->isNew($routine) ? 'never driven' : "alone {$times} where it is busy, 8 times in 10 are wanted";
                 $found[] = [[(int) ! $learner->mayDrive($routine), count(Prerequisites::all($routine->code, $learner->pack)), $alone], new self(
                     MissingKind::Routine, $routine->code, null, $learner->isNew($routine) ? 0.0 : (float) min(7, $tenths), 8.0, 'times in 10',
                     "{$learner->title($routine)}: {$said}.", max(1, self::ROUNDS - self::lately($learner, $routine)),

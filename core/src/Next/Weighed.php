@@ -83,9 +83,7 @@ final readonly class Weighed
             return $not(WhyNot::TooEarly, 'one new thing at a time');
         }
         if ($this->learner->worth->rounds($routine, 1)[0] * $this->learner->worth->where($routine, self::HARDEST * $stop->difficulty) < self::NEEDED) {
-            $alone = (int) round(10.0 * $this->learner->worth->alone($routine));
-
-            return $not(WhyNot::NotNeeded, "about {$alone} times in 10 alone, and driven lately");
+            return $not(WhyNot::NotNeeded, Telling::times($this->learner->worth->alone($routine)).' alone, and driven lately');
         }
 
         return in_array($code, $this->with, true) ? null : $not(WhyNot::NotNeeded, 'not what this lesson is for');

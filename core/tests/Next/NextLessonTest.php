@@ -123,7 +123,7 @@ it('has an answer for a beginner, for one lesson, for a year’s pause, a test t
     expect($one['aims'][0]['reason'])->toBe('never-done')->and($one['aims'][0]['routine'])->toBe('turn-left')->and($one['order'])->toBe(['a']);
     $paused = nextLesson($asked = ['minutes' => 60, 'ways' => $ways, 'marks' => marksOf(['move-off', 'turn-left', 'emerge-left'], 'unaided', '2025-05-18')]);
     isSound($paused, $asked);
-    expect($paused['aims'][0]['reason'])->toBe('fading')->and($paused['aims'][0]['message'])->toContain('not driven for 367 days');
+    expect($paused['aims'][0]['reason'])->toBe('fading')->and($paused['aims'][0]['message'])->toContain('not driven for 12 months');
     $tomorrow = nextLesson($asked = [
         'minutes' => 60, 'ways' => $ways, 'test_on' => '2026-05-21', 'marks' => marksOf(['move-off', 'turn-left', 'emerge-left'], 'prompted'),
     ]);
