@@ -68,11 +68,11 @@ final readonly class LessonProposal
         $worth = self::worth($learner, $aimed, $revisits, $stops, $routines, $pinned);
         $choosing = new Choosing($stops, $legs, $worth, $budget);
         $others = self::others($learner, $aimed, $revisits, $routines);
-        $with = self::atFirst($aimed, $revisits, $routines);
+        $with = min(count($others), self::atFirst($aimed, $revisits, $routines));
         do {
-            $weighed = new Weighed($learner, $aimed, [...$aimed, ...array_slice($others, 0, $with)], $excluded);
+            $weighed = new Weighed($learner, $aimed, [...$aimed, ...array_slice($others, 0, $with)], $excluded, $with > count($others));
             [$ways, $not] = self::looked($weighed, $stops, $routines, $legs, $budget, $pinned);
-        } while ($choosing->spare($choosing->roughly($ways)) > self::LEFT_OVER && $with++ < count($others));
+        } while ($choosing->spare($choosing->roughly($ways)) > self::LEFT_OVER && $with++ <= count($others));
         $chosen = $choosing->choose($ways);
         $circuit = Circuit::chosen($stops, $legs, $chosen->rounds, $seconds, $debrief);
         foreach (array_diff($ways, array_keys($chosen->rounds)) as $way) {

@@ -31,9 +31,11 @@ final readonly class Weighed
      * @param  list<string>  $aimed  routines that the lesson is for
      * @param  list<string>  $with  they, and what goes with them
      * @param  list<string>  $excluded  ids of ways and codes of routines
+     * @param  bool  $isTimeLeft  besides all that is needed: then what goes well is driven too
      */
-    public function __construct(private Learner $learner, private array $aimed, private array $with, private array $excluded)
-    {
+    public function __construct(
+        private Learner $learner, private array $aimed, private array $with, private array $excluded, private bool $isTimeLeft = false,
+    ) {
     }
 
     /** What can be borne of a way, 0 to 1: the better somebody is at a routine, the harder it may be. */
@@ -82,7 +84,8 @@ final readonly class Weighed
         if ($this->learner->isNew($routine)) {
             return $not(WhyNot::TooEarly, 'one new thing at a time');
         }
-        if ($this->learner->worth->rounds($routine, 1)[0] * $this->learner->worth->where($routine, self::HARDEST * $stop->difficulty) < self::NEEDED) {
+        $brings = $this->learner->worth->rounds($routine, 1)[0] * $this->learner->worth->where($routine, self::HARDEST * $stop->difficulty);
+        if ($brings < self::NEEDED && ! $this->isTimeLeft) {
             return $not(WhyNot::NotNeeded, Telling::times($this->learner->worth->alone($routine)).' alone, and driven lately');
         }
 

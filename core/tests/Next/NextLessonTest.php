@@ -234,6 +234,14 @@ it('fills a long lesson with more of what they know, and says of no way that the
     $sorted = $driven;
     sort($sorted);
     expect($driven)->toBe($sorted)->and($driven[0])->toBeLessThan($driven[3]);
+    // Where one thing is weak and all else goes well, and where all does: an hour is an hour.
+    foreach ([[], ['roundabout'], ['emerge-right', 'roundabout']] as $weak) {
+        $answer = nextLesson($asked = ['minutes' => 60, 'ways' => $ways, 'marks' => [
+            ...wellDriven(array_diff(WELL_KNOWN, $weak), '2026-03-15'), ...($weak === [] ? [] : marksOf(array_values($weak), 'prompted', '2026-05-17')),
+        ]]);
+        isSound($answer, $asked);
+        expect($answer['spare_s'])->toBeLessThanOrEqual(900)->and(count($answer['order']))->toBeGreaterThanOrEqual(3);
+    }
 });
 
 it('goes where it is harder with whoever can bear it, and where it is easier with whoever still needs help', function (): void {
