@@ -43,6 +43,12 @@ final class Ahead
     /** Nobody goes on learning just as they have so far: a standard deviation, as a logarithm (assumed, so that ranges hold what simulated learners do). */
     private const PACE_DIFFERS = 0.35;
 
+    /**
+     * As much again where nothing is known yet, by a factor e less for every so many lessons: from one lesson nobody tells how quickly somebody learns
+     * (assumed, so that ranges from the first three lessons hold what simulated learners do).
+     */
+    private const PACE_SHOWS_IN = 2.0;
+
     /** @var array<string, array<string, float>> how far each is from where it levels off */
     private array $room = [];
 
@@ -79,7 +85,7 @@ final class Ahead
     public function __construct(
         Learner $learner, Possible $possible, array $required, private readonly Schedule $schedule, float $harder, \Closure $normal, float $lately = 0.0,
     ) {
-        $this->gains = $possible->practice() * exp(self::PACE_DIFFERS * $normal());
+        $this->gains = $possible->practice() * exp(self::paceDiffers($learner) * $normal());
         $this->fading = $learner->fit->fading();
         $this->fadingDays = $learner->fit->model->fadingDays;
         $now = [];
@@ -150,6 +156,13 @@ final class Ahead
         }
 
         return $was;
+    }
+
+    private static function paceDiffers(Learner $learner): float
+    {
+        $lessons = count(array_flip(array_column($learner->evidence, 'lesson')));
+
+        return self::PACE_DIFFERS * (1.0 + exp(-$lessons / self::PACE_SHOWS_IN));
     }
 
     private function grown(float $driven, float $more): float

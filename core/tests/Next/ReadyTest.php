@@ -199,6 +199,33 @@ it('gives somebody of whom nothing is known about as many lessons as learners ta
         ->and($at($of(new Schedule(120.0, 120.0, 60.0)), 0.5))->toBeLessThan($at($usual, 0.5));
 });
 
+it('is less sure of how many from one lesson than from the same marks over several', function (): void {
+    $pack = new GreatBritain;
+    $width = static function (int $lessons) use ($pack): float {
+        $marks = [];
+        foreach (Required::of($pack, Transmission::Manual) as $i => $routine) {
+            foreach (array_filter(Step::cases(), $routine->has(...)) as $step) {
+                foreach (['prompted', 'reminded', 'unaided'] as $n => $outcome) {
+                    $marks[] = new Evidence('l'.($i % $lessons), new DateTimeImmutable("2026-05-19T10:0{$n}:{$i}Z"), $routine->code, $step,
+                        new StepMark(Outcome::from($outcome)));
+                }
+            }
+        }
+        $forecast = Forecast::of(
+            new Learner($marks, $pack, new DateTimeImmutable('2026-05-20')), Required::of($pack, Transmission::Manual),
+            new TestDrive(Scheme::byCode('gb-car')), new Schedule(60.0, 60.0, 30.0), 1,
+        );
+
+        return log(Forecast::quantile($forecast->lessons, 0.75) / Forecast::quantile($forecast->lessons, 0.1));
+    };
+    $before = INF;
+    foreach ([1, 2, 4, 8] as $lessons) {
+        expect($now = $width($lessons))->toBeLessThanOrEqual($before);
+        $before = $now;
+    }
+    expect($width(8))->toBeLessThan($width(1));
+});
+
 it('says of today alone what a whole forecast says of today, however much is driven after it', function (): void {
     $pack = new GreatBritain;
     $test = new TestDrive(Scheme::byCode('gb-car'));

@@ -29,7 +29,7 @@ it('holds 75 to 85 of a hundred of what comes within its 80 % ranges, and as lik
         $this->markTestSkipped('Minutes of work: NOBLE_TURN_PRINT=1 asks for it.');
     }
     $test = Passing::test();
-    $inside = ['5' => [], '10' => [], '20' => []];
+    $inside = ['2' => [], '5' => [], '10' => [], '20' => []];
     $said = $open = [];
     foreach (range(1, 25) as $seed) {
         $learner = forecastLearner($generator, $seed);
