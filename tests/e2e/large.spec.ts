@@ -83,3 +83,23 @@ for (const [what, width, height, font] of [
         }
     });
 }
+
+test('the longest day of the week fits a phone with text at 200 %', async ({ page }) => {
+    await page.setViewportSize({ width: 390, height: 844 });
+    const cdp = await page.context().newCDPSession(page);
+    await cdp.send('Page.setFontSizes', { fontSizes: { standard: 32, fixed: 32 } });
+    await page.clock.setFixedTime(new Date('2026-09-30T10:00:00Z'));
+    await page.goto('/');
+    const heading = page.getByRole('heading', { level: 1, name: 'Wednesday 30 September' });
+    await expect(heading).toBeVisible();
+    await page.waitForLoadState('networkidle');
+    const wide = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+    expect(wide, 'wider than the screen').toBeLessThanOrEqual(0);
+    // Whole words: none is broken to fit.
+    const width = await heading.evaluate((one) => {
+        const words = document.createRange();
+        words.selectNodeContents(one);
+        return Math.max(...[...words.getClientRects()].map((line) => line.right)) - one.getBoundingClientRect().left;
+    });
+    expect(width).toBeLessThanOrEqual(await heading.evaluate((one) => one.clientWidth + 1));
+});

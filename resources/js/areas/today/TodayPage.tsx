@@ -36,8 +36,8 @@ export function TodayPage() {
     return (
         <div className="grid gap-8">
             <header className="flex flex-wrap items-end justify-between gap-4">
-                <div>
-                    <h1 className="text-3xl sm:text-4xl">{clock.day(now)}</h1>
+                <div className="min-w-0">
+                    <h1 className="huge:text-2xl text-3xl sm:text-4xl">{clock.day(now)}</h1>
                     <p className="text-quiet">{user.name}</p>
                 </div>
                 <div className="flex flex-wrap gap-2">
