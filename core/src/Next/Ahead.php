@@ -47,7 +47,7 @@ final class Ahead
      * As much again where nothing is known yet, by a factor e less for every so many lessons: from one lesson nobody tells how quickly somebody learns
      * (assumed, so that ranges from the first three lessons hold what simulated learners do).
      */
-    private const PACE_SHOWS_IN = 2.0;
+    private const PACE_SHOWS_IN = 1.5;
 
     /** @var array<string, array<string, float>> how far each is from where it levels off */
     private array $room = [];
