@@ -80,6 +80,10 @@ for (const [what, width, height, font] of [
             expect(text, name).toBeCloseTo(font * 1.0625, 1);
             expect(wide, `${name}: wider than the screen`).toBeLessThanOrEqual(0);
             expect(await wrong(page, name === 'Drive' ? 48 : 44), name).toEqual([]);
+            // What a card of the day says stays within it.
+            const cards = page.getByRole('list', { name: 'The day' }).getByRole('link');
+            const leaving = await cards.evaluateAll((all) => all.filter((card) => card.scrollHeight > card.clientHeight + 1).map((card) => card.textContent));
+            expect(leaving, name).toEqual([]);
         }
     });
 }

@@ -34,7 +34,7 @@ export function DayLine({ lessons, busy, between, nextId }: Props) {
                             <Link
                                 to={`/lessons/${id}/plan`}
                                 style={box}
-                                className={`min-h-16 min-w-0 rounded-lg border-2 px-3 py-2 ${id === nextId ? 'border-now border-b-8' : 'border-line'} ${isOver(lesson) ? 'bg-wash' : ''}`}
+                                className={`min-h-fit min-w-0 rounded-lg border-2 px-3 py-2 ${id === nextId ? 'border-now border-b-8' : 'border-line'} ${isOver(lesson) ? 'bg-wash' : ''}`}
                             >
                                 <span className="block font-bold">{clock.time(lesson.starts_at)}</span>
                                 <span className="block truncate">{lesson.learner.name}</span>
@@ -46,7 +46,7 @@ export function DayLine({ lessons, busy, between, nextId }: Props) {
                         ) : (
                             <div
                                 style={box}
-                                className={`min-h-16 min-w-0 border-l-8 px-3 py-2 ${held.kind === 'test' ? 'border-now bg-raised' : 'border-line bg-hair/60'}`}
+                                className={`min-h-fit min-w-0 border-l-8 px-3 py-2 ${held.kind === 'test' ? 'border-now bg-raised' : 'border-line bg-hair/60'}`}
                             >
                                 <span className="block font-bold">{clock.time(held.starts_at)}</span>
                                 <span className="block truncate">{busyWords(held)}</span>
@@ -61,7 +61,7 @@ export function DayLine({ lessons, busy, between, nextId }: Props) {
 }
 
 /** What a lesson is for, or could be. */
-const AimOf = ({ aim }: { aim: string | undefined }) => (aim ? <span className="line-clamp-2 block text-sm leading-snug">{aim}</span> : null);
+const AimOf = ({ aim }: { aim: string | undefined }) => (aim ? <span className="block text-sm leading-snug lg:line-clamp-2">{aim}</span> : null);
 
 /** What lessons without an aim could be for, by lesson: asked one after the other, for each takes the server a moment. */
 function useProposed(ids: string[]): Record<string, string> {
