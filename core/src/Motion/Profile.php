@@ -149,6 +149,7 @@ final readonly class Profile
         [$metres, $speeds, $decelerations] = [[], [], []];
         // Moments come from far to near: each falls in the segment of the one before, or in one behind it; in none while the first is still ahead.
         [$here, $after, $last, $far] = [-1, -1, count($this->segments) - 1, $this->lengthInSeconds()];
+        [$length, $approach] = [$this->lengthInMetres(), $this->approachMps()];
         foreach ($moments as $i => $seconds) {
             $between = ($seconds + ($moments[$i + 1] ?? $seconds)) / 2.0;
             for ($here = $seconds > $far ? -1 : max(0, $here); $here >= 0 && $here < $last && $seconds < $this->endSeconds[$here]; $here++) {
@@ -156,8 +157,8 @@ final readonly class Profile
             for ($after = $between > $far ? -1 : max(0, $after); $after >= 0 && $after < $last && $between < $this->endSeconds[$after]; $after++) {
             }
             if ($here < 0) {
-                $metres[] = $this->metresAt($seconds);
-                $speeds[] = $this->approachMps();
+                $metres[] = $length + ($seconds - $far) * $approach;
+                $speeds[] = $approach;
             } else {
                 $segment = $this->segments[$here];
                 $left = $seconds - $this->endSeconds[$here];

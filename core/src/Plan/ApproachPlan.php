@@ -60,17 +60,19 @@ final readonly class ApproachPlan
     public function profile(float $stepSeconds = 0.5): array
     {
         [$seconds, $metres, $speeds, $decelerations] = $this->chain->profile->columns($this->sayAtMetres, $stepSeconds);
-        $columns = array_fill_keys(['distance_m', 'time_s', 'speed_mps', 'decel_mps2', 'gear', 'clutch', 'lateral_m'], []);
-        foreach ($seconds as $i => $toGo) {
-            $columns['distance_m'][] = round($metres[$i], 4);
-            $columns['time_s'][] = round($toGo, 4);
-            $columns['speed_mps'][] = round($speeds[$i], 4);
-            $columns['decel_mps2'][] = round($decelerations[$i], 3);
-            $columns['gear'][] = $this->gears?->gearAt($toGo);
-            $columns['clutch'][] = $this->gears?->clutchAt($toGo, $speeds[$i]);
-            $columns['lateral_m'][] = round($this->path->metresAt($metres[$i]), 3);
+        [$gears, $clutch] = $this->gears?->along($seconds, $speeds) ?? array_fill(0, 2, array_fill(0, count($seconds), null));
+        [$distances, $times, $mps, $mps2, $laterals] = [[], [], [], [], []];
+        foreach ($this->path->along($metres) as $i => $lateral) {
+            $distances[] = round($metres[$i], 4);
+            $times[] = round($seconds[$i], 4);
+            $mps[] = round($speeds[$i], 4);
+            $mps2[] = round($decelerations[$i], 3);
+            $laterals[] = round($lateral, 3);
         }
 
-        return $columns;
+        return [
+            'distance_m' => $distances, 'time_s' => $times, 'speed_mps' => $mps, 'decel_mps2' => $mps2,
+            'gear' => $gears, 'clutch' => $clutch, 'lateral_m' => $laterals,
+        ];
     }
 }

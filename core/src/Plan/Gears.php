@@ -87,18 +87,29 @@ final readonly class Gears
         return $this->clutchDownToStopSeconds !== null ? 1 : $this->gearAt(0.0);
     }
 
-    public function clutchAt(float $secondsToGo, float $speed): string
+    /**
+     * Gear and clutch at moments in driving order, with the speed at each: one walk along the changes.
+     *
+     * @param  list<float>  $seconds  to go, from far to near
+     * @param  list<float>  $speeds  m/s
+     * @return array{list<int>, list<string>}
+     */
+    public function along(array $seconds, array $speeds): array
     {
-        foreach ($this->changes as $change) {
-            if ($secondsToGo <= $change->downSeconds && $secondsToGo > $change->upSeconds) {
-                return 'down';
+        [$gears, $clutch, $gear, $next] = [[], [], $this->approachGear, 0];
+        [$stops, $brakes] = [$this->clutchDownToStopSeconds ?? -1.0, $this->chain->brakeSeconds];
+        foreach ($seconds as $i => $toGo) {
+            while (isset($this->changes[$next]) && $toGo <= $this->changes[$next]->upSeconds) {
+                $gear = $this->changes[$next++]->to;
             }
-        }
-        if ($this->clutchDownToStopSeconds !== null && $secondsToGo <= $this->clutchDownToStopSeconds) {
-            return 'down';
+            $gears[] = $gear;
+            $clutch[] = match (true) {
+                isset($this->changes[$next]) && $toGo <= $this->changes[$next]->downSeconds, $toGo <= $stops => 'down',
+                default => $toGo < $brakes && $speeds[$i] < $this->slipsBelow ? 'slipping' : 'up',
+            };
         }
 
-        return $secondsToGo < $this->chain->brakeSeconds && $speed < $this->slipsBelow ? 'slipping' : 'up';
+        return [$gears, $clutch];
     }
 
     /**

@@ -65,18 +65,35 @@ final readonly class LateralPath
         return new self($start, $moves, $target);
     }
 
-    public function metresAt(float $metres): float
+    /** @param  array{from: float, to: float, lateral: float}  $move  one begun before this place */
+    private static function across(float $from, array $move, float $metres): float
     {
-        $lateral = $this->start;
-        foreach ($this->moves as $move) {
-            if ($metres >= $move['from']) {
-                break;
+        $done = $metres <= $move['to'] ? 1.0 : ($move['from'] - $metres) / ($move['from'] - $move['to']);
+
+        return $from + ($move['lateral'] - $from) * (1.0 - cos(M_PI * $done)) / 2.0;
+    }
+
+    /**
+     * Across at each of these places in driving order, one walk along the moves.
+     *
+     * @param  list<float>  $metres  to the line, from far to near
+     * @return list<float>
+     */
+    public function along(array $metres): array
+    {
+        [$along, $before, $next] = [[], $this->start, 0];
+        foreach ($metres as $toGo) {
+            while (isset($this->moves[$next]) && $toGo < $this->moves[$next]['from'] && $toGo <= $this->moves[$next]['to']) {
+                $before = $this->moves[$next++]['lateral'];
             }
-            $done = $metres <= $move['to'] ? 1.0 : ($move['from'] - $metres) / ($move['from'] - $move['to']);
-            $lateral += ($move['lateral'] - $lateral) * (1.0 - cos(M_PI * $done)) / 2.0;
+            $lateral = $before;
+            for ($i = $next; isset($this->moves[$i]) && $toGo < $this->moves[$i]['from']; $i++) {
+                $lateral = self::across($lateral, $this->moves[$i], $toGo);
+            }
+            $along[] = $lateral;
         }
 
-        return $lateral;
+        return $along;
     }
 
     /** The way from the centre line to the far kerb, for each metre across (assumed: gradually is about 15 degrees). */

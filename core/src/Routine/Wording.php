@@ -46,6 +46,10 @@ final readonly class Wording
 
     private function words(string $text): string
     {
+        if (strpbrk($text, '{[') === false) {
+            return trim($text);
+        }
+
         return preg_replace_callback('/\{([^{}]+)\}/', fn (array $found): string => $this->word($found[1]), self::forCar($text, true)) ?? $text;
     }
 

@@ -12,10 +12,13 @@ final class RulePacks
     /** @var list<RulePack> */
     private static array $brought = [];
 
+    /** @var ?non-empty-list<RulePack> made once: a pack never changes */
+    private static ?array $shipped = null;
+
     /** @return non-empty-list<RulePack> */
     public static function shipped(): array
     {
-        return [new GreatBritain, new Ireland, new NorthAmerica];
+        return self::$shipped ??= [new GreatBritain, new Ireland, new NorthAmerica];
     }
 
     /** Packs beside the shipped ones, in the place of any brought before. A code of its own is asked of each. */

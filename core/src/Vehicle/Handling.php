@@ -47,9 +47,12 @@ final readonly class Handling
         return self::as(false);
     }
 
+    /** One of the two there are. */
     private static function as(bool $long): self
     {
-        return new self(
+        static $made = [];
+
+        return $made[(int) $long] ??= new self(
             Acceleration::ofMetresPerSecondSquared($long ? self::LONG_COMFORT : Surface::COMFORTABLE_DECELERATION),
             $long ? self::LONG_SIDEWAYS : Corner::COMFORTABLE_SIDEWAYS, $long ? self::AIR_S : 0.0, $long ? Sight::HIGH_EYE_M : Sight::EYE_M,
             $long ? self::LONG_BRAKING_SHARE : 1.0, $long,

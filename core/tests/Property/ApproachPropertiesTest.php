@@ -278,3 +278,26 @@ it('plans the second of two hazards at a speed at which it fits, and a metre mor
     }
     expect($tried)->toBeGreaterThan(100);
 });
+
+it('says the same gear, clutch and place across of a moment asked alone as of one in a row', function (): void {
+    $rows = 0;
+    forApproaches(23, function (array $input) use (&$rows): void {
+        $plan = Ask::plan($input);
+        [$seconds, $metres, $speeds] = $plan->chain->profile->columns($plan->sayAtMetres, 0.5);
+        $across = $plan->path->along($metres);
+        $alone = array_map(static fn (float $one): float => $plan->path->along([$one])[0], $metres);
+        expect($across)->toBe($alone);
+        if ($plan->gears === null) {
+            return;
+        }
+        [$gears, $clutch] = $plan->gears->along($seconds, $speeds);
+        foreach ($seconds as $i => $toGo) {
+            expect($gears[$i])->toBe($plan->gears->gearAt($toGo));
+            $during = array_filter($plan->gears->changes, static fn ($change): bool => $toGo <= $change->downSeconds && $toGo > $change->upSeconds) !== [];
+            $stops = $plan->gears->clutchDownToStopSeconds;
+            expect($clutch[$i] === 'down')->toBe($during || ($stops !== null && $toGo <= $stops), "clutch at {$toGo} s");
+            $rows++;
+        }
+    });
+    expect($rows)->toBeGreaterThan(1000);
+});

@@ -50,6 +50,7 @@ final class ApproachReader
                     : 'has no approach to plan: it has its card, and where it needs one its own tool.',
             );
         }
+        $vehicle = VehicleField::read($input);
         $exit = $input->choice('exit', WayOut::class) ?? WayOut::Ahead;
         $side = Demand::side($routine, $pack, $exit);
         $default = $side === null || Flank::of($side, $pack) === Flank::Near ? self::RADIUS_TOWARDS_KERB_M : self::RADIUS_ACROSS_M;
@@ -58,7 +59,7 @@ final class ApproachReader
             $pack,
             PracticeField::read($input, $pack),
             $routine,
-            VehicleField::read($input),
+            $vehicle,
             $input->choice('learner_level', LearnerLevel::class) ?? LearnerLevel::Developing,
             $limit,
             $input->speed('speed') ?? $limit,
@@ -75,7 +76,7 @@ final class ApproachReader
             $passing === null ? null : Flank::of($passing, $pack),
             $input->flag('one_way') ?? false,
             $input->distance('road_width') ?? Distance::ofMetres(self::ROAD_WIDTH_M),
-            $input->acceleration('comfort_decel') ?? Handling::of(VehicleField::read($input))->comfort,
+            $input->acceleration('comfort_decel') ?? Handling::of($vehicle)->comfort,
             $exit,
             $input->choice('light', Light::class) ?? ($routine === RoutineCode::RightOnRed ? Light::Red : Light::Green),
             self::sign($input),

@@ -18,6 +18,9 @@ use NobleTurn\Core\Rules\RulePacks;
 /** The practice of an input: one field for each question; what is not said takes the default. */
 final class PracticeField
 {
+    /** @var ?\WeakMap<RulePack, Practice> where nothing is said: the same under a pack every time */
+    private static ?\WeakMap $usual = null;
+
     public static function field(): ObjectField
     {
         return new ObjectField('practice', 'the practice in use: an answer to each question good instructors answer differently', self::shape());
@@ -32,7 +35,12 @@ final class PracticeField
 
     public static function read(Values $input, RulePack $pack): Practice
     {
-        $asked = $input->object('practice') ?? new Values([]);
+        $asked = $input->object('practice');
+        if ($asked === null) {
+            self::$usual ??= new \WeakMap;
+
+            return self::$usual[$pack] ??= new Practice([], $pack);
+        }
         $answers = [];
         foreach (Practices::all() as $question) {
             $said = $asked->text($question->key) ?? $asked->whole($question->key);
