@@ -41,7 +41,7 @@ use NobleTurn\Core\Rules\RulePacks;
 final class Toolbox
 {
     /** Moves with every change of an answer: GoldenTest fails until it does. */
-    public const VERSION = '0.20.0';
+    public const VERSION = '0.21.0';
 
     private const MOST_SWEPT = 240;
 

@@ -29,7 +29,7 @@ final readonly class Aims
 
     private const BESIDE = 0.4;
 
-    /** What cannot be driven in this lesson weighs so much (assumed): it is the aim only where little else is left. */
+    /** What no known way teaches weighs so much (assumed): the instructor may know a place, and it is the aim only where little else is left. */
     private const ELSEWHERE = 0.3;
 
     /** A second aim brings at least this share of the first (assumed). */
@@ -45,7 +45,8 @@ final readonly class Aims
      * @param  list<array{routine: RoutineCode, step: ?Step}>  $agreed  last time
      * @param  list<RoutineCode>  $pinned  by the instructor
      * @param  list<RoutineCode>  $excluded
-     * @param  ?list<RoutineCode>  $here  what the ways within reach teach; null where nobody says
+     * @param  ?array<string, ?float>  $here  how much can be had here of each routine that has a way, null where all of its ways are out of reach; null
+     *     where nobody says
      * @return non-empty-list<Aim> the first is the main one
      *
      * @throws BadInput where everything that may be driven is excluded
@@ -71,12 +72,12 @@ final readonly class Aims
             }
             $gain = array_sum($learner->worth->rounds($routine, self::ROUNDS));
             $fades = ($learner->daysSince($routine) ?? 0) > Need::DAYS;
-            $isHere = $here === null || ! $routine->section->needsAPlace() || in_array($routine->code, $here, true);
+            $had = self::had($routine, $here);
             $isBeside = in_array($routine->section, [Section::Around, Section::Between], true);
             // What was only forgotten the first round brings back: that is what a revisit is for.
             $safer = array_sum(array_slice($learner->worth->safer($routine, self::ROUNDS + 1), 1));
             $score = $safer * ($isAgreed ? self::AGREED : 1.0) * ($fades ? self::FADING : 1.0)
-                * ($learner->isNew($routine) ? $new : 1.0 + self::SOON * $near) * ($isBeside ? self::BESIDE : 1.0) * ($isHere ? 1.0 : self::ELSEWHERE);
+                * ($learner->isNew($routine) ? $new : 1.0 + self::SOON * $near) * ($isBeside ? self::BESIDE : 1.0) * ($had ?? 0.0);
             $found[] = [$isPinned ? INF : $score, $routine, $gain, match (true) {
                 $isPinned => AimReason::Pinned,
                 $isAgreed => AimReason::Agreed,
@@ -84,8 +85,9 @@ final readonly class Aims
                 $fades => AimReason::Fading,
                 $near > 0.0 => AimReason::TestSoon,
                 default => AimReason::Gain,
-            }, $isAgreed && $isHere && ! $isPinned];
+            }, $isAgreed && ! $isPinned && $had !== null && self::isKnown($routine, $here)];
         }
+        $found = self::canBeDriven($found);
         // Of those that bring as much the one that is taught first.
         usort($found, static fn (array $a, array $b): int => round($b[0], 9) <=> round($a[0], 9));
         $aims = [];
@@ -99,6 +101,42 @@ final readonly class Aims
         }
 
         return $aims === [] ? throw BadInput::field('excluded', 'leaves nothing that a lesson could be for.') : $aims;
+    }
+
+    /**
+     * How much of what rounds of a routine bring is had in this lesson, 0 to 1; null where it cannot be driven.
+     *
+     * @param  ?array<string, ?float>  $here
+     */
+    private static function had(Routine $routine, ?array $here): ?float
+    {
+        if ($here === null || ! $routine->section->needsAPlace()) {
+            return 1.0;
+        }
+        if (! self::isKnown($routine, $here)) {
+            return self::ELSEWHERE;
+        }
+
+        return $here[$routine->code->value] === null ? null : min(1.0, $here[$routine->code->value]);
+    }
+
+    /** @param  ?array<string, ?float>  $here */
+    private static function isKnown(Routine $routine, ?array $here): bool
+    {
+        return $here === null || ! $routine->section->needsAPlace() || array_key_exists($routine->code->value, $here);
+    }
+
+    /**
+     * Nothing that is out of reach, or harder than can be borne, wherever there is anything else.
+     *
+     * @param  list<array{float, Routine, float, AimReason, bool}>  $found
+     * @return list<array{float, Routine, float, AimReason, bool}>
+     */
+    private static function canBeDriven(array $found): array
+    {
+        $can = array_values(array_filter($found, static fn (array $one): bool => $one[0] > 0.0 || $one[4]));
+
+        return $can === [] ? $found : $can;
     }
 
     /** Days from a lesson to a test; null where it is behind them. */

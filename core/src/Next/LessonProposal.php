@@ -9,7 +9,6 @@ use NobleTurn\Core\Circuit\Legs;
 use NobleTurn\Core\Circuit\Stop;
 use NobleTurn\Core\Routine\Routine;
 use NobleTurn\Core\Routine\Section;
-use NobleTurn\Core\Trade\RoutineCode;
 
 /**
  * The ways of a lesson for its aims: enough rounds of what it is for, one that would otherwise fade, easy ones first, back in time. What is not in it
@@ -106,24 +105,24 @@ final readonly class LessonProposal
     }
 
     /**
-     * What can be driven in a lesson.
+     * How much can be had of each routine there is a way for: of what rounds of it bring where it is easy, on the way within reach that gives most of it.
      *
      * @param  list<Stop>  $stops
      * @param  list<Routine>  $routines  of the stops, in the same order
      * @param  float  $budget  for the driving and the ways, s
      * @param  list<string>  $excluded
-     * @return list<RoutineCode>
+     * @return array<string, ?float> by routine; null where none of its ways is within reach, or left in
      */
-    public static function within(array $stops, array $routines, Legs $legs, float $budget, array $excluded): array
+    public static function hadHere(Learner $learner, array $stops, array $routines, Legs $legs, float $budget, array $excluded): array
     {
-        $codes = [];
+        $had = [];
         foreach ($stops as $way => $stop) {
-            if ($legs->along([$way]) + $stop->onceSeconds() <= $budget + 1e-6 && ! in_array($stop->id, $excluded, true)) {
-                $codes[] = $routines[$way]->code;
-            }
+            $code = $routines[$way]->code->value;
+            $isWithin = $legs->along([$way]) + $stop->onceSeconds() <= $budget + 1e-6 && ! in_array($stop->id, $excluded, true);
+            $had[$code] = $isWithin ? max($had[$code] ?? 0.0, Weighed::hadThere($learner, $routines[$way], $stop->difficulty)) : $had[$code] ?? null;
         }
 
-        return array_values(array_unique($codes, SORT_REGULAR));
+        return $had;
     }
 
     /**

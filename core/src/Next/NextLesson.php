@@ -43,7 +43,7 @@ final readonly class NextLesson
     ): self {
         $codes = static fn (array $named): array => array_values(array_filter(array_map(RoutineCode::tryFrom(...), $named)));
         $isDriven = $stops !== [] && $legs !== null;
-        $here = $isDriven ? LessonProposal::within($stops, $routines, $legs, (float) ($seconds - $debrief), $excluded) : null;
+        $here = $isDriven ? LessonProposal::hadHere($learner, $stops, $routines, $legs, (float) ($seconds - $debrief), $excluded) : null;
         $aims = Aims::of($learner, $agreed, $codes($pinned), $codes($excluded), $testOn, $here);
 
         return new self(

@@ -26,6 +26,12 @@ final class Worth
     /** @var array<string, array<string, non-empty-list<float>>> by routine and rounds more: outcomes by step */
     private array $outcomes = [];
 
+    /** @var array<string, float> by routine and what is harder: asked for of every way */
+    private array $alone = [];
+
+    /** @var array<string, float> by routine and what is harder: asked for of every way */
+    private array $where = [];
+
     /** The share of what is believed of a thing nobody has seen that is let go: how well what goes least well goes, to this power (assumed). */
     public const UNSEEN = 8;
 
@@ -81,6 +87,11 @@ final class Worth
      */
     public function alone(Routine $routine, float $harder = 0.0): float
     {
+        return $this->alone["{$routine->code->value} {$harder}"] ??= $this->meanUnaided($routine, $harder);
+    }
+
+    private function meanUnaided(Routine $routine, float $harder): float
+    {
         $chances = array_map(fn (Step $step): float => $this->belief($routine->code, $step)->unaided($harder), array_filter(Step::cases(), $routine->has(...)));
 
         return $chances === [] ? 0.0 : array_sum($chances) / count($chances);
@@ -94,6 +105,11 @@ final class Worth
      * @return float above 0; 1 where it is no harder
      */
     public function where(Routine $routine, float $harder): float
+    {
+        return $this->where["{$routine->code->value} {$harder}"] ??= $this->shareWhere($routine, $harder);
+    }
+
+    private function shareWhere(Routine $routine, float $harder): float
     {
         $easy = $hard = 0.0;
         foreach (array_filter(Step::cases(), $routine->has(...)) as $step) {

@@ -260,6 +260,33 @@ it('goes where it is harder with whoever can bear it, and where it is easier wit
     expect($order('missed', 25, 0.8))->toBe(['easy']);
 });
 
+it('is for nothing that it cannot drive while there is anything else: neither what is too far nor what is too hard', function (): void {
+    $known = [...marksOf(beforeIt('roundabout'), 'unaided'), ...marksOf(['emerge-right'], 'reminded'), ...marksOf(['roundabout'], 'missed', rounds: 8)];
+    $lesson = static function (float $away, float $hard, array $more = []) use ($known): array {
+        $ways = waysOut([['corner', 'emerge-right', 0.2], ['ring', 'roundabout', $hard]]);
+        $ways[1]['in']['latitude_deg'] = 49.2 + $away;
+        $answer = nextLesson($asked = $more + ['minutes' => 25, 'ways' => $ways, 'marks' => $known]);
+        isSound($answer, $asked);
+
+        return ['aims' => array_column($answer['aims'], 'routine'), 'order' => $answer['order'], 'why' => array_column($answer['left_out'], 'reason', 'way')];
+    };
+    expect($lesson(0.006, 0.2)['aims'][0])->toBe('roundabout')->and($lesson(0.006, 0.2)['order'])->toContain('ring');
+    // An hour's drive away, or a spiral of three lanes for somebody who still misses most of it.
+    $far = $lesson(0.3, 0.2);
+    expect($far['aims'])->not->toContain('roundabout')->and($far['order'])->toBe(['corner'])->and($far['why']['ring'])->toBe('out-of-reach');
+    $hard = $lesson(0.006, 1.0);
+    expect($hard['aims'])->not->toContain('roundabout')->and($hard['order'])->toBe(['corner'])->and($hard['why']['ring'])->toBe('too-early');
+    // Once it is thrown out nothing that only it could teach is left to aim at.
+    expect($lesson(0.006, 0.2, ['excluded' => ['ring']])['aims'])->not->toContain('roundabout');
+    // Whoever chose it has it, and where it was agreed within reach somebody gave their word.
+    expect($lesson(0.3, 0.2, ['pinned' => ['roundabout']])['aims'][0])->toBe('roundabout')
+        ->and($lesson(0.006, 1.0, ['agreed' => [['routine' => 'roundabout']]])['aims'])->toContain('roundabout');
+    // The harder it is the less of it is had here: at some point something else is the aim, and stays it.
+    $first = array_map(static fn (int $i): string => $lesson(0.006, $i / 20.0)['aims'][0], range(0, 20));
+    $changes = count(array_filter(range(1, 20), static fn (int $i): bool => $first[$i] !== $first[$i - 1]));
+    expect($changes)->toBe(1);
+});
+
 it('takes what is pinned, leaves out what is not wanted, and refuses what is neither a way nor a routine', function (): void {
     $asked = ['minutes' => 60, 'marks' => marksOf([...beforeIt('emerge-right'), 'emerge-right'], 'prompted'), 'ways' => waysOut([
         ['a', 'turn-left', 0.2], ['b', 'emerge-right', 0.3], ['c', 'overtake', 0.9], ['d', 'emerge-right', 0.4], ['e', 'turn-right', 0.25],

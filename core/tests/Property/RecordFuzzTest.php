@@ -83,4 +83,12 @@ it('answers whatever is asked of a record, in sentences', function (int $seed): 
     $lesson = Toolbox::run('next-lesson', $asked['next-lesson']);
     $until = array_sum(array_map(static fn (array $part): int => $part['until_s'] - $part['from_s'], $lesson['parts']));
     expect($until)->toBeIn([0, 60 * $minutes])->and(count($lesson['order']) + count($lesson['left_out']))->toBe(count($ways));
+    // What has a way is an aim only where the lesson drives it; what needs no place can be driven anywhere, and what was agreed is somebody's word.
+    $of = array_column($ways, 'routine', 'id');
+    $driven = array_map(static fn (string $way): string => $of[$way], $lesson['order']);
+    foreach ($lesson['aims'] as $aim) {
+        if ($aim['reason'] !== 'agreed' && in_array($aim['routine'], array_diff($of, ['move-off', 'pass-parked']), true)) {
+            expect($driven)->toContain($aim['routine']);
+        }
+    }
 })->with(range(1, 30));

@@ -2,6 +2,7 @@ import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { SchoolLearner } from '@/api/types';
 import { useClock } from '@/session/session';
+import { times } from '@/skill/words';
 import { Empty, Failed, Waiting } from '@/ui/State';
 import { useNow } from '@/ui/useNow';
 import { CONCERNS, whoNeedsAWord, type Concern } from './attention';
@@ -96,7 +97,7 @@ function Said({ learner, concern }: { learner: SchoolLearner; concern: Concern }
             return (
                 <>
                     {outlook.verdict === 'ready' ? 'Nothing is missing' : `${lessonsToGo(outlook)}; ${many(outlook.missing, 'thing is', 'things are')} missing`}
-                    . {rests(outlook.chance === null ? marks : `would pass about ${Math.round(outlook.chance * 10)} tests in 10, by ${marks}`)}
+                    . {rests(outlook.chance === null ? marks : `would pass ${times(outlook.chance)}, by ${marks}`)}
                 </>
             );
         case 'standing-still': {

@@ -91,6 +91,21 @@ describe('the page', () => {
         expect(line.textContent).toContain('6 lessons to go at the least, perhaps many more, and time for none.');
     });
 
+    it.each([
+        [0.97, 'would pass nearly every time, by'],
+        [0.84, 'would pass about 8 times in 10, by'],
+        [0.04, 'would pass hardly ever, by'],
+        [null, '1 lesson, 1 mark'],
+    ])('says of a chance of %s how often they would pass as somebody says it', async (chance, said) => {
+        const near = { lessons_done: 1, skill: { ...kept.learners[0]!.skill!, marks: 1 }, outlook: { ...outlook, verdict: 'nearly', chance } as const };
+        server({ 'GET school/learners': { ...kept, stale: 0, learners: [learner(near)] } });
+        show(<WhoNeedsAWord />);
+        const line = await screen.findByRole('link', { name: /Somebody Made Up/ });
+        expect(line.textContent).toContain(said);
+        expect(line.textContent).not.toMatch(/10 tests|tests in 10/);
+        if (chance === null) expect(line.textContent).not.toContain('would pass');
+    });
+
     it('says so where nobody needs one, and that it is not known yet where records are behind', async () => {
         server({ 'GET school/learners': { ...kept, stale: 0, learners: [learner({ next_lesson_at: '2036-12-02T10:00:00Z' })] } });
         show(<WhoNeedsAWord />);
