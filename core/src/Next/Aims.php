@@ -73,7 +73,7 @@ final readonly class Aims
             $gain = array_sum($learner->worth->rounds($routine, self::ROUNDS));
             $fades = ($learner->daysSince($routine) ?? 0) > Need::DAYS;
             $had = self::had($routine, $here);
-            $isBeside = in_array($routine->section, [Section::Around, Section::Between], true);
+            $isBeside = in_array($routine->section, [Section::Around, Section::Between], true) || self::isOnlyMet($routine, $here);
             // What was only forgotten the first round brings back: that is what a revisit is for.
             $safer = array_sum(array_slice($learner->worth->safer($routine, self::ROUNDS + 1), 1));
             $score = $safer * ($isAgreed ? self::AGREED : 1.0) * ($fades ? self::FADING : 1.0)
@@ -100,7 +100,30 @@ final readonly class Aims
             }
         }
 
-        return $aims === [] ? throw BadInput::field('excluded', 'leaves nothing that a lesson could be for.') : $aims;
+        return $aims === [] ? throw BadInput::field('excluded', 'leaves nothing that a lesson could be for.') : self::sureOneFirst($aims, $here);
+    }
+
+    /**
+     * The main one is one that the lesson is sure to drive: what is only met on the way stands beside it. What somebody chose stays first.
+     *
+     * @param  non-empty-list<Aim>  $aims
+     * @param  ?array<string, ?float>  $here
+     * @return non-empty-list<Aim>
+     */
+    private static function sureOneFirst(array $aims, ?array $here): array
+    {
+        $isOnlyMet = static fn (Aim $aim): bool => self::isOnlyMet($aim->routine, $here);
+        if (count($aims) < 2 || $aims[0]->reason === AimReason::Pinned || ! $isOnlyMet($aims[0]) || $isOnlyMet($aims[1])) {
+            return $aims;
+        }
+
+        return [$aims[1], $aims[0]];
+    }
+
+    /** @param  ?array<string, ?float>  $here */
+    private static function isOnlyMet(Routine $routine, ?array $here): bool
+    {
+        return $routine->section->isMetUnplanned() && ($here[$routine->code->value] ?? 0.0) <= 0.0;
     }
 
     /**

@@ -287,6 +287,20 @@ it('is for nothing that it cannot drive while there is anything else: neither wh
     expect($changes)->toBe(1);
 });
 
+it('is for what it is sure to drive first, and for what is only met on the way beside that', function (): void {
+    $aims = static fn (string $turns, array $ways, array $more = []): array => array_column(nextLesson($more + ['ways' => waysOut($ways), 'marks' => [
+        ...marksOf([...beforeIt('turn-right'), ...beforeIt('pass-bus')], 'unaided'), ...marksOf(['turn-right'], $turns),
+        ...marksOf(['pass-bus'], 'intervened', '2026-04-08', rounds: 8),
+    ]])['aims'], 'routine');
+    $corner = ['corner', 'turn-right', 0.2];
+    foreach (['intervened', 'missed', 'prompted', 'reminded'] as $turns) {
+        expect($aims($turns, [$corner]))->toBe(['turn-right', 'pass-bus'], $turns);
+    }
+    // With a stop of its own on the way, or where somebody chose it, it is what the lesson is for.
+    expect($aims('reminded', [$corner, ['stop', 'pass-bus', 0.2]])[0])->toBe('pass-bus')
+        ->and($aims('reminded', [$corner], ['pinned' => ['pass-bus']])[0])->toBe('pass-bus');
+});
+
 it('takes what is pinned, leaves out what is not wanted, and refuses what is neither a way nor a routine', function (): void {
     $asked = ['minutes' => 60, 'marks' => marksOf([...beforeIt('emerge-right'), 'emerge-right'], 'prompted'), 'ways' => waysOut([
         ['a', 'turn-left', 0.2], ['b', 'emerge-right', 0.3], ['c', 'overtake', 0.9], ['d', 'emerge-right', 0.4], ['e', 'turn-right', 0.25],
