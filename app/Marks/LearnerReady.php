@@ -55,11 +55,18 @@ final readonly class LearnerReady
         );
 
         return [
-            ...ReadyPresenter::body($ready, $test?->starts_at->toDateTimeImmutable()), 'scheme' => $scheme->like,
+            ...ReadyPresenter::body($ready, $test?->starts_at->toDateTimeImmutable(), $test === null ? 0 : $this->booked($learner, $now, $test->starts_at)),
+            'scheme' => $scheme->like,
             'test_at' => $test?->starts_at->toIso8601ZuluString(),
             'lesson_minutes' => round($schedule->lessonMinutes), 'lesson_minutes_a_week' => round($schedule->minutesAWeek),
             'practice_minutes_a_week' => round($schedule->practiceMinutesAWeek), 'week_is_known' => $isKnown,
         ];
+    }
+
+    private function booked(Learner $learner, Carbon $from, Carbon $until): int
+    {
+        return Lesson::query()->where('learner_id', $learner->id)->where('state', LessonState::Booked->value)->where('starts_at', '>', $from)
+            ->where('starts_at', '<', $until)->count();
     }
 
     /** @return list<\DateTimeImmutable> when mock tests were passed */

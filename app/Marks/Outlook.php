@@ -6,7 +6,9 @@ use App\Models\AccompaniedDrive;
 use App\Models\Assessment;
 use App\Models\BusyTime;
 use App\Models\Learner;
+use App\Models\Lesson;
 use App\Models\SkillAnswer;
+use NobleTurn\Core\Diary\LessonState;
 use NobleTurn\Core\Skill\Fit;
 use NobleTurn\Core\Skill\HoldsBack;
 use NobleTurn\Core\Skill\Standstill;
@@ -36,10 +38,13 @@ final readonly class Outlook
         $passed = $within(Assessment::query()->orderBy('id'))->get(['learner_id', 'kind', 'result', 'taken_at'])->groupBy('learner_id');
         $practice = $within(AccompaniedDrive::query())->groupBy('learner_id')
             ->selectRaw('learner_id, COUNT(*) AS drives, SUM(minutes) AS minutes, '.Basis::mixed('id').' AS mixed')->get()->keyBy('learner_id');
+        // What is booked counts only where there is a test to be in time for.
+        $booked = $within(Lesson::query()->where('state', LessonState::Booked->value)->where('starts_at', '>', $now)->whereIn('learner_id', $tests->keys()))
+            ->orderBy('starts_at')->get(['learner_id', 'starts_at'])->groupBy('learner_id');
         $found = [];
         foreach ($marks ?? $this->basis->of($ids, $now) as $id => $of) {
             $found[$id] = hash('sha256', json_encode(
-                [$of, $tests->get($id), $passed->get($id), $practice->get($id)], JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE,
+                [$of, $tests->get($id), $passed->get($id), $practice->get($id), $booked->get($id)], JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE,
             ));
         }
 

@@ -94,6 +94,25 @@ it('says that a test is too early, as soon as it is booked', function (): void {
         ->and($found['outlook']['lessons']['middle'])->toBeGreaterThan($found['outlook']['lessons_by_test']);
 });
 
+it('counts what is booked before the test, however little was driven lately', function (): void {
+    ($this->drive)('2027-03-01 10:00:00', 'prompted');
+    $this->actingAs($this->owner)->postJson('api/busy-times', [
+        'kind' => 'test', 'title' => 'Test', 'vehicle_id' => $this->car->id, 'learner_id' => $this->learner->id, 'user_id' => $this->instructor->id,
+        'starts_at' => '2027-03-03T10:15:00Z', 'ends_at' => '2027-03-03T11:15:00Z',
+    ])->assertCreated();
+    $page = fn (): string => $this->getJson("api/learners/{$this->learner->id}/ready")->assertOk()->json('message');
+    expect(($this->found)()['outlook']['lessons_by_test'])->toBe(0)->and($page())->toEndWith('Before the test there is time for none: it wants moving.');
+    // The hour before it, and what is called off, only wished for, or after it.
+    ($this->book)('2027-03-03 09:00:00');
+    ($this->book)('2027-03-02 09:00:00', 'cancelled');
+    ($this->book)('2027-03-02 15:00:00', 'wished');
+    ($this->book)('2027-03-04 09:00:00');
+    expect(($this->found)()['outlook']['lessons_by_test'])->toBe(1)
+        ->and($page())->toEndWith('Until the test only 1 is booked: it wants moving, or more lessons.');
+    ($this->book)('2027-03-02 17:00:00');
+    expect($this->getJson('api/school/learners')->json('stale'))->toBe(1)->and(($this->found)()['outlook']['lessons_by_test'])->toBe(2);
+});
+
 it('works an outlook out once, and again only where something it hangs on has changed', function (): void {
     ($this->drive)('2027-03-01 10:00:00', 'prompted');
     ($this->found)();

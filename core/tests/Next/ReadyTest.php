@@ -176,6 +176,19 @@ it('says by when, whether that is in time, and what would be sooner', function (
         ->and($answer['date']['low'])->toBeLessThanOrEqual($answer['date']['high'])->and($answer['message'])->toContain('only 1')
         ->and($answer['shortens'])->not->toBe([]);
     expect(ready(['test_on' => '2026-05-21'] + $asked)['message'])->toEndWith('Before the test there is time for none: it wants moving.');
+    // What is booked is there, at whatever pace the last weeks were driven.
+    $until = static fn (string $test, int $booked, array $more = []): string => strstr(ready($more + ['test_on' => $test, 'lessons_booked' => $booked] + $asked)
+        ['message'], ' Until') ?: '';
+    expect($until('2026-05-21', 1))->toBe(' Until the test only 1 is booked: it wants moving, or more lessons.')
+        ->and($until('2026-05-21', 2))->toBe(' Until the test only 2 are booked: it wants moving, or more lessons.')
+        ->and($until('2026-05-28', 1))->toBe(' Until the test there is time for only 2, 1 of them booked: it wants moving, or more lessons.')
+        ->and($until('2027-05-28', 1))->toMatch('/^ Until the test there is time for \d+, 1 of them booked\.$/')
+        ->and($until('2027-05-28', 150))->toBe(' Until the test 150 are booked.');
+    $by = array_map(static fn (int $booked): int => ready(['lessons_booked' => $booked] + $asked)['lessons_by_test'], [0, 1, 2, 40]);
+    expect($by)->toBe([1, 1, 2, 40]);
+    // Who is ready needs no time for anything.
+    expect(ready(['test_on' => '2026-05-20', 'marks' => everything(['unaided'], 12), 'mock_tests' => [['on' => '2026-05-12', 'result' => 'pass']]])['message'])
+        ->not->toContain('for 0');
     foreach ($answer['shortens'] as $one) {
         expect($one['saves_days'])->toBeGreaterThan(0)->and($one['message'])->toMatch('/^An hour a week .+ sooner\.$/');
     }

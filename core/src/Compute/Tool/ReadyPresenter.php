@@ -38,7 +38,7 @@ final class ReadyPresenter
             'most_lessons' => Out::integer('no further ahead is looked'),
             'date' => $range(Out::text('a day')),
             'in_time' => ['type' => ['boolean', 'null'], 'description' => 'before the test, by the middle of the range; null without a test or marks'],
-            'lessons_by_test' => Out::integer('that there is time for; null without a test', nullable: true),
+            'lessons_by_test' => Out::integer('that there is time for, or as many as are booked; null without a test', nullable: true),
             'shortens' => Out::list(Out::object([
                 'what' => Out::choice(['practice', 'lessons']), 'minutes_a_week' => Out::number('more of it'),
                 'saves_lessons' => Out::integer('negative: more of them'),
@@ -62,16 +62,19 @@ final class ReadyPresenter
         ];
     }
 
-    /** @return array<string, mixed> */
-    public static function body(Ready $ready, ?\DateTimeImmutable $testOn): array
+    /**
+     * @param  int  $booked  lessons before the test
+     * @return array<string, mixed>
+     */
+    public static function body(Ready $ready, ?\DateTimeImmutable $testOn, int $booked = 0): array
     {
         $forecast = $ready->forecast;
         $lessons = $ready->lessons;
-        $by = $testOn === null ? null : $ready->lessonsBy($testOn);
+        $by = $testOn === null ? null : max($booked, $ready->lessonsBy($testOn));
 
         return [
             'verdict' => $ready->verdict->value,
-            'message' => self::message($ready, $by),
+            'message' => self::message($ready, $by, $booked),
             'chance' => $forecast === null ? null : self::chance($forecast),
             'missing' => array_map(static fn (Missing $one): array => [
                 'kind' => $one->kind->value, 'routine' => $one->routine?->value, 'condition' => $one->condition, 'have' => $one->have,
@@ -95,7 +98,7 @@ final class ReadyPresenter
         return $days < 14 ? ($days === 1 ? '1 day' : "{$days} days") : sprintf('%d weeks', (int) round($days / 7));
     }
 
-    private static function message(Ready $ready, ?int $by): string
+    private static function message(Ready $ready, ?int $by, int $booked): string
     {
         $lessons = $ready->lessons;
         if ($lessons === null) {
@@ -109,17 +112,25 @@ final class ReadyPresenter
             $lessons['low'] === $lessons['high'] => $lessons['low'] === 1 ? 'about 1 lesson to go' : "about {$lessons['low']} lessons to go",
             default => "{$lessons['low']} to {$lessons['high']} lessons to go",
         };
-        $test = match (true) {
-            $by === null => '',
-            $by === 0 && $lessons['middle'] > 0 => ' Before the test there is time for none: it wants moving.',
-            $lessons['middle'] <= $by => sprintf(' Until the test there is time for %d.', $by),
-            default => sprintf(' Until the test there is time for only %d: it wants moving, or more lessons.', $by),
-        };
-
         return match ($ready->verdict->value) {
             'ready' => 'Nothing is missing: by the record they are ready.',
             'nearly' => $lessons['middle'] === 0 ? 'By the record they would pass; what is missing stands below.' : "Nearly: {$range}.",
             default => "Not yet: {$range}.",
-        }.$test;
+        }.($by === null ? '' : self::untilTheTest($by, $booked, $lessons['middle'] <= $by));
+    }
+
+    private static function untilTheTest(int $by, int $booked, bool $isEnough): string
+    {
+        if ($by === 0) {
+            return $isEnough ? '' : ' Before the test there is time for none: it wants moving.';
+        }
+        $only = $isEnough ? '' : 'only ';
+        $said = match (true) {
+            $booked === $by => $only.($booked === 1 ? '1 is booked' : "{$booked} are booked"),
+            $booked > 0 => "there is time for {$only}{$by}, {$booked} of them booked",
+            default => "there is time for {$only}{$by}",
+        };
+
+        return " Until the test {$said}".($isEnough ? '.' : ': it wants moving, or more lessons.');
     }
 }

@@ -3,8 +3,11 @@ import type { LearnerReady } from '@/api/types';
 const hundred = (chance: number): number => Math.round(100 * chance);
 
 /** "Of a hundred such learners about 31 would pass today (12 to 55)." */
-export const inHundred = ({ estimate, low, high }: NonNullable<LearnerReady['chance']>): string =>
-    `Of a hundred such learners about ${hundred(estimate)} would pass today (${hundred(low)} to ${hundred(high)}).`;
+export function inHundred({ estimate, low, high }: NonNullable<LearnerReady['chance']>): string {
+    const many = { 0: 'hardly one', 100: 'nearly all' }[hundred(estimate)] ?? `about ${hundred(estimate)}`;
+    const range = hundred(low) === hundred(high) ? '' : ` (${hundred(low)} to ${hundred(high)})`;
+    return `Of a hundred such learners ${many} would pass today${range}.`;
+}
 
 /** So near a day is a day; farther off it is a month: nobody knows better. */
 const NEAR_MS = 60 * 86_400_000;

@@ -136,4 +136,13 @@ describe('the way to the test', () => {
             'Reckoned with 1.5 h of lessons a week and 0.8 h of practice, which nobody has said.',
         );
     });
+
+    it.each([
+        [{ estimate: 0.31, low: 0.12, high: 0.55 }, 'about 31 would pass today (12 to 55).'],
+        [{ estimate: 0.004, low: 0, high: 0.001 }, 'hardly one would pass today.'],
+        [{ estimate: 0.004, low: 0, high: 0.02 }, 'hardly one would pass today (0 to 2).'],
+        [{ estimate: 0.996, low: 0.97, high: 1 }, 'nearly all would pass today (97 to 100).'],
+    ])('says of %o how many of a hundred', (chance, said) => {
+        expect(inHundred(chance)).toBe(`Of a hundred such learners ${said}`);
+    });
 });

@@ -103,7 +103,7 @@ function Ways({ data, pinned, onWithout }: { data: ProposedLesson; pinned: strin
                 ))}
             </ol>
             <p className="text-quiet pt-1 text-sm">
-                {minutes} min with the drives between, {Math.round(data.talked_s / 60)} of talking, {Math.floor(data.spare_s / 60)} left over ·{' '}
+                {minutes} min with the drives between, {Math.round(data.talked_s / 60)} of talking, {Math.floor(data.spare_s / 60) || 'nothing'} left over ·{' '}
                 {(data.driven_m / 1000).toFixed(1)} km
             </p>
         </div>

@@ -32,7 +32,7 @@ afterEach(() => {
 });
 
 describe('a lesson that is proposed', () => {
-    it('says what it is for, why, and what helps; then its ways with their rounds and minutes, and what is left over', async () => {
+    it('says what it is for, why, and what helps; then its ways with their rounds and minutes', async () => {
         face();
         const shown = await part();
         for (const aim of proposal.aims) {
@@ -42,7 +42,16 @@ describe('a lesson that is proposed', () => {
         const lines = within(shown.getAllByRole('list')[1]!).getAllByRole('listitem');
         expect(lines).toHaveLength(proposal.ways.length);
         proposal.ways.forEach((way, i) => expect(lines[i]!.textContent).toContain(`${way.minutes} min · ${way.name}`));
-        expect(shown.getByText(new RegExp(`${Math.floor(proposal.spare_s / 60)} left over`))).toBeTruthy();
+    });
+
+    it.each([
+        [0, 'nothing left over'],
+        [59, 'nothing left over'],
+        [60, '1 left over'],
+        [431, '7 left over'],
+    ])('says of %i s that are left: %s', async (seconds, said) => {
+        face({ [asked]: { ...proposal, spare_s: seconds } });
+        expect((await part()).getByText(new RegExp(`of talking, ${said} ·`))).toBeTruthy();
     });
 
     it('is planned again without a way that is thrown out, and as it was by one press', async () => {
