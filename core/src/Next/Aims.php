@@ -133,7 +133,7 @@ final readonly class Aims
      */
     private static function had(Routine $routine, ?array $here): ?float
     {
-        if ($here === null || ! $routine->section->needsAPlace()) {
+        if ($here === null || ! $routine->needsAPlace()) {
             return 1.0;
         }
         if (! self::isKnown($routine, $here)) {
@@ -146,7 +146,7 @@ final readonly class Aims
     /** @param  ?array<string, ?float>  $here */
     private static function isKnown(Routine $routine, ?array $here): bool
     {
-        return $here === null || ! $routine->section->needsAPlace() || array_key_exists($routine->code->value, $here);
+        return $here === null || ! $routine->needsAPlace() || array_key_exists($routine->code->value, $here);
     }
 
     /**

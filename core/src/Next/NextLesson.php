@@ -46,9 +46,29 @@ final readonly class NextLesson
         $here = $isDriven ? LessonProposal::hadHere($learner, $stops, $routines, $legs, (float) ($seconds - $debrief), $excluded) : null;
         $aims = Aims::of($learner, $agreed, $codes($pinned), $codes($excluded), $testOn, $here);
 
+        $proposal = $isDriven ? LessonProposal::of($learner, $aims, $stops, $routines, $legs, $seconds, $debrief, $pinned, $excluded) : null;
+
         return new self(
-            $aims, $isDriven ? LessonProposal::of($learner, $aims, $stops, $routines, $legs, $seconds, $debrief, $pinned, $excluded) : null,
+            $proposal === null ? $aims : self::thatAreDriven($aims, $proposal, $routines), $proposal,
             $learner->level === LearnerLevel::Beginner ? [] : Lacking::of($learner->evidence, $at, $seconds, $start),
         );
+    }
+
+    /**
+     * Without an aim that has a place but, for want of time, no round; somebody's own wish stays, and one there always is.
+     *
+     * @param  non-empty-list<Aim>  $aims
+     * @param  list<Routine>  $routines  of the stops
+     * @return non-empty-list<Aim>
+     */
+    private static function thatAreDriven(array $aims, LessonProposal $proposal, array $routines): array
+    {
+        $code = static fn (Routine $routine): string => $routine->code->value;
+        $driven = array_map(static fn (int $way): string => $code($routines[$way]), $proposal->circuit->choice->ways());
+        $not = array_diff(array_map($code, $routines), $driven);
+        $kept = array_values(array_filter($aims, static fn (Aim $aim): bool => in_array($aim->reason, [AimReason::Pinned, AimReason::Agreed], true)
+            || ! $aim->routine->needsAPlace() || ! in_array($code($aim->routine), $not, true)));
+
+        return $kept === [] ? [$aims[0]] : $kept;
     }
 }

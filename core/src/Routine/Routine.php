@@ -57,6 +57,12 @@ final readonly class Routine
         return $this->code !== RoutineCode::GearChange || $transmission === Transmission::Manual;
     }
 
+    /** Whether it wants a place of its kind; others are met, or can be done, on any road. */
+    public function needsAPlace(): bool
+    {
+        return $this->section->needsAPlace() || in_array($this->sketch, [Sketch::Bay, Sketch::Ramp, Sketch::Bridge], true);
+    }
+
     public function has(Step $step): bool
     {
         return in_array($step, array_column($this->instructions, 'step'), true);

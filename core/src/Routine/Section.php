@@ -28,7 +28,7 @@ enum Section: string
         return $this === self::Passing;
     }
 
-    /** Whether its routines want a place of their kind; others are met on any road. */
+    /** Whether its routines all want a place of their kind; see the routine. */
     public function needsAPlace(): bool
     {
         return ! in_array($this, [self::Between, self::MovingOff, self::Passing, self::Control, self::LongVehicles, self::Around], true);

@@ -281,6 +281,21 @@ it('is for nothing that it cannot drive while there is anything else: neither wh
     // Whoever chose it has it, and where it was agreed within reach somebody gave their word.
     expect($lesson(0.3, 0.2, ['pinned' => ['roundabout']])['aims'][0])->toBe('roundabout')
         ->and($lesson(0.006, 1.0, ['agreed' => [['routine' => 'roundabout']]])['aims'])->toContain('roundabout');
+    // Each of them within reach, and time for one: that one it is for.
+    $two = waysOut([['corner', 'emerge-right', 0.2], ['ring', 'roundabout', 0.2]]);
+    foreach ([0 => 49.2054, 1 => 49.1946] as $i => $latitude) {
+        $two[$i]['in']['latitude_deg'] = $latitude;
+    }
+    $both = [];
+    foreach (range(8, 40, 2) as $minutes) {
+        $answer = nextLesson(['minutes' => $minutes, 'ways' => $two, 'marks' => [...$known, ...marksOf(['emerge-right'], 'missed', rounds: 8)]]);
+        $teaches = ['corner' => 'emerge-right', 'ring' => 'roundabout'];
+        $driven = array_map(static fn (string $way): string => $teaches[$way], $answer['order']);
+        $aims = array_intersect(array_column($answer['aims'], 'routine'), $teaches);
+        expect(array_diff($aims, $driven))->toBe([], "{$minutes} min");
+        $both[$minutes] = count($aims);
+    }
+    expect(max($both))->toBe(2)->and(min($both))->toBeLessThan(2);
     // The harder it is the less of it is had here: at some point something else is the aim, and stays it.
     $first = array_map(static fn (int $i): string => $lesson(0.006, $i / 20.0)['aims'][0], range(0, 20));
     $changes = count(array_filter(range(1, 20), static fn (int $i): bool => $first[$i] !== $first[$i - 1]));
@@ -299,6 +314,20 @@ it('is for what it is sure to drive first, and for what is only met on the way b
     // With a stop of its own on the way, or where somebody chose it, it is what the lesson is for.
     expect($aims('reminded', [$corner, ['stop', 'pass-bus', 0.2]])[0])->toBe('pass-bus')
         ->and($aims('reminded', [$corner], ['pinned' => ['pass-bus']])[0])->toBe('pass-bus');
+});
+
+it('says of each aim whether it wants a place, and puts what does after what is near where no place is known', function (): void {
+    $needs = static fn (string $code): bool => Catalogue::routine(RoutineCode::from($code), new GreatBritain)->needsAPlace();
+    foreach (['roundabout', 'turn-left', 'join', 'ramp', 'bay-in', 'bay-out'] as $code) {
+        expect($needs($code))->toBeTrue($code);
+    }
+    foreach (['move-off', 'pull-up-left', 'pass-bus', 'pass-parked'] as $code) {
+        expect($needs($code))->toBeFalse($code);
+    }
+    $answer = nextLesson(['minutes' => 60, 'ways' => waysOut([['a', 'turn-left', 0.2]]), 'marks' => marksOf(['move-off', 'turn-left'], 'prompted', rounds: 6)]);
+    foreach ($answer['aims'] as $aim) {
+        expect($aim['needs_place'])->toBe($needs($aim['routine']));
+    }
 });
 
 it('takes what is pinned, leaves out what is not wanted, and refuses what is neither a way nor a routine', function (): void {

@@ -177,8 +177,9 @@ it('says by when, whether that is in time, and what would be sooner', function (
         ->and($answer['shortens'])->not->toBe([]);
     expect(ready(['test_on' => '2026-05-21'] + $asked)['message'])->toEndWith('Before the test there is time for none: it wants moving.');
     // What is booked is there, at whatever pace the last weeks were driven.
-    $until = static fn (string $test, int $booked, array $more = []): string => strstr(ready($more + ['test_on' => $test, 'lessons_booked' => $booked] + $asked)
-        ['message'], ' Until') ?: '';
+    $until = static function (string $test, int $booked) use ($asked): string {
+        return strstr(ready(['test_on' => $test, 'lessons_booked' => $booked] + $asked)['message'], ' Until') ?: '';
+    };
     expect($until('2026-05-21', 1))->toBe(' Until the test only 1 is booked: it wants moving, or more lessons.')
         ->and($until('2026-05-21', 2))->toBe(' Until the test only 2 are booked: it wants moving, or more lessons.')
         ->and($until('2026-05-28', 1))->toBe(' Until the test there is time for only 2, 1 of them booked: it wants moving, or more lessons.')

@@ -54,6 +54,7 @@ final class NextLessonPresenter
             'side' => Out::choice(Side::class, 'of the way driven; null where it is either', nullable: true),
             'reason' => Out::choice(AimReason::class), 'gain' => Out::number('by which the chances of its steps are expected to rise, added up'),
             'evidence' => Out::integer('marks of the step'), 'message' => Out::text('as a sentence'),
+            'needs_place' => Out::flag('of its kind; others are met, or can be done, on any road'),
             'remedy' => Out::object([
                 'text' => Out::text('what helps'), 'drill' => Out::text('to practise it'),
                 'fault' => Out::text('the kind that is seen most; null where none is', nullable: true),
@@ -76,6 +77,7 @@ final class NextLessonPresenter
             'aims' => array_map(static fn (Aim $aim): array => [
                 'routine' => $aim->routine->code->value, 'step' => $aim->step->value, 'side' => Demand::side($aim->routine->code, $learner->pack)?->value,
                 'reason' => $aim->reason->value, 'gain' => round($aim->gain, 4), 'evidence' => $aim->evidence, 'message' => $aim->message($learner),
+                'needs_place' => $aim->routine->needsAPlace(),
                 'remedy' => self::remedy(Remedied::of($aim, $learner, $faults, $hasClutch), $aim->step, $helped),
             ], $lesson->aims),
             ...self::driven($lesson->proposal),

@@ -112,6 +112,7 @@ final class ReadyPresenter
             $lessons['low'] === $lessons['high'] => $lessons['low'] === 1 ? 'about 1 lesson to go' : "about {$lessons['low']} lessons to go",
             default => "{$lessons['low']} to {$lessons['high']} lessons to go",
         };
+
         return match ($ready->verdict->value) {
             'ready' => 'Nothing is missing: by the record they are ready.',
             'nearly' => $lessons['middle'] === 0 ? 'By the record they would pass; what is missing stands below.' : "Nearly: {$range}.",

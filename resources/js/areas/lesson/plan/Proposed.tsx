@@ -1,5 +1,5 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { Problem } from '@/api/client';
 import { questions } from '@/api/questions';
 import type { Lesson, ProposedLesson } from '@/api/types';
@@ -10,35 +10,36 @@ import { useNotice } from '@/ui/Notice';
 import { useLesson } from '../useLesson';
 import { LeftOut } from './LeftOut';
 import { ProposedAim } from './ProposedAim';
-import { aimOf, count, nameOf, type ProposedWay } from './proposedWords';
+import { aimOf, count, nameOf, withoutAPlace, type ProposedWay } from './proposedWords';
+
+const AS_PROPOSED: { pinned: string[]; excluded: string[] } = { pinned: [], excluded: [] };
 
 /** What this lesson could be for and drive, from the record: taken as it is, or with ways put in and thrown out, when the rest is planned again. */
 export function Proposed({ lesson }: { lesson: Lesson }) {
-    const [pinned, setPinned] = useState<string[]>([]);
-    const [excluded, setExcluded] = useState<string[]>([]);
+    const [{ pinned, excluded }, setWishes] = useState(AS_PROPOSED);
+    const heading = useRef<HTMLHeadingElement>(null);
     const { data, error, isPlaceholderData, refetch } = useQuery({
         ...questions.proposal(lesson.id, { pinned, excluded }),
         placeholderData: keepPreviousData,
     });
     if (!data) return error && <NotShown what="What this lesson could be for is not shown" error={error} retry={() => void refetch()} />;
+    const wish = (wishes: typeof AS_PROPOSED) => {
+        setWishes(wishes);
+        // The key that was pressed goes with its line.
+        heading.current?.focus({ preventScroll: true });
+    };
     const without = (all: string[], one: string) => all.filter((other) => other !== one);
-    const pin = (way: ProposedWay) => {
-        setPinned((all) => [...without(all, nameOf(way)), nameOf(way)]);
-        setExcluded((all) => without(all, nameOf(way)));
-    };
-    const throwOut = (way: ProposedWay) => {
-        setExcluded((all) => [...without(all, nameOf(way)), nameOf(way)]);
-        setPinned((all) => without(all, nameOf(way)));
-    };
+    const pin = (way: ProposedWay) => wish({ pinned: [...without(pinned, nameOf(way)), nameOf(way)], excluded: without(excluded, nameOf(way)) });
+    const throwOut = (way: ProposedWay) => wish({ pinned: without(pinned, nameOf(way)), excluded: [...without(excluded, nameOf(way)), nameOf(way)] });
     const isChanged = pinned.length + excluded.length > 0;
     return (
         <section aria-labelledby="proposed" aria-busy={isPlaceholderData} className="border-ink grid gap-3 border-l-4 pl-4">
-            <h2 id="proposed" className="text-xl">
+            <h2 id="proposed" ref={heading} tabIndex={-1} className="text-xl">
                 Proposed from the record
             </h2>
             <ul className="grid gap-2">
                 {data.aims.map((aim) => (
-                    <ProposedAim key={aim.routine} aim={aim} isMet={data.is_placed && !data.ways.some(({ routine }) => routine === aim.routine)} />
+                    <ProposedAim key={aim.routine} aim={aim} apart={withoutAPlace(aim, data)} />
                 ))}
             </ul>
             {data.ways.length > 0 ? (
@@ -58,14 +59,7 @@ export function Proposed({ lesson }: { lesson: Lesson }) {
             <p className="flex flex-wrap gap-3">
                 <Take lesson={lesson} data={data} />
                 {isChanged && (
-                    <button
-                        type="button"
-                        className="key"
-                        onClick={() => {
-                            setPinned([]);
-                            setExcluded([]);
-                        }}
-                    >
+                    <button type="button" className="key" onClick={() => wish(AS_PROPOSED)}>
                         As it was proposed
                     </button>
                 )}
@@ -78,6 +72,7 @@ export function Proposed({ lesson }: { lesson: Lesson }) {
 function Ways({ data, pinned, onWithout }: { data: ProposedLesson; pinned: string[]; onWithout: (way: ProposedWay) => void }) {
     const name = useRoutineName();
     const minutes = data.ways.reduce((sum, way) => sum + way.minutes, 0);
+    const spare = Math.floor(data.spare_s / 60) || 'nothing';
     return (
         <div>
             <ol className="border-hair border-t">
@@ -103,8 +98,7 @@ function Ways({ data, pinned, onWithout }: { data: ProposedLesson; pinned: strin
                 ))}
             </ol>
             <p className="text-quiet pt-1 text-sm">
-                {minutes} min with the drives between, {Math.round(data.talked_s / 60)} of talking, {Math.floor(data.spare_s / 60) || 'nothing'} left over ·{' '}
-                {(data.driven_m / 1000).toFixed(1)} km
+                {minutes} min with the drives between, {Math.round(data.talked_s / 60)} of talking, {spare} left over · {(data.driven_m / 1000).toFixed(1)} km
             </p>
         </div>
     );

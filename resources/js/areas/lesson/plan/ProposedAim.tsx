@@ -4,9 +4,9 @@ import type { ProposedAimOf } from './proposedWords';
 /**
  * One thing a lesson is for: why, and what helps with it.
  *
- * @param isMet at no place of the plan: it is taken as it comes
+ * @param apart why no place of the plan is for it
  */
-export function ProposedAim({ aim, isMet }: { aim: ProposedAimOf; isMet: boolean }) {
+export function ProposedAim({ aim, apart = null }: { aim: ProposedAimOf; apart?: string | null }) {
     const { remedy } = aim;
     const { faults } = useRules();
     return (
@@ -15,7 +15,7 @@ export function ProposedAim({ aim, isMet }: { aim: ProposedAimOf; isMet: boolean
             <p className="leading-snug">
                 {remedy.fault && <span className="text-quiet">Seen most: {(faults[aim.step]?.[remedy.fault] ?? remedy.fault).toLowerCase()}. </span>}
                 {remedy.text} <span className="text-quiet">Drill: {remedy.drill}</span>
-                {isMet && <span className="text-quiet"> Met on the way, at no place of its own.</span>}
+                {apart && <span className="text-quiet"> {apart}</span>}
             </p>
             {remedy.change !== null && (
                 <p className="text-quiet text-sm">

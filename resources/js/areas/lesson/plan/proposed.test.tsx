@@ -4,7 +4,7 @@ import type { Lesson, ProposedLesson } from '@/api/types';
 import { RulesOf } from '@/rules/rules';
 import { answer, server, show, written, type Sent } from '@/testing/answers';
 import { PlanFace } from './PlanFace';
-import { aimOf, leftOutOf, nameOf } from './proposedWords';
+import { aimOf, leftOutOf, nameOf, withoutAPlace } from './proposedWords';
 
 const proposal = answer('demo-proposal');
 const lesson: Lesson = { ...answer('demo-lesson-planned'), items: [] };
@@ -54,6 +54,19 @@ describe('a lesson that is proposed', () => {
         expect((await part()).getByText(new RegExp(`of talking, ${said} ·`))).toBeTruthy();
     });
 
+    it.each([
+        ['a way', { is_placed: true, needs_place: true }, null],
+        ['nobody knows where', { is_placed: false, needs_place: true, ways: [], left_out: [] }, null],
+        ['any road', { is_placed: true, needs_place: false, ways: [], left_out: [] }, 'Met on the way, at no place of its own.'],
+        ['places left out', { is_placed: true, needs_place: true, ways: [] }, 'Why none of its places is driven stands below.'],
+        ['no place', { is_placed: true, needs_place: true, ways: [], left_out: [] }, 'None of the school’s places is for it: perhaps you know one.'],
+    ])('says of an aim with %s where it is driven', (_, { needs_place, ...more }, words) => {
+        const way = proposal.ways[0]!;
+        const aim = { ...proposal.aims[0]!, routine: way.routine, needs_place };
+        const left = { site: way.site, from: way.from, to: way.to, routine: way.routine, name: way.name, reason: 'too-early', message: 'Too hard.' } as const;
+        expect(withoutAPlace(aim, { ...proposal, left_out: [left], ...more })).toBe(words);
+    });
+
     it('is planned again without a way that is thrown out, and as it was by one press', async () => {
         const without = { ...proposal, ways: proposal.ways.slice(1) };
         const sent = face({ [`${asked}?excluded=${encodeURIComponent(nameOf(first!))}`]: without });
@@ -61,8 +74,11 @@ describe('a lesson that is proposed', () => {
         fireEvent.click(shown.getByRole('button', { name: `Without ${said(first!)}` }));
         await waitFor(() => expect(shown.queryByRole('button', { name: `Without ${said(first!)}` })).toBeNull());
         expect(decodeURIComponent(proposals(sent).at(-1)!.path)).toContain(`excluded=${nameOf(first!)}`);
+        // The key is gone with its line: who drives by keyboard goes on from the heading, not from the top of the page.
+        expect(document.activeElement).toBe(shown.getByRole('heading', { name: 'Proposed from the record' }));
         fireEvent.click(shown.getByRole('button', { name: 'As it was proposed' }));
         await waitFor(() => expect(shown.getByRole('button', { name: `Without ${said(first!)}` })).toBeTruthy());
+        expect(document.activeElement).toBe(shown.getByRole('heading', { name: 'Proposed from the record' }));
     });
 
     it('has each way that is left out with its reason, what the lesson is not for behind one press more, and takes one in', async () => {

@@ -11,6 +11,14 @@ export const nameOf = ({ site, from, to, routine }: ProposedWay): string => [sit
 /** "1 way", "3 ways". */
 export const count = (number: number, what: string): string => `${number} ${number === 1 ? what : `${what}s`}`;
 
+/** Of an aim that no way of the proposal is for, why not; null where one is, or where nobody knows the places. */
+export function withoutAPlace(aim: ProposedAimOf, { is_placed, ways, left_out }: ProposedLesson): string | null {
+    const isOf = ({ routine }: ProposedWay) => routine === aim.routine;
+    if (!is_placed || ways.some(isOf)) return null;
+    if (!aim.needs_place) return 'Met on the way, at no place of its own.';
+    return left_out.some(isOf) ? 'Why none of its places is driven stands below.' : 'None of the school’s places is for it: perhaps you know one.';
+}
+
 /** The aims as a lesson keeps them: in words, and the main one as what it works on. */
 export function aimOf(aims: ProposedAimOf[], name: (code: RoutineCode) => string): Facts {
     const [first] = aims;

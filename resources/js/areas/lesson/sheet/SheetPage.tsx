@@ -97,7 +97,7 @@ function FromTheRecord({ lesson }: { lesson: Lesson }) {
             <dd>
                 <ul className="grid gap-2">
                     {data.aims.map((aim) => (
-                        <ProposedAim key={aim.routine} aim={aim} isMet={false} />
+                        <ProposedAim key={aim.routine} aim={aim} />
                     ))}
                     {data.lacking
                         .filter(({ possible }) => possible)
