@@ -1,15 +1,18 @@
 import { useState } from 'react';
-import type { ProposedLesson } from '@/api/types';
+import type { Lesson, ProposedLesson } from '@/api/types';
 import { useRoutineName } from '@/rules/rules';
 import { count, leftOutOf, nameOf, type ProposedWay } from './proposedWords';
 
 /** What is not in a proposed lesson and why; each can be put in. */
-export function LeftOut({ data, onTake }: { data: ProposedLesson; onTake: (way: ProposedWay) => void }) {
+export function LeftOut({ data, agreed, onTake }: { data: ProposedLesson; agreed: Lesson['promised_before']; onTake: (way: ProposedWay) => void }) {
     const [isOpen, setOpen] = useState(false);
     const [all, setAll] = useState(false);
     const name = useRoutineName();
     if (data.left_out.length === 0) return null;
-    const { near, rest } = leftOutOf(data);
+    const { near, rest } = leftOutOf(
+        data,
+        agreed.filter(({ kept_at }) => kept_at === null).map(({ routine }) => routine),
+    );
     const isAll = all || near.length === 0;
     const shown = isAll ? [...near, ...rest] : near;
     return (

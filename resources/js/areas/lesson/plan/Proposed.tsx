@@ -64,7 +64,7 @@ export function Proposed({ lesson }: { lesson: Lesson }) {
                     </button>
                 )}
             </p>
-            <LeftOut data={data} onTake={pin} />
+            <LeftOut data={data} agreed={lesson.promised_before} onTake={pin} />
         </section>
     );
 }

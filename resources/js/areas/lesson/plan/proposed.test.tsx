@@ -96,6 +96,24 @@ describe('a lesson that is proposed', () => {
         await waitFor(() => expect(decodeURIComponent(proposals(sent).at(-1)!.path)).toContain(`pinned=${nameOf(wanted)}`));
     });
 
+    it('has why nothing of what was agreed is driven at once, until it was ticked off', async () => {
+        const { near, rest } = leftOutOf(proposal);
+        const agreed = rest[0]!;
+        const ofIt = rest.filter(({ routine }) => routine === agreed.routine).length;
+        const promise = { ...answer('demo-lesson-planned').promised_before[0]!, routine: agreed.routine, step: null, kept_at: null };
+        const shows = async (kept_at: string | null) => {
+            face({}, { ...lesson, promised_before: [{ ...promise, kept_at }] });
+            const shown = await part();
+            fireEvent.click(shown.getByText(`${proposal.left_out.length} ways left out, and why`));
+            await shown.findByRole('button', { name: /of what this lesson is not for$/ });
+            const keys = shown.queryAllByRole('button', { name: /^Put in / }).length;
+            cleanup();
+            return keys;
+        };
+        expect(await shows(null)).toBe(near.length + ofIt);
+        expect(await shows('2026-12-01T10:00:00Z')).toBe(near.length);
+    });
+
     it('is taken by one press: its ways on the plan in their order, its aim written', async () => {
         const place = answer('demo-places')[0]!;
         const item = answer('demo-lesson-planned').items[0]!;

@@ -29,9 +29,9 @@ export function aimOf(aims: ProposedAimOf[], name: (code: RoutineCode) => string
     };
 }
 
-/** What is left out, told apart: what one might want after all, and the rest by how many there are. */
-export function leftOutOf(data: ProposedLesson): { near: ProposedLesson['left_out']; rest: ProposedLesson['left_out'] } {
-    const wanted = new Set(data.aims.map(({ routine }) => routine));
+/** What is left out, told apart: what one might want after all, or gave one's word for, and the rest by how many there are. */
+export function leftOutOf(data: ProposedLesson, agreed: (RoutineCode | null)[] = []): { near: ProposedLesson['left_out']; rest: ProposedLesson['left_out'] } {
+    const wanted = new Set([...data.aims.map(({ routine }) => routine), ...agreed]);
     const isNear = (one: ProposedLesson['left_out'][number]) => wanted.has(one.routine) || one.reason === 'excluded';
     return { near: data.left_out.filter(isNear), rest: data.left_out.filter((one) => !isNear(one)) };
 }
