@@ -24,17 +24,19 @@ export function PeoplePage() {
     const [view, show] = useView(VIEWS);
     if (user.role !== 'owner') return <Failed error={new Problem(403, 'Only the owner of the school looks after this.')} />;
     return (
-        <div className="grid max-w-4xl gap-5">
+        <div className="grid gap-5">
             <header className="grid gap-2">
                 <h1 className="text-3xl">People and privacy</h1>
                 <Views views={VIEWS} view={view} onView={show} />
             </header>
-            {view === 'people' && <Staff onLetters={() => show('letters')} />}
-            {view === 'letters' && <Letters />}
-            {view === 'texts' && <Texts />}
-            {view === 'changes' && <Changes />}
-            {view === 'keeping' && <Keeping />}
-            {view === 'where' && <WhereItLies />}
+            <div className="grid max-w-4xl gap-5">
+                {view === 'people' && <Staff onLetters={() => show('letters')} />}
+                {view === 'letters' && <Letters />}
+                {view === 'texts' && <Texts />}
+                {view === 'changes' && <Changes />}
+                {view === 'keeping' && <Keeping />}
+                {view === 'where' && <WhereItLies />}
+            </div>
         </div>
     );
 }
