@@ -29,9 +29,6 @@ final readonly class Aims
 
     private const BESIDE = 0.4;
 
-    /** What no known way teaches weighs so much (assumed): the instructor may know a place, and it is the aim only where little else is left. */
-    private const ELSEWHERE = 0.3;
-
     /** A second aim brings at least this share of the first (assumed). */
     private const SECOND = 0.5;
 
@@ -45,16 +42,16 @@ final readonly class Aims
      * @param  list<array{routine: RoutineCode, step: ?Step}>  $agreed  last time
      * @param  list<RoutineCode>  $pinned  by the instructor
      * @param  list<RoutineCode>  $excluded
-     * @param  ?array<string, ?float>  $here  how much can be had here of each routine that has a way, null where all of its ways are out of reach; null
-     *     where nobody says
+     * @param  ?Here  $here  null where nobody says what ways there are
      * @return non-empty-list<Aim> the first is the main one
      *
      * @throws BadInput where everything that may be driven is excluded
      */
     public static function of(
         Learner $learner, array $agreed = [], array $pinned = [], array $excluded = [], ?\DateTimeImmutable $testOn = null,
-        ?array $here = null,
+        ?Here $here = null,
     ): array {
+        $here ??= Here::unsaid();
         $days = $testOn === null ? null : self::daysTo($testOn, $learner->on);
         $near = $days === null || $days > self::SOON_DAYS ? 0.0 : 1.0 - $days / self::SOON_DAYS;
         $new = self::newThings($learner) * (1.0 - $near);
@@ -72,8 +69,8 @@ final readonly class Aims
             }
             $gain = array_sum($learner->worth->rounds($routine, self::ROUNDS));
             $fades = ($learner->daysSince($routine) ?? 0) > Need::DAYS;
-            $had = self::had($routine, $here);
-            $isBeside = in_array($routine->section, [Section::Around, Section::Between], true) || self::isOnlyMet($routine, $here);
+            $had = $here->had($routine);
+            $isBeside = in_array($routine->section, [Section::Around, Section::Between], true) || $here->isOnlyMet($routine);
             // What was only forgotten the first round brings back: that is what a revisit is for.
             $safer = array_sum(array_slice($learner->worth->safer($routine, self::ROUNDS + 1), 1));
             $score = $safer * ($isAgreed ? self::AGREED : 1.0) * ($fades ? self::FADING : 1.0)
@@ -85,7 +82,7 @@ final readonly class Aims
                 $fades => AimReason::Fading,
                 $near > 0.0 => AimReason::TestSoon,
                 default => AimReason::Gain,
-            }, $isAgreed && ! $isPinned && $had !== null && self::isKnown($routine, $here)];
+            }, $isAgreed && ! $isPinned && $here->isDriven($routine)];
         }
         $found = self::canBeDriven($found);
         // Of those that bring as much the one that is taught first.
@@ -107,46 +104,16 @@ final readonly class Aims
      * The main one is one that the lesson is sure to drive: what is only met on the way stands beside it. What somebody chose stays first.
      *
      * @param  non-empty-list<Aim>  $aims
-     * @param  ?array<string, ?float>  $here
      * @return non-empty-list<Aim>
      */
-    private static function sureOneFirst(array $aims, ?array $here): array
+    private static function sureOneFirst(array $aims, Here $here): array
     {
-        $isOnlyMet = static fn (Aim $aim): bool => self::isOnlyMet($aim->routine, $here);
+        $isOnlyMet = static fn (Aim $aim): bool => $here->isOnlyMet($aim->routine);
         if (count($aims) < 2 || $aims[0]->reason === AimReason::Pinned || ! $isOnlyMet($aims[0]) || $isOnlyMet($aims[1])) {
             return $aims;
         }
 
         return [$aims[1], $aims[0]];
-    }
-
-    /** @param  ?array<string, ?float>  $here */
-    private static function isOnlyMet(Routine $routine, ?array $here): bool
-    {
-        return $routine->section->isMetUnplanned() && ($here[$routine->code->value] ?? 0.0) <= 0.0;
-    }
-
-    /**
-     * How much of what rounds of a routine bring is had in this lesson, 0 to 1; null where it cannot be driven.
-     *
-     * @param  ?array<string, ?float>  $here
-     */
-    private static function had(Routine $routine, ?array $here): ?float
-    {
-        if ($here === null || ! $routine->needsAPlace()) {
-            return 1.0;
-        }
-        if (! self::isKnown($routine, $here)) {
-            return self::ELSEWHERE;
-        }
-
-        return $here[$routine->code->value] === null ? null : min(1.0, $here[$routine->code->value]);
-    }
-
-    /** @param  ?array<string, ?float>  $here */
-    private static function isKnown(Routine $routine, ?array $here): bool
-    {
-        return $here === null || ! $routine->needsAPlace() || array_key_exists($routine->code->value, $here);
     }
 
     /**

@@ -105,27 +105,6 @@ final readonly class LessonProposal
     }
 
     /**
-     * How much can be had of each routine there is a way for: of what rounds of it bring where it is easy, on the way within reach that gives most of it.
-     *
-     * @param  list<Stop>  $stops
-     * @param  list<Routine>  $routines  of the stops, in the same order
-     * @param  float  $budget  for the driving and the ways, s
-     * @param  list<string>  $excluded
-     * @return array<string, ?float> by routine; null where none of its ways is within reach, or left in
-     */
-    public static function hadHere(Learner $learner, array $stops, array $routines, Legs $legs, float $budget, array $excluded): array
-    {
-        $had = [];
-        foreach ($stops as $way => $stop) {
-            $code = $routines[$way]->code->value;
-            $isWithin = $legs->along([$way]) + $stop->onceSeconds() <= $budget + 1e-6 && ! in_array($stop->id, $excluded, true);
-            $had[$code] = $isWithin ? max($had[$code] ?? 0.0, Weighed::hadThere($learner, $routines[$way], $stop->difficulty)) : $had[$code] ?? null;
-        }
-
-        return $had;
-    }
-
-    /**
      * @param  list<string>  $aimed
      * @param  list<string>  $revisits
      * @param  list<Stop>  $stops

@@ -43,9 +43,8 @@ final readonly class NextLesson
     ): self {
         $codes = static fn (array $named): array => array_values(array_filter(array_map(RoutineCode::tryFrom(...), $named)));
         $isDriven = $stops !== [] && $legs !== null;
-        $here = $isDriven ? LessonProposal::hadHere($learner, $stops, $routines, $legs, (float) ($seconds - $debrief), $excluded) : null;
+        $here = $isDriven ? Here::of($learner, $stops, $routines, $legs, (float) ($seconds - $debrief), $excluded) : Here::unsaid();
         $aims = Aims::of($learner, $agreed, $codes($pinned), $codes($excluded), $testOn, $here);
-
         $proposal = $isDriven ? LessonProposal::of($learner, $aims, $stops, $routines, $legs, $seconds, $debrief, $pinned, $excluded) : null;
 
         return new self(

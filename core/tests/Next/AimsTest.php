@@ -2,17 +2,24 @@
 
 declare(strict_types=1);
 
+use NobleTurn\Core\Circuit\Drive;
+use NobleTurn\Core\Circuit\KindOfRoad;
+use NobleTurn\Core\Circuit\Legs;
+use NobleTurn\Core\Circuit\Stop;
 use NobleTurn\Core\Next\Aim;
 use NobleTurn\Core\Next\AimReason;
 use NobleTurn\Core\Next\Aims;
+use NobleTurn\Core\Next\Here;
 use NobleTurn\Core\Next\Learner;
 use NobleTurn\Core\Next\Prerequisites;
 use NobleTurn\Core\Record\Outcome;
 use NobleTurn\Core\Record\StepMark;
 use NobleTurn\Core\Routine\Catalogue\Catalogue;
+use NobleTurn\Core\Routine\Routine;
 use NobleTurn\Core\Rules\GreatBritain;
 use NobleTurn\Core\Rules\Ireland;
 use NobleTurn\Core\Rules\NorthAmerica;
+use NobleTurn\Core\Site\Position;
 use NobleTurn\Core\Skill\Evidence;
 use NobleTurn\Core\Tests\Approaches;
 use NobleTurn\Core\Tests\SteppingLearner;
@@ -44,6 +51,28 @@ function aimsOf(array $marks, string $on = '2026-05-20T10:00:00Z', mixed ...$mor
     usort($marks, static fn (Evidence $a, Evidence $b): int => $a->at <=> $b->at);
 
     return Aims::of(new Learner($marks, new GreatBritain, new DateTimeImmutable($on)), ...$more);
+}
+
+/**
+ * Ways of these routines, each so far north of where the lesson starts, with an hour for the drive.
+ *
+ * @param  array<string, float>  $ways  degrees, by routine
+ */
+function hereWith(array $marks, array $ways): Here
+{
+    usort($marks, static fn (Evidence $a, Evidence $b): int => $a->at <=> $b->at);
+    $start = Position::ofDegrees(49.2, -8.1);
+    $at = static fn (float $north): Position => Position::ofDegrees(49.2 + $north, -8.1);
+    $stops = array_map(
+        static fn (string $code, float $north): Stop => new Stop($code, $code, $at($north), $at($north), KindOfRoad::Town, 0.1, 4, new Drive),
+        array_keys($ways), $ways,
+    );
+
+    return Here::of(
+        new Learner($marks, new GreatBritain, new DateTimeImmutable('2026-05-20T10:00:00Z')), $stops,
+        array_map(static fn (string $code): Routine => Catalogue::routine(RoutineCode::from($code), new GreatBritain), array_keys($ways)),
+        Legs::between($start, $start, $stops, new Drive, []), 3_600.0, [],
+    );
 }
 
 /** Everything that comes before a routine, well driven lately. */
@@ -113,8 +142,11 @@ it('keeps to what was agreed: one of the two, whatever brings more by now', func
     expect($codes(aimsOf($marks, agreed: $word(RoutineCode::Roundabout))))->toBe([$byWorth[0], 'roundabout'])
         ->and($codes(aimsOf($marks, agreed: $word(RoutineCode::from($byWorth[0]))))[0])->toBe($byWorth[0])
         ->and($codes(aimsOf($marks, agreed: $word(RoutineCode::Roundabout, RoutineCode::Cross))))->toContain('cross')->not->toContain('roundabout');
-    // Not where there is no way for it, nor where it was thrown out; what is chosen by hand stands before it.
-    expect($codes(aimsOf($marks, agreed: $word(RoutineCode::Roundabout), here: [RoutineCode::EmergeRight, RoutineCode::Cross])))->not->toContain('roundabout')
+    // Not where there is no way for it, or none within reach, nor where it was thrown out; what is chosen by hand stands before it.
+    $agreedHere = static fn (array $ways): array => $codes(aimsOf($marks, agreed: $word(RoutineCode::Roundabout), here: hereWith($marks, $ways)));
+    expect($agreedHere(['emerge-right' => 0.003, 'cross' => 0.003]))->not->toContain('roundabout')
+        ->and($agreedHere(['emerge-right' => 0.003, 'cross' => 0.003, 'roundabout' => 0.9]))->not->toContain('roundabout')
+        ->and($agreedHere(['emerge-right' => 0.003, 'cross' => 0.003, 'roundabout' => 0.003]))->toContain('roundabout')
         ->and($codes(aimsOf($marks, agreed: $word(RoutineCode::Roundabout), excluded: [RoutineCode::Roundabout])))->toBe($byWorth)
         ->and($codes(aimsOf($marks, agreed: $word(RoutineCode::Roundabout), pinned: [RoutineCode::Hump])))->toBe(['hump', 'roundabout'])
         ->and($codes(aimsOf($marks, agreed: $word(RoutineCode::Roundabout), pinned: [RoutineCode::Hump, RoutineCode::TurnLeft])))

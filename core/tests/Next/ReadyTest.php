@@ -187,6 +187,8 @@ it('says by when, whether that is in time, and what would be sooner', function (
         ->and($until('2027-05-28', 150))->toBe(' Until the test 150 are booked.');
     $by = array_map(static fn (int $booked): int => ready(['lessons_booked' => $booked] + $asked)['lessons_by_test'], [0, 1, 2, 40]);
     expect($by)->toBe([1, 1, 2, 40]);
+    expect(Ask::refusal('ready', ['pack' => 'gb', 'today' => '2026-05-20', 'marks' => [], 'lessons_booked' => 1.5]))
+        ->toBe(['lessons_booked' => ['must be a whole number.']]);
     // Who is ready needs no time for anything.
     expect(ready(['test_on' => '2026-05-20', 'marks' => everything(['unaided'], 12), 'mock_tests' => [['on' => '2026-05-12', 'result' => 'pass']]])['message'])
         ->not->toContain('for 0');

@@ -78,7 +78,7 @@ final class ReadyTool implements Tool
                 (new TextField('on', 'date', 25))->required(), (new ChoiceField('result', 'by its scheme', ['pass', 'fail']))->required(),
             )), self::MOST_TESTS),
             (new TextField('test_on', 'date of the test; null where none is booked', 25))->orNull(),
-            new NumberField('lessons_booked', 'before the test; default 0', 0.0, 200.0),
+            new NumberField('lessons_booked', 'before the test, a whole number; default 0', 0.0, 200.0),
             new NumberField('lesson_minutes', 'of a lesson; default 60', 20.0, 300.0),
             new NumberField('lesson_minutes_a_week', 'default 120', 10.0, 3_000.0),
             new NumberField('practice_minutes_a_week', 'with somebody else; default 0', 0.0, 3_000.0),
@@ -115,7 +115,7 @@ final class ReadyTool implements Tool
         );
 
         return new Answer(
-            $pack->code(), $pack->version(), ReadyPresenter::body($ready, $testOn, (int) ($input->number('lessons_booked') ?? 0.0)),
+            $pack->code(), $pack->version(), ReadyPresenter::body($ready, $testOn, self::booked($input)),
             [
                 ...CommonFields::defaults(
                     $input, CommonFields::default('lesson_minutes', self::LESSON_MINUTES), CommonFields::default('lesson_minutes_a_week', self::A_WEEK),
@@ -126,6 +126,13 @@ final class ReadyTool implements Tool
             ],
             $ignored === 0 ? [] : [Warning::future($ignored)],
         );
+    }
+
+    private static function booked(Values $input): int
+    {
+        $booked = $input->number('lessons_booked') ?? 0.0;
+
+        return $booked === floor($booked) ? (int) $booked : throw BadInput::field('lessons_booked', 'must be a whole number.');
     }
 
     /** @return list<\DateTimeImmutable> */
